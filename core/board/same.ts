@@ -1,0 +1,57 @@
+import { SAME_CUT, type Vec3, vec } from '../geometry'
+import { boardLength, type CutBoard } from './board'
+
+/** How one cut board can take another's place: `same` as it lies, turned end for end or rolled over; `mirrored` only as its mirror image. */
+export type Likeness = 'same' | 'mirrored' | 'different'
+
+type Turn = (p: Vec3) => Vec3
+
+/** Compares what is left of two boards, to `SAME_CUT`; each is taken from its own start. */
+export function likeness(a: CutBoard, b: CutBoard): Likeness {
+  if (a === b) return 'same'
+  const sameSize = Math.abs(boardLength(a) - boardLength(b)) < SAME_CUT && Math.abs(a.blank.depth - b.blank.depth) < SAME_CUT
+    && Math.abs(a.blank.thickness - b.blank.thickness) < SAME_CUT && Math.abs(a.volume - b.volume) <= SAME_CUT * a.blank.depth * a.blank.thickness
+  if (!sameSize || a.faces.length !== b.faces.length) return 'different'
+  const { turned, mirrored } = turns(b)
+  if (turned.some(turn => matches(a, b, turn))) return 'same'
+  return mirrored.some(turn => matches(a, b, turn)) ? 'mirrored' : 'different'
+}
+
+/** The ways a board of its section can be put on the bench, and their mirror images. A square section can also be given quarter turns. */
+function turns(board: CutBoard): { turned: Turn[], mirrored: Turn[] } {
+  const { depth, thickness } = board.blank
+  const swaps = Math.abs(depth - thickness) < SAME_CUT ? [false, true] : [false]
+  const turned: Turn[] = []
+  const mirrored: Turn[] = []
+  for (const x of [false, true]) {
+    for (const y of [false, true]) {
+      for (const z of [false, true]) {
+        for (const swap of swaps) {
+          const flips = Number(x) + Number(y) + Number(z) + Number(swap)
+          const turn: Turn = (p) => {
+            const u = p.x - board.start
+            const v = y ? depth - p.y : p.y
+            const w = z ? thickness - p.z : p.z
+            return vec(x ? boardLength(board) - u : u, swap ? w : v, swap ? v : w)
+          }
+          ;(flips % 2 === 0 ? turned : mirrored).push(turn)
+        }
+      }
+    }
+  }
+  return { turned, mirrored }
+}
+
+/** Whether each face of `a` has its like among the turned faces of `b`. */
+function matches(a: CutBoard, b: CutBoard, turn: Turn): boolean {
+  const left = b.faces.map(face => face.loops.flat().map(turn))
+  return a.faces.every((face) => {
+    const corners = face.loops.flat().map(p => vec(p.x - a.start, p.y, p.z))
+    const found = left.findIndex(other => other.length === corners.length && corners.every(p => other.some(q => near(p, q))))
+    if (found < 0) return false
+    left.splice(found, 1)
+    return true
+  })
+}
+
+const near = (p: Vec3, q: Vec3): boolean => Math.abs(p.x - q.x) < SAME_CUT && Math.abs(p.y - q.y) < SAME_CUT && Math.abs(p.z - q.z) < SAME_CUT

@@ -1,0 +1,81 @@
+import { toBuilding, vec } from '../geometry'
+import type { Frame, Member } from '../frame'
+import { INCH, pitchAngle } from '../measure'
+import type { Plan, RoofReading } from '../plan'
+
+/** A customary limit that is passed, or a thing that must be seen. Facts only: lengths in mm, angles in degrees. */
+export interface Caution {
+  readonly code: CautionCode
+  readonly members: readonly string[]
+  readonly numbers: Readonly<Record<string, number>>
+}
+
+export type CautionCode =
+  | 'notch-over-third' | 'notch-over-quarter' | 'tail-shallow' | 'tail-long' | 'bearing-short' | 'seat-past-plate' | 'no-birdsmouth'
+  | 'ridge-shallow' | 'low-pitch' | 'no-ties' | 'rafter-off-stud' | 'longer-than-stock'
+
+/** The customary limits held against; each names where it comes from. */
+export const customary = {
+  /** Share of the depth a bird's mouth may take (common practice, no source). */
+  third: 1 / 3,
+  /** Share of the depth a notch at the end of a member may take: IRC R502.8.1, R802.7.1 (from memory). */
+  quarter: 1 / 4,
+  /** mm of rafter, square to the edge, left over the overhang: IRC R802.7.1.1, 4 in nominal (from memory). */
+  tailDepth: 3.5 * INCH,
+  /** mm of overhang with a notched tail: IRC R802.7.1.1 (from memory). */
+  tailReach: 24 * INCH,
+  /** mm of bearing on wood: IRC R802.6 (from memory). */
+  bearing: 1.5 * INCH,
+  /** Degrees below which a ridge is held up as a beam, 3 in 12: IRC R802.3 (from memory). */
+  ridgeBoardAngle: pitchAngle({ rise: 3, run: 12 }),
+  /** mm from a rafter's middle to a stud's under a single top plate: IRC R602.3.2 (from memory). */
+  offStud: INCH,
+} as const
+
+const EPSILON = 1e-6
+
+/** All cautions of a plan, the roof's first. */
+export function cautionsOf(plan: Plan): Caution[] {
+  const rafters = plan.frame.members.filter(member => member.role === 'rafter').map(member => member.id)
+  const roof = plan.roof ? roofCautions(plan, plan.roof, rafters) : []
+  return [...roof, ...offStud(plan), ...tooLong(plan)]
+}
+
+function roofCautions(plan: Plan, roof: RoofReading, members: string[]): Caution[] {
+  const { design: { roof: asked }, frame: { lumber } } = plan
+  const depth = lumber.rafter.depth
+  const { notch, seat } = roof.birdsmouth
+  const left = depth - notch
+  const limit = (code: CautionCode, passed: boolean, numbers: Record<string, number>, ids = members): Caution[] => passed ? [{ code, members: ids, numbers }] : []
+  return [
+    ...limit('notch-over-third', notch > depth * customary.third + EPSILON, { notch, limit: depth * customary.third, depth }),
+    ...limit('notch-over-quarter', notch > depth * customary.quarter + EPSILON, { notch, limit: depth * customary.quarter, depth }),
+    ...limit('tail-shallow', notch > 0 && asked.overhang.eave > 0 && left < customary.tailDepth - EPSILON, { left, limit: customary.tailDepth }),
+    ...limit('tail-long', notch > 0 && asked.overhang.eave > customary.tailReach + EPSILON, { overhang: asked.overhang.eave, limit: customary.tailReach }),
+    ...limit('bearing-short', roof.bearing < customary.bearing - EPSILON, { bearing: roof.bearing, limit: customary.bearing }),
+    ...limit('seat-past-plate', seat > lumber.plate.depth + EPSILON, { seat, plate: lumber.plate.depth }),
+    ...limit('no-birdsmouth', asked.seat.rule === 'none', { angle: roof.angle }),
+    ...limit('ridge-shallow', lumber.ridge.depth < roof.plumbFace - EPSILON, { ridge: lumber.ridge.depth, plumb: roof.plumbFace }, ['roof/ridge']),
+    ...limit('low-pitch', roof.angle < customary.ridgeBoardAngle - EPSILON, { angle: roof.angle, limit: customary.ridgeBoardAngle }, ['roof/ridge']),
+    { code: 'no-ties', members, numbers: {} },
+  ]
+}
+
+/** Middle of a member's thickness along the ridge, mm. */
+const middle = ({ placement, section }: Member): number => toBuilding(placement, vec(0, 0, section.thickness / 2)).x
+
+/** Under a single top plate each rafter should stand over a stud. */
+function offStud({ design, frame }: Plan): Caution[] {
+  if (design.walls.topPlates !== 1) return []
+  const off = (['south', 'north'] as const).flatMap(side => offStudOn(frame, side))
+  return off.length ? [{ code: 'rafter-off-stud', members: off.map(each => each.id), numbers: { limit: customary.offStud, count: off.length } }] : []
+}
+
+function offStudOn(frame: Frame, side: 'south' | 'north'): Member[] {
+  const studs = frame.members.filter(member => member.id.startsWith(`walls/${side}/stud/`)).map(stud => stud.placement.origin.x + stud.placement.thickness.x * stud.section.thickness / 2)
+  return frame.members.filter(member => member.id.startsWith(`roof/${side}/rafter/`)).filter(rafter => !studs.some(at => Math.abs(at - middle(rafter)) <= customary.offStud + EPSILON))
+}
+
+function tooLong({ pieces }: Plan): Caution[] {
+  return pieces.filter(piece => piece.stock === null).map(piece => ({ code: 'longer-than-stock', members: piece.members, numbers: { length: piece.length } }))
+}

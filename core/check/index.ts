@@ -1,0 +1,1 @@
+export { type Caution, type CautionCode, cautionsOf, customary } from './cautions'

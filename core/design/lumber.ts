@@ -1,0 +1,26 @@
+import { ownSection, type Section, type Species, speciesNames } from '../lumber'
+import { lengthField } from './length-field'
+import { limits } from './limits'
+import { z } from './zod'
+
+/** A section of the user's own, actual sizes in mm. */
+export interface OwnSize { readonly name: string, readonly thickness: number, readonly depth: number }
+
+/** What the boards are made of. */
+export interface Lumber {
+  readonly species: Species
+  /** Percent of the dry weight. */
+  readonly moisture: number
+  readonly sections: readonly OwnSize[]
+}
+
+export const lumberSchema = z.strictObject({
+  species: z.enum(speciesNames as [Species, ...Species[]]),
+  moisture: z.number().min(limits.moisture.min).max(limits.moisture.max),
+  sections: z.array(z.strictObject({ name: z.string().trim().min(1).max(40), thickness: lengthField(limits.thickness), depth: lengthField(limits.depth) })).max(40),
+})
+
+export const defaultLumber: Lumber = { species: 'spruce-pine-fir', moisture: 19, sections: [] }
+
+/** The user's own sizes as sections. */
+export const ownSections = (lumber: Lumber): Section[] => lumber.sections.map(each => ownSection(each.name, each.thickness, each.depth))

@@ -1,0 +1,119 @@
+import { findSection } from '../lumber'
+import { type Design, designSchema } from './design'
+import { ownSections } from './lumber'
+import { toCurrent, type VersionFault } from './versions'
+
+/** What is wrong with one place of a document. `path` is dotted, as in `roof.pitch.rise`; empty for the whole. */
+export type DesignFault = { readonly path: string } & (
+  | VersionFault
+  | { code: 'not-json', near: string }
+  | { code: 'missing' }
+  | { code: 'wrong-type', expected: string }
+  | { code: 'too-small', min: number }
+  | { code: 'too-large', max: number }
+  | { code: 'not-one-of', allowed: readonly string[] }
+  | { code: 'too-long', max: number }
+  | { code: 'pitch' }
+  | { code: 'no-openings' }
+  | { code: 'no-section', name: string }
+  | { code: 'section-twice', name: string }
+  | { code: 'other' })
+
+export type DesignRead =
+  | { ok: true, design: Design, /** Paths of fields that were not known and were left out. */ dropped: readonly string[] }
+  | { ok: false, faults: readonly DesignFault[] }
+
+/** Largest file that is read, in characters: a thousand times a usual design. */
+export const MAX_FILE = 4_000_000
+
+/** Reads a design from the text of a file. */
+export function parseDesign(text: string): DesignRead {
+  if (text.length > MAX_FILE) return { ok: false, faults: [{ path: '', code: 'too-long', max: MAX_FILE }] }
+  let value: unknown
+  try { value = JSON.parse(text.replace(/^\uFEFF/, '')) }
+  catch { return { ok: false, faults: [{ path: '', code: 'not-json', near: text.trim().slice(0, 40) }] } }
+  return readDesign(value)
+}
+
+/** Checks a value in full and gives a design, or every fault with its path. */
+export function readDesign(value: unknown): DesignRead {
+  const current = toCurrent(value)
+  if (!current.ok) return { ok: false, faults: [{ path: '', ...current.fault }] }
+  const document = current.document
+  const dropped: string[] = []
+  let result = designSchema.safeParse(document)
+  for (let round = 0; !result.success && round < 8; round++) {
+    const unknown = unknownKeys(result.error.issues)
+    if (unknown.length === 0) break
+    for (const path of unknown) {
+      dropped.push(path.join('.'))
+      remove(document, path)
+    }
+    result = designSchema.safeParse(document)
+  }
+  if (!result.success) return { ok: false, faults: dedupe(result.error.issues.flatMap(issue => faultOf(issue))) }
+  const faults = crossFaults(result.data)
+  return faults.length ? { ok: false, faults } : { ok: true, design: result.data, dropped }
+}
+
+/** What of zod's issues is looked at; which of it is there depends on the code. */
+interface Issue {
+  readonly code?: string
+  readonly path: readonly PropertyKey[]
+  readonly message?: string
+  readonly keys?: readonly string[]
+  readonly errors?: readonly (readonly Issue[])[]
+  readonly expected?: string
+  readonly origin?: string
+  readonly minimum?: number | bigint
+  readonly maximum?: number | bigint
+  readonly values?: readonly unknown[]
+  readonly params?: Record<string, unknown>
+  readonly input?: unknown
+}
+
+function unknownKeys(issues: readonly Issue[]): PropertyKey[][] {
+  return issues.flatMap((issue) => {
+    if (issue.code === 'unrecognized_keys') return (issue.keys ?? []).map(key => [...issue.path, key])
+    if (issue.code === 'invalid_union') return (issue.errors ?? []).flatMap(each => unknownKeys(each)).map(path => [...issue.path, ...path])
+    return []
+  })
+}
+
+function remove(document: Record<string, unknown>, path: readonly PropertyKey[]): void {
+  let at: unknown = document
+  for (const key of path.slice(0, -1)) at = (at as Record<PropertyKey, unknown> | undefined)?.[key]
+  if (at && typeof at === 'object') Reflect.deleteProperty(at, path[path.length - 1] as PropertyKey)
+}
+
+function faultOf(issue: Issue): DesignFault[] {
+  const path = issue.path.map(String).join('.')
+  if (path.startsWith('walls.openings')) return issue.path.length > 2 ? [{ path: 'walls.openings', code: 'no-openings' }] : [{ path, code: 'wrong-type', expected: 'list' }]
+  switch (issue.code) {
+    case 'unrecognized_keys': return []
+    case 'invalid_type': return [issue.input === undefined && String(issue.message).includes('undefined') ? { path, code: 'missing' } : { path, code: 'wrong-type', expected: String(issue.expected) }]
+    case 'too_small': return [issue.origin === 'string' ? { path, code: 'missing' } : { path, code: 'too-small', min: Number(issue.minimum) }]
+    case 'too_big': return [issue.origin === 'number' ? { path, code: 'too-large', max: Number(issue.maximum) } : { path, code: 'too-long', max: Number(issue.maximum) }]
+    case 'invalid_value': return [{ path, code: 'not-one-of', allowed: (issue.values ?? []).map(String) }]
+    case 'invalid_union': return [{ path, code: 'not-one-of', allowed: unionChoices(path) }]
+    case 'custom': return [{ path, code: issue.params?.code === 'pitch' ? 'pitch' : 'other' }]
+    default: return [{ path, code: 'other' }]
+  }
+}
+
+function unionChoices(path: string): string[] {
+  return path === 'walls.topPlates' ? ['1', '2'] : ['full-bearing', 'third', 'height-above-plate', 'none']
+}
+
+const dedupe = (faults: readonly DesignFault[]): DesignFault[] =>
+  faults.filter((fault, i) => faults.findIndex(other => other.path === fault.path && other.code === fault.code) === i)
+
+/** Faults between fields: names of sections that must exist. */
+function crossFaults(design: Design): DesignFault[] {
+  const own = ownSections(design.lumber)
+  const twice = own.filter((section, i) => own.findIndex(other => other.name === section.name) !== i)
+    .map((section): DesignFault => ({ path: 'lumber.sections', code: 'section-twice', name: section.name }))
+  const used: [string, string][] = [['walls.stud', design.walls.stud], ['roof.rafter', design.roof.rafter], ['roof.ridge', design.roof.ridge]]
+  const lost = used.filter(([, name]) => !findSection(name, own)).map(([path, name]): DesignFault => ({ path, code: 'no-section', name }))
+  return [...twice, ...lost]
+}

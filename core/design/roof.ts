@@ -1,0 +1,59 @@
+import { type Pitch, pitchAngle } from '../measure'
+import { lengthField } from './length-field'
+import { limits } from './limits'
+import { z } from './zod'
+
+/**
+ * The four schools of the bird's mouth. `full-bearing`: the seat is as wide as the plate. `third`: the notch is a third of
+ * the rafter's depth at most, measured square to the edge or up the plumb line. `height-above-plate`: the rafter stands a chosen
+ * height above the plate, plumb at the wall's outside. `none`: no notch; the rafter is cut level along the bottom.
+ */
+export type Seat =
+  | { readonly rule: 'full-bearing' }
+  | { readonly rule: 'third', readonly measured: 'square' | 'plumb' }
+  | { readonly rule: 'height-above-plate', readonly height: number }
+  | { readonly rule: 'none' }
+
+export interface Roof {
+  readonly shape: 'gable'
+  readonly pitch: Pitch
+  readonly rafter: string
+  /** On centre, mm. */
+  readonly spacing: number
+  readonly ridge: string
+  /** Level, from the outside of the framing to the tail's plumb cut, or to the end of the ridge; mm. */
+  readonly overhang: { readonly eave: number, readonly gable: number }
+  readonly seat: Seat
+  readonly tail: 'plumb'
+}
+
+const seatSchema = z.discriminatedUnion('rule', [
+  z.strictObject({ rule: z.literal('full-bearing') }),
+  z.strictObject({ rule: z.literal('third'), measured: z.enum(['square', 'plumb']).default('square') }),
+  z.strictObject({ rule: z.literal('height-above-plate'), height: lengthField(limits.seatHeight) }),
+  z.strictObject({ rule: z.literal('none') }),
+])
+
+const pitchSchema = z.strictObject({ rise: z.number().positive().max(10000), run: z.number().positive().max(10000) })
+  .refine(pitch => inAngle(pitch), { params: { code: 'pitch' } })
+
+function inAngle(pitch: Pitch): boolean {
+  const angle = pitchAngle(pitch)
+  return angle >= limits.roofAngle.min && angle <= limits.roofAngle.max
+}
+
+export const roofSchema = z.strictObject({
+  shape: z.literal('gable'),
+  pitch: pitchSchema,
+  rafter: z.string().min(1).max(40),
+  spacing: lengthField(limits.spacing),
+  ridge: z.string().min(1).max(40),
+  overhang: z.strictObject({ eave: lengthField(limits.eaveOverhang), gable: lengthField(limits.gableOverhang) }),
+  seat: seatSchema,
+  tail: z.literal('plumb').default('plumb'),
+})
+
+export const defaultRoof: Roof = {
+  shape: 'gable', pitch: { rise: 6, run: 12 }, rafter: '2x6', spacing: 609.6, ridge: '2x8',
+  overhang: { eave: 304.8, gable: 203.2 }, seat: { rule: 'full-bearing' }, tail: 'plumb',
+}

@@ -1,0 +1,35 @@
+import type { Card } from '../plan'
+import { type Drawing, extentOf, type Line, type Patch, type RunningMark } from './drawing'
+
+/** A board as it lies on the bench, near face up and bottom edge toward the sawyer, with its running marks. */
+export function boardOnBench(card: Card): Drawing {
+  const patch: Patch = { ink: 'wood', member: null, loops: card.outline.map(loop => loop.map(p => ({ x: p.along, y: p.across }))) }
+  const { depth } = card.piece.section
+  const lines = ripLines(card, depth)
+  const running = card.marks.map((mark): RunningMark => ({ at: { x: mark.at, y: mark.across }, to: null, value: mark.at, letter: '' }))
+  return { name: `board-${card.piece.mark}`, patches: [patch], lines, dimensions: [], pitch: null, running, handles: [], ...extentOf([patch], lines) }
+}
+
+/** The blank's own outline beside the cut one: what falls off. */
+function ripLines(card: Card, depth: number): Line[] {
+  const { length } = card.piece
+  return [0, depth].map((y): Line => ({ from: { x: 0, y }, to: { x: length, y }, ink: 'behind' }))
+}
+
+/** A stretch of a board to be shown larger, mm from the start. */
+export interface Zone { readonly from: number, readonly to: number }
+
+/** The stretches in which a board's marks stand close together, each to be drawn large; none for a board cut square at both ends. */
+export function zones(card: Card): Zone[] {
+  const plain = card.cuts.every(cut => cut.miter === 0 && cut.bevel === 0)
+  if (plain) return []
+  const { depth } = card.piece.section
+  const near = 1.2 * depth
+  const groups: { from: number, to: number }[] = []
+  for (const { at } of card.marks) {
+    const last = groups[groups.length - 1]
+    if (last && at - last.to < near) last.to = Math.max(last.to, at)
+    else groups.push({ from: at, to: at })
+  }
+  return groups.map(({ from, to }) => ({ from: Math.max(0, from - depth / 2), to: Math.min(card.piece.length, to + depth / 2) }))
+}

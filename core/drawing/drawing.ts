@@ -1,0 +1,58 @@
+import type { FieldPath, LengthPath } from '../design'
+import type { Pitch } from '../measure'
+
+/** A point of a drawing: millimetres at full size, x to the right, y up. */
+export interface Point { readonly x: number, readonly y: number }
+
+/** What a line or patch stands for; the theme gives it its look. */
+export type Ink = 'wood' | 'end-grain' | 'behind' | 'ground' | 'datum' | 'mark'
+
+/** A filled outline with its holes. `member` is the id of the board it shows. */
+export interface Patch { readonly loops: readonly (readonly Point[])[], readonly ink: Ink, readonly member: string | null }
+
+export interface Line { readonly from: Point, readonly to: Point, readonly ink: Ink }
+
+/** A number on a drawing. `field` names the value of the design that typing over it changes; null where it is only read. */
+export interface Dimension {
+  readonly name: DimensionName
+  /** The two points measured between; only their level or plumb distance counts, by `side`. */
+  readonly from: Point
+  readonly to: Point
+  /** Which side of the drawing it stands on, and in which row from it, 1 being the nearest. */
+  readonly side: 'below' | 'left' | 'right'
+  readonly row: number
+  readonly value: number
+  readonly field: LengthPath | null
+}
+
+export type DimensionName = 'span' | 'run' | 'wall-height' | 'eave' | 'ridge-top' | 'rise' | 'height-above-plate' | 'wall-length' | 'stud-spacing' | 'rafter-spacing' | 'depth' | 'length'
+
+/** The slope, written beside its line. */
+export interface PitchTag { readonly at: Point, readonly angle: number, readonly pitch: Pitch, readonly field: 'roof.pitch' }
+
+/** A running mark: distance from the end that layout begins at. `to` is the far side of the member that stands there, null for a bare mark. */
+export interface RunningMark { readonly at: Point, readonly value: number, readonly to: Point | null, readonly letter: string }
+
+/** A place to drag. Moving it by a millimetre of the drawing along `along` adds `gain` to the field (for the pitch: rise in 12). */
+export interface Handle { readonly field: FieldPath, readonly at: Point, readonly along: Point, readonly gain: number }
+
+export interface Drawing {
+  readonly name: string
+  readonly low: Point
+  readonly high: Point
+  readonly patches: readonly Patch[]
+  readonly lines: readonly Line[]
+  readonly dimensions: readonly Dimension[]
+  readonly pitch: PitchTag | null
+  readonly running: readonly RunningMark[]
+  readonly handles: readonly Handle[]
+}
+
+/** The corners of the box around patches and lines. A drawing of nothing is a metre square. */
+export function extentOf(patches: readonly Patch[], lines: readonly Line[]): { low: Point, high: Point } {
+  const points = [...patches.flatMap(patch => patch.loops.flat()), ...lines.flatMap(line => [line.from, line.to])]
+  if (points.length === 0) return { low: { x: 0, y: 0 }, high: { x: 1000, y: 1000 } }
+  const xs = points.map(p => p.x)
+  const ys = points.map(p => p.y)
+  return { low: { x: Math.min(...xs), y: Math.min(...ys) }, high: { x: Math.max(...xs), y: Math.max(...ys) } }
+}

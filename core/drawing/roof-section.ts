@@ -1,0 +1,72 @@
+import type { Frame, Member } from '../frame'
+import type { Plan, RoofReading } from '../plan'
+import { type Dimension, type Drawing, extentOf, type Handle, type Line, type PitchTag } from './drawing'
+import { seen, sectionView } from './view'
+
+/** Across the building at a rafter near its middle: walls, plates, the two rafters and the ridge, with the roof's dimensions. */
+export function roofSection(plan: Plan): Drawing {
+  const { design, frame, roof } = plan
+  const patches = seen(sectionMembers(frame), sectionView)
+  const { width } = design.footprint
+  const eave = design.roof.overhang.eave
+  const lines: Line[] = [
+    { from: { x: -eave - 150, y: 0 }, to: { x: width + eave + 150, y: 0 }, ink: 'ground' },
+    { from: { x: width / 2, y: design.walls.height - 120 }, to: { x: width / 2, y: frame.roof.ridgeTop + 120 }, ink: 'datum' },
+  ]
+  return {
+    name: 'roof-section', patches, lines, running: [], ...extentOf(patches, lines),
+    dimensions: dimensions(plan, roof), pitch: pitchTag(plan), handles: handles(plan),
+  }
+}
+
+/** The members that a cut beside the middle rafter shows, and the studs behind it. */
+function sectionMembers(frame: Frame): Member[] {
+  const number = Math.ceil(frame.members.filter(member => member.id.startsWith('roof/south/rafter/')).length / 2)
+  const wall = /^walls\/(south|north)\/(plate\/|stud\/2$)/
+  return frame.members.filter(({ id }) => id === 'roof/ridge' || id === `roof/south/rafter/${number}` || id === `roof/north/rafter/${number}` || wall.test(id))
+}
+
+function dimensions({ design, frame }: Plan, roof: RoofReading | null): Dimension[] {
+  const { width } = design.footprint
+  const { height } = design.walls
+  const eave = design.roof.overhang.eave
+  const foot = (x: number): { x: number, y: number } => ({ x, y: 0 })
+  const ridgeTop = frame.roof.ridgeTop
+  const chosen = design.roof.seat.rule === 'height-above-plate'
+  const always: Dimension[] = [
+    { name: 'span', from: foot(0), to: foot(width), side: 'below', row: 2, value: width, field: 'footprint.width' },
+    { name: 'eave', from: foot(-eave), to: foot(0), side: 'below', row: 1, value: eave, field: 'roof.overhang.eave' },
+    { name: 'wall-height', from: foot(0), to: { x: 0, y: height }, side: 'left', row: 1, value: height, field: 'walls.height' },
+    { name: 'ridge-top', from: foot(width), to: { x: width / 2, y: ridgeTop }, side: 'right', row: 2, value: ridgeTop, field: null },
+  ]
+  if (!roof) return always
+  const over = { x: width, y: height }
+  return [
+    ...always,
+    { name: 'run', from: foot(width / 2), to: foot(width), side: 'below', row: 1, value: roof.run, field: null },
+    { name: 'height-above-plate', from: over, to: { x: width, y: height + roof.heightAbovePlate }, side: 'right', row: 1, value: roof.heightAbovePlate, field: chosen ? 'roof.seat.height' : null },
+  ]
+}
+
+function pitchTag({ design, frame }: Plan): PitchTag {
+  const { width } = design.footprint
+  const { pitch } = design.roof
+  const x = width * 0.74
+  const y = frame.roof.ridgeTop - (x - width / 2) * pitch.rise / pitch.run
+  return { at: { x, y }, angle: frame.roof.angle, pitch, field: 'roof.pitch' }
+}
+
+function handles({ design, frame }: Plan): Handle[] {
+  const { width } = design.footprint
+  const { height } = design.walls
+  const eave = design.roof.overhang.eave
+  const slope = design.roof.pitch.rise / design.roof.pitch.run
+  const tailTop = frame.roof.ridgeTop - (width / 2 + eave) * slope
+  return [
+    { field: 'roof.pitch', at: { x: width / 2, y: frame.roof.ridgeTop }, along: { x: 0, y: 1 }, gain: 12 / (width / 2) },
+    { field: 'roof.overhang.eave', at: { x: -eave, y: tailTop }, along: { x: -1, y: 0 }, gain: 1 },
+    { field: 'footprint.width', at: { x: width, y: 0 }, along: { x: 1, y: 0 }, gain: 1 },
+    { field: 'walls.height', at: { x: 0, y: height }, along: { x: 0, y: 1 }, gain: 1 },
+  ]
+}
+

@@ -1,0 +1,28 @@
+import type { Member } from '../frame'
+import { dot, outlineOf, toBuilding, type Vec3, vec } from '../geometry'
+import type { Ink, Patch, Point } from './drawing'
+
+/** Where a drawing is looked at from: `right` and `up` of the paper in the building, and `toward` the eye; unit vectors, right-handed. */
+export interface View { readonly right: Vec3, readonly up: Vec3, readonly toward: Vec3 }
+
+/** Across the ridge, the south eave at the left. */
+export const sectionView: View = { right: vec(0, 1, 0), up: vec(0, 0, 1), toward: vec(1, 0, 0) }
+
+export const flatten = (view: View, p: Vec3): Point => ({ x: dot(p, view.right), y: dot(p, view.up) })
+
+/** The faces of members that look at the eye, farthest first. */
+export function seen(members: readonly Member[], view: View): Patch[] {
+  const faces = members.flatMap(member => member.board.faces.flatMap((face) => {
+    const { placement: at } = member
+    const n = face.plane.normal
+    const facing = n.x * dot(at.along, view.toward) + n.y * dot(at.depth, view.toward) + n.z * dot(at.thickness, view.toward)
+    if (facing < 1e-6) return []
+    const loops = face.loops.map(loop => outlineOf(loop).map(p => toBuilding(at, p)))
+    const depth = Math.max(...loops.flat().map(p => dot(p, view.toward)))
+    return [{ depth, patch: { loops: loops.map(loop => loop.map(p => flatten(view, p))), ink: inkOf(face.tag), member: member.id } }]
+  }))
+  return faces.sort((a, b) => a.depth - b.depth).map(face => face.patch)
+}
+
+/** A board's uncut faces are its sides; what a cross-cut shows is end grain. */
+const inkOf = (tag: string): Ink => tag.startsWith('cut:') || tag === 'start' || tag === 'end' ? 'end-grain' : 'wood'

@@ -1,0 +1,63 @@
+import type { Wall, WallName } from '../frame'
+import { vec } from '../geometry'
+import { type Plan, plateMarks } from '../plan'
+import { type Dimension, type Drawing, extentOf, type Handle, type Line, type Patch, type RunningMark } from './drawing'
+import { seen, type View } from './view'
+
+/** A wall with its layout end at the left, as `wall.seenFrom` says. */
+function viewOf(wall: Wall): View {
+  return wall.along === 'x'
+    ? { right: vec(1, 0, 0), up: vec(0, 0, 1), toward: vec(0, -1, 0) }
+    : { right: vec(0, 1, 0), up: vec(0, 0, 1), toward: vec(1, 0, 0) }
+}
+
+const lengthField = (wall: Wall): 'footprint.length' | 'footprint.width' => wall.along === 'x' ? 'footprint.length' : 'footprint.width'
+
+/** One wall: its plates and studs, overall length, height, spacing, and the running marks of its plates. */
+export function wallElevation(plan: Plan, name: WallName): Drawing {
+  const wall = plan.frame.walls.find(each => each.name === name)
+  if (!wall) throw new RangeError(`no wall ${name}`)
+  const patches = seen(plan.frame.members.filter(member => member.id.startsWith(`walls/${name}/`)), viewOf(wall))
+  const lines: Line[] = [{ from: { x: 0, y: 0 }, to: { x: wall.overall, y: 0 }, ink: 'ground' }]
+  return {
+    name: `wall-${name}`, patches, lines, pitch: null, ...extentOf(patches, lines),
+    dimensions: dimensions(plan, wall), handles: handles(plan, wall),
+    running: plateMarks(plan.frame, name).map((mark): RunningMark => ({ at: { x: wall.from + mark.from, y: 0 }, to: { x: wall.from + mark.to, y: 0 }, value: mark.from, letter: mark.letter })),
+  }
+}
+
+function dimensions({ design }: Plan, wall: Wall): Dimension[] {
+  const { height, spacing } = design.walls
+  const foot = (x: number): { x: number, y: number } => ({ x, y: 0 })
+  const two = 2 * spacing < wall.overall
+  return [
+    { name: 'wall-length', from: foot(0), to: foot(wall.overall), side: 'below', row: 3, value: wall.overall, field: lengthField(wall) },
+    { name: 'stud-spacing', from: foot(two ? spacing : 0), to: foot(two ? 2 * spacing : spacing), side: 'below', row: 2, value: spacing, field: 'walls.spacing' },
+    { name: 'wall-height', from: foot(0), to: { x: 0, y: height }, side: 'left', row: 1, value: height, field: 'walls.height' },
+  ]
+}
+
+function handles({ design }: Plan, wall: Wall): Handle[] {
+  return [
+    { field: lengthField(wall), at: { x: wall.overall, y: design.walls.height / 2 }, along: { x: 1, y: 0 }, gain: 1 },
+    { field: 'walls.height', at: { x: wall.overall / 2, y: design.walls.height }, along: { x: 0, y: 1 }, gain: 1 },
+  ]
+}
+
+/** How far apart the two plates lie when they are marked, mm. */
+const GAP = 60
+
+/** A wall's bottom and top plate side by side, with each member's place marked across both. */
+export function plateStrip(plan: Plan, name: WallName): Drawing {
+  const marks = plateMarks(plan.frame, name)
+  const { depth } = plan.frame.lumber.plate
+  const plates = plan.frame.members.filter(({ id }) => id === `walls/${name}/plate/bottom` || id === `walls/${name}/plate/top`)
+  const patches = plates.map((member, i): Patch => {
+    const low = i * (depth + GAP)
+    const length = member.board.end - member.board.start
+    return { member: member.id, ink: 'wood', loops: [[{ x: 0, y: low }, { x: length, y: low }, { x: length, y: low + depth }, { x: 0, y: low + depth }]] }
+  })
+  const lines = marks.flatMap(mark => [mark.from, mark.to].flatMap(x => [0, depth + GAP].map((y): Line => ({ from: { x, y }, to: { x, y: y + depth }, ink: 'mark' }))))
+  const running = marks.flatMap(mark => [0, depth + GAP].map((y): RunningMark => ({ at: { x: mark.from, y }, to: { x: mark.to, y: y + depth }, value: mark.from, letter: mark.letter })))
+  return { name: `plates-${name}`, patches, lines, pitch: null, dimensions: [], handles: [], running, ...extentOf(patches, lines) }
+}

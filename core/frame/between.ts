@@ -1,0 +1,48 @@
+import { flip, place, type Placement, type Plane, planeAt, scale, type Vec3, vec } from '../geometry'
+import type { Section } from '../lumber'
+import type { Order, Role } from './member'
+
+/** mm of spare blank beyond each cutting plane, so that every end is a cut. */
+export const SPARE = 50
+
+type Axis = 'x' | 'y' | 'z'
+const unitOf: Record<Axis, Vec3> = { x: vec(1, 0, 0), y: vec(0, 1, 0), z: vec(0, 0, 1) }
+
+/** A board square to the building: it runs along one axis between two levels of it, and starts at `corner` on the other two. */
+export interface Upright {
+  readonly id: string
+  readonly role: Role
+  readonly section: Section
+  readonly along: Axis
+  /** Axis that the board's depth (wide way) runs along. */
+  readonly depth: Axis
+  readonly from: number
+  readonly to: number
+  /** Lowest corner on the other two axes; the third number is not read. */
+  readonly corner: Vec3
+}
+
+/** The order for a board square to the building, cut square at both its levels. */
+export function squareBoard(board: Upright): Order {
+  const start = { ...board.corner, [board.along]: board.from - SPARE }
+  return {
+    id: board.id, role: board.role, section: board.section, blankLength: board.to - board.from + 2 * SPARE,
+    placement: fromLowCorner(start, board),
+    cuts: [
+      { kind: 'end', name: 'square', plane: flip(level(board.along, board.from)) },
+      { kind: 'end', name: 'square', plane: level(board.along, board.to) },
+    ],
+  }
+}
+
+/** The plane at a level of an axis, looking up that axis. */
+export function level(axis: Axis, at: number): Plane {
+  return planeAt(scale(unitOf[axis], at), unitOf[axis])
+}
+
+/** Placement whose thickness runs up its axis; where right-handedness turns it down, the blank starts from its far side. */
+function fromLowCorner(low: Vec3, { along, depth, section }: Upright): Placement {
+  const third = (['x', 'y', 'z'] as const).find(axis => axis !== along && axis !== depth) as Axis
+  const at = place(low, unitOf[along], unitOf[depth])
+  return at.thickness[third] > 0 ? at : { ...at, origin: { ...low, [third]: low[third] + section.thickness } }
+}

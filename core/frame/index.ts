@@ -1,0 +1,6 @@
+export { type Frame, frame } from './frame'
+export { onCentre, type Stretch } from './layout'
+export type { Member, Role } from './member'
+export type { Problem } from './problem'
+export { heightAbovePlate, type RoofDatum, type RoofLumber, roofShapes } from './roof'
+export { type Wall, type WallName, wallNames } from './walls/wall'

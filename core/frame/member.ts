@@ -1,0 +1,56 @@
+import { type BoardFault, type Cut, type CutBoard, cutBoard, cutKey, type CutName } from '../board'
+import { type Placement, type Plane, planeToBoard } from '../geometry'
+import type { Section } from '../lumber'
+
+export type Role = 'rafter' | 'ridge' | 'bottom-plate' | 'top-plate' | 'stud'
+
+/** A cut board in its place. `id` says where it is: `roof/south/rafter/3`. Members of one shape share one `board`. */
+export interface Member {
+  readonly id: string
+  readonly role: Role
+  readonly section: Section
+  readonly placement: Placement
+  readonly board: CutBoard
+}
+
+/** A cut by planes of the building. */
+export type BuildingCut =
+  | { readonly kind: 'end', readonly name: CutName, readonly plane: Plane }
+  | { readonly kind: 'notch', readonly name: CutName, readonly sides: readonly { readonly name: CutName, readonly plane: Plane }[] }
+
+/** A board asked for: where its blank lies, how long the blank is (mm, longer than what is left), and the planes that cut it. */
+export interface Order {
+  readonly id: string
+  readonly role: Role
+  readonly section: Section
+  readonly placement: Placement
+  readonly blankLength: number
+  readonly cuts: readonly BuildingCut[]
+}
+
+export type Refused = { readonly id: string, readonly fault: BoardFault }
+
+/** Cuts ordered boards; those that come out alike are cut once. Gives the members and what could not be cut, in the order asked. */
+export function cutOrders(orders: readonly Order[]): { members: Member[], refused: Refused[] } {
+  const known = new Map<string, ReturnType<typeof cutBoard>>()
+  const members: Member[] = []
+  const refused: Refused[] = []
+  for (const order of orders) {
+    const blank = { length: order.blankLength, depth: order.section.depth, thickness: order.section.thickness }
+    const cuts = order.cuts.map(cut => toBoardCut(order.placement, cut))
+    const key = cutKey(blank, cuts)
+    let result = known.get(key)
+    if (!result) {
+      result = cutBoard(blank, cuts)
+      known.set(key, result)
+    }
+    if (result.ok) members.push({ id: order.id, role: order.role, section: order.section, placement: order.placement, board: result.board })
+    else refused.push({ id: order.id, fault: result.fault })
+  }
+  return { members, refused }
+}
+
+function toBoardCut(at: Placement, cut: BuildingCut): Cut {
+  if (cut.kind === 'end') return { kind: 'end', name: cut.name, plane: planeToBoard(at, cut.plane) }
+  return { kind: 'notch', name: cut.name, sides: cut.sides.map(side => ({ name: side.name, plane: planeToBoard(at, side.plane) })) }
+}

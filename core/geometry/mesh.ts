@@ -1,0 +1,42 @@
+import earcut from 'earcut'
+import type { ShellFace } from './shell'
+import { cross, dot, unit, type Vec3, vec } from './vector'
+
+/** Triangles: `positions` holds x, y, z of each corner in millimetres, `indices` three corners a triangle, anticlockwise from outside. */
+export interface Mesh { readonly positions: readonly number[], readonly indices: readonly number[] }
+
+/** A closed mesh of a shell; corners are shared between faces, so that every edge has two triangles. */
+export function meshOf(faces: readonly ShellFace[]): Mesh {
+  const positions: number[] = []
+  const indices: number[] = []
+  const index = new Map<string, number>()
+  const corner = (p: Vec3): number => {
+    const key = `${Math.round(p.x * 1e3)} ${Math.round(p.y * 1e3)} ${Math.round(p.z * 1e3)}`
+    const known = index.get(key)
+    if (known !== undefined) return known
+    index.set(key, positions.length / 3)
+    positions.push(p.x, p.y, p.z)
+    return positions.length / 3 - 1
+  }
+  for (const face of faces) {
+    const all = face.loops.flat()
+    const holes = face.loops.slice(1).map((_, i) => face.loops.slice(0, i + 1).flat().length)
+    for (const i of earcut(flatten(all, face.plane.normal), holes)) indices.push(corner(all[i] as Vec3))
+  }
+  return { positions, indices }
+}
+
+/** Corners in their plane's own two directions, anticlockwise kept. */
+function flatten(points: readonly Vec3[], normal: Vec3): number[] {
+  const right = unit(cross(Math.abs(normal.x) < 0.9 ? vec(1, 0, 0) : vec(0, 1, 0), normal))
+  const up = cross(normal, right)
+  return points.flatMap(p => [dot(p, right), dot(p, up)])
+}
+
+/** Volume in mm³ enclosed by a mesh, by signed tetrahedra. */
+export function meshVolume(mesh: Mesh): number {
+  const at = (i: number): Vec3 => vec(mesh.positions[3 * i] ?? 0, mesh.positions[3 * i + 1] ?? 0, mesh.positions[3 * i + 2] ?? 0)
+  let sum = 0
+  for (let i = 0; i < mesh.indices.length; i += 3) sum += dot(at(mesh.indices[i] ?? 0), cross(at(mesh.indices[i + 1] ?? 0), at(mesh.indices[i + 2] ?? 0)))
+  return sum / 6
+}

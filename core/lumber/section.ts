@@ -1,0 +1,62 @@
+import { FOOT, INCH } from '../measure'
+
+/** Where a section's size comes from. */
+export type SectionKind = 'dimension' | 'post' | 'metric' | 'own'
+
+/** A board's cross-section; sizes actual, in millimetres. `depth` is the wide way, `thickness` the narrow. */
+export interface Section {
+  readonly name: string
+  readonly kind: SectionKind
+  readonly thickness: number
+  readonly depth: number
+  /** Thickness by width in inches that board feet are counted by: the name for surfaced lumber, the actual size for rough. */
+  readonly counted: { readonly thickness: number, readonly width: number }
+}
+
+/** Nominal inch to actual inch of surfaced dry lumber, PS 20 American Softwood Lumber Standard (from memory). */
+const dressed: Record<number, number> = { 1: 0.75, 2: 1.5, 3: 2.5, 4: 3.5, 6: 5.5, 8: 7.25, 10: 9.25, 12: 11.25 }
+
+function surfaced(thickness: number, width: number, kind: SectionKind): Section {
+  return {
+    name: `${thickness}x${width}`, kind, counted: { thickness, width },
+    thickness: (dressed[thickness] ?? 0) * INCH, depth: dressedWidth(thickness, width) * INCH,
+  }
+}
+
+/** Timbers 5 in and thicker are dressed 1/2 in off at every width (PS 20, from memory). */
+function dressedWidth(thickness: number, width: number): number {
+  return thickness >= 5 ? width - 0.5 : dressed[width] ?? 0
+}
+
+function metric(thickness: number, depth: number): Section {
+  return { name: `${thickness}x${depth}`, kind: 'metric', thickness, depth, counted: { thickness: thickness / INCH, width: depth / INCH } }
+}
+
+/** A section of the user's own: rough-sawn or engineered, sizes in millimetres, both greater than 0. */
+export function ownSection(name: string, thickness: number, depth: number): Section {
+  return {
+    name, kind: 'own', thickness: Math.min(thickness, depth), depth: Math.max(thickness, depth),
+    counted: { thickness: Math.min(thickness, depth) / INCH, width: Math.max(thickness, depth) / INCH },
+  }
+}
+
+/** US dimension lumber and posts, then metric carcassing: CLS, and regularised 47 mm (sizes: common practice, no source). */
+export const standardSections: readonly Section[] = [
+  ...[2, 3, 4, 6, 8, 10, 12].map(width => surfaced(2, width, 'dimension')),
+  ...[4, 6, 8, 10, 12].map(width => surfaced(1, width, 'dimension')),
+  surfaced(4, 4, 'post'), surfaced(4, 6, 'post'), surfaced(6, 6, 'post'),
+  ...[63, 89, 140].map(depth => metric(38, depth)),
+  ...[100, 125, 150, 175, 200, 220].map(depth => metric(47, depth)),
+]
+
+const byName = new Map(standardSections.map(section => [section.name, section]))
+
+/** A section by name, the user's own before the standard ones; null where there is none. */
+export function findSection(name: string, own: readonly Section[] = []): Section | null {
+  return own.find(section => section.name === name) ?? byName.get(name) ?? null
+}
+
+/** Board feet in a length (millimetres) of a section: thickness x width in inches, as counted, over 12, a foot. */
+export function boardFeet(section: Section, length: number): number {
+  return section.counted.thickness * section.counted.width / 12 * (length / FOOT)
+}

@@ -1,0 +1,12 @@
+import { FOOT, type Units } from '../measure'
+
+/** Lengths a yard sells, in millimetres, shortest first (common practice, no source). */
+export const stockLengths: Record<Units, readonly number[]> = {
+  imperial: [8, 10, 12, 14, 16, 18, 20].map(feet => feet * FOOT),
+  metric: [2400, 3000, 3600, 4200, 4800, 5400, 6000],
+}
+
+/** The shortest stock length that a board of `length` is cut from, both in millimetres; null where none is long enough. */
+export function stockFor(length: number, stock: readonly number[]): number | null {
+  return stock.find(each => each >= length - 1e-6) ?? null
+}

@@ -1,0 +1,5 @@
+export { degrees, formatAngle, parseAngle, radians } from './angle'
+export type { MeasureFault, Read } from './fault'
+export { formatLength, type LengthFormat, parseLength, roundTo } from './length'
+export { formatPitch, parsePitch, type Pitch, pitchAngle, type PitchStyle, riseInTwelve } from './pitch'
+export { FOOT, INCH, METRE, type Units } from './units'

@@ -1,0 +1,40 @@
+import { cautionsOf } from '../check'
+import type { Plan } from '../plan'
+import { speciesWords } from '../words/fields'
+import { sayCaution, sayProblem } from '../words'
+
+/** Lengths in mm and angles in degrees, to six decimals: a millionth of a millimetre. */
+const tidy = (value: number): number => Math.round(value * 1e6) / 1e6 || 0
+
+/** The plan as it is written to a file: format `early-wren/plan`, version 1. See docs/plan-file.md. Throws RangeError on a number that is not finite. */
+export function planFile(plan: Plan): Record<string, unknown> {
+  const { design, pieces, frame, totals } = plan
+  const { units } = design
+  const file = {
+    format: 'early-wren/plan', version: 1, name: design.name, units,
+    roof: roofPart(plan),
+    pieces: pieces.map(piece => ({
+      mark: piece.mark, role: piece.role, section: piece.section.name, count: piece.count, length: tidy(piece.length),
+      ends: piece.ends.map(end => ({ miter: tidy(end.miter), bevel: tidy(end.bevel), kind: end.kind, longPoint: end.longPoint })),
+      members: piece.members, mirrorOf: piece.mirrorOf, stock: piece.stock === null ? null : tidy(piece.stock), weight: tidy(piece.volume * 1e-9 * plan.density),
+    })),
+    totals: { pieces: totals.pieces, length: tidy(totals.length), boardFeet: tidy(totals.boardFeet), volume: tidy(totals.volume), weight: tidy(totals.weight) },
+    lumber: { species: speciesWords[design.lumber.species], moisture: design.lumber.moisture, density: tidy(plan.density) },
+    cautions: cautionsOf(plan).map(caution => ({ code: caution.code, message: sayCaution(caution, units), members: caution.members })),
+    problems: frame.problems.map(problem => ({ code: problem.code, path: problem.path, message: sayProblem(problem, units) })),
+  }
+  refuseInfinite(file, '')
+  return file
+}
+
+function roofPart({ roof }: Plan): Record<string, unknown> | null {
+  if (!roof) return null
+  const { birdsmouth, ...numbers } = roof
+  const flat = Object.fromEntries(Object.entries(numbers).map(([key, value]) => [key, tidy(value)]))
+  return { ...flat, birdsmouth: { seat: tidy(birdsmouth.seat), heel: tidy(birdsmouth.heel), notch: tidy(birdsmouth.notch) } }
+}
+
+function refuseInfinite(value: unknown, path: string): void {
+  if (typeof value === 'number' && !Number.isFinite(value)) throw new RangeError(`${path} is not finite`)
+  if (typeof value === 'object' && value !== null) for (const [key, inner] of Object.entries(value)) refuseInfinite(inner, path ? `${path}.${key}` : key)
+}

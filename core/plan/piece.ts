@@ -1,0 +1,87 @@
+import { boardLength, type CutBoard, type End, endsOf, likeness } from '../board'
+import type { Frame, Member, Role } from '../frame'
+import { boardFeet, type Section, stockFor } from '../lumber'
+
+/** Members of one cut shape. */
+export interface Piece {
+  /** Short name a framer writes on the board: `R1`, `S3`. */
+  readonly mark: string
+  readonly role: Role
+  readonly section: Section
+  readonly count: number
+  /** Long point to long point along the board, mm. */
+  readonly length: number
+  readonly ends: readonly [End, End]
+  /** Ids, in the order framed. */
+  readonly members: readonly string[]
+  readonly board: CutBoard
+  /** Mark of the piece this one is the mirror image of; null for most. */
+  readonly mirrorOf: string | null
+  /** Shortest stock length it comes out of, mm; null where none sold is long enough. */
+  readonly stock: number | null
+  /** Of one: mm³, and board feet as sold. */
+  readonly volume: number
+  readonly boardFeet: number
+}
+
+/** The letter a role's marks begin with. */
+export const letters: Record<Role, string> = { 'rafter': 'R', 'ridge': 'RB', 'bottom-plate': 'BP', 'top-plate': 'TP', 'stud': 'S' }
+
+interface Group { readonly role: Role, readonly section: Section, readonly board: CutBoard, readonly members: Member[] }
+
+/** Groups a frame's members into pieces: by section, deepest first, then longest first. `stock` in mm, shortest first. */
+export function piecesOf(frame: Frame, stock: readonly number[]): Piece[] {
+  const groups = merge(byShape(frame.members)).sort(inOrder)
+  const numbers = new Map<Role, number>()
+  const pieces: Piece[] = []
+  for (const group of groups) {
+    const number = (numbers.get(group.role) ?? 0) + 1
+    numbers.set(group.role, number)
+    const like = pieces.find(other => other.role === group.role && other.section === group.section && likeness(other.board, group.board) === 'mirrored')
+    pieces.push(pieceOf(group, `${letters[group.role]}${number}`, like?.mark ?? null, stock))
+  }
+  return pieces
+}
+
+function pieceOf({ role, section, board, members }: Group, mark: string, mirrorOf: string | null, stock: readonly number[]): Piece {
+  const length = boardLength(board)
+  return {
+    mark, role, section, board, mirrorOf, length, count: members.length, members: members.map(member => member.id), ends: endsOf(board),
+    stock: stockFor(length, stock), volume: board.volume, boardFeet: boardFeet(section, length),
+  }
+}
+
+/** Members that share a cut board, which most do, fall together without being compared. */
+function byShape(members: readonly Member[]): Group[] {
+  const groups = new Map<CutBoard, Group[]>()
+  for (const member of members) {
+    const known = groups.get(member.board) ?? []
+    const group = known.find(each => each.role === member.role)
+    if (group) group.members.push(member)
+    else groups.set(member.board, [...known, { role: member.role, section: member.section, board: member.board, members: [member] }])
+  }
+  return [...groups.values()].flat()
+}
+
+function merge(groups: readonly Group[]): Group[] {
+  const out: Group[] = []
+  for (const group of groups) {
+    const same = out.find(other => other.role === group.role && other.section.name === group.section.name && likeness(other.board, group.board) === 'same')
+    if (same) same.members.push(...group.members)
+    else out.push(group)
+  }
+  return out
+}
+
+function inOrder(a: Group, b: Group): number {
+  return b.section.depth - a.section.depth || b.section.thickness - a.section.thickness || compareText(a.section.name, b.section.name)
+    || boardLength(b.board) - boardLength(a.board) || compareText(a.role, b.role)
+}
+
+const compareText = (a: string, b: string): number => a < b ? -1 : a > b ? 1 : 0
+
+/** A short text for a cut shape, to see whether a board ticked as cut is still the board asked for; to 0.1 mm and 0.1 degree. */
+export function shapeText(piece: Piece): string {
+  const ends = piece.ends.map(end => `${end.kind} ${end.miter.toFixed(1)}/${end.bevel.toFixed(1)}`).join(', ')
+  return `${piece.section.name} ${piece.length.toFixed(1)} ${ends} ${Math.round(piece.volume / 1000)}`
+}

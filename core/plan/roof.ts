@@ -1,0 +1,73 @@
+import { type CutBoard, cutLine, cutOfFace, notches } from '../board'
+import { distanceTo, meets, planeAt, scale, toBuilding, type Vec3, vec } from '../geometry'
+import type { Frame, Member } from '../frame'
+import { FOOT, METRE, type Units } from '../measure'
+
+/** What a framer calls the roof's numbers, read off the planes and the first common rafter. mm and degrees. */
+export interface RoofReading {
+  readonly angle: number
+  /** Level, from the outside of the wall to the middle of the ridge. */
+  readonly run: number
+  readonly rise: number
+  /** Along the slope, from the outside of the wall to the middle of the ridge. */
+  readonly lineLength: number
+  /** Run that `unitLength` is for: 12 in, or a metre. */
+  readonly unitRun: number
+  readonly unitLength: number
+  /** Along the slope, and level: from the middle of the ridge to its side. */
+  readonly ridgeDeduction: number
+  readonly ridgeDeductionLevel: number
+  /** Plumb, over the outside of the wall, from the plate to the rafter's top edge. */
+  readonly heightAbovePlate: number
+  readonly birdsmouth: { readonly seat: number, readonly heel: number, readonly notch: number }
+  /** Level wood of the rafter that rests on the plate. */
+  readonly bearing: number
+  /** Plumb height of the rafter's face at the ridge. */
+  readonly plumbFace: number
+  /** Top of the ridge board above the deck. */
+  readonly ridgeTop: number
+}
+
+/** Reads the roof; null where it could not be framed. */
+export function readRoof(frame: Frame, units: Units): RoofReading | null {
+  const rafter = frame.members.find(member => member.role === 'rafter')
+  if (!rafter) return null
+  const { roof } = frame
+  const up = scale(rafter.placement.along, -1)
+  const heel = vec(0, 0, roof.plateTop.offset)
+  const lineLength = meets(roof.ridgeCentre, heel, up) ?? 0
+  const toFace = meets(roof.ridgeFace, heel, up) ?? 0
+  const unitRun = units === 'imperial' ? FOOT : METRE
+  const levelOf = (along: number): number => Math.abs(along * up.y)
+  return {
+    angle: roof.angle, lineLength, unitRun, run: levelOf(lineLength), rise: lineLength * up.z, unitLength: unitRun / Math.abs(up.y),
+    ridgeDeduction: lineLength - toFace, ridgeDeductionLevel: levelOf(lineLength - toFace),
+    heightAbovePlate: overPlate(rafter, heel), birdsmouth: birdsmouth(frame, rafter), bearing: bearing(frame, rafter),
+    plumbFace: cutLine(rafter.board, 0), ridgeTop: roof.ridgeTop,
+  }
+}
+
+/** Plumb distance from a point to the plane of the rafter's top edge. */
+function overPlate({ placement, section }: Member, point: Vec3): number {
+  const top = planeAt(toBuilding(placement, vec(0, section.depth, 0)), placement.depth)
+  return -distanceTo(top, point) / placement.depth.z
+}
+
+function birdsmouth(frame: Frame, rafter: Member): RoofReading['birdsmouth'] {
+  const [notch] = notches(rafter.board)
+  const side = (name: string): number => notch?.sides.find(each => each.name === name)?.length ?? 0
+  if (notch) return { seat: side('seat'), heel: side('heel'), notch: notch.depth }
+  return { seat: bearing(frame, rafter), heel: 0, notch: 0 }
+}
+
+/** How far the rafter's level face reaches over the plate's width. */
+function bearing(frame: Frame, rafter: Member): number {
+  const across = levelFace(rafter.board).map(p => toBuilding(rafter.placement, p).y)
+  if (across.length === 0) return 0
+  return Math.max(0, Math.min(Math.max(...across), frame.lumber.plate.depth) - Math.max(Math.min(...across), 0))
+}
+
+function levelFace(board: CutBoard): Vec3[] {
+  return board.faces.filter(face => ['seat', 'level'].includes(cutOfFace(face)?.name ?? '')).flatMap(face => face.loops.flat())
+}
+

@@ -1,0 +1,57 @@
+import Module, { type Manifold } from 'manifold-3d'
+import type { Member } from '../frame'
+import { type Mesh, meshOf, toBuilding, vec } from '../geometry'
+
+const kernel = await Module()
+kernel.setup()
+
+/** A mesh as a solid of the independent kernel; throws where it is not closed. */
+export function solidOf(mesh: Mesh): Manifold {
+  const solid = new kernel.Manifold(new kernel.Mesh({ numProp: 3, vertProperties: Float32Array.from(mesh.positions), triVerts: Uint32Array.from(mesh.indices) }))
+  if (solid.status() !== 'NoError') throw new Error(`the kernel refuses the mesh: ${solid.status()}`)
+  return solid
+}
+
+/** A member's own mesh, stood in the building. */
+export function memberMesh({ board, placement }: Member): Mesh {
+  const mesh = meshOf(board.faces)
+  const positions: number[] = []
+  for (let i = 0; i < mesh.positions.length; i += 3) {
+    const p = toBuilding(placement, vec(mesh.positions[i] ?? 0, mesh.positions[i + 1] ?? 0, mesh.positions[i + 2] ?? 0))
+    positions.push(p.x, p.y, p.z)
+  }
+  return { positions, indices: mesh.indices }
+}
+
+interface Placed { readonly id: string, readonly solid: Manifold, readonly low: readonly number[], readonly high: readonly number[] }
+
+function placed(member: Member): Placed {
+  const solid = solidOf(memberMesh(member))
+  const box = solid.boundingBox()
+  return { id: member.id, solid, low: [...box.min], high: [...box.max] }
+}
+
+const apart = (a: Placed, b: Placed): boolean => a.low.some((low, i) => low > (b.high[i] ?? 0) - 1e-3 || (b.low[i] ?? 0) > (a.high[i] ?? 0) - 1e-3)
+
+/** Pairs of members whose solids share more than `limit` mm³, with how much. */
+export function clashes(members: readonly Member[], limit = 1): string[] {
+  const all = members.map(placed)
+  const found: string[] = []
+  for (const [i, a] of all.entries()) {
+    for (const b of all.slice(i + 1)) {
+      if (apart(a, b)) continue
+      const shared = a.solid.intersect(b.solid)
+      if (shared.volume() > limit) found.push(`${a.id} and ${b.id}: ${shared.volume().toFixed(2)} mm³`)
+      shared.delete()
+    }
+  }
+  for (const each of all) each.solid.delete()
+  return found
+}
+
+/** Area in mm² over which two members touch: what they share when the first is sunk `depth` mm into the second, over that depth. */
+export function touching(a: Member, b: Member, depth = 0.5): number {
+  const one = solidOf(memberMesh(a)).translate([0, 0, -depth])
+  const shared = one.intersect(solidOf(memberMesh(b)))
+  return shared.volume() / depth
+}

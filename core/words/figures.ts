@@ -1,0 +1,43 @@
+import { formatAngle, riseInTwelve, type Units } from '../measure'
+import type { Figure, FigureName } from '../plan'
+import { sayLength } from './measures'
+
+export const figureNames: Record<FigureName, string> = {
+  'length': 'Length, long points', 'stock': 'Cut from', 'angle': 'Roof angle', 'run': 'Run', 'rise': 'Rise', 'line-length': 'Line length', 'unit-length': 'Unit length',
+  'ridge-deduction': 'Ridge deduction', 'seat': 'Seat', 'heel': 'Heel', 'notch': 'Notch, square', 'height-above-plate': 'Height above plate', 'bearing': 'Bearing', 'weight': 'Weight',
+}
+
+/** A weight given in kilograms. */
+export function sayWeight(kg: number, units: Units): string {
+  const value = units === 'imperial' ? kg / 0.45359237 : kg
+  return `${value < 10 ? value.toFixed(1) : Math.round(value)} ${units === 'imperial' ? 'lb' : 'kg'}`
+}
+
+/** A figure's value with its unit. */
+export function sayFigure(figure: Figure, units: Units): string {
+  if (figure.kind === 'angle') return formatAngle(figure.value)
+  return figure.kind === 'weight' ? sayWeight(figure.value, units) : sayLength(figure.value, units)
+}
+
+/** One sentence on how a figure comes about. */
+export function explain(figure: Figure, units: Units): string {
+  const n = (name: string): number => figure.from[name] ?? 0
+  const mm = (name: string): string => sayLength(n(name), units)
+  const angle = formatAngle(n('angle'))
+  switch (figure.name) {
+    case 'length': return 'Read off the cut board: from the first long point to the last, along its edge.'
+    case 'stock': return `The shortest board sold that ${mm('length')} comes out of.`
+    case 'angle': return `The slope that rises ${Number(riseInTwelve({ rise: n('rise'), run: n('run') }).toFixed(2))} in 12, from level.`
+    case 'run': return `Half of the span of ${mm('width')}: level, from the outside of the wall to the middle of the ridge.`
+    case 'rise': return `How far the line climbs at ${angle} over the run of ${mm('run')}.`
+    case 'line-length': return `The slope at ${angle} over the run of ${mm('run')}, from the outside of the wall to the middle of the ridge; the ridge deduction comes off.`
+    case 'unit-length': return `The slope at ${angle} over ${mm('unitRun')} of run: one step of the square.`
+    case 'ridge-deduction': return `Half of the ${mm('ridge')} ridge, ${mm('level')} level, along the slope at ${angle}.`
+    case 'seat': return `Level, where the plate's top cuts the rafter: the heel of ${mm('heel')} at ${angle}.`
+    case 'heel': return `Plumb, where the wall's outside cuts the rafter: it rises with the seat of ${mm('seat')} at ${angle}.`
+    case 'notch': return `The corner of seat and heel, square to the bottom edge: seat ${mm('seat')} at ${angle}, in ${mm('depth')} of rafter.`
+    case 'height-above-plate': return `The plumb cut of ${mm('plumb')} less the ${mm('heel')} that the seat takes off it.`
+    case 'bearing': return `The part of the level cut that lies on the ${mm('plate')} plate.`
+    case 'weight': return `${n('litres').toFixed(1)} litres of wood left, at ${Math.round(n('density'))} kg/m³ for the species and moisture chosen.`
+  }
+}

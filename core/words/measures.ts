@@ -1,0 +1,24 @@
+import { formatLength, type MeasureFault, type Units } from '../measure'
+
+/** A length as a sentence says it: with its unit. */
+export const sayLength = (mm: number, units: Units): string => formatLength(mm, { units, unit: true, style: 'feet' })
+
+/** What to type, in the design's units. */
+export const lengthExample = (units: Units): string => units === 'imperial' ? '12\' 6 1/2"' : '3810 or 3.81 m'
+export const pitchExample = (units: Units): string => units === 'imperial' ? '7 in 12 or 30°' : '30° or 7 in 12'
+
+/** Why an entry was not read, and what to type instead. */
+export function sayMeasureFault(fault: MeasureFault, example: string): string {
+  switch (fault.code) {
+    case 'empty': return `Nothing is entered. Type, for example, ${example}.`
+    case 'not-understood': return `“${clip(fault.part)}” is not understood. Type, for example, ${example}.`
+    case 'unit-twice': return `“${clip(fault.part)}” does not follow from what stands before it. Type, for example, ${example}.`
+    case 'which-unit': return `“${clip(fault.part)}” could be more than one thing. Say the units: ${example}.`
+    case 'decimal-comma': return `“${clip(fault.part)}” has a comma. Use a point for decimals and nothing between thousands.`
+    case 'zero-denominator': return `“${clip(fault.part)}” divides by nothing. Type, for example, ${example}.`
+    case 'negative': return `“${clip(fault.part)}” is below zero, which it cannot be here.`
+    case 'too-large': return `“${clip(fault.part)}” is too large.`
+  }
+}
+
+const clip = (text: string): string => text.length > 24 ? `${text.slice(0, 24)}…` : text

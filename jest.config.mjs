@@ -1,0 +1,16 @@
+/** @type {import('jest').Config} */
+export default {
+  testEnvironment: 'node',
+  roots: ['<rootDir>/core', '<rootDir>/command', '<rootDir>/app'],
+  testMatch: ['**/*.test.ts'],
+  moduleFileExtensions: ['ts', 'mjs', 'js', 'json'],
+  extensionsToTreatAsEsm: ['.ts'],
+  setupFiles: ['fake-indexeddb/auto'],
+  transform: {
+    '^.+\\.ts$': ['@swc/jest', {
+      sourceMaps: 'inline',
+      jsc: { target: 'es2022', parser: { syntax: 'typescript' } },
+      module: { type: 'es6' },
+    }],
+  },
+}
