@@ -10,6 +10,7 @@ export type DesignFault = { readonly path: string } & (
   | { code: 'missing' }
   | { code: 'wrong-type', expected: string }
   | { code: 'too-small', min: number }
+  | { code: 'not-above', min: number }
   | { code: 'too-large', max: number }
   | { code: 'not-one-of', allowed: readonly string[] }
   | { code: 'too-long', max: number }
@@ -51,7 +52,7 @@ export function readDesign(value: unknown): DesignRead {
     }
     result = designSchema.safeParse(document)
   }
-  if (!result.success) return { ok: false, faults: dedupe(result.error.issues.flatMap(issue => faultOf(issue))) }
+  if (!result.success) return { ok: false, faults: tidy(result.error.issues.flatMap(issue => faultOf(issue))) }
   const faults = crossFaults(result.data)
   return faults.length ? { ok: false, faults } : { ok: true, design: result.data, dropped }
 }
@@ -66,6 +67,7 @@ interface Issue {
   readonly expected?: string
   readonly origin?: string
   readonly minimum?: number | bigint
+  readonly inclusive?: boolean
   readonly maximum?: number | bigint
   readonly values?: readonly unknown[]
   readonly params?: Record<string, unknown>
@@ -92,7 +94,7 @@ function faultOf(issue: Issue): DesignFault[] {
   switch (issue.code) {
     case 'unrecognized_keys': return []
     case 'invalid_type': return [issue.input === undefined && String(issue.message).includes('undefined') ? { path, code: 'missing' } : { path, code: 'wrong-type', expected: String(issue.expected) }]
-    case 'too_small': return [issue.origin === 'string' ? { path, code: 'missing' } : { path, code: 'too-small', min: Number(issue.minimum) }]
+    case 'too_small': return [issue.origin === 'string' ? { path, code: 'missing' } : { path, code: issue.inclusive === false ? 'not-above' : 'too-small', min: Number(issue.minimum) }]
     case 'too_big': return [issue.origin === 'number' ? { path, code: 'too-large', max: Number(issue.maximum) } : { path, code: 'too-long', max: Number(issue.maximum) }]
     case 'invalid_value': return [{ path, code: 'not-one-of', allowed: (issue.values ?? []).map(String) }]
     case 'invalid_union': return [{ path, code: 'not-one-of', allowed: unionChoices(path) }]
@@ -105,8 +107,10 @@ function unionChoices(path: string): string[] {
   return path === 'walls.topPlates' ? ['1', '2'] : ['full-bearing', 'third', 'height-above-plate', 'none']
 }
 
-const dedupe = (faults: readonly DesignFault[]): DesignFault[] =>
-  faults.filter((fault, i) => faults.findIndex(other => other.path === fault.path && other.code === fault.code) === i)
+/** Each fault once, and none of a whole whose parts are at fault. */
+const tidy = (faults: readonly DesignFault[]): DesignFault[] => faults.filter((fault, i) =>
+  faults.findIndex(other => other.path === fault.path && other.code === fault.code) === i
+  && !(fault.code === 'pitch' && faults.some(other => other.path.startsWith(`${fault.path}.`))))
 
 /** Faults between fields: names of sections that must exist. */
 function crossFaults(design: Design): DesignFault[] {

@@ -15,6 +15,7 @@ export function sayDesignFault(fault: DesignFault): string {
     case 'missing': return `${where} is missing.`
     case 'wrong-type': return `${where} must be ${kinds[fault.expected] ?? fault.expected}.`
     case 'too-small': return `${where} must be at least ${fault.min}.`
+    case 'not-above': return `${where} must be more than ${fault.min}.`
     case 'too-large': return `${where} must be at most ${fault.max}.`
     case 'too-long': return `${where} is too long; ${fault.max} is the most.`
     case 'not-one-of': return `${where} must be one of: ${fault.allowed.join(', ')}.`

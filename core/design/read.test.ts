@@ -1,0 +1,109 @@
+import { readdirSync, readFileSync } from 'node:fs'
+import { describe, expect, test } from '@jest/globals'
+import fc from 'fast-check'
+import { runs } from '../testing/designs'
+import { sayDesignFault } from '../words'
+import { designFile } from '../output'
+import { type Design, newDesign, parseDesign, readDesign, toCurrent, valueAt, withValue } from './index'
+
+const good = newDesign('Hut', 'imperial')
+const changed = (path: string, value: unknown): unknown => withValue(good, path, value)
+const without = (path: string): unknown => {
+  const copy = JSON.parse(JSON.stringify(good)) as Record<string, Record<string, unknown>>
+  const keys = path.split('.')
+  const last = keys.pop() ?? ''
+  Reflect.deleteProperty(keys.reduce<Record<string, unknown>>((at, key) => at[key] as Record<string, unknown>, copy), last)
+  return copy
+}
+
+describe('reading a design', () => {
+  test('the shape in the format\'s description is read, with what it leaves out filled in', () => {
+    const read = readDesign({
+      format: 'early-wren/design', version: 1, name: 'Shed', units: 'imperial', footprint: { length: 3000, width: 2400 },
+      walls: { stud: '2x4', spacing: 406.4, height: 2100, topPlates: 2, openings: [] },
+      roof: { shape: 'gable', pitch: { rise: 7, run: 12 }, rafter: '2x6', spacing: 609.6, ridge: '2x8', overhang: { eave: 300, gable: 200 }, seat: { rule: 'third' }, tail: 'plumb' },
+    })
+    expect(read).toMatchObject({ ok: true, dropped: [], design: { walls: { through: 'eaves', corner: 'three-stud' }, lumber: { species: 'spruce-pine-fir' }, roof: { seat: { rule: 'third', measured: 'square' } }, cut: [] } })
+  })
+
+  test.each<[string, unknown, string, string]>([
+    ['a length that is text', changed('footprint.length', '12'), 'footprint.length', 'wrong-type'],
+    ['a length below the least', changed('footprint.width', 10), 'footprint.width', 'too-small'],
+    ['a length past the most', changed('walls.height', 1e9), 'walls.height', 'too-large'],
+    ['a missing height', without('walls.height'), 'walls.height', 'missing'],
+    ['a missing part', without('roof'), 'roof', 'missing'],
+    ['a shape that is not known', changed('roof.shape', 'dome'), 'roof.shape', 'not-one-of'],
+    ['a pitch of nothing', changed('roof.pitch.rise', 0), 'roof.pitch.rise', 'not-above'],
+    ['a pitch too steep', changed('roof.pitch', { rise: 40, run: 12 }), 'roof.pitch', 'pitch'],
+    ['three top plates', changed('walls.topPlates', 3), 'walls.topPlates', 'not-one-of'],
+    ['a seat school that is not known', changed('roof.seat', { rule: 'deep' }), 'roof.seat.rule', 'not-one-of'],
+    ['a height above plate that is missing', changed('roof.seat', { rule: 'height-above-plate' }), 'roof.seat.height', 'missing'],
+    ['a section nobody sells', changed('roof.rafter', '2x7'), 'roof.rafter', 'no-section'],
+    ['an own size twice', changed('lumber.sections', [{ name: 'a', thickness: 50, depth: 100 }, { name: 'a', thickness: 50, depth: 150 }]), 'lumber.sections', 'section-twice'],
+    ['an opening', changed('walls.openings', [{}]), 'walls.openings', 'no-openings'],
+    ['a name of nothing', changed('name', '  '), 'name', 'missing'],
+    ['an endless name', changed('name', 'x'.repeat(81)), 'name', 'too-long'],
+    ['a newer version', changed('version', 2), '', 'version-newer'],
+    ['no version', without('version'), '', 'version-missing'],
+    ['another format', changed('format', 'x'), '', 'not-a-design'],
+    ['a list', [], '', 'not-an-object'],
+    ['nothing', null, '', 'not-an-object'],
+  ])('%s is refused, with its path', (_, value, path, code) => {
+    const read = readDesign(value)
+    expect(read).toMatchObject({ ok: false, faults: [{ path, code }] })
+    for (const fault of read.ok ? [] : read.faults) expect(sayDesignFault(fault)).not.toMatch(/undefined|NaN|\[object/)
+  })
+
+  test('every fault is told at once', () => {
+    const read = readDesign({ ...good, units: 'cubits', footprint: { length: -1, width: 'x' } })
+    expect(read.ok ? [] : read.faults.map(fault => fault.path).sort()).toEqual(['footprint.length', 'footprint.width', 'units'])
+  })
+
+  test('unknown fields are left out and named, wherever they are', () => {
+    const read = readDesign({ ...good, colour: 'red', roof: { ...good.roof, hat: 1, seat: { rule: 'none', depth: 4 } } })
+    expect(read).toMatchObject({ ok: true, dropped: expect.arrayContaining(['colour', 'roof.hat', 'roof.seat.depth']) })
+    expect(read.ok && read.design).toEqual({ ...good, roof: { ...good.roof, seat: { rule: 'none' } } })
+  })
+
+  test.each([['{"format": "early-wren/design"', 'not-json'], ['', 'not-json'], ['PK\u0003\u0004', 'not-json'], ['[]', 'not-an-object'], ['x'.repeat(4_000_001), 'too-long']])('a broken file: %.30s', (text, code) => {
+    expect(parseDesign(text)).toMatchObject({ ok: false, faults: [{ code }] })
+  })
+
+  test('a saved design reads back as it was, also with a byte order mark', () => {
+    expect(parseDesign(`\uFEFF${designFile(good)}`)).toEqual({ ok: true, design: good, dropped: [] })
+  })
+
+  test('no rubbish in any place of the document throws or gets through', () => {
+    const paths = ['format', 'version', 'name', 'units', 'footprint', 'footprint.length', 'walls', 'walls.stud', 'walls.openings', 'roof', 'roof.pitch', 'roof.pitch.run', 'roof.overhang', 'roof.seat', 'roof.seat.rule', 'lumber', 'lumber.sections', 'cut']
+    fc.assert(fc.property(fc.constantFrom(...paths), fc.jsonValue(), (path, rubbish) => {
+      const read = readDesign(JSON.parse(JSON.stringify(changed(path, rubbish))))
+      if (read.ok) expect(readDesign(read.design)).toMatchObject({ ok: true, dropped: [] })
+      else expect(read.faults.every(fault => sayDesignFault(fault).length > 10)).toBe(true)
+    }), { numRuns: runs(600) })
+  })
+
+  test.each(readdirSync('demo'))('the demo design %s is read without a remark', (file) => {
+    expect(parseDesign(readFileSync(`demo/${file}`, 'utf8'))).toMatchObject({ ok: true, dropped: [] })
+  })
+})
+
+describe('versions', () => {
+  test('older documents go up one step at a time, on a copy, stamped last', () => {
+    const old = { format: 'early-wren/design', version: 1, name: 'a' }
+    const result = toCurrent(old, [doc => ({ ...doc, name: `${String(doc.name)}b` }), doc => ({ ...doc, name: `${String(doc.name)}c` })], 3)
+    expect(result).toEqual({ ok: true, document: { format: 'early-wren/design', version: 3, name: 'abc' } })
+    expect(old.version).toBe(1)
+    expect(toCurrent({ ...old, version: 2 }, [() => { throw new Error('not this one') }, doc => doc], 3)).toMatchObject({ ok: true })
+  })
+
+  test.each([0, 1.5, '1', null])('version %p is not one', (version) => {
+    expect(toCurrent({ format: 'early-wren/design', version })).toMatchObject({ ok: false, fault: { code: 'version-missing' } })
+  })
+})
+
+test('a value is put at its path; the rest of the document is shared', () => {
+  const next: Design = withValue(good, 'roof.overhang.eave', 100)
+  expect(valueAt(next, 'roof.overhang.eave')).toBe(100)
+  expect(next.walls).toBe(good.walls)
+  expect(withValue(good, 'roof.overhang.eave', good.roof.overhang.eave)).toBe(good)
+})
