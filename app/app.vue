@@ -1,0 +1,14 @@
+<script setup lang="ts">
+useDusk()
+</script>
+
+<template>
+  <div>
+    <NuxtPage />
+    <Toast position="bottom-center" group="undo">
+      <template #message="{ message }">
+        <UndoNote :message="message" />
+      </template>
+    </Toast>
+  </div>
+</template>

@@ -1,0 +1,92 @@
+<script setup lang="ts">
+import { formatAngle, formatLength } from '../../core/measure'
+import { cardOf, type Steps } from '../../core/plan'
+import { cutNames, roleNames, sayLength, sayMark } from '../../core/words'
+
+const bench = useBench()
+const units = computed(() => bench.design?.units ?? 'imperial')
+const card = computed(() => bench.plan && bench.piece ? cardOf(bench.plan, bench.piece) : null)
+const cut = computed(() => bench.piece ? bench.cutState(bench.piece) : 'no')
+const say = (mm: number): string => formatLength(mm, { units: units.value })
+const short = (mm: number): string => formatLength(mm, { units: units.value, style: 'inches' })
+const saySteps = (steps: Steps): string => steps.oddRun < 0.1 ? `${steps.full} full` : `${steps.full} full, then ${short(steps.oddRun)} level (${short(steps.oddLength)} along)`
+const roleName = computed(() => card.value ? roleNames[card.value.piece.role][card.value.piece.count === 1 ? 'one' : 'many'] : '')
+</script>
+
+<template>
+  <section v-if="card" class="card" aria-label="Cut card">
+    <header class="head">
+      <h2 class="mark">{{ card.piece.mark }}</h2>
+      <div class="what">
+        <p><b class="figures">{{ card.piece.count }}</b> {{ roleName }}</p>
+        <p class="quiet figures">{{ card.piece.section.name }} · {{ short(card.piece.section.thickness) }} × {{ short(card.piece.section.depth) }}</p>
+      </div>
+      <div class="turn no-print">
+        <Button icon="pi pi-chevron-left" text severity="secondary" aria-label="Previous card" title="Previous (K)" @click="bench.nextPiece(-1)" />
+        <Button icon="pi pi-chevron-right" text severity="secondary" aria-label="Next card" title="Next (J)" @click="bench.nextPiece(1)" />
+      </div>
+    </header>
+    <p class="length figures">{{ sayLength(card.piece.length, units) }}<small v-if="card.piece.stock"> from {{ sayLength(card.piece.stock, units) }}</small></p>
+    <Button
+      class="tick no-print" :label="cut === 'yes' ? 'Cut' : cut === 'changed' ? 'Changed since it was cut: tick again' : 'Tick as cut'" :icon="cut === 'yes' ? 'pi pi-check' : undefined" :class="cut" title="Tick (X)" outlined
+      :aria-pressed="cut === 'yes'" @click="bench.tick(card.piece)"
+    />
+    <BenchBoard :card="card" />
+    <h3>Saw, from square</h3>
+    <table class="cuts">
+      <tbody>
+        <tr v-for="(each, i) in card.cuts" :key="i">
+          <th scope="row">{{ cutNames[each.name] }}</th>
+          <td class="figures">{{ formatAngle(each.miter) }}</td>
+          <td class="figures quiet">{{ each.bevel ? `bevel ${formatAngle(each.bevel)}` : 'no bevel' }}</td>
+          <td class="figures quiet">at {{ say(each.at) }}</td>
+        </tr>
+      </tbody>
+    </table>
+    <template v-if="card.stepping">
+      <h3>Square and step-off</h3>
+      <table class="cuts">
+        <tbody>
+          <tr><th scope="row">Plumb cuts</th><td class="figures">{{ short(card.stepping.square.rise) }} and {{ short(card.stepping.square.run) }}, mark the rise</td></tr>
+          <tr><th scope="row">Level cuts</th><td class="figures">{{ short(card.stepping.square.run) }} and {{ short(card.stepping.square.rise) }}, mark the run</td></tr>
+          <tr><th scope="row">One step</th><td class="figures">{{ short(card.stepping.stepLength) }}</td></tr>
+          <tr><th scope="row">To the ridge</th><td class="figures">{{ saySteps(card.stepping.body) }}</td></tr>
+          <tr v-if="card.stepping.tail.full || card.stepping.tail.oddRun > 0.1"><th scope="row">Tail</th><td class="figures">{{ saySteps(card.stepping.tail) }}</td></tr>
+        </tbody>
+      </table>
+    </template>
+    <h3>Marks, from the first long point</h3>
+    <ol class="marks">
+      <li v-for="(mark, i) in card.marks" :key="i"><span class="figures at">{{ say(mark.at) }}</span> {{ sayMark(mark, { length: card.piece.length }) }}</li>
+    </ol>
+    <h3>Figures</h3>
+    <FigureList :figures="card.figures" />
+    <p class="quiet advice">Cut one, try it on the building, then trace it. Crown up.</p>
+  </section>
+  <section v-else class="card empty" aria-label="Cut card">
+    <p class="quiet">No board can be cut yet. The cautions say what to change.</p>
+  </section>
+</template>
+
+<style scoped>
+.card { display: grid; gap: 8px; padding: 12px 16px 24px; align-content: start; }
+.head { display: flex; align-items: center; gap: 14px; }
+.mark { font-size: 3rem; color: var(--crayon-words); line-height: .9; }
+.what { flex: 1; }
+.turn { display: flex; }
+.turn :deep(.p-button) { min-width: var(--target); }
+.length { font-size: 1.6rem; }
+.length small { font-size: .95rem; color: var(--soft); }
+.tick { justify-self: start; }
+.tick.yes { background: var(--moss); color: var(--sheet); border-color: var(--moss); }
+:global(.dusk .tick.yes) { color: #10202c; }
+.tick.changed { background: var(--dust); color: var(--ink); border-color: var(--sawdust); }
+h3 { margin-top: 10px; font-size: 1.15rem; border-bottom: 2px solid var(--ink); padding-bottom: 2px; }
+.cuts { border-collapse: collapse; width: 100%; }
+.cuts th { text-align: left; font-weight: 400; }
+.cuts td, .cuts th { padding: 5px 8px 5px 0; border-bottom: 1px solid var(--line); vertical-align: top; }
+.marks { list-style: none; margin: 0; padding: 0; }
+.marks li { padding: 4px 0; border-bottom: 1px solid var(--line); display: grid; grid-template-columns: 8.5rem 1fr; gap: 8px; }
+.at { color: var(--crayon-words); text-align: right; padding-right: 8px; }
+.advice { margin-top: 8px; }
+</style>

@@ -1,0 +1,46 @@
+<script setup lang="ts">
+import type { Seat } from '../../core/design'
+import { roofSection } from '../../core/drawing'
+
+const bench = useBench()
+const sections = useSectionChoices()
+const rafter = useChoice<string>('roof.rafter')
+const ridge = useChoice<string>('roof.ridge')
+const drawing = computed(() => bench.plan ? roofSection(bench.plan) : null)
+const design = computed(() => bench.design)
+const seats = [
+  { value: 'full-bearing', label: 'Full bearing' }, { value: 'third', label: 'Third of the depth, square' }, { value: 'third-plumb', label: 'Third of the depth, plumb' },
+  { value: 'height-above-plate', label: 'Chosen height above plate' }, { value: 'none', label: 'None: level cut' },
+]
+const seat = computed({
+  get: () => {
+    const at = design.value?.roof.seat
+    return at?.rule === 'third' && at.measured === 'plumb' ? 'third-plumb' : at?.rule ?? 'third'
+  },
+  set: (choice: string) => bench.setValue('roof.seat', seatFor(choice)),
+})
+
+/** A height above plate starts from the one the roof has, so that choosing the school moves nothing. */
+function seatFor(choice: string): Seat {
+  if (choice === 'third-plumb') return { rule: 'third', measured: 'plumb' }
+  if (choice === 'third') return { rule: 'third', measured: 'square' }
+  if (choice === 'height-above-plate') return { rule: 'height-above-plate', height: bench.plan?.roof?.heightAbovePlate ?? 100 }
+  return { rule: choice === 'none' ? 'none' : 'full-bearing' }
+}
+</script>
+
+<template>
+  <div v-if="design && drawing" class="bench">
+    <div class="strip">
+      <ChoiceField v-model="rafter" label="Rafters" :options="sections" />
+      <MeasureField path="roof.spacing" :value="design.roof.spacing" />
+      <ChoiceField v-model="ridge" label="Ridge" :options="sections" />
+      <ChoiceField v-model="seat" label="Seat" :options="seats" />
+      <MeasureField path="roof.overhang.gable" :value="design.roof.overhang.gable" />
+      <LumberDialog />
+    </div>
+    <ProblemLine />
+    <DrawingSheet class="sheet" :drawing="drawing" label="Section across the building at a rafter, seen from the east" />
+    <p class="caption quiet">Section at a rafter, south at the left. Type over a dimension or drag a red ring.</p>
+  </div>
+</template>

@@ -1,0 +1,131 @@
+<script setup lang="ts">
+import { cutListCsv, designFile, fileName, planFile } from '../../core/output'
+import type { Piece } from '../../core/plan'
+import { formatAngle } from '../../core/measure'
+import { cautionsOf } from '../../core/check'
+import { roleNames, sayCaution, sayLength } from '../../core/words'
+import { saveFile } from '../composables/useFiles'
+
+defineProps<{ narrow: boolean }>()
+const bench = useBench()
+const find = defineModel<string>('find', { required: true })
+const section = ref('')
+const one = ref(false)
+const units = computed(() => bench.design?.units ?? 'imperial')
+const pieces = computed(() => bench.plan?.pieces ?? [])
+const sections = computed(() => [{ value: '', label: 'All sections' }, ...[...new Set(pieces.value.map(piece => piece.section.name))].map(name => ({ value: name, label: name }))])
+const shown = computed(() => pieces.value.filter(piece => (!section.value || piece.section.name === section.value) && matches(piece)).map(rowOf))
+const done = computed(() => pieces.value.filter(piece => bench.cutState(piece) === 'yes').reduce((sum, piece) => sum + piece.count, 0))
+
+const matches = (piece: Piece): boolean => {
+  const wanted = find.value.trim().toLowerCase()
+  return !wanted || piece.mark.toLowerCase().startsWith(wanted) || roleNames[piece.role].one.includes(wanted)
+}
+
+const cuts = (piece: Piece): string => piece.ends.map(end => end.miter || end.bevel ? `${end.kind} ${formatAngle(end.miter)}${end.bevel ? ` / ${formatAngle(end.bevel)}` : ''}` : 'square').join(' · ')
+
+function rowOf(piece: Piece) {
+  return {
+    mark: piece.mark, piece, section: piece.section.name, name: roleNames[piece.role][piece.count === 1 ? 'one' : 'many'], count: piece.count, length: sayLength(piece.length, units.value),
+    cuts: cuts(piece), stock: piece.stock === null ? 'longer than stock' : sayLength(piece.stock, units.value), state: bench.cutState(piece), hand: bench.piece?.mark === piece.mark,
+  }
+}
+
+type Row = ReturnType<typeof rowOf>
+const rowClass = (row: Row): string => row.hand ? 'in-hand' : ''
+const takeUp = (row: Row): void => bench.takeUp(row.piece)
+
+function takeFirst(): void {
+  const first = shown.value[0]
+  if (first) takeUp(first)
+}
+
+function saveCsv(): void {
+  if (bench.plan) saveFile(fileName(bench.plan.design.name, 'csv'), cutListCsv(bench.plan), 'text/csv')
+}
+
+function savePlan(): void {
+  if (bench.plan) saveFile(fileName(`${bench.plan.design.name} plan`, 'json'), `${JSON.stringify(planFile(bench.plan), null, 2)}\n`, 'application/json')
+}
+
+function saveDesign(): void {
+  if (bench.design) saveFile(fileName(bench.design.name, 'json'), designFile(bench.design), 'application/json')
+}
+
+const roofCautions = computed(() => bench.plan && bench.piece ? cautionsOf(bench.plan).filter(caution => caution.members.some(id => bench.piece?.members.includes(id))) : [])
+</script>
+
+<template>
+  <div class="bench saw">
+    <div class="strip">
+      <label class="find"><span class="visually-hidden">Find a piece by mark</span><InputText id="find-piece" v-model="find" placeholder="Find a mark ( / )" autocomplete="off" @keydown.enter="takeFirst" @keydown.escape="find = ''; ($event.target as HTMLElement).blur()" /></label>
+      <ChoiceField v-model="section" label="Section" :options="sections" />
+      <Button label="Cut list, CSV" icon="pi pi-download" outlined @click="saveCsv" />
+      <Button label="Plan, JSON" icon="pi pi-download" outlined @click="savePlan" />
+      <Button label="Design, JSON" icon="pi pi-download" outlined @click="saveDesign" />
+      <Button v-if="narrow" :label="one ? 'List' : 'One card at a time'" @click="one = !one" />
+      <span class="done figures">{{ done }} of {{ bench.plan?.totals.pieces ?? 0 }} cut</span>
+    </div>
+    <ProblemLine />
+    <div v-if="narrow && one" class="one">
+      <CutCard />
+      <div class="one-acts">
+        <Button label="Previous" icon="pi pi-chevron-left" outlined @click="bench.nextPiece(-1)" />
+        <Button label="Next" icon="pi pi-chevron-right" icon-pos="right" @click="bench.nextPiece(1)" />
+      </div>
+    </div>
+    <div v-else class="list">
+      <DataTable
+        :value="shown" data-key="mark" row-group-mode="subheader" group-rows-by="section" :row-class="rowClass" scrollable scroll-height="flex" size="small" @row-click="takeUp($event.data)"
+      >
+        <template #groupheader="{ data }"><span class="group">{{ data.section }}</span></template>
+        <Column header="Mark">
+          <template #body="{ data }"><button type="button" class="plain-button mark" :aria-pressed="data.hand" @click.stop="takeUp(data)">{{ data.mark }}</button></template>
+        </Column>
+        <Column field="count" header="Count" body-class="figures right" header-class="right" />
+        <Column field="name" header="Piece" />
+        <Column field="length" header="Length" body-class="figures right" header-class="right" />
+        <Column field="cuts" header="Cuts" body-class="figures" class="wide" />
+        <Column field="stock" header="Cut from" body-class="figures" class="wide" />
+        <Column header="Cut">
+          <template #body="{ data }">
+            <button type="button" class="box" role="checkbox" :aria-checked="data.state === 'yes' ? 'true' : data.state === 'changed' ? 'mixed' : 'false'" :aria-label="`${data.mark} is cut`" :class="data.state" :title="data.state === 'changed' ? 'Changed since it was cut' : ''" @click.stop="bench.tick(data.piece)">
+              <i v-if="data.state !== 'no'" :class="data.state === 'yes' ? 'pi pi-check' : 'pi pi-exclamation-triangle'" aria-hidden="true" />
+            </button>
+          </template>
+        </Column>
+        <template #empty>
+          <p v-if="pieces.length" class="none">No piece fits “{{ find }}”{{ section ? ` in ${section}` : '' }}. Clear the search to see all {{ pieces.length }}.</p>
+          <p v-else class="none">Nothing can be cut yet. The cautions say what to change.</p>
+        </template>
+      </DataTable>
+      <ul v-if="roofCautions.length" class="cautions">
+        <li v-for="caution in roofCautions" :key="caution.code">{{ sayCaution(caution, units) }}</li>
+      </ul>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.saw { display: flex; flex-direction: column; min-height: 0; }
+.list { flex: 1; min-height: 0; overflow: auto; padding: 0 16px 16px; }
+.find :deep(.p-inputtext) { width: 10.5rem; }
+.done { margin-left: auto; color: var(--moss-words); }
+.group { font: 600 1.2rem var(--head); }
+.mark { font: 600 1.25rem var(--head); color: var(--crayon-words); min-height: var(--target); min-width: var(--target); }
+.list :deep(.right) { text-align: right; }
+.list :deep(.right .p-datatable-column-header-content) { justify-content: flex-end; }
+.list :deep(tr) { cursor: pointer; }
+.list :deep(tr.in-hand > td) { background: var(--wash); box-shadow: inset 0 -2px 0 var(--crayon); }
+.list :deep(td), .list :deep(th) { padding-block: 3px; white-space: nowrap; }
+.box { width: var(--target); height: var(--target); border: 2px solid var(--soft); background: var(--sheet); color: inherit; cursor: pointer; border-radius: 3px; }
+.box.yes { background: var(--moss); border-color: var(--moss); color: var(--sheet); }
+.box.changed { background: var(--dust); border-color: var(--sawdust); }
+.none { padding: 20px 4px; }
+.cautions { list-style: none; padding: 0; margin: 16px 0 0; display: grid; gap: 8px; }
+.cautions li { border-left: 4px solid var(--sawdust); padding: 4px 12px; }
+.one { overflow: auto; flex: 1; }
+.one-acts { position: sticky; bottom: 0; display: grid; grid-template-columns: 1fr 1fr; gap: 8px; padding: 8px 16px; background: var(--paper); }
+.one-acts :deep(.p-button) { min-height: 56px; }
+@media (max-width: 720px) { .list :deep(.wide) { display: none; } .list { padding-inline: 8px; } }
+</style>

@@ -1,0 +1,31 @@
+<script setup lang="ts">
+import { wallElevation } from '../../core/drawing'
+import type { WallName } from '../../core/frame'
+
+const bench = useBench()
+const sections = useSectionChoices()
+const wall = ref<WallName>('south')
+const names = [{ value: 'south', label: 'South' }, { value: 'east', label: 'East' }, { value: 'north', label: 'North' }, { value: 'west', label: 'West' }]
+const stud = useChoice<string>('walls.stud')
+const plates = useChoice<number>('walls.topPlates')
+const through = useChoice<string>('walls.through')
+const corner = useChoice<string>('walls.corner')
+const drawing = computed(() => bench.plan ? wallElevation(bench.plan, wall.value) : null)
+const line = computed(() => bench.plan?.frame.walls.find(each => each.name === wall.value))
+</script>
+
+<template>
+  <div v-if="bench.plan && drawing && line" class="bench">
+    <div class="strip">
+      <SelectButton v-model="wall" :options="names" option-value="value" option-label="label" :allow-empty="false" aria-label="Wall" />
+      <ChoiceField v-model="stud" label="Studs and plates" :options="sections" />
+      <ChoiceField v-model="plates" label="Top plates" :options="[{ value: 1, label: 'One' }, { value: 2, label: 'Two, lapped' }]" />
+      <ChoiceField v-model="through" label="Run through" :options="[{ value: 'eaves', label: 'Eave walls' }, { value: 'gables', label: 'Gable walls' }]" />
+      <ChoiceField v-model="corner" label="Corners" :options="[{ value: 'three-stud', label: 'Third stud' }, { value: 'nailer', label: 'Nailer laid flat' }]" />
+    </div>
+    <ProblemLine />
+    <DrawingSheet class="sheet" :drawing="drawing" :label="`The ${wall} wall, seen from ${line.seenFrom}`" />
+    <PlateLayout :wall="wall" />
+    <p class="caption quiet">{{ line.through ? 'Runs through at the corners' : 'Butts between the through walls' }}; seen from {{ line.seenFrom }}. Marks run from the {{ line.along === 'x' ? 'west' : 'south' }} end of the plates: the near side of each stud, X ahead.</p>
+  </div>
+</template>

@@ -1,0 +1,55 @@
+import { ref } from 'vue'
+import type { Fit, Handle } from '../../core/drawing'
+import type { Pitch } from '../../core/measure'
+import { movedValue, nudged } from '../logic/entry'
+import { useBench } from '../stores/bench'
+
+/** Drags a drawing's handles: the value follows the pointer, and is kept when it is let go. The fit is held still meanwhile. */
+export function useDragHandle(fit: () => Fit) {
+  const bench = useBench()
+  const held = ref<Handle | null>(null)
+  const heldFit = ref<Fit | null>(null)
+  let from: { x: number, y: number, value: number | Pitch, scale: number } | null = null
+
+  const valueOf = (handle: Handle): number | Pitch => bench.value(handle.field) as number | Pitch
+
+  function begin(event: PointerEvent, handle: Handle): void {
+    if (event.button !== 0) return
+    ;(event.currentTarget as Element).setPointerCapture(event.pointerId)
+    held.value = handle
+    heldFit.value = fit()
+    from = { x: event.clientX, y: event.clientY, value: valueOf(handle), scale: heldFit.value.scale }
+  }
+
+  function move(event: PointerEvent): void {
+    const handle = held.value
+    if (!handle || !from || !bench.design) return
+    const along = ((event.clientX - from.x) * handle.along.x - (event.clientY - from.y) * handle.along.y) / from.scale
+    bench.tryValue(handle.field, movedValue(bench.design, handle.field, from.value, along * handle.gain))
+  }
+
+  function end(): void {
+    const handle = held.value
+    if (handle && from) {
+      const value = valueOf(handle)
+      bench.dropPreview()
+      if (value !== from.value) bench.setValue(handle.field, value)
+    }
+    release()
+  }
+
+  function cancel(): void {
+    bench.dropPreview()
+    release()
+  }
+
+  function release(): void {
+    held.value = heldFit.value = from = null
+  }
+
+  function nudge(handle: Handle, way: 1 | -1): void {
+    if (bench.design) bench.setValue(handle.field, nudged(bench.design, handle.field, valueOf(handle), way))
+  }
+
+  return { held, heldFit, begin, move, end, cancel, nudge, valueOf }
+}

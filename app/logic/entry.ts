@@ -1,0 +1,71 @@
+import { type Design, type FieldPath, limits } from '../../core/design'
+import { formatLength, formatPitch, INCH, parseLength, parsePitch, type Pitch, pitchAngle, radians, riseInTwelve, roundTo, type Units } from '../../core/measure'
+import { fieldName, lengthExample, pitchExample, sayLength, sayMeasureFault } from '../../core/words'
+
+/** What became of something typed: the value for the document, or what to say beside the field. */
+export type Entry = { ok: true, value: number | Pitch } | { ok: false, message: string }
+
+const limitOf: Record<Exclude<FieldPath, 'roof.pitch'>, { readonly min: number, readonly max: number }> = {
+  'footprint.length': limits.footprintLength, 'footprint.width': limits.footprintWidth, 'walls.height': limits.wallHeight, 'walls.spacing': limits.spacing,
+  'roof.spacing': limits.spacing, 'roof.overhang.eave': limits.eaveOverhang, 'roof.overhang.gable': limits.gableOverhang, 'roof.seat.height': limits.seatHeight,
+}
+
+/** Reads what is typed into a field of the design. */
+export function readEntry(path: FieldPath, text: string, units: Units): Entry {
+  return path === 'roof.pitch' ? readPitch(text, units) : readLength(path, text, units)
+}
+
+function readLength(path: Exclude<FieldPath, 'roof.pitch'>, text: string, units: Units): Entry {
+  const read = parseLength(text, units)
+  if (!read.ok) return { ok: false, message: sayMeasureFault(read.fault, lengthExample(units)) }
+  const { min, max } = limitOf[path]
+  if (read.value < min) return { ok: false, message: `${fieldName(path)} must be at least ${sayLength(min, units)}.` }
+  return read.value > max ? { ok: false, message: `${fieldName(path)} must be at most ${sayLength(max, units)}.` } : { ok: true, value: read.value }
+}
+
+function readPitch(text: string, units: Units): Entry {
+  const read = parsePitch(text, units)
+  if (!read.ok) return { ok: false, message: sayMeasureFault(read.fault, pitchExample(units)) }
+  const angle = pitchAngle(read.value)
+  const { min, max } = limits.roofAngle
+  return angle < min || angle > max ? { ok: false, message: `Pitch must be between ${min}° and ${max}°.` } : { ok: true, value: read.value }
+}
+
+/** A field's value as it is typed. */
+export function showEntry(value: number | Pitch, units: Units): string {
+  if (typeof value === 'number') return formatLength(value, { units })
+  return formatPitch(value, units === 'imperial' ? 'twelve' : 'degrees')
+}
+
+/** Steps that a drag or an arrow key moves a value by, so that it falls on marks of a tape: mm, or rise in 12. */
+function gridOf(path: FieldPath, units: Units): number {
+  if (path === 'roof.pitch') return 0.25
+  return units === 'imperial' ? INCH / 2 : 10
+}
+
+/** A field's value moved by `by` (mm, or rise in 12), on the grid and within its limits. A metric pitch moves by half degrees. */
+export function movedValue(design: Design, path: FieldPath, from: number | Pitch, by: number): number | Pitch {
+  if (typeof from !== 'number') return movedPitch(from, by, design.units)
+  const { min, max } = limitOf[path as keyof typeof limitOf]
+  return Math.min(max, Math.max(min, roundTo(from + by, gridOf(path, design.units))))
+}
+
+function movedPitch(from: Pitch, by: number, units: Units): Pitch {
+  const rise = riseInTwelve(from) + by
+  const { min, max } = limits.roofAngle
+  if (units === 'metric') {
+    const angle = Math.min(max, Math.max(min, roundTo(pitchAngle({ rise: Math.max(rise, 0.1), run: 12 }), 0.5)))
+    return { rise: 12 * Math.tan(radians(angle)), run: 12 }
+  }
+  return { rise: Math.min(24, Math.max(0.5, roundTo(rise, 0.25))), run: 12 }
+}
+
+/** One press of an arrow key. */
+export function nudged(design: Design, path: FieldPath, from: number | Pitch, way: 1 | -1): number | Pitch {
+  if (typeof from !== 'number' && design.units === 'metric') {
+    const angle = roundTo(pitchAngle(from), 0.5) + way * 0.5
+    return movedPitch({ rise: 12 * Math.tan(radians(angle)), run: 12 }, 0, 'metric')
+  }
+  return movedValue(design, path, from, way * gridOf(path, design.units))
+}
+

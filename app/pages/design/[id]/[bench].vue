@@ -1,0 +1,98 @@
+<script setup lang="ts">
+import { designFile, fileName } from '../../../../core/output'
+import { chosenBench } from '../../../logic/benches'
+import type { Command } from '../../../logic/commands'
+import { saveFile } from '../../../composables/useFiles'
+
+definePageMeta({ key: route => `design-${String(route.params.id)}` })
+const route = useRoute()
+const router = useRouter()
+const bench = useBench()
+const id = computed(() => String(route.params.id))
+const here = computed(() => chosenBench(String(route.params.bench)))
+const narrow = useMediaQuery('(max-width: 720px)')
+const side = ref<'sheet' | 'card'>('sheet')
+const keysOpen = ref(false)
+const find = ref('')
+
+onMounted(() => void bench.open(id.value))
+onBeforeUnmount(() => bench.close())
+useEventListener(window, 'beforeunload', (event) => { if (bench.waiting > 0 || bench.unsaved) event.preventDefault() })
+useHead({ title: () => bench.design ? `${bench.design.name} · Early Wren` : 'Early Wren' })
+
+const go = (to: string): void => void router.push(`/design/${id.value}/${to}`)
+async function findPiece(): Promise<void> {
+  if (here.value !== 'saw') await router.push(`/design/${id.value}/saw`)
+  side.value = 'sheet'
+  await nextTick()
+  document.getElementById('find-piece')?.focus()
+}
+
+function saveDesign(): void {
+  if (bench.design) saveFile(fileName(bench.design.name, 'json'), designFile(bench.design), 'application/json')
+}
+
+const open = (): boolean => bench.design !== null
+const commands: Command[] = [
+  { id: 'roof', label: 'Roof bench', keys: 'R', may: () => true, run: () => go('roof') },
+  { id: 'walls', label: 'Walls bench', keys: 'W', may: () => true, run: () => go('walls') },
+  { id: 'saw', label: 'Saw bench', keys: 'S', may: () => true, run: () => go('saw') },
+  { id: 'units', label: 'Change units', keys: 'U', may: open, run: bench.toggleUnits },
+  { id: 'next', label: 'Next card', keys: 'J', may: open, run: () => bench.nextPiece(1) },
+  { id: 'previous', label: 'Previous card', keys: 'K', may: open, run: () => bench.nextPiece(-1) },
+  { id: 'tick', label: 'Tick the piece in hand as cut', keys: 'X', may: () => bench.piece !== null, run: () => { if (bench.piece) bench.tick(bench.piece) } },
+  { id: 'find', label: 'Find a piece by its mark', keys: '/', may: open, run: () => void findPiece() },
+  { id: 'undo', label: 'Undo', keys: 'Ctrl+Z', may: () => bench.canUndo, run: bench.undo },
+  { id: 'redo', label: 'Redo', keys: 'Ctrl+Shift+Z', may: () => bench.canRedo, run: bench.redo },
+  { id: 'keys', label: 'This sheet', keys: '?', may: () => true, run: () => { keysOpen.value = true } },
+]
+useKeys(commands)
+</script>
+
+<template>
+  <div v-if="bench.state === 'open'" class="room">
+    <a href="#sheet" class="skip">To the drawing</a>
+    <StoryPole class="room-pole no-print" :id="id" :bench="here" />
+    <TopLine class="room-top no-print" @keys="keysOpen = true" @export="saveDesign" />
+    <div v-if="bench.notice || bench.unsaved" class="room-notice" role="status">
+      <span>{{ bench.unsaved ? 'Not saved: the browser refuses to store it. Save the design as a file; the next change tries again.' : bench.notice }}</span>
+      <Button v-if="!bench.unsaved" text size="small" label="Good" @click="bench.notice = ''" />
+    </div>
+    <main id="sheet" class="room-sheet" :class="{ away: narrow && side === 'card' }" tabindex="-1">
+      <RoofBench v-if="here === 'roof'" />
+      <WallsBench v-else-if="here === 'walls'" />
+      <LazySawBench v-else v-model:find="find" :narrow="narrow" />
+    </main>
+    <aside class="room-card" :class="{ away: narrow && side === 'sheet' }" aria-label="The piece in hand" tabindex="0"><CutCard /></aside>
+    <SelectButton v-if="narrow" v-model="side" class="room-turn no-print" :options="[{ value: 'sheet', label: here === 'saw' ? 'Pieces' : 'Drawing' }, { value: 'card', label: 'Card' }]" option-value="value" option-label="label" :allow-empty="false" aria-label="Drawing or card" />
+    <KeySheet v-model="keysOpen" :commands="commands" />
+  </div>
+  <main v-else class="wait">
+    <p v-if="bench.state === 'opening' || bench.state === 'closed'" role="status">Laying out the boards …</p>
+    <template v-else>
+      <h1>{{ bench.state === 'missing' ? 'This design is not on the shelf' : 'This design can\'t be read' }}</h1>
+      <p v-if="bench.state === 'missing'">It was taken away, or saved in another browser. Import its file, or open another.</p>
+      <ul v-else><li v-for="each in bench.trouble" :key="each">{{ each }}</li></ul>
+      <NuxtLink to="/">To the shelf</NuxtLink>
+    </template>
+  </main>
+</template>
+
+<style scoped>
+.room { display: grid; height: 100dvh; grid-template: 'pole top top' auto 'pole notice notice' auto 'pole sheet card' minmax(0, 1fr) / 132px minmax(0, 1fr) 400px; }
+.room-pole { grid-area: pole; border-right: 1px solid var(--line); }
+.room-top { grid-area: top; }
+.room-notice { grid-area: notice; display: flex; align-items: center; gap: 16px; padding: 6px 16px; background: var(--dust); border-bottom: 1px solid var(--sawdust); }
+.room-sheet { grid-area: sheet; background: var(--sheet); min-width: 0; overflow: auto; outline: none; }
+.room-card { grid-area: card; border-left: 1px solid var(--line); overflow: auto; min-width: 0; }
+.wait { max-width: 36rem; margin: 20vh auto 0; padding: 0 24px; display: grid; gap: 14px; }
+@media (max-width: 1100px) { .room { grid-template-columns: 132px minmax(0, 1fr) 340px; } }
+@media (max-width: 720px) {
+  .room { grid-template: 'top' auto 'notice' auto 'turn' auto 'sheet' minmax(0, 1fr) 'pole' auto / minmax(0, 1fr); }
+  .room-card { grid-area: sheet; border: 0; }
+  .room-turn { grid-area: turn; padding: 4px 8px; display: flex; }
+  .room-turn :deep(.p-togglebutton) { flex: 1; min-height: 44px; }
+  .away { display: none; }
+}
+@media print { .room { display: block; height: auto; } .room-sheet { display: none; } }
+</style>

@@ -1,0 +1,100 @@
+import { type Design, type DesignFault, readDesign } from '../../core/design'
+import type { DesignRow, ShelfDatabase } from './database'
+
+/** A design as it stands, with where it is in its history. */
+export interface Opened { readonly row: DesignRow, readonly design: Design }
+
+/** A change is a function, so that it can be made again on what another tab has saved meanwhile. The same design back means no change. */
+export type Change = (design: Design) => Design
+
+/** How many states are kept to undo to. */
+export const HISTORY = 1000
+
+/** The stored design can't be read. */
+export class UnreadableDesign extends Error {
+  constructor(readonly faults: readonly DesignFault[]) { super('the stored design cannot be read') }
+}
+
+/** There is no such design, or it was taken off the shelf. */
+export class NoSuchDesign extends Error {}
+
+/** What stands on the shelf, last changed first. */
+export async function listDesigns(db: ShelfDatabase): Promise<DesignRow[]> {
+  return (await db.designs.orderBy('updated').reverse().toArray()).filter(row => row.deleted === 0)
+}
+
+/** Puts a new design on the shelf. `id` unused so far; `now` in ms since 1970. */
+export async function addDesign(db: ShelfDatabase, id: string, design: Design, now: number): Promise<DesignRow> {
+  const row: DesignRow = { id, name: design.name, revision: 1, cursor: 0, first: 0, last: 0, updated: now, deleted: 0 }
+  await db.transaction('rw', db.designs, db.edits, async () => {
+    await db.designs.add(row)
+    await db.edits.add({ design: id, index: 0, document: design })
+  })
+  return row
+}
+
+/** Throws NoSuchDesign or UnreadableDesign. */
+export async function openDesign(db: ShelfDatabase, id: string): Promise<Opened> {
+  return db.transaction('r', db.designs, db.edits, async () => {
+    const row = await db.designs.get(id)
+    if (!row || row.deleted !== 0) throw new NoSuchDesign(id)
+    return { row, design: await documentAt(db, row, row.cursor) }
+  })
+}
+
+async function documentAt(db: ShelfDatabase, row: DesignRow, index: number): Promise<Design> {
+  const edit = await db.edits.get([row.id, index])
+  const read = readDesign(edit?.document)
+  if (!read.ok) throw new UnreadableDesign(read.faults)
+  return read.design
+}
+
+/** Makes a change on the design as it is stored, after whatever other tabs have saved. */
+export async function saveChange(db: ShelfDatabase, id: string, change: Change, now: number): Promise<Opened> {
+  return db.transaction('rw', db.designs, db.edits, async () => {
+    const row = await db.designs.get(id)
+    if (!row || row.deleted !== 0) throw new NoSuchDesign(id)
+    const design = await documentAt(db, row, row.cursor)
+    const next = change(design)
+    if (next === design) return { row, design }
+    const cursor = row.cursor + 1
+    await db.edits.where('[design+index]').between([id, cursor], [id, Infinity]).delete()
+    await db.edits.add({ design: id, index: cursor, document: next })
+    const first = Math.max(row.first, cursor - HISTORY)
+    if (first > row.first) await db.edits.where('[design+index]').between([id, row.first], [id, first]).delete()
+    const saved: DesignRow = { ...row, name: next.name, revision: row.revision + 1, cursor, first, last: cursor, updated: now }
+    await db.designs.put(saved)
+    return { row: saved, design: next }
+  })
+}
+
+/** Steps through the history: -1 undoes, 1 redoes. At either end nothing happens. */
+export async function step(db: ShelfDatabase, id: string, by: -1 | 1, now: number): Promise<Opened> {
+  return db.transaction('rw', db.designs, db.edits, async () => {
+    const row = await db.designs.get(id)
+    if (!row || row.deleted !== 0) throw new NoSuchDesign(id)
+    const cursor = Math.min(row.last, Math.max(row.first, row.cursor + by))
+    const design = await documentAt(db, row, cursor)
+    if (cursor === row.cursor) return { row, design }
+    const moved: DesignRow = { ...row, cursor, name: design.name, revision: row.revision + 1, updated: now }
+    await db.designs.put(moved)
+    return { row: moved, design }
+  })
+}
+
+/** Takes a design off the shelf, or puts it back with 0. */
+export async function setDeleted(db: ShelfDatabase, id: string, when: number): Promise<void> {
+  await db.transaction('rw', db.designs, async () => {
+    const row = await db.designs.get(id)
+    if (row) await db.designs.put({ ...row, deleted: when, revision: row.revision + 1 })
+  })
+}
+
+/** Forgets designs taken off the shelf before a time, ms since 1970. */
+export async function forgetDeleted(db: ShelfDatabase, before: number): Promise<void> {
+  await db.transaction('rw', db.designs, db.edits, async () => {
+    const gone = (await db.designs.toArray()).filter(row => row.deleted !== 0 && row.deleted < before).map(row => row.id)
+    await db.edits.where('design').anyOf(gone).delete()
+    await db.designs.bulkDelete(gone)
+  })
+}
