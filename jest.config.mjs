@@ -1,6 +1,7 @@
 /** @type {import('jest').Config} */
 export default {
   testEnvironment: 'node',
+  testEnvironmentOptions: { globalsCleanup: 'off' }, // Dexie keeps hold of globals that Jest would otherwise wrap
   roots: ['<rootDir>/core', '<rootDir>/command', '<rootDir>/app'],
   testMatch: ['**/*.test.ts'],
   moduleFileExtensions: ['ts', 'mjs', 'js', 'json'],

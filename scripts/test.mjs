@@ -1,3 +1,4 @@
+import { stripVTControlCharacters } from 'node:util'
 import { build, ensureChromium, ensureInstalled, run, timed } from './steps.mjs'
 
 const start = performance.now()
@@ -14,7 +15,7 @@ function count(output, code, patterns) {
 
 async function check(what, script, patterns) {
   const { code, output } = await timed(what, () => run('npm', ['run', '--silent', script], { keep: patterns !== undefined, env: { CI: process.env.CI ?? '' } }))
-  count(output.replaceAll(/\u001b\[[0-9;]*m/g, ''), code, patterns)
+  count(stripVTControlCharacters(output), code, patterns)
 }
 
 await ensureInstalled()

@@ -33,7 +33,8 @@ const parts = computed(() => zones(props.card).map((zone) => {
   const below = marks.filter(mark => mark.edge !== 'top')
   const place = (list: typeof marks) => {
     const xs = list.map(mark => at({ x: mark.at, y: 0 }).x)
-    const words = spread(xs.map(x => x - 36), 74, wide.value - 74).map(x => x + 36)
+    const room = 8 * Math.max(0, ...list.map(mark => say(mark.at).length)) + 8
+    const words = spread(xs.map(x => x - room / 2), room, wide.value - room).map(x => x + room / 2)
     return list.map((mark, i) => ({ mark, x: xs[i] ?? 0, y: at({ x: 0, y: mark.across }).y, words: words[i] ?? 0 }))
   }
   return { zone, at, above: place(above), below: place(below), edges: [at({ x: zone.from, y: 0 }).x, at({ x: zone.to, y: 0 }).x] as const, broken: [zone.from > 1, zone.to < props.card.piece.length - 1] as const }
@@ -43,7 +44,7 @@ const name = useId()
 
 <template>
   <div ref="box" class="board">
-    <svg v-if="width" :width="wide" :height="fit.bottom + 84" role="img" :aria-label="`The board as it lies on the bench, marks from its long point: ${running.map(each => each.text).join(', ')}`">
+    <svg v-if="width" :width="wide" :height="fit.bottom + 30 + 8 * Math.max(0, ...running.map(each => each.text.length))" role="img" :aria-label="`The board as it lies on the bench, marks from its long point: ${running.map(each => each.text).join(', ')}`">
       <path v-for="(line, i) in drawing.lines" :key="i" class="off" :d="`M${px(fit.at(line.from).x)} ${px(fit.at(line.from).y)}L${px(fit.at(line.to).x)} ${px(fit.at(line.to).y)}`" />
       <path v-for="(patch, i) in drawing.patches" :key="`p${i}`" class="wood" fill-rule="evenodd" :d="pathOf(patch.loops, fit.at)" />
       <g v-for="each in running" :key="each.text">

@@ -57,7 +57,7 @@ const roleName = computed(() => card.value ? roleNames[card.value.piece.role][ca
     </template>
     <h3>Marks, from the first long point</h3>
     <ol class="marks">
-      <li v-for="(mark, i) in card.marks" :key="i"><span class="figures at">{{ say(mark.at) }}</span> {{ sayMark(mark, { length: card.piece.length }) }}</li>
+      <li v-for="(mark, i) in card.marks" :key="i"><span class="figures at">{{ say(mark.at) }}</span> {{ sayMark(mark, { length: card.piece.length }) }}<template v-if="mark.edge === 'face'">, {{ short(mark.across) }} from the bottom edge</template></li>
     </ol>
     <h3>Figures</h3>
     <FigureList :figures="card.figures" />

@@ -4,24 +4,26 @@ import { formatLength, riseInTwelve } from '../../core/measure'
 import { fieldName, sayLength } from '../../core/words'
 import { showEntry } from '../logic/entry'
 
-const props = defineProps<{ drawing: Drawing, label: string }>()
+const { drawing: whole, label } = defineProps<{ drawing: Drawing, label: string }>()
 const bench = useBench()
 const box = useTemplateRef<HTMLElement>('box')
 const { width, height } = useElementSize(box)
-const free = computed(() => fitTo(props.drawing, Math.max(width.value, 320), Math.max(height.value, 240), marginsOf(props.drawing)))
+/** On a narrow sheet only what can be typed over has room. */
+const drawing = computed<Drawing>(() => width.value > 0 && width.value < 520 ? { ...whole, dimensions: whole.dimensions.filter(each => each.field) } : whole)
+const free = computed(() => fitTo(drawing.value, Math.max(width.value, 320), Math.max(height.value, 240), marginsOf(drawing.value)))
 const drag = useDragHandle(() => free.value)
 const fit = computed(() => drag.heldFit.value ?? free.value)
 const units = computed(() => bench.design?.units ?? 'imperial')
-const placed = computed(() => props.drawing.dimensions.map(dimension => ({ dimension, at: placeDimension(dimension, fit.value, props.drawing) })))
+const placed = computed(() => drawing.value.dimensions.map(dimension => ({ dimension, at: placeDimension(dimension, fit.value, drawing.value) })))
 const inHand = computed(() => new Set(bench.piece?.members ?? []))
 const pitchAt = computed(() => {
-  const tag = props.drawing.pitch
+  const tag = drawing.value.pitch
   return tag ? { x: fit.value.at(tag.at).x + 46, y: fit.value.at(tag.at).y - 34 } : null
 })
 const running = computed(() => {
-  const at = props.drawing.running.map(mark => fit.value.at(mark.at).x)
+  const at = drawing.value.running.map(mark => fit.value.at(mark.at).x)
   const words = spread(at, 15, Math.max(width.value, 320))
-  return props.drawing.running.map((mark, i) => ({ mark, x: at[i] ?? 0, words: words[i] ?? 0, to: mark.to ? fit.value.at(mark.to).x : null }))
+  return drawing.value.running.map((mark, i) => ({ mark, x: at[i] ?? 0, words: words[i] ?? 0, to: mark.to ? fit.value.at(mark.to).x : null }))
 })
 const handleSize = (handle: Handle): number => {
   const value = drag.valueOf(handle)

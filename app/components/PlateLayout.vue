@@ -18,13 +18,14 @@ const view = computed(() => {
   const at = (x: number): number => 76 + (x - low.x) * scale
   const pair = running.filter(mark => mark.at.y === 0)
   const words = spread(pair.map(mark => at(mark.at.x)), 15, width.value - 8)
-  return { from: at(low.x), to: at(high.x), marks: pair.map((mark, i) => ({ mark, from: at(mark.at.x), to: at(mark.to?.x ?? mark.at.x), words: words[i] ?? 0 })) }
+  const height = 2 * BOARD + 38 + 8 * Math.max(0, ...pair.map(mark => formatLength(mark.value, { units: units.value }).length))
+  return { height, from: at(low.x), to: at(high.x), marks: pair.map((mark, i) => ({ mark, from: at(mark.at.x), to: at(mark.to?.x ?? mark.at.x), words: words[i] ?? 0 })) }
 })
 </script>
 
 <template>
   <div ref="box" class="plates">
-    <svg v-if="view" :width="width" height="146" role="img" :aria-label="`Bottom and top plate side by side, marked as a pair: ${view.marks.map(each => formatLength(each.mark.value, { units })).join(', ')}`">
+    <svg v-if="view" :width="width" :height="view.height" role="img" :aria-label="`Bottom and top plate side by side, marked as a pair: ${view.marks.map(each => formatLength(each.mark.value, { units })).join(', ')}`">
       <g v-for="(name, i) in ['Top', 'Bottom']" :key="name">
         <text class="name" x="70" :y="12 + i * (BOARD + 8) + 8">{{ name }}</text>
         <rect class="wood" :x="view.from" :y="4 + i * (BOARD + 8)" :width="view.to - view.from" :height="BOARD" />

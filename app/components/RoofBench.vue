@@ -30,7 +30,7 @@ function seatFor(choice: string): Seat {
 </script>
 
 <template>
-  <div v-if="design && drawing" class="bench">
+  <div v-if="design && drawing" class="workbench">
     <div class="strip">
       <ChoiceField v-model="rafter" label="Rafters" :options="sections" />
       <MeasureField path="roof.spacing" :value="design.roof.spacing" />

@@ -9,12 +9,13 @@ import { saveFile } from '../composables/useFiles'
 defineProps<{ narrow: boolean }>()
 const bench = useBench()
 const find = defineModel<string>('find', { required: true })
-const section = ref('')
+const ALL = 'all'
+const section = ref(ALL)
 const one = ref(false)
 const units = computed(() => bench.design?.units ?? 'imperial')
 const pieces = computed(() => bench.plan?.pieces ?? [])
-const sections = computed(() => [{ value: '', label: 'All sections' }, ...[...new Set(pieces.value.map(piece => piece.section.name))].map(name => ({ value: name, label: name }))])
-const shown = computed(() => pieces.value.filter(piece => (!section.value || piece.section.name === section.value) && matches(piece)).map(rowOf))
+const sections = computed(() => [{ value: ALL, label: 'All' }, ...[...new Set(pieces.value.map(piece => piece.section.name))].map(name => ({ value: name, label: name }))])
+const shown = computed(() => pieces.value.filter(piece => (section.value === ALL || piece.section.name === section.value) && matches(piece)).map(rowOf))
 const done = computed(() => pieces.value.filter(piece => bench.cutState(piece) === 'yes').reduce((sum, piece) => sum + piece.count, 0))
 
 const matches = (piece: Piece): boolean => {
@@ -56,13 +57,13 @@ const roofCautions = computed(() => bench.plan && bench.piece ? cautionsOf(bench
 </script>
 
 <template>
-  <div class="bench saw">
+  <div class="workbench saw">
     <div class="strip">
       <label class="find"><span class="visually-hidden">Find a piece by mark</span><InputText id="find-piece" v-model="find" placeholder="Find a mark ( / )" autocomplete="off" @keydown.enter="takeFirst" @keydown.escape="find = ''; ($event.target as HTMLElement).blur()" /></label>
       <ChoiceField v-model="section" label="Section" :options="sections" />
-      <Button label="Cut list, CSV" icon="pi pi-download" outlined @click="saveCsv" />
-      <Button label="Plan, JSON" icon="pi pi-download" outlined @click="savePlan" />
-      <Button label="Design, JSON" icon="pi pi-download" outlined @click="saveDesign" />
+      <Button label="CSV" aria-label="Save the cut list as CSV" icon="pi pi-download" outlined @click="saveCsv" />
+      <Button label="Plan" aria-label="Save the plan as JSON" icon="pi pi-download" outlined @click="savePlan" />
+      <Button label="Design" aria-label="Save the design as JSON" icon="pi pi-download" outlined @click="saveDesign" />
       <Button v-if="narrow" :label="one ? 'List' : 'One card at a time'" @click="one = !one" />
       <span class="done figures">{{ done }} of {{ bench.plan?.totals.pieces ?? 0 }} cut</span>
     </div>
@@ -95,7 +96,7 @@ const roofCautions = computed(() => bench.plan && bench.piece ? cautionsOf(bench
           </template>
         </Column>
         <template #empty>
-          <p v-if="pieces.length" class="none">No piece fits “{{ find }}”{{ section ? ` in ${section}` : '' }}. Clear the search to see all {{ pieces.length }}.</p>
+          <p v-if="pieces.length" class="none">No piece fits “{{ find }}”{{ section === ALL ? '' : ` in ${section}` }}. Clear the search to see all {{ pieces.length }}.</p>
           <p v-else class="none">Nothing can be cut yet. The cautions say what to change.</p>
         </template>
       </DataTable>
@@ -118,6 +119,8 @@ const roofCautions = computed(() => bench.plan && bench.piece ? cautionsOf(bench
 .list :deep(tr) { cursor: pointer; }
 .list :deep(tr.in-hand > td) { background: var(--wash); box-shadow: inset 0 -2px 0 var(--crayon); }
 .list :deep(td), .list :deep(th) { padding-block: 3px; white-space: nowrap; }
+/* the group's cell spans one column too few */
+.list :deep(.p-datatable-row-group-header td) { border-bottom: 0; padding-top: 12px; }
 .box { width: var(--target); height: var(--target); border: 2px solid var(--soft); background: var(--sheet); color: inherit; cursor: pointer; border-radius: 3px; }
 .box.yes { background: var(--moss); border-color: var(--moss); color: var(--sheet); }
 .box.changed { background: var(--dust); border-color: var(--sawdust); }

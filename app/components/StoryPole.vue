@@ -16,7 +16,7 @@ const to = (bench: string): string => `/design/${props.id}/${bench}`
 <template>
   <nav ref="box" class="pole" aria-label="Benches">
     <NuxtLink class="shelf" to="/"><i class="pi pi-arrow-left" aria-hidden="true" /> Shelf</NuxtLink>
-    <svg v-if="height" class="stick" width="132" :height="height" aria-hidden="true">
+    <svg v-if="height > 200" class="stick" width="132" :height="height" aria-hidden="true">
       <rect x="16" :y="pole.ticks[2]?.y" width="16" :height="height - (pole.ticks[2]?.y ?? 0) - 20" class="pine" />
       <path v-for="y in pole.small" :key="y" class="small" :d="`M16 ${y}h7`" />
       <path class="earth" :d="`M0 ${pole.ground}H132`" />

@@ -29,11 +29,11 @@ function rename(): void {
     </h1>
     <div class="acts">
       <Button icon="pi pi-undo" text severity="secondary" aria-label="Undo" title="Undo (Ctrl+Z)" :disabled="!bench.canUndo" @click="bench.undo()" />
-      <Button icon="pi pi-refresh" class="redo" text severity="secondary" aria-label="Redo" title="Redo (Ctrl+Shift+Z)" :disabled="!bench.canRedo" @click="bench.redo()" />
+      <Button icon="pi pi-undo" class="redo" text severity="secondary" aria-label="Redo" title="Redo (Ctrl+Shift+Z)" :disabled="!bench.canRedo" @click="bench.redo()" />
       <Button class="units" text severity="secondary" :label="units === 'imperial' ? 'ft · in' : 'mm'" :aria-label="`Units: ${units === 'imperial' ? 'feet and inches' : 'millimetres'}. Change`" title="Units (U)" @click="bench.toggleUnits()" />
       <Button icon="pi pi-download" text severity="secondary" aria-label="Save the design as a file" title="Save as a file" @click="emit('export')" />
       <Button :icon="dusk ? 'pi pi-sun' : 'pi pi-moon'" text severity="secondary" :aria-label="dusk ? 'Daylight' : 'Dusk'" :title="dusk ? 'Daylight' : 'Dusk'" @click="dusk = !dusk" />
-      <Button label="?" text severity="secondary" aria-label="Keys" title="Keys (?)" @click="emit('keys')" />
+      <Button class="keys" label="?" text severity="secondary" aria-label="Keys" title="Keys (?)" @click="emit('keys')" />
     </div>
     <p v-if="bench.plan" class="tally figures" aria-label="Tally" role="group">
       <span><b>{{ bench.plan.totals.pieces }}</b> pieces</span>
@@ -52,12 +52,14 @@ function rename(): void {
 .name:hover { border-bottom-color: var(--line); }
 .acts { display: flex; align-items: center; }
 .acts :deep(.p-button) { min-width: var(--target); }
-.redo :deep(.pi) { transform: scaleX(1); }
+.redo :deep(.pi) { transform: scaleX(-1); }
 .tally { display: flex; gap: 16px; font-size: .95rem; white-space: nowrap; color: var(--soft); }
 .tally b { color: var(--ink); font-weight: 400; }
 @media (max-width: 720px) {
-  .top { flex-wrap: wrap; padding: 4px 8px; }
+  .top { flex-wrap: wrap; padding: 0 8px 4px; gap: 0 8px; }
   .title { flex: 1 1 100%; }
-  .tally { order: 3; gap: 12px; font-size: .85rem; flex: 1 1 60%; flex-wrap: wrap; }
+    .tally { order: 4; gap: 12px; font-size: .85rem; flex: 1 1 100%; overflow-x: auto; }
+  .acts { flex: 1; margin-left: -8px; }
+  .keys { display: none; }
 }
 </style>

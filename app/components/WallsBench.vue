@@ -11,11 +11,12 @@ const plates = useChoice<number>('walls.topPlates')
 const through = useChoice<string>('walls.through')
 const corner = useChoice<string>('walls.corner')
 const drawing = computed(() => bench.plan ? wallElevation(bench.plan, wall.value) : null)
+onMounted(() => { bench.hand ??= `walls/${wall.value}/stud/1` })
 const line = computed(() => bench.plan?.frame.walls.find(each => each.name === wall.value))
 </script>
 
 <template>
-  <div v-if="bench.plan && drawing && line" class="bench">
+  <div v-if="bench.plan && drawing && line" class="workbench">
     <div class="strip">
       <SelectButton v-model="wall" :options="names" option-value="value" option-label="label" :allow-empty="false" aria-label="Wall" />
       <ChoiceField v-model="stud" label="Studs and plates" :options="sections" />

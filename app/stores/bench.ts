@@ -1,4 +1,3 @@
-import { liveQuery, type Subscription } from 'dexie'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { cautionsOf } from '../../core/check'
@@ -6,6 +5,7 @@ import { type Design, valueAt, withValue } from '../../core/design'
 import { type Piece, plan as planOf, shapeText } from '../../core/plan'
 import { sayDesignFault } from '../../core/words'
 import { database, type DesignRow } from '../storage/database'
+import { type Stop, watchDesign } from '../storage/watch'
 import { type Change, NoSuchDesign, openDesign, type Opened, saveChange, step, UnreadableDesign } from '../storage/designs'
 
 export type BenchState = 'closed' | 'opening' | 'open' | 'missing' | 'unreadable'
@@ -23,7 +23,7 @@ export const useBench = defineStore('bench', () => {
   const hand = ref<string | null>(null)
   const pending: Change[] = []
   let queue: Promise<void> = Promise.resolve()
-  let watching: Subscription | null = null
+  let watching: Stop | null = null
 
   const design = computed(() => preview.value ?? saved.value)
   const plan = computed(() => design.value ? planOf(design.value) : null)
@@ -44,11 +44,11 @@ export const useBench = defineStore('bench', () => {
     try { take(await openDesign(database(), id)) }
     catch (error) { return refuse(error) }
     state.value = 'open'
-    watching = liveQuery(() => database().designs.get(id)).subscribe(seen => void follow(seen ?? null))
+    watching = watchDesign(database(), id, seen => void follow(seen))
   }
 
   function close(): void {
-    watching?.unsubscribe()
+    watching?.()
     watching = null
     state.value = 'closed'
     row.value = saved.value = preview.value = null

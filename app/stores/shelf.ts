@@ -1,4 +1,3 @@
-import { liveQuery, type Subscription } from 'dexie'
 import { defineStore } from 'pinia'
 import { ref, shallowRef } from 'vue'
 import { type Design, newDesign, parseDesign } from '../../core/design'
@@ -6,6 +5,7 @@ import type { Units } from '../../core/measure'
 import { sayDesignFault } from '../../core/words'
 import { database, type DesignRow } from '../storage/database'
 import { addDesign, forgetDeleted, listDesigns, openDesign, saveChange, setDeleted } from '../storage/designs'
+import { type Stop, watchShelf } from '../storage/watch'
 
 /** What came of reading a file: the new design's id, or why not. `left` names fields that were not known. */
 export type Import = { ok: true, id: string, name: string, left: readonly string[] } | { ok: false, reasons: readonly string[] }
@@ -16,7 +16,7 @@ const DAY = 86_400_000
 export const useShelf = defineStore('shelf', () => {
   const state = ref<'loading' | 'ready' | 'failed'>('loading')
   const rows = shallowRef<DesignRow[]>([])
-  let watching: Subscription | null = null
+  let watching: Stop | null = null
 
   async function open(): Promise<void> {
     try {
@@ -28,8 +28,8 @@ export const useShelf = defineStore('shelf', () => {
       state.value = 'failed'
       return
     }
-    watching?.unsubscribe()
-    watching = liveQuery(() => listDesigns(database())).subscribe((list) => { rows.value = list })
+    watching?.()
+    watching = watchShelf(database(), (list) => { rows.value = list })
   }
 
   const put = async (design: Design): Promise<string> => {

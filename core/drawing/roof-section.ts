@@ -66,7 +66,7 @@ function handles({ design, frame }: Plan): Handle[] {
     { field: 'roof.pitch', at: { x: width / 2, y: frame.roof.ridgeTop }, along: { x: 0, y: 1 }, gain: 12 / (width / 2) },
     { field: 'roof.overhang.eave', at: { x: -eave, y: tailTop }, along: { x: -1, y: 0 }, gain: 1 },
     { field: 'footprint.width', at: { x: width, y: 0 }, along: { x: 1, y: 0 }, gain: 1 },
-    { field: 'walls.height', at: { x: 0, y: height }, along: { x: 0, y: 1 }, gain: 1 },
+    { field: 'walls.height', at: { x: width, y: height }, along: { x: 0, y: 1 }, gain: 1 },
   ]
 }
 

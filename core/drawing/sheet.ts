@@ -15,9 +15,9 @@ export interface Fit {
 export interface Margins { readonly left: number, readonly right: number, readonly top: number, readonly bottom: number }
 
 /** px between rows of dimensions below a drawing, and beside it, where words are wider than tall. */
-export const ROW = { below: 34, beside: 84 } as const
+export const ROW = { below: 34, beside: 76 } as const
 /** px that running marks, written upright, take below a drawing. */
-export const RUNNING = 72
+export const RUNNING = 104
 
 /** The margins that a drawing's dimensions need. */
 export function marginsOf(drawing: Drawing): Margins {
@@ -47,6 +47,8 @@ export type Segment = readonly [Point, Point]
 export interface PlacedDimension { readonly line: Segment, readonly ticks: readonly Segment[], readonly extensions: readonly Segment[], readonly words: Point }
 
 const TICK = 5
+/** px that words need along a level and a plumb dimension line; on a shorter one they stand beside it. */
+const WORDS = { level: 84, plumb: 40 } as const
 
 /** Where a dimension's lines and words go. */
 export function placeDimension(dimension: Dimension, on: Fit, drawing: Drawing): PlacedDimension {
@@ -55,18 +57,25 @@ export function placeDimension(dimension: Dimension, on: Fit, drawing: Drawing):
   if (dimension.side === 'below') {
     const y = on.bottom + (drawing.running.length ? RUNNING : 0) + dimension.row * ROW.below - 8
     return {
-      line: [{ x: a.x, y }, { x: b.x, y }], words: { x: (a.x + b.x) / 2, y },
+      line: [{ x: a.x, y }, { x: b.x, y }], words: { x: levelWords(a.x, b.x, on), y },
       ticks: [a.x, b.x].map((x): Segment => [{ x: x - TICK, y: y + TICK }, { x: x + TICK, y: y - TICK }]),
       extensions: [a, b].map((p): Segment => [{ x: p.x, y: p.y + 6 }, { x: p.x, y: y + TICK }]),
     }
   }
   const way = dimension.side === 'left' ? -1 : 1
-  const x = (way < 0 ? on.left : on.right) + way * (dimension.row * ROW.beside - 34)
+  const x = (way < 0 ? on.left : on.right) + way * (dimension.row * ROW.beside - 28)
   return {
-    line: [{ x, y: a.y }, { x, y: b.y }], words: { x, y: (a.y + b.y) / 2 },
+    line: [{ x, y: a.y }, { x, y: b.y }], words: { x, y: Math.abs(b.y - a.y) < WORDS.plumb ? Math.min(a.y, b.y) - 20 : (a.y + b.y) / 2 },
     ticks: [a.y, b.y].map((y): Segment => [{ x: x - TICK, y: y + TICK }, { x: x + TICK, y: y - TICK }]),
     extensions: [a, b].map((p): Segment => [{ x: p.x + way * 6, y: p.y }, { x: x + way * TICK, y: p.y }]),
   }
+}
+
+/** The middle of the words of a level dimension: on its line, or outside a short one, away from the drawing's middle. */
+function levelWords(a: number, b: number, on: Fit): number {
+  const middle = (a + b) / 2
+  if (Math.abs(b - a) >= WORDS.level) return middle
+  return middle < (on.left + on.right) / 2 ? Math.min(a, b) - WORDS.level / 2 : Math.max(a, b) + WORDS.level / 2
 }
 
 /** An outline with its holes as the `d` of an SVG path, to a hundredth of a px. */

@@ -13,7 +13,7 @@ function viewOf(wall: Wall): View {
 
 const lengthField = (wall: Wall): 'footprint.length' | 'footprint.width' => wall.along === 'x' ? 'footprint.length' : 'footprint.width'
 
-/** One wall: its plates and studs, overall length, height, spacing, and the running marks of its plates. */
+/** One wall: its plates and studs, overall length, height and spacing; its marks are on the plates. */
 export function wallElevation(plan: Plan, name: WallName): Drawing {
   const wall = plan.frame.walls.find(each => each.name === name)
   if (!wall) throw new RangeError(`no wall ${name}`)
@@ -22,7 +22,7 @@ export function wallElevation(plan: Plan, name: WallName): Drawing {
   return {
     name: `wall-${name}`, patches, lines, pitch: null, ...extentOf(patches, lines),
     dimensions: dimensions(plan, wall), handles: handles(plan, wall),
-    running: plateMarks(plan.frame, name).map((mark): RunningMark => ({ at: { x: wall.from + mark.from, y: 0 }, to: { x: wall.from + mark.to, y: 0 }, value: mark.from, letter: mark.letter })),
+    running: [],
   }
 }
 
@@ -31,8 +31,8 @@ function dimensions({ design }: Plan, wall: Wall): Dimension[] {
   const foot = (x: number): { x: number, y: number } => ({ x, y: 0 })
   const two = 2 * spacing < wall.overall
   return [
-    { name: 'wall-length', from: foot(0), to: foot(wall.overall), side: 'below', row: 3, value: wall.overall, field: lengthField(wall) },
-    { name: 'stud-spacing', from: foot(two ? spacing : 0), to: foot(two ? 2 * spacing : spacing), side: 'below', row: 2, value: spacing, field: 'walls.spacing' },
+    { name: 'wall-length', from: foot(0), to: foot(wall.overall), side: 'below', row: 2, value: wall.overall, field: lengthField(wall) },
+    { name: 'stud-spacing', from: foot(two ? spacing : 0), to: foot(two ? 2 * spacing : spacing), side: 'below', row: 1, value: spacing, field: 'walls.spacing' },
     { name: 'wall-height', from: foot(0), to: { x: 0, y: height }, side: 'left', row: 1, value: height, field: 'walls.height' },
   ]
 }

@@ -33,7 +33,7 @@ function onePerPlace(faces: readonly Face[]): { all: readonly Vec3[], snap: Snap
   return { all, snap }
 }
 
-interface Group { readonly plane: Plane, readonly faces: Face[] }
+interface Group { readonly plane: Plane, readonly faces: [Face, ...Face[]] }
 
 function groupByPlane(faces: readonly Face[]): Group[] {
   const groups: Group[] = []
@@ -56,7 +56,7 @@ interface Edge { readonly from: Vec3, readonly to: Vec3 }
 
 function mergeGroup(group: Group, points: { all: readonly Vec3[], snap: Snap }): ShellFace[] {
   if (group.faces.length === 1 && group.faces[0]?.tag !== INSIDE) {
-    const face = group.faces[0] as Face
+    const face = group.faces[0]
     return [{ plane: face.plane, tag: face.tag, loops: [withPointsBetween(face.corners.map(points.snap), points.all)] }]
   }
   const open: Edge[] = []
@@ -64,7 +64,7 @@ function mergeGroup(group: Group, points: { all: readonly Vec3[], snap: Snap }):
     const corners = withPointsBetween(face.corners.map(points.snap), points.all)
     corners.forEach((from, i) => cancel(open, { from, to: corners[(i + 1) % corners.length] as Vec3 }))
   }
-  const tagged = group.faces.find(face => face.tag !== INSIDE) ?? group.faces[0] as Face
+  const tagged = group.faces.find(face => face.tag !== INSIDE) ?? group.faces[0]
   return nest(chain(open), tagged, group.faces)
 }
 

@@ -54,7 +54,7 @@ function sawCuts({ board }: Piece): SawCut[] {
 function common({ density }: Plan, piece: Piece): Figure[] {
   const length: Figure = { name: 'length', kind: 'length', value: piece.length, from: { depth: piece.section.depth } }
   const stock: Figure[] = piece.stock === null ? [] : [{ name: 'stock', kind: 'length', value: piece.stock, from: { length: piece.length } }]
-  return [length, ...stock, { name: 'weight', kind: 'weight', value: piece.volume * 1e-9 * density, from: { litres: piece.volume * 1e-6, density } }]
+  return [length, ...stock, { name: 'weight', kind: 'weight', value: piece.volume * 1e-9 * density, from: { volume: piece.volume * 1e-9, density } }]
 }
 
 function rafterFigures({ roof, design, frame }: Plan): Figure[] {

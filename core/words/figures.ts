@@ -13,6 +13,9 @@ export function sayWeight(kg: number, units: Units): string {
   return `${value < 10 ? value.toFixed(1) : Math.round(value)} ${units === 'imperial' ? 'lb' : 'kg'}`
 }
 
+const sayVolume = (m3: number, units: Units): string => units === 'imperial' ? `${(m3 / 0.3048 ** 3).toFixed(2)} ft³` : `${(m3 * 1000).toFixed(1)} litres`
+const sayDensity = (kgPerM3: number, units: Units): string => units === 'imperial' ? `${(kgPerM3 / 16.018463).toFixed(1)} lb/ft³` : `${Math.round(kgPerM3)} kg/m³`
+
 /** A figure's value with its unit. */
 export function sayFigure(figure: Figure, units: Units): string {
   if (figure.kind === 'angle') return formatAngle(figure.value)
@@ -38,6 +41,6 @@ export function explain(figure: Figure, units: Units): string {
     case 'notch': return `The corner of seat and heel, square to the bottom edge: seat ${mm('seat')} at ${angle}, in ${mm('depth')} of rafter.`
     case 'height-above-plate': return `The plumb cut of ${mm('plumb')} less the ${mm('heel')} that the seat takes off it.`
     case 'bearing': return `The part of the level cut that lies on the ${mm('plate')} plate.`
-    case 'weight': return `${n('litres').toFixed(1)} litres of wood left, at ${Math.round(n('density'))} kg/m³ for the species and moisture chosen.`
+    case 'weight': return `The wood left, ${sayVolume(n('volume'), units)}, at ${sayDensity(n('density'), units)} for the species and moisture chosen.`
   }
 }

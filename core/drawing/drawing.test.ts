@@ -1,0 +1,111 @@
+import { describe, expect, test } from '@jest/globals'
+import fc from 'fast-check'
+import { type Design, newDesign, valueAt, withValue } from '../design'
+import { frame, wallNames } from '../frame'
+import { type Pitch, riseInTwelve } from '../measure'
+import { drawingSvg } from '../output'
+import { cardOf, plan, plateMarks } from '../plan'
+import { gableSheds, runs } from '../testing/designs'
+import { boardOnBench, type Drawing, fit, type Handle, placeDimension, plateStrip, roofSection, spread, wallElevation, zones } from './index'
+
+const base = newDesign('a', 'imperial')
+
+function allDrawings(design: Design): Drawing[] {
+  const made = plan(design)
+  return [roofSection(made), ...wallNames.flatMap(name => [wallElevation(made, name), plateStrip(made, name)]), ...made.pieces.map(piece => boardOnBench(cardOf(made, piece)))]
+}
+
+describe('drawings', () => {
+  test('of any shed are finite, within their extent, and make a clean picture', () => {
+    fc.assert(fc.property(gableSheds, (design) => {
+      for (const drawing of allDrawings(design)) {
+        const points = drawing.patches.flatMap(patch => patch.loops.flat())
+        expect(points.every(p => p.x >= drawing.low.x - 1e-6 && p.x <= drawing.high.x + 1e-6 && p.y >= drawing.low.y - 1e-6 && p.y <= drawing.high.y + 1e-6)).toBe(true)
+        expect(drawingSvg(drawing, design.units)).not.toMatch(/NaN|Infinity|undefined/)
+      }
+    }), { numRuns: runs(25) })
+  })
+
+  test('a dimension says what its points are apart, read along its side', () => {
+    fc.assert(fc.property(gableSheds.filter(design => frame(design).problems.length === 0), (design) => {
+      for (const drawing of allDrawings(design)) {
+        for (const { from, to, side, value } of drawing.dimensions) expect(Math.abs(side === 'below' ? to.x - from.x : to.y - from.y)).toBeCloseTo(value, 6)
+      }
+    }), { numRuns: runs(25) })
+  })
+
+  test('every field a drawing names is there in the design', () => {
+    for (const drawing of allDrawings(base)) {
+      for (const { field } of [...drawing.dimensions, ...drawing.handles]) if (field) expect(valueAt(base, field)).toBeDefined()
+    }
+  })
+
+  // Two roads: where the handle goes when its field is changed by gain x distance, and where it was dragged to.
+  test.each(['footprint.width', 'roof.overhang.eave', 'walls.height', 'footprint.length'])('a handle of %s follows the pointer', (field) => {
+    const drawings = (design: Design): Drawing[] => [roofSection(plan(design)), wallElevation(plan(design), 'south')]
+    const handle = (design: Design, i: number): Handle | undefined => drawings(design)[i]?.handles.find(each => each.field === field)
+    const moved = withValue(base, field, Number(valueAt(base, field)) + 50)
+    for (const i of [0, 1]) {
+      const [a, b] = [handle(base, i), handle(moved, i)]
+      if (!a || !b) continue
+      expect((b.at.x - a.at.x) * a.along.x + (b.at.y - a.at.y) * a.along.y).toBeCloseTo(50 / a.gain, 6)
+    }
+    expect([0, 1].some(i => handle(base, i))).toBe(true)
+  })
+
+  test('the handle of the pitch rises with the ridge, but for what the rafter\'s plumb depth adds', () => {
+    const handle = roofSection(plan(base)).handles.find(each => each.field === 'roof.pitch')
+    const steeper = withValue(base, 'roof.pitch', { rise: riseInTwelve(valueAt(base, 'roof.pitch') as Pitch) + (handle?.gain ?? NaN) * 100, run: 12 })
+    const after = roofSection(plan(steeper)).handles.find(each => each.field === 'roof.pitch')
+    expect(Math.abs((after?.at.y ?? NaN) - (handle?.at.y ?? NaN) - 100)).toBeLessThan(12)
+  })
+
+  test('the plates\' running marks are those of the plan, both plates alike', () => {
+    const made = plan(base)
+    const strip = plateStrip(made, 'south')
+    const values = plateMarks(made.frame, 'south').map(mark => mark.from)
+    for (const level of new Set(strip.running.map(mark => mark.at.y))) expect(strip.running.filter(mark => mark.at.y === level).map(mark => mark.value)).toEqual(values)
+  })
+
+  test('a wall that is not there is refused', () => {
+    expect(() => wallElevation(plan(base), 'attic' as 'south')).toThrow(RangeError)
+  })
+})
+
+describe('fitting a drawing to a sheet', () => {
+  test('keeps one scale both ways, stays inside its margins, and turns y down', () => {
+    const drawing = roofSection(plan(base))
+    const on = fit(drawing, 700, 500)
+    expect(on.at(drawing.low)).toEqual({ x: expect.closeTo(on.left, 6), y: expect.closeTo(on.bottom, 6) })
+    expect(on.at(drawing.high)).toEqual({ x: expect.closeTo(on.right, 6), y: expect.closeTo(on.top, 6) })
+    expect((on.right - on.left) / (drawing.high.x - drawing.low.x)).toBeCloseTo((on.bottom - on.top) / (drawing.high.y - drawing.low.y), 9)
+    for (const dimension of drawing.dimensions) {
+      const { words } = placeDimension(dimension, on, drawing)
+      expect(words.x > 0 && words.x < 700 && words.y > 0 && words.y < 500).toBe(true)
+    }
+  })
+
+  test('words that stand too close are moved apart in their order', () => {
+    expect(spread([0, 1, 50], 10, 100)).toEqual([0, 10, 50])
+    expect(spread([98, 99, 100], 10, 100)).toEqual([80, 90, 100])
+    expect(spread([50, 0], 10, 100)).toEqual([50, 0])
+    fc.assert(fc.property(fc.array(fc.double({ min: 0, max: 300, noNaN: true }), { maxLength: 12 }), (positions) => {
+      const out = [...spread(positions, 16, 300)].sort((a, b) => a - b)
+      expect(out.every((at, i) => i === 0 || at - (out[i - 1] ?? 0) > 15.999)).toBe(true)
+    }))
+  })
+})
+
+test('a rafter is drawn large at its ridge cut, bird\'s mouth and tail; a stud needs no such place', () => {
+  const made = plan(base)
+  const card = (role: string) => {
+    const piece = made.pieces.find(each => each.role === role)
+    if (!piece) throw new Error(role)
+    return cardOf(made, piece)
+  }
+  const rafter = card('rafter')
+  const shown = zones(rafter)
+  expect(shown).toHaveLength(3)
+  expect(rafter.marks.every(mark => shown.some(zone => mark.at >= zone.from && mark.at <= zone.to))).toBe(true)
+  expect(zones(card('stud'))).toEqual([])
+})

@@ -1,0 +1,55 @@
+import AxeBuilder from '@axe-core/playwright'
+import type { Page } from '@playwright/test'
+import { expect, openDemo, test } from './fixtures'
+
+async function clean(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).analyze()
+  expect(violations.map(each => `${each.id}: ${each.nodes.map(node => `${node.target.join(' ')} ${node.failureSummary ?? ''}`).join(' | ')}`)).toEqual([])
+}
+
+for (const dusk of [false, true]) {
+  test(`no screen has a fault that axe finds, ${dusk ? 'at dusk' : 'by day'}`, async ({ page }) => {
+    test.setTimeout(120_000)
+    await page.goto('/')
+    await page.getByRole('link', { name: /Sallow Marsh/ }).first().waitFor()
+    if (dusk) await page.getByRole('button', { name: 'Dusk' }).click()
+    await page.mouse.move(0, 0)
+    await page.waitForTimeout(300)
+    await clean(page)
+    for (const bench of ['roof', 'walls', 'saw']) {
+      await openDemo(page, 'Sallow Marsh ringing hut', bench)
+      if (bench === 'saw') await page.getByRole('checkbox', { name: 'R1 is cut' }).click()
+      await page.mouse.move(0, 0)
+      await page.waitForTimeout(300)
+      await clean(page)
+    }
+    await page.keyboard.press('r')
+    await page.getByLabel('Span', { exact: true }).fill('x')
+    await page.keyboard.press('Enter')
+    await clean(page)
+    await page.keyboard.press('Escape')
+    await page.locator('#sheet').focus()
+    for (const [open, name] of [['?', 'Keys'], ['', 'Cautions'], ['', 'Lumber']] as const) {
+      if (open) await page.keyboard.press(open)
+      else await page.getByRole('button', { name: new RegExp(name, 'i') }).first().click()
+      await page.getByRole('dialog').waitFor()
+      await page.waitForTimeout(400)
+      await clean(page)
+      await page.keyboard.press('Escape')
+      await expect(page.getByRole('dialog')).toHaveCount(0)
+    }
+  })
+}
+
+test.describe('on a phone', () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true })
+  test('no screen has a fault that axe finds', async ({ page }) => {
+    await openDemo(page, 'Sallow Marsh ringing hut', 'roof')
+    await clean(page)
+    await page.getByRole('button', { name: 'Card', exact: true }).tap()
+    await clean(page)
+    await page.getByRole('link', { name: 'Saw' }).tap()
+    await page.getByRole('button', { name: 'Pieces', exact: true }).tap()
+    await clean(page)
+  })
+})

@@ -1,0 +1,73 @@
+import { expect, openDemo, test } from './fixtures'
+
+const rubbish = ['banana', '-4', '1/0', '1,5', '', '999999 ft', '12 6', '<b>', 'NaN']
+
+test('rubbish in every field says what is wrong, keeps what was typed, and loses nothing', async ({ page }) => {
+  await openDemo(page, 'Sallow Marsh ringing hut')
+  await page.getByRole('combobox', { name: 'Seat' }).click()
+  await page.getByRole('option', { name: 'Chosen height above plate' }).click()
+  for (const bench of ['roof', 'walls']) {
+    await page.getByRole('link', { name: new RegExp(bench, 'i') }).click()
+    const paths = await page.locator('[data-field]').evaluateAll(list => list.map(each => each.getAttribute('data-field')))
+    expect(paths.length).toBeGreaterThanOrEqual(3)
+    for (const path of paths) {
+      const input = page.locator(`[data-field="${path}"]`)
+      const before = await input.inputValue()
+      const tally = await page.locator('.tally').innerText()
+      for (const text of rubbish) {
+        await input.fill(text)
+        await input.press('Enter')
+        await expect(input).toHaveAttribute('aria-invalid', 'true')
+        await expect(page.getByRole('alert')).toHaveText(/[A-Za-z“].*\.$/)
+        await expect(input).toHaveValue(text)
+      }
+      await input.press('Escape')
+      await expect(input).toHaveValue(before)
+      await expect(page.locator('.tally')).toHaveText(tally.replace(/\s+/g, ' '), { useInnerText: true })
+      await expect(page.getByRole('alert')).toHaveCount(0)
+    }
+  }
+  await expect(page.locator('body')).not.toContainText('NaN')
+})
+
+test('impossible buildings are said, and what can be framed still is drawn', async ({ page }) => {
+  await openDemo(page, 'Sallow Marsh ringing hut')
+  const type = async (name: string, text: string): Promise<void> => {
+    await page.getByLabel(name, { exact: true }).fill(text)
+    await page.keyboard.press('Enter')
+  }
+  await type('Pitch', '1')
+  await expect(page.getByRole('alert')).toContainText('below the top of the walls')
+  await expect(page.locator('path.wood').first()).toBeVisible()
+  await type('Pitch', '20')
+  await type('Overhang at the eaves', '3\' 9"')
+  await type('Wall height', '3\'')
+  await expect(page.getByRole('alert')).toContainText('below the deck')
+  await type('Wall height', '1\'')
+  await expect(page.getByRole('alert').first()).toContainText('too low')
+  await page.keyboard.press('Control+z')
+  await page.locator('#sheet').focus()
+  for (let i = 0; i < 6; i++) await page.keyboard.press('Control+z')
+  await expect(page.getByLabel('Pitch', { exact: true })).toHaveValue('7.5 in 12')
+  await expect(page.getByRole('alert')).toHaveCount(0)
+})
+
+test('a broken file, a newer one and one with faults are refused with reasons; unknown fields are named', async ({ page }) => {
+  await page.goto('/')
+  await page.getByRole('link', { name: /Sallow Marsh/ }).first().waitFor()
+  const give = async (content: string): Promise<void> => {
+    const [chooser] = await Promise.all([page.waitForEvent('filechooser'), page.getByRole('button', { name: 'Import a file' }).click()])
+    await chooser.setFiles({ name: 'x.json', mimeType: 'application/json', buffer: Buffer.from(content) })
+  }
+  const note = page.getByRole('alert')
+  await give('{"format": "early-wren/design"')
+  await expect(note).toContainText('cannot be read')
+  await give('{"format":"early-wren/design","version":99}')
+  await expect(note).toContainText('version 99')
+  await give('{"format":"early-wren/design","version":1,"name":"x","units":"imperial","footprint":{"length":"long","width":2400}}')
+  await expect(note).toContainText('Length (footprint.length) must be a number')
+  await expect(note).toContainText('Walls (walls) is missing')
+  await expect(page.getByRole('link', { name: /Sallow Marsh/ })).toHaveCount(3)
+  await page.goto('/design/nobody/roof')
+  await expect(page.getByRole('heading', { name: 'This design is not on the shelf' })).toBeVisible()
+})

@@ -1,0 +1,49 @@
+import type { Page } from '@playwright/test'
+import { openDemo, test } from './fixtures'
+
+const folder = process.env.SHOTS ?? 'docs/screenshots'
+const hut = 'Sallow Marsh ringing hut'
+
+async function shoot(page: Page, name: string): Promise<void> {
+  await page.evaluate(() => document.fonts.ready)
+  await page.waitForTimeout(300)
+  await page.screenshot({ path: `${folder}/${name}.png` })
+}
+
+test('shelf', async ({ page }) => {
+  await page.goto('/')
+  await page.getByRole('link', { name: hut }).first().waitFor()
+  await shoot(page, 'shelf')
+})
+
+for (const bench of ['roof', 'walls', 'saw']) {
+  test(bench, async ({ page }) => {
+    await openDemo(page, hut, bench)
+    await shoot(page, bench)
+  })
+}
+
+test('dusk, metric', async ({ page }) => {
+  await openDemo(page, 'Sallow Marsh ringing hut, metric', 'roof')
+  await page.getByRole('button', { name: 'Dusk' }).click()
+  await shoot(page, 'roof-dusk')
+})
+
+test('steep and rough-sawn', async ({ page }) => {
+  await openDemo(page, 'Sallow Marsh reed store', 'walls')
+  await page.keyboard.press('?')
+  await shoot(page, 'keys')
+})
+
+test.describe('phone', () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true })
+  test('roof', async ({ page }) => {
+    await openDemo(page, hut, 'roof')
+    await shoot(page, 'phone-roof')
+  })
+  test('saw, one card at a time', async ({ page }) => {
+    await openDemo(page, hut, 'saw')
+    await page.getByRole('button', { name: 'One card at a time' }).click()
+    await shoot(page, 'phone-card')
+  })
+})

@@ -1,0 +1,5 @@
+import { defineConfig } from '@playwright/test'
+import base from './playwright.config'
+
+/** Takes the pictures in docs/screenshots from the demo designs: npm run screenshots. */
+export default defineConfig({ ...base, testDir: 'e2e', testMatch: '**/screenshots.ts', workers: 1, outputDir: 'test-results' })
