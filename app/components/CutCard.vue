@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { formatAngle, formatLength } from '../../core/measure'
-import { cardOf, type Steps } from '../../core/plan'
-import { cutNames, roleNames, sayLength, sayMark } from '../../core/words'
+import { formatLength } from '../../core/measure'
+import { cardOf } from '../../core/plan'
+import { roleNames, sayLength, sayMark } from '../../core/words'
+import { figureRows, sawRows, steppingRows } from '../logic/card-rows'
 
 const bench = useBench()
 const units = computed(() => bench.design?.units ?? 'imperial')
@@ -9,7 +10,7 @@ const card = computed(() => bench.plan && bench.piece ? cardOf(bench.plan, bench
 const cut = computed(() => bench.piece ? bench.cutState(bench.piece) : 'no')
 const say = (mm: number): string => formatLength(mm, { units: units.value })
 const short = (mm: number): string => formatLength(mm, { units: units.value, style: 'inches' })
-const saySteps = (steps: Steps): string => steps.oddRun < 0.1 ? `${steps.full} full` : `${steps.full} full, then ${short(steps.oddRun)} level (${short(steps.oddLength)} along)`
+const print = (): void => window.print()
 const roleName = computed(() => card.value ? roleNames[card.value.piece.role][card.value.piece.count === 1 ? 'one' : 'many'] : '')
 </script>
 
@@ -27,40 +28,26 @@ const roleName = computed(() => card.value ? roleNames[card.value.piece.role][ca
       </div>
     </header>
     <p class="length figures">{{ sayLength(card.piece.length, units) }}<small v-if="card.piece.stock"> from {{ sayLength(card.piece.stock, units) }}</small></p>
-    <Button
-      class="tick no-print" :label="cut === 'yes' ? 'Cut' : cut === 'changed' ? 'Changed since it was cut: tick again' : 'Tick as cut'" :icon="cut === 'yes' ? 'pi pi-check' : undefined" :class="cut" title="Tick (X)" outlined
-      :aria-pressed="cut === 'yes'" @click="bench.tick(card.piece)"
-    />
+    <div class="acts no-print">
+      <Button
+        class="tick" :label="cut === 'yes' ? 'Cut' : cut === 'changed' ? 'Changed since it was cut: tick again' : 'Tick as cut'" :icon="cut === 'yes' ? 'pi pi-check' : undefined" :class="cut" title="Tick (X)" outlined
+        :aria-pressed="cut === 'yes'" @click="bench.tick(card.piece)"
+      />
+      <Button icon="pi pi-print" text severity="secondary" label="Print the card" @click="print" />
+    </div>
     <BenchBoard :card="card" />
     <h3>Saw, from square</h3>
-    <table class="cuts">
-      <tbody>
-        <tr v-for="(each, i) in card.cuts" :key="i">
-          <th scope="row">{{ cutNames[each.name] }}</th>
-          <td class="figures">{{ formatAngle(each.miter) }}</td>
-          <td class="figures quiet">{{ each.bevel ? `bevel ${formatAngle(each.bevel)}` : 'no bevel' }}</td>
-          <td class="figures quiet">at {{ say(each.at) }}</td>
-        </tr>
-      </tbody>
-    </table>
+    <ExplainedList :rows="sawRows(card, units)" />
     <template v-if="card.stepping">
       <h3>Square and step-off</h3>
-      <table class="cuts">
-        <tbody>
-          <tr><th scope="row">Plumb cuts</th><td class="figures">{{ short(card.stepping.square.rise) }} and {{ short(card.stepping.square.run) }}, mark the rise</td></tr>
-          <tr><th scope="row">Level cuts</th><td class="figures">{{ short(card.stepping.square.run) }} and {{ short(card.stepping.square.rise) }}, mark the run</td></tr>
-          <tr><th scope="row">One step</th><td class="figures">{{ short(card.stepping.stepLength) }}</td></tr>
-          <tr><th scope="row">To the ridge</th><td class="figures">{{ saySteps(card.stepping.body) }}</td></tr>
-          <tr v-if="card.stepping.tail.full || card.stepping.tail.oddRun > 0.1"><th scope="row">Tail</th><td class="figures">{{ saySteps(card.stepping.tail) }}</td></tr>
-        </tbody>
-      </table>
+      <ExplainedList :rows="steppingRows(card, units)" />
     </template>
     <h3>Marks, from the first long point</h3>
     <ol class="marks">
       <li v-for="(mark, i) in card.marks" :key="i"><span class="figures at">{{ say(mark.at) }}</span> {{ sayMark(mark, { length: card.piece.length }) }}<template v-if="mark.edge === 'face'">, {{ short(mark.across) }} from the bottom edge</template></li>
     </ol>
     <h3>Figures</h3>
-    <FigureList :figures="card.figures" />
+    <ExplainedList :rows="figureRows(card, units)" :columns="2" />
     <p class="quiet advice">Cut one, try it on the building, then trace it. Crown up.</p>
   </section>
   <section v-else class="card empty" aria-label="Cut card">
@@ -77,14 +64,11 @@ const roleName = computed(() => card.value ? roleNames[card.value.piece.role][ca
 .turn :deep(.p-button) { min-width: var(--target); }
 .length { font-size: 1.6rem; }
 .length small { font-size: .95rem; color: var(--soft); }
-.tick { justify-self: start; }
+.acts { display: flex; gap: 8px; flex-wrap: wrap; }
 .tick.yes { background: var(--moss); color: var(--sheet); border-color: var(--moss); }
 :global(.dusk .tick.yes) { color: #10202c; }
 .tick.changed { background: var(--dust); color: var(--ink); border-color: var(--sawdust); }
 h3 { margin-top: 10px; font-size: 1.15rem; border-bottom: 2px solid var(--ink); padding-bottom: 2px; }
-.cuts { border-collapse: collapse; width: 100%; }
-.cuts th { text-align: left; font-weight: 400; }
-.cuts td, .cuts th { padding: 5px 8px 5px 0; border-bottom: 1px solid var(--line); vertical-align: top; }
 .marks { list-style: none; margin: 0; padding: 0; }
 .marks li { padding: 4px 0; border-bottom: 1px solid var(--line); display: grid; grid-template-columns: 8.5rem 1fr; gap: 8px; }
 .at { color: var(--crayon-words); text-align: right; padding-right: 8px; }

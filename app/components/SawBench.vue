@@ -6,11 +6,14 @@ import { cautionsOf } from '../../core/check'
 import { roleNames, sayCaution, sayLength } from '../../core/words'
 import { saveFile } from '../composables/useFiles'
 
-defineProps<{ narrow: boolean }>()
+/** `searches` counts how often the search was asked for by its key. */
+const props = defineProps<{ narrow: boolean, searches: number }>()
 const bench = useBench()
 const find = defineModel<string>('find', { required: true })
 const ALL = 'all'
 const section = ref(ALL)
+watch(() => props.searches, count => { if (count) document.getElementById('find-piece')?.focus() }, { immediate: true, flush: 'post' })
+onMounted(() => { if (props.searches && find.value === '') document.getElementById('find-piece')?.focus() })
 const one = ref(false)
 const units = computed(() => bench.design?.units ?? 'imperial')
 const pieces = computed(() => bench.plan?.pieces ?? [])

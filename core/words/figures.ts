@@ -1,5 +1,7 @@
 import { formatAngle, riseInTwelve, type Units } from '../measure'
-import type { Figure, FigureName } from '../plan'
+import type { CutName } from '../board'
+import type { Figure, FigureName, SawCut, Stepping, Steps } from '../plan'
+import { cutNames } from './fields'
 import { sayLength } from './measures'
 
 export const figureNames: Record<FigureName, string> = {
@@ -42,5 +44,38 @@ export function explain(figure: Figure, units: Units): string {
     case 'height-above-plate': return `The plumb cut of ${mm('plumb')} less the ${mm('heel')} that the seat takes off it.`
     case 'bearing': return `The part of the level cut that lies on the ${mm('plate')} plate.`
     case 'weight': return `The wood left, ${sayVolume(n('volume'), units)}, at ${sayDensity(n('density'), units)} for the species and moisture chosen.`
+  }
+}
+
+const leans: Partial<Record<CutName, string>> = {
+  plumb: 'A plumb face, upright once the board stands at its slope', level: 'A level face, flat once the board stands at its slope', seat: 'The plate\'s level top, on a board at its slope', heel: 'The wall\'s plumb outside, on a board at its slope',
+  square: 'Square to the board\'s length and face',
+}
+
+/** One sentence on how a saw setting comes about. */
+export function explainCut(cut: SawCut): string {
+  const lean = leans[cut.name] ?? `The ${cutNames[cut.name]}'s face`
+  const bevel = cut.bevel ? `, the blade tilted ${formatAngle(cut.bevel)}` : ''
+  return `${lean}: the line turns ${formatAngle(cut.miter)} from square across the face${bevel}, read off the cut board.`
+}
+
+export type StepRow = 'plumb' | 'level' | 'step' | 'body' | 'tail'
+
+/** Steps of the square as they are counted out. */
+export function saySteps(steps: Steps, units: Units): string {
+  const full = `${steps.full} full`
+  return steps.oddRun < 0.1 ? full : `${full}, then ${sayLength(steps.oddRun, units)} level (${sayLength(steps.oddLength, units)} along)`
+}
+
+/** One sentence on how a row of the square and step-off comes about. */
+export function explainStepping(row: StepRow, stepping: Stepping, units: Units): string {
+  const mm = (value: number): string => sayLength(value, units)
+  const { square } = stepping
+  switch (row) {
+    case 'plumb': return `Hold ${mm(square.rise)} and ${mm(square.run)} of the square on the board's edge: the side that holds the rise lies plumb.`
+    case 'level': return `The same square the other way: the side that holds the ${mm(square.run)} of run lies level.`
+    case 'step': return `The slope over ${mm(square.run)} of run and ${mm(square.rise)} of rise.`
+    case 'body': return `From the outside of the wall to the middle of the ridge in steps of ${mm(square.run)} of run; then mark the ridge deduction back.`
+    case 'tail': return `From the outside of the wall to the tail's plumb cut, in the same steps.`
   }
 }

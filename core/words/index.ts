@@ -1,7 +1,7 @@
 export { sayCaution } from './cautions'
 export { sayDesignFault } from './faults'
 export { cutNames, fieldName, roleNames, speciesWords } from './fields'
-export { explain, figureNames, sayFigure, sayWeight } from './figures'
+export { explain, explainCut, explainStepping, figureNames, sayFigure, saySteps, sayWeight, type StepRow } from './figures'
 export { sayMark } from './marks'
 export { lengthExample, pitchExample, sayLength, sayMeasureFault } from './measures'
 export { sayProblem } from './problems'

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals'
 import { cautionsOf } from '../check'
 import { newDesign } from '../design'
 import { cardOf, plan } from '../plan'
-import { explain, sayCaution, sayFigure, sayMark, sayMeasureFault, sayWeight } from './index'
+import { explain, explainCut, explainStepping, sayCaution, sayFigure, sayMark, sayMeasureFault, sayWeight } from './index'
 
 const made = plan(newDesign('a', 'imperial'))
 
@@ -13,6 +13,14 @@ describe('sentences', () => {
         expect(`${explain(figure, units)} ${sayFigure(figure, units)}`).not.toMatch(/NaN|undefined|Infinity/)
         expect(explain(figure, units)).toMatch(/^[A-Z].*\.$/)
       }
+    }
+  })
+
+  test.each(['imperial', 'metric'] as const)('explain every saw setting and every step in %s', (units) => {
+    for (const piece of made.pieces) {
+      const card = cardOf(made, piece)
+      const said = [...card.cuts.map(explainCut), ...(['plumb', 'level', 'step', 'body', 'tail'] as const).flatMap(row => card.stepping ? [explainStepping(row, card.stepping, units)] : [])]
+      for (const sentence of said) expect(sentence).toMatch(/^[A-Z](?!.*(NaN|undefined)).*\.$/)
     }
   })
 

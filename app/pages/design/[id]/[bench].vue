@@ -14,6 +14,7 @@ const narrow = useMediaQuery('(max-width: 720px)')
 const side = ref<'sheet' | 'card'>('sheet')
 const keysOpen = ref(false)
 const find = ref('')
+const searches = ref(0)
 
 onMounted(() => void bench.open(id.value))
 onBeforeUnmount(() => bench.close())
@@ -24,8 +25,7 @@ const go = (to: string): void => void router.push(`/design/${id.value}/${to}`)
 async function findPiece(): Promise<void> {
   if (here.value !== 'saw') await router.push(`/design/${id.value}/saw`)
   side.value = 'sheet'
-  await nextTick()
-  document.getElementById('find-piece')?.focus()
+  searches.value++
 }
 
 function saveDesign(): void {
@@ -58,13 +58,17 @@ useKeys(commands)
       <span>{{ bench.unsaved ? 'Not saved: the browser refuses to store it. Save the design as a file; the next change tries again.' : bench.notice }}</span>
       <Button v-if="!bench.unsaved" text size="small" label="Good" @click="bench.notice = ''" />
     </div>
-    <main id="sheet" class="room-sheet" :class="{ away: narrow && side === 'card' }" tabindex="-1">
-      <RoofBench v-if="here === 'roof'" />
-      <WallsBench v-else-if="here === 'walls'" />
-      <LazySawBench v-else v-model:find="find" :narrow="narrow" />
+    <main class="room-main">
+      <div id="sheet" class="room-sheet" :class="{ away: narrow && side === 'card' }" tabindex="-1">
+        <RoofBench v-if="here === 'roof'" />
+        <WallsBench v-else-if="here === 'walls'" />
+        <LazySawBench v-else v-model:find="find" :narrow="narrow" :searches="searches" />
+      </div>
+      <div class="room-card" :class="{ away: narrow && side === 'sheet' }" role="region" aria-label="The piece in hand" tabindex="0"><CutCard /></div>
     </main>
-    <aside class="room-card" :class="{ away: narrow && side === 'sheet' }" aria-label="The piece in hand" tabindex="0"><CutCard /></aside>
-    <SelectButton v-if="narrow" v-model="side" class="room-turn no-print" :options="[{ value: 'sheet', label: here === 'saw' ? 'Pieces' : 'Drawing' }, { value: 'card', label: 'Card' }]" option-value="value" option-label="label" :allow-empty="false" aria-label="Drawing or card" />
+    <nav v-if="narrow" class="room-turn no-print" aria-label="Drawing or card">
+      <SelectButton v-model="side" :options="[{ value: 'sheet', label: here === 'saw' ? 'Pieces' : 'Drawing' }, { value: 'card', label: 'Card' }]" option-value="value" option-label="label" :allow-empty="false" aria-label="Drawing or card" />
+    </nav>
     <KeySheet v-model="keysOpen" :commands="commands" />
   </div>
   <main v-else class="wait">
@@ -79,20 +83,22 @@ useKeys(commands)
 </template>
 
 <style scoped>
-.room { display: grid; height: 100dvh; grid-template: 'pole top top' auto 'pole notice notice' auto 'pole sheet card' minmax(0, 1fr) / 132px minmax(0, 1fr) 400px; }
+.room { display: grid; height: 100dvh; grid-template: 'pole top' auto 'pole notice' auto 'pole main' minmax(0, 1fr) / 132px minmax(0, 1fr); }
+.room-main { grid-area: main; display: grid; grid-template: minmax(0, 1fr) / minmax(0, 1fr) 400px; min-height: 0; }
 .room-pole { grid-area: pole; border-right: 1px solid var(--line); }
 .room-top { grid-area: top; }
 .room-notice { grid-area: notice; display: flex; align-items: center; gap: 16px; padding: 6px 16px; background: var(--dust); border-bottom: 1px solid var(--sawdust); }
-.room-sheet { grid-area: sheet; background: var(--sheet); min-width: 0; overflow: auto; outline: none; }
-.room-card { grid-area: card; border-left: 1px solid var(--line); overflow: auto; min-width: 0; }
+.room-sheet { background: var(--sheet); min-width: 0; overflow: auto; outline: none; }
+.room-card { border-left: 1px solid var(--line); overflow: auto; min-width: 0; }
 .wait { max-width: 36rem; margin: 20vh auto 0; padding: 0 24px; display: grid; gap: 14px; }
-@media (max-width: 1100px) { .room { grid-template-columns: 132px minmax(0, 1fr) 340px; } }
+@media (max-width: 1100px) { .room-main { grid-template-columns: minmax(0, 1fr) 340px; } }
 @media (max-width: 720px) {
-  .room { grid-template: 'top' auto 'notice' auto 'turn' auto 'sheet' minmax(0, 1fr) 'pole' auto / minmax(0, 1fr); }
-  .room-card { grid-area: sheet; border: 0; }
+  .room { grid-template: 'top' auto 'notice' auto 'turn' auto 'main' minmax(0, 1fr) 'pole' auto / minmax(0, 1fr); }
+  .room-main { grid-template-columns: minmax(0, 1fr); }
+  .room-card { border: 0; }
   .room-turn { grid-area: turn; padding: 4px 8px; display: flex; }
   .room-turn :deep(.p-togglebutton) { flex: 1; min-height: 44px; }
   .away { display: none; }
 }
-@media print { .room { display: block; height: auto; } .room-sheet { display: none; } }
+@media print { .room, .room-main { display: block; height: auto; } .room-sheet, .room-notice { display: none; } .room-card, .room-card.away { display: block; overflow: visible; border: 0; max-width: 520px; } }
 </style>

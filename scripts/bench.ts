@@ -1,0 +1,77 @@
+import { existsSync, readdirSync, readFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { spawn } from 'node:child_process'
+import { chromium, type Page } from '@playwright/test'
+import { cautionsOf } from '../core/check'
+import { type Design, newDesign, parseDesign, withValue } from '../core/design'
+import { plan } from '../core/plan'
+
+/** Replan times of a design, ms: a change of pitch, then everything read off it anew. */
+function replan(design: Design, times = 200): number[] {
+  const out: number[] = []
+  for (let i = 0; i < times + 50; i++) {
+    const changed = withValue(design, 'roof.pitch', { rise: 12 * design.roof.pitch.rise / design.roof.pitch.run + (i % 50) / 100, run: 12 })
+    const start = performance.now()
+    cautionsOf(plan(changed))
+    if (i >= 50) out.push(performance.now() - start)
+  }
+  return out.sort((a, b) => a - b)
+}
+
+const at = (sorted: readonly number[], share: number): string => (sorted[Math.floor(sorted.length * share)] ?? 0).toFixed(2).padStart(7)
+
+function line(name: string, design: Design): void {
+  const times = replan(design)
+  console.log(`${name.padEnd(34)} ${String(plan(design).frame.members.length).padStart(5)} ${at(times, 0.5)} ${at(times, 0.95)}`)
+}
+
+/** A shed of about so many boards: spacing is closed up until it has them. */
+function shedOf(boards: number): Design {
+  const base = newDesign('large', 'imperial')
+  let design: Design = { ...base, footprint: { length: 17900, width: 6000 } }
+  for (let spacing = 600; spacing >= 100 && plan(design).frame.members.length < boards; spacing -= 5) {
+    design = { ...design, walls: { ...design.walls, spacing }, roof: { ...design.roof, spacing } }
+  }
+  return design
+}
+
+console.log(`${'replan, ms'.padEnd(34)} boards  median     p95`)
+for (const file of readdirSync('demo')) {
+  const read = parseDesign(readFileSync(join('demo', file), 'utf8'))
+  if (read.ok) line(read.design.name, read.design)
+}
+line('400 boards', shedOf(400))
+
+/** What the shelf and a bench ask the built application for in Chromium, gzipped as it comes. */
+async function firstScreens(): Promise<void> {
+  if (!existsSync('.output/server/index.mjs')) return console.log('\nfirst screen: run npm run build first')
+  const port = '4179'
+  const server = spawn(process.execPath, ['.output/server/index.mjs'], { env: { ...process.env, PORT: port, HOST: 'localhost', NUXT_PUBLIC_DEMO: 'true' }, stdio: 'ignore' })
+  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'] })
+  try {
+    const page = await (await browser.newContext({ serviceWorkers: 'block' })).newPage()
+    for (let tries = 0; tries < 50; tries++) {
+      if (await page.goto(`http://localhost:${port}/`).catch(() => null)) break
+      await new Promise(resolve => setTimeout(resolve, 100))
+    }
+    await page.getByRole('link').first().waitFor()
+    await page.waitForLoadState('networkidle')
+    console.log(`\nscripts, gzipped: shelf ${await scripts(page)}`)
+    await page.getByRole('link').first().click()
+    await page.locator('.room').waitFor()
+    await page.waitForLoadState('networkidle')
+    console.log(`scripts, gzipped: shelf and roof bench ${await scripts(page)}`)
+  }
+  finally {
+    await browser.close()
+    server.kill()
+  }
+}
+
+/** Count and size of the scripts a page has loaded so far. */
+async function scripts(page: Page): Promise<string> {
+  const sizes = await page.evaluate(() => performance.getEntriesByType('resource').filter(each => each.name.endsWith('.js')).map(each => (each as PerformanceResourceTiming).encodedBodySize))
+  return `${(sizes.reduce((sum, each) => sum + each, 0) / 1024).toFixed(0)} KB in ${sizes.length} files`
+}
+
+await firstScreens()
