@@ -91,6 +91,14 @@ test('a broken file, a newer one and one with faults are refused with reasons; u
   await expect(note).toContainText('Length (footprint.length) must be a number')
   await expect(note).toContainText('Walls (walls) is missing')
   await expect(page.getByRole('link', { name: /Sallow Marsh/ })).toHaveCount(3)
+  const text = await page.evaluate(async () => {
+    const transfer = new DataTransfer()
+    transfer.items.add(new File(['{"format":"early-wren/plan"}'], 'plan.json'))
+    document.querySelector('main')?.dispatchEvent(new DragEvent('drop', { dataTransfer: transfer, bubbles: true, cancelable: true }))
+    return transfer.files.length
+  })
+  expect(text).toBe(1)
+  await expect(note).toContainText('not a design of this program')
   await page.goto('/design/nobody/roof')
   await expect(page.getByRole('heading', { name: 'This design is not on the shelf' })).toBeVisible()
 })

@@ -1,14 +1,13 @@
 <script setup lang="ts">
 import { formatLength } from '../../core/measure'
 import { cardOf } from '../../core/plan'
-import { roleNames, sayLength, sayMark } from '../../core/words'
-import { figureRows, sawRows, steppingRows } from '../logic/card-rows'
+import { roleNames, sayLength } from '../../core/words'
+import { figureRows, markRows, sawRows, steppingRows } from '../logic/card-rows'
 
 const bench = useBench()
 const units = computed(() => bench.design?.units ?? 'imperial')
 const card = computed(() => bench.plan && bench.piece ? cardOf(bench.plan, bench.piece) : null)
 const cut = computed(() => bench.piece ? bench.cutState(bench.piece) : 'no')
-const say = (mm: number): string => formatLength(mm, { units: units.value })
 const short = (mm: number): string => formatLength(mm, { units: units.value, style: 'inches' })
 const print = (): void => window.print()
 const roleName = computed(() => card.value ? roleNames[card.value.piece.role][card.value.piece.count === 1 ? 'one' : 'many'] : '')
@@ -44,7 +43,7 @@ const roleName = computed(() => card.value ? roleNames[card.value.piece.role][ca
     </template>
     <h3>Marks, from the first long point</h3>
     <ol class="marks">
-      <li v-for="(mark, i) in card.marks" :key="i"><span class="figures at">{{ say(mark.at) }}</span> {{ sayMark(mark, { length: card.piece.length }) }}<template v-if="mark.edge === 'face'">, {{ short(mark.across) }} from the bottom edge</template></li>
+      <li v-for="(mark, i) in markRows(card, units)" :key="i"><span class="figures at">{{ mark.at }}</span> {{ mark.what }}</li>
     </ol>
     <h3>Figures</h3>
     <ExplainedList :rows="figureRows(card, units)" :columns="2" />

@@ -17,11 +17,13 @@ const open = ref<string | null>(null)
 
 <style scoped>
 .rows { display: grid; gap: 0 16px; }
-.two { grid-template-columns: 1fr 1fr; }
+.two { grid-template-columns: minmax(0, 1fr) minmax(0, 1fr); }
+.two .row { grid-template-columns: minmax(0, 1fr) auto; }
 .row { background: none; border: 0; border-bottom: 1px solid var(--line); padding: 5px 2px; min-height: var(--target); color: inherit; cursor: pointer; display: grid; grid-template-columns: auto 1fr; gap: 2px 8px; text-align: left; align-items: center; }
 .row:hover { background: var(--paper); }
 .row.open { grid-column: 1 / -1; background: var(--paper); border-bottom-color: var(--chalk); }
 .what { color: var(--soft); font-size: .9rem; text-decoration: underline dotted; text-underline-offset: 3px; }
 .value { color: var(--ink); text-align: right; }
+.two .value { white-space: nowrap; }
 .why { grid-column: 1 / -1; font-size: .95rem; padding-bottom: 4px; }
 </style>

@@ -1,6 +1,6 @@
 import { formatAngle, formatLength, type Units } from '../../core/measure'
 import type { Card } from '../../core/plan'
-import { cutNames, explain, explainCut, explainStepping, figureNames, sayFigure, saySteps, sayLength, type StepRow } from '../../core/words'
+import { cutNames, explain, explainCut, explainStepping, figureNames, sayFigure, sayMark, sayShort, saySteps, type StepRow } from '../../core/words'
 
 /** A row that shows a value, and when pressed says in one sentence how it comes about. */
 export interface ExplainedRow { readonly key: string, readonly name: string, readonly value: string, readonly why: string }
@@ -21,9 +21,9 @@ export function steppingRows(card: Card, units: Units): ExplainedRow[] {
   const row = (key: StepRow, name: string, value: string): ExplainedRow => ({ key: `step-${key}`, name, value, why: explainStepping(key, stepping, units) })
   const tail = stepping.tail.full || stepping.tail.oddRun > 0.1 ? [row('tail', 'Tail', saySteps(stepping.tail, units))] : []
   return [
-    row('plumb', 'Plumb cuts', `${sayLength(rise, units)} and ${sayLength(run, units)}, mark the rise`),
-    row('level', 'Level cuts', `${sayLength(run, units)} and ${sayLength(rise, units)}, mark the run`),
-    row('step', 'One step', sayLength(stepping.stepLength, units)),
+    row('plumb', 'Plumb cuts', `${sayShort(rise, units)} and ${sayShort(run, units)}, mark the rise`),
+    row('level', 'Level cuts', `${sayShort(run, units)} and ${sayShort(rise, units)}, mark the run`),
+    row('step', 'One step', sayShort(stepping.stepLength, units)),
     row('body', 'To the ridge', saySteps(stepping.body, units)),
     ...tail,
   ]
@@ -32,3 +32,15 @@ export function steppingRows(card: Card, units: Units): ExplainedRow[] {
 /** The card's other numbers. */
 export const figureRows = (card: Card, units: Units): ExplainedRow[] =>
   card.figures.map(figure => ({ key: figure.name, name: figureNames[figure.name], value: sayFigure(figure, units), why: explain(figure, units) }))
+
+/** The marks in running order; a square cut is marked once for both edges. */
+export function markRows(card: Card, units: Units): { readonly at: string, readonly what: string }[] {
+  const { length } = card.piece
+  const square = (i: number): boolean => card.marks[i]?.cuts.every(cut => cut === 'square') ?? false
+  return card.marks.flatMap((mark, i) => {
+    const twin = card.marks[i - 1]
+    if (twin && square(i) && square(i - 1) && Math.abs(twin.at - mark.at) < 0.01) return []
+    const what = square(i) ? 'square cut, across the board' : sayMark(mark, { length })
+    return [{ at: formatLength(mark.at, { units }), what: mark.edge === 'face' ? `${what}, ${sayShort(mark.across, units)} from the bottom edge` : what }]
+  })
+}

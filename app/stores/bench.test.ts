@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto'
-import { beforeEach, describe, expect, test } from '@jest/globals'
+import { afterEach, beforeEach, describe, expect, test } from '@jest/globals'
 import { createPinia, setActivePinia } from 'pinia'
 import { newDesign, withValue } from '../../core/design'
 import { database } from '../storage/database'
@@ -23,9 +23,14 @@ const until = async (ready: () => boolean): Promise<void> => {
   expect(ready()).toBe(true)
 }
 
+afterEach(() => { for (const bench of [useBench(), ...others.splice(0)]) bench.close() })
+
+const others: ReturnType<typeof useBench>[] = []
+
 /** A bench as another tab has it: a store of its own on the same storage. */
 async function anotherTab() {
   const bench = useBench(createPinia())
+  others.push(bench)
   await bench.open(id)
   return bench
 }
@@ -147,6 +152,27 @@ describe('the same design in two tabs', () => {
 })
 
 describe('storage', () => {
+  test('what could not be saved is kept, said, and saved with the next change', async () => {
+    const bench = useBench()
+    await bench.open(id)
+    db.close()
+    bench.setValue('walls.height', 2000)
+    await bench.settled()
+    expect([bench.unsaved, bench.design?.walls.height]).toEqual([true, 2000])
+    await db.open()
+    bench.setValue('footprint.width', 3000)
+    await bench.settled()
+    expect(bench.unsaved).toBe(false)
+    expect((await openDesign(db, id)).design).toMatchObject({ walls: { height: 2000 }, footprint: { width: 3000 } })
+  })
+
+  test('the design opened last is the one on the bench', async () => {
+    await addDesign(db, `${id}-b`, { ...base, name: 'Other' }, 1)
+    const bench = useBench()
+    await Promise.all([bench.open(id), bench.open(`${id}-b`)])
+    expect([bench.state, bench.design?.name]).toEqual(['open', 'Other'])
+  })
+
   test('a design that is not there is missing; one that is damaged is said to be, with why', async () => {
     const bench = useBench()
     await bench.open('nobody')

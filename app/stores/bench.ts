@@ -24,6 +24,7 @@ export const useBench = defineStore('bench', () => {
   const pending: Change[] = []
   let queue: Promise<void> = Promise.resolve()
   let watching: Stop | null = null
+  let openings = 0
 
   const design = computed(() => preview.value ?? saved.value)
   const plan = computed(() => design.value ? planOf(design.value) : null)
@@ -41,13 +42,19 @@ export const useBench = defineStore('bench', () => {
   async function open(id: string): Promise<void> {
     close()
     state.value = 'opening'
-    try { take(await openDesign(database(), id)) }
-    catch (error) { return refuse(error) }
+    const mine = ++openings
+    try {
+      const opened = await openDesign(database(), id)
+      if (mine !== openings) return
+      take(opened)
+    }
+    catch (error) { return mine === openings ? refuse(error) : undefined }
     state.value = 'open'
     watching = watchDesign(database(), id, seen => void follow(seen))
   }
 
   function close(): void {
+    openings++
     watching?.()
     watching = null
     state.value = 'closed'
@@ -70,7 +77,9 @@ export const useBench = defineStore('bench', () => {
     }
   }
 
+  /** Shows a stored state with what is still to be saved on top; a state older than the one shown came late and is passed over. */
   function take(opened: Opened): void {
+    if (row.value && row.value.id === opened.row.id && row.value.revision > opened.row.revision) return
     row.value = opened.row
     saved.value = pending.reduce((at, change) => change(at), opened.design)
   }

@@ -2,7 +2,7 @@ import { formatAngle, riseInTwelve, type Units } from '../measure'
 import type { CutName } from '../board'
 import type { Figure, FigureName, SawCut, Stepping, Steps } from '../plan'
 import { cutNames } from './fields'
-import { sayLength } from './measures'
+import { sayLength, sayShort } from './measures'
 
 export const figureNames: Record<FigureName, string> = {
   'length': 'Length, long points', 'stock': 'Cut from', 'angle': 'Roof angle', 'run': 'Run', 'rise': 'Rise', 'line-length': 'Line length', 'unit-length': 'Unit length',
@@ -64,12 +64,12 @@ export type StepRow = 'plumb' | 'level' | 'step' | 'body' | 'tail'
 /** Steps of the square as they are counted out. */
 export function saySteps(steps: Steps, units: Units): string {
   const full = `${steps.full} full`
-  return steps.oddRun < 0.1 ? full : `${full}, then ${sayLength(steps.oddRun, units)} level (${sayLength(steps.oddLength, units)} along)`
+  return steps.oddRun < 0.1 ? full : `${full}, then ${sayShort(steps.oddRun, units)} level (${sayShort(steps.oddLength, units)} along)`
 }
 
 /** One sentence on how a row of the square and step-off comes about. */
 export function explainStepping(row: StepRow, stepping: Stepping, units: Units): string {
-  const mm = (value: number): string => sayLength(value, units)
+  const mm = (value: number): string => sayShort(value, units)
   const { square } = stepping
   switch (row) {
     case 'plumb': return `Hold ${mm(square.rise)} and ${mm(square.run)} of the square on the board's edge: the side that holds the rise lies plumb.`

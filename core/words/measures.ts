@@ -3,6 +3,9 @@ import { formatLength, type MeasureFault, type Units } from '../measure'
 /** A length as a sentence says it: with its unit. */
 export const sayLength = (mm: number, units: Units): string => formatLength(mm, { units, unit: true, style: 'feet' })
 
+/** A short length, as on a square: inches without feet. */
+export const sayShort = (mm: number, units: Units): string => formatLength(mm, { units, unit: true, style: 'inches' })
+
 /** What to type, in the design's units. */
 export const lengthExample = (units: Units): string => units === 'imperial' ? '12\' 6 1/2"' : '3810 or 3.81 m'
 export const pitchExample = (units: Units): string => units === 'imperial' ? '7 in 12 or 30°' : '30° or 7 in 12'

@@ -97,6 +97,7 @@ useKeys(commands)
   .room-main { grid-template-columns: minmax(0, 1fr); }
   .room-card { border: 0; }
   .room-turn { grid-area: turn; padding: 4px 8px; display: flex; }
+  .room-turn :deep(.p-selectbutton) { width: 100%; }
   .room-turn :deep(.p-togglebutton) { flex: 1; min-height: 44px; }
   .away { display: none; }
 }
