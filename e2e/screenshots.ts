@@ -23,6 +23,14 @@ for (const bench of ['roof', 'walls', 'saw']) {
   })
 }
 
+test('frame in 3D', async ({ page }) => {
+  await openDemo(page, hut, 'roof')
+  await page.getByRole('button', { name: '3D', exact: true }).click()
+  await page.locator('canvas').waitFor()
+  await page.waitForTimeout(1000)
+  await shoot(page, 'frame')
+})
+
 test('dusk, metric', async ({ page }) => {
   await openDemo(page, 'Sallow Marsh ringing hut, metric', 'roof')
   await page.getByRole('button', { name: 'Dusk' }).click()

@@ -32,6 +32,7 @@ function seatFor(choice: string): Seat {
 <template>
   <div v-if="design && drawing" class="workbench">
     <div class="strip">
+      <ViewSwitch drawing="Section" />
       <ChoiceField v-model="rafter" label="Rafters" :options="sections" />
       <MeasureField path="roof.spacing" :value="design.roof.spacing" />
       <ChoiceField v-model="ridge" label="Ridge" :options="sections" />

@@ -62,6 +62,7 @@ const roofCautions = computed(() => bench.plan && bench.piece ? cautionsOf(bench
 <template>
   <div class="workbench saw">
     <div class="strip">
+      <ViewSwitch drawing="List" />
       <label class="find"><span class="visually-hidden">Find a piece by mark</span><InputText id="find-piece" v-model="find" placeholder="Find a mark ( / )" autocomplete="off" @keydown.enter="takeFirst" @keydown.escape="find = ''; ($event.target as HTMLElement).blur()" /></label>
       <ChoiceField v-model="section" label="Section" :options="sections" />
       <Button label="CSV" aria-label="Save the cut list as CSV" icon="pi pi-download" outlined @click="saveCsv" />

@@ -18,6 +18,7 @@ const line = computed(() => bench.plan?.frame.walls.find(each => each.name === w
 <template>
   <div v-if="bench.plan && drawing && line" class="workbench">
     <div class="strip">
+      <ViewSwitch drawing="Elevation" />
       <SelectButton v-model="wall" :options="names" option-value="value" option-label="label" :allow-empty="false" aria-label="Wall" />
       <ChoiceField v-model="stud" label="Studs and plates" :options="sections" />
       <ChoiceField v-model="plates" label="Top plates" :options="[{ value: 1, label: 'One' }, { value: 2, label: 'Two, lapped' }]" />

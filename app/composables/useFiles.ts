@@ -1,5 +1,5 @@
-/** Hands a text to the user as a file. */
-export function saveFile(name: string, content: string, type: string): void {
+/** Hands a text or a picture to the user as a file. */
+export function saveFile(name: string, content: string | Blob, type: string): void {
   const url = URL.createObjectURL(new Blob([content], { type }))
   const link = document.createElement('a')
   link.href = url

@@ -21,6 +21,7 @@ export const useBench = defineStore('bench', () => {
   const unsaved = ref(false)
   const notice = ref('')
   const hand = ref<string | null>(null)
+  const view = ref<'drawing' | 'frame'>('drawing')
   const pending: Change[] = []
   let queue: Promise<void> = Promise.resolve()
   let watching: Stop | null = null
@@ -161,7 +162,7 @@ export const useBench = defineStore('bench', () => {
   const value = (path: string): unknown => design.value ? valueAt(design.value, path) : undefined
 
   return {
-    state, trouble, row, design, plan, cautions, piece, hand, notice, unsaved, waiting, canUndo, canRedo,
+    state, trouble, row, design, plan, cautions, piece, hand, view, notice, unsaved, waiting, canUndo, canRedo,
     open, close, edit, setValue, tryValue, dropPreview, undo, redo, toggleUnits, cutState, tick, takeUp, nextPiece, settled, value,
   }
 })

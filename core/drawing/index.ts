@@ -1,5 +1,6 @@
 export { boardOnBench, type Zone, zones } from './bench'
 export type { Dimension, DimensionName, Drawing, Handle, Ink, Line, Patch, PitchTag, Point, RunningMark } from './drawing'
+export { type Model, type ModelMember, modelOf } from './model'
 export { roofSection } from './roof-section'
 export { fit, type Fit, type Margins, marginsOf, pathOf, placeDimension, type PlacedDimension, px, ROW, RUNNING, type Segment } from './sheet'
 export { spread } from './spread'

@@ -2,5 +2,6 @@ export { type Card, cardOf, type Figure, type FigureName, type SawCut } from './
 export { letters, type Piece, piecesOf, shapeText } from './piece'
 export { plan, type Plan, type Totals } from './plan'
 export { plateMarks, type PlateMark, stretchOf } from './plate-marks'
+export { raising, type RaisingName, type RaisingStep } from './raising'
 export { readRoof, type RoofReading } from './roof'
 export { bladeOf, type SquareSetting, stepping, type Stepping, type Steps } from './stepping'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { designFile, fileName } from '../../../../core/output'
-import { chosenBench } from '../../../logic/benches'
+import { chosenBench, viewNames } from '../../../logic/benches'
 import type { Command } from '../../../logic/commands'
 import { saveFile } from '../../../composables/useFiles'
 
@@ -25,6 +25,7 @@ const go = (to: string): void => void router.push(`/design/${id.value}/${to}`)
 async function findPiece(): Promise<void> {
   if (here.value !== 'saw') await router.push(`/design/${id.value}/saw`)
   side.value = 'sheet'
+  bench.view = 'drawing'
   searches.value++
 }
 
@@ -38,6 +39,7 @@ const commands: Command[] = [
   { id: 'walls', label: 'Walls bench', keys: 'W', may: () => true, run: () => go('walls') },
   { id: 'saw', label: 'Saw bench', keys: 'S', may: () => true, run: () => go('saw') },
   { id: 'units', label: 'Change units', keys: 'U', may: open, run: bench.toggleUnits },
+  { id: 'view', label: 'Frame in 3D, or the drawing again', keys: '3', may: open, run: () => { bench.view = bench.view === 'frame' ? 'drawing' : 'frame' } },
   { id: 'next', label: 'Next card', keys: 'J', may: open, run: () => bench.nextPiece(1) },
   { id: 'previous', label: 'Previous card', keys: 'K', may: open, run: () => bench.nextPiece(-1) },
   { id: 'tick', label: 'Tick the piece in hand as cut', keys: 'X', may: () => bench.piece !== null, run: () => { if (bench.piece) bench.tick(bench.piece) } },
@@ -60,7 +62,8 @@ useKeys(commands)
     </div>
     <main class="room-main">
       <div id="sheet" class="room-sheet" :class="{ away: narrow && side === 'card' }" tabindex="-1">
-        <RoofBench v-if="here === 'roof'" />
+        <LazyFrameModel v-if="bench.view === 'frame'" :drawing="viewNames[here]" />
+        <RoofBench v-else-if="here === 'roof'" />
         <WallsBench v-else-if="here === 'walls'" />
         <LazySawBench v-else v-model:find="find" :narrow="narrow" :searches="searches" />
       </div>

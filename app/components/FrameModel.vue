@@ -1,0 +1,90 @@
+<script setup lang="ts">
+import { modelOf } from '../../core/drawing'
+import { fileName } from '../../core/output'
+import { raising } from '../../core/plan'
+import { raisingNames } from '../../core/words'
+import { saveFile } from '../composables/useFiles'
+import { useViewer } from '../composables/useViewer'
+
+defineProps<{ drawing: string }>()
+const bench = useBench()
+const canvas = useTemplateRef<HTMLCanvasElement>('canvas')
+const parts = [{ value: 'roof', label: 'Roof' }, { value: 'walls', label: 'Walls' }]
+const solid = ref(parts.map(part => part.value))
+const apart = ref(0)
+const steps = computed(() => bench.plan ? raising(bench.plan.frame) : [])
+const step = ref<number | null>(null)
+const upTo = computed(() => Math.min(step.value ?? steps.value.length, steps.value.length))
+const stepName = computed(() => step.value === null || upTo.value === steps.value.length ? 'All standing' : upTo.value === 0 ? 'Nothing yet' : `${upTo.value} of ${steps.value.length}: ${raisingNames[steps.value[upTo.value - 1]?.name ?? 'ridge']}`)
+const showing = computed(() => ({
+  hand: new Set(bench.piece?.members ?? []),
+  faded: new Set((bench.plan?.frame.members ?? []).map(member => member.id).filter(id => !solid.value.includes(id.split('/')[0] ?? ''))),
+  hidden: new Set(steps.value.slice(upTo.value).flatMap(each => each.members)),
+  apart: apart.value,
+}))
+const model = computed(() => bench.plan ? modelOf(bench.plan.frame) : null)
+const { failed, viewer } = useViewer(canvas, model, showing)
+let down: { x: number, y: number } | null = null
+
+function press(event: PointerEvent): void { down = { x: event.clientX, y: event.clientY } }
+
+/** A press that did not move is a pick; one that moved has turned the view. */
+function release(event: PointerEvent): void {
+  if (!down || Math.hypot(event.clientX - down.x, event.clientY - down.y) > 5) return
+  const box = canvas.value?.getBoundingClientRect()
+  const member = box ? viewer.value?.pick(event.clientX - box.left, event.clientY - box.top) : null
+  if (member) bench.hand = member
+}
+
+const turns: Record<string, () => void> = {
+  ArrowLeft: () => viewer.value?.turn(-10, 0), ArrowRight: () => viewer.value?.turn(10, 0), ArrowUp: () => viewer.value?.turn(0, 8), ArrowDown: () => viewer.value?.turn(0, -8),
+  '+': () => viewer.value?.zoom(0.85), '=': () => viewer.value?.zoom(0.85), '-': () => viewer.value?.zoom(1 / 0.85), '0': () => viewer.value?.fit(), '[': () => goTo(-1), ']': () => goTo(1),
+}
+
+function key(event: KeyboardEvent): void {
+  const turn = event.ctrlKey || event.metaKey || event.altKey ? undefined : turns[event.key]
+  if (!turn) return
+  event.preventDefault()
+  turn()
+}
+
+function goTo(by: 1 | -1): void { step.value = Math.min(steps.value.length, Math.max(0, upTo.value + by)) }
+
+async function savePicture(): Promise<void> {
+  const blob = await viewer.value?.picture()
+  if (blob && bench.design) saveFile(fileName(bench.design.name, 'png'), blob, 'image/png')
+}
+</script>
+
+<template>
+  <div class="workbench">
+    <div class="strip">
+      <ViewSwitch :drawing="drawing" />
+      <SelectButton v-model="solid" :options="parts" option-value="value" option-label="label" multiple aria-label="Parts shown solid" />
+      <label class="slide">Apart<input v-model.number="apart" type="range" min="0" max="1" step="0.05"></label>
+      <span class="steps" role="group" aria-label="Order of raising">
+        <Button icon="pi pi-chevron-left" text severity="secondary" aria-label="One step back" :disabled="upTo === 0" @click="goTo(-1)" />
+        <span class="step" role="status">{{ stepName }}</span>
+        <Button icon="pi pi-chevron-right" text severity="secondary" aria-label="One step on" :disabled="upTo === steps.length" @click="goTo(1)" />
+      </span>
+      <Button label="Fit" outlined title="Fit (0)" @click="viewer?.fit()" />
+      <Button label="PNG" icon="pi pi-image" outlined aria-label="Save the picture as PNG" @click="savePicture" />
+    </div>
+    <ProblemLine />
+    <p v-if="failed" class="failed" role="alert">This browser can't draw in 3D. The drawings and cards show every board all the same.</p>
+    <canvas
+      v-else ref="canvas" class="sheet" tabindex="0" role="img" :aria-label="`The frame in 3D, ${bench.plan?.totals.pieces ?? 0} boards; ${bench.piece?.mark ?? 'nothing'} in hand. Arrows turn it, plus and minus zoom.`"
+      @pointerdown="press" @pointerup="release" @keydown="key"
+    />
+    <p class="caption quiet">Drag to turn, pinch or roll to zoom, tap a board for its card. Arrows, + and -, 0 to fit, [ and ] for the order of raising.</p>
+  </div>
+</template>
+
+<style scoped>
+.sheet { width: 100%; height: 0; display: block; touch-action: none; }
+.slide { display: inline-flex; gap: 8px; align-items: center; color: var(--soft); font-size: .85rem; }
+.slide input { width: 100px; min-height: var(--target); accent-color: var(--chalk); }
+.steps { display: inline-flex; align-items: center; }
+.step { min-width: 11.5rem; text-align: center; }
+.failed { margin: 24px; padding: 12px 16px; background: var(--wash); border-left: 4px solid var(--crayon); }
+</style>

@@ -1,0 +1,40 @@
+import type { CutBoard } from '../board'
+import type { Frame, Role } from '../frame'
+import { type Mesh, meshOf, type Placement, toBuilding, vec, type Vec3 } from '../geometry'
+
+/** A member in the model: which of the shapes it has, where that stands, and the middle of its wood in the building, mm. */
+export interface ModelMember { readonly id: string, readonly role: Role, readonly shape: number, readonly placement: Placement, readonly middle: Vec3 }
+
+/** The building as solids: each cut shape once, as a closed mesh in board axes, and every member that has it. `low` and `high` are the corners of its box. */
+export interface Model { readonly shapes: readonly Mesh[], readonly members: readonly ModelMember[], readonly low: Vec3, readonly high: Vec3 }
+
+/** The model of a frame, made of its cut solids alone. A frame of nothing has a box of a metre. */
+export function modelOf(frame: Frame): Model {
+  const index = new Map<CutBoard, number>()
+  const shapes: Mesh[] = []
+  const members = frame.members.map(({ id, role, board, placement }): ModelMember => {
+    let shape = index.get(board)
+    if (shape === undefined) {
+      shape = shapes.push(meshOf(board.faces)) - 1
+      index.set(board, shape)
+    }
+    const middle = toBuilding(placement, vec((board.start + board.end) / 2, board.blank.depth / 2, board.blank.thickness / 2))
+    return { id, role, shape, placement, middle }
+  })
+  return { shapes, members, ...boxOf(frame) }
+}
+
+function boxOf(frame: Frame): { low: Vec3, high: Vec3 } {
+  if (frame.members.length === 0) return { low: vec(0, 0, 0), high: vec(1000, 1000, 1000) }
+  let [x0, y0, z0, x1, y1, z1] = [Infinity, Infinity, Infinity, -Infinity, -Infinity, -Infinity]
+  for (const { board, placement } of frame.members) {
+    for (const x of [board.start, board.end]) {
+      for (const y of [0, board.blank.depth]) {
+        const p = toBuilding(placement, vec(x, y, 0))
+        ;[x0, y0, z0] = [Math.min(x0, p.x), Math.min(y0, p.y), Math.min(z0, p.z)]
+        ;[x1, y1, z1] = [Math.max(x1, p.x), Math.max(y1, p.y), Math.max(z1, p.z)]
+      }
+    }
+  }
+  return { low: vec(x0, y0, z0), high: vec(x1, y1, z1) }
+}
