@@ -2,10 +2,10 @@ import { mkdir, readFile, writeFile } from 'node:fs/promises'
 import { join } from 'node:path'
 import { parseArgs } from 'node:util'
 import { parseDesign } from '../core/design'
-import { boardOnBench, plateStrip, roofSection, wallElevation } from '../core/drawing'
+import { baseElevation, basePlan, boardOnBench, floorPlan, pairStrip, roofSection, sitePlan, wallElevation } from '../core/drawing'
 import { wallNames } from '../core/frame'
 import { cutListCsv, cutListText, drawingSvg, planFile } from '../core/output'
-import { cardOf, plan, type Plan } from '../core/plan'
+import { cardOf, plan, type Plan, platePair, rimPair } from '../core/plan'
 import { sayDesignFault } from '../core/words'
 
 const usage = `usage: npm run --silent plan -- FILE [--format json|csv|text] [--out DIR]
@@ -36,7 +36,17 @@ async function writeAll(made: Plan, directory: string): Promise<void> {
   }
   for (const wall of wallNames) {
     files[`wall-${wall}.svg`] = drawingSvg(wallElevation(made, wall), units)
-    files[`plates-${wall}.svg`] = drawingSvg(plateStrip(made, wall), units, 2000)
+    files[`plates-${wall}.svg`] = drawingSvg(pairStrip(`plates-${wall}`, platePair(made.frame, wall), made.frame.lumber.plate.depth), units, 2000)
+  }
+  if (made.design.site) files['site-plan.svg'] = drawingSvg(sitePlan(made), units)
+  if (made.design.base) {
+    files['base-plan.svg'] = drawingSvg(basePlan(made), units)
+    files['base-elevation.svg'] = drawingSvg(baseElevation(made), units)
+  }
+  if (made.frame.floor) {
+    files['floor-frame.svg'] = drawingSvg(floorPlan(made, 'frame'), units)
+    files['floor-deck.svg'] = drawingSvg(floorPlan(made, 'deck'), units)
+    for (const bay of made.frame.floor.bays) files[`rims-${bay.id.replace('/', '-')}.svg`] = drawingSvg(pairStrip(`rims-${bay.id}`, rimPair(made.frame, bay), 60), units, 2000)
   }
   for (const piece of made.pieces) files[`board-${piece.mark}.svg`] = drawingSvg(boardOnBench(cardOf(made, piece)), units, 1600)
   await mkdir(directory, { recursive: true })

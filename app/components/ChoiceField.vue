@@ -1,14 +1,16 @@
 <script setup lang="ts">
 /** One of a few choices of the design, that is not a dimension. */
-defineProps<{ label: string, options: readonly { readonly value: string | number, readonly label: string }[] }>()
+const props = defineProps<{ label: string, options: readonly { readonly value: string | number, readonly label: string }[] }>()
 const model = defineModel<string | number>({ required: true })
 const id = useId()
+/** What is chosen, without what stands in brackets in the list: the list says the sizes, the strip has no room for them. */
+const chosen = computed(() => (props.options.find(each => each.value === model.value)?.label ?? '').replace(/ \(.*\)$/, ''))
 </script>
 
 <template>
   <span class="choice">
     <label :for="id">{{ label }}</label>
-    <Select v-model="model" :input-id="id" :label-id="id" :options="[...options]" option-value="value" option-label="label" :aria-label="label" scroll-height="340px" />
+    <Select v-model="model" :input-id="id" :label-id="id" :options="[...options]" option-value="value" option-label="label" :aria-label="label" scroll-height="340px"><template #value>{{ chosen }}</template></Select>
   </span>
 </template>
 

@@ -4,7 +4,8 @@ import { formatLength, riseInTwelve } from '../../core/measure'
 import { fieldName, sayLength } from '../../core/words'
 import { showEntry } from '../logic/entry'
 
-const { drawing: whole, label } = defineProps<{ drawing: Drawing, label: string }>()
+/** `still`: to be read and printed, not changed. */
+const { drawing: whole, label, still } = defineProps<{ drawing: Drawing, label: string, still?: boolean }>()
 const bench = useBench()
 const box = useTemplateRef<HTMLElement>('box')
 const { width, height } = useElementSize(box)
@@ -30,6 +31,7 @@ const handleSize = (handle: Handle): number => {
   return typeof value === 'number' ? value : riseInTwelve(value)
 }
 const sayHandle = (handle: Handle): string => showEntry(drag.valueOf(handle), units.value)
+const sayLabel = ({ text, value }: Drawing['labels'][number]): string => value === undefined ? text : `${text} ${formatLength(value, { units: units.value })}`
 const takeUp = (member: string | null): void => { if (member) bench.hand = member }
 </script>
 
@@ -47,6 +49,9 @@ const takeUp = (member: string | null): void => { if (member) bench.hand = membe
         <path v-for="(way, i) in [each.at.line, ...each.at.ticks]" :key="i" :d="`M${px(way[0].x)} ${px(way[0].y)}L${px(way[1].x)} ${px(way[1].y)}`" />
         <path v-for="(way, i) in each.at.extensions" :key="`e${i}`" class="out" :d="`M${px(way[0].x)} ${px(way[0].y)}L${px(way[1].x)} ${px(way[1].y)}`" />
       </g>
+      <g v-for="(each, i) in drawing.labels" :key="`t${i}`">
+        <text class="label" :x="px(fit.at(each.at).x)" :y="px(fit.at(each.at).y - 11)">{{ sayLabel(each) }}</text>
+      </g>
       <g v-for="(each, i) in running" :key="`r${i}`" class="running">
         <path :d="`M${px(each.x)} ${px(fit.bottom)}v8L${px(each.words)} ${px(fit.bottom + 16)}`" />
         <text :x="px(each.words)" :y="px(fit.bottom + 20)" :transform="`rotate(-90 ${px(each.words)} ${px(fit.bottom + 20)})`" dy="4">{{ formatLength(each.mark.value, { units }) }}</text>
@@ -54,14 +59,14 @@ const takeUp = (member: string | null): void => { if (member) bench.hand = membe
     </svg>
     <template v-if="width">
       <span v-for="each in placed" :key="each.dimension.name" class="on" :style="{ left: `${px(each.at.words.x)}px`, top: `${px(each.at.words.y)}px` }">
-        <MeasureField v-if="each.dimension.field" :path="each.dimension.field" :value="each.dimension.value" bare />
+        <MeasureField v-if="each.dimension.field && !still" :path="each.dimension.field" :value="each.dimension.value" bare />
         <span v-else class="read figures">{{ sayLength(each.dimension.value, units).replace(' mm', '') }}</span>
       </span>
-      <span v-if="drawing.pitch && pitchAt" class="on pitch" :style="{ left: `${px(pitchAt.x)}px`, top: `${px(pitchAt.y)}px` }">
+      <span v-if="drawing.pitch && pitchAt && !still" class="on pitch" :style="{ left: `${px(pitchAt.x)}px`, top: `${px(pitchAt.y)}px` }">
         <MeasureField :path="drawing.pitch.field" :value="drawing.pitch.pitch" bare />
       </span>
       <button
-        v-for="handle in drawing.handles" :key="handle.field" type="button" class="handle" role="slider" :aria-label="`${fieldName(handle.field)}, drag`" :aria-valuenow="handleSize(handle)"
+        v-for="handle in still ? [] : drawing.handles" :key="handle.field" type="button" class="handle" role="slider" :aria-label="`${fieldName(handle.field)}, drag`" :aria-valuenow="handleSize(handle)"
         :aria-valuetext="sayHandle(handle)" :data-handle="handle.field" :class="[{ held: drag.held.value?.field === handle.field }, handle.along.x ? 'level' : 'plumb']"
         :style="{ left: `${px(fit.at(handle.at).x)}px`, top: `${px(fit.at(handle.at).y)}px` }"
         @pointerdown="drag.begin($event, handle)" @pointermove="drag.move" @pointerup="drag.end" @pointercancel="drag.cancel" @keydown.escape="drag.cancel"
@@ -77,7 +82,17 @@ svg { position: absolute; inset: 0; display: block; }
 path { fill: none; stroke: var(--ink); stroke-width: 1; }
 .wood { fill: var(--pine); cursor: pointer; }
 .end-grain { fill: var(--grain); cursor: pointer; }
+.sheet { fill: var(--dust); cursor: pointer; }
+.concrete { fill: var(--line); }
+.gravel { fill: var(--paper); stroke: var(--soft); stroke-dasharray: 2 5; }
+.behind { stroke: var(--soft); stroke-dasharray: 4 4; }
 .hand { stroke: var(--crayon); stroke-width: 2; }
+.boundary { stroke-width: 2; stroke-dasharray: 16 5 3 5; }
+.setback { stroke: var(--chalk); stroke-dasharray: 7 5; }
+.find { stroke: var(--moss-words); stroke-width: 1.5; }
+.buried { stroke: var(--crayon); stroke-width: 2; stroke-dasharray: 11 5; }
+.hole { stroke: var(--soft); stroke-dasharray: 3 3; }
+.label { font: 14px var(--text); fill: var(--ink); text-anchor: middle; paint-order: stroke; stroke: var(--sheet); stroke-width: 5px; }
 .ground { stroke-width: 2.5; }
 .datum { stroke: var(--chalk); stroke-dasharray: 9 4 2 4; }
 .mark { stroke: var(--crayon); }

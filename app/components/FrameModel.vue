@@ -9,8 +9,11 @@ import { useViewer } from '../composables/useViewer'
 defineProps<{ drawing: string }>()
 const bench = useBench()
 const canvas = useTemplateRef<HTMLCanvasElement>('canvas')
-const parts = [{ value: 'roof', label: 'Roof' }, { value: 'walls', label: 'Walls' }]
-const solid = ref(parts.map(part => part.value))
+const all = [{ value: 'roof', label: 'Roof' }, { value: 'walls', label: 'Walls' }, { value: 'deck', label: 'Deck' }, { value: 'floor', label: 'Floor' }, { value: 'base', label: 'Base' }]
+const ids = computed(() => [...(bench.plan?.frame.members ?? []), ...(bench.plan?.frame.base.parts ?? [])].map(each => each.id))
+const partOf = (id: string): string => /\/(sheet|board)\//.test(id) ? 'deck' : id.startsWith('porch/') ? 'floor' : id.split('/')[0] ?? ''
+const parts = computed(() => all.filter(part => ids.value.some(id => partOf(id) === part.value)))
+const solid = ref(all.map(part => part.value))
 const apart = ref(0)
 const steps = computed(() => bench.plan ? raising(bench.plan.frame) : [])
 const step = ref<number | null>(null)
@@ -18,7 +21,7 @@ const upTo = computed(() => Math.min(step.value ?? steps.value.length, steps.val
 const stepName = computed(() => step.value === null || upTo.value === steps.value.length ? 'All standing' : upTo.value === 0 ? 'Nothing yet' : `${upTo.value} of ${steps.value.length}: ${raisingNames[steps.value[upTo.value - 1]?.name ?? 'ridge']}`)
 const showing = computed(() => ({
   hand: new Set(bench.piece?.members ?? []),
-  faded: new Set((bench.plan?.frame.members ?? []).map(member => member.id).filter(id => !solid.value.includes(id.split('/')[0] ?? ''))),
+  faded: new Set(ids.value.filter(id => !solid.value.includes(partOf(id)))),
   hidden: new Set(steps.value.slice(upTo.value).flatMap(each => each.members)),
   apart: apart.value,
 }))

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { formatLength } from '../../core/measure'
+import { benchKeys } from '../logic/benches'
 import { storyPole } from '../logic/pole'
 
 const props = defineProps<{ id: string, bench: string }>()
@@ -7,9 +8,12 @@ const store = useBench()
 const box = useTemplateRef<HTMLElement>('box')
 const { height } = useElementSize(box)
 const units = computed(() => store.design?.units ?? 'imperial')
-const heights = computed(() => ({ plate: store.design?.walls.height ?? 2400, ridge: store.plan?.frame.roof.ridgeTop ?? 3200 }))
+const heights = computed(() => {
+  const frame = store.plan?.frame
+  return { ground: frame?.ground.highest.height ?? 0, base: frame?.floor?.bottom ?? 0, plate: store.design?.walls.height ?? 2400, ridge: frame?.roof.ridgeTop ?? 3200 }
+})
+const top = computed(() => Math.min(...pole.value.ticks.map(tick => tick.y)))
 const pole = computed(() => storyPole(heights.value, Math.max(360, height.value), units.value === 'imperial' ? 304.8 : 250))
-const keyOf: Record<string, string> = { roof: 'R', walls: 'W', saw: 'S' }
 const to = (bench: string): string => `/design/${props.id}/${bench}`
 </script>
 
@@ -17,7 +21,7 @@ const to = (bench: string): string => `/design/${props.id}/${bench}`
   <nav ref="box" class="pole" aria-label="Benches">
     <NuxtLink class="shelf" to="/"><i class="pi pi-arrow-left" aria-hidden="true" /> Shelf</NuxtLink>
     <svg v-if="height > 200" class="stick" width="132" :height="height" aria-hidden="true">
-      <rect x="16" :y="pole.ticks[2]?.y" width="16" :height="height - (pole.ticks[2]?.y ?? 0) - 20" class="pine" />
+      <rect x="16" :y="top" width="16" :height="height - top - 20" class="pine" />
       <path v-for="y in pole.small" :key="y" class="small" :d="`M16 ${y}h7`" />
       <path class="earth" :d="`M0 ${pole.ground}H132`" />
       <g v-for="tick in pole.ticks" :key="tick.name">
@@ -30,7 +34,7 @@ const to = (bench: string): string => `/design/${props.id}/${bench}`
       v-for="each in pole.benches" :key="each.bench" class="bench" :class="{ here: each.bench === bench }" :to="to(each.bench)" :style="{ '--y': `${each.y}px` }"
       :aria-current="each.bench === bench ? 'page' : undefined"
     >
-      {{ each.label }}<kbd aria-hidden="true">{{ keyOf[each.bench] }}</kbd>
+      {{ each.label }}<kbd aria-hidden="true">{{ benchKeys[each.bench] }}</kbd>
     </NuxtLink>
   </nav>
 </template>
@@ -56,8 +60,8 @@ kbd { font: 12px var(--figures); color: var(--soft); }
 @media (max-width: 720px) {
   .pole { width: 100%; height: 60px; display: flex; align-items: center; justify-content: space-around; background: var(--pine); border-top: 1px solid var(--ink); flex-direction: row-reverse; }
   .stick, kbd { display: none; }
-  .shelf { position: static; }
-  .bench { position: static; transform: none; width: auto; min-width: 72px; justify-content: center; }
+  .shelf { position: static; padding: 0 4px; gap: 4px; }
+  .bench { position: static; transform: none; width: auto; min-width: 56px; padding: 0 4px; justify-content: center; }
   .bench::before { display: none; }
 }
 </style>

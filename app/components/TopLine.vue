@@ -39,6 +39,7 @@ function rename(): void {
       <span><b>{{ bench.plan.totals.pieces }}</b> pieces</span>
       <span><b>{{ sayLength(bench.plan.totals.length, units) }}</b></span>
       <span><b>{{ wood }}</b></span>
+      <span v-if="bench.plan.totals.sheets"><b>{{ bench.plan.totals.sheets }}</b> {{ bench.plan.totals.sheets === 1 ? 'sheet' : 'sheets' }}</span>
       <span><b>{{ sayWeight(bench.plan.totals.weight, units) }}</b></span>
     </p>
     <CautionList />

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { wallElevation } from '../../core/drawing'
 import type { WallName } from '../../core/frame'
+import { platePair } from '../../core/plan'
 
 const bench = useBench()
 const sections = useSectionChoices()
@@ -12,6 +13,7 @@ const through = useChoice<string>('walls.through')
 const corner = useChoice<string>('walls.corner')
 const drawing = computed(() => bench.plan ? wallElevation(bench.plan, wall.value) : null)
 onMounted(() => { bench.hand ??= `walls/${wall.value}/stud/1` })
+const pair = computed(() => bench.plan ? platePair(bench.plan.frame, wall.value) : { length: 0, marks: [] })
 const line = computed(() => bench.plan?.frame.walls.find(each => each.name === wall.value))
 </script>
 
@@ -27,7 +29,7 @@ const line = computed(() => bench.plan?.frame.walls.find(each => each.name === w
     </div>
     <ProblemLine />
     <DrawingSheet class="sheet" :drawing="drawing" :label="`The ${wall} wall, seen from ${line.seenFrom}`" />
-    <PlateLayout :wall="wall" />
+    <PairStrip :pair="pair" :names="['Top', 'Bottom']" what="Bottom and top plate" />
     <p class="caption quiet">{{ line.through ? 'Runs through at the corners' : 'Butts between the through walls' }}; seen from {{ line.seenFrom }}. Marks run from the {{ line.along === 'x' ? 'west' : 'south' }} end of the plates: the near side of each stud, X ahead.</p>
   </div>
 </template>

@@ -5,9 +5,27 @@ import { fieldName, lengthExample, pitchExample, sayLength, sayMeasureFault } fr
 /** What became of something typed: the value for the document, or what to say beside the field. */
 export type Entry = { ok: true, value: number | Pitch } | { ok: false, message: string }
 
-const limitOf: Record<Exclude<FieldPath, 'roof.pitch'>, { readonly min: number, readonly max: number }> = {
+interface Limit { readonly min: number, readonly max: number }
+
+/** Limits of the fields by their paths, a `*` standing for the number of an item in a list. */
+const limitOf: Record<string, Limit> = {
   'footprint.length': limits.footprintLength, 'footprint.width': limits.footprintWidth, 'walls.height': limits.wallHeight, 'walls.spacing': limits.spacing,
   'roof.spacing': limits.spacing, 'roof.overhang.eave': limits.eaveOverhang, 'roof.overhang.gable': limits.gableOverhang, 'roof.seat.height': limits.seatHeight,
+  'floor.spacing': limits.spacing, 'floor.deck.thickness': limits.sheet, 'floor.deck.gap': limits.gap, 'floor.joint': limits.footprintLength, 'floor.porch.depth': limits.porch, 'floor.porch.gap': limits.gap,
+  'floor.openings.*.x': limits.onSite, 'floor.openings.*.y': limits.onSite, 'floor.openings.*.length': limits.opening, 'floor.openings.*.width': limits.opening,
+  'base.lift': limits.lift, 'base.gravel.depth': limits.gravelDepth, 'base.gravel.beyond': limits.beyond, 'base.spacing': limits.supports, 'base.block.side': limits.block, 'base.block.height': limits.block, 'base.frost': limits.frost,
+  'base.hole': limits.hole, 'base.diameter': limits.hole, 'base.thickness': limits.slab, 'base.beyond': limits.beyond, 'base.lowWall.height': limits.lowWall, 'base.lowWall.thickness': limits.block, 'base.rock.*.reached': limits.frost,
+  'site.reference.length': limits.tape, 'site.place.along': limits.across, 'site.place.near': limits.onSite, 'site.place.far': limits.onSite,
+  'site.boundaries.*.from.along': limits.across, 'site.boundaries.*.from.out': limits.across, 'site.boundaries.*.to.along': limits.across, 'site.boundaries.*.to.out': limits.across, 'site.boundaries.*.setback': limits.onSite,
+  'site.finds.*.clear': limits.clear, 'site.finds.*.places.*.toLeft': limits.tape, 'site.finds.*.places.*.toRight': limits.tape, 'site.squaring.tolerance.good': limits.tolerance, 'site.squaring.tolerance.fair': limits.tolerance,
+  'site.levels.points.*.x': limits.across, 'site.levels.points.*.y': limits.across, 'site.levels.points.*.reading': limits.height,
+}
+
+/** The limits of a field. Throws RangeError for a path that is no length. */
+export function limitFor(path: string): Limit {
+  const found = limitOf[path] ?? limitOf[path.replace(/\.\d+(?=\.|$)/g, '.*')]
+  if (!found) throw new RangeError(`no limits for ${path}`)
+  return found
 }
 
 /** Reads what is typed into a field of the design. */
@@ -16,11 +34,15 @@ export function readEntry(path: FieldPath, text: string, units: Units): Entry {
 }
 
 function readLength(path: Exclude<FieldPath, 'roof.pitch'>, text: string, units: Units): Entry {
-  const read = parseLength(text, units)
+  return readTape(text, units, fieldName(path), limitFor(path))
+}
+
+/** Reads a length typed beside a name, within limits; a sign is understood where it may be negative. */
+export function readTape(text: string, units: Units, name: string, { min, max }: Limit): { ok: true, value: number } | { ok: false, message: string } {
+  const read = parseLength(text, units, min < 0)
   if (!read.ok) return { ok: false, message: sayMeasureFault(read.fault, lengthExample(units)) }
-  const { min, max } = limitOf[path]
-  if (read.value < min) return { ok: false, message: `${fieldName(path)} must be at least ${sayLength(min, units)}.` }
-  return read.value > max ? { ok: false, message: `${fieldName(path)} must be at most ${sayLength(max, units)}.` } : { ok: true, value: read.value }
+  if (read.value < min) return { ok: false, message: `${name} must be at least ${sayLength(min, units)}.` }
+  return read.value > max ? { ok: false, message: `${name} must be at most ${sayLength(max, units)}.` } : { ok: true, value: read.value }
 }
 
 function readPitch(text: string, units: Units): Entry {
@@ -31,22 +53,26 @@ function readPitch(text: string, units: Units): Entry {
   return angle < min || angle > max ? { ok: false, message: `Pitch must be between ${min}° and ${max}°.` } : { ok: true, value: read.value }
 }
 
+/** mm. Thinner than this it is a sheet or a gap, which come in thirty-seconds of an inch. */
+const SHEET = 1.25 * INCH
+
 /** A field's value as it is typed. */
 export function showEntry(value: number | Pitch, units: Units): string {
-  if (typeof value === 'number') return formatLength(value, { units })
+  if (typeof value === 'number') return formatLength(value, { units, denominator: value < SHEET ? 32 : 16 })
   return formatPitch(value, units === 'imperial' ? 'twelve' : 'degrees')
 }
 
 /** Steps that a drag or an arrow key moves a value by, so that it falls on marks of a tape: mm, or rise in 12. */
 function gridOf(path: FieldPath, units: Units): number {
   if (path === 'roof.pitch') return 0.25
+  if (limitFor(path).max <= limits.tolerance.max) return units === 'imperial' ? INCH / 32 : 1
   return units === 'imperial' ? INCH / 2 : 10
 }
 
 /** A field's value moved by `by` (mm, or rise in 12), on the grid and within its limits. A metric pitch moves by half degrees. */
 export function movedValue(design: Design, path: FieldPath, from: number | Pitch, by: number): number | Pitch {
   if (typeof from !== 'number') return movedPitch(from, by, design.units)
-  const { min, max } = limitOf[path as keyof typeof limitOf]
+  const { min, max } = limitFor(path)
   return Math.min(max, Math.max(min, roundTo(from + by, gridOf(path, design.units))))
 }
 

@@ -83,14 +83,14 @@ describe('own sizes', () => {
 
 describe('the story pole', () => {
   test('stands to scale: heights above the deck in proportion', () => {
-    const pole = storyPole({ plate: 2000, ridge: 3000 }, 800, 250)
+    const pole = storyPole({ ground: 0, base: 0, plate: 2000, ridge: 3000 }, 800, 250)
     const y = (name: string): number => pole.ticks.find(tick => tick.name === name)?.y ?? NaN
     expect((y('Deck') - y('Plate')) / (y('Deck') - y('Ridge'))).toBeCloseTo(2 / 3, 9)
     expect(pole.small).toHaveLength(12)
   })
 
   test('keeps benches apart from the words even under a flat roof', () => {
-    const pole = storyPole({ plate: 2400, ridge: 2450 }, 600, 250)
+    const pole = storyPole({ ground: 0, base: 0, plate: 2400, ridge: 2450 }, 600, 250)
     const [roof, walls, saw] = pole.benches.map(each => each.y)
     expect((walls ?? 0) - (roof ?? 0)).toBeGreaterThan(44)
     expect(saw).toBeGreaterThan(pole.ground)

@@ -1,32 +1,44 @@
-/** A bench's place on the story pole. */
-export interface PoleBench { readonly bench: string, readonly label: string, readonly y: number }
-export interface PoleTick { readonly name: string, readonly height: number, readonly y: number }
+import type { Bench } from './benches'
 
-export interface Pole { readonly ground: number, readonly scale: number, readonly ticks: readonly PoleTick[], readonly benches: readonly PoleBench[], readonly small: readonly number[] }
+/** The story pole's real heights above the deck, mm: where it is ticked, and by what name. */
+export interface PoleHeights { readonly ground: number, readonly base: number, readonly plate: number, readonly ridge: number }
+
+/** A tick of the story pole and where each bench hangs on it, in px from its top. */
+export interface Pole { readonly ground: number, readonly ticks: readonly { readonly name: string, readonly height: number, readonly y: number }[], readonly benches: readonly { readonly bench: Bench, readonly label: string, readonly y: number }[], readonly small: readonly number[] }
 
 /** Room above the ridge and below the ground, px. */
 const ABOVE = 104
-const BELOW = 150
-/** Least distance between a bench and the next words, px. */
-const CLEAR = 44
+const BELOW = 156
+/** Least distance between two ticks, so that their words can be read, and between two with a bench between them; px. */
+const WORDS = 36
+const BENCH = 78
 
 /**
- * The story pole to scale: heights above the deck in mm, `tall` px from top to bottom. The roof hangs between plate and ridge,
- * the walls between deck and plate, the saw below ground. `every` is the spacing of the stick's small marks, mm.
+ * The story pole to scale, `tall` px from top to bottom: the roof hangs between plate and ridge, the walls between deck and plate, the floor under the deck, the
+ * ground and the saw below. Where heights lie too close to be read they are drawn apart. `every` is the spacing of the stick's small marks, mm.
  */
-export function storyPole(heights: { readonly plate: number, readonly ridge: number }, tall: number, every: number): Pole {
-  const ground = tall - BELOW
-  const scale = Math.max(40, ground - ABOVE) / heights.ridge
-  const y = (height: number): number => ground - height * scale
-  const plate = y(heights.plate)
-  const ridge = y(heights.ridge)
-  const count = Math.floor(heights.ridge / every)
+export function storyPole(heights: PoleHeights, tall: number, every: number): Pole {
+  const earth = tall - BELOW
+  const raised = heights.ground < -1
+  const scale = (earth - ABOVE) / Math.max(heights.ridge - heights.ground, 1)
+  const y = (height: number): number => earth - (height - heights.ground) * scale
+  const wanted = [
+    ...(raised ? [{ name: 'Ground', height: heights.ground, above: 0 }] : []), ...(raised && heights.base > heights.ground + 1 && heights.base < -1 ? [{ name: 'Base', height: heights.base, above: WORDS }] : []),
+    { name: 'Deck', height: 0, above: raised ? BENCH : 0 }, { name: 'Plate', height: heights.plate, above: BENCH }, { name: 'Ridge', height: heights.ridge, above: BENCH - 16 },
+  ]
+  let last = Infinity
+  const ticks = wanted.map(({ name, height, above }) => {
+    last = Math.min(y(height), last - above)
+    return { name, height, y: last }
+  })
+  const at = (name: string): number => ticks.find(each => each.name === name)?.y ?? earth
+  const low = raised ? [{ bench: 'floor' as const, label: 'Floor', y: at('Deck') + BENCH / 2 - 1 }, { bench: 'ground' as const, label: 'Ground', y: earth + 44 }, { bench: 'saw' as const, label: 'Saw', y: earth + 92 }]
+    : [{ bench: 'floor' as const, label: 'Floor', y: earth + 42 }, { bench: 'ground' as const, label: 'Ground', y: earth + 84 }, { bench: 'saw' as const, label: 'Saw', y: earth + 126 }]
   return {
-    ground, scale,
-    ticks: [{ name: 'Deck', height: 0, y: ground }, { name: 'Plate', height: heights.plate, y: plate }, { name: 'Ridge', height: heights.ridge, y: Math.min(ridge, plate - CLEAR * 1.4) }],
+    ground: earth, ticks,
     benches: [
-      { bench: 'roof', label: 'Roof', y: Math.min((plate + ridge) / 2, plate - CLEAR * 0.7) }, { bench: 'walls', label: 'Walls', y: (plate + ground) / 2 }, { bench: 'saw', label: 'Saw', y: ground + CLEAR * 1.5 },
+      { bench: 'roof', label: 'Roof', y: Math.min((at('Plate') + at('Ridge')) / 2, at('Plate') - 31) }, { bench: 'walls', label: 'Walls', y: (at('Deck') + at('Plate')) / 2 }, ...low,
     ],
-    small: Array.from({ length: count }, (_, i) => y((i + 1) * every)),
+    small: Array.from({ length: Math.floor((heights.ridge - heights.ground) / every) }, (_, i) => y(heights.ground + (i + 1) * every)),
   }
 }

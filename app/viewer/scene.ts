@@ -86,6 +86,9 @@ export function createViewer(canvas: HTMLCanvasElement): Viewer {
       return [{ member, body, edges, away }]
     })
     bounds = new Box3(new Vector3(model.low.x, model.low.y, model.low.z), new Vector3(model.high.x, model.high.y, model.high.z)).getBoundingSphere(new Sphere())
+    camera.near = Math.max(20, bounds.radius * 0.05)
+    camera.far = bounds.radius * 40
+    camera.updateProjectionMatrix()
     if (fitToo) fit()
     draw()
   }

@@ -1,13 +1,16 @@
 import type { Units } from '../measure'
+import { type Base, baseSchema } from './base'
 import { type CutMember, cutSchema, defaultCut } from './cut'
+import { type Floor, floorSchema } from './floor'
 import { defaultFootprint, type Footprint, footprintSchema } from './footprint'
 import { defaultLumber, type Lumber, lumberSchema } from './lumber'
 import { defaultRoof, type Roof, roofSchema } from './roof'
+import { type Site, siteSchema } from './site'
 import { defaultWalls, type Walls, wallsSchema } from './walls'
 import { z } from './zod'
 
 export const FORMAT = 'early-wren/design'
-export const VERSION = 1
+export const VERSION = 2
 
 /** One building: the whole document. Lengths in mm; `units` says only how they are shown and typed. */
 export interface Design {
@@ -16,6 +19,12 @@ export interface Design {
   readonly name: string
   readonly units: Units
   readonly footprint: Footprint
+  /** Null where nothing is known of the ground. */
+  readonly site: Site | null
+  /** Null where what the floor or the walls stand on is not part of the work. */
+  readonly base: Base | null
+  /** Null where the walls stand on a slab or an old floor. */
+  readonly floor: Floor | null
   readonly walls: Walls
   readonly roof: Roof
   readonly lumber: Lumber
@@ -29,6 +38,9 @@ export const designSchema = z.strictObject({
   name: z.string().trim().min(1).max(80),
   units: z.enum(['imperial', 'metric']),
   footprint: footprintSchema,
+  site: siteSchema.nullable(),
+  base: baseSchema.nullable(),
+  floor: floorSchema.nullable(),
   walls: wallsSchema,
   roof: roofSchema,
   lumber: lumberSchema.default({ ...defaultLumber, sections: [] }),
@@ -38,7 +50,7 @@ export const designSchema = z.strictObject({
 /** A new design: a plain 8 x 12 ft shed, or its nearest metric like. */
 export function newDesign(name: string, units: Units): Design {
   const imperial: Design = {
-    format: FORMAT, version: VERSION, name, units, footprint: defaultFootprint, walls: defaultWalls, roof: defaultRoof, lumber: defaultLumber, cut: defaultCut,
+    format: FORMAT, version: VERSION, name, units, footprint: defaultFootprint, site: null, base: null, floor: null, walls: defaultWalls, roof: defaultRoof, lumber: defaultLumber, cut: defaultCut,
   }
   if (units === 'imperial') return imperial
   return {

@@ -1,9 +1,19 @@
 import type { Design } from './design'
 
+type Digit = `${number}`
+/** Paths of the lengths below the walls; a number stands for an item of a list. */
+export type GroundPath =
+  | 'floor.spacing' | 'floor.deck.thickness' | 'floor.deck.gap' | 'floor.joint' | 'floor.porch.depth' | 'floor.porch.gap' | `floor.openings.${Digit}.${'x' | 'y' | 'length' | 'width'}`
+  | 'base.lift' | 'base.gravel.depth' | 'base.gravel.beyond' | 'base.spacing' | 'base.block.side' | 'base.block.height' | 'base.frost' | 'base.hole' | 'base.diameter'
+  | 'base.thickness' | 'base.beyond' | 'base.lowWall.height' | 'base.lowWall.thickness' | `base.rock.${Digit}.reached`
+  | 'site.reference.length' | 'site.place.along' | 'site.place.near' | 'site.place.far' | `site.boundaries.${Digit}.${'from' | 'to'}.${'along' | 'out'}` | `site.boundaries.${Digit}.setback`
+  | `site.finds.${Digit}.clear` | `site.finds.${Digit}.places.${Digit}.${'toLeft' | 'toRight'}` | 'site.squaring.tolerance.good' | 'site.squaring.tolerance.fair'
+  | `site.levels.points.${Digit}.${'x' | 'y' | 'reading'}`
+
 /** Paths of the lengths and the pitch that a drawing lets one change. */
 export type LengthPath =
   | 'footprint.length' | 'footprint.width' | 'walls.height' | 'walls.spacing' | 'roof.spacing'
-  | 'roof.overhang.eave' | 'roof.overhang.gable' | 'roof.seat.height'
+  | 'roof.overhang.eave' | 'roof.overhang.gable' | 'roof.seat.height' | GroundPath
 export type FieldPath = LengthPath | 'roof.pitch'
 
 /** The value at a dotted path; undefined where there is none. */
@@ -20,5 +30,6 @@ function put(at: unknown, keys: readonly string[], value: unknown): unknown {
   const [key, ...rest] = keys
   if (key === undefined) return value
   const record = at as Record<string, unknown>
-  return { ...record, [key]: put(record[key], rest, value) }
+  const inner = put(record[key], rest, value)
+  return Array.isArray(at) ? at.map((each: unknown, i) => String(i) === key ? inner : each) : { ...record, [key]: inner }
 }

@@ -43,7 +43,7 @@ describe('reading a design', () => {
     ['an opening', changed('walls.openings', [{}]), 'walls.openings', 'no-openings'],
     ['a name of nothing', changed('name', '  '), 'name', 'missing'],
     ['an endless name', changed('name', 'x'.repeat(81)), 'name', 'too-long'],
-    ['a newer version', changed('version', 2), '', 'version-newer'],
+    ['a newer version', changed('version', 3), '', 'version-newer'],
     ['no version', without('version'), '', 'version-missing'],
     ['another format', changed('format', 'x'), '', 'not-a-design'],
     ['a list', [], '', 'not-an-object'],

@@ -1,5 +1,6 @@
 import { findSection } from '../lumber'
 import { type Design, designSchema } from './design'
+import { baseKinds } from './base'
 import { ownSections } from './lumber'
 import { toCurrent, type VersionFault } from './versions'
 
@@ -103,21 +104,35 @@ function faultOf(issue: Issue): DesignFault[] {
   }
 }
 
-function unionChoices(path: string): string[] {
-  return path === 'walls.topPlates' ? ['1', '2'] : ['full-bearing', 'third', 'height-above-plate', 'none']
+const unions: Record<string, readonly string[]> = {
+  'walls.topPlates': ['1', '2'], 'floor.ends': ['1', '2'], 'floor.blocking': ['0', '1', '2', '3'], 'floor.deck.kind': ['sheets', 'boards'], 'base.kind': baseKinds, 'base.beams.plies': ['1', '2', '3'],
 }
+
+const unionChoices = (path: string): readonly string[] => unions[path] ?? unions[`${path}.kind`] ?? ['full-bearing', 'third', 'height-above-plate', 'none']
 
 /** Each fault once, and none of a whole whose parts are at fault. */
 const tidy = (faults: readonly DesignFault[]): DesignFault[] => faults.filter((fault, i) =>
   faults.findIndex(other => other.path === fault.path && other.code === fault.code) === i
   && !(fault.code === 'pitch' && faults.some(other => other.path.startsWith(`${fault.path}.`))))
 
+/** Sections named below the walls, with where. */
+function groundSections({ floor, base }: Design): [string, string][] {
+  const out: [string, string][] = []
+  if (floor) out.push(['floor.joist', floor.joist])
+  if (floor?.deck.kind === 'boards') out.push(['floor.deck.section', floor.deck.section])
+  if (floor?.porch) out.push(['floor.porch.board', floor.porch.board])
+  if (base && 'timber' in base) out.push(['base.timber', base.timber])
+  if (base && 'beams' in base) out.push(['base.beams.section', base.beams.section])
+  if (base?.kind === 'posts') out.push(['base.post', base.post])
+  return out
+}
+
 /** Faults between fields: names of sections that must exist. */
 function crossFaults(design: Design): DesignFault[] {
   const own = ownSections(design.lumber)
   const twice = own.filter((section, i) => own.findIndex(other => other.name === section.name) !== i)
     .map((section): DesignFault => ({ path: 'lumber.sections', code: 'section-twice', name: section.name }))
-  const used: [string, string][] = [['walls.stud', design.walls.stud], ['roof.rafter', design.roof.rafter], ['roof.ridge', design.roof.ridge]]
+  const used: [string, string][] = [['walls.stud', design.walls.stud], ['roof.rafter', design.roof.rafter], ['roof.ridge', design.roof.ridge], ...groundSections(design)]
   const lost = used.filter(([, name]) => !findSection(name, own)).map(([path, name]): DesignFault => ({ path, code: 'no-section', name }))
   return [...twice, ...lost]
 }

@@ -3,8 +3,11 @@ import { FORMAT, VERSION } from './design'
 /** Turns a document of one version into the next; works on a copy and need not stamp the version. */
 export type Migration = (document: Record<string, unknown>) => Record<string, unknown>
 
-/** `migrations[0]` takes version 1 to 2, and so on without gaps. There is one version yet. */
-export const migrations: readonly Migration[] = []
+/** Version 1 knew nothing below the walls. */
+const withGround: Migration = document => ({ ...document, site: null, base: null, floor: null })
+
+/** `migrations[0]` takes version 1 to 2, and so on without gaps. */
+export const migrations: readonly Migration[] = [withGround]
 
 export type VersionFault =
   | { code: 'not-an-object' }

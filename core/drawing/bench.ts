@@ -1,5 +1,5 @@
 import type { Card } from '../plan'
-import { type Drawing, extentOf, type Line, type Patch, type RunningMark } from './drawing'
+import { type Drawing, drawn, type Line, type Patch, type RunningMark } from './drawing'
 
 /** A board as it lies on the bench, near face up and bottom edge toward the sawyer, with its running marks. */
 export function boardOnBench(card: Card): Drawing {
@@ -7,7 +7,7 @@ export function boardOnBench(card: Card): Drawing {
   const { depth } = card.piece.section
   const lines = ripLines(card, depth)
   const running = card.marks.map((mark): RunningMark => ({ at: { x: mark.at, y: mark.across }, to: null, value: mark.at, letter: '' }))
-  return { name: `board-${card.piece.mark}`, patches: [patch], lines, dimensions: [], pitch: null, running, handles: [], ...extentOf([patch], lines) }
+  return drawn(`board-${card.piece.mark}`, { patches: [patch], lines, running })
 }
 
 /** The blank's own outline beside the cut one: what falls off. */

@@ -4,15 +4,15 @@ import { type Design, newDesign, valueAt, withValue } from '../design'
 import { frame, wallNames } from '../frame'
 import { type Pitch, riseInTwelve } from '../measure'
 import { drawingSvg } from '../output'
-import { cardOf, plan, plateMarks } from '../plan'
+import { cardOf, plan, platePair } from '../plan'
 import { gableSheds, runs } from '../testing/designs'
-import { boardOnBench, type Drawing, fit, type Handle, placeDimension, plateStrip, roofSection, spread, wallElevation, zones } from './index'
+import { boardOnBench, type Drawing, fit, type Handle, pairStrip, placeDimension, roofSection, spread, wallElevation, zones } from './index'
 
 const base = newDesign('a', 'imperial')
 
 function allDrawings(design: Design): Drawing[] {
   const made = plan(design)
-  return [roofSection(made), ...wallNames.flatMap(name => [wallElevation(made, name), plateStrip(made, name)]), ...made.pieces.map(piece => boardOnBench(cardOf(made, piece)))]
+  return [roofSection(made), ...wallNames.flatMap(name => [wallElevation(made, name), pairStrip(name, platePair(made.frame, name), 89)]), ...made.pieces.map(piece => boardOnBench(cardOf(made, piece)))]
 }
 
 describe('drawings', () => {
@@ -62,8 +62,8 @@ describe('drawings', () => {
 
   test('the plates\' running marks are those of the plan, both plates alike', () => {
     const made = plan(base)
-    const strip = plateStrip(made, 'south')
-    const values = plateMarks(made.frame, 'south').map(mark => mark.from)
+    const strip = pairStrip('south', platePair(made.frame, 'south'), 89)
+    const values = platePair(made.frame, 'south').marks.map(mark => mark.from)
     for (const level of new Set(strip.running.map(mark => mark.at.y))) expect(strip.running.filter(mark => mark.at.y === level).map(mark => mark.value)).toEqual(values)
   })
 

@@ -5,7 +5,7 @@ import type { Pitch } from '../measure'
 export interface Point { readonly x: number, readonly y: number }
 
 /** What a line or patch stands for; the theme gives it its look. */
-export type Ink = 'wood' | 'end-grain' | 'behind' | 'ground' | 'datum' | 'mark'
+export type Ink = 'wood' | 'end-grain' | 'sheet' | 'concrete' | 'gravel' | 'behind' | 'ground' | 'datum' | 'mark' | 'boundary' | 'setback' | 'find' | 'buried' | 'hole'
 
 /** A filled outline with its holes. `member` is the id of the board it shows. */
 export interface Patch { readonly loops: readonly (readonly Point[])[], readonly ink: Ink, readonly member: string | null }
@@ -26,6 +26,7 @@ export interface Dimension {
 }
 
 export type DimensionName = 'span' | 'run' | 'wall-height' | 'eave' | 'ridge-top' | 'rise' | 'height-above-plate' | 'wall-length' | 'stud-spacing' | 'rafter-spacing' | 'depth' | 'length'
+  | 'joist-spacing' | 'joint' | 'porch' | 'along' | 'near' | 'far' | 'reference' | 'lift' | 'frost' | 'base-top' | 'low-wall'
 
 /** The slope, written beside its line. */
 export interface PitchTag { readonly at: Point, readonly angle: number, readonly pitch: Pitch, readonly field: 'roof.pitch' }
@@ -35,6 +36,9 @@ export interface RunningMark { readonly at: Point, readonly value: number, reado
 
 /** A place to drag. Moving it by a millimetre of the drawing along `along` adds `gain` to the field (for the pitch: rise in 12). */
 export interface Handle { readonly field: FieldPath, readonly at: Point, readonly along: Point, readonly gain: number }
+
+/** Words at a place of the drawing: a name the user gave, or a stake's; and a length in mm after it, where there is one. */
+export interface Label { readonly at: Point, readonly text: string, readonly value?: number }
 
 export interface Drawing {
   readonly name: string
@@ -46,6 +50,13 @@ export interface Drawing {
   readonly pitch: PitchTag | null
   readonly running: readonly RunningMark[]
   readonly handles: readonly Handle[]
+  readonly labels: readonly Label[]
+}
+
+/** A drawing of what it has; its extent is that of its patches and lines. */
+export function drawn(name: string, parts: Partial<Omit<Drawing, 'name' | 'low' | 'high'>>): Drawing {
+  const whole = { patches: [], lines: [], dimensions: [], pitch: null, running: [], handles: [], labels: [], ...parts }
+  return { name, ...whole, ...extentOf(whole.patches, whole.lines) }
 }
 
 /** The corners of the box around patches and lines. A drawing of nothing is a metre square. */

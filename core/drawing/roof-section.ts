@@ -1,6 +1,6 @@
 import type { Frame, Member } from '../frame'
 import type { Plan, RoofReading } from '../plan'
-import { type Dimension, type Drawing, extentOf, type Handle, type Line, type PitchTag } from './drawing'
+import { type Dimension, type Drawing, drawn, type Handle, type Line, type PitchTag } from './drawing'
 import { seen, sectionView } from './view'
 
 /** Across the building at a rafter near its middle: walls, plates, the two rafters and the ridge, with the roof's dimensions. */
@@ -13,10 +13,7 @@ export function roofSection(plan: Plan): Drawing {
     { from: { x: -eave - 150, y: 0 }, to: { x: width + eave + 150, y: 0 }, ink: 'ground' },
     { from: { x: width / 2, y: design.walls.height - 120 }, to: { x: width / 2, y: frame.roof.ridgeTop + 120 }, ink: 'datum' },
   ]
-  return {
-    name: 'roof-section', patches, lines, running: [], ...extentOf(patches, lines),
-    dimensions: dimensions(plan, roof), pitch: pitchTag(plan), handles: handles(plan),
-  }
+  return drawn('roof-section', { patches, lines, dimensions: dimensions(plan, roof), pitch: pitchTag(plan), handles: handles(plan) })
 }
 
 /** The members that a cut beside the middle rafter shows, and the studs behind it. */

@@ -1,5 +1,5 @@
-import type { Member } from '../frame'
-import { dot, outlineOf, toBuilding, type Vec3, vec } from '../geometry'
+import { type Member, type Part, partFaces } from '../frame'
+import { add, dot, outlineOf, toBuilding, type Vec3, vec } from '../geometry'
 import type { Ink, Patch, Point } from './drawing'
 
 /** Where a drawing is looked at from: `right` and `up` of the paper in the building, and `toward` the eye; unit vectors, right-handed. */
@@ -19,10 +19,27 @@ export function seen(members: readonly Member[], view: View): Patch[] {
     if (facing < 1e-6) return []
     const loops = face.loops.map(loop => outlineOf(loop).map(p => toBuilding(at, p)))
     const depth = Math.max(...loops.flat().map(p => dot(p, view.toward)))
-    return [{ depth, patch: { loops: loops.map(loop => loop.map(p => flatten(view, p))), ink: inkOf(face.tag), member: member.id } }]
+    return [{ depth, patch: { loops: loops.map(loop => loop.map(p => flatten(view, p))), ink: member.section.kind === 'sheet' ? 'sheet' : inkOf(face.tag), member: member.id } }]
   }))
   return faces.sort((a, b) => a.depth - b.depth).map(face => face.patch)
 }
+
+/** The faces of parts that look at the eye, farthest first. */
+export function seenParts(parts: readonly Part[], view: View): Patch[] {
+  const faces = parts.flatMap(part => partFaces(part).flatMap((face) => {
+    if (dot(face.plane.normal, view.toward) < 1e-6) return []
+    const loops = face.loops.map(loop => loop.map(p => add(p, part.low)))
+    const patch: Patch = { loops: loops.map(loop => loop.map(p => flatten(view, p))), ink: 'concrete', member: part.id }
+    return [{ depth: Math.max(...loops.flat().map(p => dot(p, view.toward))), patch }]
+  }))
+  return faces.sort((a, b) => a.depth - b.depth).map(face => face.patch)
+}
+
+/** From above, the ridge level and the south side below. */
+export const fromAbove: View = { right: vec(1, 0, 0), up: vec(0, 1, 0), toward: vec(0, 0, 1) }
+
+/** From the south, west at the left. */
+export const fromSouth: View = { right: vec(1, 0, 0), up: vec(0, 0, 1), toward: vec(0, -1, 0) }
 
 /** A board's uncut faces are its sides; what a cross-cut shows is end grain. */
 const inkOf = (tag: string): Ink => tag.startsWith('cut:') || tag === 'start' || tag === 'end' ? 'end-grain' : 'wood'

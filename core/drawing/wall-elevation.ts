@@ -1,7 +1,7 @@
 import type { Wall, WallName } from '../frame'
 import { vec } from '../geometry'
-import { type Plan, plateMarks } from '../plan'
-import { type Dimension, type Drawing, extentOf, type Handle, type Line, type Patch, type RunningMark } from './drawing'
+import type { Plan } from '../plan'
+import { type Dimension, type Drawing, drawn, type Handle, type Line } from './drawing'
 import { seen, type View } from './view'
 
 /** A wall with its layout end at the left, as `wall.seenFrom` says. */
@@ -19,11 +19,7 @@ export function wallElevation(plan: Plan, name: WallName): Drawing {
   if (!wall) throw new RangeError(`no wall ${name}`)
   const patches = seen(plan.frame.members.filter(member => member.id.startsWith(`walls/${name}/`)), viewOf(wall))
   const lines: Line[] = [{ from: { x: 0, y: 0 }, to: { x: wall.overall, y: 0 }, ink: 'ground' }]
-  return {
-    name: `wall-${name}`, patches, lines, pitch: null, ...extentOf(patches, lines),
-    dimensions: dimensions(plan, wall), handles: handles(plan, wall),
-    running: [],
-  }
+  return drawn(`wall-${name}`, { patches, lines, dimensions: dimensions(plan, wall), handles: handles(plan, wall) })
 }
 
 function dimensions({ design }: Plan, wall: Wall): Dimension[] {
@@ -42,22 +38,4 @@ function handles({ design }: Plan, wall: Wall): Handle[] {
     { field: lengthField(wall), at: { x: wall.overall, y: design.walls.height / 2 }, along: { x: 1, y: 0 }, gain: 1 },
     { field: 'walls.height', at: { x: wall.overall / 2, y: design.walls.height }, along: { x: 0, y: 1 }, gain: 1 },
   ]
-}
-
-/** How far apart the two plates lie when they are marked, mm. */
-const GAP = 60
-
-/** A wall's bottom and top plate side by side, with each member's place marked across both. */
-export function plateStrip(plan: Plan, name: WallName): Drawing {
-  const marks = plateMarks(plan.frame, name)
-  const { depth } = plan.frame.lumber.plate
-  const plates = plan.frame.members.filter(({ id }) => id === `walls/${name}/plate/bottom` || id === `walls/${name}/plate/top`)
-  const patches = plates.map((member, i): Patch => {
-    const low = i * (depth + GAP)
-    const length = member.board.end - member.board.start
-    return { member: member.id, ink: 'wood', loops: [[{ x: 0, y: low }, { x: length, y: low }, { x: length, y: low + depth }, { x: 0, y: low + depth }]] }
-  })
-  const lines = marks.flatMap(mark => [mark.from, mark.to].flatMap(x => [0, depth + GAP].map((y): Line => ({ from: { x, y }, to: { x, y: y + depth }, ink: 'mark' }))))
-  const running = marks.flatMap(mark => [0, depth + GAP].map((y): RunningMark => ({ at: { x: mark.from, y }, to: { x: mark.to, y: y + depth }, value: mark.from, letter: mark.letter })))
-  return { name: `plates-${name}`, patches, lines, pitch: null, dimensions: [], handles: [], running, ...extentOf(patches, lines) }
 }

@@ -31,3 +31,21 @@ function clearOf(wanted: Stretch, centre: number, taken: readonly Stretch[], thi
   const beside = centre > hit.to ? { from: hit.to, to: hit.to + thickness } : { from: hit.from - thickness, to: hit.from }
   return taken.some(each => overlap(each, beside)) ? null : beside
 }
+
+/** mm. No piece of a row is shorter than this. */
+const SLIVER = 12
+
+/** The pieces that a row is laid of end to end: each as long as `longest` lets it be and ending on one of `breaks`, the first no longer than `first`; mm. One that no break shortens runs on. */
+export function rowOf(u: Stretch, breaks: readonly number[], longest: number, first: number): Stretch[] {
+  const out: Stretch[] = []
+  let from = u.from
+  let reach = first
+  while (u.to - from > reach + 1e-6) {
+    const end = Math.max(...breaks.filter(at => at <= from + reach + 1e-6 && at > from + SLIVER))
+    if (!Number.isFinite(end)) break
+    out.push({ from, to: end })
+    from = end
+    reach = longest
+  }
+  return [...out, { from, to: u.to }]
+}

@@ -2,7 +2,9 @@ import { type BoardFault, type Cut, type CutBoard, cutBoard, cutKey, type CutNam
 import { type Placement, type Plane, planeToBoard } from '../geometry'
 import type { Section } from '../lumber'
 
-export type Role = 'rafter' | 'ridge' | 'bottom-plate' | 'top-plate' | 'stud'
+export type Role =
+  | 'rafter' | 'ridge' | 'bottom-plate' | 'top-plate' | 'stud'
+  | 'rim' | 'joist' | 'floor-header' | 'block' | 'deck-sheet' | 'deck-board' | 'border' | 'skid' | 'beam' | 'post'
 
 /** A cut board in its place. `id` says where it is: `roof/south/rafter/3`. Members of one shape share one `board`. */
 export interface Member {

@@ -4,11 +4,22 @@ import type { BoardFault } from '../board'
 export type Problem =
   | { readonly code: 'wall-too-low', readonly path: 'walls.height', readonly least: number }
   | { readonly code: 'wall-too-short', readonly path: 'footprint.length' | 'footprint.width', readonly least: number }
-  | { readonly code: 'spacing-too-tight', readonly path: 'walls.spacing' | 'roof.spacing', readonly least: number }
+  | { readonly code: 'spacing-too-tight', readonly path: 'walls.spacing' | 'roof.spacing' | 'floor.spacing', readonly least: number }
   | { readonly code: 'rafter-no-length', readonly path: 'footprint.width', readonly least: number }
   | { readonly code: 'ridge-into-wall', readonly path: 'roof.ridge', readonly by: number }
   | { readonly code: 'rafter-off-plate', readonly path: 'roof.seat.height', readonly most: number }
   | { readonly code: 'seat-through-rafter', readonly path: 'roof.seat.height', readonly least: number }
   | { readonly code: 'tail-lost', readonly path: 'roof.overhang.eave', readonly most: number }
   | { readonly code: 'tail-below-deck', readonly path: 'roof.overhang.eave', readonly most: number }
+  | { readonly code: 'floor-too-small', readonly path: 'footprint.length' | 'footprint.width', readonly least: number }
+  | { readonly code: 'joint-off-floor', readonly path: 'floor.joint', readonly least: number, readonly most: number }
+  | { readonly code: 'porch-too-small', readonly path: 'floor.porch.depth', readonly least: number }
+  | { readonly code: 'opening-off-floor', readonly path: `floor.openings.${number}.x`, readonly number: number, readonly clear: number, readonly clash: boolean }
+  | { readonly code: 'base-without-floor', readonly path: 'base.kind' }
+  | { readonly code: 'slab-under-floor', readonly path: 'base.kind' }
+  | { readonly code: 'base-too-small', readonly path: 'footprint.length' | 'footprint.width', readonly least: number }
+  | { readonly code: 'supports-touch', readonly path: 'base.beams.rows' | 'base.count', readonly by: number }
+  | { readonly code: 'post-no-length', readonly path: 'base.lift', readonly least: number }
+  | { readonly code: 'low-wall-too-high', readonly path: 'base.lowWall.height', readonly most: number }
+  | { readonly code: 'not-placed', readonly path: 'site.place.far', readonly most: number }
   | { readonly code: 'not-cut', readonly path: '', readonly member: string, readonly fault: BoardFault }

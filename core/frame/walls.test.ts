@@ -2,14 +2,14 @@ import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { type Design, newDesign } from '../design'
 import { INCH } from '../measure'
-import { plan, plateMarks, stretchOf } from '../plan'
+import { plan, platePair, stretchOf } from '../plan'
 import { gableSheds, runs } from '../testing/designs'
 import { frame, onCentre, wallNames } from './index'
 
 const base = newDesign('a', 'imperial')
 const sized = (length: number, width: number, walls: Partial<Design['walls']> = {}): Design =>
   ({ ...base, footprint: { length: length * INCH, width: width * INCH }, walls: { ...base.walls, ...walls } })
-const inches = (design: Design, wall: 'south' | 'west' | 'north' | 'east'): number[] => plateMarks(frame(design), wall).map(mark => Number((mark.from / INCH).toFixed(4)))
+const inches = (design: Design, wall: 'south' | 'west' | 'north' | 'east'): number[] => platePair(frame(design), wall).marks.map(mark => Number((mark.from / INCH).toFixed(4)))
 
 describe('layouts worked by hand', () => {
   // 10 ft wall, 16 in on centre: the first layout stud is set back to 15 1/4 (trade book, section 3; common practice, no source), then every 16;
@@ -29,7 +29,7 @@ describe('layouts worked by hand', () => {
   })
 
   test('a nailer is laid flat beside the end stud, and shows a stud\'s thickness past the wall', () => {
-    const marks = plateMarks(frame(sized(120, 96, { corner: 'nailer' })), 'south').filter(mark => mark.letter === 'N')
+    const marks = platePair(frame(sized(120, 96, { corner: 'nailer' })), 'south').marks.filter(mark => mark.letter === 'N')
     expect(marks.map(mark => [mark.from / INCH, mark.to / INCH].map(each => Number(each.toFixed(4))))).toEqual([[1.5, 5], [115, 118.5]])
   })
 
@@ -82,7 +82,7 @@ test('sheets of three bays, laid from the corner, break on studs wherever the wa
     fc.pre(made.members.some(member => member.role === 'stud'))
     for (const name of wallNames) {
       const wall = made.walls.find(each => each.name === name)
-      const marks = plateMarks(made, name)
+      const marks = platePair(made, name).marks
       const sheet = 3 * design.walls.spacing
       for (let edge = sheet; edge < (wall?.overall ?? 0) - made.lumber.plate.depth; edge += sheet) {
         const at = edge - (wall?.from ?? 0)

@@ -1,7 +1,7 @@
 import { FOOT, INCH } from '../measure'
 
 /** Where a section's size comes from. */
-export type SectionKind = 'dimension' | 'post' | 'metric' | 'own'
+export type SectionKind = 'dimension' | 'post' | 'metric' | 'decking' | 'own' | 'sheet'
 
 /** A board's cross-section; sizes actual, in millimetres. `depth` is the wide way, `thickness` the narrow. */
 export interface Section {
@@ -11,6 +11,8 @@ export interface Section {
   readonly depth: number
   /** Thickness by width in inches that board feet are counted by: the name for surfaced lumber, the actual size for rough. */
   readonly counted: { readonly thickness: number, readonly width: number }
+  /** Length it is sold in, mm, for what is not sold by the stock lengths of boards. */
+  readonly sold?: number
 }
 
 /** Nominal inch to actual inch of surfaced dry lumber, PS 20 American Softwood Lumber Standard (from memory). */
@@ -40,6 +42,20 @@ export function ownSection(name: string, thickness: number, depth: number): Sect
   }
 }
 
+/** Decking boards laid flat: 5/4 is dressed to 1 in thick, its width as dimension lumber's (trade book, section 3); metric as named. */
+const decking: readonly Section[] = [
+  { name: '5/4x4', kind: 'decking', thickness: INCH, depth: 3.5 * INCH, counted: { thickness: 1.25, width: 4 } },
+  { name: '5/4x6', kind: 'decking', thickness: INCH, depth: 5.5 * INCH, counted: { thickness: 1.25, width: 6 } },
+  { ...metric(28, 120), kind: 'decking' }, { ...metric(32, 145), kind: 'decking' },
+]
+
+/** A sheet as a section: `width` across it, sold in `length`; mm, no board feet. */
+export function sheetSection(thickness: number, width: number, length: number): Section {
+  return { name: `${SHEET} ${Math.round(thickness * 100) / 100}`, kind: 'sheet', thickness, depth: width, counted: { thickness: 0, width: 0 }, sold: length }
+}
+
+const SHEET = 'sheet'
+
 /** US dimension lumber and posts, then metric carcassing: CLS, and regularised 47 mm (sizes: common practice, no source). */
 export const standardSections: readonly Section[] = [
   ...[2, 3, 4, 6, 8, 10, 12].map(width => surfaced(2, width, 'dimension')),
@@ -47,6 +63,8 @@ export const standardSections: readonly Section[] = [
   surfaced(4, 4, 'post'), surfaced(4, 6, 'post'), surfaced(6, 6, 'post'),
   ...[63, 89, 140].map(depth => metric(38, depth)),
   ...[100, 125, 150, 175, 200, 220].map(depth => metric(47, depth)),
+  ...[100, 150].map(depth => metric(100, depth)), metric(150, 150),
+  ...decking,
 ]
 
 const byName = new Map(standardSections.map(section => [section.name, section]))

@@ -1,8 +1,8 @@
 import Papa from 'papaparse'
 import { formatAngle, formatLength, roundTo, type Units } from '../measure'
-import type { Piece, Plan } from '../plan'
+import { type Piece, type Plan, weightOf } from '../plan'
 import { cautionsOf } from '../check'
-import { cutNames, roleNames, sayCaution, sayLength, sayProblem, sayWeight } from '../words'
+import { cutNames, roleNames, sayCaution, sayLength, sayLoose, sayProblem, sayWeight } from '../words'
 
 const angle = (value: number): number => Number(value.toFixed(2))
 
@@ -17,7 +17,7 @@ function row(piece: Piece, units: Units, density: number): Record<string, string
     'First cut': cutNames[start.kind], 'First mitre': angle(start.miter), 'First bevel': angle(start.bevel),
     'Last cut': cutNames[end.kind], 'Last mitre': angle(end.miter), 'Last bevel': angle(end.bevel),
     'Cut from': piece.stock === null ? 'longer than stock' : formatLength(piece.stock, { units }),
-    'Weight kg': Number((piece.volume * 1e-9 * density).toFixed(2)), 'Mirror of': piece.mirrorOf ?? '',
+    'Weight kg': Number(weightOf(piece.section, piece.volume, density).toFixed(2)), 'Mirror of': piece.mirrorOf ?? '',
   }
 }
 
@@ -41,8 +41,8 @@ export function cutListText(plan: Plan): string {
   const table = rows.map(cells => cells.map((cell, i) => i === 1 || i === 3 ? cell.padStart(widths[i] ?? 0) : cell.padEnd(widths[i] ?? 0)).join('  ').trimEnd())
   const wood = units === 'imperial' ? `${totals.boardFeet.toFixed(1)} board feet` : `${totals.volume.toFixed(3)} m³`
   return [
-    design.name, '', ...head, '', ...table, '', `${totals.pieces} pieces, ${say(totals.length)}, ${wood}, ${sayWeight(totals.weight, units)}`,
-    ...section('Problems', plan.frame.problems.map(problem => sayProblem(problem, units))), ...section('Cautions', cautionsOf(plan).map(caution => sayCaution(caution, units))),
+    design.name, '', ...head, '', ...table, '', `${totals.pieces} pieces, ${say(totals.length)}, ${wood}, ${totals.sheets ? `${totals.sheets} sheets, ` : ''}${sayWeight(totals.weight, units)}`,
+    ...section('Loose', plan.loose.map(item => `${sayLoose(item, units).name}: ${sayLoose(item, units).value}`)), ...section('Problems', plan.frame.problems.map(problem => sayProblem(problem, units))), ...section('Cautions', cautionsOf(plan).map(caution => sayCaution(caution, units))),
     '', 'Check the first piece on the building before you cut the rest. Local code and the people licensed for it decide what holds.', '',
   ].join('\n')
 }

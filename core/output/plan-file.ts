@@ -1,7 +1,7 @@
 import { cautionsOf } from '../check'
-import type { Plan } from '../plan'
+import { type Plan, weightOf } from '../plan'
 import { speciesWords } from '../words/fields'
-import { sayCaution, sayProblem } from '../words'
+import { sayCaution, sayLoose, sayProblem } from '../words'
 
 /** Lengths in mm and angles in degrees, to six decimals: a millionth of a millimetre. */
 const tidy = (value: number): number => Math.round(value * 1e6) / 1e6 || 0
@@ -16,10 +16,13 @@ export function planFile(plan: Plan): Record<string, unknown> {
     pieces: pieces.map(piece => ({
       mark: piece.mark, role: piece.role, section: piece.section.name, count: piece.count, length: tidy(piece.length),
       ends: piece.ends.map(end => ({ miter: tidy(end.miter), bevel: tidy(end.bevel), kind: end.kind, longPoint: end.longPoint })),
-      members: piece.members, mirrorOf: piece.mirrorOf, stock: piece.stock === null ? null : tidy(piece.stock), weight: tidy(piece.volume * 1e-9 * plan.density),
+      members: piece.members, mirrorOf: piece.mirrorOf, stock: piece.stock === null ? null : tidy(piece.stock), weight: tidy(weightOf(piece.section, piece.volume, plan.density)),
     })),
-    totals: { pieces: totals.pieces, length: tidy(totals.length), boardFeet: tidy(totals.boardFeet), volume: tidy(totals.volume), weight: tidy(totals.weight) },
+    totals: { pieces: totals.pieces, length: tidy(totals.length), boardFeet: tidy(totals.boardFeet), volume: tidy(totals.volume), sheets: totals.sheets, weight: tidy(totals.weight) },
     lumber: { species: speciesWords[design.lumber.species], moisture: design.lumber.moisture, density: tidy(plan.density) },
+    sheets: plan.sheets.map(sheet => ({ section: sheet.section, pieces: sheet.pieces.map(each => ({ member: each.member, long: tidy(each.long), wide: tidy(each.wide) })) })),
+    loose: plan.loose.map(item => ({ code: item.code, amount: tidy(item.amount), unit: item.unit, rule: sayLoose(item, units).why, from: Object.fromEntries(Object.entries(item.from).map(([key, value]) => [key, tidy(value)])) })),
+    ground: { measured: frame.ground.measured, highest: tidy(frame.ground.highest.height), lowest: tidy(frame.ground.lowest.height) },
     cautions: cautionsOf(plan).map(caution => ({ code: caution.code, message: sayCaution(caution, units), members: caution.members })),
     problems: frame.problems.map(problem => ({ code: problem.code, path: problem.path, message: sayProblem(problem, units) })),
   }

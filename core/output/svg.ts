@@ -2,7 +2,7 @@ import { type Dimension, type Drawing, fit, type Fit, marginsOf, pathOf, placeDi
 import { formatAngle, formatLength, type Units } from '../measure'
 
 const style = 'text{font:13px "Atkinson Hyperlegible Mono",monospace;fill:#24313A;paint-order:stroke;stroke:#FFFDF8;stroke-width:6px}path{fill:none;stroke:#24313A}'
-  + '.wood{fill:#F7EBCF}.end-grain{fill:#E3CC98}.behind{stroke:#8A8270;stroke-dasharray:4 3}.ground{stroke-width:2}.datum{stroke:#2F6F9F;stroke-dasharray:8 3 2 3}.mark{stroke:#C8402F}.dimension{stroke:#2F6F9F}'
+  + '.wood{fill:#F7EBCF}.end-grain{fill:#E3CC98}.behind{stroke:#8A8270;stroke-dasharray:4 3}.ground{stroke-width:2}.datum{stroke:#2F6F9F;stroke-dasharray:8 3 2 3}.mark{stroke:#C8402F}.sheet{fill:#FBF1DA}.concrete{fill:#DAD6CC}.gravel{fill:#ECE7DA;stroke-dasharray:2 4}.boundary{stroke-width:2;stroke-dasharray:14 4 3 4}.setback{stroke-dasharray:6 5}.buried{stroke:#C8402F;stroke-dasharray:10 4}.hole{stroke-dasharray:3 3}.dimension{stroke:#2F6F9F}'
 
 /** A drawing as an SVG file that stands alone, `width` px wide. */
 export function drawingSvg(drawing: Drawing, units: Units, width = 1000): string {
@@ -13,6 +13,7 @@ export function drawingSvg(drawing: Drawing, units: Units, width = 1000): string
     ...drawing.lines.map(line => segment([on.at(line.from), on.at(line.to)], line.ink)),
     ...drawing.dimensions.map(dimension => dimensionSvg(dimension, on, drawing, units)),
     ...drawing.running.map(mark => runningSvg(on.at(mark.at), formatLength(mark.value, { units }))),
+    ...drawing.labels.map(label => words({ x: on.at(label.at).x, y: on.at(label.at).y - 8 }, label.value === undefined ? label.text : `${label.text} ${formatLength(label.value, { units })}`.trim())),
     ...(drawing.pitch ? [words({ x: on.at(drawing.pitch.at).x + 30, y: on.at(drawing.pitch.at).y - 20 }, formatAngle(drawing.pitch.angle))] : []),
   ]
   return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${width} ${height}" width="${width}" height="${height}"><title>${escape(drawing.name)}</title><style>${style}</style>`

@@ -2,6 +2,7 @@ import { type FlatPoint, type Mark, marks, outlines, type SawSetting, sawSetting
 import type { Piece } from './piece'
 import type { Plan } from './plan'
 import { type Stepping, stepping } from './stepping'
+import { densityOf, weightOf } from './weight'
 
 /** A number a card shows, and the numbers it comes from; `core/words` says it in a sentence. Lengths mm, angles degrees. */
 export interface Figure {
@@ -54,7 +55,7 @@ function sawCuts({ board }: Piece): SawCut[] {
 function common({ density }: Plan, piece: Piece): Figure[] {
   const length: Figure = { name: 'length', kind: 'length', value: piece.length, from: { depth: piece.section.depth } }
   const stock: Figure[] = piece.stock === null ? [] : [{ name: 'stock', kind: 'length', value: piece.stock, from: { length: piece.length } }]
-  return [length, ...stock, { name: 'weight', kind: 'weight', value: piece.volume * 1e-9 * density, from: { volume: piece.volume * 1e-9, density } }]
+  return [length, ...stock, { name: 'weight', kind: 'weight', value: weightOf(piece.section, piece.volume, density), from: { volume: piece.volume * 1e-9, density: densityOf(piece.section, density), sheet: piece.section.kind === 'sheet' ? 1 : 0 } }]
 }
 
 function rafterFigures({ roof, design, frame }: Plan): Figure[] {

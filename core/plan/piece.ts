@@ -25,7 +25,10 @@ export interface Piece {
 }
 
 /** The letter a role's marks begin with. */
-export const letters: Record<Role, string> = { 'rafter': 'R', 'ridge': 'RB', 'bottom-plate': 'BP', 'top-plate': 'TP', 'stud': 'S' }
+export const letters: Record<Role, string> = {
+  'rafter': 'R', 'ridge': 'RB', 'bottom-plate': 'BP', 'top-plate': 'TP', 'stud': 'S', 'rim': 'RM', 'joist': 'J', 'floor-header': 'FH', 'block': 'K', 'deck-sheet': 'D', 'deck-board': 'DB',
+  'border': 'BT', 'skid': 'SK', 'beam': 'BM', 'post': 'P',
+}
 
 interface Group { readonly role: Role, readonly section: Section, readonly board: CutBoard, readonly members: Member[] }
 
@@ -37,7 +40,7 @@ export function piecesOf(frame: Frame, stock: readonly number[]): Piece[] {
   for (const group of groups) {
     const number = (numbers.get(group.role) ?? 0) + 1
     numbers.set(group.role, number)
-    const like = pieces.find(other => other.role === group.role && other.section === group.section && likeness(other.board, group.board) === 'mirrored')
+    const like = pieces.find(other => other.role === group.role && other.section.name === group.section.name && likeness(other.board, group.board) === 'mirrored')
     pieces.push(pieceOf(group, `${letters[group.role]}${number}`, like?.mark ?? null, stock))
   }
   return pieces
@@ -47,7 +50,7 @@ function pieceOf({ role, section, board, members }: Group, mark: string, mirrorO
   const length = boardLength(board)
   return {
     mark, role, section, board, mirrorOf, length, count: members.length, members: members.map(member => member.id), ends: endsOf(board),
-    stock: stockFor(length, stock), volume: board.volume, boardFeet: boardFeet(section, length),
+    stock: stockFor(length, section.sold === undefined ? stock : [section.sold]), volume: board.volume, boardFeet: boardFeet(section, length),
   }
 }
 

@@ -1,17 +1,22 @@
 import type { Design } from '../design'
 import { type Frame, frame } from '../frame'
 import { density, stockLengths } from '../lumber'
+import { type Loose, looseOf } from './loose'
 import { type Piece, piecesOf } from './piece'
 import { readRoof, type RoofReading } from './roof'
+import { type SheetCut, sheetsOf } from './sheets'
+import { weightOf } from './weight'
 
 /** Sums over all pieces. */
 export interface Totals {
   readonly pieces: number
-  /** Of all boards as cut, mm. */
+  /** Of all boards as cut, without sheets, mm. */
   readonly length: number
   readonly boardFeet: number
-  /** Of the wood that is left, m³. */
+  /** Of the boards that are left, without sheets, m³. */
   readonly volume: number
+  /** Sheets to buy, offcuts used again. */
+  readonly sheets: number
   /** kg, at the design's species and moisture. */
   readonly weight: number
 }
@@ -22,6 +27,8 @@ export interface Plan {
   readonly roof: RoofReading | null
   readonly pieces: readonly Piece[]
   readonly totals: Totals
+  readonly sheets: readonly SheetCut[]
+  readonly loose: readonly Loose[]
   /** kg/m³ */
   readonly density: number
 }
@@ -30,12 +37,16 @@ export interface Plan {
 export function plan(design: Design): Plan {
   const framed = frame(design)
   const pieces = piecesOf(framed, stockLengths[design.units])
-  const weightOf = density(design.lumber.species, design.lumber.moisture)
-  return { design, frame: framed, pieces, roof: readRoof(framed, design.units), totals: totalsOf(pieces, weightOf), density: weightOf }
+  const kgPerM3 = density(design.lumber.species, design.lumber.moisture)
+  const sheets = sheetsOf(framed)
+  return { design, frame: framed, pieces, roof: readRoof(framed, design.units), totals: { ...totalsOf(pieces, kgPerM3), sheets: sheets.length }, sheets, loose: looseOf(design, framed), density: kgPerM3 }
 }
 
-function totalsOf(pieces: readonly Piece[], kgPerM3: number): Totals {
+function totalsOf(pieces: readonly Piece[], kgPerM3: number): Omit<Totals, 'sheets'> {
   const sum = (value: (piece: Piece) => number): number => pieces.reduce((total, piece) => total + piece.count * value(piece), 0)
-  const volume = sum(piece => piece.volume) * 1e-9
-  return { pieces: sum(() => 1), length: sum(piece => piece.length), boardFeet: sum(piece => piece.boardFeet), volume, weight: volume * kgPerM3 }
+  const ofBoards = (value: (piece: Piece) => number) => sum(piece => piece.section.kind === 'sheet' ? 0 : value(piece))
+  return {
+    pieces: sum(() => 1), length: ofBoards(piece => piece.length), boardFeet: sum(piece => piece.boardFeet), volume: ofBoards(piece => piece.volume) * 1e-9,
+    weight: sum(piece => weightOf(piece.section, piece.volume, kgPerM3)),
+  }
 }

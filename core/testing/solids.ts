@@ -1,5 +1,5 @@
 import Module, { type Manifold } from 'manifold-3d'
-import type { Member } from '../frame'
+import { type Member, type Part, partFaces } from '../frame'
 import { type Mesh, meshOf, toBuilding, vec } from '../geometry'
 
 const kernel = await Module()
@@ -23,18 +23,24 @@ export function memberMesh({ board, placement }: Member): Mesh {
   return { positions, indices: mesh.indices }
 }
 
+/** A part's own solid. */
+function partMember(part: Part): Pick<Placed, 'id' | 'solid'> {
+  const mesh = meshOf(partFaces(part))
+  return { id: part.id, solid: solidOf(mesh).translate([part.low.x, part.low.y, part.low.z]) }
+}
+
 interface Placed { readonly id: string, readonly solid: Manifold, readonly low: readonly number[], readonly high: readonly number[] }
 
-function placed(member: Member): Placed {
-  const solid = solidOf(memberMesh(member))
+function placed(member: Member | Part): Placed {
+  const { id, solid } = 'board' in member ? { id: member.id, solid: solidOf(memberMesh(member)) } : partMember(member)
   const box = solid.boundingBox()
-  return { id: member.id, solid, low: [...box.min], high: [...box.max] }
+  return { id, solid, low: [...box.min], high: [...box.max] }
 }
 
 const apart = (a: Placed, b: Placed): boolean => a.low.some((low, i) => low > (b.high[i] ?? 0) - 1e-3 || (b.low[i] ?? 0) > (a.high[i] ?? 0) - 1e-3)
 
-/** Pairs of members whose solids share more than `limit` mm³, with how much. */
-export function clashes(members: readonly Member[], limit = 1): string[] {
+/** Pairs of members and parts whose solids share more than `limit` mm³, with how much. */
+export function clashes(members: readonly (Member | Part)[], limit = 1): string[] {
   const all = members.map(placed)
   const found: string[] = []
   for (const [i, a] of all.entries()) {

@@ -3,9 +3,10 @@ import { formatAngle, type Units } from '../measure'
 import { sayLength } from './measures'
 
 /** A caution as a sentence: what limit, how far past it, what to do. */
-export function sayCaution({ code, numbers }: Caution, units: Units): string {
+export function sayCaution({ code, numbers, names }: Caution, units: Units): string {
   const n = (name: string): number => numbers[name] ?? 0
   const mm = (name: string): string => sayLength(n(name), units)
+  const named = (name: string): string => names?.[name] ?? ''
   switch (code) {
     case 'notch-over-third': return `The bird's mouth is ${mm('notch')} deep, past a third of the rafter (${mm('limit')}). Narrow the seat, raise the height above plate or use a deeper rafter.`
     case 'notch-over-quarter': return `The bird's mouth is ${mm('notch')} deep, past the quarter of the depth (${mm('limit')}) that codes often allow at the end of a member. Ask what your building department takes.`
@@ -18,6 +19,19 @@ export function sayCaution({ code, numbers }: Caution, units: Units): string {
     case 'low-pitch': return `The slope of ${formatAngle(n('angle'))} is below 3 in 12: a ridge board no longer holds and the ridge must be a beam on posts. Ask an engineer or the building department.`
     case 'no-ties': return 'No rafter ties are framed: under load the rafters push the walls apart. Add ties in the bottom third, or make the ridge a beam held at its ends; local code and an engineer decide.'
     case 'rafter-off-stud': return `${n('count')} rafters stand more than ${mm('limit')} from a stud, and a single top plate does not spread them. Use the same spacing for both, or two top plates.`
+    case 'near-buried': return `${mm('distance')} from “${named('find')}” to where ${n('count') === 1 ? 'a hole or post goes' : `${n('count')} holes or posts go`}; ${mm('clear')} is asked. Have the service marked by its owner, dig by hand there, or move the building.`
+    case 'near-find': return `${mm('distance')} from “${named('find')}” to where ${n('count') === 1 ? 'a hole, post or block goes' : `${n('count')} holes, posts or blocks go`}; ${mm('clear')} is asked. Move the building or the supports.`
+    case 'tapes-short': return `The two tapes to “${named('find')}” don't reach each other: ${mm('by')} is missing. Measure it again.`
+    case 'tapes-long': return `The two tapes to “${named('find')}” can't both be right: one is ${mm('by')} too long for the other. Measure it again.`
+    case 'setback-passed': return n('distance') < 0 ? `The building crosses “${named('boundary')}”. Move it.` : `The building stands ${mm('distance')} off “${named('boundary')}”; the setback is ${mm('setback')}. Move it, or ask the permit office.`
+    case 'stakes-off': return `The diagonals between the stakes differ by ${mm('by')}, more than the ${mm('fair')} you live with. Square them before anything stands on them: every error in the ground comes out at the ridge.`
+    case 'rock-above-frost': return `Rock stopped ${n('count') === 1 ? 'a hole' : `${n('count')} holes`} at ${mm('reached')}, above the frost depth of ${mm('frost')}. Move the post, drill and pin it to the rock, or ask the building department; don't leave it on loose stone.`
+    case 'stack-tall': return `${n('count') === 1 ? 'A stack' : `${n('count')} stacks`} of blocks ${n('count') === 1 ? 'is' : 'are'} up to ${mm('height')} tall; more than ${n('limit')} without mortar tip. Use piers or posts there, or dig the high side down.`
+    case 'before-digging': return 'Before anything is dug, have buried cables and pipes located and marked; a spade finds them the hard way.'
+    case 'ground-contact': return 'Timber on or in the ground must be treated for ground contact, cut ends too. Wear a mask where it is sawn, and don\'t burn the offcuts.'
+    case 'not-anchored': return 'Nothing holds this base down: wind can lift a light building off it. Use earth anchors, by their maker\'s sheet and local code.'
+    case 'ground-not-measured': return 'No levels are taken, so the ground is drawn level. Take a reading at each corner before you cut a post.'
+    case 'joint-unborne': return `The two floor frames meet at ${mm('joint')} with nothing under the joint. Put a skid, beam or border timber there, with ${mm('bearing')} for each.`
     case 'longer-than-stock': return `${mm('length')} is longer than any board sold by the length. Join it over a stud or a post, or order it.`
   }
 }

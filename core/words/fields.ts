@@ -10,12 +10,20 @@ export const fieldNames: Record<string, string> = {
   'roof': 'Roof', 'roof.shape': 'Roof shape', 'roof.pitch': 'Pitch', 'roof.pitch.rise': 'Pitch, rise', 'roof.pitch.run': 'Pitch, run', 'roof.rafter': 'Rafters', 'roof.spacing': 'Rafter spacing', 'roof.ridge': 'Ridge',
   'roof.overhang': 'Overhang', 'roof.overhang.eave': 'Overhang at the eaves', 'roof.overhang.gable': 'Overhang at the gables',
   'roof.seat': 'Seat', 'roof.seat.rule': 'Seat', 'roof.seat.height': 'Height above plate', 'roof.seat.measured': 'Third measured', 'roof.tail': 'Tail',
+  'floor': 'Floor', 'floor.joist': 'Rims and joists', 'floor.spacing': 'Joist spacing', 'floor.runs': 'Joists run', 'floor.ends': 'End joists', 'floor.blocking': 'Blocks', 'floor.hold': 'Joist ends', 'floor.joint': 'Joint from the west', 'floor.doubled': 'Doubled joists',
+  'floor.deck': 'Deck', 'floor.deck.kind': 'Deck', 'floor.deck.thickness': 'Sheet thickness', 'floor.deck.section': 'Deck boards', 'floor.deck.gap': 'Gap', 'floor.porch': 'Porch', 'floor.porch.depth': 'Porch depth', 'floor.porch.gap': 'Gap on the porch', 'floor.porch.board': 'Porch boards', 'floor.openings': 'Openings in the floor',
+  'floor.openings.*.x': 'Opening, from the west', 'floor.openings.*.y': 'Opening, from the south', 'floor.openings.*.length': 'Opening, length', 'floor.openings.*.width': 'Opening, width',
+  'base': 'Base', 'base.kind': 'Base', 'base.lift': 'Clear of the ground', 'base.timber': 'Timber', 'base.count': 'Skids', 'base.runs': 'Skids run', 'base.gravel.depth': 'Gravel, depth', 'base.gravel.beyond': 'Gravel, beyond', 'base.gravel.compaction': 'Settles, %', 'base.gravel.load': 'One delivery', 'base.beams': 'Beams', 'base.beams.section': 'Beams', 'base.beams.rows': 'Rows of beams', 'base.beams.plies': 'Plies',
+  'base.spacing': 'Supports, at most', 'base.block.side': 'Block, side', 'base.block.height': 'Block, height', 'base.post': 'Posts', 'base.frost': 'Frost depth', 'base.hole': 'Hole, diameter', 'base.fill': 'Holes filled with', 'base.diameter': 'Pier, diameter', 'base.thickness': 'Slab thickness', 'base.beyond': 'Slab, beyond the walls', 'base.lowWall': 'Low wall', 'base.lowWall.height': 'Low wall, height', 'base.lowWall.thickness': 'Low wall, thickness', 'base.rock.*.reached': 'Depth reached',
+  'site': 'Site', 'site.reference.length': 'Length of the line', 'site.place.along': 'Along the line', 'site.place.near': 'Left corner, off the line', 'site.place.far': 'Right corner, off the line', 'site.place.faces': 'Side that faces it',
+  'site.boundaries.*.from.along': 'From, along', 'site.boundaries.*.from.out': 'From, out', 'site.boundaries.*.to.along': 'To, along', 'site.boundaries.*.to.out': 'To, out', 'site.boundaries.*.setback': 'Setback', 'site.finds.*.clear': 'Keep clear by', 'site.finds.*.places.*.toLeft': 'Left tape', 'site.finds.*.places.*.toRight': 'Right tape',
+  'site.squaring.tolerance.good': 'Good within', 'site.squaring.tolerance.fair': 'Lived with, to', 'site.levels.points.*.x': 'From the west', 'site.levels.points.*.y': 'From the south', 'site.levels.points.*.reading': 'Reading',
   'lumber': 'Lumber', 'lumber.species': 'Species', 'lumber.moisture': 'Moisture', 'lumber.sections': 'Own sizes',
   'name': 'Name', 'units': 'Units', 'cut': 'Pieces cut', 'format': 'Kind of file', 'version': 'Version',
 }
 
 /** A field's name with its path where the name alone would not find it. */
-export const fieldName = (path: string): string => fieldNames[path] ?? (path || 'The file')
+export const fieldName = (path: string): string => fieldNames[path] ?? fieldNames[path.replace(/\.\d+(?=\.|$)/g, '.*')] ?? (path || 'The file')
 
 export const roleNames: Record<Role, { one: string, many: string }> = {
   'rafter': { one: 'common rafter', many: 'common rafters' },
@@ -23,10 +31,20 @@ export const roleNames: Record<Role, { one: string, many: string }> = {
   'bottom-plate': { one: 'bottom plate', many: 'bottom plates' },
   'top-plate': { one: 'top plate', many: 'top plates' },
   'stud': { one: 'stud', many: 'studs' },
+  'rim': { one: 'rim', many: 'rims' },
+  'joist': { one: 'joist', many: 'joists' },
+  'floor-header': { one: 'floor header', many: 'floor headers' },
+  'block': { one: 'block', many: 'blocks' },
+  'deck-sheet': { one: 'deck sheet', many: 'deck sheets' },
+  'deck-board': { one: 'deck board', many: 'deck boards' },
+  'border': { one: 'border timber', many: 'border timbers' },
+  'skid': { one: 'skid', many: 'skids' },
+  'beam': { one: 'beam ply', many: 'beam plies' },
+  'post': { one: 'post', many: 'posts' },
 }
 
 export const cutNames: Record<CutName, string> = {
-  square: 'square cut', plumb: 'plumb cut', level: 'level cut', heel: 'heel', seat: 'seat', birdsmouth: 'bird\'s mouth', mitre: 'mitre', lap: 'lap', housing: 'housing',
+  square: 'square cut', plumb: 'plumb cut', level: 'level cut', heel: 'heel', seat: 'seat', birdsmouth: 'bird\'s mouth', mitre: 'mitre', lap: 'lap', housing: 'housing', rip: 'rip', cutout: 'cut-out', slope: 'sloped end',
 }
 
 export const speciesWords: Record<Species, string> = {

@@ -43,13 +43,13 @@ export function explain(figure: Figure, units: Units): string {
     case 'notch': return `The corner of seat and heel, square to the bottom edge: seat ${mm('seat')} at ${angle}, in ${mm('depth')} of rafter.`
     case 'height-above-plate': return `The plumb cut of ${mm('plumb')} less the ${mm('heel')} that the seat takes off it.`
     case 'bearing': return `The part of the level cut that lies on the ${mm('plate')} plate.`
-    case 'weight': return `The wood left, ${sayVolume(n('volume'), units)}, at ${sayDensity(n('density'), units)} for the species and moisture chosen.`
+    case 'weight': return `The wood left, ${sayVolume(n('volume'), units)}, at ${sayDensity(n('density'), units)} ${n('sheet') ? 'as sheets usually weigh' : 'for the species and moisture chosen'}.`
   }
 }
 
 const leans: Partial<Record<CutName, string>> = {
   plumb: 'A plumb face, upright once the board stands at its slope', level: 'A level face, flat once the board stands at its slope', seat: 'The plate\'s level top, on a board at its slope', heel: 'The wall\'s plumb outside, on a board at its slope',
-  square: 'Square to the board\'s length and face',
+  square: 'Square to the board\'s length and face', rip: 'A cut along the board, parallel to its edge', cutout: 'A side of the opening that the board lies over', lap: 'A side of the half lap, half the height deep and as long as the other is wide', slope: 'The lower corner taken off at 45°',
 }
 
 /** One sentence on how a saw setting comes about. */

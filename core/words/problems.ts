@@ -9,13 +9,24 @@ export function sayProblem(problem: Problem, units: Units): string {
   switch (problem.code) {
     case 'wall-too-low': return `The walls are too low for plates and studs. Make them at least ${mm(problem.least)}.`
     case 'wall-too-short': return `${problem.path === 'footprint.length' ? 'The length' : 'The span'} leaves no room for the corners. Make it at least ${mm(problem.least)}.`
-    case 'spacing-too-tight': return `${problem.path === 'walls.spacing' ? 'Studs' : 'Rafters'} this close would touch. Space them at least ${mm(problem.least)}.`
+    case 'spacing-too-tight': return `${{ 'walls.spacing': 'Studs', 'roof.spacing': 'Rafters', 'floor.spacing': 'Joists' }[problem.path]} this close would touch. Space them at least ${mm(problem.least)}.`
     case 'rafter-no-length': return `Nothing is left of the rafter between plate and ridge. Make the span at least ${mm(problem.least)}.`
     case 'ridge-into-wall': return `The ridge board reaches ${mm(problem.by)} below the top of the walls. Use a shallower ridge or a steeper pitch.`
     case 'rafter-off-plate': return `At this height above plate the rafter does not touch the wall. Make it ${mm(problem.most)} at most.`
     case 'seat-through-rafter': return `The seat takes the whole rafter. Make the height above plate at least ${mm(problem.least)}, the rafter deeper or the slope less.`
     case 'tail-lost': return `Cut level along the bottom, the rafter runs out before the overhang ends. Make the overhang ${mm(problem.most)} at most, or cut a bird's mouth.`
     case 'tail-below-deck': return `The tails would reach below the deck. Make the overhang ${mm(problem.most)} at most.`
+    case 'floor-too-small': return `The floor is too small for rims and joists. Make ${problem.path === 'footprint.length' ? 'the length' : 'the span'} at least ${mm(problem.least)}.`
+    case 'joint-off-floor': return `The joint leaves no room for a frame on one side. Put it between ${mm(problem.least)} and ${mm(problem.most)} from the west end.`
+    case 'porch-too-small': return `The porch is too shallow to frame. Make it at least ${mm(problem.least)} deep.`
+    case 'opening-off-floor': return problem.clash ? `Opening ${problem.number} runs into another. Move it clear of the doubled joists about the other.` : `Opening ${problem.number} leaves no room for its headers and doubled joists. Keep it ${mm(problem.clear)} clear of the floor's edges and joint.`
+    case 'base-without-floor': return 'This base carries a floor frame, and none is framed. Frame a floor on the Floor bench, or choose a slab.'
+    case 'slab-under-floor': return 'The walls stand on the slab, so the floor frame is not built. Choose another base to have it, or take the floor away.'
+    case 'base-too-small': return `The base's timbers have no room. Make ${problem.path === 'footprint.length' ? 'the length' : 'the span'} at least ${mm(problem.least)}.`
+    case 'supports-touch': return `${problem.path === 'base.count' ? 'The skids' : 'Beams, or what stands under them,'} would run ${mm(problem.by)} into each other. Use fewer rows, smaller ones, or move the joint.`
+    case 'post-no-length': return `The beams would lie on the ground. Hold them at least ${mm(problem.least)} clear of it.`
+    case 'low-wall-too-high': return `The low wall leaves no framed wall above it. Make it at most ${mm(problem.most)} high, or the walls higher.`
+    case 'not-placed': return `The two corners can't be that far apart off the line. Make the right corner's offset less than ${mm(problem.most)}.`
     case 'not-cut': return `${problem.member}: ${sayBoardFault(problem.fault)}`
   }
 }

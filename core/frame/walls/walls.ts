@@ -1,4 +1,4 @@
-import type { Design } from '../../design'
+import { type Design, wallFoot } from '../../design'
 import { vec, type Vec3 } from '../../geometry'
 import type { Section } from '../../lumber'
 import { INCH } from '../../measure'
@@ -27,7 +27,7 @@ const LEAST_STUD = 100
 function wallProblems(design: Design, stud: Section): Problem[] {
   const { footprint, walls } = design
   const problems: Problem[] = []
-  const plateHeight = (1 + walls.topPlates) * stud.thickness
+  const plateHeight = wallFoot(design.base) + (1 + walls.topPlates) * stud.thickness
   if (walls.height < plateHeight + LEAST_STUD) problems.push({ code: 'wall-too-low', path: 'walls.height', least: plateHeight + LEAST_STUD })
   if (walls.spacing < 2 * stud.thickness) problems.push({ code: 'spacing-too-tight', path: 'walls.spacing', least: 2 * stud.thickness })
   const least = 2 * (stud.depth + Math.max(stud.depth, NAILING) + 2 * stud.thickness)
@@ -49,12 +49,12 @@ function plates(design: Design, wall: Wall, stud: Section): Order[] {
   const plate = (name: string, role: Order['role'], z: number, stretch: Stretch): Order => squareBoard({
     id: `walls/${wall.name}/plate/${name}`, role, section: stud, along: wall.along, depth: acrossAxis(wall), from: stretch.from, to: stretch.to, corner: corner(wall, 0, 0, z),
   })
-  const single = [plate('bottom', 'bottom-plate', 0, wall), plate('top', 'top-plate', height - topPlates * t, wall)]
+  const single = [plate('bottom', 'bottom-plate', wallFoot(design.base), wall), plate('top', 'top-plate', height - topPlates * t, wall)]
   return topPlates === 1 ? single : [...single, plate('cap', 'top-plate', height - t, wall.cap)]
 }
 
 function studs(design: Design, wall: Wall, stud: Section): Order[] {
-  const bottom = stud.thickness
+  const bottom = wallFoot(design.base) + stud.thickness
   const top = design.walls.height - design.walls.topPlates * stud.thickness
   const nailers = wall.through && design.walls.corner === 'nailer'
   const stand = (id: string, s: number): Order => squareBoard({

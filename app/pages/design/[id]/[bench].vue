@@ -37,6 +37,8 @@ const open = (): boolean => bench.design !== null
 const commands: Command[] = [
   { id: 'roof', label: 'Roof bench', keys: 'R', may: () => true, run: () => go('roof') },
   { id: 'walls', label: 'Walls bench', keys: 'W', may: () => true, run: () => go('walls') },
+  { id: 'floor', label: 'Floor bench', keys: 'F', may: () => true, run: () => go('floor') },
+  { id: 'ground', label: 'Ground bench', keys: 'G', may: () => true, run: () => go('ground') },
   { id: 'saw', label: 'Saw bench', keys: 'S', may: () => true, run: () => go('saw') },
   { id: 'units', label: 'Change units', keys: 'U', may: open, run: bench.toggleUnits },
   { id: 'view', label: 'Frame in 3D, or the drawing again', keys: '3', may: open, run: () => { bench.view = bench.view === 'frame' ? 'drawing' : 'frame' } },
@@ -65,6 +67,8 @@ useKeys(commands)
         <LazyFrameModel v-if="bench.view === 'frame'" :drawing="viewNames[here]" />
         <RoofBench v-else-if="here === 'roof'" />
         <WallsBench v-else-if="here === 'walls'" />
+        <LazyFloorBench v-else-if="here === 'floor'" />
+        <LazyGroundBench v-else-if="here === 'ground'" />
         <LazySawBench v-else v-model:find="find" :narrow="narrow" :searches="searches" />
       </div>
       <div class="room-card" :class="{ away: narrow && side === 'sheet' }" role="region" aria-label="The piece in hand" tabindex="0"><CutCard /></div>

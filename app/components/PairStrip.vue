@@ -1,0 +1,52 @@
+<script setup lang="ts">
+import { spread } from '../../core/drawing'
+import { formatLength } from '../../core/measure'
+import type { MarkedPair } from '../../core/plan'
+
+/** Two boards laid side by side and marked as a pair; `names` of the upper and the lower. */
+const props = defineProps<{ pair: MarkedPair, names: readonly [string, string], what: string }>()
+const bench = useBench()
+const box = useTemplateRef<HTMLElement>('box')
+const { width } = useElementSize(box)
+const units = computed(() => bench.design?.units ?? 'imperial')
+const BOARD = 22
+/** Along the boards to scale; across them wide enough to read. */
+const view = computed(() => {
+  const { length, marks } = props.pair
+  if (!width.value || !length) return null
+  const scale = (width.value - 96) / length
+  const at = (x: number): number => 76 + x * scale
+  const words = spread(marks.map(mark => at(mark.from)), 15, width.value - 8)
+  const height = 2 * BOARD + 38 + 8 * Math.max(0, ...marks.map(mark => formatLength(mark.from, { units: units.value }).length))
+  return { height, from: at(0), to: at(length), marks: marks.map((mark, i) => ({ mark, from: at(mark.from), to: at(mark.to), words: words[i] ?? 0 })) }
+})
+</script>
+
+<template>
+  <div ref="box" class="pair">
+    <svg v-if="view" :width="width" :height="view.height" role="img" :aria-label="`${what} side by side, marked as a pair: ${view.marks.map(each => formatLength(each.mark.from, { units })).join(', ')}`">
+      <g v-for="(name, i) in names" :key="name">
+        <text class="name" x="70" :y="12 + i * (BOARD + 8) + 8">{{ name }}</text>
+        <rect class="wood" :x="view.from" :y="4 + i * (BOARD + 8)" :width="view.to - view.from" :height="BOARD" />
+        <g v-for="(each, k) in view.marks" :key="k">
+          <path class="mark" :d="`M${each.from} ${4 + i * (BOARD + 8)}v${BOARD}`" />
+          <text class="letter" :x="(each.from + each.to) / 2 + (each.mark.letter === 'X' ? 3 : 0)" :y="19 + i * (BOARD + 8)">{{ each.mark.letter }}</text>
+        </g>
+      </g>
+      <g v-for="(each, k) in view.marks" :key="`w${k}`">
+        <path class="mark" :d="`M${each.from} ${2 * BOARD + 12}v5L${each.words} ${2 * BOARD + 26}`" />
+        <text class="running" :x="each.words" :y="2 * BOARD + 30" :transform="`rotate(-90 ${each.words} ${2 * BOARD + 30})`" dy="4">{{ formatLength(each.mark.from, { units }) }}</text>
+      </g>
+    </svg>
+  </div>
+</template>
+
+<style scoped>
+.pair { min-height: 146px; overflow: hidden; }
+svg { display: block; }
+.wood { fill: var(--pine); stroke: var(--ink); }
+.mark { stroke: var(--crayon); fill: none; stroke-width: 1.5; }
+.name { font: 600 15px var(--head); fill: var(--ink); text-anchor: end; }
+.letter { font: 700 12px var(--text); fill: var(--crayon-words); text-anchor: middle; }
+.running { font: 13px var(--figures); fill: var(--crayon-words); text-anchor: end; }
+</style>

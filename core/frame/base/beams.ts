@@ -1,0 +1,56 @@
+import type { Beams } from '../../design'
+import { vec } from '../../geometry'
+import { stockLengths } from '../../lumber'
+import type { Spot } from '../../survey'
+import { squareBoard } from '../between'
+import { rowOf, type Stretch } from '../layout'
+import type { Order } from '../member'
+import type { Problem } from '../problem'
+import type { BaseAsk, Bearing } from './base'
+import { evenRows, evenSupports } from './rows'
+
+/** Beams across the joists, and where their supports stand under them: `place` the middle, `id` row and number, as in `1/3`. */
+export interface Carried { readonly orders: readonly Order[], readonly bearings: readonly Bearing[], readonly supports: readonly { readonly id: string, readonly place: Spot }[], readonly low: number, readonly along: 'x' | 'y', readonly problems: readonly Problem[] }
+
+/** Level of the beams' underside. */
+export const beamFoot = ({ top, section }: BaseAsk, beams: Beams): number => top - section(beams.section).depth
+
+/** Rows of beams, each of one to three plies side by side; plies longer than stock are joined over a support, not two at the same one where it can be helped. */
+export function layBeams(ask: BaseAsk, beams: Beams, spacing: number, half: number): Carried {
+  const { rect, joists, design, section, seams } = ask
+  const ply = section(beams.section)
+  const low = beamFoot(ask, beams)
+  const along = joists === 'y' ? 'x' : 'y'
+  const [run, across] = along === 'x' ? [{ from: rect.x0, to: rect.x1 }, { from: rect.y0, to: rect.y1 }] : [{ from: rect.y0, to: rect.y1 }, { from: rect.x0, to: rect.x1 }]
+  const wide = beams.plies * ply.thickness
+  const rows = evenRows(across, beams.rows, wide, seams[along === 'y' ? 'x' : 'y'])
+  const supports = evenSupports(run, Math.min(half, (run.to - run.from) / 4), spacing)
+  const longest = stockLengths[design.units].at(-1) ?? Infinity
+  const orders = rows.flatMap((row, r) => Array.from({ length: beams.plies }, (_, p) => p).flatMap((p) => {
+    const pieces = rowOf(run, supports.slice(1, -1), longest, p % 2 === 0 ? longest : longest / 2)
+    return pieces.map((piece, i) => {
+      const at = row.from + p * ply.thickness
+      const id = `base/beam/${r + 1}/${p + 1}${pieces.length > 1 ? `/${i + 1}` : ''}`
+      return squareBoard({ id, role: 'beam', section: ply, along, depth: 'z', from: piece.from, to: piece.to, corner: along === 'x' ? vec(0, at, low) : vec(at, 0, low) })
+    })
+  }))
+  const problems = crowded(rows, supports, 2 * half)
+  return {
+    orders, low, along, problems,
+    bearings: rows.map((row): Bearing => ({ along, rect: along === 'x' ? { x0: run.from, x1: run.to, y0: row.from, y1: row.to } : { y0: run.from, y1: run.to, x0: row.from, x1: row.to } })),
+    supports: rows.flatMap((row, r) => supports.map((at, i) => {
+      const middle = (row.from + row.to) / 2
+      return { id: `${r + 1}/${i + 1}`, place: along === 'x' ? { x: at, y: middle } : { x: middle, y: at } }
+    })),
+  }
+}
+
+/** Whether beams or what stands under them would run into each other; `wide` is a support's width, mm. */
+function crowded(rows: readonly Stretch[], supports: readonly number[], wide: number): Problem[] {
+  const middles = rows.map(row => (row.from + row.to) / 2)
+  const apart = (at: readonly number[]): number => Math.min(...at.slice(1).map((each, i) => each - (at[i] ?? 0)))
+  const beam = (rows[0]?.to ?? 0) - (rows[0]?.from ?? 0)
+  const least = Math.max(beam, wide)
+  const closest = Math.min(apart(middles) - least, apart(supports) - wide)
+  return closest < -1e-6 ? [{ code: 'supports-touch', path: 'base.beams.rows', by: -closest }] : []
+}

@@ -1,0 +1,39 @@
+import type { Floor } from '../../design'
+import { vec } from '../../geometry'
+import type { Section } from '../../lumber'
+import { squareBoard } from '../between'
+import type { Stretch } from '../layout'
+import type { Order, Role } from '../member'
+import type { Rect } from '../rect'
+
+/** A floor frame of its own: two rims and the joists between. A floor has one, or two that meet, and its porch another. `id` begins its members' ids. */
+export interface Bay { readonly id: string, readonly rect: Rect, /** Which way its joists run. */ readonly joists: 'x' | 'y' }
+
+/** A bay seen along its own axes: `u` along the rims, `v` along the joists. */
+export interface BayAxes {
+  readonly u: Stretch
+  readonly v: Stretch
+  /** A board of the frame on edge: `low` is its lower level; it takes `across` on the other axis. */
+  readonly board: (id: string, role: Role, section: Section, along: 'u' | 'v', stretch: Stretch, across: number, low: number) => Order
+  /** A rectangle of the bay's axes in the building, and back. */
+  readonly rect: (u: Stretch, v: Stretch) => Rect
+}
+
+export function axesOf({ rect, joists }: Bay): BayAxes {
+  const [x, y] = [{ from: rect.x0, to: rect.x1 }, { from: rect.y0, to: rect.y1 }]
+  const turned = joists === 'x'
+  return {
+    u: turned ? y : x, v: turned ? x : y,
+    board: (id, role, section, along, stretch, across, low) => {
+      const axis = (along === 'u') === turned ? 'y' : 'x'
+      return squareBoard({ id, role, section, along: axis, depth: 'z', from: stretch.from, to: stretch.to, corner: axis === 'x' ? vec(0, across, low) : vec(across, 0, low) })
+    },
+    rect: (u, v) => turned ? { x0: v.from, x1: v.to, y0: u.from, y1: u.to } : { x0: u.from, x1: u.to, y0: v.from, y1: v.to },
+  }
+}
+
+/** Names of a bay's two rims, the lower on its axis first. */
+export const rimNames = (bay: Bay): readonly [string, string] => bay.joists === 'y' ? ['south', 'north'] : ['west', 'east']
+
+/** An opening of the floor as it lies in the building. */
+export const openingRect = ({ x, y, length, width }: Floor['openings'][number]): Rect => ({ x0: x, x1: x + length, y0: y, y1: y + width })

@@ -1,0 +1,107 @@
+import type { Deck, Floor } from '../../design'
+import { flip, place, planeAt, vec } from '../../geometry'
+import { type Section, sheetSection } from '../../lumber'
+import { level, SPARE } from '../between'
+import { rowOf, type Stretch } from '../layout'
+import type { BuildingCut, Order } from '../member'
+import { overlaps, type Rect, within } from '../rect'
+import { axesOf, type Bay } from './bay'
+
+/** Pieces smaller than this either way are left out of a deck, mm. */
+const SLIVER = 12
+
+/** Lays a deck on a bay: `breaks` are where its ends may meet along the rims (the middle of each joist), `top` the deck's surface. */
+export function layDeck(deck: Deck | { kind: 'boards', section: string, gap: number }, board: Section | null, bay: Bay, joists: readonly Stretch[], openings: readonly Rect[], top: number, stock: number): Order[] {
+  if (deck.kind === 'sheets') return laySheets(deck, bay, joists, openings, top)
+  return board ? layBoards(deck.gap, board, bay, joists, openings, top, stock) : []
+}
+
+/** Where pieces laid along the rims may end: on the middle of a joist, or of a pair side by side. */
+function breaksOf(joists: readonly Stretch[]): number[] {
+  const sorted = [...joists].sort((a, b) => a.from - b.from)
+  const pairs: Stretch[] = []
+  for (const each of sorted) {
+    const last = pairs[pairs.length - 1]
+    if (last && each.from - last.to < 1e-6) pairs[pairs.length - 1] = { from: last.from, to: Math.max(last.to, each.to) }
+    else pairs.push(each)
+  }
+  return pairs.map(each => (each.from + each.to) / 2)
+}
+
+const inner = (row: readonly Stretch[]): number[] => row.slice(0, -1).map(each => each.to)
+const shares = (a: readonly number[], b: readonly number[]): number => a.filter(at => b.some(other => Math.abs(other - at) < 1)).length
+
+/** Rows laid one after another, none ending where the row before it ends, as far as the joists allow; then of the fewest pieces. */
+export function staggered(u: Stretch, rows: number, breaks: readonly number[], longest: number): Stretch[][] {
+  const out: Stretch[][] = []
+  for (let i = 0; i < rows; i++) {
+    const before = inner(out[i - 1] ?? [])
+    const starts = (i % 2 === 0 ? [1, 0.5, 0.75, 0.25] : [0.5, 1, 0.25, 0.75]).map(share => rowOf(u, breaks, longest, share * longest))
+    const whole = starts.filter(row => row.every(each => each.to - each.from <= longest + 1e-6))
+    const cost = (row: readonly Stretch[]): number => 100 * shares(inner(row), before) + row.length
+    const best = (whole.length ? whole : starts).reduce((a, b) => cost(b) < cost(a) ? b : a)
+    out.push(best)
+  }
+  return out
+}
+
+function laySheets(deck: Extract<Deck, { kind: 'sheets' }>, bay: Bay, joists: readonly Stretch[], openings: readonly Rect[], top: number): Order[] {
+  const axes = axesOf(bay)
+  const long = Math.max(deck.sheet.length, deck.sheet.width)
+  const wide = Math.min(deck.sheet.length, deck.sheet.width)
+  const section = sheetSection(deck.thickness, wide, long)
+  const count = Math.ceil((axes.v.to - axes.v.from - SLIVER) / wide)
+  const rows = staggered(axes.u, count, breaksOf(joists), long)
+  return rows.flatMap((row, r) => {
+    const v = { from: axes.v.from + r * wide, to: Math.min(axes.v.to, axes.v.from + (r + 1) * wide) }
+    return row.flatMap((u, i) => around(axes.rect(u, v), openings).map(({ rect, notches }, k) => flatBoard(`${bay.id}/sheet/${r + 1}/${i + 1}${k ? `/${k + 1}` : ''}`, 'deck-sheet', section, bay, rect, notches, top)))
+  })
+}
+
+function layBoards(gap: number, section: Section, bay: Bay, joists: readonly Stretch[], openings: readonly Rect[], top: number, stock: number): Order[] {
+  const axes = axesOf(bay)
+  const step = section.depth + gap
+  const count = Math.ceil((axes.v.to - axes.v.from - SLIVER) / step)
+  const rows = staggered(axes.u, count, breaksOf(joists), stock)
+  return rows.flatMap((row, r) => {
+    const v = { from: axes.v.from + r * step, to: Math.min(axes.v.to, axes.v.from + r * step + section.depth) }
+    return row.flatMap((u, i) => around(axes.rect(u, v), openings).map(({ rect, notches }, k) => flatBoard(`${bay.id}/board/${r + 1}/${i + 1}${k ? `/${k + 1}` : ''}`, 'deck-board', section, bay, rect, notches, top)))
+  })
+}
+
+/** What of a rectangle is left about openings: whole pieces where an opening runs across it, else the piece with what is to be cut out of it. */
+function around(rect: Rect, openings: readonly Rect[]): { rect: Rect, notches: readonly Rect[] }[] {
+  const holes = openings.filter(each => overlaps(each, rect))
+  if (holes.some(hole => within(rect, hole))) return []
+  for (const hole of holes) {
+    const acrossY = hole.y0 <= rect.y0 + SLIVER && hole.y1 >= rect.y1 - SLIVER
+    const acrossX = hole.x0 <= rect.x0 + SLIVER && hole.x1 >= rect.x1 - SLIVER
+    if (!acrossY && !acrossX) continue
+    const sides = acrossY ? [{ ...rect, x1: hole.x0 }, { ...rect, x0: hole.x1 }] : [{ ...rect, y1: hole.y0 }, { ...rect, y0: hole.y1 }]
+    return sides.filter(({ x0, x1, y0, y1 }) => x1 - x0 > SLIVER && y1 - y0 > SLIVER).flatMap(side => around(side, openings))
+  }
+  return [{ rect, notches: holes }]
+}
+
+/** A board or sheet laid flat, good face up, as wide as its section or ripped to what the rectangle leaves; it runs along the bay's rims. */
+function flatBoard(id: string, role: 'deck-sheet' | 'deck-board', section: Section, bay: Bay, rect: Rect, notches: readonly Rect[], top: number): Order {
+  const along = bay.joists === 'y' ? 'x' : 'y'
+  const across = along === 'x' ? 'y' : 'x'
+  const [from, to] = along === 'x' ? [rect.x0, rect.x1] : [rect.y0, rect.y1]
+  const [low, high] = along === 'x' ? [rect.y0, rect.y1] : [rect.x0, rect.x1]
+  const at = along === 'x' ? place(vec(from - SPARE, low, top - section.thickness), vec(1, 0, 0), vec(0, 1, 0)) : place(vec(low, from - SPARE, top), vec(0, 1, 0), vec(1, 0, 0))
+  const rip: BuildingCut[] = high - low < section.depth - 1e-6 ? [{ kind: 'end', name: 'rip', plane: level(across, high) }] : []
+  return {
+    id, role, section, placement: at, blankLength: to - from + 2 * SPARE,
+    cuts: [{ kind: 'end', name: 'square', plane: flip(level(along, from)) }, { kind: 'end', name: 'square', plane: level(along, to) }, ...rip, ...notches.map(cutOut)],
+  }
+}
+
+/** What an opening takes out of a board that lies over it. */
+function cutOut({ x0, x1, y0, y1 }: Rect): BuildingCut {
+  const side = (x: number, y: number, nx: number, ny: number): { name: 'cutout', plane: ReturnType<typeof planeAt> } => ({ name: 'cutout', plane: planeAt(vec(x, y, 0), vec(nx, ny, 0)) })
+  return { kind: 'notch', name: 'cutout', sides: [side(x0, y0, -1, 0), side(x1, y1, 1, 0), side(x0, y0, 0, -1), side(x1, y1, 0, 1)] }
+}
+
+/** Thickness of a floor's deck, mm. */
+export const deckThickness = (floor: Floor, board: Section | null): number => floor.deck.kind === 'sheets' ? floor.deck.thickness : board?.thickness ?? 0

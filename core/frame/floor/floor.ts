@@ -1,0 +1,83 @@
+import type { Design, Floor } from '../../design'
+import { type Section, stockLengths } from '../../lumber'
+import type { Stretch } from '../layout'
+import type { Order } from '../member'
+import type { Problem } from '../problem'
+import { grown, overlaps, type Rect, within } from '../rect'
+import { type Bay, openingRect } from './bay'
+import { deckThickness, layDeck } from './deck'
+import { frameBay } from './joists'
+
+export interface FloorLumber { readonly joist: Section, readonly deck: Section | null, readonly porch: Section | null }
+
+/** A framed floor. `bottom` is the level of the joists' lower edges, and `rect` the whole of it with its porch. */
+export interface FloorFrame { readonly orders: readonly Order[], readonly problems: readonly Problem[], readonly bays: readonly Bay[], readonly bottom: number, readonly rect: Rect }
+
+/** Level of the joists' lower edges, mm; the deck's surface is at 0. */
+export const floorBottom = (floor: Floor, lumber: FloorLumber): number => -deckThickness(floor, lumber.deck) - lumber.joist.depth
+
+/** Frames a floor below the deck, and its porch on the same level: rims, joists, headers, blocks and what lies on them. */
+export function frameFloor(design: Design, floor: Floor, lumber: FloorLumber): FloorFrame {
+  const { joist } = lumber
+  const bays = baysOf(design, floor)
+  const bottom = floorBottom(floor, lumber)
+  const rect = outer(bays)
+  const problems = floorProblems(design, floor, lumber, bays)
+  const stop = problems.some(problem => problem.code !== 'opening-off-floor')
+  if (stop) return { orders: [], problems, bays, bottom, rect }
+  const openings = problems.length ? [] : floor.openings.map(openingRect)
+  const top = bottom + joist.depth
+  const stock = stockLengths[design.units].at(-1) ?? 6000
+  const orders = bays.flatMap((bay) => {
+    const porch = bay.id === 'porch'
+    const framed = frameBay(porch ? { ...floor, doubled: [] } : floor, bay, porch ? [] : openings, joist, top)
+    const joists = framed.filter(order => order.role === 'joist').map(order => placeAlongRims(order, bay))
+    const deck = porch && floor.porch ? { kind: 'boards' as const, section: floor.porch.board, gap: floor.porch.gap } : floor.deck
+    const board = porch ? lumber.porch : lumber.deck
+    const surface = top + (porch ? board?.thickness ?? 0 : deckThickness(floor, lumber.deck))
+    return [...framed, ...layDeck(deck, board, bay, joists, openings, surface, stock)]
+  })
+  return { orders, problems, bays, bottom, rect }
+}
+
+function placeAlongRims({ placement, section }: Order, bay: Bay): Stretch {
+  const axis = bay.joists === 'y' ? 'x' : 'y'
+  const from = placement.origin[axis] + Math.min(0, placement.thickness[axis] * section.thickness)
+  return { from, to: from + section.thickness }
+}
+
+/** One frame, or two that meet at the joint; and the porch's, whose joists run out from the building's side. */
+function baysOf({ footprint: { length, width } }: Design, floor: Floor): Bay[] {
+  const joists = floor.runs === 'width' ? 'y' : 'x'
+  const whole: Rect = { x0: 0, x1: length, y0: 0, y1: width }
+  const { joint, porch } = floor
+  const main: Bay[] = joint === null || joint >= length
+    ? [{ id: 'floor', rect: whole, joists }]
+    : [{ id: 'floor/west', rect: { ...whole, x1: joint }, joists }, { id: 'floor/east', rect: { ...whole, x0: joint }, joists }]
+  if (!porch) return main
+  const beside: Record<typeof porch.side, Rect> = {
+    south: { ...whole, y0: -porch.depth, y1: 0 }, north: { ...whole, y0: width, y1: width + porch.depth }, west: { ...whole, x0: -porch.depth, x1: 0 }, east: { ...whole, x0: length, x1: length + porch.depth },
+  }
+  return [...main, { id: 'porch', rect: beside[porch.side], joists: porch.side === 'south' || porch.side === 'north' ? 'y' : 'x' }]
+}
+
+const outer = (bays: readonly Bay[]): Rect => bays.map(bay => bay.rect).reduce((a, b) => ({ x0: Math.min(a.x0, b.x0), x1: Math.max(a.x1, b.x1), y0: Math.min(a.y0, b.y0), y1: Math.max(a.y1, b.y1) }))
+
+function floorProblems({ footprint }: Design, floor: Floor, { joist }: FloorLumber, bays: readonly Bay[]): Problem[] {
+  const t = joist.thickness
+  const problems: Problem[] = []
+  if (floor.spacing < 2 * t) problems.push({ code: 'spacing-too-tight', path: 'floor.spacing', least: 2 * t })
+  const least = 2 * (floor.ends + 1) * t + 100
+  if (footprint.length < least) problems.push({ code: 'floor-too-small', path: 'footprint.length', least })
+  if (footprint.width < least) problems.push({ code: 'floor-too-small', path: 'footprint.width', least })
+  if (floor.joint !== null && (floor.joint < least || floor.joint > footprint.length - least)) problems.push({ code: 'joint-off-floor', path: 'floor.joint', least, most: footprint.length - least })
+  if (floor.porch && floor.porch.depth < least) problems.push({ code: 'porch-too-small', path: 'floor.porch.depth', least })
+  const inside = bays.filter(bay => bay.id !== 'porch').map(bay => grown(bay.rect, -(floor.ends + 4) * t))
+  floor.openings.forEach((opening, i) => {
+    const rect = openingRect(opening)
+    const fits = inside.some(each => within(rect, each))
+    const clash = floor.openings.some((other, k) => k < i && overlaps(grown(openingRect(other), 4 * t), grown(rect, t)))
+    if (!fits || clash) problems.push({ code: 'opening-off-floor', path: `floor.openings.${i}.x`, number: i + 1, clear: (floor.ends + 4) * t, clash })
+  })
+  return problems
+}

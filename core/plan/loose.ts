@@ -1,0 +1,102 @@
+import type { Base, Design } from '../design'
+import { areaOfRect, type Bed, type Frame, partVolume } from '../frame'
+import { earthwork } from '../survey'
+
+/** Loose things that are bought by volume or count. */
+export type LooseCode = 'gravel' | 'hole-gravel' | 'concrete' | 'blocks' | 'low-wall' | 'spoil' | 'hangers' | 'nails'
+
+/** A quantity and the numbers it comes from: volumes m³, weights kg, lengths mm, areas m². `core/words` says the rule. */
+export interface Loose {
+  readonly code: LooseCode
+  readonly unit: 'm3' | 'count'
+  readonly amount: number
+  readonly from: Readonly<Record<string, number>>
+}
+
+/** Crushed stone as it is delivered, kg/m³ (100 lb/ft³; common practice, no source). */
+export const GRAVEL_DENSITY = 1600
+/** A builder's barrow, m³ (3 ft³), and a bucket (common practice, no source). */
+export const BARROW = 0.085
+export const BUCKET = 0.015
+/** Concrete that a bag makes, m³, and the bag's weight, kg: an 80 lb bag 0.6 ft³, a 25 kg bag 12 l (makers' usual yields under ASTM C387, from memory). */
+export const bags = { imperial: { weight: 36.287, makes: 0.016990 }, metric: { weight: 25, makes: 0.012 } } as const
+/** Nails through a rim into each joist's end: three 16d, IRC table R602.3(1) (from memory). */
+export const NAILS = 3
+
+const M3 = 1e-9
+
+/** All loose quantities of a frame; those that come to nothing are left out. */
+export function looseOf(design: Design, frame: Frame): Loose[] {
+  const { base } = design
+  const items: Loose[] = [...joistEnds(design, frame), ...(base ? [...gravelOf(base, frame), ...holesOf(frame), ...concreteOf(design, frame), ...blocksOf(base, frame), ...spoilOf(frame)] : [])]
+  return items.filter(item => item.amount > 1e-9)
+}
+
+const count = (code: LooseCode, amount: number, from: Record<string, number>): Loose => ({ code, unit: 'count', amount, from })
+const cubic = (code: LooseCode, mm3: number, from: Record<string, number>): Loose => ({ code, unit: 'm3', amount: mm3 * M3, from })
+
+function joistEnds({ floor }: Design, { members }: Frame): Loose[] {
+  const joists = members.filter(member => member.role === 'joist').length
+  if (!floor || !joists) return []
+  return floor.hold === 'hangers' ? [count('hangers', 2 * joists, { joists })] : [count('nails', 2 * joists * NAILS, { joists, each: NAILS })]
+}
+
+/** Gravel of the beds, compacted: area times depth, and what fills low ground under them. */
+function compacted(beds: readonly Bed[], frame: Frame): { bed: number, fill: number, area: number } {
+  const area = beds.reduce((sum, bed) => sum + areaOfRect(bed.rect), 0)
+  const bed = beds.reduce((sum, each) => sum + areaOfRect(each.rect) * (each.high - each.low), 0)
+  const fill = beds.reduce((sum, each) => sum + earthwork(frame.ground.at, each.rect, each.low).filled, 0)
+  return { bed, fill, area }
+}
+
+function gravelOf(base: Base, frame: Frame): Loose[] {
+  if (!('gravel' in base)) return []
+  const { bed, fill, area } = compacted(frame.base.beds, frame)
+  const loose = (bed + fill) * (1 + base.gravel.compaction / 100)
+  const weight = loose * M3 * GRAVEL_DENSITY
+  return [cubic('gravel', loose, {
+    area: area / 1e6, depth: base.gravel.depth, fill: fill * M3, compaction: base.gravel.compaction, weight, barrows: Math.ceil(loose * M3 / BARROW), buckets: Math.ceil(loose * M3 / BUCKET), load: base.gravel.load, loads: Math.ceil(weight / base.gravel.load - 1e-9),
+  })]
+}
+
+/** What a hole holds below the ground, less the post that stands in it; mm³. */
+function holesOf(frame: Frame): Loose[] {
+  const filled = frame.base.holes.filter(hole => hole.fill !== 'pier').map(hole => fillOf(frame, hole.id))
+  const tamped = filled.reduce((sum, each) => sum + each.gravel, 0)
+  return [cubic('hole-gravel', tamped, { holes: filled.filter(each => each.gravel > 0).length, weight: tamped * M3 * GRAVEL_DENSITY, barrows: Math.ceil(tamped * M3 / BARROW) })]
+}
+
+function fillOf(frame: Frame, id: string): { gravel: number, concrete: number } {
+  const hole = frame.base.holes.find(each => each.id === id)
+  const post = frame.members.find(member => member.id === id.replace('/hole/', '/post/'))
+  if (!hole || !post) return { gravel: 0, concrete: 0 }
+  const round = Math.PI * hole.diameter ** 2 / 4
+  const foot = post.placement.origin.z + post.board.start
+  const drain = round * Math.max(0, foot - hole.low)
+  const about = (round - post.section.depth * post.section.thickness) * Math.max(0, hole.high - Math.max(hole.low, foot))
+  return hole.fill === 'concrete' ? { gravel: drain, concrete: about } : { gravel: drain + about, concrete: 0 }
+}
+
+function concreteOf({ units }: Design, frame: Frame): Loose[] {
+  const cast = frame.base.parts.filter(part => part.kind === 'slab' || part.kind === 'pier').reduce((sum, part) => sum + partVolume(part), 0)
+  const about = frame.base.holes.reduce((sum, hole) => sum + fillOf(frame, hole.id).concrete, 0)
+  const { weight, makes } = bags[units]
+  const volume = (cast + about) * M3
+  return [cubic('concrete', cast + about, { bags: Math.ceil(volume / makes - 1e-9), bag: weight, makes })]
+}
+
+function blocksOf(base: Base, frame: Frame): Loose[] {
+  const stacks = frame.base.parts.filter(part => part.kind === 'block')
+  const height = base.kind === 'blocks' ? base.block.height : 1
+  const low = frame.base.parts.filter(part => part.kind === 'low-wall').reduce((sum, part) => sum + partVolume(part), 0)
+  return [
+    count('blocks', stacks.reduce((sum, part) => sum + Math.round((part.high.z - part.low.z) / height), 0), { stacks: stacks.length, height }),
+    cubic('low-wall', low, {}),
+  ]
+}
+
+function spoilOf(frame: Frame): Loose[] {
+  const beds = frame.base.beds.reduce((sum, bed) => sum + earthwork(frame.ground.at, bed.rect, bed.low).dug, 0)
+  const holes = frame.base.holes.reduce((sum, hole) => sum + Math.PI * hole.diameter ** 2 / 4 * (hole.high - hole.low), 0)
+  return [cubic('spoil', beds + holes, { beds: beds * M3, holes: holes * M3, barrows: Math.ceil((beds + holes) * M3 / BARROW) })]
+}

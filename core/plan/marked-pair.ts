@@ -1,0 +1,46 @@
+import type { Bay, Frame, Member, WallName } from '../frame'
+import { toBuilding, type Vec3 } from '../geometry'
+
+/** A member as it is marked on two boards laid side by side: its near and far side, running from their layout end, mm. */
+export interface PairMark {
+  readonly from: number
+  readonly to: number
+  /** X for a stud or joist, N for a nailer laid flat, T for a tail joist that an opening cuts short. */
+  readonly letter: 'X' | 'N' | 'T'
+  readonly member: string
+}
+
+/** Two boards marked as a pair: plates of a wall, rims of a floor frame. `length` mm. */
+export interface MarkedPair { readonly length: number, readonly marks: readonly PairMark[] }
+
+/** The stretch a member takes along an axis of the building, mm. */
+export function stretchOf(member: Member, axis: keyof Vec3): { from: number, to: number } {
+  const levels = member.board.faces.flatMap(face => face.loops.flat()).map(p => toBuilding(member.placement, p)[axis])
+  return { from: Math.min(...levels), to: Math.max(...levels) }
+}
+
+/** Marks for a wall's bottom and top plate; read off the studs that stand there. */
+export function platePair(frame: Frame, name: WallName): MarkedPair {
+  const wall = frame.walls.find(each => each.name === name)
+  if (!wall) return { length: 0, marks: [] }
+  const studs = frame.members.filter(({ id, role }) => role === 'stud' && id.startsWith(`walls/${name}/`))
+  return pairOf(studs, wall.along, wall.from, wall.to, member => member.id.includes('/nailer/') ? 'N' : 'X')
+}
+
+/** Marks for the two rims of a floor frame; read off the joists that meet them. A pair of tails at an opening is marked once. */
+export function rimPair(frame: Frame, bay: Bay): MarkedPair {
+  const axis = bay.joists === 'y' ? 'x' : 'y'
+  const [from, to] = axis === 'x' ? [bay.rect.x0, bay.rect.x1] : [bay.rect.y0, bay.rect.y1]
+  const joists = frame.members.filter(({ id, role }) => role === 'joist' && id.startsWith(`${bay.id}/`))
+  const longest = Math.max(0, ...joists.map(({ board }) => board.end - board.start))
+  const pair = pairOf(joists, axis, from, to, member => member.board.end - member.board.start < longest - 1 ? 'T' : 'X')
+  return { ...pair, marks: pair.marks.filter((mark, i) => i === 0 || Math.abs(mark.from - (pair.marks[i - 1]?.from ?? 0)) > 0.01) }
+}
+
+function pairOf(members: readonly Member[], axis: 'x' | 'y', start: number, end: number, letter: (member: Member) => PairMark['letter']): MarkedPair {
+  const marks = members.map((member): PairMark => {
+    const { from, to } = stretchOf(member, axis)
+    return { from: from - start, to: to - start, letter: letter(member), member: member.id }
+  }).sort((a, b) => a.from - b.from)
+  return { length: end - start, marks }
+}

@@ -1,0 +1,52 @@
+import type { Frame, Member } from '../frame'
+
+/** A piece of a sheet: its longest way along the sheet and its width across it, mm. */
+export interface SheetPiece { readonly member: string, readonly long: number, readonly wide: number }
+
+/** What comes out of one sheet, in the order it is cut. */
+export interface SheetCut { readonly section: string, readonly pieces: readonly SheetPiece[] }
+
+/** A remnant narrower than this is not kept, mm. */
+const SCRAP = 60
+
+interface Rest { readonly sheet: number, readonly long: number, readonly wide: number }
+
+/** Size of a cut sheet or board as a rectangle: its length, and the most that is left of its width. */
+function sizeOf(member: Member): { long: number, wide: number } {
+  const across = member.board.faces.flatMap(face => face.loops.flat()).map(p => p.y)
+  return { long: member.board.end - member.board.start, wide: Math.max(...across) - Math.min(...across) }
+}
+
+/**
+ * The sheets a deck is cut from, offcuts used again: largest piece first, each from the smallest remnant it fits with the face grain the same way,
+ * else from a new sheet; cut right across each time (guillotine). The saw's cut is not taken off: sheets are laid an eighth of an inch apart, which is what it takes
+ * (common practice, no source).
+ */
+export function sheetsOf(frame: Frame): SheetCut[] {
+  const bySection = new Map<string, Member[]>()
+  for (const member of frame.members) if (member.section.kind === 'sheet') bySection.set(member.section.name, [...bySection.get(member.section.name) ?? [], member])
+  return [...bySection.values()].flatMap(cutFrom)
+}
+
+function cutFrom(members: readonly Member[]): SheetCut[] {
+  const [first] = members
+  if (!first) return []
+  const full = { long: first.section.sold ?? 0, wide: first.section.depth }
+  const pieces = members.map(member => ({ member: member.id, ...sizeOf(member) })).sort((a, b) => b.wide - a.wide || b.long - a.long)
+  const cuts: SheetPiece[][] = []
+  let rests: Rest[] = []
+  for (const piece of pieces) {
+    const fits = rests.filter(rest => rest.long >= piece.long - 1e-6 && rest.wide >= piece.wide - 1e-6).sort((a, b) => a.long * a.wide - b.long * b.wide)
+    const from = fits[0] ?? { sheet: cuts.push([]) - 1, ...full }
+    cuts[from.sheet]?.push(piece)
+    rests = [...rests.filter(rest => rest !== from), ...remnants(from, piece)]
+  }
+  return cuts.map(list => ({ section: first.section.name, pieces: list }))
+}
+
+/** What is left of a rectangle when a piece is cut off its corner: right across first along the side that leaves the larger rest. */
+function remnants(from: Rest, piece: SheetPiece): Rest[] {
+  const end = { sheet: from.sheet, long: from.long - piece.long, wide: from.wide }
+  const side = { sheet: from.sheet, long: piece.long, wide: from.wide - piece.wide }
+  return [end, side].filter(rest => rest.long > SCRAP && rest.wide > SCRAP)
+}
