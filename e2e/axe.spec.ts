@@ -16,7 +16,7 @@ for (const dusk of [false, true]) {
     await page.mouse.move(0, 0)
     await page.waitForTimeout(300)
     await clean(page)
-    for (const bench of ['roof', 'walls', 'saw']) {
+    for (const bench of ['roof', 'walls', 'floor', 'ground', 'saw']) {
       await openDemo(page, 'Sallow Marsh ringing hut', bench)
       if (bench === 'saw') await page.getByRole('checkbox', { name: 'R1 is cut' }).click()
       await page.mouse.move(0, 0)
@@ -44,6 +44,7 @@ for (const dusk of [false, true]) {
 test.describe('on a phone', () => {
   test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true })
   test('no screen has a fault that axe finds', async ({ page }) => {
+    test.setTimeout(120_000)
     await openDemo(page, 'Sallow Marsh ringing hut', 'roof')
     await clean(page)
     await page.getByRole('button', { name: 'Card', exact: true }).tap()

@@ -16,12 +16,28 @@ test('shelf', async ({ page }) => {
   await shoot(page, 'shelf')
 })
 
-for (const bench of ['roof', 'walls', 'saw']) {
+for (const bench of ['roof', 'walls', 'floor', 'saw']) {
   test(bench, async ({ page }) => {
     await openDemo(page, hut, bench)
     await shoot(page, bench)
   })
 }
+
+for (const part of ['Place', 'Square', 'Levels', 'Base']) {
+  test(`ground, ${part}`, async ({ page }) => {
+    await openDemo(page, hut, 'ground')
+    await page.getByRole('button', { name: part, exact: true }).click()
+    await page.waitForTimeout(400)
+    await shoot(page, `ground-${part.toLowerCase()}`)
+  })
+}
+
+test('permit sketch', async ({ page }) => {
+  await openDemo(page, hut, 'ground')
+  await page.getByRole('link', { name: 'Permit sketch' }).click()
+  await page.getByRole('img', { name: 'The site from above with its dimensions' }).waitFor()
+  await shoot(page, 'sketch')
+})
 
 test('frame in 3D', async ({ page }) => {
   await openDemo(page, hut, 'roof')
@@ -48,6 +64,11 @@ test.describe('phone', () => {
   test('roof', async ({ page }) => {
     await openDemo(page, hut, 'roof')
     await shoot(page, 'phone-roof')
+  })
+  test('square', async ({ page }) => {
+    await openDemo(page, hut, 'ground')
+    await page.getByRole('button', { name: 'Square', exact: true }).tap()
+    await shoot(page, 'phone-square')
   })
   test('saw, one card at a time', async ({ page }) => {
     await openDemo(page, hut, 'saw')

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { type BaseKind, baseKinds, type GroundPath, valueAt } from '../../core/design'
 import { baseElevation, basePlan } from '../../core/drawing'
-import { baseWords, sayLoose } from '../../core/words'
+import { baseWords } from '../../core/words'
 import { baseLengths } from '../logic/base-fields'
+import { looseRows } from '../logic/card-rows'
 
 const bench = useBench()
 const below = useBelow()
@@ -27,10 +28,7 @@ const fill = useChoice<string>('base.fill')
 const load = useChoice<number>('base.gravel.load')
 const settles = useChoice<number>('base.gravel.compaction')
 const numbers = (first: number, last: number) => Array.from({ length: last - first + 1 }, (_, i) => ({ value: first + i, label: String(first + i) }))
-const loose = computed(() => (bench.plan?.loose ?? []).filter(item => item.code !== 'nails' && item.code !== 'hangers').map((item) => {
-  const said = sayLoose(item, units.value)
-  return { key: item.code, name: said.name, value: said.value, why: said.why }
-}))
+const loose = computed(() => looseRows((bench.plan?.loose ?? []).filter(item => item.code !== 'nails' && item.code !== 'hangers'), units.value))
 const postInHand = computed(() => bench.hand?.startsWith('base/post/') ? bench.hand.slice('base/post/'.length) : null)
 const rock = computed(() => base.value?.kind === 'posts' ? base.value.rock : [])
 const stopped = computed(() => rock.value.some(each => each.post === postInHand.value))
@@ -38,7 +36,11 @@ const lowWall = computed({
   get: () => base.value?.kind === 'slab' && base.value.lowWall ? 'yes' : 'no',
   set: (value: string) => bench.setValue('base.lowWall', value === 'yes' ? units.value === 'imperial' ? { height: 304.8, thickness: 152.4 } : { height: 300, thickness: 150 } : null),
 })
-onMounted(() => { if (!bench.hand?.startsWith('base/')) bench.hand = bench.plan?.frame.members.find(member => member.role === 'post' || member.id.startsWith('base/'))?.id ?? bench.hand })
+/** A piece of the base is taken up when its kind is chosen: a post if there is one. */
+watch(() => base.value?.kind, () => {
+  const members = bench.plan?.frame.members ?? []
+  if (!members.some(member => member.id === bench.hand && member.id.startsWith('base/'))) bench.hand = (members.find(member => member.role === 'post') ?? members.find(member => member.id.startsWith('base/')))?.id ?? bench.hand
+}, { immediate: true })
 const loads = computed(() => [...new Set([...(units.value === 'imperial' ? [450, 900, 1800, 9000] : [500, 1000, 2000, 9000]), load.value])].filter(Number.isFinite).map(value => ({ value, label: units.value === 'imperial' ? `${Math.round(value / 0.45359237 / 10) * 10} lb` : `${value} kg` })))
 </script>
 
@@ -74,6 +76,7 @@ const loads = computed(() => [...new Set([...(units.value === 'imperial' ? [450,
       <span v-for="(each, i) in rock" :key="each.post"><b>Post {{ each.post.replace('/', '-') }}</b> <MeasureField :path="`base.rock.${i}.reached`" :value="each.reached" /></span>
     </div>
     <DrawingSheet class="sheet" :drawing="drawing" :label="from === 'plan' ? 'The base from above, south at the bottom' : 'The base and floor from the south, with the ground'" />
+    <p class="caption quiet">{{ from === 'plan' ? 'From above, south at the bottom. A row lies under every seam of the floor, beyond those asked for. Take a piece up for its card.' : 'From the south; the thick line is the ground along that side. Drag the ring to raise or lower the building.' }}</p>
     <div v-if="loose.length" class="loose"><ExplainedList :rows="loose" :columns="2" /></div>
   </template>
   <div v-else class="none">
@@ -85,7 +88,8 @@ const loads = computed(() => [...new Set([...(units.value === 'imperial' ? [450,
 <style scoped>
 .none { margin: auto; display: grid; gap: 16px; justify-items: center; padding: 24px; text-align: center; max-width: 36rem; }
 .picks { display: flex; flex-wrap: wrap; gap: 10px; justify-content: center; }
-.loose { padding: 2px 16px 10px; border-top: 1px solid var(--line); max-height: 34%; overflow: auto; }
+.caption { padding: 6px 16px; font-size: .9rem; }
+.loose { padding: 2px 16px 10px; border-top: 1px solid var(--line); max-height: 30%; overflow: auto; flex: none; }
 .rock { display: flex; flex-wrap: wrap; gap: 4px 20px; padding: 4px 16px; border-bottom: 1px solid var(--line); }
 .rock span { display: inline-flex; align-items: center; gap: 8px; }
 </style>

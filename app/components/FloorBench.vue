@@ -27,6 +27,12 @@ const deck = computed({ get: () => design.value?.floor?.deck.kind ?? 'sheets', s
 const porch = computed({ get: () => design.value?.floor?.porch?.side ?? 'none', set: below.choosePorch })
 const split = computed({ get: () => design.value?.floor?.joint == null ? 'one' : 'two', set: (value: string) => below.splitFloor(value === 'two') })
 const doubled = computed(() => below.joistInHand() !== null)
+/** What comes out of each sheet, by the pieces' marks; sheets that are cut alike are told once. */
+const sheetCuts = computed(() => {
+  const markOf = new Map((bench.plan?.pieces ?? []).flatMap(piece => piece.members.map(member => [member, piece.mark] as const)))
+  const told = (bench.plan?.sheets ?? []).map(sheet => sheet.pieces.map(each => markOf.get(each.member) ?? '').join(' + '))
+  return [...new Set(told)].map(text => ({ text, times: told.filter(each => each === text).length }))
+})
 const count = (list: readonly string[]) => list.map((label, value) => ({ value, label }))
 onMounted(() => { bench.hand ??= bench.plan?.frame.members.find(member => member.role === 'joist')?.id ?? null })
 </script>
@@ -44,7 +50,7 @@ onMounted(() => { bench.hand ??= bench.plan?.frame.members.find(member => member
         <ChoiceField v-model="blocking" label="Blocks" :options="count(['None', 'One row', 'Two rows', 'Three rows'])" />
         <ChoiceField v-model="hold" label="Joist ends" :options="[{ value: 'nails', label: 'Nailed' }, { value: 'hangers', label: 'Hangers' }]" />
         <ChoiceField v-model="split" label="Built in" :options="[{ value: 'one', label: 'One frame' }, { value: 'two', label: 'Two frames' }]" />
-        <Button label="Double the joist" outlined severity="secondary" title="The joist in hand, or make a doubled one single" :disabled="!doubled" @click="below.toggleDouble()" />
+        <Button label="Double" outlined severity="secondary" aria-label="Double the joist in hand" title="Double the joist in hand, or make a doubled one single" :disabled="!doubled" @click="below.toggleDouble()" />
         <Button label="Opening" icon="pi pi-plus" outlined severity="secondary" aria-label="Add an opening" @click="below.addOpening()" />
         <Button label="No floor" text severity="secondary" @click="below.takeFloor()" />
       </template>
@@ -76,7 +82,10 @@ onMounted(() => { bench.hand ??= bench.plan?.frame.members.find(member => member
         <PairStrip :pair="pair" :names="rims" :what="`${rims[0]} and ${rims[1].toLowerCase()} rim`" />
         <p class="caption quiet">Clamp the rims and mark both from the {{ bay?.joists === 'x' ? 'south' : 'west' }} end; X ahead, T a joist cut short. Crowns up. Each diagonal {{ diagonal }}: both alike, and opposite sides alike, and it is square.</p>
       </template>
-      <p v-else class="caption quiet">{{ design.floor.deck.kind === 'sheets' ? `Ends break on joists, no row over the last one's. ${bench.plan?.totals.sheets ?? 0} sheets, offcuts used again; leave 1/8" (3 mm) between.` : 'Boards across the joists, ends on a joist; the last row is ripped.' }}</p>
+      <template v-else>
+        <p v-if="sheetCuts.length" class="cuts"><b>Out of each sheet:</b> <span v-for="each in sheetCuts" :key="each.text"><span class="figures">{{ each.times }} ×</span> {{ each.text }}</span></p>
+        <p class="caption quiet">{{ design.floor.deck.kind === 'sheets' ? `Ends break on joists, no row over the last one's. ${bench.plan?.totals.sheets ?? 0} sheets, offcuts used again; leave 1/8" (3 mm) between.` : 'Boards across the joists, ends on a joist; the last row is ripped.' }}</p>
+      </template>
     </template>
     <div v-else class="none">
       <p>No floor is framed: the walls stand on a slab or an old floor.</p>
@@ -90,5 +99,6 @@ onMounted(() => { bench.hand ??= bench.plan?.frame.members.find(member => member
 .openings { padding: 4px 16px; border-bottom: 1px solid var(--line); max-height: 9.5rem; overflow: auto; }
 .openings p { display: flex; flex-wrap: wrap; align-items: center; gap: 4px 14px; }
 .bays { padding: 0 16px; }
+.cuts { display: flex; flex-wrap: wrap; gap: 2px 18px; padding: 6px 16px; border-top: 1px solid var(--line); }
 @media (max-width: 720px) { .openings p { flex-wrap: nowrap; overflow-x: auto; } .openings p > * { flex: none; } }
 </style>

@@ -28,4 +28,5 @@ const known = computed(() => part.value === 'base' || bench.design?.site !== nul
 <style scoped>
 .none { margin: auto; display: grid; gap: 16px; justify-items: center; padding: 24px; text-align: center; max-width: 36rem; }
 .more { display: contents; }
+@media (max-width: 720px) { .more > * { flex: none; } }
 </style>

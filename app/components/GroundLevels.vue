@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { levelsPlan } from '../../core/drawing'
 import { supportHeights } from '../../core/plan'
-import { sayLength, sayLoose } from '../../core/words'
+import { earthwork } from '../../core/survey'
+import { sayLength, sayLoose, sayVolume } from '../../core/words'
 
 const bench = useBench()
 const below = useBelow()
@@ -13,6 +14,14 @@ const drawing = computed(() => bench.plan ? levelsPlan(bench.plan) : null)
 const ground = computed(() => bench.plan?.frame.ground ?? null)
 const supports = computed(() => bench.plan ? supportHeights(bench.plan.frame) : [])
 const spoil = computed(() => bench.plan?.loose.find(item => item.code === 'spoil') ?? null)
+/** The level at which as much is dug as filled, below the highest ground, and how much that is. */
+const even = computed(() => {
+  const frame = bench.plan?.frame
+  if (!frame) return null
+  const { outline, ground: { at, highest } } = frame
+  const down = earthwork(at, outline, highest.height).filled / ((outline.x1 - outline.x0) * (outline.y1 - outline.y0))
+  return { down, volume: earthwork(at, outline, highest.height - down).dug * 1e-9 }
+})
 const say = (mm: number): string => sayLength(mm, units.value)
 const where = (at: { x: number, y: number }): string => `${say(Math.max(0, at.x))} from the west, ${say(Math.max(0, at.y))} from the south`
 const markOf = (id: string): string => id.replace(/^base\/(post|pier|block)\//, '').replace('/', '-')
@@ -33,6 +42,7 @@ const kindOf = (id: string): string => id.includes('/post/') ? 'Post' : id.inclu
         <p class="fall">
           The ground falls <b class="figures">{{ say(ground.highest.height - ground.lowest.height) }}</b> from {{ where(ground.highest) }}, to {{ where(ground.lowest) }}.
         </p>
+        <p v-if="even && even.down > 1" class="quiet">Levelled to {{ say(even.down) }} below the highest, as much is dug as filled: {{ sayVolume(even.volume, units) }}, as it lies.</p>
         <ol class="points">
           <li v-for="(point, i) in points" :key="i">
             <b>{{ i + 1 }}</b>

@@ -5,6 +5,7 @@ import { formatAngle } from '../../core/measure'
 import { cautionsOf } from '../../core/check'
 import { roleNames, sayCaution, sayLength } from '../../core/words'
 import { saveFile } from '../composables/useFiles'
+import { looseRows } from '../logic/card-rows'
 
 /** `searches` counts how often the search was asked for by its key. */
 const props = defineProps<{ narrow: boolean, searches: number }>()
@@ -56,6 +57,7 @@ function saveDesign(): void {
   if (bench.design) saveFile(fileName(bench.design.name, 'json'), designFile(bench.design), 'application/json')
 }
 
+const loose = computed(() => looseRows(bench.plan?.loose ?? [], units.value))
 const roofCautions = computed(() => bench.plan && bench.piece ? cautionsOf(bench.plan).filter(caution => caution.members.some(id => bench.piece?.members.includes(id))) : [])
 </script>
 
@@ -104,6 +106,10 @@ const roofCautions = computed(() => bench.plan && bench.piece ? cautionsOf(bench
           <p v-else class="none">Nothing can be cut yet. The cautions say what to change.</p>
         </template>
       </DataTable>
+      <section v-if="loose.length" class="loose" aria-label="Loose things">
+        <h2>Loose</h2>
+        <ExplainedList :rows="loose" :columns="narrow ? 1 : 2" />
+      </section>
       <ul v-if="roofCautions.length" class="cautions">
         <li v-for="caution in roofCautions" :key="caution.code">{{ sayCaution(caution, units) }}</li>
       </ul>
@@ -129,6 +135,8 @@ const roofCautions = computed(() => bench.plan && bench.piece ? cautionsOf(bench
 .box.yes { background: var(--moss); border-color: var(--moss); color: var(--sheet); }
 .box.changed { background: var(--dust); border-color: var(--sawdust); }
 .none { padding: 20px 4px; }
+.loose { margin-top: 20px; }
+.loose h2 { font-size: 1.2rem; border-bottom: 2px solid var(--ink); }
 .cautions { list-style: none; padding: 0; margin: 16px 0 0; display: grid; gap: 8px; }
 .cautions li { border-left: 4px solid var(--sawdust); padding: 4px 12px; }
 .one { overflow: auto; flex: 1; }

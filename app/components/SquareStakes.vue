@@ -2,7 +2,7 @@
 import { cornerFrom, largestTriangle, rectangle, stakeNames, type TapeName, tapeNames, tapesOf, type TriangleReading } from '../../core/survey'
 import { movesTo, shapeFrom, squarenessOf, verdictOn } from '../../core/survey/squaring'
 import { formatAngle } from '../../core/measure'
-import { sayCorner, sayLength, sayMove, sayShapeFault, sayShort, sayVerdict, sideWords, stakeWords, tapeWords } from '../../core/words'
+import { sayArea, sayCorner, sayLength, sayMove, sayShapeFault, sayShort, sayVerdict, sideWords, stakeWords, tapeWords } from '../../core/words'
 import { stakePicture } from '../logic/stakes'
 
 const bench = useBench()
@@ -24,9 +24,10 @@ const moves = computed(() => shape.value ? movesTo(shape.value.stakes, size.valu
 const picture = computed(() => stakePicture(size.value.length, size.value.width, shape.value?.stakes ?? null, width.value, height.value, width.value < 520 ? 70 : 84))
 const remark = computed(() => {
   if (!shape.value || !squareness.value) return ''
+  const area = sayArea(squareness.value.area * 1e-6, units.value)
   const spare = shape.value.spare ? `The readings agree within ${sayShort(shape.value.misfit, units.value)}.` : 'Nothing is spare: one more tape would check the others.'
   const drawn = picture.value.times > 1 ? ` Drawn ${picture.value.times} times as far out.` : ''
-  return `Diagonals differ by ${sayShort(Math.abs(squareness.value.diagonals), units.value)}; each should read ${sayLength(meant.value.swNe, units.value)}. ${spare}${drawn}`
+  return `Diagonals differ by ${sayShort(Math.abs(squareness.value.diagonals), units.value)}; each should read ${sayLength(meant.value.swNe, units.value)}. The stakes enclose ${area}. ${spare}${drawn}`
 })
 const outline = (points: readonly { x: number, y: number }[]): string => `M${points.map(p => `${p.x.toFixed(1)} ${p.y.toFixed(1)}`).join('L')}Z`
 const corner = ref<TriangleReading['corner']>(squaring.value?.triangle?.corner ?? 'sw')

@@ -35,7 +35,7 @@ function rename(): void {
       <Button :icon="dusk ? 'pi pi-sun' : 'pi pi-moon'" text severity="secondary" :aria-label="dusk ? 'Daylight' : 'Dusk'" :title="dusk ? 'Daylight' : 'Dusk'" @click="dusk = !dusk" />
       <Button class="keys" label="?" text severity="secondary" aria-label="Keys" title="Keys (?)" @click="emit('keys')" />
     </div>
-    <p v-if="bench.plan" class="tally figures" aria-label="Tally" role="group">
+    <p v-if="bench.plan" class="tally figures" aria-label="Tally" role="group" tabindex="0">
       <span><b>{{ bench.plan.totals.pieces }}</b> pieces</span>
       <span><b>{{ sayLength(bench.plan.totals.length, units) }}</b></span>
       <span><b>{{ wood }}</b></span>

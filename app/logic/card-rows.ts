@@ -1,6 +1,6 @@
 import { formatAngle, formatLength, type Units } from '../../core/measure'
-import type { Card } from '../../core/plan'
-import { cutNames, explain, explainCut, explainStepping, figureNames, sayFigure, sayMark, sayShort, saySteps, type StepRow } from '../../core/words'
+import type { Card, Loose } from '../../core/plan'
+import { cutNames, explain, explainCut, explainStepping, figureNames, sayFigure, sayLoose, sayMark, sayShort, saySteps, type StepRow } from '../../core/words'
 
 /** A row that shows a value, and when pressed says in one sentence how it comes about. */
 export interface ExplainedRow { readonly key: string, readonly name: string, readonly value: string, readonly why: string }
@@ -42,5 +42,13 @@ export function markRows(card: Card, units: Units): { readonly at: string, reado
     if (twin && square(i) && square(i - 1) && Math.abs(twin.at - mark.at) < 0.01) return []
     const what = square(i) ? 'square cut, across the board' : sayMark(mark, { length })
     return [{ at: formatLength(mark.at, { units }), what: mark.edge === 'face' ? `${what}, ${sayShort(mark.across, units)} from the bottom edge` : what }]
+  })
+}
+
+/** Loose quantities, each with its rule. */
+export function looseRows(items: readonly Loose[], units: Units): ExplainedRow[] {
+  return items.map((item) => {
+    const { name, value, why } = sayLoose(item, units)
+    return { key: `loose-${item.code}`, name, value, why }
   })
 }

@@ -126,6 +126,19 @@ describe('the true shape of four stakes', () => {
     expect(verdictOn({ ...rectangle(3600, 2400), nw: spot(0, 2400 + off), ne: spot(3600, 2400 + off) }, 3600, 2400, customaryTolerance).verdict).toBe(verdict)
   })
 
+  // a plot of no shape a builder means: corners typed as coordinates, its tapes by Pythagoras
+  test('an irregular four-sided layout is solved, its angles and area exact', () => {
+    const stakes: Stakes = { sw: spot(0, 0), se: spot(4000, 0), ne: spot(4700, 3100), nw: spot(-600, 2200) }
+    const found = shapeFrom({ tapes: tapesOf(stakes), triangle: null }, 4000, 2500)
+    expect(found.ok).toBe(true)
+    if (!found.ok) return
+    for (const name of stakeNames) expect(Math.hypot(found.shape.stakes[name].x - stakes[name].x, found.shape.stakes[name].y - stakes[name].y)).toBeLessThan(1e-3)
+    const { angles, area } = squarenessOf(found.shape.stakes)
+    expect(angles.sw).toBeCloseTo(180 - Math.atan2(2200, 600) * 180 / Math.PI, 6)
+    // shoelace by hand: (4000 x 3100 + 4700 x 2200 + 600 x 3100) / 2
+    expect(area).toBeCloseTo((4000 * 3100 + 4700 * 2200 + 600 * 3100) / 2, 0)
+  })
+
   test('readings that cannot be are refused, with which', () => {
     const good = tapesOf(rectangle(3600, 2400))
     const of = (tapes: Partial<typeof good>) => shapeFrom({ tapes, triangle: null }, 3600, 2400)
