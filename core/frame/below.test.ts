@@ -176,6 +176,32 @@ describe('bases worked by hand', () => {
   })
 })
 
+describe('designs that once went wrong', () => {
+  // tails that end within a row of blocks: the block ran through their ends
+  test('no block is put against a tail that ends in its row', () => {
+    const made = frame(sized(144, 96, { openings: [{ x: 40 * INCH, y: 51 * INCH, length: 30 * INCH, width: 24 * INCH }] }))
+    expect(clashes(made.members)).toEqual([])
+    expect(made.members.filter(member => member.role === 'block').length).toBeGreaterThan(4)
+  })
+
+  // two openings one behind the other lie over the same sheets, which have both cut out
+  test('a sheet under two openings has both cut out of it', () => {
+    const hole = { x: 30 * INCH, length: 12 * INCH, width: 12 * INCH }
+    const made = frame(sized(144, 120, { openings: [{ ...hole, y: 16 * INCH }, { ...hole, y: 60 * INCH }] }))
+    expect(made.problems).toEqual([])
+    expect(clashes(made.members)).toEqual([])
+    const area = made.members.filter(member => member.role === 'deck-sheet').reduce((sum, member) => sum + member.board.volume / member.section.thickness, 0)
+    expect(area / INCH ** 2).toBeCloseTo(144 * 120 - 2 * 144, 4)
+  })
+
+  test('beams whose stacks of blocks would touch are refused, and the floor is framed', () => {
+    const made = frame(sized(144, 36, {}, { ...usualBase('blocks', 'imperial'), beams: { section: '2x8', plies: 2, rows: 4 } } as Base))
+    expect(made.problems).toMatchObject([{ code: 'supports-touch', path: 'base.beams.rows' }])
+    expect(made.base.parts).toEqual([])
+    expect(made.members.some(member => member.role === 'joist')).toBe(true)
+  })
+})
+
 describe('random floors, bases and ground', () => {
   test('no two boards or parts of a building overlap, from base to ridge', () => {
     fc.assert(fc.property(groundedSheds, (design) => {

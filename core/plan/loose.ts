@@ -28,7 +28,8 @@ const M3 = 1e-9
 /** All loose quantities of a frame; those that come to nothing are left out. */
 export function looseOf(design: Design, frame: Frame): Loose[] {
   const { base } = design
-  const items: Loose[] = [...joistEnds(design, frame), ...(base ? [...gravelOf(base, frame), ...holesOf(frame), ...concreteOf(design, frame), ...blocksOf(base, frame), ...spoilOf(frame)] : [])]
+  const beds = beddedOf(frame)
+  const items: Loose[] = [...joistEnds(design, frame), ...(base ? [...gravelOf(base, beds), ...holesOf(frame), ...concreteOf(design, frame), ...blocksOf(base, frame), ...spoilOf(frame, beds)] : [])]
   return items.filter(item => item.amount > 1e-9)
 }
 
@@ -41,17 +42,20 @@ function joistEnds({ floor }: Design, { members }: Frame): Loose[] {
   return floor.hold === 'hangers' ? [count('hangers', 2 * joists, { joists })] : [count('nails', 2 * joists * NAILS, { joists, each: NAILS })]
 }
 
+/** What is dug and filled at one bed, mm³. */
+interface Bedded { readonly bed: Bed, readonly dug: number, readonly filled: number }
+
+const beddedOf = (frame: Frame): Bedded[] => frame.base.beds.map(bed => ({ bed, ...earthwork(frame.ground.at, bed.rect, bed.low) }))
+
 /** Gravel of the beds, compacted: area times depth, and what fills low ground under them. */
-function compacted(beds: readonly Bed[], frame: Frame): { bed: number, fill: number, area: number } {
-  const area = beds.reduce((sum, bed) => sum + areaOfRect(bed.rect), 0)
-  const bed = beds.reduce((sum, each) => sum + areaOfRect(each.rect) * (each.high - each.low), 0)
-  const fill = beds.reduce((sum, each) => sum + earthwork(frame.ground.at, each.rect, each.low).filled, 0)
-  return { bed, fill, area }
+function compacted(beds: readonly Bedded[]): { bed: number, fill: number, area: number } {
+  const sum = (value: (each: Bedded) => number): number => beds.reduce((total, each) => total + value(each), 0)
+  return { area: sum(({ bed }) => areaOfRect(bed.rect)), bed: sum(({ bed }) => areaOfRect(bed.rect) * (bed.high - bed.low)), fill: sum(each => each.filled) }
 }
 
-function gravelOf(base: Base, frame: Frame): Loose[] {
+function gravelOf(base: Base, beds: readonly Bedded[]): Loose[] {
   if (!('gravel' in base)) return []
-  const { bed, fill, area } = compacted(frame.base.beds, frame)
+  const { bed, fill, area } = compacted(beds)
   const loose = (bed + fill) * (1 + base.gravel.compaction / 100)
   const weight = loose * M3 * GRAVEL_DENSITY
   return [cubic('gravel', loose, {
@@ -95,8 +99,8 @@ function blocksOf(base: Base, frame: Frame): Loose[] {
   ]
 }
 
-function spoilOf(frame: Frame): Loose[] {
-  const beds = frame.base.beds.reduce((sum, bed) => sum + earthwork(frame.ground.at, bed.rect, bed.low).dug, 0)
+function spoilOf(frame: Frame, bedded: readonly Bedded[]): Loose[] {
+  const beds = bedded.reduce((sum, each) => sum + each.dug, 0)
   const holes = frame.base.holes.reduce((sum, hole) => sum + Math.PI * hole.diameter ** 2 / 4 * (hole.high - hole.low), 0)
   return [cubic('spoil', beds + holes, { beds: beds * M3, holes: holes * M3, barrows: Math.ceil((beds + holes) * M3 / BARROW) })]
 }

@@ -1,4 +1,4 @@
-import { apart, type Spot } from './spot'
+import type { Spot } from './spot'
 
 /** A height read at a place: any level to count from, mm, up. */
 export interface HeightAt extends Spot { readonly height: number }
@@ -8,6 +8,8 @@ export type Surface = (at: Spot) => number
 
 /** mm. Nearer than this a place takes the reading itself. */
 const AT_READING = 1e-3
+/** mm. Ground whose readings lie this near a plane is that plane. */
+const FLAT = 1e-6
 
 /**
  * A ground surface through readings: the plane that fits them best, and what each reading differs from it spread by the inverse square
@@ -16,17 +18,18 @@ const AT_READING = 1e-3
  */
 export function surfaceThrough(readings: readonly HeightAt[]): Surface {
   const plane = bestPlane(readings)
+  const off = readings.map(({ x, y, height }) => ({ x, y, height, by: height - plane({ x, y }) }))
+  if (off.every(each => Math.abs(each.by) < FLAT)) return plane
   return (at) => {
     let sum = 0
     let weights = 0
-    for (const each of readings) {
-      const far = apart(each, at)
-      if (far < AT_READING) return each.height
-      const weight = 1 / far ** 2
-      weights += weight
-      sum += weight * (each.height - plane(each))
+    for (const each of off) {
+      const square = (each.x - at.x) ** 2 + (each.y - at.y) ** 2
+      if (square < AT_READING ** 2) return each.height
+      weights += 1 / square
+      sum += each.by / square
     }
-    return plane(at) + (weights ? sum / weights : 0)
+    return plane(at) + sum / weights
   }
 }
 
@@ -55,7 +58,7 @@ function bestPlane(readings: readonly HeightAt[]): Surface {
 /** A rectangle of ground, mm. */
 export interface Plot { readonly x0: number, readonly x1: number, readonly y0: number, readonly y1: number }
 
-const GRID = 24
+const GRID = 16
 
 function gridOver({ x0, x1, y0, y1 }: Plot, steps: number, visit: (at: Spot) => void, middle: boolean): void {
   const count = middle ? steps : steps + 1
@@ -78,7 +81,7 @@ export function extremes(surface: Surface, plot: Plot, readings: readonly Height
   return { highest, lowest }
 }
 
-/** Earth to move to bring a plot to one level, mm³: what stands above it is dug, what lies below is filled. Summed over a grid of 24 by 24. */
+/** Earth to move to bring a plot to one level, mm³: what stands above it is dug, what lies below is filled. Summed over a grid of 16 by 16. */
 export function earthwork(surface: Surface, plot: Plot, level: number): { readonly dug: number, readonly filled: number } {
   const cell = (plot.x1 - plot.x0) * (plot.y1 - plot.y0) / GRID ** 2
   let dug = 0

@@ -63,17 +63,19 @@ const distinct = (places: readonly Stretch[]): Stretch[] => places.filter((place
 
 interface Block { readonly id: string, readonly u: Stretch, readonly at: number }
 
-/** Rows of blocks evenly between the rims, every second one set over by its thickness so that it can be nailed through the joist; none in an opening. */
+/** Rows of blocks evenly between the rims, every second one set over by its thickness so that it can be nailed through the joist; none in an opening, and none against a tail that ends in the row. */
 function blocks(floor: Floor, bay: Bay, { thickness: t }: Section, places: readonly JoistPlace[], holes: readonly Hole[]): Block[] {
   const { v, rect } = axesOf(bay)
   const open = holes.map(hole => grown(rect(hole.u, hole.v), 2 * t))
   const rows = Array.from({ length: floor.blocking }, (_, i) => v.from + (v.to - v.from) * (i + 1) / (floor.blocking + 1))
   return rows.flatMap((y, row) => {
-    const there = places.filter(at => at.v.from < y - t && at.v.to > y + t).map(at => at.u).sort((a, b) => a.from - b.from)
+    const there = places.filter(at => at.v.from < y + t && at.v.to > y - t).sort((a, b) => a.u.from - b.u.from)
     return there.slice(1).flatMap((next, i) => {
-      const u = { from: there[i]?.to ?? 0, to: next.from }
+      const before = there[i] ?? next
+      const u = { from: before.u.to, to: next.u.from }
       const at = i % 2 === 0 ? y : y - t
-      if (u.to - u.from < LEAST || open.some(each => overlaps(each, rect(u, { from: at, to: at + t })))) return []
+      const held = [before, next].every(each => each.v.from <= at && each.v.to >= at + t)
+      if (!held || u.to - u.from < LEAST || open.some(each => overlaps(each, rect(u, { from: at, to: at + t })))) return []
       return [{ id: `${bay.id}/block/${row + 1}/${i + 1}`, u, at }]
     })
   })

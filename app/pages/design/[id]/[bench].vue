@@ -66,7 +66,7 @@ useKeys(commands)
       <div id="sheet" class="room-sheet" :class="{ away: narrow && side === 'card' }" tabindex="-1">
         <LazyFrameModel v-if="bench.view === 'frame'" :drawing="viewNames[here]" />
         <RoofBench v-else-if="here === 'roof'" />
-        <WallsBench v-else-if="here === 'walls'" />
+        <LazyWallsBench v-else-if="here === 'walls'" />
         <LazyFloorBench v-else-if="here === 'floor'" />
         <LazyGroundBench v-else-if="here === 'ground'" />
         <LazySawBench v-else v-model:find="find" :narrow="narrow" :searches="searches" />
@@ -76,7 +76,7 @@ useKeys(commands)
     <nav v-if="narrow" class="room-turn no-print" aria-label="Drawing or card">
       <SelectButton v-model="side" :options="[{ value: 'sheet', label: here === 'saw' ? 'Pieces' : 'Drawing' }, { value: 'card', label: 'Card' }]" option-value="value" option-label="label" :allow-empty="false" aria-label="Drawing or card" />
     </nav>
-    <KeySheet v-model="keysOpen" :commands="commands" />
+    <LazyKeySheet v-if="keysOpen" v-model="keysOpen" :commands="commands" />
   </div>
   <main v-else class="wait">
     <p v-if="bench.state === 'opening' || bench.state === 'closed'" role="status">Laying out the boards …</p>
