@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { formatLength } from '../../core/measure'
 import { cardOf } from '../../core/plan'
-import { roleNames, sayLength } from '../../core/words'
+import { roleNames, saySection, sayLength } from '../../core/words'
 import { figureRows, markRows, sawRows, steppingRows } from '../logic/card-rows'
 
 const bench = useBench()
@@ -19,14 +19,14 @@ const roleName = computed(() => card.value ? roleNames[card.value.piece.role][ca
       <h2 class="mark">{{ card.piece.mark }}</h2>
       <div class="what">
         <p><b class="figures">{{ card.piece.count }}</b> {{ roleName }}</p>
-        <p class="quiet figures">{{ card.piece.section.name }} · {{ short(card.piece.section.thickness) }} × {{ short(card.piece.section.depth) }}</p>
+        <p class="quiet figures">{{ saySection(card.piece.section, units) }}<template v-if="card.piece.section.kind !== 'sheet'"> · {{ short(card.piece.section.thickness) }} × {{ short(card.piece.section.depth) }}</template></p>
       </div>
       <div class="turn no-print">
         <Button icon="pi pi-chevron-left" text severity="secondary" aria-label="Previous card" title="Previous (K)" @click="bench.nextPiece(-1)" />
         <Button icon="pi pi-chevron-right" text severity="secondary" aria-label="Next card" title="Next (J)" @click="bench.nextPiece(1)" />
       </div>
     </header>
-    <p class="length figures">{{ sayLength(card.piece.length, units) }}<small v-if="card.piece.stock"> from {{ sayLength(card.piece.stock, units) }}</small></p>
+    <p class="length figures">{{ sayLength(card.piece.length, units) }}<template v-if="card.piece.section.kind === 'sheet'"> × {{ sayLength(card.piece.width, units) }}</template><small v-if="card.piece.stock"> from {{ sayLength(card.piece.stock, units) }}</small></p>
     <div class="acts no-print">
       <Button
         class="tick" :label="cut === 'yes' ? 'Cut' : cut === 'changed' ? 'Changed since it was cut: tick again' : 'Tick as cut'" :icon="cut === 'yes' ? 'pi pi-check' : undefined" :class="cut" title="Tick (X)" outlined
@@ -47,7 +47,7 @@ const roleName = computed(() => card.value ? roleNames[card.value.piece.role][ca
     </ol>
     <h3>Figures</h3>
     <ExplainedList :rows="figureRows(card, units)" :columns="2" />
-    <p class="quiet advice">Cut one, try it on the building, then trace it. Crown up.</p>
+    <p class="quiet advice">{{ card.piece.section.kind === 'sheet' ? 'Long way across the joists, ends on a joist.' : 'Cut one, try it on the building, then trace it. Crown up.' }}</p>
   </section>
   <section v-else class="card empty" aria-label="Cut card">
     <p class="quiet">No board can be cut yet. The cautions say what to change.</p>

@@ -31,8 +31,7 @@ const handleSize = (handle: Handle): number => {
   return typeof value === 'number' ? value : riseInTwelve(value)
 }
 const sayHandle = (handle: Handle): string => showEntry(drag.valueOf(handle), units.value)
-const sayLabel = ({ text, value }: Drawing['labels'][number]): string => value === undefined ? text : `${text} ${formatLength(value, { units: units.value })}`
-const takeUp = (member: string | null): void => { if (member) bench.hand = member }
+const sayLabel = ({ text, value }: Drawing['labels'][number]): string => value === undefined ? text : `${text} ${formatLength(value, { units: units.value })}`.trim()
 </script>
 
 <template>
@@ -41,7 +40,7 @@ const takeUp = (member: string | null): void => { if (member) bench.hand = membe
       <g>
         <path
           v-for="(patch, i) in drawing.patches" :key="i" :d="pathOf(patch.loops, fit.at)" fill-rule="evenodd" :class="[patch.ink, { hand: patch.member && inHand.has(patch.member) }]"
-          :data-member="patch.member ?? undefined" @click="takeUp(patch.member)"
+          :data-member="patch.member ?? undefined" @click="bench.pick(patch.member)"
         />
       </g>
       <path v-for="(line, i) in drawing.lines" :key="`l${i}`" :class="line.ink" :d="`M${px(fit.at(line.from).x)} ${px(fit.at(line.from).y)}L${px(fit.at(line.to).x)} ${px(fit.at(line.to).y)}`" />

@@ -36,7 +36,7 @@ function release(event: PointerEvent): void {
   if (!down || Math.hypot(event.clientX - down.x, event.clientY - down.y) > 5) return
   const box = canvas.value?.getBoundingClientRect()
   const member = box ? viewer.value?.pick(event.clientX - box.left, event.clientY - box.top) : null
-  if (member) bench.hand = member
+  bench.pick(member)
 }
 
 const turns: Record<string, () => void> = {

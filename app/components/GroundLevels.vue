@@ -56,7 +56,7 @@ const kindOf = (id: string): string => id.includes('/post/') ? 'Post' : id.inclu
         <thead><tr><th scope="col">{{ kindOf(supports[0]?.id ?? '') }}, row and number</th><th scope="col">Shows</th><th scope="col">Whole</th></tr></thead>
         <tbody>
           <tr v-for="each in supports" :key="each.id">
-            <td><button type="button" class="plain-button" @click="bench.hand = each.id">{{ markOf(each.id) }}</button></td>
+            <td><button v-if="each.id.includes('/post/')" type="button" class="plain-button" @click="bench.pick(each.id)">{{ markOf(each.id) }}</button><span v-else>{{ markOf(each.id) }}</span></td>
             <td class="figures">{{ say(each.showing) }}</td><td class="figures">{{ say(each.whole) }}</td>
           </tr>
         </tbody>

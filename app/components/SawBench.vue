@@ -3,7 +3,7 @@ import { cutListCsv, designFile, fileName, planFile } from '../../core/output'
 import type { Piece } from '../../core/plan'
 import { formatAngle } from '../../core/measure'
 import { cautionsOf } from '../../core/check'
-import { roleNames, sayCaution, sayLength } from '../../core/words'
+import { roleNames, saySection, sayCaution, sayLength } from '../../core/words'
 import { saveFile } from '../composables/useFiles'
 import { looseRows } from '../logic/card-rows'
 
@@ -18,7 +18,7 @@ onMounted(() => { if (props.searches && find.value === '') document.getElementBy
 const one = ref(false)
 const units = computed(() => bench.design?.units ?? 'imperial')
 const pieces = computed(() => bench.plan?.pieces ?? [])
-const sections = computed(() => [{ value: ALL, label: 'All' }, ...[...new Set(pieces.value.map(piece => piece.section.name))].map(name => ({ value: name, label: name }))])
+const sections = computed(() => [{ value: ALL, label: 'All' }, ...[...new Map(pieces.value.map(piece => [piece.section.name, saySection(piece.section, units.value)]))].map(([value, label]) => ({ value, label }))])
 const shown = computed(() => pieces.value.filter(piece => (section.value === ALL || piece.section.name === section.value) && matches(piece)).map(rowOf))
 const done = computed(() => pieces.value.filter(piece => bench.cutState(piece) === 'yes').reduce((sum, piece) => sum + piece.count, 0))
 
@@ -27,11 +27,15 @@ const matches = (piece: Piece): boolean => {
   return !wanted || piece.mark.toLowerCase().startsWith(wanted) || roleNames[piece.role].one.includes(wanted)
 }
 
-const cuts = (piece: Piece): string => piece.ends.map(end => end.miter || end.bevel ? `${end.kind} ${formatAngle(end.miter)}${end.bevel ? ` / ${formatAngle(end.bevel)}` : ''}` : 'square').join(' · ')
+/** Both ends' cuts; told once where they are alike. */
+function cuts({ ends }: Piece): string {
+  const [first, last] = ends.map(end => end.miter || end.bevel ? `${end.kind} ${formatAngle(end.miter)}${end.bevel ? ` / ${formatAngle(end.bevel)}` : ''}` : 'square')
+  return first === last ? first === 'square' ? 'square' : `both ${first}` : `${first} · ${last}`
+}
 
 function rowOf(piece: Piece) {
   return {
-    mark: piece.mark, piece, section: piece.section.name, name: roleNames[piece.role][piece.count === 1 ? 'one' : 'many'], count: piece.count, length: sayLength(piece.length, units.value),
+    mark: piece.mark, piece, section: saySection(piece.section, units.value), name: roleNames[piece.role][piece.count === 1 ? 'one' : 'many'], count: piece.count, length: piece.section.kind === 'sheet' ? `${sayLength(piece.length, units.value).replace(' mm', '')} × ${sayLength(piece.width, units.value)}` : sayLength(piece.length, units.value),
     cuts: cuts(piece), stock: piece.stock === null ? 'longer than stock' : sayLength(piece.stock, units.value), state: bench.cutState(piece), hand: bench.piece?.mark === piece.mark,
   }
 }
@@ -128,7 +132,7 @@ const roofCautions = computed(() => bench.plan && bench.piece ? cautionsOf(bench
 .list :deep(.right .p-datatable-column-header-content) { justify-content: flex-end; }
 .list :deep(tr) { cursor: pointer; }
 .list :deep(tr.in-hand > td) { background: var(--wash); box-shadow: inset 0 -2px 0 var(--crayon); }
-.list :deep(td), .list :deep(th) { padding-block: 3px; white-space: nowrap; }
+.list :deep(td), .list :deep(th) { padding: 3px 7px; white-space: nowrap; }
 /* the group's cell spans one column too few */
 .list :deep(.p-datatable-row-group-header td) { border-bottom: 0; padding-top: 12px; }
 .box { width: var(--target); height: var(--target); border: 2px solid var(--soft); background: var(--sheet); color: inherit; cursor: pointer; border-radius: 3px; }

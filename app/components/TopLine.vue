@@ -38,7 +38,7 @@ function rename(): void {
     <p v-if="bench.plan" class="tally figures" aria-label="Tally" role="group" tabindex="0">
       <span><b>{{ bench.plan.totals.pieces }}</b> pieces</span>
       <span><b>{{ sayLength(bench.plan.totals.length, units) }}</b></span>
-      <span><b>{{ wood }}</b></span>
+      <span class="wood"><b>{{ wood }}</b></span>
       <span v-if="bench.plan.totals.sheets"><b>{{ bench.plan.totals.sheets }}</b> {{ bench.plan.totals.sheets === 1 ? 'sheet' : 'sheets' }}</span>
       <span><b>{{ sayWeight(bench.plan.totals.weight, units) }}</b></span>
     </p>
@@ -56,6 +56,7 @@ function rename(): void {
 .redo :deep(.pi) { transform: scaleX(-1); }
 .tally { display: flex; gap: 16px; font-size: .95rem; white-space: nowrap; color: var(--soft); }
 .tally b { color: var(--ink); font-weight: 400; }
+@media (min-width: 721px) and (max-width: 1500px) { .wood { display: none; } }
 @media (max-width: 720px) {
   .top { flex-wrap: wrap; padding: 0 8px 4px; gap: 0 8px; }
   .title { flex: 1 1 100%; }

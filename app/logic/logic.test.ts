@@ -1,11 +1,14 @@
 import { describe, expect, test } from '@jest/globals'
-import { newDesign } from '../../core/design'
+import { baseKinds, newDesign, usualBase } from '../../core/design'
 import { INCH, pitchAngle, riseInTwelve } from '../../core/measure'
+import { fieldName } from '../../core/words'
+import { baseLengths } from './base-fields'
 import { chosenBench } from './benches'
 import { type Command, commandFor, keysOf, type KeyPress } from './commands'
-import { movedValue, nudged, readEntry, showEntry } from './entry'
+import { limitFor, movedValue, nudged, readEntry, showEntry } from './entry'
 import { readOwnSize } from './own-size'
 import { storyPole } from './pole'
+import { stakePicture } from './stakes'
 
 const base = newDesign('a', 'imperial')
 const metric = newDesign('a', 'metric')
@@ -95,5 +98,39 @@ describe('the story pole', () => {
     expect((walls ?? 0) - (roof ?? 0)).toBeGreaterThan(44)
     expect(saw).toBeGreaterThan(pole.ground)
     expect(pole.ticks.find(tick => tick.name === 'Plate')?.y).toBeGreaterThan((pole.ticks.find(tick => tick.name === 'Ridge')?.y ?? 0) + 40)
+  })
+})
+
+describe('below the walls', () => {
+  test('the pole draws ground, base and deck in their order, apart enough to be read, with the floor under the deck', () => {
+    const pole = storyPole({ ground: -572, base: -159, plate: 2171, ridge: 3176 }, 800, 304.8)
+    expect(pole.ticks.map(tick => tick.name)).toEqual(['Ground', 'Base', 'Deck', 'Plate', 'Ridge'])
+    const ys = pole.ticks.map(tick => tick.y)
+    for (const [i, y] of ys.entries()) if (i) expect((ys[i - 1] ?? 0) - y).toBeGreaterThanOrEqual(36)
+    const places = pole.benches.map(each => each.y)
+    expect([...places].sort((a, b) => a - b)).toEqual(places)
+    expect(pole.benches.find(each => each.bench === 'floor')?.y).toBeGreaterThan(ys[2] ?? NaN)
+    expect(Math.max(...places)).toBeLessThan(800)
+  })
+
+  test('every field of a base and a site has limits, a name and reads back what it shows', () => {
+    for (const kind of baseKinds) for (const path of baseLengths(usualBase(kind, 'imperial'))) expect(limitFor(path).max).toBeGreaterThan(limitFor(path).min)
+    expect(baseLengths(null)).toEqual([])
+    expect(fieldName('site.finds.3.places.1.toLeft')).toBe('Left tape')
+    expect(() => limitFor('roof.colour')).toThrow(RangeError)
+    expect(readEntry('site.place.along', '-2\' 6"', 'imperial')).toEqual({ ok: true, value: -762 })
+    expect(readEntry('base.frost', '-3', 'imperial')).toMatchObject({ ok: false })
+    expect(showEntry(18.25625, 'imperial')).toBe('23/32"')
+    expect(readEntry('floor.deck.thickness', showEntry(18.25625, 'imperial'), 'imperial')).toMatchObject({ ok: true, value: expect.closeTo(18.25625, 9) })
+  })
+
+  test('stakes are drawn with their errors larger, a whole number of times, and true where they are right', () => {
+    const meant = { sw: { x: 0, y: 0 }, se: { x: 4000, y: 0 }, ne: { x: 4000, y: 3000 }, nw: { x: 0, y: 3000 } }
+    const off = stakePicture(4000, 3000, { ...meant, ne: { x: 4020, y: 3000 } }, 500, 400, 50)
+    expect(off.times).toBe(13)
+    const scale = ((off.meant[1]?.x ?? 0) - (off.meant[0]?.x ?? 0)) / 4000
+    expect((off.real?.[2]?.x ?? NaN) - (off.meant[2]?.x ?? NaN)).toBeCloseTo(13 * 20 * scale, 6)
+    expect(stakePicture(4000, 3000, meant, 500, 400, 50)).toMatchObject({ times: 1, real: off.meant })
+    expect(stakePicture(4000, 3000, null, 500, 400, 50).real).toBeNull()
   })
 })

@@ -36,6 +36,15 @@ async function anotherTab() {
 }
 
 describe('the bench', () => {
+  test('a board is taken up by any of its members, and what is not sawn leaves the hand as it is', async () => {
+    const bench = useBench()
+    await bench.open(id)
+    bench.pick('walls/south/stud/3')
+    expect(bench.piece?.role).toBe('stud')
+    for (const each of ['base/pier/1/1', 'nothing', '', null, undefined]) bench.pick(each)
+    expect(bench.hand).toBe('walls/south/stud/3')
+  })
+
   test('an edit shows at once, is saved, and can be undone to the start and redone', async () => {
     const bench = useBench()
     await bench.open(id)

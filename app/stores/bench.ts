@@ -148,6 +148,11 @@ export const useBench = defineStore('bench', () => {
     })
   }
 
+  /** Takes up the piece that a member belongs to; what is not a sawn board (a block, a pier) leaves the hand as it is. */
+  function pick(member: string | null | undefined): void {
+    if (member && plan.value?.pieces.some(each => each.members.includes(member))) hand.value = member
+  }
+
   const takeUp = (of: Piece): void => { hand.value = of.members[0] ?? null }
 
   function nextPiece(by: 1 | -1): void {
@@ -163,6 +168,6 @@ export const useBench = defineStore('bench', () => {
 
   return {
     state, trouble, row, design, plan, cautions, piece, hand, view, notice, unsaved, waiting, canUndo, canRedo,
-    open, close, edit, setValue, tryValue, dropPreview, undo, redo, toggleUnits, cutState, tick, takeUp, nextPiece, settled, value,
+    open, close, edit, setValue, tryValue, dropPreview, undo, redo, toggleUnits, cutState, tick, takeUp, pick, nextPiece, settled, value,
   }
 })

@@ -4,7 +4,8 @@ import fc from 'fast-check'
 import { runs } from '../testing/designs'
 import { sayDesignFault } from '../words'
 import { designFile } from '../output'
-import { type Design, newDesign, parseDesign, readDesign, toCurrent, valueAt, withValue } from './index'
+import { plan } from '../plan'
+import { type Design, newDesign, parseDesign, readDesign, toCurrent, usualBase, usualFloors, usualSite, valueAt, withValue } from './index'
 
 const good = newDesign('Hut', 'imperial')
 const changed = (path: string, value: unknown): unknown => withValue(good, path, value)
@@ -24,6 +25,43 @@ describe('reading a design', () => {
       roof: { shape: 'gable', pitch: { rise: 7, run: 12 }, rafter: '2x6', spacing: 609.6, ridge: '2x8', overhang: { eave: 300, gable: 200 }, seat: { rule: 'third' }, tail: 'plumb' },
     })
     expect(read).toMatchObject({ ok: true, dropped: [], design: { walls: { through: 'eaves', corner: 'three-stud' }, lumber: { species: 'spruce-pine-fir' }, roof: { seat: { rule: 'third', measured: 'square' } }, cut: [] } })
+  })
+
+  // files as the first version wrote them, kept as they were
+  test.each(readdirSync('core/design/fixtures'))('an old file is read as it was: %s', (file) => {
+    const text = readFileSync(`core/design/fixtures/${file}`, 'utf8')
+    const read = parseDesign(text)
+    expect(read).toMatchObject({ ok: true, dropped: [], design: { version: 2, site: null, base: null, floor: null } })
+    const { version, ...rest } = JSON.parse(text) as Record<string, unknown>
+    expect(version).toBe(1)
+    expect(read.ok && read.design).toMatchObject(rest)
+    expect(read.ok && plan(read.design).frame.members.length).toBeGreaterThan(50)
+  })
+
+  const full: Design = { ...good, site: usualSite(4000, 'imperial'), base: usualBase('posts', 'imperial'), floor: usualFloors.imperial }
+  test.each<[string, string, unknown, string]>([
+    ['a find of no known kind', 'site.finds', [{ name: 'x', kind: 'ghost', places: [{ from: 'line', toLeft: 900, toRight: 900 }], clear: 0 }], 'site.finds.0.kind'],
+    ['a find without a place', 'site.finds', [{ name: 'x', kind: 'tree', places: [], clear: 0 }], 'site.finds.0.places'],
+    ['a tape that is negative', 'site.squaring.tapes', { south: -5 }, 'site.squaring.tapes.south'],
+    ['a base of no known kind', 'base', { kind: 'stilts' }, 'base.kind'],
+    ['a single row of beams', 'base.beams.rows', 1, 'base.beams.rows'],
+    ['joists in a section that is not there', 'floor.joist', '9x9', 'floor.joist'],
+    ['posts in a section that is not there', 'base.post', 'oak', 'base.post'],
+    ['a deck of something else', 'floor.deck', { kind: 'tiles' }, 'floor.deck.kind'],
+    ['four rows of blocks', 'floor.blocking', 4, 'floor.blocking'],
+    ['a level that is text', 'site.levels.points', [{ x: 0, y: 0, reading: 'low' }], 'site.levels.points.0.reading'],
+  ])('%s is refused with its path', (_, path, value, at) => {
+    const read = readDesign(withValue(full, path, value))
+    expect(read.ok ? [] : read.faults.map(fault => fault.path)).toEqual([at])
+    if (!read.ok) for (const fault of read.faults) expect(sayDesignFault(fault)).not.toMatch(/undefined|NaN/)
+  })
+
+  test('a value in a list is changed there, and the list stays a list', () => {
+    const levelled = withValue(full, 'site.levels.points', [{ x: 0, y: 0, reading: 1 }, { x: 9, y: 9, reading: 2 }])
+    const next = withValue(levelled, 'site.levels.points.1.reading', 7)
+    expect(next.site?.levels.points).toEqual([{ x: 0, y: 0, reading: 1 }, { x: 9, y: 9, reading: 7 }])
+    expect(next.site?.levels.points[0]).toBe(levelled.site?.levels.points[0])
+    expect(readDesign(next).ok).toBe(true)
   })
 
   test.each<[string, unknown, string, string]>([

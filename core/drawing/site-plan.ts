@@ -4,8 +4,8 @@ import { rectangle, type SiteTurn, type Spot, stakeNames, turnOf } from '../surv
 import { circle } from './base-views'
 import { type Dimension, type Drawing, drawn, type Handle, type Label, type Line, type Patch, type Point } from './drawing'
 
-/** The site from above in its own axes: the line that is measured off at the bottom, left end at the left; the building, its holes, the plot's lines with their setbacks, and what was found. */
-export function sitePlan(plan: Plan): Drawing {
+/** The site from above in its own axes: the line that is measured off at the bottom, left end at the left; the building, its holes, the plot's lines with their setbacks, and what was found. `sizes` writes the building's own sides on it. */
+export function sitePlan(plan: Plan, sizes = false): Drawing {
   const { site, footprint } = plan.design
   if (!site) return drawn('site-plan', {})
   const turn = turnOf(site.place, footprint.length, footprint.width)
@@ -15,7 +15,7 @@ export function sitePlan(plan: Plan): Drawing {
     ...site.boundaries.flatMap(each => boundaryLines(each, turn, plan)), ...finds.flatMap(each => findLines(each)),
     ...(turn ? plan.frame.base.holes.flatMap(hole => circle(turn.toSite({ x: hole.x, y: hole.y }), hole.diameter / 2, 'hole')) : []),
   ]
-  return drawn('site-plan', { patches: turn ? buildingPatches(plan, turn) : [], lines, labels: labelsOf(site, finds, turn, plan), dimensions: dimensions(site, turn, plan), handles: handles(site, turn, plan) })
+  return drawn('site-plan', { patches: turn ? buildingPatches(plan, turn) : [], lines, labels: [...(sizes ? sizesOf(turn, plan) : []), ...labelsOf(site, finds, turn, plan)], dimensions: dimensions(site, turn, plan), handles: handles(site, turn, plan) })
 }
 
 function buildingPatches({ frame: { outline }, design: { footprint } }: Plan, turn: SiteTurn): Patch[] {
@@ -59,6 +59,10 @@ function labelsOf(site: Site, finds: readonly SiteFind[], turn: SiteTurn | null,
     ...site.boundaries.map((each): Label => ({ at: { x: (each.from.along + each.to.along) / 2, y: (each.from.out + each.to.out) / 2 }, text: each.name })),
     { at: { x: 0, y: 0 }, text: 'A' }, { at: { x: site.reference.length, y: 0 }, text: 'B' },
   ]
+}
+
+function sizesOf(turn: SiteTurn | null, { design: { footprint: { length, width } } }: Plan): Label[] {
+  return turn ? [{ at: turn.toSite({ x: length / 2, y: width * 0.72 }), text: '', value: length }, { at: turn.toSite({ x: length * 0.16, y: width / 2 }), text: '', value: width }] : []
 }
 
 /** The facing side's corners in site axes. */

@@ -11,6 +11,8 @@ export interface Piece {
   readonly count: number
   /** Long point to long point along the board, mm. */
   readonly length: number
+  /** Across the face: the section's depth, or less where it is ripped all along; mm. */
+  readonly width: number
   readonly ends: readonly [End, End]
   /** Ids, in the order framed. */
   readonly members: readonly string[]
@@ -49,9 +51,15 @@ export function piecesOf(frame: Frame, stock: readonly number[]): Piece[] {
 function pieceOf({ role, section, board, members }: Group, mark: string, mirrorOf: string | null, stock: readonly number[]): Piece {
   const length = boardLength(board)
   return {
-    mark, role, section, board, mirrorOf, length, count: members.length, members: members.map(member => member.id), ends: endsOf(board),
+    mark, role, section, board, mirrorOf, length, width: widthOf(board), count: members.length, members: members.map(member => member.id), ends: endsOf(board),
     stock: stockFor(length, section.sold === undefined ? stock : [section.sold]), volume: board.volume, boardFeet: boardFeet(section, length),
   }
+}
+
+/** What is left of a board's depth, at its widest, mm. */
+export function widthOf(board: CutBoard): number {
+  const across = board.faces.flatMap(face => face.loops.flat()).map(p => p.y)
+  return Math.max(...across) - Math.min(...across)
 }
 
 /** Members that share a cut board, which most do, fall together without being compared. */

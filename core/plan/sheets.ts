@@ -1,4 +1,6 @@
+import { boardLength } from '../board'
 import type { Frame, Member } from '../frame'
+import { widthOf } from './piece'
 
 /** A piece of a sheet: its longest way along the sheet and its width across it, mm. */
 export interface SheetPiece { readonly member: string, readonly long: number, readonly wide: number }
@@ -10,12 +12,6 @@ export interface SheetCut { readonly section: string, readonly pieces: readonly 
 const SCRAP = 60
 
 interface Rest { readonly sheet: number, readonly long: number, readonly wide: number }
-
-/** Size of a cut sheet or board as a rectangle: its length, and the most that is left of its width. */
-function sizeOf(member: Member): { long: number, wide: number } {
-  const across = member.board.faces.flatMap(face => face.loops.flat()).map(p => p.y)
-  return { long: member.board.end - member.board.start, wide: Math.max(...across) - Math.min(...across) }
-}
 
 /**
  * The sheets a deck is cut from, offcuts used again: largest piece first, each from the smallest remnant it fits with the face grain the same way,
@@ -32,7 +28,7 @@ function cutFrom(members: readonly Member[]): SheetCut[] {
   const [first] = members
   if (!first) return []
   const full = { long: first.section.sold ?? 0, wide: first.section.depth }
-  const pieces = members.map(member => ({ member: member.id, ...sizeOf(member) })).sort((a, b) => b.wide - a.wide || b.long - a.long)
+  const pieces = members.map(({ id, board }): SheetPiece => ({ member: id, long: boardLength(board), wide: widthOf(board) })).sort((a, b) => b.wide - a.wide || b.long - a.long)
   const cuts: SheetPiece[][] = []
   let rests: Rest[] = []
   for (const piece of pieces) {

@@ -1,6 +1,7 @@
 import type { Role } from '../frame'
 import type { CutName } from '../board'
-import type { Species } from '../lumber'
+import type { Section, Species } from '../lumber'
+import { formatLength, type Units } from '../measure'
 
 /** What a framer calls a place of the document. */
 export const fieldNames: Record<string, string> = {
@@ -24,6 +25,9 @@ export const fieldNames: Record<string, string> = {
 
 /** A field's name with its path where the name alone would not find it. */
 export const fieldName = (path: string): string => fieldNames[path] ?? fieldNames[path.replace(/\.\d+(?=\.|$)/g, '.*')] ?? (path || 'The file')
+
+/** A section as a framer calls it: a sheet by its thickness, a board by its name. */
+export const saySection = (section: Section, units: Units): string => section.kind === 'sheet' ? `Sheet ${formatLength(section.thickness, { units, denominator: 32, unit: true })}` : section.name
 
 export const roleNames: Record<Role, { one: string, many: string }> = {
   'rafter': { one: 'common rafter', many: 'common rafters' },

@@ -1,8 +1,9 @@
 import { describe, expect, test } from '@jest/globals'
 import { cautionsOf } from '../check'
-import { newDesign } from '../design'
+import { baseKinds, newDesign, usualBase, usualFloors } from '../design'
+import type { Problem } from '../frame'
 import { cardOf, plan } from '../plan'
-import { explain, explainCut, explainStepping, sayCaution, sayFigure, sayMark, sayMeasureFault, sayWeight } from './index'
+import { explain, explainCut, explainStepping, sayCaution, sayCorner, sayFigure, sayLoose, sayMark, sayMeasureFault, sayMove, sayProblem, sayShapeFault, sayWeight } from './index'
 
 const made = plan(newDesign('a', 'imperial'))
 
@@ -47,5 +48,43 @@ describe('sentences', () => {
     expect(sayMeasureFault({ code: 'not-understood', part: 'x'.repeat(99) }, '12\'')).toBe(`“${'x'.repeat(24)}…” is not understood. Type, for example, 12'.`)
     expect(sayWeight(100, 'imperial')).toBe('220 lb') // 1 lb = 0.45359237 kg exactly, 1959
     expect(sayWeight(4.25, 'metric')).toBe('4.3 kg')
+  })
+})
+
+describe('squaring and loose things, said', () => {
+  test.each([
+    ['south', { along: 30, out: -12.7, by: 32 }, '1 3/16" east, 1/2" south'], ['east', { along: 25.4, out: 25.4, by: 36 }, '1" north, 1" west'],
+    ['north', { along: 25.4, out: 25.4, by: 36 }, '1" west, 1" south'], ['west', { along: 25.4, out: 25.4, by: 36 }, '1" south, 1" east'], ['south', { along: 0.2, out: 0.1, by: 0.3 }, 'leave it'],
+  ] as const)('a move off the %s string', (held, move, said) => {
+    expect(sayMove(move, held, 'imperial')).toBe(said)
+  })
+
+  test('why stakes have no shape, and what a corner reads', () => {
+    expect(sayShapeFault({ code: 'too-few', more: 2, missing: ['swNe', 'seNw'] }, 'metric')).toBe('Tape 2 more to fix the shape: the diagonal SW to NE, the diagonal SE to NW, or a 3-4-5.')
+    expect(sayShapeFault({ code: 'no-triangle', tapes: ['south', 'east', 'swNe'], by: 100 }, 'metric')).toContain('South side, East side, Diagonal SW to NE')
+    expect(sayCorner({ angle: 89.2, slide: 'out', by: 40 }, 'metric')).toBe('The corner is too tight, 89.2°: slide the far end of the second side 40 mm outward.')
+    expect(sayCorner({ angle: 90, slide: 'none', by: 0 }, 'metric')).toBe('The corner is square: 90°.')
+  })
+
+  test.each(['imperial', 'metric'] as const)('every loose thing of every base tells its rule in %s', (units) => {
+    for (const kind of baseKinds) {
+      const design = { ...newDesign('a', units), base: usualBase(kind, units), floor: kind === 'slab' ? null : usualFloors[units] }
+      const { loose } = plan(design)
+      expect(loose.length).toBeGreaterThan(0)
+      for (const item of loose) {
+        const { name, value, why } = sayLoose(item, units)
+        expect(`${name} ${value} ${why}`).not.toMatch(/NaN|undefined|Infinity/)
+        expect(why).toMatch(/^[A-Z0-9].*\.$/)
+      }
+    }
+  })
+
+  test('every problem below the walls is said with its remedy', () => {
+    const problems: Problem[] = [
+      { code: 'joint-off-floor', path: 'floor.joint', least: 100, most: 3000 }, { code: 'opening-off-floor', path: 'floor.openings.0.x', number: 1, clear: 190, clash: false }, { code: 'opening-off-floor', path: 'floor.openings.1.x', number: 2, clear: 190, clash: true },
+      { code: 'supports-touch', path: 'base.beams.rows', by: 40 }, { code: 'supports-touch', path: 'base.count', by: 40 }, { code: 'low-wall-too-high', path: 'base.lowWall.height', most: 500 }, { code: 'not-placed', path: 'site.place.far', most: 9000 },
+      { code: 'base-without-floor', path: 'base.kind' }, { code: 'slab-under-floor', path: 'base.kind' }, { code: 'post-no-length', path: 'base.lift', least: 50 }, { code: 'porch-too-small', path: 'floor.porch.depth', least: 200 }, { code: 'floor-too-small', path: 'footprint.width', least: 700 },
+    ]
+    for (const problem of problems) expect(sayProblem(problem, 'imperial')).toMatch(/^[A-Z](?!.*(NaN|undefined)).*\.$/)
   })
 })

@@ -16,7 +16,7 @@ useHead({ title: () => bench.design ? `Sketch · ${bench.design.name}` : 'Early 
 const plan = computed(() => bench.plan)
 const units = computed(() => bench.design?.units ?? 'imperial')
 const say = (mm: number): string => sayLength(mm, units.value)
-const drawing = computed(() => plan.value?.design.site ? sitePlan(plan.value) : null)
+const drawing = computed(() => plan.value?.design.site ? sitePlan(plan.value, true) : null)
 const off = computed(() => plan.value ? clearances(plan.value.design, plan.value.frame.outline) : [])
 const finds = computed(() => bench.design ? findsOf(bench.design) : [])
 const facts = computed(() => {
@@ -25,7 +25,7 @@ const facts = computed(() => {
   const { length, width } = design.footprint
   const rows: [string, string][] = [
     ['Outside of the framing', `${say(length)} by ${say(width)}`], ['Floor area', sayArea(length * width * 1e-6, units.value)],
-    ['Ridge over the highest ground', say(frame.roof.ridgeTop - frame.ground.highest.height)], ['Wall height', say(design.walls.height)], ['Base', design.base ? baseWords[design.base.kind] : 'not part of this work'],
+    ['Ridge over the highest ground', say(frame.roof.ridgeTop - frame.ground.highest.height)], ['Wall height', say(design.walls.height)], ...(design.site ? [['Measured off', { house: 'a house wall, A to B', fence: 'a fence, A to B', line: 'a line, A to B' }[design.site.reference.kind]] as [string, string]] : []), ['Base', design.base ? baseWords[design.base.kind] : 'not part of this work'],
   ]
   return rows
 })
