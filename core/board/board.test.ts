@@ -26,8 +26,10 @@ describe('mitre and bevel', () => {
   test('are those the saw was set to, over random compound cuts', () => {
     fc.assert(fc.property(angles, angles, angles, angles, (m1, b1, m2, b2) => {
       const [start, end] = endsOf(made([sawn(500, m1, b1, -1), sawn(1500, m2, b2)]))
-      expect([start.miter, start.bevel, end.miter, end.bevel].map(each => Number(each.toFixed(9)))).toEqual([m1, b1, m2, b2].map(each => Number(Math.abs(each).toFixed(9))))
-    }))
+      const off = [start.miter - Math.abs(m1), start.bevel - Math.abs(b1), end.miter - Math.abs(m2), end.bevel - Math.abs(b2)].map(Math.abs)
+      // an angle within 1e-9 degrees of a whole one is given as that one
+      expect(Math.max(...off)).toBeLessThan(2e-9)
+    }), { examples: [[5e-10, 0, 0, 0]] })
   })
 
   test('of a square hip rafter\'s side cut at 12 in 12 are the textbook\'s', () => {
