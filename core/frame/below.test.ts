@@ -194,6 +194,15 @@ describe('designs that once went wrong', () => {
     expect(area / INCH ** 2).toBeCloseTo(144 * 120 - 2 * 144, 4)
   })
 
+  test('a joint, a porch or an opening that can\'t be is left out and said; the rest of the floor stands', () => {
+    const opening = { x: 40 * INCH, y: 30 * INCH, length: 20 * INCH, width: 20 * INCH }
+    const made = frame(sized(144, 96, { joint: 143 * INCH, porch: { side: 'east', depth: 100, board: '5/4x6', gap: 3 }, openings: [{ ...opening, x: 1 }, opening, { ...opening, x: 50 * INCH }] }))
+    expect(made.problems.map(problem => `${problem.code} ${problem.path}`)).toEqual(['joint-off-floor floor.joint', 'porch-too-small floor.porch.depth', 'opening-off-floor floor.openings.0.x', 'opening-off-floor floor.openings.2.x'])
+    expect(made.floor?.bays.map(bay => bay.id)).toEqual(['floor'])
+    expect(made.members.filter(member => member.role === 'floor-header')).toHaveLength(4)
+    expect(clashes(made.members)).toEqual([])
+  })
+
   test('beams whose stacks of blocks would touch are refused, and the floor is framed', () => {
     const made = frame(sized(144, 36, {}, { ...usualBase('blocks', 'imperial'), beams: { section: '2x8', plies: 2, rows: 4 } } as Base))
     expect(made.problems).toMatchObject([{ code: 'supports-touch', path: 'base.beams.rows' }])

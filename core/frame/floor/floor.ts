@@ -16,16 +16,19 @@ export interface FloorFrame { readonly orders: readonly Order[], readonly proble
 /** Level of the joists' lower edges, mm; the deck's surface is at 0. */
 export const floorBottom = (floor: Floor, lumber: FloorLumber): number => -deckThickness(floor, lumber.deck) - lumber.joist.depth
 
-/** Frames a floor below the deck, and its porch on the same level: rims, joists, headers, blocks and what lies on them. */
-export function frameFloor(design: Design, floor: Floor, lumber: FloorLumber): FloorFrame {
+/** Frames a floor below the deck, and its porch on the same level: rims, joists, headers, blocks and what lies on them. What can't be built of a joint, a porch or an opening is left out and said. */
+export function frameFloor(design: Design, asked: Floor, lumber: FloorLumber): FloorFrame {
   const { joist } = lumber
+  const bad = [...sizeProblems(design, asked, lumber), ...seamProblems(design, asked, lumber)]
+  const has = (code: Problem['code']): boolean => bad.some(problem => problem.code === code)
+  const floor: Floor = { ...asked, joint: has('joint-off-floor') ? null : asked.joint, porch: has('porch-too-small') ? null : asked.porch }
   const bays = baysOf(design, floor)
   const bottom = floorBottom(floor, lumber)
   const rect = outer(bays)
-  const problems = floorProblems(design, floor, lumber, bays)
-  const stop = problems.some(problem => problem.code !== 'opening-off-floor')
-  if (stop) return { orders: [], problems, bays, bottom, rect }
-  const openings = problems.length ? [] : floor.openings.map(openingRect)
+  if (has('spacing-too-tight') || has('floor-too-small')) return { orders: [], problems: bad, bays, bottom, rect }
+  const off = openingProblems(floor, lumber, bays)
+  const problems = [...bad, ...off.map(each => each.problem)]
+  const openings = floor.openings.filter((_, i) => !off.some(each => each.number === i)).map(openingRect)
   const top = bottom + joist.depth
   const stock = stockLengths[design.units].at(-1) ?? 6000
   const orders = bays.flatMap((bay) => {
@@ -63,21 +66,34 @@ function baysOf({ footprint: { length, width } }: Design, floor: Floor): Bay[] {
 
 const outer = (bays: readonly Bay[]): Rect => bays.map(bay => bay.rect).reduce((a, b) => ({ x0: Math.min(a.x0, b.x0), x1: Math.max(a.x1, b.x1), y0: Math.min(a.y0, b.y0), y1: Math.max(a.y1, b.y1) }))
 
-function floorProblems({ footprint }: Design, floor: Floor, { joist }: FloorLumber, bays: readonly Bay[]): Problem[] {
-  const t = joist.thickness
+const leastBay = (floor: Floor, { joist }: FloorLumber): number => 2 * (floor.ends + 1) * joist.thickness + 100
+
+function sizeProblems({ footprint }: Design, floor: Floor, lumber: FloorLumber): Problem[] {
   const problems: Problem[] = []
-  if (floor.spacing < 2 * t) problems.push({ code: 'spacing-too-tight', path: 'floor.spacing', least: 2 * t })
-  const least = 2 * (floor.ends + 1) * t + 100
+  const least = leastBay(floor, lumber)
+  if (floor.spacing < 2 * lumber.joist.thickness) problems.push({ code: 'spacing-too-tight', path: 'floor.spacing', least: 2 * lumber.joist.thickness })
   if (footprint.length < least) problems.push({ code: 'floor-too-small', path: 'footprint.length', least })
   if (footprint.width < least) problems.push({ code: 'floor-too-small', path: 'footprint.width', least })
+  return problems
+}
+
+function seamProblems({ footprint }: Design, floor: Floor, lumber: FloorLumber): Problem[] {
+  const problems: Problem[] = []
+  const least = leastBay(floor, lumber)
   if (floor.joint !== null && (floor.joint < least || floor.joint > footprint.length - least)) problems.push({ code: 'joint-off-floor', path: 'floor.joint', least, most: footprint.length - least })
   if (floor.porch && floor.porch.depth < least) problems.push({ code: 'porch-too-small', path: 'floor.porch.depth', least })
-  const inside = bays.filter(bay => bay.id !== 'porch').map(bay => grown(bay.rect, -(floor.ends + 4) * t))
-  floor.openings.forEach((opening, i) => {
-    const rect = openingRect(opening)
-    const fits = inside.some(each => within(rect, each))
-    const clash = floor.openings.some((other, k) => k < i && overlaps(grown(openingRect(other), 4 * t), grown(rect, t)))
-    if (!fits || clash) problems.push({ code: 'opening-off-floor', path: `floor.openings.${i}.x`, number: i + 1, clear: (floor.ends + 4) * t, clash })
-  })
   return problems
+}
+
+/** Openings that leave no room for their headers and trimmers, or run into one before; each by its place in the list. */
+function openingProblems(floor: Floor, { joist }: FloorLumber, bays: readonly Bay[]): { readonly number: number, readonly problem: Problem }[] {
+  const t = joist.thickness
+  const clear = (floor.ends + 4) * t
+  const inside = bays.filter(bay => bay.id !== 'porch').map(bay => grown(bay.rect, -clear))
+  return floor.openings.flatMap((opening, i) => {
+    const rect = openingRect(opening)
+    const clash = floor.openings.slice(0, i).some(other => overlaps(grown(openingRect(other), 4 * t), grown(rect, t)))
+    if (!clash && inside.some(each => within(rect, each))) return []
+    return [{ number: i, problem: { code: 'opening-off-floor', path: `floor.openings.${i}.x`, number: i + 1, clear, clash } as const }]
+  })
 }
