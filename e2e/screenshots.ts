@@ -19,6 +19,8 @@ test('shelf', async ({ page }) => {
 for (const bench of ['roof', 'walls', 'floor', 'saw']) {
   test(bench, async ({ page }) => {
     await openDemo(page, hut, bench)
+    if (bench === 'walls') await page.getByRole('button', { name: 'East', exact: true }).click()
+    await page.waitForTimeout(200)
     await shoot(page, bench)
   })
 }

@@ -76,7 +76,7 @@ const sayLabel = ({ text, value }: Drawing['labels'][number]): string => value =
 </template>
 
 <style scoped>
-.drawing { position: relative; width: 100%; height: 100%; min-height: 300px; overflow: hidden; }
+.drawing { position: relative; width: 100%; height: 100%; min-height: 220px; overflow: hidden; }
 svg { position: absolute; inset: 0; display: block; }
 path { fill: none; stroke: var(--ink); stroke-width: 1; }
 .wood { fill: var(--pine); cursor: pointer; }

@@ -27,10 +27,11 @@ const deck = computed({ get: () => design.value?.floor?.deck.kind ?? 'sheets', s
 const porch = computed({ get: () => design.value?.floor?.porch?.side ?? 'none', set: below.choosePorch })
 const split = computed({ get: () => design.value?.floor?.joint == null ? 'one' : 'two', set: (value: string) => below.splitFloor(value === 'two') })
 const doubled = computed(() => below.joistInHand() !== null)
+const deckSheets = computed(() => (bench.plan?.sheets ?? []).filter(sheet => sheet.pieces.some(each => each.member.startsWith('floor/'))))
 /** What comes out of each sheet, by the pieces' marks; sheets that are cut alike are told once. */
 const sheetCuts = computed(() => {
   const markOf = new Map((bench.plan?.pieces ?? []).flatMap(piece => piece.members.map(member => [member, piece.mark] as const)))
-  const told = (bench.plan?.sheets ?? []).map(sheet => sheet.pieces.map(each => markOf.get(each.member) ?? '').join(' + '))
+  const told = deckSheets.value.map(sheet => sheet.pieces.map(each => markOf.get(each.member) ?? '').join(' + '))
   return [...new Set(told)].map(text => ({ text, times: told.filter(each => each === text).length }))
 })
 const count = (list: readonly string[]) => list.map((label, value) => ({ value, label }))
@@ -84,7 +85,7 @@ onMounted(() => { bench.hand ??= bench.plan?.frame.members.find(member => member
       </template>
       <template v-else>
         <p v-if="sheetCuts.length" class="cuts"><b>Out of each sheet:</b> <span v-for="each in sheetCuts" :key="each.text"><span class="figures">{{ each.times }} ×</span> {{ each.text }}</span></p>
-        <p class="caption quiet">{{ design.floor.deck.kind === 'sheets' ? `Ends break on joists, no row over the last one's. ${bench.plan?.totals.sheets ?? 0} sheets, offcuts used again; leave 1/8" (3 mm) between.` : 'Boards across the joists, ends on a joist; the last row is ripped.' }}</p>
+        <p class="caption quiet">{{ design.floor.deck.kind === 'sheets' ? `Ends break on joists, no row over the last one's. ${deckSheets.length} sheets, offcuts used again; leave 1/8" (3 mm) between.` : 'Boards across the joists, ends on a joist; the last row is ripped.' }}</p>
       </template>
     </template>
     <div v-else class="none">

@@ -11,6 +11,7 @@ interface Limit { readonly min: number, readonly max: number }
 const limitOf: Record<string, Limit> = {
   'footprint.length': limits.footprintLength, 'footprint.width': limits.footprintWidth, 'walls.height': limits.wallHeight, 'walls.spacing': limits.spacing,
   'roof.spacing': limits.spacing, 'roof.overhang.eave': limits.eaveOverhang, 'roof.overhang.gable': limits.gableOverhang, 'roof.seat.height': limits.seatHeight,
+  'walls.openings.*.at': limits.onSite, 'walls.openings.*.foot': limits.wallHeight0, 'walls.openings.*.unit.width': limits.unit, 'walls.openings.*.unit.height': limits.unit, 'walls.openings.*.clearance.width': limits.clearance, 'walls.openings.*.clearance.height': limits.clearance,
   'floor.spacing': limits.spacing, 'floor.deck.thickness': limits.sheet, 'floor.deck.gap': limits.gap, 'floor.joint': limits.footprintLength, 'floor.porch.depth': limits.porch, 'floor.porch.gap': limits.gap,
   'floor.openings.*.x': limits.onSite, 'floor.openings.*.y': limits.onSite, 'floor.openings.*.length': limits.opening, 'floor.openings.*.width': limits.opening,
   'base.lift': limits.lift, 'base.gravel.depth': limits.gravelDepth, 'base.gravel.beyond': limits.beyond, 'base.spacing': limits.supports, 'base.block.side': limits.block, 'base.block.height': limits.block, 'base.frost': limits.frost,

@@ -6,6 +6,7 @@ import { baseLengths } from './base-fields'
 import { chosenBench } from './benches'
 import { type Command, commandFor, keysOf, type KeyPress } from './commands'
 import { limitFor, movedValue, nudged, readEntry, showEntry } from './entry'
+import { freePlace } from './free-place'
 import { readOwnSize } from './own-size'
 import { storyPole } from './pole'
 import { stakePicture } from './stakes'
@@ -132,5 +133,13 @@ describe('below the walls', () => {
     expect((off.real?.[2]?.x ?? NaN) - (off.meant[2]?.x ?? NaN)).toBeCloseTo(13 * 20 * scale, 6)
     expect(stakePicture(4000, 3000, meant, 500, 400, 50)).toMatchObject({ times: 1, real: off.meant })
     expect(stakePicture(4000, 3000, null, 500, 400, 50).real).toBeNull()
+  })
+
+  test('a free place is nearest the middle, clear of what is taken, or none', () => {
+    expect(freePlace({ from: 0, to: 100 }, [], 20)).toBe(50)
+    expect(freePlace({ from: 0, to: 100 }, [{ from: 40, to: 60 }], 20)).toBe(30)
+    expect(freePlace({ from: 0, to: 100 }, [{ from: 30, to: 55 }], 20)).toBe(65)
+    expect(freePlace({ from: 0, to: 100 }, [{ from: -10, to: 90 }], 20)).toBeNull()
+    expect(freePlace({ from: 0, to: 10 }, [], 20)).toBeNull()
   })
 })

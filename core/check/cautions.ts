@@ -77,7 +77,7 @@ function offStud({ design, frame }: Plan): Caution[] {
 }
 
 function offStudOn(frame: Frame, side: 'south' | 'north'): Member[] {
-  const studs = frame.members.filter(member => member.id.startsWith(`walls/${side}/stud/`)).map(stud => stud.placement.origin.x + stud.placement.thickness.x * stud.section.thickness / 2)
+  const studs = frame.members.filter(member => member.id.startsWith(`walls/${side}/`) && ['stud', 'king', 'jack', 'cripple'].includes(member.role)).map(stud => stud.placement.origin.x + stud.placement.thickness.x * stud.section.thickness / 2)
   return frame.members.filter(member => member.id.startsWith(`roof/${side}/rafter/`)).filter(rafter => !studs.some(at => Math.abs(at - middle(rafter)) <= customary.offStud + EPSILON))
 }
 

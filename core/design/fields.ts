@@ -10,10 +10,12 @@ export type GroundPath =
   | `site.finds.${Digit}.clear` | `site.finds.${Digit}.places.${Digit}.${'toLeft' | 'toRight'}` | 'site.squaring.tolerance.good' | 'site.squaring.tolerance.fair'
   | `site.levels.points.${Digit}.${'x' | 'y' | 'reading'}`
 
+export type OpeningPath = `walls.openings.${Digit}.${'at' | 'foot' | 'unit.width' | 'unit.height' | 'clearance.width' | 'clearance.height'}`
+
 /** Paths of the lengths and the pitch that a drawing lets one change. */
 export type LengthPath =
   | 'footprint.length' | 'footprint.width' | 'walls.height' | 'walls.spacing' | 'roof.spacing'
-  | 'roof.overhang.eave' | 'roof.overhang.gable' | 'roof.seat.height' | GroundPath
+  | 'roof.overhang.eave' | 'roof.overhang.gable' | 'roof.seat.height' | GroundPath | OpeningPath
 export type FieldPath = LengthPath | 'roof.pitch'
 
 /** The value at a dotted path; undefined where there is none. */

@@ -5,7 +5,7 @@ import { runs } from '../testing/designs'
 import { sayDesignFault } from '../words'
 import { designFile } from '../output'
 import { plan } from '../plan'
-import { type Design, newDesign, parseDesign, readDesign, toCurrent, usualBase, usualFloors, usualSite, valueAt, withValue } from './index'
+import { type Design, newDesign, parseDesign, readDesign, toCurrent, usualBase, usualFloors, usualOpening, usualSite, valueAt, withValue } from './index'
 
 const good = newDesign('Hut', 'imperial')
 const changed = (path: string, value: unknown): unknown => withValue(good, path, value)
@@ -78,7 +78,9 @@ describe('reading a design', () => {
     ['a height above plate that is missing', changed('roof.seat', { rule: 'height-above-plate' }), 'roof.seat.height', 'missing'],
     ['a section nobody sells', changed('roof.rafter', '2x7'), 'roof.rafter', 'no-section'],
     ['an own size twice', changed('lumber.sections', [{ name: 'a', thickness: 50, depth: 100 }, { name: 'a', thickness: 50, depth: 150 }]), 'lumber.sections', 'section-twice'],
-    ['an opening', changed('walls.openings', [{}]), 'walls.openings', 'no-openings'],
+    ['an opening in no wall', changed('walls.openings', [{ ...usualOpening('south', 'door', 900, 'imperial'), wall: 'attic' }]), 'walls.openings.0.wall', 'not-one-of'],
+    ['a header of four plies', changed('walls.openings', [{ ...usualOpening('south', 'door', 900, 'imperial'), header: { section: '2x6', plies: 4 } }]), 'walls.openings.0.header.plies', 'not-one-of'],
+    ['a header in a section that is not there', changed('walls.openings', [{ ...usualOpening('south', 'door', 900, 'imperial'), header: { section: '7x7', plies: 1 } }]), 'walls.openings.0.header.section', 'no-section'],
     ['a name of nothing', changed('name', '  '), 'name', 'missing'],
     ['an endless name', changed('name', 'x'.repeat(81)), 'name', 'too-long'],
     ['a newer version', changed('version', 3), '', 'version-newer'],

@@ -16,7 +16,6 @@ export type DesignFault = { readonly path: string } & (
   | { code: 'not-one-of', allowed: readonly string[] }
   | { code: 'too-long', max: number }
   | { code: 'pitch' }
-  | { code: 'no-openings' }
   | { code: 'no-section', name: string }
   | { code: 'section-twice', name: string }
   | { code: 'other' })
@@ -91,7 +90,6 @@ function remove(document: Record<string, unknown>, path: readonly PropertyKey[])
 
 function faultOf(issue: Issue): DesignFault[] {
   const path = issue.path.map(String).join('.')
-  if (path.startsWith('walls.openings')) return issue.path.length > 2 ? [{ path: 'walls.openings', code: 'no-openings' }] : [{ path, code: 'wrong-type', expected: 'list' }]
   switch (issue.code) {
     case 'unrecognized_keys': return []
     case 'invalid_type': return [issue.input === undefined && String(issue.message).includes('undefined') ? { path, code: 'missing' } : { path, code: 'wrong-type', expected: String(issue.expected) }]
@@ -105,19 +103,19 @@ function faultOf(issue: Issue): DesignFault[] {
 }
 
 const unions: Record<string, readonly string[]> = {
-  'walls.topPlates': ['1', '2'], 'floor.ends': ['1', '2'], 'floor.blocking': ['0', '1', '2', '3'], 'floor.deck.kind': ['sheets', 'boards'], 'base.kind': baseKinds, 'base.beams.plies': ['1', '2', '3'],
+  'walls.topPlates': ['1', '2'], 'floor.ends': ['1', '2'], 'floor.blocking': ['0', '1', '2', '3'], 'floor.deck.kind': ['sheets', 'boards'], 'base.kind': baseKinds, 'base.beams.plies': ['1', '2', '3'], 'header.plies': ['1', '2', '3'],
 }
 
-const unionChoices = (path: string): readonly string[] => unions[path] ?? unions[`${path}.kind`] ?? ['full-bearing', 'third', 'height-above-plate', 'none']
+const unionChoices = (path: string): readonly string[] => unions[path] ?? unions[`${path}.kind`] ?? unions[path.split('.').slice(-2).join('.')] ?? ['full-bearing', 'third', 'height-above-plate', 'none']
 
 /** Each fault once, and none of a whole whose parts are at fault. */
 const tidy = (faults: readonly DesignFault[]): DesignFault[] => faults.filter((fault, i) =>
   faults.findIndex(other => other.path === fault.path && other.code === fault.code) === i
   && !(fault.code === 'pitch' && faults.some(other => other.path.startsWith(`${fault.path}.`))))
 
-/** Sections named below the walls, with where. */
-function groundSections({ floor, base }: Design): [string, string][] {
-  const out: [string, string][] = []
+/** Sections named in openings and below the walls, with where. */
+function furtherSections({ floor, base, walls }: Design): [string, string][] {
+  const out: [string, string][] = walls.openings.map((opening, i) => [`walls.openings.${i}.header.section`, opening.header.section])
   if (floor) out.push(['floor.joist', floor.joist])
   if (floor?.deck.kind === 'boards') out.push(['floor.deck.section', floor.deck.section])
   if (floor?.porch) out.push(['floor.porch.board', floor.porch.board])
@@ -132,7 +130,7 @@ function crossFaults(design: Design): DesignFault[] {
   const own = ownSections(design.lumber)
   const twice = own.filter((section, i) => own.findIndex(other => other.name === section.name) !== i)
     .map((section): DesignFault => ({ path: 'lumber.sections', code: 'section-twice', name: section.name }))
-  const used: [string, string][] = [['walls.stud', design.walls.stud], ['roof.rafter', design.roof.rafter], ['roof.ridge', design.roof.ridge], ...groundSections(design)]
+  const used: [string, string][] = [['walls.stud', design.walls.stud], ['roof.rafter', design.roof.rafter], ['roof.ridge', design.roof.ridge], ...furtherSections(design)]
   const lost = used.filter(([, name]) => !findSection(name, own)).map(([path, name]): DesignFault => ({ path, code: 'no-section', name }))
   return [...twice, ...lost]
 }

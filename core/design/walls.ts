@@ -1,5 +1,6 @@
 import { lengthField } from './length-field'
 import { limits } from './limits'
+import { openingsSchema, type WallOpening } from './openings'
 import { z } from './zod'
 
 /** Which walls run through at the corners; the others butt between them. Eave walls carry the rafters. */
@@ -18,8 +19,7 @@ export interface Walls {
   readonly topPlates: 1 | 2
   readonly through: ThroughWalls
   readonly corner: CornerSchool
-  /** None in this version: walls are framed solid. */
-  readonly openings: readonly never[]
+  readonly openings: readonly WallOpening[]
 }
 
 export const wallsSchema = z.strictObject({
@@ -29,7 +29,7 @@ export const wallsSchema = z.strictObject({
   topPlates: z.union([z.literal(1), z.literal(2)]),
   through: z.enum(['eaves', 'gables']).default('eaves'),
   corner: z.enum(['three-stud', 'nailer']).default('three-stud'),
-  openings: z.array(z.never()).default([]),
+  openings: openingsSchema.default([]),
 })
 
 export const defaultWalls: Walls = { stud: '2x4', spacing: 406.4, height: 2108.2, topPlates: 2, through: 'eaves', corner: 'three-stud', openings: [] }

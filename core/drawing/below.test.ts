@@ -1,10 +1,10 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { type Design, newDesign, usualBase, usualFloors, usualSite, valueAt, withValue } from '../design'
+import { type Design, newDesign, usualBase, usualFloors, usualOpening, usualSite, valueAt, withValue } from '../design'
 import { drawingSvg } from '../output'
 import { plan, raising } from '../plan'
 import { groundedSheds, runs } from '../testing/designs'
-import { baseElevation, basePlan, type Drawing, floorPlan, levelsPlan, modelOf, sitePlan } from './index'
+import { baseElevation, basePlan, type Drawing, floorPlan, levelsPlan, modelOf, sitePlan, wallElevation } from './index'
 
 const base = newDesign('a', 'imperial')
 const whole: Design = {
@@ -43,6 +43,17 @@ describe('drawings below the walls', () => {
     const [a, b] = [at(whole), at(withValue(whole, field, Number(valueAt(whole, field)) + 40))]
     if (!a || !b) throw new Error('no handle')
     expect((b.at.x - a.at.x) * a.along.x + (b.at.y - a.at.y) * a.along.y).toBeCloseTo(40 / a.gain, 6)
+  })
+
+  // the rings of an opening: along from under it, twice the drag at its side (its middle stays), its top and its lower edge
+  test.each(['at', 'foot', 'unit.width', 'unit.height'])('a ring of an opening\'s %s follows the pointer', (name) => {
+    const field = `walls.openings.0.${name}`
+    const design: Design = { ...whole, walls: { ...whole.walls, openings: [{ ...usualOpening('south', 'window', 1800, 'imperial'), foot: 800 }] } }
+    const at = (each: Design) => wallElevation(plan(each), 'south').handles.find(handle => handle.field === field)
+    const handle = at(design)
+    const moved = at(withValue(design, field, Number(valueAt(design, field)) + 40))
+    if (!handle || !moved) throw new Error('no handle')
+    expect((moved.at.x - handle.at.x) * handle.along.x + (moved.at.y - handle.at.y) * handle.along.y).toBeCloseTo(40 / handle.gain, 6)
   })
 
   test('names are shown where things are: finds, plot lines, stakes and the line\'s ends', () => {

@@ -9,13 +9,16 @@ import type { Problem } from './problem'
 import type { Rect } from './rect'
 import { type RoofDatum, type RoofLumber, roofShapes } from './roof'
 import { frameWalls } from './walls/walls'
-import type { Wall } from './walls/wall'
+import type { RoughOpening } from './walls/openings'
+import type { Wall, WallName } from './walls/wall'
 
 /** A design as placed, cut boards, and what they stand on; with what could not be framed, and the planes it was framed by. */
 export interface Frame {
   readonly members: readonly Member[]
   readonly problems: readonly Problem[]
   readonly walls: readonly Wall[]
+  /** Rough openings as framed, by their wall. */
+  readonly openings: Readonly<Record<WallName, readonly RoughOpening[]>>
   readonly roof: RoofDatum
   readonly lumber: RoofLumber
   readonly floor: FloorFrame | null
@@ -36,11 +39,11 @@ export function frame(design: Design): Frame {
   const plate = section(design.walls.stud)
   const lumber: RoofLumber = { rafter: section(design.roof.rafter), ridge: section(design.roof.ridge), plate }
   const below = frameBelow(design, section)
-  const walls = frameWalls(design, plate)
+  const walls = frameWalls(design, plate, section)
   const roof = roofShapes[design.roof.shape].frame(design, lumber)
   const { members, refused } = cutOrders([...below.base.orders, ...(below.floor?.orders ?? []), ...walls.orders, ...roof.orders])
   const problems: Problem[] = [...below.problems, ...walls.problems, ...roof.problems, ...refused.map(({ id, fault }): Problem => ({ code: 'not-cut', path: '', member: id, fault }))]
-  return { members, problems, walls: walls.walls, roof: roof.datum, lumber, floor: below.floor, base: below.base, ground: below.ground, outline: below.outline }
+  return { members, problems, walls: walls.walls, openings: walls.openings, roof: roof.datum, lumber, floor: below.floor, base: below.base, ground: below.ground, outline: below.outline }
 }
 
 interface Below { readonly floor: FloorFrame | null, readonly base: BaseFrame, readonly ground: Ground, readonly outline: Rect, readonly problems: readonly Problem[] }

@@ -11,6 +11,13 @@ export type Problem =
   | { readonly code: 'seat-through-rafter', readonly path: 'roof.seat.height', readonly least: number }
   | { readonly code: 'tail-lost', readonly path: 'roof.overhang.eave', readonly most: number }
   | { readonly code: 'tail-below-deck', readonly path: 'roof.overhang.eave', readonly most: number }
+  | { readonly code: 'opening-near-corner', readonly path: `walls.openings.${number}.at`, readonly number: number, readonly least: number, readonly most: number }
+  | { readonly code: 'opening-too-wide', readonly path: `walls.openings.${number}.unit.width`, readonly number: number, readonly most: number }
+  | { readonly code: 'openings-meet', readonly path: `walls.openings.${number}.at`, readonly number: number, readonly other: number, readonly apart: number }
+  | { readonly code: 'header-no-room', readonly path: `walls.openings.${number}.unit.height`, readonly number: number, readonly by: number }
+  | { readonly code: 'header-too-thick', readonly path: `walls.openings.${number}.header`, readonly number: number, readonly by: number }
+  | { readonly code: 'sill-too-low', readonly path: `walls.openings.${number}.foot`, readonly number: number, readonly least: number }
+  | { readonly code: 'door-in-low-wall', readonly path: `walls.openings.${number}.foot`, readonly number: number, readonly least: number }
   | { readonly code: 'floor-too-small', readonly path: 'footprint.length' | 'footprint.width', readonly least: number }
   | { readonly code: 'joint-off-floor', readonly path: 'floor.joint', readonly least: number, readonly most: number }
   | { readonly code: 'porch-too-small', readonly path: 'floor.porch.depth', readonly least: number }

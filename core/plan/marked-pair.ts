@@ -5,8 +5,8 @@ import { toBuilding, type Vec3 } from '../geometry'
 export interface PairMark {
   readonly from: number
   readonly to: number
-  /** X for a stud or joist, N for a nailer laid flat, T for a tail joist that an opening cuts short. */
-  readonly letter: 'X' | 'N' | 'T'
+  /** X for a stud or joist, N for a nailer laid flat, T for a tail joist that an opening cuts short, K a king, J a jack, C a cripple. */
+  readonly letter: 'X' | 'N' | 'T' | 'K' | 'J' | 'C'
   readonly member: string
 }
 
@@ -19,12 +19,16 @@ export function stretchOf(member: Member, axis: keyof Vec3): { from: number, to:
   return { from: Math.min(...levels), to: Math.max(...levels) }
 }
 
-/** Marks for a wall's bottom and top plate; read off the studs that stand there. */
+/** Letters of what stands between a wall's plates. */
+const upright: Partial<Record<Member['role'], PairMark['letter']>> = { stud: 'X', king: 'K', jack: 'J', cripple: 'C' }
+
+/** Marks for a wall's bottom and top plate; cripples that stand over one another, and over a jack, are marked once; read off what stands there. */
 export function platePair(frame: Frame, name: WallName): MarkedPair {
   const wall = frame.walls.find(each => each.name === name)
   if (!wall) return { length: 0, marks: [] }
-  const studs = frame.members.filter(({ id, role }) => role === 'stud' && id.startsWith(`walls/${name}/`))
-  return pairOf(studs, wall.along, wall.from, wall.to, member => member.id.includes('/nailer/') ? 'N' : 'X')
+  const standing = frame.members.filter(({ id, role }) => role in upright && id.startsWith(`walls/${name}/`))
+  const pair = pairOf(standing, wall.along, wall.from, wall.to, member => member.id.includes('/nailer/') ? 'N' : upright[member.role] ?? 'X')
+  return { ...pair, marks: pair.marks.filter((mark, i) => !pair.marks.slice(0, i).some(other => Math.abs(other.from - mark.from) < 0.01)) }
 }
 
 /** Marks for the two rims of a floor frame; read off the joists that meet them. A pair of tails at an opening is marked once. */

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { type Base, baseKinds, type Design, type Floor, newDesign, type Seat, usualBase, usualBoards, usualFloors, usualSite } from '../design'
+import { type Base, baseKinds, type Design, type Floor, newDesign, openingKinds, type Seat, standsOnDeck, usualBase, usualBoards, usualFloors, usualOpening, usualSite, type WallOpening } from '../design'
 
 const between = (min: number, max: number) => fc.double({ min, max, noNaN: true })
 
@@ -29,6 +29,15 @@ export const gableSheds: fc.Arbitrary<Design> = fc.record({
 /** How many random cases a property runs: set EARLY_WREN_RUNS for more. */
 export const runs = (usual: number): number => Number(process.env.EARLY_WREN_RUNS ?? usual)
 
+/** Random openings, in any wall, some where they can't be. */
+const wallOpenings: fc.Arbitrary<WallOpening[]> = fc.array(fc.record({
+  wall: fc.constantFrom('south' as const, 'east' as const, 'north' as const, 'west' as const), kind: fc.constantFrom(...openingKinds), at: between(200, 6500), foot: between(0, 1500), width: between(250, 1600), height: between(250, 2100),
+  section: fc.constantFrom('2x4', '2x6', '38x140', '2x10'), plies: fc.constantFrom(1 as const, 2 as const, 3 as const),
+}), { maxLength: 6 }).map(list => list.map(({ wall, kind, at, foot, width, height, section, plies }): WallOpening => ({ ...usualOpening(wall, kind, at, 'imperial'), foot: standsOnDeck(kind) ? 0 : foot, unit: { width, height }, header: { section, plies } })))
+
+/** Random sheds with random openings in their walls. */
+export const openedSheds: fc.Arbitrary<Design> = fc.record({ shed: gableSheds, openings: wallOpenings }).map(({ shed, openings }) => ({ ...shed, walls: { ...shed.walls, openings } }))
+
 const below = {
   joist: fc.constantFrom('2x4', '2x6', '2x8', '47x150'), spacing: between(250, 620), runs: fc.constantFrom('width' as const, 'length' as const), ends: fc.constantFrom(1 as const, 2 as const), blocking: fc.constantFrom(0 as const, 1 as const, 2 as const),
   hold: fc.constantFrom('nails' as const, 'hangers' as const), doubled: fc.array(between(0.2, 0.8), { maxLength: 2 }), joint: fc.option(between(0.3, 0.7)), boards: fc.boolean(), porch: fc.option(fc.record({ side: fc.constantFrom('south' as const, 'east' as const, 'north' as const, 'west' as const), depth: between(600, 1500) })),
@@ -51,7 +60,7 @@ const bases: fc.Arbitrary<Base | null> = fc.record({
 })
 
 /** Random sheds on random floors, bases and ground; some can't be framed, and say so. */
-export const groundedSheds: fc.Arbitrary<Design> = fc.record({ shed: gableSheds, below: fc.record(below), base: bases, heights: fc.array(between(-400, 400), { minLength: 4, maxLength: 4 }), floored: fc.boolean() })
+export const groundedSheds: fc.Arbitrary<Design> = fc.record({ shed: openedSheds, below: fc.record(below), base: bases, heights: fc.array(between(-400, 400), { minLength: 4, maxLength: 4 }), floored: fc.boolean() })
   .map(({ shed, below: each, base, heights, floored }): Design => {
     const { length, width } = shed.footprint
     const usual = usualFloors[shed.units]

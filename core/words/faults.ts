@@ -20,7 +20,6 @@ export function sayDesignFault(fault: DesignFault): string {
     case 'too-long': return `${where} is too long; ${fault.max} is the most.`
     case 'not-one-of': return `${where} must be one of: ${fault.allowed.join(', ')}.`
     case 'pitch': return `${where} must be a slope between 2 and 70 degrees.`
-    case 'no-openings': return `${where}: this version frames walls without openings. Leave the list empty.`
     case 'no-section': return `${where}: there is no section “${fault.name}”. Name a standard one or add it to the own sizes.`
     case 'section-twice': return `${where}: the size “${fault.name}” is there twice. Name one of them otherwise.`
     case 'other': return `${where} is not as it should be.`

@@ -16,6 +16,13 @@ export function sayProblem(problem: Problem, units: Units): string {
     case 'seat-through-rafter': return `The seat takes the whole rafter. Make the height above plate at least ${mm(problem.least)}, the rafter deeper or the slope less.`
     case 'tail-lost': return `Cut level along the bottom, the rafter runs out before the overhang ends. Make the overhang ${mm(problem.most)} at most, or cut a bird's mouth.`
     case 'tail-below-deck': return `The tails would reach below the deck. Make the overhang ${mm(problem.most)} at most.`
+    case 'opening-near-corner': return `Opening ${problem.number} leaves no room for its jack and king beside the corner. Put its middle between ${mm(problem.least)} and ${mm(problem.most)} from the end the layout begins at.`
+    case 'opening-too-wide': return `Opening ${problem.number} is too wide for this wall. Use a unit of ${mm(problem.most)} at most.`
+    case 'openings-meet': return `Opening ${problem.number} runs into opening ${problem.other}: between two rough openings stand two jacks and two kings, ${mm(problem.apart)}. Move one, or make them one opening.`
+    case 'header-no-room': return `The header over opening ${problem.number} would stand ${mm(problem.by)} into the top plate. Use a lower unit, a shallower header or a higher wall.`
+    case 'header-too-thick': return `The header over opening ${problem.number} is ${mm(problem.by)} thicker than the wall. Use fewer plies or thinner ones.`
+    case 'sill-too-low': return `Opening ${problem.number} leaves no room for a sill over the bottom plate. Raise its lower edge to ${mm(problem.least)}, or make it a door.`
+    case 'door-in-low-wall': return `Opening ${problem.number} would stand on the deck, where the low wall is. Raise its lower edge to ${mm(problem.least)}.`
     case 'floor-too-small': return `The floor is too small for rims and joists. Make ${problem.path === 'footprint.length' ? 'the length' : 'the span'} at least ${mm(problem.least)}.`
     case 'joint-off-floor': return `The joint leaves no room for a frame on one side. Put it between ${mm(problem.least)} and ${mm(problem.most)} from the west end.`
     case 'porch-too-small': return `The porch is too shallow to frame. Make it at least ${mm(problem.least)} deep.`

@@ -1,0 +1,42 @@
+<script setup lang="ts">
+import { openingKinds, type OpeningKind, roughSize, standsOnDeck } from '../../core/design'
+import type { WallName } from '../../core/frame'
+import { openingWords, sayLength } from '../../core/words'
+
+/** The openings of one wall, each with what can be typed over. */
+const props = defineProps<{ wall: WallName }>()
+const bench = useBench()
+const openings = useOpenings()
+const sections = useSectionChoices()
+const units = computed(() => bench.design?.units ?? 'imperial')
+const kinds = openingKinds.map(value => ({ value, label: openingWords[value] }))
+const rows = computed(() => (bench.design?.walls.openings ?? []).flatMap((opening, i) => opening.wall === props.wall ? [{ opening, i, rough: roughSize(opening) }] : []))
+const plies = [1, 2, 3].map(value => ({ value, label: value === 1 ? '1 ply' : `${value} plies` }))
+const framed = computed(() => new Set((bench.plan?.frame.openings[props.wall] ?? []).map(each => each.number)))
+</script>
+
+<template>
+  <div v-if="rows.length" class="openings">
+    <section v-for="{ opening, i, rough } in rows" :key="i" class="row" :aria-label="`Opening ${i + 1}`">
+      <b>{{ i + 1 }}</b>
+      <ChoiceField :model-value="opening.kind" label="Kind" :options="kinds" @update:model-value="openings.setKind(i, $event as OpeningKind)" />
+      <MeasureField :path="`walls.openings.${i}.at`" :value="opening.at" />
+      <MeasureField v-if="!standsOnDeck(opening.kind)" :path="`walls.openings.${i}.foot`" :value="opening.foot" />
+      <MeasureField :path="`walls.openings.${i}.unit.width`" :value="opening.unit.width" /><MeasureField :path="`walls.openings.${i}.unit.height`" :value="opening.unit.height" />
+      <MeasureField :path="`walls.openings.${i}.clearance.width`" :value="opening.clearance.width" /><MeasureField :path="`walls.openings.${i}.clearance.height`" :value="opening.clearance.height" />
+      <ChoiceField :model-value="opening.header.section" label="Header" :options="sections" @update:model-value="bench.setValue(`walls.openings.${i}.header.section`, $event)" />
+      <ChoiceField :model-value="opening.header.plies" label="Built of" :options="plies" @update:model-value="bench.setValue(`walls.openings.${i}.header.plies`, $event)" />
+      <span class="figures">rough {{ sayLength(rough.width, units) }} × {{ sayLength(rough.height, units) }}</span>
+      <span v-if="!framed.has(i)" class="not">not framed</span>
+      <Button icon="pi pi-times" text severity="secondary" :aria-label="`Take opening ${i + 1} away`" @click="openings.drop(i)" />
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.openings { max-height: 5.7rem; overflow: auto; border-bottom: 1px solid var(--line); flex: none; }
+.row { display: flex; flex-wrap: wrap; gap: 4px 12px; align-items: center; padding: 4px 16px; }
+.row + .row { border-top: 1px solid var(--line); }
+.not { color: var(--crayon-words); font-weight: 700; }
+@media (max-width: 720px) { .row { flex-wrap: nowrap; overflow-x: auto; } .row > * { flex: none; } }
+</style>

@@ -1,0 +1,77 @@
+import { type Design, roughSize, wallFoot, type WallOpening } from '../../design'
+import { type Section, sheetSection } from '../../lumber'
+import type { Stretch } from '../layout'
+import type { Problem } from '../problem'
+import type { Wall } from './wall'
+
+/** A rough opening as it is framed in a wall; `number` its place in the document. Distances along the wall and levels over the deck, mm. */
+export interface RoughOpening {
+  readonly number: number
+  readonly opening: WallOpening
+  readonly s: Stretch
+  readonly z: Stretch
+  readonly header: Section
+}
+
+/** Levels between a wall's plates, mm. */
+export interface Clear { readonly bottom: number, readonly top: number }
+
+/** Studs on each side of an opening: a jack that carries the header, and a king. */
+export const SIDE_STUDS = 2
+/** Least height that a cripple is cut, mm; a gap below it above a header is left. */
+export const LEAST_CRIPPLE = 20
+/** Narrowest and widest packing between a header's plies, mm. */
+const PACKING = { least: 1, most: 45 }
+
+/** A wall's openings that can be framed, in their order along it, and why others can't. `taken` is where the wall's corners stand. */
+export function openingsIn(design: Design, wall: Wall, stud: Section, clear: Clear, taken: readonly Stretch[], section: (name: string) => Section): { readonly rough: readonly RoughOpening[], readonly problems: readonly Problem[] } {
+  const t = stud.thickness
+  const problems: Problem[] = []
+  const rough: RoughOpening[] = []
+  design.walls.openings.forEach((opening, number) => {
+    if (opening.wall !== wall.name) return
+    const size = roughSize(opening)
+    const foot = Math.max(opening.foot, 0)
+    const each: RoughOpening = { number, opening, header: section(opening.header.section), s: { from: opening.at - size.width / 2, to: opening.at + size.width / 2 }, z: { from: foot, to: foot + size.height } }
+    const problem = problemOf(each, wall, t, clear, taken, rough) ?? thickness(each, stud) ?? lowWall(each, design)
+    if (problem) problems.push(problem)
+    else rough.push(each)
+  })
+  return { rough: [...rough].sort((a, b) => a.s.from - b.s.from), problems }
+}
+
+function problemOf({ number, opening, s, z, header }: RoughOpening, wall: Wall, t: number, clear: Clear, taken: readonly Stretch[], others: readonly RoughOpening[]): Problem | null {
+  const side = SIDE_STUDS * t
+  const path = `walls.openings.${number}` as const
+  const half = (s.to - s.from) / 2 + side
+  const ends = { from: Math.max(wall.from, ...taken.filter(each => each.from < wall.overall / 2).map(each => each.to)), to: Math.min(wall.to, ...taken.filter(each => each.from >= wall.overall / 2).map(each => each.from)) }
+  if (s.from - side < ends.from - 1e-6 || s.to + side > ends.to + 1e-6) {
+    const [least, most] = [ends.from + half, ends.to - half]
+    return least > most ? { code: 'opening-too-wide', path: `${path}.unit.width`, number: number + 1, most: Math.max(0, ends.to - ends.from - 2 * side - opening.clearance.width) } : { code: 'opening-near-corner', path: `${path}.at`, number: number + 1, least, most }
+  }
+  const other = others.find(each => s.from - side < each.s.to + side - 1e-6 && each.s.from - side < s.to + side - 1e-6)
+  if (other) return { code: 'openings-meet', path: `${path}.at`, number: number + 1, other: other.number + 1, apart: 2 * side }
+  const over = z.to + header.depth - clear.top
+  if (over > 1e-6) return { code: 'header-no-room', path: `${path}.unit.height`, number: number + 1, by: over }
+  if (!isOnDeck(z) && z.from - t < clear.bottom + LEAST_CRIPPLE - 1e-6) return { code: 'sill-too-low', path: `${path}.foot`, number: number + 1, least: clear.bottom + LEAST_CRIPPLE + t }
+  return null
+}
+
+function thickness({ number, opening, header }: RoughOpening, stud: Section): Problem | null {
+  const over = opening.header.plies * header.thickness - stud.depth
+  return over > 1e-6 ? { code: 'header-too-thick', path: `walls.openings.${number}.header`, number: number + 1, by: over } : null
+}
+
+/** A door can't stand on the deck where a low wall is. */
+function lowWall({ number, z }: RoughOpening, design: Design): Problem | null {
+  const foot = wallFoot(design.base)
+  return foot > 0 && isOnDeck(z) ? { code: 'door-in-low-wall', path: `walls.openings.${number}.foot`, number: number + 1, least: foot } : null
+}
+
+export const isOnDeck = (z: Stretch): boolean => z.from < 1e-6
+
+/** The sheet that packs a header's plies out to the wall's thickness; null where they fill it, or leave more than a sheet's. */
+export function packingOf({ opening, header }: RoughOpening, stud: Section): Section | null {
+  const gap = stud.depth - opening.header.plies * header.thickness
+  return gap < PACKING.least || gap > PACKING.most ? null : sheetSection(gap, 1219.2, 2438.4)
+}

@@ -1,0 +1,99 @@
+import AxeBuilder from '@axe-core/playwright'
+import type { Locator, Page } from '@playwright/test'
+import { expect, openDemo, test } from './fixtures'
+
+const field = (page: Page, row: Locator, name: string) => row.getByLabel(name, { exact: true })
+
+async function add(page: Page, kind: string): Promise<void> {
+  await page.getByRole('combobox', { name: 'Add an opening' }).click()
+  await page.getByRole('option', { name: kind, exact: true }).click()
+}
+
+/** Drags a handle by px. */
+async function drag(page: Page, handle: string, dx: number, dy = 0): Promise<void> {
+  const box = await page.locator(`[data-handle="${handle}"]`).boundingBox()
+  if (!box) throw new Error(`no handle ${handle}`)
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2]
+  await page.mouse.move(x, y)
+  await page.mouse.down()
+  await page.mouse.move(x + dx / 2, y + dy / 2, { steps: 4 })
+  await page.mouse.move(x + dx, y + dy, { steps: 4 })
+  await page.mouse.up()
+}
+
+test('a new building gets a door and a window, dragged where they go and where they can\'t', async ({ page }) => {
+  test.setTimeout(120_000)
+  await page.goto('/')
+  await page.getByRole('button', { name: 'New, feet and inches' }).click()
+  await page.locator('.room').waitFor()
+  await page.locator('#sheet').focus()
+  await page.keyboard.press('w')
+  const studs = page.locator('.caption')
+  await expect(studs).toContainText('people at 51 lb each')
+  await add(page, 'Door')
+  const door = page.getByRole('region', { name: 'Opening 1' })
+  await expect(door).toContainText('rough 2\' 8"')
+  await expect(page.getByRole('alert')).toHaveCount(0)
+  await add(page, 'Window')
+  const window_ = page.getByRole('region', { name: 'Opening 2' })
+  await expect(window_).toContainText('rough 2\' 1" × 2\' 7"')
+  await expect(page.getByRole('alert')).toHaveCount(0)
+  const marks = page.getByRole('img', { name: /marked as a pair/ })
+  const before = await marks.getAttribute('aria-label')
+
+  // sizes are typed as people type them; the clearance can be changed
+  await field(page, window_, 'Unit, width').fill('1\' 10 1/2"')
+  await page.keyboard.press('Enter')
+  await expect(window_).toContainText('rough 1\' 11 1/2"')
+  await field(page, window_, 'Wider by').fill('3/4')
+  await page.keyboard.press('Enter')
+  await expect(window_).toContainText('rough 1\' 11 1/4"')
+  expect(await marks.getAttribute('aria-label')).not.toBe(before)
+
+  // through the corner: it is not framed, why is said, and the wall stands
+  const at = await field(page, window_, 'Middle').inputValue()
+  const way = Number(at.split('\'')[0]) > 5 ? 1 : -1
+  await drag(page, 'walls.openings.1.at', way * 400)
+  await expect(page.getByRole('alert')).toContainText('Opening 2 leaves no room for its jack and king beside the corner')
+  await expect(window_).toContainText('not framed')
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(field(page, window_, 'Middle')).toHaveValue(at)
+  await expect(page.getByRole('alert')).toHaveCount(0)
+
+  // into the door
+  await drag(page, 'walls.openings.1.at', -way * 110)
+  await expect(page.getByRole('alert')).toContainText(/Opening \d runs into opening \d: between two rough openings stand two jacks and two kings, 6"/)
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(page.getByRole('alert')).toHaveCount(0)
+
+  // too tall for its header; then its pieces are in the list
+  await field(page, door, 'Unit, height').fill('6\' 6"')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('alert')).toContainText('The header over opening 1 would stand')
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await page.locator('#sheet').focus()
+  await page.keyboard.press('s')
+  for (const name of ['king studs', 'jack studs', 'header plies', 'sill', 'cripples']) await expect(page.getByRole('cell', { name, exact: true }).first()).toBeVisible()
+  await page.reload()
+  await expect(page.getByRole('cell', { name: 'king studs', exact: true })).toBeVisible()
+})
+
+test('openings of the demo are clean to axe, by rows and rings, and a kind changes what goes with it', async ({ page }) => {
+  await openDemo(page, 'Sallow Marsh ringing hut', 'walls')
+  await page.getByRole('button', { name: 'East', exact: true }).click()
+  const row = page.getByRole('region', { name: 'Opening 2' })
+  await expect(row).toContainText('rough 1\' 11" × 2\' 3"')
+  await expect(field(page, row, 'Lower edge')).toHaveValue('3\' 4"')
+  await page.mouse.move(0, 0)
+  await page.waitForTimeout(300)
+  const { violations } = await new AxeBuilder({ page }).analyze()
+  expect(violations.map(each => `${each.id} ${each.nodes.map(node => node.html).join(' ')}`)).toEqual([])
+  await page.getByRole('slider', { name: 'Lower edge, drag' }).focus()
+  await page.keyboard.press('ArrowUp')
+  await expect(field(page, row, 'Lower edge')).toHaveValue('3\' 4 1/2"')
+  await row.getByRole('combobox', { name: 'Kind' }).click()
+  await page.getByRole('option', { name: 'Vent', exact: true }).click()
+  await expect(field(page, row, 'Wider by')).toHaveValue('1/2"')
+  await row.getByRole('button', { name: 'Take opening 2 away' }).click()
+  await expect(row).toHaveCount(0)
+})
