@@ -1,16 +1,16 @@
 <script setup lang="ts">
-import { limits, type OwnSize } from '../../core/design'
+import { limits, type OwnSize, sectionsUsed } from '../../core/design'
 import { formatLength } from '../../core/measure'
 import { type Species, speciesNames } from '../../core/lumber'
 import { speciesWords } from '../../core/words'
 import { readOwnSize } from '../logic/own-size'
 
 const bench = useBench()
-const open = ref(false)
+const open = defineModel<boolean>({ required: true })
 const units = computed(() => bench.design?.units ?? 'imperial')
 const species = useChoice<Species>('lumber.species')
 const own = computed(() => bench.design?.lumber.sections ?? [])
-const used = computed(() => new Set([bench.design?.walls.stud, bench.design?.roof.rafter, bench.design?.roof.ridge]))
+const used = computed(() => new Set(bench.design ? sectionsUsed(bench.design).map(([, name]) => name) : []))
 const blank = { name: '', thickness: '', depth: '' }
 const entry = ref({ ...blank })
 const fault = ref<{ field: string, message: string } | null>(null)
@@ -41,7 +41,6 @@ const remove = (name: string): void => bench.setValue('lumber.sections', own.val
 </script>
 
 <template>
-  <Button label="Lumber" text severity="secondary" icon="pi pi-sliders-h" @click="open = true" />
   <Dialog v-model:visible="open" modal header="Lumber" :style="{ width: 'min(38rem, 94vw)' }" dismissable-mask>
     <div class="lumber">
       <ChoiceField v-model="species" label="Species" :options="speciesNames.map(value => ({ value, label: speciesWords[value] }))" />

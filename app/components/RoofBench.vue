@@ -8,6 +8,8 @@ const rafter = useChoice<string>('roof.rafter')
 const ridge = useChoice<string>('roof.ridge')
 const drawing = computed(() => bench.plan ? roofSection(bench.plan) : null)
 const design = computed(() => bench.design)
+const lumber = ref(false)
+const asked = ref(false)
 const seats = [
   { value: 'full-bearing', label: 'Full bearing' }, { value: 'third', label: 'Third of the depth, square' }, { value: 'third-plumb', label: 'Third of the depth, plumb' },
   { value: 'height-above-plate', label: 'Chosen height above plate' }, { value: 'none', label: 'None: level cut' },
@@ -38,7 +40,8 @@ function seatFor(choice: string): Seat {
       <ChoiceField v-model="ridge" label="Ridge" :options="sections" />
       <ChoiceField v-model="seat" label="Seat" :options="seats" />
       <MeasureField path="roof.overhang.gable" :value="design.roof.overhang.gable" />
-      <LumberDialog />
+      <Button label="Lumber" text severity="secondary" icon="pi pi-sliders-h" @click="lumber = asked = true" />
+      <LazyLumberDialog v-if="asked" v-model="lumber" />
     </div>
     <ProblemLine />
     <DrawingSheet class="sheet" :drawing="drawing" label="Section across the building at a rafter, seen from the east" />

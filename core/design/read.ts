@@ -113,6 +113,9 @@ const tidy = (faults: readonly DesignFault[]): DesignFault[] => faults.filter((f
   faults.findIndex(other => other.path === fault.path && other.code === fault.code) === i
   && !(fault.code === 'pitch' && faults.some(other => other.path.startsWith(`${fault.path}.`))))
 
+/** The sections a design names, each with the path it is named at. */
+export const sectionsUsed = (design: Design): [string, string][] => [['walls.stud', design.walls.stud], ['roof.rafter', design.roof.rafter], ['roof.ridge', design.roof.ridge], ...furtherSections(design)]
+
 /** Sections named in openings and below the walls, with where. */
 function furtherSections({ floor, base, walls }: Design): [string, string][] {
   const out: [string, string][] = walls.openings.map((opening, i) => [`walls.openings.${i}.header.section`, opening.header.section])
@@ -130,7 +133,6 @@ function crossFaults(design: Design): DesignFault[] {
   const own = ownSections(design.lumber)
   const twice = own.filter((section, i) => own.findIndex(other => other.name === section.name) !== i)
     .map((section): DesignFault => ({ path: 'lumber.sections', code: 'section-twice', name: section.name }))
-  const used: [string, string][] = [['walls.stud', design.walls.stud], ['roof.rafter', design.roof.rafter], ['roof.ridge', design.roof.ridge], ...furtherSections(design)]
-  const lost = used.filter(([, name]) => !findSection(name, own)).map(([path, name]): DesignFault => ({ path, code: 'no-section', name }))
+  const lost = sectionsUsed(design).filter(([, name]) => !findSection(name, own)).map(([path, name]): DesignFault => ({ path, code: 'no-section', name }))
   return [...twice, ...lost]
 }

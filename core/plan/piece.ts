@@ -58,8 +58,14 @@ function pieceOf({ role, section, board, members }: Group, mark: string, mirrorO
 
 /** What is left of a board's depth, at its widest, mm. */
 export function widthOf(board: CutBoard): number {
-  const across = board.faces.flatMap(face => face.loops.flat()).map(p => p.y)
-  return Math.max(...across) - Math.min(...across)
+  let [low, high] = [Infinity, -Infinity]
+  for (const face of board.faces) {
+    for (const p of face.loops[0] ?? []) {
+      if (p.y < low) low = p.y
+      if (p.y > high) high = p.y
+    }
+  }
+  return high - low
 }
 
 /** Members that share a cut board, which most do, fall together without being compared. */
