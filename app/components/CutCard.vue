@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { formatLength } from '../../core/measure'
 import { cardOf } from '../../core/plan'
-import { roleNames, saySection, sayLength } from '../../core/words'
+import { adviseOn, roleNames, saySection, sayLength } from '../../core/words'
 import { figureRows, markRows, sawRows, steppingRows } from '../logic/card-rows'
 
 const bench = useBench()
@@ -47,7 +47,7 @@ const roleName = computed(() => card.value ? roleNames[card.value.piece.role][ca
     </ol>
     <h3>Figures</h3>
     <ExplainedList :rows="figureRows(card, units)" :columns="2" />
-    <p class="quiet advice">{{ card.piece.section.kind === 'sheet' ? 'Long way across the joists, ends on a joist.' : 'Cut one, try it on the building, then trace it. Crown up.' }}</p>
+    <p class="quiet advice">{{ adviseOn(card.piece.role) }}</p>
   </section>
   <section v-else class="card empty" aria-label="Cut card">
     <p class="quiet">No board can be cut yet. The cautions say what to change.</p>

@@ -33,20 +33,23 @@ const line = computed(() => bench.plan?.frame.walls.find(each => each.name === w
     <div class="strip">
       <ViewSwitch drawing="Elevation" />
       <SelectButton v-model="wall" :options="names" option-value="value" option-label="label" :allow-empty="false" aria-label="Wall" />
-      <ChoiceField v-model="stud" label="Studs and plates" :options="sections" />
-      <ChoiceField v-model="plates" label="Top plates" :options="[{ value: 1, label: 'One' }, { value: 2, label: 'Two, lapped' }]" />
-      <ChoiceField v-model="through" label="Run through" :options="[{ value: 'eaves', label: 'Eave walls' }, { value: 'gables', label: 'Gable walls' }]" />
+      <ChoiceField v-model="stud" label="Studs" :options="sections" />
+      <Select class="adding" v-model="adding" :options="kinds" option-value="value" option-label="label" placeholder="+ Opening" aria-label="Add an opening" @update:model-value="add" />
+      <ChoiceField v-model="plates" label="Top plates" :options="[{ value: 1, label: 'One' }, { value: 2, label: 'Two' }]" />
+      <ChoiceField v-model="through" label="Run through" :options="[{ value: 'eaves', label: 'Eaves' }, { value: 'gables', label: 'Gables' }]" />
       <ChoiceField v-model="corner" label="Corners" :options="[{ value: 'three-stud', label: 'Third stud' }, { value: 'nailer', label: 'Nailer laid flat' }]" />
-      <Select v-model="adding" :options="kinds" option-value="value" option-label="label" placeholder="Add an opening" aria-label="Add an opening" @update:model-value="add" />
     </div>
     <ProblemLine />
     <WallOpenings :wall="wall" />
     <DrawingSheet class="sheet" :drawing="drawing" :label="`The ${wall} wall, seen from ${line.seenFrom}`" />
     <PairStrip :pair="pair" :names="['Top', 'Bottom']" what="Bottom and top plate" />
-    <p class="caption quiet">{{ line.through ? 'Runs through at the corners' : 'Butts between the through walls' }}; seen from {{ line.seenFrom }}. Marks run from the {{ line.along === 'x' ? 'west' : 'south' }} end of the plates: the near side of each stud, X ahead; K king, J jack, C cripple. <template v-if="lifting">As raised {{ sayWeight(lifting.weight, units) }}: lifting the top edge takes half, {{ lifting.people }} people at {{ sayWeight(LIFT, units) }} each.</template></p>
+    <p class="caption quiet">{{ line.through ? 'Runs through' : 'Butts between the others' }}; from {{ line.seenFrom }}. Marks from the {{ line.along === 'x' ? 'west' : 'south' }} end: near sides, X ahead; K king, J jack, C cripple. <template v-if="lifting">As raised {{ sayWeight(lifting.weight, units) }}: its top edge takes half, {{ lifting.people }} people at {{ sayWeight(LIFT, units) }} each.</template></p>
   </div>
 </template>
 
 <style scoped>
+.adding { width: 7rem; }
+.adding :deep(.p-select-label) { padding: 5px 0 5px 10px; }
+.adding :deep(.p-select-dropdown) { width: 1.8rem; }
 .workbench > .sheet { min-height: 230px; }
 </style>

@@ -2,7 +2,7 @@ import { buriedKinds, type Design } from '../design'
 import { overlaps, type Rect } from '../frame'
 import { INCH } from '../measure'
 import { clearances, findsOf, nearnesses, type Plan } from '../plan'
-import type { Caution, CautionCode } from './cautions'
+import type { Caution, CautionCode } from './caution'
 
 /** The customary limits of what is below the walls. */
 export const customaryBelow = {

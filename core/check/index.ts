@@ -1,2 +1,3 @@
-export { type Caution, type CautionCode, cautionsOf, customary } from './cautions'
+export type { Caution, CautionCode } from './caution'
+export { cautionsOf, customary } from './cautions'
 export { customaryBelow } from './ground'

@@ -61,3 +61,19 @@ export const cutNames: Record<CutName, string> = {
 export const speciesWords: Record<Species, string> = {
   'spruce-pine-fir': 'Spruce-pine-fir', 'hem-fir': 'Hem-fir', 'douglas-fir-larch': 'Douglas fir-larch', 'southern-pine': 'Southern pine', 'western-cedar': 'Western cedar',
 }
+
+/** What to mind with a piece, in a sentence or two, at the foot of its card. */
+export function adviseOn(role: Role): string {
+  switch (role) {
+    case 'post': return 'Set it long, and cut it where it stands, to the level line carried from the highest ground. The length is from the ground as it was measured.'
+    case 'deck-sheet': return 'Long way across the joists, ends on a joist.'
+    case 'deck-board': return 'Ends on a joist; the last row is ripped to what is left.'
+    case 'bottom-plate': return 'It runs through under a door; cut it out there once the wall stands.'
+    case 'border': return 'Half its height at a lap, as long as the other is wide; treat the cut ends.'
+    case 'skid': return 'Treat the cut ends.'
+    case 'header': return 'On edge, crown up, its plies packed out to the wall; its depth is yours to have checked.'
+    case 'packing': return 'Between the plies, nailed and glued with them.'
+    case 'rafter': case 'ridge': case 'joist': case 'rim': case 'beam': case 'floor-header': return 'Cut one, try it on the building, then trace it. Crown up.'
+    case 'stud': case 'king': case 'jack': case 'cripple': case 'sill': case 'block': case 'top-plate': return 'Cut one, try it on the building, then trace it.'
+  }
+}

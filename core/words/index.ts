@@ -1,6 +1,6 @@
 export { sayCaution } from './cautions'
 export { sayDesignFault } from './faults'
-export { cutNames, fieldName, roleNames, saySection, speciesWords } from './fields'
+export { adviseOn, cutNames, fieldName, roleNames, saySection, speciesWords } from './fields'
 export { explain, explainCut, explainStepping, figureNames, sayFigure, saySteps, sayWeight, type StepRow } from './figures'
 export { baseWords, findWords, openingWords, sayArea } from './ground'
 export { looseNames, sayLoose, sayVolume } from './loose'

@@ -1,9 +1,9 @@
 import { describe, expect, test } from '@jest/globals'
 import { cautionsOf } from '../check'
 import { baseKinds, newDesign, usualBase, usualFloors } from '../design'
-import type { Problem } from '../frame'
+import type { Problem, Role } from '../frame'
 import { cardOf, plan } from '../plan'
-import { explain, explainCut, explainStepping, sayCaution, sayCorner, sayFigure, sayLoose, sayMark, sayMeasureFault, sayMove, sayProblem, sayShapeFault, sayWeight } from './index'
+import { adviseOn, explain, explainCut, explainStepping, roleNames, sayCaution, sayCorner, sayFigure, sayLoose, sayMark, sayMeasureFault, sayMove, sayProblem, sayShapeFault, sayWeight } from './index'
 
 const made = plan(newDesign('a', 'imperial'))
 
@@ -77,6 +77,11 @@ describe('squaring and loose things, said', () => {
         expect(why).toMatch(/^[A-Z0-9].*\.$/)
       }
     }
+  })
+
+  test('every role has a sentence at the foot of its card; a post is cut where it stands', () => {
+    for (const role of Object.keys(roleNames) as Role[]) expect(adviseOn(role)).toMatch(/^[A-Z].*\.$/)
+    expect(adviseOn('post')).toContain('where it stands')
   })
 
   test('every problem below the walls is said with its remedy', () => {

@@ -1,0 +1,14 @@
+/** A customary limit that is passed, or a thing that must be seen. Facts only: lengths in mm, angles in degrees. */
+export interface Caution {
+  readonly code: CautionCode
+  readonly members: readonly string[]
+  readonly numbers: Readonly<Record<string, number>>
+  /** Names that the user gave: of a find, of a line of the plot. */
+  readonly names?: Readonly<Record<string, string>>
+}
+
+export type CautionCode =
+  | 'notch-over-third' | 'notch-over-quarter' | 'tail-shallow' | 'tail-long' | 'bearing-short' | 'seat-past-plate' | 'no-birdsmouth'
+  | 'ridge-shallow' | 'low-pitch' | 'no-ties' | 'rafter-off-stud' | 'longer-than-stock'
+  | 'near-buried' | 'near-find' | 'tapes-short' | 'tapes-long' | 'setback-passed' | 'stakes-off' | 'rock-above-frost' | 'stack-tall' | 'before-digging' | 'ground-contact' | 'not-anchored'
+  | 'ground-not-measured' | 'joint-unborne'
