@@ -9,7 +9,7 @@ async function clean(page: Page): Promise<void> {
 
 for (const dusk of [false, true]) {
   test(`no screen has a fault that axe finds, ${dusk ? 'at dusk' : 'by day'}`, async ({ page }) => {
-    test.setTimeout(120_000)
+    test.setTimeout(240_000)
     await page.goto('/')
     await page.getByRole('link', { name: /Sallow Marsh/ }).first().waitFor()
     if (dusk) await page.getByRole('button', { name: 'Dusk' }).click()
@@ -44,7 +44,7 @@ for (const dusk of [false, true]) {
 test.describe('on a phone', () => {
   test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true })
   test('no screen has a fault that axe finds', async ({ page }) => {
-    test.setTimeout(120_000)
+    test.setTimeout(240_000)
     await openDemo(page, 'Sallow Marsh ringing hut', 'roof')
     await clean(page)
     await page.getByRole('button', { name: 'Card', exact: true }).tap()

@@ -25,7 +25,7 @@ async function clean(page: Page): Promise<void> {
 }
 
 test('a new building from the stake to the deck', async ({ page }) => {
-  test.setTimeout(150_000)
+  test.setTimeout(240_000)
   await page.goto('/')
   await page.getByRole('button', { name: 'New, feet and inches' }).click()
   await page.locator('.room').waitFor()
@@ -141,7 +141,7 @@ test('a service under a post is said, with how near', async ({ page }) => {
 })
 
 test('every step on the ground and the floor is clean to axe, and refuses rubbish where it stands', async ({ page }) => {
-  test.setTimeout(120_000)
+  test.setTimeout(240_000)
   await openDemo(page, 'Sallow Marsh ringing hut', 'ground')
   for (const name of ['Square', 'Levels', 'Base']) {
     await part(page, name).click()

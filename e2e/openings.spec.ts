@@ -22,7 +22,7 @@ async function drag(page: Page, handle: string, dx: number, dy = 0): Promise<voi
 }
 
 test('a new building gets a door and a window, dragged where they go and where they can\'t', async ({ page }) => {
-  test.setTimeout(120_000)
+  test.setTimeout(240_000)
   await page.goto('/')
   await page.getByRole('button', { name: 'New, feet and inches' }).click()
   await page.locator('.room').waitFor()

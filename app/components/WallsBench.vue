@@ -34,7 +34,7 @@ const line = computed(() => bench.plan?.frame.walls.find(each => each.name === w
       <ViewSwitch drawing="Elevation" />
       <SelectButton v-model="wall" :options="names" option-value="value" option-label="label" :allow-empty="false" aria-label="Wall" />
       <ChoiceField v-model="stud" label="Studs" :options="sections" />
-      <Select class="adding" v-model="adding" :options="kinds" option-value="value" option-label="label" placeholder="+ Opening" aria-label="Add an opening" @update:model-value="add" />
+      <Select class="adding" v-model="adding" :options="kinds" option-value="value" option-label="label" placeholder="Opening" aria-label="Add an opening" @update:model-value="add" />
       <ChoiceField v-model="plates" label="Top plates" :options="[{ value: 1, label: 'One' }, { value: 2, label: 'Two' }]" />
       <ChoiceField v-model="through" label="Run through" :options="[{ value: 'eaves', label: 'Eaves' }, { value: 'gables', label: 'Gables' }]" />
       <ChoiceField v-model="corner" label="Corners" :options="[{ value: 'three-stud', label: 'Third stud' }, { value: 'nailer', label: 'Nailer laid flat' }]" />
