@@ -24,7 +24,9 @@ const even = computed(() => {
 })
 const say = (mm: number): string => sayLength(mm, units.value)
 const where = (at: { x: number, y: number }): string => `${say(Math.max(0, at.x))} from the west, ${say(Math.max(0, at.y))} from the south`
-const markOf = (id: string): string => id.replace(/^base\/(post|pier|block)\//, '').replace('/', '-')
+const placeOf = (id: string): string => id.replace(/^base\/(post|pier|block)\//, '').replace('/', '-')
+/** The piece's mark where it is sawn, then row and number. */
+const markOf = (id: string): string => [bench.plan?.pieces.find(piece => piece.members.includes(id))?.mark, placeOf(id)].filter(Boolean).join(' · ')
 const kindOf = (id: string): string => id.includes('/post/') ? 'Post' : id.includes('/pier/') ? 'Pier' : 'Stack'
 </script>
 
@@ -53,7 +55,7 @@ const kindOf = (id: string): string => id.includes('/post/') ? 'Post' : id.inclu
       </template>
       <table v-if="supports.length" class="supports">
         <caption>Carry the level line from the highest ground and cut each to it</caption>
-        <thead><tr><th scope="col">{{ kindOf(supports[0]?.id ?? '') }}, row and number</th><th scope="col">Shows</th><th scope="col">Whole</th></tr></thead>
+        <thead><tr><th scope="col">{{ kindOf(supports[0]?.id ?? '') }}, row from the {{ design.floor?.runs === 'length' ? 'west' : 'south' }} and number</th><th scope="col">Shows</th><th scope="col">Whole</th></tr></thead>
         <tbody>
           <tr v-for="each in supports" :key="each.id">
             <td><button v-if="each.id.includes('/post/')" type="button" class="plain-button" @click="bench.pick(each.id)">{{ markOf(each.id) }}</button><span v-else>{{ markOf(each.id) }}</span></td>

@@ -35,7 +35,7 @@ function cuts({ ends }: Piece): string {
 
 function rowOf(piece: Piece) {
   return {
-    mark: piece.mark, piece, section: saySection(piece.section, units.value), name: roleNames[piece.role][piece.count === 1 ? 'one' : 'many'], count: piece.count, length: piece.section.kind === 'sheet' ? `${sayLength(piece.length, units.value).replace(' mm', '')} × ${sayLength(piece.width, units.value)}` : sayLength(piece.length, units.value),
+    mark: piece.mark, piece, section: saySection(piece.section, units.value), name: roleNames[piece.role][piece.count === 1 ? 'one' : 'many'], count: piece.count, length: piece.section.kind === 'sheet' || piece.width < piece.section.depth - 0.05 ? `${sayLength(piece.length, units.value).replace(' mm', '')} × ${sayLength(piece.width, units.value)}` : sayLength(piece.length, units.value),
     cuts: cuts(piece), stock: piece.stock === null ? 'longer than stock' : sayLength(piece.stock, units.value), state: bench.cutState(piece), hand: bench.piece?.mark === piece.mark,
   }
 }

@@ -12,7 +12,7 @@ const design = computed(() => bench.design)
 const site = computed(() => design.value?.site ?? null)
 const units = computed(() => design.value?.units ?? 'imperial')
 const drawing = computed(() => bench.plan ? sitePlan(bench.plan) : null)
-const off = computed(() => bench.plan ? clearances(bench.plan.design, bench.plan.frame.outline) : [])
+const off = computed(() => new Map((bench.plan ? clearances(bench.plan.design, bench.plan.frame.outline) : []).map(each => [each.number, each.distance])))
 const finds = computed(() => design.value ? findsOf(design.value) : [])
 const kinds = [{ value: 'house', label: 'House wall' }, { value: 'fence', label: 'Fence' }, { value: 'line', label: 'Line' }]
 const sides = (['south', 'east', 'north', 'west'] as const).map(value => ({ value, label: sideWords[value] }))
@@ -44,7 +44,7 @@ const route = useRoute()
         <MeasureField :path="`site.boundaries.${i}.from.along`" :value="each.from.along" /><MeasureField :path="`site.boundaries.${i}.from.out`" :value="each.from.out" />
         <MeasureField :path="`site.boundaries.${i}.to.along`" :value="each.to.along" /><MeasureField :path="`site.boundaries.${i}.to.out`" :value="each.to.out" />
         <MeasureField :path="`site.boundaries.${i}.setback`" :value="each.setback" />
-        <span v-if="off[i]" class="figures">stands {{ sayLength(Math.max(0, off[i].distance), units) }} off</span>
+        <span v-if="off.has(i)" class="figures">stands {{ sayLength(Math.max(0, off.get(i) ?? 0), units) }} off</span>
         <Button icon="pi pi-times" text severity="secondary" :aria-label="`Take ${each.name} away`" @click="below.drop('boundaries', i)" />
       </section>
       <section v-for="(each, i) in site.finds" :key="`f${i}`" class="row" :aria-label="each.name">

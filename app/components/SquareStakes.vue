@@ -26,8 +26,9 @@ const remark = computed(() => {
   if (!shape.value || !squareness.value) return ''
   const area = sayArea(squareness.value.area * 1e-6, units.value)
   const spare = shape.value.spare ? `The readings agree within ${sayShort(shape.value.misfit, units.value)}.` : 'Nothing is spare: one more tape would check the others.'
+  const other = squaring.value?.triangle && !taped.value ? ` The 3-4-5 at the ${stakeWords[squaring.value.triangle.corner].toLowerCase()} counts too.` : ''
   const drawn = picture.value.times > 1 ? ` Drawn ${picture.value.times} times as far out.` : ''
-  return `Diagonals differ by ${sayShort(Math.abs(squareness.value.diagonals), units.value)}; each should read ${sayLength(meant.value.swNe, units.value)}. The stakes enclose ${area}. ${spare}${drawn}`
+  return `Diagonals differ by ${sayShort(Math.abs(squareness.value.diagonals), units.value)}; each should read ${sayLength(meant.value.swNe, units.value)}. The stakes enclose ${area}. ${spare}${other}${drawn}`
 })
 const outline = (points: readonly { x: number, y: number }[]): string => `M${points.map(p => `${p.x.toFixed(1)} ${p.y.toFixed(1)}`).join('L')}Z`
 const corner = ref<TriangleReading['corner']>(squaring.value?.triangle?.corner ?? 'sw')
@@ -35,8 +36,9 @@ const sidesAt = computed(() => {
   const even = corner.value === 'sw' || corner.value === 'ne'
   return even ? [size.value.length, size.value.width] as const : [size.value.width, size.value.length] as const
 })
-const legs = computed(() => largestTriangle(sidesAt.value[0], sidesAt.value[1], units.value))
 const taped = computed(() => squaring.value?.triangle?.corner === corner.value ? squaring.value.triangle : null)
+/** The legs that were taped; before that, the largest that fit. */
+const legs = computed(() => taped.value ? { first: taped.value.first, second: taped.value.second, hypotenuse: Math.hypot(taped.value.first, taped.value.second) } : largestTriangle(sidesAt.value[0], sidesAt.value[1], units.value))
 const cornerSays = computed(() => {
   if (!taped.value) return ''
   const reading = cornerFrom(taped.value, taped.value.hypotenuse, sidesAt.value[1])

@@ -11,4 +11,4 @@ export type CautionCode =
   | 'notch-over-third' | 'notch-over-quarter' | 'tail-shallow' | 'tail-long' | 'bearing-short' | 'seat-past-plate' | 'no-birdsmouth'
   | 'ridge-shallow' | 'low-pitch' | 'no-ties' | 'rafter-off-stud' | 'longer-than-stock'
   | 'near-buried' | 'near-find' | 'tapes-short' | 'tapes-long' | 'setback-passed' | 'stakes-off' | 'rock-above-frost' | 'stack-tall' | 'before-digging' | 'ground-contact' | 'not-anchored'
-  | 'ground-not-measured' | 'joint-unborne'
+  | 'ground-not-measured' | 'joint-unborne' | 'joists-along-skids'

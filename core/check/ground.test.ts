@@ -97,6 +97,27 @@ describe('cautions below the walls', () => {
     expect(codes({ ...design, base: null })).toContain('joint-unborne')
   })
 
+  // 1 1/2 in for each frame asks 3 in under the joint: two plies of 1 1/2 give it, one does not (IRC R502.6, from memory)
+  test.each([[1, true], [2, false], [3, false]] as const)('a joint on a beam of %d plies', (plies, said) => {
+    const base_ = { ...usualBase('piers', 'imperial') } as Extract<Base, { kind: 'piers' }>
+    const design = { ...grounded({}, { ...base_, beams: { ...base_.beams, plies, rows: 3 } }), floor: { ...usualFloors.imperial, runs: 'length' as const, joint: 1700 } }
+    expect(codes(design).includes('joint-unborne')).toBe(said)
+  })
+
+  test('joists that run the way of the skids are said', () => {
+    const on = (runs: 'length' | 'width'): string[] => codes(grounded({}, { ...usualBase('skids', 'imperial'), runs } as Base))
+    expect(on('width')).toContain('joists-along-skids')
+    expect(on('length')).not.toContain('joists-along-skids')
+  })
+
+  test('a find off the building\'s stakes is nowhere while the building has no place; a plot line without length is passed over', () => {
+    const find: Find = { name: 'Well', kind: 'well', places: [{ from: 'east', toLeft: 3000, toRight: 4000, lies: 'behind' }], clear: 0 }
+    expect(findsOf(grounded({ finds: [find], place: { ...site.place, far: site.place.near + length + 1 } }))[0]).toMatchObject({ places: [], faults: [] })
+    const line = { name: 'a', from: { along: 0, out: 15000 }, to: { along: 4000, out: 15000 }, setback: 0 }
+    const design = grounded({ boundaries: [{ ...line, to: line.from }, line] })
+    expect(clearances(design, plan(design).frame.outline).map(each => each.number)).toEqual([1])
+  })
+
   test('each kind of base says what goes with it: treated timber, anchors, services before digging', () => {
     const said = (kind: Base['kind']): string[] => codes({ ...grounded({}, usualBase(kind, 'imperial')), floor: kind === 'slab' ? null : usualFloors.imperial }).filter(code => ['ground-contact', 'not-anchored', 'before-digging'].includes(code))
     expect(said('border')).toEqual(['before-digging', 'ground-contact', 'not-anchored'])

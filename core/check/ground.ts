@@ -1,5 +1,5 @@
 import { buriedKinds, type Design } from '../design'
-import { overlaps, type Rect } from '../frame'
+import type { Rect } from '../frame'
 import { INCH } from '../measure'
 import { clearances, findsOf, nearnesses, type Plan } from '../plan'
 import type { Caution, CautionCode } from './caution'
@@ -16,7 +16,7 @@ const SLACK = 1e-6
 
 /** Cautions of site, base and floor. */
 export function groundCautions(plan: Plan): Caution[] {
-  return [...siteCautions(plan), ...squareCautions(plan.design), ...baseCautions(plan), ...jointCautions(plan)]
+  return [...siteCautions(plan), ...squareCautions(plan.design), ...baseCautions(plan), ...jointCautions(plan), ...skidCautions(plan)]
 }
 
 function siteCautions(plan: Plan): Caution[] {
@@ -60,13 +60,20 @@ function baseCautions(plan: Plan): Caution[] {
   return out
 }
 
+/** Joists that run the way of the skids rest on nothing themselves: only the rims at their ends do. */
+function skidCautions({ design: { base, floor }, frame }: Plan): Caution[] {
+  if (base?.kind !== 'skids' || !floor || base.runs !== floor.runs) return []
+  const joists = frame.members.filter(member => member.role === 'joist' && member.id.startsWith('floor/')).map(member => member.id)
+  return joists.length ? [{ code: 'joists-along-skids', members: joists, numbers: {} }] : []
+}
+
 /** Where two floor frames meet, something must carry both: a bearing across under the joint, or bearings that run on beneath it. */
 function jointCautions({ design: { floor }, frame }: Plan): Caution[] {
   const joint = floor?.joint ?? null
   if (joint === null || !frame.floor || frame.floor.bays.length < 2) return []
   const { y0, y1 } = frame.outline
   const strip = (from: number, to: number): Rect => ({ x0: from, x1: to, y0, y1 })
-  const carried = (rect: Rect): boolean => frame.base.bearings.some(each => overlaps(each.rect, rect))
+  const carried = (rect: Rect): boolean => frame.base.bearings.some(each => each.rect.x0 <= rect.x0 + SLACK && each.rect.x1 >= rect.x1 - SLACK)
   const west = carried(strip(joint - customaryBelow.bearing, joint))
   const east = carried(strip(joint, joint + customaryBelow.bearing))
   if (west && east) return []

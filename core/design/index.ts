@@ -6,7 +6,7 @@ export { type Deck, type Floor, type FloorOpening, type FloorSide, type Porch, u
 export type { Footprint } from './footprint'
 export { limits } from './limits'
 export { type Lumber, type OwnSize, ownSections } from './lumber'
-export { type Header, openingKinds, type OpeningKind, roughSize, standsOnDeck, usualClearance, usualOpening, type WallOpening } from './openings'
+export { footOf, type Header, openingKinds, type OpeningKind, roughSize, standsOnDeck, usualClearance, usualOpening, type WallOpening } from './openings'
 export { type DesignFault, type DesignRead, MAX_FILE, parseDesign, readDesign, sectionsUsed } from './read'
 export type { Roof, Seat } from './roof'
 export { type Boundary, buriedKinds, type Find, type FindKind, findKinds, heightsOf, type LevelReading, type Levels, type Site, type SitePlace, type Squaring, type TwoTapes, usualSite } from './site'

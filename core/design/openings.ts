@@ -61,5 +61,8 @@ export function usualOpening(wall: WallOpening['wall'], kind: OpeningKind, at: n
   return { wall, kind, at: round(at), foot: round(foot), unit: { width: round(width), height: round(height) }, clearance: system === 'metric' ? { width: Math.round(clearance.width), height: Math.round(clearance.height) } : clearance, header: { section: system === 'metric' ? '38x140' : '2x6', plies: 2 } }
 }
 
+/** Level of the rough opening's lower edge above the deck, mm: 0 for what stands on it. */
+export const footOf = ({ kind, foot }: WallOpening): number => standsOnDeck(kind) ? 0 : foot
+
 /** The rough opening's size, mm. */
 export const roughSize = ({ unit, clearance }: WallOpening): { readonly width: number, readonly height: number } => ({ width: unit.width + clearance.width, height: unit.height + clearance.height })

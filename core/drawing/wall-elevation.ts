@@ -1,4 +1,4 @@
-import { roughSize, standsOnDeck } from '../design'
+import { footOf, roughSize, standsOnDeck } from '../design'
 import type { Wall, WallName } from '../frame'
 import { vec } from '../geometry'
 import type { Plan } from '../plan'
@@ -49,7 +49,7 @@ function openingsOf({ design }: Plan, name: WallName): OpeningDrawn[] {
   return design.walls.openings.flatMap((opening, i): OpeningDrawn[] => {
     if (opening.wall !== name) return []
     const { width, height } = roughSize(opening)
-    const [x0, x1, y0, y1] = [opening.at - width / 2, opening.at + width / 2, opening.foot, opening.foot + height]
+    const [x0, x1, y0, y1] = [opening.at - width / 2, opening.at + width / 2, footOf(opening), footOf(opening) + height]
     const corners = [{ x: x0, y: y0 }, { x: x1, y: y0 }, { x: x1, y: y1 }, { x: x0, y: y1 }] as const
     const line = (from: Line['from'], to: Line['to']): Line => ({ from, to, ink: 'datum' })
     const field = `walls.openings.${i}` as const

@@ -35,6 +35,11 @@ export function squareBoard(board: Upright): Order {
   }
 }
 
+/** A board on edge that lies level along x or y: `across` is its lower face on the other of the two, `low` its lower edge. */
+export interface Lying { readonly id: string, readonly role: Role, readonly section: Section, readonly along: 'x' | 'y', readonly from: number, readonly to: number, readonly across: number, readonly low: number }
+
+export const lyingBoard = ({ across, low, ...board }: Lying): Order => squareBoard({ ...board, depth: 'z', corner: board.along === 'x' ? vec(0, across, low) : vec(across, 0, low) })
+
 /** The plane at a level of an axis, looking up that axis. */
 export function level(axis: Axis, at: number): Plane {
   return planeAt(scale(unitOf[axis], at), unitOf[axis])

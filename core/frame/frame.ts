@@ -1,4 +1,4 @@
-import { type Design, ownSections, wallFoot } from '../design'
+import { type Design, ownSections } from '../design'
 import { findSection, type Section } from '../lumber'
 import { turnOf } from '../survey'
 import { baseFoot, type BaseFrame, type BaseAsk, emptyBase, frameBase } from './base'
@@ -59,9 +59,7 @@ function frameBelow(design: Design, section: (name: string) => Section): Below {
   const ask: BaseAsk = { design, base, rect: outline, top, joists: design.floor?.runs === 'length' ? 'x' : 'y', seams: seamsOf(floor, outline), section }
   const ground = groundOf(design, outline, baseFoot(ask) - base.lift)
   if (base.kind !== 'slab' && !floor) return { floor, base: emptyBase, ground, outline, problems: [...problems, { code: 'base-without-floor', path: 'base.kind' }] }
-  const foot = wallFoot(base)
   if (base.kind === 'slab' && design.floor) problems.push({ code: 'slab-under-floor', path: 'base.kind' })
-  if (foot > 0 && foot > design.walls.height - LEAST_WALL) problems.push({ code: 'low-wall-too-high', path: 'base.lowWall.height', most: Math.max(0, design.walls.height - LEAST_WALL) })
   const framed = frameBase(ask, ground)
   return { floor, base: framed, ground, outline, problems: [...problems, ...framed.problems] }
 }
@@ -72,9 +70,6 @@ function seamsOf(floor: FloorFrame | null, outline: Rect): BaseAsk['seams'] {
   const inside = (levels: readonly number[], from: number, to: number): number[] => [...new Set(levels)].filter(at => at > from + 1 && at < to - 1).sort((a, b) => a - b)
   return { x: inside(rects.flatMap(rect => [rect.x0, rect.x1]), outline.x0, outline.x1), y: inside(rects.flatMap(rect => [rect.y0, rect.y1]), outline.y0, outline.y1) }
 }
-
-/** Lowest framed wall on a low one, mm. */
-const LEAST_WALL = 300
 
 function frameFloorOf(design: Design, section: (name: string) => Section): FloorFrame | null {
   const { floor } = design

@@ -1,6 +1,6 @@
 import { box, clip, type Convex, planeAt, type ShellFace, shell, vec, type Vec3 } from '../geometry'
 
-export type PartKind = 'block' | 'pier' | 'footing' | 'slab' | 'low-wall'
+export type PartKind = 'block' | 'pier' | 'slab' | 'low-wall'
 
 /**
  * Something that stands in the building and is not sawn: a block, a pier, a slab. `low` and `high` are the corners of its box in the building, mm;

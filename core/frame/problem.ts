@@ -27,6 +27,5 @@ export type Problem =
   | { readonly code: 'base-too-small', readonly path: 'footprint.length' | 'footprint.width', readonly least: number }
   | { readonly code: 'supports-touch', readonly path: 'base.beams.rows' | 'base.count', readonly by: number }
   | { readonly code: 'post-no-length', readonly path: 'base.lift', readonly least: number }
-  | { readonly code: 'low-wall-too-high', readonly path: 'base.lowWall.height', readonly most: number }
   | { readonly code: 'not-placed', readonly path: 'site.place.far', readonly most: number }
   | { readonly code: 'not-cut', readonly path: '', readonly member: string, readonly fault: BoardFault }

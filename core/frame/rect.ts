@@ -1,5 +1,17 @@
+import type { Plot } from '../survey'
+import type { Stretch } from './layout'
+
 /** A rectangle seen from above, in the building, mm; x0 below x1, y0 below y1. */
-export interface Rect { readonly x0: number, readonly x1: number, readonly y0: number, readonly y1: number }
+export type Rect = Plot
+
+/** A rectangle as the stretch it runs along an axis, and the stretch across. */
+export const stretchesOf = ({ x0, x1, y0, y1 }: Rect, along: 'x' | 'y'): { readonly run: Stretch, readonly across: Stretch } => {
+  const [x, y] = [{ from: x0, to: x1 }, { from: y0, to: y1 }]
+  return along === 'x' ? { run: x, across: y } : { run: y, across: x }
+}
+
+export const rectAlong = (along: 'x' | 'y', run: Stretch, across: Stretch): Rect =>
+  along === 'x' ? { x0: run.from, x1: run.to, y0: across.from, y1: across.to } : { x0: across.from, x1: across.to, y0: run.from, y1: run.to }
 
 const SLACK = 1e-6
 

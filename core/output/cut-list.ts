@@ -13,7 +13,7 @@ function row(piece: Piece, units: Units, density: number): Record<string, string
     'Mark': piece.mark, 'Count': piece.count, 'Piece': roleNames[piece.role].one, 'Section': piece.section.name,
     'Thickness mm': roundTo(piece.section.thickness, 0.1), 'Depth mm': roundTo(piece.section.depth, 0.1),
     [units === 'imperial' ? 'Length' : 'Length m']: units === 'imperial' ? formatLength(piece.length, { units }) : Number((piece.length / 1000).toFixed(3)),
-    'Length mm': Number(piece.length.toFixed(1)),
+    'Length mm': Number(piece.length.toFixed(1)), 'Width mm': Number(piece.width.toFixed(1)),
     'First cut': cutNames[start.kind], 'First mitre': angle(start.miter), 'First bevel': angle(start.bevel),
     'Last cut': cutNames[end.kind], 'Last mitre': angle(end.miter), 'Last bevel': angle(end.bevel),
     'Cut from': piece.stock === null ? 'longer than stock' : formatLength(piece.stock, { units }),
@@ -36,7 +36,7 @@ export function cutListText(plan: Plan): string {
     ? [`Roof ${formatAngle(roof.angle, 2)}; run ${say(roof.run)}, rise ${say(roof.rise)}, line length ${say(roof.lineLength)}, ridge deduction ${say(roof.ridgeDeduction)}`,
         `Seat ${say(roof.birdsmouth.seat)}, heel ${say(roof.birdsmouth.heel)}, notch ${say(roof.birdsmouth.notch)}, height above plate ${say(roof.heightAbovePlate)}`]
     : []
-  const rows = plan.pieces.map(piece => [piece.mark, `${piece.count}`, piece.section.name, say(piece.length), cuts(piece), roleNames[piece.role].one])
+  const rows = plan.pieces.map(piece => [piece.mark, `${piece.count}`, piece.section.name, piece.width < piece.section.depth - 0.05 || piece.section.kind === 'sheet' ? `${say(piece.length)} × ${say(piece.width)}` : say(piece.length), cuts(piece), roleNames[piece.role].one])
   const widths = [0, 1, 2, 3, 4].map(column => Math.max(...rows.map(cells => (cells[column] ?? '').length), 0))
   const table = rows.map(cells => cells.map((cell, i) => i === 1 || i === 3 ? cell.padStart(widths[i] ?? 0) : cell.padEnd(widths[i] ?? 0)).join('  ').trimEnd())
   const wood = units === 'imperial' ? `${totals.boardFeet.toFixed(1)} board feet` : `${totals.volume.toFixed(3)} m³`

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import Papa from 'papaparse'
-import { type Design, newDesign } from '../design'
+import { type Design, newDesign, usualFloors } from '../design'
 import { parseLength } from '../measure'
 import { plan } from '../plan'
 import { gableSheds, runs } from '../testing/designs'
@@ -46,6 +46,16 @@ describe('the cut list as CSV', () => {
       const read = parseLength(units === 'imperial' ? row.Length ?? '' : `${row['Length m']} m`, units)
       expect(read.ok && Math.abs(read.value - length)).toBeLessThan(0.8)
     })
+  })
+
+  // 13 ft by 9 ft 6 in of deck: the last row is 9' 6" less two sheets of 4 ft, 18 in wide
+  test('a ripped sheet bears its width in every list', () => {
+    const made = plan({ ...base, footprint: { length: 156 * 25.4, width: 114 * 25.4 }, floor: usualFloors.imperial })
+    const { data } = Papa.parse<Record<string, string>>(cutListCsv(made).slice(1).trim(), { header: true })
+    expect(data.filter(row => row.Piece === 'deck sheet').map(row => Number(row['Width mm'])).sort((a, b) => a - b).slice(0, 2)).toEqual([457.2, 457.2])
+    expect(cutListText(made)).toContain('× 1\' 6"')
+    expect(planFile(made).pieces).toContainEqual(expect.objectContaining({ role: 'deck-sheet', width: 457.2 }))
+    expect(data.filter(row => row.Piece === 'stud').map(row => Number(row['Width mm']))).toEqual([88.9])
   })
 
   test('a name cannot become a formula', () => {

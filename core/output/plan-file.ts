@@ -14,7 +14,7 @@ export function planFile(plan: Plan): Record<string, unknown> {
     format: 'early-wren/plan', version: 1, name: design.name, units,
     roof: roofPart(plan),
     pieces: pieces.map(piece => ({
-      mark: piece.mark, role: piece.role, section: piece.section.name, count: piece.count, length: tidy(piece.length),
+      mark: piece.mark, role: piece.role, section: piece.section.name, count: piece.count, length: tidy(piece.length), width: tidy(piece.width),
       ends: piece.ends.map(end => ({ miter: tidy(end.miter), bevel: tidy(end.bevel), kind: end.kind, longPoint: end.longPoint })),
       members: piece.members, mirrorOf: piece.mirrorOf, stock: piece.stock === null ? null : tidy(piece.stock), weight: tidy(weightOf(piece.section, piece.volume, plan.density)),
     })),

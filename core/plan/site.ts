@@ -5,13 +5,14 @@ import type { Frame } from '../frame'
 /** A find with its places in site axes, mm; a place whose two tapes can't meet is null there, with why in `faults`. */
 export interface SiteFind { readonly find: Find, readonly places: readonly Spot[], readonly faults: readonly (Meeting & { readonly ok: false })[] }
 
-/** Where the finds are on the site. One that was measured off the building's stakes moves with them only on paper: it is shown from where they are drawn. */
+/** Where the finds are on the site. One that was measured off the building's stakes moves with them only on paper: it is shown from where they are drawn, and not at all while the building has no place. */
 export function findsOf({ site, footprint }: Design): SiteFind[] {
   if (!site) return []
   const turn = turnOf(site.place, footprint.length, footprint.width)
   const stakes = rectangle(footprint.length, footprint.width)
   return site.finds.map((find) => {
-    const met = find.places.map((place) => {
+    const placed = find.places.filter(place => place.from === 'line' || turn)
+    const met = placed.map((place) => {
       const [left, right] = place.from === 'line' || !turn ? [{ x: 0, y: 0 }, { x: site.reference.length, y: 0 }] : cornersOf[place.from].map(name => turn.toSite(stakes[name]))
       return twoTapes(left ?? { x: 0, y: 0 }, right ?? { x: 0, y: 0 }, place.toLeft, place.toRight, place.lies === 'ahead' ? 'left' : 'right')
     })
@@ -46,14 +47,14 @@ export function nearnesses(design: Design, frame: Frame): Nearness[] {
 }
 
 /** How far the building stands off a line of the plot, mm, square to it, from its nearest corner; and what is asked. Negative where the line runs through it. */
-export interface Clearance { readonly name: string, readonly distance: number, readonly setback: number }
+export interface Clearance { /** Place of the line in the document. */ readonly number: number, readonly name: string, readonly distance: number, readonly setback: number }
 
 export function clearances({ site, footprint }: Design, outline: Frame['outline']): Clearance[] {
   const turn = site ? turnOf(site.place, footprint.length, footprint.width) : null
   if (!site || !turn) return []
-  return site.boundaries.flatMap((boundary) => {
+  return site.boundaries.flatMap((boundary, number) => {
     const distance = offLine(boundary, turn, outline)
-    return distance === null ? [] : [{ name: boundary.name, distance, setback: boundary.setback }]
+    return distance === null ? [] : [{ number, name: boundary.name, distance, setback: boundary.setback }]
   })
 }
 

@@ -48,10 +48,9 @@ function bestPlane(readings: readonly HeightAt[]): Surface {
     return at => mh + a * (at.x - mx) + b * (at.y - my)
   }
   if (xx + yy === 0) return () => mh
-  const along = (xx * xh + xy * yh + xy * xh + yy * yh)
   const [ux, uy] = xx >= yy ? [xx, xy] : [xy, yy]
   const long = Math.hypot(ux, uy)
-  const slope = along === 0 ? 0 : (xh * ux + yh * uy) / long / (xx + yy)
+  const slope = (xh * ux + yh * uy) / long / (xx + yy)
   return at => mh + slope * ((at.x - mx) * ux + (at.y - my) * uy) / long
 }
 

@@ -31,6 +31,7 @@ export function sayCaution({ code, numbers, names }: Caution, units: Units): str
     case 'ground-contact': return 'Timber on or in the ground must be treated for ground contact, cut ends too. Wear a mask where it is sawn, and don\'t burn the offcuts.'
     case 'not-anchored': return 'Nothing holds this base down: wind can lift a light building off it. Use earth anchors, by their maker\'s sheet and local code.'
     case 'ground-not-measured': return 'No levels are taken, so the ground is drawn level. Take a reading at each corner before you cut a post.'
+    case 'joists-along-skids': return 'The joists run the same way as the skids, so that only the rims at their ends rest on them. Turn the joists or the skids, or have the rims checked as beams.'
     case 'joint-unborne': return `The two floor frames meet at ${mm('joint')} with nothing under the joint. Put a skid, beam or border timber there, with ${mm('bearing')} for each.`
     case 'longer-than-stock': return `${mm('length')} is longer than any board sold by the length. Join it over a stud or a post, or order it.`
   }

@@ -49,11 +49,12 @@ export function explain(figure: Figure, units: Units): string {
 
 const leans: Partial<Record<CutName, string>> = {
   plumb: 'A plumb face, upright once the board stands at its slope', level: 'A level face, flat once the board stands at its slope', seat: 'The plate\'s level top, on a board at its slope', heel: 'The wall\'s plumb outside, on a board at its slope',
-  square: 'Square to the board\'s length and face', rip: 'A cut along the board, parallel to its edge', cutout: 'A side of the opening that the board lies over', lap: 'A side of the half lap, half the height deep and as long as the other is wide', slope: 'The lower corner taken off at 45°',
+  square: 'Square to the board\'s length and face', cutout: 'A side of the opening that the board lies over', lap: 'A side of the half lap, half the height deep and as long as the other is wide', slope: 'The lower corner taken off at 45°',
 }
 
 /** One sentence on how a saw setting comes about. */
 export function explainCut(cut: SawCut): string {
+  if (cut.name === 'rip') return 'Along the board, parallel to its edge; the width is what is kept, from the bottom edge.'
   const lean = leans[cut.name] ?? `The ${cutNames[cut.name]}'s face`
   const bevel = cut.bevel ? `, the blade tilted ${formatAngle(cut.bevel)}` : ''
   return `${lean}: the line turns ${formatAngle(cut.miter)} from square across the face${bevel}, read off the cut board.`

@@ -32,7 +32,6 @@ export function sayProblem(problem: Problem, units: Units): string {
     case 'base-too-small': return `The base's timbers have no room. Make ${problem.path === 'footprint.length' ? 'the length' : 'the span'} at least ${mm(problem.least)}.`
     case 'supports-touch': return `${problem.path === 'base.count' ? 'The skids' : 'Beams, or what stands under them,'} would run ${mm(problem.by)} into each other. Use fewer rows, smaller ones, or move the joint.`
     case 'post-no-length': return `The beams would lie on the ground. Hold them at least ${mm(problem.least)} clear of it.`
-    case 'low-wall-too-high': return `The low wall leaves no framed wall above it. Make it at most ${mm(problem.most)} high, or the walls higher.`
     case 'not-placed': return `The two corners can't be that far apart off the line. Make the right corner's offset less than ${mm(problem.most)}.`
     case 'not-cut': return `${problem.member}: ${sayBoardFault(problem.fault)}`
   }

@@ -1,11 +1,11 @@
 import type { Beams } from '../../design'
-import { vec } from '../../geometry'
 import { stockLengths } from '../../lumber'
 import type { Spot } from '../../survey'
-import { squareBoard } from '../between'
+import { lyingBoard } from '../between'
 import { rowOf, type Stretch } from '../layout'
 import type { Order } from '../member'
 import type { Problem } from '../problem'
+import { rectAlong, stretchesOf } from '../rect'
 import type { BaseAsk, Bearing } from './base'
 import { evenRows, evenSupports } from './rows'
 
@@ -21,7 +21,7 @@ export function layBeams(ask: BaseAsk, beams: Beams, spacing: number, half: numb
   const ply = section(beams.section)
   const low = beamFoot(ask, beams)
   const along = joists === 'y' ? 'x' : 'y'
-  const [run, across] = along === 'x' ? [{ from: rect.x0, to: rect.x1 }, { from: rect.y0, to: rect.y1 }] : [{ from: rect.y0, to: rect.y1 }, { from: rect.x0, to: rect.x1 }]
+  const { run, across } = stretchesOf(rect, along)
   const wide = beams.plies * ply.thickness
   const rows = evenRows(across, beams.rows, wide, seams[along === 'y' ? 'x' : 'y'])
   const supports = evenSupports(run, Math.min(half, (run.to - run.from) / 4), spacing)
@@ -29,15 +29,14 @@ export function layBeams(ask: BaseAsk, beams: Beams, spacing: number, half: numb
   const orders = rows.flatMap((row, r) => Array.from({ length: beams.plies }, (_, p) => p).flatMap((p) => {
     const pieces = rowOf(run, supports.slice(1, -1), longest, p % 2 === 0 ? longest : longest / 2)
     return pieces.map((piece, i) => {
-      const at = row.from + p * ply.thickness
       const id = `base/beam/${r + 1}/${p + 1}${pieces.length > 1 ? `/${i + 1}` : ''}`
-      return squareBoard({ id, role: 'beam', section: ply, along, depth: 'z', from: piece.from, to: piece.to, corner: along === 'x' ? vec(0, at, low) : vec(at, 0, low) })
+      return lyingBoard({ id, role: 'beam', section: ply, along, from: piece.from, to: piece.to, across: row.from + p * ply.thickness, low })
     })
   }))
   const problems = crowded(rows, supports, 2 * half)
   return {
     orders, low, along, problems,
-    bearings: rows.map((row): Bearing => ({ along, rect: along === 'x' ? { x0: run.from, x1: run.to, y0: row.from, y1: row.to } : { y0: run.from, y1: run.to, x0: row.from, x1: row.to } })),
+    bearings: rows.map((row): Bearing => ({ along, rect: rectAlong(along, run, row) })),
     supports: rows.flatMap((row, r) => supports.map((at, i) => {
       const middle = (row.from + row.to) / 2
       return { id: `${r + 1}/${i + 1}`, place: along === 'x' ? { x: at, y: middle } : { x: middle, y: at } }

@@ -1,14 +1,15 @@
 import type { Base } from '../../design'
 import { planeAt, vec, type Vec3 } from '../../geometry'
 import type { Section } from '../../lumber'
-import { squareBoard } from '../between'
+import { type Lying, lyingBoard } from '../between'
+import type { Stretch } from '../layout'
 import type { BuildingCut, Order } from '../member'
-import { grown, type Rect } from '../rect'
+import { grown, type Rect, rectAlong } from '../rect'
 import { type BaseShape, type Bearing, emptyBase } from './base'
 
 type Border = Extract<Base, { kind: 'border' }>
 
-/** Timbers round the edge on a bed of gravel, half-lapped at the corners: half their height, and as long as the other is wide. Where two floor frames meet lies a timber of its own, butted between the others; seams across the building go before seams along it. */
+/** Timbers round the edge on a bed of gravel, half-lapped at the corners: half their height, and as long as the other is wide. Where two floor frames meet lies a timber of its own, butted between the others. */
 export const border: BaseShape<Border> = {
   foot: ({ base, top, section }) => top - section(base.timber).depth,
   frame({ base, rect, top, section, seams }) {
@@ -20,10 +21,7 @@ export const border: BaseShape<Border> = {
       const path = rect.x1 - rect.x0 < least ? 'footprint.length' : 'footprint.width'
       return { ...emptyBase, problems: [{ code: 'base-too-small', path, least }] }
     }
-    const cross = [
-      ...seams.x.map((at, i) => ({ order: alongY(`base/border/seam/${i + 1}`, timber, rect.y0 + t, rect.y1 - t, at - t / 2, low, []), along: 'y' as const, rect: { x0: at - t / 2, x1: at + t / 2, y0: rect.y0 + t, y1: rect.y1 - t } })),
-      ...(seams.x.length ? [] : seams.y).map((at, i) => ({ order: alongX(`base/border/seam/${i + 1}`, timber, rect.x0 + t, rect.x1 - t, at - t / 2, low, []), along: 'x' as const, rect: { y0: at - t / 2, y1: at + t / 2, x0: rect.x0 + t, x1: rect.x1 - t } })),
-    ]
+    const cross = seamTimbers(timber, rect, low, seams)
     const sides = lapped(timber, rect, low)
     const bearings: Bearing[] = [
       { rect: { ...rect, y1: rect.y0 + t }, along: 'x' }, { rect: { ...rect, y0: rect.y1 - t }, along: 'x' }, { rect: { ...rect, x1: rect.x0 + t }, along: 'y' }, { rect: { ...rect, x0: rect.x1 - t }, along: 'y' },
@@ -56,12 +54,23 @@ function lap(axis: 'x' | 'y', at: number, way: 1 | -1, half: number, takes: 'upp
   return { kind: 'notch', name: 'lap', sides: [{ name: 'lap', plane: planeAt(place, out) }, { name: 'lap', plane: planeAt(vec(0, 0, half), vec(0, 0, takes === 'upper' ? -1 : 1)) }] }
 }
 
-function alongX(id: string, section: Section, from: number, to: number, y: number, low: number, laps: readonly BuildingCut[]): Order {
-  const order = squareBoard({ id, role: 'border', section, along: 'x', depth: 'z', from, to, corner: vec(0, y, low) })
+const alongX = (id: string, section: Section, from: number, to: number, across: number, low: number, laps: readonly BuildingCut[]): Order => timberOf({ id, section, along: 'x', from, to, across, low }, laps)
+const alongY = (id: string, section: Section, from: number, to: number, across: number, low: number, laps: readonly BuildingCut[]): Order => timberOf({ id, section, along: 'y', from, to, across, low }, laps)
+
+function timberOf(board: Omit<Lying, 'role'>, laps: readonly BuildingCut[]): Order {
+  const order = lyingBoard({ ...board, role: 'border' })
   return { ...order, cuts: [...order.cuts, ...laps] }
 }
 
-function alongY(id: string, section: Section, from: number, to: number, x: number, low: number, laps: readonly BuildingCut[]): Order {
-  const order = squareBoard({ id, role: 'border', section, along: 'y', depth: 'z', from, to, corner: vec(x, 0, low) })
-  return { ...order, cuts: [...order.cuts, ...laps] }
+/** Timbers under the seams: those across the building run from side to side, those along it are butted between them. */
+function seamTimbers(timber: Section, { x0, x1, y0, y1 }: Rect, low: number, seams: Readonly<Record<'x' | 'y', readonly number[]>>): (Bearing & { readonly order: Order })[] {
+  const t = timber.thickness
+  const band = (at: number): Stretch => ({ from: at - t / 2, to: at + t / 2 })
+  const lay = (id: string, along: 'x' | 'y', run: Stretch, across: Stretch) => ({ along, rect: rectAlong(along, run, across), order: timberOf({ id, section: timber, along, from: run.from, to: run.to, across: across.from, low }, []) })
+  const edges = [x0 + t, ...seams.x.flatMap(at => [at - t / 2, at + t / 2]), x1 - t]
+  const spaces = Array.from({ length: edges.length / 2 }, (_, i): Stretch => ({ from: edges[2 * i] ?? 0, to: edges[2 * i + 1] ?? 0 })).filter(space => space.to - space.from > t)
+  return [
+    ...seams.x.map((at, i) => lay(`base/border/seam/${i + 1}`, 'y', { from: y0 + t, to: y1 - t }, band(at))),
+    ...seams.y.flatMap((at, k) => spaces.map((space, i) => lay(`base/border/seam-along/${k + 1}/${i + 1}`, 'x', space, band(at)))),
+  ]
 }

@@ -1,8 +1,8 @@
 import type { Base } from '../../design'
 import { planeAt, vec } from '../../geometry'
-import { squareBoard } from '../between'
+import { lyingBoard } from '../between'
 import type { BuildingCut, Order } from '../member'
-import { grown, type Rect } from '../rect'
+import { grown, overlaps, type Rect, rectAlong, stretchesOf } from '../rect'
 import { type BaseShape, type Bearing, emptyBase } from './base'
 import { evenRows } from './rows'
 
@@ -15,7 +15,7 @@ export const skids: BaseShape<Skids> = {
     const timber = section(base.timber)
     const low = top - timber.depth
     const along = base.runs === 'length' ? 'x' : 'y'
-    const [run, across] = along === 'x' ? [{ from: rect.x0, to: rect.x1 }, { from: rect.y0, to: rect.y1 }] : [{ from: rect.y0, to: rect.y1 }, { from: rect.x0, to: rect.x1 }]
+    const { run, across } = stretchesOf(rect, along)
     const least = base.count * timber.thickness + 100
     if (across.to - across.from < least) return { ...emptyBase, problems: [{ code: 'base-too-small', path: along === 'x' ? 'footprint.width' : 'footprint.length', least }] }
     const rows = evenRows(across, base.count, timber.thickness, seams[along === 'y' ? 'x' : 'y'])
@@ -23,10 +23,10 @@ export const skids: BaseShape<Skids> = {
     if (tight > 1e-6) return { ...emptyBase, problems: [{ code: 'supports-touch', path: 'base.count', by: tight }] }
     const slopes = base.ends === 'sloped' ? [slope(along, run.from, -1, low + timber.depth / 2), slope(along, run.to, 1, low + timber.depth / 2)] : []
     const orders = rows.map((row, i): Order => {
-      const order = squareBoard({ id: `base/skid/${i + 1}`, role: 'skid', section: timber, along, depth: 'z', from: run.from, to: run.to, corner: along === 'x' ? vec(0, row.from, low) : vec(row.from, 0, low) })
+      const order = lyingBoard({ id: `base/skid/${i + 1}`, role: 'skid', section: timber, along, from: run.from, to: run.to, across: row.from, low })
       return { ...order, cuts: [...order.cuts, ...slopes] }
     })
-    const bearings = rows.map((row): Bearing => ({ along, rect: along === 'x' ? { ...rect, y0: row.from, y1: row.to } : { ...rect, x0: row.from, x1: row.to } }))
+    const bearings = rows.map((row): Bearing => ({ along, rect: rectAlong(along, run, row) }))
     const bedUnder = ({ rect: at }: Bearing): Rect => grown(at, base.gravel.beyond)
     return { orders, parts: [], holes: [], bearings, problems: [], beds: merge(bearings.map(bedUnder), rect, base.gravel.beyond).map((at, i) => ({ id: `base/gravel/${i + 1}`, rect: at, low: low - base.gravel.depth, high: low })) }
   },
@@ -40,6 +40,6 @@ function slope(along: 'x' | 'y', at: number, way: 1 | -1, half: number): Buildin
 
 /** One strip under each skid; one bed under all where the strips would run together. */
 function merge(strips: readonly Rect[], whole: Rect, beyond: number): Rect[] {
-  const meet = strips.some((strip, i) => strips.slice(i + 1).some(other => strip.x0 < other.x1 && other.x0 < strip.x1 && strip.y0 < other.y1 && other.y0 < strip.y1))
+  const meet = strips.some((strip, i) => strips.slice(i + 1).some(other => overlaps(strip, other)))
   return meet ? [grown(whole, beyond)] : [...strips]
 }

@@ -1,10 +1,9 @@
 import type { Floor } from '../../design'
-import { vec } from '../../geometry'
 import type { Section } from '../../lumber'
-import { squareBoard } from '../between'
+import { lyingBoard } from '../between'
 import type { Stretch } from '../layout'
 import type { Order, Role } from '../member'
-import type { Rect } from '../rect'
+import { type Rect, rectAlong, stretchesOf } from '../rect'
 
 /** A floor frame of its own: two rims and the joists between. A floor has one, or two that meet, and its porch another. `id` begins its members' ids. */
 export interface Bay { readonly id: string, readonly rect: Rect, /** Which way its joists run. */ readonly joists: 'x' | 'y' }
@@ -20,15 +19,12 @@ export interface BayAxes {
 }
 
 export function axesOf({ rect, joists }: Bay): BayAxes {
-  const [x, y] = [{ from: rect.x0, to: rect.x1 }, { from: rect.y0, to: rect.y1 }]
   const turned = joists === 'x'
+  const { run, across: other } = stretchesOf(rect, joists)
   return {
-    u: turned ? y : x, v: turned ? x : y,
-    board: (id, role, section, along, stretch, across, low) => {
-      const axis = (along === 'u') === turned ? 'y' : 'x'
-      return squareBoard({ id, role, section, along: axis, depth: 'z', from: stretch.from, to: stretch.to, corner: axis === 'x' ? vec(0, across, low) : vec(across, 0, low) })
-    },
-    rect: (u, v) => turned ? { x0: v.from, x1: v.to, y0: u.from, y1: u.to } : { x0: u.from, x1: u.to, y0: v.from, y1: v.to },
+    u: other, v: run,
+    board: (id, role, section, along, stretch, across, low) => lyingBoard({ id, role, section, along: (along === 'u') === turned ? 'y' : 'x', from: stretch.from, to: stretch.to, across, low }),
+    rect: (u, v) => rectAlong(joists, v, u),
   }
 }
 

@@ -11,7 +11,7 @@ import { frameBay } from './joists'
 export interface FloorLumber { readonly joist: Section, readonly deck: Section | null, readonly porch: Section | null }
 
 /** A framed floor. `bottom` is the level of the joists' lower edges, and `rect` the whole of it with its porch. */
-export interface FloorFrame { readonly orders: readonly Order[], readonly problems: readonly Problem[], readonly bays: readonly Bay[], readonly bottom: number, readonly rect: Rect }
+export interface FloorFrame { readonly orders: readonly Order[], readonly problems: readonly Problem[], readonly bays: readonly Bay[], /** Openings that could be framed. */ readonly openings: readonly Rect[], readonly bottom: number, readonly rect: Rect }
 
 /** Level of the joists' lower edges, mm; the deck's surface is at 0. */
 export const floorBottom = (floor: Floor, lumber: FloorLumber): number => -deckThickness(floor, lumber.deck) - lumber.joist.depth
@@ -25,7 +25,7 @@ export function frameFloor(design: Design, asked: Floor, lumber: FloorLumber): F
   const bays = baysOf(design, floor)
   const bottom = floorBottom(floor, lumber)
   const rect = outer(bays)
-  if (has('spacing-too-tight') || has('floor-too-small')) return { orders: [], problems: bad, bays, bottom, rect }
+  if (has('spacing-too-tight') || has('floor-too-small')) return { orders: [], problems: bad, bays, openings: [], bottom, rect }
   const off = openingProblems(floor, lumber, bays)
   const problems = [...bad, ...off.map(each => each.problem)]
   const openings = floor.openings.filter((_, i) => !off.some(each => each.number === i)).map(openingRect)
@@ -40,7 +40,7 @@ export function frameFloor(design: Design, asked: Floor, lumber: FloorLumber): F
     const surface = top + (porch ? board?.thickness ?? 0 : deckThickness(floor, lumber.deck))
     return [...framed, ...layDeck(deck, board, bay, joists, openings, surface, stock)]
   })
-  return { orders, problems, bays, bottom, rect }
+  return { orders, problems, bays, openings, bottom, rect }
 }
 
 function placeAlongRims({ placement, section }: Order, bay: Bay): Stretch {

@@ -2,7 +2,7 @@ import type { Floor } from '../../design'
 import type { Section } from '../../lumber'
 import { onCentre, type Stretch, withLayout } from '../layout'
 import type { Order } from '../member'
-import { grown, overlaps, type Rect } from '../rect'
+import { grown, overlaps, type Rect, stretchesOf } from '../rect'
 import { axesOf, type Bay, rimNames } from './bay'
 
 /** An opening in a bay's axes. */
@@ -31,9 +31,9 @@ export function frameBay(floor: Floor, bay: Bay, openings: readonly Rect[], sect
   ]
 }
 
-function holeIn(bay: Bay, { x0, x1, y0, y1 }: Rect): Hole {
-  const [x, y] = [{ from: x0, to: x1 }, { from: y0, to: y1 }]
-  return bay.joists === 'y' ? { u: x, v: y } : { u: y, v: x }
+function holeIn(bay: Bay, rect: Rect): Hole {
+  const { run, across } = stretchesOf(rect, bay.joists)
+  return { u: across, v: run }
 }
 
 /** Two headers on either side of an opening, by their lower faces. */

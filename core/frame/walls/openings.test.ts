@@ -48,6 +48,12 @@ describe('openings worked by hand', () => {
     expect(of(made, 'sill')).toEqual([])
   })
 
+  test('a door stands on the deck, whatever height a file gives it', () => {
+    const made = frame(opened([{ ...door(84), foot: 300 }]))
+    expect(of(made, 'jack').map(tall)).toEqual([77, 77])
+    expect(of(made, 'sill')).toEqual([])
+  })
+
   // the bottom plate runs through under a door while the wall is framed (trade book, section 7)
   test('a door: the bottom plate stays whole', () => {
     expect(of(frame(opened([door(84)])), 'bottom-plate').map(tall)).toEqual([168])

@@ -1,4 +1,4 @@
-import { type Design, roughSize, wallFoot, type WallOpening } from '../../design'
+import { type Design, footOf, roughSize, wallFoot, type WallOpening } from '../../design'
 import { type Section, sheetSection } from '../../lumber'
 import type { Stretch } from '../layout'
 import type { Problem } from '../problem'
@@ -31,7 +31,7 @@ export function openingsIn(design: Design, wall: Wall, stud: Section, clear: Cle
   design.walls.openings.forEach((opening, number) => {
     if (opening.wall !== wall.name) return
     const size = roughSize(opening)
-    const foot = Math.max(opening.foot, 0)
+    const foot = footOf(opening)
     const each: RoughOpening = { number, opening, header: section(opening.header.section), s: { from: opening.at - size.width / 2, to: opening.at + size.width / 2 }, z: { from: foot, to: foot + size.height } }
     const problem = problemOf(each, wall, t, clear, taken, rough) ?? thickness(each, stud) ?? lowWall(each, design)
     if (problem) problems.push(problem)

@@ -70,13 +70,9 @@ const upright = (wall: Wall, stud: Section, role: Order['role'], id: string, s: 
 function studs(design: Design, wall: Wall, stud: Section, { bottom, top }: Clear, rough: readonly RoughOpening[]): Order[] {
   const nailers = wall.through && design.walls.corner === 'nailer'
   const whole = { from: bottom, to: top }
-  const kings = rough.flatMap(({ number, s }) => [kingOf(number, 1, s.from - SIDE_STUDS * stud.thickness), kingOf(number, 2, s.to + stud.thickness)])
   const standing = studPlaces(design, wall, stud, rough).map((each, i) => upright(wall, stud, 'stud', `walls/${wall.name}/stud/${i + 1}`, each.from, whole))
-  const all = [...standing, ...kings.map(king => upright(wall, stud, 'king', `walls/${wall.name}/opening/${king.number + 1}/king/${king.side}`, king.at, whole))]
-  return nailers ? [...all, ...nailerStuds(wall, stud, bottom, top)] : all
+  return nailers ? [...standing, ...nailerStuds(wall, stud, bottom, top)] : standing
 }
-
-const kingOf = (number: number, side: 1 | 2, at: number) => ({ number, side, at })
 
 /** Places that a wall's ends and corners take. */
 function cornerPlaces(design: Design, wall: Wall, stud: Section): Stretch[] {
@@ -106,11 +102,12 @@ function studPlaces(design: Design, wall: Wall, stud: Section, rough: readonly R
   return withLayout(fixed, layoutOf(design, wall), t).filter(each => !left.some(other => other.from === each.from && other.to === each.to))
 }
 
-/** Jacks, header plies and packing, sill and cripples of one rough opening. */
+/** Kings, jacks, header plies and packing, sill and cripples of one rough opening. */
 function openingBoards(design: Design, wall: Wall, stud: Section, { bottom, top }: Clear, rough: RoughOpening): Order[] {
   const t = stud.thickness
   const { s, z, header, opening, number } = rough
   const id = (part: string): string => `walls/${wall.name}/opening/${number + 1}/${part}`
+  const king = (side: 1 | 2, at: number): Order => upright(wall, stud, 'king', id(`king/${side}`), at, { from: bottom, to: top })
   const jack = (side: 1 | 2, at: number): Order => upright(wall, stud, 'jack', id(`jack/${side}`), at, { from: bottom, to: z.to })
   const laid = (part: string, role: Order['role'], section: Section, across: number, from: number, to: number, low: number): Order =>
     squareBoard({ id: id(part), role, section, along: wall.along, depth: 'z', from, to, corner: corner(wall, 0, across, low) })
@@ -128,7 +125,7 @@ function openingBoards(design: Design, wall: Wall, stud: Section, { bottom, top 
     squareBoard({ id: id('sill'), role: 'sill', section: stud, along: wall.along, depth: acrossAxis(wall), from: s.from, to: s.to, corner: corner(wall, 0, 0, z.from - t) }),
     ...cripplePlaces(onLayout, s, t).map((each, i) => upright(wall, stud, 'cripple', id(`under/${i + 1}`), each.from, { from: bottom, to: z.from - t })),
   ]
-  return [jack(1, s.from - t), jack(2, s.to), ...plyOrders, ...packed, ...above, ...sill]
+  return [king(1, s.from - 2 * t), king(2, s.to + t), jack(1, s.from - t), jack(2, s.to), ...plyOrders, ...packed, ...above, ...sill]
 }
 
 /** Cripples keep the wall's layout, with one at each end of what they carry or stand on. */

@@ -50,11 +50,11 @@ const print = (): void => window.print()
       <dl><template v-for="[name, value] in facts" :key="name"><dt>{{ name }}</dt><dd class="figures">{{ value }}</dd></template></dl>
       <table v-if="off.length">
         <thead><tr><th scope="col">Plot line</th><th scope="col">Building stands off</th><th scope="col">Setback</th></tr></thead>
-        <tbody><tr v-for="each in off" :key="each.name" :class="{ over: each.distance < each.setback }"><td>{{ each.name }}</td><td class="figures">{{ each.distance < 0 ? 'crosses it' : say(each.distance) }}</td><td class="figures">{{ say(each.setback) }}</td></tr></tbody>
+        <tbody><tr v-for="each in off" :key="each.number" :class="{ over: each.distance < each.setback }"><td>{{ each.name }}</td><td class="figures">{{ each.distance < 0 ? 'crosses it' : say(each.distance) }}</td><td class="figures">{{ say(each.setback) }}</td></tr></tbody>
       </table>
       <table v-if="finds.length">
         <thead><tr><th scope="col">Found</th><th scope="col">Kind</th><th scope="col">Tapes, left and right</th></tr></thead>
-        <tbody><tr v-for="each in finds" :key="each.find.name"><td>{{ each.find.name }}</td><td>{{ findWords[each.find.kind] }}</td><td class="figures"><span v-for="(place, i) in each.find.places" :key="i" class="tapes">{{ say(place.toLeft) }}, {{ say(place.toRight) }}</span></td></tr></tbody>
+        <tbody><tr v-for="(each, k) in finds" :key="k"><td>{{ each.find.name }}</td><td>{{ findWords[each.find.kind] }}</td><td class="figures"><span v-for="(place, i) in each.find.places" :key="i" class="tapes">{{ say(place.toLeft) }}, {{ say(place.toRight) }}</span></td></tr></tbody>
       </table>
     </div>
     <p class="quiet">Not a survey. The permit office and a licensed surveyor decide where the plot's lines are.</p>
