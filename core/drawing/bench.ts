@@ -19,9 +19,9 @@ function ripLines(card: Card, depth: number): Line[] {
 /** A stretch of a board to be shown larger, mm from the start. */
 export interface Zone { readonly from: number, readonly to: number }
 
-/** The stretches in which a board's marks stand close together, each to be drawn large; none for a board cut square at both ends. */
+/** The stretches in which a board's marks stand close together, each to be drawn large; none for a board cut square at both ends, ripped or not. */
 export function zones(card: Card): Zone[] {
-  const plain = card.cuts.every(cut => cut.miter === 0 && cut.bevel === 0)
+  const plain = card.cuts.every(cut => cut.name === 'rip' || (cut.miter === 0 && cut.bevel === 0))
   if (plain) return []
   const { depth } = card.piece.section
   const near = 1.2 * depth

@@ -1,7 +1,7 @@
 import { type Convex, type Face, INSIDE } from './convex'
 import { flip, type Plane } from './plane'
 import { SAME_DIRECTION, SAME_POINT } from './tolerance'
-import { cross, distance, dot, length, subtract, unit, type Vec3, vec } from './vector'
+import { add, cross, distance, dot, length, scale, subtract, unit, type Vec3, vec } from './vector'
 
 /**
  * One outer face of a solid made of parts. The first loop is the outline, anticlockwise seen from outside; further loops
@@ -68,12 +68,17 @@ function mergeGroup(group: Group, points: { all: readonly Vec3[], snap: Snap }):
   return nest(chain(open), tagged, group.faces)
 }
 
-/** Adds to an outline each known point that lies within one of its edges. */
+/** Adds to an outline each known point that lies within one of its edges: nearer than `SAME_POINT` to the edge's line, and between its ends. */
 function withPointsBetween(corners: readonly Vec3[], all: readonly Vec3[]): Vec3[] {
   return corners.flatMap((from, i) => {
     const to = corners[(i + 1) % corners.length] as Vec3
     const whole = distance(from, to)
-    const inside = all.filter(p => p !== from && p !== to && distance(from, p) + distance(p, to) - whole < SAME_DIRECTION * whole && distance(from, p) < whole)
+    const way = scale(subtract(to, from), 1 / whole)
+    const inside = all.filter((p) => {
+      if (p === from || p === to) return false
+      const along = dot(subtract(p, from), way)
+      return along > 0 && along < whole && distance(p, add(from, scale(way, along))) < SAME_POINT
+    })
     return [from, ...inside.sort((a, b) => distance(from, a) - distance(from, b))]
   })
 }
