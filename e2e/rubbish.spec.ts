@@ -8,6 +8,7 @@ test('rubbish in every field says what is wrong, keeps what was typed, and loses
   await page.getByRole('option', { name: 'Chosen height above plate' }).click()
   for (const bench of ['roof', 'walls']) {
     await page.getByRole('link', { name: new RegExp(bench, 'i') }).click()
+    await expect(page.locator(`[data-field^="${bench === 'roof' ? 'roof.pitch' : 'walls.'}"]`).first()).toBeVisible() // a bench comes when it is asked for
     const paths = await page.locator('[data-field]').evaluateAll(list => list.map(each => each.getAttribute('data-field')))
     expect(paths.length).toBeGreaterThanOrEqual(3)
     for (const path of paths) {
