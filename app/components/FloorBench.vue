@@ -20,7 +20,7 @@ const bays = computed(() => bench.plan?.frame.floor?.bays ?? [])
 const bayNames: Record<string, string> = { 'floor': 'Floor', 'floor/west': 'West frame', 'floor/east': 'East frame', 'porch': 'Porch' }
 const chosen = ref('')
 const bay = computed(() => bays.value.find(each => each.id === chosen.value) ?? bays.value[0] ?? null)
-const pair = computed(() => bench.plan && bay.value ? rimPair(bench.plan.frame, bay.value) : { length: 0, marks: [] })
+const pair = computed(() => bench.plan && bay.value ? rimPair(bench.plan.frame, bay.value) : { length: 0, marks: [], end: 'low' as const, cutOuts: [], joints: [] })
 const rims = computed<readonly [string, string]>(() => bay.value?.joists === 'x' ? ['East', 'West'] : ['North', 'South'])
 const diagonal = computed(() => bay.value ? sayLength(Math.hypot(bay.value.rect.x1 - bay.value.rect.x0, bay.value.rect.y1 - bay.value.rect.y0), units.value) : '')
 const deck = computed({ get: () => design.value?.floor?.deck.kind ?? 'sheets', set: below.chooseDeck })

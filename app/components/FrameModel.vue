@@ -15,7 +15,7 @@ const partOf = (id: string): string => /\/(sheet|board)\//.test(id) ? 'deck' : i
 const parts = computed(() => all.filter(part => ids.value.some(id => partOf(id) === part.value)))
 const solid = ref(all.map(part => part.value))
 const apart = ref(0)
-const steps = computed(() => bench.plan ? raising(bench.plan.frame) : [])
+const steps = computed(() => bench.plan ? raising(bench.plan) : [])
 const step = ref<number | null>(null)
 const upTo = computed(() => Math.min(step.value ?? steps.value.length, steps.value.length))
 const stepName = computed(() => step.value === null || upTo.value === steps.value.length ? 'All standing' : upTo.value === 0 ? 'Nothing yet' : `${upTo.value} of ${steps.value.length}: ${raisingNames[steps.value[upTo.value - 1]?.name ?? 'ridge']}`)

@@ -15,10 +15,15 @@ const view = computed(() => {
   const { length, marks } = props.pair
   if (!width.value || !length) return null
   const scale = (width.value - 96) / length
-  const at = (x: number): number => 76 + x * scale
-  const words = spread(marks.map(mark => at(mark.from)), 15, width.value - 8)
+  const far = props.pair.end === 'high'
+  // a tape hooked on the far end runs from right to left
+  const at = (x: number): number => far ? width.value - 20 - x * scale : 76 + x * scale
+  const order = far ? [...marks].reverse() : marks
+  const spreadOut = spread(order.map(mark => at(mark.from)), 15, width.value - 8)
+  const words = far ? [...spreadOut].reverse() : spreadOut
   const height = 2 * BOARD + 38 + 8 * Math.max(0, ...marks.map(mark => formatLength(mark.from, { units: units.value }).length))
-  return { height, from: at(0), to: at(length), marks: marks.map((mark, i) => ({ mark, from: at(mark.from), to: at(mark.to), words: words[i] ?? 0 })) }
+  const stretch = (a: number, b: number) => ({ x: Math.min(at(a), at(b)), wide: Math.abs(at(b) - at(a)) })
+  return { height, far, whole: stretch(0, length), cutOuts: props.pair.cutOuts.map(each => stretch(each.from, each.to)), joints: props.pair.joints.map(at), marks: marks.map((mark, i) => ({ mark, from: at(mark.from), to: at(mark.to), words: words[i] ?? 0 })) }
 })
 </script>
 
@@ -27,10 +32,12 @@ const view = computed(() => {
     <svg v-if="view" :width="width" :height="view.height" role="img" :aria-label="`${what} side by side, marked as a pair: ${view.marks.map(each => formatLength(each.mark.from, { units })).join(', ')}`">
       <g v-for="(name, i) in names" :key="name">
         <text class="name" x="70" :y="12 + i * (BOARD + 8) + 8">{{ name }}</text>
-        <rect class="wood" :x="view.from" :y="4 + i * (BOARD + 8)" :width="view.to - view.from" :height="BOARD" />
+        <rect class="wood" :x="view.whole.x" :y="4 + i * (BOARD + 8)" :width="view.whole.wide" :height="BOARD" />
+        <rect v-for="(out, k) in i === 1 ? view.cutOuts : []" :key="`c${k}`" class="out" :x="out.x" :y="4 + i * (BOARD + 8)" :width="out.wide" :height="BOARD"><title>Cut out once the wall stands</title></rect>
+        <path v-for="(joint, k) in view.joints" :key="`j${k}`" class="joint" :d="`M${joint} ${2 + i * (BOARD + 8)}v${BOARD + 4}`" />
         <g v-for="(each, k) in view.marks" :key="k">
           <path class="mark" :d="`M${each.from} ${4 + i * (BOARD + 8)}v${BOARD}`" />
-          <text class="letter" :x="(each.from + each.to) / 2 + (each.mark.letter === 'X' ? 3 : 0)" :y="19 + i * (BOARD + 8)">{{ each.mark.letter }}</text>
+          <text class="letter" :x="(each.from + each.to) / 2 + (each.mark.letter === 'X' ? view.far ? -3 : 3 : 0)" :y="19 + i * (BOARD + 8)">{{ each.mark.letter }}</text>
         </g>
       </g>
       <g v-for="(each, k) in view.marks" :key="`w${k}`">
@@ -45,6 +52,8 @@ const view = computed(() => {
 .pair { min-height: 146px; overflow: hidden; }
 svg { display: block; }
 .wood { fill: var(--pine); stroke: var(--ink); }
+.out { fill: var(--sheet); stroke: var(--ink); stroke-dasharray: 4 3; }
+.joint { stroke: var(--ink); stroke-width: 3; }
 .mark { stroke: var(--crayon); fill: none; stroke-width: 1.5; }
 .name { font: 600 15px var(--head); fill: var(--ink); text-anchor: end; }
 .letter { font: 700 12px var(--text); fill: var(--crayon-words); text-anchor: middle; }

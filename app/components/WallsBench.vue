@@ -1,49 +1,55 @@
 <script setup lang="ts">
-import { wallElevation } from '../../core/drawing'
+import { wallElevation, type WallLayer, wallsPlan } from '../../core/drawing'
 import type { WallName } from '../../core/frame'
 import { openingKinds, type OpeningKind } from '../../core/design'
-import { LIFT, liftingOf, platePair } from '../../core/plan'
-import { openingWords, sayWeight } from '../../core/words'
+import { platePair } from '../../core/plan'
+import { openingWords } from '../../core/words'
 
 const bench = useBench()
-const sections = useSectionChoices()
 const wall = ref<WallName>('south')
 const names = [{ value: 'south', label: 'South' }, { value: 'east', label: 'East' }, { value: 'north', label: 'North' }, { value: 'west', label: 'West' }]
-const stud = useChoice<string>('walls.stud')
-const plates = useChoice<number>('walls.topPlates')
-const through = useChoice<string>('walls.through')
-const corner = useChoice<string>('walls.corner')
-const drawing = computed(() => bench.plan ? wallElevation(bench.plan, wall.value) : null)
+const layer = ref<WallLayer | 'plan'>('frame')
+const layers = [{ value: 'frame', label: 'Frame' }, { value: 'sheets', label: 'Sheets' }, { value: 'plan', label: 'Plan' }]
+const { walls, layout, ownHeight } = useWalls(wall)
+const line = computed(() => bench.plan?.frame.walls.find(each => each.name === wall.value))
+const drawing = computed(() => bench.plan ? layer.value === 'plan' ? wallsPlan(bench.plan) : wallElevation(bench.plan, wall.value, layer.value) : null)
 onMounted(() => { bench.hand ??= `walls/${wall.value}/stud/1` })
 const openings = useOpenings()
 const kinds = openingKinds.map(value => ({ value, label: openingWords[value] }))
 const adding = ref<OpeningKind | null>(null)
+const dialog = ref(false)
+const asked = ref(false)
 function add(kind: OpeningKind): void {
   openings.add(wall.value, kind)
   void nextTick(() => { adding.value = null })
 }
-const lifting = computed(() => bench.plan ? liftingOf(bench.plan, wall.value) : null)
-const units = computed(() => bench.design?.units ?? 'imperial')
-const pair = computed(() => bench.plan ? platePair(bench.plan.frame, wall.value) : { length: 0, marks: [] })
-const line = computed(() => bench.plan?.frame.walls.find(each => each.name === wall.value))
+const pair = computed(() => bench.plan ? platePair(bench.plan.frame, wall.value) : null)
+const ends = computed(() => line.value?.along === 'y' ? ['South', 'North'] : ['West', 'East'])
+const layoutChoices = computed(() => [{ value: 'low', label: `${ends.value[0]} end` }, { value: 'high', label: `${ends.value[1]} end` }, { value: 'centred', label: 'The middle' }])
+const label = computed(() => layer.value === 'plan' ? 'The walls from above, south at the bottom' : `The ${wall.value} wall, seen from ${line.value?.seenFrom ?? 'outside'}`)
 </script>
 
 <template>
-  <div v-if="bench.plan && drawing && line" class="workbench">
+  <div v-if="bench.plan && drawing && line && walls && pair" class="workbench">
     <div class="strip">
-      <ViewSwitch drawing="Elevation" />
+      <ViewSwitch drawing="Drawing" />
       <SelectButton v-model="wall" :options="names" option-value="value" option-label="label" :allow-empty="false" aria-label="Wall" />
-      <ChoiceField v-model="stud" label="Studs" :options="sections" />
-      <Select class="adding" v-model="adding" :options="kinds" option-value="value" option-label="label" placeholder="Opening" aria-label="Add an opening" @update:model-value="add" />
-      <ChoiceField v-model="plates" label="Top plates" :options="[{ value: 1, label: 'One' }, { value: 2, label: 'Two' }]" />
-      <ChoiceField v-model="through" label="Run through" :options="[{ value: 'eaves', label: 'Eaves' }, { value: 'gables', label: 'Gables' }]" />
-      <ChoiceField v-model="corner" label="Corners" :options="[{ value: 'three-stud', label: 'Third stud' }, { value: 'nailer', label: 'Nailer laid flat' }]" />
+      <SelectButton v-model="layer" :options="layers" option-value="value" option-label="label" :allow-empty="false" aria-label="Frame, sheets or plan" />
+      <template v-if="layer !== 'sheets'">
+        <Select class="adding" v-model="adding" :options="kinds" option-value="value" option-label="label" placeholder="Opening" aria-label="Add an opening" @update:model-value="add" />
+        <ChoiceField v-model="layout" label="Layout from" :options="layoutChoices" />
+        <ChoiceField v-model="ownHeight" label="Height" :options="[{ value: 'all', label: 'As all' }, { value: 'own', label: 'Its own' }]" />
+        <Button label="Walls" text severity="secondary" icon="pi pi-sliders-h" @click="dialog = asked = true" />
+        <LazyWallsDialog v-if="asked" v-model="dialog" />
+      </template>
+      <WallSheets v-else :wall="wall" part="choices" />
     </div>
     <ProblemLine />
-    <WallOpenings :wall="wall" />
-    <DrawingSheet class="sheet" :drawing="drawing" :label="`The ${wall} wall, seen from ${line.seenFrom}`" />
-    <PairStrip :pair="pair" :names="['Top', 'Bottom']" what="Bottom and top plate" />
-    <p class="caption quiet">{{ line.through ? 'Runs through' : 'Butts between the others' }}; from {{ line.seenFrom }}. Marks from the {{ line.along === 'x' ? 'west' : 'south' }} end: near sides, X ahead; K king, J jack, C cripple. <template v-if="lifting">As raised {{ sayWeight(lifting.weight, units) }}: its top edge takes half, {{ lifting.people }} people at {{ sayWeight(LIFT, units) }} each.</template></p>
+    <WallOpenings v-if="layer !== 'sheets'" :wall="wall" />
+    <DrawingSheet class="sheet" :drawing="drawing" :label="label" />
+    <WallSheets v-if="layer === 'sheets'" :wall="wall" part="cuts" />
+    <WallMarks v-else-if="layer === 'frame'" :wall="line" :pair="pair" />
+    <p v-else class="caption quiet">Bottom plates and what stands on them. Drag an opening along its wall; the two diagonals are alike when the building is square.</p>
   </div>
 </template>
 

@@ -121,7 +121,7 @@ describe('the bench', () => {
     bench.nextPiece(-1)
     expect(bench.piece?.mark).toBe('RB1')
     bench.nextPiece(-1)
-    expect(bench.piece?.mark).toBe('S1')
+    expect(bench.piece?.mark).toBe('GS3')
     bench.nextPiece(1)
     expect(bench.piece?.mark).toBe('RB1')
   })

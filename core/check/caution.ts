@@ -12,3 +12,4 @@ export type CautionCode =
   | 'ridge-shallow' | 'low-pitch' | 'no-ties' | 'rafter-off-stud' | 'longer-than-stock'
   | 'near-buried' | 'near-find' | 'tapes-short' | 'tapes-long' | 'setback-passed' | 'stakes-off' | 'rock-above-frost' | 'stack-tall' | 'before-digging' | 'ground-contact' | 'not-anchored'
   | 'ground-not-measured' | 'joint-unborne' | 'joists-along-skids'
+  | 'rafter-far-from-stud' | 'single-plate-joint' | 'wall-unbraced' | 'sheet-edge-loose' | 'wall-no-room'

@@ -4,6 +4,7 @@ import { INCH, pitchAngle } from '../measure'
 import type { Plan, RoofReading } from '../plan'
 import type { Caution, CautionCode } from './caution'
 import { groundCautions } from './ground'
+import { wallCautions } from './walls'
 
 /** The customary limits held against; each names where it comes from. */
 export const customary = {
@@ -29,7 +30,7 @@ const EPSILON = 1e-6
 export function cautionsOf(plan: Plan): Caution[] {
   const rafters = plan.frame.members.filter(member => member.role === 'rafter').map(member => member.id)
   const roof = plan.roof ? roofCautions(plan, plan.roof, rafters) : []
-  return [...roof, ...offStud(plan), ...groundCautions(plan), ...tooLong(plan)]
+  return [...roof, ...offStud(plan), ...wallCautions(plan), ...groundCautions(plan), ...tooLong(plan)]
 }
 
 function roofCautions(plan: Plan, roof: RoofReading, members: string[]): Caution[] {

@@ -6,7 +6,7 @@ import { defaultFootprint, type Footprint, footprintSchema } from './footprint'
 import { defaultLumber, type Lumber, lumberSchema } from './lumber'
 import { defaultRoof, type Roof, roofSchema } from './roof'
 import { type Site, siteSchema } from './site'
-import { defaultWalls, type Walls, wallsSchema } from './walls'
+import { defaultWalls, usualLongest, type Walls, wallsSchema } from './walls'
 import { z } from './zod'
 
 export const FORMAT = 'early-wren/design'
@@ -56,7 +56,7 @@ export function newDesign(name: string, units: Units): Design {
   return {
     ...imperial,
     footprint: { length: 3600, width: 2400 },
-    walls: { ...defaultWalls, stud: '38x89', spacing: 400, height: 2100 },
+    walls: { ...defaultWalls, stud: '38x89', spacing: 400, height: 2100, longest: usualLongest.metric },
     roof: { ...defaultRoof, rafter: '47x125', ridge: '47x150', spacing: 600, pitch: { rise: 1, run: 2 }, overhang: { eave: 300, gable: 200 } },
   }
 }

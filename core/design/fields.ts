@@ -1,4 +1,5 @@
 import type { Design } from './design'
+import type { SideName } from './sides'
 
 type Digit = `${number}`
 /** Paths of the lengths below the walls; a number stands for an item of a list. */
@@ -10,12 +11,14 @@ export type GroundPath =
   | `site.finds.${Digit}.clear` | `site.finds.${Digit}.places.${Digit}.${'toLeft' | 'toRight'}` | 'site.squaring.tolerance.good' | 'site.squaring.tolerance.fair'
   | `site.levels.points.${Digit}.${'x' | 'y' | 'reading'}`
 
+export type WallPath = 'walls.longest' | `walls.sides.${SideName}.height` | 'walls.sheathing.thickness' | 'walls.sheathing.drop'
+
 export type OpeningPath = `walls.openings.${Digit}.${'at' | 'foot' | 'unit.width' | 'unit.height' | 'clearance.width' | 'clearance.height'}`
 
 /** Paths of the lengths and the pitch that a drawing lets one change. */
 export type LengthPath =
   | 'footprint.length' | 'footprint.width' | 'walls.height' | 'walls.spacing' | 'roof.spacing'
-  | 'roof.overhang.eave' | 'roof.overhang.gable' | 'roof.seat.height' | GroundPath | OpeningPath
+  | 'roof.overhang.eave' | 'roof.overhang.gable' | 'roof.seat.height' | GroundPath | OpeningPath | WallPath
 export type FieldPath = LengthPath | 'roof.pitch'
 
 /** The value at a dotted path; undefined where there is none. */

@@ -10,5 +10,7 @@ export { footOf, type Header, openingKinds, type OpeningKind, roughSize, standsO
 export { type DesignFault, type DesignRead, MAX_FILE, parseDesign, readDesign, sectionsUsed } from './read'
 export type { Roof, Seat } from './roof'
 export { type Boundary, buriedKinds, type Find, type FindKind, findKinds, heightsOf, type LevelReading, type Levels, type Site, type SitePlace, type Squaring, type TwoTapes, usualSite } from './site'
-export type { CornerSchool, ThroughWalls, Walls } from './walls'
+export { type Sheathing, sheetTops, sheetWays, usualSheathing } from './sheathing'
+export { type LayoutFrom, layouts, type Side, type SideName, sideNames, usualSides } from './sides'
+export { type Bracing, bracings, type CornerSchool, gableEnds, type GableEnds, heightOf, type Stack, stacks, type ThroughWalls, usualLongest, type Walls } from './walls'
 export { type Migration, migrations, toCurrent, type VersionFault } from './versions'

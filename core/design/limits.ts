@@ -6,6 +6,9 @@ export const limits = {
   wallHeight0: { min: 0, max: 4300 },
   unit: { min: 100, max: 6000 },
   clearance: { min: 0, max: 200 },
+  /** Longest plate that is bought. */
+  stock: { min: 1200, max: 6100 },
+  drop: { min: 0, max: 400 },
   spacing: { min: 100, max: 1250 },
   eaveOverhang: { min: 0, max: 1200 },
   gableOverhang: { min: 0, max: 1000 },

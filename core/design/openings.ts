@@ -1,5 +1,6 @@
 import { lengthField } from './length-field'
 import { limits } from './limits'
+import { type SideName, sideNames } from './sides'
 import { z } from './zod'
 
 export const openingKinds = ['door', 'window', 'garage-door', 'panel', 'vent', 'salvaged'] as const
@@ -16,7 +17,7 @@ export interface Header { readonly section: string, readonly plies: 1 | 2 | 3 }
  * deck (0 for what stands on it); the rough opening is the unit and the clearance on top; mm.
  */
 export interface WallOpening {
-  readonly wall: HeldWall
+  readonly wall: SideName
   readonly kind: OpeningKind
   readonly at: number
   readonly foot: number
@@ -25,12 +26,10 @@ export interface WallOpening {
   readonly header: Header
 }
 
-type HeldWall = 'south' | 'east' | 'north' | 'west'
-
 const size = (limit: { readonly min: number, readonly max: number }) => z.strictObject({ width: lengthField(limit), height: lengthField(limit) })
 
 export const openingsSchema = z.array(z.strictObject({
-  wall: z.enum(['south', 'east', 'north', 'west']),
+  wall: z.enum(sideNames),
   kind: z.enum(openingKinds),
   at: lengthField(limits.onSite),
   foot: lengthField(limits.wallHeight0),

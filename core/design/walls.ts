@@ -1,6 +1,8 @@
 import { lengthField } from './length-field'
 import { limits } from './limits'
 import { openingsSchema, type WallOpening } from './openings'
+import { type Sheathing, sheathingSchema } from './sheathing'
+import { type Side, type SideName, sidesSchema, usualSides } from './sides'
 import { z } from './zod'
 
 /** Which walls run through at the corners; the others butt between them. Eave walls carry the rafters. */
@@ -9,18 +11,41 @@ export type ThroughWalls = 'eaves' | 'gables'
 /** How a through wall's corner closes: a third stud beyond the butting wall, or a stud laid flat as a nailer. */
 export type CornerSchool = 'three-stud' | 'nailer'
 
+/** What the studs stand over or under: nothing but their own layout, the floor's joists, or the roof's rafters. */
+export const stacks = ['own', 'joists', 'rafters'] as const
+export type Stack = typeof stacks[number]
+
+/** What holds a framed wall square until it is sheathed: nothing, boards nailed across its inside for a while, or boards let into its outside for good. */
+export const bracings = ['none', 'temporary', 'let-in'] as const
+export type Bracing = typeof bracings[number]
+
+/** What fills the gables above the end walls: studs up to the end rafters, or nothing. */
+export const gableEnds = ['studs', 'open'] as const
+export type GableEnds = typeof gableEnds[number]
+
 export interface Walls {
   /** Name of the section of studs and plates. */
   readonly stud: string
   /** On centre, mm. */
   readonly spacing: number
-  /** Deck to the top of the top plate, mm. */
+  /** Deck to the top of the top plate, mm; of every wall that has no height of its own. */
   readonly height: number
   readonly topPlates: 1 | 2
   readonly through: ThroughWalls
   readonly corner: CornerSchool
+  readonly stack: Stack
+  /** Longest board that plates are cut from, mm; longer plates are spliced over a stud. */
+  readonly longest: number
+  readonly bracing: Bracing
+  readonly gables: GableEnds
+  readonly sides: Readonly<Record<SideName, Side>>
+  /** Null where the walls stay open or are covered by others. */
+  readonly sheathing: Sheathing | null
   readonly openings: readonly WallOpening[]
 }
+
+/** The longest plate a crew handles: 16 ft, 4.8 m (common practice, no source). */
+export const usualLongest = { imperial: 16 * 304.8, metric: 4800 } as const
 
 export const wallsSchema = z.strictObject({
   stud: z.string().min(1).max(40),
@@ -29,7 +54,21 @@ export const wallsSchema = z.strictObject({
   topPlates: z.union([z.literal(1), z.literal(2)]),
   through: z.enum(['eaves', 'gables']).default('eaves'),
   corner: z.enum(['three-stud', 'nailer']).default('three-stud'),
+  stack: z.enum(stacks).default('own'),
+  longest: lengthField(limits.stock).default(usualLongest.imperial),
+  bracing: z.enum(bracings).default('none'),
+  gables: z.enum(gableEnds).default('studs'),
+  sides: sidesSchema,
+  sheathing: sheathingSchema,
   openings: openingsSchema.default([]),
 })
 
-export const defaultWalls: Walls = { stud: '2x4', spacing: 406.4, height: 2108.2, topPlates: 2, through: 'eaves', corner: 'three-stud', openings: [] }
+export const defaultWalls: Walls = {
+  stud: '2x4', spacing: 406.4, height: 2108.2, topPlates: 2, through: 'eaves', corner: 'three-stud', stack: 'own', longest: usualLongest.imperial, bracing: 'none', gables: 'studs', sides: usualSides, sheathing: null, openings: [],
+}
+
+/** Deck to the top of a wall's top plate, mm: its own height, or that of all; a gable wall without its own is as high as the lower eave wall. */
+export function heightOf({ height, sides }: Pick<Walls, 'height' | 'sides'>, side: SideName): number {
+  const eave = (name: SideName): number => sides[name].height ?? height
+  return side === 'south' || side === 'north' ? eave(side) : sides[side].height ?? Math.min(eave('south'), eave('north'))
+}

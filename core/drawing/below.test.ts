@@ -65,10 +65,11 @@ describe('drawings below the walls', () => {
 describe('the model and the order of raising', () => {
   test('have every board and part once, posts before beams, floor before deck before walls', () => {
     for (const kind of ['posts', 'blocks', 'piers', 'border', 'skids', 'slab'] as const) {
-      const { frame } = plan({ ...whole, base: usualBase(kind, 'imperial'), floor: kind === 'slab' ? null : whole.floor })
+      const made = plan({ ...whole, base: usualBase(kind, 'imperial'), floor: kind === 'slab' ? null : whole.floor })
+      const { frame } = made
       const ids = [...frame.members, ...frame.base.parts].map(each => each.id).sort()
       expect(modelOf(frame).members.map(member => member.id).sort()).toEqual(ids)
-      const steps = raising(frame)
+      const steps = raising(made)
       expect(steps.flatMap(step => step.members).sort()).toEqual(ids)
       const place = (id: RegExp): number => steps.findIndex(step => step.members.some(member => id.test(member)))
       const order = [place(/base\/(post|block|pier|slab)/), place(/base\/(beam|border|skid)/), place(/floor\/.*joist/), place(/sheet/), place(/walls\//)].filter(each => each >= 0)

@@ -34,10 +34,13 @@ describe('the model', () => {
 })
 
 test('the order of raising has every member in one step, walls before ridge before rafters', () => {
-  const made = frame(newDesign('a', 'imperial'))
-  const steps = raising(made)
-  expect(steps.map(step => step.name)).toEqual(['south-wall', 'north-wall', 'east-wall', 'west-wall', 'caps', 'ridge', 'rafters'])
+  const whole = plan(newDesign('a', 'imperial'))
+  const made = whole.frame
+  const steps = raising(whole)
+  expect(steps.map(step => step.name)).toEqual(['south-wall', 'north-wall', 'east-wall', 'west-wall', 'caps', 'ridge', 'rafters', 'gables'])
   expect(steps.flatMap(step => step.members).sort()).toEqual(made.members.map(member => member.id).sort())
-  const single = frame({ ...newDesign('a', 'imperial'), walls: { ...newDesign('a', 'imperial').walls, topPlates: 1 } })
+  const single = plan({ ...newDesign('a', 'imperial'), walls: { ...newDesign('a', 'imperial').walls, topPlates: 1 } })
+  const gablesFirst = plan({ ...newDesign('a', 'imperial'), walls: { ...newDesign('a', 'imperial').walls, through: 'gables' } })
+  expect(raising(gablesFirst).map(step => step.name).slice(0, 4)).toEqual(['east-wall', 'west-wall', 'south-wall', 'north-wall'])
   expect(raising(single).map(step => step.name)).not.toContain('caps')
 })

@@ -1,8 +1,9 @@
 import { footOf, roughSize, standsOnDeck } from '../design'
-import type { Wall, WallName } from '../frame'
+import { centred, type Member, type Wall, type WallName } from '../frame'
 import { vec } from '../geometry'
-import type { Plan } from '../plan'
+import { type Plan, STACKED, type Stacked, stackingOf } from '../plan'
 import { type Dimension, type Drawing, drawn, type Handle, type Label, type Line } from './drawing'
+import { heightField } from './height-field'
 import { seen, type View } from './view'
 
 /** A wall with its layout end at the left, as `wall.seenFrom` says. */
@@ -14,31 +15,54 @@ function viewOf(wall: Wall): View {
 
 const lengthField = (wall: Wall): 'footprint.length' | 'footprint.width' => wall.along === 'x' ? 'footprint.length' : 'footprint.width'
 
-/** One wall: its plates and studs, overall length, height and spacing; its marks are on the plates. */
-export function wallElevation(plan: Plan, name: WallName): Drawing {
+/** What of a wall is looked at: its frame, or the sheets on it. */
+export type WallLayer = 'frame' | 'sheets'
+
+/** One wall with its gable: its frame, or its sheets; overall length, height and spacing, and joists under and rafters over it by whether a stud stands there. Its marks are on the plates. */
+export function wallElevation(plan: Plan, name: WallName, layer: WallLayer = 'frame'): Drawing {
   const wall = plan.frame.walls.find(each => each.name === name)
   if (!wall) throw new RangeError(`no wall ${name}`)
-  const patches = seen(plan.frame.members.filter(member => member.id.startsWith(`walls/${name}/`)), viewOf(wall))
+  const shown = plan.frame.members.filter(member => member.id.startsWith(`walls/${name}/`) && (member.role === 'wall-sheet') === (layer === 'sheets'))
+  const patches = seen([...shown, ...endRafters(plan, wall)], viewOf(wall))
   const openings = openingsOf(plan, name)
-  const lines: Line[] = [{ from: { x: 0, y: 0 }, to: { x: wall.overall, y: 0 }, ink: 'ground' }, ...openings.flatMap(each => each.lines)]
-  return drawn(`wall-${name}`, { patches, lines, dimensions: dimensions(plan, wall), handles: [...handles(plan, wall), ...openings.flatMap(each => each.handles)], labels: openings.map(each => each.label) })
+  const lines: Line[] = [{ from: { x: 0, y: 0 }, to: { x: wall.overall, y: 0 }, ink: 'ground' }, ...openings.flatMap(each => each.lines), ...(layer === 'frame' ? stackLines(plan, wall) : [])]
+  return drawn(`wall-${name}-${layer}`, { patches, lines, dimensions: dimensions(plan, wall), handles: [...handles(plan, wall), ...openings.flatMap(each => each.handles)], labels: openings.map(each => each.label) })
+}
+
+/** The two rafters that close a gable wall. */
+function endRafters({ frame }: Plan, wall: Wall): Member[] {
+  if (wall.along === 'x') return []
+  const last = frame.members.filter(member => member.id.startsWith('roof/south/rafter/')).length
+  return frame.members.filter(({ id }) => id === `roof/south/rafter/${wall.name === 'west' ? 1 : last}` || id === `roof/north/rafter/${wall.name === 'west' ? 1 : last}`)
+}
+
+/** How far a tick at a joist or rafter reaches off the wall, mm. */
+const TICK = 90
+
+/** A tick under the wall at each joist, and over it at each rafter: in red where no stud stands there. */
+function stackLines(plan: Plan, wall: Wall): Line[] {
+  const { joists, rafters } = stackingOf(plan, wall)
+  const tick = ({ at, off }: Stacked, from: number, to: number): Line => ({ from: { x: at, y: from }, to: { x: at, y: to }, ink: off > STACKED + 1e-6 ? 'mark' : 'datum' })
+  return [...joists.map(each => tick(each, -TICK, -10)), ...rafters.map(each => tick(each, wall.height + 10, wall.height + TICK))]
 }
 
 function dimensions({ design }: Plan, wall: Wall): Dimension[] {
-  const { height, spacing } = design.walls
+  const { height } = wall
+  const { spacing } = design.walls
   const foot = (x: number): { x: number, y: number } => ({ x, y: 0 })
   const two = 2 * spacing < wall.overall
+  const from = wall.layout === 'centred' ? centred(spacing, wall.overall)[0] ?? 0 : wall.layout === 'high' ? wall.overall - (two ? 2 : 1) * spacing : two ? spacing : 0
   return [
     { name: 'wall-length', from: foot(0), to: foot(wall.overall), side: 'below', row: 2, value: wall.overall, field: lengthField(wall) },
-    { name: 'stud-spacing', from: foot(two ? spacing : 0), to: foot(two ? 2 * spacing : spacing), side: 'below', row: 1, value: spacing, field: 'walls.spacing' },
-    { name: 'wall-height', from: foot(0), to: { x: 0, y: height }, side: 'left', row: 1, value: height, field: 'walls.height' },
+    { name: 'stud-spacing', from: foot(from), to: foot(from + spacing), side: 'below', row: 1, value: spacing, field: 'walls.spacing' },
+    { name: 'wall-height', from: foot(0), to: { x: 0, y: height }, side: 'left', row: 1, value: height, field: heightField(design.walls, wall.name) },
   ]
 }
 
 function handles({ design }: Plan, wall: Wall): Handle[] {
   return [
-    { field: lengthField(wall), at: { x: wall.overall, y: design.walls.height / 2 }, along: { x: 1, y: 0 }, gain: 1 },
-    { field: 'walls.height', at: { x: wall.overall / 2, y: design.walls.height }, along: { x: 0, y: 1 }, gain: 1 },
+    { field: lengthField(wall), at: { x: wall.overall, y: wall.height / 2 }, along: { x: 1, y: 0 }, gain: 1 },
+    { field: heightField(design.walls, wall.name), at: { x: wall.overall / 2, y: wall.height }, along: { x: 0, y: 1 }, gain: 1 },
   ]
 }
 

@@ -1,13 +1,16 @@
-import { type Design, ownSections } from '../design'
+import { type Design, ownSections, wallFoot } from '../design'
 import { findSection, type Section } from '../lumber'
 import { turnOf } from '../survey'
 import { baseFoot, type BaseFrame, type BaseAsk, emptyBase, frameBase } from './base'
 import { type FloorFrame, frameFloor } from './floor/floor'
 import { type Ground, groundOf } from './ground'
+import type { Stretch } from './layout'
 import { cutOrders, type Member } from './member'
 import type { Problem } from './problem'
 import type { Rect } from './rect'
-import { type RoofDatum, type RoofLumber, roofShapes } from './roof'
+import { rafterPlaces, type RoofDatum, type RoofLumber, roofShapes } from './roof'
+import { finishWalls } from './walls/finish'
+import type { StackLines } from './walls/places'
 import { frameWalls } from './walls/walls'
 import type { RoughOpening } from './walls/openings'
 import type { Wall, WallName } from './walls/wall'
@@ -19,6 +22,9 @@ export interface Frame {
   readonly walls: readonly Wall[]
   /** Rough openings as framed, by their wall. */
   readonly openings: Readonly<Record<WallName, readonly RoughOpening[]>>
+  /** Plumb joints of a wall's sheets that have no stud behind them, and a wall's diagonals. */
+  readonly looseJoints: Readonly<Record<WallName, number>>
+  readonly braces: Readonly<Record<WallName, number>>
   readonly roof: RoofDatum
   readonly lumber: RoofLumber
   readonly floor: FloorFrame | null
@@ -39,11 +45,31 @@ export function frame(design: Design): Frame {
   const plate = section(design.walls.stud)
   const lumber: RoofLumber = { rafter: section(design.roof.rafter), ridge: section(design.roof.ridge), plate }
   const below = frameBelow(design, section)
-  const walls = frameWalls(design, plate, section)
+  const lines = stackLines(design, below.floor, lumber.rafter)
+  const walls = frameWalls(design, plate, section, lines)
   const roof = roofShapes[design.roof.shape].frame(design, lumber)
-  const { members, refused } = cutOrders([...below.base.orders, ...(below.floor?.orders ?? []), ...walls.orders, ...roof.orders])
+  const rafters = roof.orders.length ? rafterPlaces(design, lumber.rafter) : []
+  const finished = finishWalls({ design, stud: plate, ridge: lumber.ridge, brace: section(braceOf[design.units]), lines, roof: roof.datum, rafters, drop: wall => dropOf(design, below.floor, wall) }, walls.framed)
+  const { members, refused } = cutOrders([...below.base.orders, ...(below.floor?.orders ?? []), ...finished.orders, ...roof.orders])
   const problems: Problem[] = [...below.problems, ...walls.problems, ...roof.problems, ...refused.map(({ id, fault }): Problem => ({ code: 'not-cut', path: '', member: id, fault }))]
-  return { members, problems, walls: walls.walls, openings: walls.openings, roof: roof.datum, lumber, floor: below.floor, base: below.base, ground: below.ground, outline: below.outline }
+  return { members, problems, walls: walls.walls, openings: walls.openings, looseJoints: finished.loose, braces: finished.braces, roof: roof.datum, lumber, floor: below.floor, base: below.base, ground: below.ground, outline: below.outline }
+}
+
+/** What diagonals are sawn from (common practice, no source). */
+const braceOf = { imperial: '1x4', metric: '22x100' } as const
+
+/** How far a wall's sheets reach below the deck, mm: as asked, no farther than the floor frame; where a porch lies against the wall they end at the deck, or above its boards, where those are higher. */
+function dropOf({ walls: { sheathing }, base, floor: asked }: Design, floor: FloorFrame | null, wall: WallName): number {
+  if (!sheathing || !floor || wallFoot(base) > 0) return 0
+  if (asked?.porch?.side === wall && floor.porchTop !== null) return Math.min(0, -floor.porchTop)
+  return Math.min(sheathing.drop, -floor.bottom)
+}
+
+/** Middles of joists and rafters, for walls that are asked to stand over or under them. */
+function stackLines(design: Design, floor: FloorFrame | null, rafter: Section): StackLines {
+  const middleOf = ({ from, to }: Stretch): number => (from + to) / 2
+  const joists = (axis: 'x' | 'y'): number[] => (floor?.joists ?? []).filter(each => each.axis === axis).map(each => middleOf(each.at))
+  return { joists: { x: joists('x'), y: joists('y') }, rafters: design.roof.spacing < 2 * rafter.thickness ? [] : rafterPlaces(design, rafter).map(middleOf) }
 }
 
 interface Below { readonly floor: FloorFrame | null, readonly base: BaseFrame, readonly ground: Ground, readonly outline: Rect, readonly problems: readonly Problem[] }

@@ -57,7 +57,7 @@ describe('what the planes cut equals what the trade\'s formulas say', () => {
       const rafters = pieces.filter(piece => piece.role === 'rafter')
       expect(rafters).toHaveLength(1)
       expect(rafters[0]?.ends.map(end => end.miter)).toEqual([expect.closeTo(roof?.angle ?? NaN, 9), expect.closeTo(roof?.angle ?? NaN, 9)])
-      for (const member of members) for (const end of endsOf(member.board)) expect(end.bevel).toBe(0)
+      for (const member of members.filter(each => each.role !== 'gable-stud')) for (const end of endsOf(member.board)) expect(end.bevel).toBe(0)
       expect(pieces.every(piece => piece.mirrorOf === null)).toBe(true)
       const [south, north] = ['south', 'north'].map(side => members.find(member => member.id === `roof/${side}/rafter/1`))
       expect(south && north && likeness(south.board, north.board)).toBe('same')

@@ -9,5 +9,6 @@ export { type Hole, type Part, partFaces, type PartKind, partVolume } from './pa
 export type { Problem } from './problem'
 export { areaOfRect, overlaps, type Rect } from './rect'
 export { heightAbovePlate, type RoofDatum, type RoofLumber, roofShapes } from './roof'
+export { centred } from './walls/places'
 export type { RoughOpening } from './walls/openings'
 export { type Wall, type WallName, wallNames } from './walls/wall'

@@ -2,6 +2,7 @@ import { type FlatPoint, type Mark, marks, outlines, type SawSetting, sawSetting
 import type { Piece } from './piece'
 import type { Plan } from './plan'
 import { type Stepping, stepping } from './stepping'
+import { readRoof, type RoofReading } from './roof'
 import { densityOf, weightOf } from './weight'
 
 /** A number a card shows, and the numbers it comes from; `core/words` says it in a sentence. Lengths mm, angles degrees. */
@@ -32,11 +33,11 @@ export interface Card {
 
 /** The card of a piece of the plan. */
 export function cardOf(plan: Plan, piece: Piece): Card {
-  const rafter = piece.role === 'rafter' && plan.roof !== null
+  const roof = piece.role === 'rafter' ? readRoof(plan.frame, plan.design.units, piece.members[0]?.startsWith('roof/north/') ? 'north' : 'south') : null
   return {
     piece, outline: outlines(piece.board, 'near'), marks: marks(piece.board), cuts: sawCuts(piece),
-    stepping: rafter && plan.roof ? stepping(plan.roof, plan.design.roof.overhang.eave, plan.design.units) : null,
-    figures: [...common(plan, piece), ...(rafter ? rafterFigures(plan) : [])],
+    stepping: roof ? stepping(roof, plan.design.roof.overhang.eave, plan.design.units) : null,
+    figures: [...common(plan, piece), ...(roof ? rafterFigures(plan, roof) : [])],
   }
 }
 
@@ -58,8 +59,7 @@ function common({ density }: Plan, piece: Piece): Figure[] {
   return [length, ...stock, { name: 'weight', kind: 'weight', value: weightOf(piece.section, piece.volume, density), from: { volume: piece.volume * 1e-9, density: densityOf(piece.section, density), sheet: piece.section.kind === 'sheet' ? 1 : 0 } }]
 }
 
-function rafterFigures({ roof, design, frame }: Plan): Figure[] {
-  if (!roof) return []
+function rafterFigures({ design, frame }: Plan, roof: RoofReading): Figure[] {
   const { angle, run, rise, birdsmouth } = roof
   const figure = (name: FigureName, value: number, from: Record<string, number>, kind: Figure['kind'] = 'length'): Figure => ({ name, value, from, kind })
   const notched: Figure[] = birdsmouth.notch > 0
@@ -71,7 +71,7 @@ function rafterFigures({ roof, design, frame }: Plan): Figure[] {
     : []
   return [
     figure('angle', angle, { rise: design.roof.pitch.rise, run: design.roof.pitch.run }, 'angle'),
-    figure('run', run, { width: design.footprint.width }),
+    figure('run', run, { width: design.footprint.width, off: run - design.footprint.width / 2 }),
     figure('rise', rise, { run, angle }),
     figure('line-length', roof.lineLength, { run, angle }),
     figure('unit-length', roof.unitLength, { unitRun: roof.unitRun, angle }),

@@ -1,14 +1,41 @@
-import type { WallName } from '../frame'
+import type { Wall, WallName } from '../frame'
 import type { Plan } from './plan'
 import { weightOf } from './weight'
 
 /** kg that one person is asked to lift: the load constant of the revised NIOSH lifting equation, 51 lb (from memory). */
 export const LIFT = 23
 
-/** A framed wall as it is tilted up: its weight without the lapped plate, kg; and how many lift its top edge, which takes half of it. Two at least. */
-export interface Lifting { readonly weight: number, readonly people: number }
+/**
+ * A wall as it is tilted up: what lies on the deck (its frame, diagonals and the sheets nailed on before, without the lapped plate), kg; how many lift its top edge, which
+ * takes half of it, two at least; which wall it is in the order of raising; and, mm, how far it reaches over the deck as it lies, and how much deck is free when its turn comes.
+ */
+export interface Lifting { readonly weight: number, readonly people: number, readonly turn: number, readonly needs: number, readonly room: number }
 
-export function liftingOf({ frame, density }: Plan, wall: WallName): Lifting {
-  const weight = frame.members.filter(({ id }) => id.startsWith(`walls/${wall}/`) && !id.endsWith('/plate/cap')).reduce((sum, { section, board }) => sum + weightOf(section, board.volume, density), 0)
-  return { weight, people: Math.max(2, Math.ceil(weight / 2 / LIFT - 1e-9)) }
+/** The walls in the order they are raised: those that run through first. */
+export const wallOrder = ({ frame }: Pick<Plan, 'frame'>): readonly Wall[] => {
+  const order: readonly WallName[] = ['south', 'north', 'east', 'west']
+  return [...frame.walls].sort((a, b) => Number(b.through) - Number(a.through) || order.indexOf(a.name) - order.indexOf(b.name))
+}
+
+export function liftingOf(plan: Plan, name: WallName): Lifting {
+  const { frame, design, density } = plan
+  const late = design.walls.sheathing?.top === 'round-tails'
+  const lying = frame.members.filter(({ id, role }) => id.startsWith(`walls/${name}/`) && !id.includes('/plate/cap') && !id.includes('/gable/') && !(late && role === 'wall-sheet'))
+  const weight = lying.reduce((sum, { section, board }) => sum + weightOf(section, board.volume, density), 0)
+  const order = wallOrder(plan)
+  const turn = order.findIndex(wall => wall.name === name)
+  const wall = order[turn]
+  const standing = order.slice(0, turn).filter(other => other.along === wall?.along).length * frame.lumber.plate.depth
+  const across = wall?.along === 'x' ? design.footprint.width : design.footprint.length
+  const needs = (wall?.height ?? 0) - (design.walls.topPlates === 2 ? frame.lumber.plate.thickness : 0)
+  return { weight, people: Math.max(2, Math.ceil(weight / 2 / LIFT - 1e-9)), turn: turn + 1, needs, room: across - standing }
+}
+
+/** The diagonal of a wall as it lies, from the outer corner of its bottom plate to that of its top plate, mm: both alike, and it is square. */
+export function diagonalOf({ frame, design }: Plan, name: WallName): number {
+  const wall = frame.walls.find(each => each.name === name)
+  if (!wall) return 0
+  const foot = Math.min(...frame.members.filter(({ id, role }) => role === 'bottom-plate' && id.startsWith(`walls/${name}/`)).map(({ placement, section }) => placement.origin.z + Math.min(0, placement.thickness.z * section.thickness)))
+  const top = wall.height - (design.walls.topPlates === 2 ? frame.lumber.plate.thickness : 0)
+  return Number.isFinite(foot) ? Math.hypot(wall.to - wall.from, top - foot) : 0
 }

@@ -3,12 +3,12 @@ import { areaOfRect, type Bed, type Frame, partVolume } from '../frame'
 import { earthwork } from '../survey'
 
 /** Loose things that are bought by volume or count. */
-export type LooseCode = 'gravel' | 'hole-gravel' | 'concrete' | 'blocks' | 'low-wall' | 'spoil' | 'hangers' | 'nails'
+export type LooseCode = 'gravel' | 'hole-gravel' | 'concrete' | 'blocks' | 'low-wall' | 'spoil' | 'hangers' | 'nails' | 'wrap'
 
 /** A quantity and the numbers it comes from: volumes m³, weights kg, lengths mm, areas m². `core/words` says the rule. */
 export interface Loose {
   readonly code: LooseCode
-  readonly unit: 'm3' | 'count'
+  readonly unit: 'm3' | 'm2' | 'count'
   readonly amount: number
   readonly from: Readonly<Record<string, number>>
 }
@@ -29,7 +29,7 @@ const M3 = 1e-9
 export function looseOf(design: Design, frame: Frame): Loose[] {
   const { base } = design
   const beds = beddedOf(frame)
-  const items: Loose[] = [...joistEnds(design, frame), ...(base ? [...gravelOf(base, beds), ...holesOf(frame), ...concreteOf(design, frame), ...blocksOf(base, frame), ...spoilOf(frame, beds)] : [])]
+  const items: Loose[] = [...joistEnds(design, frame), ...wrapOf(frame), ...(base ? [...gravelOf(base, beds), ...holesOf(frame), ...concreteOf(design, frame), ...blocksOf(base, frame), ...spoilOf(frame, beds)] : [])]
   return items.filter(item => item.amount > 1e-9)
 }
 
@@ -40,6 +40,14 @@ function joistEnds({ floor }: Design, { members }: Frame): Loose[] {
   const joists = members.filter(member => member.role === 'joist').length
   if (!floor || !joists) return []
   return floor.hold === 'hangers' ? [count('hangers', 2 * joists, { joists })] : [count('nails', 2 * joists * NAILS, { joists, each: NAILS })]
+}
+
+/** Wind-proof paper over the outside: each wall with its sheets' reach and its gable, openings not taken out since it is wrapped over them and cut afterwards (common practice, no source). */
+function wrapOf({ members, openings }: Frame): Loose[] {
+  const sheets = members.filter(member => member.role === 'wall-sheet').reduce((sum, { board, section }) => sum + board.volume / section.thickness, 0)
+  if (sheets === 0) return []
+  const holes = Object.values(openings).flat().reduce((sum, { s, z }) => sum + (s.to - s.from) * (z.to - z.from), 0)
+  return [{ code: 'wrap', unit: 'm2', amount: (sheets + holes) / 1e6, from: { sheets: sheets / 1e6, openings: holes / 1e6 } }]
 }
 
 /** What is dug and filled at one bed, mm³. */

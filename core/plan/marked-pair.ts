@@ -1,4 +1,5 @@
-import type { Bay, Frame, Member, WallName } from '../frame'
+import { standsOnDeck } from '../design'
+import type { Bay, Frame, Member, Stretch, WallName } from '../frame'
 import { toBuilding, type Vec3 } from '../geometry'
 
 /** A member as it is marked on two boards laid side by side: its near and far side, running from their layout end, mm. */
@@ -10,8 +11,11 @@ export interface PairMark {
   readonly member: string
 }
 
-/** Two boards marked as a pair: plates of a wall, rims of a floor frame. `length` mm. */
-export interface MarkedPair { readonly length: number, readonly marks: readonly PairMark[] }
+/**
+ * Two boards marked as a pair: plates of a wall, rims of a floor frame; `length` mm. Marks run from the end the layout begins at, the low end of the axis or the high one. `cutOuts` are
+ * stretches that are cut out of the lower board once the wall stands, under a door; `joints` where either board is spliced.
+ */
+export interface MarkedPair { readonly length: number, readonly marks: readonly PairMark[], readonly end: 'low' | 'high', readonly cutOuts: readonly Stretch[], readonly joints: readonly number[] }
 
 /** The stretch a member takes along an axis of the building, mm. */
 export function stretchOf(member: Member, axis: keyof Vec3): { from: number, to: number } {
@@ -25,10 +29,17 @@ const upright: Partial<Record<Member['role'], PairMark['letter']>> = { stud: 'X'
 /** Marks for a wall's bottom and top plate; cripples that stand over one another, and over a jack, are marked once; read off what stands there. */
 export function platePair(frame: Frame, name: WallName): MarkedPair {
   const wall = frame.walls.find(each => each.name === name)
-  if (!wall) return { length: 0, marks: [] }
+  if (!wall) return { length: 0, marks: [], end: 'low', cutOuts: [], joints: [] }
   const standing = frame.members.filter(({ id, role }) => role in upright && id.startsWith(`walls/${name}/`))
   const pair = pairOf(standing, wall.along, wall.from, wall.to, member => member.id.includes('/nailer/') ? 'N' : upright[member.role] ?? 'X')
-  return { ...pair, marks: pair.marks.filter((mark, i) => !pair.marks.slice(0, i).some(other => Math.abs(other.from - mark.from) < 0.01)) }
+  const turn = ({ from, to }: Stretch): Stretch => wall.layout === 'high' ? { from: wall.to - to, to: wall.to - from } : { from: from - wall.from, to: to - wall.from }
+  const marks = pair.marks.filter((mark, i) => !pair.marks.slice(0, i).some(other => Math.abs(other.from - mark.from) < 0.01))
+  const plates = frame.members.filter(({ id, role }) => id.startsWith(`walls/${name}/plate/`) && !id.includes('/cap') && (role === 'bottom-plate' || role === 'top-plate')).map(member => stretchOf(member, wall.along))
+  const joints = [...new Set(plates.map(each => Math.round(turn(each).to * 1e6) / 1e6))].filter(at => at < wall.to - wall.from - 1e-3).sort((a, b) => a - b)
+  return {
+    ...pair, end: wall.layout === 'high' ? 'high' : 'low', joints, cutOuts: frame.openings[name].filter(each => standsOnDeck(each.opening.kind)).map(each => turn(each.s)),
+    marks: wall.layout === 'high' ? marks.map(mark => ({ ...mark, from: pair.length - mark.to, to: pair.length - mark.from })).sort((a, b) => a.from - b.from) : marks,
+  }
 }
 
 /** Marks for the two rims of a floor frame; read off the joists that meet them. A pair of tails at an opening is marked once. */
@@ -46,5 +57,5 @@ function pairOf(members: readonly Member[], axis: 'x' | 'y', start: number, end:
     const { from, to } = stretchOf(member, axis)
     return { from: from - start, to: to - start, letter: letter(member), member: member.id }
   }).sort((a, b) => a.from - b.from)
-  return { length: end - start, marks }
+  return { length: end - start, marks, end: 'low', cutOuts: [], joints: [] }
 }

@@ -66,7 +66,7 @@ describe('pieces', () => {
   test('every member is in one piece, grouped by section and longest first', () => {
     const { pieces, frame, totals } = plan(base)
     expect(totals.pieces).toBe(frame.members.length)
-    expect(pieces.map(piece => piece.mark)).toEqual(['RB1', 'R1', 'BP1', 'TP1', 'TP2', 'TP3', 'BP2', 'TP4', 'S1'])
+    expect(pieces.map(piece => piece.mark)).toEqual(['RB1', 'R1', 'BP1', 'TP1', 'TP2', 'TP3', 'BP2', 'TP4', 'S1', 'GS1', 'GS2', 'GS3'])
     for (const depth of new Set(pieces.map(piece => piece.section.depth))) {
       const lengths = pieces.filter(piece => piece.section.depth === depth).map(piece => piece.length)
       expect(lengths).toEqual([...lengths].sort((a, b) => b - a))

@@ -1,26 +1,34 @@
-import type { Frame, Member } from '../frame'
+import type { Member } from '../frame'
+import type { Plan } from './plan'
 
 /** A step of putting the building up: what goes up together, boards and parts by their ids. */
 export interface RaisingStep { readonly name: RaisingName, readonly members: readonly string[] }
 
-const order = ['supports', 'base', 'floor', 'porch', 'deck', 'south-wall', 'north-wall', 'east-wall', 'west-wall', 'caps', 'ridge', 'rafters'] as const
+const order = ['supports', 'base', 'floor', 'porch', 'deck', 'south-wall', 'north-wall', 'east-wall', 'west-wall', 'caps', 'ridge', 'rafters', 'gables', 'sheets'] as const
 export type RaisingName = typeof order[number]
 
-/** Which step a member belongs to, in the usual order: base, floor frame, deck, eave walls, gable walls, the lapped plates that tie them, ridge, rafters (trade book, section 2; common practice, no source). */
-function stepOf({ id, role }: Pick<Member, 'id' | 'role'>): RaisingName {
+/** Which step a member belongs to, in the usual order: base, floor frame, deck, walls, the lapped plates that tie them, ridge, rafters, gables, and sheets that are cut round tails (trade book, section 2; common practice, no source). */
+function stepOf({ id, role }: Pick<Member, 'id' | 'role'>, roundTails: boolean): RaisingName {
   if (role === 'post') return 'supports'
+  if (id.includes('/gable/')) return 'gables'
+  if (role === 'wall-sheet' && roundTails) return 'sheets'
   if (id.startsWith('base/')) return 'base'
   if (id.startsWith('porch/')) return 'porch'
   if (role === 'deck-sheet' || role === 'deck-board') return 'deck'
   if (id.startsWith('floor/')) return 'floor'
   if (role === 'ridge') return 'ridge'
   if (role === 'rafter') return 'rafters'
-  if (id.endsWith('/plate/cap')) return 'caps'
+  if (id.includes('/plate/cap')) return 'caps'
   return `${id.split('/')[1] as 'south' | 'north' | 'east' | 'west'}-wall`
 }
 
-/** The order of raising; every member and part is in one step, and a step without any is left out. */
-export function raising(frame: Frame): RaisingStep[] {
-  const all = [...frame.base.parts.map(part => ({ id: part.id, name: 'supports' as const })), ...frame.members.map(member => ({ id: member.id, name: stepOf(member) }))]
-  return order.map(name => ({ name, members: all.filter(each => each.name === name).map(each => each.id) })).filter(step => step.members.length > 0)
+/** The order of raising: walls that run through before those that butt between them; every member and part is in one step, and a step without any is left out. */
+export function raising({ frame, design }: Pick<Plan, 'frame' | 'design'>): RaisingStep[] {
+  const roundTails = design.walls.sheathing?.top === 'round-tails'
+  const steps = frame.walls.some(wall => wall.along === 'x' && wall.through) ? order : order.map(name => turned[name] ?? name)
+  const all = [...frame.base.parts.map(part => ({ id: part.id, name: 'supports' as const })), ...frame.members.map(member => ({ id: member.id, name: stepOf(member, roundTails) }))]
+  return steps.map(name => ({ name, members: all.filter(each => each.name === name).map(each => each.id) })).filter(step => step.members.length > 0)
 }
+
+/** Where the gable walls run through they are raised first. */
+const turned: Partial<Record<RaisingName, RaisingName>> = { 'south-wall': 'east-wall', 'north-wall': 'west-wall', 'east-wall': 'south-wall', 'west-wall': 'north-wall' }

@@ -1,12 +1,12 @@
 import { type CutBoard, cutLine, cutOfFace, notches } from '../board'
-import { distanceTo, meets, planeAt, scale, toBuilding, type Vec3, vec } from '../geometry'
+import { distanceTo, meets, type Plane, planeAt, scale, toBuilding, type Vec3, vec } from '../geometry'
 import type { Frame, Member } from '../frame'
 import { FOOT, METRE, type Units } from '../measure'
 
 /** What a framer calls the roof's numbers, read off the planes and the first common rafter. mm and degrees. */
 export interface RoofReading {
   readonly angle: number
-  /** Level, from the outside of the wall to the middle of the ridge. */
+  /** Level, from the outside of the slope's wall to the middle of the ridge. */
   readonly run: number
   readonly rise: number
   /** Along the slope, from the outside of the wall to the middle of the ridge. */
@@ -28,21 +28,22 @@ export interface RoofReading {
   readonly ridgeTop: number
 }
 
-/** Reads the roof; null where it could not be framed. */
-export function readRoof(frame: Frame, units: Units): RoofReading | null {
-  const rafter = frame.members.find(member => member.role === 'rafter')
+/** Reads a slope of the roof off its first rafter; null where it could not be framed. */
+export function readRoof(frame: Frame, units: Units, side: 'south' | 'north' = 'south'): RoofReading | null {
+  const rafter = frame.members.find(member => member.id === `roof/${side}/rafter/1`)
   if (!rafter) return null
   const { roof } = frame
+  const slope = roof.slopes[side]
   const up = scale(rafter.placement.along, -1)
-  const heel = vec(0, 0, roof.plateTop.offset)
+  const heel = vec(0, slope.wallOutside.normal.y * slope.wallOutside.offset, slope.height)
   const lineLength = meets(roof.ridgeCentre, heel, up) ?? 0
-  const toFace = meets(roof.ridgeFace, heel, up) ?? 0
+  const toFace = meets(slope.ridgeFace, heel, up) ?? 0
   const unitRun = units === 'imperial' ? FOOT : METRE
   const levelOf = (along: number): number => Math.abs(along * up.y)
   return {
     angle: roof.angle, lineLength, unitRun, run: levelOf(lineLength), rise: lineLength * up.z, unitLength: unitRun / Math.abs(up.y),
     ridgeDeduction: lineLength - toFace, ridgeDeductionLevel: levelOf(lineLength - toFace),
-    heightAbovePlate: overPlate(rafter, heel), birdsmouth: birdsmouth(frame, rafter), bearing: bearing(frame, rafter),
+    heightAbovePlate: overPlate(rafter, heel), birdsmouth: birdsmouth(frame, rafter, slope.wallOutside), bearing: bearing(frame, rafter, slope.wallOutside),
     plumbFace: cutLine(rafter.board, 0), ridgeTop: roof.ridgeTop,
   }
 }
@@ -53,16 +54,16 @@ function overPlate({ placement, section }: Member, point: Vec3): number {
   return -distanceTo(top, point) / placement.depth.z
 }
 
-function birdsmouth(frame: Frame, rafter: Member): RoofReading['birdsmouth'] {
+function birdsmouth(frame: Frame, rafter: Member, outside: Plane): RoofReading['birdsmouth'] {
   const [notch] = notches(rafter.board)
   const side = (name: string): number => notch?.sides.find(each => each.name === name)?.length ?? 0
   if (notch) return { seat: side('seat'), heel: side('heel'), notch: notch.depth }
-  return { seat: bearing(frame, rafter), heel: 0, notch: 0 }
+  return { seat: bearing(frame, rafter, outside), heel: 0, notch: 0 }
 }
 
 /** How far the rafter's level face reaches over the plate's width. */
-function bearing(frame: Frame, rafter: Member): number {
-  const across = levelFace(rafter.board).map(p => toBuilding(rafter.placement, p).y)
+function bearing(frame: Frame, rafter: Member, outside: Plane): number {
+  const across = levelFace(rafter.board).map(p => -distanceTo(outside, toBuilding(rafter.placement, p)))
   if (across.length === 0) return 0
   return Math.max(0, Math.min(Math.max(...across), frame.lumber.plate.depth) - Math.max(Math.min(...across), 0))
 }

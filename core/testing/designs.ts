@@ -1,7 +1,10 @@
 import fc from 'fast-check'
-import { type Base, baseKinds, type Design, type Floor, newDesign, openingKinds, type Seat, standsOnDeck, usualBase, usualBoards, usualFloors, usualOpening, usualSite, type WallOpening } from '../design'
+import { type Base, baseKinds, bracings, type Design, type Floor, layouts, newDesign, openingKinds, type Seat, sheetTops, sheetWays, stacks, standsOnDeck, usualBase, usualBoards, usualFloors, usualOpening, usualSite, type WallOpening, type Walls } from '../design'
 
 const between = (min: number, max: number) => fc.double({ min, max, noNaN: true })
+
+/** Nothing, or a length that a tape shows, mm: what is thinner than a shaving the solid kernel can't be held to. */
+const noneOr = (max: number) => between(0, max).map(each => each < 1 ? 0 : each)
 
 const seats: fc.Arbitrary<Seat> = fc.oneof(
   fc.constant<Seat>({ rule: 'full-bearing' }),
@@ -10,9 +13,26 @@ const seats: fc.Arbitrary<Seat> = fc.oneof(
   fc.constant<Seat>({ rule: 'none' }),
 )
 
+const layout = fc.constantFrom(...layouts)
+/** What walls may have besides; a plain wall more often than not. */
+const further = () => fc.record({
+  layouts: fc.record({ south: layout, east: layout, north: layout, west: layout }), uneven: fc.option(between(-700, 700)), gableLower: fc.option(between(0, 500)), stack: fc.constantFrom(...stacks), bracing: fc.constantFrom(...bracings), gables: fc.constantFrom('studs' as const, 'studs' as const, 'open' as const),
+  longest: fc.constantFrom(2400, 3000, 4876.8), sheathing: fc.option(fc.record({ thickness: between(9, 18), way: fc.constantFrom(...sheetWays), top: fc.constantFrom(...sheetTops), drop: noneOr(250), wide: fc.constantFrom(1200, 1219.2) })),
+})
+
+function furtherOf(more: ReturnType<typeof further> extends fc.Arbitrary<infer T> ? T : never, { height }: { readonly height: number }): Partial<Walls> {
+  const { layouts: from, uneven, gableLower, sheathing, ...rest } = more
+  const north = uneven === null ? null : Math.max(400, height + uneven)
+  const west = gableLower === null ? null : Math.max(400, Math.min(height, north ?? height) - gableLower)
+  return {
+    ...rest, sides: { south: { layout: from.south, height: null }, east: { layout: from.east, height: null }, north: { layout: from.north, height: north }, west: { layout: from.west, height: west } },
+    sheathing: sheathing && { thickness: sheathing.thickness, way: sheathing.way, top: sheathing.top, drop: sheathing.drop, sheet: { length: 2 * sheathing.wide, width: sheathing.wide } },
+  }
+}
+
 /** Random gable sheds within the document's limits, imperial and metric; some can't be framed, and say so. */
 export const gableSheds: fc.Arbitrary<Design> = fc.record({
-  imperial: fc.boolean(), length: between(1200, 7000), width: between(1200, 4800), height: between(900, 3000), rise: between(2.5, 20), eave: between(0, 450), gable: between(0, 400),
+  imperial: fc.boolean(), length: between(1200, 7000), width: between(1200, 4800), height: between(900, 3000), rise: between(2.5, 20), eave: noneOr(450), gable: noneOr(400),
   stud: fc.constantFrom('2x4', '2x6', '38x89', '38x63'), rafter: fc.constantFrom('2x4', '2x6', '2x8', '47x125'), ridge: fc.constantFrom('2x8', '1x10', '47x200'),
   studSpacing: between(300, 620), rafterSpacing: between(300, 1000), topPlates: fc.constantFrom(1 as const, 2 as const), seat: seats,
   through: fc.constantFrom('eaves' as const, 'gables' as const), corner: fc.constantFrom('three-stud' as const, 'nailer' as const),
@@ -26,6 +46,9 @@ export const gableSheds: fc.Arbitrary<Design> = fc.record({
   }
 })
 
+/** Random gable sheds whose walls have layouts, heights, diagonals and sheets of their own. */
+export const furnishedSheds: fc.Arbitrary<Design> = fc.record({ shed: gableSheds, more: further() }).map(({ shed, more }) => ({ ...shed, walls: { ...shed.walls, ...furtherOf(more, shed.walls) } }))
+
 /** How many random cases a property runs: set EARLY_WREN_RUNS for more. */
 export const runs = (usual: number): number => Number(process.env.EARLY_WREN_RUNS ?? usual)
 
@@ -36,7 +59,7 @@ const wallOpenings: fc.Arbitrary<WallOpening[]> = fc.array(fc.record({
 }), { maxLength: 6 }).map(list => list.map(({ wall, kind, at, foot, width, height, section, plies }): WallOpening => ({ ...usualOpening(wall, kind, at, 'imperial'), foot: standsOnDeck(kind) ? 0 : foot, unit: { width, height }, header: { section, plies } })))
 
 /** Random sheds with random openings in their walls. */
-export const openedSheds: fc.Arbitrary<Design> = fc.record({ shed: gableSheds, openings: wallOpenings }).map(({ shed, openings }) => ({ ...shed, walls: { ...shed.walls, openings } }))
+export const openedSheds: fc.Arbitrary<Design> = fc.record({ shed: furnishedSheds, openings: wallOpenings }).map(({ shed, openings }) => ({ ...shed, walls: { ...shed.walls, openings } }))
 
 const below = {
   joist: fc.constantFrom('2x4', '2x6', '2x8', '47x150'), spacing: between(250, 620), runs: fc.constantFrom('width' as const, 'length' as const), ends: fc.constantFrom(1 as const, 2 as const), blocking: fc.constantFrom(0 as const, 1 as const, 2 as const),

@@ -7,7 +7,9 @@ import { formatLength, type Units } from '../measure'
 export const fieldNames: Record<string, string> = {
   'footprint': 'Footprint', 'footprint.length': 'Length', 'footprint.width': 'Span',
   'walls': 'Walls', 'walls.stud': 'Studs and plates', 'walls.spacing': 'Stud spacing', 'walls.height': 'Wall height', 'walls.topPlates': 'Top plates',
-  'walls.through': 'Through walls', 'walls.corner': 'Corners', 'walls.openings': 'Openings',
+  'walls.through': 'Through walls', 'walls.stack': 'Stand over', 'walls.longest': 'Longest plate', 'walls.bracing': 'Bracing', 'walls.gables': 'Gables', 'walls.sides': 'Walls one by one', 'walls.sides.south.height': 'Height of the south wall', 'walls.sides.east.height': 'Height of the east wall', 'walls.sides.north.height': 'Height of the north wall', 'walls.sides.west.height': 'Height of the west wall',
+  'walls.sides.south.layout': 'Layout of the south wall', 'walls.sides.east.layout': 'Layout of the east wall', 'walls.sides.north.layout': 'Layout of the north wall', 'walls.sides.west.layout': 'Layout of the west wall',
+  'walls.sheathing': 'Sheets on the walls', 'walls.sheathing.thickness': 'Sheet thickness', 'walls.sheathing.drop': 'Over the rim', 'walls.sheathing.way': 'Sheets stand', 'walls.sheathing.top': 'Sheets end', 'walls.sheathing.sheet': 'Sheet', 'walls.sheathing.sheet.length': 'Sheet, long side', 'walls.sheathing.sheet.width': 'Sheet, short side', 'walls.corner': 'Corners', 'walls.openings': 'Openings',
   'walls.openings.*.at': 'Middle', 'walls.openings.*.foot': 'Lower edge', 'walls.openings.*.unit.width': 'Unit, width', 'walls.openings.*.unit.height': 'Unit, height', 'walls.openings.*.clearance.width': 'Wider by', 'walls.openings.*.clearance.height': 'Taller by',
   'roof': 'Roof', 'roof.shape': 'Roof shape', 'roof.pitch': 'Pitch', 'roof.pitch.rise': 'Pitch, rise', 'roof.pitch.run': 'Pitch, run', 'roof.rafter': 'Rafters', 'roof.spacing': 'Rafter spacing', 'roof.ridge': 'Ridge',
   'roof.overhang': 'Overhang', 'roof.overhang.eave': 'Overhang at the eaves', 'roof.overhang.gable': 'Overhang at the gables',
@@ -42,6 +44,9 @@ export const roleNames: Record<Role, { one: string, many: string }> = {
   'header': { one: 'header ply', many: 'header plies' },
   'packing': { one: 'header packing', many: 'header packings' },
   'sill': { one: 'sill', many: 'sills' },
+  'gable-stud': { one: 'gable stud', many: 'gable studs' },
+  'wall-sheet': { one: 'wall sheet', many: 'wall sheets' },
+  'brace': { one: 'diagonal brace', many: 'diagonal braces' },
   'rim': { one: 'rim', many: 'rims' },
   'joist': { one: 'joist', many: 'joists' },
   'floor-header': { one: 'floor header', many: 'floor headers' },
@@ -68,6 +73,9 @@ export function adviseOn(role: Role): string {
     case 'post': return 'Set it long, and cut it where it stands, to the level line carried from the highest ground. The length is from the ground as it was measured.'
     case 'deck-sheet': return 'Long way across the joists, ends on a joist.'
     case 'deck-board': return 'Ends on a joist; the last row is ripped to what is left.'
+    case 'wall-sheet': return 'Edges on studs, plates or blocks, an eighth of an inch (3 mm) from the next; its opening cut to the rough size.'
+    case 'gable-stud': return 'Over the stud below it; its top cut at the slope. Cut one, try it under the end rafter.'
+    case 'brace': return 'From plate to plate once the two diagonals are alike; leave it until the wall is sheathed.'
     case 'bottom-plate': return 'It runs through under a door; cut it out there once the wall stands.'
     case 'border': return 'Half its height at a lap, as long as the other is wide; treat the cut ends.'
     case 'skid': return 'Treat the cut ends.'

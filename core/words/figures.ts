@@ -33,7 +33,7 @@ export function explain(figure: Figure, units: Units): string {
     case 'length': return 'Read off the cut board: from the first long point to the last, along its edge.'
     case 'stock': return `The shortest board sold that ${mm('length')} comes out of.`
     case 'angle': return `The slope that rises ${Number(riseInTwelve({ rise: n('rise'), run: n('run') }).toFixed(2))} in 12, from level.`
-    case 'run': return `Half of the span of ${mm('width')}: level, from the outside of the wall to the middle of the ridge.`
+    case 'run': return Math.abs(n('off')) > 0.05 ? `Level, from the outside of the wall to the middle of the ridge, which stands ${mm('off')} past the middle of the span of ${mm('width')} as the eave walls are not alike.`.replace(/which stands [-−](.*?) past/, 'which stands $1 short of') : `Half of the span of ${mm('width')}: level, from the outside of the wall to the middle of the ridge.`
     case 'rise': return `How far the line climbs at ${angle} over the run of ${mm('run')}.`
     case 'line-length': return `The slope at ${angle} over the run of ${mm('run')}, from the outside of the wall to the middle of the ridge; the ridge deduction comes off.`
     case 'unit-length': return `The slope at ${angle} over ${mm('unitRun')} of run: one step of the square.`

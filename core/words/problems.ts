@@ -7,10 +7,12 @@ import { sayLength } from './measures'
 export function sayProblem(problem: Problem, units: Units): string {
   const mm = (value: number): string => sayLength(value, units)
   switch (problem.code) {
-    case 'wall-too-low': return `The walls are too low for plates and studs. Make them at least ${mm(problem.least)}.`
+    case 'wall-too-low': return problem.path === 'walls.height' ? `The walls are too low for plates and studs. Make them at least ${mm(problem.least)}.` : `The ${problem.path.split('.')[2] ?? ''} wall is too low for plates and studs. Make it at least ${mm(problem.least)}.`
     case 'wall-too-short': return `${problem.path === 'footprint.length' ? 'The length' : 'The span'} leaves no room for the corners. Make it at least ${mm(problem.least)}.`
     case 'spacing-too-tight': return `${{ 'walls.spacing': 'Studs', 'roof.spacing': 'Rafters', 'floor.spacing': 'Joists' }[problem.path]} this close would touch. Space them at least ${mm(problem.least)}.`
     case 'rafter-no-length': return `Nothing is left of the rafter between plate and ridge. Make the span at least ${mm(problem.least)}.`
+    case 'ridge-off-span': return `With one eave wall this much higher the ridge leaves the span. Make it ${mm(problem.most)} at most, or the roof steeper.`
+    case 'gable-over-eaves': return `The ${problem.side} wall would stand into the rafters. Make it no higher than the lower eave wall, ${mm(problem.most)}.`
     case 'ridge-into-wall': return `The ridge board reaches ${mm(problem.by)} below the top of the walls. Use a shallower ridge or a steeper pitch.`
     case 'rafter-off-plate': return `At this height above plate the rafter does not touch the wall. Make it ${mm(problem.most)} at most.`
     case 'seat-through-rafter': return `The seat takes the whole rafter. Make the height above plate at least ${mm(problem.least)}, the rafter deeper or the slope less.`

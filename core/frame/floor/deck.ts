@@ -1,14 +1,12 @@
 import type { Deck, Floor } from '../../design'
-import { flip, place, planeAt, vec } from '../../geometry'
+import { flip, place, vec } from '../../geometry'
 import { type Section, sheetSection } from '../../lumber'
+import { around, cutOut, SLIVER } from '../around'
 import { level, SPARE } from '../between'
 import { rowOf, type Stretch } from '../layout'
 import type { BuildingCut, Order } from '../member'
-import { overlaps, type Rect, within } from '../rect'
+import type { Rect } from '../rect'
 import { axesOf, type Bay } from './bay'
-
-/** Pieces smaller than this either way are left out of a deck, mm. */
-const SLIVER = 12
 
 /** Lays a deck on a bay: `breaks` are where its ends may meet along the rims (the middle of each joist), `top` the deck's surface. */
 export function layDeck(deck: Deck | { kind: 'boards', section: string, gap: number }, board: Section | null, bay: Bay, joists: readonly Stretch[], openings: readonly Rect[], top: number, stock: number): Order[] {
@@ -69,20 +67,6 @@ function layBoards(gap: number, section: Section, bay: Bay, joists: readonly Str
   })
 }
 
-/** What of a rectangle is left about openings: whole pieces where an opening runs across it, else the piece with what is to be cut out of it. */
-function around(rect: Rect, openings: readonly Rect[]): { rect: Rect, notches: readonly Rect[] }[] {
-  const holes = openings.filter(each => overlaps(each, rect))
-  if (holes.some(hole => within(rect, hole))) return []
-  for (const hole of holes) {
-    const acrossY = hole.y0 <= rect.y0 + SLIVER && hole.y1 >= rect.y1 - SLIVER
-    const acrossX = hole.x0 <= rect.x0 + SLIVER && hole.x1 >= rect.x1 - SLIVER
-    if (!acrossY && !acrossX) continue
-    const sides = acrossY ? [{ ...rect, x1: hole.x0 }, { ...rect, x0: hole.x1 }] : [{ ...rect, y1: hole.y0 }, { ...rect, y0: hole.y1 }]
-    return sides.filter(({ x0, x1, y0, y1 }) => x1 - x0 > SLIVER && y1 - y0 > SLIVER).flatMap(side => around(side, openings))
-  }
-  return [{ rect, notches: holes }]
-}
-
 /** A board or sheet laid flat, good face up, as wide as its section or ripped to what the rectangle leaves; it runs along the bay's rims. */
 function flatBoard(id: string, role: 'deck-sheet' | 'deck-board', section: Section, bay: Bay, rect: Rect, notches: readonly Rect[], top: number): Order {
   const along = bay.joists === 'y' ? 'x' : 'y'
@@ -93,14 +77,8 @@ function flatBoard(id: string, role: 'deck-sheet' | 'deck-board', section: Secti
   const rip: BuildingCut[] = high - low < section.depth - 1e-6 ? [{ kind: 'end', name: 'rip', plane: level(across, high) }] : []
   return {
     id, role, section, placement: at, blankLength: to - from + 2 * SPARE,
-    cuts: [{ kind: 'end', name: 'square', plane: flip(level(along, from)) }, { kind: 'end', name: 'square', plane: level(along, to) }, ...rip, ...notches.map(cutOut)],
+    cuts: [{ kind: 'end', name: 'square', plane: flip(level(along, from)) }, { kind: 'end', name: 'square', plane: level(along, to) }, ...rip, ...notches.map(each => cutOut(each))],
   }
-}
-
-/** What an opening takes out of a board that lies over it. */
-function cutOut({ x0, x1, y0, y1 }: Rect): BuildingCut {
-  const side = (x: number, y: number, nx: number, ny: number): { name: 'cutout', plane: ReturnType<typeof planeAt> } => ({ name: 'cutout', plane: planeAt(vec(x, y, 0), vec(nx, ny, 0)) })
-  return { kind: 'notch', name: 'cutout', sides: [side(x0, y0, -1, 0), side(x1, y1, 1, 0), side(x0, y0, 0, -1), side(x1, y1, 0, 1)] }
 }
 
 /** Thickness of a floor's deck, mm. */

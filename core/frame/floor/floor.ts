@@ -11,7 +11,7 @@ import { frameBay } from './joists'
 export interface FloorLumber { readonly joist: Section, readonly deck: Section | null, readonly porch: Section | null }
 
 /** A framed floor. `bottom` is the level of the joists' lower edges, and `rect` the whole of it with its porch. */
-export interface FloorFrame { readonly orders: readonly Order[], readonly problems: readonly Problem[], readonly bays: readonly Bay[], /** Openings that could be framed. */ readonly openings: readonly Rect[], readonly bottom: number, readonly rect: Rect }
+export interface FloorFrame { readonly orders: readonly Order[], readonly problems: readonly Problem[], readonly bays: readonly Bay[], /** Where the floor's own joists stand along the axis they are laid out along. */ readonly joists: readonly { readonly axis: 'x' | 'y', readonly at: Stretch }[], /** Openings that could be framed. */ readonly openings: readonly Rect[], readonly bottom: number, readonly rect: Rect, /** Level of the porch's boards, mm; null without one. */ readonly porchTop: number | null }
 
 /** Level of the joists' lower edges, mm; the deck's surface is at 0. */
 export const floorBottom = (floor: Floor, lumber: FloorLumber): number => -deckThickness(floor, lumber.deck) - lumber.joist.depth
@@ -25,22 +25,24 @@ export function frameFloor(design: Design, asked: Floor, lumber: FloorLumber): F
   const bays = baysOf(design, floor)
   const bottom = floorBottom(floor, lumber)
   const rect = outer(bays)
-  if (has('spacing-too-tight') || has('floor-too-small')) return { orders: [], problems: bad, bays, openings: [], bottom, rect }
+  if (has('spacing-too-tight') || has('floor-too-small')) return { orders: [], problems: bad, bays, joists: [], openings: [], bottom, rect, porchTop: null }
   const off = openingProblems(floor, lumber, bays)
   const problems = [...bad, ...off.map(each => each.problem)]
   const openings = floor.openings.filter((_, i) => !off.some(each => each.number === i)).map(openingRect)
   const top = bottom + joist.depth
   const stock = stockLengths[design.units].at(-1) ?? 6000
+  const places: { axis: 'x' | 'y', at: Stretch }[] = []
   const orders = bays.flatMap((bay) => {
     const porch = bay.id === 'porch'
     const framed = frameBay(porch ? { ...floor, doubled: [] } : floor, bay, porch ? [] : openings, joist, top)
     const joists = framed.filter(order => order.role === 'joist').map(order => placeAlongRims(order, bay))
+    if (!porch) places.push(...joists.map(at => ({ axis: bay.joists === 'y' ? 'x' as const : 'y' as const, at })))
     const deck = porch && floor.porch ? { kind: 'boards' as const, section: floor.porch.board, gap: floor.porch.gap } : floor.deck
     const board = porch ? lumber.porch : lumber.deck
     const surface = top + (porch ? board?.thickness ?? 0 : deckThickness(floor, lumber.deck))
     return [...framed, ...layDeck(deck, board, bay, joists, openings, surface, stock)]
   })
-  return { orders, problems, bays, openings, bottom, rect }
+  return { orders, problems, bays, joists: places, openings, bottom, rect, porchTop: floor.porch ? top + (lumber.porch?.thickness ?? 0) : null }
 }
 
 function placeAlongRims({ placement, section }: Order, bay: Bay): Stretch {

@@ -5,5 +5,6 @@ import type { RoofShape } from './shape'
 /** Every roof shape by its name in the document. */
 export const roofShapes: Record<Roof['shape'], RoofShape> = { gable }
 
+export { rafterPlaces } from './gable'
 export { heightAbovePlate } from './seat'
-export type { RoofDatum, RoofLumber } from './shape'
+export type { RoofDatum, RoofLumber, SlopeDatum } from './shape'

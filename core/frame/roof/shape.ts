@@ -7,18 +7,29 @@ import type { Problem } from '../problem'
 /** Sections a roof is framed of. */
 export interface RoofLumber { readonly rafter: Section, readonly ridge: Section, readonly plate: Section }
 
+/** The faces of the building that cut one slope's rafters. Each looks away from the rafter, or out of the roof. */
+export interface SlopeDatum {
+  /** Deck to the top of the plate it stands on, mm; and that level as a plane, looking up. */
+  readonly height: number
+  readonly plateTop: Plane
+  readonly wallOutside: Plane
+  readonly ridgeFace: Plane
+  readonly tail: Plane
+  readonly roofTop: Plane
+  /** Through the rafters' lower edges, looking up: what stands under them is cut by it. */
+  readonly underside: Plane
+  /** Level, from the wall's outside to the middle of the ridge, mm. */
+  readonly run: number
+}
+
 /** The faces of the building that cut a gable roof's boards. */
 export interface RoofDatum {
   /** Degrees above level. */
   readonly angle: number
-  /** Looks up. */
-  readonly plateTop: Plane
-  /** The south slope's planes; the north's are their mirror images. Each looks the way its name says, away from the rafter or out of the roof. */
-  readonly wallOutside: Plane
+  readonly slopes: Readonly<Record<'south' | 'north', SlopeDatum>>
   readonly ridgeCentre: Plane
-  readonly ridgeFace: Plane
-  readonly tail: Plane
-  readonly roofTop: Plane
+  /** Middle of the ridge from the south wall's outside, mm. */
+  readonly ridgeMiddle: number
   /** Top of the ridge board above the deck, mm. */
   readonly ridgeTop: number
 }

@@ -1,0 +1,36 @@
+<script setup lang="ts">
+/** How all walls are built. */
+const open = defineModel<boolean>({ required: true })
+const bench = useBench()
+const sections = useSectionChoices()
+const stud = useChoice<string>('walls.stud')
+const plates = useChoice<number>('walls.topPlates')
+const through = useChoice<string>('walls.through')
+const corner = useChoice<string>('walls.corner')
+const stack = useChoice<string>('walls.stack')
+const bracing = useChoice<string>('walls.bracing')
+const gables = useChoice<string>('walls.gables')
+const uneven = computed(() => new Set((bench.plan?.frame.walls ?? []).map(wall => Math.round(wall.height * 1000))).size > 1)
+</script>
+
+<template>
+  <Dialog v-model:visible="open" modal header="How the walls are built" :style="{ width: '30rem' }" :breakpoints="{ '720px': '96vw' }">
+    <div v-if="bench.design" class="rows">
+      <ChoiceField v-model="stud" label="Studs" :options="sections" />
+      <ChoiceField v-model="plates" label="Top plates" :options="[{ value: 1, label: 'One' }, { value: 2, label: 'Two' }]" />
+      <MeasureField path="walls.longest" :value="bench.design.walls.longest" />
+      <ChoiceField v-model="through" label="Run through" :options="[{ value: 'eaves', label: 'Eaves' }, { value: 'gables', label: 'Gables' }]" />
+      <p v-if="uneven" class="quiet">Walls of unlike heights: the eave walls run through.</p>
+      <ChoiceField v-model="corner" label="Corners" :options="[{ value: 'three-stud', label: 'Third stud' }, { value: 'nailer', label: 'Nailer laid flat' }]" />
+      <ChoiceField v-model="stack" label="Studs stand" :options="[{ value: 'own', label: 'On their own layout' }, { value: 'joists', label: 'Over the joists' }, { value: 'rafters', label: 'Under the rafters' }]" />
+      <ChoiceField v-model="bracing" label="Diagonals" :options="[{ value: 'none', label: 'None' }, { value: 'temporary', label: 'For a while, inside' }, { value: 'let-in', label: 'Let in, outside' }]" />
+      <ChoiceField v-model="gables" label="Gables" :options="[{ value: 'studs', label: 'Studs' }, { value: 'open', label: 'Open' }]" />
+    </div>
+    <template #footer><Button label="Close" @click="open = false" /></template>
+  </Dialog>
+</template>
+
+<style scoped>
+.rows { display: grid; gap: 10px; justify-items: start; }
+.rows :deep(.choice), .rows :deep(.measure) { display: grid; grid-template-columns: 8.5rem 1fr; width: 100%; align-items: center; }
+</style>

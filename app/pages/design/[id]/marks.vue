@@ -1,0 +1,68 @@
+<script setup lang="ts">
+import { formatLength } from '../../../../core/measure'
+import { platePair, wallOrder } from '../../../../core/plan'
+import { fileName } from '../../../../core/output'
+import { readAloud, sayLength } from '../../../../core/words'
+import { saveFile } from '../../../composables/useFiles'
+import { stripLines } from '../../../logic/strip-pages'
+
+definePageMeta({ key: route => `marks-${String(route.params.id)}` })
+const route = useRoute()
+const bench = useBench()
+const id = computed(() => String(route.params.id))
+onMounted(() => void bench.open(id.value))
+onBeforeUnmount(() => bench.close())
+useHead({ title: () => bench.design ? `${bench.design.name}, plate marks · Early Wren` : 'Early Wren' })
+
+/** mm of paper along a line: a sheet laid upright, less its margins. */
+const PAPER = 180
+const scales = [{ value: 'fit', label: 'On one line' }, { value: '10', label: '1 to 10' }, { value: '5', label: '1 to 5' }, { value: '1', label: 'Full size' }]
+const chosen = ref('fit')
+const units = computed(() => bench.design?.units ?? 'imperial')
+const say = (mm: number): string => formatLength(mm, { units: units.value })
+const walls = computed(() => bench.plan ? wallOrder(bench.plan).map((wall) => {
+  const pair = platePair(bench.plan!.frame, wall.name)
+  const end = { x: { low: 'west', high: 'east' }, y: { low: 'south', high: 'north' } }[wall.along][pair.end]
+  return { wall, pair, end, calls: readAloud(pair, units.value), ...stripLines(pair.length, PAPER, chosen.value === 'fit' ? null : 1 / Number(chosen.value)) }
+}) : [])
+const words = (name: string): string => `${name[0]?.toUpperCase()}${name.slice(1)} wall`
+const print = (): void => window.print()
+function saveText(): void {
+  if (!bench.design) return
+  const text = walls.value.map(({ wall, pair, end, calls }) => [`${words(wall.name)}, both plates ${sayLength(pair.length, units.value)}, tape hooked on the ${end} end`, ...calls.map(call => call.say)].join('\n')).join('\n\n')
+  saveFile(fileName(`${bench.design.name} plate marks`, 'txt'), `${text}\n`, 'text/plain')
+}
+</script>
+
+<template>
+  <main v-if="bench.plan && bench.design" class="page">
+    <nav class="acts no-print">
+      <NuxtLink :to="`/design/${id}/walls`"><i class="pi pi-arrow-left" aria-hidden="true" /> Walls</NuxtLink>
+      <SelectButton v-model="chosen" :options="scales" option-value="value" option-label="label" :allow-empty="false" aria-label="How long on paper" />
+      <Button label="Print" icon="pi pi-print" @click="print" />
+      <Button label="Text" icon="pi pi-download" outlined aria-label="Save the list to read aloud as text" @click="saveText" />
+    </nav>
+    <h1>{{ bench.design.name }}: plate marks</h1>
+    <p class="quiet">Lay the two plates side by side and mark across both. Near sides, running from one end; the letter is written ahead of the line. {{ chosen === '1' ? 'Full size: check a line with the tape after printing, then lay the lines end to end.' : '' }}</p>
+    <section v-for="{ wall, pair, end, calls, scale, lines } in walls" :key="wall.name" class="wall" :aria-label="words(wall.name)">
+      <h2>{{ words(wall.name) }}</h2>
+      <p>Both plates <b class="figures">{{ sayLength(pair.length, units) }}</b>, tape hooked on the {{ end }} end<template v-if="pair.joints.length">, joined at <b class="figures">{{ pair.joints.map(say).join(', ') }}</b></template>.</p>
+      <StripOnPaper v-for="(line, i) in lines" :key="i" :pair="pair" :line="line" :scale="scale" :units="units" />
+      <ol class="calls">
+        <li v-for="(call, i) in calls" :key="i">{{ call.say }}</li>
+      </ol>
+    </section>
+  </main>
+  <main v-else class="page"><p role="status">{{ bench.state === 'opening' || bench.state === 'closed' ? 'Laying out the boards …' : 'This design is not on the shelf.' }} <NuxtLink to="/">To the shelf</NuxtLink></p></main>
+</template>
+
+<style scoped>
+.page { max-width: 56rem; margin: 0 auto; padding: 16px; display: grid; gap: 10px; }
+.acts { display: flex; flex-wrap: wrap; gap: 12px; align-items: center; }
+.acts a { min-height: var(--target); display: inline-flex; gap: 8px; align-items: center; margin-right: auto; }
+.wall { border-top: 2px solid var(--ink); padding-top: 10px; display: grid; gap: 6px; overflow-x: auto; }
+.calls { columns: 2; column-gap: 32px; margin: 4px 0 8px; padding-left: 2.2rem; font-family: var(--figures); font-size: .95rem; }
+.calls li { break-inside: avoid; padding: 2px 0; }
+@media (max-width: 720px) { .calls { columns: 1; } }
+@media print { .page { padding: 0; max-width: none; display: block; } .wall { break-inside: auto; display: block; overflow: visible; } .wall + .wall { break-before: page; } }
+</style>

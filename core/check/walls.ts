@@ -1,0 +1,49 @@
+import { sideNames } from '../design'
+import { INCH } from '../measure'
+import { liftingOf, type Plan, stackingOf } from '../plan'
+import type { Caution } from './caution'
+
+/** Customary limits of walls. */
+export const wallLimits = {
+  /** mm from a rafter to a stud under two top plates, where studs and rafters both stand wider than 16 in: IRC R602.3.3 (from memory). */
+  farFromStud: 5 * INCH,
+  wide: 16 * INCH,
+} as const
+
+/** What is to be minded about the walls: their plates, diagonals, sheets and raising. */
+export function wallCautions(plan: Plan): Caution[] {
+  return plan.frame.members.some(member => member.role === 'bottom-plate') ? [...farRafters(plan), ...singlePlates(plan), ...unbraced(plan), ...looseEdges(plan), ...tilting(plan)] : []
+}
+
+function farRafters(plan: Plan): Caution[] {
+  const { design: { walls, roof }, frame } = plan
+  const { wide, farFromStud } = wallLimits
+  if (walls.topPlates !== 2 || walls.spacing <= wide + 1e-6 || roof.spacing <= wide + 1e-6) return []
+  const far = frame.walls.flatMap(wall => stackingOf(plan, wall).rafters).filter(each => each.off > farFromStud + 1e-6)
+  return far.length ? [{ code: 'rafter-far-from-stud', members: far.map(each => each.member), numbers: { count: far.length, limit: farFromStud, spacing: walls.spacing } }] : []
+}
+
+function singlePlates({ design, frame }: Plan): Caution[] {
+  const spliced = frame.members.filter(({ id }) => /\/plate\/top\/\d+$/.test(id))
+  return design.walls.topPlates === 1 && spliced.length ? [{ code: 'single-plate-joint', members: spliced.map(each => each.id), numbers: {} }] : []
+}
+
+const membersOf = ({ frame }: Plan, wall: string): string[] => frame.members.filter(({ id }) => id.startsWith(`walls/${wall}/`)).map(({ id }) => id)
+
+function unbraced(plan: Plan): Caution[] {
+  if (plan.design.walls.bracing === 'none') return []
+  return sideNames.filter(wall => plan.frame.braces[wall] === 0).map(wall => ({ code: 'wall-unbraced', members: membersOf(plan, wall), numbers: {}, names: { wall } }))
+}
+
+function looseEdges(plan: Plan): Caution[] {
+  const count = sideNames.reduce((sum, wall) => sum + plan.frame.looseJoints[wall], 0)
+  const sheets = plan.frame.members.filter(member => member.role === 'wall-sheet').map(member => member.id)
+  return count ? [{ code: 'sheet-edge-loose', members: sheets, numbers: { count } }] : []
+}
+
+function tilting(plan: Plan): Caution[] {
+  return sideNames.flatMap((wall): Caution[] => {
+    const { needs, room } = liftingOf(plan, wall)
+    return needs > room + 1e-6 ? [{ code: 'wall-no-room', members: membersOf(plan, wall), numbers: { needs, room }, names: { wall } }] : []
+  })
+}

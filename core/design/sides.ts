@@ -1,0 +1,24 @@
+import { lengthField } from './length-field'
+import { limits } from './limits'
+import { z } from './zod'
+
+/** The four outside walls by the side they stand on, in the order they are told. */
+export type SideName = 'south' | 'east' | 'north' | 'west'
+export const sideNames: readonly SideName[] = ['south', 'east', 'north', 'west']
+
+/**
+ * Where a wall's layout begins: on centre from its low end (west, or south) or its high end, each set back so that sheets break on studs; or spread about its middle, the
+ * bays at both ends alike.
+ */
+export const layouts = ['low', 'high', 'centred'] as const
+export type LayoutFrom = typeof layouts[number]
+
+/** What one wall has of its own. `height` deck to the top of its top plate, mm; null for that of all walls. */
+export interface Side { readonly layout: LayoutFrom, readonly height: number | null }
+
+const sideSchema = z.strictObject({ layout: z.enum(layouts).default('low'), height: lengthField(limits.wallHeight).nullable().default(null) })
+
+export const usualSide: Side = { layout: 'low', height: null }
+export const usualSides: Readonly<Record<SideName, Side>> = { south: usualSide, east: usualSide, north: usualSide, west: usualSide }
+
+export const sidesSchema = z.strictObject({ south: sideSchema.default(usualSide), east: sideSchema.default(usualSide), north: sideSchema.default(usualSide), west: sideSchema.default(usualSide) }).default(usualSides)

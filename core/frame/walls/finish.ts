@@ -1,0 +1,54 @@
+import type { Design } from '../../design'
+import type { Section } from '../../lumber'
+import type { Stretch } from '../layout'
+import type { Order } from '../member'
+import type { RoofDatum } from '../roof'
+import { type WallBoard, wallOrder } from './board'
+import { braceWall } from './bracing'
+import { gableLine, gableStuds } from './gable-studs'
+import type { StackLines } from './places'
+import { sheatheWall } from './sheathing'
+import type { WallName } from './wall'
+import type { FramedWall } from './walls'
+
+/** Sections and lines of the building that walls are finished with. */
+export interface FinishAsk {
+  readonly design: Design
+  readonly stud: Section
+  readonly ridge: Section
+  readonly brace: Section
+  readonly lines: StackLines
+  readonly roof: RoofDatum
+  /** Where rafters stand along the ridge; none where the roof could not be framed. */
+  readonly rafters: readonly Stretch[]
+  /** How far below the deck a wall's sheets may reach, mm. */
+  readonly drop: (wall: WallName) => number
+}
+
+/** All boards of the walls, gables and sheets; `loose` counts the plumb joints of each wall's sheets with no stud behind them, `braces` its diagonals. */
+export interface FinishedWalls { readonly orders: readonly Order[], readonly loose: Readonly<Record<WallName, number>>, readonly braces: Readonly<Record<WallName, number>> }
+
+/** Puts on the framed walls what needs the roof: gable studs, diagonals, sheets and the blocks behind their joints. */
+export function finishWalls(ask: FinishAsk, framed: readonly FramedWall[]): FinishedWalls {
+  const loose: Record<WallName, number> = { south: 0, east: 0, north: 0, west: 0 }
+  const braces: Record<WallName, number> = { south: 0, east: 0, north: 0, west: 0 }
+  const orders = framed.flatMap((each) => {
+    const { name } = each.wall
+    const gable = gableOf(ask, each)
+    const covered = ask.design.walls.sheathing ? sheatheWall({ ...ask, sheathing: ask.design.walls.sheathing, framed: each, drop: ask.drop(name), gable: gable?.studs.length ? gable : null }) : { sheets: [], blocks: [], loose: 0 }
+    const boards = [...each.boards, ...covered.blocks.filter(block => !block.id.includes('/gable/'))]
+    const { bracing } = ask.design.walls
+    const braced = bracing === 'none' ? { orders: [], boards } : braceWall({ ...each, boards }, ask.stud, ask.brace, bracing)
+    loose[name] = covered.loose
+    braces[name] = braced.orders.length
+    const above: readonly WallBoard[] = [...gable?.studs ?? [], ...covered.blocks.filter(block => block.id.includes('/gable/'))]
+    return [...[...braced.boards, ...above].map(board => wallOrder(each.wall, board)), ...braced.orders, ...covered.sheets]
+  })
+  return { orders, loose, braces }
+}
+
+function gableOf({ design, stud, ridge, lines, roof, rafters }: FinishAsk, { wall }: FramedWall) {
+  if (wall.along === 'x' || !rafters.length || design.walls.gables === 'open') return null
+  const line = gableLine(roof, ridge)
+  return { line, studs: gableStuds(design, wall, stud, lines, roof, line) }
+}

@@ -1,0 +1,42 @@
+import type { Section } from '../../lumber'
+import { level } from '../between'
+import { type Stretch, withLayout } from '../layout'
+import type { Order } from '../member'
+import { upright, type WallBoard } from './board'
+import { type Clear, isOnDeck, LEAST_CRIPPLE, packingOf, type RoughOpening } from './openings'
+import type { Wall } from './wall'
+
+/** Kings, jacks, header plies and packing, sill and cripples of one rough opening; `layout` the wall's lines. */
+export function openingBoards(wall: Wall, stud: Section, { bottom, top }: Clear, rough: RoughOpening, layout: readonly number[]): WallBoard[] {
+  const t = stud.thickness
+  const { s, z, header, opening, number } = rough
+  const id = (part: string): string => `walls/${wall.name}/opening/${number + 1}/${part}`
+  const standing = (role: Order['role'], part: string, from: number, reach: Stretch): WallBoard => upright(stud, role, id(part), from, reach)
+  const span = { from: s.from - t, to: s.to + t }
+  const onEdge = (part: string, role: Order['role'], section: Section, across: number): WallBoard =>
+    ({ id: id(part), role, section, runs: 'along', wide: 'up', s: span, z: { from: z.to, to: z.to + header.depth }, across })
+  const { plies } = opening.header
+  // the first ply lies at the wall's outside, where sheets are nailed, the others at its inside, packing between
+  const fromOutside = (off: number, thickness: number): number => wall.outside === 'low' ? off : stud.depth - off - thickness
+  const across = (ply: number): number => fromOutside(ply === 0 ? 0 : stud.depth - (plies - ply) * header.thickness, header.thickness)
+  const plyBoards = Array.from({ length: plies }, (_, ply) => onEdge(`header/${ply + 1}`, 'header', header, across(ply)))
+  const packing = packingOf(rough, stud)
+  // packing is a strip of sheet as long and as tall as the header, ripped off the sheet's width
+  const packed: WallBoard[] = packing ? [{ ...onEdge('packing', 'packing', packing, fromOutside(header.thickness, packing.thickness)), cuts: [{ kind: 'end', name: 'rip', plane: level('z', z.to + header.depth) }] }] : []
+  const onLayout = withLayout([], layout.filter(at => at > s.from && at < s.to), t).filter(each => each.from >= s.from - 1e-6 && each.to <= s.to + 1e-6)
+  const over: Stretch = { from: z.to + header.depth, to: top }
+  const above = over.to - over.from < LEAST_CRIPPLE ? [] : cripplePlaces(onLayout, span, t).map((each, i) => standing('cripple', `over/${i + 1}`, each.from, over))
+  const sill: WallBoard[] = isOnDeck(z) ? [] : [
+    { id: id('sill'), role: 'sill', section: stud, runs: 'along', wide: 'across', s, z: { from: z.from - t, to: z.from }, across: 0 },
+    ...cripplePlaces(onLayout, s, t).map((each, i) => standing('cripple', `under/${i + 1}`, each.from, { from: bottom, to: z.from - t })),
+  ]
+  const whole = { from: bottom, to: top }
+  const jack = { from: bottom, to: z.to }
+  return [standing('king', 'king/1', s.from - 2 * t, whole), standing('king', 'king/2', s.to + t, whole), standing('jack', 'jack/1', s.from - t, jack), standing('jack', 'jack/2', s.to, jack), ...plyBoards, ...packed, ...above, ...sill]
+}
+
+/** Cripples keep the wall's layout, with one at each end of what they carry or stand on. */
+function cripplePlaces(onLayout: readonly Stretch[], span: Stretch, t: number): Stretch[] {
+  const ends = span.to - span.from < 2 * t ? [{ from: span.from, to: span.from + t }] : [{ from: span.from, to: span.from + t }, { from: span.to - t, to: span.to }]
+  return [...ends, ...onLayout.filter(each => !ends.some(end => end.from < each.to - 1e-6 && each.from < end.to - 1e-6))].sort((a, b) => a.from - b.from)
+}

@@ -1,0 +1,178 @@
+import type { Design, Sheathing } from '../../design'
+import { meets, vec } from '../../geometry'
+import { type Section, sheetSection } from '../../lumber'
+import { radians } from '../../measure'
+import { around, cutOut, SLIVER } from '../around'
+import { level, squareBoard } from '../between'
+import { rowOf, type Stretch } from '../layout'
+import type { BuildingCut, Order } from '../member'
+import type { Rect } from '../rect'
+import type { RoofDatum } from '../roof'
+import { blocksAt } from './blocks'
+import { type WallBoard, wallPoint } from './board'
+import { type OuterWood, outerWood, plumbJoints } from './framing-lines'
+import type { GableLine } from './gable-studs'
+import { levelAllRound, type Wall } from './wall'
+import type { FramedWall } from './walls'
+
+/** Sheets of one wall, the blocks behind their level joints, and how many plumb joints have no wood behind them. */
+export interface Covered { readonly sheets: readonly Order[], readonly blocks: readonly WallBoard[], readonly loose: number }
+
+/** What the sheets of a wall meet: its own boards and openings, the gable's studs over it, and the roof. */
+export interface CoverAsk {
+  readonly design: Design
+  readonly sheathing: Sheathing
+  readonly framed: FramedWall
+  readonly stud: Section
+  readonly roof: RoofDatum
+  /** Where rafters stand along the ridge; none where they could not be framed. */
+  readonly rafters: readonly Stretch[]
+  /** Lowest the sheets may begin below the deck, mm. */
+  readonly drop: number
+  readonly gable: { readonly studs: readonly WallBoard[], readonly line: GableLine } | null
+}
+
+/** Lays a wall's sheets from its layout end, broken on studs, openings cut out; those of a gable from its plate to the roof's planes, cut round the ridge. */
+export function sheatheWall(ask: CoverAsk): Covered {
+  const lower = coverRows(ask, 'sheet', wallRows(ask), ask.framed.boards, ask.framed.rough, [...openingHoles(ask.framed), ...tailHoles(ask)], [])
+  const upper = ask.gable ? coverGable(ask, ask.gable) : nothing
+  return { sheets: [...lower.sheets, ...upper.sheets], blocks: [...lower.blocks, ...upper.blocks], loose: lower.loose + upper.loose }
+}
+
+const nothing: Covered = { sheets: [], blocks: [], loose: 0 }
+
+const sideOf = (wall: Wall): 'south' | 'north' | null => wall.name === 'south' || wall.name === 'north' ? wall.name : null
+
+/** The level that a slope's rafters reach down to at the sheets' outer face, mm; null where no tail passes outside the wall. */
+function tailLevel({ design: { roof: { overhang: { eave }, seat } }, sheathing, roof, framed: { wall }, rafters }: CoverAsk): number | null {
+  const side = sideOf(wall)
+  if (!side || !rafters.length || eave < 1e-6 || seat.rule === 'none') return null
+  const { underside, wallOutside } = roof.slopes[side]
+  const at = meets(underside, vec(0, wallOutside.normal.y * wallOutside.offset, 0), vec(0, 0, 1)) ?? 0
+  return at - Math.min(sheathing.thickness, eave) * Math.tan(radians(roof.angle))
+}
+
+/** Rows of a wall's sheets from the bottom; a level joint lies between two. */
+function wallRows(ask: CoverAsk): Stretch[] {
+  const { sheathing, framed: { wall, boards } } = ask
+  const foot = Math.min(...boards.map(board => board.z.from))
+  const tail = tailLevel(ask)
+  const top = tail !== null && sheathing.top === 'under-tails' ? Math.min(wall.height, tail) : wall.height
+  return rowsOf({ from: foot > 0 ? foot : 0 - ask.drop, to: top }, sheathing, STRIP)
+}
+
+function rowsOf({ from, to }: Stretch, { sheet, way }: Sheathing, least: number): Stretch[] {
+  const tall = way === 'upright' ? Math.max(sheet.length, sheet.width) : Math.min(sheet.length, sheet.width)
+  const count = Math.max(0, Math.ceil((to - from - SLIVER) / tall))
+  const rest = to - from - (count - 1) * tall
+  // a strip too low to nail takes some of the row under it
+  const short = count > 1 && rest < least ? least - rest : 0
+  const level = (i: number): number => i >= count ? to : from + i * tall - (i === count - 1 && i > 0 ? short : 0)
+  return Array.from({ length: count }, (_, i) => ({ from: level(i), to: level(i + 1) }))
+}
+
+/** Lowest strip of a sheet that is laid, and lowest tip of a gable, mm. */
+const STRIP = 100
+const TIP = 300
+
+const openingHoles = ({ rough }: FramedWall): Rect[] => rough.map(({ s, z }) => ({ x0: s.from, x1: s.to, y0: z.from, y1: z.to }))
+
+/** What the tails take out of sheets that reach to the plate's top. */
+function tailHoles(ask: CoverAsk): Rect[] {
+  const at = tailLevel(ask)
+  if (at === null || ask.sheathing.top === 'under-tails' || at >= ask.framed.wall.height) return []
+  return ask.rafters.map(({ from, to }) => ({ x0: from, x1: to, y0: at, y1: ask.framed.wall.height + 1 }))
+}
+
+function coverGable(ask: CoverAsk, { studs, line }: NonNullable<CoverAsk['gable']>): Covered {
+  const { design, framed: { wall }, roof, sheathing } = ask
+  const { ridge } = line
+  const peak = line.top(roof.ridgeMiddle)
+  const hole: Rect[] = design.roof.overhang.gable > 1e-6 ? [{ x0: ridge.from, x1: ridge.to, y0: ridge.bottom, y1: peak + 1 }] : []
+  const slopes = (['south', 'north'] as const).map((side): BuildingCut => ({ kind: 'end', name: 'slope', plane: roof.slopes[side].roofTop }))
+  return coverRows(ask, 'gable/sheet', rowsOf({ from: wall.height, to: peak }, sheathing, TIP), studs, [], hole, slopes)
+}
+
+function coverRows(ask: CoverAsk, part: string, rows: readonly Stretch[], boards: readonly WallBoard[], rough: FramedWall['rough'], holes: readonly Rect[], slopes: readonly BuildingCut[]): Covered {
+  const { sheathing, framed: { wall }, stud, gable } = ask
+  const wood = outerWood(wall, boards, rough, stud.depth)
+  const up = slopes.length > 0 && gable ? gable.line : null
+  const laid = rows.map((z, r) => ({ z, ...columns(ask, wood, z, r, up) }))
+  const sheets = laid.flatMap(({ z, row }, r) => row.flatMap((s, c) => pieces(ask, `walls/${wall.name}/${part}/${r + 1}/${c + 1}`, s, z, holes, slopes, up)))
+  // a seam close over another finds that one's blocks already there
+  const blocks = seamsOf(rows, wood, sheathing).reduce<readonly WallBoard[]>((found, z, i) => [...found, ...seamBlocks(ask, z, `walls/${wall.name}/${up ? 'gable/block' : 'block'}/${i + 1}`, [...boards, ...found], rough, up)], [])
+  return { sheets, blocks, loose: laid.reduce((sum, each) => sum + each.loose, 0) }
+}
+
+/** Level joints that want blocks: between rows, and the top edge where no plate lies behind it. */
+function seamsOf(rows: readonly Stretch[], wood: OuterWood, sheathing: Sheathing): number[] {
+  const between = rows.slice(0, -1).map(each => each.to)
+  const top = rows[rows.length - 1]?.to
+  const plates = wood.boards.filter(board => board.role === 'top-plate')
+  const bare = top !== undefined && plates.length > 0 && sheathing.top === 'under-tails' && top < Math.min(...plates.map(board => board.z.from)) + 5
+  return bare ? [...between, top] : between
+}
+
+function seamBlocks({ design, framed: { wall }, stud, roof }: CoverAsk, z: number, id: string, boards: readonly WallBoard[], rough: FramedWall['rough'], up: GableLine | null): WallBoard[] {
+  // between the plates alone: higher up their own plates, or the next wall's lapped over, lie behind the joint
+  if (!up && z > Math.min(...boards.filter(board => board.role === 'top-plate').map(board => board.z.from)) - 1e-6) return []
+  if (!up) return blocksAt({ wall, stud, boards, rough, taken: [], reach: { from: wall.from, to: wall.to }, id, cuts: () => [] }, z)
+  // where an eave wall is higher than the gable wall its end stands in the gable
+  const between = levelAllRound(design) ? { from: 0, to: wall.overall } : wall
+  // in a gable a row reaches from rafter to rafter, its outermost blocks cut by them
+  const run = (height: number, side: 'south' | 'north'): number => meets(roof.slopes[side].underside, vec(0, 0, height), vec(0, 1, 0)) ?? 0
+  const reach = { from: Math.max(between.from, run(z - stud.depth / 2, 'south')), to: Math.min(between.to, run(z - stud.depth / 2, 'north')) }
+  const taken = up.ridge.bottom < z + stud.depth / 2 ? [{ from: up.ridge.from, to: up.ridge.to }] : []
+  const cuts = (s: Stretch, at: Stretch): BuildingCut[] => (['south', 'north'] as const).filter(side => (side === 'south' ? up.under(s.from) : up.under(s.to)) < at.to - 1e-6).map(side => ({ kind: 'end', name: 'slope', plane: roof.slopes[side].underside }))
+  return blocksAt({ wall, stud, boards, rough, taken, reach, id, cuts }, z).filter(({ s, z: at }) => Math.max(up.under(s.from), up.under(s.to)) > at.to + 1)
+}
+
+/** The pieces of a row, from the wall's layout end, each as long as its sheet lets it be and ending on wood. */
+function columns({ sheathing: { sheet, way }, framed: { wall } }: CoverAsk, wood: OuterWood, z: Stretch, r: number, up: GableLine | null): { row: Stretch[], loose: number } {
+  const long = way === 'upright' ? Math.min(sheet.length, sheet.width) : Math.max(sheet.length, sheet.width)
+  const flip_ = wall.layout === 'high'
+  const turn = (s: number): number => flip_ ? wall.overall - s : s
+  const reach = up ? gableReach(up, wall, z.from) : { from: 0, to: wall.overall }
+  const joints = up ? gableJoints(wood, up, z) : plumbJoints(wood, z)
+  const breaks = joints.map(turn).sort((a, b) => a - b)
+  const u = { from: Math.min(turn(reach.from), turn(reach.to)), to: Math.max(turn(reach.from), turn(reach.to)) }
+  const row = rowOf(u, breaks, long, way === 'level' && r % 2 === 1 ? long / 2 : long)
+  const split = row.flatMap(piece => splitAt(piece, long))
+  return { row: split.map(({ from, to }) => ({ from: Math.min(turn(from), turn(to)), to: Math.max(turn(from), turn(to)) })), loose: split.length - row.length }
+}
+
+/** A piece that no wood breaks within a sheet's reach is broken there all the same. */
+function splitAt({ from, to }: Stretch, long: number): Stretch[] {
+  const parts = Math.ceil((to - from) / long - 1e-9)
+  return Array.from({ length: parts }, (_, i) => ({ from: from + i * long, to: Math.min(to, from + (i + 1) * long) }))
+}
+
+/** How far the roof's planes let a gable's row reach at its lower edge. */
+function gableReach(up: GableLine, wall: Wall, z: number): Stretch {
+  const slope = (up.top(up.ridge.from) - up.top(0)) / up.ridge.from
+  const fall = (up.top(up.ridge.to) - up.top(wall.overall)) / (wall.overall - up.ridge.to)
+  return { from: Math.max(0, (z - up.top(0)) / slope), to: Math.min(wall.overall, wall.overall - (z - up.top(wall.overall)) / fall) }
+}
+
+/** In a gable a joint runs up a stud to the rafter, or to the ridge's end. */
+const gableJoints = (wood: OuterWood, up: GableLine, z: Stretch): number[] =>
+  wood.boards.map(board => (board.s.from + board.s.to) / 2).filter(s => up.under(s) > z.from).filter(s => wood.boards.some(board => board.s.from < s && board.s.to > s && board.z.from <= z.from + 1e-6 && (board.z.to >= Math.min(z.to, up.under(s)) - 1e-6 || (s > up.ridge.from && s < up.ridge.to))))
+
+/** The sheets over a stretch of a row, about the holes in it. */
+function pieces({ sheathing, framed: { wall }, stud }: CoverAsk, id: string, s: Stretch, z: Stretch, holes: readonly Rect[], slopes: readonly BuildingCut[], up: GableLine | null): Order[] {
+  const high = up ? Math.min(z.to, Math.max(up.top(s.from), up.top(s.to), s.from < up.ridge.to && s.to > up.ridge.from ? up.top((up.ridge.from + up.ridge.to) / 2) : 0)) : z.to
+  if (high - z.from < SLIVER || s.to - s.from < SLIVER) return []
+  return around({ x0: s.from, x1: s.to, y0: z.from, y1: high }, holes).map(({ rect, notches }, k) => sheetOrder(sheathing, wall, stud, `${id}${k ? `/${k + 1}` : ''}`, rect, notches, slopes))
+}
+
+function sheetOrder({ thickness, sheet, way }: Sheathing, wall: Wall, stud: Section, id: string, { x0, x1, y0, y1 }: Rect, notches: readonly Rect[], slopes: readonly BuildingCut[]): Order {
+  const section = sheetSection(thickness, Math.min(sheet.length, sheet.width), Math.max(sheet.length, sheet.width))
+  const upright = way === 'upright'
+  const across = wall.outside === 'low' ? -thickness : stud.depth
+  const order = squareBoard({ id, role: 'wall-sheet', section, along: upright ? 'z' : wall.along, depth: upright ? wall.along : 'z', from: upright ? y0 : x0, to: upright ? y1 : x1, corner: wallPoint(wall, x0, across, y0) })
+  const [low, high] = upright ? [x0, x1] : [y0, y1]
+  const rip: BuildingCut[] = high - low < section.depth - 1e-6 ? [{ kind: 'end', name: 'rip', plane: level(upright ? wall.along : 'z', high) }] : []
+  const along = wall.along === 'x' ? vec(1, 0, 0) : vec(0, 1, 0)
+  return { ...order, cuts: [...order.cuts, ...rip, ...notches.map(each => cutOut(each, along, vec(0, 0, 1))), ...slopes] }
+}
+

@@ -1,0 +1,26 @@
+import type { Member, Wall } from '../frame'
+import { INCH } from '../measure'
+import { stretchOf } from './marked-pair'
+import type { Plan } from './plan'
+
+/** A joist under a wall or a rafter over it, by its middle along the wall; `off` how far from the nearest stud's middle, mm. */
+export interface Stacked { readonly member: string, readonly at: number, readonly off: number }
+
+/** mm from a stud's middle within which a member stands over or under it: IRC R602.3.2 (from memory). */
+export const STACKED = INCH
+
+/** Joists under a wall and rafters over it that cross it, each with how far it is from a stud; rising. */
+export function stackingOf({ frame }: Pick<Plan, 'frame'>, wall: Wall): { readonly joists: readonly Stacked[], readonly rafters: readonly Stacked[] } {
+  const { along } = wall
+  const middle = (member: Member): number => {
+    const { from, to } = stretchOf(member, along)
+    return (from + to) / 2
+  }
+  const studs = frame.members.filter(({ id, role }) => id.startsWith(`walls/${wall.name}/`) && ['stud', 'king', 'jack', 'cripple'].includes(role)).map(middle)
+  const read = (members: readonly Member[]): Stacked[] => members.map(member => ({ member: member.id, at: middle(member) })).map(each => ({ ...each, off: Math.min(Infinity, ...studs.map(at => Math.abs(at - each.at))) })).sort((a, b) => a.at - b.at)
+  const bays = (frame.floor?.bays ?? []).filter(bay => bay.id !== 'porch' && bay.joists !== along).map(bay => bay.id)
+  return {
+    joists: read(frame.members.filter(({ id, role }) => role === 'joist' && bays.some(bay => id.startsWith(`${bay}/joist/`)))),
+    rafters: read(along === 'x' ? frame.members.filter(({ id }) => id.startsWith(`roof/${wall.name}/rafter/`)) : []),
+  }
+}
