@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { openingKinds, type OpeningKind, roughSize, standsOnDeck } from '../../core/design'
+import { openingKinds, type OpeningKind, roughSize, standsOnDeck, type WallOpening } from '../../core/design'
 import type { WallName } from '../../core/frame'
 import { openingWords, sayLength } from '../../core/words'
 
@@ -11,6 +11,14 @@ const sections = useSectionChoices()
 const units = computed(() => bench.design?.units ?? 'imperial')
 const kinds = openingKinds.map(value => ({ value, label: openingWords[value] }))
 const rows = computed(() => (bench.design?.walls.openings ?? []).flatMap((opening, i) => opening.wall === props.wall ? [{ opening, i, rough: roughSize(opening) }] : []))
+const unitsOnHand = computed(() => bench.design?.walls.units ?? [])
+/** Units on hand to give an opening; what it has now may be none of them. */
+const onHand = computed(() => unitsOnHand.value.length ? [{ value: -1, label: 'As typed' }, ...unitsOnHand.value.map((unit, value) => ({ value, label: `${unit.name} (${sayLength(unit.width, units.value)} × ${sayLength(unit.height, units.value)})` }))] : [])
+const unitOf = ({ unit }: WallOpening): number => unitsOnHand.value.findIndex(each => Math.abs(each.width - unit.width) < 0.01 && Math.abs(each.height - unit.height) < 0.01)
+function takeUnit(i: number, k: number): void {
+  const unit = unitsOnHand.value[k]
+  if (unit) bench.setValue(`walls.openings.${i}.unit`, { width: unit.width, height: unit.height })
+}
 const plies = [1, 2, 3].map(value => ({ value, label: value === 1 ? '1 ply' : `${value} plies` }))
 const framed = computed(() => new Set((bench.plan?.frame.openings[props.wall] ?? []).map(each => each.number)))
 </script>
@@ -20,6 +28,7 @@ const framed = computed(() => new Set((bench.plan?.frame.openings[props.wall] ??
     <section v-for="{ opening, i, rough } in rows" :key="i" class="row" :aria-label="`Opening ${i + 1}`">
       <b>{{ i + 1 }}</b>
       <ChoiceField :model-value="opening.kind" label="Kind" :options="kinds" @update:model-value="openings.setKind(i, $event as OpeningKind)" />
+      <ChoiceField v-if="onHand.length && !standsOnDeck(opening.kind)" :model-value="unitOf(opening)" label="Unit" :options="onHand" @update:model-value="takeUnit(i, Number($event))" />
       <MeasureField :path="`walls.openings.${i}.at`" :value="opening.at" />
       <MeasureField v-if="!standsOnDeck(opening.kind)" :path="`walls.openings.${i}.foot`" :value="opening.foot" />
       <MeasureField :path="`walls.openings.${i}.unit.width`" :value="opening.unit.width" /><MeasureField :path="`walls.openings.${i}.unit.height`" :value="opening.unit.height" />

@@ -19,6 +19,8 @@ const kinds = openingKinds.map(value => ({ value, label: openingWords[value] }))
 const adding = ref<OpeningKind | null>(null)
 const dialog = ref(false)
 const asked = ref(false)
+const units = ref(false)
+const unitsAsked = ref(false)
 function add(kind: OpeningKind): void {
   openings.add(wall.value, kind)
   void nextTick(() => { adding.value = null })
@@ -40,6 +42,8 @@ const label = computed(() => layer.value === 'plan' ? 'The walls from above, sou
         <ChoiceField v-model="layout" label="Layout from" :options="layoutChoices" />
         <ChoiceField v-model="ownHeight" label="Height" :options="[{ value: 'all', label: 'As all' }, { value: 'own', label: 'Its own' }]" />
         <Button label="Walls" text severity="secondary" icon="pi pi-sliders-h" @click="dialog = asked = true" />
+        <Button label="Units" text severity="secondary" icon="pi pi-th-large" title="Units on hand, and a wall sized from them" @click="units = unitsAsked = true" />
+        <LazyUnitsDialog v-if="unitsAsked" v-model="units" :wall="wall" />
         <LazyWallsDialog v-if="asked" v-model="dialog" />
       </template>
       <WallSheets v-else :wall="wall" part="choices" />

@@ -3,6 +3,7 @@ import { limits } from './limits'
 import { openingsSchema, type WallOpening } from './openings'
 import { type Sheathing, sheathingSchema } from './sheathing'
 import { type Side, type SideName, sidesSchema, usualSides } from './sides'
+import { type UnitOnHand, unitsSchema } from './units'
 import { z } from './zod'
 
 /** Which walls run through at the corners; the others butt between them. Eave walls carry the rafters. */
@@ -42,6 +43,8 @@ export interface Walls {
   /** Null where the walls stay open or are covered by others. */
   readonly sheathing: Sheathing | null
   readonly openings: readonly WallOpening[]
+  /** Units on hand that walls may be sized from. */
+  readonly units: readonly UnitOnHand[]
 }
 
 /** The longest plate a crew handles: 16 ft, 4.8 m (common practice, no source). */
@@ -61,10 +64,11 @@ export const wallsSchema = z.strictObject({
   sides: sidesSchema,
   sheathing: sheathingSchema,
   openings: openingsSchema.default([]),
+  units: unitsSchema,
 })
 
 export const defaultWalls: Walls = {
-  stud: '2x4', spacing: 406.4, height: 2108.2, topPlates: 2, through: 'eaves', corner: 'three-stud', stack: 'own', longest: usualLongest.imperial, bracing: 'none', gables: 'studs', sides: usualSides, sheathing: null, openings: [],
+  stud: '2x4', spacing: 406.4, height: 2108.2, topPlates: 2, through: 'eaves', corner: 'three-stud', stack: 'own', longest: usualLongest.imperial, bracing: 'none', gables: 'studs', sides: usualSides, sheathing: null, openings: [], units: [],
 }
 
 /** Deck to the top of a wall's top plate, mm: its own height, or that of all; a gable wall without its own is as high as the lower eave wall. */

@@ -9,6 +9,7 @@ export { type Hole, type Part, partFaces, type PartKind, partVolume } from './pa
 export type { Problem } from './problem'
 export { areaOfRect, overlaps, type Rect } from './rect'
 export { heightAbovePlate, type RoofDatum, type RoofLumber, roofShapes } from './roof'
+export { fitUnits, type UnitsFit, withUnits } from './walls/fit-units'
 export { centred } from './walls/places'
 export type { RoughOpening } from './walls/openings'
 export { type Wall, type WallName, wallNames } from './walls/wall'
