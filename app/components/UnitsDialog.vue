@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { ownSections } from '../../core/design'
-import { fitUnits, type WallName, withUnits } from '../../core/frame'
+import { ownSections, type SideName } from '../../core/design'
+import { fitUnits, withUnits } from '../../core/frame'
 import { findSection } from '../../core/lumber'
 import { sayLength } from '../../core/words'
 import { readUnit } from '../logic/unit-entry'
 
 /** Units on hand, salvaged or bought, and a wall sized from them. */
-const props = defineProps<{ wall: WallName }>()
+const props = defineProps<{ wall: SideName }>()
 const open = defineModel<boolean>({ required: true })
 const bench = useBench()
 const units = computed(() => bench.design?.units ?? 'imperial')

@@ -1,13 +1,19 @@
 <script setup lang="ts">
 import { wallElevation, type WallLayer, wallsPlan } from '../../core/drawing'
 import type { WallName } from '../../core/frame'
-import { openingKinds, type OpeningKind } from '../../core/design'
+import { isSide, openingKinds, type OpeningKind } from '../../core/design'
 import { platePair } from '../../core/plan'
 import { openingWords } from '../../core/words'
 
 const bench = useBench()
 const wall = ref<WallName>('south')
-const names = [{ value: 'south', label: 'South' }, { value: 'east', label: 'East' }, { value: 'north', label: 'North' }, { value: 'west', label: 'West' }]
+const partitions = usePartitions()
+const names = computed(() => [
+  { value: 'south', label: 'South' }, { value: 'east', label: 'East' }, { value: 'north', label: 'North' }, { value: 'west', label: 'West' },
+  ...(bench.plan?.frame.walls ?? []).filter(each => !isSide(each.name)).map(each => ({ value: each.name, label: `P${each.name.split('-')[1] ?? ''}` })),
+])
+/** Another wall than one that was taken away. */
+watch(() => names.value.some(each => each.value === wall.value), (stands) => { if (!stands) wall.value = 'south' })
 const layer = ref<WallLayer | 'plan'>('frame')
 const layers = [{ value: 'frame', label: 'Frame' }, { value: 'sheets', label: 'Sheets' }, { value: 'plan', label: 'Plan' }]
 const { walls, layout, ownHeight } = useWalls(wall)
@@ -28,7 +34,7 @@ function add(kind: OpeningKind): void {
 const pair = computed(() => bench.plan ? platePair(bench.plan.frame, wall.value) : null)
 const ends = computed(() => line.value?.along === 'y' ? ['South', 'North'] : ['West', 'East'])
 const layoutChoices = computed(() => [{ value: 'low', label: `${ends.value[0]} end` }, { value: 'high', label: `${ends.value[1]} end` }, { value: 'centred', label: 'The middle' }])
-const label = computed(() => layer.value === 'plan' ? 'The walls from above, south at the bottom' : `The ${wall.value} wall, seen from ${line.value?.seenFrom ?? 'outside'}`)
+const label = computed(() => layer.value === 'plan' ? 'The walls from above, south at the bottom' : `${isSide(wall.value) ? `The ${wall.value} wall` : `Partition ${wall.value.split('-')[1] ?? ''}`}, seen from ${line.value?.seenFrom ?? 'outside'}`)
 </script>
 
 <template>
@@ -39,17 +45,19 @@ const label = computed(() => layer.value === 'plan' ? 'The walls from above, sou
       <SelectButton v-model="layer" :options="layers" option-value="value" option-label="label" :allow-empty="false" aria-label="Frame, sheets or plan" />
       <template v-if="layer !== 'sheets'">
         <Select class="adding" v-model="adding" :options="kinds" option-value="value" option-label="label" placeholder="Opening" aria-label="Add an opening" @update:model-value="add" />
-        <ChoiceField v-model="layout" label="Layout from" :options="layoutChoices" />
-        <ChoiceField v-model="ownHeight" label="Height" :options="[{ value: 'all', label: 'As all' }, { value: 'own', label: 'Its own' }]" />
+        <Button v-if="layer === 'plan'" label="Partition" icon="pi pi-plus" outlined severity="secondary" aria-label="Add a partition" :disabled="walls.partitions.length >= partitions.most" @click="partitions.add()" />
+        <ChoiceField v-if="isSide(wall)" v-model="layout" label="Layout from" :options="layoutChoices" />
+        <ChoiceField v-if="isSide(wall) && layer === 'frame'" v-model="ownHeight" label="Height" :options="[{ value: 'all', label: 'As all' }, { value: 'own', label: 'Its own' }]" />
         <Button label="Walls" text severity="secondary" icon="pi pi-sliders-h" @click="dialog = asked = true" />
-        <Button label="Units" text severity="secondary" icon="pi pi-th-large" title="Units on hand, and a wall sized from them" @click="units = unitsAsked = true" />
-        <LazyUnitsDialog v-if="unitsAsked" v-model="units" :wall="wall" />
+        <Button v-if="isSide(wall)" label="Units" text severity="secondary" icon="pi pi-th-large" title="Units on hand, and a wall sized from them" @click="units = unitsAsked = true" />
+        <LazyUnitsDialog v-if="unitsAsked && isSide(wall)" v-model="units" :wall="wall" />
         <LazyWallsDialog v-if="asked" v-model="dialog" />
       </template>
       <WallSheets v-else :wall="wall" part="choices" />
     </div>
     <ProblemLine />
-    <WallOpenings v-if="layer !== 'sheets'" :wall="wall" />
+    <WallPartitions v-if="layer === 'plan'" />
+    <WallOpenings v-if="layer === 'frame'" :wall="wall" />
     <DrawingSheet class="sheet" :drawing="drawing" :label="label" />
     <WallSheets v-if="layer === 'sheets'" :wall="wall" part="cuts" />
     <WallMarks v-else-if="layer === 'frame'" :wall="line" :pair="pair" />

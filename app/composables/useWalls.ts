@@ -1,16 +1,16 @@
 import { computed, type Ref } from 'vue'
-import { heightOf, type LayoutFrom, type SideName, usualSheathing } from '../../core/design'
+import { heightOf, isSide, type LayoutFrom, usualSheathing, type WallId } from '../../core/design'
 import { useBench } from '../stores/bench'
 
 /** What can be chosen of one wall, and of the sheets on all. */
-export function useWalls(wall: Ref<SideName>) {
+export function useWalls(wall: Ref<WallId>) {
   const bench = useBench()
   const walls = computed(() => bench.design?.walls ?? null)
-  const layout = computed<LayoutFrom>({ get: () => walls.value?.sides[wall.value].layout ?? 'low', set: value => bench.setValue(`walls.sides.${wall.value}.layout`, value) })
+  const layout = computed<LayoutFrom>({ get: () => isSide(wall.value) ? walls.value?.sides[wall.value].layout ?? 'low' : 'low', set: (value) => { if (isSide(wall.value)) bench.setValue(`walls.sides.${wall.value}.layout`, value) } })
   /** A wall that gets its own height begins with the one it has. */
   const ownHeight = computed<'all' | 'own'>({
-    get: () => walls.value?.sides[wall.value].height === null ? 'all' : 'own',
-    set: (value) => { if (walls.value) bench.setValue(`walls.sides.${wall.value}.height`, value === 'own' ? heightOf(walls.value, wall.value) : null) },
+    get: () => !isSide(wall.value) || walls.value?.sides[wall.value].height === null ? 'all' : 'own',
+    set: (value) => { if (walls.value && isSide(wall.value)) bench.setValue(`walls.sides.${wall.value}.height`, value === 'own' ? heightOf(walls.value, wall.value) : null) },
   })
   const covered = computed<'none' | 'sheets'>({
     get: () => walls.value?.sheathing ? 'sheets' : 'none',

@@ -11,6 +11,7 @@ export { type DesignFault, type DesignRead, MAX_FILE, parseDesign, readDesign, s
 export type { Roof, Seat } from './roof'
 export { type Boundary, buriedKinds, type Find, type FindKind, findKinds, heightsOf, type LevelReading, type Levels, type Site, type SitePlace, type Squaring, type TwoTapes, usualSite } from './site'
 export { type Sheathing, sheetTops, sheetWays, usualSheathing } from './sheathing'
+export { isSide, isWallId, MOST_PARTITIONS, type Partition, partitionIndex, type PartitionName, type WallId } from './partitions'
 export { type LayoutFrom, layouts, type Side, type SideName, sideNames, usualSides } from './sides'
 export type { UnitOnHand } from './units'
 export { type Bracing, bracings, type CornerSchool, gableEnds, type GableEnds, heightOf, type Stack, stacks, type ThroughWalls, usualLongest, type Walls } from './walls'

@@ -1,6 +1,6 @@
 import { lengthField } from './length-field'
 import { limits } from './limits'
-import { type SideName, sideNames } from './sides'
+import { type WallId, wallIdSchema } from './partitions'
 import { z } from './zod'
 
 export const openingKinds = ['door', 'window', 'garage-door', 'panel', 'vent', 'salvaged'] as const
@@ -17,7 +17,7 @@ export interface Header { readonly section: string, readonly plies: 1 | 2 | 3 }
  * deck (0 for what stands on it); the rough opening is the unit and the clearance on top; mm.
  */
 export interface WallOpening {
-  readonly wall: SideName
+  readonly wall: WallId
   readonly kind: OpeningKind
   readonly at: number
   readonly foot: number
@@ -29,7 +29,7 @@ export interface WallOpening {
 const size = (limit: { readonly min: number, readonly max: number }) => z.strictObject({ width: lengthField(limit), height: lengthField(limit) })
 
 export const openingsSchema = z.array(z.strictObject({
-  wall: z.enum(sideNames),
+  wall: wallIdSchema,
   kind: z.enum(openingKinds),
   at: lengthField(limits.onSite),
   foot: lengthField(limits.wallHeight0),

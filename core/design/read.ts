@@ -2,6 +2,7 @@ import { findSection } from '../lumber'
 import { type Design, designSchema } from './design'
 import { baseKinds } from './base'
 import { ownSections } from './lumber'
+import { sideNames } from './sides'
 import { toCurrent, type VersionFault } from './versions'
 
 /** What is wrong with one place of a document. `path` is dotted, as in `roof.pitch.rise`; empty for the whole. */
@@ -97,7 +98,7 @@ function faultOf(issue: Issue): DesignFault[] {
     case 'too_big': return [issue.origin === 'number' ? { path, code: 'too-large', max: Number(issue.maximum) } : { path, code: 'too-long', max: Number(issue.maximum) }]
     case 'invalid_value': return [{ path, code: 'not-one-of', allowed: (issue.values ?? []).map(String) }]
     case 'invalid_union': return [{ path, code: 'not-one-of', allowed: unionChoices(path) }]
-    case 'custom': return [{ path, code: issue.params?.code === 'pitch' ? 'pitch' : 'other' }]
+    case 'custom': return [issue.params?.code === 'wall' ? { path, code: 'not-one-of', allowed: [...sideNames, 'partition-1 …'] } : { path, code: issue.params?.code === 'pitch' ? 'pitch' : 'other' }]
     default: return [{ path, code: 'other' }]
   }
 }
@@ -128,11 +129,13 @@ function furtherSections({ floor, base, walls }: Design): [string, string][] {
   return out
 }
 
-/** Faults between fields: names of sections that must exist. */
+/** Faults between fields: names of sections, and of walls that openings are in, that must exist. */
 function crossFaults(design: Design): DesignFault[] {
   const own = ownSections(design.lumber)
   const twice = own.filter((section, i) => own.findIndex(other => other.name === section.name) !== i)
     .map((section): DesignFault => ({ path: 'lumber.sections', code: 'section-twice', name: section.name }))
   const lost = sectionsUsed(design).filter(([, name]) => !findSection(name, own)).map(([path, name]): DesignFault => ({ path, code: 'no-section', name }))
-  return [...twice, ...lost]
+  const standing = [...sideNames, ...design.walls.partitions.map((_, i) => `partition-${i + 1}`)]
+  const nowhere = design.walls.openings.flatMap(({ wall }, i): DesignFault[] => standing.includes(wall) ? [] : [{ path: `walls.openings.${i}.wall`, code: 'not-one-of', allowed: standing }])
+  return [...twice, ...lost, ...nowhere]
 }

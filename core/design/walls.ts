@@ -1,6 +1,7 @@
 import { lengthField } from './length-field'
 import { limits } from './limits'
 import { openingsSchema, type WallOpening } from './openings'
+import { type Partition, partitionsSchema } from './partitions'
 import { type Sheathing, sheathingSchema } from './sheathing'
 import { type Side, type SideName, sidesSchema, usualSides } from './sides'
 import { type UnitOnHand, unitsSchema } from './units'
@@ -43,6 +44,7 @@ export interface Walls {
   /** Null where the walls stay open or are covered by others. */
   readonly sheathing: Sheathing | null
   readonly openings: readonly WallOpening[]
+  readonly partitions: readonly Partition[]
   /** Units on hand that walls may be sized from. */
   readonly units: readonly UnitOnHand[]
 }
@@ -64,11 +66,12 @@ export const wallsSchema = z.strictObject({
   sides: sidesSchema,
   sheathing: sheathingSchema,
   openings: openingsSchema.default([]),
+  partitions: partitionsSchema,
   units: unitsSchema,
 })
 
 export const defaultWalls: Walls = {
-  stud: '2x4', spacing: 406.4, height: 2108.2, topPlates: 2, through: 'eaves', corner: 'three-stud', stack: 'own', longest: usualLongest.imperial, bracing: 'none', gables: 'studs', sides: usualSides, sheathing: null, openings: [], units: [],
+  stud: '2x4', spacing: 406.4, height: 2108.2, topPlates: 2, through: 'eaves', corner: 'three-stud', stack: 'own', longest: usualLongest.imperial, bracing: 'none', gables: 'studs', sides: usualSides, sheathing: null, openings: [], partitions: [], units: [],
 }
 
 /** Deck to the top of a wall's top plate, mm: its own height, or that of all; a gable wall without its own is as high as the lower eave wall. */

@@ -14,7 +14,7 @@ export function wallsPlan(plan: Plan): Drawing {
   const openings = frame.walls.flatMap(wall => openingsOn(plan, wall))
   return drawn('walls-plan', {
     patches: seen(frame.members.filter(standing), fromAbove), lines: [...outline, line(corners[0], corners[2], 'datum'), line(corners[1], corners[3], 'datum'), ...openings.flatMap(each => each.lines)],
-    dimensions: dimensions(plan), handles: [...handles(plan), ...openings.flatMap(each => each.handles)], labels: openings.flatMap(each => each.labels),
+    dimensions: dimensions(plan), handles: [...handles(plan), ...partitionHandles(plan), ...openings.flatMap(each => each.handles)], labels: openings.flatMap(each => each.labels),
   })
 }
 
@@ -33,6 +33,14 @@ function handles({ design: { footprint: { length, width } } }: Plan): Handle[] {
     { field: 'footprint.length', at: { x: length + CLEAR, y: width / 2 }, along: { x: 1, y: 0 }, gain: 1 },
     { field: 'footprint.width', at: { x: length / 2, y: width + CLEAR }, along: { x: 0, y: 1 }, gain: 1 },
   ]
+}
+
+/** A partition is dragged by a ring near its end, across itself. */
+function partitionHandles({ design: { walls }, frame }: Plan): Handle[] {
+  const inset = frame.lumber.plate.depth + 2 * CLEAR
+  return walls.partitions.map(({ runs, at }, i): Handle => runs === 'width'
+    ? { field: `walls.partitions.${i}.at`, at: { x: at + frame.lumber.plate.depth / 2, y: inset }, along: { x: 1, y: 0 }, gain: 1 }
+    : { field: `walls.partitions.${i}.at`, at: { x: inset, y: at + frame.lumber.plate.depth / 2 }, along: { x: 0, y: 1 }, gain: 1 })
 }
 
 /** A point of a wall from above: `s` along it, `across` from its low face. */

@@ -1,4 +1,4 @@
-import { type Design, ownSections, wallFoot } from '../design'
+import { type Design, ownSections, type SideName, wallFoot } from '../design'
 import { findSection, type Section } from '../lumber'
 import { turnOf } from '../survey'
 import { baseFoot, type BaseFrame, type BaseAsk, emptyBase, frameBase } from './base'
@@ -13,7 +13,7 @@ import { finishWalls } from './walls/finish'
 import type { StackLines } from './walls/places'
 import { frameWalls } from './walls/walls'
 import type { RoughOpening } from './walls/openings'
-import type { Wall, WallName } from './walls/wall'
+import type { PerWall, Wall } from './walls/wall'
 
 /** A design as placed, cut boards, and what they stand on; with what could not be framed, and the planes it was framed by. */
 export interface Frame {
@@ -21,10 +21,10 @@ export interface Frame {
   readonly problems: readonly Problem[]
   readonly walls: readonly Wall[]
   /** Rough openings as framed, by their wall. */
-  readonly openings: Readonly<Record<WallName, readonly RoughOpening[]>>
+  readonly openings: PerWall<readonly RoughOpening[]>
   /** Plumb joints of a wall's sheets that have no stud behind them, and a wall's diagonals. */
-  readonly looseJoints: Readonly<Record<WallName, number>>
-  readonly braces: Readonly<Record<WallName, number>>
+  readonly looseJoints: Readonly<Record<SideName, number>>
+  readonly braces: Readonly<Record<SideName, number>>
   readonly roof: RoofDatum
   readonly lumber: RoofLumber
   readonly floor: FloorFrame | null
@@ -59,7 +59,7 @@ export function frame(design: Design): Frame {
 const braceOf = { imperial: '1x4', metric: '22x100' } as const
 
 /** How far a wall's sheets reach below the deck, mm: as asked, no farther than the floor frame; where a porch lies against the wall they end at the deck, or above its boards, where those are higher. */
-function dropOf({ walls: { sheathing }, base, floor: asked }: Design, floor: FloorFrame | null, wall: WallName): number {
+function dropOf({ walls: { sheathing }, base, floor: asked }: Design, floor: FloorFrame | null, wall: SideName): number {
   if (!sheathing || !floor || wallFoot(base) > 0) return 0
   if (asked?.porch?.side === wall && floor.porchTop !== null) return Math.min(0, -floor.porchTop)
   return Math.min(sheathing.drop, -floor.bottom)

@@ -12,4 +12,4 @@ export { heightAbovePlate, type RoofDatum, type RoofLumber, roofShapes } from '.
 export { fitUnits, type UnitsFit, withUnits } from './walls/fit-units'
 export { centred } from './walls/places'
 export type { RoughOpening } from './walls/openings'
-export { type Wall, type WallName, wallNames } from './walls/wall'
+export { type PerWall, type Wall, type WallName, wallNames } from './walls/wall'

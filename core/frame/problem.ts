@@ -17,6 +17,9 @@ export type Problem =
   | { readonly code: 'opening-near-corner', readonly path: `walls.openings.${number}.at`, readonly number: number, readonly least: number, readonly most: number }
   | { readonly code: 'opening-too-wide', readonly path: `walls.openings.${number}.unit.width`, readonly number: number, readonly most: number }
   | { readonly code: 'openings-meet', readonly path: `walls.openings.${number}.at`, readonly number: number, readonly other: number, readonly apart: number }
+  | { readonly code: 'opening-at-partition', readonly path: `walls.openings.${number}.at`, readonly number: number, readonly below: number, readonly above: number }
+  | { readonly code: 'partition-no-room', readonly path: `walls.partitions.${number}.at`, readonly number: number, readonly least: number, readonly most: number }
+  | { readonly code: 'partitions-meet', readonly path: `walls.partitions.${number}.at`, readonly number: number, readonly other: number }
   | { readonly code: 'header-no-room', readonly path: `walls.openings.${number}.unit.height`, readonly number: number, readonly by: number }
   | { readonly code: 'header-too-thick', readonly path: `walls.openings.${number}.header`, readonly number: number, readonly by: number }
   | { readonly code: 'sill-too-low', readonly path: `walls.openings.${number}.foot`, readonly number: number, readonly least: number }

@@ -14,7 +14,8 @@ export interface Lifting { readonly weight: number, readonly people: number, rea
 /** The walls in the order they are raised: those that run through first. */
 export const wallOrder = ({ frame }: Pick<Plan, 'frame'>): readonly Wall[] => {
   const order: readonly WallName[] = ['south', 'north', 'east', 'west']
-  return [...frame.walls].sort((a, b) => Number(b.through) - Number(a.through) || order.indexOf(a.name) - order.indexOf(b.name))
+  const place = ({ name }: Wall): number => order.includes(name) ? order.indexOf(name) : order.length
+  return [...frame.walls].sort((a, b) => Number(b.through) - Number(a.through) || place(a) - place(b))
 }
 
 export function liftingOf(plan: Plan, name: WallName): Lifting {
@@ -25,10 +26,19 @@ export function liftingOf(plan: Plan, name: WallName): Lifting {
   const order = wallOrder(plan)
   const turn = order.findIndex(wall => wall.name === name)
   const wall = order[turn]
-  const standing = order.slice(0, turn).filter(other => other.along === wall?.along).length * frame.lumber.plate.depth
   const across = wall?.along === 'x' ? design.footprint.width : design.footprint.length
+  const room = roomFor(wall, order.slice(0, turn), across, frame.lumber.plate.depth)
   const needs = (wall?.height ?? 0) - (design.walls.topPlates === 2 ? frame.lumber.plate.thickness : 0)
-  return { weight, people: Math.max(2, Math.ceil(weight / 2 / LIFT - 1e-9)), turn: turn + 1, needs, room: across - standing }
+  return { weight, people: Math.max(2, Math.ceil(weight / 2 / LIFT - 1e-9)), turn: turn + 1, needs, room }
+}
+
+/** Deck that is free on one side of a wall's line, between the walls of its own way that stand already, mm. */
+function roomFor(wall: Wall | undefined, standing: readonly Wall[], across: number, thick: number): number {
+  if (!wall) return 0
+  const others = standing.filter(other => other.along === wall.along)
+  const below = Math.max(0, ...others.filter(other => other.low < wall.low).map(other => other.low + thick))
+  const above = Math.min(across, ...others.filter(other => other.low > wall.low).map(other => other.low))
+  return Math.max(wall.low + thick - below, above - wall.low)
 }
 
 /** The diagonal of a wall as it lies, from the outer corner of its bottom plate to that of its top plate, mm: both alike, and it is square. */

@@ -1,4 +1,4 @@
-import type { Base, Design } from '../design'
+import { type Base, type Design, sideNames } from '../design'
 import { areaOfRect, type Bed, type Frame, partVolume } from '../frame'
 import { earthwork } from '../survey'
 
@@ -46,7 +46,7 @@ function joistEnds({ floor }: Design, { members }: Frame): Loose[] {
 function wrapOf({ members, openings }: Frame): Loose[] {
   const sheets = members.filter(member => member.role === 'wall-sheet').reduce((sum, { board, section }) => sum + board.volume / section.thickness, 0)
   if (sheets === 0) return []
-  const holes = Object.values(openings).flat().reduce((sum, { s, z }) => sum + (s.to - s.from) * (z.to - z.from), 0)
+  const holes = sideNames.flatMap(side => openings[side]).reduce((sum, { s, z }) => sum + (s.to - s.from) * (z.to - z.from), 0)
   return [{ code: 'wrap', unit: 'm2', amount: (sheets + holes) / 1e6, from: { sheets: sheets / 1e6, openings: holes / 1e6 } }]
 }
 

@@ -37,7 +37,7 @@ export function platePair(frame: Frame, name: WallName): MarkedPair {
   const plates = frame.members.filter(({ id, role }) => id.startsWith(`walls/${name}/plate/`) && !id.includes('/cap') && (role === 'bottom-plate' || role === 'top-plate')).map(member => stretchOf(member, wall.along))
   const joints = [...new Set(plates.map(each => Math.round(turn(each).to * 1e6) / 1e6))].filter(at => at < wall.to - wall.from - 1e-3).sort((a, b) => a - b)
   return {
-    ...pair, end: wall.layout === 'high' ? 'high' : 'low', joints, cutOuts: frame.openings[name].filter(each => standsOnDeck(each.opening.kind)).map(each => turn(each.s)),
+    ...pair, end: wall.layout === 'high' ? 'high' : 'low', joints, cutOuts: (frame.openings[name] ?? []).filter(each => standsOnDeck(each.opening.kind)).map(each => turn(each.s)),
     marks: wall.layout === 'high' ? marks.map(mark => ({ ...mark, from: pair.length - mark.to, to: pair.length - mark.from })).sort((a, b) => a.from - b.from) : marks,
   }
 }

@@ -58,8 +58,13 @@ const wallOpenings: fc.Arbitrary<WallOpening[]> = fc.array(fc.record({
   section: fc.constantFrom('2x4', '2x6', '38x140', '2x10'), plies: fc.constantFrom(1 as const, 2 as const, 3 as const),
 }), { maxLength: 6 }).map(list => list.map(({ wall, kind, at, foot, width, height, section, plies }): WallOpening => ({ ...usualOpening(wall, kind, at, 'imperial'), foot: standsOnDeck(kind) ? 0 : foot, unit: { width, height }, header: { section, plies } })))
 
-/** Random sheds with random openings in their walls. */
-export const openedSheds: fc.Arbitrary<Design> = fc.record({ shed: furnishedSheds, openings: wallOpenings }).map(({ shed, openings }) => ({ ...shed, walls: { ...shed.walls, openings } }))
+/** Random partitions, some where they can't be. */
+const partitions = fc.array(fc.record({ runs: fc.constantFrom('length' as const, 'width' as const), at: between(100, 4000) }), { maxLength: 2 })
+
+/** Random sheds with random openings in their walls, and partitions inside. */
+export const openedSheds: fc.Arbitrary<Design> = fc.record({ shed: furnishedSheds, openings: wallOpenings, inside: partitions, door: fc.boolean() }).map(({ shed, openings, inside, door }) => ({
+  ...shed, walls: { ...shed.walls, partitions: inside, openings: door && inside.length ? [...openings, { ...usualOpening('partition-1', 'door', shed.footprint.width / 2, 'imperial'), unit: { width: 600, height: 1200 } }] : openings },
+}))
 
 const below = {
   joist: fc.constantFrom('2x4', '2x6', '2x8', '47x150'), spacing: between(250, 620), runs: fc.constantFrom('width' as const, 'length' as const), ends: fc.constantFrom(1 as const, 2 as const), blocking: fc.constantFrom(0 as const, 1 as const, 2 as const),

@@ -21,6 +21,9 @@ export function sayProblem(problem: Problem, units: Units): string {
     case 'opening-near-corner': return `Opening ${problem.number} leaves no room for its jack and king beside the corner. Put its middle between ${mm(problem.least)} and ${mm(problem.most)} from the end the layout begins at.`
     case 'opening-too-wide': return `Opening ${problem.number} is too wide for this wall. Use a unit of ${mm(problem.most)} at most.`
     case 'openings-meet': return `Opening ${problem.number} runs into opening ${problem.other}: between two rough openings stand two jacks and two kings, ${mm(problem.apart)}. Move one, or make them one opening.`
+    case 'opening-at-partition': return `Opening ${problem.number} stands where a partition meets the wall. Put its middle at ${mm(problem.below)} or less, or at ${mm(problem.above)} or more.`
+    case 'partition-no-room': return `Partition ${problem.number} leaves no room beside it. Put its near face between ${mm(problem.least)} and ${mm(problem.most)}.`
+    case 'partitions-meet': return `Partition ${problem.number} runs into partition ${problem.other}. Move it clear, or take one away: partitions run from outside wall to outside wall.`
     case 'header-no-room': return `The header over opening ${problem.number} would stand ${mm(problem.by)} into the top plate. Use a lower unit, a shallower header or a higher wall.`
     case 'header-too-thick': return `The header over opening ${problem.number} is ${mm(problem.by)} thicker than the wall. Use fewer plies or thinner ones.`
     case 'sill-too-low': return `Opening ${problem.number} leaves no room for a sill over the bottom plate. Raise its lower edge to ${mm(problem.least)}, or make it a door.`

@@ -19,9 +19,9 @@ export const BRACE_ANGLE = { least: 45, most: 60 } as const
 interface Line { readonly from: { readonly s: number, readonly z: number }, readonly to: { readonly s: number, readonly z: number } }
 
 /** Braces a wall at each end where it has room between corner and opening: from the bottom plate up to the top plate by the corner, at 45 degrees or as much steeper as the room asks, never past 60. */
-export function braceWall({ wall, boards, rough }: FramedWall, stud: Section, brace: Section, bracing: Exclude<Bracing, 'none'>): Braced {
+export function braceWall({ wall, boards, rough }: Pick<FramedWall, 'wall' | 'boards' | 'rough'>, stud: Section, brace: Section, bracing: Exclude<Bracing, 'none'>): Braced {
   const z = { from: Math.min(...boards.map(board => board.z.from)), to: Math.max(...boards.filter(board => !board.id.includes('/plate/cap')).map(board => board.z.to)) }
-  const lines = braceLines(wall, rough.map(({ s }) => ({ from: s.from - SIDE_STUDS * stud.thickness, to: s.to + SIDE_STUDS * stud.thickness })), z, clearEnds(wall, stud, brace, bracing), brace)
+  const lines = braceLines(wall, [...rough.map(({ s }) => ({ from: s.from - SIDE_STUDS * stud.thickness, to: s.to + SIDE_STUDS * stud.thickness })), ...(bracing === 'temporary' ? wall.tees : [])], z, clearEnds(wall, stud, brace, bracing), brace)
   const let_ = bracing === 'let-in'
   const outer = wall.outside === 'low' ? 0 : stud.depth
   const across = let_ ? (wall.outside === 'low' ? 0 : outer - brace.thickness) : wall.outside === 'low' ? stud.depth : -brace.thickness

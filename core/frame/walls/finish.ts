@@ -1,4 +1,4 @@
-import type { Design } from '../../design'
+import { type Design, isSide, type SideName } from '../../design'
 import type { Section } from '../../lumber'
 import type { Stretch } from '../layout'
 import type { Order } from '../member'
@@ -8,7 +8,6 @@ import { braceWall } from './bracing'
 import { gableLine, gableStuds } from './gable-studs'
 import type { StackLines } from './places'
 import { sheatheWall } from './sheathing'
-import type { WallName } from './wall'
 import type { FramedWall } from './walls'
 
 /** Sections and lines of the building that walls are finished with. */
@@ -22,18 +21,19 @@ export interface FinishAsk {
   /** Where rafters stand along the ridge; none where the roof could not be framed. */
   readonly rafters: readonly Stretch[]
   /** How far below the deck a wall's sheets may reach, mm. */
-  readonly drop: (wall: WallName) => number
+  readonly drop: (wall: SideName) => number
 }
 
 /** All boards of the walls, gables and sheets; `loose` counts the plumb joints of each wall's sheets with no stud behind them, `braces` its diagonals. */
-export interface FinishedWalls { readonly orders: readonly Order[], readonly loose: Readonly<Record<WallName, number>>, readonly braces: Readonly<Record<WallName, number>> }
+export interface FinishedWalls { readonly orders: readonly Order[], readonly loose: Readonly<Record<SideName, number>>, readonly braces: Readonly<Record<SideName, number>> }
 
 /** Puts on the framed walls what needs the roof: gable studs, diagonals, sheets and the blocks behind their joints. */
 export function finishWalls(ask: FinishAsk, framed: readonly FramedWall[]): FinishedWalls {
-  const loose: Record<WallName, number> = { south: 0, east: 0, north: 0, west: 0 }
-  const braces: Record<WallName, number> = { south: 0, east: 0, north: 0, west: 0 }
+  const loose: Record<SideName, number> = { south: 0, east: 0, north: 0, west: 0 }
+  const braces: Record<SideName, number> = { south: 0, east: 0, north: 0, west: 0 }
   const orders = framed.flatMap((each) => {
     const { name } = each.wall
+    if (!isSide(name)) return each.boards.map(board => wallOrder(each.wall, board))
     const gable = gableOf(ask, each)
     const covered = ask.design.walls.sheathing ? sheatheWall({ ...ask, sheathing: ask.design.walls.sheathing, framed: each, drop: ask.drop(name), gable: gable?.studs.length ? gable : null }) : { sheets: [], blocks: [], loose: 0 }
     const boards = [...each.boards, ...covered.blocks.filter(block => !block.id.includes('/gable/'))]
@@ -48,7 +48,7 @@ export function finishWalls(ask: FinishAsk, framed: readonly FramedWall[]): Fini
 }
 
 function gableOf({ design, stud, ridge, lines, roof, rafters }: FinishAsk, { wall }: FramedWall) {
-  if (wall.along === 'x' || !rafters.length || design.walls.gables === 'open') return null
+  if (wall.along === 'x' || !isSide(wall.name) || !rafters.length || design.walls.gables === 'open') return null
   const line = gableLine(roof, ridge)
   return { line, studs: gableStuds(design, wall, stud, lines, roof, line) }
 }

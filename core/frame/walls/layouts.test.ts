@@ -175,7 +175,7 @@ describe('diagonals', () => {
           expect(angle).toBeGreaterThanOrEqual(BRACE_ANGLE.least - 1e-6)
           expect(angle).toBeLessThanOrEqual(BRACE_ANGLE.most + 1e-6)
           const { from, to } = stretchOf(brace, wall.along)
-          expect(made.openings[wall.name].some(({ s }) => s.from < to - 1e-6 && s.to > from + 1e-6)).toBe(false)
+          expect((made.openings[wall.name] ?? []).some(({ s }) => s.from < to - 1e-6 && s.to > from + 1e-6)).toBe(false)
         }
       }
     }), { numRuns: runs(60), endOnFailure: true })

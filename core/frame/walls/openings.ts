@@ -1,6 +1,7 @@
 import { type Design, footOf, roughSize, wallFoot, type WallOpening } from '../../design'
 import { type Section, sheetSection } from '../../lumber'
 import type { Stretch } from '../layout'
+import { INCH } from '../../measure'
 import type { Problem } from '../problem'
 import type { Wall } from './wall'
 
@@ -15,6 +16,9 @@ export interface RoughOpening {
 
 /** Levels between a wall's plates, mm. */
 export interface Clear { readonly bottom: number, readonly top: number }
+
+/** How far a corner's third stud, and a partition's two, show beyond the wall that butts there, to nail to, mm (common practice, no source). */
+export const NAILING = INCH
 
 /** Studs on each side of an opening: a jack that carries the header, and a king. */
 export const SIDE_STUDS = 2
@@ -33,7 +37,7 @@ export function openingsIn(design: Design, wall: Wall, stud: Section, clear: Cle
     const size = roughSize(opening)
     const foot = footOf(opening)
     const each: RoughOpening = { number, opening, header: section(opening.header.section), s: { from: opening.at - size.width / 2, to: opening.at + size.width / 2 }, z: { from: foot, to: foot + size.height } }
-    const problem = problemOf(each, wall, t, clear, taken, rough) ?? thickness(each, stud) ?? lowWall(each, design)
+    const problem = problemOf(each, wall, t, clear, taken, rough) ?? atTee(each, wall, t) ?? thickness(each, stud) ?? lowWall(each, design)
     if (problem) problems.push(problem)
     else rough.push(each)
   })
@@ -55,6 +59,15 @@ function problemOf({ number, opening, s, z, header }: RoughOpening, wall: Wall, 
   if (over > 1e-6) return { code: 'header-no-room', path: `${path}.unit.height`, number: number + 1, by: over }
   if (!isOnDeck(z) && z.from - t < clear.bottom + LEAST_CRIPPLE - 1e-6) return { code: 'sill-too-low', path: `${path}.foot`, number: number + 1, least: clear.bottom + LEAST_CRIPPLE + t }
   return null
+}
+
+/** Where a partition meets the wall stand its own two studs. */
+function atTee({ number, s }: RoughOpening, { tees }: Wall, t: number): Problem | null {
+  const side = SIDE_STUDS * t
+  const hit = tees.find(tee => s.from - side < tee.to + NAILING - 1e-6 && s.to + side > tee.from - NAILING + 1e-6)
+  if (!hit) return null
+  const half = (s.to - s.from) / 2 + side + NAILING
+  return { code: 'opening-at-partition', path: `walls.openings.${number}.at`, number: number + 1, below: hit.from - half, above: hit.to + half }
 }
 
 function thickness({ number, opening, header }: RoughOpening, stud: Section): Problem | null {

@@ -1,12 +1,8 @@
 import type { Design } from '../../design'
 import type { Section } from '../../lumber'
-import { INCH } from '../../measure'
 import { onCentre, type Stretch, withLayout } from '../layout'
-import { type RoughOpening, SIDE_STUDS } from './openings'
+import { NAILING, type RoughOpening, SIDE_STUDS } from './openings'
 import type { Wall } from './wall'
-
-/** How far a corner's third stud shows beyond the butting wall, to nail to (common practice, no source). */
-export const NAILING = INCH
 
 /** Middles of what studs may be asked to stand over or under: joists by the axis they are laid out along, rafters along the ridge; mm. */
 export interface StackLines { readonly joists: { readonly x: readonly number[], readonly y: readonly number[] }, readonly rafters: readonly number[] }
@@ -50,6 +46,9 @@ function shared(lines: readonly number[], spacing: number): number[] {
 /** Near face of a corner's third stud: its far face shows past the butting wall, and it clears the end stud. */
 const thirdStud = (stud: Section): number => Math.max(stud.thickness, stud.depth + NAILING - stud.thickness)
 
+/** The two studs that a partition is nailed to, each showing past its face. */
+export const teePlaces = ({ tees }: Wall, stud: Section): Stretch[] => tees.flatMap(({ from, to }) => [{ from: from - NAILING, to: from - NAILING + stud.thickness }, { from: to + NAILING - stud.thickness, to: to + NAILING }])
+
 /** Places that a wall's ends and corners take. */
 export function cornerPlaces(design: Design, wall: Wall, stud: Section): Stretch[] {
   const t = stud.thickness
@@ -74,5 +73,5 @@ export function studPlaces(design: Design, wall: Wall, stud: Section, rough: rea
   const left = [...nailerPlaces(design, wall, stud), ...openings]
   const centres = layoutOf(design, wall, lines)
   // a layout from the high end, mirrored, is the layout from the low end
-  return withLayout([...cornerPlaces(design, wall, stud), ...openings], wall.layout === 'high' ? [...centres].reverse() : centres, t).filter(each => !left.some(other => other.from === each.from && other.to === each.to))
+  return withLayout([...cornerPlaces(design, wall, stud), ...teePlaces(wall, stud), ...openings], wall.layout === 'high' ? [...centres].reverse() : centres, t).filter(each => !left.some(other => other.from === each.from && other.to === each.to))
 }

@@ -124,7 +124,7 @@ function seamBlocks({ design, framed: { wall }, stud, roof }: CoverAsk, z: numbe
   const reach = { from: Math.max(between.from, run(z - stud.depth / 2, 'south')), to: Math.min(between.to, run(z - stud.depth / 2, 'north')) }
   const taken = up.ridge.bottom < z + stud.depth / 2 ? [{ from: up.ridge.from, to: up.ridge.to }] : []
   const cuts = (s: Stretch, at: Stretch): BuildingCut[] => (['south', 'north'] as const).filter(side => (side === 'south' ? up.under(s.from) : up.under(s.to)) < at.to - 1e-6).map(side => ({ kind: 'end', name: 'slope', plane: roof.slopes[side].underside }))
-  return blocksAt({ wall, stud, boards, rough, taken, reach, id, cuts }, z).filter(({ s, z: at }) => Math.max(up.under(s.from), up.under(s.to)) > at.to + 1)
+  return blocksAt({ wall, stud, boards, rough, taken, reach, id, cuts }, z).filter(({ s }) => Math.max(up.under(s.from), up.under(s.to)) > z + 5)
 }
 
 /** The pieces of a row, from the wall's layout end, each as long as its sheet lets it be and ending on wood. */

@@ -1,9 +1,13 @@
-import { type Design, heightOf, type LayoutFrom, type SideName, sideNames } from '../../design'
+import { type Design, heightOf, isSide, type LayoutFrom, partitionIndex, type PartitionName, type SideName, sideNames, type WallId } from '../../design'
 import type { Section } from '../../lumber'
 import type { Stretch } from '../layout'
 
-export type WallName = SideName
-export const wallNames: readonly WallName[] = sideNames
+export type WallName = WallId
+/** The outside walls. */
+export const wallNames: readonly SideName[] = sideNames
+
+/** Something kept for each wall; a partition has it where it stands. */
+export type PerWall<T> = Readonly<Record<SideName, T>> & Readonly<Partial<Record<PartitionName, T>>>
 
 /** A wall's lines. Distances along it run from its low end: the west end of the eave walls, the south end of the gable walls. */
 export interface Wall {
@@ -14,7 +18,7 @@ export interface Wall {
   readonly low: number
   readonly outside: 'low' | 'high'
   /** Whether the wall is drawn as seen from outside when its low end is at the left. */
-  readonly seenFrom: 'outside' | 'inside'
+  readonly seenFrom: 'outside' | 'inside' | 'the south' | 'the east'
   readonly through: boolean
   /** Where its layout begins. */
   readonly layout: LayoutFrom
@@ -27,6 +31,8 @@ export interface Wall {
   readonly to: number
   /** The second top plate's stretch: lapped over the corners the other way, or as its wall where the next wall is not as high. */
   readonly cap: Stretch
+  /** Where partitions meet it, from face to face. */
+  readonly tees: readonly Stretch[]
 }
 
 export const acrossAxis = (wall: Wall): 'x' | 'y' => wall.along === 'x' ? 'y' : 'x'
@@ -37,12 +43,26 @@ export const levelAllRound = ({ walls }: Design): boolean => sideNames.every(nam
 /** Walls of unlike heights: the eave walls run through, so that the end rafters have their plates. */
 const eavesThrough = (design: Design): boolean => design.walls.through === 'eaves' || !levelAllRound(design)
 
+/** The partitions' lines, those that can't stand among them. They are as high as the lowest of the outside walls, and their plates end at those walls' insides. */
+export function partitionLines({ walls, footprint }: Design, stud: Section): readonly Wall[] {
+  const height = Math.min(...sideNames.map(side => heightOf(walls, side)))
+  return walls.partitions.map(({ runs, at }, i): Wall => {
+    const along = runs === 'length' ? 'x' : 'y'
+    const overall = along === 'x' ? footprint.length : footprint.width
+    const own = { from: stud.depth, to: overall - stud.depth }
+    return { name: `partition-${i + 1}`, along, low: at, outside: 'low', seenFrom: along === 'x' ? 'the south' : 'the east', through: false, layout: 'low', height, overall, ...own, cap: own, tees: [] }
+  })
+}
+
+/** Of a wall that is no side: its number in the document, from 0. */
+export const indexOf = (name: WallName): number | null => isSide(name) ? null : partitionIndex(name)
+
 /** The four walls' lines, of studs of a section. */
 export function wallLines(design: Design, stud: Section): readonly Wall[] {
   const { length, width } = design.footprint
   const inset = stud.depth
   const lapped = levelAllRound(design)
-  const line = (name: WallName, along: 'x' | 'y', low: number): Wall => {
+  const line = (name: SideName, along: 'x' | 'y', low: number): Wall => {
     const overall = along === 'x' ? length : width
     const through = (along === 'x') === eavesThrough(design)
     const whole = { from: 0, to: overall }
@@ -50,7 +70,8 @@ export function wallLines(design: Design, stud: Section): readonly Wall[] {
     const own = through ? whole : between
     const cap = lapped ? through ? between : whole : own
     const outside = name === 'south' || name === 'west' ? 'low' : 'high'
-    return { name, along, low, outside, through, overall, ...own, cap, layout: design.walls.sides[name].layout, height: heightOf(design.walls, name), seenFrom: name === 'south' || name === 'east' ? 'outside' : 'inside' }
+    const tees = partitionLines(design, stud).filter(each => each.along !== along).map(each => ({ from: each.low, to: each.low + stud.depth }))
+    return { name, along, low, outside, tees, through, overall, ...own, cap, layout: design.walls.sides[name].layout, height: heightOf(design.walls, name), seenFrom: name === 'south' || name === 'east' ? 'outside' : 'inside' }
   }
   return [line('south', 'x', 0), line('east', 'y', length - inset), line('north', 'x', width - inset), line('west', 'y', 0)]
 }

@@ -3,10 +3,10 @@ import type { Section } from '../../lumber'
 import type { Problem } from '../problem'
 import { upright, type WallBoard } from './board'
 import { openingBoards } from './opening-boards'
-import { type Clear, openingsIn, type RoughOpening } from './openings'
-import { cornerPlaces, layoutOf, NAILING, nailerPlaces, type StackLines, studPlaces } from './places'
+import { type Clear, NAILING, openingsIn, type RoughOpening } from './openings'
+import { cornerPlaces, layoutOf, nailerPlaces, type StackLines, studPlaces } from './places'
 import { platesOf } from './plates'
-import { type Wall, wallLines, type WallName } from './wall'
+import { partitionLines, type PerWall, type Wall, wallLines } from './wall'
 
 /** A wall as framed on its own face: its boards, and its openings as they could be framed. */
 export interface FramedWall { readonly wall: Wall, readonly boards: readonly WallBoard[], readonly rough: readonly RoughOpening[] }
@@ -17,19 +17,22 @@ export interface WallFrame {
   readonly framed: readonly FramedWall[]
   readonly problems: readonly Problem[]
   /** Rough openings as framed, by their wall. */
-  readonly openings: Readonly<Record<WallName, readonly RoughOpening[]>>
+  readonly openings: PerWall<readonly RoughOpening[]>
 }
 
 const noOpenings: WallFrame['openings'] = { south: [], east: [], north: [], west: [] }
 
 /** Frames the four walls: plates, studs on layout, corners that close, and openings with their kings, jacks, headers, sills and cripples. What can't be built of an opening is left out and said. */
 export function frameWalls(design: Design, stud: Section, section: (name: string) => Section, lines: StackLines): WallFrame {
-  const walls = wallLines(design, stud)
   const problems = wallProblems(design, stud)
-  if (problems.length) return { walls, problems, framed: [], openings: noOpenings }
+  if (problems.length) return { walls: wallLines(design, stud), problems, framed: [], openings: noOpenings }
+  const off = partitionProblems(design, stud)
+  const standing = new Set(design.walls.partitions.map((_, i) => i).filter(i => !off.some(problem => problem.number === i + 1)))
+  const tees = (wall: Wall): Wall => ({ ...wall, tees: wall.tees.filter((_, k) => standing.has(teeNumbers(design, wall)[k] ?? -1)) })
+  const walls = [...wallLines(design, stud).map(tees), ...partitionLines(design, stud).filter((_, i) => standing.has(i))]
   const made = walls.map(wall => frameWall(design, wall, stud, section, lines))
   const openings = Object.fromEntries(made.map(({ wall, rough }) => [wall.name, rough])) as unknown as WallFrame['openings']
-  return { walls, openings, framed: made, problems: made.flatMap(each => each.problems) }
+  return { walls, openings, framed: made, problems: [...off, ...made.flatMap(each => each.problems)] }
 }
 
 function frameWall(design: Design, wall: Wall, stud: Section, section: (name: string) => Section, lines: StackLines): FramedWall & { readonly problems: readonly Problem[] } {
@@ -67,4 +70,28 @@ function wallProblems(design: Design, stud: Section): Problem[] {
   if (footprint.length < short) problems.push({ code: 'wall-too-short', path: 'footprint.length', least: short })
   if (footprint.width < short) problems.push({ code: 'wall-too-short', path: 'footprint.width', least: short })
   return problems
+}
+
+/** Which partitions a wall's tees are of, by their places in the document. */
+const teeNumbers = ({ walls }: Design, { along }: Wall): number[] => walls.partitions.flatMap(({ runs }, i) => (runs === 'length' ? 'x' : 'y') === along ? [] : [i])
+
+type PartitionProblem = Extract<Problem, { readonly code: 'partition-no-room' | 'partitions-meet' }>
+
+/** Why partitions can't stand: too near an outside wall for their two studs in the walls they meet, or into one that stands already. */
+function partitionProblems(design: Design, stud: Section): PartitionProblem[] {
+  const lines = partitionLines(design, stud)
+  const sides = wallLines(design, stud)
+  const out: PartitionProblem[] = []
+  lines.forEach(({ along, low }, i) => {
+    const path = `walls.partitions.${i}.at` as const
+    const across = sides.filter(wall => wall.along !== along)
+    const taken = across.flatMap(wall => cornerPlaces(design, wall, stud).map(each => ({ ...each, overall: wall.overall })))
+    const least = Math.max(stud.depth, ...taken.filter(each => each.from < each.overall / 2).map(each => each.to)) + NAILING
+    const most = Math.min(...taken.map(each => each.from >= each.overall / 2 ? each.from : Infinity)) - NAILING - stud.depth
+    if (low < least - 1e-6 || low > most + 1e-6) return out.push({ code: 'partition-no-room', path, number: i + 1, least, most })
+    const other = lines.findIndex((each, k) => k < i && !out.some(problem => problem.number === k + 1) && (each.along !== along || Math.abs(each.low - low) < stud.depth + 2 * NAILING))
+    if (other >= 0) out.push({ code: 'partitions-meet', path, number: i + 1, other: other + 1 })
+    return undefined
+  })
+  return out
 }
