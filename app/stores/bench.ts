@@ -2,6 +2,7 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { cautionsOf } from '../../core/check'
 import { type Design, valueAt, withValue } from '../../core/design'
+import { newMemory } from '../../core/frame'
 import { type Piece, plan as planOf, shapeText } from '../../core/plan'
 import { sayDesignFault } from '../../core/words'
 import { database, type DesignRow } from '../storage/database'
@@ -12,6 +13,7 @@ export type BenchState = 'closed' | 'opening' | 'open' | 'missing' | 'unreadable
 
 /** The design on the bench: its document, plan, history and the piece in hand. Every edit is saved as it is made. */
 export const useBench = defineStore('bench', () => {
+  const memory = newMemory()
   const state = ref<BenchState>('closed')
   const trouble = ref<string[]>([])
   const row = shallowRef<DesignRow | null>(null)
@@ -28,7 +30,7 @@ export const useBench = defineStore('bench', () => {
   let openings = 0
 
   const design = computed(() => preview.value ?? saved.value)
-  const plan = computed(() => design.value ? planOf(design.value) : null)
+  const plan = computed(() => design.value ? planOf(design.value, memory) : null)
   const cautions = computed(() => plan.value ? cautionsOf(plan.value) : [])
   const piece = computed<Piece | null>(() => pieceInHand())
   const canUndo = computed(() => row.value !== null && row.value.cursor > row.value.first)

@@ -1,4 +1,4 @@
-import { box, carve, clip, type Convex, type Plane, shell, type ShellFace, volume } from '../geometry'
+import { box, carve, clip, type Convex, type Plane, prismShell, shell, type ShellFace, volume } from '../geometry'
 
 /**
  * Board axes: x **along** from the start, y across the **depth** from the bottom edge to the top edge (crown), z through the
@@ -92,7 +92,7 @@ function span(parts: readonly Convex[]): [number, number] {
 
 function finish(blank: Blank, cuts: readonly Cut[], parts: readonly Convex[], missed: readonly number[]): CutBoard {
   const [start, end] = span(parts)
-  return { blank, cuts, parts, missed, start, end, faces: shell(parts), volume: parts.reduce((sum, part) => sum + volume(part), 0) }
+  return { blank, cuts, parts, missed, start, end, faces: (parts.length > 1 ? prismShell(parts, blank.thickness) : null) ?? shell(parts), volume: parts.reduce((sum, part) => sum + volume(part), 0) }
 }
 
 /** Length of the cut board, long point to long point along it, mm. */

@@ -6,6 +6,7 @@ import { type FloorFrame, frameFloor } from './floor/floor'
 import { type Ground, groundOf } from './ground'
 import type { Stretch } from './layout'
 import { cutOrders, type Member } from './member'
+import { type Memory, newMemory } from './memory'
 import type { Problem } from './problem'
 import type { Rect } from './rect'
 import { rafterPlaces, type RoofDatum, type RoofLumber, roofShapes } from './roof'
@@ -34,8 +35,8 @@ export interface Frame {
   readonly outline: Rect
 }
 
-/** Frames a valid design. Throws RangeError where a section's name is not known: `readDesign` has refused that before. */
-export function frame(design: Design): Frame {
+/** Frames a valid design; `memory` may know a frame before. Throws RangeError where a section's name is not known: `readDesign` has refused that before. */
+export function frame(design: Design, memory: Memory = newMemory()): Frame {
   const own = ownSections(design.lumber)
   const section = (name: string): Section => {
     const found = findSection(name, own)
@@ -44,13 +45,14 @@ export function frame(design: Design): Frame {
   }
   const plate = section(design.walls.stud)
   const lumber: RoofLumber = { rafter: section(design.roof.rafter), ridge: section(design.roof.ridge), plate }
-  const below = frameBelow(design, section)
-  const lines = stackLines(design, below.floor, lumber.rafter)
-  const walls = frameWalls(design, plate, section, lines)
+  const below = memory.last('below', [design.base, design.floor, design.site, design.footprint, design.lumber, design.units], () => frameBelow(design, section))
+  const { walls: asked, footprint, base, units } = design
+  const lines = memory.last('lines', [below.floor, footprint, design.roof.spacing, design.roof.rafter, design.lumber], () => stackLines(design, below.floor, lumber.rafter))
+  const walls = memory.last('walls', [asked, footprint, base, design.lumber, units, asked.stack === 'own' ? null : lines], () => frameWalls(design, plate, section, lines))
   const roof = roofShapes[design.roof.shape].frame(design, lumber)
   const rafters = roof.orders.length ? rafterPlaces(design, lumber.rafter) : []
-  const finished = finishWalls({ design, stud: plate, ridge: lumber.ridge, brace: section(braceOf[design.units]), lines, roof: roof.datum, rafters, drop: wall => dropOf(design, below.floor, wall) }, walls.framed)
-  const { members, refused } = cutOrders([...below.base.orders, ...(below.floor?.orders ?? []), ...finished.orders, ...roof.orders])
+  const finished = finishWalls({ design, stud: plate, ridge: lumber.ridge, brace: section(braceOf[units]), lines, memory, roof: roof.datum, rafters, drop: wall => dropOf(design, below.floor, wall) }, walls.framed)
+  const { members, refused } = cutOrders([...below.base.orders, ...(below.floor?.orders ?? []), ...finished.orders, ...roof.orders], memory)
   const problems: Problem[] = [...below.problems, ...walls.problems, ...roof.problems, ...refused.map(({ id, fault }): Problem => ({ code: 'not-cut', path: '', member: id, fault }))]
   return { members, problems, walls: walls.walls, openings: walls.openings, looseJoints: finished.loose, braces: finished.braces, roof: roof.datum, lumber, floor: below.floor, base: below.base, ground: below.ground, outline: below.outline }
 }

@@ -1,6 +1,7 @@
-import { type BoardFault, type Cut, type CutBoard, cutBoard, cutKey, type CutName } from '../board'
+import type { BoardFault, Cut, CutBoard, CutName } from '../board'
 import { type Placement, type Plane, planeToBoard } from '../geometry'
 import type { Section } from '../lumber'
+import type { Memory } from './memory'
 
 export type Role =
   | 'rafter' | 'ridge' | 'bottom-plate' | 'top-plate' | 'stud'
@@ -33,20 +34,12 @@ export interface Order {
 
 export type Refused = { readonly id: string, readonly fault: BoardFault }
 
-/** Cuts ordered boards; those that come out alike are cut once. Gives the members and what could not be cut, in the order asked. */
-export function cutOrders(orders: readonly Order[]): { members: Member[], refused: Refused[] } {
-  const known = new Map<string, ReturnType<typeof cutBoard>>()
+/** Cuts ordered boards. Gives the members and what could not be cut, in the order asked. */
+export function cutOrders(orders: readonly Order[], { cut, of }: Memory): { members: Member[], refused: Refused[] } {
   const members: Member[] = []
   const refused: Refused[] = []
   for (const order of orders) {
-    const blank = { length: order.blankLength, depth: order.section.depth, thickness: order.section.thickness }
-    const cuts = order.cuts.map(cut => toBoardCut(order.placement, cut))
-    const key = cutKey(blank, cuts)
-    let result = known.get(key)
-    if (!result) {
-      result = cutBoard(blank, cuts)
-      known.set(key, result)
-    }
+    const result = of('board', order, () => cut({ length: order.blankLength, depth: order.section.depth, thickness: order.section.thickness }, order.cuts.map(each => toBoardCut(order.placement, each))))
     if (result.ok) members.push({ id: order.id, role: order.role, section: order.section, placement: order.placement, board: result.board })
     else refused.push({ id: order.id, fault: result.fault })
   }

@@ -1,5 +1,5 @@
 import { distanceTo, flip, type Plane, sideOf } from './plane'
-import { DUST, SAME_POINT } from './tolerance'
+import { DUST, ON_PLANE, SAME_POINT } from './tolerance'
 import { add, between, cross, distance, dot, length, scale, subtract, unit, type Vec3, vec } from './vector'
 
 /** One face of a convex solid: its corners run anticlockwise seen from outside, and `plane` looks outward. */
@@ -29,11 +29,12 @@ export function box(x: number, y: number, z: number): Convex {
 export function clip(solid: Convex, plane: Plane, tag: string): Clip {
   let front = false
   let behind = false
-  for (const face of solid.faces) {
-    for (const corner of face.corners) {
-      const side = sideOf(distanceTo(plane, corner))
-      if (side === 'front') front = true
-      else if (side === 'behind') behind = true
+  const { normal, offset } = plane
+  for (const { corners } of solid.faces) {
+    for (const p of corners) {
+      const signed = normal.x * p.x + normal.y * p.y + normal.z * p.z - offset
+      if (signed > ON_PLANE) front = true
+      else if (signed < -ON_PLANE) behind = true
     }
   }
   if (!front) return behind ? { kind: 'whole', solid } : { kind: 'gone' }
@@ -46,7 +47,8 @@ export function clip(solid: Convex, plane: Plane, tag: string): Clip {
   }
   const cap = ring(rim, plane)
   if (cap.length >= 3) faces.push({ plane, corners: cap, tag })
-  return { kind: 'cut', solid: { faces } }
+  // what is thinner than the tolerances closes to nothing
+  return faces.length < 4 ? { kind: 'gone' } : { kind: 'cut', solid: { faces } }
 }
 
 function clipPolygon(corners: readonly Vec3[], plane: Plane, rim: Vec3[]): Vec3[] {
@@ -86,8 +88,15 @@ function ring(points: readonly Vec3[], plane: Plane): Vec3[] {
   return once.map(p => ({ p, turn: turn(p) })).sort((a, b) => a.turn - b.turn).map(each => each.p)
 }
 
+/** Whether a solid lies in front of a plane, none of it behind. */
+function clearOf({ faces }: Convex, { normal, offset }: Plane): boolean {
+  for (const { corners } of faces) for (const p of corners) if (normal.x * p.x + normal.y * p.y + normal.z * p.z - offset < -ON_PLANE) return false
+  return true
+}
+
 /** What is left of `solid` when all that lies behind every one of `planes` is taken out, as convex parts that do not overlap. */
 export function carve(solid: Convex, planes: readonly Plane[], tags: readonly string[]): Convex[] {
+  if (planes.some(plane => clearOf(solid, plane))) return [solid]
   const out: Convex[] = []
   let rest: Convex = solid
   for (let i = 0; i < planes.length; i++) {

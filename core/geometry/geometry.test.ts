@@ -11,6 +11,12 @@ const planesIn = (x: number, y: number, z: number) => fc.record({ n: directions,
 const total = (parts: readonly Convex[]): number => parts.reduce((sum, each) => sum + volume(each), 0)
 
 describe('clipping a convex solid', () => {
+  test('a sliver thinner than the tolerances is gone', () => {
+    // two planes a millionth of a millimetre apart, the first turned by as little
+    const first = clip(box(900, 140, 38), { normal: vec(0, -0.9999999999996412, 8.473377307924944e-7), offset: -6.9999983900558 }, 'a')
+    expect(first.kind === 'cut' ? clip(first.solid, { normal: vec(0, 1, 0), offset: 7 }, 'b').kind : first.kind).toBe('gone')
+  })
+
   test('agrees with an independent solid kernel over chains of random planes', () => {
     fc.assert(fc.property(fc.array(planesIn(900, 140, 38), { minLength: 1, maxLength: 4 }), (planes) => {
       let solid: Convex | null = box(900, 140, 38)

@@ -1,7 +1,7 @@
 import { type Convex, type Face, INSIDE } from './convex'
 import { flip, type Plane } from './plane'
 import { SAME_DIRECTION, SAME_POINT } from './tolerance'
-import { add, cross, distance, dot, length, scale, subtract, unit, type Vec3, vec } from './vector'
+import { cross, distance, dot, length, scale, subtract, unit, type Vec3, vec } from './vector'
 
 /**
  * One outer face of a solid made of parts. The first loop is the outline, anticlockwise seen from outside; further loops
@@ -14,23 +14,53 @@ export interface ShellFace { readonly plane: Plane, readonly tag: string, readon
 export function shell(parts: readonly Convex[]): ShellFace[] {
   const faces = parts.flatMap(part => part.faces)
   if (parts.length === 1) return faces.map(face => ({ plane: face.plane, tag: face.tag, loops: [face.corners] }))
-  const points = onePerPlace(faces)
-  const merged = groupByPlane(faces).flatMap(group => mergeGroup(group, points))
-  return dropNeedless(merged)
+  return dropNeedless(shellOf(faces))
 }
 
-type Snap = (p: Vec3) => Vec3
+/** Faces merged where they lie side by side in one plane; what has wood on both sides cancels out. */
+export function shellOf(faces: readonly Face[]): ShellFace[] {
+  const points = onePerPlace(faces)
+  return groupByPlane(faces).flatMap(group => mergeGroup(group, points))
+}
 
-function onePerPlace(faces: readonly Face[]): { all: readonly Vec3[], snap: Snap } {
+/** The corners of a shell, one for each place; `snap` gives the one that stands for a point, `between` those that lie within an edge, in order from its start. */
+interface Corners { readonly snap: (p: Vec3) => Vec3, readonly between: (from: Vec3, to: Vec3) => readonly Vec3[] }
+
+function onePerPlace(faces: readonly Face[]): Corners {
   const all: Vec3[] = []
-  const snap: Snap = (p) => {
-    const known = all.find(q => distance(p, q) < SAME_POINT)
-    if (known) return known
-    all.push(p)
-    return p
+  const place = new Map<Vec3, Vec3>()
+  const snap = (p: Vec3): Vec3 => {
+    const done = place.get(p)
+    if (done) return done
+    let known = p
+    for (const q of all) {
+      if (Math.abs(q.x - p.x) < SAME_POINT && Math.abs(q.y - p.y) < SAME_POINT && distance(p, q) < SAME_POINT) {
+        known = q
+        break
+      }
+    }
+    if (known === p) all.push(p)
+    place.set(p, known)
+    return known
   }
   for (const face of faces) face.corners.forEach(snap)
-  return { all, snap }
+  const edges = new Map<Vec3, Map<Vec3, readonly Vec3[]>>()
+  // each edge is asked for by every face that has it, the way there and back
+  const between = (from: Vec3, to: Vec3): readonly Vec3[] => {
+    const known = edges.get(from)?.get(to)
+    if (known) return known
+    const found = pointsBetween(from, to, all)
+    remember(edges, from, to, found)
+    remember(edges, to, from, found.length > 1 ? [...found].reverse() : found)
+    return found
+  }
+  return { snap, between }
+}
+
+function remember(edges: Map<Vec3, Map<Vec3, readonly Vec3[]>>, from: Vec3, to: Vec3, found: readonly Vec3[]): void {
+  const known = edges.get(from)
+  if (known) known.set(to, found)
+  else edges.set(from, new Map([[to, found]]))
 }
 
 interface Group { readonly plane: Plane, readonly faces: [Face, ...Face[]] }
@@ -47,46 +77,64 @@ function groupByPlane(faces: readonly Face[]): Group[] {
 
 /** Whether two planes are one, seen from either side. */
 function samePlane(a: Plane, b: Plane): boolean {
-  const facing = dot(a.normal, b.normal)
-  if (Math.abs(facing) < 1 - SAME_DIRECTION) return false
-  return Math.abs(a.offset - Math.sign(facing) * b.offset) < SAME_POINT && length(cross(a.normal, b.normal)) < 1e-6
+  const facing = a.normal.x * b.normal.x + a.normal.y * b.normal.y + a.normal.z * b.normal.z
+  if (Math.abs(facing) < 1 - SAME_DIRECTION || Math.abs(a.offset - Math.sign(facing) * b.offset) >= SAME_POINT) return false
+  return length(cross(a.normal, b.normal)) < 1e-6
 }
 
 interface Edge { readonly from: Vec3, readonly to: Vec3 }
 
-function mergeGroup(group: Group, points: { all: readonly Vec3[], snap: Snap }): ShellFace[] {
+function mergeGroup(group: Group, points: Corners): ShellFace[] {
   if (group.faces.length === 1 && group.faces[0]?.tag !== INSIDE) {
     const face = group.faces[0]
-    return [{ plane: face.plane, tag: face.tag, loops: [withPointsBetween(face.corners.map(points.snap), points.all)] }]
+    return [{ plane: face.plane, tag: face.tag, loops: [withPointsBetween(face.corners, points)] }]
   }
-  const open: Edge[] = []
+  const edges = new OpenEdges()
   for (const face of group.faces) {
-    const corners = withPointsBetween(face.corners.map(points.snap), points.all)
-    corners.forEach((from, i) => cancel(open, { from, to: corners[(i + 1) % corners.length] as Vec3 }))
+    const corners = withPointsBetween(face.corners, points)
+    corners.forEach((from, i) => edges.put(from, corners[(i + 1) % corners.length] as Vec3))
   }
+  const open = edges.all()
   const tagged = group.faces.find(face => face.tag !== INSIDE) ?? group.faces[0]
   return nest(chain(open), tagged, group.faces)
 }
 
-/** Adds to an outline each known point that lies within one of its edges: nearer than `SAME_POINT` to the edge's line, and between its ends. */
-function withPointsBetween(corners: readonly Vec3[], all: readonly Vec3[]): Vec3[] {
-  return corners.flatMap((from, i) => {
-    const to = corners[(i + 1) % corners.length] as Vec3
-    const whole = distance(from, to)
-    const way = scale(subtract(to, from), 1 / whole)
-    const inside = all.filter((p) => {
-      if (p === from || p === to) return false
-      const along = dot(subtract(p, from), way)
-      return along > 0 && along < whole && distance(p, add(from, scale(way, along))) < SAME_POINT
-    })
-    return [from, ...inside.sort((a, b) => distance(from, a) - distance(from, b))]
-  })
+/** An outline with each corner of the shell that lies within one of its edges. */
+const withPointsBetween = (corners: readonly Vec3[], { snap, between }: Corners): Vec3[] => {
+  const own = corners.map(snap)
+  return own.flatMap((from, i) => [from, ...between(from, own[(i + 1) % own.length] as Vec3)])
 }
 
-function cancel(open: Edge[], edge: Edge): void {
-  const back = open.findIndex(each => each.from === edge.to && each.to === edge.from)
-  if (back >= 0) open.splice(back, 1)
-  else open.push(edge)
+/** Points nearer than `SAME_POINT` to an edge's line, and between its ends, in order. In numbers alone, since every corner of a shell is asked for every edge. */
+function pointsBetween(from: Vec3, to: Vec3, all: readonly Vec3[]): Vec3[] {
+  const whole = distance(from, to)
+  const way = scale(subtract(to, from), 1 / whole)
+  const inside: { readonly p: Vec3, readonly along: number }[] = []
+  for (const p of all) {
+    if (p === from || p === to) continue
+    const [dx, dy, dz] = [p.x - from.x, p.y - from.y, p.z - from.z]
+    const along = dx * way.x + dy * way.y + dz * way.z
+    if (along <= 0 || along >= whole) continue
+    const [ox, oy, oz] = [dx - way.x * along, dy - way.y * along, dz - way.z * along]
+    if (ox * ox + oy * oy + oz * oz < SAME_POINT * SAME_POINT) inside.push({ p, along })
+  }
+  return inside.sort((a, b) => a.along - b.along).map(each => each.p)
+}
+
+/** Edges of faces that lie side by side: one that is put in both ways is inside, and cancels out. In the order they were put in. */
+class OpenEdges {
+  private readonly from = new Map<Vec3, Vec3[]>()
+  put(from: Vec3, to: Vec3): void {
+    const back = this.from.get(to)
+    const at = back?.indexOf(from) ?? -1
+    if (back && at >= 0) back.splice(at, 1)
+    else if (this.from.has(from)) this.from.get(from)?.push(to)
+    else this.from.set(from, [to])
+  }
+
+  all(): Edge[] {
+    return [...this.from].flatMap(([from, tos]) => tos.map(to => ({ from, to })))
+  }
 }
 
 /** Joins edges head to tail into closed loops. */

@@ -1,5 +1,5 @@
 import { boardLength, type CutBoard, type End, endsOf, likeness } from '../board'
-import type { Frame, Member, Role } from '../frame'
+import { type Frame, type Member, type Memory, newMemory, type Role } from '../frame'
 import { boardFeet, type Section, stockFor } from '../lumber'
 
 /** Members of one cut shape. */
@@ -35,7 +35,7 @@ export const letters: Record<Role, string> = {
 interface Group { readonly role: Role, readonly section: Section, readonly board: CutBoard, readonly members: Member[] }
 
 /** Groups a frame's members into pieces: by section, deepest first, then longest first. `stock` in mm, shortest first. */
-export function piecesOf(frame: Frame, stock: readonly number[]): Piece[] {
+export function piecesOf(frame: Frame, stock: readonly number[], memory: Memory = newMemory()): Piece[] {
   const groups = merge(byShape(frame.members)).sort(inOrder)
   const numbers = new Map<Role, number>()
   const pieces: Piece[] = []
@@ -43,15 +43,15 @@ export function piecesOf(frame: Frame, stock: readonly number[]): Piece[] {
     const number = (numbers.get(group.role) ?? 0) + 1
     numbers.set(group.role, number)
     const like = pieces.find(other => other.role === group.role && other.section.name === group.section.name && likeness(other.board, group.board) === 'mirrored')
-    pieces.push(pieceOf(group, `${letters[group.role]}${number}`, like?.mark ?? null, stock))
+    pieces.push(pieceOf(group, `${letters[group.role]}${number}`, like?.mark ?? null, stock, memory))
   }
   return pieces
 }
 
-function pieceOf({ role, section, board, members }: Group, mark: string, mirrorOf: string | null, stock: readonly number[]): Piece {
-  const length = boardLength(board)
+function pieceOf({ role, section, board, members }: Group, mark: string, mirrorOf: string | null, stock: readonly number[], memory: Memory): Piece {
+  const { length, width, ends } = memory.of('reading', board, () => ({ length: boardLength(board), width: widthOf(board), ends: endsOf(board) }))
   return {
-    mark, role, section, board, mirrorOf, length, width: widthOf(board), count: members.length, members: members.map(member => member.id), ends: endsOf(board),
+    mark, role, section, board, mirrorOf, length, width, ends, count: members.length, members: members.map(member => member.id),
     stock: stockFor(length, section.sold === undefined ? stock : [section.sold]), volume: board.volume, boardFeet: boardFeet(section, length),
   }
 }

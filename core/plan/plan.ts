@@ -1,5 +1,5 @@
 import type { Design } from '../design'
-import { type Frame, frame } from '../frame'
+import { type Frame, frame, type Memory } from '../frame'
 import { density, stockLengths } from '../lumber'
 import { type Loose, looseOf } from './loose'
 import { type Piece, piecesOf } from './piece'
@@ -33,10 +33,10 @@ export interface Plan {
   readonly density: number
 }
 
-/** Everything that is read off a design. The design is valid. */
-export function plan(design: Design): Plan {
-  const framed = frame(design)
-  const pieces = piecesOf(framed, stockLengths[design.units])
+/** Everything that is read off a design. The design is valid; `memory` may know a plan before. */
+export function plan(design: Design, memory?: Memory): Plan {
+  const framed = frame(design, memory)
+  const pieces = piecesOf(framed, stockLengths[design.units], memory)
   const kgPerM3 = density(design.lumber.species, design.lumber.moisture)
   const sheets = sheetsOf(framed)
   return { design, frame: framed, pieces, roof: readRoof(framed, design.units), totals: { ...totalsOf(pieces, kgPerM3), sheets: sheets.length }, sheets, loose: looseOf(design, framed), density: kgPerM3 }

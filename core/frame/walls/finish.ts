@@ -2,6 +2,7 @@ import { type Design, isSide, type SideName } from '../../design'
 import type { Section } from '../../lumber'
 import type { Stretch } from '../layout'
 import type { Order } from '../member'
+import type { Memory } from '../memory'
 import type { RoofDatum } from '../roof'
 import { type WallBoard, wallOrder } from './board'
 import { braceWall } from './bracing'
@@ -17,6 +18,7 @@ export interface FinishAsk {
   readonly ridge: Section
   readonly brace: Section
   readonly lines: StackLines
+  readonly memory: Memory
   readonly roof: RoofDatum
   /** Where rafters stand along the ridge; none where the roof could not be framed. */
   readonly rafters: readonly Stretch[]
@@ -33,7 +35,8 @@ export function finishWalls(ask: FinishAsk, framed: readonly FramedWall[]): Fini
   const braces: Record<SideName, number> = { south: 0, east: 0, north: 0, west: 0 }
   const orders = framed.flatMap((each) => {
     const { name } = each.wall
-    if (!isSide(name)) return each.boards.map(board => wallOrder(each.wall, board))
+    const own = (): readonly Order[] => ask.memory.last(`boards/${name}`, [each.boards], () => each.boards.map(board => wallOrder(each.wall, board)))
+    if (!isSide(name)) return own()
     const gable = gableOf(ask, each)
     const covered = ask.design.walls.sheathing ? sheatheWall({ ...ask, sheathing: ask.design.walls.sheathing, framed: each, drop: ask.drop(name), gable: gable?.studs.length ? gable : null }) : { sheets: [], blocks: [], loose: 0 }
     const boards = [...each.boards, ...covered.blocks.filter(block => !block.id.includes('/gable/'))]
@@ -42,7 +45,10 @@ export function finishWalls(ask: FinishAsk, framed: readonly FramedWall[]): Fini
     loose[name] = covered.loose
     braces[name] = braced.orders.length
     const above: readonly WallBoard[] = [...gable?.studs ?? [], ...covered.blocks.filter(block => block.id.includes('/gable/'))]
-    return [...[...braced.boards, ...above].map(board => wallOrder(each.wall, board)), ...braced.orders, ...covered.sheets]
+    const extra = [...covered.blocks.filter(block => !block.id.includes('/gable/')), ...above]
+    // a wall that nothing is let into keeps its orders
+    const standing = bracing === 'let-in' ? [...braced.boards, ...above].map(board => wallOrder(each.wall, board)) : [...own(), ...extra.map(board => wallOrder(each.wall, board))]
+    return [...standing, ...braced.orders, ...covered.sheets]
   })
   return { orders, loose, braces }
 }
