@@ -53,7 +53,7 @@ test('from a demo design to a cut list, a saved file and a new design', async ({
 
   // take files away
   await page.keyboard.press('s')
-  await expect(page.getByText('16 of 147 cut')).toBeVisible()
+  await expect(page.getByText('16 of 182 cut')).toBeVisible()
   const csv = await download(page, 'Save the cut list as CSV')
   expect(csv).toContain('R1,16,common rafter,2x6')
   const json = await download(page, 'Save the design as JSON')
@@ -63,7 +63,7 @@ test('from a demo design to a cut list, a saved file and a new design', async ({
 
   // it is all there after a reload
   await page.reload()
-  await expect(page.getByText('16 of 147 cut')).toBeVisible()
+  await expect(page.getByText('16 of 182 cut')).toBeVisible()
   await page.keyboard.press('r')
   await expect(field(page, 'Pitch')).toHaveValue(pitch)
 
@@ -143,11 +143,14 @@ test('each wall is shown, and a choice of section, corner and plates changes its
     await expect(page.getByRole('img', { name: `The ${wall.toLowerCase()} wall, seen from ${from}` })).toBeVisible()
   }
   await page.getByRole('button', { name: 'South', exact: true }).click()
+  await page.getByRole('button', { name: 'Walls', exact: true }).click()
   await page.getByRole('combobox', { name: 'Corners' }).click()
   await page.getByRole('option', { name: 'Nailer laid flat' }).click()
   await expect(marks).toHaveAccessibleName(/: 0", 1 1\/2", 1' 3 1\/4"/)
   await page.getByRole('combobox', { name: 'Top plates' }).click()
   await page.getByRole('option', { name: 'One' }).click()
+  await page.getByRole('button', { name: 'Close', exact: true }).last().click()
+  await expect(page.getByRole('dialog')).toHaveCount(0)
   await page.locator('path.wood[data-member="walls/south/plate/bottom"]').first().click()
   await expect(page.locator('.room-card .mark').first()).toHaveText('BP1')
   await page.getByRole('button', { name: /cautions/ }).click()

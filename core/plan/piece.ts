@@ -92,8 +92,11 @@ function merge(groups: readonly Group[]): Group[] {
 
 function inOrder(a: Group, b: Group): number {
   return b.section.depth - a.section.depth || b.section.thickness - a.section.thickness || compareText(a.section.name, b.section.name)
-    || boardLength(b.board) - boardLength(a.board) || compareText(a.role, b.role)
+    || micrometres(b.board) - micrometres(a.board) || compareText(a.role, b.role)
 }
+
+/** Lengths that differ by rounding alone are one length in the order of a list. */
+const micrometres = (board: CutBoard): number => Math.round(boardLength(board) * 1000)
 
 const compareText = (a: string, b: string): number => a < b ? -1 : a > b ? 1 : 0
 

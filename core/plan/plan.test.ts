@@ -1,8 +1,12 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import { describe, expect, test } from '@jest/globals'
 import { cautionsOf } from '../check'
-import { type Design, newDesign, parseDesign } from '../design'
+import fc from 'fast-check'
+import { type Design, newDesign, parseDesign, withValue } from '../design'
+import { newMemory } from '../frame'
 import { FOOT, INCH } from '../measure'
+import { planFile } from '../output'
+import { groundedSheds, runs } from '../testing/designs'
 import { cardOf, type Plan, plan, shapeText } from './index'
 
 const base = newDesign('a', 'imperial')
@@ -126,4 +130,28 @@ describe('cautions name the limit that is passed', () => {
     expect(calm).toEqual(['no-ties'])
     expect(codes(roofed({ spacing: 16 * INCH }, { topPlates: 1 }))).not.toContain('rafter-off-stud')
   })
+})
+
+/** Where two documents differ, numbers by more than a ten-thousandth. */
+function differences(a: unknown, b: unknown, path = ''): string[] {
+  if (typeof a === 'number' && typeof b === 'number') return Math.abs(a - b) <= 1e-4 ? [] : [`${path}: ${a} and ${b}`]
+  if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return Object.is(a, b) ? [] : [`${path}: ${String(a)} and ${String(b)}`]
+  const keys = [...new Set([...Object.keys(a), ...Object.keys(b)])]
+  return keys.flatMap(key => differences((a as Record<string, unknown>)[key], (b as Record<string, unknown>)[key], `${path}.${key}`))
+}
+
+describe('a plan with a memory', () => {
+  test('the comparer sees numbers, words and what is missing', () => {
+    expect(differences({ a: [1, NaN], b: 'x' }, { a: [1.001, NaN], b: 'y', c: 1 })).toHaveLength(4)
+    expect(differences({ a: [1, 'x'] }, { a: [1 + 1e-9, 'x'] })).toEqual([])
+  })
+
+  // two roads to one answer: what is known from earlier plans changes nothing
+  test('is the plan without one, whatever was planned before', () => {
+    const memory = newMemory()
+    fc.assert(fc.property(groundedSheds, fc.constantFrom('roof.pitch', 'walls.height', 'walls.spacing', 'footprint.length', 'walls.stack', 'roof.spacing', 'base', 'walls.sheathing'), (design, path) => {
+      const value: Record<string, unknown> = { 'roof.pitch': { rise: 5, run: 12 }, 'walls.height': 2000, 'walls.spacing': 450, 'footprint.length': 3333, 'walls.stack': 'rafters', 'roof.spacing': 500, 'base': null, 'walls.sheathing': null }
+      for (const each of [design, withValue(design, path, value[path]), design]) expect(differences(planFile(plan(each, memory)), planFile(plan(each)))).toEqual([])
+    }), { numRuns: runs(25), endOnFailure: true })
+  }, 120_000)
 })

@@ -28,17 +28,20 @@ function cutFrom(members: readonly Member[]): SheetCut[] {
   const [first] = members
   if (!first) return []
   const full = { long: first.section.sold ?? 0, wide: first.section.depth }
-  const pieces = members.map(({ id, board }): SheetPiece => ({ member: id, long: boardLength(board), wide: widthOf(board) })).sort((a, b) => b.wide - a.wide || b.long - a.long)
+  const pieces = members.map(({ id, board }): SheetPiece => ({ member: id, long: boardLength(board), wide: widthOf(board) })).sort((a, b) => micrometres(b.wide) - micrometres(a.wide) || micrometres(b.long) - micrometres(a.long))
   const cuts: SheetPiece[][] = []
   let rests: Rest[] = []
   for (const piece of pieces) {
-    const fits = rests.filter(rest => rest.long >= piece.long - 1e-6 && rest.wide >= piece.wide - 1e-6).sort((a, b) => a.long * a.wide - b.long * b.wide)
+    const fits = rests.filter(rest => rest.long >= piece.long - 1e-6 && rest.wide >= piece.wide - 1e-6).sort((a, b) => Math.round(a.long * a.wide) - Math.round(b.long * b.wide))
     const from = fits[0] ?? { sheet: cuts.push([]) - 1, ...full }
     cuts[from.sheet]?.push(piece)
     rests = [...rests.filter(rest => rest !== from), ...remnants(from, piece)]
   }
   return cuts.map(list => ({ section: first.section.name, pieces: list }))
 }
+
+/** Sizes that differ by rounding alone are one size in the order of a list. */
+const micrometres = (mm: number): number => Math.round(mm * 1000)
 
 /** What is left of a rectangle when a piece is cut off its corner: right across first along the side that leaves the larger rest. */
 function remnants(from: Rest, piece: SheetPiece): Rest[] {
