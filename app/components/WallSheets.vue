@@ -29,7 +29,7 @@ const wrap = computed(() => (bench.plan?.loose ?? []).filter(item => item.code =
       <MeasureField path="walls.sheathing.drop" :value="walls.sheathing.drop" />
     </template>
   </template>
-  <div v-else-if="walls?.sheathing" class="cuts">
+  <div v-else-if="walls?.sheathing" class="cuts" tabindex="0" role="region" aria-label="Out of each sheet">
     <p><b>Out of each sheet:</b> <span v-for="each in cuts" :key="each.text"><span class="figures">{{ each.times }} ×</span> {{ each.text }}</span></p>
     <p class="quiet">{{ sheets.length }} sheets for all walls and gables, offcuts used again; edges on wood, 1/8" (3 mm) apart. <span v-for="each in wrap" :key="each.name">{{ each.name }}: <span class="figures">{{ each.value }}</span>.</span></p>
   </div>

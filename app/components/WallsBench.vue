@@ -49,7 +49,7 @@ const label = computed(() => layer.value === 'plan' ? 'The walls from above, sou
         <ChoiceField v-if="isSide(wall)" v-model="layout" label="Layout from" :options="layoutChoices" />
         <ChoiceField v-if="isSide(wall) && layer === 'frame'" v-model="ownHeight" label="Height" :options="[{ value: 'all', label: 'As all' }, { value: 'own', label: 'Its own' }]" />
         <Button label="Walls" text severity="secondary" icon="pi pi-sliders-h" @click="dialog = asked = true" />
-        <Button v-if="isSide(wall)" label="Units" text severity="secondary" icon="pi pi-th-large" title="Units on hand, and a wall sized from them" @click="units = unitsAsked = true" />
+        <Button v-if="isSide(wall)" label="On hand" text severity="secondary" icon="pi pi-th-large" title="Units on hand, and a wall sized from them" @click="units = unitsAsked = true" />
         <LazyUnitsDialog v-if="unitsAsked && isSide(wall)" v-model="units" :wall="wall" />
         <LazyWallsDialog v-if="asked" v-model="dialog" />
       </template>

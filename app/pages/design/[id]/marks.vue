@@ -44,7 +44,7 @@ function saveText(): void {
     </nav>
     <h1>{{ bench.design.name }}: plate marks</h1>
     <p class="quiet">Lay the two plates side by side and mark across both. Near sides, running from one end; the letter is written ahead of the line. {{ chosen === '1' ? 'Full size: check a line with the tape after printing, then lay the lines end to end.' : '' }}</p>
-    <section v-for="{ wall, pair, end, calls, scale, lines } in walls" :key="wall.name" class="wall" :aria-label="words(wall.name)">
+    <section v-for="{ wall, pair, end, calls, scale, lines } in walls" :key="wall.name" class="wall" tabindex="0" :aria-label="words(wall.name)">
       <h2>{{ words(wall.name) }}</h2>
       <p>Both plates <b class="figures">{{ sayLength(pair.length, units) }}</b>, tape hooked on the {{ end }} end<template v-if="pair.joints.length">, joined at <b class="figures">{{ pair.joints.map(say).join(', ') }}</b></template>.</p>
       <StripOnPaper v-for="(line, i) in lines" :key="i" :pair="pair" :line="line" :scale="scale" :units="units" />
