@@ -25,6 +25,21 @@ for (const bench of ['roof', 'walls', 'floor', 'saw']) {
   })
 }
 
+test('sheets on a wall', async ({ page }) => {
+  await openDemo(page, hut, 'walls')
+  await page.getByRole('button', { name: 'East', exact: true }).click()
+  await page.getByRole('button', { name: 'Sheets', exact: true }).click()
+  await page.waitForTimeout(200)
+  await shoot(page, 'walls-sheets')
+})
+
+test('plate marks', async ({ page }) => {
+  await openDemo(page, hut, 'walls')
+  await page.getByRole('link', { name: 'Plate marks on paper' }).click()
+  await page.getByRole('heading', { name: 'South wall' }).waitFor()
+  await shoot(page, 'marks')
+})
+
 for (const part of ['Place', 'Square', 'Levels', 'Base']) {
   test(`ground, ${part}`, async ({ page }) => {
     await openDemo(page, hut, 'ground')

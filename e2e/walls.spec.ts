@@ -152,6 +152,30 @@ test('a wall laid out from its far end, made higher, sheathed, braced and parted
   await expect(page.getByRole('img', { name: 'The south wall, seen from outside' })).toBeVisible()
 })
 
+test('a side of posts and beam, slatted, and what it can\'t have', async ({ page }) => {
+  await openDemo(page, 'Sallow Marsh ringing hut', 'walls')
+  await choose(page, 'Built of', 'Posts, beam')
+  await expect(page.getByRole('img', { name: /^Top plate and deck side by side/ })).toHaveAccessibleName(/: 0", 6' 4 1\/4", 12' 8 1\/2"$/)
+  await page.locator('path.wood[data-member="walls/south/post/2"]').first().click()
+  await expect(page.locator('.room-card .mark').first()).toHaveText('WP1')
+  await expect(page.locator('.room-card')).toContainText('3 wall posts')
+  await page.getByRole('button', { name: 'Walls', exact: true }).click()
+  await choose(page, 'Posts', '6x6')
+  await expect(page.getByRole('alert')).toContainText('The posts are deeper than the walls')
+  await clean(page)
+  await page.getByRole('button', { name: 'Close', exact: true }).last().click()
+  await expect(page.getByRole('dialog')).toHaveCount(0)
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(page.getByRole('alert')).toHaveCount(0)
+  await page.getByRole('button', { name: 'Sheets', exact: true }).click()
+  await choose(page, 'This wall', 'Slats')
+  const gap = page.getByLabel('Gap between slats')
+  await gap.fill('1')
+  await page.keyboard.press('Enter')
+  await expect(page.locator('path.wood[data-member^="walls/south/slat/"]').first()).toBeVisible()
+  await clean(page)
+})
+
 test.describe('on a phone', () => {
   test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true })
 

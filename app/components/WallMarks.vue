@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { isSide } from '../../core/design'
 import type { Wall } from '../../core/frame'
 import { diagonalOf, LIFT, liftingOf, type MarkedPair, STACKED, stackingOf } from '../../core/plan'
 import { sayLength, sayWeight } from '../../core/words'
@@ -11,6 +12,7 @@ const units = computed(() => bench.design?.units ?? 'imperial')
 const lifting = computed(() => bench.plan ? liftingOf(bench.plan, props.wall.name) : null)
 const diagonal = computed(() => bench.plan ? diagonalOf(bench.plan, props.wall.name) : 0)
 const end = computed(() => ({ x: { low: 'west', high: 'east' }, y: { low: 'south', high: 'north' } })[props.wall.along][props.pair.end])
+const posts = computed(() => isSide(props.wall.name) && bench.design?.walls.sides[props.wall.name].build === 'posts')
 const turns = ['', 'first', 'second', 'third', 'fourth']
 /** Joists and rafters that stand off the studs, where there are any to stack. */
 const stacking = computed(() => {
@@ -24,9 +26,9 @@ const stacking = computed(() => {
 
 <template>
   <div class="marks">
-    <PairStrip :pair="pair" :names="['Top', 'Bottom']" what="Bottom and top plate" />
+    <PairStrip :pair="pair" :names="['Top', posts ? 'Deck' : 'Bottom']" :what="posts ? 'Top plate and deck' : 'Bottom and top plate'" />
     <p class="caption quiet">
-      {{ wall.through ? 'Runs through' : 'Butts between the others' }}; from {{ wall.seenFrom }}. Marks from the {{ end }} end: near sides, X ahead; K king, J jack, C cripple. {{ stacking }}
+      {{ wall.through ? 'Runs through' : 'Butts between the others' }}; from {{ wall.seenFrom }}. Marks from the {{ end }} end: near sides, X ahead; K king, J jack, C cripple, P post. {{ stacking }}
       <template v-if="lifting">Raised {{ turns[lifting.turn] }}: {{ sayWeight(lifting.weight, units) }}, half of it at the top edge, {{ lifting.people }} people at {{ sayWeight(LIFT, units) }} each. Square when both diagonals are {{ sayLength(diagonal, units) }}.</template>
       <NuxtLink class="print" :to="`/design/${String(route.params.id)}/marks`"><i class="pi pi-print" aria-hidden="true" /> Plate marks on paper</NuxtLink>
     </p>

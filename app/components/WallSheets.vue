@@ -5,7 +5,11 @@ import { sayLoose } from '../../core/words'
 /** The sheets on the walls: what can be chosen of them, or what comes out of each. */
 const props = defineProps<{ wall: WallName, part: 'choices' | 'cuts' }>()
 const bench = useBench()
-const { walls, covered } = useWalls(toRef(props, 'wall'))
+const { walls, covered, cover, build } = useWalls(toRef(props, 'wall'))
+const sections = useSectionChoices()
+const slat = useChoice<string>('walls.slats.section')
+const covers = computed(() => [...(build.value === 'studs' ? [{ value: 'sheets', label: covered.value === 'sheets' ? 'Sheets' : 'As all' }] : []), { value: 'slats', label: 'Slats' }, { value: 'open', label: 'Open' }])
+const shown = computed({ get: () => build.value === 'posts' && cover.value === 'sheets' ? 'open' : cover.value, set: (value) => { cover.value = value } })
 const way = useChoice<string>('walls.sheathing.way')
 const top = useChoice<string>('walls.sheathing.top')
 const units = computed(() => bench.design?.units ?? 'imperial')
@@ -22,7 +26,12 @@ const wrap = computed(() => (bench.plan?.loose ?? []).filter(item => item.code =
 <template>
   <template v-if="part === 'choices'">
     <ChoiceField v-model="covered" label="Walls" :options="[{ value: 'none', label: 'Bare' }, { value: 'sheets', label: 'Sheets' }]" />
-    <template v-if="walls?.sheathing">
+    <ChoiceField v-model="shown" label="This wall" :options="covers" />
+    <template v-if="walls && cover === 'slats'">
+      <ChoiceField v-model="slat" label="Slats" :options="sections" />
+      <MeasureField path="walls.slats.gap" :value="walls.slats.gap" />
+    </template>
+    <template v-else-if="walls?.sheathing">
       <MeasureField path="walls.sheathing.thickness" :value="walls.sheathing.thickness" />
       <ChoiceField v-model="way" label="Sheets stand" :options="[{ value: 'upright', label: 'Upright' }, { value: 'level', label: 'Level' }]" />
       <ChoiceField v-model="top" label="End" :options="[{ value: 'under-tails', label: 'Under the tails' }, { value: 'round-tails', label: 'Round the tails' }]" />
@@ -33,7 +42,7 @@ const wrap = computed(() => (bench.plan?.loose ?? []).filter(item => item.code =
     <p><b>Out of each sheet:</b> <span v-for="each in cuts" :key="each.text"><span class="figures">{{ each.times }} ×</span> {{ each.text }}</span></p>
     <p class="quiet">{{ sheets.length }} sheets for all walls and gables, offcuts used again; edges on wood, 1/8" (3 mm) apart. <span v-for="each in wrap" :key="each.name">{{ each.name }}: <span class="figures">{{ each.value }}</span>.</span></p>
   </div>
-  <p v-else class="cuts quiet">The walls are bare. Choose sheets above to lay them out.</p>
+  <p v-else class="cuts quiet">{{ cover === 'slats' ? 'Slats are laid from the deck up, each end on a stud or post.' : 'The walls are bare. Choose sheets above to lay them out.' }}</p>
 </template>
 
 <style scoped>

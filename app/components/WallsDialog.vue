@@ -10,6 +10,10 @@ const corner = useChoice<string>('walls.corner')
 const stack = useChoice<string>('walls.stack')
 const bracing = useChoice<string>('walls.bracing')
 const gables = useChoice<string>('walls.gables')
+const post = useChoice<string>('walls.posts.post')
+const beam = useChoice<string>('walls.posts.beam')
+const joint = useChoice<string>('walls.posts.joint')
+const posts = computed(() => Object.values(bench.design?.walls.sides ?? {}).some(side => side.build === 'posts'))
 const uneven = computed(() => new Set((bench.plan?.frame.walls ?? []).map(wall => Math.round(wall.height * 1000))).size > 1)
 </script>
 
@@ -25,6 +29,14 @@ const uneven = computed(() => new Set((bench.plan?.frame.walls ?? []).map(wall =
       <ChoiceField v-model="stack" label="Studs stand" :options="[{ value: 'own', label: 'On their own layout' }, { value: 'joists', label: 'Over the joists' }, { value: 'rafters', label: 'Under the rafters' }]" />
       <ChoiceField v-model="bracing" label="Diagonals" :options="[{ value: 'none', label: 'None' }, { value: 'temporary', label: 'For a while, inside' }, { value: 'let-in', label: 'Let in, outside' }]" />
       <ChoiceField v-model="gables" label="Gables" :options="[{ value: 'studs', label: 'Studs' }, { value: 'open', label: 'Open' }]" />
+      <template v-if="posts">
+        <h3>Sides of posts</h3>
+        <ChoiceField v-model="post" label="Posts" :options="sections" />
+        <MeasureField path="walls.posts.spacing" :value="bench.design.walls.posts.spacing" />
+        <ChoiceField v-model="beam" label="Beam" :options="sections" />
+        <ChoiceField v-model="joint" label="Beams meet" :options="[{ value: 'half-lap', label: 'Half-lapped' }, { value: 'scarf', label: 'Scarfed' }]" />
+        <MeasureField path="walls.posts.brace" :value="bench.design.walls.posts.brace" />
+      </template>
     </div>
     <template #footer><Button label="Close" @click="open = false" /></template>
   </Dialog>

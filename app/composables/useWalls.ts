@@ -1,5 +1,5 @@
 import { computed, type Ref } from 'vue'
-import { heightOf, isSide, type LayoutFrom, usualSheathing, type WallId } from '../../core/design'
+import { heightOf, isSide, type LayoutFrom, type Side, usualSheathing, type WallId } from '../../core/design'
 import { useBench } from '../stores/bench'
 
 /** What can be chosen of one wall, and of the sheets on all. */
@@ -12,9 +12,15 @@ export function useWalls(wall: Ref<WallId>) {
     get: () => !isSide(wall.value) || walls.value?.sides[wall.value].height === null ? 'all' : 'own',
     set: (value) => { if (walls.value && isSide(wall.value)) bench.setValue(`walls.sides.${wall.value}.height`, value === 'own' ? heightOf(walls.value, wall.value) : null) },
   })
+  const own = <K extends 'build' | 'cover'>(key: K, usual: Side[K]) => computed<Side[K]>({
+    get: () => isSide(wall.value) ? walls.value?.sides[wall.value][key] ?? usual : usual,
+    set: (value) => { if (isSide(wall.value)) bench.setValue(`walls.sides.${wall.value}.${key}`, value) },
+  })
+  const build = own('build', 'studs')
+  const cover = own('cover', 'sheets')
   const covered = computed<'none' | 'sheets'>({
     get: () => walls.value?.sheathing ? 'sheets' : 'none',
     set: value => bench.setValue('walls.sheathing', value === 'sheets' ? usualSheathing[bench.design?.units ?? 'imperial'] : null),
   })
-  return { walls, layout, ownHeight, covered }
+  return { walls, layout, ownHeight, build, cover, covered }
 }

@@ -9,7 +9,7 @@ interface Limit { readonly min: number, readonly max: number }
 
 /** Limits of the fields by their paths, a `*` standing for the number of an item in a list. */
 const limitOf: Record<string, Limit> = {
-  'footprint.length': limits.footprintLength, 'footprint.width': limits.footprintWidth, 'walls.height': limits.wallHeight, 'walls.spacing': limits.spacing, 'walls.longest': limits.stock, 'walls.partitions.*.at': limits.onSite, 'walls.units.*.width': limits.unit, 'walls.units.*.height': limits.unit, 'walls.sheathing.thickness': limits.sheet, 'walls.sheathing.drop': limits.drop,
+  'footprint.length': limits.footprintLength, 'footprint.width': limits.footprintWidth, 'walls.height': limits.wallHeight, 'walls.spacing': limits.spacing, 'walls.longest': limits.stock, 'walls.posts.spacing': limits.supports, 'walls.posts.brace': limits.knee, 'walls.slats.gap': limits.slatGap, 'walls.partitions.*.at': limits.onSite, 'walls.units.*.width': limits.unit, 'walls.units.*.height': limits.unit, 'walls.sheathing.thickness': limits.sheet, 'walls.sheathing.drop': limits.drop,
   'walls.sides.south.height': limits.wallHeight, 'walls.sides.east.height': limits.wallHeight, 'walls.sides.north.height': limits.wallHeight, 'walls.sides.west.height': limits.wallHeight,
   'roof.spacing': limits.spacing, 'roof.overhang.eave': limits.eaveOverhang, 'roof.overhang.gable': limits.gableOverhang, 'roof.seat.height': limits.seatHeight,
   'walls.openings.*.at': limits.onSite, 'walls.openings.*.foot': limits.wallHeight0, 'walls.openings.*.unit.width': limits.unit, 'walls.openings.*.unit.height': limits.unit, 'walls.openings.*.clearance.width': limits.clearance, 'walls.openings.*.clearance.height': limits.clearance,

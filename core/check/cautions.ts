@@ -59,7 +59,7 @@ const middle = ({ placement, section }: Member): number => toBuilding(placement,
 /** Under a single top plate each rafter should stand over a stud. */
 function offStud({ design, frame }: Plan): Caution[] {
   if (design.walls.topPlates !== 1) return []
-  const off = (['south', 'north'] as const).flatMap(side => offStudOn(frame, side))
+  const off = (['south', 'north'] as const).filter(side => design.walls.sides[side].build === 'studs').flatMap(side => offStudOn(frame, side))
   return off.length ? [{ code: 'rafter-off-stud', members: off.map(each => each.id), numbers: { limit: customary.offStud, count: off.length } }] : []
 }
 

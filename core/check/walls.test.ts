@@ -12,7 +12,7 @@ const found = (design: Design, code: Caution['code']): Caution[] => cautionsOf(p
 describe('cautions of the walls', () => {
   // studs and rafters at 24 in whose lines are 12 in apart: every second rafter is a foot from a stud (IRC R602.3.3 lets 5 in, from memory)
   test('rafters far from studs wider apart than 16 in, under two plates', () => {
-    const wide = walled({ spacing: 24 * INCH, sides: { ...base.walls.sides, south: { layout: 'centred', height: null } } }, { footprint: { length: 132 * INCH, width: 96 * INCH }, roof: { ...base.roof, spacing: 24 * INCH } })
+    const wide = walled({ spacing: 24 * INCH, sides: { ...base.walls.sides, south: { ...base.walls.sides.south, layout: 'centred' } } }, { footprint: { length: 132 * INCH, width: 96 * INCH }, roof: { ...base.roof, spacing: 24 * INCH } })
     const [caution] = found(wide, 'rafter-far-from-stud')
     expect(caution?.members.every(id => id.startsWith('roof/south/'))).toBe(true)
     expect(caution?.numbers.limit).toBeCloseTo(5 * INCH, 9)

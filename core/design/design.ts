@@ -4,6 +4,7 @@ import { type CutMember, cutSchema, defaultCut } from './cut'
 import { type Floor, floorSchema } from './floor'
 import { defaultFootprint, type Footprint, footprintSchema } from './footprint'
 import { defaultLumber, type Lumber, lumberSchema } from './lumber'
+import { usualPosts, usualSlats } from './posts'
 import { defaultRoof, type Roof, roofSchema } from './roof'
 import { type Site, siteSchema } from './site'
 import { defaultWalls, usualLongest, type Walls, wallsSchema } from './walls'
@@ -56,7 +57,7 @@ export function newDesign(name: string, units: Units): Design {
   return {
     ...imperial,
     footprint: { length: 3600, width: 2400 },
-    walls: { ...defaultWalls, stud: '38x89', spacing: 400, height: 2100, longest: usualLongest.metric },
+    walls: { ...defaultWalls, stud: '38x89', spacing: 400, height: 2100, longest: usualLongest.metric, posts: usualPosts.metric, slats: usualSlats.metric },
     roof: { ...defaultRoof, rafter: '47x125', ridge: '47x150', spacing: 600, pitch: { rise: 1, run: 2 }, overhang: { eave: 300, gable: 200 } },
   }
 }

@@ -8,6 +8,8 @@ export const limits = {
   clearance: { min: 0, max: 200 },
   /** Longest plate that is bought. */
   stock: { min: 1200, max: 6100 },
+  knee: { min: 0, max: 1500 },
+  slatGap: { min: 0, max: 300 },
   drop: { min: 0, max: 400 },
   spacing: { min: 100, max: 1250 },
   eaveOverhang: { min: 0, max: 1200 },

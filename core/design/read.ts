@@ -120,6 +120,7 @@ export const sectionsUsed = (design: Design): [string, string][] => [['walls.stu
 /** Sections named in openings and below the walls, with where. */
 function furtherSections({ floor, base, walls }: Design): [string, string][] {
   const out: [string, string][] = walls.openings.map((opening, i) => [`walls.openings.${i}.header.section`, opening.header.section])
+  out.push(['walls.posts.post', walls.posts.post], ['walls.posts.beam', walls.posts.beam], ['walls.slats.section', walls.slats.section])
   if (floor) out.push(['floor.joist', floor.joist])
   if (floor?.deck.kind === 'boards') out.push(['floor.deck.section', floor.deck.section])
   if (floor?.porch) out.push(['floor.porch.board', floor.porch.board])

@@ -13,12 +13,17 @@ export const sideNames: readonly SideName[] = ['south', 'east', 'north', 'west']
 export const layouts = ['low', 'high', 'centred'] as const
 export type LayoutFrom = typeof layouts[number]
 
+/** Whether a wall is of studs, or a side of posts and beam. */
+export const builds = ['studs', 'posts'] as const
+/** What covers a wall: the sheets, where the walls have any; slats with gaps; or nothing. */
+export const covers = ['sheets', 'slats', 'open'] as const
+
 /** What one wall has of its own. `height` deck to the top of its top plate, mm; null for that of all walls. */
-export interface Side { readonly layout: LayoutFrom, readonly height: number | null }
+export interface Side { readonly layout: LayoutFrom, readonly height: number | null, readonly build: typeof builds[number], readonly cover: typeof covers[number] }
 
-const sideSchema = z.strictObject({ layout: z.enum(layouts).default('low'), height: lengthField(limits.wallHeight).nullable().default(null) })
+const sideSchema = z.strictObject({ layout: z.enum(layouts).default('low'), height: lengthField(limits.wallHeight).nullable().default(null), build: z.enum(builds).default('studs'), cover: z.enum(covers).default('sheets') })
 
-export const usualSide: Side = { layout: 'low', height: null }
+export const usualSide: Side = { layout: 'low', height: null, build: 'studs', cover: 'sheets' }
 export const usualSides: Readonly<Record<SideName, Side>> = { south: usualSide, east: usualSide, north: usualSide, west: usualSide }
 
 export const sidesSchema = z.strictObject({ south: sideSchema.default(usualSide), east: sideSchema.default(usualSide), north: sideSchema.default(usualSide), west: sideSchema.default(usualSide) }).default(usualSides)

@@ -2,6 +2,7 @@ import { lengthField } from './length-field'
 import { limits } from './limits'
 import { openingsSchema, type WallOpening } from './openings'
 import { type Partition, partitionsSchema } from './partitions'
+import { type Posts, postsSchema, type Slats, slatsSchema, usualPosts, usualSlats } from './posts'
 import { type Sheathing, sheathingSchema } from './sheathing'
 import { type Side, type SideName, sidesSchema, usualSides } from './sides'
 import { type UnitOnHand, unitsSchema } from './units'
@@ -41,6 +42,9 @@ export interface Walls {
   readonly bracing: Bracing
   readonly gables: GableEnds
   readonly sides: Readonly<Record<SideName, Side>>
+  /** What sides of posts are built of, and walls with slats covered with. */
+  readonly posts: Posts
+  readonly slats: Slats
   /** Null where the walls stay open or are covered by others. */
   readonly sheathing: Sheathing | null
   readonly openings: readonly WallOpening[]
@@ -64,6 +68,8 @@ export const wallsSchema = z.strictObject({
   bracing: z.enum(bracings).default('none'),
   gables: z.enum(gableEnds).default('studs'),
   sides: sidesSchema,
+  posts: postsSchema,
+  slats: slatsSchema,
   sheathing: sheathingSchema,
   openings: openingsSchema.default([]),
   partitions: partitionsSchema,
@@ -71,7 +77,7 @@ export const wallsSchema = z.strictObject({
 })
 
 export const defaultWalls: Walls = {
-  stud: '2x4', spacing: 406.4, height: 2108.2, topPlates: 2, through: 'eaves', corner: 'three-stud', stack: 'own', longest: usualLongest.imperial, bracing: 'none', gables: 'studs', sides: usualSides, sheathing: null, openings: [], partitions: [], units: [],
+  stud: '2x4', spacing: 406.4, height: 2108.2, topPlates: 2, through: 'eaves', corner: 'three-stud', stack: 'own', longest: usualLongest.imperial, bracing: 'none', gables: 'studs', sides: usualSides, posts: usualPosts.imperial, slats: usualSlats.imperial, sheathing: null, openings: [], partitions: [], units: [],
 }
 
 /** Deck to the top of a wall's top plate, mm: its own height, or that of all; a gable wall without its own is as high as the lower eave wall. */

@@ -1,4 +1,4 @@
-import { footOf, roughSize, standsOnDeck } from '../design'
+import { footOf, isSide, roughSize, standsOnDeck } from '../design'
 import { centred, type Member, type Wall, type WallName } from '../frame'
 import { vec } from '../geometry'
 import { type Plan, STACKED, type Stacked, stackingOf } from '../plan'
@@ -22,7 +22,7 @@ export type WallLayer = 'frame' | 'sheets'
 export function wallElevation(plan: Plan, name: WallName, layer: WallLayer = 'frame'): Drawing {
   const wall = plan.frame.walls.find(each => each.name === name)
   if (!wall) throw new RangeError(`no wall ${name}`)
-  const shown = plan.frame.members.filter(member => member.id.startsWith(`walls/${name}/`) && (member.role === 'wall-sheet') === (layer === 'sheets'))
+  const shown = plan.frame.members.filter(member => member.id.startsWith(`walls/${name}/`) && (member.role === 'wall-sheet' || member.role === 'slat') === (layer === 'sheets'))
   const patches = seen([...shown, ...endRafters(plan, wall)], viewOf(wall))
   const openings = openingsOf(plan, name)
   const lines: Line[] = [{ from: { x: 0, y: 0 }, to: { x: wall.overall, y: 0 }, ink: 'ground' }, ...openings.flatMap(each => each.lines), ...(layer === 'frame' ? stackLines(plan, wall) : [])]
@@ -54,7 +54,7 @@ function dimensions({ design }: Plan, wall: Wall): Dimension[] {
   const from = wall.layout === 'centred' ? centred(spacing, wall.overall)[0] ?? 0 : wall.layout === 'high' ? wall.overall - (two ? 2 : 1) * spacing : two ? spacing : 0
   return [
     { name: 'wall-length', from: foot(0), to: foot(wall.overall), side: 'below', row: 2, value: wall.overall, field: lengthField(wall) },
-    { name: 'stud-spacing', from: foot(from), to: foot(from + spacing), side: 'below', row: 1, value: spacing, field: 'walls.spacing' },
+    ...(isSide(wall.name) && design.walls.sides[wall.name].build === 'posts' ? [] : [{ name: 'stud-spacing', from: foot(from), to: foot(from + spacing), side: 'below', row: 1, value: spacing, field: 'walls.spacing' } as const]),
     { name: 'wall-height', from: foot(0), to: { x: 0, y: height }, side: 'left', row: 1, value: height, field: heightField(design.walls, wall.name) },
   ]
 }

@@ -7,7 +7,7 @@ import { fromAbove, seen } from './view'
 /** The walls from above with their upper plates off: bottom plates and what stands on them, openings with their numbers, and the diagonals to check by. The south side is below. */
 export function wallsPlan(plan: Plan): Drawing {
   const { design: { footprint: { length, width } }, frame } = plan
-  const standing = (member: Member): boolean => member.id.startsWith('walls/') && ['bottom-plate', 'stud', 'king', 'jack'].includes(member.role)
+  const standing = (member: Member): boolean => member.id.startsWith('walls/') && ['bottom-plate', 'stud', 'king', 'jack', 'wall-post'].includes(member.role)
   const corners: readonly Point[] = [{ x: 0, y: 0 }, { x: length, y: 0 }, { x: length, y: width }, { x: 0, y: width }]
   const line = (from: Point | undefined, to: Point | undefined, ink: Line['ink']): Line => ({ from: from ?? { x: 0, y: 0 }, to: to ?? { x: 0, y: 0 }, ink })
   const outline = corners.map((corner, i) => line(corner, corners[(i + 1) % 4], 'behind'))

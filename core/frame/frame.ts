@@ -51,7 +51,7 @@ export function frame(design: Design, memory: Memory = newMemory()): Frame {
   const walls = memory.last('walls', [asked, footprint, base, design.lumber, units, asked.stack === 'own' ? null : lines], () => frameWalls(design, plate, section, lines))
   const roof = roofShapes[design.roof.shape].frame(design, lumber)
   const rafters = roof.orders.length ? rafterPlaces(design, lumber.rafter) : []
-  const finished = finishWalls({ design, stud: plate, ridge: lumber.ridge, brace: section(braceOf[units]), lines, memory, roof: roof.datum, rafters, drop: wall => dropOf(design, below.floor, wall) }, walls.framed)
+  const finished = finishWalls({ design, stud: plate, ridge: lumber.ridge, brace: section(braceOf[units]), slat: section(asked.slats.section), lines, memory, roof: roof.datum, rafters, drop: wall => dropOf(design, below.floor, wall) }, walls.framed)
   const { members, refused } = cutOrders([...below.base.orders, ...(below.floor?.orders ?? []), ...finished.orders, ...roof.orders], memory)
   const problems: Problem[] = [...below.problems, ...walls.problems, ...roof.problems, ...refused.map(({ id, fault }): Problem => ({ code: 'not-cut', path: '', member: id, fault }))]
   return { members, problems, walls: walls.walls, openings: walls.openings, looseJoints: finished.loose, braces: finished.braces, roof: roof.datum, lumber, floor: below.floor, base: below.base, ground: below.ground, outline: below.outline }
@@ -62,9 +62,9 @@ const braceOf = { imperial: '1x4', metric: '22x100' } as const
 
 /** How far a wall's sheets reach below the deck, mm: as asked, no farther than the floor frame; where a porch lies against the wall they end at the deck, or above its boards, where those are higher. */
 function dropOf({ walls: { sheathing }, base, floor: asked }: Design, floor: FloorFrame | null, wall: SideName): number {
-  if (!sheathing || !floor || wallFoot(base) > 0) return 0
+  if (!floor || wallFoot(base) > 0) return 0
   if (asked?.porch?.side === wall && floor.porchTop !== null) return Math.min(0, -floor.porchTop)
-  return Math.min(sheathing.drop, -floor.bottom)
+  return Math.min(sheathing?.drop ?? 0, -floor.bottom)
 }
 
 /** Middles of joists and rafters, for walls that are asked to stand over or under them. */

@@ -5,7 +5,7 @@ import type { Memory } from './memory'
 
 export type Role =
   | 'rafter' | 'ridge' | 'bottom-plate' | 'top-plate' | 'stud'
-  | 'king' | 'jack' | 'cripple' | 'header' | 'packing' | 'sill' | 'gable-stud' | 'wall-sheet' | 'brace'
+  | 'king' | 'jack' | 'cripple' | 'header' | 'packing' | 'sill' | 'gable-stud' | 'wall-sheet' | 'brace' | 'wall-post' | 'wall-beam' | 'knee' | 'slat'
   | 'rim' | 'joist' | 'floor-header' | 'block' | 'deck-sheet' | 'deck-board' | 'border' | 'skid' | 'beam' | 'post'
 
 /** A cut board in its place. `id` says where it is: `roof/south/rafter/3`. Members of one shape share one `board`. */

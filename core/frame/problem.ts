@@ -20,6 +20,9 @@ export type Problem =
   | { readonly code: 'opening-at-partition', readonly path: `walls.openings.${number}.at`, readonly number: number, readonly below: number, readonly above: number }
   | { readonly code: 'partition-no-room', readonly path: `walls.partitions.${number}.at`, readonly number: number, readonly least: number, readonly most: number }
   | { readonly code: 'partitions-meet', readonly path: `walls.partitions.${number}.at`, readonly number: number, readonly other: number }
+  | { readonly code: 'opening-in-posts', readonly path: `walls.openings.${number}.wall`, readonly number: number }
+  | { readonly code: 'post-too-deep', readonly path: 'walls.posts.post', readonly most: number }
+  | { readonly code: 'beam-too-thick', readonly path: 'walls.posts.beam', readonly most: number }
   | { readonly code: 'header-no-room', readonly path: `walls.openings.${number}.unit.height`, readonly number: number, readonly by: number }
   | { readonly code: 'header-too-thick', readonly path: `walls.openings.${number}.header`, readonly number: number, readonly by: number }
   | { readonly code: 'sill-too-low', readonly path: `walls.openings.${number}.foot`, readonly number: number, readonly least: number }

@@ -15,9 +15,14 @@ function sheet(holes: readonly { x: number, y: number, wide: number, tall: numbe
 }
 
 const area = (face: ShellFace): number => polygonArea(face.loops[0] ?? []) - face.loops.slice(1).reduce((sum, loop) => sum + polygonArea(loop), 0)
-const byTag = (faces: readonly ShellFace[]): Record<string, number> => {
+/** Areas by plane; two cut-outs that share one may bear either's tag. */
+const byPlane = (faces: readonly ShellFace[]): Record<string, number> => {
   const sums: Record<string, number> = {}
-  for (const face of faces) sums[face.tag] = Math.round(10 * ((sums[face.tag] ?? 0) + area(face))) / 10
+  for (const face of faces) {
+    const { normal, offset } = face.plane
+    const key = [normal.x, normal.y, normal.z, offset].map(n => (Math.round(n * 1000) + 0) / 1000).join(' ')
+    sums[key] = (sums[key] ?? 0) + area(face)
+  }
   return sums
 }
 
@@ -28,7 +33,7 @@ test('the quick shell of a prism is the shell found face by face: the same areas
     const quick = prismShell(parts, 18)
     const plain = shell(parts)
     expect(quick).not.toBeNull()
-    for (const [tag, sum] of Object.entries(byTag(plain))) expect(Math.abs((byTag(quick ?? [])[tag] ?? NaN) - sum)).toBeLessThan(5)
+    for (const [plane, sum] of Object.entries(byPlane(plain))) expect(Math.abs((byPlane(quick ?? [])[plane] ?? NaN) - sum)).toBeLessThan(5)
     const [one, other] = [solidOf(meshOf(quick ?? [])), solidOf(meshOf(plain))]
     expect(Math.abs(one.volume() - other.volume())).toBeLessThan(50)
   }), { numRuns: runs(80) })

@@ -1,3 +1,4 @@
+import { wallFoot } from '../design'
 import type { Wall, WallName } from '../frame'
 import type { Plan } from './plan'
 import { weightOf } from './weight'
@@ -21,7 +22,7 @@ export const wallOrder = ({ frame }: Pick<Plan, 'frame'>): readonly Wall[] => {
 export function liftingOf(plan: Plan, name: WallName): Lifting {
   const { frame, design, density } = plan
   const late = design.walls.sheathing?.top === 'round-tails'
-  const lying = frame.members.filter(({ id, role }) => id.startsWith(`walls/${name}/`) && !id.includes('/plate/cap') && !id.includes('/gable/') && !(late && role === 'wall-sheet'))
+  const lying = frame.members.filter(({ id, role }) => id.startsWith(`walls/${name}/`) && !id.includes('/plate/cap') && !id.includes('/gable/') && role !== 'slat' && !(late && role === 'wall-sheet'))
   const weight = lying.reduce((sum, { section, board }) => sum + weightOf(section, board.volume, density), 0)
   const order = wallOrder(plan)
   const turn = order.findIndex(wall => wall.name === name)
@@ -41,11 +42,10 @@ function roomFor(wall: Wall | undefined, standing: readonly Wall[], across: numb
   return Math.max(wall.low + thick - below, above - wall.low)
 }
 
-/** The diagonal of a wall as it lies, from the outer corner of its bottom plate to that of its top plate, mm: both alike, and it is square. */
+/** The diagonal of a wall as it lies, from the outer corner at its foot to that of its top plate, mm: both alike, and it is square. */
 export function diagonalOf({ frame, design }: Plan, name: WallName): number {
   const wall = frame.walls.find(each => each.name === name)
   if (!wall) return 0
-  const foot = Math.min(...frame.members.filter(({ id, role }) => role === 'bottom-plate' && id.startsWith(`walls/${name}/`)).map(({ placement, section }) => placement.origin.z + Math.min(0, placement.thickness.z * section.thickness)))
   const top = wall.height - (design.walls.topPlates === 2 ? frame.lumber.plate.thickness : 0)
-  return Number.isFinite(foot) ? Math.hypot(wall.to - wall.from, top - foot) : 0
+  return Math.hypot(wall.to - wall.from, top - wallFoot(design.base))
 }

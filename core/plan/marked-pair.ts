@@ -6,8 +6,8 @@ import { toBuilding, type Vec3 } from '../geometry'
 export interface PairMark {
   readonly from: number
   readonly to: number
-  /** X for a stud or joist, N for a nailer laid flat, T for a tail joist that an opening cuts short, K a king, J a jack, C a cripple. */
-  readonly letter: 'X' | 'N' | 'T' | 'K' | 'J' | 'C'
+  /** X for a stud or joist, N for a nailer laid flat, T for a tail joist that an opening cuts short, K a king, J a jack, C a cripple, P a post. */
+  readonly letter: 'X' | 'N' | 'T' | 'K' | 'J' | 'C' | 'P'
   readonly member: string
 }
 
@@ -24,7 +24,7 @@ export function stretchOf(member: Member, axis: keyof Vec3): { from: number, to:
 }
 
 /** Letters of what stands between a wall's plates. */
-const upright: Partial<Record<Member['role'], PairMark['letter']>> = { stud: 'X', king: 'K', jack: 'J', cripple: 'C' }
+const upright: Partial<Record<Member['role'], PairMark['letter']>> = { stud: 'X', king: 'K', jack: 'J', cripple: 'C', 'wall-post': 'P' }
 
 /** Marks for a wall's bottom and top plate; cripples that stand over one another, and over a jack, are marked once; read off what stands there. */
 export function platePair(frame: Frame, name: WallName): MarkedPair {

@@ -11,7 +11,7 @@ export type RaisingName = typeof order[number]
 function stepOf({ id, role }: Pick<Member, 'id' | 'role'>, roundTails: boolean): RaisingName {
   if (role === 'post') return 'supports'
   if (id.includes('/gable/')) return 'gables'
-  if (role === 'wall-sheet' && roundTails) return 'sheets'
+  if (role === 'slat' || (role === 'wall-sheet' && roundTails)) return 'sheets'
   if (id.startsWith('base/')) return 'base'
   if (id.startsWith('porch/')) return 'porch'
   if (role === 'deck-sheet' || role === 'deck-board') return 'deck'

@@ -1,3 +1,4 @@
+import { isSide } from '../design'
 import type { Member, Wall } from '../frame'
 import { INCH } from '../measure'
 import { stretchOf } from './marked-pair'
@@ -10,8 +11,10 @@ export interface Stacked { readonly member: string, readonly at: number, readonl
 export const STACKED = INCH
 
 /** Joists under a wall and rafters over it that cross it, each with how far it is from a stud; rising. */
-export function stackingOf({ frame }: Pick<Plan, 'frame'>, wall: Wall): { readonly joists: readonly Stacked[], readonly rafters: readonly Stacked[] } {
+export function stackingOf({ frame, design }: Pick<Plan, 'frame' | 'design'>, wall: Wall): { readonly joists: readonly Stacked[], readonly rafters: readonly Stacked[] } {
   const { along } = wall
+  // a beam carries rafters wherever they stand
+  if (isSide(wall.name) && design.walls.sides[wall.name].build === 'posts') return { joists: [], rafters: [] }
   const middle = (member: Member): number => {
     const { from, to } = stretchOf(member, along)
     return (from + to) / 2

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { type Base, baseKinds, bracings, type Design, type Floor, layouts, newDesign, openingKinds, type Seat, sheetTops, sheetWays, stacks, standsOnDeck, usualBase, usualBoards, usualFloors, usualOpening, usualSite, type WallOpening, type Walls } from '../design'
+import { type Base, baseKinds, beamJoints, bracings, type Design, type Floor, layouts, newDesign, openingKinds, type Seat, sheetTops, sheetWays, stacks, standsOnDeck, usualBase, usualBoards, usualFloors, usualOpening, usualSite, type WallOpening, type Walls } from '../design'
 
 const between = (min: number, max: number) => fc.double({ min, max, noNaN: true })
 
@@ -17,15 +17,18 @@ const layout = fc.constantFrom(...layouts)
 /** What walls may have besides; a plain wall more often than not. */
 const further = () => fc.record({
   layouts: fc.record({ south: layout, east: layout, north: layout, west: layout }), uneven: fc.option(between(-700, 700)), gableLower: fc.option(between(0, 500)), stack: fc.constantFrom(...stacks), bracing: fc.constantFrom(...bracings), gables: fc.constantFrom('studs' as const, 'studs' as const, 'open' as const),
-  longest: fc.constantFrom(2400, 3000, 4876.8), sheathing: fc.option(fc.record({ thickness: between(9, 18), way: fc.constantFrom(...sheetWays), top: fc.constantFrom(...sheetTops), drop: noneOr(250), wide: fc.constantFrom(1200, 1219.2) })),
+  longest: fc.constantFrom(2400, 3000, 4876.8), built: fc.array(fc.constantFrom('studs' as const, 'studs' as const, 'posts' as const), { minLength: 4, maxLength: 4 }), covered: fc.array(fc.constantFrom('sheets' as const, 'sheets' as const, 'slats' as const, 'open' as const), { minLength: 4, maxLength: 4 }), joint: fc.constantFrom(...beamJoints), knee: fc.constantFrom(0, 600),
+  sheathing: fc.option(fc.record({ thickness: between(9, 18), way: fc.constantFrom(...sheetWays), top: fc.constantFrom(...sheetTops), drop: noneOr(250), wide: fc.constantFrom(1200, 1219.2) })),
 })
 
 function furtherOf(more: ReturnType<typeof further> extends fc.Arbitrary<infer T> ? T : never, { height }: { readonly height: number }): Partial<Walls> {
-  const { layouts: from, uneven, gableLower, sheathing, ...rest } = more
+  const { layouts: from, uneven, gableLower, sheathing, built, covered, joint, knee, ...rest } = more
+  const side = (i: number, name: keyof typeof from, own: number | null) => ({ layout: from[name], height: own, build: built[i] ?? 'studs', cover: covered[i] ?? 'sheets' })
   const north = uneven === null ? null : Math.max(400, height + uneven)
   const west = gableLower === null ? null : Math.max(400, Math.min(height, north ?? height) - gableLower)
   return {
-    ...rest, sides: { south: { layout: from.south, height: null }, east: { layout: from.east, height: null }, north: { layout: from.north, height: north }, west: { layout: from.west, height: west } },
+    ...rest, sides: { south: side(0, 'south', null), east: side(1, 'east', null), north: side(2, 'north', north), west: side(3, 'west', west) },
+    posts: { post: '4x4', beam: '2x8', spacing: 1800, joint, brace: knee }, slats: { section: '1x4', gap: 15 },
     sheathing: sheathing && { thickness: sheathing.thickness, way: sheathing.way, top: sheathing.top, drop: sheathing.drop, sheet: { length: 2 * sheathing.wide, width: sheathing.wide } },
   }
 }

@@ -7,7 +7,7 @@ import { formatLength, type Units } from '../measure'
 export const fieldNames: Record<string, string> = {
   'footprint': 'Footprint', 'footprint.length': 'Length', 'footprint.width': 'Span',
   'walls': 'Walls', 'walls.stud': 'Studs and plates', 'walls.spacing': 'Stud spacing', 'walls.height': 'Wall height', 'walls.topPlates': 'Top plates',
-  'walls.through': 'Through walls', 'walls.stack': 'Stand over', 'walls.longest': 'Longest plate', 'walls.bracing': 'Bracing', 'walls.units': 'Units on hand', 'walls.partitions': 'Partitions', 'walls.partitions.*.at': 'Partition, near face', 'walls.partitions.*.runs': 'Partition runs', 'walls.units.*.width': 'Width', 'walls.units.*.height': 'Height', 'walls.units.*.name': 'Name of a unit', 'walls.units.*.count': 'How many', 'walls.gables': 'Gables', 'walls.sides': 'Walls one by one', 'walls.sides.south.height': 'Height of the south wall', 'walls.sides.east.height': 'Height of the east wall', 'walls.sides.north.height': 'Height of the north wall', 'walls.sides.west.height': 'Height of the west wall',
+  'walls.through': 'Through walls', 'walls.stack': 'Stand over', 'walls.longest': 'Longest plate', 'walls.bracing': 'Bracing', 'walls.units': 'Units on hand', 'walls.partitions': 'Partitions', 'walls.partitions.*.at': 'Partition, near face', 'walls.partitions.*.runs': 'Partition runs', 'walls.units.*.width': 'Width', 'walls.units.*.height': 'Height', 'walls.units.*.name': 'Name of a unit', 'walls.units.*.count': 'How many', 'walls.gables': 'Gables', 'walls.posts': 'Posts and beam', 'walls.posts.post': 'Posts', 'walls.posts.beam': 'Beam', 'walls.posts.spacing': 'Post spacing, at most', 'walls.posts.joint': 'Beams meet', 'walls.posts.brace': 'Knee brace reaches', 'walls.slats': 'Slats', 'walls.slats.section': 'Slats', 'walls.slats.gap': 'Gap between slats', 'walls.sides': 'Walls one by one', 'walls.sides.south.height': 'Height of the south wall', 'walls.sides.east.height': 'Height of the east wall', 'walls.sides.north.height': 'Height of the north wall', 'walls.sides.west.height': 'Height of the west wall',
   'walls.sides.south.layout': 'Layout of the south wall', 'walls.sides.east.layout': 'Layout of the east wall', 'walls.sides.north.layout': 'Layout of the north wall', 'walls.sides.west.layout': 'Layout of the west wall',
   'walls.sheathing': 'Sheets on the walls', 'walls.sheathing.thickness': 'Sheet thickness', 'walls.sheathing.drop': 'Over the rim', 'walls.sheathing.way': 'Sheets stand', 'walls.sheathing.top': 'Sheets end', 'walls.sheathing.sheet': 'Sheet', 'walls.sheathing.sheet.length': 'Sheet, long side', 'walls.sheathing.sheet.width': 'Sheet, short side', 'walls.corner': 'Corners', 'walls.openings': 'Openings',
   'walls.openings.*.at': 'Middle', 'walls.openings.*.foot': 'Lower edge', 'walls.openings.*.unit.width': 'Unit, width', 'walls.openings.*.unit.height': 'Unit, height', 'walls.openings.*.clearance.width': 'Wider by', 'walls.openings.*.clearance.height': 'Taller by',
@@ -47,6 +47,10 @@ export const roleNames: Record<Role, { one: string, many: string }> = {
   'gable-stud': { one: 'gable stud', many: 'gable studs' },
   'wall-sheet': { one: 'wall sheet', many: 'wall sheets' },
   'brace': { one: 'diagonal brace', many: 'diagonal braces' },
+  'wall-post': { one: 'wall post', many: 'wall posts' },
+  'wall-beam': { one: 'wall beam', many: 'wall beams' },
+  'knee': { one: 'knee brace', many: 'knee braces' },
+  'slat': { one: 'slat', many: 'slats' },
   'rim': { one: 'rim', many: 'rims' },
   'joist': { one: 'joist', many: 'joists' },
   'floor-header': { one: 'floor header', many: 'floor headers' },
@@ -73,6 +77,10 @@ export function adviseOn(role: Role): string {
     case 'post': return 'Set it long, and cut it where it stands, to the level line carried from the highest ground. The length is from the ground as it was measured.'
     case 'deck-sheet': return 'Long way across the joists, ends on a joist.'
     case 'deck-board': return 'Ends on a joist; the last row is ripped to what is left.'
+    case 'wall-post': return 'Its notch outward, the beam bearing on the whole seat; screws or bolts by local code.'
+    case 'wall-beam': return 'Crown up, joined over a post; its depth is yours to have checked.'
+    case 'knee': return 'Tight at both ends before it is fastened; cut one, try it.'
+    case 'slat': return 'Ends on a stud or post; a spacer keeps the gap.'
     case 'wall-sheet': return 'Edges on studs, plates or blocks, an eighth of an inch (3 mm) from the next; its opening cut to the rough size.'
     case 'gable-stud': return 'Over the stud below it; its top cut at the slope. Cut one, try it under the end rafter.'
     case 'brace': return 'From plate to plate once the two diagonals are alike; leave it until the wall is sheathed.'

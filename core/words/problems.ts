@@ -24,6 +24,9 @@ export function sayProblem(problem: Problem, units: Units): string {
     case 'opening-at-partition': return `Opening ${problem.number} stands where a partition meets the wall. Put its middle at ${mm(problem.below)} or less, or at ${mm(problem.above)} or more.`
     case 'partition-no-room': return `Partition ${problem.number} leaves no room beside it. Put its near face between ${mm(problem.least)} and ${mm(problem.most)}.`
     case 'partitions-meet': return `Partition ${problem.number} runs into partition ${problem.other}. Move it clear, or take one away: partitions run from outside wall to outside wall.`
+    case 'opening-in-posts': return `Opening ${problem.number} is in a side of posts, which is open between them. Put it in a wall of studs.`
+    case 'post-too-deep': return `The posts are deeper than the walls. Use posts of ${mm(problem.most)} at most, or deeper studs.`
+    case 'beam-too-thick': return `The beam would take more than half of the posts. Use one of ${mm(problem.most)} at most.`
     case 'header-no-room': return `The header over opening ${problem.number} would stand ${mm(problem.by)} into the top plate. Use a lower unit, a shallower header or a higher wall.`
     case 'header-too-thick': return `The header over opening ${problem.number} is ${mm(problem.by)} thicker than the wall. Use fewer plies or thinner ones.`
     case 'sill-too-low': return `Opening ${problem.number} leaves no room for a sill over the bottom plate. Raise its lower edge to ${mm(problem.least)}, or make it a door.`

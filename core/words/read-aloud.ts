@@ -2,7 +2,7 @@ import type { MarkedPair, PairMark } from '../plan'
 import { formatLength, type Units } from '../measure'
 
 /** What a letter on a plate stands for. */
-export const letterWords: Record<PairMark['letter'], string> = { X: 'stud', N: 'nailer, flat', T: 'tail joist', K: 'king', J: 'jack', C: 'cripple' }
+export const letterWords: Record<PairMark['letter'], string> = { X: 'stud', N: 'nailer, flat', T: 'tail joist', K: 'king', J: 'jack', C: 'cripple', P: 'post' }
 
 /** One mark, or stretch, as it is called out: where the tape says, and what to write. */
 export interface Called { readonly at: number, readonly say: string }

@@ -1,12 +1,13 @@
 import type { Bracing } from '../../design'
-import { cross, place, planeAt, scale, subtract, vec, type Vec3 } from '../../geometry'
+import { planeAt, scale, vec, type Vec3 } from '../../geometry'
 import type { Section } from '../../lumber'
-import { level, SPARE } from '../between'
+import { level } from '../between'
 import type { Stretch } from '../layout'
-import type { BuildingCut, Order } from '../member'
+import type { Order } from '../member'
 import { type WallBoard, wallPoint } from './board'
 import { SIDE_STUDS } from './openings'
-import { acrossAxis, type Wall } from './wall'
+import { acrossOf, slantedAxes, type SlantedLine, slantedOrder } from './slanted'
+import type { Wall } from './wall'
 import type { FramedWall } from './walls'
 
 /** A wall's diagonal boards, and the wall's boards with what lets them in. */
@@ -14,9 +15,6 @@ export interface Braced { readonly orders: readonly Order[], readonly boards: re
 
 /** Degrees from level that a brace stands at: 45 to 60, IRC R602.10.4, method LIB (from memory). */
 export const BRACE_ANGLE = { least: 45, most: 60 } as const
-
-/** A brace on the wall's face: its middle line from the bottom plate's foot to the top plate's head, mm. */
-interface Line { readonly from: { readonly s: number, readonly z: number }, readonly to: { readonly s: number, readonly z: number } }
 
 /** Braces a wall at each end where it has room between corner and opening: from the bottom plate up to the top plate by the corner, at 45 degrees or as much steeper as the room asks, never past 60. */
 export function braceWall({ wall, boards, rough }: Pick<FramedWall, 'wall' | 'boards' | 'rough'>, stud: Section, brace: Section, bracing: Exclude<Bracing, 'none'>): Braced {
@@ -36,7 +34,7 @@ function clearEnds(wall: Wall, stud: Section, brace: Section, bracing: Bracing):
   return { from: wall.from + off, to: wall.to - off }
 }
 
-function braceLines(wall: Wall, taken: readonly Stretch[], z: Stretch, ends: Stretch, brace: Section): Line[] {
+function braceLines(wall: Wall, taken: readonly Stretch[], z: Stretch, ends: Stretch, brace: Section): SlantedLine[] {
   const tall = z.to - z.from
   const tan = (degrees: number): number => Math.tan(degrees * Math.PI / 180)
   const shy = brace.depth / Math.sin(BRACE_ANGLE.least * Math.PI / 180) // its own width along the plates, at most
@@ -56,33 +54,14 @@ function braceLines(wall: Wall, taken: readonly Stretch[], z: Stretch, ends: Str
   ]
 }
 
-const acrossOf = (wall: Wall): Vec3 => acrossAxis(wall) === 'x' ? vec(1, 0, 0) : vec(0, 1, 0)
-
-/** A brace's own axes in the building: along it, and square to it on the wall's face. */
-function axesOf(wall: Wall, { from, to }: Line): { readonly along: Vec3, readonly up: Vec3 } {
-  const long = Math.hypot(to.s - from.s, to.z - from.z)
-  const [s, z] = [(to.s - from.s) / long, (to.z - from.z) / long]
-  const on = (a: number, b: number): Vec3 => wall.along === 'x' ? vec(a, 0, b) : vec(0, a, b)
-  return { along: on(s, z), up: on(-z, s) }
-}
-
-function braceOrder(wall: Wall, line: Line, z: Stretch, brace: Section, across: number, id: string): Order {
-  const { along, up } = axesOf(wall, line)
-  const toward = cross(along, up)
-  const outward = acrossOf(wall)
-  const turned = toward.x * outward.x + toward.y * outward.y < 0
-  const low = wallPoint(wall, line.from.s, turned ? across + brace.thickness : across, line.from.z)
-  const spare = SPARE + brace.depth
-  const origin = subtract(subtract(low, scale(up, brace.depth / 2)), scale(along, spare))
-  const length = Math.hypot(line.to.s - line.from.s, line.to.z - line.from.z)
-  const ends: BuildingCut[] = [{ kind: 'end', name: 'level', plane: { normal: vec(0, 0, -1), offset: -z.from } }, { kind: 'end', name: 'level', plane: level('z', z.to) }]
-  return { id, role: 'brace', section: brace, placement: place(origin, along, up), blankLength: length + 2 * spare, cuts: ends }
+function braceOrder(wall: Wall, line: SlantedLine, z: Stretch, brace: Section, across: number, id: string): Order {
+  return slantedOrder(wall, line, brace, across, id, 'brace', [{ kind: 'end', name: 'level', plane: { normal: vec(0, 0, -1), offset: -z.from } }, { kind: 'end', name: 'level', plane: level('z', z.to) }])
 }
 
 /** A board with the housing that takes a let-in brace; the same board where the brace passes it. */
-function letIn(wall: Wall, board: WallBoard, line: Line, brace: Section, across: number): WallBoard {
+function letIn(wall: Wall, board: WallBoard, line: SlantedLine, brace: Section, across: number): WallBoard {
   if (!crosses(board, line, brace.depth / 2) || across >= board.across + thickOf(board) - 1e-6 || across + brace.thickness <= board.across + 1e-6) return board
-  const { up } = axesOf(wall, line)
+  const { up } = slantedAxes(wall, line)
   const middle = wallPoint(wall, line.from.s, across, line.from.z)
   const side = (way: 1 | -1) => ({ name: 'housing' as const, plane: planeAt(shifted(middle, up, way * brace.depth / 2), scale(up, way)) })
   const out = acrossOf(wall)
@@ -94,7 +73,7 @@ const thickOf = ({ wide, section }: WallBoard): number => wide === 'across' ? se
 const shifted = (p: Vec3, way: Vec3, by: number): Vec3 => vec(p.x + way.x * by, p.y + way.y * by, p.z + way.z * by)
 
 /** Whether a brace's band, `half` mm to either side of its line, runs over a board. */
-function crosses({ s, z }: WallBoard, { from, to }: Line, half: number): boolean {
+function crosses({ s, z }: WallBoard, { from, to }: SlantedLine, half: number): boolean {
   const long = Math.hypot(to.s - from.s, to.z - from.z)
   const off = (a: number, b: number): number => ((a - from.s) * -(to.z - from.z) + (b - from.z) * (to.s - from.s)) / long
   if (z.from > to.z - 1e-6 || z.to < from.z + 1e-6) return false

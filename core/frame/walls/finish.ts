@@ -1,4 +1,4 @@
-import { type Design, isSide, type SideName } from '../../design'
+import { type Design, isSide, type SideName, usualSheathing } from '../../design'
 import type { Section } from '../../lumber'
 import type { Stretch } from '../layout'
 import type { Order } from '../member'
@@ -8,7 +8,8 @@ import { type WallBoard, wallOrder } from './board'
 import { braceWall } from './bracing'
 import { gableLine, gableStuds } from './gable-studs'
 import type { StackLines } from './places'
-import { sheatheWall } from './sheathing'
+import { type CoverAsk, sheatheWall } from './sheathing'
+import { slatWall } from './slats'
 import type { FramedWall } from './walls'
 
 /** Sections and lines of the building that walls are finished with. */
@@ -17,6 +18,7 @@ export interface FinishAsk {
   readonly stud: Section
   readonly ridge: Section
   readonly brace: Section
+  readonly slat: Section
   readonly lines: StackLines
   readonly memory: Memory
   readonly roof: RoofDatum
@@ -38,17 +40,20 @@ export function finishWalls(ask: FinishAsk, framed: readonly FramedWall[]): Fini
     const own = (): readonly Order[] => ask.memory.last(`boards/${name}`, [each.boards], () => each.boards.map(board => wallOrder(each.wall, board)))
     if (!isSide(name)) return own()
     const gable = gableOf(ask, each)
-    const covered = ask.design.walls.sheathing ? sheatheWall({ ...ask, sheathing: ask.design.walls.sheathing, framed: each, drop: ask.drop(name), gable: gable?.studs.length ? gable : null }) : { sheets: [], blocks: [], loose: 0 }
+    const { build, cover } = ask.design.walls.sides[name]
+    const toCover: CoverAsk = { ...ask, sheathing: ask.design.walls.sheathing ?? { ...usualSheathing.imperial, thickness: ask.slat.thickness }, framed: each, drop: ask.drop(name), gable: gable?.studs.length ? gable : null }
+    const covered = cover === 'sheets' && build === 'studs' && ask.design.walls.sheathing ? sheatheWall(toCover) : { sheets: [], blocks: [], loose: 0 }
+    const slats = cover === 'slats' ? slatWall({ ...toCover, sheathing: { ...toCover.sheathing, thickness: ask.slat.thickness } }, ask.slat, ask.design.walls.slats.gap, ask.design.walls.longest) : []
     const boards = [...each.boards, ...covered.blocks.filter(block => !block.id.includes('/gable/'))]
     const { bracing } = ask.design.walls
-    const braced = bracing === 'none' ? { orders: [], boards } : braceWall({ ...each, boards }, ask.stud, ask.brace, bracing)
+    const braced = bracing === 'none' || build === 'posts' ? { orders: [], boards } : braceWall({ ...each, boards }, ask.stud, ask.brace, bracing)
     loose[name] = covered.loose
     braces[name] = braced.orders.length
     const above: readonly WallBoard[] = [...gable?.studs ?? [], ...covered.blocks.filter(block => block.id.includes('/gable/'))]
     const extra = [...covered.blocks.filter(block => !block.id.includes('/gable/')), ...above]
     // a wall that nothing is let into keeps its orders
-    const standing = bracing === 'let-in' ? [...braced.boards, ...above].map(board => wallOrder(each.wall, board)) : [...own(), ...extra.map(board => wallOrder(each.wall, board))]
-    return [...standing, ...braced.orders, ...covered.sheets]
+    const standing = bracing === 'let-in' && build === 'studs' ? [...braced.boards, ...above].map(board => wallOrder(each.wall, board)) : [...own(), ...extra.map(board => wallOrder(each.wall, board))]
+    return [...standing, ...each.slanted, ...braced.orders, ...covered.sheets, ...slats]
   })
   return { orders, loose, braces }
 }

@@ -10,7 +10,7 @@ import { layoutOf, type StackLines } from './places'
 import { levelAllRound, type Wall } from './wall'
 
 /** Shortest stud that is cut for a gable, at its shorter side, mm. */
-const LEAST = 50
+export const LEAST = 50
 
 /** A gable's upper line: the lower edges of its end rafters and of the ridge board between them; `at` gives it over the wall, mm. */
 export interface GableLine {

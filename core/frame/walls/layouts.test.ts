@@ -14,7 +14,7 @@ const sized = (length: number, width: number, walls: Partial<Design['walls']> = 
   ({ ...base, footprint: { length: length * INCH, width: width * INCH }, walls: { ...base.walls, height: 96 * INCH, ...walls } })
 const inches = (mm: number): number => Number((mm / INCH).toFixed(3)) + 0
 const reach = (member: Member | undefined, axis: 'x' | 'y' | 'z'): number[] => member ? Object.values(stretchOf(member, axis)).map(inches) : []
-const side = (layout: 'low' | 'high' | 'centred', height: number | null = null) => ({ layout, height })
+const side = (layout: 'low' | 'high' | 'centred', height: number | null = null) => ({ ...base.walls.sides.south, layout, height })
 const find = (made: Frame, id: string): Member | undefined => made.members.find(member => member.id === id)
 const marks = (design: Design, wall: 'south' | 'west' = 'south'): number[] => platePair(frame(design), wall).marks.map(mark => inches(mark.from))
 
@@ -188,7 +188,8 @@ describe('mirrored walls', () => {
       const turn = { low: 'high', high: 'low', centred: 'centred' } as const
       const length = Math.min(6000, shed.footprint.length)
       const window = { ...usualOpening('south', 'window', share * length, 'imperial'), unit: { width: 300, height: 300 }, foot: 300 }
-      const plain = { ...shed, footprint: { ...shed.footprint, length }, walls: { ...shed.walls, stack: 'own' as const, sheathing: null, bracing: 'none' as const, longest: 6100, openings: [window] } }
+      const covered = { ...shed.walls.sides, south: { ...shed.walls.sides.south, cover: 'sheets' as const } }
+      const plain = { ...shed, footprint: { ...shed.footprint, length }, walls: { ...shed.walls, sides: covered, stack: 'own' as const, sheathing: null, bracing: 'none' as const, longest: 6100, openings: [window] } }
       const one = frame(plain)
       const other = frame({ ...plain, walls: { ...plain.walls, sides: { ...plain.walls.sides, south: { ...plain.walls.sides.south, layout: turn[plain.walls.sides.south.layout] } }, openings: [{ ...window, at: length - window.at }] } })
       const of = (made: Frame, mirror: boolean): string[] => made.members.filter(member => member.id.startsWith('walls/south/')).map((member) => {

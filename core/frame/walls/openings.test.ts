@@ -135,7 +135,7 @@ describe('random walls with random openings', () => {
   test('every opening asked for is framed or said, and plates add up to the wall', () => {
     fc.assert(fc.property(openedSheds, (design) => {
       const made = plan(design)
-      if (made.frame.problems.some(problem => /^wall-too|^spacing/.test(problem.code))) return
+      if (made.frame.problems.some(problem => /^wall-too|^spacing|^post-too|^beam-too|^gable-over/.test(problem.code))) return
       const framed = made.frame.walls.flatMap(wall => (made.frame.openings[wall.name] ?? []).map(each => each.number))
       const said = made.frame.problems.flatMap(problem => 'number' in problem && problem.path.startsWith('walls.openings.') ? [problem.number - 1] : [])
       expect([...framed, ...said].sort((a, b) => a - b)).toEqual(design.walls.openings.flatMap(({ wall }, i) => made.frame.walls.some(each => each.name === wall) ? [i] : [])) // one in a partition that can't stand goes with it

@@ -12,7 +12,7 @@ export const JOINTS_APART = 24 * INCH
 export function platesOf({ walls, base }: Design, wall: Wall, stud: Section, standing: readonly WallBoard[]): WallBoard[] {
   const { topPlates, longest } = walls
   const t = stud.thickness
-  const breaks = standing.filter(({ role, wide }) => (role === 'stud' || role === 'king') && wide === 'across').map(({ s }) => (s.from + s.to) / 2).sort((a, b) => a - b)
+  const breaks = standing.filter(({ role, wide }) => (role === 'stud' || role === 'king' || role === 'wall-post') && wide === 'across').map(({ s }) => (s.from + s.to) / 2).sort((a, b) => a - b)
   const laid = (name: string, role: 'bottom-plate' | 'top-plate', low: number, row: readonly Stretch[]): WallBoard[] => row.map((s, i) => ({
     id: `walls/${wall.name}/plate/${name}${row.length > 1 ? `/${i + 1}` : ''}`, role, section: stud, runs: 'along', wide: 'across', s, z: { from: low, to: low + t }, across: 0,
   }))

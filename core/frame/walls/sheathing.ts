@@ -11,7 +11,7 @@ import type { RoofDatum } from '../roof'
 import { blocksAt } from './blocks'
 import { type WallBoard, wallPoint } from './board'
 import { type OuterWood, outerWood, plumbJoints } from './framing-lines'
-import type { GableLine } from './gable-studs'
+import { type GableLine, LEAST } from './gable-studs'
 import { levelAllRound, type Wall } from './wall'
 import type { FramedWall } from './walls'
 
@@ -53,12 +53,15 @@ function tailLevel({ design: { roof: { overhang: { eave }, seat } }, sheathing, 
 }
 
 /** Rows of a wall's sheets from the bottom; a level joint lies between two. */
-function wallRows(ask: CoverAsk): Stretch[] {
+const wallRows = (ask: CoverAsk): Stretch[] => rowsOf(wallReach(ask), ask.sheathing, STRIP)
+
+/** From where to where a wall is covered below its gable. */
+export function wallReach(ask: CoverAsk): Stretch {
   const { sheathing, framed: { wall, boards } } = ask
   const foot = Math.min(...boards.map(board => board.z.from))
   const tail = tailLevel(ask)
   const top = tail !== null && sheathing.top === 'under-tails' ? Math.min(wall.height, tail) : wall.height
-  return rowsOf({ from: foot > 0 ? foot : 0 - ask.drop, to: top }, sheathing, STRIP)
+  return { from: foot > 0 ? foot : 0 - ask.drop, to: top }
 }
 
 function rowsOf({ from, to }: Stretch, { sheet, way }: Sheathing, least: number): Stretch[] {
@@ -75,23 +78,26 @@ function rowsOf({ from, to }: Stretch, { sheet, way }: Sheathing, least: number)
 const STRIP = 100
 const TIP = 300
 
-const openingHoles = ({ rough }: FramedWall): Rect[] => rough.map(({ s, z }) => ({ x0: s.from, x1: s.to, y0: z.from, y1: z.to }))
+export const openingHoles = ({ rough }: FramedWall): Rect[] => rough.map(({ s, z }) => ({ x0: s.from, x1: s.to, y0: z.from, y1: z.to }))
 
 /** What the tails take out of sheets that reach to the plate's top. */
-function tailHoles(ask: CoverAsk): Rect[] {
+export function tailHoles(ask: CoverAsk): Rect[] {
   const at = tailLevel(ask)
   if (at === null || ask.sheathing.top === 'under-tails' || at >= ask.framed.wall.height) return []
   return ask.rafters.map(({ from, to }) => ({ x0: from, x1: to, y0: at, y1: ask.framed.wall.height + 1 }))
 }
 
 function coverGable(ask: CoverAsk, { studs, line }: NonNullable<CoverAsk['gable']>): Covered {
-  const { design, framed: { wall }, roof, sheathing } = ask
-  const { ridge } = line
+  const { framed: { wall }, roof, sheathing } = ask
   const peak = line.top(roof.ridgeMiddle)
-  const hole: Rect[] = design.roof.overhang.gable > 1e-6 ? [{ x0: ridge.from, x1: ridge.to, y0: ridge.bottom, y1: peak + 1 }] : []
-  const slopes = (['south', 'north'] as const).map((side): BuildingCut => ({ kind: 'end', name: 'slope', plane: roof.slopes[side].roofTop }))
-  return coverRows(ask, 'gable/sheet', rowsOf({ from: wall.height, to: peak }, sheathing, TIP), studs, [], hole, slopes)
+  return coverRows(ask, 'gable/sheet', rowsOf({ from: wall.height, to: peak }, sheathing, TIP), studs, [], ridgeHole(ask, line), roofCuts(roof))
 }
+
+/** What the ridge takes out of a gable's cover where it runs on outside. */
+export const ridgeHole = ({ design, roof }: CoverAsk, { ridge, top }: GableLine): Rect[] => design.roof.overhang.gable > 1e-6 ? [{ x0: ridge.from, x1: ridge.to, y0: ridge.bottom, y1: top(roof.ridgeMiddle) + 1 }] : []
+
+/** The roof's planes, that a gable's cover ends at. */
+export const roofCuts = (roof: RoofDatum): BuildingCut[] => (['south', 'north'] as const).map((side): BuildingCut => ({ kind: 'end', name: 'slope', plane: roof.slopes[side].roofTop }))
 
 function coverRows(ask: CoverAsk, part: string, rows: readonly Stretch[], boards: readonly WallBoard[], rough: FramedWall['rough'], holes: readonly Rect[], slopes: readonly BuildingCut[]): Covered {
   const { sheathing, framed: { wall }, stud, gable } = ask
@@ -128,17 +134,27 @@ function seamBlocks({ design, framed: { wall }, stud, roof }: CoverAsk, z: numbe
 }
 
 /** The pieces of a row, from the wall's layout end, each as long as its sheet lets it be and ending on wood. */
-function columns({ sheathing: { sheet, way }, framed: { wall } }: CoverAsk, wood: OuterWood, z: Stretch, r: number, up: GableLine | null): { row: Stretch[], loose: number } {
+function columns({ sheathing: { sheet, way }, framed: { wall } }: CoverAsk, wood: OuterWood, z: Stretch, r: number, up: GableLine | null): { row: readonly Stretch[], loose: number } {
   const long = way === 'upright' ? Math.min(sheet.length, sheet.width) : Math.max(sheet.length, sheet.width)
-  const flip_ = wall.layout === 'high'
-  const turn = (s: number): number => flip_ ? wall.overall - s : s
   const reach = up ? gableReach(up, wall, z.from) : { from: 0, to: wall.overall }
-  const joints = up ? gableJoints(wood, up, z) : plumbJoints(wood, z)
-  const breaks = joints.map(turn).sort((a, b) => a - b)
-  const u = { from: Math.min(turn(reach.from), turn(reach.to)), to: Math.max(turn(reach.from), turn(reach.to)) }
-  const row = rowOf(u, breaks, long, way === 'level' && r % 2 === 1 ? long / 2 : long)
-  const split = row.flatMap(piece => splitAt(piece, long))
-  return { row: split.map(({ from, to }) => ({ from: Math.min(turn(from), turn(to)), to: Math.max(turn(from), turn(to)) })), loose: split.length - row.length }
+  // where a gable is too low for a stud a joint lies on the rafter
+  const low = up ? [reach.from + long, reach.to - long].filter(s => s > reach.from && s < reach.to && up.under(s) - z.from < LEAST) : []
+  const joints = up ? [...gableJoints(wood, up, z), ...low] : plumbJoints(wood, z)
+  let loose = 0
+  const row = fromLayoutEnd(wall, reach, joints, (whole, breaks) => {
+    const laid = rowOf(whole, breaks, long, way === 'level' && r % 2 === 1 ? long / 2 : long)
+    const split = laid.flatMap(piece => splitAt(piece, long))
+    loose = split.length - laid.length
+    return split
+  })
+  return { row, loose }
+}
+
+/** Lays a row from the end the wall's layout begins at: a row from the high end is laid mirrored, and turned back. */
+export function fromLayoutEnd({ layout, overall }: Wall, whole: Stretch, breaks: readonly number[], lay: (whole: Stretch, breaks: readonly number[]) => readonly Stretch[]): readonly Stretch[] {
+  if (layout !== 'high') return lay(whole, breaks)
+  const turn = ({ from, to }: Stretch): Stretch => ({ from: overall - to, to: overall - from })
+  return lay(turn(whole), breaks.map(at => overall - at).sort((a, b) => a - b)).map(turn)
 }
 
 /** A piece that no wood breaks within a sheet's reach is broken there all the same. */
@@ -148,7 +164,7 @@ function splitAt({ from, to }: Stretch, long: number): Stretch[] {
 }
 
 /** How far the roof's planes let a gable's row reach at its lower edge. */
-function gableReach(up: GableLine, wall: Wall, z: number): Stretch {
+export function gableReach(up: GableLine, wall: Wall, z: number): Stretch {
   const slope = (up.top(up.ridge.from) - up.top(0)) / up.ridge.from
   const fall = (up.top(up.ridge.to) - up.top(wall.overall)) / (wall.overall - up.ridge.to)
   return { from: Math.max(0, (z - up.top(0)) / slope), to: Math.min(wall.overall, wall.overall - (z - up.top(wall.overall)) / fall) }

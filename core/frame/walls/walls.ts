@@ -1,15 +1,17 @@
-import { type Design, heightOf, sideNames, wallFoot } from '../../design'
+import { type Design, heightOf, isSide, sideNames, wallFoot } from '../../design'
 import type { Section } from '../../lumber'
+import type { Order } from '../member'
 import type { Problem } from '../problem'
 import { upright, type WallBoard } from './board'
 import { openingBoards } from './opening-boards'
 import { type Clear, NAILING, openingsIn, type RoughOpening } from './openings'
 import { cornerPlaces, layoutOf, nailerPlaces, type StackLines, studPlaces } from './places'
 import { platesOf } from './plates'
+import { framePosts, postProblems } from './posts'
 import { partitionLines, type PerWall, type Wall, wallLines } from './wall'
 
 /** A wall as framed on its own face: its boards, and its openings as they could be framed. */
-export interface FramedWall { readonly wall: Wall, readonly boards: readonly WallBoard[], readonly rough: readonly RoughOpening[] }
+export interface FramedWall { readonly wall: Wall, readonly boards: readonly WallBoard[], readonly rough: readonly RoughOpening[], /** Boards that stand aslant on it. */ readonly slanted: readonly Order[] }
 
 export interface WallFrame {
   readonly walls: readonly Wall[]
@@ -24,7 +26,7 @@ const noOpenings: WallFrame['openings'] = { south: [], east: [], north: [], west
 
 /** Frames the four walls: plates, studs on layout, corners that close, and openings with their kings, jacks, headers, sills and cripples. What can't be built of an opening is left out and said. */
 export function frameWalls(design: Design, stud: Section, section: (name: string) => Section, lines: StackLines): WallFrame {
-  const problems = wallProblems(design, stud)
+  const problems = [...wallProblems(design, stud), ...(usesPosts(design) ? postProblems(design, stud, section(design.walls.posts.post), section(design.walls.posts.beam)) : [])]
   if (problems.length) return { walls: wallLines(design, stud), problems, framed: [], openings: noOpenings }
   const off = partitionProblems(design, stud)
   const standing = new Set(design.walls.partitions.map((_, i) => i).filter(i => !off.some(problem => problem.number === i + 1)))
@@ -36,14 +38,25 @@ export function frameWalls(design: Design, stud: Section, section: (name: string
 }
 
 function frameWall(design: Design, wall: Wall, stud: Section, section: (name: string) => Section, lines: StackLines): FramedWall & { readonly problems: readonly Problem[] } {
+  if (isSide(wall.name) && design.walls.sides[wall.name].build === 'posts') return framePostSide(design, wall, stud, section)
   const clear: Clear = { bottom: wallFoot(design.base) + stud.thickness, top: wall.height - design.walls.topPlates * stud.thickness }
   const { rough, problems } = openingsIn(design, wall, stud, clear, cornerPlaces(design, wall, stud), section)
   const whole = { from: clear.bottom, to: clear.top }
   const studs = studPlaces(design, wall, stud, rough, lines).map((each, i) => upright(stud, 'stud', `walls/${wall.name}/stud/${i + 1}`, each.from, whole))
   const layout = layoutOf(design, wall, lines)
   const standing = [...studs, ...nailers(design, wall, stud, clear), ...rough.flatMap(each => openingBoards(wall, stud, clear, each, layout))]
-  return { wall, rough, problems, boards: [...platesOf(design, wall, stud, standing), ...standing] }
+  return { wall, rough, problems, slanted: [], boards: [...platesOf(design, wall, stud, standing), ...standing] }
 }
+
+/** A side of posts has its top plates like any wall, and no bottom plate; openings asked for in it are said. */
+function framePostSide(design: Design, wall: Wall, stud: Section, section: (name: string) => Section): FramedWall & { readonly problems: readonly Problem[] } {
+  const { boards, braces } = framePosts(design, wall, stud, section(design.walls.posts.post), section(design.walls.posts.beam))
+  const problems = design.walls.openings.flatMap((opening, i): Problem[] => opening.wall === wall.name ? [{ code: 'opening-in-posts', path: `walls.openings.${i}.wall`, number: i + 1 }] : [])
+  const plates = platesOf(design, wall, stud, boards).filter(board => board.role !== 'bottom-plate')
+  return { wall, rough: [], problems, slanted: braces, boards: [...plates, ...boards] }
+}
+
+const usesPosts = ({ walls }: Design): boolean => sideNames.some(side => walls.sides[side].build === 'posts')
 
 /** Studs laid flat against the inside of a through wall, beside its end studs. */
 function nailers(design: Design, wall: Wall, stud: Section, { bottom, top }: Clear): WallBoard[] {

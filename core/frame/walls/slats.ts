@@ -1,0 +1,43 @@
+import { vec } from '../../geometry'
+import type { Section } from '../../lumber'
+import { around, cutOut, SLIVER } from '../around'
+import { level, squareBoard } from '../between'
+import { rowOf, type Stretch } from '../layout'
+import type { BuildingCut, Order } from '../member'
+import type { Rect } from '../rect'
+import { wallPoint } from './board'
+import { outerWood, plumbJoints } from './framing-lines'
+import { type CoverAsk, fromLayoutEnd, gableReach, openingHoles, ridgeHole, roofCuts, tailHoles, wallReach } from './sheathing'
+
+/** Lays slats over a wall and its gable, level, a gap between; each ends on a stud, a post or an opening, no longer than `longest`, joints staggered. */
+export function slatWall(ask: CoverAsk, slat: Section, gap: number, longest: number): Order[] {
+  const { framed: { wall, boards, rough }, stud, gable } = ask
+  const wood = outerWood(wall, [...boards, ...gable?.studs ?? []], rough, stud.depth)
+  const lower = wallReach(ask)
+  const top = gable ? gable.line.top(ask.roof.ridgeMiddle) : lower.to
+  const holes = [...openingHoles(ask.framed), ...tailHoles(ask), ...(gable ? ridgeHole(ask, gable.line) : [])]
+  const slopes = gable ? roofCuts(ask.roof) : []
+  const step = slat.depth + gap
+  const count = Math.max(0, Math.ceil((top - lower.from - SLIVER) / step))
+  return Array.from({ length: count }, (_, r): Stretch => ({ from: lower.from + r * step, to: Math.min(top, lower.from + r * step + slat.depth) })).flatMap((z, r) => {
+    const u = gable && z.from > wall.height ? gableReach(gable.line, wall, z.from) : { from: 0, to: wall.overall }
+    if (u.to - u.from < SLIVER) return []
+    const above = gable !== null && z.to > wall.height
+    const row = fromLayoutEnd(wall, u, plumbJoints(wood, z), (whole, breaks) => staggeredRow(whole, breaks, longest, r % 2 === 1))
+    return row.flatMap((s, c) => around({ x0: s.from, x1: s.to, y0: z.from, y1: z.to }, holes).map(({ rect, notches }, k) => slatOrder(ask, slat, `walls/${wall.name}/slat/${r + 1}/${c + 1}${k ? `/${k + 1}` : ''}`, rect, notches, above ? slopes : [])))
+  })
+}
+
+/** A row of boards; a staggered one begins with half a length, where a stud lets it. */
+function staggeredRow(whole: Stretch, breaks: readonly number[], longest: number, half: boolean): readonly Stretch[] {
+  const row = rowOf(whole, breaks, longest, half ? longest / 2 : longest)
+  return half && row.some(each => each.to - each.from > longest + 1e-6) ? rowOf(whole, breaks, longest, longest) : row
+}
+
+function slatOrder({ framed: { wall }, stud }: CoverAsk, slat: Section, id: string, { x0, x1, y0, y1 }: Rect, notches: readonly Rect[], slopes: readonly BuildingCut[]): Order {
+  const across = wall.outside === 'low' ? -slat.thickness : stud.depth
+  const order = squareBoard({ id, role: 'slat', section: slat, along: wall.along, depth: 'z', from: x0, to: x1, corner: wallPoint(wall, x0, across, y0) })
+  const rip: BuildingCut[] = y1 - y0 < slat.depth - 1e-6 ? [{ kind: 'end', name: 'rip', plane: level('z', y1) }] : []
+  const along = wall.along === 'x' ? vec(1, 0, 0) : vec(0, 1, 0)
+  return { ...order, cuts: [...order.cuts, ...rip, ...notches.map(each => cutOut(each, along, vec(0, 0, 1))), ...slopes] }
+}
