@@ -93,7 +93,11 @@ test('a wall laid out from its far end, made higher, sheathed, braced and parted
   await expect(page.getByRole('alert')).toHaveCount(0)
 
   // one wall's own height: the roof follows, and what can't be is said
+  await page.getByRole('button', { name: 'Walls', exact: true }).click()
   await choose(page, 'Height', 'Its own')
+  await expect(page.getByRole('dialog').getByLabel('Height of the south wall', { exact: true })).toBeVisible()
+  await page.getByRole('button', { name: 'Close', exact: true }).last().click()
+  await expect(page.getByRole('dialog')).toHaveCount(0)
   const height = page.getByLabel('Height of the south wall', { exact: true })
   await height.fill('8\'')
   await page.keyboard.press('Enter')
@@ -154,13 +158,17 @@ test('a wall laid out from its far end, made higher, sheathed, braced and parted
 
 test('a side of posts and beam, slatted, and what it can\'t have', async ({ page }) => {
   await openDemo(page, 'Sallow Marsh ringing hut', 'walls')
+  await page.getByRole('button', { name: 'Walls', exact: true }).click()
   await choose(page, 'Built of', 'Posts, beam')
+  await page.getByRole('button', { name: 'Close', exact: true }).last().click()
+  await expect(page.getByRole('dialog')).toHaveCount(0)
   await expect(page.getByRole('img', { name: /^Top plate and deck side by side/ })).toHaveAccessibleName(/: 0", 6' 4 1\/4", 12' 8 1\/2"$/)
   await page.locator('path.wood[data-member="walls/south/post/2"]').first().click()
   await expect(page.locator('.room-card .mark').first()).toHaveText('WP1')
   await expect(page.locator('.room-card')).toContainText('3 wall posts')
   await page.getByRole('button', { name: 'Walls', exact: true }).click()
-  await choose(page, 'Posts', '6x6')
+  await page.getByRole('combobox', { name: 'Posts', exact: true }).click()
+  await page.getByRole('option', { name: /^6x6 / }).click()
   await expect(page.getByRole('alert')).toContainText('The posts are deeper than the walls')
   await clean(page)
   await page.getByRole('button', { name: 'Close', exact: true }).last().click()

@@ -46,6 +46,30 @@ for (const file of readdirSync('demo')) {
 line('400 boards', shedOf(400, false))
 line('400 boards, from base to ridge', shedOf(400, true))
 
+/** The largest building the limits let: everything close together, slats on all sides; `share` of its spacings, 1 the closest. */
+function largest(share: number): Design {
+  const base = newDesign('largest', 'imperial')
+  const spacing = 100 / share
+  const side = { ...base.walls.sides.south, cover: 'slats' as const }
+  return {
+    ...base, footprint: { length: 17900, width: 11900 }, base: usualBase('posts', 'imperial'), floor: { ...usualFloors.imperial, spacing, blocking: 3, deck: { kind: 'boards', section: '5/4x4', gap: 5 } },
+    walls: { ...base.walls, spacing, height: 4200, longest: 2400, slats: { section: '1x4', gap: 0 }, sides: { south: side, east: side, north: side, west: side } }, roof: { ...base.roof, spacing, pitch: { rise: 12, run: 12 }, ridge: '2x12', rafter: '2x12' },
+  }
+}
+
+console.log('\nframed and planned from nothing, and a change of pitch, ms')
+for (const share of [0.1, 0.2, 0.4, 0.7, 1]) {
+  const design = largest(share)
+  const boards = plan(design).frame.members.length
+  const fresh = Array.from({ length: 5 }, () => {
+    const start = performance.now()
+    plan(design)
+    return performance.now() - start
+  }).sort((a, b) => a - b)[2] ?? 0
+  const median = replan(design, 20)[10] ?? 0
+  console.log(`${String(boards).padStart(6)} boards ${fresh.toFixed(0).padStart(6)} from nothing (${(1000 * fresh / boards).toFixed(0)} µs a board) ${median.toFixed(1).padStart(7)} a change (${(1000 * median / boards).toFixed(1)} µs a board)`)
+}
+
 /** What the shelf and a bench ask the built application for in Chromium, gzipped as it comes. */
 async function firstScreens(): Promise<void> {
   if (!existsSync('.output/server/index.mjs')) return console.log('\nfirst screen: run npm run build first')

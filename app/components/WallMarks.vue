@@ -28,7 +28,7 @@ const stacking = computed(() => {
   <div class="marks">
     <PairStrip :pair="pair" :names="['Top', posts ? 'Deck' : 'Bottom']" :what="posts ? 'Top plate and deck' : 'Bottom and top plate'" />
     <p class="caption quiet">
-      {{ wall.through ? 'Runs through' : 'Butts between the others' }}; from {{ wall.seenFrom }}. Marks from the {{ end }} end: near sides, X ahead; K king, J jack, C cripple, P post. {{ stacking }}
+      {{ wall.through ? 'Runs through' : 'Butts between the others' }}; from {{ wall.seenFrom }}. Marks from the {{ end }} end: near sides, X ahead. {{ stacking }}
       <template v-if="lifting">Raised {{ turns[lifting.turn] }}: {{ sayWeight(lifting.weight, units) }}, half of it at the top edge, {{ lifting.people }} people at {{ sayWeight(LIFT, units) }} each. Square when both diagonals are {{ sayLength(diagonal, units) }}.</template>
       <NuxtLink class="print" :to="`/design/${String(route.params.id)}/marks`"><i class="pi pi-print" aria-hidden="true" /> Plate marks on paper</NuxtLink>
     </p>

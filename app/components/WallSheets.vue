@@ -5,8 +5,9 @@ import { sayLoose } from '../../core/words'
 /** The sheets on the walls: what can be chosen of them, or what comes out of each. */
 const props = defineProps<{ wall: WallName, part: 'choices' | 'cuts' }>()
 const bench = useBench()
-const { walls, covered, cover, build } = useWalls(toRef(props, 'wall'))
+const { walls, covered, cover, build, siding } = useWalls(toRef(props, 'wall'))
 const sections = useSectionChoices()
+const board = useChoice<string>('walls.siding.section')
 const slat = useChoice<string>('walls.slats.section')
 const covers = computed(() => [...(build.value === 'studs' ? [{ value: 'sheets', label: covered.value === 'sheets' ? 'Sheets' : 'As all' }] : []), { value: 'slats', label: 'Slats' }, { value: 'open', label: 'Open' }])
 const shown = computed({ get: () => build.value === 'posts' && cover.value === 'sheets' ? 'open' : cover.value, set: (value) => { cover.value = value } })
@@ -20,7 +21,7 @@ const cuts = computed(() => {
   const told = sheets.value.map(sheet => sheet.pieces.map(each => markOf.get(each.member) ?? '').join(' + '))
   return [...new Set(told)].map(text => ({ text, times: told.filter(each => each === text).length }))
 })
-const wrap = computed(() => (bench.plan?.loose ?? []).filter(item => item.code === 'wrap').map(item => sayLoose(item, units.value)))
+const wrap = computed(() => (bench.plan?.loose ?? []).filter(item => item.code === 'wrap' || item.code === 'siding').map(item => sayLoose(item, units.value)))
 </script>
 
 <template>
@@ -36,11 +37,16 @@ const wrap = computed(() => (bench.plan?.loose ?? []).filter(item => item.code =
       <ChoiceField v-model="way" label="Sheets stand" :options="[{ value: 'upright', label: 'Upright' }, { value: 'level', label: 'Level' }]" />
       <ChoiceField v-model="top" label="End" :options="[{ value: 'under-tails', label: 'Under the tails' }, { value: 'round-tails', label: 'Round the tails' }]" />
       <MeasureField path="walls.sheathing.drop" :value="walls.sheathing.drop" />
+      <ChoiceField v-model="siding" label="Siding" :options="[{ value: 'none', label: 'None' }, { value: 'lapped', label: 'Lapped' }]" />
+      <template v-if="walls.siding">
+        <ChoiceField v-model="board" label="Boards" :options="sections" />
+        <MeasureField path="walls.siding.exposure" :value="walls.siding.exposure" />
+      </template>
     </template>
   </template>
   <div v-else-if="walls?.sheathing" class="cuts" tabindex="0" role="region" aria-label="Out of each sheet">
     <p><b>Out of each sheet:</b> <span v-for="each in cuts" :key="each.text"><span class="figures">{{ each.times }} ×</span> {{ each.text }}</span></p>
-    <p class="quiet">{{ sheets.length }} sheets for all walls and gables, offcuts used again; edges on wood, 1/8" (3 mm) apart. <span v-for="each in wrap" :key="each.name">{{ each.name }}: <span class="figures">{{ each.value }}</span>.</span></p>
+    <p class="quiet">{{ sheets.length }} sheets for all walls and gables, offcuts used again; edges on wood, 1/8" (3 mm) apart. <span v-for="each in wrap" :key="each.name">{{ each.name }}: <span class="figures">{{ each.value }}</span>. {{ each.name === 'Siding boards' ? each.why : '' }}</span></p>
   </div>
   <p v-else class="cuts quiet">{{ cover === 'slats' ? 'Slats are laid from the deck up, each end on a stud or post.' : 'The walls are bare. Choose sheets above to lay them out.' }}</p>
 </template>

@@ -16,7 +16,7 @@ const names = computed(() => [
 watch(() => names.value.some(each => each.value === wall.value), (stands) => { if (!stands) wall.value = 'south' })
 const layer = ref<WallLayer | 'plan'>('frame')
 const layers = [{ value: 'frame', label: 'Frame' }, { value: 'sheets', label: 'Sheets' }, { value: 'plan', label: 'Plan' }]
-const { walls, layout, ownHeight, build } = useWalls(wall)
+const { walls, layout, build } = useWalls(wall)
 const line = computed(() => bench.plan?.frame.walls.find(each => each.name === wall.value))
 const drawing = computed(() => bench.plan ? layer.value === 'plan' ? wallsPlan(bench.plan) : wallElevation(bench.plan, wall.value, layer.value) : null)
 onMounted(() => { bench.hand ??= `walls/${wall.value}/stud/1` })
@@ -46,13 +46,11 @@ const label = computed(() => layer.value === 'plan' ? 'The walls from above, sou
       <template v-if="layer !== 'sheets'">
         <Select v-if="build === 'studs'" class="adding" v-model="adding" :options="kinds" option-value="value" option-label="label" placeholder="Opening" aria-label="Add an opening" @update:model-value="add" />
         <Button v-if="layer === 'plan'" label="Partition" icon="pi pi-plus" outlined severity="secondary" aria-label="Add a partition" :disabled="walls.partitions.length >= partitions.most" @click="partitions.add()" />
-        <ChoiceField v-if="isSide(wall) && layer === 'frame'" v-model="build" label="Built of" :options="[{ value: 'studs', label: 'Studs' }, { value: 'posts', label: 'Posts, beam' }]" />
         <ChoiceField v-if="isSide(wall) && build === 'studs'" v-model="layout" label="Layout from" :options="layoutChoices" />
-        <ChoiceField v-if="isSide(wall) && layer === 'frame'" v-model="ownHeight" label="Height" :options="[{ value: 'all', label: 'As all' }, { value: 'own', label: 'Its own' }]" />
         <Button label="Walls" text severity="secondary" icon="pi pi-sliders-h" @click="dialog = asked = true" />
         <Button v-if="isSide(wall)" label="On hand" text severity="secondary" icon="pi pi-th-large" title="Units on hand, and a wall sized from them" @click="units = unitsAsked = true" />
         <LazyUnitsDialog v-if="unitsAsked && isSide(wall)" v-model="units" :wall="wall" />
-        <LazyWallsDialog v-if="asked" v-model="dialog" />
+        <LazyWallsDialog v-if="asked" v-model="dialog" :wall="wall" />
       </template>
       <WallSheets v-else :wall="wall" part="choices" />
     </div>

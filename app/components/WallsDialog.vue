@@ -1,5 +1,10 @@
 <script setup lang="ts">
-/** How all walls are built. */
+import { isSide } from '../../core/design'
+import type { WallName } from '../../core/frame'
+
+/** How all walls are built, and what the wall that is shown has of its own. */
+const props = defineProps<{ wall: WallName }>()
+const { build, ownHeight } = useWalls(toRef(props, 'wall'))
 const open = defineModel<boolean>({ required: true })
 const bench = useBench()
 const sections = useSectionChoices()
@@ -20,6 +25,13 @@ const uneven = computed(() => new Set((bench.plan?.frame.walls ?? []).map(wall =
 <template>
   <Dialog v-model:visible="open" modal header="How the walls are built" :style="{ width: '30rem' }" :breakpoints="{ '720px': '96vw' }">
     <div v-if="bench.design" class="rows">
+      <template v-if="isSide(wall)">
+        <h3>The {{ wall }} wall</h3>
+        <ChoiceField v-model="build" label="Built of" :options="[{ value: 'studs', label: 'Studs' }, { value: 'posts', label: 'Posts, beam' }]" />
+        <ChoiceField v-model="ownHeight" label="Height" :options="[{ value: 'all', label: 'As all' }, { value: 'own', label: 'Its own' }]" />
+        <MeasureField v-if="ownHeight === 'own'" :path="`walls.sides.${wall}.height`" :value="bench.design.walls.sides[wall].height ?? 0" />
+        <h3>All walls</h3>
+      </template>
       <ChoiceField v-model="stud" label="Studs" :options="sections" />
       <ChoiceField v-model="plates" label="Top plates" :options="[{ value: 1, label: 'One' }, { value: 2, label: 'Two' }]" />
       <MeasureField path="walls.longest" :value="bench.design.walls.longest" />

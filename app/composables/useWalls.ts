@@ -1,5 +1,5 @@
 import { computed, type Ref } from 'vue'
-import { heightOf, isSide, type LayoutFrom, type Side, usualSheathing, type WallId } from '../../core/design'
+import { heightOf, isSide, type LayoutFrom, type Side, usualSheathing, usualSiding, type WallId } from '../../core/design'
 import { useBench } from '../stores/bench'
 
 /** What can be chosen of one wall, and of the sheets on all. */
@@ -22,5 +22,6 @@ export function useWalls(wall: Ref<WallId>) {
     get: () => walls.value?.sheathing ? 'sheets' : 'none',
     set: value => bench.setValue('walls.sheathing', value === 'sheets' ? usualSheathing[bench.design?.units ?? 'imperial'] : null),
   })
-  return { walls, layout, ownHeight, build, cover, covered }
+  const siding = computed<'none' | 'lapped'>({ get: () => walls.value?.siding ? 'lapped' : 'none', set: value => bench.setValue('walls.siding', value === 'lapped' ? usualSiding[bench.design?.units ?? 'imperial'] : null) })
+  return { walls, siding, layout, ownHeight, build, cover, covered }
 }

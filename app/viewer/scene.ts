@@ -37,8 +37,8 @@ export function createViewer(canvas: HTMLCanvasElement): Viewer {
   const controls = new OrbitControls(camera, canvas)
   const sun = new DirectionalLight(0xffffff, 2)
   const materials = {
-    wood: new MeshLambertMaterial({ flatShading: true, polygonOffset: true, polygonOffsetFactor: 0.4, polygonOffsetUnits: 1 }),
-    hand: new MeshLambertMaterial({ flatShading: true, polygonOffset: true, polygonOffsetFactor: 0.4, polygonOffsetUnits: 1 }),
+    wood: new MeshLambertMaterial({ flatShading: true, polygonOffset: true, polygonOffsetFactor: 0.12, polygonOffsetUnits: 1 }),
+    hand: new MeshLambertMaterial({ flatShading: true, polygonOffset: true, polygonOffsetFactor: 0.12, polygonOffsetUnits: 1 }),
     faded: new MeshLambertMaterial({ flatShading: true, transparent: true, opacity: 0.12, depthWrite: false }),
     line: new LineBasicMaterial(), fadedLine: new LineBasicMaterial({ transparent: true, opacity: 0.2 }),
   }

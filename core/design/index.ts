@@ -13,7 +13,7 @@ export { type Boundary, buriedKinds, type Find, type FindKind, findKinds, height
 export { type Sheathing, sheetTops, sheetWays, usualSheathing } from './sheathing'
 export { isSide, isWallId, MOST_PARTITIONS, type Partition, partitionIndex, type PartitionName, type WallId } from './partitions'
 export { builds, covers, type LayoutFrom, layouts, type Side, type SideName, sideNames, usualSides } from './sides'
-export { beamJoints, type Posts, type Slats, usualPosts, usualSlats } from './posts'
+export { beamJoints, type Posts, type Siding, type Slats, usualPosts, usualSiding, usualSlats } from './posts'
 export type { UnitOnHand } from './units'
 export { type Bracing, bracings, type CornerSchool, gableEnds, type GableEnds, heightOf, type Stack, stacks, type ThroughWalls, usualLongest, type Walls } from './walls'
 export { type Migration, migrations, toCurrent, type VersionFault } from './versions'

@@ -121,6 +121,7 @@ export const sectionsUsed = (design: Design): [string, string][] => [['walls.stu
 function furtherSections({ floor, base, walls }: Design): [string, string][] {
   const out: [string, string][] = walls.openings.map((opening, i) => [`walls.openings.${i}.header.section`, opening.header.section])
   out.push(['walls.posts.post', walls.posts.post], ['walls.posts.beam', walls.posts.beam], ['walls.slats.section', walls.slats.section])
+  if (walls.siding) out.push(['walls.siding.section', walls.siding.section])
   if (floor) out.push(['floor.joist', floor.joist])
   if (floor?.deck.kind === 'boards') out.push(['floor.deck.section', floor.deck.section])
   if (floor?.porch) out.push(['floor.porch.board', floor.porch.board])

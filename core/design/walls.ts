@@ -2,7 +2,7 @@ import { lengthField } from './length-field'
 import { limits } from './limits'
 import { openingsSchema, type WallOpening } from './openings'
 import { type Partition, partitionsSchema } from './partitions'
-import { type Posts, postsSchema, type Slats, slatsSchema, usualPosts, usualSlats } from './posts'
+import { type Posts, postsSchema, type Siding, sidingSchema, type Slats, slatsSchema, usualPosts, usualSlats } from './posts'
 import { type Sheathing, sheathingSchema } from './sheathing'
 import { type Side, type SideName, sidesSchema, usualSides } from './sides'
 import { type UnitOnHand, unitsSchema } from './units'
@@ -45,6 +45,8 @@ export interface Walls {
   /** What sides of posts are built of, and walls with slats covered with. */
   readonly posts: Posts
   readonly slats: Slats
+  /** Null without; on walls with sheets it is lapped over them. */
+  readonly siding: Siding | null
   /** Null where the walls stay open or are covered by others. */
   readonly sheathing: Sheathing | null
   readonly openings: readonly WallOpening[]
@@ -70,6 +72,7 @@ export const wallsSchema = z.strictObject({
   sides: sidesSchema,
   posts: postsSchema,
   slats: slatsSchema,
+  siding: sidingSchema,
   sheathing: sheathingSchema,
   openings: openingsSchema.default([]),
   partitions: partitionsSchema,
@@ -77,7 +80,7 @@ export const wallsSchema = z.strictObject({
 })
 
 export const defaultWalls: Walls = {
-  stud: '2x4', spacing: 406.4, height: 2108.2, topPlates: 2, through: 'eaves', corner: 'three-stud', stack: 'own', longest: usualLongest.imperial, bracing: 'none', gables: 'studs', sides: usualSides, posts: usualPosts.imperial, slats: usualSlats.imperial, sheathing: null, openings: [], partitions: [], units: [],
+  stud: '2x4', spacing: 406.4, height: 2108.2, topPlates: 2, through: 'eaves', corner: 'three-stud', stack: 'own', longest: usualLongest.imperial, bracing: 'none', gables: 'studs', sides: usualSides, posts: usualPosts.imperial, slats: usualSlats.imperial, siding: null, sheathing: null, openings: [], partitions: [], units: [],
 }
 
 /** Deck to the top of a wall's top plate, mm: its own height, or that of all; a gable wall without its own is as high as the lower eave wall. */

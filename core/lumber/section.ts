@@ -61,7 +61,7 @@ export const standardSections: readonly Section[] = [
   ...[2, 3, 4, 6, 8, 10, 12].map(width => surfaced(2, width, 'dimension')),
   ...[4, 6, 8, 10, 12].map(width => surfaced(1, width, 'dimension')),
   surfaced(4, 4, 'post'), surfaced(4, 6, 'post'), surfaced(6, 6, 'post'),
-  metric(22, 100), metric(89, 89),
+  metric(22, 100), metric(22, 150), metric(89, 89),
   ...[63, 89, 140].map(depth => metric(38, depth)),
   ...[100, 125, 150, 175, 200, 220].map(depth => metric(47, depth)),
   ...[100, 150].map(depth => metric(100, depth)), metric(150, 150),

@@ -1,9 +1,10 @@
 import { type Base, type Design, sideNames } from '../design'
 import { areaOfRect, type Bed, type Frame, partVolume } from '../frame'
 import { earthwork } from '../survey'
+import { sidingOf, WASTE } from './siding'
 
 /** Loose things that are bought by volume or count. */
-export type LooseCode = 'gravel' | 'hole-gravel' | 'concrete' | 'blocks' | 'low-wall' | 'spoil' | 'hangers' | 'nails' | 'wrap'
+export type LooseCode = 'gravel' | 'hole-gravel' | 'concrete' | 'blocks' | 'low-wall' | 'spoil' | 'hangers' | 'nails' | 'wrap' | 'siding'
 
 /** A quantity and the numbers it comes from: volumes m³, weights kg, lengths mm, areas m². `core/words` says the rule. */
 export interface Loose {
@@ -29,7 +30,7 @@ const M3 = 1e-9
 export function looseOf(design: Design, frame: Frame): Loose[] {
   const { base } = design
   const beds = beddedOf(frame)
-  const items: Loose[] = [...joistEnds(design, frame), ...wrapOf(frame), ...(base ? [...gravelOf(base, beds), ...holesOf(frame), ...concreteOf(design, frame), ...blocksOf(base, frame), ...spoilOf(frame, beds)] : [])]
+  const items: Loose[] = [...joistEnds(design, frame), ...wrapOf(frame), ...sidingFor(design, frame), ...(base ? [...gravelOf(base, beds), ...holesOf(frame), ...concreteOf(design, frame), ...blocksOf(base, frame), ...spoilOf(frame, beds)] : [])]
   return items.filter(item => item.amount > 1e-9)
 }
 
@@ -48,6 +49,12 @@ function wrapOf({ members, openings }: Frame): Loose[] {
   if (sheets === 0) return []
   const holes = sideNames.flatMap(side => openings[side]).reduce((sum, { s, z }) => sum + (s.to - s.from) * (z.to - z.from), 0)
   return [{ code: 'wrap', unit: 'm2', amount: (sheets + holes) / 1e6, from: { sheets: sheets / 1e6, openings: holes / 1e6 } }]
+}
+
+function sidingFor(design: Design, frame: Frame): Loose[] {
+  const { siding } = design.walls
+  const found = sidingOf(design, frame)
+  return siding && found ? [count('siding', found.boards, { rows: found.rows, length: found.length, stock: found.stock, exposure: siding.exposure, waste: 100 * WASTE })] : []
 }
 
 /** What is dug and filled at one bed, mm³. */

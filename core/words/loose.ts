@@ -5,7 +5,7 @@ import { sayArea } from './ground'
 import { sayLength } from './measures'
 
 export const looseNames: Record<LooseCode, string> = {
-  'gravel': 'Gravel, loose', 'hole-gravel': 'Gravel in the holes', 'concrete': 'Concrete', 'blocks': 'Concrete blocks', 'low-wall': 'Masonry of the low wall', 'spoil': 'Earth to move', 'hangers': 'Joist hangers', 'nails': 'Nails, 16d or 90 mm, at the rims', 'wrap': 'House wrap',
+  'gravel': 'Gravel, loose', 'hole-gravel': 'Gravel in the holes', 'concrete': 'Concrete', 'blocks': 'Concrete blocks', 'low-wall': 'Masonry of the low wall', 'spoil': 'Earth to move', 'hangers': 'Joist hangers', 'nails': 'Nails, 16d or 90 mm, at the rims', 'wrap': 'House wrap', 'siding': 'Siding boards',
 }
 
 const YARD3 = (3 * FOOT / 1000) ** 3
@@ -39,6 +39,7 @@ export function sayLoose({ code, amount, unit, from }: Loose, units: Units): { n
       case 'spoil': return `Above the beds' undersides ${sayVolume(n('beds'), units)}, out of the holes ${sayVolume(n('holes'), units)}, as it lies: ${n('barrows')} barrows and a third more once loose.`
       case 'hangers': return `Two for each of ${n('joists')} joists.`
       case 'wrap': return `The sheets' ${sayArea(n('sheets'), units)} and ${sayArea(n('openings'), units)} of openings, which are wrapped over and cut afterwards; laps come on top, a tenth or more.`
+      case 'siding': return `${n('rows')} rows of which ${mm('exposure')} shows, ${mm('length')} end to end with openings left out, and ${n('waste')} % for ends, in boards of ${mm('stock')}.`
       case 'nails': return `${n('each')} through the rim into each end of ${n('joists')} joists.`
     }
   }

@@ -8,31 +8,56 @@ const EDGE = 9
 /** A gap in the wood along a joint that is let go: above a header too close to the plate for cripples, mm. */
 const GAP = 20
 
-/** Wood on a wall's outside, by which joints between sheets are found. */
-export interface OuterWood { readonly boards: readonly WallBoard[], readonly rough: readonly RoughOpening[] }
+/** A plumb line of a wall and where it has wood on one side and on the other, rising; mm. */
+interface WoodLine { readonly s: number, readonly sides: readonly (readonly Stretch[])[] }
 
-export const outerWood = (wall: Wall, boards: readonly WallBoard[], rough: readonly RoughOpening[], depth: number): OuterWood =>
-  ({ boards: boards.filter(board => showsOutside(wall, board, depth)), rough })
+/** Wood on a wall's outside, and the plumb lines that joints between sheets may run on. */
+export interface OuterWood { readonly boards: readonly WallBoard[], readonly lines: readonly WoodLine[] }
+
+export function outerWood(wall: Wall, all: readonly WallBoard[], rough: readonly RoughOpening[], depth: number): OuterWood {
+  const boards = all.filter(board => showsOutside(wall, board, depth))
+  const lying = boards.filter(board => board.runs === 'along')
+  const standing = boards.filter(board => board.runs === 'up').sort((a, b) => a.s.from - b.s.from)
+  const middles = standing.map(({ s }) => (s.from + s.to) / 2)
+  const between = standing.flatMap(({ s }, i) => standing[i + 1] && Math.abs((standing[i + 1]?.s.from ?? 0) - s.to) < 1e-6 ? [s.to] : [])
+  const at = [...new Set([...middles, ...between])].sort((a, b) => a - b)
+  const lines = at.map((s): WoodLine => ({ s, sides: [s - EDGE, s + EDGE].map(side => woodAt(side, near(standing, side), lying, rough)) }))
+  return { boards, lines }
+}
+
+/** Of standing boards in order, those about a place: none is wider than `WIDE`. */
+function near(standing: readonly WallBoard[], s: number): WallBoard[] {
+  let [low, high] = [0, standing.length]
+  while (low < high) {
+    const middle = (low + high) >> 1
+    if ((standing[middle]?.s.from ?? 0) < s - WIDE) low = middle + 1
+    else high = middle
+  }
+  const out: WallBoard[] = []
+  for (let i = low; i < standing.length; i++) {
+    const board = standing[i] as WallBoard
+    if (board.s.from > s + 1e-6) break
+    out.push(board)
+  }
+  return out
+}
+
+/** mm. No stud or post is wider along its wall. */
+const WIDE = 600
+
+/** Stretches of a plumb line with wood, or an opening past which a joint needs none; gaps that are let go are closed. */
+function woodAt(s: number, standing: readonly WallBoard[], lying: readonly WallBoard[], rough: readonly RoughOpening[]): Stretch[] {
+  const on = ({ s: each }: WallBoard): boolean => each.from <= s + 1e-6 && each.to >= s - 1e-6
+  const spans = [...standing.filter(on).map(board => board.z), ...lying.filter(on).map(board => board.z), ...rough.filter(each => each.s.from < s && each.s.to > s).map(each => each.z)].sort((a, b) => a.from - b.from)
+  const out: Stretch[] = []
+  for (const span of spans) {
+    const last = out[out.length - 1]
+    if (last && span.from <= last.to + GAP) out[out.length - 1] = { from: last.from, to: Math.max(last.to, span.to) }
+    else out.push(span)
+  }
+  return out
+}
 
 /** Where a plumb joint between sheets may run from `z.from` to `z.to`: on wood all the way, or past an opening; along the wall, rising. */
-export function plumbJoints(wood: OuterWood, z: Stretch): number[] {
-  const standing = wood.boards.filter(board => board.runs === 'up').map(board => board.s).sort((a, b) => a.from - b.from)
-  const middles = standing.map(s => (s.from + s.to) / 2)
-  const between = standing.flatMap((s, i) => standing[i + 1] && Math.abs((standing[i + 1]?.from ?? 0) - s.to) < 1e-6 ? [s.to] : [])
-  return [...new Set([...middles, ...between])].filter(s => onWood(wood, s, z)).sort((a, b) => a - b)
-}
-
-/** Whether a plumb line has wood on both sides of it, all the way. */
-export function onWood(wood: OuterWood, s: number, z: Stretch): boolean {
-  return [s - EDGE, s + EDGE].every(at => covered(wood, at, z))
-}
-
-function covered({ boards, rough }: OuterWood, s: number, z: Stretch): boolean {
-  const spans = [...boards.filter(board => board.s.from <= s + 1e-6 && board.s.to >= s - 1e-6).map(board => board.z), ...rough.filter(each => each.s.from < s && each.s.to > s).map(each => each.z)].sort((a, b) => a.from - b.from)
-  let reach = z.from
-  for (const span of spans) {
-    if (span.from > reach + GAP) break
-    reach = Math.max(reach, span.to)
-  }
-  return reach >= z.to - GAP
-}
+export const plumbJoints = ({ lines }: OuterWood, z: Stretch): number[] =>
+  lines.filter(({ sides }) => sides.every(spans => spans.some(each => each.from <= z.from + GAP && each.to >= z.to - GAP))).map(line => line.s)
