@@ -18,7 +18,7 @@ for (const dusk of [false, true]) {
     await clean(page)
     for (const bench of ['roof', 'walls', 'floor', 'ground', 'saw']) {
       await openDemo(page, 'Sallow Marsh ringing hut', bench)
-      if (bench === 'saw') await page.getByRole('checkbox', { name: 'R1 is cut' }).click()
+      if (bench === 'saw') await page.getByRole('checkbox', { name: 'R1 is cut', exact: true }).click()
       await page.mouse.move(0, 0)
       await page.waitForTimeout(300)
       await clean(page)

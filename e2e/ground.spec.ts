@@ -108,7 +108,7 @@ test('a new building from the stake to the deck', async ({ page }) => {
   const plan = JSON.parse(await readFile(await file.path(), 'utf8')) as { pieces: { role: string, length: number }[], loose: { code: string, rule: string }[], ground: { highest: number, lowest: number } }
   expect(plan.ground.highest - plan.ground.lowest).toBeGreaterThan(6 * 25.4 - 1e-3)
   expect(plan.loose.map(each => each.code)).toEqual(expect.arrayContaining(['hole-gravel', 'spoil', 'hangers']))
-  expect(new Set(plan.pieces.map(piece => piece.role))).toEqual(new Set(['post', 'beam', 'rim', 'joist', 'floor-header', 'block', 'deck-sheet', 'deck-board', 'bottom-plate', 'top-plate', 'stud', 'ridge', 'rafter']))
+  expect(new Set(plan.pieces.map(piece => piece.role))).toEqual(new Set(['post', 'beam', 'rim', 'joist', 'floor-header', 'block', 'deck-sheet', 'deck-board', 'bottom-plate', 'top-plate', 'stud', 'gable-stud', 'ridge', 'rafter']))
   await page.reload()
   await expect(page.getByRole('region', { name: 'Loose things' })).toContainText('Joist hangers')
 })
