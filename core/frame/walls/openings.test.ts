@@ -117,7 +117,7 @@ describe('random walls with random openings', () => {
   test('no two boards overlap, and each opening keeps its rough size', () => {
     fc.assert(fc.property(openedSheds, (design) => {
       const made = frame(design)
-      if (made.problems.some(problem => problem.code === 'ridge-into-wall')) return
+      if (made.problems.some(problem => problem.code === 'ridge-into-wall' || problem.code === 'tail-below-deck')) return // said, and drawn as asked
       expect(clashes(made.members)).toEqual([])
       for (const wall of wallNames) {
         for (const { number, opening, s, z } of made.openings[wall]) {
