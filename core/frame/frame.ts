@@ -49,7 +49,7 @@ export function frame(design: Design, memory: Memory = newMemory()): Frame {
   const { walls: asked, footprint, base, units } = design
   const lines = memory.last('lines', [below.floor, footprint, design.roof.spacing, design.roof.rafter, design.lumber], () => stackLines(design, below.floor, lumber.rafter))
   const walls = memory.last('walls', [asked, footprint, base, design.lumber, units, asked.stack === 'own' ? null : lines], () => frameWalls(design, plate, section, lines))
-  const roof = roofShapes[design.roof.shape].frame(design, lumber)
+  const roof = roofShapes[design.roof.shape].frame(design, lumber, { south: underTails(below.floor, design, 'south'), north: underTails(below.floor, design, 'north') })
   const rafters = roof.orders.length ? rafterPlaces(design, lumber.rafter) : []
   const finished = finishWalls({ design, stud: plate, ridge: lumber.ridge, brace: section(braceOf[units]), slat: section(asked.slats.section), lines, memory, roof: roof.datum, rafters, drop: wall => dropOf(design, below.floor, wall) }, walls.framed)
   const { members, refused } = cutOrders([...below.base.orders, ...(below.floor?.orders ?? []), ...finished.orders, ...roof.orders], memory)
@@ -59,6 +59,9 @@ export function frame(design: Design, memory: Memory = newMemory()): Frame {
 
 /** What diagonals are sawn from (common practice, no source). */
 const braceOf = { imperial: '1x4', metric: '22x100' } as const
+
+/** The level that tails on a side may not reach below, mm. */
+const underTails = (floor: FloorFrame | null, design: Design, side: SideName): number => design.floor?.porch?.side === side ? Math.max(0, floor?.porchTop ?? 0) : 0
 
 /** How far a wall's sheets reach below the deck, mm: as asked, no farther than the floor frame; where a porch lies against the wall they end at the deck, or above its boards, where those are higher. */
 function dropOf({ walls: { sheathing }, base, floor: asked }: Design, floor: FloorFrame | null, wall: SideName): number {

@@ -113,6 +113,17 @@ describe('rafters and ridge in their places', () => {
     expect(members.filter(member => member.role === 'ridge')).toHaveLength(1)
   })
 
+  // 9/16 in more porch than deck: tails that just clear the deck reach into the porch's boards on their side, and are said
+  test('tails are held clear of a porch whose boards are higher than the deck', () => {
+    const design = newDesign('a', 'imperial')
+    const floor = { joist: '2x6', spacing: 406.4, runs: 'width' as const, ends: 1 as const, blocking: 0 as const, hold: 'nails' as const, doubled: [], joint: null, deck: { kind: 'sheets' as const, thickness: 0.5 * INCH, sheet: { length: 96 * INCH, width: 48 * INCH } }, openings: [], porch: { side: 'south' as const, depth: 1200, board: '5/4x6', gap: 5 } }
+    const steep = { ...design, walls: { ...design.walls, height: 900 }, roof: { ...design.roof, pitch: { rise: 20, run: 12 }, overhang: { eave: 450, gable: 0 } } }
+    const most = (floored: Design): number | undefined => frame(floored).problems.flatMap(problem => problem.code === 'tail-below-deck' ? [problem.most] : [])[0]
+    const far = { ...steep, roof: { ...steep.roof, overhang: { eave: 1200, gable: 0 } } }
+    const [bare, porched] = [most(far), most({ ...far, floor })]
+    expect((bare ?? NaN) - (porched ?? NaN)).toBeCloseTo(0.5 * INCH / (20 / 12), 6)
+  })
+
   const base = newDesign('a', 'imperial')
   test.each<[string, Partial<Design['roof']>, Partial<Design['footprint']>, Partial<Design['walls']>, string]>([
     ['a ridge under the plate', { pitch: { rise: 1, run: 12 }, ridge: '2x12' }, {}, {}, 'ridge-into-wall'],

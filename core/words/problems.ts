@@ -17,7 +17,7 @@ export function sayProblem(problem: Problem, units: Units): string {
     case 'rafter-off-plate': return `At this height above plate the rafter does not touch the wall. Make it ${mm(problem.most)} at most.`
     case 'seat-through-rafter': return `The seat takes the whole rafter. Make the height above plate at least ${mm(problem.least)}, the rafter deeper or the slope less.`
     case 'tail-lost': return `Cut level along the bottom, the rafter runs out before the overhang ends. Make the overhang ${mm(problem.most)} at most, or cut a bird's mouth.`
-    case 'tail-below-deck': return `The tails would reach below the deck. Make the overhang ${mm(problem.most)} at most.`
+    case 'tail-below-deck': return `The tails would reach below the deck, or into the porch. Make the overhang ${mm(problem.most)} at most.`
     case 'opening-near-corner': return `Opening ${problem.number} leaves no room for its jack and king beside the corner. Put its middle between ${mm(problem.least)} and ${mm(problem.most)} from the end the layout begins at.`
     case 'opening-too-wide': return `Opening ${problem.number} is too wide for this wall. Use a unit of ${mm(problem.most)} at most.`
     case 'openings-meet': return `Opening ${problem.number} runs into opening ${problem.other}: between two rough openings stand two jacks and two kings, ${mm(problem.apart)}. Move one, or make them one opening.`

@@ -11,9 +11,9 @@ import type { RoofDatum, RoofLumber, RoofShape, SlopeDatum } from './shape'
 
 /** Two slopes of one pitch that meet at a ridge board, over the middle or, where one eave wall is higher, nearer that one; rafters cut by the ridge's sides, the plates and the walls' outsides. */
 export const gable: RoofShape = {
-  frame(design, lumber) {
+  frame(design, lumber, under) {
     const datum = gableDatum(design, lumber)
-    const problems = gableProblems(design, lumber, datum)
+    const problems = gableProblems(design, lumber, datum, under)
     const blocked = problems.some(problem => problem.code === 'rafter-no-length' || problem.code === 'ridge-off-span' || problem.code === 'spacing-too-tight' || problem.code === 'seat-through-rafter')
     return { datum, problems, orders: blocked ? [] : [ridgeOrder(design, lumber, datum), ...rafterOrders(design, lumber, datum)] }
   },
@@ -37,7 +37,7 @@ function gableDatum(design: Design, { rafter, ridge, plate }: RoofLumber): RoofD
   return { angle, slopes: { south: slopeOf(south, 0, 1), north: slopeOf(north, width, -1) }, ridgeCentre: level('y', middle), ridgeMiddle: middle, ridgeTop: south + lift + (middle - ridge.thickness / 2) * Math.tan(slope) }
 }
 
-function gableProblems(design: Design, { rafter, ridge, plate }: RoofLumber, datum: RoofDatum): Problem[] {
+function gableProblems(design: Design, { rafter, ridge, plate }: RoofLumber, datum: RoofDatum, under: Readonly<Record<Slope, number>>): Problem[] {
   const { roof, footprint } = design
   const slope = radians(datum.angle)
   const plumb = rafter.depth / Math.cos(slope)
@@ -55,8 +55,7 @@ function gableProblems(design: Design, { rafter, ridge, plate }: RoofLumber, dat
   if (lift < LEAST_OVER_PLATE) problems.push({ code: 'seat-through-rafter', path: 'roof.seat.height', least: LEAST_OVER_PLATE })
   const levelReach = lift / Math.tan(slope)
   if (roof.seat.rule === 'none' && roof.overhang.eave > levelReach - 1) problems.push({ code: 'tail-lost', path: 'roof.overhang.eave', most: Math.max(0, levelReach - 1) })
-  const underside = low + lift - plumb
-  const mostFall = underside / Math.tan(slope)
+  const mostFall = (Math.min(south.height - under.south, north.height - under.north) + lift - plumb) / Math.tan(slope)
   if (roof.seat.rule !== 'none' && roof.overhang.eave > mostFall) problems.push({ code: 'tail-below-deck', path: 'roof.overhang.eave', most: Math.max(0, mostFall) })
   return problems
 }

@@ -36,5 +36,6 @@ export interface RoofDatum {
 
 /** What a roof shape gives: a newcomer adds a shape as one file that exports one of these. */
 export interface RoofShape {
-  frame(design: Design, lumber: RoofLumber): { readonly datum: RoofDatum, readonly orders: readonly Order[], readonly problems: readonly Problem[] }
+  /** `under` the level on each side that tails may not reach below: the deck's, or a porch's where its boards are higher; mm. */
+  frame(design: Design, lumber: RoofLumber, under: Readonly<Record<'south' | 'north', number>>): { readonly datum: RoofDatum, readonly orders: readonly Order[], readonly problems: readonly Problem[] }
 }
