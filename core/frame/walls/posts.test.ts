@@ -63,6 +63,8 @@ describe('a side of posts', () => {
   test.each<[string, Design, string, string]>([
     ['posts deeper than the wall', open({ posts: { ...usualPosts.imperial, post: '6x6' } }), 'post-too-deep', 'walls.posts.post'],
     ['a beam through more than half of the post', open({ posts: { ...usualPosts.imperial, beam: '4x6' } }), 'beam-too-thick', 'walls.posts.beam'],
+    // 3 in of plates, 7 1/4 of beam and 100 mm of post at least: 14.2 in
+    ['a side too low for its beam', open({ height: 14 * INCH }), 'wall-too-low', 'walls.height'],
     ['an opening in an open side', open({ openings: [usualOpening('south', 'window', 60 * INCH, 'imperial')] }), 'opening-in-posts', 'walls.openings.0.wall'],
   ])('%s is said', (_, design, code, path) => {
     const { problems } = frame(design)

@@ -1,4 +1,4 @@
-import { type Design, wallFoot } from '../../design'
+import { type Design, heightOf, sideNames, wallFoot } from '../../design'
 import { flip, planeAt } from '../../geometry'
 import type { Section } from '../../lumber'
 import { level } from '../between'
@@ -12,14 +12,19 @@ import type { Wall } from './wall'
 /** A side of posts and beam: its boards on the wall's face, and its knee braces. */
 export interface PostSide { readonly boards: readonly WallBoard[], readonly braces: readonly Order[] }
 
-/** Least height of post under the beam, mm, and shortest knee that is cut. */
+/** Shortest post under its beam, mm. */
+const LEAST_POST = 100
+
+/** Least height of post that gets knee braces, mm. */
 const LEAST = 300
 
 /** Why posts or beam don't go into walls of this depth. */
-export function postProblems({ walls }: Design, stud: Section, post: Section, beam: Section): Problem[] {
+export function postProblems({ walls, base }: Design, stud: Section, post: Section, beam: Section): Problem[] {
   if (!Object.values(walls.sides).some(side => side.build === 'posts')) return []
   const deep: Problem[] = post.depth > stud.depth + 1e-6 ? [{ code: 'post-too-deep', path: 'walls.posts.post', most: stud.depth }] : []
-  return beam.thickness > post.depth / 2 + 1e-6 ? [...deep, { code: 'beam-too-thick', path: 'walls.posts.beam', most: post.depth / 2 }] : deep
+  const least = wallFoot(base) + LEAST_POST + beam.depth + walls.topPlates * stud.thickness
+  const low = sideNames.filter(side => walls.sides[side].build === 'posts' && heightOf(walls, side) < least - 1e-6).map((side): Problem => ({ code: 'wall-too-low', path: walls.sides[side].height === null ? 'walls.height' : `walls.sides.${side}.height`, least })).slice(0, 1)
+  return [...deep, ...low, ...(beam.thickness > post.depth / 2 + 1e-6 ? [{ code: 'beam-too-thick', path: 'walls.posts.beam', most: post.depth / 2 } as const] : [])]
 }
 
 /** Where posts stand along a wall: at both ends, and evenly between, no farther apart than asked. */
