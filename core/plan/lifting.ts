@@ -1,5 +1,5 @@
-import { wallFoot } from '../design'
-import type { Wall, WallName } from '../frame'
+import type { Stretch, Wall, WallName } from '../frame'
+import { stretchOf } from './marked-pair'
 import type { Plan } from './plan'
 import { weightOf } from './weight'
 
@@ -29,7 +29,8 @@ export function liftingOf(plan: Plan, name: WallName): Lifting {
   const wall = order[turn]
   const across = wall?.along === 'x' ? design.footprint.width : design.footprint.length
   const room = roomFor(wall, order.slice(0, turn), across, frame.lumber.plate.depth)
-  const needs = (wall?.height ?? 0) - (design.walls.topPlates === 2 ? frame.lumber.plate.thickness : 0)
+  const { z } = lyingBox(plan, name)
+  const needs = z.to - z.from
   return { weight, people: Math.max(2, Math.ceil(weight / 2 / LIFT - 1e-9)), turn: turn + 1, needs, room }
 }
 
@@ -43,9 +44,21 @@ function roomFor(wall: Wall | undefined, standing: readonly Wall[], across: numb
 }
 
 /** The diagonal of a wall as it lies, from the outer corner at its foot to that of its top plate, mm: both alike, and it is square. */
-export function diagonalOf({ frame, design }: Plan, name: WallName): number {
+export function diagonalOf(plan: Plan, name: WallName): number {
+  const { s, z } = lyingBox(plan, name)
+  return Math.hypot(s.to - s.from, z.to - z.from)
+}
+
+const none: Stretch = { from: 0, to: 0 }
+
+/** How far a wall reaches along and up as it lies on the deck, read off its plates and posts; nothing of one that isn't framed. */
+function lyingBox({ frame }: Plan, name: WallName): { readonly s: Stretch, readonly z: Stretch } {
   const wall = frame.walls.find(each => each.name === name)
-  if (!wall) return 0
-  const top = wall.height - (design.walls.topPlates === 2 ? frame.lumber.plate.thickness : 0)
-  return Math.hypot(wall.to - wall.from, top - wallFoot(design.base))
+  const edges = frame.members.filter(({ id, role }) => id.startsWith(`walls/${name}/`) && !id.includes('/plate/cap') && (role === 'bottom-plate' || role === 'top-plate' || role === 'wall-post'))
+  if (!wall || !edges.length) return { s: none, z: none }
+  const reach = (axis: 'x' | 'y' | 'z'): Stretch => {
+    const all = edges.map(member => stretchOf(member, axis))
+    return { from: Math.min(...all.map(each => each.from)), to: Math.max(...all.map(each => each.to)) }
+  }
+  return { s: reach(wall.along), z: reach('z') }
 }

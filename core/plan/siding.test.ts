@@ -1,11 +1,11 @@
 import { describe, expect, test } from '@jest/globals'
-import { type Design, newDesign, usualOpening } from '../design'
+import { type Design, newDesign, usualBase, usualOpening, usualSheathing } from '../design'
 import { FOOT, INCH } from '../measure'
 import { plan, sidingOf, type SidingCount } from './index'
 
 const base = newDesign('a', 'imperial')
 /** 12 by 8 ft, walls 8 ft, boards that show 6 in. */
-const sided = (walls: Partial<Design['walls']> = {}): Design => ({ ...base, footprint: { length: 144 * INCH, width: 96 * INCH }, walls: { ...base.walls, height: 96 * INCH, gables: 'open', siding: { section: '1x8', exposure: 6 * INCH }, ...walls } })
+const sided = (walls: Partial<Design['walls']> = {}): Design => ({ ...base, footprint: { length: 144 * INCH, width: 96 * INCH }, walls: { ...base.walls, height: 96 * INCH, gables: 'open', sheathing: usualSheathing.imperial, siding: { section: '1x8', exposure: 6 * INCH }, ...walls } })
 const count = (design: Design): SidingCount => sidingOf(design, plan(design).frame) ?? { rows: 0, length: 0, boards: 0, stock: 0 }
 
 describe('siding', () => {
@@ -21,6 +21,13 @@ describe('siding', () => {
     expect((count(sided()).length - count(sided({ openings: [door] })).length) / INCH).toBeCloseTo(13 * 32, 6)
   })
 
+  // a low wall of 16 in: the sheets begin on it, 80 in to cover: 14 rows of 6 in a wall, the last one ripped
+  test('begins where the sheets do', () => {
+    const slab = usualBase('slab', 'imperial')
+    const low = { ...sided(), base: slab.kind === 'slab' ? { ...slab, lowWall: { height: 16 * INCH, thickness: 150 } } : slab }
+    expect(count(low).rows).toBe(4 * 14)
+  })
+
   // gables: each as much as its area over the exposure, to within half a row of its width
   test('a gable\'s rows shorten with the roof', () => {
     const made = plan(sided({ gables: 'studs' }))
@@ -32,6 +39,7 @@ describe('siding', () => {
 
   test('none without siding, and none on sides of posts or slats', () => {
     expect(sidingOf(sided({ siding: null }), plan(base).frame)).toBeNull()
+    expect(sidingOf(sided({ sheathing: null }), plan(base).frame)).toBeNull()
     const open = sided()
     const south = { ...open.walls.sides.south, build: 'posts' as const }
     expect(count({ ...open, walls: { ...open.walls, sides: { ...open.walls.sides, south } } }).rows).toBe(48)

@@ -1,6 +1,7 @@
 import { type Design, isSide } from '../design'
 import type { Frame, Wall } from '../frame'
 import { meets, vec } from '../geometry'
+import { stretchOf } from './marked-pair'
 
 /** Lapped boards over the walls' sheets: rows from the bottom of each wall to the roof, the whole of them end to end, mm, openings left out; and the boards they come out of. */
 export interface SidingCount { readonly rows: number, readonly length: number, readonly boards: number, readonly stock: number }
@@ -10,18 +11,19 @@ export const WASTE = 0.1
 
 /** Counts siding; null where there is none to count. Each row is as long as its wall at the middle of what shows of it. */
 export function sidingOf({ walls }: Design, frame: Frame): SidingCount | null {
-  const { siding, longest } = walls
-  if (!siding) return null
+  const { siding, sheathing, longest } = walls
+  if (!siding || !sheathing) return null
   const rows = frame.walls.filter(wall => isSide(wall.name) && walls.sides[wall.name].cover === 'sheets' && walls.sides[wall.name].build === 'studs').flatMap(wall => rowsOn(walls.gables === 'studs', frame, wall, siding.exposure))
   const length = rows.reduce((sum, each) => sum + each, 0)
   return rows.length ? { rows: rows.length, length, boards: Math.ceil(length * (1 + WASTE) / longest - 1e-9), stock: longest } : null
 }
 
-/** Lengths of the rows on one wall and its gable, mm. */
+/** Lengths of the rows on one wall and its gable, from its lowest sheet's edge, mm. */
 function rowsOn(gables: boolean, frame: Frame, wall: Wall, exposure: number): number[] {
   const top = wall.along === 'y' && gables ? roofAt(frame, frame.roof.ridgeMiddle) : wall.height
-  const count = Math.ceil(top / exposure - 1e-9)
-  return Array.from({ length: Math.max(0, count) }, (_, i) => i * exposure).map((low) => {
+  const foot = Math.min(...frame.members.filter(({ id, role }) => role === 'wall-sheet' && id.startsWith(`walls/${wall.name}/sheet/`)).map(sheet => stretchOf(sheet, 'z').from))
+  const count = Number.isFinite(foot) ? Math.ceil((top - foot) / exposure - 1e-9) : 0
+  return Array.from({ length: Math.max(0, count) }, (_, i) => foot + i * exposure).map((low) => {
     const middle = Math.min(low + exposure / 2, (low + top) / 2)
     const whole = wall.along === 'y' && middle > wall.height ? gableWidth(frame, wall, middle) : wall.overall
     const open = (frame.openings[wall.name] ?? []).filter(({ z }) => z.from < middle && z.to > middle).reduce((sum, { s }) => sum + s.to - s.from, 0)

@@ -1,6 +1,6 @@
 import Module, { type Manifold } from 'manifold-3d'
 import { type Member, type Part, partFaces } from '../frame'
-import { type Mesh, meshOf, toBuilding, vec } from '../geometry'
+import { type Mesh, meshOf, toBuilding } from '../geometry'
 
 const kernel = await Module()
 kernel.setup()
@@ -10,17 +10,6 @@ export function solidOf(mesh: Mesh): Manifold {
   const solid = new kernel.Manifold(new kernel.Mesh({ numProp: 3, vertProperties: Float32Array.from(mesh.positions), triVerts: Uint32Array.from(mesh.indices) }))
   if (solid.status() !== 'NoError') throw new Error(`the kernel refuses the mesh: ${solid.status()}`)
   return solid
-}
-
-/** A member's own mesh, stood in the building. */
-export function memberMesh({ board, placement }: Member): Mesh {
-  const mesh = meshOf(board.faces)
-  const positions: number[] = []
-  for (let i = 0; i < mesh.positions.length; i += 3) {
-    const p = toBuilding(placement, vec(mesh.positions[i] ?? 0, mesh.positions[i + 1] ?? 0, mesh.positions[i + 2] ?? 0))
-    positions.push(p.x, p.y, p.z)
-  }
-  return { positions, indices: mesh.indices }
 }
 
 /** A member's solid: made in its own axes, where single-precision corners are exact enough, and stood in the building in double precision. */

@@ -1,7 +1,7 @@
 import type { Section } from '../../lumber'
 import type { Stretch } from '../layout'
 import type { BuildingCut } from '../member'
-import type { WallBoard } from './board'
+import { acrossOfBoard, type WallBoard } from './board'
 import type { RoughOpening } from './openings'
 import type { Wall } from './wall'
 
@@ -50,9 +50,7 @@ function bandAt(boards: readonly WallBoard[], s: Stretch, z: number, tall: numbe
 
 const meetsOn = (board: WallBoard, s: Stretch, z: Stretch): boolean => board.s.from < s.to - 1e-6 && board.s.to > s.from + 1e-6 && board.z.from < z.to - 1e-6 && board.z.to > z.from + 1e-6
 
-function reaches({ across, wide, section }: WallBoard, from: number, to: number): boolean {
-  return across < to - 1e-6 && across + (wide === 'across' ? section.depth : section.thickness) > from + 1e-6
-}
+const reaches = (board: WallBoard, from: number, to: number): boolean => board.across < to - 1e-6 && board.across + acrossOfBoard(board) > from + 1e-6
 
 /** What of a stretch none of the others takes. */
 export function gaps(whole: Stretch, taken: readonly Stretch[]): Stretch[] {

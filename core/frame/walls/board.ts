@@ -33,11 +33,11 @@ export function wallOrder(wall: Wall, { id, role, section, runs, wide, s, z, acr
 }
 
 /** How far a board reaches across its wall, mm. */
-const thick = ({ wide, section }: WallBoard): number => wide === 'across' ? section.depth : section.thickness
+export const acrossOfBoard = ({ wide, section }: WallBoard): number => wide === 'across' ? section.depth : section.thickness
 
 /** Whether a board shows on the wall's outside, where sheets are nailed. */
 export const showsOutside = (wall: Wall, board: WallBoard, depth: number): boolean =>
-  wall.outside === 'low' ? board.across < 1e-6 : Math.abs(board.across + thick(board) - depth) < 1e-6
+  wall.outside === 'low' ? board.across < 1e-6 : Math.abs(board.across + acrossOfBoard(board) - depth) < 1e-6
 
 /** A stud of a wall: on end, the wall's width deep. */
 export const upright = (section: Section, role: Order['role'], id: string, from: number, z: Stretch): WallBoard =>

@@ -4,7 +4,7 @@ import type { Section } from '../../lumber'
 import { level } from '../between'
 import type { Stretch } from '../layout'
 import type { Order } from '../member'
-import { type WallBoard, wallPoint } from './board'
+import { acrossOfBoard, type WallBoard, wallPoint } from './board'
 import { SIDE_STUDS } from './openings'
 import { acrossOf, slantedAxes, type SlantedLine, slantedOrder } from './slanted'
 import type { Wall } from './wall'
@@ -60,7 +60,7 @@ function braceOrder(wall: Wall, line: SlantedLine, z: Stretch, brace: Section, a
 
 /** A board with the housing that takes a let-in brace; the same board where the brace passes it. */
 function letIn(wall: Wall, board: WallBoard, line: SlantedLine, brace: Section, across: number): WallBoard {
-  if (!crosses(board, line, brace.depth / 2) || across >= board.across + thickOf(board) - 1e-6 || across + brace.thickness <= board.across + 1e-6) return board
+  if (!crosses(board, line, brace.depth / 2) || across >= board.across + acrossOfBoard(board) - 1e-6 || across + brace.thickness <= board.across + 1e-6) return board
   const { up } = slantedAxes(wall, line)
   const middle = wallPoint(wall, line.from.s, across, line.from.z)
   const side = (way: 1 | -1) => ({ name: 'housing' as const, plane: planeAt(shifted(middle, up, way * brace.depth / 2), scale(up, way)) })
@@ -69,7 +69,6 @@ function letIn(wall: Wall, board: WallBoard, line: SlantedLine, brace: Section, 
   return { ...board, cuts: [...board.cuts ?? [], { kind: 'notch', name: 'housing', sides: [side(1), side(-1), inside] }] }
 }
 
-const thickOf = ({ wide, section }: WallBoard): number => wide === 'across' ? section.depth : section.thickness
 const shifted = (p: Vec3, way: Vec3, by: number): Vec3 => vec(p.x + way.x * by, p.y + way.y * by, p.z + way.z * by)
 
 /** Whether a brace's band, `half` mm to either side of its line, runs over a board. */

@@ -44,15 +44,16 @@ export function finishWalls(ask: FinishAsk, framed: readonly FramedWall[]): Fini
     const toCover: CoverAsk = { ...ask, sheathing: ask.design.walls.sheathing ?? { ...usualSheathing.imperial, thickness: ask.slat.thickness }, framed: each, drop: ask.drop(name), gable: gable?.studs.length ? gable : null }
     const covered = cover === 'sheets' && build === 'studs' && ask.design.walls.sheathing ? sheatheWall(toCover) : { sheets: [], blocks: [], loose: 0 }
     const slats = cover === 'slats' ? slatWall({ ...toCover, sheathing: { ...toCover.sheathing, thickness: ask.slat.thickness } }, ask.slat, ask.design.walls.slats.gap, ask.design.walls.longest) : []
-    const boards = [...each.boards, ...covered.blocks.filter(block => !block.id.includes('/gable/'))]
+    const inGable = (block: WallBoard): boolean => block.id.includes('/gable/')
+    const blocks = covered.blocks.filter(block => !inGable(block))
+    const boards = [...each.boards, ...blocks]
     const { bracing } = ask.design.walls
     const braced = bracing === 'none' || build === 'posts' ? { orders: [], boards } : braceWall({ ...each, boards }, ask.stud, ask.brace, bracing)
     loose[name] = covered.loose
     braces[name] = braced.orders.length
-    const above: readonly WallBoard[] = [...gable?.studs ?? [], ...covered.blocks.filter(block => block.id.includes('/gable/'))]
-    const extra = [...covered.blocks.filter(block => !block.id.includes('/gable/')), ...above]
+    const above: readonly WallBoard[] = [...gable?.studs ?? [], ...covered.blocks.filter(inGable)]
     // a wall that nothing is let into keeps its orders
-    const standing = bracing === 'let-in' && build === 'studs' ? [...braced.boards, ...above].map(board => wallOrder(each.wall, board)) : [...own(), ...extra.map(board => wallOrder(each.wall, board))]
+    const standing = bracing === 'let-in' && build === 'studs' ? [...braced.boards, ...above].map(board => wallOrder(each.wall, board)) : [...own(), ...[...blocks, ...above].map(board => wallOrder(each.wall, board))]
     return [...standing, ...each.slanted, ...braced.orders, ...covered.sheets, ...slats]
   })
   return { orders, loose, braces }

@@ -75,3 +75,10 @@ export function studPlaces(design: Design, wall: Wall, stud: Section, rough: rea
   // a layout from the high end, mirrored, is the layout from the low end
   return withLayout([...cornerPlaces(design, wall, stud), ...teePlaces(wall, stud), ...openings], wall.layout === 'high' ? [...centres].reverse() : centres, t).filter(each => !left.some(other => other.from === each.from && other.to === each.to))
 }
+
+/** Lays a row from the end the wall's layout begins at: a row from the high end is laid mirrored, and turned back. */
+export function fromLayoutEnd({ layout, overall }: Wall, whole: Stretch, breaks: readonly number[], lay: (whole: Stretch, breaks: readonly number[]) => readonly Stretch[]): readonly Stretch[] {
+  if (layout !== 'high') return lay(whole, breaks)
+  const turn = ({ from, to }: Stretch): Stretch => ({ from: overall - to, to: overall - from })
+  return lay(turn(whole), breaks.map(at => overall - at).sort((a, b) => a - b)).map(turn)
+}

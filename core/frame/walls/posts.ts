@@ -20,7 +20,6 @@ const LEAST = 300
 
 /** Why posts or beam don't go into walls of this depth. */
 export function postProblems({ walls, base }: Design, stud: Section, post: Section, beam: Section): Problem[] {
-  if (!Object.values(walls.sides).some(side => side.build === 'posts')) return []
   const deep: Problem[] = post.depth > stud.depth + 1e-6 ? [{ code: 'post-too-deep', path: 'walls.posts.post', most: stud.depth }] : []
   const least = wallFoot(base) + LEAST_POST + beam.depth + walls.topPlates * stud.thickness
   const low = sideNames.filter(side => walls.sides[side].build === 'posts' && heightOf(walls, side) < least - 1e-6).map((side): Problem => ({ code: 'wall-too-low', path: walls.sides[side].height === null ? 'walls.height' : `walls.sides.${side}.height`, least })).slice(0, 1)

@@ -12,6 +12,7 @@ import { blocksAt } from './blocks'
 import { type WallBoard, wallPoint } from './board'
 import { type OuterWood, outerWood, plumbJoints } from './framing-lines'
 import { type GableLine, LEAST } from './gable-studs'
+import { fromLayoutEnd } from './places'
 import { levelAllRound, type Wall } from './wall'
 import type { FramedWall } from './walls'
 
@@ -148,13 +149,6 @@ function columns({ sheathing: { sheet, way }, framed: { wall } }: CoverAsk, wood
     return split
   })
   return { row, loose }
-}
-
-/** Lays a row from the end the wall's layout begins at: a row from the high end is laid mirrored, and turned back. */
-export function fromLayoutEnd({ layout, overall }: Wall, whole: Stretch, breaks: readonly number[], lay: (whole: Stretch, breaks: readonly number[]) => readonly Stretch[]): readonly Stretch[] {
-  if (layout !== 'high') return lay(whole, breaks)
-  const turn = ({ from, to }: Stretch): Stretch => ({ from: overall - to, to: overall - from })
-  return lay(turn(whole), breaks.map(at => overall - at).sort((a, b) => a - b)).map(turn)
 }
 
 /** A piece that no wood breaks within a sheet's reach is broken there all the same. */

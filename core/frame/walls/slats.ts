@@ -7,7 +7,8 @@ import type { BuildingCut, Order } from '../member'
 import type { Rect } from '../rect'
 import { wallPoint } from './board'
 import { outerWood, plumbJoints } from './framing-lines'
-import { type CoverAsk, fromLayoutEnd, gableReach, openingHoles, ridgeHole, roofCuts, tailHoles, wallReach } from './sheathing'
+import { fromLayoutEnd } from './places'
+import { type CoverAsk, gableReach, openingHoles, ridgeHole, roofCuts, tailHoles, wallReach } from './sheathing'
 
 /** Lays slats over a wall and its gable, level, a gap between; each ends on a stud, a post or an opening, no longer than `longest`, joints staggered. */
 export function slatWall(ask: CoverAsk, slat: Section, gap: number, longest: number): Order[] {

@@ -1,4 +1,4 @@
-import { type Design, heightOf, isSide, type LayoutFrom, partitionIndex, type PartitionName, type SideName, sideNames, type WallId } from '../../design'
+import { type Design, heightOf, type LayoutFrom, type PartitionName, type SideName, sideNames, type WallId } from '../../design'
 import type { Section } from '../../lumber'
 import type { Stretch } from '../layout'
 
@@ -53,9 +53,6 @@ export function partitionLines({ walls, footprint }: Design, stud: Section): rea
     return { name: `partition-${i + 1}`, along, low: at, outside: 'low', seenFrom: along === 'x' ? 'the south' : 'the east', through: false, layout: 'low', height, overall, ...own, cap: own, tees: [] }
   })
 }
-
-/** Of a wall that is no side: its number in the document, from 0. */
-export const indexOf = (name: WallName): number | null => isSide(name) ? null : partitionIndex(name)
 
 /** The four walls' lines, of studs of a section. */
 export function wallLines(design: Design, stud: Section): readonly Wall[] {
