@@ -24,7 +24,7 @@ function farRafters(plan: Plan): Caution[] {
 }
 
 function singlePlates({ design, frame }: Plan): Caution[] {
-  const spliced = frame.members.filter(({ id }) => /\/plate\/top\/\d+$/.test(id))
+  const spliced = frame.members.filter(({ id }) => /\/plate\/top\/(?:(?:south|north)\/)?\d+$/.test(id))
   return design.walls.topPlates === 1 && spliced.length ? [{ code: 'single-plate-joint', members: spliced.map(each => each.id), numbers: {} }] : []
 }
 

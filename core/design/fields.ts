@@ -11,7 +11,7 @@ export type GroundPath =
   | `site.finds.${Digit}.clear` | `site.finds.${Digit}.places.${Digit}.${'toLeft' | 'toRight'}` | 'site.squaring.tolerance.good' | 'site.squaring.tolerance.fair'
   | `site.levels.points.${Digit}.${'x' | 'y' | 'reading'}`
 
-export type WallPath = 'walls.posts.spacing' | 'walls.posts.brace' | 'walls.slats.gap' | 'walls.siding.exposure' | `walls.partitions.${Digit}.at` | `walls.units.${Digit}.${'width' | 'height'}` | 'walls.longest' | `walls.sides.${SideName}.height` | 'walls.sheathing.thickness' | 'walls.sheathing.drop'
+export type WallPath = 'walls.posts.spacing' | 'walls.posts.brace' | 'walls.slats.gap' | 'walls.siding.exposure' | `walls.partitions.${Digit}.at` | `walls.units.${Digit}.${'width' | 'height'}` | 'walls.longest' | `walls.sides.${SideName}.${'height' | 'step.at' | 'step.height'}` | 'walls.sheathing.thickness' | 'walls.sheathing.drop'
 
 export type OpeningPath = `walls.openings.${Digit}.${'at' | 'foot' | 'unit.width' | 'unit.height' | 'clearance.width' | 'clearance.height'}`
 

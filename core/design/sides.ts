@@ -18,12 +18,17 @@ export const builds = ['studs', 'posts'] as const
 /** What covers a wall: the sheets, where the walls have any; slats with gaps; or nothing. */
 export const covers = ['sheets', 'slats', 'open'] as const
 
+/** Where a wall steps: `at` from its low end, and `height`, deck to the top of its top plate, from there on; mm. */
+export interface Step { readonly at: number, readonly height: number }
+
 /** What one wall has of its own. `height` deck to the top of its top plate, mm; null for that of all walls. */
-export interface Side { readonly layout: LayoutFrom, readonly height: number | null, readonly build: typeof builds[number], readonly cover: typeof covers[number] }
+export interface Side { readonly layout: LayoutFrom, readonly height: number | null, readonly step: Step | null, readonly build: typeof builds[number], readonly cover: typeof covers[number] }
 
-const sideSchema = z.strictObject({ layout: z.enum(layouts).default('low'), height: lengthField(limits.wallHeight).nullable().default(null), build: z.enum(builds).default('studs'), cover: z.enum(covers).default('sheets') })
+const stepSchema = z.strictObject({ at: lengthField(limits.onSite), height: lengthField(limits.wallHeight) })
 
-export const usualSide: Side = { layout: 'low', height: null, build: 'studs', cover: 'sheets' }
+const sideSchema = z.strictObject({ layout: z.enum(layouts).default('low'), height: lengthField(limits.wallHeight).nullable().default(null), step: stepSchema.nullable().default(null), build: z.enum(builds).default('studs'), cover: z.enum(covers).default('sheets') })
+
+export const usualSide: Side = { layout: 'low', height: null, step: null, build: 'studs', cover: 'sheets' }
 export const usualSides: Readonly<Record<SideName, Side>> = { south: usualSide, east: usualSide, north: usualSide, west: usualSide }
 
 export const sidesSchema = z.strictObject({ south: sideSchema.default(usualSide), east: sideSchema.default(usualSide), north: sideSchema.default(usualSide), west: sideSchema.default(usualSide) }).default(usualSides)

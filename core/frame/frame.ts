@@ -1,4 +1,4 @@
-import { type Design, ownSections, type SideName, wallFoot } from '../design'
+import { type Design, ownSections, type SideName, sideNames, wallFoot } from '../design'
 import { findSection, type Section } from '../lumber'
 import { turnOf } from '../survey'
 import { baseFoot, type BaseFrame, type BaseAsk, emptyBase, frameBase } from './base'
@@ -11,6 +11,7 @@ import type { Problem } from './problem'
 import type { Rect } from './rect'
 import { rafterPlaces, type RoofDatum, type RoofLumber, roofShapes } from './roof'
 import { finishWalls } from './walls/finish'
+import { rafterLine } from './walls/roof-line'
 import type { StackLines } from './walls/places'
 import { frameWalls } from './walls/walls'
 import type { RoughOpening } from './walls/openings'
@@ -48,10 +49,13 @@ export function frame(design: Design, memory: Memory = newMemory()): Frame {
   const below = memory.last('below', [design.base, design.floor, design.site, design.footprint, design.lumber, design.units], () => frameBelow(design, section))
   const { walls: asked, footprint, base, units } = design
   const lines = memory.last('lines', [below.floor, footprint, design.roof.spacing, design.roof.rafter, design.lumber], () => stackLines(design, below.floor, lumber.rafter))
-  const walls = memory.last('walls', [asked, footprint, base, design.lumber, units, asked.stack === 'own' ? null : lines], () => frameWalls(design, plate, section, lines))
   const roof = roofShapes[design.roof.shape].frame(design, lumber, { south: underTails(below.floor, design, 'south'), north: underTails(below.floor, design, 'north') })
+  const line = rafterLine(roof.datum, lumber.ridge)
+  // only walls that reach up to the roof are framed anew with it
+  const toRoof = roof.orders.length > 0 && (asked.gables === 'raked' || sideNames.some(side => asked.sides[side].step))
+  const walls = memory.last('walls', [asked, footprint, base, design.lumber, units, asked.stack === 'own' ? null : lines, toRoof && design.roof], () => frameWalls(design, plate, section, lines, toRoof ? line : null))
   const rafters = roof.orders.length ? rafterPlaces(design, lumber.rafter) : []
-  const finished = finishWalls({ design, stud: plate, ridge: lumber.ridge, brace: section(braceOf[units]), slat: section(asked.slats.section), lines, memory, roof: roof.datum, rafters, drop: wall => dropOf(design, below.floor, wall) }, walls.framed)
+  const finished = finishWalls({ design, stud: plate, line, brace: section(braceOf[units]), slat: section(asked.slats.section), lines, memory, roof: roof.datum, rafters, drop: wall => dropOf(design, below.floor, wall) }, walls.framed)
   const { members, refused } = cutOrders([...below.base.orders, ...(below.floor?.orders ?? []), ...finished.orders, ...roof.orders], memory)
   const problems: Problem[] = [...below.problems, ...walls.problems, ...roof.problems, ...refused.map(({ id, fault }): Problem => ({ code: 'not-cut', path: '', member: id, fault }))]
   return { members, problems, walls: walls.walls, openings: walls.openings, looseJoints: finished.loose, braces: finished.braces, roof: roof.datum, lumber, floor: below.floor, base: below.base, ground: below.ground, outline: below.outline }

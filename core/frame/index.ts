@@ -13,4 +13,4 @@ export { heightAbovePlate, type RoofDatum, type RoofLumber, roofShapes } from '.
 export { fitUnits, type UnitsFit, withUnits } from './walls/fit-units'
 export { centred } from './walls/places'
 export type { RoughOpening } from './walls/openings'
-export { type PerWall, type Wall, type WallName, wallNames } from './walls/wall'
+export { isLapped, type PerWall, type Wall, type WallName, wallNames } from './walls/wall'

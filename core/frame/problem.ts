@@ -18,6 +18,12 @@ export type Problem =
   | { readonly code: 'opening-too-wide', readonly path: `walls.openings.${number}.unit.width`, readonly number: number, readonly most: number }
   | { readonly code: 'openings-meet', readonly path: `walls.openings.${number}.at`, readonly number: number, readonly other: number, readonly apart: number }
   | { readonly code: 'opening-at-partition', readonly path: `walls.openings.${number}.at`, readonly number: number, readonly below: number, readonly above: number }
+  | { readonly code: 'opening-at-step', readonly path: `walls.openings.${number}.at`, readonly number: number, readonly below: number, readonly above: number }
+  | { readonly code: 'step-under-rafters' | 'step-in-posts', readonly path: `walls.sides.${SideName}.step`, readonly side: SideName }
+  | { readonly code: 'step-no-room', readonly path: `walls.sides.${SideName}.step.at`, readonly side: SideName, readonly least: number, readonly most: number }
+  | { readonly code: 'step-at-partition', readonly path: `walls.sides.${SideName}.step.at`, readonly side: SideName, readonly below: number, readonly above: number }
+  | { readonly code: 'step-too-low', readonly path: `walls.sides.${SideName}.step.height`, readonly side: SideName, readonly least: number }
+  | { readonly code: 'step-into-roof', readonly path: `walls.sides.${SideName}.step.height`, readonly side: SideName, readonly most: number }
   | { readonly code: 'partition-no-room', readonly path: `walls.partitions.${number}.at`, readonly number: number, readonly least: number, readonly most: number }
   | { readonly code: 'partitions-meet', readonly path: `walls.partitions.${number}.at`, readonly number: number, readonly other: number }
   | { readonly code: 'opening-in-posts', readonly path: `walls.openings.${number}.wall`, readonly number: number }

@@ -79,6 +79,14 @@ describe('carving a notch', () => {
     }), { numRuns: runs(300) })
   })
 
+  test('corners on the line between two microns are one corner on all their faces', () => {
+    // 169.0625 mm as two faces reckon it
+    const off = (by: number) => (p: { x: number, y: number, z: number }) => ({ ...p, x: p.x === 0 ? 169.0625 - by : p.x })
+    const faces = shell([box(600, 140, 38)]).map((face, i) => ({ ...face, loops: face.loops.map(loop => loop.map(off(i % 2 ? 3e-14 : 0))) }))
+    expect(meshOf(faces).positions.length).toBe(8 * 3)
+    expect(solidOf(meshOf(faces)).volume()).toBeCloseTo((600 - 169.0625) * 140 * 38, 0)
+  })
+
   test('a housing in the middle of a face leaves an outline with a hole', () => {
     const sides = [vec(-1, 0, 0), vec(1, 0, 0), vec(0, -1, 0), vec(0, 1, 0), vec(0, 0, -1)]
     const points = [vec(100, 0, 0), vec(200, 0, 0), vec(0, 30, 0), vec(0, 60, 0), vec(0, 0, 28)]

@@ -11,10 +11,16 @@ export function meshOf(faces: readonly ShellFace[]): Mesh {
   const indices: number[] = []
   const index = new Map<string, number>()
   const corner = (p: Vec3): number => {
-    const key = `${Math.round(p.x * 1e3)} ${Math.round(p.y * 1e3)} ${Math.round(p.z * 1e3)}`
-    const known = index.get(key)
-    if (known !== undefined) return known
-    index.set(key, positions.length / 3)
+    const [xs, ys, zs] = [cells(p.x), cells(p.y), cells(p.z)]
+    for (const x of xs) {
+      for (const y of ys) {
+        for (const z of zs) {
+          const known = index.get(`${x} ${y} ${z}`)
+          if (known !== undefined) return known
+        }
+      }
+    }
+    index.set(`${xs[0]} ${ys[0]} ${zs[0]}`, positions.length / 3)
     positions.push(p.x, p.y, p.z)
     return positions.length / 3 - 1
   }
@@ -25,6 +31,18 @@ export function meshOf(faces: readonly ShellFace[]): Mesh {
   }
   return { positions, indices }
 }
+
+/** The micron a coordinate lies in, and the next where it lies on the line between two: one corner, reckoned on two faces, may fall to either side of it. */
+function cells(value: number): readonly number[] {
+  const at = value * 1e3
+  const own = Math.round(at)
+  const off = at - own
+  if (Math.abs(off) < 0.5 - BETWEEN) return [own]
+  return [own, off > 0 ? own + 1 : own - 1]
+}
+
+/** Microns. */
+const BETWEEN = 1e-3
 
 /** Corners in their plane's own two directions, anticlockwise kept. */
 function flatten(points: readonly Vec3[], normal: Vec3): number[] {

@@ -1,7 +1,7 @@
 export { type Card, cardOf, type Figure, type FigureName, type SawCut } from './card'
 export { letters, type Piece, piecesOf, shapeText } from './piece'
 export { plan, type Plan, type Totals } from './plan'
-export { diagonalOf, LIFT, type Lifting, liftingOf, wallOrder } from './lifting'
+export { diagonalsOf, LIFT, type Lifting, liftingOf, wallOrder } from './lifting'
 export { bags, BARROW, BUCKET, type Loose, type LooseCode, looseOf } from './loose'
 export { type MarkedPair, type PairMark, platePair, rimPair, stretchOf } from './marked-pair'
 export { raising, type RaisingName, type RaisingStep } from './raising'

@@ -1,4 +1,5 @@
-import type { Stretch, Wall, WallName } from '../frame'
+import { isLapped, type Member, type Stretch, type Wall, type WallName } from '../frame'
+import { toBuilding } from '../geometry'
 import { stretchOf } from './marked-pair'
 import type { Plan } from './plan'
 import { weightOf } from './weight'
@@ -7,7 +8,7 @@ import { weightOf } from './weight'
 export const LIFT = 23
 
 /**
- * A wall as it is tilted up: what lies on the deck (its frame, diagonals and the sheets nailed on before, without the lapped plate), kg; how many lift its top edge, which
+ * A wall as it is tilted up: what lies on the deck (its frame, diagonals and the sheets nailed on before, without a plate that is lapped over others), kg; how many lift its top edge, which
  * takes half of it, two at least; which wall it is in the order of raising; and, mm, how far it reaches over the deck as it lies, and how much deck is free when its turn comes.
  */
 export interface Lifting { readonly weight: number, readonly people: number, readonly turn: number, readonly needs: number, readonly room: number }
@@ -22,7 +23,7 @@ export const wallOrder = ({ frame }: Pick<Plan, 'frame'>): readonly Wall[] => {
 export function liftingOf(plan: Plan, name: WallName): Lifting {
   const { frame, design, density } = plan
   const late = design.walls.sheathing?.top === 'round-tails'
-  const lying = frame.members.filter(({ id, role }) => id.startsWith(`walls/${name}/`) && !id.includes('/plate/cap') && !id.includes('/gable/') && role !== 'slat' && !(late && role === 'wall-sheet'))
+  const lying = frame.members.filter(({ id, role }) => id.startsWith(`walls/${name}/`) && !id.includes('/gable/') && role !== 'slat' && !nailedOnLater(plan, name, id) && !(late && role === 'wall-sheet'))
   const weight = lying.reduce((sum, { section, board }) => sum + weightOf(section, board.volume, density), 0)
   const order = wallOrder(plan)
   const turn = order.findIndex(wall => wall.name === name)
@@ -43,18 +44,31 @@ function roomFor(wall: Wall | undefined, standing: readonly Wall[], across: numb
   return Math.max(wall.low + thick - below, above - wall.low)
 }
 
-/** The diagonal of a wall as it lies, from the outer corner at its foot to that of its top plate, mm: both alike, and it is square. */
-export function diagonalOf(plan: Plan, name: WallName): number {
+/** A plate that laps over other walls is nailed on when they stand. */
+const nailedOnLater = ({ frame }: Plan, name: WallName, id: string): boolean => id.includes('/plate/cap') && frame.walls.some(wall => wall.name === name && isLapped(wall))
+
+/**
+ * The two diagonals of a wall as it lies, mm: from the outer corner of its foot at the low end to that of its top plate at the high end, and the other way. They are alike
+ * where the wall is as high at both ends; as long as that it is square.
+ */
+export function diagonalsOf(plan: Plan, name: WallName): readonly [number, number] {
+  const wall = plan.frame.walls.find(each => each.name === name)
+  const corners = edgesOf(plan, name).flatMap(({ board, placement }) => board.faces.flatMap(face => face.loops.flat()).map(p => toBuilding(placement, p)))
+  if (!wall || !corners.length) return [0, 0]
   const { s, z } = lyingBox(plan, name)
-  return Math.hypot(s.to - s.from, z.to - z.from)
+  const shoulder = (at: number): number => Math.max(...corners.filter(p => Math.abs(p[wall.along] - at) < 1e-3).map(p => p.z)) - z.from
+  return [Math.hypot(s.to - s.from, shoulder(s.to)), Math.hypot(s.to - s.from, shoulder(s.from))]
 }
+
+/** The plates and posts that bound a wall as it lies. */
+const edgesOf = (plan: Plan, name: WallName): Member[] => plan.frame.members.filter(({ id, role }) => id.startsWith(`walls/${name}/`) && (role === 'bottom-plate' || role === 'top-plate' || role === 'wall-post') && !nailedOnLater(plan, name, id))
 
 const none: Stretch = { from: 0, to: 0 }
 
 /** How far a wall reaches along and up as it lies on the deck, read off its plates and posts; nothing of one that isn't framed. */
-function lyingBox({ frame }: Plan, name: WallName): { readonly s: Stretch, readonly z: Stretch } {
-  const wall = frame.walls.find(each => each.name === name)
-  const edges = frame.members.filter(({ id, role }) => id.startsWith(`walls/${name}/`) && !id.includes('/plate/cap') && (role === 'bottom-plate' || role === 'top-plate' || role === 'wall-post'))
+function lyingBox(plan: Plan, name: WallName): { readonly s: Stretch, readonly z: Stretch } {
+  const wall = plan.frame.walls.find(each => each.name === name)
+  const edges = edgesOf(plan, name)
   if (!wall || !edges.length) return { s: none, z: none }
   const reach = (axis: 'x' | 'y' | 'z'): Stretch => {
     const all = edges.map(member => stretchOf(member, axis))

@@ -1,4 +1,4 @@
-import type { Member } from '../frame'
+import { isLapped, type Member } from '../frame'
 import type { Plan } from './plan'
 
 /** A step of putting the building up: what goes up together, boards and parts by their ids. */
@@ -8,7 +8,7 @@ const order = ['supports', 'base', 'floor', 'porch', 'deck', 'south-wall', 'nort
 export type RaisingName = typeof order[number]
 
 /** Which step a member belongs to, in the usual order: base, floor frame, deck, walls, the lapped plates that tie them, ridge, rafters, gables, and sheets that are cut round tails (trade book, section 2; common practice, no source). */
-function stepOf({ id, role }: Pick<Member, 'id' | 'role'>, roundTails: boolean): RaisingName {
+function stepOf({ id, role }: Pick<Member, 'id' | 'role'>, roundTails: boolean, lapped: (wall: string) => boolean): RaisingName {
   if (role === 'post') return 'supports'
   if (id.includes('/gable/')) return 'gables'
   if (role === 'slat' || (role === 'wall-sheet' && roundTails)) return 'sheets'
@@ -18,7 +18,7 @@ function stepOf({ id, role }: Pick<Member, 'id' | 'role'>, roundTails: boolean):
   if (id.startsWith('floor/')) return 'floor'
   if (role === 'ridge') return 'ridge'
   if (role === 'rafter') return 'rafters'
-  if (id.includes('/plate/cap')) return 'caps'
+  if (id.includes('/plate/cap') && lapped(id.split('/')[1] ?? '')) return 'caps'
   if (id.startsWith('walls/partition-')) return 'partitions'
   return `${id.split('/')[1] as 'south' | 'north' | 'east' | 'west'}-wall`
 }
@@ -27,7 +27,8 @@ function stepOf({ id, role }: Pick<Member, 'id' | 'role'>, roundTails: boolean):
 export function raising({ frame, design }: Pick<Plan, 'frame' | 'design'>): RaisingStep[] {
   const roundTails = design.walls.sheathing?.top === 'round-tails'
   const steps = frame.walls.some(wall => wall.along === 'x' && wall.through) ? order : order.map(name => turned[name] ?? name)
-  const all = [...frame.base.parts.map(part => ({ id: part.id, name: 'supports' as const })), ...frame.members.map(member => ({ id: member.id, name: stepOf(member, roundTails) }))]
+  const lapped = (name: string): boolean => frame.walls.some(wall => wall.name === name && isLapped(wall))
+  const all = [...frame.base.parts.map(part => ({ id: part.id, name: 'supports' as const })), ...frame.members.map(member => ({ id: member.id, name: stepOf(member, roundTails, lapped) }))]
   return steps.map(name => ({ name, members: all.filter(each => each.name === name).map(each => each.id) })).filter(step => step.members.length > 0)
 }
 

@@ -13,7 +13,7 @@ export const WASTE = 0.1
 export function sidingOf({ walls }: Design, frame: Frame): SidingCount | null {
   const { siding, sheathing, longest } = walls
   if (!siding || !sheathing) return null
-  const rows = frame.walls.filter(wall => isSide(wall.name) && walls.sides[wall.name].cover === 'sheets' && walls.sides[wall.name].build === 'studs').flatMap(wall => rowsOn(walls.gables === 'studs', frame, wall, siding.exposure))
+  const rows = frame.walls.filter(wall => isSide(wall.name) && walls.sides[wall.name].cover === 'sheets' && walls.sides[wall.name].build === 'studs').flatMap(wall => rowsOn(walls.gables !== 'open', frame, wall, siding.exposure))
   const length = rows.reduce((sum, each) => sum + each, 0)
   return rows.length ? { rows: rows.length, length, boards: Math.ceil(length * (1 + WASTE) / longest - 1e-9), stock: longest } : null
 }
@@ -21,11 +21,11 @@ export function sidingOf({ walls }: Design, frame: Frame): SidingCount | null {
 /** Lengths of the rows on one wall and its gable, from its lowest sheet's edge, mm. */
 function rowsOn(gables: boolean, frame: Frame, wall: Wall, exposure: number): number[] {
   const top = wall.along === 'y' && gables ? roofAt(frame, frame.roof.ridgeMiddle) : wall.height
-  const foot = Math.min(...frame.members.filter(({ id, role }) => role === 'wall-sheet' && id.startsWith(`walls/${wall.name}/sheet/`)).map(sheet => stretchOf(sheet, 'z').from))
+  const foot = Math.min(...frame.members.filter(({ id, role }) => role === 'wall-sheet' && (id.startsWith(`walls/${wall.name}/sheet/`) || (wall.step && id.startsWith(`walls/${wall.name}/gable/sheet/`)))).map(sheet => stretchOf(sheet, 'z').from))
   const count = Number.isFinite(foot) ? Math.ceil((top - foot) / exposure - 1e-9) : 0
   return Array.from({ length: Math.max(0, count) }, (_, i) => foot + i * exposure).map((low) => {
     const middle = Math.min(low + exposure / 2, (low + top) / 2)
-    const whole = wall.along === 'y' && middle > wall.height ? gableWidth(frame, wall, middle) : wall.overall
+    const whole = wall.along === 'y' && gables ? gableWidth(frame, wall, middle) : wall.overall
     const open = (frame.openings[wall.name] ?? []).filter(({ z }) => z.from < middle && z.to > middle).reduce((sum, { s }) => sum + s.to - s.from, 0)
     return Math.max(0, whole - open)
   }).filter(length => length > 0)

@@ -22,6 +22,13 @@ export function sayProblem(problem: Problem, units: Units): string {
     case 'opening-too-wide': return `Opening ${problem.number} is too wide for this wall. Use a unit of ${mm(problem.most)} at most.`
     case 'openings-meet': return `Opening ${problem.number} runs into opening ${problem.other}: between two rough openings stand two jacks and two kings, ${mm(problem.apart)}. Move one, or make them one opening.`
     case 'opening-at-partition': return `Opening ${problem.number} stands where a partition meets the wall. Put its middle at ${mm(problem.below)} or less, or at ${mm(problem.above)} or more.`
+    case 'opening-at-step': return `Opening ${problem.number} stands where the wall steps. Put its middle at ${mm(problem.below)} or less, or at ${mm(problem.above)} or more.`
+    case 'step-under-rafters': return `The ${problem.side} wall carries the rafters at one level, so it can't step. Step a gable wall, or give this one its own height.`
+    case 'step-in-posts': return `The ${problem.side} side is of posts, whose beam lies at one level. Build it of studs to step it.`
+    case 'step-no-room': return `The step of the ${problem.side} wall leaves no room for its two studs. Put it between ${mm(problem.least)} and ${mm(problem.most)} from the south.`
+    case 'step-at-partition': return `The ${problem.side} wall would step where a partition meets it. Put the step at ${mm(problem.below)} or less, or at ${mm(problem.above)} or more.`
+    case 'step-too-low': return `North of its step the ${problem.side} wall is too low for plates and studs. Make it at least ${mm(problem.least)}.`
+    case 'step-into-roof': return `North of its step the ${problem.side} wall would stand into the rafters. Make it ${mm(problem.most)} high there at most, or move the step.`
     case 'partition-no-room': return `Partition ${problem.number} leaves no room beside it. Put its near face between ${mm(problem.least)} and ${mm(problem.most)}.`
     case 'partitions-meet': return `Partition ${problem.number} runs into partition ${problem.other}. Move it clear, or take one away: partitions run from outside wall to outside wall.`
     case 'opening-in-posts': return `Opening ${problem.number} is in a side of posts, which is open between them. Put it in a wall of studs.`

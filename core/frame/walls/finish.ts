@@ -5,23 +5,25 @@ import type { Order } from '../member'
 import type { Memory } from '../memory'
 import type { RoofDatum } from '../roof'
 import { type WallBoard, wallOrder } from './board'
-import { braceWall } from './bracing'
-import { gableLine, gableStuds } from './gable-studs'
+import { type Braced, braceWall } from './bracing'
+import { gableStuds } from './gable-studs'
 import type { StackLines } from './places'
 import { type CoverAsk, sheatheWall } from './sheathing'
 import { slatWall } from './slats'
+import type { RoofLine } from './roof-line'
 import type { FramedWall } from './walls'
 
 /** Sections and lines of the building that walls are finished with. */
 export interface FinishAsk {
   readonly design: Design
   readonly stud: Section
-  readonly ridge: Section
   readonly brace: Section
   readonly slat: Section
   readonly lines: StackLines
   readonly memory: Memory
   readonly roof: RoofDatum
+  /** The line of the end rafters. */
+  readonly line: RoofLine
   /** Where rafters stand along the ridge; none where the roof could not be framed. */
   readonly rafters: readonly Stretch[]
   /** How far below the deck a wall's sheets may reach, mm. */
@@ -41,26 +43,28 @@ export function finishWalls(ask: FinishAsk, framed: readonly FramedWall[]): Fini
     if (!isSide(name)) return own()
     const gable = gableOf(ask, each)
     const { build, cover } = ask.design.walls.sides[name]
-    const toCover: CoverAsk = { ...ask, sheathing: ask.design.walls.sheathing ?? { ...usualSheathing.imperial, thickness: ask.slat.thickness }, framed: each, drop: ask.drop(name), gable: gable?.studs.length ? gable : null }
+    const toCover: CoverAsk = { ...ask, sheathing: ask.design.walls.sheathing ?? { ...usualSheathing.imperial, thickness: ask.slat.thickness }, framed: each, drop: ask.drop(name), gable }
     const covered = cover === 'sheets' && build === 'studs' && ask.design.walls.sheathing ? sheatheWall(toCover) : { sheets: [], blocks: [], loose: 0 }
     const slats = cover === 'slats' ? slatWall({ ...toCover, sheathing: { ...toCover.sheathing, thickness: ask.slat.thickness } }, ask.slat, ask.design.walls.slats.gap, ask.design.walls.longest) : []
     const inGable = (block: WallBoard): boolean => block.id.includes('/gable/')
     const blocks = covered.blocks.filter(block => !inGable(block))
     const boards = [...each.boards, ...blocks]
     const { bracing } = ask.design.walls
-    const braced = bracing === 'none' || build === 'posts' ? { orders: [], boards } : braceWall({ ...each, boards }, ask.stud, ask.brace, bracing)
+    const braced: Braced = bracing === 'none' || build === 'posts' ? { orders: [], boards, plates: each.raked?.plates ?? [] } : braceWall({ ...each, boards }, ask.stud, ask.brace, bracing)
     loose[name] = covered.loose
     braces[name] = braced.orders.length
     const above: readonly WallBoard[] = [...gable?.studs ?? [], ...covered.blocks.filter(inGable)]
     // a wall that nothing is let into keeps its orders
     const standing = bracing === 'let-in' && build === 'studs' ? [...braced.boards, ...above].map(board => wallOrder(each.wall, board)) : [...own(), ...[...blocks, ...above].map(board => wallOrder(each.wall, board))]
-    return [...standing, ...each.slanted, ...braced.orders, ...covered.sheets, ...slats]
+    return [...standing, ...each.slanted, ...braced.plates.map(plate => plate.order), ...braced.orders, ...covered.sheets, ...slats]
   })
   return { orders, loose, braces }
 }
 
-function gableOf({ design, stud, ridge, lines, roof, rafters }: FinishAsk, { wall }: FramedWall) {
+/** What stands on a gable wall, and the line it reaches up to; nothing over a raked wall, whose own studs reach there. */
+function gableOf({ design, stud, lines, rafters, line }: FinishAsk, { wall, raked }: FramedWall): CoverAsk['gable'] {
+  if (raked) return { line: raked.rake.studs, studs: [] }
   if (wall.along === 'x' || !isSide(wall.name) || !rafters.length || design.walls.gables === 'open') return null
-  const line = gableLine(roof, ridge)
-  return { line, studs: gableStuds(design, wall, stud, lines, roof, line) }
+  const studs = gableStuds(design, wall, stud, lines, line)
+  return studs.length ? { line, studs } : null
 }

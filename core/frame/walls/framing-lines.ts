@@ -58,6 +58,10 @@ function woodAt(s: number, standing: readonly WallBoard[], lying: readonly WallB
   return out
 }
 
-/** Where a plumb joint between sheets may run from `z.from` to `z.to`: on wood all the way, or past an opening; along the wall, rising. */
-export const plumbJoints = ({ lines }: OuterWood, z: Stretch): number[] =>
-  lines.filter(({ sides }) => sides.every(spans => spans.some(each => each.from <= z.from + GAP && each.to >= z.to - GAP))).map(line => line.s)
+/** Where a plumb joint between sheets may run from `z.from` to `z.to`, or to where `most` lets it: on wood all the way, or past an opening; along the wall, rising. */
+export function plumbJoints({ lines }: OuterWood, z: Stretch, most: (s: number) => number = () => Infinity): number[] {
+  return lines.flatMap(({ s, sides }) => {
+    const to = Math.min(z.to, most(s))
+    return to > z.from && sides.every(spans => spans.some(each => each.from <= z.from + GAP && each.to >= to - GAP)) ? [s] : []
+  })
+}

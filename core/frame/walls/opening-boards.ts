@@ -3,6 +3,7 @@ import { level } from '../between'
 import { type Stretch, withLayout } from '../layout'
 import type { Order } from '../member'
 import { upright, type WallBoard } from './board'
+import { standing } from './top'
 import { type Clear, isOnDeck, LEAST_CRIPPLE, packingOf, type RoughOpening } from './openings'
 import type { Wall } from './wall'
 
@@ -11,7 +12,8 @@ export function openingBoards(wall: Wall, stud: Section, { bottom, top }: Clear,
   const t = stud.thickness
   const { s, z, header, opening, number } = rough
   const id = (part: string): string => `walls/${wall.name}/opening/${number + 1}/${part}`
-  const standing = (role: Order['role'], part: string, from: number, reach: Stretch): WallBoard => upright(stud, role, id(part), from, reach)
+  const square = (role: Order['role'], part: string, from: number, to: number): WallBoard => upright(stud, role, id(part), from, { from: bottom, to })
+  const underPlates = (role: Order['role'], part: string, at: number, foot: number): WallBoard => standing(stud, role, id(part), { from: at, to: at + t }, foot, top)
   const span = { from: s.from - t, to: s.to + t }
   const onEdge = (part: string, role: Order['role'], section: Section, across: number): WallBoard =>
     ({ id: id(part), role, section, runs: 'along', wide: 'up', s: span, z: { from: z.to, to: z.to + header.depth }, across })
@@ -24,15 +26,13 @@ export function openingBoards(wall: Wall, stud: Section, { bottom, top }: Clear,
   // packing is a strip of sheet as long and as tall as the header, ripped off the sheet's width
   const packed: WallBoard[] = packing ? [{ ...onEdge('packing', 'packing', packing, fromOutside(header.thickness, packing.thickness)), cuts: [{ kind: 'end', name: 'rip', plane: level('z', z.to + header.depth) }] }] : []
   const onLayout = withLayout([], layout.filter(at => at > s.from && at < s.to), t).filter(each => each.from >= s.from - 1e-6 && each.to <= s.to + 1e-6)
-  const over: Stretch = { from: z.to + header.depth, to: top }
-  const above = over.to - over.from < LEAST_CRIPPLE ? [] : cripplePlaces(onLayout, span, t).map((each, i) => standing('cripple', `over/${i + 1}`, each.from, over))
+  const head = z.to + header.depth
+  const above = cripplePlaces(onLayout, span, t).flatMap((each, i) => top.reach(each).shorter - head < LEAST_CRIPPLE ? [] : [underPlates('cripple', `over/${i + 1}`, each.from, head)])
   const sill: WallBoard[] = isOnDeck(z) ? [] : [
     { id: id('sill'), role: 'sill', section: stud, runs: 'along', wide: 'across', s, z: { from: z.from - t, to: z.from }, across: 0 },
-    ...cripplePlaces(onLayout, s, t).map((each, i) => standing('cripple', `under/${i + 1}`, each.from, { from: bottom, to: z.from - t })),
+    ...cripplePlaces(onLayout, s, t).map((each, i) => square('cripple', `under/${i + 1}`, each.from, z.from - t)),
   ]
-  const whole = { from: bottom, to: top }
-  const jack = { from: bottom, to: z.to }
-  return [standing('king', 'king/1', s.from - 2 * t, whole), standing('king', 'king/2', s.to + t, whole), standing('jack', 'jack/1', s.from - t, jack), standing('jack', 'jack/2', s.to, jack), ...plyBoards, ...packed, ...above, ...sill]
+  return [underPlates('king', 'king/1', s.from - 2 * t, bottom), underPlates('king', 'king/2', s.to + t, bottom), square('jack', 'jack/1', s.from - t, z.to), square('jack', 'jack/2', s.to, z.to), ...plyBoards, ...packed, ...above, ...sill]
 }
 
 /** Cripples keep the wall's layout, with one at each end of what they carry or stand on. */

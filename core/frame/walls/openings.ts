@@ -3,6 +3,7 @@ import { type Section, sheetSection } from '../../lumber'
 import type { Stretch } from '../layout'
 import { INCH } from '../../measure'
 import type { Problem } from '../problem'
+import type { WallTop } from './top'
 import type { Wall } from './wall'
 
 /** A rough opening as it is framed in a wall; `number` its place in the document. Distances along the wall and levels over the deck, mm. */
@@ -14,8 +15,8 @@ export interface RoughOpening {
   readonly header: Section
 }
 
-/** Levels between a wall's plates, mm. */
-export interface Clear { readonly bottom: number, readonly top: number }
+/** Between a wall's plates: the level of its bottom plate's top, mm, and what stands in it ends at. */
+export interface Clear { readonly bottom: number, readonly top: WallTop }
 
 /** How far a corner's third stud, and a partition's two, show beyond the wall that butts there, to nail to, mm (common practice, no source). */
 export const NAILING = INCH
@@ -37,7 +38,7 @@ export function openingsIn(design: Design, wall: Wall, stud: Section, clear: Cle
     const size = roughSize(opening)
     const foot = footOf(opening)
     const each: RoughOpening = { number, opening, header: section(opening.header.section), s: { from: opening.at - size.width / 2, to: opening.at + size.width / 2 }, z: { from: foot, to: foot + size.height } }
-    const problem = problemOf(each, wall, t, clear, taken, rough) ?? atTee(each, wall, t) ?? thickness(each, stud) ?? lowWall(each, design)
+    const problem = problemOf(each, wall, t, clear, taken, rough) ?? atTee(each, wall, t) ?? atStep(each, wall, t) ?? thickness(each, stud) ?? lowWall(each, design)
     if (problem) problems.push(problem)
     else rough.push(each)
   })
@@ -55,7 +56,7 @@ function problemOf({ number, opening, s, z, header }: RoughOpening, wall: Wall, 
   }
   const other = others.find(each => s.from - side < each.s.to + side - 1e-6 && each.s.from - side < s.to + side - 1e-6)
   if (other) return { code: 'openings-meet', path: `${path}.at`, number: number + 1, other: other.number + 1, apart: 2 * side }
-  const over = z.to + header.depth - clear.top
+  const over = z.to + header.depth - clear.top.reach({ from: s.from - t, to: s.to + t }).shorter
   if (over > 1e-6) return { code: 'header-no-room', path: `${path}.unit.height`, number: number + 1, by: over }
   if (!isOnDeck(z) && z.from - t < clear.bottom + LEAST_CRIPPLE - 1e-6) return { code: 'sill-too-low', path: `${path}.foot`, number: number + 1, least: clear.bottom + LEAST_CRIPPLE + t }
   return null
@@ -68,6 +69,14 @@ function atTee({ number, s }: RoughOpening, { tees }: Wall, t: number): Problem 
   if (!hit) return null
   const half = (s.to - s.from) / 2 + side + NAILING
   return { code: 'opening-at-partition', path: `walls.openings.${number}.at`, number: number + 1, below: hit.from - half, above: hit.to + half }
+}
+
+/** Where a wall steps stand a stud under the lower plates and one beside it under the higher. */
+function atStep({ number, s }: RoughOpening, { step }: Wall, t: number): Problem | null {
+  const side = (SIDE_STUDS + 1) * t
+  if (!step || s.from - side > step.at - 1e-6 || s.to + side < step.at + 1e-6) return null
+  const half = (s.to - s.from) / 2 + side
+  return { code: 'opening-at-step', path: `walls.openings.${number}.at`, number: number + 1, below: step.at - half, above: step.at + half }
 }
 
 function thickness({ number, opening, header }: RoughOpening, stud: Section): Problem | null {

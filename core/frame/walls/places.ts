@@ -57,6 +57,9 @@ export function cornerPlaces(design: Design, wall: Wall, stud: Section): Stretch
   return [end(wall.from), end(wall.to - t), ...thirds, ...nailerPlaces(design, wall, stud)]
 }
 
+/** Studs on both sides of a wall's step: under the lower plates, and beside it under the higher. */
+export const stepPlaces = ({ step }: Wall, stud: Section): Stretch[] => step ? [{ from: step.at - stud.thickness, to: step.at }, { from: step.at, to: step.at + stud.thickness }] : []
+
 /** Where a through wall's studs lie flat as nailers. */
 export function nailerPlaces(design: Design, wall: Wall, stud: Section): Stretch[] {
   const t = stud.thickness
@@ -66,14 +69,14 @@ export function nailerPlaces(design: Design, wall: Wall, stud: Section): Stretch
 /** What an opening takes of the wall's length, with its jacks and kings. */
 const takenBy = ({ s }: RoughOpening, t: number): Stretch => ({ from: s.from - SIDE_STUDS * t, to: s.to + SIDE_STUDS * t })
 
-/** Where the studs that run from plate to plate stand, along the wall; none in an opening or where its jacks and kings are. */
-export function studPlaces(design: Design, wall: Wall, stud: Section, rough: readonly RoughOpening[], lines: StackLines): Stretch[] {
+/** Where the studs that run from plate to plate stand, along the wall; none in an opening or where its jacks and kings are. `middle` has one beside the layout, where the roof's slopes meet. */
+export function studPlaces(design: Design, wall: Wall, stud: Section, rough: readonly RoughOpening[], lines: StackLines, middle: readonly number[]): Stretch[] {
   const t = stud.thickness
   const openings = rough.map(each => takenBy(each, t))
   const left = [...nailerPlaces(design, wall, stud), ...openings]
-  const centres = layoutOf(design, wall, lines)
+  const layout = layoutOf(design, wall, lines)
   // a layout from the high end, mirrored, is the layout from the low end
-  return withLayout([...cornerPlaces(design, wall, stud), ...teePlaces(wall, stud), ...openings], wall.layout === 'high' ? [...centres].reverse() : centres, t).filter(each => !left.some(other => other.from === each.from && other.to === each.to))
+  return withLayout([...cornerPlaces(design, wall, stud), ...teePlaces(wall, stud), ...stepPlaces(wall, stud), ...openings], [...middle, ...wall.layout === 'high' ? [...layout].reverse() : layout], t).filter(each => !left.some(other => other.from === each.from && other.to === each.to))
 }
 
 /** Lays a row from the end the wall's layout begins at: a row from the high end is laid mirrored, and turned back. */

@@ -17,17 +17,32 @@ export function platesOf({ walls, base }: Design, wall: Wall, stud: Section, sta
   const laid = (name: string, role: 'bottom-plate' | 'top-plate', low: number, row: readonly Stretch[]): WallBoard[] => row.map((s, i) => ({
     id: `walls/${wall.name}/plate/${name}${row.length > 1 ? `/${i + 1}` : ''}`, role, section: stud, runs: 'along', wide: 'across', s, z: { from: low, to: low + t }, across: 0,
   }))
-  const row = fromLayoutEnd(wall, wall, breaks, (whole, at) => rowOf(whole, at, longest, longest))
-  const plates = [...laid('bottom', 'bottom-plate', wallFoot(base), row), ...laid('top', 'top-plate', wall.height - topPlates * t, row)]
-  return topPlates === 1 ? plates : [...plates, ...laid('cap', 'top-plate', wall.height - t, capRow(wall, breaks, longest, inner(row)))]
+  const rowFor = (whole: Stretch): readonly Stretch[] => fromLayoutEnd(wall, whole, breaks, (turned, at) => rowOf(turned, at, longest, longest))
+  const row = rowFor(wall)
+  const bottom = laid('bottom', 'bottom-plate', wallFoot(base), row)
+  if (wall.raked) return bottom
+  const runs = levelRuns(wall, wall)
+  const lower = runs.map(run => runs.length > 1 ? rowFor(run) : row)
+  const top = lower.flatMap((each, i) => laid('top', 'top-plate', (runs[i]?.height ?? 0) - topPlates * t, each))
+  const joints = lower.flatMap(inner)
+  const cap = topPlates === 1 ? [] : levelRuns(wall, wall.cap).flatMap(run => laid('cap', 'top-plate', run.height - t, capRow(wall, run, breaks, longest, joints)))
+  return [...bottom, ...numbered(top), ...numbered(cap)]
 }
+
+/** The stretches over which a wall's top plates run level: to its step and on from there, or all along. */
+function levelRuns({ height, step }: Wall, whole: Stretch): readonly (Stretch & { readonly height: number })[] {
+  return step ? [{ from: whole.from, to: step.at, height }, { from: step.at, to: whole.to, height: step.height }] : [{ ...whole, height }]
+}
+
+/** Boards of one plate, numbered along the wall where there are several. */
+const numbered = (plates: readonly WallBoard[]): WallBoard[] => plates.map((each, i) => ({ ...each, id: each.id.replace(/\/(top|cap)(\/\d+)?$/, plates.length > 1 ? `/$1/${i + 1}` : '/$1') }))
 
 /** Where the boards of a row meet, mm. */
 const inner = (row: readonly Stretch[]): number[] => [...row].sort((a, b) => a.from - b.from).slice(0, -1).map(each => each.to)
 
 /** The second top plate, its joints as far from the first one's as is asked where the studs let it; else of the fewest boards. */
-function capRow(wall: Wall, breaks: readonly number[], longest: number, joints: readonly number[]): readonly Stretch[] {
-  const lay = (at: readonly number[]): readonly Stretch[] => fromLayoutEnd(wall, wall.cap, at, (whole, turned) => rowOf(whole, turned, longest, longest))
+function capRow(wall: Wall, run: Stretch, breaks: readonly number[], longest: number, joints: readonly number[]): readonly Stretch[] {
+  const lay = (at: readonly number[]): readonly Stretch[] => fromLayoutEnd(wall, run, at, (whole, turned) => rowOf(whole, turned, longest, longest))
   const row = lay(breaks.filter(at => joints.every(other => Math.abs(other - at) >= JOINTS_APART - 1e-6)))
   return row.every(each => each.to - each.from <= longest + 1e-6) ? row : lay(breaks)
 }

@@ -11,9 +11,10 @@ import type { RoofDatum } from '../roof'
 import { blocksAt } from './blocks'
 import { type WallBoard, wallPoint } from './board'
 import { type OuterWood, outerWood, plumbJoints } from './framing-lines'
-import { type GableLine, LEAST } from './gable-studs'
+import { LEAST } from './gable-studs'
 import { fromLayoutEnd } from './places'
-import { levelAllRound, type Wall } from './wall'
+import type { RoofLine } from './roof-line'
+import { heightAt, levelAllRound, lowestOf, type Wall } from './wall'
 import type { FramedWall } from './walls'
 
 /** Sheets of one wall, the blocks behind their level joints, and how many plumb joints have no wood behind them. */
@@ -30,14 +31,30 @@ export interface CoverAsk {
   readonly rafters: readonly Stretch[]
   /** Lowest the sheets may begin below the deck, mm. */
   readonly drop: number
-  readonly gable: { readonly studs: readonly WallBoard[], readonly line: GableLine } | null
+  readonly gable: { readonly studs: readonly WallBoard[], readonly line: RoofLine } | null
 }
 
-/** Lays a wall's sheets from its layout end, broken on studs, openings cut out; those of a gable from its plate to the roof's planes, cut round the ridge. */
+/**
+ * Lays a wall's sheets from its layout end, broken on studs, openings cut out; those of a gable from its plate to the roof's planes, cut round the ridge. Where no level plate parts a wall
+ * from what is over it, since it is raked or steps, the rows run on from the foot to the roof.
+ */
 export function sheatheWall(ask: CoverAsk): Covered {
-  const lower = coverRows(ask, 'sheet', wallRows(ask), ask.framed.boards, ask.framed.rough, [...openingHoles(ask.framed), ...tailHoles(ask)], [])
-  const upper = ask.gable ? coverGable(ask, ask.gable) : nothing
+  const { framed: { wall, boards, rough, raked }, gable } = ask
+  if (gable && (raked || wall.step)) {
+    const rows = rowsOf({ from: wallReach(ask).from, to: gable.line.top(ask.roof.ridgeMiddle) }, ask.sheathing, TIP)
+    return coverRows(ask, raked ? Infinity : lowestOf(wall), rows, [...boards, ...gable.studs], rough, [...openingHoles(ask.framed), ...ridgeHole(ask, gable.line)], roofCuts(ask.roof))
+  }
+  const lower = coverRows(ask, Infinity, wallRows(ask), boards, rough, [...openingHoles(ask.framed), ...tailHoles(ask), ...overStep(ask)], [])
+  const upper = gable ? coverGable(ask, gable) : nothing
   return { sheets: [...lower.sheets, ...upper.sheets], blocks: [...lower.blocks, ...upper.blocks], loose: lower.loose + upper.loose }
+}
+
+/** What is over the lower part of a wall that steps, where nothing stands on it. */
+export function overStep({ framed: { wall }, gable }: CoverAsk): Rect[] {
+  if (!wall.step || gable) return []
+  const { at, height } = wall.step
+  const [x0, x1] = height > wall.height ? [-1, at] : [at, wall.overall + 1]
+  return [{ x0, x1, y0: lowestOf(wall), y1: Math.max(height, wall.height) + 1 }]
 }
 
 const nothing: Covered = { sheets: [], blocks: [], loose: 0 }
@@ -61,7 +78,7 @@ export function wallReach(ask: CoverAsk): Stretch {
   const { sheathing, framed: { wall, boards } } = ask
   const foot = Math.min(...boards.map(board => board.z.from))
   const tail = tailLevel(ask)
-  const top = tail !== null && sheathing.top === 'under-tails' ? Math.min(wall.height, tail) : wall.height
+  const top = tail !== null && sheathing.top === 'under-tails' ? Math.min(wall.height, tail) : Math.max(wall.height, wall.step?.height ?? 0)
   return { from: foot > 0 ? foot : 0 - ask.drop, to: top }
 }
 
@@ -91,23 +108,25 @@ export function tailHoles(ask: CoverAsk): Rect[] {
 function coverGable(ask: CoverAsk, { studs, line }: NonNullable<CoverAsk['gable']>): Covered {
   const { framed: { wall }, roof, sheathing } = ask
   const peak = line.top(roof.ridgeMiddle)
-  return coverRows(ask, 'gable/sheet', rowsOf({ from: wall.height, to: peak }, sheathing, TIP), studs, [], ridgeHole(ask, line), roofCuts(roof))
+  return coverRows(ask, -Infinity, rowsOf({ from: wall.height, to: peak }, sheathing, TIP), studs, [], ridgeHole(ask, line), roofCuts(roof))
 }
 
 /** What the ridge takes out of a gable's cover where it runs on outside. */
-export const ridgeHole = ({ design, roof }: CoverAsk, { ridge, top }: GableLine): Rect[] => design.roof.overhang.gable > 1e-6 ? [{ x0: ridge.from, x1: ridge.to, y0: ridge.bottom, y1: top(roof.ridgeMiddle) + 1 }] : []
+export const ridgeHole = ({ design, roof }: CoverAsk, { ridge, top }: RoofLine): Rect[] => design.roof.overhang.gable > 1e-6 ? [{ x0: ridge.from, x1: ridge.to, y0: ridge.bottom, y1: top(roof.ridgeMiddle) + 1 }] : []
 
 /** The roof's planes, that a gable's cover ends at. */
 export const roofCuts = (roof: RoofDatum): BuildingCut[] => (['south', 'north'] as const).map((side): BuildingCut => ({ kind: 'end', name: 'slope', plane: roof.slopes[side].roofTop }))
 
-function coverRows(ask: CoverAsk, part: string, rows: readonly Stretch[], boards: readonly WallBoard[], rough: FramedWall['rough'], holes: readonly Rect[], slopes: readonly BuildingCut[]): Covered {
+/** Covers rows; what reaches over `wallTop` is of the gable, and goes on when that stands. `slopes` cut what reaches to the roof. */
+function coverRows(ask: CoverAsk, wallTop: number, rows: readonly Stretch[], boards: readonly WallBoard[], rough: FramedWall['rough'], holes: readonly Rect[], slopes: readonly BuildingCut[]): Covered {
   const { sheathing, framed: { wall }, stud, gable } = ask
   const wood = outerWood(wall, boards, rough, stud.depth)
   const up = slopes.length > 0 && gable ? gable.line : null
+  const part = (z: number): string => `walls/${wall.name}/${z > wallTop + 1e-6 ? 'gable/' : ''}`
   const laid = rows.map((z, r) => ({ z, ...columns(ask, wood, z, r, up) }))
-  const sheets = laid.flatMap(({ z, row }, r) => row.flatMap((s, c) => pieces(ask, `walls/${wall.name}/${part}/${r + 1}/${c + 1}`, s, z, holes, slopes, up)))
+  const sheets = laid.flatMap(({ z, row }, r) => row.flatMap((s, c) => pieces(ask, `${part(z.to)}sheet/${r + 1}/${c + 1}`, s, z, holes, slopes, up)))
   // a seam close over another finds that one's blocks already there
-  const blocks = seamsOf(rows, wood, sheathing).reduce<readonly WallBoard[]>((found, z, i) => [...found, ...seamBlocks(ask, z, `walls/${wall.name}/${up ? 'gable/block' : 'block'}/${i + 1}`, [...boards, ...found], rough, up)], [])
+  const blocks = seamsOf(rows, wood, sheathing).reduce<readonly WallBoard[]>((found, z, i) => [...found, ...seamBlocks(ask, z, `${part(z)}block/${i + 1}`, [...boards, ...found], rough, up)], [])
   return { sheets, blocks, loose: laid.reduce((sum, each) => sum + each.loose, 0) }
 }
 
@@ -120,27 +139,32 @@ function seamsOf(rows: readonly Stretch[], wood: OuterWood, sheathing: Sheathing
   return bare ? [...between, top] : between
 }
 
-function seamBlocks({ design, framed: { wall }, stud, roof }: CoverAsk, z: number, id: string, boards: readonly WallBoard[], rough: FramedWall['rough'], up: GableLine | null): WallBoard[] {
+function seamBlocks({ design, framed: { wall, raked }, stud }: CoverAsk, z: number, id: string, boards: readonly WallBoard[], rough: FramedWall['rough'], up: RoofLine | null): WallBoard[] {
   // between the plates alone: higher up their own plates, or the next wall's lapped over, lie behind the joint
-  if (!up && z > Math.min(...boards.filter(board => board.role === 'top-plate').map(board => board.z.from)) - 1e-6) return []
-  if (!up) return blocksAt({ wall, stud, boards, rough, taken: [], reach: { from: wall.from, to: wall.to }, id, cuts: () => [] }, z)
+  if (!up) return underPlates(wall, boards, z).flatMap(reach => blocksAt({ wall, stud, boards, rough, taken: [], reach, id, cuts: () => [] }, z))
   // where an eave wall is higher than the gable wall its end stands in the gable
-  const between = levelAllRound(design) ? { from: 0, to: wall.overall } : wall
+  const between = levelAllRound(design) && !raked && !wall.step ? { from: 0, to: wall.overall } : wall
   // in a gable a row reaches from rafter to rafter, its outermost blocks cut by them
-  const run = (height: number, side: 'south' | 'north'): number => meets(roof.slopes[side].underside, vec(0, 0, height), vec(0, 1, 0)) ?? 0
+  const run = (height: number, side: 'south' | 'north'): number => meets(up.undersides[side], vec(0, 0, height), vec(0, 1, 0)) ?? 0
   const reach = { from: Math.max(between.from, run(z - stud.depth / 2, 'south')), to: Math.min(between.to, run(z - stud.depth / 2, 'north')) }
   const taken = up.ridge.bottom < z + stud.depth / 2 ? [{ from: up.ridge.from, to: up.ridge.to }] : []
-  const cuts = (s: Stretch, at: Stretch): BuildingCut[] => (['south', 'north'] as const).filter(side => (side === 'south' ? up.under(s.from) : up.under(s.to)) < at.to - 1e-6).map(side => ({ kind: 'end', name: 'slope', plane: roof.slopes[side].underside }))
+  const cuts = (s: Stretch, at: Stretch): BuildingCut[] => (['south', 'north'] as const).filter(side => (side === 'south' ? up.under(s.from) : up.under(s.to)) < at.to - 1e-6).map(side => ({ kind: 'end', name: 'slope', plane: up.undersides[side] }))
   return blocksAt({ wall, stud, boards, rough, taken, reach, id, cuts }, z).filter(({ s }) => Math.max(up.under(s.from), up.under(s.to)) > z + 5)
 }
 
+/** The stretches of a wall whose top plates lie over a level. */
+function underPlates({ from, to, step }: Wall, boards: readonly WallBoard[], z: number): Stretch[] {
+  const runs = step ? [{ from, to: step.at }, { from: step.at, to }] : [{ from, to }]
+  return runs.filter(run => z < Math.min(...boards.filter(board => board.role === 'top-plate' && board.s.from < run.to - 1e-6 && board.s.to > run.from + 1e-6).map(board => board.z.from)) + 1e-6)
+}
+
 /** The pieces of a row, from the wall's layout end, each as long as its sheet lets it be and ending on wood. */
-function columns({ sheathing: { sheet, way }, framed: { wall } }: CoverAsk, wood: OuterWood, z: Stretch, r: number, up: GableLine | null): { row: readonly Stretch[], loose: number } {
+function columns({ sheathing: { sheet, way }, framed: { wall } }: CoverAsk, wood: OuterWood, z: Stretch, r: number, up: RoofLine | null): { row: readonly Stretch[], loose: number } {
   const long = way === 'upright' ? Math.min(sheet.length, sheet.width) : Math.max(sheet.length, sheet.width)
   const reach = up ? gableReach(up, wall, z.from) : { from: 0, to: wall.overall }
   // where a gable is too low for a stud a joint lies on the rafter
   const low = up ? [reach.from + long, reach.to - long].filter(s => s > reach.from && s < reach.to && up.under(s) - z.from < LEAST) : []
-  const joints = up ? [...gableJoints(wood, up, z), ...low] : plumbJoints(wood, z)
+  const joints = up ? [...plumbJoints(wood, z, lineAt(up)), ...low] : plumbJoints(wood, z, s => wall.step ? heightAt(wall, s) : Infinity)
   let loose = 0
   const row = fromLayoutEnd(wall, reach, joints, (whole, breaks) => {
     const laid = rowOf(whole, breaks, long, way === 'level' && r % 2 === 1 ? long / 2 : long)
@@ -158,18 +182,17 @@ function splitAt({ from, to }: Stretch, long: number): Stretch[] {
 }
 
 /** How far the roof's planes let a gable's row reach at its lower edge. */
-export function gableReach(up: GableLine, wall: Wall, z: number): Stretch {
+export function gableReach(up: RoofLine, wall: Wall, z: number): Stretch {
   const slope = (up.top(up.ridge.from) - up.top(0)) / up.ridge.from
   const fall = (up.top(up.ridge.to) - up.top(wall.overall)) / (wall.overall - up.ridge.to)
   return { from: Math.max(0, (z - up.top(0)) / slope), to: Math.min(wall.overall, wall.overall - (z - up.top(wall.overall)) / fall) }
 }
 
 /** In a gable a joint runs up a stud to the rafter, or to the ridge's end. */
-const gableJoints = (wood: OuterWood, up: GableLine, z: Stretch): number[] =>
-  wood.boards.map(board => (board.s.from + board.s.to) / 2).filter(s => up.under(s) > z.from).filter(s => wood.boards.some(board => board.s.from < s && board.s.to > s && board.z.from <= z.from + 1e-6 && (board.z.to >= Math.min(z.to, up.under(s)) - 1e-6 || (s > up.ridge.from && s < up.ridge.to))))
+export const lineAt = (up: RoofLine) => (s: number): number => s > up.ridge.from && s < up.ridge.to ? Math.min(up.under(s), up.ridge.bottom) : up.under(s)
 
 /** The sheets over a stretch of a row, about the holes in it. */
-function pieces({ sheathing, framed: { wall }, stud }: CoverAsk, id: string, s: Stretch, z: Stretch, holes: readonly Rect[], slopes: readonly BuildingCut[], up: GableLine | null): Order[] {
+function pieces({ sheathing, framed: { wall }, stud }: CoverAsk, id: string, s: Stretch, z: Stretch, holes: readonly Rect[], slopes: readonly BuildingCut[], up: RoofLine | null): Order[] {
   const high = up ? Math.min(z.to, Math.max(up.top(s.from), up.top(s.to), s.from < up.ridge.to && s.to > up.ridge.from ? up.top((up.ridge.from + up.ridge.to) / 2) : 0)) : z.to
   if (high - z.from < SLIVER || s.to - s.from < SLIVER) return []
   return around({ x0: s.from, x1: s.to, y0: z.from, y1: high }, holes).map(({ rect, notches }, k) => sheetOrder(sheathing, wall, stud, `${id}${k ? `/${k + 1}` : ''}`, rect, notches, slopes))

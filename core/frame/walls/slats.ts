@@ -8,7 +8,8 @@ import type { Rect } from '../rect'
 import { wallPoint } from './board'
 import { outerWood, plumbJoints } from './framing-lines'
 import { fromLayoutEnd } from './places'
-import { type CoverAsk, gableReach, openingHoles, ridgeHole, roofCuts, tailHoles, wallReach } from './sheathing'
+import { heightAt } from './wall'
+import { type CoverAsk, gableReach, lineAt, openingHoles, overStep, ridgeHole, roofCuts, tailHoles, wallReach } from './sheathing'
 
 /** Lays slats over a wall and its gable, level, a gap between; each ends on a stud, a post or an opening, no longer than `longest`, joints staggered. */
 export function slatWall(ask: CoverAsk, slat: Section, gap: number, longest: number): Order[] {
@@ -16,15 +17,15 @@ export function slatWall(ask: CoverAsk, slat: Section, gap: number, longest: num
   const wood = outerWood(wall, [...boards, ...gable?.studs ?? []], rough, stud.depth)
   const lower = wallReach(ask)
   const top = gable ? gable.line.top(ask.roof.ridgeMiddle) : lower.to
-  const holes = [...openingHoles(ask.framed), ...tailHoles(ask), ...(gable ? ridgeHole(ask, gable.line) : [])]
+  const holes = [...openingHoles(ask.framed), ...tailHoles(ask), ...overStep(ask), ...(gable ? ridgeHole(ask, gable.line) : [])]
   const slopes = gable ? roofCuts(ask.roof) : []
   const step = slat.depth + gap
   const count = Math.max(0, Math.ceil((top - lower.from - SLIVER) / step))
   return Array.from({ length: count }, (_, r): Stretch => ({ from: lower.from + r * step, to: Math.min(top, lower.from + r * step + slat.depth) })).flatMap((z, r) => {
-    const u = gable && z.from > wall.height ? gableReach(gable.line, wall, z.from) : { from: 0, to: wall.overall }
+    const u = gable ? gableReach(gable.line, wall, z.from) : { from: 0, to: wall.overall }
     if (u.to - u.from < SLIVER) return []
-    const above = gable !== null && z.to > wall.height
-    const row = fromLayoutEnd(wall, u, plumbJoints(wood, z), (whole, breaks) => staggeredRow(whole, breaks, longest, r % 2 === 1))
+    const above = gable !== null && z.to > Math.min(gable.line.top(0), gable.line.top(wall.overall))
+    const row = fromLayoutEnd(wall, u, plumbJoints(wood, z, gable ? lineAt(gable.line) : s => wall.step ? heightAt(wall, s) : Infinity), (whole, breaks) => staggeredRow(whole, breaks, longest, r % 2 === 1))
     return row.flatMap((s, c) => around({ x0: s.from, x1: s.to, y0: z.from, y1: z.to }, holes).map(({ rect, notches }, k) => slatOrder(ask, slat, `walls/${wall.name}/slat/${r + 1}/${c + 1}${k ? `/${k + 1}` : ''}`, rect, notches, above ? slopes : [])))
   })
 }

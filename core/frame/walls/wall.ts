@@ -1,4 +1,4 @@
-import { type Design, heightOf, type LayoutFrom, type PartitionName, type SideName, sideNames, type WallId } from '../../design'
+import { type Design, heightOf, type LayoutFrom, type PartitionName, type SideName, sideNames, type Step, type WallId } from '../../design'
 import type { Section } from '../../lumber'
 import type { Stretch } from '../layout'
 
@@ -22,8 +22,12 @@ export interface Wall {
   readonly through: boolean
   /** Where its layout begins. */
   readonly layout: LayoutFrom
-  /** Deck to the top of its top plate, mm. */
+  /** Deck to the top of its top plate, mm; of one that steps, up to the step; of a raked one, where it meets the south wall. */
   readonly height: number
+  /** Where a wall steps, from its low end, and how high it is from there on, mm. */
+  readonly step: Step | null
+  /** Whether its studs run up to plates along the roof's slopes. */
+  readonly raked: boolean
   /** Out to out of the building along this wall, mm. */
   readonly overall: number
   /** Its own stretch, in the same distances. */
@@ -40,8 +44,23 @@ export const acrossAxis = (wall: Wall): 'x' | 'y' => wall.along === 'x' ? 'y' : 
 /** Whether all four walls are as high, so that they can lap at the corners. */
 export const levelAllRound = ({ walls }: Design): boolean => sideNames.every(name => Math.abs(heightOf(walls, name) - heightOf(walls, 'south')) < 1e-6)
 
-/** Walls of unlike heights: the eave walls run through, so that the end rafters have their plates. */
-const eavesThrough = (design: Design): boolean => design.walls.through === 'eaves' || !levelAllRound(design)
+/** Deck to the top of the top plate of a wall of level plates at a distance along it, mm. */
+export const heightAt = ({ height, step }: Wall, s: number): number => step && s > step.at ? step.height : height
+
+/** The lowest that a wall's level plates lie, mm. */
+export const lowestOf = ({ height, step }: Wall): number => Math.min(height, step?.height ?? height)
+
+/** Whether a wall's second plate is lapped over others, and so nailed on when they stand. */
+export const isLapped = ({ cap, from, to }: Wall): boolean => cap.from !== from || cap.to !== to
+
+/** Whether a gable wall is asked to be raked: one of studs with no height of its own. */
+export const asksRake = ({ walls }: Design, side: SideName): boolean => {
+  const { build, height, step } = walls.sides[side]
+  return walls.gables === 'raked' && (side === 'east' || side === 'west') && build === 'studs' && height === null && step === null
+}
+
+/** Walls of unlike heights, and under raked ones: the eave walls run through, so that the end rafters have their plates. */
+const eavesThrough = (design: Design, lapped: boolean): boolean => design.walls.through === 'eaves' || !lapped
 
 /** The partitions' lines, those that can't stand among them. They are as high as the lowest of the outside walls, and their plates end at those walls' insides. */
 export function partitionLines({ walls, footprint }: Design, stud: Section): readonly Wall[] {
@@ -50,25 +69,29 @@ export function partitionLines({ walls, footprint }: Design, stud: Section): rea
     const along = runs === 'length' ? 'x' : 'y'
     const overall = along === 'x' ? footprint.length : footprint.width
     const own = { from: stud.depth, to: overall - stud.depth }
-    return { name: `partition-${i + 1}`, along, low: at, outside: 'low', seenFrom: along === 'x' ? 'the south' : 'the east', through: false, layout: 'low', height, overall, ...own, cap: own, tees: [] }
+    return { name: `partition-${i + 1}`, along, low: at, outside: 'low', seenFrom: along === 'x' ? 'the south' : 'the east', through: false, layout: 'low', height, overall, ...own, cap: own, tees: [], step: null, raked: false }
   })
 }
 
-/** The four walls' lines, of studs of a section. */
-export function wallLines(design: Design, stud: Section): readonly Wall[] {
+/** The four walls' lines, of studs of a section; `raked` whether walls that ask for it can be raked: where the roof's slopes are known. */
+export function wallLines(design: Design, stud: Section, raked = true): readonly Wall[] {
   const { length, width } = design.footprint
   const inset = stud.depth
-  const lapped = levelAllRound(design)
+  const lapped = levelAllRound(design) && !sideNames.some(side => design.walls.sides[side].step || (raked && asksRake(design, side)))
+  const tops = (name: SideName): Pick<Wall, 'height' | 'step' | 'raked'> => {
+    const rakes = raked && asksRake(design, name)
+    return { raked: rakes, height: heightOf(design.walls, rakes ? 'south' : name), step: name === 'east' || name === 'west' ? design.walls.sides[name].step : null }
+  }
   const line = (name: SideName, along: 'x' | 'y', low: number): Wall => {
     const overall = along === 'x' ? length : width
-    const through = (along === 'x') === eavesThrough(design)
+    const through = (along === 'x') === eavesThrough(design, lapped)
     const whole = { from: 0, to: overall }
     const between = { from: inset, to: overall - inset }
     const own = through ? whole : between
     const cap = lapped ? through ? between : whole : own
     const outside = name === 'south' || name === 'west' ? 'low' : 'high'
     const tees = partitionLines(design, stud).filter(each => each.along !== along).map(each => ({ from: each.low, to: each.low + stud.depth }))
-    return { name, along, low, outside, tees, through, overall, ...own, cap, layout: design.walls.sides[name].layout, height: heightOf(design.walls, name), seenFrom: name === 'south' || name === 'east' ? 'outside' : 'inside' }
+    return { name, along, low, outside, tees, through, overall, ...own, cap, layout: design.walls.sides[name].layout, ...tops(name), seenFrom: name === 'south' || name === 'east' ? 'outside' : 'inside' }
   }
   return [line('south', 'x', 0), line('east', 'y', length - inset), line('north', 'x', width - inset), line('west', 'y', 0)]
 }

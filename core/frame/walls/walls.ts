@@ -1,17 +1,28 @@
-import { type Design, heightOf, isSide, sideNames, wallFoot } from '../../design'
+import { type Design, heightOf, isSide, type SideName, sideNames, wallFoot, withValue } from '../../design'
 import type { Section } from '../../lumber'
 import type { Order } from '../member'
 import type { Problem } from '../problem'
-import { upright, type WallBoard } from './board'
+import type { WallBoard } from './board'
 import { openingBoards } from './opening-boards'
 import { type Clear, NAILING, openingsIn, type RoughOpening } from './openings'
 import { cornerPlaces, layoutOf, nailerPlaces, type StackLines, studPlaces } from './places'
 import { platesOf } from './plates'
 import { framePosts, postProblems } from './posts'
-import { partitionLines, type PerWall, type Wall, wallLines } from './wall'
+import { type RakePlate, rakePlates } from './rake-plates'
+import { lowered, ridgeHangs, type RoofLine } from './roof-line'
+import { levelTop, type Rake, rakedTop, standing } from './top'
+import { heightAt, partitionLines, type PerWall, type Wall, wallLines } from './wall'
 
 /** A wall as framed on its own face: its boards, and its openings as they could be framed. */
-export interface FramedWall { readonly wall: Wall, readonly boards: readonly WallBoard[], readonly rough: readonly RoughOpening[], /** Boards that stand aslant on it. */ readonly slanted: readonly Order[] }
+export interface FramedWall {
+  readonly wall: Wall
+  readonly boards: readonly WallBoard[]
+  readonly rough: readonly RoughOpening[]
+  /** Boards that stand aslant on it. */
+  readonly slanted: readonly Order[]
+  /** The plates of a raked wall, and the lines it is framed to; null of one with level plates. */
+  readonly raked: { readonly plates: readonly RakePlate[], readonly rake: Rake } | null
+}
 
 export interface WallFrame {
   readonly walls: readonly Wall[]
@@ -24,28 +35,43 @@ export interface WallFrame {
 
 const noOpenings: WallFrame['openings'] = { south: [], east: [], north: [], west: [] }
 
-/** Frames the four walls: plates, studs on layout, corners that close, and openings with their kings, jacks, headers, sills and cripples. What can't be built of an opening is left out and said. */
-export function frameWalls(design: Design, stud: Section, section: (name: string) => Section, lines: StackLines): WallFrame {
+/**
+ * Frames the four walls and partitions: plates, studs on layout, corners that close, and openings with their kings, jacks, headers, sills and cripples. What can't be built of an opening
+ * is left out and said. `rafters` the line of the end rafters, that raked walls run up to; null where there are none.
+ */
+export function frameWalls(asked: Design, stud: Section, section: (name: string) => Section, lines: StackLines, rafters: RoofLine | null): WallFrame {
+  const steps = stepProblems(asked, wallLines(asked, stud, rafters !== null), stud, rafters)
+  const design = withoutSteps(asked, steps.map(problem => problem.side))
+  const outside = wallLines(design, stud, rafters !== null)
   const problems = [...wallProblems(design, stud), ...(usesPosts(design) ? postProblems(design, stud, section(design.walls.posts.post), section(design.walls.posts.beam)) : [])]
-  if (problems.length) return { walls: wallLines(design, stud), problems, framed: [], openings: noOpenings }
+  if (problems.length) return { walls: outside, problems: [...problems, ...steps], framed: [], openings: noOpenings }
   const off = partitionProblems(design, stud)
   const standing = new Set(design.walls.partitions.map((_, i) => i).filter(i => !off.some(problem => problem.number === i + 1)))
   const tees = (wall: Wall): Wall => ({ ...wall, tees: wall.tees.filter((_, k) => standing.has(teeNumbers(design, wall)[k] ?? -1)) })
-  const walls = [...wallLines(design, stud).map(tees), ...partitionLines(design, stud).filter((_, i) => standing.has(i))]
-  const made = walls.map(wall => frameWall(design, wall, stud, section, lines))
+  const walls = [...outside.map(tees), ...partitionLines(design, stud).filter((_, i) => standing.has(i))]
+  const made = walls.map(wall => frameWall(design, wall, stud, section, lines, rafters))
   const openings = Object.fromEntries(made.map(({ wall, rough }) => [wall.name, rough])) as unknown as WallFrame['openings']
-  return { walls, openings, framed: made, problems: [...off, ...made.flatMap(each => each.problems)] }
+  return { walls, openings, framed: made, problems: [...steps, ...off, ...made.flatMap(each => each.problems)] }
 }
 
-function frameWall(design: Design, wall: Wall, stud: Section, section: (name: string) => Section, lines: StackLines): FramedWall & { readonly problems: readonly Problem[] } {
+function frameWall(design: Design, wall: Wall, stud: Section, section: (name: string) => Section, lines: StackLines, rafters: RoofLine | null): FramedWall & { readonly problems: readonly Problem[] } {
   if (isSide(wall.name) && design.walls.sides[wall.name].build === 'posts') return framePostSide(design, wall, stud, section)
-  const clear: Clear = { bottom: wallFoot(design.base) + stud.thickness, top: wall.height - design.walls.topPlates * stud.thickness }
+  const plates = design.walls.topPlates * stud.thickness
+  const rake = wall.raked && rafters ? rakeOf(rafters, plates, stud) : null
+  const clear: Clear = { bottom: wallFoot(design.base) + stud.thickness, top: rake ? rakedTop(rake) : levelTop(s => heightAt(wall, s) - plates) }
   const { rough, problems } = openingsIn(design, wall, stud, clear, cornerPlaces(design, wall, stud), section)
-  const whole = { from: clear.bottom, to: clear.top }
-  const studs = studPlaces(design, wall, stud, rough, lines).map((each, i) => upright(stud, 'stud', `walls/${wall.name}/stud/${i + 1}`, each.from, whole))
-  const layout = layoutOf(design, wall, lines)
-  const standing = [...studs, ...nailers(design, wall, stud, clear), ...rough.flatMap(each => openingBoards(wall, stud, clear, each, layout))]
-  return { wall, rough, problems, slanted: [], boards: [...platesOf(design, wall, stud, standing), ...standing] }
+  const middle = rake ? [rake.rafters.middle] : []
+  const studs = studPlaces(design, wall, stud, rough, lines, middle).map((each, i) => standing(stud, 'stud', `walls/${wall.name}/stud/${i + 1}`, each, clear.bottom, clear.top))
+  const layout = [...layoutOf(design, wall, lines), ...middle]
+  const upright = [...studs, ...nailers(design, wall, stud, clear), ...rough.flatMap(each => openingBoards(wall, stud, clear, each, layout))]
+  const breaks = upright.filter(({ role }) => role === 'stud' || role === 'king').map(({ s }) => (s.from + s.to) / 2)
+  return { wall, rough, problems, slanted: [], boards: [...platesOf(design, wall, stud, upright), ...upright], raked: rake && { rake, plates: rakePlates(design.walls, wall, stud, rake, breaks) } }
+}
+
+/** What a raked wall is framed to: its plates leave the ridge's end free where that comes down between them, as wide as a stud under it at least. */
+function rakeOf(rafters: RoofLine, plates: number, stud: Section): Rake {
+  const half = Math.max(rafters.ridge.to - rafters.ridge.from, stud.thickness) / 2
+  return { rafters, studs: lowered(rafters, plates), gap: ridgeHangs(rafters) ? { from: rafters.middle - half, to: rafters.middle + half } : null }
 }
 
 /** A side of posts has its top plates like any wall, and no bottom plate; openings asked for in it are said. */
@@ -53,7 +79,7 @@ function framePostSide(design: Design, wall: Wall, stud: Section, section: (name
   const { boards, braces } = framePosts(design, wall, stud, section(design.walls.posts.post), section(design.walls.posts.beam))
   const problems = design.walls.openings.flatMap((opening, i): Problem[] => opening.wall === wall.name ? [{ code: 'opening-in-posts', path: `walls.openings.${i}.wall`, number: i + 1 }] : [])
   const plates = platesOf(design, wall, stud, boards).filter(board => board.role !== 'bottom-plate')
-  return { wall, rough: [], problems, slanted: braces, boards: [...plates, ...boards] }
+  return { wall, rough: [], problems, slanted: braces, boards: [...plates, ...boards], raked: null }
 }
 
 const usesPosts = ({ walls }: Design): boolean => sideNames.some(side => walls.sides[side].build === 'posts')
@@ -61,7 +87,7 @@ const usesPosts = ({ walls }: Design): boolean => sideNames.some(side => walls.s
 /** Studs laid flat against the inside of a through wall, beside its end studs. */
 function nailers(design: Design, wall: Wall, stud: Section, { bottom, top }: Clear): WallBoard[] {
   const across = wall.outside === 'low' ? stud.depth - stud.thickness : 0
-  return nailerPlaces(design, wall, stud).map((s, i) => ({ id: `walls/${wall.name}/nailer/${i + 1}`, role: 'stud', section: stud, runs: 'up', wide: 'along', s, z: { from: bottom, to: top }, across }))
+  return nailerPlaces(design, wall, stud).map((s, i) => ({ id: `walls/${wall.name}/nailer/${i + 1}`, role: 'stud', section: stud, runs: 'up', wide: 'along', s, z: { from: bottom, to: top.reach(s).shorter }, across }))
 }
 
 /** Shortest stud a wall is framed with, mm. */
@@ -84,6 +110,37 @@ function wallProblems(design: Design, stud: Section): Problem[] {
   if (footprint.width < short) problems.push({ code: 'wall-too-short', path: 'footprint.width', least: short })
   return problems
 }
+
+/** Why walls can't step as asked: eave walls carry rafters at one level; a step keeps off the corners, and under the end rafters. */
+function stepProblems({ walls, base }: Design, outside: readonly Wall[], stud: Section, rafters: RoofLine | null): StepProblem[] {
+  const t = stud.thickness
+  return outside.flatMap((wall): StepProblem[] => {
+    if (!isSide(wall.name)) return []
+    const side = wall.name
+    const { step: asked, build } = walls.sides[side]
+    const path = `walls.sides.${side}.step` as const
+    if (!asked) return []
+    if (wall.along === 'x') return [{ code: 'step-under-rafters', path, side }]
+    if (build === 'posts') return [{ code: 'step-in-posts', path, side }]
+    const [least, most] = [wall.from + 2 * t, wall.to - 2 * t]
+    if (asked.at < least - 1e-6 || asked.at > most + 1e-6) return [{ code: 'step-no-room', path: `${path}.at`, side, least, most }]
+    const tee = wall.tees.find(each => asked.at - t < each.to + NAILING - 1e-6 && asked.at + t > each.from - NAILING + 1e-6)
+    if (tee) return [{ code: 'step-at-partition', path: `${path}.at`, side, below: tee.from - NAILING - t, above: tee.to + NAILING + t }]
+    const low = wallFoot(base) + (1 + walls.topPlates) * t + LEAST_STUD
+    if (asked.height < low - 1e-6) return [{ code: 'step-too-low', path: `${path}.height`, side, least: low }]
+    const under = rafters ? Math.min(rafters.under(asked.at), rafters.under(wall.to), ridgeOver(asked.at, wall.to, rafters)) : Infinity
+    return asked.height > under + 1e-6 ? [{ code: 'step-into-roof', path: `${path}.height`, side, most: under }] : []
+  })
+}
+
+type StepProblem = Extract<Problem, { readonly code: `step-${string}` }>
+
+/** The design with some walls level that can't step as asked. */
+const withoutSteps = (design: Design, sides: readonly SideName[]): Design =>
+  sides.reduce((each, side) => withValue(each, `walls.sides.${side}.step`, null), design)
+
+/** The ridge board's lower edge, where it ends over a stretch of the wall. */
+const ridgeOver = (from: number, to: number, { ridge }: RoofLine): number => ridge.to > from && ridge.from < to ? ridge.bottom : Infinity
 
 /** Which partitions a wall's tees are of, by their places in the document. */
 const teeNumbers = ({ walls }: Design, { along }: Wall): number[] => walls.partitions.flatMap(({ runs }, i) => (runs === 'length' ? 'x' : 'y') === along ? [] : [i])

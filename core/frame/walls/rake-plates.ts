@@ -1,0 +1,69 @@
+import type { Walls } from '../../design'
+import { add, flip, meets, type Plane, place, planeAt, scale, vec, type Vec3 } from '../../geometry'
+import type { Section } from '../../lumber'
+import { level, SPARE } from '../between'
+import { rowOf, type Stretch } from '../layout'
+import type { BuildingCut, Order } from '../member'
+import { JOINTS_APART } from './plates'
+import type { Rake } from './top'
+import type { Wall } from './wall'
+
+/** A plate along a slope, and its corners on the wall's face. */
+export interface RakePlate { readonly order: Order, readonly corners: readonly { readonly s: number, readonly z: number }[] }
+
+/** Shortest way level that a raked plate is laid, mm. */
+const LEAST = 100
+
+/**
+ * The top plates of a raked wall, under its end rafters: from the eave walls' inside, cut plumb, up to where they meet over the middle, or on both sides of the ridge's end; each of as
+ * few boards as `longest` allows, spliced square over the middle of a stud, `breaks` along the wall.
+ */
+export function rakePlates({ topPlates, longest }: Walls, wall: Wall, stud: Section, rake: Rake, breaks: readonly number[]): RakePlate[] {
+  const { middle } = rake.rafters
+  return (['south', 'north'] as const).flatMap((side) => {
+    const s = side === 'south' ? { from: wall.from, to: rake.gap?.from ?? middle } : { from: rake.gap?.to ?? middle, to: wall.to }
+    if (s.to - s.from < LEAST) return []
+    const lower = slopeRow(side, s, breaks, longest, rake.rafters.undersides[side], stud.thickness, [])
+    const rows = topPlates === 1 ? [lower] : [lower, slopeRow(side, s, breaks, longest, rake.rafters.undersides[side], stud.thickness, inner(side, lower))]
+    return rows.flatMap((row, k) => row.map((each, i) => rakePlate(wall, stud, rake.rafters.undersides[side], side, each, topPlates - k, { first: i === 0, last: i === row.length - 1 },
+      `walls/${wall.name}/plate/${k === 0 ? 'top' : 'cap'}/${side}${row.length > 1 ? `/${i + 1}` : ''}`)))
+  })
+}
+
+type Side = 'south' | 'north'
+
+const upSlope = (side: Side, underside: Plane): Vec3 => vec(0, Math.abs(underside.normal.z) * (side === 'south' ? 1 : -1), Math.abs(underside.normal.y))
+
+/** Where a slope's boards end, level, in their order from the eave; spliced on a break that is far enough from `apart`, where there is one. */
+function slopeRow(side: Side, s: Stretch, breaks: readonly number[], longest: number, underside: Plane, t: number, apart: readonly number[]): Stretch[] {
+  const { y, z } = underside.normal
+  const turn = (at: number): number => side === 'south' ? at - s.from : s.to - at
+  const most = (longest - t * Math.abs(y)) * z
+  const whole = { from: 0, to: s.to - s.from }
+  const at = breaks.map(turn).filter(each => each > 0 && each < whole.to).sort((a, b) => a - b)
+  const clear = at.filter(each => apart.every(other => Math.abs(turn(other) - each) >= JOINTS_APART * z - 1e-6))
+  const first = rowOf(whole, clear, most, most)
+  const row = first.every(each => each.to - each.from <= most + 1e-6) ? first : rowOf(whole, at, most, most)
+  return side === 'south' ? row.map(each => ({ from: s.from + each.from, to: s.from + each.to })) : row.map(each => ({ from: s.to - each.to, to: s.to - each.from }))
+}
+
+/** Where the boards of a row meet. */
+const inner = (side: Side, row: readonly Stretch[]): number[] => row.slice(0, -1).map(each => side === 'south' ? each.to : each.from)
+
+function rakePlate(wall: Wall, stud: Section, underside: Plane, side: Side, s: Stretch, under: number, { first, last }: { readonly first: boolean, readonly last: boolean }, id: string): RakePlate {
+  const t = stud.thickness
+  const along = upSlope(side, underside)
+  const planes = { low: { ...underside, offset: underside.offset - under * t }, high: { ...underside, offset: underside.offset - (under - 1) * t } }
+  const on = (plane: Plane, at: number): Vec3 => vec(wall.low, at, meets(plane, vec(0, at, 0), vec(0, 0, 1)) ?? 0)
+  const [foot, head] = side === 'south' ? [s.from, s.to] : [s.to, s.from]
+  // the blank's thickness runs down from its upper face on the south slope, and up from its lower one on the north
+  const start = on(side === 'south' ? planes.high : planes.low, foot)
+  const spare = SPARE + stud.depth + t
+  const plumb = (at: number, way: 'foot' | 'head'): BuildingCut => ({ kind: 'end', name: 'plumb', plane: (side === 'south') === (way === 'head') ? level('y', at) : flip(level('y', at)) })
+  const square = (at: number, way: 'foot' | 'head'): BuildingCut => ({ kind: 'end', name: 'square', plane: planeAt(on(planes.low, at), scale(along, way === 'head' ? 1 : -1)) })
+  const order: Order = {
+    id, role: 'top-plate', section: stud, placement: place(add(start, scale(along, -spare)), along, vec(1, 0, 0)), blankLength: (s.to - s.from) / underside.normal.z + 2 * spare,
+    cuts: [first ? plumb(foot, 'foot') : square(foot, 'foot'), last ? plumb(head, 'head') : square(head, 'head')],
+  }
+  return { order, corners: [on(planes.low, s.from), on(planes.low, s.to), on(planes.high, s.to), on(planes.high, s.from)].map(({ y, z }) => ({ s: y, z })) }
+}

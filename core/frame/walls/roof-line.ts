@@ -1,0 +1,79 @@
+import { flip, meets, type Plane, vec } from '../../geometry'
+import type { Section } from '../../lumber'
+import { level } from '../between'
+import type { Stretch } from '../layout'
+import type { BuildingCut } from '../member'
+import type { RoofDatum } from '../roof'
+
+type Slope = 'south' | 'north'
+const slopes: readonly Slope[] = ['south', 'north']
+
+/** What a gable wall and what stands on it reach up to: the lower edges of its end rafters, or of the plates under them, and the ridge board's end; distances along the wall, mm. */
+export interface RoofLine {
+  /** The planes that cut what stands under them, looking up. */
+  readonly undersides: Readonly<Record<Slope, Plane>>
+  /** Their level at a distance along the wall. */
+  readonly under: (s: number) => number
+  /** Level of the roof's planes there. */
+  readonly top: (s: number) => number
+  readonly middle: number
+  /** The ridge board's end, as it stands in the gable. */
+  readonly ridge: { readonly from: number, readonly to: number, readonly bottom: number }
+}
+
+const lowest = (planes: Readonly<Record<Slope, Plane>>) => (s: number): number => Math.min(...slopes.map(side => meets(planes[side], vec(0, s, 0), vec(0, 0, 1)) ?? Infinity))
+
+/** The line of the end rafters. */
+export function rafterLine({ slopes: { south, north }, ridgeMiddle, ridgeTop }: RoofDatum, ridge: Section): RoofLine {
+  const undersides = { south: south.underside, north: north.underside }
+  return {
+    undersides, under: lowest(undersides), top: lowest({ south: south.roofTop, north: north.roofTop }), middle: ridgeMiddle,
+    ridge: { from: ridgeMiddle - ridge.thickness / 2, to: ridgeMiddle + ridge.thickness / 2, bottom: ridgeTop - ridge.depth },
+  }
+}
+
+/** A line as much lower, square to the slopes, mm: that under plates nailed to the rafters' lower edges. */
+export function lowered(line: RoofLine, by: number): RoofLine {
+  const down = (plane: Plane): Plane => ({ ...plane, offset: plane.offset - by })
+  const undersides = { south: down(line.undersides.south), north: down(line.undersides.north) }
+  return { ...line, undersides, under: lowest(undersides) }
+}
+
+/** Whether the ridge board reaches below the line's peak. */
+export const ridgeHangs = ({ ridge, under, middle }: RoofLine): boolean => ridge.bottom < under(middle) - 1e-6
+
+/** How a board that stands at a place ends under a line: the levels of its shorter and longer side, and what cuts it. */
+export interface Ending { readonly shorter: number, readonly longer: number, readonly cuts: readonly BuildingCut[] }
+
+export function endingUnder(at: Stretch, line: RoofLine): Ending {
+  const ridge = ridgeCut(at, line)
+  const most = ridge === 'level' ? line.ridge.bottom : Infinity
+  const middle = Math.min(Math.max(line.middle, at.from), at.to)
+  return { shorter: Math.min(line.under(at.from), line.under(at.to), most), longer: Math.min(Math.max(line.under(at.from), line.under(at.to), line.under(middle)), most), cuts: topCuts(at, line, ridge) }
+}
+
+/** mm of a stud past its middle that must stand beside the ridge for it to be notched, so that sheets can meet on it all the way up. */
+const BESIDE = 10
+
+/** How the ridge board's end takes part of a stud under it: not at all; all across, so that it is cut level; or only one side, so that it is notched and runs on beside it. */
+function ridgeCut(at: Stretch, line: RoofLine): 'clear' | 'level' | 'notch-low' | 'notch-high' {
+  const { ridge } = line
+  if (!ridgeHangs(line) || at.from >= ridge.to - 1e-6 || at.to <= ridge.from + 1e-6) return 'clear'
+  const beside = (at.to - at.from) / 2 + BESIDE
+  if (at.to - ridge.to >= beside) return 'notch-low'
+  return ridge.from - at.from >= beside ? 'notch-high' : 'level'
+}
+
+/** Only what takes something away: a stud clear of the ridge's middle is cut by its own slope alone. */
+function topCuts(at: Stretch, { undersides, middle, ridge }: RoofLine, cut: ReturnType<typeof ridgeCut>): BuildingCut[] {
+  const slope = (side: Slope): BuildingCut => ({ kind: 'end', name: 'slope', plane: undersides[side] })
+  const under = { name: 'level', plane: flip(level('z', ridge.bottom)) } as const
+  const about = (face: { name: 'plumb', plane: Plane }): BuildingCut[] => [{ kind: 'notch', name: 'housing', sides: [under, face] }]
+  const ends = [...(at.from < middle ? [slope('south')] : []), ...(at.to > middle ? [slope('north')] : [])]
+  switch (cut) {
+    case 'clear': return ends
+    case 'level': return [...ends, { kind: 'end', name: 'level', plane: level('z', ridge.bottom) }]
+    case 'notch-low': return [...ends, ...about({ name: 'plumb', plane: level('y', ridge.to) })]
+    case 'notch-high': return [...ends, ...about({ name: 'plumb', plane: flip(level('y', ridge.from)) })]
+  }
+}
