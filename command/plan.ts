@@ -5,7 +5,7 @@ import { parseDesign } from '../core/design'
 import { baseElevation, basePlan, boardOnBench, floorPlan, pairStrip, roofSection, sitePlan, wallElevation } from '../core/drawing'
 import { wallNames } from '../core/frame'
 import { cutListCsv, cutListText, drawingSvg, planFile } from '../core/output'
-import { cardOf, plan, type Plan, platePair, rimPair } from '../core/plan'
+import { cardOf, plan, type Plan, platePair, rakeStrips, rimPair } from '../core/plan'
 import { sayDesignFault } from '../core/words'
 
 const usage = `usage: npm run --silent plan -- FILE [--format json|csv|text] [--out DIR]
@@ -37,6 +37,7 @@ async function writeAll(made: Plan, directory: string): Promise<void> {
   for (const wall of wallNames) {
     files[`wall-${wall}.svg`] = drawingSvg(wallElevation(made, wall), units)
     files[`plates-${wall}.svg`] = drawingSvg(pairStrip(`plates-${wall}`, platePair(made.frame, wall), made.frame.lumber.plate.depth), units, 2000)
+    for (const strip of rakeStrips(made.frame, wall)) files[`plates-${wall}-${strip.side}-slope.svg`] = drawingSvg(pairStrip(`plates-${wall}-${strip.side}-slope`, strip, made.frame.lumber.plate.depth), units, 2000)
   }
   if (made.design.site) files['site-plan.svg'] = drawingSvg(sitePlan(made), units)
   if (made.design.base) {

@@ -20,7 +20,7 @@ const bays = computed(() => bench.plan?.frame.floor?.bays ?? [])
 const bayNames: Record<string, string> = { 'floor': 'Floor', 'floor/west': 'West frame', 'floor/east': 'East frame', 'porch': 'Porch' }
 const chosen = ref('')
 const bay = computed(() => bays.value.find(each => each.id === chosen.value) ?? bays.value[0] ?? null)
-const pair = computed(() => bench.plan && bay.value ? rimPair(bench.plan.frame, bay.value) : { length: 0, marks: [], end: 'low' as const, cutOuts: [], joints: [] })
+const pair = computed(() => bench.plan && bay.value ? rimPair(bench.plan.frame, bay.value) : null)
 const rims = computed<readonly [string, string]>(() => bay.value?.joists === 'x' ? ['East', 'West'] : ['North', 'South'])
 const diagonal = computed(() => bay.value ? sayLength(Math.hypot(bay.value.rect.x1 - bay.value.rect.x0, bay.value.rect.y1 - bay.value.rect.y0), units.value) : '')
 const deck = computed({ get: () => design.value?.floor?.deck.kind ?? 'sheets', set: below.chooseDeck })
@@ -80,7 +80,7 @@ onMounted(() => { bench.hand ??= bench.plan?.frame.members.find(member => member
       <DrawingSheet class="sheet" :drawing="drawing" :label="`The floor ${layer === 'frame' ? 'frame' : 'deck'} from above, south at the bottom`" />
       <template v-if="layer === 'frame'">
         <SelectButton v-if="bays.length > 1" :model-value="bay?.id" class="bays" :options="bays.map(each => ({ value: each.id, label: bayNames[each.id] ?? each.id }))" option-value="value" option-label="label" :allow-empty="false" aria-label="Which frame" @update:model-value="chosen = $event" />
-        <PairStrip :pair="pair" :names="rims" :what="`${rims[0]} and ${rims[1].toLowerCase()} rim`" />
+        <PairStrip v-if="pair" :pair="pair" :names="rims" :what="`${rims[0]} and ${rims[1].toLowerCase()} rim`" />
         <p class="caption quiet">Clamp the rims and mark both from the {{ bay?.joists === 'x' ? 'south' : 'west' }} end; X ahead, T a joist cut short. Crowns up. Each diagonal {{ diagonal }}: both alike, and opposite sides alike, and it is square.</p>
       </template>
       <template v-else>

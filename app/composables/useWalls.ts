@@ -12,6 +12,12 @@ export function useWalls(wall: Ref<WallId>) {
     get: () => !isSide(wall.value) || walls.value?.sides[wall.value].height === null ? 'all' : 'own',
     set: (value) => { if (walls.value && isSide(wall.value)) bench.setValue(`walls.sides.${wall.value}.height`, value === 'own' ? heightOf(walls.value, wall.value) : null) },
   })
+  const step = computed(() => isSide(wall.value) ? walls.value?.sides[wall.value].step ?? null : null)
+  /** A wall that is to step begins to at its middle, to the north as high as the north wall. */
+  const steps = computed<'no' | 'yes'>({
+    get: () => step.value ? 'yes' : 'no',
+    set: (value) => { if (bench.design && walls.value && isSide(wall.value)) bench.setValue(`walls.sides.${wall.value}.step`, value === 'yes' ? { at: Math.round(bench.design.footprint.width / 2), height: heightOf(walls.value, 'north') } : null) },
+  })
   const own = <K extends 'build' | 'cover'>(key: K, usual: Side[K]) => computed<Side[K]>({
     get: () => isSide(wall.value) ? walls.value?.sides[wall.value][key] ?? usual : usual,
     set: (value) => { if (isSide(wall.value)) bench.setValue(`walls.sides.${wall.value}.${key}`, value) },
@@ -23,5 +29,5 @@ export function useWalls(wall: Ref<WallId>) {
     set: value => bench.setValue('walls.sheathing', value === 'sheets' ? usualSheathing[bench.design?.units ?? 'imperial'] : null),
   })
   const siding = computed<'none' | 'lapped'>({ get: () => walls.value?.siding ? 'lapped' : 'none', set: value => bench.setValue('walls.siding', value === 'lapped' ? usualSiding[bench.design?.units ?? 'imperial'] : null) })
-  return { walls, siding, layout, ownHeight, build, cover, covered }
+  return { walls, siding, layout, ownHeight, step, steps, build, cover, covered }
 }

@@ -55,14 +55,33 @@ function dimensions({ design }: Plan, wall: Wall): Dimension[] {
   return [
     { name: 'wall-length', from: foot(0), to: foot(wall.overall), side: 'below', row: 2, value: wall.overall, field: lengthField(wall) },
     ...(isSide(wall.name) && design.walls.sides[wall.name].build === 'posts' ? [] : [{ name: 'stud-spacing', from: foot(from), to: foot(from + spacing), side: 'below', row: 1, value: spacing, field: 'walls.spacing' } as const]),
-    { name: 'wall-height', from: foot(0), to: { x: 0, y: height }, side: 'left', row: 1, value: height, field: heightField(design.walls, wall.name) },
+    { name: 'wall-height', from: foot(0), to: { x: 0, y: height }, side: 'left', row: 1, value: height, field: heightField(design.walls, wall.raked ? 'south' : wall.name) },
+    ...stepDimensions(wall),
+  ]
+}
+
+function stepDimensions({ name, step, overall }: Wall): Dimension[] {
+  if (!step || !isSide(name)) return []
+  return [
+    { name: 'step-height', from: { x: overall, y: 0 }, to: { x: overall, y: step.height }, side: 'right', row: 1, value: step.height, field: `walls.sides.${name}.step.height` },
+    { name: 'step-at', from: { x: 0, y: 0 }, to: { x: step.at, y: 0 }, side: 'below', row: 3, value: step.at, field: `walls.sides.${name}.step.at` },
   ]
 }
 
 function handles({ design }: Plan, wall: Wall): Handle[] {
   return [
     { field: lengthField(wall), at: { x: wall.overall, y: wall.height / 2 }, along: { x: 1, y: 0 }, gain: 1 },
-    { field: heightField(design.walls, wall.name), at: { x: wall.overall / 2, y: wall.height }, along: { x: 0, y: 1 }, gain: 1 },
+    { field: heightField(design.walls, wall.raked ? 'south' : wall.name), at: { x: wall.raked ? 0 : wall.step ? wall.step.at / 2 : wall.overall / 2, y: wall.height }, along: { x: 0, y: 1 }, gain: 1 },
+    ...stepHandles(wall),
+  ]
+}
+
+/** A step is dragged along the wall, and the part beyond it higher and lower. */
+function stepHandles({ name, step, overall, height }: Wall): Handle[] {
+  if (!step || !isSide(name)) return []
+  return [
+    { field: `walls.sides.${name}.step.at`, at: { x: step.at, y: (height + step.height) / 2 }, along: { x: 1, y: 0 }, gain: 1 },
+    { field: `walls.sides.${name}.step.height`, at: { x: (step.at + overall) / 2, y: step.height }, along: { x: 0, y: 1 }, gain: 1 },
   ]
 }
 

@@ -23,7 +23,7 @@ export function braceWall({ wall, boards, rough, raked }: Pick<FramedWall, 'wall
   const step = wall.step ? [{ from: wall.step.at - stud.thickness, to: wall.step.at + stud.thickness }] : []
   const taken = [...rough.map(({ s }) => ({ from: s.from - SIDE_STUDS * stud.thickness, to: s.to + SIDE_STUDS * stud.thickness })), ...(bracing === 'temporary' ? wall.tees : []), ...step]
   const head = (s: number): number => raked ? raked.rake.rafters.under(s) : topAt(boards, s)
-  const lines = braceLines(wall, taken, foot, head, clearEnds(wall, stud, brace, bracing), brace)
+  const lines = braceLines(wall, taken, foot, head, clearEnds(wall, stud, brace, bracing), brace).filter(line => !meetsRidge(line, raked?.rake.gap ?? null, brace))
   const let_ = bracing === 'let-in'
   const outer = wall.outside === 'low' ? 0 : stud.depth
   const across = let_ ? (wall.outside === 'low' ? 0 : outer - brace.thickness) : wall.outside === 'low' ? stud.depth : -brace.thickness
@@ -35,6 +35,9 @@ export function braceWall({ wall, boards, rough, raked }: Pick<FramedWall, 'wall
     ? { orders, boards: boards.map(board => lines.reduce((each, line) => letIn(wall, each, line, brace, across), board)), plates: plates.map(plate => lines.reduce((each, line) => letInPlate(wall, each, line, brace, across), plate)) }
     : { orders, boards, plates }
 }
+
+/** Whether a brace would end where the ridge comes down between raked plates: an eave wall so much higher that the ridge is near it. */
+const meetsRidge = ({ to }: SlantedLine, gap: Stretch | null, brace: Section): boolean => gap !== null && to.s + 2 * brace.depth > gap.from && to.s - 2 * brace.depth < gap.to
 
 /** The top of a wall's level top plate, without the one that is lapped over it, at a place. */
 const topAt = (boards: readonly WallBoard[], s: number): number => Math.max(...boards.filter(board => board.role === 'top-plate' && !board.id.includes('/plate/cap') && board.s.from < s && board.s.to > s).map(board => board.z.to))

@@ -128,7 +128,9 @@ function stepProblems({ walls, base }: Design, outside: readonly Wall[], stud: S
     if (tee) return [{ code: 'step-at-partition', path: `${path}.at`, side, below: tee.from - NAILING - t, above: tee.to + NAILING + t }]
     const low = wallFoot(base) + (1 + walls.topPlates) * t + LEAST_STUD
     if (asked.height < low - 1e-6) return [{ code: 'step-too-low', path: `${path}.height`, side, least: low }]
-    const under = rafters ? Math.min(rafters.under(asked.at), rafters.under(wall.to), ridgeOver(asked.at, wall.to, rafters)) : Infinity
+    // a rafter's lower edge is level with its plate where its seat is cut
+    const edge = (s: number, line: RoofLine): number => Math.max(line.under(s), heightOf(walls, s < line.middle ? 'south' : 'north'))
+    const under = rafters ? Math.min(edge(asked.at, rafters), edge(wall.to, rafters), ridgeOver(asked.at, wall.to, rafters)) : Infinity
     return asked.height > under + 1e-6 ? [{ code: 'step-into-roof', path: `${path}.height`, side, most: under }] : []
   })
 }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { formatLength } from '../../../../core/measure'
-import { platePair, wallOrder } from '../../../../core/plan'
+import { type MarkedPair, platePair, rakeStrips, wallOrder } from '../../../../core/plan'
 import { fileName } from '../../../../core/output'
 import { readAloud, sayLength } from '../../../../core/words'
 import { saveFile } from '../../../composables/useFiles'
@@ -20,16 +20,21 @@ const scales = [{ value: 'fit', label: 'On one line' }, { value: '10', label: '1
 const chosen = ref('fit')
 const units = computed(() => bench.design?.units ?? 'imperial')
 const say = (mm: number): string => formatLength(mm, { units: units.value })
-const walls = computed(() => bench.plan ? wallOrder(bench.plan).map((wall) => {
+/** A wall's strips as they are marked: its plates as a pair, or a raked one's each alone. */
+const walls = computed(() => bench.plan ? wallOrder(bench.plan).flatMap((wall) => {
   const pair = platePair(bench.plan!.frame, wall.name)
   const end = { x: { low: 'west', high: 'east' }, y: { low: 'south', high: 'north' } }[wall.along][pair.end]
-  return { wall, pair, end, calls: readAloud(pair, units.value), ...stripLines(pair.length, PAPER, chosen.value === 'fit' ? null : 1 / Number(chosen.value)) }
+  const on = (title: string, what: string, strip: MarkedPair, hook: string) => ({ title, what, pair: strip, end: hook, calls: readAloud(strip, units.value), ...stripLines(strip.length, PAPER, chosen.value === 'fit' ? null : 1 / Number(chosen.value)) })
+  return [
+    on(words(wall.name), pair.boards === 2 ? 'Both plates' : 'Bottom plate', pair, `${end} end`),
+    ...rakeStrips(bench.plan!.frame, wall.name).map(strip => on(`${words(wall.name)}, ${strip.side} slope`, 'Top plate along its lower face', strip, 'eave end')),
+  ]
 }) : [])
-const words = (name: string): string => `${name[0]?.toUpperCase()}${name.slice(1)} wall`
+const words = (name: string): string => name.startsWith('partition-') ? `Partition ${name.split('-')[1]}` : `${name[0]?.toUpperCase()}${name.slice(1)} wall`
 const print = (): void => window.print()
 function saveText(): void {
   if (!bench.design) return
-  const text = walls.value.map(({ wall, pair, end, calls }) => [`${words(wall.name)}, both plates ${sayLength(pair.length, units.value)}, tape hooked on the ${end} end`, ...calls.map(call => call.say)].join('\n')).join('\n\n')
+  const text = walls.value.map(({ title, what, pair, end, calls }) => [`${title}: ${what.toLowerCase()} ${sayLength(pair.length, units.value)}, tape hooked on the ${end}`, ...calls.map(call => call.say)].join('\n')).join('\n\n')
   saveFile(fileName(`${bench.design.name} plate marks`, 'txt'), `${text}\n`, 'text/plain')
 }
 </script>
@@ -44,9 +49,9 @@ function saveText(): void {
     </nav>
     <h1>{{ bench.design.name }}: plate marks</h1>
     <p class="quiet">Lay the two plates side by side and mark across both. Near sides, running from one end; the letter is written ahead of the line. {{ chosen === '1' ? 'Full size: check a line with the tape after printing, then lay the lines end to end.' : '' }}</p>
-    <section v-for="{ wall, pair, end, calls, scale, lines } in walls" :key="wall.name" class="wall" tabindex="0" :aria-label="words(wall.name)">
-      <h2>{{ words(wall.name) }}</h2>
-      <p>Both plates <b class="figures">{{ sayLength(pair.length, units) }}</b>, tape hooked on the {{ end }} end<template v-if="pair.joints.length">, joined at <b class="figures">{{ pair.joints.map(say).join(', ') }}</b></template>.</p>
+    <section v-for="{ title, what, pair, end, calls, scale, lines } in walls" :key="title" class="wall" tabindex="0" :aria-label="title">
+      <h2>{{ title }}</h2>
+      <p>{{ what }} <b class="figures">{{ sayLength(pair.length, units) }}</b>, tape hooked on the {{ end }}<template v-if="pair.joints.length">, joined at <b class="figures">{{ pair.joints.map(say).join(', ') }}</b></template>.</p>
       <StripOnPaper v-for="(line, i) in lines" :key="i" :pair="pair" :line="line" :scale="scale" :units="units" />
       <ol class="calls">
         <li v-for="(call, i) in calls" :key="i">{{ call.say }}</li>
