@@ -16,24 +16,26 @@ export interface BlockAsk {
   readonly rough: readonly RoughOpening[]
   readonly taken: readonly Stretch[]
   readonly reach: Stretch
-  readonly id: string
   readonly cuts: (s: Stretch, z: Stretch) => readonly BuildingCut[]
 }
 
+/** A block without its name. */
+export type Block = Omit<WallBoard, 'id'>
+
 /** Blocks behind a level joint of sheets: on edge against the sheets between what stands there, flat where there is no height for that; none where a plate, sill or header lies behind the joint already. */
-export function blocksAt(ask: BlockAsk, z: number): WallBoard[] {
-  const { wall, stud, boards, rough, reach, taken, id, cuts } = ask
+export function blocksAt(ask: BlockAsk, z: number): Block[] {
+  const { wall, stud, boards, rough, reach, taken, cuts } = ask
   const outer = wall.outside === 'low' ? 0 : stud.depth - stud.thickness
   const shapes = [{ wide: 'up', tall: stud.depth, across: outer, thick: stud.thickness }, { wide: 'across', tall: stud.thickness, across: 0, thick: stud.depth }] as const
   const shown = boards.filter(board => reaches(board, outer, outer + stud.thickness))
   const lying = shown.filter(board => board.runs === 'along' && board.z.from < z - 1e-6 && board.z.to > z + 1e-6).map(board => board.s)
   const standing = shown.filter(board => board.runs === 'up' && board.z.from < z + stud.depth / 2 && board.z.to > z - stud.depth / 2).map(board => board.s)
   const openings = rough.filter(each => each.z.from < z + 1e-6 && each.z.to > z - 1e-6).map(each => each.s)
-  return gaps(reach, [...standing, ...lying, ...openings, ...taken]).flatMap((s, i): WallBoard[] => {
+  return gaps(reach, [...standing, ...lying, ...openings, ...taken]).flatMap((s): Block[] => {
     for (const { wide, tall, across, thick } of shapes) {
       const at = bandAt(shown, s, z, tall)
       if (at.from > z - 5 || at.to < z + 5 || boards.some(board => meetsOn(board, s, at) && reaches(board, across, across + thick))) continue
-      return [{ id: `${id}/${i + 1}`, role: 'block', section: stud, runs: 'along', wide, s, z: at, across, cuts: cuts(s, at) }]
+      return [{ role: 'block', section: stud, runs: 'along', wide, s, z: at, across, cuts: cuts(s, at) }]
     }
     return []
   })

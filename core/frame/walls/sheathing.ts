@@ -8,7 +8,7 @@ import { rowOf, type Stretch } from '../layout'
 import type { BuildingCut, Order } from '../member'
 import type { Rect } from '../rect'
 import type { RoofDatum } from '../roof'
-import { blocksAt } from './blocks'
+import { type Block, blocksAt } from './blocks'
 import { type WallBoard, wallPoint } from './board'
 import { type OuterWood, outerWood, plumbJoints } from './framing-lines'
 import { LEAST } from './gable-studs'
@@ -42,9 +42,9 @@ export function sheatheWall(ask: CoverAsk): Covered {
   const { framed: { wall, boards, rough, raked }, gable } = ask
   if (gable && (raked || wall.step)) {
     const rows = rowsOf({ from: wallReach(ask).from, to: gable.line.top(ask.roof.ridgeMiddle) }, ask.sheathing, TIP)
-    return coverRows(ask, raked ? Infinity : lowestOf(wall), rows, [...boards, ...gable.studs], rough, [...openingHoles(ask.framed), ...ridgeHole(ask, gable.line)], roofCuts(ask.roof))
+    return coverRows(ask, s => raked ? Infinity : heightAt(wall, s), rows, [...boards, ...gable.studs], rough, [...openingHoles(ask.framed), ...ridgeHole(ask, gable.line)], roofCuts(ask.roof))
   }
-  const lower = coverRows(ask, Infinity, wallRows(ask), boards, rough, [...openingHoles(ask.framed), ...tailHoles(ask), ...overStep(ask)], [])
+  const lower = coverRows(ask, () => Infinity, wallRows(ask), boards, rough, [...openingHoles(ask.framed), ...tailHoles(ask), ...overStep(ask)], [])
   const upper = gable ? coverGable(ask, gable) : nothing
   return { sheets: [...lower.sheets, ...upper.sheets], blocks: [...lower.blocks, ...upper.blocks], loose: lower.loose + upper.loose }
 }
@@ -108,7 +108,7 @@ export function tailHoles(ask: CoverAsk): Rect[] {
 function coverGable(ask: CoverAsk, { studs, line }: NonNullable<CoverAsk['gable']>): Covered {
   const { framed: { wall }, roof, sheathing } = ask
   const peak = line.top(roof.ridgeMiddle)
-  return coverRows(ask, -Infinity, rowsOf({ from: wall.height, to: peak }, sheathing, TIP), studs, [], ridgeHole(ask, line), roofCuts(roof))
+  return coverRows(ask, () => -Infinity, rowsOf({ from: wall.height, to: peak }, sheathing, TIP), studs, [], ridgeHole(ask, line), roofCuts(roof))
 }
 
 /** What the ridge takes out of a gable's cover where it runs on outside. */
@@ -117,16 +117,16 @@ export const ridgeHole = ({ design, roof }: CoverAsk, { ridge, top }: RoofLine):
 /** The roof's planes, that a gable's cover ends at. */
 export const roofCuts = (roof: RoofDatum): BuildingCut[] => (['south', 'north'] as const).map((side): BuildingCut => ({ kind: 'end', name: 'slope', plane: roof.slopes[side].roofTop }))
 
-/** Covers rows; what reaches over `wallTop` is of the gable, and goes on when that stands. `slopes` cut what reaches to the roof. */
-function coverRows(ask: CoverAsk, wallTop: number, rows: readonly Stretch[], boards: readonly WallBoard[], rough: FramedWall['rough'], holes: readonly Rect[], slopes: readonly BuildingCut[]): Covered {
+/** Covers rows; what reaches over `wallTop`, along the wall, is of the gable, and goes on when that stands. `slopes` cut what reaches to the roof. */
+function coverRows(ask: CoverAsk, wallTop: (s: number) => number, rows: readonly Stretch[], boards: readonly WallBoard[], rough: FramedWall['rough'], holes: readonly Rect[], slopes: readonly BuildingCut[]): Covered {
   const { sheathing, framed: { wall }, stud, gable } = ask
   const wood = outerWood(wall, boards, rough, stud.depth)
   const up = slopes.length > 0 && gable ? gable.line : null
-  const part = (z: number): string => `walls/${wall.name}/${z > wallTop + 1e-6 ? 'gable/' : ''}`
+  const part = (s: Stretch, z: number): string => `walls/${wall.name}/${z > Math.min(wallTop(s.from + 1e-6), wallTop(s.to - 1e-6)) + 1e-6 ? 'gable/' : ''}`
   const laid = rows.map((z, r) => ({ z, ...columns(ask, wood, z, r, up) }))
-  const sheets = laid.flatMap(({ z, row }, r) => row.flatMap((s, c) => pieces(ask, `${part(z.to)}sheet/${r + 1}/${c + 1}`, s, z, holes, slopes, up)))
+  const sheets = laid.flatMap(({ z, row }, r) => row.flatMap((s, c) => pieces(ask, `${part(s, z.to)}sheet/${r + 1}/${c + 1}`, s, z, holes, slopes, up)))
   // a seam close over another finds that one's blocks already there
-  const blocks = seamsOf(rows, wood, sheathing).reduce<readonly WallBoard[]>((found, z, i) => [...found, ...seamBlocks(ask, z, `${part(z)}block/${i + 1}`, [...boards, ...found], rough, up)], [])
+  const blocks = seamsOf(rows, wood, sheathing).reduce<readonly WallBoard[]>((found, z, i) => [...found, ...seamBlocks(ask, z, [...boards, ...found], rough, up).map((block, k) => ({ ...block, id: `${part(block.s, z)}block/${i + 1}/${k + 1}` }))], [])
   return { sheets, blocks, loose: laid.reduce((sum, each) => sum + each.loose, 0) }
 }
 
@@ -139,9 +139,9 @@ function seamsOf(rows: readonly Stretch[], wood: OuterWood, sheathing: Sheathing
   return bare ? [...between, top] : between
 }
 
-function seamBlocks({ design, framed: { wall, raked }, stud }: CoverAsk, z: number, id: string, boards: readonly WallBoard[], rough: FramedWall['rough'], up: RoofLine | null): WallBoard[] {
+function seamBlocks({ design, framed: { wall, raked }, stud }: CoverAsk, z: number, boards: readonly WallBoard[], rough: FramedWall['rough'], up: RoofLine | null): Block[] {
   // between the plates alone: higher up their own plates, or the next wall's lapped over, lie behind the joint
-  if (!up) return underPlates(wall, boards, z).flatMap(reach => blocksAt({ wall, stud, boards, rough, taken: [], reach, id, cuts: () => [] }, z))
+  if (!up) return underPlates(wall, boards, z).flatMap(reach => blocksAt({ wall, stud, boards, rough, taken: [], reach, cuts: () => [] }, z))
   // where an eave wall is higher than the gable wall its end stands in the gable
   const between = levelAllRound(design) && !raked && !wall.step ? { from: 0, to: wall.overall } : wall
   // in a gable a row reaches from rafter to rafter, its outermost blocks cut by them
@@ -149,7 +149,7 @@ function seamBlocks({ design, framed: { wall, raked }, stud }: CoverAsk, z: numb
   const reach = { from: Math.max(between.from, run(z - stud.depth / 2, 'south')), to: Math.min(between.to, run(z - stud.depth / 2, 'north')) }
   const taken = up.ridge.bottom < z + stud.depth / 2 ? [{ from: up.ridge.from, to: up.ridge.to }] : []
   const cuts = (s: Stretch, at: Stretch): BuildingCut[] => (['south', 'north'] as const).filter(side => (side === 'south' ? up.under(s.from) : up.under(s.to)) < at.to - 1e-6).map(side => ({ kind: 'end', name: 'slope', plane: up.undersides[side] }))
-  return blocksAt({ wall, stud, boards, rough, taken, reach, id, cuts }, z).filter(({ s }) => Math.max(up.under(s.from), up.under(s.to)) > z + 5)
+  return blocksAt({ wall, stud, boards, rough, taken, reach, cuts }, z).filter(({ s }) => Math.max(up.under(s.from), up.under(s.to)) > z + 5)
 }
 
 /** The stretches of a wall whose top plates lie over a level. */
