@@ -1,4 +1,4 @@
-import { type Design, type FieldPath, limits } from '../../core/design'
+import { type Design, type FieldPath, kindOfPath, limits } from '../../core/design'
 import { formatLength, formatPitch, INCH, parseLength, parsePitch, type Pitch, pitchAngle, radians, riseInTwelve, roundTo, type Units } from '../../core/measure'
 import { fieldName, lengthExample, pitchExample, sayLength, sayMeasureFault } from '../../core/words'
 
@@ -7,10 +7,10 @@ export type Entry = { ok: true, value: number | Pitch } | { ok: false, message: 
 
 interface Limit { readonly min: number, readonly max: number }
 
-/** Limits of the fields by their paths, a `*` standing for the number of an item in a list. */
+/** Limits of the fields by their paths, a `*` standing for the number of an item in a list, or a side. */
 const limitOf: Record<string, Limit> = {
   'footprint.length': limits.footprintLength, 'footprint.width': limits.footprintWidth, 'walls.height': limits.wallHeight, 'walls.spacing': limits.spacing, 'walls.longest': limits.stock, 'walls.posts.spacing': limits.supports, 'walls.posts.brace': limits.knee, 'walls.slats.gap': limits.slatGap, 'walls.siding.exposure': limits.exposure, 'walls.partitions.*.at': limits.onSite, 'walls.units.*.width': limits.unit, 'walls.units.*.height': limits.unit, 'walls.sheathing.thickness': limits.sheet, 'walls.sheathing.drop': limits.drop,
-  'walls.sides.south.height': limits.wallHeight, 'walls.sides.east.height': limits.wallHeight, 'walls.sides.north.height': limits.wallHeight, 'walls.sides.west.height': limits.wallHeight,
+  'walls.sides.*.height': limits.wallHeight, 'walls.sides.*.step.at': limits.onSite, 'walls.sides.*.step.height': limits.wallHeight,
   'roof.spacing': limits.spacing, 'roof.overhang.eave': limits.eaveOverhang, 'roof.overhang.gable': limits.gableOverhang, 'roof.seat.height': limits.seatHeight,
   'walls.openings.*.at': limits.onSite, 'walls.openings.*.foot': limits.wallHeight0, 'walls.openings.*.unit.width': limits.unit, 'walls.openings.*.unit.height': limits.unit, 'walls.openings.*.clearance.width': limits.clearance, 'walls.openings.*.clearance.height': limits.clearance,
   'floor.spacing': limits.spacing, 'floor.deck.thickness': limits.sheet, 'floor.deck.gap': limits.gap, 'floor.joint': limits.footprintLength, 'floor.porch.depth': limits.porch, 'floor.porch.gap': limits.gap,
@@ -25,7 +25,7 @@ const limitOf: Record<string, Limit> = {
 
 /** The limits of a field. Throws RangeError for a path that is no length. */
 export function limitFor(path: string): Limit {
-  const found = limitOf[path] ?? limitOf[path.replace(/\.\d+(?=\.|$)/g, '.*')]
+  const found = limitOf[path] ?? limitOf[kindOfPath(path)]
   if (!found) throw new RangeError(`no limits for ${path}`)
   return found
 }

@@ -21,6 +21,9 @@ export type LengthPath =
   | 'roof.overhang.eave' | 'roof.overhang.gable' | 'roof.seat.height' | GroundPath | OpeningPath | WallPath
 export type FieldPath = LengthPath | 'roof.pitch'
 
+/** A path with a `*` for the number of an item in a list, and for the side of a wall: what all of its kind share. */
+export const kindOfPath = (path: string): string => path.replace(/\.(?:\d+|south|east|north|west)(?=\.|$)/g, '.*')
+
 /** The value at a dotted path; undefined where there is none. */
 export function valueAt(design: Design, path: string): unknown {
   return path.split('.').reduce<unknown>((at, key) => (at as Record<string, unknown> | undefined)?.[key], design)

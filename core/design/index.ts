@@ -1,7 +1,7 @@
 export { type Base, type BaseKind, baseKinds, type Beams, type Gravel, type RockStop, usualBase, wallFoot } from './base'
 export type { CutMember } from './cut'
 export { type Design, FORMAT, newDesign, VERSION } from './design'
-export { type FieldPath, type GroundPath, type LengthPath, valueAt, withValue } from './fields'
+export { type FieldPath, type GroundPath, kindOfPath, type LengthPath, valueAt, withValue } from './fields'
 export { type Deck, type Floor, type FloorOpening, type FloorSide, type Porch, usualBoards, usualFloors, usualSheets } from './floor'
 export type { Footprint } from './footprint'
 export { limits } from './limits'

@@ -53,7 +53,7 @@ function dimensions({ design }: Plan, wall: Wall): Dimension[] {
   const two = 2 * spacing < wall.overall
   const from = wall.layout === 'centred' ? centred(spacing, wall.overall)[0] ?? 0 : wall.layout === 'high' ? wall.overall - (two ? 2 : 1) * spacing : two ? spacing : 0
   return [
-    { name: 'wall-length', from: foot(0), to: foot(wall.overall), side: 'below', row: 2, value: wall.overall, field: lengthField(wall) },
+    { name: 'wall-length', from: foot(0), to: foot(wall.overall), side: 'below', row: wall.step ? 3 : 2, value: wall.overall, field: lengthField(wall) },
     ...(isSide(wall.name) && design.walls.sides[wall.name].build === 'posts' ? [] : [{ name: 'stud-spacing', from: foot(from), to: foot(from + spacing), side: 'below', row: 1, value: spacing, field: 'walls.spacing' } as const]),
     { name: 'wall-height', from: foot(0), to: { x: 0, y: height }, side: 'left', row: 1, value: height, field: heightField(design.walls, wall.raked ? 'south' : wall.name) },
     ...stepDimensions(wall),
@@ -64,7 +64,7 @@ function stepDimensions({ name, step, overall }: Wall): Dimension[] {
   if (!step || !isSide(name)) return []
   return [
     { name: 'step-height', from: { x: overall, y: 0 }, to: { x: overall, y: step.height }, side: 'right', row: 1, value: step.height, field: `walls.sides.${name}.step.height` },
-    { name: 'step-at', from: { x: 0, y: 0 }, to: { x: step.at, y: 0 }, side: 'below', row: 3, value: step.at, field: `walls.sides.${name}.step.at` },
+    { name: 'step-at', from: { x: 0, y: 0 }, to: { x: step.at, y: 0 }, side: 'below', row: 2, value: step.at, field: `walls.sides.${name}.step.at` },
   ]
 }
 

@@ -1,7 +1,8 @@
 import { describe, expect, test } from '@jest/globals'
 import { type Design, newDesign, type Step, usualOpening, usualSheathing, type WallOpening } from '../../design'
 import { INCH } from '../../measure'
-import { diagonalsOf, liftingOf, plan, raising, stretchOf } from '../../plan'
+import { diagonalsOf, liftingOf, plan, platePair, raising, rakeStrips, stretchOf } from '../../plan'
+import { readAloud } from '../../words'
 import { clashes, touching } from '../../testing/solids'
 import { frame, type Frame, type Member } from '../index'
 
@@ -58,6 +59,30 @@ describe('a raked wall, worked by hand', () => {
     const piece = whole.pieces.find(each => each.members.includes('walls/west/plate/top/south'))
     expect(piece?.ends.map(end => [end.kind, Number(Math.abs(end.bevel).toFixed(6))])).toEqual([['plumb', 26.565051], ['plumb', 26.565051]])
     expect(piece?.count).toBe(8)
+  })
+
+  test('the bottom plate is marked alone, and each slope\'s plate along its lower face from the eave wall', () => {
+    const bottom = platePair(made, 'west')
+    expect([bottom.boards, bottom.marks.map(mark => mark.from / INCH)]).toEqual([1, [0, 11.75, 27.75, 43.75, 59.75, 75.75, 87.5].map(at => expect.closeTo(at, 6))])
+    const [south, north, ...more] = rakeStrips(made, 'west')
+    expect([south?.side, north?.side, more]).toEqual(['south', 'north', []])
+    // level from the eave wall's inside over cos a; on the north slope the tape runs back from 92 1/2: studs at 91, 79 1/4, 63 1/4
+    expect(south?.marks.map(mark => mark.from / INCH)).toEqual([0, 11.75, 27.75].map(at => expect.closeTo(at / Math.cos(slope), 6)))
+    expect(north?.marks.map(mark => mark.from / INCH)).toEqual([0, 92.5 - 80.75, 92.5 - 64.75].map(at => expect.closeTo(at / Math.cos(slope), 6)))
+    expect((south?.length ?? 0) / INCH).toBeCloseTo(43.75 / Math.cos(slope), 6)
+    expect(rakeStrips(made, 'south')).toEqual([])
+  })
+
+  test('long plates are spliced over the middle of a stud, the upper joints away from the lower', () => {
+    const wide = { ...raked({ longest: 4 * 12 * INCH }), footprint: { length: 144 * INCH, width: 180 * INCH } }
+    const long = frame(wide)
+    const [strip] = rakeStrips(long, 'west')
+    // studs' middles at 16, 32 … from the outside; the most a 4 ft board reaches level from 3 1/2 in: (48 - 1 1/2 sin a) cos a = 42.3; to 32, its middle stud
+    expect(strip?.joints.map(at => at / INCH)[0]).toBeCloseTo((32 - 3.5) / Math.cos(slope), 6)
+    for (const plate of long.members.filter(({ id }) => /^walls\/west\/plate\/(top|cap)\//.test(id))) expect(longest(plate)).toBeLessThanOrEqual(48 + 1e-6)
+    const joints = (part: string): number[] => long.members.filter(({ id }) => new RegExp(`^walls/west/plate/${part}/south/`).test(id)).map(each => stretchOf(each, 'z').to / INCH)
+    expect(joints('top').length).toBeGreaterThan(1)
+    expect(readAloud(strip ?? platePair(long, 'west'), 'imperial').some(call => call.say.includes('plate joined'))).toBe(true)
   })
 
   test('a shallow ridge stays clear, and the plates meet over the pointed stud', () => {
@@ -132,6 +157,8 @@ describe('a gable wall that steps', () => {
     expect(at).toContainEqual([38.5, 81])
     expect(at).toContainEqual([40, 97])
     expect(clashes(made.frame.members)).toEqual([])
+    expect(platePair(made.frame, 'west').step).toBeCloseTo(36.5 * INCH, 6)
+    expect(readAloud(platePair(made.frame, 'west'), 'imperial').map(call => call.say)).toContain('3\' 0 1/2": the wall steps; the top plates go on at the other level')
     expect(diagonalsOf(made, 'west').map(each => each / INCH)).toEqual([expect.closeTo(Math.hypot(89, 100), 6), expect.closeTo(Math.hypot(89, 84), 6)])
   })
 
