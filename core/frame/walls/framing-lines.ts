@@ -16,7 +16,10 @@ export interface OuterWood { readonly boards: readonly WallBoard[], readonly lin
 
 export function outerWood(wall: Wall, all: readonly WallBoard[], rough: readonly RoughOpening[], depth: number): OuterWood {
   const boards = all.filter(board => showsOutside(wall, board, depth))
-  const lying = boards.filter(board => board.runs === 'along')
+  const cap = boards.find(board => board.id.includes('/plate/cap'))
+  // a partition's second plate lies where it parts the wall's own
+  const lapped = cap ? wall.tees.filter(tee => tee.laps).map(tee => ({ s: tee, z: cap.z })) : []
+  const lying = [...boards.filter(board => board.runs === 'along'), ...lapped]
   const standing = boards.filter(board => board.runs === 'up').sort((a, b) => a.s.from - b.s.from)
   const middles = standing.map(({ s }) => (s.from + s.to) / 2)
   const between = standing.flatMap(({ s }, i) => standing[i + 1] && Math.abs((standing[i + 1]?.s.from ?? 0) - s.to) < 1e-6 ? [s.to] : [])
@@ -46,8 +49,8 @@ function near(standing: readonly WallBoard[], s: number): WallBoard[] {
 const WIDE = 600
 
 /** Stretches of a plumb line with wood, or an opening past which a joint needs none; gaps that are let go are closed. */
-function woodAt(s: number, standing: readonly WallBoard[], lying: readonly WallBoard[], rough: readonly RoughOpening[]): Stretch[] {
-  const on = ({ s: each }: WallBoard): boolean => each.from <= s + 1e-6 && each.to >= s - 1e-6
+function woodAt(s: number, standing: readonly WallBoard[], lying: readonly Pick<WallBoard, 's' | 'z'>[], rough: readonly RoughOpening[]): Stretch[] {
+  const on = ({ s: each }: Pick<WallBoard, 's'>): boolean => each.from <= s + 1e-6 && each.to >= s - 1e-6
   const spans = [...standing.filter(on).map(board => board.z), ...lying.filter(on).map(board => board.z), ...rough.filter(each => each.s.from < s && each.s.to > s).map(each => each.z)].sort((a, b) => a.from - b.from)
   const out: Stretch[] = []
   for (const span of spans) {

@@ -4,6 +4,7 @@ import { type Design, newDesign, readDesign, usualOpening } from '../../design'
 import { INCH } from '../../measure'
 import { liftingOf, plan, platePair, raising, stretchOf } from '../../plan'
 import { openedSheds, runs } from '../../testing/designs'
+import { clashes } from '../../testing/solids'
 import { sayProblem } from '../../words'
 import { frame, type Frame } from '../index'
 
@@ -23,7 +24,19 @@ describe('a partition', () => {
     expect(platePair(made, 'partition-1').length / INCH).toBeCloseTo(89, 6)
     expect(marks(made, 'south')).toEqual(['X0', 'X3', 'X15.25', 'X31.25', 'X47.25', 'X63.25', 'X69', 'X73', 'X79.25', 'X95.25', 'X111.25', 'X127.25', 'X139.5', 'X142.5'])
     const cap = made.members.find(member => member.id === 'walls/partition-1/plate/cap')
+    // its second plate laps over both eave walls, whose own are parted there
+    expect(cap && Object.values(stretchOf(cap, 'y')).map(inches)).toEqual([0, 96])
+    const caps = (wall: string): number[][] => made.members.filter(member => member.id.startsWith(`walls/${wall}/plate/cap`)).map(member => Object.values(stretchOf(member, 'x')).map(inches))
+    expect(caps('south')).toEqual([[3.5, 70], [73.5, 140.5]])
+    expect(raising(plan(inside([{ runs: 'width', at: 70 * INCH }]))).find(step => step.members.includes('walls/partition-1/plate/cap'))?.name).toBe('caps')
+    expect(clashes(made.members)).toEqual([])
+  })
+
+  test('its second plate ends at the outside walls where they are not as high all round', () => {
+    const made = frame(inside([{ runs: 'width', at: 70 * INCH }], { gables: 'raked' }))
+    const cap = made.members.find(member => member.id === 'walls/partition-1/plate/cap')
     expect(cap && Object.values(stretchOf(cap, 'y')).map(inches)).toEqual([3.5, 92.5])
+    expect(made.members.some(member => member.id === 'walls/south/plate/cap')).toBe(true)
   })
 
   test('takes a door like any wall, is raised after the outside walls, and has room to be tilted on its wider side', () => {

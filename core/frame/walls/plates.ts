@@ -17,7 +17,9 @@ export function platesOf({ walls, base }: Design, wall: Wall, stud: Section, sta
   const laid = (name: string, role: 'bottom-plate' | 'top-plate', low: number, row: readonly Stretch[]): WallBoard[] => row.map((s, i) => ({
     id: `walls/${wall.name}/plate/${name}${row.length > 1 ? `/${i + 1}` : ''}`, role, section: stud, runs: 'along', wide: 'across', s, z: { from: low, to: low + t }, across: 0,
   }))
-  const rowFor = (whole: Stretch): readonly Stretch[] => fromLayoutEnd(wall, whole, breaks, (turned, at) => rowOf(turned, at, longest, longest))
+  // where a partition's plate laps over, the second one is parted on both sides
+  const lapping = topPlates === 2 ? wall.tees.filter(tee => tee.laps) : []
+  const rowFor = (whole: Stretch): readonly Stretch[] => rowApart(wall, whole, breaks, longest, lapping.flatMap(tee => [tee.from, tee.to]))
   const row = rowFor(wall)
   const bottom = laid('bottom', 'bottom-plate', wallFoot(base), row)
   if (wall.raked) return bottom
@@ -25,7 +27,7 @@ export function platesOf({ walls, base }: Design, wall: Wall, stud: Section, sta
   const lower = runs.map(run => runs.length > 1 ? rowFor(run) : row)
   const top = lower.flatMap((each, i) => laid('top', 'top-plate', (runs[i]?.height ?? 0) - topPlates * t, each))
   const joints = lower.flatMap(inner)
-  const cap = topPlates === 1 ? [] : levelRuns(wall, wall.cap).flatMap(run => laid('cap', 'top-plate', run.height - t, capRow(wall, run, breaks, longest, joints)))
+  const cap = topPlates === 1 ? [] : levelRuns(wall, wall.cap).flatMap(run => between(run, lapping).flatMap(part => laid('cap', 'top-plate', run.height - t, rowApart(wall, part, breaks, longest, joints))))
   return [...bottom, ...numbered(top), ...numbered(cap)]
 }
 
@@ -40,8 +42,13 @@ const numbered = (plates: readonly WallBoard[]): WallBoard[] => plates.map((each
 /** Where the boards of a row meet, mm. */
 const inner = (row: readonly Stretch[]): number[] => [...row].sort((a, b) => a.from - b.from).slice(0, -1).map(each => each.to)
 
-/** The second top plate, its joints as far from the first one's as is asked where the studs let it; else of the fewest boards. */
-function capRow(wall: Wall, run: Stretch, breaks: readonly number[], longest: number, joints: readonly number[]): readonly Stretch[] {
+/** What of a run is left between stretches that are taken. */
+function between(run: Stretch, taken: readonly Stretch[]): Stretch[] {
+  return [...taken].sort((a, b) => a.from - b.from).reduce<Stretch[]>((parts, each) => parts.flatMap(part => each.to <= part.from || each.from >= part.to ? [part] : [{ from: part.from, to: each.from }, { from: each.to, to: part.to }]), [run])
+}
+
+/** The boards of a plate, their joints as far from others as is asked where the studs let it; else of the fewest boards. */
+function rowApart(wall: Wall, run: Stretch, breaks: readonly number[], longest: number, joints: readonly number[]): readonly Stretch[] {
   const lay = (at: readonly number[]): readonly Stretch[] => fromLayoutEnd(wall, run, at, (whole, turned) => rowOf(whole, turned, longest, longest))
   const row = lay(breaks.filter(at => joints.every(other => Math.abs(other - at) >= JOINTS_APART - 1e-6)))
   return row.every(each => each.to - each.from <= longest + 1e-6) ? row : lay(breaks)

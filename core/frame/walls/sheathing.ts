@@ -49,6 +49,12 @@ export function sheatheWall(ask: CoverAsk): Covered {
   return { sheets: [...lower.sheets, ...upper.sheets], blocks: [...lower.blocks, ...upper.blocks], loose: lower.loose + upper.loose }
 }
 
+/** How far a row reaches along a wall of level plates: above the lower of two, over the higher part alone. */
+export function levelReach({ step, height, overall }: Wall, z: number): Stretch {
+  if (!step || z < Math.min(height, step.height) - 1e-6) return { from: 0, to: overall }
+  return height > step.height ? { from: 0, to: step.at } : { from: step.at, to: overall }
+}
+
 /** What is over the lower part of a wall that steps, where nothing stands on it. */
 export function overStep({ framed: { wall }, gable }: CoverAsk): Rect[] {
   if (!wall.step || gable) return []
@@ -161,7 +167,7 @@ function underPlates({ from, to, step }: Wall, boards: readonly WallBoard[], z: 
 /** The pieces of a row, from the wall's layout end, each as long as its sheet lets it be and ending on wood. */
 function columns({ sheathing: { sheet, way }, framed: { wall } }: CoverAsk, wood: OuterWood, z: Stretch, r: number, up: RoofLine | null): { row: readonly Stretch[], loose: number } {
   const long = way === 'upright' ? Math.min(sheet.length, sheet.width) : Math.max(sheet.length, sheet.width)
-  const reach = up ? gableReach(up, wall, z.from) : { from: 0, to: wall.overall }
+  const reach = up ? gableReach(up, wall, z.from) : levelReach(wall, z.from)
   // where a gable is too low for a stud a joint lies on the rafter
   const low = up ? [reach.from + long, reach.to - long].filter(s => s > reach.from && s < reach.to && up.under(s) - z.from < LEAST) : []
   const joints = up ? [...plumbJoints(wood, z, lineAt(up)), ...low] : plumbJoints(wood, z, s => wall.step ? heightAt(wall, s) : Infinity)

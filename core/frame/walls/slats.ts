@@ -9,7 +9,7 @@ import { wallPoint } from './board'
 import { outerWood, plumbJoints } from './framing-lines'
 import { fromLayoutEnd } from './places'
 import { heightAt } from './wall'
-import { type CoverAsk, gableReach, lineAt, openingHoles, overStep, ridgeHole, roofCuts, tailHoles, wallReach } from './sheathing'
+import { type CoverAsk, gableReach, levelReach, lineAt, openingHoles, overStep, ridgeHole, roofCuts, tailHoles, wallReach } from './sheathing'
 
 /** Lays slats over a wall and its gable, level, a gap between; each ends on a stud, a post or an opening, no longer than `longest`, joints staggered. */
 export function slatWall(ask: CoverAsk, slat: Section, gap: number, longest: number): Order[] {
@@ -22,7 +22,7 @@ export function slatWall(ask: CoverAsk, slat: Section, gap: number, longest: num
   const step = slat.depth + gap
   const count = Math.max(0, Math.ceil((top - lower.from - SLIVER) / step))
   return Array.from({ length: count }, (_, r): Stretch => ({ from: lower.from + r * step, to: Math.min(top, lower.from + r * step + slat.depth) })).flatMap((z, r) => {
-    const u = gable ? gableReach(gable.line, wall, z.from) : { from: 0, to: wall.overall }
+    const u = gable ? gableReach(gable.line, wall, z.from) : levelReach(wall, z.from)
     if (u.to - u.from < SLIVER) return []
     const above = gable !== null && z.to > Math.min(gable.line.top(0), gable.line.top(wall.overall))
     const row = fromLayoutEnd(wall, u, plumbJoints(wood, z, gable ? lineAt(gable.line) : s => wall.step ? heightAt(wall, s) : Infinity), (whole, breaks) => staggeredRow(whole, breaks, longest, r % 2 === 1))

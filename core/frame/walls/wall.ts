@@ -35,9 +35,12 @@ export interface Wall {
   readonly to: number
   /** The second top plate's stretch: lapped over the corners the other way, or as its wall where the next wall is not as high. */
   readonly cap: Stretch
-  /** Where partitions meet it, from face to face. */
-  readonly tees: readonly Stretch[]
+  /** Where partitions meet it, from face to face; those that lap their second plate over it part its own there. */
+  readonly tees: readonly Tee[]
 }
+
+/** Where a partition meets a wall. */
+export interface Tee extends Stretch { readonly laps: boolean }
 
 export const acrossAxis = (wall: Wall): 'x' | 'y' => wall.along === 'x' ? 'y' : 'x'
 
@@ -62,14 +65,19 @@ export const asksRake = ({ walls }: Design, side: SideName): boolean => {
 /** Walls of unlike heights, and under raked ones: the eave walls run through, so that the end rafters have their plates. */
 const eavesThrough = (design: Design, lapped: boolean): boolean => design.walls.through === 'eaves' || !lapped
 
-/** The partitions' lines, those that can't stand among them. They are as high as the lowest of the outside walls, and their plates end at those walls' insides. */
-export function partitionLines({ walls, footprint }: Design, stud: Section): readonly Wall[] {
+/** Whether second plates lap over the walls they meet: all walls as high, and none raked or stepped. */
+const allLap = (design: Design, raked: boolean): boolean => levelAllRound(design) && !sideNames.some(side => design.walls.sides[side].step || (raked && asksRake(design, side)))
+
+/** The partitions' lines, those that can't stand among them. They are as high as the lowest of the outside walls; their plates end at those walls' insides, the second one laps over them. */
+export function partitionLines(design: Design, stud: Section, raked = true): readonly Wall[] {
+  const { walls, footprint } = design
+  const laps = allLap(design, raked)
   const height = Math.min(...sideNames.map(side => heightOf(walls, side)))
   return walls.partitions.map(({ runs, at }, i): Wall => {
     const along = runs === 'length' ? 'x' : 'y'
     const overall = along === 'x' ? footprint.length : footprint.width
     const own = { from: stud.depth, to: overall - stud.depth }
-    return { name: `partition-${i + 1}`, along, low: at, outside: 'low', seenFrom: along === 'x' ? 'the south' : 'the east', through: false, layout: 'low', height, overall, ...own, cap: own, tees: [], step: null, raked: false }
+    return { name: `partition-${i + 1}`, along, low: at, outside: 'low', seenFrom: along === 'x' ? 'the south' : 'the east', through: false, layout: 'low', height, overall, ...own, cap: laps ? { from: 0, to: overall } : own, tees: [], step: null, raked: false }
   })
 }
 
@@ -77,7 +85,7 @@ export function partitionLines({ walls, footprint }: Design, stud: Section): rea
 export function wallLines(design: Design, stud: Section, raked = true): readonly Wall[] {
   const { length, width } = design.footprint
   const inset = stud.depth
-  const lapped = levelAllRound(design) && !sideNames.some(side => design.walls.sides[side].step || (raked && asksRake(design, side)))
+  const lapped = allLap(design, raked)
   const tops = (name: SideName): Pick<Wall, 'height' | 'step' | 'raked'> => {
     const rakes = raked && asksRake(design, name)
     return { raked: rakes, height: heightOf(design.walls, rakes ? 'south' : name), step: name === 'east' || name === 'west' ? design.walls.sides[name].step : null }
@@ -90,7 +98,7 @@ export function wallLines(design: Design, stud: Section, raked = true): readonly
     const own = through ? whole : between
     const cap = lapped ? through ? between : whole : own
     const outside = name === 'south' || name === 'west' ? 'low' : 'high'
-    const tees = partitionLines(design, stud).filter(each => each.along !== along).map(each => ({ from: each.low, to: each.low + stud.depth }))
+    const tees = partitionLines(design, stud, raked).filter(each => each.along !== along).map(each => ({ from: each.low, to: each.low + stud.depth, laps: lapped }))
     return { name, along, low, outside, tees, through, overall, ...own, cap, layout: design.walls.sides[name].layout, ...tops(name), seenFrom: name === 'south' || name === 'east' ? 'outside' : 'inside' }
   }
   return [line('south', 'x', 0), line('east', 'y', length - inset), line('north', 'x', width - inset), line('west', 'y', 0)]

@@ -48,7 +48,7 @@ export function frameWalls(asked: Design, stud: Section, section: (name: string)
   const off = partitionProblems(design, stud)
   const standing = new Set(design.walls.partitions.map((_, i) => i).filter(i => !off.some(problem => problem.number === i + 1)))
   const tees = (wall: Wall): Wall => ({ ...wall, tees: wall.tees.filter((_, k) => standing.has(teeNumbers(design, wall)[k] ?? -1)) })
-  const walls = [...outside.map(tees), ...partitionLines(design, stud).filter((_, i) => standing.has(i))]
+  const walls = [...outside.map(tees), ...partitionLines(design, stud, rafters !== null).filter((_, i) => standing.has(i))]
   const made = walls.map(wall => frameWall(design, wall, stud, section, lines, rafters))
   const openings = Object.fromEntries(made.map(({ wall, rough }) => [wall.name, rough])) as unknown as WallFrame['openings']
   return { walls, openings, framed: made, problems: [...steps, ...off, ...made.flatMap(each => each.problems)] }
