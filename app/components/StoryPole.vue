@@ -10,7 +10,7 @@ const { height } = useElementSize(box)
 const units = computed(() => store.design?.units ?? 'imperial')
 const heights = computed(() => {
   const frame = store.plan?.frame
-  return { ground: frame?.ground.highest.height ?? 0, base: frame?.floor?.bottom ?? 0, plate: frame ? Math.max(...frame.walls.map(wall => wall.height)) : 2400, ridge: frame?.roof.ridgeTop ?? 3200 }
+  return { ground: frame?.ground.highest.height ?? 0, base: frame?.floor?.bottom ?? 0, plate: frame ? Math.max(...frame.walls.map(wall => wall.height)) : 2400, ridge: frame?.roof.highest ?? 3200, top: frame?.roof.ridgeCentre === null ? 'Top' as const : 'Ridge' as const }
 })
 const top = computed(() => Math.min(...pole.value.ticks.map(tick => tick.y)))
 const pole = computed(() => storyPole(heights.value, Math.max(360, height.value), units.value === 'imperial' ? 304.8 : 250))

@@ -1,7 +1,7 @@
 import type { Bench } from './benches'
 
 /** The story pole's real heights above the deck, mm: where it is ticked, and by what name. */
-export interface PoleHeights { readonly ground: number, readonly base: number, readonly plate: number, readonly ridge: number }
+export interface PoleHeights { readonly ground: number, readonly base: number, readonly plate: number, readonly ridge: number, /** What the highest tick is. */ readonly top?: 'Ridge' | 'Top' }
 
 /** A tick of the story pole and where each bench hangs on it, in px from its top. */
 export interface Pole { readonly ground: number, readonly ticks: readonly { readonly name: string, readonly height: number, readonly y: number }[], readonly benches: readonly { readonly bench: Bench, readonly label: string, readonly y: number }[], readonly small: readonly number[] }
@@ -24,7 +24,7 @@ export function storyPole(heights: PoleHeights, tall: number, every: number): Po
   const y = (height: number): number => earth - (height - heights.ground) * scale
   const wanted = [
     ...(raised ? [{ name: 'Ground', height: heights.ground, above: 0 }] : []), ...(raised && heights.base > heights.ground + 1 && heights.base < -1 ? [{ name: 'Base', height: heights.base, above: WORDS }] : []),
-    { name: 'Deck', height: 0, above: raised ? BENCH : 0 }, { name: 'Plate', height: heights.plate, above: BENCH }, { name: 'Ridge', height: heights.ridge, above: BENCH - 16 },
+    { name: 'Deck', height: 0, above: raised ? BENCH : 0 }, { name: 'Plate', height: heights.plate, above: BENCH }, { name: heights.top ?? 'Ridge', height: heights.ridge, above: BENCH - 16 },
   ]
   let last = Infinity
   const ticks = wanted.map(({ name, height, above }) => {
@@ -37,7 +37,7 @@ export function storyPole(heights: PoleHeights, tall: number, every: number): Po
   return {
     ground: earth, ticks,
     benches: [
-      { bench: 'roof', label: 'Roof', y: Math.min((at('Plate') + at('Ridge')) / 2, at('Plate') - 31) }, { bench: 'walls', label: 'Walls', y: (at('Deck') + at('Plate')) / 2 }, ...low,
+      { bench: 'roof', label: 'Roof', y: Math.min((at('Plate') + at(heights.top ?? 'Ridge')) / 2, at('Plate') - 31) }, { bench: 'walls', label: 'Walls', y: (at('Deck') + at('Plate')) / 2 }, ...low,
     ],
     small: Array.from({ length: Math.floor((heights.ridge - heights.ground) / every) }, (_, i) => y(heights.ground + (i + 1) * every)),
   }

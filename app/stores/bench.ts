@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { cautionsOf } from '../../core/check'
-import { type Design, valueAt, withValue } from '../../core/design'
+import { changed, type Design, valueAt, withValue } from '../../core/design'
 import { newMemory } from '../../core/frame'
 import { type Piece, plan as planOf, shapeText } from '../../core/plan'
 import { sayDesignFault } from '../../core/words'
@@ -125,9 +125,9 @@ export const useBench = defineStore('bench', () => {
     queue = queue.then(() => work(id)).then(() => { unsaved.value = false }, () => { unsaved.value = true }).finally(() => { waiting.value-- })
   }
 
-  const setValue = (path: string, value: unknown): void => edit(at => withValue(at, path, value))
+  const setValue = (path: string, value: unknown): void => edit(at => changed(at, path, value))
   /** Shows a value while it is dragged, without keeping it. */
-  const tryValue = (path: string, value: unknown): void => { if (saved.value) preview.value = withValue(saved.value, path, value) }
+  const tryValue = (path: string, value: unknown): void => { if (saved.value) preview.value = changed(saved.value, path, value) }
   const dropPreview = (): void => { preview.value = null }
   const undo = (): void => enqueue(async id => take(await step(database(), id, -1, Date.now())))
   const redo = (): void => enqueue(async id => take(await step(database(), id, 1, Date.now())))

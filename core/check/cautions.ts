@@ -34,7 +34,8 @@ export function cautionsOf(plan: Plan): Caution[] {
 }
 
 function roofCautions(plan: Plan, roof: RoofReading, members: string[]): Caution[] {
-  const { design: { roof: asked }, frame: { lumber } } = plan
+  const { design: { roof: asked }, frame } = plan
+  const { lumber } = frame
   const depth = lumber.rafter.depth
   const { notch, seat } = roof.birdsmouth
   const left = depth - notch
@@ -47,9 +48,9 @@ function roofCautions(plan: Plan, roof: RoofReading, members: string[]): Caution
     ...limit('bearing-short', roof.bearing < customary.bearing - EPSILON, { bearing: roof.bearing, limit: customary.bearing }),
     ...limit('seat-past-plate', seat > lumber.plate.depth + EPSILON, { seat, plate: lumber.plate.depth }),
     ...limit('no-birdsmouth', asked.seat.rule === 'none', { angle: roof.angle }),
-    ...limit('ridge-shallow', lumber.ridge.depth < roof.plumbFace - EPSILON, { ridge: lumber.ridge.depth, plumb: roof.plumbFace }, ['roof/ridge']),
+    ...frame.roof.ridgeCentre === null ? [] : [...limit('ridge-shallow', lumber.ridge.depth < roof.plumbFace - EPSILON, { ridge: lumber.ridge.depth, plumb: roof.plumbFace }, ['roof/ridge']),
     ...limit('low-pitch', roof.angle < customary.ridgeBoardAngle - EPSILON, { angle: roof.angle, limit: customary.ridgeBoardAngle }, ['roof/ridge']),
-    { code: 'no-ties', members, numbers: {} },
+      { code: 'no-ties' as const, members, numbers: {} }],
   ]
 }
 
@@ -65,7 +66,7 @@ function offStud({ design, frame }: Plan): Caution[] {
 
 function offStudOn(frame: Frame, side: 'south' | 'north'): Member[] {
   const studs = frame.members.filter(member => member.id.startsWith(`walls/${side}/`) && ['stud', 'king', 'jack', 'cripple'].includes(member.role)).map(stud => stud.placement.origin.x + stud.placement.thickness.x * stud.section.thickness / 2)
-  return frame.members.filter(member => member.id.startsWith(`roof/${side}/rafter/`)).filter(rafter => !studs.some(at => Math.abs(at - middle(rafter)) <= customary.offStud + EPSILON))
+  return frame.members.filter(member => member.id.startsWith(`roof/${side}/rafter/`) || member.id.startsWith('roof/rafter/')).filter(rafter => !studs.some(at => Math.abs(at - middle(rafter)) <= customary.offStud + EPSILON))
 }
 
 function tooLong({ pieces }: Plan): Caution[] {

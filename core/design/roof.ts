@@ -14,15 +14,21 @@ export type Seat =
   | { readonly rule: 'height-above-plate', readonly height: number }
   | { readonly rule: 'none' }
 
+/** Roof shapes: two slopes to a ridge over the length, or one from a high eave wall to a low one. */
+export const roofShapeNames = ['gable', 'single-slope'] as const
+export type RoofShapeName = typeof roofShapeNames[number]
+
 export interface Roof {
-  readonly shape: 'gable'
+  readonly shape: RoofShapeName
+  /** The high wall of a single slope; its own height, where it has one, gives the pitch. */
+  readonly high: 'south' | 'north'
   readonly pitch: Pitch
   readonly rafter: string
   /** On centre, mm. */
   readonly spacing: number
   readonly ridge: string
-  /** Level, from the outside of the framing to the tail's plumb cut, or to the end of the ridge; mm. */
-  readonly overhang: { readonly eave: number, readonly gable: number }
+  /** Level, from the outside of the framing to the tail's plumb cut, or to the end of the ridge; `high` that of a single slope at its high wall, without it the same as at the low; mm. */
+  readonly overhang: { readonly eave: number, readonly gable: number, readonly high?: number | null | undefined }
   readonly seat: Seat
   readonly tail: 'plumb'
 }
@@ -43,17 +49,18 @@ function inAngle(pitch: Pitch): boolean {
 }
 
 export const roofSchema = z.strictObject({
-  shape: z.literal('gable'),
+  shape: z.enum(roofShapeNames),
+  high: z.enum(['south', 'north']).default('north'),
   pitch: pitchSchema,
   rafter: z.string().min(1).max(40),
   spacing: lengthField(limits.spacing),
   ridge: z.string().min(1).max(40),
-  overhang: z.strictObject({ eave: lengthField(limits.eaveOverhang), gable: lengthField(limits.gableOverhang) }),
+  overhang: z.strictObject({ eave: lengthField(limits.eaveOverhang), gable: lengthField(limits.gableOverhang), high: lengthField(limits.eaveOverhang).nullable().optional() }),
   seat: seatSchema,
   tail: z.literal('plumb').default('plumb'),
 })
 
 export const defaultRoof: Roof = {
-  shape: 'gable', pitch: { rise: 6, run: 12 }, rafter: '2x6', spacing: 609.6, ridge: '2x8',
+  shape: 'gable', high: 'north', pitch: { rise: 6, run: 12 }, rafter: '2x6', spacing: 609.6, ridge: '2x8',
   overhang: { eave: 304.8, gable: 203.2 }, seat: { rule: 'full-bearing' }, tail: 'plumb',
 }

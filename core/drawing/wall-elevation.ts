@@ -29,11 +29,11 @@ export function wallElevation(plan: Plan, name: WallName, layer: WallLayer = 'fr
   return drawn(`wall-${name}-${layer}`, { patches, lines, dimensions: dimensions(plan, wall), handles: [...handles(plan, wall), ...openings.flatMap(each => each.handles)], labels: openings.map(each => each.label) })
 }
 
-/** The two rafters that close a gable wall. */
+/** The rafters that close a gable wall. */
 function endRafters({ frame }: Plan, wall: Wall): Member[] {
   if (wall.along === 'x') return []
-  const last = frame.members.filter(member => member.id.startsWith('roof/south/rafter/')).length
-  return frame.members.filter(({ id }) => id === `roof/south/rafter/${wall.name === 'west' ? 1 : last}` || id === `roof/north/rafter/${wall.name === 'west' ? 1 : last}`)
+  const slopes = ['roof/south/rafter/', 'roof/north/rafter/', 'roof/rafter/'].map(slope => frame.members.filter(({ id }) => id.startsWith(slope)))
+  return slopes.flatMap(rafters => rafters.slice(...(wall.name === 'west' ? [0, 1] : [-1])))
 }
 
 /** How far a tick at a joist or rafter reaches off the wall, mm. */

@@ -1,4 +1,4 @@
-import { type Design, ownSections, type SideName, sideNames, wallFoot } from '../design'
+import { type Design, ownSections, settled, type SideName, sideNames, wallFoot } from '../design'
 import { findSection, type Section } from '../lumber'
 import { turnOf } from '../survey'
 import { baseFoot, type BaseFrame, type BaseAsk, emptyBase, frameBase } from './base'
@@ -19,6 +19,8 @@ import type { PerWall, Wall } from './walls/wall'
 
 /** A design as placed, cut boards, and what they stand on; with what could not be framed, and the planes it was framed by. */
 export interface Frame {
+  /** The design that was framed, with what follows from its fields worked out. */
+  readonly design: Design
   readonly members: readonly Member[]
   readonly problems: readonly Problem[]
   readonly walls: readonly Wall[]
@@ -37,7 +39,10 @@ export interface Frame {
 }
 
 /** Frames a valid design; `memory` may know a frame before. Throws RangeError where a section's name is not known: `readDesign` has refused that before. */
-export function frame(design: Design, memory: Memory = newMemory()): Frame {
+export function frame(asked: Design, memory: Memory = newMemory()): Frame {
+  const { walls: wanted, roof: wantedRoof } = asked
+  const worked = memory.last('settled', [wanted, wantedRoof, asked.footprint, asked.lumber], () => settled(asked))
+  const design: Design = { ...asked, walls: worked.walls, roof: worked.roof }
   const own = ownSections(design.lumber)
   const section = (name: string): Section => {
     const found = findSection(name, own)
@@ -47,18 +52,18 @@ export function frame(design: Design, memory: Memory = newMemory()): Frame {
   const plate = section(design.walls.stud)
   const lumber: RoofLumber = { rafter: section(design.roof.rafter), ridge: section(design.roof.ridge), plate }
   const below = memory.last('below', [design.base, design.floor, design.site, design.footprint, design.lumber, design.units], () => frameBelow(design, section))
-  const { walls: asked, footprint, base, units } = design
+  const { walls: wallsAsked, footprint, base, units } = design
   const lines = memory.last('lines', [below.floor, footprint, design.roof.spacing, design.roof.rafter, design.lumber], () => stackLines(design, below.floor, lumber.rafter))
   const roof = roofShapes[design.roof.shape].frame(design, lumber, { south: underTails(below.floor, design, 'south'), north: underTails(below.floor, design, 'north') })
   const line = rafterLine(roof.datum, lumber.ridge)
   // only walls that reach up to the roof are framed anew with it
-  const toRoof = roof.orders.length > 0 && (asked.gables === 'raked' || sideNames.some(side => asked.sides[side].step))
-  const walls = memory.last('walls', [asked, footprint, base, design.lumber, units, asked.stack === 'own' ? null : lines, toRoof && design.roof], () => frameWalls(design, plate, section, lines, toRoof ? line : null))
+  const toRoof = roof.orders.length > 0 && (wallsAsked.gables === 'raked' || sideNames.some(side => wallsAsked.sides[side].step))
+  const walls = memory.last('walls', [wallsAsked, footprint, base, design.lumber, units, wallsAsked.stack === 'own' ? null : lines, toRoof && design.roof], () => frameWalls(design, plate, section, lines, toRoof ? line : null))
   const rafters = roof.orders.length ? rafterPlaces(design, lumber.rafter) : []
-  const finished = finishWalls({ design, stud: plate, line, brace: section(braceOf[units]), slat: section(asked.slats.section), lines, memory, roof: roof.datum, rafters, drop: wall => dropOf(design, below.floor, wall) }, walls.framed)
+  const finished = finishWalls({ design, stud: plate, line, brace: section(braceOf[units]), slat: section(wallsAsked.slats.section), lines, memory, roof: roof.datum, rafters, drop: wall => dropOf(design, below.floor, wall) }, walls.framed)
   const { members, refused } = cutOrders([...below.base.orders, ...(below.floor?.orders ?? []), ...finished.orders, ...roof.orders], memory)
   const problems: Problem[] = [...below.problems, ...walls.problems, ...roof.problems, ...refused.map(({ id, fault }): Problem => ({ code: 'not-cut', path: '', member: id, fault }))]
-  return { members, problems, walls: walls.walls, openings: walls.openings, looseJoints: finished.loose, braces: finished.braces, roof: roof.datum, lumber, floor: below.floor, base: below.base, ground: below.ground, outline: below.outline }
+  return { design, members, problems, walls: walls.walls, openings: walls.openings, looseJoints: finished.loose, braces: finished.braces, roof: roof.datum, lumber, floor: below.floor, base: below.base, ground: below.ground, outline: below.outline }
 }
 
 /** What diagonals are sawn from (common practice, no source). */

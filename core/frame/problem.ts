@@ -9,6 +9,8 @@ export type Problem =
   | { readonly code: 'rafter-no-length', readonly path: 'footprint.width', readonly least: number }
   | { readonly code: 'ridge-off-span', readonly path: `walls.sides.${SideName}.height`, readonly most: number }
   | { readonly code: 'gable-over-eaves', readonly path: `walls.sides.${SideName}.height`, readonly side: SideName, readonly most: number }
+  | { readonly code: 'slope-falls', readonly path: `walls.sides.${SideName}.height`, readonly side: SideName, readonly least: number }
+  | { readonly code: 'seat-wants-mouth', readonly path: 'roof.seat.rule' }
   | { readonly code: 'ridge-into-wall', readonly path: 'roof.ridge', readonly by: number }
   | { readonly code: 'rafter-off-plate', readonly path: 'roof.seat.height', readonly most: number }
   | { readonly code: 'seat-through-rafter', readonly path: 'roof.seat.height', readonly least: number }

@@ -33,7 +33,7 @@ export function cutListText(plan: Plan): string {
   const { units } = design
   const say = (mm: number): string => sayLength(mm, units)
   const head = roof
-    ? [`Roof ${formatAngle(roof.angle, 2)}; run ${say(roof.run)}, rise ${say(roof.rise)}, line length ${say(roof.lineLength)}, ridge deduction ${say(roof.ridgeDeduction)}`,
+    ? [`Roof ${formatAngle(roof.angle, 2)}; run ${say(roof.run)}, rise ${say(roof.rise)}, line length ${say(roof.lineLength)}${roof.ridgeDeduction ? `, ridge deduction ${say(roof.ridgeDeduction.along)}` : ''}`,
         `Seat ${say(roof.birdsmouth.seat)}, heel ${say(roof.birdsmouth.heel)}, notch ${say(roof.birdsmouth.notch)}, height above plate ${say(roof.heightAbovePlate)}`]
     : []
   const rows = plan.pieces.map(piece => [piece.mark, `${piece.count}`, piece.section.name, piece.width < piece.section.depth - 0.05 || piece.section.kind === 'sheet' ? `${say(piece.length)} × ${say(piece.width)}` : say(piece.length), cuts(piece), roleNames[piece.role].one])

@@ -32,9 +32,9 @@ export function planFile(plan: Plan): Record<string, unknown> {
 
 function roofPart({ roof }: Plan): Record<string, unknown> | null {
   if (!roof) return null
-  const { birdsmouth, ...numbers } = roof
+  const { birdsmouth, ridgeDeduction, ...numbers } = roof
   const flat = Object.fromEntries(Object.entries(numbers).map(([key, value]) => [key, tidy(value)]))
-  return { ...flat, birdsmouth: { seat: tidy(birdsmouth.seat), heel: tidy(birdsmouth.heel), notch: tidy(birdsmouth.notch) } }
+  return { ...flat, ridgeDeduction: ridgeDeduction && tidy(ridgeDeduction.along), ridgeDeductionLevel: ridgeDeduction && tidy(ridgeDeduction.level), birdsmouth: { seat: tidy(birdsmouth.seat), heel: tidy(birdsmouth.heel), notch: tidy(birdsmouth.notch) } }
 }
 
 function refuseInfinite(value: unknown, path: string): void {

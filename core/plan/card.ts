@@ -71,11 +71,11 @@ function rafterFigures({ design, frame }: Plan, roof: RoofReading): Figure[] {
     : []
   return [
     figure('angle', angle, { rise: design.roof.pitch.rise, run: design.roof.pitch.run }, 'angle'),
-    figure('run', run, { width: design.footprint.width, off: run - design.footprint.width / 2 }),
+    figure('run', run, frame.roof.ridgeCentre ? { width: design.footprint.width, off: run - design.footprint.width / 2 } : { width: design.footprint.width, plate: frame.lumber.plate.depth }),
     figure('rise', rise, { run, angle }),
     figure('line-length', roof.lineLength, { run, angle }),
     figure('unit-length', roof.unitLength, { unitRun: roof.unitRun, angle }),
-    figure('ridge-deduction', roof.ridgeDeduction, { level: roof.ridgeDeductionLevel, ridge: frame.lumber.ridge.thickness, angle }),
+    ...(roof.ridgeDeduction ? [figure('ridge-deduction', roof.ridgeDeduction.along, { level: roof.ridgeDeduction.level, ridge: frame.lumber.ridge.thickness, angle })] : []),
     ...notched,
     figure('height-above-plate', roof.heightAbovePlate, { plumb: roof.plumbFace, heel: roof.plumbFace - roof.heightAbovePlate }),
     figure('bearing', roof.bearing, { plate: frame.lumber.plate.depth }),

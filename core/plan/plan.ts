@@ -34,8 +34,9 @@ export interface Plan {
 }
 
 /** Everything that is read off a design. The design is valid; `memory` may know a plan before. */
-export function plan(design: Design, memory?: Memory): Plan {
-  const framed = frame(design, memory)
+export function plan(asked: Design, memory?: Memory): Plan {
+  const framed = frame(asked, memory)
+  const { design } = framed
   const pieces = piecesOf(framed, stockLengths[design.units], memory)
   const kgPerM3 = density(design.lumber.species, design.lumber.moisture)
   const sheets = sheetsOf(framed)

@@ -1,50 +1,52 @@
 import { type CutBoard, cutLine, cutOfFace, notches } from '../board'
-import { distanceTo, meets, type Plane, planeAt, scale, toBuilding, type Vec3, vec } from '../geometry'
-import type { Frame, Member } from '../frame'
+import { distanceTo, meets, planeAt, scale, toBuilding, type Vec3, vec } from '../geometry'
+import type { Frame, Member, SlopeDatum } from '../frame'
 import { FOOT, METRE, type Units } from '../measure'
 
 /** What a framer calls the roof's numbers, read off the planes and the first common rafter. mm and degrees. */
 export interface RoofReading {
   readonly angle: number
-  /** Level, from the outside of the slope's wall to the middle of the ridge. */
+  /** Level, from the outside of the slope's wall to the middle of the ridge, or from heel to heel. */
   readonly run: number
   readonly rise: number
-  /** Along the slope, from the outside of the wall to the middle of the ridge. */
+  /** Along the slope, over the run. */
   readonly lineLength: number
   /** Run that `unitLength` is for: 12 in, or a metre. */
   readonly unitRun: number
   readonly unitLength: number
-  /** Along the slope, and level: from the middle of the ridge to its side. */
-  readonly ridgeDeduction: number
-  readonly ridgeDeductionLevel: number
+  /** Along the slope, and level: from the middle of the ridge to its side; null without a ridge. */
+  readonly ridgeDeduction: { readonly along: number, readonly level: number } | null
   /** Plumb, over the outside of the wall, from the plate to the rafter's top edge. */
   readonly heightAbovePlate: number
   readonly birdsmouth: { readonly seat: number, readonly heel: number, readonly notch: number }
   /** Level wood of the rafter that rests on the plate. */
   readonly bearing: number
-  /** Plumb height of the rafter's face at the ridge. */
+  /** Plumb height of the rafter's face at its high end. */
   readonly plumbFace: number
-  /** Top of the ridge board above the deck. */
-  readonly ridgeTop: number
+  /** Top of the ridge board, or of the rafters at their high end, above the deck. */
+  readonly highest: number
 }
 
 /** Reads a slope of the roof off its first rafter; null where it could not be framed. */
 export function readRoof(frame: Frame, units: Units, side: 'south' | 'north' = 'south'): RoofReading | null {
-  const rafter = frame.members.find(member => member.id === `roof/${side}/rafter/1`)
-  if (!rafter) return null
   const { roof } = frame
-  const slope = roof.slopes[side]
+  const single = roof.ridgeCentre === null
+  const rafter = frame.members.find(member => member.id === (single ? 'roof/rafter/1' : `roof/${side}/rafter/1`))
+  if (!rafter) return null
+  // a single slope is read from its low wall
+  const slope = single ? roof.meet > 0 ? roof.slopes.south : roof.slopes.north : roof.slopes[side]
+  const high = single ? roof.meet > 0 ? roof.slopes.north : roof.slopes.south : null
   const up = scale(rafter.placement.along, -1)
-  const heel = vec(0, slope.wallOutside.normal.y * slope.wallOutside.offset, slope.height)
-  const lineLength = meets(roof.ridgeCentre, heel, up) ?? 0
-  const toFace = meets(slope.ridgeFace, heel, up) ?? 0
+  const heel = vec(0, slope.heel.normal.y * slope.heel.offset, slope.height)
+  const lineLength = meets(high?.heel ?? roof.ridgeCentre ?? slope.heel, heel, up) ?? 0
+  const toFace = slope.ridgeFace ? meets(slope.ridgeFace, heel, up) ?? 0 : null
   const unitRun = units === 'imperial' ? FOOT : METRE
   const levelOf = (along: number): number => Math.abs(along * up.y)
   return {
     angle: roof.angle, lineLength, unitRun, run: levelOf(lineLength), rise: lineLength * up.z, unitLength: unitRun / Math.abs(up.y),
-    ridgeDeduction: lineLength - toFace, ridgeDeductionLevel: levelOf(lineLength - toFace),
-    heightAbovePlate: overPlate(rafter, heel), birdsmouth: birdsmouth(frame, rafter, slope.wallOutside), bearing: bearing(frame, rafter, slope.wallOutside),
-    plumbFace: cutLine(rafter.board, 0), ridgeTop: roof.ridgeTop,
+    ridgeDeduction: toFace === null ? null : { along: lineLength - toFace, level: levelOf(lineLength - toFace) },
+    heightAbovePlate: overPlate(rafter, heel), birdsmouth: birdsmouth(frame, rafter, slope), bearing: bearing(frame, rafter, slope),
+    plumbFace: cutLine(rafter.board, 0), highest: roof.highest,
   }
 }
 
@@ -54,16 +56,16 @@ function overPlate({ placement, section }: Member, point: Vec3): number {
   return -distanceTo(top, point) / placement.depth.z
 }
 
-function birdsmouth(frame: Frame, rafter: Member, outside: Plane): RoofReading['birdsmouth'] {
+function birdsmouth(frame: Frame, rafter: Member, slope: SlopeDatum): RoofReading['birdsmouth'] {
   const [notch] = notches(rafter.board)
   const side = (name: string): number => notch?.sides.find(each => each.name === name)?.length ?? 0
   if (notch) return { seat: side('seat'), heel: side('heel'), notch: notch.depth }
-  return { seat: bearing(frame, rafter, outside), heel: 0, notch: 0 }
+  return { seat: bearing(frame, rafter, slope), heel: 0, notch: 0 }
 }
 
-/** How far the rafter's level face reaches over the plate's width. */
-function bearing(frame: Frame, rafter: Member, outside: Plane): number {
-  const across = levelFace(rafter.board).map(p => -distanceTo(outside, toBuilding(rafter.placement, p)))
+/** How far the rafter's level face at a wall reaches over the plate's width. */
+function bearing(frame: Frame, rafter: Member, { wallOutside, height }: SlopeDatum): number {
+  const across = levelFace(rafter.board).map(p => toBuilding(rafter.placement, p)).filter(p => Math.abs(p.z - height) < 0.01).map(p => -distanceTo(wallOutside, p))
   if (across.length === 0) return 0
   return Math.max(0, Math.min(Math.max(...across), frame.lumber.plate.depth) - Math.max(Math.min(...across), 0))
 }

@@ -20,7 +20,7 @@ export function sidingOf({ walls }: Design, frame: Frame): SidingCount | null {
 
 /** Lengths of the rows on one wall and its gable, from its lowest sheet's edge, mm. */
 function rowsOn(gables: boolean, frame: Frame, wall: Wall, exposure: number): number[] {
-  const top = wall.along === 'y' && gables ? roofAt(frame, frame.roof.ridgeMiddle) : wall.height
+  const top = wall.along === 'y' && gables ? roofAt(frame, Math.min(Math.max(frame.roof.meet, 0), wall.overall)) : wall.height
   const foot = Math.min(...frame.members.filter(({ id, role }) => role === 'wall-sheet' && (id.startsWith(`walls/${wall.name}/sheet/`) || (wall.step && id.startsWith(`walls/${wall.name}/gable/sheet/`)))).map(sheet => stretchOf(sheet, 'z').from))
   const count = Number.isFinite(foot) ? Math.ceil((top - foot) / exposure - 1e-9) : 0
   return Array.from({ length: Math.max(0, count) }, (_, i) => foot + i * exposure).map((low) => {
@@ -36,5 +36,6 @@ const roofAt = ({ roof: { slopes } }: Frame, y: number): number => Math.min(...[
 /** How wide a gable is at a level, mm. */
 function gableWidth({ roof: { slopes } }: Frame, wall: Wall, z: number): number {
   const at = (plane: typeof slopes.south.roofTop): number => meets(plane, vec(0, 0, z), vec(0, 1, 0)) ?? 0
-  return Math.max(0, Math.min(wall.overall, at(slopes.north.roofTop)) - Math.max(0, at(slopes.south.roofTop)))
+  const planes = [slopes.south.roofTop, slopes.north.roofTop]
+  return Math.max(0, Math.min(wall.overall, ...planes.filter(plane => plane.normal.y > 0).map(at)) - Math.max(0, ...planes.filter(plane => plane.normal.y < 0).map(at)))
 }

@@ -10,6 +10,9 @@ export interface Stacked { readonly member: string, readonly at: number, readonl
 /** mm from a stud's middle within which a member stands over or under it: IRC R602.3.2 (from memory). */
 export const STACKED = INCH
 
+/** Whether a rafter stands on an eave wall: those of its slope, or all of a single one. */
+const onWall = (id: string, wall: string): boolean => id.startsWith(`roof/${wall}/rafter/`) || id.startsWith('roof/rafter/')
+
 /** Joists under a wall and rafters over it that cross it, each with how far it is from a stud; rising. */
 export function stackingOf({ frame, design }: Pick<Plan, 'frame' | 'design'>, wall: Wall): { readonly joists: readonly Stacked[], readonly rafters: readonly Stacked[] } {
   const { along } = wall
@@ -24,6 +27,6 @@ export function stackingOf({ frame, design }: Pick<Plan, 'frame' | 'design'>, wa
   const bays = (frame.floor?.bays ?? []).filter(bay => bay.id !== 'porch' && bay.joists !== along).map(bay => bay.id)
   return {
     joists: read(frame.members.filter(({ id, role }) => role === 'joist' && bays.some(bay => id.startsWith(`${bay}/joist/`)))),
-    rafters: read(along === 'x' ? frame.members.filter(({ id }) => id.startsWith(`roof/${wall.name}/rafter/`)) : []),
+    rafters: read(along === 'x' ? frame.members.filter(({ id }) => onWall(id, wall.name)) : []),
   }
 }

@@ -33,9 +33,9 @@ export function explain(figure: Figure, units: Units): string {
     case 'length': return 'Read off the cut board: from the first long point to the last, along its edge.'
     case 'stock': return `The shortest board sold that ${mm('length')} comes out of.`
     case 'angle': return `The slope that rises ${Number(riseInTwelve({ rise: n('rise'), run: n('run') }).toFixed(2))} in 12, from level.`
-    case 'run': return Math.abs(n('off')) > 0.05 ? `Level, from the outside of the wall to the middle of the ridge, which stands ${mm('off')} past the middle of the span of ${mm('width')} as the eave walls are not alike.`.replace(/which stands [-−](.*?) past/, 'which stands $1 short of') : `Half of the span of ${mm('width')}: level, from the outside of the wall to the middle of the ridge.`
+    case 'run': return figure.from.plate !== undefined ? `Level from heel to heel: the span of ${mm('width')} less the high wall's plate of ${mm('plate')}, since the rafter's upper bird's mouth stands against that wall's inside.` : Math.abs(n('off')) > 0.05 ? `Level, from the outside of the wall to the middle of the ridge, which stands ${mm('off')} past the middle of the span of ${mm('width')} as the eave walls are not alike.`.replace(/which stands [-−](.*?) past/, 'which stands $1 short of') : `Half of the span of ${mm('width')}: level, from the outside of the wall to the middle of the ridge.`
     case 'rise': return `How far the line climbs at ${angle} over the run of ${mm('run')}.`
-    case 'line-length': return `The slope at ${angle} over the run of ${mm('run')}, from the outside of the wall to the middle of the ridge; the ridge deduction comes off.`
+    case 'line-length': return `The slope at ${angle} over the run of ${mm('run')}, between the two lines it is measured from; with a ridge its deduction comes off.`
     case 'unit-length': return `The slope at ${angle} over ${mm('unitRun')} of run: one step of the square.`
     case 'ridge-deduction': return `Half of the ${mm('ridge')} ridge, ${mm('level')} level, along the slope at ${angle}.`
     case 'seat': return `Level, where the plate's top cuts the rafter: the heel of ${mm('heel')} at ${angle}.`

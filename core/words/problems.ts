@@ -13,6 +13,8 @@ export function sayProblem(problem: Problem, units: Units): string {
     case 'rafter-no-length': return `Nothing is left of the rafter between plate and ridge. Make the span at least ${mm(problem.least)}.`
     case 'ridge-off-span': return `With one eave wall this much higher the ridge leaves the span. Make it ${mm(problem.most)} at most, or the roof steeper.`
     case 'gable-over-eaves': return `The ${problem.side} wall would stand into the rafters. Make it no higher than the lower eave wall, ${mm(problem.most)}.`
+    case 'slope-falls': return `The ${problem.side} wall is the high one and the roof would hardly fall from it. Make it at least ${mm(problem.least)}.`
+    case 'seat-wants-mouth': return 'A rafter over two walls needs a bird\'s mouth on both. Choose another seat.'
     case 'ridge-into-wall': return `The ridge board reaches ${mm(problem.by)} below the top of the walls. Use a shallower ridge or a steeper pitch.`
     case 'rafter-off-plate': return `At this height above plate the rafter does not touch the wall. Make it ${mm(problem.most)} at most.`
     case 'seat-through-rafter': return `The seat takes the whole rafter. Make the height above plate at least ${mm(problem.least)}, the rafter deeper or the slope less.`

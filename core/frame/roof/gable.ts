@@ -30,11 +30,11 @@ function gableDatum(design: Design, { rafter, ridge, plate }: RoofLumber): RoofD
     const out = vec(0, -inward, 0)
     const up = vec(0, -inward * Math.sin(slope), Math.cos(slope))
     return {
-      height, plateTop: level('z', height), wallOutside: planeAt(vec(0, outside, 0), out), ridgeFace: planeAt(vec(0, middle - inward * ridge.thickness / 2, 0), vec(0, inward, 0)), tail: planeAt(vec(0, outside - inward * roof.overhang.eave, 0), out),
+      height, plateTop: level('z', height), wallOutside: planeAt(vec(0, outside, 0), out), heel: planeAt(vec(0, outside, 0), out), ridgeFace: planeAt(vec(0, middle - inward * ridge.thickness / 2, 0), vec(0, inward, 0)), tail: planeAt(vec(0, outside - inward * roof.overhang.eave, 0), out),
       roofTop: planeAt(vec(0, outside, height + lift), up), underside: planeAt(vec(0, outside, height + lift - rafter.depth / Math.cos(slope)), up), run: Math.abs(middle - outside),
     }
   }
-  return { angle, slopes: { south: slopeOf(south, 0, 1), north: slopeOf(north, width, -1) }, ridgeCentre: level('y', middle), ridgeMiddle: middle, ridgeTop: south + lift + (middle - ridge.thickness / 2) * Math.tan(slope) }
+  return { angle, slopes: { south: slopeOf(south, 0, 1), north: slopeOf(north, width, -1) }, ridgeCentre: level('y', middle), meet: middle, highest: south + lift + (middle - ridge.thickness / 2) * Math.tan(slope) }
 }
 
 function gableProblems(design: Design, { rafter, ridge, plate }: RoofLumber, datum: RoofDatum, under: Readonly<Record<Slope, number>>): Problem[] {
@@ -47,9 +47,9 @@ function gableProblems(design: Design, { rafter, ridge, plate }: RoofLumber, dat
   const problems: Problem[] = []
   const leastRun = plate.depth + ridge.thickness / 2 + 10
   if (footprint.width < 2 * leastRun) problems.push({ code: 'rafter-no-length', path: 'footprint.width', least: 2 * leastRun })
-  else if (datum.ridgeMiddle < leastRun || datum.ridgeMiddle > footprint.width - leastRun) problems.push({ code: 'ridge-off-span', path: `walls.sides.${south.height > north.height ? 'south' : 'north'}.height`, most: low + (footprint.width - 2 * leastRun) * Math.tan(slope) })
+  else if (datum.meet < leastRun || datum.meet > footprint.width - leastRun) problems.push({ code: 'ridge-off-span', path: `walls.sides.${south.height > north.height ? 'south' : 'north'}.height`, most: low + (footprint.width - 2 * leastRun) * Math.tan(slope) })
   if (roof.spacing < 2 * rafter.thickness) problems.push({ code: 'spacing-too-tight', path: 'roof.spacing', least: 2 * rafter.thickness })
-  const into = high - (datum.ridgeTop - ridge.depth)
+  const into = high - (datum.highest - ridge.depth)
   if (into > 1e-6) problems.push({ code: 'ridge-into-wall', path: 'roof.ridge', by: into })
   if (lift > plumb + 1e-6) problems.push({ code: 'rafter-off-plate', path: 'roof.seat.height', most: plumb })
   if (lift < LEAST_OVER_PLATE) problems.push({ code: 'seat-through-rafter', path: 'roof.seat.height', least: LEAST_OVER_PLATE })
@@ -67,7 +67,7 @@ function ridgeOrder(design: Design, { ridge }: RoofLumber, datum: RoofDatum): Or
   const { footprint, roof } = design
   return squareBoard({
     id: 'roof/ridge', role: 'ridge', section: ridge, along: 'x', depth: 'z', from: -roof.overhang.gable, to: footprint.length + roof.overhang.gable,
-    corner: vec(0, datum.ridgeMiddle - ridge.thickness / 2, datum.ridgeTop - ridge.depth),
+    corner: vec(0, datum.meet - ridge.thickness / 2, datum.highest - ridge.depth),
   })
 }
 
@@ -89,17 +89,17 @@ function rafterOrder(design: Design, { rafter, ridge }: RoofLumber, datum: RoofD
   const way = side === 'south' ? -1 : 1
   const along = vec(0, way * Math.cos(slope), -Math.sin(slope))
   const up = vec(0, way * Math.sin(slope), Math.cos(slope))
-  const top: Vec3 = vec(side === 'south' ? x + rafter.thickness : x, datum.ridgeMiddle + way * ridge.thickness / 2, datum.ridgeTop)
+  const top: Vec3 = vec(side === 'south' ? x + rafter.thickness : x, datum.meet + way * ridge.thickness / 2, datum.highest)
   const origin = subtract(subtract(top, scale(up, rafter.depth)), scale(along, SPARE))
   return {
     id: `roof/${side}/rafter/${number}`, role: 'rafter', section: rafter, placement: place(origin, along, up),
     blankLength: (mine.run + design.roof.overhang.eave) / Math.cos(slope) + rafter.depth * Math.tan(slope) + 2 * SPARE,
-    cuts: [{ kind: 'end', name: 'plumb', plane: mine.ridgeFace }, { kind: 'end', name: 'plumb', plane: mine.tail }, seatCut(design, mine)],
+    cuts: [...(mine.ridgeFace ? [{ kind: 'end', name: 'plumb', plane: mine.ridgeFace } as const] : []), { kind: 'end', name: 'plumb', plane: mine.tail }, seatCut(design, mine)],
   }
 }
 
 /** A bird's mouth takes out what is inside the wall's outside and below the plate; with none, all below the plate goes. */
-function seatCut(design: Design, { height, wallOutside, plateTop }: SlopeDatum): BuildingCut {
+export function seatCut(design: Design, { height, heel, plateTop }: SlopeDatum): BuildingCut {
   if (design.roof.seat.rule === 'none') return { kind: 'end', name: 'level', plane: { normal: vec(0, 0, -1), offset: -height } }
-  return { kind: 'notch', name: 'birdsmouth', sides: [{ name: 'heel', plane: wallOutside }, { name: 'seat', plane: plateTop }] }
+  return { kind: 'notch', name: 'birdsmouth', sides: [{ name: 'heel', plane: heel }, { name: 'seat', plane: plateTop }] }
 }

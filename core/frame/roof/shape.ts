@@ -13,25 +13,29 @@ export interface SlopeDatum {
   readonly height: number
   readonly plateTop: Plane
   readonly wallOutside: Plane
-  readonly ridgeFace: Plane
+  /** The plumb side of the bird's mouth: the wall's outside, or the inside of a high wall that the rafter runs up over. */
+  readonly heel: Plane
+  /** Null where the rafter runs on. */
+  readonly ridgeFace: Plane | null
   readonly tail: Plane
   readonly roofTop: Plane
   /** Through the rafters' lower edges, looking up: what stands under them is cut by it. */
   readonly underside: Plane
-  /** Level, from the wall's outside to the middle of the ridge, mm. */
+  /** Level, from the wall's outside to the middle of the ridge, or from heel to heel, mm. */
   readonly run: number
 }
 
-/** The faces of the building that cut a gable roof's boards. */
+/** The faces of the building that cut a roof's boards. */
 export interface RoofDatum {
   /** Degrees above level. */
   readonly angle: number
   readonly slopes: Readonly<Record<'south' | 'north', SlopeDatum>>
-  readonly ridgeCentre: Plane
-  /** Middle of the ridge from the south wall's outside, mm. */
-  readonly ridgeMiddle: number
-  /** Top of the ridge board above the deck, mm. */
-  readonly ridgeTop: number
+  /** Null without a ridge. */
+  readonly ridgeCentre: Plane | null
+  /** Where the two slopes meet, from the south wall's outside, mm; infinitely far to the side that one slope rises to. */
+  readonly meet: number
+  /** Top of the ridge board above the deck, or of the rafters at their high end, mm. */
+  readonly highest: number
 }
 
 /** What a roof shape gives: a newcomer adds a shape as one file that exports one of these. */

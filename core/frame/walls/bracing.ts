@@ -1,5 +1,5 @@
 import type { Bracing } from '../../design'
-import { planeAt, scale, vec, type Vec3 } from '../../geometry'
+import { flip, planeAt, scale, vec, type Vec3 } from '../../geometry'
 import type { Section } from '../../lumber'
 import { level } from '../between'
 import type { Stretch } from '../layout'
@@ -27,13 +27,19 @@ export function braceWall({ wall, boards, rough, raked }: Pick<FramedWall, 'wall
   const let_ = bracing === 'let-in'
   const outer = wall.outside === 'low' ? 0 : stud.depth
   const across = let_ ? (wall.outside === 'low' ? 0 : outer - brace.thickness) : wall.outside === 'low' ? stud.depth : -brace.thickness
-  // along the slope under a raked wall's rafters, level under level plates
-  const end = ({ to }: SlantedLine): BuildingCut => raked ? { kind: 'end', name: 'slope', plane: raked.rake.rafters.undersides[to.s < raked.rake.rafters.middle ? 'south' : 'north'] } : { kind: 'end', name: 'level', plane: level('z', to.z) }
-  const orders = lines.map((line, i) => slantedOrder(wall, line, brace, across, `walls/${wall.name}/brace/${i + 1}`, 'brace', [{ kind: 'end', name: 'level', plane: { normal: vec(0, 0, -1), offset: -foot } }, end(line)]))
+  const orders = lines.map((line, i) => slantedOrder(wall, line, brace, across, `walls/${wall.name}/brace/${i + 1}`, 'brace', [{ kind: 'end', name: 'level', plane: { normal: vec(0, 0, -1), offset: -foot } }, ...headCuts(wall, line, raked)]))
   const plates = raked?.plates ?? []
   return let_
     ? { orders, boards: boards.map(board => lines.reduce((each, line) => letIn(wall, each, line, brace, across), board)), plates: plates.map(plate => lines.reduce((each, line) => letInPlate(wall, each, line, brace, across), plate)) }
     : { orders, boards, plates }
+}
+
+/** How a brace ends at its head: level under level plates; along the slope under a raked wall's rafters, and plumb at the wall's end where the slope would take it past that. */
+function headCuts(wall: Wall, { from, to }: SlantedLine, raked: FramedWall['raked']): BuildingCut[] {
+  if (!raked) return [{ kind: 'end', name: 'level', plane: level('z', to.z) }]
+  const { undersides, middle } = raked.rake.rafters
+  const plumb = to.s > from.s ? level(wall.along, wall.to) : flip(level(wall.along, wall.from))
+  return [{ kind: 'end', name: 'slope', plane: undersides[to.s < middle ? 'south' : 'north'] }, { kind: 'end', name: 'plumb', plane: plumb }]
 }
 
 /** Whether a brace would end where the ridge comes down between raked plates: an eave wall so much higher that the ridge is near it. */

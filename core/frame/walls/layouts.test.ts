@@ -104,8 +104,8 @@ describe('walls of unlike heights', () => {
   test('move the ridge, and each slope\'s rafters are cut to its own run', () => {
     const made = plan(uneven)
     expect(made.frame.problems).toEqual([])
-    expect(inches(made.frame.roof.ridgeMiddle)).toBe(60)
-    expect(inches(made.frame.roof.ridgeTop - (made.roof?.heightAbovePlate ?? 0))).toBe(96 + (60 - 0.75) / 2)
+    expect(inches(made.frame.roof.meet)).toBe(60)
+    expect(inches(made.frame.roof.highest - (made.roof?.heightAbovePlate ?? 0))).toBe(96 + (60 - 0.75) / 2)
     const long = (name: string): number => made.pieces.find(piece => piece.members.includes(`roof/${name}/rafter/1`))?.length ?? NaN
     const line = (run: number): number => run / Math.cos(Math.atan(0.5))
     expect(inches(long('south') - long('north'))).toBeCloseTo(line(60 - 36), 3)

@@ -19,7 +19,7 @@ const LEAST = 100
  * few boards as `longest` allows, spliced square over the middle of a stud, `breaks` along the wall.
  */
 export function rakePlates({ topPlates, longest }: Walls, wall: Wall, stud: Section, rake: Rake, breaks: readonly number[]): RakePlate[] {
-  const { middle } = rake.rafters
+  const middle = Math.min(Math.max(rake.rafters.middle, wall.from), wall.to)
   return (['south', 'north'] as const).flatMap((side) => {
     const s = side === 'south' ? { from: wall.from, to: rake.gap?.from ?? middle } : { from: rake.gap?.to ?? middle, to: wall.to }
     if (s.to - s.from < LEAST) return []

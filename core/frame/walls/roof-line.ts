@@ -16,19 +16,27 @@ export interface RoofLine {
   readonly under: (s: number) => number
   /** Level of the roof's planes there. */
   readonly top: (s: number) => number
+  /** Levels of the roof's planes, looking up. */
+  readonly tops: Readonly<Record<Slope, Plane>>
+  /** Where the slopes meet; infinitely far to the side that one slope rises to. */
   readonly middle: number
-  /** The ridge board's end, as it stands in the gable. */
+  /** The highest of the roof's planes over the wall. */
+  readonly peak: number
+  /** The ridge board's end, as it stands in the gable; infinitely high where there is none. */
   readonly ridge: { readonly from: number, readonly to: number, readonly bottom: number }
 }
 
 const lowest = (planes: Readonly<Record<Slope, Plane>>) => (s: number): number => Math.min(...slopes.map(side => meets(planes[side], vec(0, s, 0), vec(0, 0, 1)) ?? Infinity))
 
 /** The line of the end rafters. */
-export function rafterLine({ slopes: { south, north }, ridgeMiddle, ridgeTop }: RoofDatum, ridge: Section): RoofLine {
+export function rafterLine({ slopes: { south, north }, meet, highest, ridgeCentre }: RoofDatum, ridge: Section): RoofLine {
   const undersides = { south: south.underside, north: north.underside }
+  const tops = { south: south.roofTop, north: north.roofTop }
+  const top = lowest(tops)
+  const [low, high] = [-south.wallOutside.offset, north.wallOutside.offset]
   return {
-    undersides, under: lowest(undersides), top: lowest({ south: south.roofTop, north: north.roofTop }), middle: ridgeMiddle,
-    ridge: { from: ridgeMiddle - ridge.thickness / 2, to: ridgeMiddle + ridge.thickness / 2, bottom: ridgeTop - ridge.depth },
+    undersides, tops, top, under: lowest(undersides), middle: meet, peak: top(Math.min(Math.max(meet, low), high)),
+    ridge: ridgeCentre ? { from: meet - ridge.thickness / 2, to: meet + ridge.thickness / 2, bottom: highest - ridge.depth } : { from: Infinity, to: Infinity, bottom: Infinity },
   }
 }
 
@@ -40,7 +48,7 @@ export function lowered(line: RoofLine, by: number): RoofLine {
 }
 
 /** Whether the ridge board reaches below the line's peak. */
-export const ridgeHangs = ({ ridge, under, middle }: RoofLine): boolean => ridge.bottom < under(middle) - 1e-6
+export const ridgeHangs = ({ ridge, under, middle }: RoofLine): boolean => Number.isFinite(ridge.bottom) && ridge.bottom < under(middle) - 1e-6
 
 /** How a board that stands at a place ends under a line: the levels of its shorter and longer side, and what cuts it. */
 export interface Ending { readonly shorter: number, readonly longer: number, readonly cuts: readonly BuildingCut[] }

@@ -161,18 +161,20 @@ function unborne(made: Frame, design: Design, wall: WallName): string[] {
       const long = Math.hypot(b[along] - a[along], b.z - a.z)
       if (long < 60) return []
       return [0.1, 0.25, 0.5, 0.75, 0.9].map(t => ({ s: a[along] + t * (b[along] - a[along]), z: a.z + t * (b.z - a.z) }))
-        .filter(({ s, z }) => z < least && s > ends && s < (line?.overall ?? 0) - ends && !(along === 'y' && Math.abs(s - made.roof.ridgeMiddle) < made.lumber.ridge.thickness / 2 + 1) && !wood.some(each => onLoop(each, s, z))).map(({ s, z }) => `${sheet.id} at ${s.toFixed(1)}, ${z.toFixed(1)}`)
+        .filter(({ s, z }) => z < least && s > ends && s < (line?.overall ?? 0) - ends && !(along === 'y' && Math.abs(s - made.roof.meet) < made.lumber.ridge.thickness / 2 + 1) && !wood.some(each => onLoop(each, s, z))).map(({ s, z }) => `${sheet.id} at ${s.toFixed(1)}, ${z.toFixed(1)}`)
     }))
   }))
 }
 
-/** A gable wall's outside from the deck to the roof's planes, the ridge's end left out where it runs on: two trapezoids less the ridge's section with its peak, mm². */
+/** A gable wall's outside from the deck to the roof's planes: under one slope a trapezoid, under two the two of them, less the ridge's section with its peak where it runs on; mm². */
 function underRoof({ roof, lumber: { ridge } }: Frame, design: Design, overall: number): number {
   const rise = Math.tan(roof.angle * Math.PI / 180)
-  const peak = roof.ridgeTop + ridge.thickness / 2 * rise
+  const { eave, high } = design.roof.overhang
+  if (!roof.ridgeCentre) return overall * (roof.highest - ((high ?? eave) + overall / 2) * rise)
+  const peak = roof.highest + ridge.thickness / 2 * rise
   const half = (run: number): number => run * peak - run * run * rise / 2
   const hole = design.roof.overhang.gable > 1e-6 ? ridge.thickness * ridge.depth + ridge.thickness ** 2 / 4 * rise : 0
-  return half(roof.ridgeMiddle) + half(overall - roof.ridgeMiddle) - hole
+  return half(roof.meet) + half(overall - roof.meet) - hole
 }
 
 describe('random walls', () => {

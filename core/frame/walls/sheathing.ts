@@ -1,7 +1,6 @@
 import type { Design, Sheathing } from '../../design'
-import { meets, vec } from '../../geometry'
+import { meets, type Plane, vec } from '../../geometry'
 import { type Section, sheetSection } from '../../lumber'
-import { radians } from '../../measure'
 import { around, cutOut, SLIVER } from '../around'
 import { level, squareBoard } from '../between'
 import { rowOf, type Stretch } from '../layout'
@@ -41,7 +40,7 @@ export interface CoverAsk {
 export function sheatheWall(ask: CoverAsk): Covered {
   const { framed: { wall, boards, rough, raked }, gable } = ask
   if (gable && (raked || wall.step)) {
-    const rows = rowsOf({ from: wallReach(ask).from, to: gable.line.top(ask.roof.ridgeMiddle) }, ask.sheathing, TIP)
+    const rows = rowsOf({ from: wallReach(ask).from, to: gable.line.peak }, ask.sheathing, TIP)
     return coverRows(ask, s => raked ? Infinity : heightAt(wall, s), rows, [...boards, ...gable.studs], rough, [...openingHoles(ask.framed), ...ridgeHole(ask, gable.line)], roofCuts(ask.roof))
   }
   const lower = coverRows(ask, () => Infinity, wallRows(ask), boards, rough, [...openingHoles(ask.framed), ...tailHoles(ask), ...overStep(ask)], [])
@@ -72,8 +71,9 @@ function tailLevel({ design: { roof: { overhang: { eave }, seat } }, sheathing, 
   const side = sideOf(wall)
   if (!side || !rafters.length || eave < 1e-6 || seat.rule === 'none') return null
   const { underside, wallOutside } = roof.slopes[side]
-  const at = meets(underside, vec(0, wallOutside.normal.y * wallOutside.offset, 0), vec(0, 0, 1)) ?? 0
-  return at - Math.min(sheathing.thickness, eave) * Math.tan(radians(roof.angle))
+  const { y } = wallOutside.normal
+  const at = (out: number): number => meets(underside, vec(0, y * (wallOutside.offset + out), 0), vec(0, 0, 1)) ?? 0
+  return Math.min(at(0), at(Math.min(sheathing.thickness, eave)))
 }
 
 /** Rows of a wall's sheets from the bottom; a level joint lies between two. */
@@ -113,12 +113,11 @@ export function tailHoles(ask: CoverAsk): Rect[] {
 
 function coverGable(ask: CoverAsk, { studs, line }: NonNullable<CoverAsk['gable']>): Covered {
   const { framed: { wall }, roof, sheathing } = ask
-  const peak = line.top(roof.ridgeMiddle)
-  return coverRows(ask, () => -Infinity, rowsOf({ from: wall.height, to: peak }, sheathing, TIP), studs, [], ridgeHole(ask, line), roofCuts(roof))
+  return coverRows(ask, () => -Infinity, rowsOf({ from: wall.height, to: line.peak }, sheathing, TIP), studs, [], ridgeHole(ask, line), roofCuts(roof))
 }
 
 /** What the ridge takes out of a gable's cover where it runs on outside. */
-export const ridgeHole = ({ design, roof }: CoverAsk, { ridge, top }: RoofLine): Rect[] => design.roof.overhang.gable > 1e-6 ? [{ x0: ridge.from, x1: ridge.to, y0: ridge.bottom, y1: top(roof.ridgeMiddle) + 1 }] : []
+export const ridgeHole = ({ design }: CoverAsk, { ridge, peak }: RoofLine): Rect[] => Number.isFinite(ridge.bottom) && design.roof.overhang.gable > 1e-6 ? [{ x0: ridge.from, x1: ridge.to, y0: ridge.bottom, y1: peak + 1 }] : []
 
 /** The roof's planes, that a gable's cover ends at. */
 export const roofCuts = (roof: RoofDatum): BuildingCut[] => (['south', 'north'] as const).map((side): BuildingCut => ({ kind: 'end', name: 'slope', plane: roof.slopes[side].roofTop }))
@@ -189,9 +188,10 @@ function splitAt({ from, to }: Stretch, long: number): Stretch[] {
 
 /** How far the roof's planes let a gable's row reach at its lower edge. */
 export function gableReach(up: RoofLine, wall: Wall, z: number): Stretch {
-  const slope = (up.top(up.ridge.from) - up.top(0)) / up.ridge.from
-  const fall = (up.top(up.ridge.to) - up.top(wall.overall)) / (wall.overall - up.ridge.to)
-  return { from: Math.max(0, (z - up.top(0)) / slope), to: Math.min(wall.overall, wall.overall - (z - up.top(wall.overall)) / fall) }
+  const at = (plane: Plane): number => meets(plane, vec(0, 0, z), vec(0, 1, 0)) ?? 0
+  const rising = Object.values(up.tops).filter(plane => plane.normal.y < 0).map(at)
+  const falling = Object.values(up.tops).filter(plane => plane.normal.y > 0).map(at)
+  return { from: Math.max(0, ...rising), to: Math.min(wall.overall, ...falling) }
 }
 
 /** In a gable a joint runs up a stud to the rafter, or to the ridge's end. */

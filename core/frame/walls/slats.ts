@@ -16,7 +16,7 @@ export function slatWall(ask: CoverAsk, slat: Section, gap: number, longest: num
   const { framed: { wall, boards, rough }, stud, gable } = ask
   const wood = outerWood(wall, [...boards, ...gable?.studs ?? []], rough, stud.depth)
   const lower = wallReach(ask)
-  const top = gable ? gable.line.top(ask.roof.ridgeMiddle) : lower.to
+  const top = gable ? gable.line.peak : lower.to
   const holes = [...openingHoles(ask.framed), ...tailHoles(ask), ...overStep(ask), ...(gable ? ridgeHole(ask, gable.line) : [])]
   const slopes = gable ? roofCuts(ask.roof) : []
   const step = slat.depth + gap

@@ -60,7 +60,7 @@ function frameWall(design: Design, wall: Wall, stud: Section, section: (name: st
   const rake = wall.raked && rafters ? rakeOf(rafters, plates, stud) : null
   const clear: Clear = { bottom: wallFoot(design.base) + stud.thickness, top: rake ? rakedTop(rake) : levelTop(s => heightAt(wall, s) - plates) }
   const { rough, problems } = openingsIn(design, wall, stud, clear, cornerPlaces(design, wall, stud), section)
-  const middle = rake ? [rake.rafters.middle] : []
+  const middle = rake && Number.isFinite(rake.rafters.middle) ? [rake.rafters.middle] : []
   const studs = studPlaces(design, wall, stud, rough, lines, middle).map((each, i) => standing(stud, 'stud', `walls/${wall.name}/stud/${i + 1}`, each, clear.bottom, clear.top))
   const layout = [...layoutOf(design, wall, lines), ...middle]
   const upright = [...studs, ...nailers(design, wall, stud, clear), ...rough.flatMap(each => openingBoards(wall, stud, clear, each, layout))]

@@ -25,7 +25,7 @@ const facts = computed(() => {
   const { length, width } = design.footprint
   const rows: [string, string][] = [
     ['Outside of the framing', `${say(length)} by ${say(width)}`], ['Floor area', sayArea(length * width * 1e-6, units.value)],
-    ['Ridge over the highest ground', say(frame.roof.ridgeTop - frame.ground.highest.height)], ['Wall height', say(design.walls.height)], ...(design.site ? [['Measured off', { house: 'a house wall, A to B', fence: 'a fence, A to B', line: 'a line, A to B' }[design.site.reference.kind]] as [string, string]] : []), ['Base', design.base ? baseWords[design.base.kind] : 'not part of this work'],
+    [frame.roof.ridgeCentre ? 'Ridge over the highest ground' : 'Roof over the highest ground', say(frame.roof.highest - frame.ground.highest.height)], ['Wall height', say(design.walls.height)], ...(design.site ? [['Measured off', { house: 'a house wall, A to B', fence: 'a fence, A to B', line: 'a line, A to B' }[design.site.reference.kind]] as [string, string]] : []), ['Base', design.base ? baseWords[design.base.kind] : 'not part of this work'],
   ]
   return rows
 })

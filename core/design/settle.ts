@@ -1,0 +1,36 @@
+import { findSection } from '../lumber'
+import { pitchAngle, radians } from '../measure'
+import type { Design } from './design'
+import { withValue } from './fields'
+import { ownSections } from './lumber'
+import { heightOf } from './walls'
+
+/** The low wall of a single slope. */
+export const lowSide = ({ roof }: Pick<Design, 'roof'>): 'south' | 'north' => roof.high === 'north' ? 'south' : 'north'
+
+/** Level between the two heels of a rafter over a low and a high wall, mm: from the low wall's outside to the high wall's inside, where their bird's mouths are cut plumb; null where the studs' section is not known. */
+export function heelRun({ footprint, walls, lumber }: Design): number | null {
+  const stud = findSection(walls.stud, ownSections(lumber))
+  return stud ? footprint.width - stud.depth : null
+}
+
+/**
+ * The design with what follows from its other fields worked out: under a single slope the high wall's height from the pitch, or, where that wall has its own height, the pitch from the
+ * two. The same design where nothing follows.
+ */
+export function settled(design: Design): Design {
+  if (design.roof.shape !== 'single-slope') return design
+  const run = heelRun(design)
+  if (run === null || run <= 0) return design
+  const { roof, walls } = design
+  const low = heightOf(walls, lowSide(design))
+  const own = walls.sides[roof.high].height
+  if (own === null) return withValue(design, `walls.sides.${roof.high}.height`, low + run * Math.tan(radians(pitchAngle(roof.pitch))))
+  return own > low ? withValue(design, 'roof.pitch', { rise: own - low, run }) : design
+}
+
+/** The design with one value changed, and what was asked for before and would stand against it let go: a pitch asked for lets the high wall of a single slope follow it. */
+export function changed(design: Design, path: string, value: unknown): Design {
+  const next = withValue(design, path, value)
+  return path === 'roof.pitch' && next.roof.shape === 'single-slope' ? withValue(next, `walls.sides.${next.roof.high}.height`, null) : next
+}
