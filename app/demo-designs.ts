@@ -1,6 +1,7 @@
+import nestBoxWorkshop from '../demo/nest-box-workshop.json'
 import reedStore from '../demo/reed-store.json'
 import ringingHut from '../demo/ringing-hut.json'
 import ringingHutMetric from '../demo/ringing-hut-metric.json'
 
 /** The designs that ship with the demo, as on the shelf from the top. */
-export const demoDesigns: readonly unknown[] = [ringingHut, ringingHutMetric, reedStore]
+export const demoDesigns: readonly unknown[] = [ringingHut, ringingHutMetric, reedStore, nestBoxWorkshop]

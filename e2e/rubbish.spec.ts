@@ -92,7 +92,7 @@ test('a broken file, a newer one and one with faults are refused with reasons; u
   await give('{"format":"early-wren/design","version":1,"name":"x","units":"imperial","footprint":{"length":"long","width":2400}}')
   await expect(note).toContainText('Length (footprint.length) must be a number')
   await expect(note).toContainText('Walls (walls) is missing')
-  await expect(page.getByRole('link', { name: /Sallow Marsh/ })).toHaveCount(3)
+  await expect(page.getByRole('link', { name: /Sallow Marsh/ })).toHaveCount(4)
   const text = await page.evaluate(async () => {
     const transfer = new DataTransfer()
     transfer.items.add(new File(['{"format":"early-wren/plan"}'], 'plan.json'))

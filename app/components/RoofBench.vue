@@ -8,12 +8,16 @@ const rafter = useChoice<string>('roof.rafter')
 const ridge = useChoice<string>('roof.ridge')
 const drawing = computed(() => bench.plan ? roofSection(bench.plan) : null)
 const design = computed(() => bench.design)
+const shapes = ref(false)
+const shapesAsked = ref(false)
 const lumber = ref(false)
 const asked = ref(false)
 const seats = [
   { value: 'full-bearing', label: 'Full bearing' }, { value: 'third', label: 'Third of the depth, square' }, { value: 'third-plumb', label: 'Third of the depth, plumb' },
-  { value: 'height-above-plate', label: 'Chosen height above plate' }, { value: 'none', label: 'None: level cut' },
+  { value: 'height-above-plate', label: 'Chosen height above plate' },
 ]
+/** A rafter over two walls has a bird's mouth on both. */
+const seatChoices = computed(() => design.value?.roof.shape === 'gable' ? [...seats, { value: 'none', label: 'None: level cut' }] : seats)
 const seat = computed({
   get: () => {
     const at = design.value?.roof.seat
@@ -35,11 +39,13 @@ function seatFor(choice: string): Seat {
   <div v-if="design && drawing" class="workbench">
     <div class="strip">
       <ViewSwitch drawing="Section" />
+      <Button :label="design.roof.shape === 'gable' ? 'Gable' : 'Single slope'" outlined severity="secondary" icon="pi pi-home" :aria-label="`Roof shape: ${design.roof.shape === 'gable' ? 'gable' : 'single slope'}`" @click="shapes = shapesAsked = true" />
+      <LazyRoofShapes v-if="shapesAsked" v-model="shapes" />
       <ChoiceField v-model="rafter" label="Rafters" :options="sections" />
       <MeasureField path="roof.spacing" :value="design.roof.spacing" />
-      <ChoiceField v-model="ridge" label="Ridge" :options="sections" />
-      <ChoiceField v-model="seat" label="Seat" :options="seats" />
-      <MeasureField path="roof.overhang.gable" :value="design.roof.overhang.gable" />
+      <ChoiceField v-if="design.roof.shape === 'gable'" v-model="ridge" label="Ridge" :options="sections" />
+      <ChoiceField v-model="seat" label="Seat" :options="seatChoices" />
+      <MeasureField v-if="design.roof.shape === 'gable'" path="roof.overhang.gable" :value="design.roof.overhang.gable" />
       <Button label="Lumber" text severity="secondary" icon="pi pi-sliders-h" @click="lumber = asked = true" />
       <LazyLumberDialog v-if="asked" v-model="lumber" />
     </div>

@@ -1,6 +1,5 @@
 <script setup lang="ts">
-import { fit as fitTo, pathOf, roofSection } from '../../core/drawing'
-import { plan } from '../../core/plan'
+import { sectionSketch } from '../logic/section-sketch'
 import { database } from '../storage/database'
 import { openDesign } from '../storage/designs'
 
@@ -9,12 +8,7 @@ const path = ref('')
 
 /** The building's own section, small. */
 watch(() => [props.id, props.revision], async () => {
-  try {
-    const { design } = await openDesign(database(), props.id)
-    const drawing = roofSection(plan(design))
-    const on = fitTo(drawing, 96, 64, { left: 4, right: 4, top: 4, bottom: 4 })
-    path.value = drawing.patches.map(patch => pathOf(patch.loops, on.at)).join('')
-  }
+  try { path.value = sectionSketch((await openDesign(database(), props.id)).design, 96, 64) }
   catch { path.value = '' }
 }, { immediate: true })
 </script>

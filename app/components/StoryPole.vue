@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { Frame } from '../../core/frame'
 import { formatLength } from '../../core/measure'
 import { benchKeys } from '../logic/benches'
 import { storyPole } from '../logic/pole'
@@ -8,9 +9,11 @@ const store = useBench()
 const box = useTemplateRef<HTMLElement>('box')
 const { height } = useElementSize(box)
 const units = computed(() => store.design?.units ?? 'imperial')
+/** The highest plate; under a single slope the low wall's, that the roof rises from. */
+const plateOf = ({ roof: { ridgeCentre, slopes }, walls }: Frame): number => ridgeCentre ? Math.max(...walls.map(wall => wall.height)) : Math.min(slopes.south.height, slopes.north.height)
 const heights = computed(() => {
   const frame = store.plan?.frame
-  return { ground: frame?.ground.highest.height ?? 0, base: frame?.floor?.bottom ?? 0, plate: frame ? Math.max(...frame.walls.map(wall => wall.height)) : 2400, ridge: frame?.roof.highest ?? 3200, top: frame?.roof.ridgeCentre === null ? 'Top' as const : 'Ridge' as const }
+  return { ground: frame?.ground.highest.height ?? 0, base: frame?.floor?.bottom ?? 0, plate: frame ? plateOf(frame) : 2400, ridge: frame?.roof.highest ?? 3200, top: frame?.roof.ridgeCentre === null ? 'Top' as const : 'Ridge' as const }
 })
 const top = computed(() => Math.min(...pole.value.ticks.map(tick => tick.y)))
 const pole = computed(() => storyPole(heights.value, Math.max(360, height.value), units.value === 'imperial' ? 304.8 : 250))

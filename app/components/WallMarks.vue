@@ -18,7 +18,7 @@ const square = computed(() => {
 })
 const rakes = computed(() => bench.plan ? rakeStrips(bench.plan.frame, props.wall.name) : [])
 const plate = ref<'bottom' | 'south' | 'north'>('bottom')
-const plates = [{ value: 'bottom', label: 'Bottom plate' }, { value: 'south', label: 'South slope' }, { value: 'north', label: 'North slope' }]
+const plates = computed(() => [{ value: 'bottom', label: 'Bottom plate' }, ...rakes.value.map(({ side }) => ({ value: side, label: rakes.value.length > 1 ? `${side === 'south' ? 'South' : 'North'} slope` : 'Along the slope' }))])
 watch(() => props.wall.name, () => { plate.value = 'bottom' })
 const rake = computed(() => rakes.value.find(each => each.side === plate.value))
 const strip = computed(() => rake.value ?? props.pair)

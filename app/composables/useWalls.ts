@@ -10,13 +10,13 @@ export function useWalls(wall: Ref<WallId>) {
   /** A wall that gets its own height begins with the one it has. */
   const ownHeight = computed<'all' | 'own'>({
     get: () => !isSide(wall.value) || walls.value?.sides[wall.value].height === null ? 'all' : 'own',
-    set: (value) => { if (walls.value && isSide(wall.value)) bench.setValue(`walls.sides.${wall.value}.height`, value === 'own' ? heightOf(walls.value, wall.value) : null) },
+    set: (value) => { if (walls.value && isSide(wall.value)) bench.setValue(`walls.sides.${wall.value}.height`, value === 'own' ? heightOf(bench.plan?.design.walls ?? walls.value, wall.value) : null) },
   })
   const step = computed(() => isSide(wall.value) ? walls.value?.sides[wall.value].step ?? null : null)
   /** A wall that is to step begins to at its middle, to the north as high as the north wall. */
   const steps = computed<'no' | 'yes'>({
     get: () => step.value ? 'yes' : 'no',
-    set: (value) => { if (bench.design && walls.value && isSide(wall.value)) bench.setValue(`walls.sides.${wall.value}.step`, value === 'yes' ? { at: Math.round(bench.design.footprint.width / 2), height: heightOf(walls.value, 'north') } : null) },
+    set: (value) => { if (bench.design && walls.value && isSide(wall.value)) bench.setValue(`walls.sides.${wall.value}.step`, value === 'yes' ? { at: Math.round(bench.design.footprint.width / 2), height: heightOf(bench.plan?.design.walls ?? walls.value, 'north') } : null) },
   })
   const own = <K extends 'build' | 'cover'>(key: K, usual: Side[K]) => computed<Side[K]>({
     get: () => isSide(wall.value) ? walls.value?.sides[wall.value][key] ?? usual : usual,

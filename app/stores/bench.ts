@@ -166,7 +166,8 @@ export const useBench = defineStore('bench', () => {
 
   /** Resolves when everything is saved that was under way. */
   const settled = async (): Promise<void> => { await queue }
-  const value = (path: string): unknown => design.value ? valueAt(design.value, path) : undefined
+  /** A field's value, worked out where it follows from others. */
+  const value = (path: string): unknown => plan.value ? valueAt(plan.value.design, path) : undefined
 
   return {
     state, trouble, row, design, plan, cautions, piece, hand, view, notice, unsaved, waiting, canUndo, canRedo,

@@ -16,10 +16,15 @@ export function heelRun({ footprint, walls, lumber }: Design): number | null {
 
 /**
  * The design with what follows from its other fields worked out: under a single slope the high wall's height from the pitch, or, where that wall has its own height, the pitch from the
- * two. The same design where nothing follows.
+ * two; and how far the rafters reach over that wall, where it isn't asked. The same design where nothing follows.
  */
 export function settled(design: Design): Design {
   if (design.roof.shape !== 'single-slope') return design
+  const { overhang } = design.roof
+  return slopeSettled(withValue(design, 'roof.overhang.high', overhang.high ?? overhang.eave))
+}
+
+function slopeSettled(design: Design): Design {
   const run = heelRun(design)
   if (run === null || run <= 0) return design
   const { roof, walls } = design

@@ -1,4 +1,4 @@
-import { footOf, isSide, roughSize, standsOnDeck } from '../design'
+import { footOf, heightOf, isSide, roughSize, standsOnDeck } from '../design'
 import { centred, type Member, type Wall, type WallName } from '../frame'
 import { vec } from '../geometry'
 import { type Plan, STACKED, type Stacked, stackingOf } from '../plan'
@@ -56,8 +56,14 @@ function dimensions({ design }: Plan, wall: Wall): Dimension[] {
     { name: 'wall-length', from: foot(0), to: foot(wall.overall), side: 'below', row: wall.step ? 3 : 2, value: wall.overall, field: lengthField(wall) },
     ...(isSide(wall.name) && design.walls.sides[wall.name].build === 'posts' ? [] : [{ name: 'stud-spacing', from: foot(from), to: foot(from + spacing), side: 'below', row: 1, value: spacing, field: 'walls.spacing' } as const]),
     { name: 'wall-height', from: foot(0), to: { x: 0, y: height }, side: 'left', row: 1, value: height, field: heightField(design.walls, wall.raked ? 'south' : wall.name) },
-    ...stepDimensions(wall),
+    ...stepDimensions(wall), ...otherShoulder(design, wall),
   ]
+}
+
+/** The far eave wall's height, where a raked wall ends at another one than it begins at. */
+function otherShoulder({ walls }: Plan['design'], { raked, overall, height }: Wall): Dimension[] {
+  const north = heightOf(walls, 'north')
+  return raked && Math.abs(north - height) > 0.01 ? [{ name: 'other-height', from: { x: overall, y: 0 }, to: { x: overall, y: north }, side: 'right', row: 1, value: north, field: heightField(walls, 'north') }] : []
 }
 
 function stepDimensions({ name, step, overall }: Wall): Dimension[] {

@@ -43,8 +43,16 @@ export function rafterLine({ slopes: { south, north }, meet, highest, ridgeCentr
 /** A line as much lower, square to the slopes, mm: that under plates nailed to the rafters' lower edges. */
 export function lowered(line: RoofLine, by: number): RoofLine {
   const down = (plane: Plane): Plane => ({ ...plane, offset: plane.offset - by })
-  const undersides = { south: down(line.undersides.south), north: down(line.undersides.north) }
+  const south = down(line.undersides.south)
+  const undersides = { south, north: line.undersides.north === line.undersides.south ? south : down(line.undersides.north) }
   return { ...line, undersides, under: lowest(undersides) }
+}
+
+/** How far planes of slopes, looking up, let a level reach along the wall within a stretch of it: rising ones from below, falling ones from above. */
+export function reachUnder(planes: Readonly<Record<Slope, Plane>>, within: Stretch, z: number): Stretch {
+  const at = (plane: Plane): number => meets(plane, vec(0, 0, z), vec(0, 1, 0)) ?? 0
+  const all = Object.values(planes)
+  return { from: Math.max(within.from, ...all.filter(plane => plane.normal.y < 0).map(at)), to: Math.min(within.to, ...all.filter(plane => plane.normal.y > 0).map(at)) }
 }
 
 /** Whether the ridge board reaches below the line's peak. */

@@ -1,5 +1,5 @@
 import type { Design, Sheathing } from '../../design'
-import { meets, type Plane, vec } from '../../geometry'
+import { meets, vec } from '../../geometry'
 import { type Section, sheetSection } from '../../lumber'
 import { around, cutOut, SLIVER } from '../around'
 import { level, squareBoard } from '../between'
@@ -12,7 +12,7 @@ import { type WallBoard, wallPoint } from './board'
 import { type OuterWood, outerWood, plumbJoints } from './framing-lines'
 import { LEAST } from './gable-studs'
 import { fromLayoutEnd } from './places'
-import type { RoofLine } from './roof-line'
+import { reachUnder, type RoofLine } from './roof-line'
 import { heightAt, levelAllRound, lowestOf, type Wall } from './wall'
 import type { FramedWall } from './walls'
 
@@ -150,10 +150,10 @@ function seamBlocks({ design, framed: { wall, raked }, stud }: CoverAsk, z: numb
   // where an eave wall is higher than the gable wall its end stands in the gable
   const between = levelAllRound(design) && !raked && !wall.step ? { from: 0, to: wall.overall } : wall
   // in a gable a row reaches from rafter to rafter, its outermost blocks cut by them
-  const run = (height: number, side: 'south' | 'north'): number => meets(up.undersides[side], vec(0, 0, height), vec(0, 1, 0)) ?? 0
-  const reach = { from: Math.max(between.from, run(z - stud.depth / 2, 'south')), to: Math.min(between.to, run(z - stud.depth / 2, 'north')) }
+  const reach = reachUnder(up.undersides, between, z - stud.depth / 2)
   const taken = up.ridge.bottom < z + stud.depth / 2 ? [{ from: up.ridge.from, to: up.ridge.to }] : []
-  const cuts = (s: Stretch, at: Stretch): BuildingCut[] => (['south', 'north'] as const).filter(side => (side === 'south' ? up.under(s.from) : up.under(s.to)) < at.to - 1e-6).map(side => ({ kind: 'end', name: 'slope', plane: up.undersides[side] }))
+  const planes = [...new Set(Object.values(up.undersides))]
+  const cuts = (s: Stretch, at: Stretch): BuildingCut[] => planes.filter(plane => (plane.normal.y < 0 ? up.under(s.from) : up.under(s.to)) < at.to - 1e-6).map(plane => ({ kind: 'end', name: 'slope', plane }))
   return blocksAt({ wall, stud, boards, rough, taken, reach, cuts }, z).filter(({ s }) => Math.max(up.under(s.from), up.under(s.to)) > z + 5)
 }
 
@@ -187,12 +187,7 @@ function splitAt({ from, to }: Stretch, long: number): Stretch[] {
 }
 
 /** How far the roof's planes let a gable's row reach at its lower edge. */
-export function gableReach(up: RoofLine, wall: Wall, z: number): Stretch {
-  const at = (plane: Plane): number => meets(plane, vec(0, 0, z), vec(0, 1, 0)) ?? 0
-  const rising = Object.values(up.tops).filter(plane => plane.normal.y < 0).map(at)
-  const falling = Object.values(up.tops).filter(plane => plane.normal.y > 0).map(at)
-  return { from: Math.max(0, ...rising), to: Math.min(wall.overall, ...falling) }
-}
+export const gableReach = (up: RoofLine, wall: Wall, z: number): Stretch => reachUnder(up.tops, { from: 0, to: wall.overall }, z)
 
 /** In a gable a joint runs up a stud to the rafter, or to the ridge's end. */
 export const lineAt = (up: RoofLine) => (s: number): number => s > up.ridge.from && s < up.ridge.to ? Math.min(up.under(s), up.ridge.bottom) : up.under(s)
