@@ -51,6 +51,30 @@ test('a new building gets a single slope, from a pitch and from two heights', as
   await expect(page.getByLabel('Ridge', { exact: true })).toBeVisible()
 })
 
+test('rafter ties and collar ties, dragged, said and cut', async ({ page }) => {
+  await openDemo(page, 'Sallow Marsh ringing hut')
+  await page.getByRole('button', { name: 'Ties', exact: true }).click()
+  const dialog = page.getByRole('dialog')
+  for (const kind of ['Rafter ties', 'Collar ties']) {
+    await dialog.getByRole('combobox', { name: kind, exact: true }).click()
+    await page.getByRole('option', { name: 'Framed', exact: true }).click()
+  }
+  await type(page, 'Collar ties over the plate', '9\'')
+  await expect(page.getByRole('alert')).toContainText('The collar ties would meet the ridge board')
+  await type(page, 'Collar ties over the plate', '20')
+  await expect(page.getByRole('alert')).toHaveCount(0)
+  await clean(page)
+  await dialog.getByRole('button', { name: 'Close' }).last().click()
+  await expect(page.getByRole('dialog')).toHaveCount(0)
+  await page.locator('path.wood[data-member^="roof/collar-tie/"]').first().click()
+  await expect(page.locator('.room-card .mark').first()).toHaveText('CT1')
+  await expect(page.locator('.room-card')).toContainText('it holds the slopes together, not the walls')
+  const ring = page.getByRole('slider', { name: 'Collar ties over the plate, drag' })
+  await ring.focus()
+  await page.keyboard.press('ArrowUp')
+  await expect(ring).toHaveAttribute('aria-valuetext', '1\' 8 1/2"')
+})
+
 test('the nest-box workshop is on the shelf, and its high wall is dragged', async ({ page }) => {
   await openDemo(page, 'Sallow Marsh nest-box workshop')
   await expect(page.getByLabel('Height of the south wall', { exact: true })).toHaveValue('2720')

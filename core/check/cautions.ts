@@ -1,3 +1,4 @@
+import { type TieKind, tieKinds } from '../design'
 import { toBuilding, vec } from '../geometry'
 import type { Frame, Member } from '../frame'
 import { INCH, pitchAngle } from '../measure'
@@ -20,6 +21,8 @@ export const customary = {
   bearing: 1.5 * INCH,
   /** Degrees below which a ridge is held up as a beam, 3 in 12: IRC R802.3 (from memory). */
   ridgeBoardAngle: pitchAngle({ rise: 3, run: 12 }),
+  /** mm between rafter ties, and between collar ties: 4 ft, IRC R802.5.2.2 and R802.4.6 (from memory). */
+  tiesApart: 48 * INCH,
   /** mm from a rafter's middle to a stud's under a single top plate: IRC R602.3.2 (from memory). */
   offStud: INCH,
 } as const
@@ -50,8 +53,26 @@ function roofCautions(plan: Plan, roof: RoofReading, members: string[]): Caution
     ...limit('no-birdsmouth', asked.seat.rule === 'none', { angle: roof.angle }),
     ...frame.roof.ridgeCentre === null ? [] : [...limit('ridge-shallow', lumber.ridge.depth < roof.plumbFace - EPSILON, { ridge: lumber.ridge.depth, plumb: roof.plumbFace }, ['roof/ridge']),
     ...limit('low-pitch', roof.angle < customary.ridgeBoardAngle - EPSILON, { angle: roof.angle, limit: customary.ridgeBoardAngle }, ['roof/ridge']),
-      { code: 'no-ties' as const, members, numbers: {} }],
+      ...tieCautions(plan)],
   ]
+}
+
+/** Rafter ties belong in the lower third of the height from plate to ridge, collar ties in the upper; each no farther apart than 4 ft. */
+function tieCautions({ design: { roof }, frame }: Plan): Caution[] {
+  const of = (kind: TieKind): string[] => frame.members.filter(member => member.role === `${kind}-tie`).map(member => member.id)
+  const plate = Math.max(frame.roof.slopes.south.height, frame.roof.slopes.north.height)
+  const third = (frame.roof.highest - plate) / 3
+  const out: Caution[] = of('rafter').length ? [] : [{ code: 'no-ties', members: frame.members.filter(member => member.role === 'rafter').map(member => member.id), numbers: {} }]
+  for (const kind of tieKinds) {
+    const asked = roof.ties[kind]
+    const members = of(kind)
+    if (!asked || !members.length) continue
+    const apart = asked.every * roof.spacing
+    if (kind === 'rafter' && asked.height > third + EPSILON) out.push({ code: 'ties-high', members, numbers: { height: asked.height, limit: third } })
+    if (kind === 'collar' && asked.height < 2 * third - EPSILON) out.push({ code: 'collars-low', members, numbers: { height: asked.height, limit: 2 * third } })
+    if (apart > customary.tiesApart + EPSILON) out.push({ code: 'ties-far', members, numbers: { apart, limit: customary.tiesApart }, names: { kind } })
+  }
+  return out
 }
 
 /** Middle of a member's thickness along the ridge, mm. */

@@ -18,7 +18,7 @@ export type OpeningPath = `walls.openings.${Digit}.${'at' | 'foot' | 'unit.width
 /** Paths of the lengths and the pitch that a drawing lets one change. */
 export type LengthPath =
   | 'footprint.length' | 'footprint.width' | 'walls.height' | 'walls.spacing' | 'roof.spacing'
-  | 'roof.overhang.eave' | 'roof.overhang.high' | 'roof.overhang.gable' | 'roof.seat.height' | GroundPath | OpeningPath | WallPath
+  | 'roof.overhang.eave' | 'roof.overhang.high' | 'roof.overhang.gable' | 'roof.seat.height' | `roof.ties.${'rafter' | 'collar'}.height` | GroundPath | OpeningPath | WallPath
 export type FieldPath = LengthPath | 'roof.pitch'
 
 /** A path with a `*` for the number of an item in a list, and for the side of a wall: what all of its kind share. */

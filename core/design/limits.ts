@@ -15,6 +15,7 @@ export const limits = {
   spacing: { min: 100, max: 1250 },
   eaveOverhang: { min: 0, max: 1200 },
   gableOverhang: { min: 0, max: 1000 },
+  tieHeight: { min: 0, max: 4000 },
   seatHeight: { min: 5, max: 600 },
   thickness: { min: 10, max: 400 },
   depth: { min: 15, max: 600 },

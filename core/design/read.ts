@@ -2,6 +2,7 @@ import { findSection } from '../lumber'
 import { type Design, designSchema } from './design'
 import { baseKinds } from './base'
 import { ownSections } from './lumber'
+import { tieKinds } from './roof'
 import { sideNames } from './sides'
 import { toCurrent, type VersionFault } from './versions'
 
@@ -118,9 +119,10 @@ const tidy = (faults: readonly DesignFault[]): DesignFault[] => faults.filter((f
 export const sectionsUsed = (design: Design): [string, string][] => [['walls.stud', design.walls.stud], ['roof.rafter', design.roof.rafter], ['roof.ridge', design.roof.ridge], ...furtherSections(design)]
 
 /** Sections named in openings and below the walls, with where. */
-function furtherSections({ floor, base, walls }: Design): [string, string][] {
+function furtherSections({ floor, base, walls, roof }: Design): [string, string][] {
   const out: [string, string][] = walls.openings.map((opening, i) => [`walls.openings.${i}.header.section`, opening.header.section])
   out.push(['walls.posts.post', walls.posts.post], ['walls.posts.beam', walls.posts.beam], ['walls.slats.section', walls.slats.section])
+  for (const kind of tieKinds) if (roof.ties[kind]) out.push([`roof.ties.${kind}.section`, roof.ties[kind].section])
   if (walls.siding) out.push(['walls.siding.section', walls.siding.section])
   if (floor) out.push(['floor.joist', floor.joist])
   if (floor?.deck.kind === 'boards') out.push(['floor.deck.section', floor.deck.section])

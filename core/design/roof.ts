@@ -1,4 +1,4 @@
-import { type Pitch, pitchAngle } from '../measure'
+import { INCH, type Pitch, pitchAngle } from '../measure'
 import { lengthField } from './length-field'
 import { limits } from './limits'
 import { z } from './zod'
@@ -18,6 +18,18 @@ export type Seat =
 export const roofShapeNames = ['gable', 'single-slope'] as const
 export type RoofShapeName = typeof roofShapeNames[number]
 
+/** Rafter ties hold the walls together low down; collar ties hold the slopes together near the ridge. */
+export const tieKinds = ['rafter', 'collar'] as const
+export type TieKind = typeof tieKinds[number]
+
+/** Level boards across a gable roof, nailed to the rafters: `height` from the higher eave wall's plate to their lower edge, mm; at every pair of rafters, or each second or third. */
+export interface Ties { readonly section: string, readonly height: number, readonly every: 1 | 2 | 3 }
+
+export const usualTies: Readonly<Record<'imperial' | 'metric', Readonly<Record<TieKind, Ties>>>> = {
+  imperial: { rafter: { section: '2x6', height: 0, every: 2 }, collar: { section: '2x4', height: 12 * INCH, every: 2 } },
+  metric: { rafter: { section: '47x125', height: 0, every: 2 }, collar: { section: '38x89', height: 300, every: 2 } },
+}
+
 export interface Roof {
   readonly shape: RoofShapeName
   /** The high wall of a single slope; its own height, where it has one, gives the pitch. */
@@ -31,6 +43,8 @@ export interface Roof {
   readonly overhang: { readonly eave: number, readonly gable: number, readonly high?: number | null | undefined }
   readonly seat: Seat
   readonly tail: 'plumb'
+  /** Of a gable; null without. */
+  readonly ties: Readonly<Record<TieKind, Ties | null>>
 }
 
 const seatSchema = z.discriminatedUnion('rule', [
@@ -48,6 +62,8 @@ function inAngle(pitch: Pitch): boolean {
   return angle >= limits.roofAngle.min && angle <= limits.roofAngle.max
 }
 
+const tiesSchema = z.strictObject({ section: z.string().min(1).max(40), height: lengthField(limits.tieHeight), every: z.union([z.literal(1), z.literal(2), z.literal(3)]).default(2) }).nullable().default(null)
+
 export const roofSchema = z.strictObject({
   shape: z.enum(roofShapeNames),
   high: z.enum(['south', 'north']).default('north'),
@@ -58,9 +74,10 @@ export const roofSchema = z.strictObject({
   overhang: z.strictObject({ eave: lengthField(limits.eaveOverhang), gable: lengthField(limits.gableOverhang), high: lengthField(limits.eaveOverhang).nullable().optional() }),
   seat: seatSchema,
   tail: z.literal('plumb').default('plumb'),
+  ties: z.strictObject({ rafter: tiesSchema, collar: tiesSchema }).default({ rafter: null, collar: null }),
 })
 
 export const defaultRoof: Roof = {
   shape: 'gable', high: 'north', pitch: { rise: 6, run: 12 }, rafter: '2x6', spacing: 609.6, ridge: '2x8',
-  overhang: { eave: 304.8, gable: 203.2 }, seat: { rule: 'full-bearing' }, tail: 'plumb',
+  overhang: { eave: 304.8, gable: 203.2 }, seat: { rule: 'full-bearing' }, tail: 'plumb', ties: { rafter: null, collar: null },
 }

@@ -1,4 +1,4 @@
-import { heightOf } from '../design'
+import { heightOf, tieKinds } from '../design'
 import { heightField } from './height-field'
 import type { Frame, Member } from '../frame'
 import type { Plan, RoofReading } from '../plan'
@@ -29,7 +29,11 @@ function sectionMembers(frame: Frame): Member[] {
   const rows = ['roof/south/rafter/', 'roof/north/rafter/', 'roof/rafter/'].map(slope => frame.members.filter(({ id }) => id.startsWith(slope)))
   const rafters = rows.flatMap(row => row.slice(Math.ceil(row.length / 2) - 1, Math.ceil(row.length / 2)))
   const wall = /^walls\/(south|north)\/(plate\/|stud\/2$)/
-  return [...frame.members.filter(({ id }) => id === 'roof/ridge' || wall.test(id)), ...rafters]
+  const ties = tieKinds.flatMap((kind) => {
+    const all = frame.members.filter(({ role }) => role === `${kind}-tie`)
+    return all.slice(Math.floor(all.length / 2), Math.floor(all.length / 2) + 1)
+  })
+  return [...ties, ...frame.members.filter(({ id }) => id === 'roof/ridge' || wall.test(id)), ...rafters]
 }
 
 const foot = (x: number): { x: number, y: number } => ({ x, y: 0 })
@@ -101,6 +105,12 @@ function pitchTag(plan: Plan): PitchTag {
   return { at: { x, y: planeLevel(plan, x, topAt(plan)) }, angle: frame.roof.angle, pitch: design.roof.pitch, field: 'roof.pitch' }
 }
 
+/** Ties are dragged up and down beside the ridge. */
+function tieHandles({ design: { roof }, frame }: Plan): Handle[] {
+  const plate = Math.max(frame.roof.slopes.south.height, frame.roof.slopes.north.height)
+  return frame.roof.ridgeCentre ? tieKinds.flatMap((kind): Handle[] => roof.ties[kind] ? [{ field: `roof.ties.${kind}.height`, at: { x: frame.roof.meet, y: plate + roof.ties[kind].height }, along: { x: 0, y: 1 }, gain: 1 }] : []) : []
+}
+
 function handles(plan: Plan): Handle[] {
   const { design, frame } = plan
   const { width } = design.footprint
@@ -114,6 +124,7 @@ function handles(plan: Plan): Handle[] {
     { field: 'roof.pitch', at: { x: at, y: frame.roof.highest }, along: { x: 0, y: 1 }, gain: 12 / Math.abs(gable ? at : high.x - (low === 'south' ? 0 : width)) },
     { field: 'roof.overhang.eave', at: { x: tail.x, y: planeLevel(plan, tail.x, at) }, along: { x: tail.way, y: 0 }, gain: 1 },
     ...(gable ? [] : [{ field: 'roof.overhang.high' as const, at: { x: high.x, y: frame.roof.highest - frame.lumber.rafter.depth }, along: { x: high.way, y: 0 }, gain: 1 }]),
+    ...tieHandles(plan),
     { field: 'footprint.width', at: { x: width, y: 0 }, along: { x: 1, y: 0 }, gain: 1 },
     ...(gable ? ['north' as const] : ['south' as const, 'north' as const]).map((side): Handle => ({ field: heightField(design.walls, side), at: { x: side === 'north' ? width : 0, y: heightOf(design.walls, side) }, along: { x: 0, y: 1 }, gain: 1 })),
   ]

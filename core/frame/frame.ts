@@ -1,4 +1,4 @@
-import { type Design, ownSections, settled, type SideName, sideNames, wallFoot } from '../design'
+import { type Design, ownSections, settled, type SideName, sideNames, type TieKind, wallFoot } from '../design'
 import { findSection, type Section } from '../lumber'
 import { turnOf } from '../survey'
 import { baseFoot, type BaseFrame, type BaseAsk, emptyBase, frameBase } from './base'
@@ -50,7 +50,8 @@ export function frame(asked: Design, memory: Memory = newMemory()): Frame {
     return found
   }
   const plate = section(design.walls.stud)
-  const lumber: RoofLumber = { rafter: section(design.roof.rafter), ridge: section(design.roof.ridge), plate }
+  const tie = (kind: TieKind): Section | null => design.roof.ties[kind] && section(design.roof.ties[kind].section)
+  const lumber: RoofLumber = { rafter: section(design.roof.rafter), ridge: section(design.roof.ridge), plate, ties: { rafter: tie('rafter'), collar: tie('collar') } }
   const below = memory.last('below', [design.base, design.floor, design.site, design.footprint, design.lumber, design.units], () => frameBelow(design, section))
   const { walls: wallsAsked, footprint, base, units } = design
   const lines = memory.last('lines', [below.floor, footprint, design.roof.spacing, design.roof.rafter, design.lumber], () => stackLines(design, below.floor, lumber.rafter))

@@ -1,5 +1,5 @@
 import type { BoardFault } from '../board'
-import type { SideName } from '../design'
+import type { SideName, TieKind } from '../design'
 
 /** Why a building cannot be framed as drawn. `path` is the field to change; numbers in mm. What can be framed still is. */
 export type Problem =
@@ -12,6 +12,7 @@ export type Problem =
   | { readonly code: 'slope-falls', readonly path: `walls.sides.${SideName}.height`, readonly side: SideName, readonly least: number }
   | { readonly code: 'seat-wants-mouth', readonly path: 'roof.seat.rule' }
   | { readonly code: 'ridge-into-wall', readonly path: 'roof.ridge', readonly by: number }
+  | { readonly code: 'tie-meets-ridge', readonly path: `roof.ties.${TieKind}.height`, readonly kind: TieKind, readonly most: number }
   | { readonly code: 'rafter-off-plate', readonly path: 'roof.seat.height', readonly most: number }
   | { readonly code: 'seat-through-rafter', readonly path: 'roof.seat.height', readonly least: number }
   | { readonly code: 'tail-lost', readonly path: 'roof.overhang.eave', readonly most: number }

@@ -18,6 +18,9 @@ export function sayCaution({ code, numbers, names }: Caution, units: Units): str
     case 'ridge-shallow': return `The ridge board (${mm('ridge')}) is shallower than the rafter's plumb cut (${mm('plumb')}), so the cut's foot hangs free. Use the next deeper board.`
     case 'low-pitch': return `The slope of ${formatAngle(n('angle'))} is below 3 in 12: a ridge board no longer holds and the ridge must be a beam on posts. Ask an engineer or the building department.`
     case 'no-ties': return 'No rafter ties are framed: under load the rafters push the walls apart. Add ties in the bottom third, or make the ridge a beam held at its ends; local code and an engineer decide.'
+    case 'ties-high': return `The rafter ties lie ${mm('height')} over the plate, above the lower third (${mm('limit')}) where they customarily hold the walls. Lower them, or have the rafters checked.`
+    case 'collars-low': return `The collar ties lie ${mm('height')} over the plate, below the upper third (${mm('limit')}). Down there they are neither collar ties nor rafter ties; raise them.`
+    case 'ties-far': return `The ${named('kind')} ties stand ${mm('apart')} apart; ${mm('limit')} is customary. Tie more of the rafters.`
     case 'rafter-off-stud': return `${n('count')} rafters stand more than ${mm('limit')} from a stud, and a single top plate does not spread them. Use the same spacing for both, or two top plates.`
     case 'rafter-far-from-stud': return `${n('count')} rafters stand more than ${mm('limit')} from a stud, and the studs are ${mm('spacing')} apart: two top plates customarily spread no more. Stand the studs under the rafters.`
     case 'single-plate-joint': return 'A single top plate is spliced: it holds only with a metal plate across the joint, at least 3 by 6 in, nailed to both sides as local code says.'

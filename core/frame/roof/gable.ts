@@ -7,6 +7,7 @@ import { onCentre, type Stretch, withLayout } from '../layout'
 import type { BuildingCut, Order } from '../member'
 import type { Problem } from '../problem'
 import { heightAbovePlate } from './seat'
+import { tieOrders } from './ties'
 import type { RoofDatum, RoofLumber, RoofShape, SlopeDatum } from './shape'
 
 /** Two slopes of one pitch that meet at a ridge board, over the middle or, where one eave wall is higher, nearer that one; rafters cut by the ridge's sides, the plates and the walls' outsides. */
@@ -15,7 +16,9 @@ export const gable: RoofShape = {
     const datum = gableDatum(design, lumber)
     const problems = gableProblems(design, lumber, datum, under)
     const blocked = problems.some(problem => problem.code === 'rafter-no-length' || problem.code === 'ridge-off-span' || problem.code === 'spacing-too-tight' || problem.code === 'seat-through-rafter')
-    return { datum, problems, orders: blocked ? [] : [ridgeOrder(design, lumber, datum), ...rafterOrders(design, lumber, datum)] }
+    if (blocked) return { datum, problems, orders: [] }
+    const ties = tieOrders(design, lumber, datum, rafterPlaces(design, lumber.rafter))
+    return { datum, problems: [...problems, ...ties.problems], orders: [ridgeOrder(design, lumber, datum), ...rafterOrders(design, lumber, datum), ...ties.orders] }
   },
 }
 

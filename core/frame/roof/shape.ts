@@ -1,11 +1,11 @@
-import type { Design } from '../../design'
+import type { Design, TieKind } from '../../design'
 import type { Plane } from '../../geometry'
 import type { Section } from '../../lumber'
 import type { Order } from '../member'
 import type { Problem } from '../problem'
 
 /** Sections a roof is framed of. */
-export interface RoofLumber { readonly rafter: Section, readonly ridge: Section, readonly plate: Section }
+export interface RoofLumber { readonly rafter: Section, readonly ridge: Section, readonly plate: Section, /** Null without. */ readonly ties: Readonly<Record<TieKind, Section | null>> }
 
 /** The faces of the building that cut one slope's rafters. Each looks away from the rafter, or out of the roof. */
 export interface SlopeDatum {

@@ -17,12 +17,12 @@ export interface Braced { readonly orders: readonly Order[], readonly boards: re
 /** Degrees from level that a brace stands at: 45 to 60, IRC R602.10.4, method LIB (from memory). */
 export const BRACE_ANGLE = { least: 45, most: 60 } as const
 
-/** Braces a wall at each end where it has room between corner and opening: from the bottom plate up to the top plate by the corner, at 45 degrees or as much steeper as the room asks, never past 60. */
-export function braceWall({ wall, boards, rough, raked }: Pick<FramedWall, 'wall' | 'boards' | 'rough' | 'raked'>, stud: Section, brace: Section, bracing: Exclude<Bracing, 'none'>): Braced {
+/** Braces a wall at each end where it has room between corner and opening: from the bottom plate up to the top plate by the corner, at 45 degrees or as much steeper as the room asks, never past 60. `most` the level that one across the inside may reach, mm. */
+export function braceWall({ wall, boards, rough, raked }: Pick<FramedWall, 'wall' | 'boards' | 'rough' | 'raked'>, stud: Section, brace: Section, bracing: Exclude<Bracing, 'none'>, most: number): Braced {
   const foot = Math.min(...boards.map(board => board.z.from))
   const step = wall.step ? [{ from: wall.step.at - stud.thickness, to: wall.step.at + stud.thickness }] : []
   const taken = [...rough.map(({ s }) => ({ from: s.from - SIDE_STUDS * stud.thickness, to: s.to + SIDE_STUDS * stud.thickness })), ...(bracing === 'temporary' ? wall.tees : []), ...step]
-  const head = (s: number): number => raked ? raked.rake.rafters.under(s) : topAt(boards, s)
+  const head = (s: number): number => raked ? raked.rake.rafters.under(s) : Math.min(topAt(boards, s), bracing === 'temporary' ? most : Infinity)
   const lines = braceLines(wall, taken, foot, head, clearEnds(wall, stud, brace, bracing), brace).filter(line => !meetsRidge(line, raked?.rake.gap ?? null, brace))
   const let_ = bracing === 'let-in'
   const outer = wall.outside === 'low' ? 0 : stud.depth

@@ -1,4 +1,5 @@
 import { type Design, isSide, type SideName, usualSheathing } from '../../design'
+import { meets, vec } from '../../geometry'
 import type { Section } from '../../lumber'
 import type { Stretch } from '../layout'
 import type { Order } from '../member'
@@ -50,7 +51,7 @@ export function finishWalls(ask: FinishAsk, framed: readonly FramedWall[]): Fini
     const blocks = covered.blocks.filter(block => !inGable(block))
     const boards = [...each.boards, ...blocks]
     const { bracing } = ask.design.walls
-    const braced: Braced = bracing === 'none' || build === 'posts' ? { orders: [], boards, plates: each.raked?.plates ?? [] } : braceWall({ ...each, boards }, ask.stud, ask.brace, bracing)
+    const braced: Braced = bracing === 'none' || build === 'posts' ? { orders: [], boards, plates: each.raked?.plates ?? [] } : braceWall({ ...each, boards }, ask.stud, ask.brace, bracing, insideLimit(ask, name))
     loose[name] = covered.loose
     braces[name] = braced.orders.length
     const above: readonly WallBoard[] = [...gable?.studs ?? [], ...covered.blocks.filter(inGable)]
@@ -59,6 +60,15 @@ export function finishWalls(ask: FinishAsk, framed: readonly FramedWall[]): Fini
     return [...standing, ...each.slanted, ...braced.plates.map(plate => plate.order), ...braced.orders, ...covered.sheets, ...slats]
   })
   return { orders, loose, braces }
+}
+
+/** How high a board across a wall's inside may reach: under a rafter that runs up over a high wall, its lower edge there; mm. */
+function insideLimit({ roof, rafters, brace }: FinishAsk, name: SideName): number {
+  if (!rafters.length || (name !== 'south' && name !== 'north')) return Infinity
+  const { heel, wallOutside, underside } = roof.slopes[name]
+  const inside = heel.normal.y * heel.offset
+  if (Math.abs(inside - wallOutside.normal.y * wallOutside.offset) < 1e-6) return Infinity
+  return meets(underside, vec(0, inside - wallOutside.normal.y * brace.thickness, 0), vec(0, 0, 1)) ?? Infinity
 }
 
 /** What stands on a gable wall, and the line it reaches up to; nothing over a raked wall, whose own studs reach there. */
