@@ -58,6 +58,8 @@ test('rafter ties and collar ties, dragged, said and cut', async ({ page }) => {
   for (const kind of ['Rafter ties', 'Collar ties']) {
     await dialog.getByRole('combobox', { name: kind, exact: true }).click()
     await page.getByRole('option', { name: 'Framed', exact: true }).click()
+    await expect(page.getByRole('listbox')).toHaveCount(0)
+    await expect(dialog.getByLabel(`${kind} over the plate`, { exact: true })).toBeVisible()
   }
   await type(page, 'Collar ties over the plate', '9\'')
   await expect(page.getByRole('alert')).toContainText('The collar ties would meet the ridge board')
@@ -66,7 +68,7 @@ test('rafter ties and collar ties, dragged, said and cut', async ({ page }) => {
   await clean(page)
   await dialog.getByRole('button', { name: 'Close' }).last().click()
   await expect(page.getByRole('dialog')).toHaveCount(0)
-  await page.locator('path.wood[data-member^="roof/collar-tie/"]').first().click()
+  await page.locator('path.wood[data-member^="roof/collar-tie/"]').first().click({ position: { x: 24, y: 4 } })
   await expect(page.locator('.room-card .mark').first()).toHaveText('CT1')
   await expect(page.locator('.room-card')).toContainText('it holds the slopes together, not the walls')
   const ring = page.getByRole('slider', { name: 'Collar ties over the plate, drag' })
