@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { openDemo, test } from './fixtures'
+import { openDemo, test } from '../e2e/fixtures'
 
 const folder = process.env.SHOTS ?? 'docs/screenshots'
 const hut = 'Sallow Marsh ringing hut'
@@ -70,10 +70,19 @@ test('dusk, metric', async ({ page }) => {
   await shoot(page, 'roof-dusk')
 })
 
-test('steep and rough-sawn', async ({ page }) => {
+test('raked and rough-sawn', async ({ page }) => {
   await openDemo(page, 'Sallow Marsh reed store', 'walls')
-  await page.keyboard.press('?')
-  await shoot(page, 'keys')
+  await page.getByRole('button', { name: 'West', exact: true }).click()
+  await page.getByRole('button', { name: 'South slope' }).click()
+  await page.waitForTimeout(200)
+  await shoot(page, 'walls-raked')
+})
+
+test('single slope', async ({ page }) => {
+  await openDemo(page, 'Sallow Marsh nest-box workshop', 'roof')
+  await page.getByRole('button', { name: 'Roof shape: single slope' }).click()
+  await page.waitForTimeout(600)
+  await shoot(page, 'roof-shapes')
 })
 
 test.describe('phone', () => {
