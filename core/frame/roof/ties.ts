@@ -1,11 +1,15 @@
 import { type Design, type TieKind, tieKinds } from '../../design'
 import { vec } from '../../geometry'
 import type { Section } from '../../lumber'
+import { INCH } from '../../measure'
 import { squareBoard } from '../between'
 import type { Stretch } from '../layout'
 import type { Order } from '../member'
 import type { Problem } from '../problem'
 import type { RoofDatum, RoofLumber } from './shape'
+
+/** Room along the inside of an end wall, for diagonals nailed across it, mm. */
+const BRACES = INCH
 
 /** The face of its rafter that a tie is nailed to: apart, so that both kinds pass each other. */
 const faceOf: Record<TieKind, 'east' | 'west'> = { rafter: 'east', collar: 'west' }
@@ -18,7 +22,7 @@ export function tieOrders(design: Design, lumber: RoofLumber, datum: RoofDatum, 
   const problems: Problem[] = []
   const plate = Math.max(datum.slopes.south.height, datum.slopes.north.height)
   const under = datum.highest - lumber.ridge.depth
-  const inside = { from: lumber.plate.depth, to: design.footprint.length - lumber.plate.depth }
+  const inside = { from: lumber.plate.depth + BRACES, to: design.footprint.length - lumber.plate.depth - BRACES }
   const taken: { readonly x: Stretch, readonly z: Stretch }[] = []
   const orders = tieKinds.flatMap((kind): Order[] => {
     const asked = design.roof.ties[kind]
