@@ -1,11 +1,4 @@
-import AxeBuilder from '@axe-core/playwright'
-import type { Page } from '@playwright/test'
-import { expect, openDemo, test } from './fixtures'
-
-async function clean(page: Page): Promise<void> {
-  const { violations } = await new AxeBuilder({ page }).analyze()
-  expect(violations.map(each => `${each.id}: ${each.nodes.map(node => `${node.target.join(' ')} ${node.failureSummary ?? ''}`).join(' | ')}`)).toEqual([])
-}
+import { clean, expect, openDemo, test } from './fixtures'
 
 for (const dusk of [false, true]) {
   test(`no screen has a fault that axe finds, ${dusk ? 'at dusk' : 'by day'}`, async ({ page }) => {

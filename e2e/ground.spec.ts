@@ -1,34 +1,14 @@
 import { readFile } from 'node:fs/promises'
-import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
-import { expect, openDemo, test } from './fixtures'
+import { choose, clean, expect, newBuilding, openDemo, test, type } from './fixtures'
 
 const field = (page: Page, name: string) => page.getByLabel(name, { exact: true })
 
-async function choose(page: Page, name: string, option: string): Promise<void> {
-  await page.getByRole('combobox', { name, exact: true }).click()
-  await page.getByRole('option', { name: option, exact: true }).click()
-}
-
-async function type(page: Page, name: string, text: string): Promise<void> {
-  await field(page, name).fill(text)
-  await page.keyboard.press('Enter')
-}
-
 const part = (page: Page, name: string) => page.getByRole('button', { name, exact: true })
-
-async function clean(page: Page): Promise<void> {
-  await page.mouse.move(0, 0)
-  await page.waitForTimeout(300)
-  const { violations } = await new AxeBuilder({ page }).analyze()
-  expect(violations.map(each => `${each.id} ${each.nodes.map(node => node.html).join(' ')}`)).toEqual([])
-}
 
 test('a new building from the stake to the deck', async ({ page }) => {
   test.setTimeout(240_000)
-  await page.goto('/')
-  await page.getByRole('button', { name: 'New, feet and inches' }).click()
-  await page.locator('.room').waitFor()
+  await newBuilding(page)
   await page.locator('#sheet').focus()
 
   // the site: off a house wall, a plot line too near, a drain by two tapes

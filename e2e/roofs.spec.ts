@@ -1,23 +1,7 @@
-import AxeBuilder from '@axe-core/playwright'
-import type { Page } from '@playwright/test'
-import { expect, openDemo, test } from './fixtures'
-
-async function clean(page: Page): Promise<void> {
-  await page.mouse.move(0, 0)
-  await page.waitForTimeout(400)
-  const { violations } = await new AxeBuilder({ page }).analyze()
-  expect(violations.map(each => `${each.id}: ${each.nodes.map(node => `${node.target.join(' ')} ${node.failureSummary ?? ''}`).join(' | ')}`)).toEqual([])
-}
-
-async function type(page: Page, field: string, value: string): Promise<void> {
-  await page.getByLabel(field, { exact: true }).fill(value)
-  await page.keyboard.press('Enter')
-}
+import { choose, clean, expect, newBuilding, openDemo, test, type } from './fixtures'
 
 test('a new building gets a single slope, from a pitch and from two heights', async ({ page }) => {
-  await page.goto('/')
-  await page.getByRole('button', { name: 'New, feet and inches' }).click()
-  await page.locator('.room').waitFor()
+  await newBuilding(page)
   await page.getByRole('button', { name: 'Roof shape: gable' }).click()
   await clean(page)
   await page.getByRole('button', { name: 'Single slope, high on the north' }).click()
@@ -56,9 +40,7 @@ test('rafter ties and collar ties, dragged, said and cut', async ({ page }) => {
   await page.getByRole('button', { name: 'Ties', exact: true }).click()
   const dialog = page.getByRole('dialog')
   for (const kind of ['Rafter ties', 'Collar ties']) {
-    await dialog.getByRole('combobox', { name: kind, exact: true }).click()
-    await page.getByRole('option', { name: 'Framed', exact: true }).click()
-    await expect(page.getByRole('listbox')).toHaveCount(0)
+    await choose(page, kind, 'Framed')
     await expect(dialog.getByLabel(`${kind} over the plate`, { exact: true })).toBeVisible()
   }
   await type(page, 'Collar ties over the plate', '9\'')

@@ -1,32 +1,13 @@
 import { readFile } from 'node:fs/promises'
-import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
-import { expect, openDemo, test } from './fixtures'
-
-async function clean(page: Page): Promise<void> {
-  await page.mouse.move(0, 0)
-  await page.waitForTimeout(400)
-  const { violations } = await new AxeBuilder({ page }).analyze()
-  expect(violations.map(each => `${each.id}: ${each.nodes.map(node => `${node.target.join(' ')} ${node.failureSummary ?? ''}`).join(' | ')}`)).toEqual([])
-}
-
-async function choose(page: Page, name: string, option: string): Promise<void> {
-  await page.getByRole('combobox', { name, exact: true }).click()
-  await page.getByRole('option', { name: option, exact: true }).click()
-}
+import { choose, clean, expect, newBuilding, openDemo, test } from './fixtures'
 
 const marks = (page: Page) => page.getByRole('img', { name: /marked as a pair/ })
 
-async function newBuilding(page: Page): Promise<void> {
-  await page.goto('/')
-  await page.getByRole('button', { name: 'New, feet and inches' }).click()
-  await page.locator('.room').waitFor()
-  await page.getByRole('link', { name: /^walls/i }).click()
-  await expect(marks(page)).toBeVisible()
-}
-
 test('salvaged units size a wall, and its openings can be given others', async ({ page }) => {
   await newBuilding(page)
+  await page.getByRole('link', { name: /^walls/i }).click()
+  await expect(marks(page)).toBeVisible()
   await page.getByRole('button', { name: 'On hand' }).click()
   const dialog = page.getByRole('dialog')
   await expect(dialog).toContainText('Add what you have')
@@ -86,6 +67,8 @@ test('plate marks on paper, at any length and to read aloud', async ({ page }) =
 test('a wall laid out from its far end, made higher, sheathed, braced and parted inside', async ({ page }) => {
   test.setTimeout(240_000)
   await newBuilding(page)
+  await page.getByRole('link', { name: /^walls/i }).click()
+  await expect(marks(page)).toBeVisible()
   const tally = page.locator('.tally')
   await choose(page, 'Layout from', 'East end')
   await expect(page.locator('.caption').first()).toContainText('Marks from the east end')

@@ -16,7 +16,7 @@ const setTies = (kind: TieKind, on: string | number): void => bench.setValue(`ro
 
 <template>
   <Dialog v-model:visible="open" modal header="Ties" :style="{ width: '30rem' }" :breakpoints="{ '720px': '96vw' }">
-    <div class="rows">
+    <div class="dialog-rows">
       <template v-for="{ kind, title, why, ties } in kinds" :key="kind">
         <h3>{{ title }}</h3>
         <p class="quiet">{{ why }}</p>
@@ -32,8 +32,3 @@ const setTies = (kind: TieKind, on: string | number): void => bench.setValue(`ro
     <template #footer><Button label="Close" @click="open = false" /></template>
   </Dialog>
 </template>
-
-<style scoped>
-.rows { display: grid; gap: 10px; justify-items: start; }
-.rows :deep(.choice), .rows :deep(.measure) { display: grid; grid-template-columns: 10.5rem 1fr; width: 100%; align-items: center; }
-</style>

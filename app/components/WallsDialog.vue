@@ -25,7 +25,7 @@ const uneven = computed(() => new Set((bench.plan?.frame.walls ?? []).map(wall =
 
 <template>
   <Dialog v-model:visible="open" modal header="How the walls are built" :style="{ width: '30rem' }" :breakpoints="{ '720px': '96vw' }">
-    <div v-if="bench.design" class="rows">
+    <div v-if="bench.design" class="dialog-rows">
       <template v-if="isSide(wall)">
         <h3>The {{ wall }} wall</h3>
         <ChoiceField v-model="build" label="Built of" :options="[{ value: 'studs', label: 'Studs' }, { value: 'posts', label: 'Posts, beam' }]" />
@@ -61,8 +61,3 @@ const uneven = computed(() => new Set((bench.plan?.frame.walls ?? []).map(wall =
     <template #footer><Button label="Close" @click="open = false" /></template>
   </Dialog>
 </template>
-
-<style scoped>
-.rows { display: grid; gap: 10px; justify-items: start; }
-.rows :deep(.choice), .rows :deep(.measure) { display: grid; grid-template-columns: 8.5rem 1fr; width: 100%; align-items: center; }
-</style>
