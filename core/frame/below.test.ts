@@ -9,6 +9,7 @@ import { clashes, touching } from '../testing/solids'
 import { frame, type Frame, type Member, overlaps, type Rect } from './index'
 import { evenRows, evenSupports } from './base/rows'
 import { staggered } from './floor/deck'
+import { find, longOf } from '../testing/reading'
 
 const base = newDesign('a', 'imperial')
 const sized = (length: number, width: number, floor: Partial<Floor> = {}, on: Base | null = null): Design =>
@@ -17,12 +18,6 @@ const marks = (made: Frame, bay = 0): (string | number)[] => {
   const each = made.floor?.bays[bay]
   return each ? rimPair(made, each).marks.map(mark => mark.letter === 'X' ? Number((mark.from / INCH).toFixed(4)) : `${mark.letter}${Number((mark.from / INCH).toFixed(4))}`) : []
 }
-const find = (made: Frame, id: string): Member => {
-  const found = made.members.find(member => member.id === id)
-  if (!found) throw new Error(`no ${id}`)
-  return found
-}
-const long = (member: Member): number => (member.board.end - member.board.start) / INCH
 const box = (member: Member): Rect => ({ x0: stretchOf(member, 'x').from, x1: stretchOf(member, 'x').to, y0: stretchOf(member, 'y').from, y1: stretchOf(member, 'y').to })
 
 describe('floor layouts worked by hand', () => {
@@ -31,8 +26,8 @@ describe('floor layouts worked by hand', () => {
   test('12 by 8 ft at 16 in', () => {
     const made = frame(sized(144, 96))
     expect(marks(made)).toEqual([0, 15.25, 31.25, 47.25, 63.25, 79.25, 95.25, 111.25, 127.25, 142.5])
-    expect(long(find(made, 'floor/joist/2'))).toBeCloseTo(93, 6)
-    expect(long(find(made, 'floor/rim/south'))).toBeCloseTo(144, 6)
+    expect(longOf(find(made, 'floor/joist/2'))).toBeCloseTo(93, 6)
+    expect(longOf(find(made, 'floor/rim/south'))).toBeCloseTo(144, 6)
   })
 
   // 24 in: 23 1/4 … 119 1/4; ends doubled stand at 0, 1 1/2 and 141, 142 1/2
@@ -43,7 +38,7 @@ describe('floor layouts worked by hand', () => {
   test('joists along the length are laid out from the south, and a doubled one stands as a pair about its place', () => {
     const made = frame(sized(144, 96, { runs: 'length', doubled: [40 * INCH] }))
     expect(marks(made)).toEqual([0, 15.25, 31.25, 38.5, 40, 47.25, 63.25, 79.25, 94.5])
-    expect(long(find(made, 'floor/joist/1'))).toBeCloseTo(141, 6)
+    expect(longOf(find(made, 'floor/joist/1'))).toBeCloseTo(141, 6)
   })
 
   // Opening 30 x 24 at 40, 36: trimmers 37, 38 1/2 and 70, 71 1/2; the layout joists at 47 1/4 and 63 1/4 become tails, from 1 1/2 to 33 and from 63 to 94 1/2
@@ -52,10 +47,10 @@ describe('floor layouts worked by hand', () => {
     const made = frame(sized(144, 96, { blocking: 0, openings: [{ x: 40 * INCH, y: 36 * INCH, length: 30 * INCH, width: 24 * INCH }] }))
     expect(marks(made)).toEqual([0, 15.25, 31.25, 37, 38.5, 'T47.25', 'T63.25', 70, 71.5, 79.25, 95.25, 111.25, 127.25, 142.5])
     const headers = made.members.filter(member => member.role === 'floor-header')
-    expect(headers.map(each => Number(long(each).toFixed(6)))).toEqual([30, 30, 30, 30])
+    expect(headers.map(each => Number(longOf(each).toFixed(6)))).toEqual([30, 30, 30, 30])
     expect(headers.map(each => Number((stretchOf(each, 'y').from / INCH).toFixed(6)))).toEqual([33, 34.5, 60, 61.5])
-    const tails = made.members.filter(member => member.role === 'joist' && long(member) < 90)
-    expect(tails.map(each => Number(long(each).toFixed(6)))).toEqual([31.5, 31.5, 31.5, 31.5])
+    const tails = made.members.filter(member => member.role === 'joist' && longOf(member) < 90)
+    expect(tails.map(each => Number(longOf(each).toFixed(6)))).toEqual([31.5, 31.5, 31.5, 31.5])
   })
 
   // two frames that meet at 64 in: each has its own end joists, 62 1/2 and 64
@@ -69,7 +64,7 @@ describe('floor layouts worked by hand', () => {
   test('12 by 8 ft of deck comes out of three sheets, and no end stands over an end', () => {
     const made = frame(sized(144, 96))
     const sheets = made.members.filter(member => member.role === 'deck-sheet')
-    expect(sheets.map(each => Number(long(each).toFixed(4)))).toEqual([96, 48, 48, 96])
+    expect(sheets.map(each => Number(longOf(each).toFixed(4)))).toEqual([96, 48, 48, 96])
     expect(sheetsOf(made)).toHaveLength(3)
     expect(plan(sized(144, 96)).totals.sheets).toBe(3)
   })
@@ -100,7 +95,7 @@ describe('bases worked by hand', () => {
       expect([Math.max(...first) - Math.min(...first), Math.max(...second) - Math.min(...second)].map(each => Number(each.toFixed(6)))).toEqual([3.5, 3.5])
       expect(Number((Math.max(...ys) - Math.min(...ys)).toFixed(6))).toBe(1.75)
     }
-    expect(long(find(made, 'base/border/south'))).toBeCloseTo(144, 6)
+    expect(longOf(find(made, 'base/border/south'))).toBeCloseTo(144, 6)
     expect(touching(find(made, 'base/border/west'), find(made, 'base/border/south'), 0.5) / INCH ** 2).toBeCloseTo(3.5 * 3.5, 3)
   })
 
@@ -207,9 +202,9 @@ describe('designs that once went wrong', () => {
   test('a border has a timber under every seam, across and along', () => {
     const made = frame(sized(144, 96, { joint: 72 * INCH, porch: { side: 'north', depth: 48 * INCH, board: '5/4x6', gap: 3 } }, usualBase('border', 'imperial')))
     expect(made.problems).toEqual([])
-    expect(long(find(made, 'base/border/seam/1'))).toBeCloseTo(144 - 7, 6)
+    expect(longOf(find(made, 'base/border/seam/1'))).toBeCloseTo(144 - 7, 6)
     // 144 less two timbers at the ends and one in the middle, halved
-    expect(['1', '2'].map(i => Number(long(find(made, `base/border/seam-along/1/${i}`)).toFixed(6)))).toEqual([66.75, 66.75])
+    expect(['1', '2'].map(i => Number(longOf(find(made, `base/border/seam-along/1/${i}`)).toFixed(6)))).toEqual([66.75, 66.75])
     expect(clashes(made.members)).toEqual([])
   })
 

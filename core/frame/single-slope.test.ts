@@ -4,7 +4,8 @@ import { INCH } from '../measure'
 import { cautionsOf } from '../check'
 import { cardOf, plan, stretchOf } from '../plan'
 import { clashes, touching } from '../testing/solids'
-import { frame, type Member } from './index'
+import { frame } from './index'
+import { find, longOf } from '../testing/reading'
 
 const base = newDesign('a', 'imperial')
 /** 12 by 8 ft, low south wall 84 in, 2x4 studs, 2x6 rafters at 3 in 12 with full bearing. */
@@ -12,11 +13,6 @@ const shed = (roof: Partial<Roof> = {}, walls: Partial<Design['walls']> = {}): D
   ...base, footprint: { length: 144 * INCH, width: 96 * INCH }, walls: { ...base.walls, height: 84 * INCH, gables: 'raked', ...walls },
   roof: { ...base.roof, shape: 'single-slope', pitch: { rise: 3, run: 12 }, rafter: '2x6', overhang: { eave: 12 * INCH, gable: 0 }, ...roof },
 })
-const find = (members: readonly Member[], id: string): Member => {
-  const found = members.find(member => member.id === id)
-  if (!found) throw new Error(`no ${id}`)
-  return found
-}
 const side = base.walls.sides.north
 const own = (height: number): Partial<Design['walls']> => ({ sides: { ...base.walls.sides, north: { ...side, height: height * INCH } } })
 const walls = (design: Design): number[] => frame(design).walls.map(wall => wall.height / INCH)
@@ -44,9 +40,9 @@ describe('a single slope, worked by hand', () => {
 
   // plumb cuts at both tails: level 96 + 12 + 12 = 120 between them, and the depth's plumb cut adds 5 1/2 tan a to the long point
   test('the rafter is one board from tail to tail', () => {
-    const rafter = find(made.frame.members, 'roof/rafter/1')
-    expect((rafter.board.end - rafter.board.start) / INCH).toBeCloseTo(120 / Math.cos(slope) + 5.5 * Math.tan(slope), 6)
-    const longer = find(frame(shed({ overhang: { eave: 12 * INCH, gable: 0, high: 20 * INCH } })).members, 'roof/rafter/1')
+    const rafter = find(made.frame, 'roof/rafter/1')
+    expect(longOf(rafter)).toBeCloseTo(120 / Math.cos(slope) + 5.5 * Math.tan(slope), 6)
+    const longer = find(frame(shed({ overhang: { eave: 12 * INCH, gable: 0, high: 20 * INCH } })), 'roof/rafter/1')
     expect(stretchOf(longer, 'y').to / INCH).toBeCloseTo(116, 6)
     expect(stretchOf(longer, 'y').from / INCH).toBeCloseTo(-12, 6)
   })
@@ -54,8 +50,8 @@ describe('a single slope, worked by hand', () => {
   test('it has the same bird\'s mouth on both walls, against the low wall\'s outside and the high wall\'s inside', () => {
     // full bearing: seat 3 1/2, heel 3 1/2 x 3 / 12 = 7/8
     expect([made.roof?.birdsmouth.seat, made.roof?.birdsmouth.heel, made.roof?.bearing].map(value => (value ?? 0) / INCH)).toEqual([3.5, 0.875, 3.5].map(value => expect.closeTo(value, 6)))
-    const rafter = find(made.frame.members, 'roof/rafter/2')
-    for (const wall of ['south', 'north']) expect(touching(rafter, find(made.frame.members, `walls/${wall}/plate/cap`), 0.1) / INCH ** 2).toBeGreaterThan(0.97 * 1.5 * 3.5)
+    const rafter = find(made.frame, 'roof/rafter/2')
+    for (const wall of ['south', 'north']) expect(touching(rafter, find(made.frame, `walls/${wall}/plate/cap`), 0.1) / INCH ** 2).toBeGreaterThan(0.97 * 1.5 * 3.5)
     const piece = made.pieces.find(each => each.role === 'rafter')
     const card = piece && cardOf(made, piece)
     expect(card?.cuts.filter(cut => cut.name === 'seat')).toHaveLength(2)
@@ -66,11 +62,11 @@ describe('a single slope, worked by hand', () => {
   // Raked end walls: the rafter's lower edge leaves the low plate at its inside, 84 in up; 2 plates take 3 / cos a plumb. On the layout at 16 in each stud is 16 x 3 / 12 = 4 in longer
   // (common difference, trade book, section 4; common practice, no source).
   test('the end walls are raked from the low wall to the high one, each stud its own length', () => {
-    const long = (n: number): number => { const { board } = find(made.frame.members, `walls/west/stud/${n}`); return (board.end - board.start) / INCH }
+    const long = (n: number): number => longOf(find(made.frame, `walls/west/stud/${n}`))
     expect([long(3) - long(2), long(4) - long(3)]).toEqual([expect.closeTo(4, 6), expect.closeTo(4, 6)])
     expect(long(2)).toBeCloseTo(84 + (16.75 - 3.5) / 4 - 3 / Math.cos(slope) - 1.5, 6)
-    const plate = find(made.frame.members, 'walls/west/plate/top/south')
-    expect((plate.board.end - plate.board.start) / INCH).toBeCloseTo(89 / Math.cos(slope) + 1.5 * Math.tan(slope), 6)
+    const plate = find(made.frame, 'walls/west/plate/top/south')
+    expect(longOf(plate)).toBeCloseTo(89 / Math.cos(slope) + 1.5 * Math.tan(slope), 6)
     expect(made.frame.members.some(member => member.role === 'ridge' || member.id.startsWith('walls/west/plate/top/north'))).toBe(false)
   })
 

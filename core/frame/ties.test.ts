@@ -5,6 +5,7 @@ import { INCH } from '../measure'
 import { plan, raising } from '../plan'
 import { clashes, touching } from '../testing/solids'
 import { frame, type Member } from './index'
+import { longOf } from '../testing/reading'
 
 const base = newDesign('a', 'imperial')
 /** 12 by 8 ft, walls 84 in, 2x6 rafters at 24 in, 6 in 12, full bearing, a 2x8 ridge. */
@@ -12,7 +13,6 @@ const tied = (ties: Partial<Roof['ties']>, roof: Partial<Roof> = {}): Design => 
   ...base, footprint: { length: 144 * INCH, width: 96 * INCH }, walls: { ...base.walls, height: 84 * INCH },
   roof: { ...base.roof, pitch: { rise: 6, run: 12 }, rafter: '2x6', ridge: '2x8', spacing: 24 * INCH, seat: { rule: 'full-bearing' }, ties: { rafter: null, collar: null, ...ties }, ...roof },
 })
-const long = ({ board }: Member): number => (board.end - board.start) / INCH
 const of = (design: Design, role: string): Member[] => frame(design).members.filter(member => member.role === role)
 
 describe('ties across a gable, worked by hand', () => {
@@ -23,7 +23,7 @@ describe('ties across a gable, worked by hand', () => {
   // a level board between the two planes of the roof, h over the plate: 96 + 2 (lift - h) x 12 / 6 (closed form)
   test('a collar tie is as long as the roof is wide at its lower edge, its ends cut at the slope', () => {
     const [tie] = of(tied({ collar: { section: '2x4', height: 12 * INCH, every: 2 } }), 'collar-tie')
-    expect(tie && long(tie)).toBeCloseTo(96 + 4 * (lift - 12), 6)
+    expect(tie && longOf(tie)).toBeCloseTo(96 + 4 * (lift - 12), 6)
     const piece = plan(tied({ collar: { section: '2x4', height: 12 * INCH, every: 2 } })).pieces.find(each => each.role === 'collar-tie')
     // the saw from square: 90 less the slope
     expect(piece?.ends.map(end => Math.abs(end.miter))).toEqual([90 - 26.565051, 90 - 26.565051].map(angle => expect.closeTo(angle, 5)))
@@ -31,7 +31,7 @@ describe('ties across a gable, worked by hand', () => {
 
   test('a rafter tie on the plates runs from outside to outside, its corners cut off by the roof', () => {
     const [tie] = of(tied({ rafter: { section: '2x6', height: 0, every: 2 } }), 'rafter-tie')
-    expect(tie && long(tie)).toBeCloseTo(96, 6)
+    expect(tie && longOf(tie)).toBeCloseTo(96, 6)
     expect(tie && touching(tie, frame(tied({ rafter: { section: '2x6', height: 0, every: 2 } })).members.find(member => member.id === 'walls/south/plate/cap') as Member, 0.1) / INCH ** 2).toBeCloseTo(1.5 * 3.5, 1)
   })
 

@@ -6,6 +6,7 @@ import { INCH } from '../../measure'
 import { runs } from '../../testing/designs'
 import { frame } from '../index'
 import { fitUnits, withUnits } from './fit-units'
+import { inches } from '../../testing/reading'
 
 const base = newDesign('a', 'imperial')
 const section = (name: string): Section => {
@@ -15,7 +16,6 @@ const section = (name: string): Section => {
 }
 const held = (units: Design['walls']['units'], walls: Partial<Design['walls']> = {}): Design => ({ ...base, walls: { ...base.walls, ...walls, units } })
 const fit = (design: Design, side: 'south' | 'west') => fitUnits(design, side, section(design.walls.stud), section)
-const inches = (mm: number): number => Number((mm / INCH).toFixed(4))
 
 describe('a wall sized from its units', () => {
   // Two sashes of 28 x 40 and one of 20 x 30, 1/2 in a side: rough 29, 29 and 21. South wall through, third stud to 4 1/2 in; each opening takes 2 x 3 in of king and jack:

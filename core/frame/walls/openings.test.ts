@@ -7,12 +7,12 @@ import { openedSheds, runs } from '../../testing/designs'
 import { clashes } from '../../testing/solids'
 import { sayProblem } from '../../words'
 import { frame, type Frame, type Member, wallNames } from '../index'
+import { inches } from '../../testing/reading'
 
 const base = newDesign('a', 'imperial')
 /** 14 by 10 ft, walls 8 ft high with two top plates, 2x4 at 16 in. */
 const opened = (openings: readonly WallOpening[], walls: Partial<Design['walls']> = {}): Design =>
   ({ ...base, footprint: { length: 168 * INCH, width: 120 * INCH }, walls: { ...base.walls, height: 96 * INCH, ...walls, openings } })
-const inches = (mm: number): number => Number((mm / INCH).toFixed(4))
 const door = (at: number): WallOpening => ({ ...usualOpening('south', 'door', at * INCH, 'imperial'), unit: { width: 30 * INCH, height: 76 * INCH } })
 const window = (at: number): WallOpening => ({ ...usualOpening('south', 'window', at * INCH, 'imperial'), unit: { width: 29 * INCH, height: 35 * INCH }, foot: 36 * INCH })
 const marks = (made: Frame): string[] => platePair(made, 'south').marks.map(mark => `${mark.letter}${inches(mark.from)}`)

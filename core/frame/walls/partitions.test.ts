@@ -7,11 +7,11 @@ import { openedSheds, runs } from '../../testing/designs'
 import { clashes } from '../../testing/solids'
 import { sayProblem } from '../../words'
 import { frame, type Frame } from '../index'
+import { inches } from '../../testing/reading'
 
 const base = newDesign('a', 'imperial')
 /** 12 by 8 ft, walls 83 in, 2x4 at 16 in. */
 const inside = (partitions: Design['walls']['partitions'], walls: Partial<Design['walls']> = {}): Design => ({ ...base, footprint: { length: 144 * INCH, width: 96 * INCH }, walls: { ...base.walls, height: 83 * INCH, partitions, ...walls } })
-const inches = (mm: number): number => Number((mm / INCH).toFixed(4)) + 0
 const marks = (made: Frame, wall: 'south' | 'partition-1'): string[] => platePair(made, wall).marks.map(mark => `${mark.letter}${inches(mark.from)}`)
 
 describe('a partition', () => {

@@ -7,15 +7,14 @@ import { openedSheds, runs } from '../../testing/designs'
 import { clashes, touching } from '../../testing/solids'
 import { sayProblem } from '../../words'
 import { frame, type Frame, type Member } from '../index'
+import { inches, reach } from '../../testing/reading'
 
 const base = newDesign('a', 'imperial')
 /** 20 by 8 ft, walls 83 in of 2x4; the south side of 4x4 posts with a 2x8 beam, at most 8 ft apart. */
 const open = (walls: Partial<Design['walls']> = {}, side: Partial<Design['walls']['sides']['south']> = {}): Design => ({
   ...base, footprint: { length: 240 * INCH, width: 96 * INCH }, walls: { ...base.walls, height: 83 * INCH, ...walls, sides: { ...base.walls.sides, south: { ...base.walls.sides.south, build: 'posts', ...side } } },
 })
-const inches = (mm: number): number => Number((mm / INCH).toFixed(4)) + 0
 const of = (made: Frame, role: Member['role']): Member[] => made.members.filter(member => member.role === role)
-const reach = (member: Member | undefined, axis: 'x' | 'y' | 'z'): number[] => member ? Object.values(stretchOf(member, axis)).map(inches) : []
 
 describe('a side of posts', () => {
   // 240 in between outer faces of the end posts; their middles 236.5 in apart: three bays of 78.8333 in, none past 96. Posts from the deck to the lower top plate: 83 - 3 = 80 in.

@@ -4,7 +4,8 @@ import { INCH } from '../../measure'
 import { diagonalsOf, liftingOf, plan, platePair, raising, rakeStrips, stretchOf } from '../../plan'
 import { readAloud } from '../../words'
 import { clashes, touching } from '../../testing/solids'
-import { frame, type Frame, type Member } from '../index'
+import { frame } from '../index'
+import { find, longOf } from '../../testing/reading'
 
 const base = newDesign('a', 'imperial')
 /** 12 by 8 ft, walls 84 in, 2x4 at 16 in, 6 in 12 rafters of 2x6 with full bearing, a 2x8 ridge. */
@@ -12,11 +13,6 @@ const raked = (walls: Partial<Design['walls']> = {}, roof: Partial<Design['roof'
   ...base, footprint: { length: 144 * INCH, width: 96 * INCH }, walls: { ...base.walls, gables: 'raked', height: 84 * INCH, ...walls },
   roof: { ...base.roof, pitch: { rise: 6, run: 12 }, rafter: '2x6', ridge: '2x8', seat: { rule: 'full-bearing' }, ...roof },
 })
-const find = (made: Frame, id: string): Member => {
-  const found = made.members.find(member => member.id === id)
-  if (!found) throw new Error(`no ${id} among ${made.members.map(each => each.id).filter(each => each.includes('west')).join(' ')}`)
-  return found
-}
 const opening = (at: number, width: number, height: number, foot = 0): WallOpening => ({ ...usualOpening('west', foot ? 'window' : 'door', at * INCH, 'imperial'), foot: foot * INCH, clearance: { width: 0, height: 0 }, unit: { width: width * INCH, height: height * INCH } })
 
 describe('a raked wall, worked by hand', () => {
@@ -26,7 +22,6 @@ describe('a raked wall, worked by hand', () => {
   // take 3 / cos a plumb off it (closed form).
   const underRafter = (y: number): number => 84 + (Math.min(y, 96 - y) - 3.5) / 2
   const underPlates = (y: number): number => underRafter(y) - 3 / Math.cos(slope)
-  const longest = (member: Member): number => (member.board.end - member.board.start) / INCH
 
   test('studs stand on the layout between the eave walls, each its own length, and one under the ridge', () => {
     // corner studs at 3 1/2 and 91, the layout at 15 1/4 … 79 1/4 as in a level wall, and the ridge's at 48 - 3/4, which takes the place of the one on 48 - 3/4 = 47 1/4: the same
@@ -35,24 +30,24 @@ describe('a raked wall, worked by hand', () => {
     for (const stud of studs) {
       const { from, to } = stretchOf(stud, 'y')
       if (stud.id.endsWith('/4')) continue
-      expect(longest(stud)).toBeCloseTo(Math.max(underPlates(from / INCH), underPlates(to / INCH)) - 1.5, 6)
+      expect(longOf(stud)).toBeCloseTo(Math.max(underPlates(from / INCH), underPlates(to / INCH)) - 1.5, 6)
     }
   })
 
   test('each stud of a slope is longer than the last by spacing times rise over run', () => {
     // common difference: 16 x 6 / 12 = 8 in (trade book, section 4; common practice, no source)
-    expect(longest(find(made, 'walls/west/stud/3')) - longest(find(made, 'walls/west/stud/2'))).toBeCloseTo(8, 6)
+    expect(longOf(find(made, 'walls/west/stud/3')) - longOf(find(made, 'walls/west/stud/2'))).toBeCloseTo(8, 6)
   })
 
   test('the stud under the ridge ends at the ridge board, which hangs between the plates', () => {
     // ridge top 84 + lift + (48 - 3/4) / 2, lift = 5 1/2 / cos a - 3 1/2 x 1/2 over the plate; a 2x8 is 7 1/4 deep
     const ridgeBottom = 84 + 5.5 / Math.cos(slope) - 1.75 + 47.25 / 2 - 7.25
-    expect(longest(find(made, 'walls/west/stud/4'))).toBeCloseTo(ridgeBottom - 1.5, 6)
+    expect(longOf(find(made, 'walls/west/stud/4'))).toBeCloseTo(ridgeBottom - 1.5, 6)
   })
 
   test('plates run along the slope under the end rafters, from the eave walls to the ridge', () => {
     // level from 3 1/2 to 48 - 3/4 = 43 3/4; a plumb cut at both ends adds 1 1/2 tan a to the long point
-    for (const part of ['top', 'cap']) for (const side of ['south', 'north']) expect(longest(find(made, `walls/west/plate/${part}/${side}`))).toBeCloseTo(43.75 / Math.cos(slope) + 1.5 * Math.tan(slope), 6)
+    for (const part of ['top', 'cap']) for (const side of ['south', 'north']) expect(longOf(find(made, `walls/west/plate/${part}/${side}`))).toBeCloseTo(43.75 / Math.cos(slope) + 1.5 * Math.tan(slope), 6)
     expect(stretchOf(find(made, 'walls/west/plate/cap/south'), 'y').to / INCH).toBeCloseTo(47.25, 6)
     expect(stretchOf(find(made, 'walls/west/plate/cap/south'), 'z').to / INCH).toBeCloseTo(underRafter(47.25), 6)
     const whole = plan(raked())
@@ -79,7 +74,7 @@ describe('a raked wall, worked by hand', () => {
     const [strip] = rakeStrips(long, 'west')
     // studs' middles at 16, 32 … from the outside; the most a 4 ft board reaches level from 3 1/2 in: (48 - 1 1/2 sin a) cos a = 42.3; to 32, its middle stud
     expect(strip?.joints.map(at => at / INCH)[0]).toBeCloseTo((32 - 3.5) / Math.cos(slope), 6)
-    for (const plate of long.members.filter(({ id }) => /^walls\/west\/plate\/(top|cap)\//.test(id))) expect(longest(plate)).toBeLessThanOrEqual(48 + 1e-6)
+    for (const plate of long.members.filter(({ id }) => /^walls\/west\/plate\/(top|cap)\//.test(id))) expect(longOf(plate)).toBeLessThanOrEqual(48 + 1e-6)
     const joints = (part: string): number[] => long.members.filter(({ id }) => new RegExp(`^walls/west/plate/${part}/south/`).test(id)).map(each => stretchOf(each, 'z').to / INCH)
     expect(joints('top').length).toBeGreaterThan(1)
     expect(readAloud(strip ?? platePair(long, 'west'), 'imperial').some(call => call.say.includes('plate joined'))).toBe(true)
@@ -88,7 +83,7 @@ describe('a raked wall, worked by hand', () => {
   test('a shallow ridge stays clear, and the plates meet over the pointed stud', () => {
     const shallow = frame(raked({}, { ridge: '2x6' }))
     expect(stretchOf(find(shallow, 'walls/west/plate/top/south'), 'y').to / INCH).toBeCloseTo(48, 6)
-    expect(longest(find(shallow, 'walls/west/stud/4'))).toBeCloseTo(underPlates(48) - 1.5, 6)
+    expect(longOf(find(shallow, 'walls/west/stud/4'))).toBeCloseTo(underPlates(48) - 1.5, 6)
     expect(stretchOf(find(shallow, 'walls/west/plate/top/north'), 'y').from / INCH).toBeCloseTo(48, 6)
   })
 

@@ -7,14 +7,13 @@ import { widthOf } from '../../plan/piece'
 import { toBuilding, type Vec3 } from '../../geometry'
 import { furnishedSheds, openedSheds, runs } from '../../testing/designs'
 import { frame, type Frame, type Member, type WallName, wallNames } from '../index'
+import { inches, reach } from '../../testing/reading'
 
 const base = newDesign('a', 'imperial')
 /** 12 by 8 ft, walls 8 ft, 2x4 at 16 in, no overhangs, sheets of 4 by 8 ft. */
 const sheathed = (walls: Partial<Design['walls']> = {}, roof: Partial<Design['roof']> = {}): Design =>
   ({ ...base, footprint: { length: 144 * INCH, width: 96 * INCH }, walls: { ...base.walls, height: 96 * INCH, sheathing: usualSheathing.imperial, ...walls }, roof: { ...base.roof, overhang: { eave: 0, gable: 0 }, ...roof } })
-const inches = (mm: number): number => Number((mm / INCH).toFixed(4)) + 0
 const sheets = (made: Frame, of: string): Member[] => made.members.filter(member => member.role === 'wall-sheet' && member.id.startsWith(of))
-const reach = (member: Member, axis: 'x' | 'y' | 'z'): number[] => Object.values(stretchOf(member, axis)).map(inches)
 
 describe('sheets laid out by hand', () => {
   // 144 in of 48 in sheets: three, broken at 48 and 96, on the studs of the 16 in layout; 96 in tall: whole
