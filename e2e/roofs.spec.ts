@@ -35,9 +35,9 @@ test('a new building gets a single slope, from a pitch and from two heights', as
   await expect(page.getByLabel('Ridge', { exact: true })).toBeVisible()
 })
 
-test('rafter ties and collar ties, dragged, said and cut', async ({ page }) => {
+test('rafter ties, collar ties and fascia: dragged, said and cut', async ({ page }) => {
   await openDemo(page, 'Sallow Marsh ringing hut')
-  await page.getByRole('button', { name: 'Ties', exact: true }).click()
+  await page.getByRole('button', { name: 'Ties, fascia', exact: true }).click()
   const dialog = page.getByRole('dialog')
   for (const kind of ['Rafter ties', 'Collar ties']) {
     await choose(page, kind, 'Framed')
@@ -47,12 +47,18 @@ test('rafter ties and collar ties, dragged, said and cut', async ({ page }) => {
   await expect(page.getByRole('alert')).toContainText('The collar ties would meet the ridge board')
   await type(page, 'Collar ties over the plate', '20')
   await expect(page.getByRole('alert')).toHaveCount(0)
+  await dialog.getByRole('combobox', { name: 'Fascia', exact: true }).click()
+  await page.getByRole('option', { name: /^1x6/ }).click()
+  await expect(page.getByRole('listbox')).toHaveCount(0)
   await clean(page)
   await dialog.getByRole('button', { name: 'Close' }).last().click()
   await expect(page.getByRole('dialog')).toHaveCount(0)
   await page.locator('path.wood[data-member^="roof/collar-tie/"]').first().click({ position: { x: 24, y: 4 } })
   await expect(page.locator('.room-card .mark').first()).toHaveText('CT1')
   await expect(page.locator('.room-card')).toContainText('it holds the slopes together, not the walls')
+  await page.locator('path[data-member="roof/north/fascia"]').first().click()
+  await expect(page.locator('.room-card .mark').first()).toHaveText('FA1')
+  await expect(page.locator('.room-card')).toContainText('Its upper edge ripped to the slope')
   const ring = page.getByRole('slider', { name: 'Collar ties over the plate, drag' })
   await ring.focus()
   await page.keyboard.press('ArrowUp')

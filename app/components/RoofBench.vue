@@ -10,8 +10,8 @@ const drawing = computed(() => bench.plan ? roofSection(bench.plan) : null)
 const design = computed(() => bench.design)
 const shapes = ref(false)
 const shapesAsked = ref(false)
-const ties = ref(false)
-const tiesAsked = ref(false)
+const parts = ref(false)
+const partsAsked = ref(false)
 const lumber = ref(false)
 const asked = ref(false)
 const seats = [
@@ -48,8 +48,8 @@ function seatFor(choice: string): Seat {
       <ChoiceField v-if="design.roof.shape === 'gable'" v-model="ridge" label="Ridge" :options="sections" />
       <ChoiceField v-model="seat" label="Seat" :options="seatChoices" />
       <MeasureField v-if="design.roof.shape === 'gable'" path="roof.overhang.gable" :value="design.roof.overhang.gable" />
-      <Button v-if="design.roof.shape === 'gable'" label="Ties" text severity="secondary" icon="pi pi-minus" @click="ties = tiesAsked = true" />
-      <LazyTiesDialog v-if="tiesAsked" v-model="ties" />
+      <Button :label="design.roof.shape === 'gable' ? 'Ties, fascia' : 'Fascia'" text severity="secondary" icon="pi pi-minus" @click="parts = partsAsked = true" />
+      <LazyRoofPartsDialog v-if="partsAsked" v-model="parts" />
       <Button label="Lumber" text severity="secondary" icon="pi pi-sliders-h" @click="lumber = asked = true" />
       <LazyLumberDialog v-if="asked" v-model="lumber" />
     </div>

@@ -123,6 +123,7 @@ function furtherSections({ floor, base, walls, roof }: Design): [string, string]
   const out: [string, string][] = walls.openings.map((opening, i) => [`walls.openings.${i}.header.section`, opening.header.section])
   out.push(['walls.posts.post', walls.posts.post], ['walls.posts.beam', walls.posts.beam], ['walls.slats.section', walls.slats.section])
   for (const kind of tieKinds) if (roof.ties[kind]) out.push([`roof.ties.${kind}.section`, roof.ties[kind].section])
+  for (const part of ['sub', 'face'] as const) if (roof.fascia[part]) out.push([`roof.fascia.${part}`, roof.fascia[part]])
   if (walls.siding) out.push(['walls.siding.section', walls.siding.section])
   if (floor) out.push(['floor.joist', floor.joist])
   if (floor?.deck.kind === 'boards') out.push(['floor.deck.section', floor.deck.section])

@@ -30,6 +30,9 @@ export const usualTies: Readonly<Record<'imperial' | 'metric', Readonly<Record<T
   metric: { rafter: { section: '47x125', height: 0, every: 2 }, collar: { section: '38x89', height: 300, every: 2 } },
 }
 
+/** Boards along the tails by their sections: the sub-fascia, and the fascia on it or on the tails; null without. */
+export interface Fascia { readonly sub: string | null, readonly face: string | null }
+
 export interface Roof {
   readonly shape: RoofShapeName
   /** The high wall of a single slope; its own height, where it has one, gives the pitch. */
@@ -45,6 +48,7 @@ export interface Roof {
   readonly tail: 'plumb'
   /** Of a gable; null without. */
   readonly ties: Readonly<Record<TieKind, Ties | null>>
+  readonly fascia: Fascia
 }
 
 const seatSchema = z.discriminatedUnion('rule', [
@@ -75,9 +79,10 @@ export const roofSchema = z.strictObject({
   seat: seatSchema,
   tail: z.literal('plumb').default('plumb'),
   ties: z.strictObject({ rafter: tiesSchema, collar: tiesSchema }).default({ rafter: null, collar: null }),
+  fascia: z.strictObject({ sub: z.string().min(1).max(40).nullable().default(null), face: z.string().min(1).max(40).nullable().default(null) }).default({ sub: null, face: null }),
 })
 
 export const defaultRoof: Roof = {
   shape: 'gable', high: 'north', pitch: { rise: 6, run: 12 }, rafter: '2x6', spacing: 609.6, ridge: '2x8',
-  overhang: { eave: 304.8, gable: 203.2 }, seat: { rule: 'full-bearing' }, tail: 'plumb', ties: { rafter: null, collar: null },
+  overhang: { eave: 304.8, gable: 203.2 }, seat: { rule: 'full-bearing' }, tail: 'plumb', ties: { rafter: null, collar: null }, fascia: { sub: null, face: null },
 }

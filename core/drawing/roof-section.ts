@@ -33,7 +33,8 @@ function sectionMembers(frame: Frame): Member[] {
     const all = frame.members.filter(({ role }) => role === `${kind}-tie`)
     return all.slice(Math.floor(all.length / 2), Math.floor(all.length / 2) + 1)
   })
-  return [...ties, ...frame.members.filter(({ id }) => id === 'roof/ridge' || wall.test(id)), ...rafters]
+  const fascia = frame.members.filter(({ role }) => role === 'sub-fascia' || role === 'fascia')
+  return [...ties, ...fascia, ...frame.members.filter(({ id }) => id === 'roof/ridge' || wall.test(id)), ...rafters]
 }
 
 const foot = (x: number): { x: number, y: number } => ({ x, y: 0 })

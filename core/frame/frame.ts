@@ -1,4 +1,4 @@
-import { type Design, ownSections, settled, type SideName, sideNames, type TieKind, wallFoot } from '../design'
+import { type Design, ownSections, settled, type SideName, sideNames, wallFoot } from '../design'
 import { findSection, type Section } from '../lumber'
 import { turnOf } from '../survey'
 import { baseFoot, type BaseFrame, type BaseAsk, emptyBase, frameBase } from './base'
@@ -50,8 +50,9 @@ export function frame(asked: Design, memory: Memory = newMemory()): Frame {
     return found
   }
   const plate = section(design.walls.stud)
-  const tie = (kind: TieKind): Section | null => design.roof.ties[kind] && section(design.roof.ties[kind].section)
-  const lumber: RoofLumber = { rafter: section(design.roof.rafter), ridge: section(design.roof.ridge), plate, ties: { rafter: tie('rafter'), collar: tie('collar') } }
+  const { ties, fascia } = design.roof
+  const some = (name: string | null | undefined): Section | null => name ? section(name) : null
+  const lumber: RoofLumber = { rafter: section(design.roof.rafter), ridge: section(design.roof.ridge), plate, ties: { rafter: some(ties.rafter?.section), collar: some(ties.collar?.section) }, fascia: { sub: some(fascia.sub), face: some(fascia.face) } }
   const below = memory.last('below', [design.base, design.floor, design.site, design.footprint, design.lumber, design.units], () => frameBelow(design, section))
   const { walls: wallsAsked, footprint, base, units } = design
   const lines = memory.last('lines', [below.floor, footprint, design.roof.spacing, design.roof.rafter, design.lumber], () => stackLines(design, below.floor, lumber.rafter))

@@ -4,7 +4,7 @@ import type { Section } from '../lumber'
 import type { Memory } from './memory'
 
 export type Role =
-  | 'rafter' | 'ridge' | 'rafter-tie' | 'collar-tie' | 'bottom-plate' | 'top-plate' | 'stud'
+  | 'rafter' | 'ridge' | 'rafter-tie' | 'collar-tie' | 'sub-fascia' | 'fascia' | 'bottom-plate' | 'top-plate' | 'stud'
   | 'king' | 'jack' | 'cripple' | 'header' | 'packing' | 'sill' | 'gable-stud' | 'wall-sheet' | 'brace' | 'wall-post' | 'wall-beam' | 'knee' | 'slat'
   | 'rim' | 'joist' | 'floor-header' | 'block' | 'deck-sheet' | 'deck-board' | 'border' | 'skid' | 'beam' | 'post'
 

@@ -12,6 +12,8 @@ export type Problem =
   | { readonly code: 'slope-falls', readonly path: `walls.sides.${SideName}.height`, readonly side: SideName, readonly least: number }
   | { readonly code: 'seat-wants-mouth', readonly path: 'roof.seat.rule' }
   | { readonly code: 'ridge-into-wall', readonly path: 'roof.ridge', readonly by: number }
+  | { readonly code: 'fascia-no-room', readonly path: `roof.overhang.${'eave' | 'high'}`, readonly side: SideName, readonly least: number }
+  | { readonly code: 'fascia-below-deck', readonly path: `roof.fascia.${'sub' | 'face'}`, readonly side: SideName, readonly by: number }
   | { readonly code: 'tie-meets-ridge', readonly path: `roof.ties.${TieKind}.height`, readonly kind: TieKind, readonly most: number }
   | { readonly code: 'rafter-off-plate', readonly path: 'roof.seat.height', readonly most: number }
   | { readonly code: 'seat-through-rafter', readonly path: 'roof.seat.height', readonly least: number }

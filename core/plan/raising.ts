@@ -4,10 +4,10 @@ import type { Plan } from './plan'
 /** A step of putting the building up: what goes up together, boards and parts by their ids. */
 export interface RaisingStep { readonly name: RaisingName, readonly members: readonly string[] }
 
-const order = ['supports', 'base', 'floor', 'porch', 'deck', 'south-wall', 'north-wall', 'east-wall', 'west-wall', 'partitions', 'caps', 'ridge', 'rafters', 'ties', 'gables', 'sheets'] as const
+const order = ['supports', 'base', 'floor', 'porch', 'deck', 'south-wall', 'north-wall', 'east-wall', 'west-wall', 'partitions', 'caps', 'ridge', 'rafters', 'ties', 'fascia', 'gables', 'sheets'] as const
 export type RaisingName = typeof order[number]
 
-/** Which step a member belongs to, in the usual order: base, floor frame, deck, walls, the lapped plates that tie them, ridge, rafters, their ties, gables, and sheets that are cut round tails (trade book, section 2; common practice, no source). */
+/** Which step a member belongs to, in the usual order: base, floor frame, deck, walls, the lapped plates that tie them, ridge, rafters, their ties, fascia, gables, and sheets that are cut round tails (trade book, section 2; common practice, no source). */
 function stepOf({ id, role }: Pick<Member, 'id' | 'role'>, roundTails: boolean, lapped: (wall: string) => boolean): RaisingName {
   if (role === 'post') return 'supports'
   if (id.includes('/gable/')) return 'gables'
@@ -19,6 +19,7 @@ function stepOf({ id, role }: Pick<Member, 'id' | 'role'>, roundTails: boolean, 
   if (role === 'ridge') return 'ridge'
   if (role === 'rafter') return 'rafters'
   if (role === 'rafter-tie' || role === 'collar-tie') return 'ties'
+  if (role === 'sub-fascia' || role === 'fascia') return 'fascia'
   if (id.includes('/plate/cap') && lapped(id.split('/')[1] ?? '')) return 'caps'
   if (id.startsWith('walls/partition-')) return 'partitions'
   return `${id.split('/')[1] as 'south' | 'north' | 'east' | 'west'}-wall`

@@ -19,12 +19,12 @@ const layout = fc.constantFrom(...layouts)
 const further = () => fc.record({
   layouts: fc.record({ south: layout, east: layout, north: layout, west: layout }), uneven: fc.option(between(-700, 700)), gableLower: fc.option(between(0, 500)), stack: fc.constantFrom(...stacks), bracing: fc.constantFrom(...bracings), gables: fc.constantFrom('studs' as const, 'studs' as const, 'raked' as const, 'raked' as const, 'open' as const), step: fc.option(fc.record({ at: between(0.1, 0.9), by: between(-500, 500) })),
   longest: fc.constantFrom(2400, 3000, 4876.8), built: fc.array(fc.constantFrom('studs' as const, 'studs' as const, 'posts' as const), { minLength: 4, maxLength: 4 }), covered: fc.array(fc.constantFrom('sheets' as const, 'sheets' as const, 'slats' as const, 'open' as const), { minLength: 4, maxLength: 4 }), joint: fc.constantFrom(...beamJoints), knee: fc.constantFrom(0, 600),
-  shape: fc.constantFrom('gable' as const, 'gable' as const, 'single-slope' as const), high: fc.constantFrom('north' as const, 'south' as const), over: fc.option(noneOr(450)), ties: fc.record({ rafter: tie, collar: tie }),
+  shape: fc.constantFrom('gable' as const, 'gable' as const, 'single-slope' as const), high: fc.constantFrom('north' as const, 'south' as const), over: fc.option(noneOr(450)), ties: fc.record({ rafter: tie, collar: tie }), fascia: fc.record({ sub: fc.constantFrom(null, '2x6', '38x140'), face: fc.constantFrom(null, '1x6', '22x150') }),
   sheathing: fc.option(fc.record({ thickness: between(9, 18), way: fc.constantFrom(...sheetWays), top: fc.constantFrom(...sheetTops), drop: noneOr(250), wide: fc.constantFrom(1200, 1219.2) })),
 })
 
 function furtherOf(more: ReturnType<typeof further> extends fc.Arbitrary<infer T> ? T : never, { height, width }: { readonly height: number, readonly width: number }): Partial<Walls> {
-  const { layouts: from, uneven, gableLower, step, sheathing, shape: _shape, high: _high, over: _over, ties: _ties, built, covered, joint, knee, ...rest } = more
+  const { layouts: from, uneven, gableLower, step, sheathing, shape: _shape, high: _high, over: _over, ties: _ties, fascia: _fascia, built, covered, joint, knee, ...rest } = more
   const side = (i: number, name: keyof typeof from, own: number | null) => ({ layout: from[name], height: own, step: name === 'east' && step ? { at: step.at * width, height: Math.max(400, height + step.by) } : null, build: built[i] ?? 'studs', cover: covered[i] ?? 'sheets' })
   const north = uneven === null ? null : Math.max(400, height + uneven)
   const west = gableLower === null ? null : Math.max(400, Math.min(height, north ?? height) - gableLower)
@@ -52,7 +52,7 @@ export const gableSheds: fc.Arbitrary<Design> = fc.record({
 })
 
 /** Random gable sheds whose walls have layouts, heights, diagonals and sheets of their own. */
-export const furnishedSheds: fc.Arbitrary<Design> = fc.record({ shed: gableSheds, more: further() }).map(({ shed, more }) => ({ ...shed, roof: { ...shed.roof, shape: more.shape, high: more.high, ties: more.ties, overhang: { ...shed.roof.overhang, high: more.over } }, walls: { ...shed.walls, ...furtherOf(more, { height: shed.walls.height, width: shed.footprint.width }) } }))
+export const furnishedSheds: fc.Arbitrary<Design> = fc.record({ shed: gableSheds, more: further() }).map(({ shed, more }) => ({ ...shed, roof: { ...shed.roof, shape: more.shape, high: more.high, ties: more.ties, fascia: more.fascia, overhang: { ...shed.roof.overhang, high: more.over } }, walls: { ...shed.walls, ...furtherOf(more, { height: shed.walls.height, width: shed.footprint.width }) } }))
 
 /** How many random cases a property runs: set EARLY_WREN_RUNS for more. */
 export const runs = (usual: number): number => Number(process.env.EARLY_WREN_RUNS ?? usual)

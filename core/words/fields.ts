@@ -13,7 +13,7 @@ export const fieldNames: Record<string, string> = {
   'walls.openings.*.at': 'Middle', 'walls.openings.*.foot': 'Lower edge', 'walls.openings.*.unit.width': 'Unit, width', 'walls.openings.*.unit.height': 'Unit, height', 'walls.openings.*.clearance.width': 'Wider by', 'walls.openings.*.clearance.height': 'Taller by',
   'roof': 'Roof', 'roof.shape': 'Roof shape', 'roof.pitch': 'Pitch', 'roof.pitch.rise': 'Pitch, rise', 'roof.pitch.run': 'Pitch, run', 'roof.rafter': 'Rafters', 'roof.spacing': 'Rafter spacing', 'roof.ridge': 'Ridge',
   'roof.overhang': 'Overhang', 'roof.overhang.eave': 'Overhang at the eaves', 'roof.overhang.gable': 'Overhang at the gables', 'roof.overhang.high': 'Overhang at the high wall', 'roof.high': 'High wall',
-  'roof.seat': 'Seat', 'roof.seat.rule': 'Seat', 'roof.seat.height': 'Height above plate', 'roof.seat.measured': 'Third measured', 'roof.tail': 'Tail', 'roof.ties': 'Ties', 'roof.ties.rafter': 'Rafter ties', 'roof.ties.collar': 'Collar ties', 'roof.ties.rafter.section': 'Rafter ties', 'roof.ties.collar.section': 'Collar ties', 'roof.ties.rafter.height': 'Rafter ties over the plate', 'roof.ties.collar.height': 'Collar ties over the plate', 'roof.ties.rafter.every': 'Rafter ties', 'roof.ties.collar.every': 'Collar ties',
+  'roof.seat': 'Seat', 'roof.seat.rule': 'Seat', 'roof.seat.height': 'Height above plate', 'roof.seat.measured': 'Third measured', 'roof.tail': 'Tail', 'roof.fascia': 'Fascia', 'roof.fascia.sub': 'Sub-fascia', 'roof.fascia.face': 'Fascia', 'roof.ties': 'Ties', 'roof.ties.rafter': 'Rafter ties', 'roof.ties.collar': 'Collar ties', 'roof.ties.rafter.section': 'Rafter ties', 'roof.ties.collar.section': 'Collar ties', 'roof.ties.rafter.height': 'Rafter ties over the plate', 'roof.ties.collar.height': 'Collar ties over the plate', 'roof.ties.rafter.every': 'Rafter ties', 'roof.ties.collar.every': 'Collar ties',
   'floor': 'Floor', 'floor.joist': 'Rims and joists', 'floor.spacing': 'Joist spacing', 'floor.runs': 'Joists run', 'floor.ends': 'End joists', 'floor.blocking': 'Blocks', 'floor.hold': 'Joist ends', 'floor.joint': 'Joint from the west', 'floor.doubled': 'Doubled joists',
   'floor.deck': 'Deck', 'floor.deck.kind': 'Deck', 'floor.deck.thickness': 'Sheet thickness', 'floor.deck.section': 'Deck boards', 'floor.deck.gap': 'Gap', 'floor.porch': 'Porch', 'floor.porch.depth': 'Porch depth', 'floor.porch.gap': 'Gap on the porch', 'floor.porch.board': 'Porch boards', 'floor.openings': 'Openings in the floor',
   'floor.openings.*.x': 'Opening, from the west', 'floor.openings.*.y': 'Opening, from the south', 'floor.openings.*.length': 'Opening, length', 'floor.openings.*.width': 'Opening, width',
@@ -37,6 +37,8 @@ export const roleNames: Record<Role, { one: string, many: string }> = {
   'ridge': { one: 'ridge board', many: 'ridge boards' },
   'rafter-tie': { one: 'rafter tie', many: 'rafter ties' },
   'collar-tie': { one: 'collar tie', many: 'collar ties' },
+  'sub-fascia': { one: 'sub-fascia', many: 'sub-fascias' },
+  'fascia': { one: 'fascia board', many: 'fascia boards' },
   'bottom-plate': { one: 'bottom plate', many: 'bottom plates' },
   'top-plate': { one: 'top plate', many: 'top plates' },
   'stud': { one: 'stud', many: 'studs' },
@@ -91,6 +93,7 @@ export function adviseOn(role: Role): string {
     case 'skid': return 'Treat the cut ends.'
     case 'header': return 'On edge, crown up, its plies packed out to the wall; its depth is yours to have checked.'
     case 'packing': return 'Between the plies, nailed and glued with them.'
+    case 'sub-fascia': case 'fascia': return 'Its upper edge ripped to the slope before it is cut to length; snap a line over the tails first, and plane what stands proud.'
     case 'rafter-tie': return 'Nailed to both rafters over the plates; its splice, if it has one, and its nails by local code.'
     case 'collar-tie': return 'Up under the ridge, nailed to both rafters: it holds the slopes together, not the walls.'
     case 'rafter': case 'ridge': case 'joist': case 'rim': case 'beam': case 'floor-header': return 'Cut one, try it on the building, then trace it. Crown up.'

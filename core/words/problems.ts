@@ -16,6 +16,8 @@ export function sayProblem(problem: Problem, units: Units): string {
     case 'slope-falls': return `The ${problem.side} wall is the high one and the roof would hardly fall from it. Make it at least ${mm(problem.least)}.`
     case 'seat-wants-mouth': return 'A rafter over two walls needs a bird\'s mouth on both. Choose another seat.'
     case 'ridge-into-wall': return `The ridge board reaches ${mm(problem.by)} below the top of the walls. Use a shallower ridge or a steeper pitch.`
+    case 'fascia-no-room': return `The ${problem.side} overhang leaves no room for fascia beside the wall. Make it at least ${mm(problem.least)}.`
+    case 'fascia-below-deck': return `The ${problem.side} fascia would hang ${mm(problem.by)} below the deck. Use a lower board, or less overhang.`
     case 'tie-meets-ridge': return problem.most < 0 ? `There is no room for ${problem.kind} ties under the ridge board. Use shallower ties, a shallower ridge or a steeper roof.` : `The ${problem.kind} ties would meet the ridge board. Put their lower edge ${mm(problem.most)} over the plate at most.`
     case 'rafter-off-plate': return `At this height above plate the rafter does not touch the wall. Make it ${mm(problem.most)} at most.`
     case 'seat-through-rafter': return `The seat takes the whole rafter. Make the height above plate at least ${mm(problem.least)}, the rafter deeper or the slope less.`

@@ -6,6 +6,7 @@ import { level, SPARE, squareBoard } from '../between'
 import { onCentre, type Stretch, withLayout } from '../layout'
 import type { BuildingCut, Order } from '../member'
 import type { Problem } from '../problem'
+import { fasciaOrders } from './fascia'
 import { heightAbovePlate } from './seat'
 import { tieOrders } from './ties'
 import type { RoofDatum, RoofLumber, RoofShape, SlopeDatum } from './shape'
@@ -18,7 +19,8 @@ export const gable: RoofShape = {
     const blocked = problems.some(problem => problem.code === 'rafter-no-length' || problem.code === 'ridge-off-span' || problem.code === 'spacing-too-tight' || problem.code === 'seat-through-rafter')
     if (blocked) return { datum, problems, orders: [] }
     const ties = tieOrders(design, lumber, datum, rafterPlaces(design, lumber.rafter))
-    return { datum, problems: [...problems, ...ties.problems], orders: [ridgeOrder(design, lumber, datum), ...rafterOrders(design, lumber, datum), ...ties.orders] }
+    const fascia = fasciaOrders(design, lumber, datum, rafterPlaces(design, lumber.rafter), under)
+    return { datum, problems: [...problems, ...ties.problems, ...fascia.problems], orders: [ridgeOrder(design, lumber, datum), ...rafterOrders(design, lumber, datum), ...ties.orders, ...fascia.orders] }
   },
 }
 

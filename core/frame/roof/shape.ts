@@ -5,7 +5,7 @@ import type { Order } from '../member'
 import type { Problem } from '../problem'
 
 /** Sections a roof is framed of. */
-export interface RoofLumber { readonly rafter: Section, readonly ridge: Section, readonly plate: Section, /** Null without. */ readonly ties: Readonly<Record<TieKind, Section | null>> }
+export interface RoofLumber { readonly rafter: Section, readonly ridge: Section, readonly plate: Section, /** Null without. */ readonly ties: Readonly<Record<TieKind, Section | null>>, readonly fascia: Readonly<Record<'sub' | 'face', Section | null>> }
 
 /** The faces of the building that cut one slope's rafters. Each looks away from the rafter, or out of the roof. */
 export interface SlopeDatum {

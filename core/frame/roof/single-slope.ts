@@ -4,6 +4,7 @@ import { radians } from '../../measure'
 import { SPARE } from '../between'
 import type { Order } from '../member'
 import type { Problem } from '../problem'
+import { fasciaOrders } from './fascia'
 import { rafterPlaces, seatCut } from './gable'
 import { heightAbovePlate } from './seat'
 import type { RoofDatum, RoofLumber, RoofShape, SlopeDatum } from './shape'
@@ -20,7 +21,10 @@ export const singleSlope: RoofShape = {
     const datum = datumOf(design, lumber)
     const problems = problemsOf(design, lumber, datum, under)
     const blocked = problems.some(({ code }) => code === 'rafter-no-length' || code === 'slope-falls' || code === 'spacing-too-tight' || code === 'seat-through-rafter' || code === 'seat-wants-mouth')
-    return { datum, problems, orders: blocked ? [] : rafterPlaces(design, lumber.rafter).map((at, i) => rafterOrder(design, lumber, datum, i + 1, at.from)) }
+    if (blocked) return { datum, problems, orders: [] }
+    const places = rafterPlaces(design, lumber.rafter)
+    const fascia = fasciaOrders(design, lumber, datum, places, under)
+    return { datum, problems: [...problems, ...fascia.problems], orders: [...places.map((at, i) => rafterOrder(design, lumber, datum, i + 1, at.from)), ...fascia.orders] }
   },
 }
 
