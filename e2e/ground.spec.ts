@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises'
 import type { Page } from '@playwright/test'
-import { choose, clean, expect, newBuilding, openDemo, test, type } from './fixtures'
+import { choose, clean, dialogReady, expect, newBuilding, openDemo, test, type } from './fixtures'
 
 const field = (page: Page, name: string) => page.getByLabel(name, { exact: true })
 
@@ -21,6 +21,7 @@ test('a new building from the stake to the deck', async ({ page }) => {
   await page.getByRole('button', { name: 'Add a line of the plot' }).click()
   await type(page, 'Setback', '30\'')
   await page.getByRole('button', { name: /cautions/ }).click()
+  await dialogReady(page)
   await expect(page.getByRole('dialog')).toContainText('the setback is 30\' 0"')
   await page.keyboard.press('Escape')
   await type(page, 'Setback', '5\'')
@@ -53,6 +54,7 @@ test('a new building from the stake to the deck', async ({ page }) => {
   await page.getByRole('button', { name: 'Rock stopped the hole' }).click()
   await type(page, 'Depth reached', '1\' 6"')
   await page.getByRole('button', { name: /cautions/ }).click()
+  await dialogReady(page)
   await expect(page.getByRole('dialog')).toContainText('Rock stopped a hole at 1\' 6", above the frost depth of 3\' 4"')
   await page.keyboard.press('Escape')
   await page.getByRole('button', { name: 'From the south' }).click()
@@ -105,6 +107,7 @@ test('a service under a post is said, with how near', async ({ page }) => {
     await page.keyboard.press('Enter')
   }
   await page.getByRole('button', { name: /cautions/ }).click()
+  await dialogReady(page)
   await expect(page.getByRole('dialog')).toContainText(/0" from “Old drain” to where 3 holes or posts go; 2' 0" is asked/)
   await page.getByRole('listitem').filter({ hasText: 'Old drain' }).getByRole('button', { name: 'Show the piece' }).click()
   await expect(page.locator('.room-card')).toContainText('post')

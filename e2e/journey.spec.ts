@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises'
 import type { Download, Page } from '@playwright/test'
-import { expect, openDemo, test } from './fixtures'
+import { dialogReady, expect, openDemo, test } from './fixtures'
 
 const read = async (download: Download): Promise<string> => readFile(await download.path(), 'utf8')
 
@@ -144,6 +144,7 @@ test('each wall is shown, and a choice of section, corner and plates changes its
   }
   await page.getByRole('button', { name: 'South', exact: true }).click()
   await page.getByRole('button', { name: 'Walls', exact: true }).click()
+  await dialogReady(page)
   await page.getByRole('combobox', { name: 'Corners' }).click()
   await page.getByRole('option', { name: 'Nailer laid flat' }).click()
   await expect(marks).toHaveAccessibleName(/: 0", 1 1\/2", 1' 3 1\/4"/)
@@ -154,6 +155,7 @@ test('each wall is shown, and a choice of section, corner and plates changes its
   await page.locator('path.wood[data-member="walls/south/plate/bottom"]').first().click()
   await expect(page.locator('.room-card .mark').first()).toHaveText('BP1')
   await page.getByRole('button', { name: /cautions/ }).click()
+  await dialogReady(page)
   await expect(page.getByRole('dialog')).toContainText('single top plate')
 })
 
@@ -176,6 +178,7 @@ test('every school of the bird\'s mouth is there, and own sizes can be added', a
   await choose('None: level cut')
   await expect(page.getByRole('alert')).toContainText('runs out before the overhang ends')
   await page.getByRole('button', { name: 'Lumber' }).click()
+  await dialogReady(page)
   await page.getByLabel('Name', { exact: true }).fill('barn 3x12')
   await page.getByLabel('Thickness').fill('3')
   await page.getByLabel('Depth').fill('oak')

@@ -1,4 +1,4 @@
-import { choose, clean, expect, newBuilding, openDemo, test, type } from './fixtures'
+import { choose, clean, dialogReady, expect, newBuilding, openDemo, test, type } from './fixtures'
 
 test('a new building gets a single slope, from a pitch and from two heights', async ({ page }) => {
   await newBuilding(page)
@@ -38,6 +38,7 @@ test('a new building gets a single slope, from a pitch and from two heights', as
 test('rafter ties, collar ties and fascia: dragged, said and cut', async ({ page }) => {
   await openDemo(page, 'Sallow Marsh ringing hut')
   await page.getByRole('button', { name: 'Ties, fascia', exact: true }).click()
+  await dialogReady(page)
   const dialog = page.getByRole('dialog')
   for (const kind of ['Rafter ties', 'Collar ties']) {
     await choose(page, kind, 'Framed')

@@ -1,4 +1,4 @@
-import { expect, openDemo, test } from './fixtures'
+import { dialogReady, expect, openDemo, test } from './fixtures'
 
 const rubbish = ['banana', '-4', '1/0', '1,5', '', '999999 ft', '12 6', '<b>', 'NaN']
 
@@ -38,6 +38,7 @@ test('rubbish in the name, the moisture and an own size is refused where it stan
   await name.press('Enter')
   await expect(name).toHaveValue('Sallow Marsh ringing hut')
   await page.getByRole('button', { name: 'Lumber' }).click()
+  await dialogReady(page)
   const dialog = page.getByRole('dialog')
   for (const text of ['wet', '-1', '900', '']) {
     await page.getByLabel('Moisture').fill(text)

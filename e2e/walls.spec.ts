@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises'
 import type { Page } from '@playwright/test'
-import { choose, clean, expect, newBuilding, openDemo, test } from './fixtures'
+import { choose, clean, dialogReady, expect, newBuilding, openDemo, test } from './fixtures'
 
 const marks = (page: Page) => page.getByRole('img', { name: /marked as a pair/ })
 
@@ -9,6 +9,7 @@ test('salvaged units size a wall, and its openings can be given others', async (
   await page.getByRole('link', { name: /^walls/i }).click()
   await expect(marks(page)).toBeVisible()
   await page.getByRole('button', { name: 'On hand' }).click()
+  await dialogReady(page)
   const dialog = page.getByRole('dialog')
   await expect(dialog).toContainText('Add what you have')
   await expect(dialog.getByRole('button', { name: 'Size the south wall from them' })).toBeDisabled()
@@ -77,6 +78,7 @@ test('a wall laid out from its far end, made higher, sheathed, braced and parted
 
   // one wall's own height: the roof follows, and what can't be is said
   await page.getByRole('button', { name: 'Walls', exact: true }).click()
+  await dialogReady(page)
   await choose(page, 'Height', 'Its own')
   await expect(page.getByRole('dialog').getByLabel('Height of the south wall', { exact: true })).toBeVisible()
   await page.getByRole('button', { name: 'Close', exact: true }).last().click()
@@ -96,6 +98,7 @@ test('a wall laid out from its far end, made higher, sheathed, braced and parted
   await page.getByRole('link', { name: /^walls/i }).click()
 
   await page.getByRole('button', { name: 'Walls', exact: true }).click()
+  await dialogReady(page)
   await choose(page, 'Diagonals', 'Let in, outside')
   await choose(page, 'Studs stand', 'Under the rafters')
   await clean(page)
@@ -142,6 +145,7 @@ test('a wall laid out from its far end, made higher, sheathed, braced and parted
 test('a side of posts and beam, slatted, and what it can\'t have', async ({ page }) => {
   await openDemo(page, 'Sallow Marsh ringing hut', 'walls')
   await page.getByRole('button', { name: 'Walls', exact: true }).click()
+  await dialogReady(page)
   await choose(page, 'Built of', 'Posts, beam')
   await page.getByRole('button', { name: 'Close', exact: true }).last().click()
   await expect(page.getByRole('dialog')).toHaveCount(0)
@@ -150,6 +154,7 @@ test('a side of posts and beam, slatted, and what it can\'t have', async ({ page
   await expect(page.locator('.room-card .mark').first()).toHaveText('WP1')
   await expect(page.locator('.room-card')).toContainText('3 wall posts')
   await page.getByRole('button', { name: 'Walls', exact: true }).click()
+  await dialogReady(page)
   await page.getByRole('combobox', { name: 'Posts', exact: true }).click()
   await page.getByRole('option', { name: /^6x6 / }).click()
   await expect(page.getByRole('alert')).toContainText('The posts are deeper than the walls')
@@ -185,6 +190,7 @@ test('raked gable walls, and one that steps', async ({ page }) => {
   await page.goBack()
   await page.getByRole('button', { name: 'West', exact: true }).click()
   await page.getByRole('button', { name: 'Walls', exact: true }).click()
+  await dialogReady(page)
   await choose(page, 'Gables', 'Studs')
   await choose(page, 'Its top', 'Steps')
   const from = page.getByRole('dialog').getByLabel('From there on')
