@@ -10,6 +10,7 @@ export type Problem =
   | { readonly code: 'ridge-off-span', readonly path: `walls.sides.${SideName}.height`, readonly most: number }
   | { readonly code: 'gable-over-eaves', readonly path: `walls.sides.${SideName}.height`, readonly side: SideName, readonly most: number }
   | { readonly code: 'slope-falls', readonly path: `walls.sides.${SideName}.height`, readonly side: SideName, readonly least: number }
+  | { readonly code: 'slope-steep', readonly path: `walls.sides.${SideName}.height`, readonly side: SideName, readonly most: number }
   | { readonly code: 'seat-wants-mouth', readonly path: 'roof.seat.rule' }
   | { readonly code: 'ridge-into-wall', readonly path: 'roof.ridge', readonly by: number }
   | { readonly code: 'fascia-no-room', readonly path: `roof.overhang.${'eave' | 'high'}`, readonly side: SideName, readonly least: number }

@@ -87,6 +87,7 @@ describe('a single slope, worked by hand', () => {
 
   test.each<[string, Design, string]>([
     ['a high wall no higher than the low', shed({}, own(84)), 'slope-falls'],
+    ['a high wall that makes it steeper than 70 degrees', { ...shed({ overhang: { eave: 0, gable: 0 } }, { ...own(168), height: 20 * INCH }), footprint: { length: 144 * INCH, width: 48 * INCH } }, 'slope-steep'],
     ['a rafter cut level along the bottom', shed({ seat: { rule: 'none' } }), 'seat-wants-mouth'],
     ['rafters that touch', shed({ spacing: 60 }), 'spacing-too-tight'],
     ['an overhang that reaches the deck', shed({ pitch: { rise: 30, run: 12 }, overhang: { eave: 40 * INCH, gable: 0 } }), 'tail-below-deck'],

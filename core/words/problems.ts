@@ -14,6 +14,7 @@ export function sayProblem(problem: Problem, units: Units): string {
     case 'ridge-off-span': return `With one eave wall this much higher the ridge leaves the span. Make it ${mm(problem.most)} at most, or the roof steeper.`
     case 'gable-over-eaves': return `The ${problem.side} wall would stand into the rafters. Make it no higher than the lower eave wall, ${mm(problem.most)}.`
     case 'slope-falls': return `The ${problem.side} wall is the high one and the roof would hardly fall from it. Make it at least ${mm(problem.least)}.`
+    case 'slope-steep': return `The ${problem.side} wall is so much higher that the roof would be steeper than 70°. Make it ${mm(problem.most)} at most.`
     case 'seat-wants-mouth': return 'A rafter over two walls needs a bird\'s mouth on both. Choose another seat.'
     case 'ridge-into-wall': return `The ridge board reaches ${mm(problem.by)} below the top of the walls. Use a shallower ridge or a steeper pitch.`
     case 'fascia-no-room': return `The ${problem.side} overhang leaves no room for fascia beside the wall. Make it at least ${mm(problem.least)}.`

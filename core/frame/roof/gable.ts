@@ -7,7 +7,7 @@ import { onCentre, type Stretch, withLayout } from '../layout'
 import type { BuildingCut, Order } from '../member'
 import type { Problem } from '../problem'
 import { fasciaOrders } from './fascia'
-import { heightAbovePlate } from './seat'
+import { heightAbovePlate, seatProblems } from './seat'
 import { tieOrders } from './ties'
 import type { RoofDatum, RoofLumber, RoofShape, SlopeDatum } from './shape'
 
@@ -56,17 +56,13 @@ function gableProblems(design: Design, { rafter, ridge, plate }: RoofLumber, dat
   if (roof.spacing < 2 * rafter.thickness) problems.push({ code: 'spacing-too-tight', path: 'roof.spacing', least: 2 * rafter.thickness })
   const into = high - (datum.highest - ridge.depth)
   if (into > 1e-6) problems.push({ code: 'ridge-into-wall', path: 'roof.ridge', by: into })
-  if (lift > plumb + 1e-6) problems.push({ code: 'rafter-off-plate', path: 'roof.seat.height', most: plumb })
-  if (lift < LEAST_OVER_PLATE) problems.push({ code: 'seat-through-rafter', path: 'roof.seat.height', least: LEAST_OVER_PLATE })
+  problems.push(...seatProblems(lift, plumb))
   const levelReach = lift / Math.tan(slope)
   if (roof.seat.rule === 'none' && roof.overhang.eave > levelReach - 1) problems.push({ code: 'tail-lost', path: 'roof.overhang.eave', most: Math.max(0, levelReach - 1) })
   const mostFall = (Math.min(south.height - under.south, north.height - under.north) + lift - plumb) / Math.tan(slope)
   if (roof.seat.rule !== 'none' && roof.overhang.eave > mostFall) problems.push({ code: 'tail-below-deck', path: 'roof.overhang.eave', most: Math.max(0, mostFall) })
   return problems
 }
-
-/** mm of rafter that must be left, plumb, over the outside of the plate. */
-const LEAST_OVER_PLATE = 5
 
 function ridgeOrder(design: Design, { ridge }: RoofLumber, datum: RoofDatum): Order {
   const { footprint, roof } = design

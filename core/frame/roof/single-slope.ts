@@ -1,4 +1,4 @@
-import { type Design, heightOf } from '../../design'
+import { type Design, heightOf, limits } from '../../design'
 import { place, planeAt, scale, subtract, vec } from '../../geometry'
 import { radians } from '../../measure'
 import { SPARE } from '../between'
@@ -6,11 +6,8 @@ import type { Order } from '../member'
 import type { Problem } from '../problem'
 import { fasciaOrders } from './fascia'
 import { rafterPlaces, seatCut } from './gable'
-import { heightAbovePlate } from './seat'
+import { heightAbovePlate, seatProblems } from './seat'
 import type { RoofDatum, RoofLumber, RoofShape, SlopeDatum } from './shape'
-
-/** Least slope that rafters are cut at, degrees: that of the document. */
-const LEAST_ANGLE = 2
 
 /**
  * One slope from a high eave wall to a low one, of the height that the pitch asks for. Each rafter has a bird's mouth on both: its plumb side stands against the low wall's outside, and
@@ -20,7 +17,7 @@ export const singleSlope: RoofShape = {
   frame(design, lumber, under) {
     const datum = datumOf(design, lumber)
     const problems = problemsOf(design, lumber, datum, under)
-    const blocked = problems.some(({ code }) => code === 'rafter-no-length' || code === 'slope-falls' || code === 'spacing-too-tight' || code === 'seat-through-rafter' || code === 'seat-wants-mouth')
+    const blocked = problems.some(({ code }) => code === 'rafter-no-length' || code === 'slope-falls' || code === 'slope-steep' || code === 'spacing-too-tight' || code === 'seat-through-rafter' || code === 'seat-wants-mouth')
     if (blocked) return { datum, problems, orders: [] }
     const places = rafterPlaces(design, lumber.rafter)
     const fascia = fasciaOrders(design, lumber, datum, places, under)
@@ -63,21 +60,20 @@ function problemsOf(design: Design, { rafter, plate }: RoofLumber, { angle, slop
   const problems: Problem[] = []
   const least = 3 * plate.depth
   if (footprint.width < least) problems.push({ code: 'rafter-no-length', path: 'footprint.width', least })
-  if (angle < LEAST_ANGLE - 1e-6) problems.push({ code: 'slope-falls', path: `walls.sides.${roof.high}.height`, side: roof.high, least: slopes[low].height + run * Math.tan(radians(LEAST_ANGLE)) })
+  const { min, max } = limits.roofAngle
+  const highAt = (degrees: number): number => slopes[low].height + run * Math.tan(radians(degrees))
+  if (angle < min - 1e-6) problems.push({ code: 'slope-falls', path: `walls.sides.${roof.high}.height`, side: roof.high, least: highAt(min) })
+  if (angle > max + 1e-6) problems.push({ code: 'slope-steep', path: `walls.sides.${roof.high}.height`, side: roof.high, most: highAt(max) })
   if (roof.spacing < 2 * rafter.thickness) problems.push({ code: 'spacing-too-tight', path: 'roof.spacing', least: 2 * rafter.thickness })
   if (roof.seat.rule === 'none') return [...problems, { code: 'seat-wants-mouth', path: 'roof.seat.rule' }]
   const slope = radians(angle)
   const plumb = rafter.depth / Math.cos(slope)
   const lift = heightAbovePlate(roof.seat, angle, rafter.depth, plate.depth)
-  if (lift > plumb + 1e-6) problems.push({ code: 'rafter-off-plate', path: 'roof.seat.height', most: plumb })
-  if (lift < LEAST_OVER_PLATE) problems.push({ code: 'seat-through-rafter', path: 'roof.seat.height', least: LEAST_OVER_PLATE })
+  problems.push(...seatProblems(lift, plumb))
   const mostFall = (slopes[low].height - under[low] + lift - plumb) / Math.tan(slope)
-  if (angle >= LEAST_ANGLE && roof.overhang.eave > mostFall) problems.push({ code: 'tail-below-deck', path: 'roof.overhang.eave', most: Math.max(0, mostFall) })
+  if (angle >= min && roof.overhang.eave > mostFall) problems.push({ code: 'tail-below-deck', path: 'roof.overhang.eave', most: Math.max(0, mostFall) })
   return problems
 }
-
-/** mm of rafter that must be left, plumb, over the heel. */
-const LEAST_OVER_PLATE = 5
 
 function rafterOrder(design: Design, { rafter }: RoofLumber, { angle, slopes, highest }: RoofDatum, number: number, x: number): Order {
   const way = rises(design)

@@ -5,6 +5,7 @@ import { around, cutOut, SLIVER } from '../around'
 import { level, squareBoard } from '../between'
 import { rowOf, type Stretch } from '../layout'
 import type { BuildingCut, Order } from '../member'
+import type { Memory } from '../memory'
 import type { Rect } from '../rect'
 import type { RoofDatum } from '../roof'
 import { type Block, blocksAt } from './blocks'
@@ -22,6 +23,7 @@ export interface Covered { readonly sheets: readonly Order[], readonly blocks: r
 /** What the sheets of a wall meet: its own boards and openings, the gable's studs over it, and the roof. */
 export interface CoverAsk {
   readonly design: Design
+  readonly memory: Memory
   readonly sheathing: Sheathing
   readonly framed: FramedWall
   readonly stud: Section
@@ -125,7 +127,9 @@ export const roofCuts = (roof: RoofDatum): BuildingCut[] => (['south', 'north'] 
 /** Covers rows; what reaches over `wallTop`, along the wall, is of the gable, and goes on when that stands. `slopes` cut what reaches to the roof. */
 function coverRows(ask: CoverAsk, wallTop: (s: number) => number, rows: readonly Stretch[], boards: readonly WallBoard[], rough: FramedWall['rough'], holes: readonly Rect[], slopes: readonly BuildingCut[]): Covered {
   const { sheathing, framed: { wall }, stud, gable } = ask
-  const wood = outerWood(wall, boards, rough, stud.depth)
+  const find = (): OuterWood => outerWood(wall, boards, rough, stud.depth)
+  // a wall's own wood is known as long as its boards are
+  const wood = boards === ask.framed.boards ? ask.memory.last(`wood/${wall.name}`, [boards, rough], find) : find()
   const up = slopes.length > 0 && gable ? gable.line : null
   const part = (s: Stretch, z: number): string => `walls/${wall.name}/${z > Math.min(wallTop(s.from + 1e-6), wallTop(s.to - 1e-6)) + 1e-6 ? 'gable/' : ''}`
   const laid = rows.map((z, r) => ({ z, ...columns(ask, wood, z, r, up) }))
