@@ -1,7 +1,8 @@
 import nestBoxWorkshop from '../demo/nest-box-workshop.json'
+import reedHide from '../demo/reed-hide.json'
 import reedStore from '../demo/reed-store.json'
 import ringingHut from '../demo/ringing-hut.json'
 import ringingHutMetric from '../demo/ringing-hut-metric.json'
 
 /** The designs that ship with the demo, as on the shelf from the top. */
-export const demoDesigns: readonly unknown[] = [ringingHut, ringingHutMetric, reedStore, nestBoxWorkshop]
+export const demoDesigns: readonly unknown[] = [ringingHut, ringingHutMetric, reedStore, nestBoxWorkshop, reedHide]

@@ -19,7 +19,7 @@ const demo = (name: string): Promise<string> => readFile(`demo/${name}.json`, 'u
 
 describe('npm run plan', () => {
   // the run of a gable is half the span; of a single slope the span less the high wall's plate of 89
-  test.each([['ringing-hut', 0.5, 0], ['ringing-hut-metric', 0.5, 0], ['reed-store', 0.5, 0], ['nest-box-workshop', 1, 89]])('%s goes from file to cut list, and nothing else is printed', async (name, share, less) => {
+  test.each([['ringing-hut', 0.5, 0], ['ringing-hut-metric', 0.5, 0], ['reed-store', 0.5, 0], ['nest-box-workshop', 1, 89], ['reed-hide', 0.5, 0]])('%s goes from file to cut list, and nothing else is printed', async (name, share, less) => {
     const { code, out, err } = await run(`demo/${name}.json`)
     expect([code, err]).toEqual([0, ''])
     const plan = JSON.parse(out) as { roof: { angle: number, run: number }, pieces: { count: number }[] }
@@ -53,7 +53,7 @@ describe('npm run plan', () => {
     expect([missing.code, missing.err]).toEqual([2, expect.stringContaining('no such file')])
     expect([wrong.code, wrong.err]).toEqual([2, expect.stringContaining('json, csv or text')])
     expect(steep.code).toBe(1)
-    expect(JSON.parse(steep.out)).toMatchObject({ problems: [{ code: 'ridge-into-wall', path: 'roof.ridge' }] })
+    expect(JSON.parse(steep.out)).toMatchObject({ problems: expect.arrayContaining([expect.objectContaining({ code: 'ridge-into-wall', path: 'roof.ridge' })]) })
     expect([odd.code, odd.err]).toEqual([0, expect.stringContaining('colour')])
   }, 60_000)
 })

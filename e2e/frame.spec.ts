@@ -6,7 +6,7 @@ test('the frame in 3D: opened from every bench, a board picked, steps of raising
   await page.locator('#sheet').focus()
   await page.keyboard.press('3')
   const canvas = page.locator('canvas')
-  await expect(canvas).toHaveAccessibleName(/182 boards; R1 in hand/)
+  await expect(canvas).toHaveAccessibleName(/241 boards; R1 in hand/)
   await page.keyboard.press('w')
   await expect(canvas).toBeVisible()
   await page.waitForTimeout(500)
@@ -24,13 +24,13 @@ test('the frame in 3D: opened from every bench, a board picked, steps of raising
   const status = page.getByRole('group', { name: 'Order of raising' }).getByRole('status')
   await expect(status).toHaveText('All standing')
   await page.getByRole('button', { name: 'One step back' }).click()
-  await expect(status).toHaveText('11 of 12: Rafters')
+  await expect(status).toHaveText('14 of 15: Over the gables')
   await canvas.focus()
-  for (let i = 0; i < 13; i++) await page.keyboard.press('[')
+  for (let i = 0; i < 16; i++) await page.keyboard.press('[')
   await expect(status).toHaveText('Nothing yet')
   await page.keyboard.press(']')
-  await expect(status).toHaveText('1 of 12: Posts, blocks and concrete')
-  for (let i = 0; i < 11; i++) await page.keyboard.press(']')
+  await expect(status).toHaveText('1 of 15: Posts, blocks and concrete')
+  for (let i = 0; i < 14; i++) await page.keyboard.press(']')
 
   const png = async (): Promise<Buffer> => {
     const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save the picture as PNG' }).click()])
@@ -63,7 +63,7 @@ test('the frame in 3D can be opened over and over without the memory growing', a
     for (let i = 0; i < times; i++) {
       await page.getByRole('button', { name: '3D', exact: true }).click()
       await page.locator('canvas').waitFor()
-      await page.getByRole('button', { name: 'Section', exact: true }).click()
+      await page.getByRole('button', { name: 'Drawing', exact: true }).click()
       await page.locator('canvas').waitFor({ state: 'detached' })
     }
   }

@@ -65,8 +65,12 @@ test('frame in 3D', async ({ page }) => {
 })
 
 test('dusk, metric', async ({ page }) => {
-  await openDemo(page, 'Sallow Marsh ringing hut, metric', 'roof')
+  await openDemo(page, 'Sallow Marsh reed hide', 'roof')
+  await page.getByRole('button', { name: 'Plan', exact: true }).click()
+  await page.locator('path.wood[data-member="roof/hip/south-west"]').first().click()
+  await page.keyboard.press('u')
   await page.getByRole('button', { name: 'Dusk' }).click()
+  await page.waitForTimeout(300)
   await shoot(page, 'roof-dusk')
 })
 
@@ -85,6 +89,14 @@ test('single slope', async ({ page }) => {
   await shoot(page, 'roof-shapes')
 })
 
+test('the square on a rafter', async ({ page }) => {
+  await openDemo(page, hut, 'roof')
+  await page.getByRole('button', { name: 'Show the square on the board' }).click()
+  await page.getByRole('button', { name: 'Next mark' }).click()
+  await page.waitForTimeout(400)
+  await shoot(page, 'square')
+})
+
 test.describe('phone', () => {
   test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true })
   test('roof', async ({ page }) => {
@@ -95,10 +107,5 @@ test.describe('phone', () => {
     await openDemo(page, hut, 'ground')
     await page.getByRole('button', { name: 'Square', exact: true }).tap()
     await shoot(page, 'phone-square')
-  })
-  test('saw, one card at a time', async ({ page }) => {
-    await openDemo(page, hut, 'saw')
-    await page.getByRole('button', { name: 'One card at a time' }).click()
-    await shoot(page, 'phone-card')
   })
 })

@@ -10,6 +10,8 @@ const card = computed(() => bench.plan && bench.piece ? cardOf(bench.plan, bench
 const cut = computed(() => bench.piece ? bench.cutState(bench.piece) : 'no')
 const short = (mm: number): string => formatLength(mm, { units: units.value, style: 'inches' })
 const print = (): void => window.print()
+const square = ref(false)
+const squareAsked = ref(false)
 const roleName = computed(() => card.value ? roleNames[card.value.piece.role][card.value.piece.count === 1 ? 'one' : 'many'] : '')
 </script>
 
@@ -37,9 +39,12 @@ const roleName = computed(() => card.value ? roleNames[card.value.piece.role][ca
     <BenchBoard :card="card" />
     <h3>Saw, from square</h3>
     <ExplainedList :rows="sawRows(card, units)" />
+    <SawSettings :cuts="card.cuts" />
     <template v-if="card.stepping">
       <h3>Square and step-off</h3>
       <ExplainedList :rows="steppingRows(card, units)" />
+      <Button class="no-print" label="Show the square on the board" icon="pi pi-pencil" outlined severity="secondary" @click="square = squareAsked = true" />
+      <LazySquareDialog v-if="squareAsked" v-model="square" :card="card" />
     </template>
     <h3>Marks, from the first long point</h3>
     <ol class="marks">

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Drawing, fit as fitTo, type Handle, marginsOf, pathOf, placeDimension, px, spread } from '../../core/drawing'
+import { closeRows, type Drawing, fit as fitTo, type Handle, marginsOf, pathOf, placeDimension, px, spread } from '../../core/drawing'
 import { formatLength, riseInTwelve } from '../../core/measure'
 import { fieldName, sayLength } from '../../core/words'
 import { showEntry } from '../logic/entry'
@@ -10,17 +10,18 @@ const bench = useBench()
 const box = useTemplateRef<HTMLElement>('box')
 const { width, height } = useElementSize(box)
 /** On a narrow sheet only what can be typed over has room. */
-const drawing = computed<Drawing>(() => width.value > 0 && width.value < 520 ? { ...whole, dimensions: whole.dimensions.filter(each => each.field) } : whole)
+const drawing = computed<Drawing>(() => width.value > 0 && width.value < 520 ? { ...whole, dimensions: closeRows(whole.dimensions.filter(each => each.field)) } : whole)
 const free = computed(() => fitTo(drawing.value, Math.max(width.value, 320), Math.max(height.value, 240), marginsOf(drawing.value)))
 const drag = useDragHandle(() => free.value)
 const fit = computed(() => drag.heldFit.value ?? free.value)
 const units = computed(() => bench.design?.units ?? 'imperial')
 const placed = computed(() => drawing.value.dimensions.map(dimension => ({ dimension, at: placeDimension(dimension, fit.value, drawing.value) })))
 const inHand = computed(() => new Set(bench.piece?.members ?? []))
-const pitchAt = computed(() => {
-  const tag = drawing.value.pitch
-  return tag ? { x: fit.value.at(tag.at).x + 46, y: fit.value.at(tag.at).y - 34 } : null
-})
+/** A pitch stands off its slope, away from the ridge. */
+const pitches = computed(() => drawing.value.pitches.map((tag) => {
+  const at = fit.value.at(tag.at)
+  return { tag, x: at.x + (at.x < (fit.value.left + fit.value.right) / 2 && drawing.value.pitches.length > 1 ? -46 : 46), y: at.y - 34 }
+}))
 const running = computed(() => {
   const at = drawing.value.running.map(mark => fit.value.at(mark.at).x)
   const words = spread(at, 15, Math.max(width.value, 320))
@@ -61,8 +62,8 @@ const sayLabel = ({ text, value }: Drawing['labels'][number]): string => value =
         <MeasureField v-if="each.dimension.field && !still" :path="each.dimension.field" :value="each.dimension.value" bare />
         <span v-else class="read figures">{{ sayLength(each.dimension.value, units).replace(' mm', '') }}</span>
       </span>
-      <span v-if="drawing.pitch && pitchAt && !still" class="on pitch" :style="{ left: `${px(pitchAt.x)}px`, top: `${px(pitchAt.y)}px` }">
-        <MeasureField :path="drawing.pitch.field" :value="drawing.pitch.pitch" bare />
+      <span v-for="{ tag, x, y } in still ? [] : pitches" :key="tag.field" class="on pitch" :style="{ left: `${px(x)}px`, top: `${px(y)}px` }">
+        <MeasureField :path="tag.field" :value="tag.pitch" bare />
       </span>
       <button
         v-for="handle in still ? [] : drawing.handles" :key="handle.field" type="button" class="handle" role="slider" :aria-label="`${fieldName(handle.field)}, drag`" :aria-valuenow="handleSize(handle)"

@@ -1,26 +1,99 @@
 <script setup lang="ts">
-import { tieKinds, type TieKind, usualTies } from '../../core/design'
+import { INCH } from '../../core/measure'
+import { type GableHold, tieKinds, type TieKind, usualBeam, usualTies } from '../../core/design'
 
-/** Rafter ties and collar ties: whether there are any, of what, how high, and at which rafters; and the boards along the tails. */
+/** A roof's parts besides its rafters: ridge and hips, tails, the ends over gables, ties and ceiling joists, what lies along the tails, and blocks. */
 const open = defineModel<boolean>({ required: true })
 const bench = useBench()
 const sections = useSectionChoices()
+const roof = computed(() => bench.design?.roof)
+const ridged = computed(() => roof.value?.shape !== 'single-slope')
+const hipped = computed(() => roof.value?.shape === 'hip')
+const boards = computed(() => [{ value: '', label: 'None' }, ...sections.value])
+const hips = computed(() => [{ value: '', label: 'As the ridge' }, ...sections.value])
+const ridge = useChoice<string>('roof.ridge')
+const edge = useChoice<string>('roof.hip.edge')
+const tail = useChoice<string>('roof.tail')
+const hold = useChoice<GableHold>('roof.ends.hold')
+const lookout = useChoice<string>('roof.ends.lookout')
+const plate = useChoice<string>('roof.blocking.plate')
+const vents = useChoice<number>('roof.blocking.vents')
+const rows = useChoice<number>('roof.blocking.rows')
+const optional = (path: string, read: () => string | null | undefined, wrap: (name: string) => unknown = name => name) =>
+  computed<string>({ get: () => read() ?? '', set: name => bench.setValue(path, name ? wrap(name) : null) })
+const hip = optional('roof.hip.section', () => roof.value?.hip.section)
+const sub = optional('roof.fascia.sub', () => roof.value?.fascia.sub)
+const face = optional('roof.fascia.face', () => roof.value?.fascia.face)
+const finish = optional('roof.tails.finish', () => roof.value?.tails.finish)
+const barge = optional('roof.ends.barge', () => roof.value?.ends.barge)
+const soffit = optional('roof.soffit', () => roof.value?.soffit?.section, section => ({ section }))
 const names: Record<TieKind, { title: string, why: string }> = {
   rafter: { title: 'Rafter ties', why: 'Low down, from plate to plate: they keep the rafters from pushing the walls apart.' },
   collar: { title: 'Collar ties', why: 'Up near the ridge: they keep the two slopes together in the wind. They don\'t hold the walls.' },
+  ceiling: { title: 'Ceiling joists', why: 'Beside every rafter, for a ceiling or a loft\'s floor; low down they hold the walls too.' },
 }
 const every = [{ value: 1, label: 'Every rafter' }, { value: 2, label: 'Each second' }, { value: 3, label: 'Each third' }]
-const gable = computed(() => bench.design?.roof.shape === 'gable')
-const boards = computed(() => [{ value: '', label: 'None' }, ...sections.value])
-const fascia = (part: 'sub' | 'face') => computed<string>({ get: () => bench.design?.roof.fascia[part] ?? '', set: value => bench.setValue(`roof.fascia.${part}`, value || null) })
-const [sub, face] = [fascia('sub'), fascia('face')]
-const kinds = computed(() => (gable.value ? tieKinds : []).map(kind => ({ kind, ...names[kind], ties: bench.design?.roof.ties[kind] ?? null })))
+const kinds = computed(() => (ridged.value ? tieKinds : []).map(kind => ({ kind, ...names[kind], ties: roof.value?.ties[kind] ?? null })))
 const setTies = (kind: TieKind, on: string | number): void => bench.setValue(`roof.ties.${kind}`, on === 'yes' ? usualTies[bench.design?.units ?? 'imperial'][kind] : null)
+const holds = [{ value: 'none', label: 'Nothing' }, { value: 'ladder', label: 'A ladder' }, { value: 'lookouts', label: 'Lookouts' }]
+const tailEnds = [{ value: 'plumb', label: 'Plumb' }, { value: 'square', label: 'Square' }, { value: 'level', label: 'Plumb and level' }]
+const plies = useChoice<number>('roof.beam.plies')
+const post = useChoice<string>('roof.beam.post')
+const carries = computed<string>({ get: () => roof.value?.beam ? 'beam' : 'board', set: value => bench.setValue('roof.beam', value === 'beam' ? usualBeam[bench.design?.units ?? 'imperial'] : null) })
+const per = useChoice<number>('roof.panel.per')
+const leads = computed<string>({ get: () => roof.value?.panel ? 'panels' : 'rafters', set: value => bench.setValue('roof.panel', value === 'panels' ? { cover: bench.design?.units === 'metric' ? 1000 : 24 * INCH, per: 1 } : null) })
+const counts = (most: number) => Array.from({ length: most + 1 }, (_, i) => ({ value: i, label: i === 0 ? 'None' : String(i) }))
 </script>
 
 <template>
-  <Dialog v-model:visible="open" modal :header="gable ? 'Ties and fascia' : 'Fascia'" :style="{ width: '30rem' }" :breakpoints="{ '720px': '96vw' }">
-    <div class="dialog-rows">
+  <Dialog v-model:visible="open" modal header="Parts of the roof" :style="{ width: '34rem' }" :breakpoints="{ '720px': '96vw' }">
+    <div v-if="roof" class="dialog-rows">
+      <template v-if="ridged">
+        <h3>{{ hipped ? 'Ridge and hips' : 'Ridge' }}</h3>
+        <ChoiceField v-model="ridge" label="Ridge" :options="sections" />
+        <template v-if="!hipped">
+          <ChoiceField v-model="carries" label="The ridge is" :options="[{ value: 'board', label: 'A board' }, { value: 'beam', label: 'A beam on posts' }]" />
+          <template v-if="roof.beam">
+            <ChoiceField v-model="plies" label="Plies" :options="counts(3).slice(1)" />
+            <ChoiceField v-model="post" label="Ridge posts" :options="sections" />
+            <MeasureField path="roof.beam.spacing" :value="roof.beam.spacing" />
+          </template>
+        </template>
+        <template v-if="hipped">
+          <ChoiceField v-model="hip" label="Hips" :options="hips" />
+          <ChoiceField v-model="edge" label="Hip edges" :options="[{ value: 'dropped', label: 'Dropped' }, { value: 'backed', label: 'Backed' }]" />
+        </template>
+      </template>
+      <h3>Spacing</h3>
+      <ChoiceField v-model="leads" label="Spacing from" :options="[{ value: 'rafters', label: 'As asked' }, { value: 'panels', label: 'Roof panels' }]" />
+      <template v-if="roof.panel">
+        <MeasureField path="roof.panel.cover" :value="roof.panel.cover" />
+        <ChoiceField v-model="per" label="Rafters to a panel" :options="counts(3).slice(1)" />
+        <p class="quiet">What one panel covers less its lap; its seams then fall on rafters. Square the first panel: all others follow it.</p>
+      </template>
+      <h3>Tails</h3>
+      <ChoiceField v-model="tail" label="Tails end" :options="tailEnds" />
+      <MeasureField v-if="roof.tail === 'level'" path="roof.tails.face" :value="roof.tails.face" />
+      <MeasureField path="roof.tails.wild" :value="roof.tails.wild" />
+      <ChoiceField v-model="sub" label="Sub-fascia" :options="boards" />
+      <ChoiceField v-model="face" label="Fascia" :options="boards" />
+      <ChoiceField v-model="soffit" label="Boxed soffit, of" :options="boards" />
+      <ChoiceField v-model="finish" label="Boards let into the tails" :options="boards" />
+      <template v-if="!hipped">
+        <h3>Over the gables</h3>
+        <MeasureField path="roof.overhang.gable" :value="roof.overhang.gable" />
+        <ChoiceField v-model="hold" label="Carried by" :options="holds" />
+        <MeasureField v-if="roof.ends.hold !== 'none'" path="roof.ends.spacing" :value="roof.ends.spacing" />
+        <ChoiceField v-if="roof.ends.hold === 'lookouts'" v-model="lookout" label="Lookouts" :options="sections" />
+        <ChoiceField v-model="barge" label="Barge boards" :options="boards" />
+      </template>
+      <h3>Blocks between rafters</h3>
+      <ChoiceField v-model="plate" label="Over the plates" :options="[{ value: 'none', label: 'None' }, { value: 'plumb', label: 'Plumb' }, { value: 'square', label: 'Square to the slope' }]" />
+      <template v-if="roof.blocking.plate !== 'none'">
+        <ChoiceField v-model="vents" label="Holes for air in each" :options="counts(3)" />
+        <MeasureField v-if="roof.blocking.vents > 0" path="roof.blocking.hole" :value="roof.blocking.hole" />
+      </template>
+      <ChoiceField v-model="rows" label="Rows between plate and ridge" :options="counts(2)" />
       <template v-for="{ kind, title, why, ties } in kinds" :key="kind">
         <h3>{{ title }}</h3>
         <p class="quiet">{{ why }}</p>
@@ -31,11 +104,7 @@ const setTies = (kind: TieKind, on: string | number): void => bench.setValue(`ro
           <MeasureField :path="`roof.ties.${kind}.height`" :value="ties.height" />
         </template>
       </template>
-      <h3>Fascia</h3>
-      <p class="quiet">Along the tails, its upper edge ripped to the slope.</p>
-      <ChoiceField v-model="sub" label="Sub-fascia" :options="boards" />
-      <ChoiceField v-model="face" label="Fascia" :options="boards" />
-      <p v-if="gable" class="quiet">What ties must carry, and with which nails, local code and an engineer decide.</p>
+      <p v-if="ridged" class="quiet">What ties must carry, and with which nails, local code and an engineer decide.</p>
     </div>
     <template #footer><Button label="Close" @click="open = false" /></template>
   </Dialog>

@@ -6,7 +6,7 @@ export type Bench = typeof benches[number]
 export const chosenBench = (name: string): Bench => benches.find(each => each === name) ?? 'roof'
 
 /** What a bench's own view is called beside the frame in 3D. */
-export const viewNames: Record<Bench, string> = { roof: 'Section', walls: 'Elevation', floor: 'Plan', ground: 'Plan', saw: 'List' }
+export const viewNames: Record<Bench, string> = { roof: 'Drawing', walls: 'Elevation', floor: 'Plan', ground: 'Plan', saw: 'List' }
 
 /** The key of each bench. */
 export const benchKeys: Record<Bench, string> = { roof: 'R', walls: 'W', floor: 'F', ground: 'G', saw: 'S' }

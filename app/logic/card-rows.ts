@@ -9,7 +9,7 @@ export interface ExplainedRow { readonly key: string, readonly name: string, rea
 export function sawRows(card: Card, units: Units): ExplainedRow[] {
   return card.cuts.map((cut, i) => ({
     key: `cut-${i}`, name: cutNames[cut.name], why: explainCut(cut),
-    value: cut.name === 'rip' ? `along, ${sayShort(card.piece.width, units)} wide` : `${formatAngle(cut.miter)}${cut.bevel ? `, bevel ${formatAngle(cut.bevel)}` : ''} · at ${formatLength(cut.at, { units })}`,
+    value: cut.name === 'rip' ? `along, ${sayShort(card.piece.width, units)} wide${cut.bevel ? `, bevel ${formatAngle(cut.bevel)}` : ''}` : cut.name === 'backing' ? `along the edge, bevel ${formatAngle(cut.bevel)}` : `${formatAngle(cut.miter)}${cut.bevel ? `, bevel ${formatAngle(cut.bevel)}` : ''} · at ${formatLength(cut.at, { units })}`,
   }))
 }
 

@@ -1,4 +1,4 @@
-import { type Design, type FieldPath, kindOfPath, limits } from '../../core/design'
+import { type Design, type FieldPath, isPitchPath, kindOfPath, limits, type LengthPath } from '../../core/design'
 import { formatLength, formatPitch, INCH, parseLength, parsePitch, type Pitch, pitchAngle, radians, riseInTwelve, roundTo, type Units } from '../../core/measure'
 import { fieldName, lengthExample, pitchExample, sayLength, sayMeasureFault } from '../../core/words'
 
@@ -11,7 +11,7 @@ interface Limit { readonly min: number, readonly max: number }
 const limitOf: Record<string, Limit> = {
   'footprint.length': limits.footprintLength, 'footprint.width': limits.footprintWidth, 'walls.height': limits.wallHeight, 'walls.spacing': limits.spacing, 'walls.longest': limits.stock, 'walls.posts.spacing': limits.supports, 'walls.posts.brace': limits.knee, 'walls.slats.gap': limits.slatGap, 'walls.siding.exposure': limits.exposure, 'walls.partitions.*.at': limits.onSite, 'walls.units.*.width': limits.unit, 'walls.units.*.height': limits.unit, 'walls.sheathing.thickness': limits.sheet, 'walls.sheathing.drop': limits.drop,
   'walls.sides.*.height': limits.wallHeight, 'walls.sides.*.step.at': limits.onSite, 'walls.sides.*.step.height': limits.wallHeight,
-  'roof.spacing': limits.spacing, 'roof.overhang.eave': limits.eaveOverhang, 'roof.overhang.gable': limits.gableOverhang, 'roof.overhang.high': limits.eaveOverhang, 'roof.seat.height': limits.seatHeight, 'roof.ties.rafter.height': limits.tieHeight, 'roof.ties.collar.height': limits.tieHeight,
+  'roof.spacing': limits.spacing, 'roof.overhang.eave': limits.eaveOverhang, 'roof.overhang.gable': limits.gableOverhang, 'roof.overhang.high': limits.eaveOverhang, 'roof.seat.height': limits.seatHeight, 'roof.panel.cover': limits.panel, 'roof.beam.spacing': limits.supports, 'roof.peak.at': limits.peakAt, 'roof.peak.height': limits.peakHeight, 'roof.ties.rafter.height': limits.tieHeight, 'roof.ties.collar.height': limits.tieHeight, 'roof.ties.ceiling.height': limits.tieHeight, 'roof.tails.face': limits.tailFace, 'roof.tails.wild': limits.wild, 'roof.ends.spacing': limits.spacing, 'roof.blocking.hole': limits.vent,
   'walls.openings.*.at': limits.onSite, 'walls.openings.*.foot': limits.wallHeight0, 'walls.openings.*.unit.width': limits.unit, 'walls.openings.*.unit.height': limits.unit, 'walls.openings.*.clearance.width': limits.clearance, 'walls.openings.*.clearance.height': limits.clearance,
   'floor.spacing': limits.spacing, 'floor.deck.thickness': limits.sheet, 'floor.deck.gap': limits.gap, 'floor.joint': limits.footprintLength, 'floor.porch.depth': limits.porch, 'floor.porch.gap': limits.gap,
   'floor.openings.*.x': limits.onSite, 'floor.openings.*.y': limits.onSite, 'floor.openings.*.length': limits.opening, 'floor.openings.*.width': limits.opening,
@@ -32,10 +32,10 @@ export function limitFor(path: string): Limit {
 
 /** Reads what is typed into a field of the design. */
 export function readEntry(path: FieldPath, text: string, units: Units): Entry {
-  return path === 'roof.pitch' ? readPitch(text, units) : readLength(path, text, units)
+  return isPitchPath(path) ? readPitch(text, units) : readLength(path, text, units)
 }
 
-function readLength(path: Exclude<FieldPath, 'roof.pitch'>, text: string, units: Units): Entry {
+function readLength(path: LengthPath, text: string, units: Units): Entry {
   return readTape(text, units, fieldName(path), limitFor(path))
 }
 
@@ -66,7 +66,7 @@ export function showEntry(value: number | Pitch, units: Units): string {
 
 /** Steps that a drag or an arrow key moves a value by, so that it falls on marks of a tape: mm, or rise in 12. */
 function gridOf(path: FieldPath, units: Units): number {
-  if (path === 'roof.pitch') return 0.25
+  if (isPitchPath(path)) return 0.25
   if (limitFor(path).max <= limits.tolerance.max) return units === 'imperial' ? INCH / 32 : 1
   return units === 'imperial' ? INCH / 2 : 10
 }

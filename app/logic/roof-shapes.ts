@@ -1,27 +1,41 @@
-import type { Design, RoofShapeName } from '../../core/design'
+import type { Design, Roof } from '../../core/design'
 
 /** A roof that can be had, and what a framer calls it. */
-export interface ShapeChoice { readonly shape: RoofShapeName, readonly high: 'south' | 'north', readonly label: string }
+export interface ShapeChoice { readonly shape: Roof['shape'], readonly high?: Roof['high'], /** A gable whose slopes may differ. */ readonly unequal?: boolean, readonly label: string, readonly short: string }
 
 export const shapeChoices: readonly ShapeChoice[] = [
-  { shape: 'gable', high: 'north', label: 'Gable' },
-  { shape: 'single-slope', high: 'north', label: 'Single slope, high on the north' },
-  { shape: 'single-slope', high: 'south', label: 'Single slope, high on the south' },
+  { shape: 'gable', label: 'Gable', short: 'Gable' },
+  { shape: 'gable', unequal: true, label: 'Gable, two pitches', short: 'Two pitches' },
+  { shape: 'single-slope', high: 'north', label: 'Single slope, high on the north', short: 'Single slope' },
+  { shape: 'single-slope', high: 'south', label: 'Single slope, high on the south', short: 'Single slope' },
+  { shape: 'hip', label: 'Hip', short: 'Hip' },
 ]
 
-export const isShape = ({ roof }: Design, { shape, high }: ShapeChoice): boolean => roof.shape === shape && (shape === 'gable' || roof.high === high)
+const isUnequal = ({ northPitch, peak }: Roof): boolean => northPitch !== null || peak.at !== null
+
+export const isShape = ({ roof }: Design, { shape, high, unequal = false }: ShapeChoice): boolean => roof.shape === shape && (shape !== 'single-slope' || roof.high === high) && (shape !== 'gable' || isUnequal(roof) === unequal)
+
+/** What the design's roof is called. */
+export const shapeOf = (design: Design): ShapeChoice => shapeChoices.find(choice => isShape(design, choice)) ?? shapeChoices[0] as ShapeChoice
 
 /**
- * The design with another roof on it. Both eave walls begin as high as all: a single slope's high wall then follows the pitch, and what its two bird's mouths can't be is let go;
- * its end walls are raked, as they are under one slope.
+ * The design with another roof on it. Both eave walls begin as high as all, under a hip roof all four walls: a single slope's high wall then follows the pitch, and what its two bird's mouths
+ * can't be is let go; its end walls are raked, as they are under one slope. Slopes that may differ begin with the steeper one on the north; a hip roof's ridge wants a length of the span at least.
  */
-export function withShape(design: Design, { shape, high }: ShapeChoice): Design {
-  const { walls, roof } = design
-  const eaves = { south: { ...walls.sides.south, height: null }, north: { ...walls.sides.north, height: null } }
+export function withShape(design: Design, { shape, high, unequal = false }: ShapeChoice): Design {
+  const { walls, roof, footprint } = design
+  const { sides } = walls
+  const level = <T extends { readonly height: number | null }>(side: T): T => ({ ...side, height: null })
+  const hip = shape === 'hip'
+  const flat = hip ? { east: { ...level(sides.east), step: null }, west: { ...level(sides.west), step: null } } : {}
   const single = shape === 'single-slope'
+  const long = hip && footprint.length < footprint.width ? { ...footprint, length: footprint.width } : footprint
   return {
-    ...design,
-    walls: { ...walls, sides: { ...walls.sides, ...eaves }, gables: single && walls.gables === 'studs' ? 'raked' : walls.gables },
-    roof: { ...roof, shape, high, seat: single && roof.seat.rule === 'none' ? { rule: 'full-bearing' } : roof.seat },
+    ...design, footprint: long,
+    walls: { ...walls, sides: { ...sides, south: level(sides.south), north: level(sides.north), ...flat }, gables: single && walls.gables === 'studs' ? 'raked' : walls.gables },
+    roof: {
+      ...roof, shape, high: high ?? roof.high, seat: shape !== 'gable' && roof.seat.rule === 'none' ? { rule: 'full-bearing' } : roof.seat,
+      northPitch: unequal ? { rise: roof.pitch.rise * 1.5, run: roof.pitch.run } : null, peak: { at: null, height: shape === 'gable' && !unequal ? roof.peak.height : null },
+    },
   }
 }

@@ -1,9 +1,9 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { cautionsOf } from '../../core/check'
-import { changed, type Design, valueAt, withValue } from '../../core/design'
+import { changed, type Design, withValue } from '../../core/design'
 import { newMemory } from '../../core/frame'
-import { type Piece, plan as planOf, shapeText } from '../../core/plan'
+import { type Piece, plan as planOf, shapeText, valueOf } from '../../core/plan'
 import { sayDesignFault } from '../../core/words'
 import { database, type DesignRow } from '../storage/database'
 import { type Stop, watchDesign } from '../storage/watch'
@@ -167,7 +167,7 @@ export const useBench = defineStore('bench', () => {
   /** Resolves when everything is saved that was under way. */
   const settled = async (): Promise<void> => { await queue }
   /** A field's value, worked out where it follows from others. */
-  const value = (path: string): unknown => plan.value ? valueAt(plan.value.design, path) : undefined
+  const value = (path: string): unknown => plan.value ? valueOf(plan.value, path) : undefined
 
   return {
     state, trouble, row, design, plan, cautions, piece, hand, view, notice, unsaved, waiting, canUndo, canRedo,

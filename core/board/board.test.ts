@@ -4,7 +4,7 @@ import { meshOf, planeAt, unit, vec } from '../geometry'
 import { radians } from '../measure'
 import { solidOf } from '../testing/solids'
 import { type Cut, cutBoard, type CutBoard, edges, endsOf, likeness, marks, notches, outlines } from './index'
-import { sawSetting } from './saw'
+import { sawSetting, sawWay } from './saw'
 
 const blank = { length: 2000, depth: 140, thickness: 38 }
 
@@ -148,5 +148,19 @@ describe('likeness of boards', () => {
     const post = { length: 1000, depth: 89, thickness: 89 }
     const cutFrom = (normal: ReturnType<typeof vec>): CutBoard => made([{ kind: 'end', name: 'mitre', plane: planeAt(vec(800, 44.5, 44.5), unit(normal)) }], post)
     expect(likeness(cutFrom(vec(1, 0.5, 0)), cutFrom(vec(1, 0, 0.5)))).toBe('same')
+  })
+})
+
+describe('which way a cut goes', () => {
+  // outward normals of a start (looking back) and an end (looking on), the far face up
+  test.each<[string, [number, number, number], ReturnType<typeof sawWay>]>([
+    ['square', [1, 0, 0], { leans: null, long: null, kept: 'left' }],
+    ['an end whose bottom edge is longer', [0.8, 0.6, 0], { leans: 'left', long: null, kept: 'left' }],
+    ['a start whose bottom edge is longer', [-0.8, 0.6, 0], { leans: 'right', long: null, kept: 'right' }],
+    ['an end seen from above: more is left under', [0.8, 0, 0.6], { leans: null, long: 'under', kept: 'left' }],
+    ['a start that faces down: more is left on the face up', [-0.8, 0, -0.6], { leans: null, long: 'up', kept: 'right' }],
+    ['a rip', [0, 1, 0], { leans: null, long: null, kept: null }],
+  ])('%s', (_, [x, y, z], way) => {
+    expect(sawWay(vec(x, y, z))).toEqual(way)
   })
 })

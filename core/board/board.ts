@@ -7,7 +7,7 @@ import { box, carve, clip, type Convex, type Plane, prismShell, shell, type Shel
 export interface Blank { readonly length: number, readonly depth: number, readonly thickness: number }
 
 /** What a cut is called on a card. */
-export type CutName = 'square' | 'plumb' | 'level' | 'heel' | 'seat' | 'birdsmouth' | 'mitre' | 'lap' | 'housing' | 'rip' | 'cutout' | 'slope'
+export type CutName = 'square' | 'plumb' | 'level' | 'heel' | 'seat' | 'birdsmouth' | 'mitre' | 'lap' | 'housing' | 'rip' | 'cutout' | 'slope' | 'cheek' | 'backing'
 
 /** Removes all wood in front of a plane, which is given in board axes. */
 export interface EndCut { readonly kind: 'end', readonly name: CutName, readonly plane: Plane }

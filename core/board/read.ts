@@ -29,31 +29,45 @@ export function edges(board: CutBoard): EdgeReach[] {
   })
 }
 
-/** A mark a framer makes: where cuts meet an edge or each other on the near face. Running, from the start's long point. */
+/** A mark a framer makes: where cuts meet an edge or each other on the face that lies up. Running, from the start's long point. */
 export interface Mark {
   readonly at: number
   /** From the bottom edge, mm. */
   readonly across: number
   readonly edge: 'top' | 'bottom' | 'face'
-  readonly face: 'near' | 'far'
+  /** Up is the far face: seen from over it the board runs to the right with its top edge away from the sawyer. */
+  readonly face: 'up' | 'under' | 'middle'
   /** Cuts that pass through the mark, in the order they are made. */
   readonly cuts: readonly CutName[]
 }
 
-/** Every mark of a board on its near face, and those of the far face that differ; by running distance, then top edge first. */
+/** Every mark of a board on its face that lies up, those of the face under it that differ, and points between the two on its edges; by running distance, then top edge first. */
 export function marks(board: CutBoard): Mark[] {
-  const near = marksOn(board, 'near')
-  const far = marksOn(board, 'far').filter(mark => !near.some(other => Math.abs(other.at - mark.at) < 0.01 && Math.abs(other.across - mark.across) < 0.01))
+  const up = marksOn(board, 'far')
+  const under = marksOn(board, 'near').filter(mark => !up.some(other => Math.abs(other.at - mark.at) < 0.01 && Math.abs(other.across - mark.across) < 0.01))
   const rank = { top: 0, face: 1, bottom: 2 }
-  return [...near, ...far].sort((a, b) => Math.abs(a.at - b.at) > 1e-6 ? a.at - b.at : rank[a.edge] - rank[b.edge])
+  return [...up, ...under, ...marksBetween(board)].sort((a, b) => Math.abs(a.at - b.at) > 1e-6 ? a.at - b.at : rank[a.edge] - rank[b.edge])
+}
+
+/** Corners on the edges that lie on neither face: the point of two cheeks, or of a stud cut to two slopes. */
+function marksBetween(board: CutBoard): Mark[] {
+  const { depth, thickness } = board.blank
+  return (['top', 'bottom'] as const).flatMap((edge) => {
+    const across = edge === 'top' ? depth : 0
+    const corners = board.faces.filter(face => face.tag === edge).flatMap(face => face.loops.flatMap(outlineOf)).filter(p => p.z > 1e-3 && p.z < thickness - 1e-3)
+    return corners.map((p): Mark => ({ at: p.x - board.start, across, face: 'middle', edge, cuts: cutsAt(board, p) }))
+  })
+}
+
+/** The cuts that pass a corner, in the order they are made. */
+function cutsAt(board: CutBoard, p: Vec3): CutName[] {
+  const cuts = board.faces.filter(face => passes(face, p)).map(cutOfFace).filter(cut => cut !== null).sort((a, b) => a.cut - b.cut)
+  return cuts.length ? cuts.map(cut => cut.name) : ['square']
 }
 
 function marksOn(board: CutBoard, side: 'near' | 'far'): Mark[] {
   const corners = board.faces.filter(face => face.tag === side).flatMap(face => face.loops.flatMap(outlineOf))
-  return corners.map((p) => {
-    const cuts = board.faces.filter(face => passes(face, p)).map(cutOfFace).filter(cut => cut !== null).sort((a, b) => a.cut - b.cut)
-    return { at: p.x - board.start, across: p.y, face: side, edge: edgeAt(board, p), cuts: cuts.length ? cuts.map(cut => cut.name) : ['square'] }
-  })
+  return corners.map(p => ({ at: p.x - board.start, across: p.y, face: side === 'far' ? 'up' : 'under', edge: edgeAt(board, p), cuts: cutsAt(board, p) }))
 }
 
 const passes = (face: ShellFace, p: Vec3): boolean =>

@@ -8,6 +8,18 @@ import { type CutBoard, type CutName } from './board'
  */
 export interface SawSetting { readonly miter: number, readonly bevel: number }
 
+/**
+ * Which way a cut goes, its board on the bench with the far face up, running to the right, top edge away from the sawyer: `leans` where the line goes from the bottom edge to the top, `long` the
+ * face on which more wood is left, `kept` the side of the cut that is the piece. Null where it goes neither way.
+ */
+export interface SawWay { readonly leans: 'left' | 'right' | null, readonly long: 'up' | 'under' | null, readonly kept: 'left' | 'right' | null }
+
+/** The way of a cut whose outward unit normal is given in board axes. */
+export function sawWay({ x, y, z }: Vec3): SawWay {
+  const leaning = -x * y
+  return { leans: Math.abs(leaning) < 1e-9 ? null : leaning > 0 ? 'right' : 'left', long: Math.abs(z) < 1e-9 ? null : z > 0 ? 'under' : 'up', kept: Math.abs(x) < 1e-9 ? null : x < 0 ? 'right' : 'left' }
+}
+
 /** Saw setting for a plane whose unit normal is given in board axes. */
 export function sawSetting(normal: Vec3): SawSetting {
   const flatter = Math.hypot(normal.x, normal.y)

@@ -2,7 +2,7 @@ import { type TieKind, tieKinds } from '../design'
 import { toBuilding, vec } from '../geometry'
 import type { Frame, Member } from '../frame'
 import { INCH, pitchAngle } from '../measure'
-import type { Plan, RoofReading } from '../plan'
+import { northSlope, type Plan, type RoofReading } from '../plan'
 import type { Caution, CautionCode } from './caution'
 import { groundCautions } from './ground'
 import { wallCautions } from './walls'
@@ -32,7 +32,10 @@ const EPSILON = 1e-6
 /** All cautions of a plan, the roof's first. */
 export function cautionsOf(plan: Plan): Caution[] {
   const rafters = plan.frame.members.filter(member => member.role === 'rafter').map(member => member.id)
-  const roof = plan.roof ? roofCautions(plan, plan.roof, rafters) : []
+  // slopes of unlike pitch are each held to the limits; what both pass is said once
+  const readings = plan.roof ? [plan.roof, northSlope(plan)].filter(each => each !== null) : []
+  const all = readings.flatMap(roof => roofCautions(plan, roof, rafters))
+  const roof = all.filter((caution, i) => all.findIndex(other => other.code === caution.code && other.names?.kind === caution.names?.kind && other.names?.wall === caution.names?.wall) === i)
   return [...roof, ...offStud(plan), ...wallCautions(plan), ...groundCautions(plan), ...tooLong(plan)]
 }
 
@@ -41,7 +44,7 @@ function roofCautions(plan: Plan, roof: RoofReading, members: string[]): Caution
   const { lumber } = frame
   const depth = lumber.rafter.depth
   const { notch, seat } = roof.birdsmouth
-  const left = depth - notch
+  const left = depth - notch - (lumber.finish?.thickness ?? 0)
   const limit = (code: CautionCode, passed: boolean, numbers: Record<string, number>, ids = members): Caution[] => passed ? [{ code, members: ids, numbers }] : []
   return [
     ...limit('notch-over-third', notch > depth * customary.third + EPSILON, { notch, limit: depth * customary.third, depth }),
@@ -51,24 +54,33 @@ function roofCautions(plan: Plan, roof: RoofReading, members: string[]): Caution
     ...limit('bearing-short', roof.bearing < customary.bearing - EPSILON, { bearing: roof.bearing, limit: customary.bearing }),
     ...limit('seat-past-plate', seat > lumber.plate.depth + EPSILON, { seat, plate: lumber.plate.depth }),
     ...limit('no-birdsmouth', asked.seat.rule === 'none', { angle: roof.angle }),
-    ...frame.roof.ridgeCentre === null ? [] : [...limit('ridge-shallow', lumber.ridge.depth < roof.plumbFace - EPSILON, { ridge: lumber.ridge.depth, plumb: roof.plumbFace }, ['roof/ridge']),
+    ...frame.roof.ridgeCentre === null ? [] : asked.beam && asked.shape === 'gable' ? beamCautions(plan) : [...limit('ridge-shallow', lumber.ridge.depth < roof.plumbFace - EPSILON, { ridge: lumber.ridge.depth, plumb: roof.plumbFace }, ['roof/ridge']),
     ...limit('low-pitch', roof.angle < customary.ridgeBoardAngle - EPSILON, { angle: roof.angle, limit: customary.ridgeBoardAngle }, ['roof/ridge']),
       ...tieCautions(plan)],
   ]
 }
 
+/** A ridge that carries is a beam that someone must check, at its ends most of all; its ties may be left out. */
+function beamCautions({ design: { roof }, frame }: Plan): Caution[] {
+  const beam = frame.members.filter(member => member.role === 'ridge-beam').map(member => member.id)
+  const { offset = 0 } = frame.roof.ridgeCentre ?? {}
+  const half = frame.lumber.ridge.thickness / 2
+  const over = (['east', 'west'] as const).filter(wall => frame.openings[wall].some(({ s }) => s.from < offset + half && s.to > offset - half))
+  return beam.length ? [{ code: 'beam-unchecked', members: beam, numbers: { spacing: roof.beam?.spacing ?? 0 } }, ...over.map((wall): Caution => ({ code: 'beam-on-header', members: beam, numbers: {}, names: { wall } }))] : []
+}
+
 /** Rafter ties belong in the lower third of the height from plate to ridge, collar ties in the upper; each no farther apart than 4 ft. */
 function tieCautions({ design: { roof }, frame }: Plan): Caution[] {
-  const of = (kind: TieKind): string[] => frame.members.filter(member => member.role === `${kind}-tie`).map(member => member.id)
+  const of = (kind: TieKind): string[] => frame.members.filter(member => member.role === (kind === 'ceiling' ? 'ceiling-joist' : `${kind}-tie`)).map(member => member.id)
   const plate = Math.max(frame.roof.slopes.south.height, frame.roof.slopes.north.height)
   const third = (frame.roof.highest - plate) / 3
-  const out: Caution[] = of('rafter').length ? [] : [{ code: 'no-ties', members: frame.members.filter(member => member.role === 'rafter').map(member => member.id), numbers: {} }]
+  const out: Caution[] = of('rafter').length || of('ceiling').length ? [] : [{ code: 'no-ties', members: frame.members.filter(member => member.role === 'rafter').map(member => member.id), numbers: {} }]
   for (const kind of tieKinds) {
     const asked = roof.ties[kind]
     const members = of(kind)
     if (!asked || !members.length) continue
     const apart = asked.every * roof.spacing
-    if (kind === 'rafter' && asked.height > third + EPSILON) out.push({ code: 'ties-high', members, numbers: { height: asked.height, limit: third } })
+    if ((kind === 'rafter' || (kind === 'ceiling' && !of('rafter').length)) && asked.height > third + EPSILON) out.push({ code: 'ties-high', members, numbers: { height: asked.height, limit: third } })
     if (kind === 'collar' && asked.height < 2 * third - EPSILON) out.push({ code: 'collars-low', members, numbers: { height: asked.height, limit: 2 * third } })
     if (apart > customary.tiesApart + EPSILON) out.push({ code: 'ties-far', members, numbers: { apart, limit: customary.tiesApart }, names: { kind } })
   }

@@ -1,4 +1,5 @@
 import { sideNames } from '../design'
+import { isLapped } from '../frame'
 import { INCH } from '../measure'
 import { liftingOf, type Plan, stackingOf } from '../plan'
 import type { Caution } from './caution'
@@ -12,7 +13,7 @@ export const wallLimits = {
 
 /** What is to be minded about the walls: their plates, diagonals, sheets and raising. */
 export function wallCautions(plan: Plan): Caution[] {
-  return plan.frame.members.some(member => member.role === 'bottom-plate') ? [...farRafters(plan), ...singlePlates(plan), ...unbraced(plan), ...looseEdges(plan), ...tilting(plan)] : []
+  return plan.frame.members.some(member => member.role === 'bottom-plate') ? [...farRafters(plan), ...singlePlates(plan), ...unlapped(plan), ...unbraced(plan), ...looseEdges(plan), ...tilting(plan)] : []
 }
 
 function farRafters(plan: Plan): Caution[] {
@@ -26,6 +27,13 @@ function farRafters(plan: Plan): Caution[] {
 function singlePlates({ design, frame }: Plan): Caution[] {
   const spliced = frame.members.filter(({ id }) => /\/plate\/top\/(?:(?:south|north)\/)?\d+$/.test(id))
   return design.walls.topPlates === 1 && spliced.length ? [{ code: 'single-plate-joint', members: spliced.map(each => each.id), numbers: {} }] : []
+}
+
+/** Corners over which no plate laps, since walls there are raked, step or stand unlike. */
+function unlapped({ design, frame }: Plan): Caution[] {
+  if (frame.walls.some(isLapped) || sideNames.every(side => design.walls.sides[side].build === 'posts')) return []
+  const plates = frame.members.filter(({ id, role }) => role === 'top-plate' && !id.startsWith('walls/partition-')).map(({ id }) => id)
+  return plates.length ? [{ code: 'corners-unlapped', members: plates, numbers: {} }] : []
 }
 
 const membersOf = ({ frame }: Plan, wall: string): string[] => frame.members.filter(({ id }) => id.startsWith(`walls/${wall}/`)).map(({ id }) => id)

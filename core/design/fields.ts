@@ -18,8 +18,11 @@ export type OpeningPath = `walls.openings.${Digit}.${'at' | 'foot' | 'unit.width
 /** Paths of the lengths and the pitch that a drawing lets one change. */
 export type LengthPath =
   | 'footprint.length' | 'footprint.width' | 'walls.height' | 'walls.spacing' | 'roof.spacing'
-  | 'roof.overhang.eave' | 'roof.overhang.high' | 'roof.overhang.gable' | 'roof.seat.height' | `roof.ties.${'rafter' | 'collar'}.height` | GroundPath | OpeningPath | WallPath
-export type FieldPath = LengthPath | 'roof.pitch'
+  | 'roof.overhang.eave' | 'roof.overhang.high' | 'roof.overhang.gable' | 'roof.seat.height' | 'roof.peak.at' | 'roof.peak.height' | `roof.ties.${'rafter' | 'collar' | 'ceiling'}.height` | 'roof.tails.face' | 'roof.tails.wild' | 'roof.ends.spacing' | 'roof.blocking.hole' | 'roof.panel.cover' | 'roof.beam.spacing' | GroundPath | OpeningPath | WallPath
+export type PitchPath = 'roof.pitch' | 'roof.northPitch'
+export type FieldPath = LengthPath | PitchPath
+
+export const isPitchPath = (path: string): path is PitchPath => path === 'roof.pitch' || path === 'roof.northPitch'
 
 /** A path with a `*` for the number of an item in a list, and for the side of a wall: what all of its kind share. */
 export const kindOfPath = (path: string): string => path.replace(/\.(?:\d+|south|east|north|west)(?=\.|$)/g, '.*')

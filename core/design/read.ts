@@ -105,7 +105,7 @@ function faultOf(issue: Issue): DesignFault[] {
 }
 
 const unions: Record<string, readonly string[]> = {
-  'walls.topPlates': ['1', '2'], 'floor.ends': ['1', '2'], 'floor.blocking': ['0', '1', '2', '3'], 'floor.deck.kind': ['sheets', 'boards'], 'base.kind': baseKinds, 'base.beams.plies': ['1', '2', '3'], 'header.plies': ['1', '2', '3'],
+  'walls.topPlates': ['1', '2'], 'floor.ends': ['1', '2'], 'floor.blocking': ['0', '1', '2', '3'], 'floor.deck.kind': ['sheets', 'boards'], 'base.kind': baseKinds, 'base.beams.plies': ['1', '2', '3'], 'header.plies': ['1', '2', '3'], 'roof.panel.per': ['1', '2', '3'], 'roof.beam.plies': ['1', '2', '3'], 'roof.blocking.vents': ['0', '1', '2', '3'], 'roof.blocking.rows': ['0', '1', '2'],
 }
 
 const unionChoices = (path: string): readonly string[] => unions[path] ?? unions[`${path}.kind`] ?? unions[path.split('.').slice(-2).join('.')] ?? ['full-bearing', 'third', 'height-above-plate', 'none']
@@ -124,6 +124,12 @@ function furtherSections({ floor, base, walls, roof }: Design): [string, string]
   out.push(['walls.posts.post', walls.posts.post], ['walls.posts.beam', walls.posts.beam], ['walls.slats.section', walls.slats.section])
   for (const kind of tieKinds) if (roof.ties[kind]) out.push([`roof.ties.${kind}.section`, roof.ties[kind].section])
   for (const part of ['sub', 'face'] as const) if (roof.fascia[part]) out.push([`roof.fascia.${part}`, roof.fascia[part]])
+  if (roof.tails.finish) out.push(['roof.tails.finish', roof.tails.finish])
+  if (roof.soffit) out.push(['roof.soffit.section', roof.soffit.section])
+  if (roof.beam) out.push(['roof.beam.post', roof.beam.post])
+  out.push(['roof.ends.lookout', roof.ends.lookout])
+  if (roof.ends.barge) out.push(['roof.ends.barge', roof.ends.barge])
+  if (roof.hip.section) out.push(['roof.hip.section', roof.hip.section])
   if (walls.siding) out.push(['walls.siding.section', walls.siding.section])
   if (floor) out.push(['floor.joist', floor.joist])
   if (floor?.deck.kind === 'boards') out.push(['floor.deck.section', floor.deck.section])

@@ -3,6 +3,7 @@ import { pitchAngle, radians } from '../measure'
 import type { Design } from './design'
 import { withValue } from './fields'
 import { ownSections } from './lumber'
+import { peakSettled } from './peak'
 import { heightOf } from './walls'
 
 /** The low wall of a single slope. */
@@ -16,9 +17,12 @@ export function heelRun({ footprint, walls, lumber }: Design): number | null {
 
 /**
  * The design with what follows from its other fields worked out: under a single slope the high wall's height from the pitch, or, where that wall has its own height, the pitch from the
- * two; and how far the rafters reach over that wall, where it isn't asked. The same design where nothing follows.
+ * two; and how far the rafters reach over that wall, where it isn't asked; of a gable the pitches, where its peak is given; and the rafters' spacing where panels lead. The same design where nothing follows.
  */
-export function settled(design: Design): Design {
+export function settled(asked: Design): Design {
+  const { panel } = asked.roof
+  const design = panel ? withValue(asked, 'roof.spacing', panel.cover / panel.per) : asked
+  if (design.roof.shape === 'gable') return peakSettled(design)
   if (design.roof.shape !== 'single-slope') return design
   const { overhang } = design.roof
   return slopeSettled(withValue(design, 'roof.overhang.high', overhang.high ?? overhang.eave))
@@ -34,8 +38,14 @@ function slopeSettled(design: Design): Design {
   return own > low ? withValue(design, 'roof.pitch', { rise: own - low, run }) : design
 }
 
-/** The design with one value changed, and what was asked for before and would stand against it let go: a pitch asked for lets the high wall of a single slope follow it. */
+/**
+ * The design with one value changed, and what was asked for before and would stand against it let go: a pitch asked for lets the high wall of a single slope follow it, and lets go of as much
+ * of a gable's peak as it decides; a spacing asked for lets go of panels that led.
+ */
 export function changed(design: Design, path: string, value: unknown): Design {
   const next = withValue(design, path, value)
-  return path === 'roof.pitch' && next.roof.shape === 'single-slope' ? withValue(next, `walls.sides.${next.roof.high}.height`, null) : next
+  if (path === 'roof.pitch' && next.roof.shape === 'single-slope') return withValue(next, `walls.sides.${next.roof.high}.height`, null)
+  if (path === 'roof.pitch') return withValue(next, 'roof.peak.height', null)
+  if (path === 'roof.spacing') return withValue(next, 'roof.panel', null)
+  return path === 'roof.northPitch' ? withValue(next, 'roof.peak.at', null) : next
 }

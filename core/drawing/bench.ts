@@ -1,13 +1,24 @@
+import type { FlatPoint } from '../board'
 import type { Card } from '../plan'
 import { type Drawing, drawn, type Line, type Patch, type RunningMark } from './drawing'
 
-/** A board as it lies on the bench, near face up and bottom edge toward the sawyer, with its running marks. */
+/** A board as it lies on the bench, far face up and bottom edge toward the sawyer, with its running marks; what of the face under it lies elsewhere is dashed. */
 export function boardOnBench(card: Card): Drawing {
   const patch: Patch = { ink: 'wood', member: null, loops: card.outline.map(loop => loop.map(p => ({ x: p.along, y: p.across }))) }
   const { depth } = card.piece.section
-  const lines = ripLines(card, depth)
+  const lines = [...ripLines(card, depth), ...underLines(card)]
   const running = card.marks.map((mark): RunningMark => ({ at: { x: mark.at, y: mark.across }, to: null, value: mark.at, letter: '' }))
   return drawn(`board-${card.piece.mark}`, { patches: [patch], lines, running })
+}
+
+/** Edges of the face under, where the cuts go through the board aslant. */
+function underLines({ outline, under }: Card): Line[] {
+  const near = (a: FlatPoint, b: FlatPoint): boolean => Math.abs(a.along - b.along) < 0.01 && Math.abs(a.across - b.across) < 0.01
+  const up = outline.flat()
+  return under.flatMap(loop => loop.flatMap((from, i): Line[] => {
+    const to = loop[(i + 1) % loop.length] ?? from
+    return [from, to].every(p => up.some(q => near(p, q))) ? [] : [{ from: { x: from.along, y: from.across }, to: { x: to.along, y: to.across }, ink: 'behind' }]
+  }))
 }
 
 /** The blank's own outline beside the cut one: what falls off. */

@@ -6,7 +6,7 @@ import { type Pitch, riseInTwelve } from '../measure'
 import { drawingSvg } from '../output'
 import { cardOf, plan, platePair } from '../plan'
 import { furnishedSheds, gableSheds, runs } from '../testing/designs'
-import { boardOnBench, type Drawing, fit, type Handle, pairStrip, placeDimension, roofSection, spread, wallElevation, zones } from './index'
+import { boardOnBench, closeRows, type Drawing, fit, type Handle, pairStrip, placeDimension, roofSection, spread, wallElevation, withLast, zones } from './index'
 
 const base = newDesign('a', 'imperial')
 
@@ -109,4 +109,24 @@ test('a rafter is drawn large at its ridge cut, bird\'s mouth and tail; a stud n
   expect(shown).toHaveLength(3)
   expect(rafter.marks.every(mark => shown.some(zone => mark.at >= zone.from && mark.at <= zone.to))).toBe(true)
   expect(zones(card('stud'))).toEqual([])
+})
+
+test('where a roof can\'t be framed the last one stays behind the drawing, dashed', () => {
+  const design = newDesign('a', 'imperial')
+  const [whole, bare] = [roofSection(plan(design)), roofSection(plan(withValue(design, 'roof.spacing', 20)))]
+  expect(bare.patches.some(patch => patch.member?.startsWith('roof/'))).toBe(false)
+  const kept = withLast(bare, whole)
+  expect(kept.lines.filter(line => line.ink === 'behind').length).toBeGreaterThan(8)
+  expect(kept.high.y).toBeCloseTo(whole.high.y, 6)
+  expect(kept.dimensions).toEqual(bare.dimensions)
+})
+
+test('dimensions move up into the rows that others left free', () => {
+  const all = roofSection(plan(newDesign('a', 'imperial'))).dimensions
+  const typed = closeRows(all.filter(each => each.field))
+  for (const side of ['below', 'left', 'right'] as const) {
+    const rows = [...new Set(typed.filter(each => each.side === side).map(each => each.row))].sort((a, b) => a - b)
+    expect(rows).toEqual(rows.map((_, i) => i + 1))
+  }
+  expect(typed.find(each => each.name === 'ridge-top')?.row).toBe(1)
 })

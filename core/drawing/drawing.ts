@@ -1,4 +1,4 @@
-import type { FieldPath, LengthPath } from '../design'
+import type { FieldPath, LengthPath, PitchPath } from '../design'
 import type { Pitch } from '../measure'
 
 /** A point of a drawing: millimetres at full size, x to the right, y up. */
@@ -25,11 +25,11 @@ export interface Dimension {
   readonly field: LengthPath | null
 }
 
-export type DimensionName = 'span' | 'run' | 'wall-height' | 'other-height' | 'step-at' | 'step-height' | 'eave' | 'high-eave' | 'ridge-top' | 'rise' | 'height-above-plate' | 'wall-length' | 'stud-spacing' | 'rafter-spacing' | 'depth' | 'length'
+export type DimensionName = 'span' | 'run' | 'other-run' | 'gable-overhang' | 'wall-height' | 'other-height' | 'step-at' | 'step-height' | 'eave' | 'high-eave' | 'ridge-top' | 'rise' | 'height-above-plate' | 'wall-length' | 'stud-spacing' | 'rafter-spacing' | 'depth' | 'length'
   | 'joist-spacing' | 'joint' | 'porch' | 'along' | 'near' | 'far' | 'reference' | 'lift' | 'frost' | 'base-top' | 'low-wall'
 
 /** The slope, written beside its line. */
-export interface PitchTag { readonly at: Point, readonly angle: number, readonly pitch: Pitch, readonly field: 'roof.pitch' }
+export interface PitchTag { readonly at: Point, readonly angle: number, readonly pitch: Pitch, readonly field: PitchPath }
 
 /** A running mark: distance from the end that layout begins at. `to` is the far side of the member that stands there, null for a bare mark. */
 export interface RunningMark { readonly at: Point, readonly value: number, readonly to: Point | null, readonly letter: string }
@@ -47,7 +47,7 @@ export interface Drawing {
   readonly patches: readonly Patch[]
   readonly lines: readonly Line[]
   readonly dimensions: readonly Dimension[]
-  readonly pitch: PitchTag | null
+  readonly pitches: readonly PitchTag[]
   readonly running: readonly RunningMark[]
   readonly handles: readonly Handle[]
   readonly labels: readonly Label[]
@@ -55,7 +55,7 @@ export interface Drawing {
 
 /** A drawing of what it has; its extent is that of its patches and lines. */
 export function drawn(name: string, parts: Partial<Omit<Drawing, 'name' | 'low' | 'high'>>): Drawing {
-  const whole = { patches: [], lines: [], dimensions: [], pitch: null, running: [], handles: [], labels: [], ...parts }
+  const whole = { patches: [], lines: [], dimensions: [], pitches: [], running: [], handles: [], labels: [], ...parts }
   return { name, ...whole, ...extentOf(whole.patches, whole.lines) }
 }
 

@@ -1,12 +1,16 @@
 import { heightOf, tieKinds } from '../design'
 import { heightField } from './height-field'
-import type { Frame, Member } from '../frame'
-import type { Plan, RoofReading } from '../plan'
+import type { Member, Stretch } from '../frame'
+import { meets, vec } from '../geometry'
+import { type Plan, type RoofReading, stretchOf } from '../plan'
 import { type Dimension, type Drawing, drawn, type Handle, type Line, type PitchTag } from './drawing'
 import { seen, sectionView } from './view'
 
-/** Across the building at a rafter near its middle: walls, plates, the rafters and the ridge, with the roof's dimensions. */
-export function roofSection(plan: Plan): Drawing {
+/** Where the building can be cut across at a rafter, along the length; mm. */
+export const sectionPlaces = ({ frame }: Plan): readonly Stretch[] => frame.roof.eaves[0]?.rafters ?? []
+
+/** Across the building at a rafter, `at` its number from the west, or near the middle: walls, plates, the rafters and the ridge, with the roof's dimensions. */
+export function roofSection(plan: Plan, at?: number): Drawing {
   const { design, frame } = plan
   const reach = reachOf(plan)
   const middle = frame.roof.meet
@@ -14,7 +18,7 @@ export function roofSection(plan: Plan): Drawing {
     { from: { x: -reach.south - 150, y: 0 }, to: { x: design.footprint.width + reach.north + 150, y: 0 }, ink: 'ground' },
     ...(frame.roof.ridgeCentre ? [{ from: { x: middle, y: heightOf(design.walls, 'south') - 120 }, to: { x: middle, y: frame.roof.highest + 120 }, ink: 'datum' } as const] : []),
   ]
-  return drawn('roof-section', { patches: seen(sectionMembers(frame), sectionView), lines, dimensions: dimensions(plan), pitch: pitchTag(plan), handles: handles(plan) })
+  return drawn('roof-section', { patches: seen(sectionMembers(plan, at), sectionView), lines, dimensions: dimensions(plan), pitches: pitchTags(plan), handles: handles(plan) })
 }
 
 /** How far the rafters reach past each eave wall, mm. */
@@ -24,17 +28,25 @@ function reachOf({ design: { roof } }: Plan): Readonly<Record<'south' | 'north',
   return { south: roof.high === 'south' ? high : eave, north: roof.high === 'north' ? high : eave }
 }
 
-/** The members that a cut beside the middle rafter shows, and the studs behind it. */
-function sectionMembers(frame: Frame): Member[] {
-  const rows = ['roof/south/rafter/', 'roof/north/rafter/', 'roof/rafter/'].map(slope => frame.members.filter(({ id }) => id.startsWith(slope)))
-  const rafters = rows.flatMap(row => row.slice(Math.ceil(row.length / 2) - 1, Math.ceil(row.length / 2)))
+/** What is nailed to a rafter's face or end. */
+const beside: ReadonlySet<Member['role']> = new Set(['rafter-tie', 'collar-tie', 'ceiling-joist', 'soffit-joist', 'roof-block'])
+
+/** The members that a cut beside a rafter shows: those that stand there, what runs past, the ties nailed to it or, near the middle, the nearest, and studs behind. */
+function sectionMembers(plan: Plan, at?: number): Member[] {
+  const { frame } = plan
+  const places = sectionPlaces(plan)
+  const place = places[at ?? Math.ceil(places.length / 2) - 1]
   const wall = /^walls\/(south|north)\/(plate\/|stud\/2$)/
-  const ties = tieKinds.flatMap((kind) => {
-    const all = frame.members.filter(({ role }) => role === `${kind}-tie`)
-    return all.slice(Math.floor(all.length / 2), Math.floor(all.length / 2) + 1)
-  })
-  const fascia = frame.members.filter(({ role }) => role === 'sub-fascia' || role === 'fascia')
-  return [...ties, ...fascia, ...frame.members.filter(({ id }) => id === 'roof/ridge' || wall.test(id)), ...rafters]
+  const walls = frame.members.filter(({ id }) => wall.test(id))
+  if (!place) return walls
+  const roof = frame.members.filter(({ id, role }) => id.startsWith('roof/') && role !== 'hip' && !/^roof\/(east|west)\//.test(id)).map(member => ({ member, x: stretchOf(member, 'x') }))
+  const gap = (x: Stretch): number => Math.max(0, x.from - place.to, place.from - x.to)
+  const there = roof.filter(({ member, x }) => !beside.has(member.role) && gap(x) < 1e-6 && (x.from < place.to - 1e-6 && x.to > place.from + 1e-6))
+  const nailed = roof.filter(({ member, x }) => beside.has(member.role) && gap(x) < 1e-3 && (member.role !== 'roof-block' || x.from > place.from))
+  // near the middle a tie that stands a bay away is shown too
+  const nearest = at === undefined ? (['rafter-tie', 'collar-tie', 'ceiling-joist'] as const).flatMap(role => nailed.some(({ member }) => member.role === role) ? [] : roof.filter(({ member }) => member.role === role).sort((a, b) => gap(a.x) - gap(b.x)).slice(0, 1)) : []
+  const ties = [...nailed, ...nearest]
+  return [...ties, ...there.filter(({ member }) => member.role !== 'rafter' && member.role !== 'jack-rafter'), ...there.filter(({ member }) => member.role === 'rafter' || member.role === 'jack-rafter')].map(({ member }) => member).concat(walls)
 }
 
 const foot = (x: number): { x: number, y: number } => ({ x, y: 0 })
@@ -58,7 +70,7 @@ function eaves(plan: Plan): Dimension[] {
   const reach = reachOf(plan)
   const at = (side: 'south' | 'north', field: 'roof.overhang.eave' | 'roof.overhang.high', name: 'eave' | 'high-eave'): Dimension =>
     ({ name, from: foot(side === 'south' ? -reach.south : width), to: foot(side === 'south' ? 0 : width + reach.north), side: 'below', row: 1, value: reach[side], field })
-  if (roof.shape === 'gable') return [at('south', 'roof.overhang.eave', 'eave')]
+  if (roof.shape !== 'single-slope') return [at('south', 'roof.overhang.eave', 'eave')]
   const low = roof.high === 'north' ? 'south' : 'north'
   return [at(low, 'roof.overhang.eave', 'eave'), at(roof.high, 'roof.overhang.high', 'high-eave')]
 }
@@ -74,36 +86,41 @@ function top(plan: Plan): Dimension[] {
   const { frame: { roof: { highest, ridgeCentre } }, design: { footprint: { width } } } = plan
   const at = topAt(plan)
   const left = !ridgeCentre && at < 0
-  return [{ name: 'ridge-top', from: foot(left ? 0 : width), to: { x: at, y: highest }, side: left ? 'left' : 'right', row: 2, value: highest, field: null }]
+  return [{ name: 'ridge-top', from: foot(left ? 0 : width), to: { x: at, y: highest }, side: left ? 'left' : 'right', row: 2, value: highest, field: plan.design.roof.shape === 'gable' ? 'roof.peak.height' : null }]
 }
 
-/** The run, and the height above plate at the wall it is read at. */
-function ofRafters({ design, frame }: Plan, roof: RoofReading, uneven: boolean): Dimension[] {
+/** Whether a gable's slopes are asked to differ, or to meet at a place. */
+const isUnequal = ({ design: { roof } }: Plan): boolean => roof.shape === 'gable' && (roof.northPitch !== null || roof.peak.at !== null)
+
+/** The run, and the height above plate at the wall it is read at; where the slopes differ both runs, the first of which is typed over to move the peak. */
+function ofRafters(plan: Plan, roof: RoofReading, uneven: boolean): Dimension[] {
+  const { design, frame } = plan
   const { width } = design.footprint
   const { meet, ridgeCentre, slopes } = frame.roof
   const single = ridgeCentre === null
-  const heel = single ? (meet > 0 ? 0 : width) : uneven ? 0 : width
+  const unequal = isUnequal(plan)
+  const heel = single ? (meet > 0 ? 0 : width) : uneven || unequal ? 0 : width
   const far = single ? heel + (meet > 0 ? roof.run : -roof.run) : meet
   const height = (heel === 0 ? slopes.south : slopes.north).height
   const field = design.roof.seat.rule === 'height-above-plate' ? 'roof.seat.height' as const : null
   return [
-    { name: 'run', from: foot(Math.min(heel, far)), to: foot(Math.max(heel, far)), side: 'below', row: single ? 3 : 1, value: roof.run, field: null },
-    { name: 'height-above-plate', from: { x: heel, y: height }, to: { x: heel, y: height + roof.heightAbovePlate }, side: heel === 0 ? 'left' : 'right', row: uneven ? 2 : 1, value: roof.heightAbovePlate, field },
+    { name: 'run', from: foot(Math.min(heel, far)), to: foot(Math.max(heel, far)), side: 'below', row: single ? 3 : 1, value: Math.abs(far - heel), field: unequal ? 'roof.peak.at' : null },
+    ...(unequal ? [{ name: 'other-run', from: foot(meet), to: foot(width), side: 'below', row: 1, value: width - meet, field: null } as const] : []),
+    { name: 'height-above-plate', from: { x: heel, y: height }, to: { x: heel, y: height + roof.heightAbovePlate }, side: heel === 0 ? 'left' : 'right', row: uneven || unequal ? 2 : 1, value: roof.heightAbovePlate, field },
   ]
 }
 
-/** Level of the roof's plane over a place across the building. */
-function planeLevel({ frame: { roof: { highest, meet, ridgeCentre } }, design: { roof: { pitch } } }: Plan, x: number, at: number): number {
-  const slope = pitch.rise / pitch.run
-  return highest - (ridgeCentre === null || x > meet ? Math.abs(x - at) : at - x) * slope
+/** Level of the roof's planes over a place across the building. */
+function planeLevel({ frame: { roof: { slopes } } }: Plan, x: number): number {
+  return Math.min(...[slopes.south, slopes.north].map(({ roofTop }) => meets(roofTop, vec(0, x, 0), vec(0, 0, 1)) ?? Infinity))
 }
 
-function pitchTag(plan: Plan): PitchTag {
-  const { design, frame } = plan
-  const { width } = design.footprint
-  const rising = frame.roof.meet === Infinity
-  const x = width * (rising ? 0.3 : 0.74)
-  return { at: { x, y: planeLevel(plan, x, topAt(plan)) }, angle: frame.roof.angle, pitch: design.roof.pitch, field: 'roof.pitch' }
+function pitchTags(plan: Plan): PitchTag[] {
+  const { design: { roof, footprint: { width } }, frame } = plan
+  const { slopes, meet } = frame.roof
+  const tag = (x: number, side: 'south' | 'north', field: PitchTag['field']): PitchTag => ({ at: { x, y: planeLevel(plan, x) }, angle: slopes[side].angle, pitch: field === 'roof.pitch' ? roof.pitch : roof.northPitch ?? roof.pitch, field })
+  if (isUnequal(plan)) return [tag(meet / 2, 'south', 'roof.pitch'), tag((meet + width) / 2, 'north', 'roof.northPitch')]
+  return [tag(width * (meet === Infinity ? 0.3 : 0.74), 'south', 'roof.pitch')]
 }
 
 /** Ties are dragged up and down beside the ridge. */
@@ -121,9 +138,13 @@ function handles(plan: Plan): Handle[] {
   const low = !gable && design.roof.high === 'south' ? 'north' : 'south'
   const tail = low === 'south' ? { x: -reach.south, way: -1 } : { x: width + reach.north, way: 1 }
   const high = { x: low === 'south' ? width + reach.north : -reach.south, way: -tail.way }
+  const unequal = isUnequal(plan)
   return [
-    { field: 'roof.pitch', at: { x: at, y: frame.roof.highest }, along: { x: 0, y: 1 }, gain: 12 / Math.abs(gable ? at : high.x - (low === 'south' ? 0 : width)) },
-    { field: 'roof.overhang.eave', at: { x: tail.x, y: planeLevel(plan, tail.x, at) }, along: { x: tail.way, y: 0 }, gain: 1 },
+    ...(unequal || design.roof.peak.height !== null ? [{ field: 'roof.peak.height' as const, at: { x: at, y: frame.roof.highest }, along: { x: 0, y: 1 }, gain: 1 }] : [
+      { field: 'roof.pitch' as const, at: { x: at, y: frame.roof.highest }, along: { x: 0, y: 1 }, gain: 12 / Math.abs(gable ? at : high.x - (low === 'south' ? 0 : width)) },
+    ]),
+    ...(unequal ? [{ field: 'roof.peak.at' as const, at: { x: at, y: frame.roof.highest - frame.lumber.ridge.depth }, along: { x: 1, y: 0 }, gain: 1 }] : []),
+    { field: 'roof.overhang.eave', at: { x: tail.x, y: planeLevel(plan, tail.x) }, along: { x: tail.way, y: 0 }, gain: 1 },
     ...(gable ? [] : [{ field: 'roof.overhang.high' as const, at: { x: high.x, y: frame.roof.highest - frame.lumber.rafter.depth }, along: { x: high.way, y: 0 }, gain: 1 }]),
     ...tieHandles(plan),
     { field: 'footprint.width', at: { x: width, y: 0 }, along: { x: 1, y: 0 }, gain: 1 },

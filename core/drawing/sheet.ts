@@ -19,11 +19,17 @@ export const ROW = { below: 34, beside: 76 } as const
 /** px that running marks, written upright, take below a drawing. */
 export const RUNNING = 104
 
+/** Dimensions moved up into the rows that others have left free on their side. */
+export function closeRows(dimensions: readonly Dimension[]): Dimension[] {
+  const rows = (side: Dimension['side']): number[] => [...new Set(dimensions.filter(each => each.side === side).map(each => each.row))].sort((a, b) => a - b)
+  return dimensions.map(each => ({ ...each, row: rows(each.side).indexOf(each.row) + 1 }))
+}
+
 /** The margins that a drawing's dimensions need. */
 export function marginsOf(drawing: Drawing): Margins {
   const rows = (side: Dimension['side']): number => Math.max(0, ...drawing.dimensions.filter(each => each.side === side).map(each => each.row))
   return {
-    left: 24 + rows('left') * ROW.beside, right: 24 + rows('right') * ROW.beside, top: 44,
+    left: 36 + rows('left') * ROW.beside, right: 36 + rows('right') * ROW.beside, top: 44,
     bottom: 20 + rows('below') * ROW.below + (drawing.running.length ? RUNNING : 0),
   }
 }

@@ -41,5 +41,5 @@ export const fromAbove: View = { right: vec(1, 0, 0), up: vec(0, 1, 0), toward: 
 /** From the south, west at the left. */
 export const fromSouth: View = { right: vec(1, 0, 0), up: vec(0, 0, 1), toward: vec(0, -1, 0) }
 
-/** A board's uncut faces are its sides; what a cross-cut shows is end grain. */
-const inkOf = (tag: string): Ink => tag.startsWith('cut:') || tag === 'start' || tag === 'end' ? 'end-grain' : 'wood'
+/** A board's uncut faces are its sides, and what is ripped along it; what a cross-cut shows is end grain. */
+const inkOf = (tag: string): Ink => tag.endsWith(':rip') || tag.endsWith(':backing') ? 'wood' : tag.startsWith('cut:') || tag === 'start' || tag === 'end' ? 'end-grain' : 'wood'

@@ -31,7 +31,7 @@ export function wallElevation(plan: Plan, name: WallName, layer: WallLayer = 'fr
 
 /** The rafters that close a gable wall. */
 function endRafters({ frame }: Plan, wall: Wall): Member[] {
-  if (wall.along === 'x') return []
+  if (wall.along === 'x' || frame.roof.eaves.some(eave => eave.slope.side === wall.name)) return []
   const slopes = ['roof/south/rafter/', 'roof/north/rafter/', 'roof/rafter/'].map(slope => frame.members.filter(({ id }) => id.startsWith(slope)))
   return slopes.flatMap(rafters => rafters.slice(...(wall.name === 'west' ? [0, 1] : [-1])))
 }

@@ -61,7 +61,7 @@ describe('fascia, worked by hand', () => {
   test('it goes up after the rafters, clear of sheets', () => {
     const made = plan(shed({ sub: null, face: '1x6' }))
     const steps = raising(made).map(step => step.name)
-    expect(steps.indexOf('fascia')).toBe(steps.indexOf('rafters') + 1)
+    expect(steps.indexOf('fascia')).toBeGreaterThan(steps.indexOf('rafters'))
     expect(clashes(made.frame.members)).toEqual([])
   })
 

@@ -9,9 +9,9 @@ import { cutOrders, type Member } from './member'
 import { type Memory, newMemory } from './memory'
 import type { Problem } from './problem'
 import type { Rect } from './rect'
-import { rafterPlaces, type RoofDatum, type RoofLumber, roofShapes } from './roof'
+import { frameRoof, type RoofDatum, type RoofLumber, roofShapes } from './roof'
 import { finishWalls } from './walls/finish'
-import { rafterLine } from './walls/roof-line'
+import { rafterLine, ridgeHangs, type RoofLine } from './walls/roof-line'
 import type { StackLines } from './walls/places'
 import { frameWalls } from './walls/walls'
 import type { RoughOpening } from './walls/openings'
@@ -52,20 +52,33 @@ export function frame(asked: Design, memory: Memory = newMemory()): Frame {
   const plate = section(design.walls.stud)
   const { ties, fascia } = design.roof
   const some = (name: string | null | undefined): Section | null => name ? section(name) : null
-  const lumber: RoofLumber = { rafter: section(design.roof.rafter), ridge: section(design.roof.ridge), plate, ties: { rafter: some(ties.rafter?.section), collar: some(ties.collar?.section) }, fascia: { sub: some(fascia.sub), face: some(fascia.face) } }
+  const ply = section(design.roof.ridge)
+  const beamed = design.roof.shape === 'gable' && design.roof.beam ? { ...ply, thickness: ply.thickness * design.roof.beam.plies } : ply
+  const lumber: RoofLumber = { rafter: section(design.roof.rafter), ridge: beamed, ply: section(design.roof.ridge), post: section(design.roof.beam?.post ?? design.walls.posts.post), hip: section(design.roof.hip.section ?? design.roof.ridge), plate, ties: { rafter: some(ties.rafter?.section), collar: some(ties.collar?.section), ceiling: some(ties.ceiling?.section) }, fascia: { sub: some(fascia.sub), face: some(fascia.face) }, slat: section(design.walls.slats.section), finish: some(design.roof.tails.finish), soffit: some(design.roof.soffit?.section), lookout: section(design.roof.ends.lookout), barge: some(design.roof.ends.barge) }
   const below = memory.last('below', [design.base, design.floor, design.site, design.footprint, design.lumber, design.units], () => frameBelow(design, section))
   const { walls: wallsAsked, footprint, base, units } = design
-  const lines = memory.last('lines', [below.floor, footprint, design.roof.spacing, design.roof.rafter, design.lumber], () => stackLines(design, below.floor, lumber.rafter))
-  const roof = roofShapes[design.roof.shape].frame(design, lumber, { south: underTails(below.floor, design, 'south'), north: underTails(below.floor, design, 'north') })
+  const lines = memory.last('lines', [below.floor, footprint, design.roof.spacing, design.roof.rafter, design.roof.shape, design.lumber], () => stackLines(design, below.floor, lumber.rafter))
+  const under = (side: SideName): number => underTails(below.floor, design, side)
+  const roof = frameRoof(design, lumber, { south: under('south'), east: under('east'), north: under('north'), west: under('west') })
   const line = rafterLine(roof.datum, lumber.ridge)
   // only walls that reach up to the roof are framed anew with it
-  const toRoof = roof.orders.length > 0 && (wallsAsked.gables === 'raked' || sideNames.some(side => wallsAsked.sides[side].step))
-  const walls = memory.last('walls', [wallsAsked, footprint, base, design.lumber, units, wallsAsked.stack === 'own' ? null : lines, toRoof && design.roof], () => frameWalls(design, plate, section, lines, toRoof ? line : null))
-  const rafters = roof.orders.length ? rafterPlaces(design, lumber.rafter) : []
-  const finished = finishWalls({ design, stud: plate, line, brace: section(braceOf[units]), slat: section(wallsAsked.slats.section), lines, memory, roof: roof.datum, rafters, drop: wall => dropOf(design, below.floor, wall) }, walls.framed)
+  const toRoof = roof.orders.length > 0 && design.roof.shape !== 'hip' && (beamOf(design) !== null || wallsAsked.gables === 'raked' || sideNames.some(side => wallsAsked.sides[side].step))
+  const walls = memory.last('walls', [wallsAsked, footprint, base, design.lumber, units, wallsAsked.stack === 'own' ? null : lines, design.roof.shape, toRoof && design.roof], () => frameWalls(design, plate, section, lines, toRoof ? line : null))
+  const finished = finishWalls({ design, stud: plate, line, brace: section(braceOf[units]), slat: section(wallsAsked.slats.section), lines, memory, roof: roof.datum, framed: roof.orders.length > 0, drop: wall => dropOf(design, below.floor, wall) }, walls.framed)
   const { members, refused } = cutOrders([...below.base.orders, ...(below.floor?.orders ?? []), ...finished.orders, ...roof.orders], memory)
-  const problems: Problem[] = [...below.problems, ...walls.problems, ...roof.problems, ...refused.map(({ id, fault }): Problem => ({ code: 'not-cut', path: '', member: id, fault }))]
+  const problems: Problem[] = [...below.problems, ...walls.problems, ...roof.problems, ...(roof.orders.length ? beamProblems(design, line, ply.depth) : []), ...refused.map(({ id, fault }): Problem => ({ code: 'not-cut', path: '', member: id, fault }))]
   return { design, members, problems, walls: walls.walls, openings: walls.openings, looseJoints: finished.loose, braces: finished.braces, roof: roof.datum, lumber, floor: below.floor, base: below.base, ground: below.ground, outline: below.outline }
+}
+
+const beamOf = ({ roof }: Design): Design['roof']['beam'] => roof.shape === 'gable' ? roof.beam : null
+
+/** Why a ridge beam would not bear on the gable walls: they have no studs under it, or it ends above what they reach to. */
+function beamProblems(design: Design, line: RoofLine, depth: number): Problem[] {
+  if (!beamOf(design)) return []
+  const open = (['east', 'west'] as const).find(side => design.walls.sides[side].build === 'posts')
+  if (open) return [{ code: 'beam-unborne', path: `walls.sides.${open}.build` }]
+  if (design.walls.gables === 'open') return [{ code: 'beam-unborne', path: 'walls.gables' }]
+  return ridgeHangs(line) ? [] : [{ code: 'beam-shallow', path: 'roof.ridge', least: depth + line.ridge.bottom - line.under(line.middle) }]
 }
 
 /** What diagonals are sawn from (common practice, no source). */
@@ -85,7 +98,9 @@ function dropOf({ walls: { sheathing }, base, floor: asked }: Design, floor: Flo
 function stackLines(design: Design, floor: FloorFrame | null, rafter: Section): StackLines {
   const middleOf = ({ from, to }: Stretch): number => (from + to) / 2
   const joists = (axis: 'x' | 'y'): number[] => (floor?.joists ?? []).filter(each => each.axis === axis).map(each => middleOf(each.at))
-  return { joists: { x: joists('x'), y: joists('y') }, rafters: design.roof.spacing < 2 * rafter.thickness ? [] : rafterPlaces(design, rafter).map(middleOf) }
+  const tight = design.roof.spacing < 2 * rafter.thickness
+  const { south = [], west = [] } = tight ? {} : roofShapes[design.roof.shape].places(design, rafter)
+  return { joists: { x: joists('x'), y: joists('y') }, rafters: { x: south.map(middleOf), y: west.map(middleOf) } }
 }
 
 interface Below { readonly floor: FloorFrame | null, readonly base: BaseFrame, readonly ground: Ground, readonly outline: Rect, readonly problems: readonly Problem[] }

@@ -3,7 +3,7 @@ import fc from 'fast-check'
 import { endsOf, likeness } from '../board'
 import { type Design, newDesign } from '../design'
 import { INCH, radians } from '../measure'
-import { plan } from '../plan'
+import { cardOf, plan } from '../plan'
 import { gableSheds, runs } from '../testing/designs'
 import { clashes, touching } from '../testing/solids'
 import { frame } from './index'
@@ -111,6 +111,10 @@ describe('rafters and ridge in their places', () => {
     const lift = plan(design).roof?.heightAbovePlate ?? NaN
     expect(roof.highest).toBeCloseTo(design.walls.height + lift + (design.footprint.width / 2 - 0.75 * INCH) * Math.tan(slope), 9)
     expect(members.filter(member => member.role === 'ridge')).toHaveLength(1)
+    // posts that hold it up until the rafters do reach from the deck to its lower edge
+    const made = plan(design)
+    const piece = made.pieces.find(each => each.role === 'ridge')
+    expect(piece && cardOf(made, piece).figures.find(figure => figure.name === 'prop')?.value).toBeCloseTo(roof.highest - 7.25 * INCH, 9)
   })
 
   // 9/16 in more porch than deck: tails that just clear the deck reach into the porch's boards on their side, and are said

@@ -1,10 +1,10 @@
-import type { BoardFault, Cut, CutBoard, CutName } from '../board'
+import type { BoardFault, Cut, CutBoard, CutName, CutResult } from '../board'
 import { type Placement, type Plane, planeToBoard } from '../geometry'
 import type { Section } from '../lumber'
 import type { Memory } from './memory'
 
 export type Role =
-  | 'rafter' | 'ridge' | 'rafter-tie' | 'collar-tie' | 'sub-fascia' | 'fascia' | 'bottom-plate' | 'top-plate' | 'stud'
+  | 'rafter' | 'hip' | 'jack-rafter' | 'fly-rafter' | 'rung' | 'lookout' | 'barge' | 'roof-block' | 'finish-board' | 'soffit-ledger' | 'soffit-joist' | 'ceiling-joist' | 'ridge' | 'ridge-beam' | 'ridge-post' | 'rafter-tie' | 'collar-tie' | 'sub-fascia' | 'fascia' | 'bottom-plate' | 'top-plate' | 'stud'
   | 'king' | 'jack' | 'cripple' | 'header' | 'packing' | 'sill' | 'gable-stud' | 'wall-sheet' | 'brace' | 'wall-post' | 'wall-beam' | 'knee' | 'slat'
   | 'rim' | 'joist' | 'floor-header' | 'block' | 'deck-sheet' | 'deck-board' | 'border' | 'skid' | 'beam' | 'post'
 
@@ -14,7 +14,10 @@ export interface Member {
   readonly role: Role
   readonly section: Section
   readonly placement: Placement
+  /** As it stands in the building. */
   readonly board: CutBoard
+  /** As it is sawn, where it is cut again in place. */
+  readonly sawn?: CutBoard
 }
 
 /** A cut by planes of the building. */
@@ -30,6 +33,8 @@ export interface Order {
   readonly placement: Placement
   readonly blankLength: number
   readonly cuts: readonly BuildingCut[]
+  /** The cuts it is sawn by, where those it has in the end are made in place. */
+  readonly sawn?: readonly BuildingCut[]
 }
 
 export type Refused = { readonly id: string, readonly fault: BoardFault }
@@ -39,8 +44,11 @@ export function cutOrders(orders: readonly Order[], { cut, of }: Memory): { memb
   const members: Member[] = []
   const refused: Refused[] = []
   for (const order of orders) {
-    const result = of('board', order, () => cut({ length: order.blankLength, depth: order.section.depth, thickness: order.section.thickness }, order.cuts.map(each => toBoardCut(order.placement, each))))
-    if (result.ok) members.push({ id: order.id, role: order.role, section: order.section, placement: order.placement, board: result.board })
+    const made = (cuts: readonly BuildingCut[]): CutResult => cut({ length: order.blankLength, depth: order.section.depth, thickness: order.section.thickness }, cuts.map(each => toBoardCut(order.placement, each)))
+    const result = of('board', order, () => made(order.cuts))
+    const { sawn } = order
+    const before = sawn ? of('sawn', order, () => made(sawn)) : null
+    if (result.ok) members.push({ id: order.id, role: order.role, section: order.section, placement: order.placement, board: result.board, ...(before?.ok ? { sawn: before.board } : {}) })
     else refused.push({ id: order.id, fault: result.fault })
   }
   return { members, refused }

@@ -8,6 +8,21 @@ export type Problem =
   | { readonly code: 'spacing-too-tight', readonly path: 'walls.spacing' | 'roof.spacing' | 'floor.spacing', readonly least: number }
   | { readonly code: 'rafter-no-length', readonly path: 'footprint.width', readonly least: number }
   | { readonly code: 'ridge-off-span', readonly path: `walls.sides.${SideName}.height`, readonly most: number }
+  | { readonly code: 'peak-out-of-reach', readonly path: `roof.peak.${'at' | 'height'}`, readonly least: number, readonly most: number }
+  | { readonly code: 'pitches-apart', readonly path: 'roof.northPitch' }
+  | { readonly code: 'hip-too-short', readonly path: 'footprint.length', readonly least: number }
+  | { readonly code: 'hip-nearly-square', readonly path: 'footprint.length', readonly square: number, readonly least: number }
+  | { readonly code: 'hip-walls-uneven', readonly path: `walls.sides.${SideName}.height`, readonly side: SideName, readonly height: number }
+  | { readonly code: 'hip-off-plate', readonly path: 'roof.hip.section', readonly by: number }
+  | { readonly code: 'ridge-post-blocked', readonly path: 'roof.beam.spacing' }
+  | { readonly code: 'beam-shallow', readonly path: 'roof.ridge', readonly least: number }
+  | { readonly code: 'beam-unborne', readonly path: 'walls.gables' | `walls.sides.${SideName}.build` }
+  | { readonly code: 'tail-over-seat', readonly path: 'roof.tails.face', readonly least: number }
+  | { readonly code: 'finish-too-thick', readonly path: 'roof.tails.finish', readonly most: number }
+  | { readonly code: 'soffit-no-room', readonly path: 'roof.overhang.eave', readonly side: SideName, readonly least: number }
+  | { readonly code: 'soffit-too-high', readonly path: 'roof.overhang.eave', readonly side: SideName, readonly by: number }
+  | { readonly code: 'ends-no-room', readonly path: 'roof.overhang.gable', readonly least: number }
+  | { readonly code: 'lookout-too-thick', readonly path: 'roof.ends.lookout', readonly most: number }
   | { readonly code: 'gable-over-eaves', readonly path: `walls.sides.${SideName}.height`, readonly side: SideName, readonly most: number }
   | { readonly code: 'slope-falls', readonly path: `walls.sides.${SideName}.height`, readonly side: SideName, readonly least: number }
   | { readonly code: 'slope-steep', readonly path: `walls.sides.${SideName}.height`, readonly side: SideName, readonly most: number }

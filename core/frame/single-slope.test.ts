@@ -64,6 +64,8 @@ describe('a single slope, worked by hand', () => {
   test('the end walls are raked from the low wall to the high one, each stud its own length', () => {
     const long = (n: number): number => longOf(find(made.frame, `walls/west/stud/${n}`))
     expect([long(3) - long(2), long(4) - long(3)]).toEqual([expect.closeTo(4, 6), expect.closeTo(4, 6)])
+    const piece = made.pieces.find(each => each.members.includes('walls/west/stud/4'))
+    expect((piece ? cardOf(made, piece).figures.find(figure => figure.name === 'common-difference')?.value ?? NaN : NaN) / INCH).toBeCloseTo(4, 6)
     expect(long(2)).toBeCloseTo(84 + (16.75 - 3.5) / 4 - 3 / Math.cos(slope) - 1.5, 6)
     const plate = find(made.frame, 'walls/west/plate/top/south')
     expect(longOf(plate)).toBeCloseTo(89 / Math.cos(slope) + 1.5 * Math.tan(slope), 6)

@@ -11,7 +11,7 @@ const base = newDesign('a', 'imperial')
 /** 12 by 8 ft, walls 84 in, 2x6 rafters at 24 in, 6 in 12, full bearing, a 2x8 ridge. */
 const tied = (ties: Partial<Roof['ties']>, roof: Partial<Roof> = {}): Design => ({
   ...base, footprint: { length: 144 * INCH, width: 96 * INCH }, walls: { ...base.walls, height: 84 * INCH },
-  roof: { ...base.roof, pitch: { rise: 6, run: 12 }, rafter: '2x6', ridge: '2x8', spacing: 24 * INCH, seat: { rule: 'full-bearing' }, ties: { rafter: null, collar: null, ...ties }, ...roof },
+  roof: { ...base.roof, pitch: { rise: 6, run: 12 }, rafter: '2x6', ridge: '2x8', spacing: 24 * INCH, seat: { rule: 'full-bearing' }, ties: { rafter: null, collar: null, ceiling: null, ...ties }, ...roof },
 })
 const of = (design: Design, role: string): Member[] => frame(design).members.filter(member => member.role === role)
 

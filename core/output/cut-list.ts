@@ -1,6 +1,6 @@
 import Papa from 'papaparse'
 import { formatAngle, formatLength, roundTo, type Units } from '../measure'
-import { type Piece, type Plan, weightOf } from '../plan'
+import { northSlope, type Piece, type Plan, type RoofReading, weightOf } from '../plan'
 import { cautionsOf } from '../check'
 import { cutNames, roleNames, sayCaution, sayLength, sayLoose, sayProblem, sayWeight } from '../words'
 
@@ -27,15 +27,19 @@ export function cutListCsv(plan: Plan): string {
   return `\uFEFF${Papa.unparse(rows, { escapeFormulae: true, newline: '\r\n' })}\r\n`
 }
 
+/** A slope's numbers in two lines. */
+const slopeText = (name: string, roof: RoofReading, say: (mm: number) => string): string[] => [
+  `${name} ${formatAngle(roof.angle, 2)}; run ${say(roof.run)}, rise ${say(roof.rise)}, line length ${say(roof.lineLength)}${roof.ridgeDeduction ? `, ridge deduction ${say(roof.ridgeDeduction.along)}` : ''}`,
+  `Seat ${say(roof.birdsmouth.seat)}, heel ${say(roof.birdsmouth.heel)}, notch ${say(roof.birdsmouth.notch)}, height above plate ${say(roof.heightAbovePlate)}`,
+]
+
 /** The plan to be read in a terminal or on paper. */
 export function cutListText(plan: Plan): string {
   const { design, roof, totals } = plan
   const { units } = design
   const say = (mm: number): string => sayLength(mm, units)
-  const head = roof
-    ? [`Roof ${formatAngle(roof.angle, 2)}; run ${say(roof.run)}, rise ${say(roof.rise)}, line length ${say(roof.lineLength)}${roof.ridgeDeduction ? `, ridge deduction ${say(roof.ridgeDeduction.along)}` : ''}`,
-        `Seat ${say(roof.birdsmouth.seat)}, heel ${say(roof.birdsmouth.heel)}, notch ${say(roof.birdsmouth.notch)}, height above plate ${say(roof.heightAbovePlate)}`]
-    : []
+  const north = northSlope(plan)
+  const head = [...(roof ? slopeText(north ? 'South slope' : 'Roof', roof, say) : []), ...(north ? slopeText('North slope', north, say) : [])]
   const rows = plan.pieces.map(piece => [piece.mark, `${piece.count}`, piece.section.name, piece.width < piece.section.depth - 0.05 || piece.section.kind === 'sheet' ? `${say(piece.length)} × ${say(piece.width)}` : say(piece.length), cuts(piece), roleNames[piece.role].one])
   const widths = [0, 1, 2, 3, 4].map(column => Math.max(...rows.map(cells => (cells[column] ?? '').length), 0))
   const table = rows.map(cells => cells.map((cell, i) => i === 1 || i === 3 ? cell.padStart(widths[i] ?? 0) : cell.padEnd(widths[i] ?? 0)).join('  ').trimEnd())

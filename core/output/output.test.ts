@@ -20,6 +20,16 @@ describe('the plan file', () => {
     })
   })
 
+  // 1 in 1 on the north: its angle is 45, and both runs make up the span of 8 ft
+  test('gives the north slope where it has its own pitch, and the text both', () => {
+    const made = plan({ ...base, roof: { ...base.roof, northPitch: { rise: 12, run: 12 } } })
+    const { roof, northSlope } = planFile(made) as { roof: { run: number }, northSlope: { angle: number, run: number } }
+    expect(northSlope.angle).toBeCloseTo(45, 6)
+    expect(roof.run + northSlope.run).toBeCloseTo(8 * 304.8, 4)
+    expect(cutListText(made)).toMatch(/^South slope 26\.57°.*$[\s\S]*^North slope 45°/m)
+    expect(planFile(plan(base)).northSlope).toBeNull()
+  })
+
   test('holds no number that is not finite, for any shed', () => {
     fc.assert(fc.property(gableSheds, (design) => {
       const text = JSON.stringify(planFile(plan(design)))

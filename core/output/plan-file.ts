@@ -1,5 +1,5 @@
 import { cautionsOf } from '../check'
-import { type Plan, weightOf } from '../plan'
+import { northSlope, type Plan, type RoofReading, weightOf } from '../plan'
 import { speciesWords } from '../words/fields'
 import { sayCaution, sayLoose, sayProblem } from '../words'
 
@@ -12,7 +12,7 @@ export function planFile(plan: Plan): Record<string, unknown> {
   const { units } = design
   const file = {
     format: 'early-wren/plan', version: 1, name: design.name, units,
-    roof: roofPart(plan),
+    roof: roofPart(plan.roof), northSlope: roofPart(northSlope(plan)),
     pieces: pieces.map(piece => ({
       mark: piece.mark, role: piece.role, section: piece.section.name, count: piece.count, length: tidy(piece.length), width: tidy(piece.width),
       ends: piece.ends.map(end => ({ miter: tidy(end.miter), bevel: tidy(end.bevel), kind: end.kind, longPoint: end.longPoint })),
@@ -30,7 +30,7 @@ export function planFile(plan: Plan): Record<string, unknown> {
   return file
 }
 
-function roofPart({ roof }: Plan): Record<string, unknown> | null {
+function roofPart(roof: RoofReading | null): Record<string, unknown> | null {
   if (!roof) return null
   const { birdsmouth, ridgeDeduction, ...numbers } = roof
   const flat = Object.fromEntries(Object.entries(numbers).map(([key, value]) => [key, tidy(value)]))

@@ -1,30 +1,34 @@
-import { type FlatPoint, type Mark, marks, outlines, type SawSetting, sawSetting, cutOfFace, type CutName } from '../board'
+import { type FlatPoint, type Mark, marks, outlines, type SawSetting, sawSetting, sawWay, type SawWay, cutOfFace, type CutName } from '../board'
+import type { Member } from '../frame'
+import { degrees, FOOT, METRE } from '../measure'
+import { backingOf, commonDifference, dropOf, readHip, readJack, type SkewReading, studDifference } from './hips'
 import type { Piece } from './piece'
 import type { Plan } from './plan'
-import { type Stepping, stepping } from './stepping'
+import { bladeOf, type Stepping, stepping } from './stepping'
 import { readRoof, type RoofReading } from './roof'
 import { densityOf, weightOf } from './weight'
 
 /** A number a card shows, and the numbers it comes from; `core/words` says it in a sentence. Lengths mm, angles degrees. */
 export interface Figure {
   readonly name: FigureName
-  readonly kind: 'length' | 'angle' | 'weight'
+  readonly kind: 'length' | 'angle' | 'weight' | 'count'
   readonly value: number
   readonly from: Readonly<Record<string, number>>
 }
 
 export type FigureName =
   | 'length' | 'stock' | 'angle' | 'run' | 'rise' | 'line-length' | 'unit-length' | 'ridge-deduction' | 'seat' | 'heel' | 'notch'
-  | 'height-above-plate' | 'bearing' | 'weight'
+  | 'height-above-plate' | 'bearing' | 'weight' | 'hip-run' | 'jack-run' | 'shortening' | 'drop' | 'backing' | 'common-difference' | 'wild' | 'vents' | 'prop'
 
 /** One cut as the saw is set for it. */
-export interface SawCut extends SawSetting { readonly name: CutName, /** Where it begins, running from the start. */ readonly at: number }
+export interface SawCut extends SawSetting, SawWay { readonly name: CutName, /** Where it begins, running from the start. */ readonly at: number }
 
 /** What a framer would nail to the saw horse. */
 export interface Card {
   readonly piece: Piece
-  /** Outline of the near face as it lies on the bench, bottom edge down. */
+  /** Outline of the face that lies up on the bench, bottom edge down; and of the face under it. */
   readonly outline: readonly (readonly FlatPoint[])[]
+  readonly under: readonly (readonly FlatPoint[])[]
   readonly marks: readonly Mark[]
   readonly cuts: readonly SawCut[]
   readonly stepping: Stepping | null
@@ -33,12 +37,81 @@ export interface Card {
 
 /** The card of a piece of the plan. */
 export function cardOf(plan: Plan, piece: Piece): Card {
-  const roof = piece.role === 'rafter' ? readRoof(plan.frame, plan.design.units, piece.members[0]?.startsWith('roof/north/') ? 'north' : 'south') : null
+  const { frame, design } = plan
+  const first = frame.members.find(member => member.id === piece.members[0])
+  const laid = first ? layout(plan, first) : null
   return {
-    piece, outline: outlines(piece.board, 'near'), marks: marks(piece.board), cuts: sawCuts(piece),
-    stepping: roof ? stepping(roof, plan.design.roof.overhang.eave, plan.design.units) : null,
-    figures: [...common(plan, piece), ...(roof ? rafterFigures(plan, roof) : [])],
+    piece, outline: outlines(piece.board, 'far'), under: outlines(piece.board, 'near'), marks: marks(piece.board), cuts: sawCuts(piece),
+    stepping: laid && stepping(laid.reading, laid.tail, laid.blade ?? bladeOf(design.units)), figures: [...common(plan, piece), ...(laid?.figures ?? []), ...inPlace(plan, first), ...vents(plan, piece), ...props(plan, piece), ...(first ? studs(plan, first) : [])],
   }
+}
+
+/** How much of a tail that runs wild is cut off in place, along its upper edge. */
+const inPlace = ({ design }: Plan, member?: Member): Figure[] => member?.sawn ? [figure('wild', design.roof.tails.wild, {})] : []
+
+/** How high the posts are cut that hold a ridge board until its rafters do: from the deck to its lower edge. */
+function props({ frame }: Plan, { role, section }: Piece): Figure[] {
+  const { highest } = frame.roof
+  return role === 'ridge' ? [figure('prop', highest - section.depth, { highest, depth: section.depth })] : []
+}
+
+/** How much longer the next stud is, where studs end at the slope. */
+function studs({ design: { walls: { spacing } }, frame }: Plan, member: Member): Figure[] {
+  const difference = studDifference(frame, member, spacing)
+  return difference === null ? [] : [figure('common-difference', difference, { spacing, angle: degrees(Math.atan(difference / spacing)) })]
+}
+
+/** Holes for air in a block over the plate, and what they leave free, m². */
+function vents({ design: { roof: { blocking } } }: Plan, { role, members }: Piece): Figure[] {
+  if (role !== 'roof-block' || blocking.vents === 0 || !members[0]?.includes('/block/')) return []
+  return [figure('vents', blocking.vents, { hole: blocking.hole, area: blocking.vents * Math.PI * blocking.hole ** 2 / 4 }, 'count')]
+}
+
+/** What a rafter is laid out by: its runs, the tail's, and the square's blade where it is not the usual one; and its figures. */
+interface Layout { readonly reading: Pick<RoofReading, 'run' | 'rise' | 'lineLength'>, readonly tail: number, readonly blade?: number, readonly figures: readonly Figure[] }
+
+function layout(plan: Plan, member: Member): Layout | null {
+  const { frame, design } = plan
+  const { eave } = design.roof.overhang
+  if (member.role === 'rafter') {
+    const roof = readRoof(frame, design.units, member.id.startsWith('roof/north/') ? 'north' : 'south')
+    return roof && { reading: roof, tail: eave, figures: rafterFigures(plan, roof) }
+  }
+  const hip = readHip(frame, member)
+  if (hip) return { reading: hip, tail: eave * Math.SQRT2, blade: bladeOf(design.units) * Math.SQRT2, figures: hipFigures(plan, member, hip) }
+  const jack = readJack(frame, member)
+  return jack && { reading: jack, tail: eave, figures: jackFigures(plan, member, jack) }
+}
+
+const figure = (name: FigureName, value: number, from: Record<string, number>, kind: Figure['kind'] = 'length'): Figure => ({ name, value, from, kind })
+
+/** Figures of a rafter that stands at its own angle: its lines and its bird's mouth. */
+function skewFigures({ design }: Plan, { section }: Member, { angle, run, rise, lineLength, birdsmouth }: SkewReading, unit: number): Figure[] {
+  return [
+    figure('angle', angle, { rise, run }, 'angle'), figure('rise', rise, { run, angle }), figure('line-length', lineLength, { run, angle }),
+    figure('unit-length', unit * (design.units === 'imperial' ? FOOT : METRE) * lineLength / run, { unitRun: unit * (design.units === 'imperial' ? FOOT : METRE), angle }),
+    figure('seat', birdsmouth.seat, { angle, heel: birdsmouth.heel }), figure('heel', birdsmouth.heel, { angle, seat: birdsmouth.seat }), figure('notch', birdsmouth.notch, { angle, seat: birdsmouth.seat, depth: section.depth }),
+  ]
+}
+
+function hipFigures(plan: Plan, member: Member, reading: SkewReading): Figure[] {
+  const { frame: { lumber } } = plan
+  const backing = backingOf(member)
+  return [
+    figure('hip-run', reading.run, { run: reading.run / Math.SQRT2 }), ...skewFigures(plan, member, reading, Math.SQRT2),
+    figure('shortening', reading.deduction.along, { level: reading.deduction.level, thickness: lumber.rafter.thickness, angle: reading.angle, hip: 1 }),
+    backing === null ? figure('drop', dropOf(plan.frame, member), { thickness: member.section.thickness, angle: reading.angle }) : figure('backing', backing, { thickness: member.section.thickness, angle: reading.angle }, 'angle'),
+  ]
+}
+
+function jackFigures(plan: Plan, member: Member, reading: SkewReading): Figure[] {
+  const { frame, design: { roof: { spacing } } } = plan
+  const difference = commonDifference(frame, member, spacing)
+  return [
+    figure('jack-run', reading.run, {}), ...skewFigures(plan, member, reading, 1),
+    figure('shortening', reading.deduction.along, { level: reading.deduction.level, thickness: frame.lumber.hip.thickness, angle: reading.angle }),
+    ...(difference === null ? [] : [figure('common-difference', difference, { spacing, angle: reading.angle })]),
+  ]
 }
 
 /** Each cut face of the board, by where it begins. */
@@ -49,7 +122,7 @@ function sawCuts({ board }: Piece): SawCut[] {
     if (!cut || seen.has(face.tag)) return []
     seen.add(face.tag)
     const at = Math.min(...face.loops.flat().map(p => p.x)) - board.start
-    return [{ name: cut.name, at, ...sawSetting(face.plane.normal) }]
+    return [{ name: cut.name, at, ...sawSetting(face.plane.normal), ...sawWay(face.plane.normal) }]
   }).sort((a, b) => a.at - b.at)
 }
 
@@ -61,7 +134,6 @@ function common({ density }: Plan, piece: Piece): Figure[] {
 
 function rafterFigures({ design, frame }: Plan, roof: RoofReading): Figure[] {
   const { angle, run, rise, birdsmouth } = roof
-  const figure = (name: FigureName, value: number, from: Record<string, number>, kind: Figure['kind'] = 'length'): Figure => ({ name, value, from, kind })
   const notched: Figure[] = birdsmouth.notch > 0
     ? [
         figure('seat', birdsmouth.seat, { angle, heel: birdsmouth.heel }),
@@ -70,7 +142,7 @@ function rafterFigures({ design, frame }: Plan, roof: RoofReading): Figure[] {
       ]
     : []
   return [
-    figure('angle', angle, { rise: design.roof.pitch.rise, run: design.roof.pitch.run }, 'angle'),
+    figure('angle', angle, { rise, run }, 'angle'),
     figure('run', run, frame.roof.ridgeCentre ? { width: design.footprint.width, off: run - design.footprint.width / 2 } : { width: design.footprint.width, plate: frame.lumber.plate.depth }),
     figure('rise', rise, { run, angle }),
     figure('line-length', roof.lineLength, { run, angle }),

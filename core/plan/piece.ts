@@ -28,7 +28,7 @@ export interface Piece {
 
 /** The letter a role's marks begin with. */
 export const letters: Record<Role, string> = {
-  'rafter': 'R', 'ridge': 'RB', 'rafter-tie': 'RT', 'collar-tie': 'CT', 'sub-fascia': 'SF', 'fascia': 'FA', 'bottom-plate': 'BP', 'top-plate': 'TP', 'stud': 'S', 'king': 'KS', 'jack': 'JS', 'cripple': 'C', 'header': 'H', 'packing': 'HP', 'sill': 'SL', 'gable-stud': 'GS', 'wall-sheet': 'W', 'brace': 'BR', 'wall-post': 'WP', 'wall-beam': 'WB', 'knee': 'KB', 'slat': 'ST', 'rim': 'RM', 'joist': 'J', 'floor-header': 'FH', 'block': 'K', 'deck-sheet': 'D', 'deck-board': 'DB',
+  'rafter': 'R', 'hip': 'HR', 'jack-rafter': 'JR', 'fly-rafter': 'FR', 'rung': 'LR', 'lookout': 'LO', 'barge': 'BB', 'roof-block': 'RK', 'finish-board': 'FB', 'soffit-ledger': 'SG', 'soffit-joist': 'SJ', 'ceiling-joist': 'CJ', 'ridge': 'RB', 'ridge-beam': 'GB', 'ridge-post': 'GP', 'rafter-tie': 'RT', 'collar-tie': 'CT', 'sub-fascia': 'SF', 'fascia': 'FA', 'bottom-plate': 'BP', 'top-plate': 'TP', 'stud': 'S', 'king': 'KS', 'jack': 'JS', 'cripple': 'C', 'header': 'H', 'packing': 'HP', 'sill': 'SL', 'gable-stud': 'GS', 'wall-sheet': 'W', 'brace': 'BR', 'wall-post': 'WP', 'wall-beam': 'WB', 'knee': 'KB', 'slat': 'ST', 'rim': 'RM', 'joist': 'J', 'floor-header': 'FH', 'block': 'K', 'deck-sheet': 'D', 'deck-board': 'DB',
   'border': 'BT', 'skid': 'SK', 'beam': 'BM', 'post': 'P',
 }
 
@@ -72,10 +72,11 @@ export function widthOf(board: CutBoard): number {
 function byShape(members: readonly Member[]): Group[] {
   const groups = new Map<CutBoard, Group[]>()
   for (const member of members) {
-    const known = groups.get(member.board) ?? []
+    const board = member.sawn ?? member.board
+    const known = groups.get(board) ?? []
     const group = known.find(each => each.role === member.role)
     if (group) group.members.push(member)
-    else groups.set(member.board, [...known, { role: member.role, section: member.section, board: member.board, members: [member] }])
+    else groups.set(board, [...known, { role: member.role, section: member.section, board, members: [member] }])
   }
   return [...groups.values()].flat()
 }

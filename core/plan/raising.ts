@@ -4,10 +4,15 @@ import type { Plan } from './plan'
 /** A step of putting the building up: what goes up together, boards and parts by their ids. */
 export interface RaisingStep { readonly name: RaisingName, readonly members: readonly string[] }
 
-const order = ['supports', 'base', 'floor', 'porch', 'deck', 'south-wall', 'north-wall', 'east-wall', 'west-wall', 'partitions', 'caps', 'ridge', 'rafters', 'ties', 'fascia', 'gables', 'sheets'] as const
+const order = ['supports', 'base', 'floor', 'porch', 'deck', 'south-wall', 'north-wall', 'east-wall', 'west-wall', 'partitions', 'caps', 'ridge', 'rafters', 'hips', 'jacks', 'ties', 'blocks', 'gables', 'ends', 'fascia', 'sheets'] as const
 export type RaisingName = typeof order[number]
 
-/** Which step a member belongs to, in the usual order: base, floor frame, deck, walls, the lapped plates that tie them, ridge, rafters, their ties, fascia, gables, and sheets that are cut round tails (trade book, section 2; common practice, no source). */
+/** Steps of the roof's parts by their roles. */
+const ofRoof: Partial<Record<Member['role'], RaisingName>> = {
+  'rafter-tie': 'ties', 'collar-tie': 'ties', 'ceiling-joist': 'ties', 'roof-block': 'blocks', 'fly-rafter': 'ends', 'rung': 'ends', 'lookout': 'ends', 'sub-fascia': 'fascia', 'fascia': 'fascia', 'barge': 'fascia', 'soffit-ledger': 'fascia', 'soffit-joist': 'fascia', 'finish-board': 'fascia',
+}
+
+/** Which step a member belongs to, in the usual order: base, floor frame, deck, walls, the lapped plates that tie them, ridge, rafters, their ties, blocks, gables, what carries the roof over them, fascia and soffit, and sheets that are cut round tails (trade book, section 2; common practice, no source). */
 function stepOf({ id, role }: Pick<Member, 'id' | 'role'>, roundTails: boolean, lapped: (wall: string) => boolean): RaisingName {
   if (role === 'post') return 'supports'
   if (id.includes('/gable/')) return 'gables'
@@ -16,10 +21,12 @@ function stepOf({ id, role }: Pick<Member, 'id' | 'role'>, roundTails: boolean, 
   if (id.startsWith('porch/')) return 'porch'
   if (role === 'deck-sheet' || role === 'deck-board') return 'deck'
   if (id.startsWith('floor/')) return 'floor'
-  if (role === 'ridge') return 'ridge'
+  if (role === 'ridge' || role === 'ridge-beam' || role === 'ridge-post') return 'ridge'
   if (role === 'rafter') return 'rafters'
-  if (role === 'rafter-tie' || role === 'collar-tie') return 'ties'
-  if (role === 'sub-fascia' || role === 'fascia') return 'fascia'
+  if (role === 'hip') return 'hips'
+  if (role === 'jack-rafter') return 'jacks'
+  const part = ofRoof[role]
+  if (part) return part
   if (id.includes('/plate/cap') && lapped(id.split('/')[1] ?? '')) return 'caps'
   if (id.startsWith('walls/partition-')) return 'partitions'
   return `${id.split('/')[1] as 'south' | 'north' | 'east' | 'west'}-wall`

@@ -2,6 +2,7 @@ import { type CutBoard, cutLine, cutOfFace, notches } from '../board'
 import { distanceTo, meets, planeAt, scale, toBuilding, type Vec3, vec } from '../geometry'
 import type { Frame, Member, SlopeDatum } from '../frame'
 import { FOOT, METRE, type Units } from '../measure'
+import type { Plan } from './plan'
 
 /** What a framer calls the roof's numbers, read off the planes and the first common rafter. mm and degrees. */
 export interface RoofReading {
@@ -38,13 +39,13 @@ export function readRoof(frame: Frame, units: Units, side: 'south' | 'north' = '
   const high = single ? roof.meet > 0 ? roof.slopes.north : roof.slopes.south : null
   const up = scale(rafter.placement.along, -1)
   const heel = vec(0, slope.heel.normal.y * slope.heel.offset, slope.height)
-  const lineLength = meets(high?.heel ?? roof.ridgeCentre ?? slope.heel, heel, up) ?? 0
+  const lineLength = meets(high?.heel ?? (single ? slope.heel : planeAt(vec(0, roof.meet, 0), vec(0, 1, 0))), heel, up) ?? 0
   const toFace = slope.ridgeFace ? meets(slope.ridgeFace, heel, up) ?? 0 : null
   const unitRun = units === 'imperial' ? FOOT : METRE
   const levelOf = (along: number): number => Math.abs(along * up.y)
   return {
-    angle: roof.angle, lineLength, unitRun, run: levelOf(lineLength), rise: lineLength * up.z, unitLength: unitRun / Math.abs(up.y),
-    ridgeDeduction: toFace === null ? null : { along: lineLength - toFace, level: levelOf(lineLength - toFace) },
+    angle: slope.angle, lineLength, unitRun, run: levelOf(lineLength), rise: lineLength * up.z, unitLength: unitRun / Math.abs(up.y),
+    ridgeDeduction: toFace === null || lineLength - toFace < 1e-9 ? null : { along: lineLength - toFace, level: levelOf(lineLength - toFace) },
     heightAbovePlate: overPlate(rafter, heel), birdsmouth: birdsmouth(frame, rafter, slope), bearing: bearing(frame, rafter, slope),
     plumbFace: cutLine(rafter.board, 0), highest: roof.highest,
   }
@@ -74,3 +75,6 @@ function levelFace(board: CutBoard): Vec3[] {
   return board.faces.filter(face => ['seat', 'level'].includes(cutOfFace(face)?.name ?? '')).flatMap(face => face.loops.flat())
 }
 
+/** The north slope of a gable, where it is not as the south one; null where both are one. */
+export const northSlope = ({ frame, design }: Pick<Plan, 'frame' | 'design'>): RoofReading | null =>
+  design.roof.shape === 'gable' && design.roof.northPitch ? readRoof(frame, design.units, 'north') : null

@@ -13,7 +13,7 @@ export const WASTE = 0.1
 export function sidingOf({ walls }: Design, frame: Frame): SidingCount | null {
   const { siding, sheathing, longest } = walls
   if (!siding || !sheathing) return null
-  const rows = frame.walls.filter(wall => isSide(wall.name) && walls.sides[wall.name].cover === 'sheets' && walls.sides[wall.name].build === 'studs').flatMap(wall => rowsOn(walls.gables !== 'open', frame, wall, siding.exposure))
+  const rows = frame.walls.filter(wall => isSide(wall.name) && walls.sides[wall.name].cover === 'sheets' && walls.sides[wall.name].build === 'studs').flatMap(wall => rowsOn(walls.gables !== 'open' && !frame.roof.eaves.some(eave => eave.slope.side === wall.name), frame, wall, siding.exposure))
   const length = rows.reduce((sum, each) => sum + each, 0)
   return rows.length ? { rows: rows.length, length, boards: Math.ceil(length * (1 + WASTE) / longest - 1e-9), stock: longest } : null
 }

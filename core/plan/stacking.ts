@@ -10,8 +10,8 @@ export interface Stacked { readonly member: string, readonly at: number, readonl
 /** mm from a stud's middle within which a member stands over or under it: IRC R602.3.2 (from memory). */
 export const STACKED = INCH
 
-/** Whether a rafter stands on an eave wall: those of its slope, or all of a single one. */
-const onWall = (id: string, wall: string): boolean => id.startsWith(`roof/${wall}/rafter/`) || id.startsWith('roof/rafter/')
+/** Whether a rafter stands on an eave wall: those and the jacks of its slope, or all of a single one. */
+const onWall = ({ id, role }: Pick<Member, 'id' | 'role'>, wall: string): boolean => (role === 'rafter' || role === 'jack-rafter') && (id.startsWith(`roof/${wall}/`) || id.startsWith('roof/rafter/'))
 
 /** Joists under a wall and rafters over it that cross it, each with how far it is from a stud; rising. */
 export function stackingOf({ frame, design }: Pick<Plan, 'frame' | 'design'>, wall: Wall): { readonly joists: readonly Stacked[], readonly rafters: readonly Stacked[] } {
@@ -27,6 +27,6 @@ export function stackingOf({ frame, design }: Pick<Plan, 'frame' | 'design'>, wa
   const bays = (frame.floor?.bays ?? []).filter(bay => bay.id !== 'porch' && bay.joists !== along).map(bay => bay.id)
   return {
     joists: read(frame.members.filter(({ id, role }) => role === 'joist' && bays.some(bay => id.startsWith(`${bay}/joist/`)))),
-    rafters: read(along === 'x' ? frame.members.filter(({ id }) => onWall(id, wall.name)) : []),
+    rafters: read(frame.roof.eaves.some(eave => eave.slope.side === wall.name) ? frame.members.filter(member => onWall(member, wall.name)) : []),
   }
 }

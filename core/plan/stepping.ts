@@ -24,14 +24,13 @@ export interface Stepping {
 /** Blade side of the square: 12 in; on a metric square 250 mm (common practice, no source). */
 export const bladeOf = (units: Units): number => units === 'imperial' ? FOOT : 250
 
-/** How the rafter is stepped off: the run to the middle of the ridge, then the overhang. */
-export function stepping(roof: RoofReading, overhang: number, units: Units): Stepping {
-  const run = bladeOf(units)
+/** How a rafter is stepped off: the run to the middle of what it meets, then the overhang `tail`, with `blade` of the square held for the run: 12 in, or a hip's 16.97 (called 17); all mm. */
+export function stepping(roof: Pick<RoofReading, 'run' | 'rise' | 'lineLength'>, tail: number, blade: number): Stepping {
   const slope = roof.lineLength / roof.run
   const steps = (level: number): Steps => {
-    const full = Math.floor(level / run + 1e-9)
-    const oddRun = Math.max(0, level - full * run)
+    const full = Math.floor(level / blade + 1e-9)
+    const oddRun = Math.max(0, level - full * blade)
     return { full, oddRun, oddLength: oddRun * slope }
   }
-  return { square: { rise: run * roof.rise / roof.run, run }, stepLength: run * slope, body: steps(roof.run), tail: steps(overhang) }
+  return { square: { rise: blade * roof.rise / roof.run, run: blade }, stepLength: blade * slope, body: steps(roof.run), tail: steps(tail) }
 }

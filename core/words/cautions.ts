@@ -17,6 +17,8 @@ export function sayCaution({ code, numbers, names }: Caution, units: Units): str
     case 'no-birdsmouth': return 'With no bird\'s mouth nothing hooks over the wall. Hold every rafter with a sloped-seat tie or a hanger, by its maker\'s schedule.'
     case 'ridge-shallow': return `The ridge board (${mm('ridge')}) is shallower than the rafter's plumb cut (${mm('plumb')}), so the cut's foot hangs free. Use the next deeper board.`
     case 'low-pitch': return `The slope of ${formatAngle(n('angle'))} is below 3 in 12: a ridge board no longer holds and the ridge must be a beam on posts. Ask an engineer or the building department.`
+    case 'beam-unchecked': return `The ridge is a beam: with posts up to ${mm('spacing')} apart it carries half of the roof. Have its depth and plies, its posts and what they stand on checked by an engineer or the building department.`
+    case 'beam-on-header': return `The ridge beam comes down over an opening in the ${named('wall')} wall: a point load on its header. Move the opening from under the ridge, or have the header checked for it.`
     case 'no-ties': return 'No rafter ties are framed: under load the rafters push the walls apart. Add ties in the bottom third, or make the ridge a beam held at its ends; local code and an engineer decide.'
     case 'ties-high': return `The rafter ties lie ${mm('height')} over the plate, above the lower third (${mm('limit')}) where they customarily hold the walls. Lower them, or have the rafters checked.`
     case 'collars-low': return `The collar ties lie ${mm('height')} over the plate, below the upper third (${mm('limit')}). Down there they are neither collar ties nor rafter ties; raise them.`
@@ -24,6 +26,7 @@ export function sayCaution({ code, numbers, names }: Caution, units: Units): str
     case 'rafter-off-stud': return `${n('count')} rafters stand more than ${mm('limit')} from a stud, and a single top plate does not spread them. Use the same spacing for both, or two top plates.`
     case 'rafter-far-from-stud': return `${n('count')} rafters stand more than ${mm('limit')} from a stud, and the studs are ${mm('spacing')} apart: two top plates customarily spread no more. Stand the studs under the rafters.`
     case 'single-plate-joint': return 'A single top plate is spliced: it holds only with a metal plate across the joint, at least 3 by 6 in, nailed to both sides as local code says.'
+    case 'corners-unlapped': return 'No top plate laps over the corners, since the walls there are raked, step or differ in height. Tie each corner with a metal strap or plate, as local code says.'
     case 'wall-unbraced': return `The ${named('wall')} wall has no room for a diagonal between 45° and 60°. Sheathe it before it is raised, or brace it from the ground.`
     case 'sheet-edge-loose': return `${n('count')} joints of the wall sheets have no stud behind them. Space the studs at a third or half of a sheet, begin the layout at an end, or nail blocks in.`
     case 'wall-no-room': return `The ${named('wall')} wall lies ${mm('needs')} deep and ${mm('room')} of deck is free when its turn comes: it can't be tilted up where it lies. Frame it beside the building and carry it, in two parts if it is heavy, or frame it standing.`

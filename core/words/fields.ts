@@ -11,9 +11,9 @@ export const fieldNames: Record<string, string> = {
   'walls.through': 'Through walls', 'walls.stack': 'Stand over', 'walls.longest': 'Longest plate', 'walls.bracing': 'Bracing', 'walls.units': 'Units on hand', 'walls.partitions': 'Partitions', 'walls.partitions.*.at': 'Partition, near face', 'walls.partitions.*.runs': 'Partition runs', 'walls.units.*.width': 'Width', 'walls.units.*.height': 'Height', 'walls.units.*.name': 'Name of a unit', 'walls.units.*.count': 'How many', 'walls.gables': 'Gables', 'walls.posts': 'Posts and beam', 'walls.posts.post': 'Posts', 'walls.posts.beam': 'Beam', 'walls.posts.spacing': 'Post spacing, at most', 'walls.posts.joint': 'Beams meet', 'walls.posts.brace': 'Knee brace reaches', 'walls.slats': 'Slats', 'walls.slats.section': 'Slats', 'walls.slats.gap': 'Gap between slats', 'walls.siding': 'Siding', 'walls.siding.section': 'Siding', 'walls.siding.exposure': 'Shows', 'walls.sides': 'Walls one by one', 'walls.sides.south.height': 'Height of the south wall', 'walls.sides.east.height': 'Height of the east wall', 'walls.sides.north.height': 'Height of the north wall', 'walls.sides.west.height': 'Height of the west wall', 'walls.sides.*.layout': 'Layout', 'walls.sides.*.step': 'Step', 'walls.sides.*.step.at': 'Steps at', 'walls.sides.*.step.height': 'From there on',
   'walls.sheathing': 'Sheets on the walls', 'walls.sheathing.thickness': 'Sheet thickness', 'walls.sheathing.drop': 'Over the rim', 'walls.sheathing.way': 'Sheets stand', 'walls.sheathing.top': 'Sheets end', 'walls.sheathing.sheet': 'Sheet', 'walls.sheathing.sheet.length': 'Sheet, long side', 'walls.sheathing.sheet.width': 'Sheet, short side', 'walls.corner': 'Corners', 'walls.openings': 'Openings',
   'walls.openings.*.at': 'Middle', 'walls.openings.*.foot': 'Lower edge', 'walls.openings.*.unit.width': 'Unit, width', 'walls.openings.*.unit.height': 'Unit, height', 'walls.openings.*.clearance.width': 'Wider by', 'walls.openings.*.clearance.height': 'Taller by',
-  'roof': 'Roof', 'roof.shape': 'Roof shape', 'roof.pitch': 'Pitch', 'roof.pitch.rise': 'Pitch, rise', 'roof.pitch.run': 'Pitch, run', 'roof.rafter': 'Rafters', 'roof.spacing': 'Rafter spacing', 'roof.ridge': 'Ridge',
+  'roof': 'Roof', 'roof.shape': 'Roof shape', 'roof.pitch': 'Pitch', 'roof.pitch.rise': 'Pitch, rise', 'roof.pitch.run': 'Pitch, run', 'roof.northPitch': 'North pitch', 'roof.peak': 'Peak', 'roof.peak.at': 'Peak from the south wall', 'roof.peak.height': 'Ridge, over the deck', 'roof.hip': 'Hips', 'roof.beam': 'Ridge beam', 'roof.beam.plies': 'Plies', 'roof.beam.post': 'Ridge posts', 'roof.beam.spacing': 'Ridge posts, at most', 'roof.hip.section': 'Hips', 'roof.hip.edge': 'Hip edges', 'roof.rafter': 'Rafters', 'roof.spacing': 'Rafter spacing', 'roof.panel': 'Panels', 'roof.panel.cover': 'A panel covers', 'roof.panel.per': 'Rafters to a panel', 'roof.ridge': 'Ridge',
   'roof.overhang': 'Overhang', 'roof.overhang.eave': 'Overhang at the eaves', 'roof.overhang.gable': 'Overhang at the gables', 'roof.overhang.high': 'Overhang at the high wall', 'roof.high': 'High wall',
-  'roof.seat': 'Seat', 'roof.seat.rule': 'Seat', 'roof.seat.height': 'Height above plate', 'roof.seat.measured': 'Third measured', 'roof.tail': 'Tail', 'roof.fascia': 'Fascia', 'roof.fascia.sub': 'Sub-fascia', 'roof.fascia.face': 'Fascia', 'roof.ties': 'Ties', 'roof.ties.rafter': 'Rafter ties', 'roof.ties.collar': 'Collar ties', 'roof.ties.rafter.section': 'Rafter ties', 'roof.ties.collar.section': 'Collar ties', 'roof.ties.rafter.height': 'Rafter ties over the plate', 'roof.ties.collar.height': 'Collar ties over the plate', 'roof.ties.rafter.every': 'Rafter ties', 'roof.ties.collar.every': 'Collar ties',
+  'roof.seat': 'Seat', 'roof.seat.rule': 'Seat', 'roof.seat.height': 'Height above plate', 'roof.seat.measured': 'Third measured', 'roof.tail': 'Tail', 'roof.tails': 'Tails', 'roof.tails.face': 'Plumb face left', 'roof.tails.wild': 'Left long by', 'roof.tails.finish': 'Eave boards', 'roof.soffit': 'Soffit', 'roof.soffit.section': 'Soffit joists', 'roof.ends': 'Ends', 'roof.ends.hold': 'Gable overhang', 'roof.ends.spacing': 'Rungs or lookouts, at most', 'roof.ends.lookout': 'Lookouts', 'roof.ends.barge': 'Barge boards', 'roof.blocking': 'Blocking', 'roof.blocking.plate': 'Blocks over the plate', 'roof.blocking.vents': 'Vent holes in a block', 'roof.blocking.hole': 'Vent hole', 'roof.blocking.rows': 'Rows of blocks', 'roof.ties.ceiling': 'Ceiling joists', 'roof.ties.ceiling.section': 'Ceiling joists', 'roof.ties.ceiling.height': 'Ceiling joists over the plate', 'roof.ties.ceiling.every': 'Ceiling joists', 'roof.fascia': 'Fascia', 'roof.fascia.sub': 'Sub-fascia', 'roof.fascia.face': 'Fascia', 'roof.ties': 'Ties', 'roof.ties.rafter': 'Rafter ties', 'roof.ties.collar': 'Collar ties', 'roof.ties.rafter.section': 'Rafter ties', 'roof.ties.collar.section': 'Collar ties', 'roof.ties.rafter.height': 'Rafter ties over the plate', 'roof.ties.collar.height': 'Collar ties over the plate', 'roof.ties.rafter.every': 'Rafter ties', 'roof.ties.collar.every': 'Collar ties',
   'floor': 'Floor', 'floor.joist': 'Rims and joists', 'floor.spacing': 'Joist spacing', 'floor.runs': 'Joists run', 'floor.ends': 'End joists', 'floor.blocking': 'Blocks', 'floor.hold': 'Joist ends', 'floor.joint': 'Joint from the west', 'floor.doubled': 'Doubled joists',
   'floor.deck': 'Deck', 'floor.deck.kind': 'Deck', 'floor.deck.thickness': 'Sheet thickness', 'floor.deck.section': 'Deck boards', 'floor.deck.gap': 'Gap', 'floor.porch': 'Porch', 'floor.porch.depth': 'Porch depth', 'floor.porch.gap': 'Gap on the porch', 'floor.porch.board': 'Porch boards', 'floor.openings': 'Openings in the floor',
   'floor.openings.*.x': 'Opening, from the west', 'floor.openings.*.y': 'Opening, from the south', 'floor.openings.*.length': 'Opening, length', 'floor.openings.*.width': 'Opening, width',
@@ -34,6 +34,19 @@ export const saySection = (section: Section, units: Units): string => section.ki
 
 export const roleNames: Record<Role, { one: string, many: string }> = {
   'rafter': { one: 'common rafter', many: 'common rafters' },
+  'hip': { one: 'hip rafter', many: 'hip rafters' },
+  'jack-rafter': { one: 'jack rafter', many: 'jack rafters' },
+  'fly-rafter': { one: 'fly rafter', many: 'fly rafters' },
+  'rung': { one: 'ladder rung', many: 'ladder rungs' },
+  'lookout': { one: 'lookout', many: 'lookouts' },
+  'barge': { one: 'barge board', many: 'barge boards' },
+  'roof-block': { one: 'block between rafters', many: 'blocks between rafters' },
+  'finish-board': { one: 'eave board', many: 'eave boards' },
+  'soffit-ledger': { one: 'soffit ledger', many: 'soffit ledgers' },
+  'soffit-joist': { one: 'soffit joist', many: 'soffit joists' },
+  'ceiling-joist': { one: 'ceiling joist', many: 'ceiling joists' },
+  'ridge-beam': { one: 'ridge beam ply', many: 'ridge beam plies' },
+  'ridge-post': { one: 'ridge post', many: 'ridge posts' },
   'ridge': { one: 'ridge board', many: 'ridge boards' },
   'rafter-tie': { one: 'rafter tie', many: 'rafter ties' },
   'collar-tie': { one: 'collar tie', many: 'collar ties' },
@@ -68,7 +81,7 @@ export const roleNames: Record<Role, { one: string, many: string }> = {
 }
 
 export const cutNames: Record<CutName, string> = {
-  square: 'square cut', plumb: 'plumb cut', level: 'level cut', heel: 'heel', seat: 'seat', birdsmouth: 'bird\'s mouth', mitre: 'mitre', lap: 'lap', housing: 'housing', rip: 'rip', cutout: 'cut-out', slope: 'sloped end',
+  square: 'square cut', plumb: 'plumb cut', level: 'level cut', heel: 'heel', seat: 'seat', birdsmouth: 'bird\'s mouth', mitre: 'mitre', lap: 'lap', housing: 'housing', rip: 'rip', cutout: 'cut-out', slope: 'sloped end', cheek: 'cheek cut', backing: 'backing',
 }
 
 export const speciesWords: Record<Species, string> = {
@@ -96,6 +109,19 @@ export function adviseOn(role: Role): string {
     case 'sub-fascia': case 'fascia': return 'Its upper edge ripped to the slope before it is cut to length; snap a line over the tails first, and plane what stands proud.'
     case 'rafter-tie': return 'Nailed to both rafters over the plates; its splice, if it has one, and its nails by local code.'
     case 'collar-tie': return 'Up under the ridge, nailed to both rafters: it holds the slopes together, not the walls.'
+    case 'ridge-beam': return 'It carries half of both slopes: its depth, its plies\' nails and the rafters\' hangers are yours to have checked. Crown up, joined over a post.'
+    case 'ridge-post': return 'From the deck to the beam, with solid wood under it down to the ground; strapped at both ends by local code.'
+    case 'fly-rafter': return 'The common rafter without its bird\'s mouth; sight along the fascia before it is nailed. Crown up.'
+    case 'rung': return 'Square to the slope, flush on top; nail it through the fly rafter, and through the end rafter from inside.'
+    case 'lookout': return 'On its flat in the end rafter\'s housing, flush on top; it carries the fly rafter, so nail it well into the rafter behind.'
+    case 'barge': return 'Plumb at both ends, its upper edge in the slope; the pair meets over the middle of the ridge.'
+    case 'roof-block': return 'Between the rafters, flush on top; cut it to what is there if the rafters wander.'
+    case 'finish-board': return 'Good face down, from the wall out; the last is ripped at the tails.'
+    case 'soffit-ledger': return 'To a level line carried from the tails; its upper edge ripped where the rafters ask it.'
+    case 'soffit-joist': return 'Level from the ledger to the tail, nailed to the rafter\'s side.'
+    case 'ceiling-joist': return 'From plate to plate beside each rafter: it carries the ceiling and holds the walls. Crown up; its depth is yours to have checked.'
+    case 'hip': return 'Both cheeks at its head and tail are cut plumb, the saw tilted 45°; try it in its corner before the others are traced. Crown up.'
+    case 'jack-rafter': return 'Jacks are cut in pairs, one for each side of the hip, and set in pairs, so that the hip stays straight. Crown up.'
     case 'rafter': case 'ridge': case 'joist': case 'rim': case 'beam': case 'floor-header': return 'Cut one, try it on the building, then trace it. Crown up.'
     case 'stud': case 'king': case 'jack': case 'cripple': case 'sill': case 'block': case 'top-plate': return 'Cut one, try it on the building, then trace it.'
   }

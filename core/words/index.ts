@@ -10,3 +10,4 @@ export { sayCorner, sayMove, sayShapeFault, sayVerdict, sideWords, stakeWords, t
 export { type Called, letterWords, readAloud } from './read-aloud'
 export { raisingNames } from './raising'
 export { sayProblem } from './problems'
+export { sayFramingMark, saySquare, sayTriangularMark, squareMarkNames } from './square'

@@ -6,7 +6,7 @@ const places: Record<Mark['edge'], string> = { top: 'top edge', bottom: 'bottom 
 /** What a mark is, as read aloud: `plumb cut, top edge`. */
 export function sayMark(mark: Mark, of: { readonly length: number }): string {
   const cuts = [...new Set(mark.cuts)].map(cut => cutNames[cut])
-  const far = mark.face === 'far' ? ', far face' : ''
+  const far = { up: '', under: ', on the side under', middle: ', in the middle of its thickness' }[mark.face]
   const longPoint = mark.at < 1e-6 || mark.at > of.length - 1e-6
   const square = mark.cuts.every(cut => cut === 'square')
   return `${cuts.join(' and ')}, ${places[mark.edge]}${far}${longPoint && !square ? ', long point' : ''}`

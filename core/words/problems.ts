@@ -12,14 +12,29 @@ export function sayProblem(problem: Problem, units: Units): string {
     case 'spacing-too-tight': return `${{ 'walls.spacing': 'Studs', 'roof.spacing': 'Rafters', 'floor.spacing': 'Joists' }[problem.path]} this close would touch. Space them at least ${mm(problem.least)}.`
     case 'rafter-no-length': return `Nothing is left of the rafter between plate and ridge. Make the span at least ${mm(problem.least)}.`
     case 'ridge-off-span': return `With one eave wall this much higher the ridge leaves the span. Make it ${mm(problem.most)} at most, or the roof steeper.`
+    case 'peak-out-of-reach': return problem.path === 'roof.peak.height' ? `No pitch between 2° and 70° brings the ridge there. Put its top between ${mm(problem.least)} and ${mm(problem.most)} over the deck, or type a pitch.` : `No pitch between 2° and 70° brings the slopes together there. Put the peak between ${mm(problem.least)} and ${mm(problem.most)} from the south wall, or type a pitch.`
+    case 'pitches-apart': return 'With pitches this far apart the ridge leaves the span. Bring the two pitches, or the two eave walls, nearer each other.'
+    case 'hip-too-short': return `A hip roof's ridge runs along the length. Make the length at least the span, ${mm(problem.least)}, or turn the building.`
+    case 'hip-nearly-square': return `The ridge would be too short for two pairs of rafters. Make the length ${mm(problem.square)} as the span is, so that all hips meet at one point, or at least ${mm(problem.least)}.`
+    case 'hip-walls-uneven': return `A hip roof stands on four walls of one height. Give the ${problem.side} wall ${mm(problem.height)} as the south wall has.`
+    case 'hip-off-plate': return `The hip rafters would hang ${mm(problem.by)} over the corner of the plates. Use deeper hips, or a lower height above plate.`
+    case 'ridge-post-blocked': return 'A partition along the building stands where the ridge\'s posts would. Space the posts wider than the building is long, or move the partition.'
+    case 'beam-shallow': return `The ridge beam ends above the rafters' lower edges, where nothing stands under it. Make it ${mm(problem.least)} deep at least.`
+    case 'beam-unborne': return 'The ridge beam has no studs under its ends. Fill both gables with studs, or rake the walls.'
+    case 'tail-over-seat': return `The level cut would run into the wall. Leave a plumb face of ${mm(problem.least)} at least.`
+    case 'finish-too-thick': return `The eave boards would take more than half of the tails. Use boards of ${mm(problem.most)} at most, or deeper rafters.`
+    case 'soffit-no-room': return `The ${problem.side} overhang leaves no room for a soffit. Make it at least ${mm(problem.least)}.`
+    case 'soffit-too-high': return `The soffit on the ${problem.side} would lie ${mm(problem.by)} too near the plate's top. Use more overhang, a steeper roof or deeper tails.`
+    case 'ends-no-room': return `The overhang at the gables leaves no room for a fly rafter. Make it at least ${mm(problem.least)}.`
+    case 'lookout-too-thick': return `The lookouts would take more than half of the end rafters. Use lookouts of ${mm(problem.most)} at most, or deeper rafters.`
     case 'gable-over-eaves': return `The ${problem.side} wall would stand into the rafters. Make it no higher than the lower eave wall, ${mm(problem.most)}.`
     case 'slope-falls': return `The ${problem.side} wall is the high one and the roof would hardly fall from it. Make it at least ${mm(problem.least)}.`
     case 'slope-steep': return `The ${problem.side} wall is so much higher that the roof would be steeper than 70°. Make it ${mm(problem.most)} at most.`
-    case 'seat-wants-mouth': return 'A rafter over two walls needs a bird\'s mouth on both. Choose another seat.'
+    case 'seat-wants-mouth': return 'Rafters of this roof need a bird\'s mouth on every wall. Choose another seat.'
     case 'ridge-into-wall': return `The ridge board reaches ${mm(problem.by)} below the top of the walls. Use a shallower ridge or a steeper pitch.`
     case 'fascia-no-room': return `The ${problem.side} overhang leaves no room for fascia beside the wall. Make it at least ${mm(problem.least)}.`
     case 'fascia-below-deck': return `The ${problem.side} fascia would hang ${mm(problem.by)} below the deck. Use a lower board, or less overhang.`
-    case 'tie-meets-ridge': return problem.most < 0 ? `There is no room for ${problem.kind} ties under the ridge board. Use shallower ties, a shallower ridge or a steeper roof.` : `The ${problem.kind} ties would meet the ridge board. Put their lower edge ${mm(problem.most)} over the plate at most.`
+    case 'tie-meets-ridge': return problem.most < 0 ? `There is no room for ${problem.kind === 'ceiling' ? 'ceiling joists' : `${problem.kind} ties`} under the ridge board. Use shallower ties, a shallower ridge or a steeper roof.` : `The ${problem.kind === 'ceiling' ? 'ceiling joists' : `${problem.kind} ties`} would meet the ridge board. Put their lower edge ${mm(problem.most)} over the plate at most.`
     case 'rafter-off-plate': return `At this height above plate the rafter does not touch the wall. Make it ${mm(problem.most)} at most.`
     case 'seat-through-rafter': return `The seat takes the whole rafter. Make the height above plate at least ${mm(problem.least)}, the rafter deeper or the slope less.`
     case 'tail-lost': return `Cut level along the bottom, the rafter runs out before the overhang ends. Make the overhang ${mm(problem.most)} at most, or cut a bird's mouth.`

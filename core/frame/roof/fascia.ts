@@ -1,51 +1,82 @@
 import type { Design } from '../../design'
-import { meets, vec } from '../../geometry'
+import { add, meets, scale, vec, type Vec3 } from '../../geometry'
 import { INCH } from '../../measure'
 import { squareBoard } from '../between'
-import { rowOf, type Stretch } from '../layout'
+import { rowOf } from '../layout'
 import type { BuildingCut, Order } from '../member'
 import type { Problem } from '../problem'
-import type { RoofDatum, RoofLumber } from './shape'
+import type { Section } from '../../lumber'
+import { leaningBoard } from './leaning'
+import type { Eave, RoofDatum, RoofLumber, Under } from './shape'
+import { fallsOut, tailPlane, topAtTail } from './tails'
 
 /** Overhang that fascia wants, so that it stays clear of what covers the wall, mm. */
 const LEAST = 2 * INCH
 
+interface Layer { readonly role: 'sub-fascia' | 'fascia', readonly section: Section, /** How far out from the tails it lies, mm. */ readonly off: number }
+
 /**
- * Boards along the tails' plumb cuts, the sub-fascia first and the fascia on it: each with its upper edge ripped to the roof's slope, joined over the middle of a rafter where it is longer than
- * `longest`. Left out and said where the overhang leaves it no room beside the wall, or where it would hang below the deck.
+ * Boards along the tails' plumb cuts, the sub-fascia first and the fascia on it: each with its upper edge ripped to the roof's slope, or leaning along tails cut square, mitred where two eaves meet at a hip, joined over the middle
+ * of a rafter where it is longer than `longest`. Left out and said where the overhang leaves it no room beside the wall, or where it would hang below the deck.
  */
-export function fasciaOrders(design: Design, { fascia }: RoofLumber, { slopes, ridgeCentre }: RoofDatum, rafters: readonly Stretch[], under: Readonly<Record<'south' | 'north', number>>): { readonly orders: readonly Order[], readonly problems: readonly Problem[] } {
-  const layers = ([['sub-fascia', fascia.sub], ['fascia', fascia.face]] as const).flatMap(([role, section]) => section ? [{ role, section }] : [])
-  const past = ridgeCentre ? design.roof.overhang.gable : 0
+export function fasciaOrders(design: Design, { fascia }: RoofLumber, { eaves }: RoofDatum, under: Under): { readonly orders: readonly Order[], readonly problems: readonly Problem[] } {
+  const layers: Layer[] = []
+  for (const [role, section] of [['sub-fascia', fascia.sub], ['fascia', fascia.face]] as const) {
+    if (section) layers.push({ role, section, off: layers.reduce((sum, layer) => sum + layer.section.thickness, 0) })
+  }
   const problems: Problem[] = []
-  const orders = (['south', 'north'] as const).flatMap((side): Order[] => {
-    const { tail, roofTop, wallOutside } = slopes[side]
-    const out = tail.normal.y
-    const field = slopes[side].heel.normal.y === out ? 'eave' : 'high'
-    const reach = tail.offset - wallOutside.offset
-    if (layers.length && reach < LEAST - 1e-6) {
-      problems.push({ code: 'fascia-no-room', path: `roof.overhang.${field}`, side, least: LEAST })
+  const orders = eaves.flatMap((eave): Order[] => {
+    const { slope: { side, tail, wallOutside, heel } } = eave
+    if (layers.length && tail.offset - wallOutside.offset < LEAST - 1e-6) {
+      problems.push({ code: 'fascia-no-room', path: `roof.overhang.${heel.offset === wallOutside.offset ? 'eave' : 'high'}`, side, least: LEAST })
       return []
     }
-    const at = (off: number): number => meets(roofTop, vec(0, out * (tail.offset + off), 0), vec(0, 0, 1)) ?? 0
-    const offs = layers.map((_, i) => layers.slice(0, i).reduce((sum, layer) => sum + layer.section.thickness, 0))
-    return layers.flatMap(({ role, section }, i): Order[] => {
-      const inner = offs[i] ?? 0
-      const top = Math.max(at(inner), at(inner + section.thickness))
-      const below = under[side] - (top - section.depth)
-      if (below > 1e-6) {
-        problems.push({ code: 'fascia-below-deck', path: `roof.fascia.${role === 'fascia' ? 'face' : 'sub'}`, side, by: below })
-        return []
-      }
-      const y = out * (tail.offset + inner) - (out < 0 ? section.thickness : 0)
-      const whole = { from: -past, to: design.footprint.length + past }
-      const row = rowOf(whole, rafters.map(each => (each.from + each.to) / 2), design.walls.longest, design.walls.longest)
-      const rip: BuildingCut = { kind: 'end', name: 'rip', plane: roofTop }
-      return row.map((s, k): Order => {
-        const board = squareBoard({ id: `roof/${side}/${role}${row.length > 1 ? `/${k + 1}` : ''}`, role, section, along: 'x', depth: 'z', from: s.from, to: s.to, corner: vec(0, y, top - section.depth) })
-        return { ...board, cuts: [...board.cuts, rip] }
-      })
+    return layers.flatMap((layer): Order[] => {
+      if (design.roof.tail === 'square' && fallsOut(eave.slope)) return leaningOrders(design, eave, layer)
+      const top = topOf(eave, layer)
+      const below = under[side] - (top - layer.section.depth)
+      if (below <= 1e-6) return layerOrders(design, eave, layer, top)
+      problems.push({ code: 'fascia-below-deck', path: `roof.fascia.${layer.role === 'fascia' ? 'face' : 'sub'}`, side, by: below })
+      return []
     })
   })
   return { orders, problems }
+}
+
+/** The higher of the levels at which the roof's plane passes a layer's two faces. */
+function topOf({ slope: { tail, roofTop } }: Eave, { section, off }: Layer): number {
+  const at = (out: number): number => meets(roofTop, scale(tail.normal, tail.offset + out), vec(0, 0, 1)) ?? 0
+  return Math.max(at(off), at(off + section.thickness))
+}
+
+function layerOrders(design: Design, { slope: { side, tail, roofTop }, rafters, reach, corners }: Eave, { role, section, off }: Layer, top: number): Order[] {
+  const along = Math.abs(tail.normal.y) > 0.5 ? 'x' : 'y'
+  const out = along === 'x' ? tail.normal.y : tail.normal.x
+  const across = out * (tail.offset + off) - (out < 0 ? section.thickness : 0)
+  // a mitred board reaches out to the next one's outer face
+  const more = corners.length ? off + section.thickness : 0
+  const row = rowOf({ from: reach.from - more, to: reach.to + more }, rafters.map(each => (each.from + each.to) / 2), design.walls.longest, design.walls.longest)
+  const rip: BuildingCut = { kind: 'end', name: 'rip', plane: roofTop }
+  return row.map((s, k): Order => {
+    const corner: Vec3 = along === 'x' ? vec(0, across, top - section.depth) : vec(across, 0, top - section.depth)
+    const board = squareBoard({ id: `roof/${side}/${role}${row.length > 1 ? `/${k + 1}` : ''}`, role, section, along, depth: 'z', from: s.from, to: s.to, corner })
+    const [low, high] = board.cuts as [BuildingCut, BuildingCut]
+    return { ...board, cuts: [k === 0 ? corners[0] ?? low : low, k === row.length - 1 ? corners[1] ?? high : high, rip] }
+  })
+}
+
+/** Along tails cut square to the slope fascia leans as they do, its edges square. */
+function leaningOrders(design: Design, { slope, rafters, reach, corners }: Eave, { role, section, off }: Layer): Order[] {
+  const { side, tail, roofTop } = slope
+  const along = Math.abs(tail.normal.y) > 0.5 ? 'x' : 'y'
+  const out = tailPlane(design, slope).normal
+  const top = scale(tail.normal, tail.offset)
+  const edge = vec(top.x, top.y, topAtTail(slope))
+  const foot = add(edge, add(scale(roofTop.normal, -section.depth), scale(out, off + section.thickness)))
+  const more = corners.length ? off + section.thickness : 0
+  const row = rowOf({ from: reach.from - more, to: reach.to + more }, rafters.map(each => (each.from + each.to) / 2), design.walls.longest, design.walls.longest)
+  return row.map((s, k): Order => {
+    const [low, high] = [k === 0 ? corners[0] : undefined, k === row.length - 1 ? corners[1] : undefined]
+    return leaningBoard({ id: `roof/${side}/${role}${row.length > 1 ? `/${k + 1}` : ''}`, role, section, along, s, foot, up: roofTop.normal, out, ends: [!low, !high], cuts: [...(low ? [low] : []), ...(high ? [high] : [])] })
+  })
 }

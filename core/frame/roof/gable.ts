@@ -1,74 +1,100 @@
-import { type Design, heightOf } from '../../design'
-import { place, planeAt, scale, subtract, vec, type Vec3 } from '../../geometry'
-import type { Section } from '../../lumber'
+import { type Design, heightAbovePlate, heightOf, meeting, type Meeting, peakReach } from '../../design'
 import { pitchAngle, radians } from '../../measure'
-import { level, SPARE, squareBoard } from '../between'
+import type { Section } from '../../lumber'
+import { level, squareBoard } from '../between'
 import { onCentre, type Stretch, withLayout } from '../layout'
-import type { BuildingCut, Order } from '../member'
+import type { Order } from '../member'
 import type { Problem } from '../problem'
-import { fasciaOrders } from './fascia'
-import { heightAbovePlate, seatProblems } from './seat'
-import { tieOrders } from './ties'
-import type { RoofDatum, RoofLumber, RoofShape, SlopeDatum } from './shape'
+import { dropOfCover, lookoutCuts } from './ends'
+import { rafterOn, tailed } from './rafter'
+import { beamOrders } from './ridge-beam'
+import { seatProblems } from './seat'
+import { outOf, plumbCut, slopeDatum, standingAt } from './slope'
+import { betweenEnds, tieOrders } from './ties'
+import type { Eave, RoofDatum, RoofLumber, RoofShape, SlopeDatum } from './shape'
 
-/** Two slopes of one pitch that meet at a ridge board, over the middle or, where one eave wall is higher, nearer that one; rafters cut by the ridge's sides, the plates and the walls' outsides. */
+/** Two slopes that meet at a ridge board, over the middle or, where their pitches or walls differ, off it; rafters cut by the ridge's sides, the plates and the walls' outsides. */
 export const gable: RoofShape = {
-  frame(design, lumber, under) {
-    const datum = gableDatum(design, lumber)
-    const problems = gableProblems(design, lumber, datum, under)
-    const blocked = problems.some(problem => problem.code === 'rafter-no-length' || problem.code === 'ridge-off-span' || problem.code === 'spacing-too-tight' || problem.code === 'seat-through-rafter')
-    if (blocked) return { datum, problems, orders: [] }
-    const ties = tieOrders(design, lumber, datum, rafterPlaces(design, lumber.rafter))
-    const fascia = fasciaOrders(design, lumber, datum, rafterPlaces(design, lumber.rafter), under)
-    return { datum, problems: [...problems, ...ties.problems, ...fascia.problems], orders: [ridgeOrder(design, lumber, datum), ...rafterOrders(design, lumber, datum), ...ties.orders, ...fascia.orders] }
+  frame(design, lumber) {
+    const { datum, ridge } = gableDatum(design, lumber)
+    const problems = gableProblems(design, lumber, datum)
+    if (problems.some(({ code }) => stops.has(code))) return { datum, problems, orders: [] }
+    const ties = tieOrders(design, lumber, datum, rafterPlaces(design, lumber.rafter), betweenEnds(design, lumber))
+    const { beam } = design.roof
+    const held = beam ? beamOrders(design, lumber, beam, { centre: ridge.centre, bottom: ridge.top - lumber.ridge.depth, undersides: [datum.slopes.south.underside, datum.slopes.north.underside] }, rafterPlaces(design, lumber.rafter), ties.taken) : { orders: [ridgeOrder(design, lumber, ridge)], problems: [] }
+    return { datum, problems: [...problems, ...ties.problems, ...held.problems], orders: [...held.orders, ...rafterOrders(design, lumber, datum), ...ties.orders], taken: ties.taken }
+  },
+  places: (design, rafter) => {
+    const along = rafterPlaces(design, rafter)
+    return { south: along, north: along }
   },
 }
 
-function gableDatum(design: Design, { rafter, ridge, plate }: RoofLumber): RoofDatum {
-  const { footprint: { width }, walls, roof } = design
-  const angle = pitchAngle(roof.pitch)
-  const slope = radians(angle)
-  const lift = heightAbovePlate(roof.seat, angle, rafter.depth, plate.depth)
-  const [south, north] = [heightOf(walls, 'south'), heightOf(walls, 'north')]
-  const middle = width / 2 + (north - south) / (2 * Math.tan(slope))
-  const slopeOf = (height: number, outside: number, inward: 1 | -1): SlopeDatum => {
-    const out = vec(0, -inward, 0)
-    const up = vec(0, -inward * Math.sin(slope), Math.cos(slope))
-    return {
-      height, plateTop: level('z', height), wallOutside: planeAt(vec(0, outside, 0), out), heel: planeAt(vec(0, outside, 0), out), ridgeFace: planeAt(vec(0, middle - inward * ridge.thickness / 2, 0), vec(0, inward, 0)), tail: planeAt(vec(0, outside - inward * roof.overhang.eave, 0), out),
-      roofTop: planeAt(vec(0, outside, height + lift), up), underside: planeAt(vec(0, outside, height + lift - rafter.depth / Math.cos(slope)), up), run: Math.abs(middle - outside),
-    }
-  }
-  return { angle, slopes: { south: slopeOf(south, 0, 1), north: slopeOf(north, width, -1) }, ridgeCentre: level('y', middle), meet: middle, highest: south + lift + (middle - ridge.thickness / 2) * Math.tan(slope) }
+/** What leaves nothing to frame. */
+const stops: ReadonlySet<Problem['code']> = new Set(['rafter-no-length', 'ridge-off-span', 'pitches-apart', 'spacing-too-tight', 'seat-through-rafter', 'peak-out-of-reach'])
+
+function gableDatum(design: Design, lumber: RoofLumber): { readonly datum: RoofDatum, readonly ridge: Meeting } {
+  const { rafter, ridge, plate } = lumber
+  const { footprint: { width, length }, walls, roof } = design
+  const angles = { south: pitchAngle(roof.pitch), north: pitchAngle(roof.northPitch ?? roof.pitch) }
+  const lift = { south: heightAbovePlate(roof.seat, angles.south, rafter.depth, plate.depth), north: heightAbovePlate(roof.seat, angles.north, rafter.depth, plate.depth) }
+  const line = (side: Slope): { readonly height: number, readonly angle: number } => ({ height: heightOf(walls, side) + lift[side], angle: angles[side] })
+  const met = meeting(line('south'), line('north'), width, ridge.thickness)
+  const slopeOf = (side: Slope, outside: number, inward: 1 | -1): SlopeDatum => slopeDatum({
+    side, angle: angles[side], height: heightOf(walls, side), lift: lift[side], outside, reach: roof.overhang.eave, depth: rafter.depth,
+    ridgeFace: standingAt(outOf[side === 'south' ? 'north' : 'south'], inward * met.centre - ridge.thickness / 2), run: Math.abs(met.at - Math.abs(outside)),
+  })
+  const slopes = { south: slopeOf('south', 0, 1), north: slopeOf('north', width, -1) }
+  const rafters = rafterPlaces(design, rafter)
+  const reach = { from: -roof.overhang.gable, to: length + roof.overhang.gable }
+  const eave = (slope: SlopeDatum): Eave => ({ slope, rafters, reach, corners: [], hip: null })
+  return { ridge: met, datum: { angle: angles.south, slopes, eaves: [eave(slopes.south), eave(slopes.north)], ridgeCentre: level('y', met.centre), meet: met.at, coverDrop: dropOfCover(design, lumber), highest: met.top } }
 }
 
-function gableProblems(design: Design, { rafter, ridge, plate }: RoofLumber, datum: RoofDatum, under: Readonly<Record<Slope, number>>): Problem[] {
+function gableProblems(design: Design, { rafter, ridge, plate }: RoofLumber, datum: RoofDatum): Problem[] {
   const { roof, footprint } = design
-  const slope = radians(datum.angle)
-  const plumb = rafter.depth / Math.cos(slope)
-  const lift = heightAbovePlate(roof.seat, datum.angle, rafter.depth, plate.depth)
   const { south, north } = datum.slopes
   const [low, high] = [Math.min(south.height, north.height), Math.max(south.height, north.height)]
   const problems: Problem[] = []
   const leastRun = plate.depth + ridge.thickness / 2 + 10
+  const peak = peakProblems(design, datum)
   if (footprint.width < 2 * leastRun) problems.push({ code: 'rafter-no-length', path: 'footprint.width', least: 2 * leastRun })
-  else if (datum.meet < leastRun || datum.meet > footprint.width - leastRun) problems.push({ code: 'ridge-off-span', path: `walls.sides.${south.height > north.height ? 'south' : 'north'}.height`, most: low + (footprint.width - 2 * leastRun) * Math.tan(slope) })
+  else if (peak.length) problems.push(...peak)
+  else if (datum.meet < leastRun || datum.meet > footprint.width - leastRun) problems.push(offSpan(design, datum, leastRun, low))
   if (roof.spacing < 2 * rafter.thickness) problems.push({ code: 'spacing-too-tight', path: 'roof.spacing', least: 2 * rafter.thickness })
   const into = high - (datum.highest - ridge.depth)
   if (into > 1e-6) problems.push({ code: 'ridge-into-wall', path: 'roof.ridge', by: into })
-  problems.push(...seatProblems(lift, plumb))
-  const levelReach = lift / Math.tan(slope)
+  // the same seat on both slopes: one that is wrong is said once
+  const seats = [south, north].map(slope => seatProblems(slope.lift, rafter.depth / Math.cos(radians(slope.angle))))
+  problems.push(...seats.find(each => each.length) ?? [])
+  const levelReach = Math.min(...[south, north].map(slope => slope.lift / Math.tan(radians(slope.angle))))
   if (roof.seat.rule === 'none' && roof.overhang.eave > levelReach - 1) problems.push({ code: 'tail-lost', path: 'roof.overhang.eave', most: Math.max(0, levelReach - 1) })
-  const mostFall = (Math.min(south.height - under.south, north.height - under.north) + lift - plumb) / Math.tan(slope)
-  if (roof.seat.rule !== 'none' && roof.overhang.eave > mostFall) problems.push({ code: 'tail-below-deck', path: 'roof.overhang.eave', most: Math.max(0, mostFall) })
   return problems
 }
 
-function ridgeOrder(design: Design, { ridge }: RoofLumber, datum: RoofDatum): Order {
-  const { footprint, roof } = design
+/** What is asked of the peak, and no pitches within the limits give. */
+function peakProblems(design: Design, { meet, highest }: RoofDatum): Problem[] {
+  const { at, height } = design.roof.peak
+  const found = { at: meet, height: highest }
+  return (['height', 'at'] as const).flatMap((part): Problem[] => {
+    const asked = part === 'at' ? at : height
+    if (asked === null || Math.abs(found[part] - asked) < 0.01) return []
+    const reach = peakReach(design, part)
+    return reach ? [{ code: 'peak-out-of-reach', path: `roof.peak.${part}`, least: reach.least, most: reach.most }] : []
+  }).slice(0, 1)
+}
+
+/** The ridge leaves the span: by walls of unlike heights, or by pitches that differ too much. */
+function offSpan({ footprint: { width }, roof }: Design, { slopes: { south, north }, meet }: RoofDatum, leastRun: number, low: number): Problem {
+  if (roof.northPitch) return { code: 'pitches-apart', path: 'roof.northPitch' }
+  const steep = Math.tan(radians((meet < leastRun ? north : south).angle))
+  return { code: 'ridge-off-span', path: `walls.sides.${south.height > north.height ? 'south' : 'north'}.height`, most: low + (width - 2 * leastRun) * steep }
+}
+
+function ridgeOrder({ footprint, roof }: Design, { ridge }: RoofLumber, { centre, top }: Meeting): Order {
   return squareBoard({
     id: 'roof/ridge', role: 'ridge', section: ridge, along: 'x', depth: 'z', from: -roof.overhang.gable, to: footprint.length + roof.overhang.gable,
-    corner: vec(0, datum.meet - ridge.thickness / 2, datum.highest - ridge.depth),
+    corner: { x: 0, y: centre - ridge.thickness / 2, z: top - ridge.depth },
   })
 }
 
@@ -82,25 +108,13 @@ export function rafterPlaces({ footprint, roof }: Design, rafter: Section): Stre
 }
 
 const rafterOrders = (design: Design, lumber: RoofLumber, datum: RoofDatum): Order[] =>
-  (['south', 'north'] as const).flatMap(side => rafterPlaces(design, lumber.rafter).map((at, i) => rafterOrder(design, lumber, datum, side, i + 1, at.from)))
+  (['south', 'north'] as const).flatMap(side => rafterPlaces(design, lumber.rafter).map((at, i, all) => rafterOrder(design, lumber, datum, datum.slopes[side], i + 1, at, i === 0 || i === all.length - 1)))
 
-function rafterOrder(design: Design, { rafter, ridge }: RoofLumber, datum: RoofDatum, side: Slope, number: number, x: number): Order {
-  const mine = datum.slopes[side]
-  const slope = radians(datum.angle)
-  const way = side === 'south' ? -1 : 1
-  const along = vec(0, way * Math.cos(slope), -Math.sin(slope))
-  const up = vec(0, way * Math.sin(slope), Math.cos(slope))
-  const top: Vec3 = vec(side === 'south' ? x + rafter.thickness : x, datum.meet + way * ridge.thickness / 2, datum.highest)
-  const origin = subtract(subtract(top, scale(up, rafter.depth)), scale(along, SPARE))
-  return {
-    id: `roof/${side}/rafter/${number}`, role: 'rafter', section: rafter, placement: place(origin, along, up),
-    blankLength: (mine.run + design.roof.overhang.eave) / Math.cos(slope) + rafter.depth * Math.tan(slope) + 2 * SPARE,
-    cuts: [...(mine.ridgeFace ? [{ kind: 'end', name: 'plumb', plane: mine.ridgeFace } as const] : []), { kind: 'end', name: 'plumb', plane: mine.tail }, seatCut(design, mine)],
-  }
-}
-
-/** A bird's mouth takes out what is inside the wall's outside and below the plate; with none, all below the plate goes. */
-export function seatCut(design: Design, { height, heel, plateTop }: SlopeDatum): BuildingCut {
-  if (design.roof.seat.rule === 'none') return { kind: 'end', name: 'level', plane: { normal: vec(0, 0, -1), offset: -height } }
-  return { kind: 'notch', name: 'birdsmouth', sides: [{ name: 'heel', plane: heel }, { name: 'seat', plane: plateTop }] }
+function rafterOrder(design: Design, lumber: RoofLumber, datum: RoofDatum, slope: SlopeDatum, number: number, at: Stretch, end: boolean): Order {
+  const { rafter } = lumber
+  const { ridgeFace, tail } = slope
+  return rafterOn({
+    id: `roof/${slope.side}/rafter/${number}`, role: 'rafter', section: rafter, roofTop: slope.roofTop, at, from: -(ridgeFace?.offset ?? 0), to: tail.offset,
+    ...tailed(design, lumber, slope, ridgeFace ? [plumbCut(ridgeFace)] : [], end ? lookoutCuts(design, lumber, datum, slope.side) : []),
+  })
 }

@@ -1,17 +1,27 @@
-import type { Design, TieKind } from '../../design'
+import type { Design, SideName, TieKind } from '../../design'
 import type { Plane } from '../../geometry'
 import type { Section } from '../../lumber'
-import type { Order } from '../member'
+import type { Stretch } from '../layout'
+import type { BuildingCut, Order } from '../member'
 import type { Problem } from '../problem'
+import type { Taken } from './ties'
 
 /** Sections a roof is framed of. */
-export interface RoofLumber { readonly rafter: Section, readonly ridge: Section, readonly plate: Section, /** Null without. */ readonly ties: Readonly<Record<TieKind, Section | null>>, readonly fascia: Readonly<Record<'sub' | 'face', Section | null>> }
+export interface RoofLumber { readonly rafter: Section, /** As thick as all its plies. */ readonly ridge: Section, readonly ply: Section, readonly post: Section, readonly hip: Section, readonly plate: Section, /** Null without. */ readonly ties: Readonly<Record<TieKind, Section | null>>, readonly fascia: Readonly<Record<'sub' | 'face', Section | null>>, readonly slat: Section, readonly finish: Section | null, readonly soffit: Section | null, readonly lookout: Section, readonly barge: Section | null }
+
+/** The level on each side that tails may not reach below: the deck's, or a porch's where its boards are higher; mm. */
+export type Under = Readonly<Record<SideName, number>>
 
 /** The faces of the building that cut one slope's rafters. Each looks away from the rafter, or out of the roof. */
 export interface SlopeDatum {
+  readonly side: SideName
+  /** Degrees above level. */
+  readonly angle: number
   /** Deck to the top of the plate it stands on, mm; and that level as a plane, looking up. */
   readonly height: number
   readonly plateTop: Plane
+  /** Plumb, from the plate to the rafters' upper edge, over the wall's outside, mm. */
+  readonly lift: number
   readonly wallOutside: Plane
   /** The plumb side of the bird's mouth: the wall's outside, or the inside of a high wall that the rafter runs up over. */
   readonly heel: Plane
@@ -25,21 +35,39 @@ export interface SlopeDatum {
   readonly run: number
 }
 
+/** The tails of a slope along one wall: where its rafters stand, along the wall, and how far what is nailed to the tails reaches and how it is cut there. */
+export interface Eave {
+  readonly slope: SlopeDatum
+  readonly rafters: readonly Stretch[]
+  readonly reach: Stretch
+  /** Cuts at the low and the high end besides the square one; none where it ends square. */
+  readonly corners: readonly BuildingCut[]
+  /** The hips that pass over its two corners: level of their lower edge there, mm, degrees above level, and half their thickness; null without. */
+  readonly hip: { readonly level: number, readonly angle: number, readonly half: number } | null
+}
+
 /** The faces of the building that cut a roof's boards. */
 export interface RoofDatum {
-  /** Degrees above level. */
+  /** Of the south slope, or of the one slope; degrees above level. */
   readonly angle: number
-  readonly slopes: Readonly<Record<'south' | 'north', SlopeDatum>>
+  readonly slopes: Readonly<Record<'south' | 'north', SlopeDatum>> & Readonly<Partial<Record<'east' | 'west', SlopeDatum>>>
+  readonly eaves: readonly Eave[]
   /** Null without a ridge. */
   readonly ridgeCentre: Plane | null
   /** Where the two slopes meet, from the south wall's outside, mm; infinitely far to the side that one slope rises to. */
   readonly meet: number
+  /** How far under the roof's planes, square to them, what covers the gables ends; mm. */
+  readonly coverDrop: number
   /** Top of the ridge board above the deck, or of the rafters at their high end, mm. */
   readonly highest: number
 }
 
-/** What a roof shape gives: a newcomer adds a shape as one file that exports one of these. */
+/** A roof as framed; no orders where it can't be. */
+export interface RoofFrame { readonly datum: RoofDatum, readonly orders: readonly Order[], readonly problems: readonly Problem[], /** What boards between the rafters must keep clear of. */ readonly taken?: readonly Taken[] }
+
+/** What a roof shape gives: a newcomer adds a shape as one file that exports one of these. What all shapes have along their eaves is put on by `frameRoof`. */
 export interface RoofShape {
-  /** `under` the level on each side that tails may not reach below: the deck's, or a porch's where its boards are higher; mm. */
-  frame(design: Design, lumber: RoofLumber, under: Readonly<Record<'south' | 'north', number>>): { readonly datum: RoofDatum, readonly orders: readonly Order[], readonly problems: readonly Problem[] }
+  readonly frame: (design: Design, lumber: RoofLumber) => RoofFrame
+  /** Where rafters stand along each wall that carries some. */
+  readonly places: (design: Design, rafter: Section) => Readonly<Partial<Record<SideName, readonly Stretch[]>>>
 }

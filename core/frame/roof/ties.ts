@@ -12,18 +12,25 @@ import type { RoofDatum, RoofLumber } from './shape'
 const BRACES = INCH
 
 /** The face of its rafter that a tie is nailed to: apart, so that both kinds pass each other. */
-const faceOf: Record<TieKind, 'east' | 'west'> = { rafter: 'east', collar: 'west' }
+const faceOf: Record<TieKind, 'east' | 'west'> = { rafter: 'east', collar: 'west', ceiling: 'east' }
+
+const roleOf = { rafter: 'rafter-tie', collar: 'collar-tie', ceiling: 'ceiling-joist' } as const
+
+/** What others must keep clear of: where it stands along the wall, and from where to where up; mm. */
+export interface Taken { readonly along: 'x' | 'y', readonly s: Stretch, readonly z: Stretch }
+
+/** Where the end walls of a gable leave room for ties, along the ridge. */
+export const betweenEnds = ({ footprint: { length } }: Design, { plate }: RoofLumber): Stretch => ({ from: plate.depth + BRACES, to: length - plate.depth - BRACES })
 
 /**
- * Level ties beside the rafters of a gable, `rafters` where those stand along the ridge: from wall to wall, their ends cut by the roof's planes. The end walls hold their own rafters, and
- * what stands in them is passed. A tie that would meet the ridge board is left out and said.
+ * Level ties beside rafters that meet over a ridge, `rafters` where those stand along it: from wall to wall, their ends cut by the roof's planes; on the other face of a rafter where its own
+ * is taken. Those that would not lie within `inside` are left out, and one that would meet the ridge board is said.
  */
-export function tieOrders(design: Design, lumber: RoofLumber, datum: RoofDatum, rafters: readonly Stretch[]): { readonly orders: readonly Order[], readonly problems: readonly Problem[] } {
+export function tieOrders(design: Design, lumber: RoofLumber, datum: RoofDatum, rafters: readonly Stretch[], inside: Stretch): { readonly orders: readonly Order[], readonly problems: readonly Problem[], readonly taken: readonly Taken[] } {
   const problems: Problem[] = []
   const plate = Math.max(datum.slopes.south.height, datum.slopes.north.height)
   const under = datum.highest - lumber.ridge.depth
-  const inside = { from: lumber.plate.depth + BRACES, to: design.footprint.length - lumber.plate.depth - BRACES }
-  const taken: { readonly x: Stretch, readonly z: Stretch }[] = []
+  const taken: Taken[] = []
   const orders = tieKinds.flatMap((kind): Order[] => {
     const asked = design.roof.ties[kind]
     const section = lumber.ties[kind]
@@ -34,19 +41,21 @@ export function tieOrders(design: Design, lumber: RoofLumber, datum: RoofDatum, 
       return []
     }
     return rafters.flatMap((rafter, i): Order[] => {
-      const x = faceOf[kind] === 'east' ? { from: rafter.to, to: rafter.to + section.thickness } : { from: rafter.from - section.thickness, to: rafter.from }
-      const free = x.from > inside.from - 1e-6 && x.to < inside.to + 1e-6 && !rafters.some(other => meet(other, x)) && !taken.some(other => meet(other.x, x) && meet(other.z, z))
-      if (i % asked.every !== 0 || !free) return []
-      taken.push({ x, z })
-      return [tieOrder(design, datum, kind, section, `roof/${kind}-tie/${i + 1}`, x.from, z.from)]
+      if (i % asked.every !== 0) return []
+      const faces = { east: { from: rafter.to, to: rafter.to + section.thickness }, west: { from: rafter.from - section.thickness, to: rafter.from } }
+      const free = (x: Stretch): boolean => x.from > inside.from - 1e-6 && x.to < inside.to + 1e-6 && !rafters.some(other => meet(other, x)) && !taken.some(other => meet(other.s, x) && meet(other.z, z))
+      const x = [faces[faceOf[kind]], faces[faceOf[kind] === 'east' ? 'west' : 'east']].find(free)
+      if (!x) return []
+      taken.push({ along: 'x', s: x, z })
+      return [tieOrder(design, datum, kind, section, `roof/${roleOf[kind]}/${i + 1}`, x.from, z.from)]
     })
   })
-  return { orders, problems }
+  return { orders, problems, taken }
 }
 
 const meet = (a: Stretch, b: Stretch): boolean => a.from < b.to - 1e-6 && b.from < a.to - 1e-6
 
 function tieOrder({ footprint: { width } }: Design, { slopes }: RoofDatum, kind: TieKind, section: Section, id: string, x: number, z: number): Order {
-  const order = squareBoard({ id, role: `${kind}-tie`, section, along: 'y', depth: 'z', from: 0, to: width, corner: vec(x, 0, z) })
+  const order = squareBoard({ id, role: roleOf[kind], section, along: 'y', depth: 'z', from: 0, to: width, corner: vec(x, 0, z) })
   return { ...order, cuts: [...order.cuts, { kind: 'end', name: 'slope', plane: slopes.south.roofTop }, { kind: 'end', name: 'slope', plane: slopes.north.roofTop }] }
 }

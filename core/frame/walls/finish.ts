@@ -1,10 +1,9 @@
 import { type Design, isSide, type SideName, usualSheathing } from '../../design'
 import { meets, vec } from '../../geometry'
 import type { Section } from '../../lumber'
-import type { Stretch } from '../layout'
 import type { Order } from '../member'
 import type { Memory } from '../memory'
-import type { RoofDatum } from '../roof'
+import type { Eave, RoofDatum } from '../roof'
 import { type WallBoard, wallOrder } from './board'
 import { type Braced, braceWall } from './bracing'
 import { gableStuds } from './gable-studs'
@@ -25,8 +24,8 @@ export interface FinishAsk {
   readonly roof: RoofDatum
   /** The line of the end rafters. */
   readonly line: RoofLine
-  /** Where rafters stand along the ridge; none where the roof could not be framed. */
-  readonly rafters: readonly Stretch[]
+  /** Whether the roof could be framed. */
+  readonly framed: boolean
   /** How far below the deck a wall's sheets may reach, mm. */
   readonly drop: (wall: SideName) => number
 }
@@ -44,7 +43,7 @@ export function finishWalls(ask: FinishAsk, framed: readonly FramedWall[]): Fini
     if (!isSide(name)) return own()
     const gable = gableOf(ask, each)
     const { build, cover } = ask.design.walls.sides[name]
-    const toCover: CoverAsk = { ...ask, sheathing: ask.design.walls.sheathing ?? { ...usualSheathing.imperial, thickness: ask.slat.thickness }, framed: each, drop: ask.drop(name), gable }
+    const toCover: CoverAsk = { ...ask, sheathing: ask.design.walls.sheathing ?? { ...usualSheathing.imperial, thickness: ask.slat.thickness }, framed: each, drop: ask.drop(name), gable, eave: eaveOf(ask, name) }
     const covered = cover === 'sheets' && build === 'studs' && ask.design.walls.sheathing ? sheatheWall(toCover) : { sheets: [], blocks: [], loose: 0 }
     const slats = cover === 'slats' ? slatWall({ ...toCover, sheathing: { ...toCover.sheathing, thickness: ask.slat.thickness } }, ask.slat, ask.design.walls.slats.gap, ask.design.walls.longest) : []
     const inGable = (block: WallBoard): boolean => block.id.includes('/gable/')
@@ -62,19 +61,25 @@ export function finishWalls(ask: FinishAsk, framed: readonly FramedWall[]): Fini
   return { orders, loose, braces }
 }
 
+/** The tails over a wall; null where none are, or the roof could not be framed. */
+const eaveOf = ({ roof, framed }: FinishAsk, name: SideName): Eave | null => framed ? roof.eaves.find(each => each.slope.side === name) ?? null : null
+
 /** How high a board across a wall's inside may reach: under a rafter that runs up over a high wall, its lower edge there; mm. */
-function insideLimit({ roof, rafters, brace }: FinishAsk, name: SideName): number {
-  if (!rafters.length || (name !== 'south' && name !== 'north')) return Infinity
-  const { heel, wallOutside, underside } = roof.slopes[name]
+function insideLimit(ask: FinishAsk, name: SideName): number {
+  const slope = eaveOf(ask, name)?.slope
+  if (!slope) return Infinity
+  const { heel, wallOutside, underside } = slope
+  const { brace } = ask
   const inside = heel.normal.y * heel.offset
-  if (Math.abs(inside - wallOutside.normal.y * wallOutside.offset) < 1e-6) return Infinity
+  if (heel.normal.x !== 0 || Math.abs(inside - wallOutside.normal.y * wallOutside.offset) < 1e-6) return Infinity
   return meets(underside, vec(0, inside - wallOutside.normal.y * brace.thickness, 0), vec(0, 0, 1)) ?? Infinity
 }
 
 /** What stands on a gable wall, and the line it reaches up to; nothing over a raked wall, whose own studs reach there. */
-function gableOf({ design, stud, lines, rafters, line }: FinishAsk, { wall, raked }: FramedWall): CoverAsk['gable'] {
+function gableOf(ask: FinishAsk, { wall, raked }: FramedWall): CoverAsk['gable'] {
+  const { design, stud, lines, framed, line } = ask
   if (raked) return { line: raked.rake.studs, studs: [] }
-  if (wall.along === 'x' || !isSide(wall.name) || !rafters.length || design.walls.gables === 'open') return null
+  if (!isSide(wall.name) || !framed || eaveOf(ask, wall.name) || design.walls.gables === 'open') return null
   const studs = gableStuds(design, wall, stud, lines, line)
   return studs.length ? { line, studs } : null
 }

@@ -1,5 +1,6 @@
 import type { Design } from '../../design'
 import type { Section } from '../../lumber'
+import { underBeam } from '../roof'
 import { withLayout } from '../layout'
 import { upright, type WallBoard } from './board'
 import { layoutOf, type StackLines } from './places'
@@ -13,7 +14,8 @@ export const LEAST = 50
 export function gableStuds(design: Design, wall: Wall, stud: Section, lines: StackLines, line: RoofLine): WallBoard[] {
   const t = stud.thickness
   const ends = levelAllRound(design) && !wall.step ? { from: 0, to: wall.overall } : { from: wall.from, to: wall.to }
-  const places = withLayout([], layoutOf(design, { ...wall, ...ends }, lines), t).filter(each => each.from > ends.from + 1e-6 && each.to < ends.to - 1e-6)
+  const posts = design.roof.beam && design.roof.shape === 'gable' ? underBeam(line.ridge, t) : []
+  const places = withLayout(posts, layoutOf(design, { ...wall, ...ends }, lines), t).filter(each => each.from > ends.from + 1e-6 && each.to < ends.to - 1e-6)
   return places.flatMap((at): WallBoard[] => {
     const foot = heightAt(wall, (at.from + at.to) / 2)
     const { shorter, longer, cuts } = endingUnder(at, line)

@@ -4,12 +4,12 @@ import { onCentre, type Stretch, withLayout } from '../layout'
 import { NAILING, type RoughOpening, SIDE_STUDS } from './openings'
 import type { Wall } from './wall'
 
-/** Middles of what studs may be asked to stand over or under: joists by the axis they are laid out along, rafters along the ridge; mm. */
-export interface StackLines { readonly joists: { readonly x: readonly number[], readonly y: readonly number[] }, readonly rafters: readonly number[] }
+/** Middles of what studs may be asked to stand over or under: both by the axis they are laid out along; mm. */
+export interface StackLines { readonly joists: { readonly x: readonly number[], readonly y: readonly number[] }, readonly rafters: { readonly x: readonly number[], readonly y: readonly number[] } }
 
 /** The lines of a wall's layout, rising. Stacked studs stand on the joists' or rafters' lines, gaps wider than the spacing shared out evenly; a wall that has none of them over or under it keeps its own. */
 export function layoutOf({ walls }: Design, wall: Wall, lines: StackLines): number[] {
-  const asked = walls.stack === 'own' ? [] : walls.stack === 'rafters' ? wall.along === 'x' ? lines.rafters : [] : lines.joists[wall.along]
+  const asked = walls.stack === 'own' ? [] : (walls.stack === 'rafters' ? lines.rafters : lines.joists)[wall.along]
   const centres = asked.length ? shared([0, ...asked, wall.overall], walls.spacing) : ownLayout(walls.spacing, wall)
   return centres.filter(at => at > wall.from && at < wall.to)
 }

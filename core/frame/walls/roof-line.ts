@@ -12,11 +12,11 @@ const slopes: readonly Slope[] = ['south', 'north']
 export interface RoofLine {
   /** The planes that cut what stands under them, looking up. */
   readonly undersides: Readonly<Record<Slope, Plane>>
-  /** Their level at a distance along the wall. */
+  /** Their level at a distance along the wall: each slope's on its side of the middle. */
   readonly under: (s: number) => number
-  /** Level of the roof's planes there. */
+  /** Level there that what covers the wall reaches up to: of the roof's planes, or of the lookouts under them. */
   readonly top: (s: number) => number
-  /** Levels of the roof's planes, looking up. */
+  /** The planes that end the cover, looking up. */
   readonly tops: Readonly<Record<Slope, Plane>>
   /** Where the slopes meet; infinitely far to the side that one slope rises to. */
   readonly middle: number
@@ -26,17 +26,22 @@ export interface RoofLine {
   readonly ridge: { readonly from: number, readonly to: number, readonly bottom: number }
 }
 
-const lowest = (planes: Readonly<Record<Slope, Plane>>) => (s: number): number => Math.min(...slopes.map(side => meets(planes[side], vec(0, s, 0), vec(0, 0, 1)) ?? Infinity))
+const levelAt = (plane: Plane, s: number): number => meets(plane, vec(0, s, 0), vec(0, 0, 1)) ?? Infinity
+
+/** The level along the wall of planes that give way to each other at the middle; where they differ there, as under unlike pitches, the lower. */
+const sided = (planes: Readonly<Record<Slope, Plane>>, middle: number) => (s: number): number =>
+  s < middle ? levelAt(planes.south, s) : s > middle ? levelAt(planes.north, s) : Math.min(levelAt(planes.south, s), levelAt(planes.north, s))
 
 /** The line of the end rafters. */
-export function rafterLine({ slopes: { south, north }, meet, highest, ridgeCentre }: RoofDatum, ridge: Section): RoofLine {
+export function rafterLine({ slopes: { south, north }, meet, highest, ridgeCentre, coverDrop }: RoofDatum, ridge: Section): RoofLine {
   const undersides = { south: south.underside, north: north.underside }
-  const tops = { south: south.roofTop, north: north.roofTop }
-  const top = lowest(tops)
+  const under = (plane: Plane): Plane => coverDrop ? { ...plane, offset: plane.offset - coverDrop } : plane
+  const tops = { south: under(south.roofTop), north: under(north.roofTop) }
+  const top = sided(tops, meet)
   const [low, high] = [-south.wallOutside.offset, north.wallOutside.offset]
   return {
-    undersides, tops, top, under: lowest(undersides), middle: meet, peak: top(Math.min(Math.max(meet, low), high)),
-    ridge: ridgeCentre ? { from: meet - ridge.thickness / 2, to: meet + ridge.thickness / 2, bottom: highest - ridge.depth } : { from: Infinity, to: Infinity, bottom: Infinity },
+    undersides, tops, top, under: sided(undersides, meet), middle: meet, peak: top(Math.min(Math.max(meet, low), high)),
+    ridge: ridgeCentre ? { from: ridgeCentre.offset - ridge.thickness / 2, to: ridgeCentre.offset + ridge.thickness / 2, bottom: highest - ridge.depth } : { from: Infinity, to: Infinity, bottom: Infinity },
   }
 }
 
@@ -45,18 +50,21 @@ export function lowered(line: RoofLine, by: number): RoofLine {
   const down = (plane: Plane): Plane => ({ ...plane, offset: plane.offset - by })
   const south = down(line.undersides.south)
   const undersides = { south, north: line.undersides.north === line.undersides.south ? south : down(line.undersides.north) }
-  return { ...line, undersides, under: lowest(undersides) }
+  return { ...line, undersides, under: sided(undersides, line.middle) }
 }
 
-/** How far planes of slopes, looking up, let a level reach along the wall within a stretch of it: rising ones from below, falling ones from above. */
-export function reachUnder(planes: Readonly<Record<Slope, Plane>>, within: Stretch, z: number): Stretch {
+/** The higher of the two slopes' levels in the middle. */
+const highInMiddle = ({ undersides, middle }: RoofLine): number => Number.isFinite(middle) ? Math.max(...slopes.map(side => levelAt(undersides[side], middle))) : -Infinity
+
+/** How far planes of slopes, looking up, that give way to each other at `middle`, let a level reach along the wall within a stretch of it. */
+export function reachUnder(planes: Readonly<Record<Slope, Plane>>, middle: number, within: Stretch, z: number): Stretch {
   const at = (plane: Plane): number => meets(plane, vec(0, 0, z), vec(0, 1, 0)) ?? 0
   const all = Object.values(planes)
-  return { from: Math.max(within.from, ...all.filter(plane => plane.normal.y < 0).map(at)), to: Math.min(within.to, ...all.filter(plane => plane.normal.y > 0).map(at)) }
+  return { from: Math.max(within.from, ...all.filter(plane => plane.normal.y < 0).map(plane => Math.min(at(plane), middle))), to: Math.min(within.to, ...all.filter(plane => plane.normal.y > 0).map(plane => Math.max(at(plane), middle))) }
 }
 
 /** Whether the ridge board reaches below the line's peak. */
-export const ridgeHangs = ({ ridge, under, middle }: RoofLine): boolean => Number.isFinite(ridge.bottom) && ridge.bottom < under(middle) - 1e-6
+export const ridgeHangs = (line: RoofLine): boolean => Number.isFinite(line.ridge.bottom) && line.ridge.bottom < highInMiddle(line) - 1e-6
 
 /** How a board that stands at a place ends under a line: the levels of its shorter and longer side, and what cuts it. */
 export interface Ending { readonly shorter: number, readonly longer: number, readonly cuts: readonly BuildingCut[] }
@@ -64,8 +72,8 @@ export interface Ending { readonly shorter: number, readonly longer: number, rea
 export function endingUnder(at: Stretch, line: RoofLine): Ending {
   const ridge = ridgeCut(at, line)
   const most = ridge === 'level' ? line.ridge.bottom : Infinity
-  const middle = Math.min(Math.max(line.middle, at.from), at.to)
-  return { shorter: Math.min(line.under(at.from), line.under(at.to), most), longer: Math.min(Math.max(line.under(at.from), line.under(at.to), line.under(middle)), most), cuts: topCuts(at, line, ridge) }
+  const over = line.middle >= at.from && line.middle <= at.to ? highInMiddle(line) : -Infinity
+  return { shorter: Math.min(line.under(at.from), line.under(at.to), most), longer: Math.min(Math.max(line.under(at.from), line.under(at.to), over), most), cuts: topCuts(at, line, ridge) }
 }
 
 /** mm of a stud past its middle that must stand beside the ridge for it to be notched, so that sheets can meet on it all the way up. */

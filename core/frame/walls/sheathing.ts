@@ -1,5 +1,6 @@
 import type { Design, Sheathing } from '../../design'
-import { meets, vec } from '../../geometry'
+import { meets, type Plane, scale, vec } from '../../geometry'
+import { radians } from '../../measure'
 import { type Section, sheetSection } from '../../lumber'
 import { around, cutOut, SLIVER } from '../around'
 import { level, squareBoard } from '../between'
@@ -7,7 +8,7 @@ import { rowOf, type Stretch } from '../layout'
 import type { BuildingCut, Order } from '../member'
 import type { Memory } from '../memory'
 import type { Rect } from '../rect'
-import type { RoofDatum } from '../roof'
+import type { Eave } from '../roof'
 import { type Block, blocksAt } from './blocks'
 import { type WallBoard, wallPoint } from './board'
 import { type OuterWood, outerWood, plumbJoints } from './framing-lines'
@@ -27,9 +28,8 @@ export interface CoverAsk {
   readonly sheathing: Sheathing
   readonly framed: FramedWall
   readonly stud: Section
-  readonly roof: RoofDatum
-  /** Where rafters stand along the ridge; none where they could not be framed. */
-  readonly rafters: readonly Stretch[]
+  /** The tails over it; null without. */
+  readonly eave: Eave | null
   /** Lowest the sheets may begin below the deck, mm. */
   readonly drop: number
   readonly gable: { readonly studs: readonly WallBoard[], readonly line: RoofLine } | null
@@ -43,7 +43,7 @@ export function sheatheWall(ask: CoverAsk): Covered {
   const { framed: { wall, boards, rough, raked }, gable } = ask
   if (gable && (raked || wall.step)) {
     const rows = rowsOf({ from: wallReach(ask).from, to: gable.line.peak }, ask.sheathing, TIP)
-    return coverRows(ask, s => raked ? Infinity : heightAt(wall, s), rows, [...boards, ...gable.studs], rough, [...openingHoles(ask.framed), ...ridgeHole(ask, gable.line)], roofCuts(ask.roof))
+    return coverRows(ask, s => raked ? Infinity : heightAt(wall, s), rows, [...boards, ...gable.studs], rough, [...openingHoles(ask.framed), ...ridgeHole(ask, gable.line)], roofCuts(gable.line))
   }
   const lower = coverRows(ask, () => Infinity, wallRows(ask), boards, rough, [...openingHoles(ask.framed), ...tailHoles(ask), ...overStep(ask)], [])
   const upper = gable ? coverGable(ask, gable) : nothing
@@ -66,16 +66,21 @@ export function overStep({ framed: { wall }, gable }: CoverAsk): Rect[] {
 
 const nothing: Covered = { sheets: [], blocks: [], loose: 0 }
 
-const sideOf = (wall: Wall): 'south' | 'north' | null => wall.name === 'south' || wall.name === 'north' ? wall.name : null
-
 /** The level that a slope's rafters reach down to at the sheets' outer face, mm; null where no tail passes outside the wall. */
-function tailLevel({ design: { roof: { overhang: { eave }, seat } }, sheathing, roof, framed: { wall }, rafters }: CoverAsk): number | null {
-  const side = sideOf(wall)
-  if (!side || !rafters.length || eave < 1e-6 || seat.rule === 'none') return null
-  const { underside, wallOutside } = roof.slopes[side]
-  const { y } = wallOutside.normal
-  const at = (out: number): number => meets(underside, vec(0, y * (wallOutside.offset + out), 0), vec(0, 0, 1)) ?? 0
-  return Math.min(at(0), at(Math.min(sheathing.thickness, eave)))
+function tailLevel({ design: { roof: { seat } }, sheathing, eave }: CoverAsk): number | null {
+  if (!eave || seat.rule === 'none') return null
+  const { underside, wallOutside, tail } = eave.slope
+  const reach = tail.offset - wallOutside.offset
+  if (reach < 1e-6) return null
+  const at = (out: number): number => meets(underside, scale(wallOutside.normal, wallOutside.offset + out), vec(0, 0, 1)) ?? 0
+  return Math.min(at(0), at(Math.min(sheathing.thickness, reach)))
+}
+
+/** The level that hips reach down to over a wall's ends, outside it, mm; null without. */
+function hipLevel({ sheathing, eave }: CoverAsk): number | null {
+  if (!eave?.hip) return null
+  const { level: at, angle, half } = eave.hip
+  return at - (Math.SQRT2 * sheathing.thickness + half) * Math.tan(radians(angle))
 }
 
 /** Rows of a wall's sheets from the bottom; a level joint lies between two. */
@@ -86,7 +91,7 @@ export function wallReach(ask: CoverAsk): Stretch {
   const { sheathing, framed: { wall, boards } } = ask
   const foot = Math.min(...boards.map(board => board.z.from))
   const tail = tailLevel(ask)
-  const top = tail !== null && sheathing.top === 'under-tails' ? Math.min(wall.height, tail) : Math.max(wall.height, wall.step?.height ?? 0)
+  const top = tail !== null && sheathing.top === 'under-tails' ? Math.min(wall.height, tail, hipLevel(ask) ?? Infinity) : Math.max(wall.height, wall.step?.height ?? 0)
   return { from: foot > 0 ? foot : 0 - ask.drop, to: top }
 }
 
@@ -109,20 +114,24 @@ export const openingHoles = ({ rough }: FramedWall): Rect[] => rough.map(({ s, z
 /** What the tails take out of sheets that reach to the plate's top. */
 export function tailHoles(ask: CoverAsk): Rect[] {
   const at = tailLevel(ask)
-  if (at === null || ask.sheathing.top === 'under-tails' || at >= ask.framed.wall.height) return []
-  return ask.rafters.map(({ from, to }) => ({ x0: from, x1: to, y0: at, y1: ask.framed.wall.height + 1 }))
+  if (at === null || ask.sheathing.top === 'under-tails' || !ask.eave) return []
+  const { height, overall } = ask.framed.wall
+  const holes = (stretches: readonly Stretch[], y0: number): Rect[] => y0 >= height ? [] : stretches.map(({ from, to }) => ({ x0: from, x1: to, y0, y1: height + 1 }))
+  const hip = ask.eave.hip
+  const wide = Math.SQRT2 * (hip?.half ?? 0)
+  return [...holes(ask.eave.rafters, at), ...(hip ? holes([{ from: -1, to: wide }, { from: overall - wide, to: overall + 1 }], hipLevel(ask) ?? height) : [])]
 }
 
 function coverGable(ask: CoverAsk, { studs, line }: NonNullable<CoverAsk['gable']>): Covered {
-  const { framed: { wall }, roof, sheathing } = ask
-  return coverRows(ask, () => -Infinity, rowsOf({ from: wall.height, to: line.peak }, sheathing, TIP), studs, [], ridgeHole(ask, line), roofCuts(roof))
+  const { framed: { wall }, sheathing } = ask
+  return coverRows(ask, () => -Infinity, rowsOf({ from: wall.height, to: line.peak }, sheathing, TIP), studs, [], ridgeHole(ask, line), roofCuts(line))
 }
 
 /** What the ridge takes out of a gable's cover where it runs on outside. */
 export const ridgeHole = ({ design }: CoverAsk, { ridge, peak }: RoofLine): Rect[] => Number.isFinite(ridge.bottom) && design.roof.overhang.gable > 1e-6 ? [{ x0: ridge.from, x1: ridge.to, y0: ridge.bottom, y1: peak + 1 }] : []
 
-/** The roof's planes, that a gable's cover ends at. */
-export const roofCuts = (roof: RoofDatum): BuildingCut[] => (['south', 'north'] as const).map((side): BuildingCut => ({ kind: 'end', name: 'slope', plane: roof.slopes[side].roofTop }))
+/** What a gable's cover ends at. */
+export const roofCuts = ({ tops }: RoofLine): BuildingCut[] => [tops.south, tops.north].map((plane): BuildingCut => ({ kind: 'end', name: 'slope', plane }))
 
 /** Covers rows; what reaches over `wallTop`, along the wall, is of the gable, and goes on when that stands. `slopes` cut what reaches to the roof. */
 function coverRows(ask: CoverAsk, wallTop: (s: number) => number, rows: readonly Stretch[], boards: readonly WallBoard[], rough: FramedWall['rough'], holes: readonly Rect[], slopes: readonly BuildingCut[]): Covered {
@@ -154,11 +163,17 @@ function seamBlocks({ design, framed: { wall, raked }, stud }: CoverAsk, z: numb
   // where an eave wall is higher than the gable wall its end stands in the gable
   const between = levelAllRound(design) && !raked && !wall.step ? { from: 0, to: wall.overall } : wall
   // in a gable a row reaches from rafter to rafter, its outermost blocks cut by them
-  const reach = reachUnder(up.undersides, between, z - stud.depth / 2)
-  const taken = up.ridge.bottom < z + stud.depth / 2 ? [{ from: up.ridge.from, to: up.ridge.to }] : []
-  const planes = [...new Set(Object.values(up.undersides))]
-  const cuts = (s: Stretch, at: Stretch): BuildingCut[] => planes.filter(plane => (plane.normal.y < 0 ? up.under(s.from) : up.under(s.to)) < at.to - 1e-6).map(plane => ({ kind: 'end', name: 'slope', plane }))
-  return blocksAt({ wall, stud, boards, rough, taken, reach, cuts }, z).filter(({ s }) => Math.max(up.under(s.from), up.under(s.to)) > z + 5)
+  const reach = reachUnder(up.undersides, up.middle, between, z - stud.depth / 2)
+  const { south, north } = up.undersides
+  // each slope cuts what stands under it
+  const over = (s: Stretch): Plane[] => south === north ? [south] : [...(s.from < up.middle - 1e-6 ? [south] : []), ...(s.to > up.middle + 1e-6 ? [north] : [])]
+  const cuts = (s: Stretch, at: Stretch): BuildingCut[] => over(s).filter(plane => (plane.normal.y < 0 ? up.under(s.from) : up.under(s.to)) < at.to - 1e-6).map(plane => ({ kind: 'end', name: 'slope', plane }))
+  const ridge = { from: up.ridge.from, to: up.ridge.to }
+  const laid = (taken: readonly Stretch[]): Block[] => blocksAt({ wall, stud, boards, rough, taken, reach, cuts }, z)
+  // a block is parted by the ridge where it would reach up to it
+  const whole = laid([])
+  const parted = whole.some(({ s, z }) => z.to > up.ridge.bottom + 1e-6 && s.from < ridge.to - 1e-6 && s.to > ridge.from + 1e-6)
+  return (parted ? laid([ridge]) : whole).filter(({ s }) => Math.max(up.under(s.from), up.under(s.to)) > z + 5)
 }
 
 /** The stretches of a wall whose top plates lie over a level. */
@@ -191,7 +206,7 @@ function splitAt({ from, to }: Stretch, long: number): Stretch[] {
 }
 
 /** How far the roof's planes let a gable's row reach at its lower edge. */
-export const gableReach = (up: RoofLine, wall: Wall, z: number): Stretch => reachUnder(up.tops, { from: 0, to: wall.overall }, z)
+export const gableReach = (up: RoofLine, wall: Wall, z: number): Stretch => reachUnder(up.tops, up.middle, { from: 0, to: wall.overall }, z)
 
 /** In a gable a joint runs up a stud to the rafter, or to the ridge's end. */
 export const lineAt = (up: RoofLine) => (s: number): number => s > up.ridge.from && s < up.ridge.to ? Math.min(up.under(s), up.ridge.bottom) : up.under(s)

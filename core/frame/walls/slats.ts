@@ -18,7 +18,7 @@ export function slatWall(ask: CoverAsk, slat: Section, gap: number, longest: num
   const lower = wallReach(ask)
   const top = gable ? gable.line.peak : lower.to
   const holes = [...openingHoles(ask.framed), ...tailHoles(ask), ...overStep(ask), ...(gable ? ridgeHole(ask, gable.line) : [])]
-  const slopes = gable ? roofCuts(ask.roof) : []
+  const slopes = gable ? roofCuts(gable.line) : []
   const step = slat.depth + gap
   const count = Math.max(0, Math.ceil((top - lower.from - SLIVER) / step))
   return Array.from({ length: count }, (_, r): Stretch => ({ from: lower.from + r * step, to: Math.min(top, lower.from + r * step + slat.depth) })).flatMap((z, r) => {

@@ -56,10 +56,10 @@ export const lowestOf = ({ height, step }: Wall): number => Math.min(height, ste
 /** Whether a wall's second plate is lapped over others, and so nailed on when they stand. */
 export const isLapped = ({ cap, from, to }: Wall): boolean => cap.from !== from || cap.to !== to
 
-/** Whether a gable wall is asked to be raked: one of studs with no height of its own. */
-export const asksRake = ({ walls }: Design, side: SideName): boolean => {
+/** Whether a gable wall is asked to be raked: one of studs with no height of its own, not under a hip roof. */
+export const asksRake = ({ walls, roof }: Design, side: SideName): boolean => {
   const { build, height, step } = walls.sides[side]
-  return walls.gables === 'raked' && (side === 'east' || side === 'west') && build === 'studs' && height === null && step === null
+  return roof.shape !== 'hip' && walls.gables === 'raked' && (side === 'east' || side === 'west') && build === 'studs' && height === null && step === null
 }
 
 /** Walls of unlike heights, and under raked ones: the eave walls run through, so that the end rafters have their plates. */

@@ -1,7 +1,9 @@
 import { type Design, heightOf, isSide, type SideName, sideNames, wallFoot, withValue } from '../../design'
 import type { Section } from '../../lumber'
+import type { Stretch } from '../layout'
 import type { Order } from '../member'
 import type { Problem } from '../problem'
+import { underBeam } from '../roof'
 import type { WallBoard } from './board'
 import { openingBoards } from './opening-boards'
 import { type Clear, NAILING, openingsIn, type RoughOpening } from './openings'
@@ -60,7 +62,8 @@ function frameWall(design: Design, wall: Wall, stud: Section, section: (name: st
   const rake = wall.raked && rafters ? rakeOf(rafters, plates, stud) : null
   const clear: Clear = { bottom: wallFoot(design.base) + stud.thickness, top: rake ? rakedTop(rake) : levelTop(s => heightAt(wall, s) - plates) }
   const { rough, problems } = openingsIn(design, wall, stud, clear, cornerPlaces(design, wall, stud), section)
-  const middle = rake && Number.isFinite(rake.rafters.middle) ? [rake.rafters.middle] : []
+  const posts = underRidge(design, wall, stud, rafters)
+  const middle = posts.length ? posts.map(({ from, to }) => (from + to) / 2) : rake && Number.isFinite(rake.rafters.middle) ? [rake.rafters.middle] : []
   const studs = studPlaces(design, wall, stud, rough, lines, middle).map((each, i) => standing(stud, 'stud', `walls/${wall.name}/stud/${i + 1}`, each, clear.bottom, clear.top))
   const layout = [...layoutOf(design, wall, lines), ...middle]
   const upright = [...studs, ...nailers(design, wall, stud, clear), ...rough.flatMap(each => openingBoards(wall, stud, clear, each, layout))]
@@ -68,10 +71,15 @@ function frameWall(design: Design, wall: Wall, stud: Section, section: (name: st
   return { wall, rough, problems, slanted: [], boards: [...platesOf(design, wall, stud, upright), ...upright], raked: rake && { rake, plates: rakePlates(design.walls, wall, stud, rake, breaks) } }
 }
 
+/** Where studs of an end wall stand under a ridge beam. */
+const underRidge = ({ roof }: Design, wall: Wall, stud: Section, rafters: RoofLine | null): Stretch[] =>
+  rafters && roof.beam && roof.shape === 'gable' && wall.along === 'y' && isSide(wall.name) ? underBeam(rafters.ridge, stud.thickness) : []
+
 /** What a raked wall is framed to: its plates leave the ridge's end free where that comes down between them, as wide as a stud under it at least. */
 function rakeOf(rafters: RoofLine, plates: number, stud: Section): Rake {
-  const half = Math.max(rafters.ridge.to - rafters.ridge.from, stud.thickness) / 2
-  return { rafters, studs: lowered(rafters, plates), gap: ridgeHangs(rafters) ? { from: rafters.middle - half, to: rafters.middle + half } : null }
+  const half = stud.thickness / 2
+  const { middle, ridge } = rafters
+  return { rafters, studs: lowered(rafters, plates), gap: ridgeHangs(rafters) ? { from: Math.min(middle - half, ridge.from), to: Math.max(middle + half, ridge.to) } : null }
 }
 
 /** A side of posts has its top plates like any wall, and no bottom plate; openings asked for in it are said. */
@@ -102,7 +110,7 @@ function wallProblems(design: Design, stud: Section): Problem[] {
   for (const side of sideNames) {
     const own = walls.sides[side].height
     if (own !== null && own < least) problems.push({ code: 'wall-too-low', path: `walls.sides.${side}.height`, least })
-    else if (own !== null && (side === 'east' || side === 'west') && own > eaves + 1e-6) problems.push({ code: 'gable-over-eaves', path: `walls.sides.${side}.height`, side, most: eaves })
+    else if (own !== null && (side === 'east' || side === 'west') && design.roof.shape !== 'hip' && own > eaves + 1e-6) problems.push({ code: 'gable-over-eaves', path: `walls.sides.${side}.height`, side, most: eaves })
   }
   if (walls.spacing < 2 * stud.thickness) problems.push({ code: 'spacing-too-tight', path: 'walls.spacing', least: 2 * stud.thickness })
   const short = 2 * (stud.depth + Math.max(stud.depth, NAILING) + 2 * stud.thickness)
@@ -112,7 +120,7 @@ function wallProblems(design: Design, stud: Section): Problem[] {
 }
 
 /** Why walls can't step as asked: eave walls carry rafters at one level; a step keeps off the corners, and under the end rafters. */
-function stepProblems({ walls, base }: Design, outside: readonly Wall[], stud: Section, rafters: RoofLine | null): StepProblem[] {
+function stepProblems({ walls, base, roof }: Design, outside: readonly Wall[], stud: Section, rafters: RoofLine | null): StepProblem[] {
   const t = stud.thickness
   return outside.flatMap((wall): StepProblem[] => {
     if (!isSide(wall.name)) return []
@@ -120,7 +128,7 @@ function stepProblems({ walls, base }: Design, outside: readonly Wall[], stud: S
     const { step: asked, build } = walls.sides[side]
     const path = `walls.sides.${side}.step` as const
     if (!asked) return []
-    if (wall.along === 'x') return [{ code: 'step-under-rafters', path, side }]
+    if (wall.along === 'x' || roof.shape === 'hip') return [{ code: 'step-under-rafters', path, side }]
     if (build === 'posts') return [{ code: 'step-in-posts', path, side }]
     const [least, most] = [wall.from + 2 * t, wall.to - 2 * t]
     if (asked.at < least - 1e-6 || asked.at > most + 1e-6) return [{ code: 'step-no-room', path: `${path}.at`, side, least, most }]

@@ -1,0 +1,129 @@
+import { findSection } from '../lumber'
+import { type Pitch, pitchAngle, radians } from '../measure'
+import type { Design } from './design'
+import { withValue } from './fields'
+import { limits } from './limits'
+import { ownSections } from './lumber'
+import { heightAbovePlate } from './seat'
+import { heightOf } from './walls'
+
+/** A slope's upper plane: its level over its wall's outside, mm, and its angle in degrees. */
+export interface SlopeLine { readonly height: number, readonly angle: number }
+
+/** Where two slopes meet over a span, from the south wall's outside, and how a ridge lies between them; mm. */
+export interface Meeting {
+  readonly at: number
+  readonly peak: number
+  /** Middle of the ridge: off the peak where the pitches differ, so that both its upper corners lie in the slopes. */
+  readonly centre: number
+  /** Top of the ridge. */
+  readonly top: number
+}
+
+/** The meeting of two slopes over `width`, with a ridge of a `thickness`; mm. */
+export function meeting(south: SlopeLine, north: SlopeLine, width: number, thickness: number): Meeting {
+  const [s, n] = [Math.tan(radians(south.angle)), Math.tan(radians(north.angle))]
+  const at = (north.height - south.height + width * n) / (s + n)
+  const peak = south.height + at * s
+  return { at, peak, centre: at + thickness / 2 * (s - n) / (s + n), top: peak - thickness * s * n / (s + n) }
+}
+
+/** What a gable's pitches are worked out from; null where a section is not known. */
+interface Asked { readonly slope: (side: 'south' | 'north', angle: number) => SlopeLine, readonly width: number, readonly ridge: number }
+
+function askedOf({ roof, walls, footprint, lumber }: Design): Asked | null {
+  const own = ownSections(lumber)
+  const [rafter, stud, ridge] = [roof.rafter, walls.stud, roof.ridge].map(name => findSection(name, own))
+  if (!rafter || !stud || !ridge) return null
+  return { width: footprint.width, ridge: ridge.thickness * (roof.beam?.plies ?? 1), slope: (side, angle) => ({ angle, height: heightOf(walls, side) + heightAbovePlate(roof.seat, angle, rafter.depth, stud.depth) }) }
+}
+
+/** The root of a rising function between `from` and `to`; null where it has none there. */
+function rootOf(f: (x: number) => number, from: number, to: number): number | null {
+  let [low, high] = [from, to]
+  if (!(f(low) <= 0 && f(high) >= 0)) return null
+  for (let i = 0; i < 80 && high - low > 1e-13; i++) {
+    const middle = (low + high) / 2
+    if (f(middle) <= 0) low = middle
+    else high = middle
+  }
+  return (low + high) / 2
+}
+
+const { min: LEAST, max: MOST } = limits.roofAngle
+const pitchOf = (angle: number): Pitch => ({ rise: 12 * Math.tan(radians(angle)), run: 12 })
+
+/** The angle of a slope that rises to a level at a level distance from its wall's outside; null where none within the limits does. */
+const angleTo = (slope: (angle: number) => SlopeLine, run: number, height: number): number | null =>
+  rootOf(angle => slope(angle).height + run * Math.tan(radians(angle)) - height, LEAST, MOST)
+
+interface Angles { readonly south: number, readonly north: number }
+
+/** The angles that a gable's fields ask for; null where none within the limits meet as asked. */
+function anglesOf(design: Design, asked: Asked): Angles | null {
+  const { roof: { pitch, northPitch, peak: { at, height } } } = design
+  const south = pitchAngle(pitch)
+  const north = northPitch && pitchAngle(northPitch)
+  const { slope, width, ridge } = asked
+  const rising = (side: 'south' | 'north') => (angle: number): SlopeLine => slope(side, angle)
+  if (at !== null && (at <= 0 || at >= width)) return null
+  if (at !== null && height !== null) return anglesBoth(asked, at, height)
+  if (at !== null) {
+    const { height: foot } = slope('south', south)
+    const found = angleTo(rising('north'), width - at, foot + at * Math.tan(radians(south)))
+    return found === null ? null : { south, north: found }
+  }
+  if (height === null) return { south, north: north ?? south }
+  const found = rootOf(angle => meeting(slope('south', angle), slope('north', north ?? angle), width, ridge).top - height, LEAST, MOST)
+  return found === null ? null : { south: found, north: north ?? found }
+}
+
+/** Both angles of slopes that meet at a place and a level; null where none within the limits do. */
+function anglesAt({ slope, width }: Asked, at: number, peak: number): Angles | null {
+  const south = angleTo(angle => slope('south', angle), at, peak)
+  const north = angleTo(angle => slope('north', angle), width - at, peak)
+  return south === null || north === null ? null : { south, north }
+}
+
+const topOf = ({ slope, width, ridge }: Asked, { south, north }: Angles): number => meeting(slope('south', south), slope('north', north), width, ridge).top
+
+/** Both angles from the peak's place and the ridge's top. */
+function anglesBoth(asked: Asked, at: number, height: number): Angles | null {
+  // the peak lies over the ridge's top by less than the steepest slope rises over its thickness
+  const over = rootOf((above) => {
+    const found = anglesAt(asked, at, height + above)
+    return found ? topOf(asked, found) - height : -1
+  }, 0, asked.ridge * Math.tan(radians(MOST)))
+  return over === null ? null : anglesAt(asked, at, height + over)
+}
+
+/** The design with the pitches that its peak asks for; the same design where the pitches are given, or where none can meet there. */
+export function peakSettled(design: Design): Design {
+  const { peak: { at, height }, northPitch } = design.roof
+  if (at === null && height === null) return design
+  const asked = askedOf(design)
+  const angles = asked && anglesOf(design, asked)
+  if (!angles) return design
+  const south = height === null ? design : withValue(design, 'roof.pitch', pitchOf(angles.south))
+  return at === null && !northPitch ? south : withValue(south, 'roof.northPitch', at === null ? northPitch : pitchOf(angles.north))
+}
+
+/** Least and most that a part of the peak can be, mm, the rest as asked; to say how far one asked for is off. */
+export function peakReach(design: Design, part: 'at' | 'height'): { readonly least: number, readonly most: number } | null {
+  const asked = askedOf(design)
+  if (!asked) return null
+  const { roof: { pitch, northPitch, peak: { at } } } = design
+  const { slope, width, ridge } = asked
+  const top = (south: number, north: number): Meeting => meeting(slope('south', south), slope('north', north), width, ridge)
+  if (part === 'at') {
+    const south = pitchAngle(pitch)
+    return { least: Math.max(0, top(south, LEAST).at), most: Math.min(width, top(south, MOST).at) }
+  }
+  if (at === null) {
+    const own = northPitch && pitchAngle(northPitch)
+    return { least: top(LEAST, own ?? LEAST).top, most: top(MOST, own ?? MOST).top }
+  }
+  const over = (angle: number): number[] => [slope('south', angle).height + at * Math.tan(radians(angle)), slope('north', angle).height + (width - at) * Math.tan(radians(angle))]
+  const ends = [Math.max(...over(LEAST)) + 1e-6, Math.min(...over(MOST)) - 1e-6].map(peak => anglesAt(asked, at, peak)).map(found => found && topOf(asked, found))
+  return ends[0] == null || ends[1] == null ? null : { least: ends[0], most: ends[1] }
+}

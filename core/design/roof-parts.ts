@@ -1,0 +1,49 @@
+import { INCH } from '../measure'
+import { lengthField } from './length-field'
+import { limits } from './limits'
+import { z } from './zod'
+
+const sectionField = z.string().min(1).max(40).nullable().default(null)
+
+/** How tails end: plumb; square to the slope; or plumb with a level cut below, so that a face of a chosen height is left. */
+export const tailEnds = ['plumb', 'square', 'level'] as const
+export type TailEnd = typeof tailEnds[number]
+
+/** Tails besides their end: `face` the plumb face that a level cut leaves, `wild` how much longer than the overhang they are sawn, to be cut in place; mm. `finish` the section of boards let into their upper edges; null without. */
+export interface Tails { readonly face: number, readonly wild: number, readonly finish: string | null }
+
+export const tailsSchema = z.strictObject({ face: lengthField(limits.tailFace).default(3.5 * INCH), wild: lengthField(limits.wild).default(0), finish: sectionField }).default({ face: 3.5 * INCH, wild: 0, finish: null })
+export const defaultTails: Tails = { face: 3.5 * INCH, wild: 0, finish: null }
+
+/** A boxed soffit: level joists of a section from the tails to a ledger on the wall, at the tails' lower end; null without. */
+export interface Soffit { readonly section: string }
+
+export const soffitSchema = z.strictObject({ section: z.string().min(1).max(40) }).nullable().default(null)
+
+/** What carries a gable's overhang: nothing; a ladder of rungs from the end rafter to a fly rafter; or lookouts let into the end rafter, from the next one out. */
+export const gableHolds = ['none', 'ladder', 'lookouts'] as const
+export type GableHold = typeof gableHolds[number]
+
+/** The ends of a roof over a gable: `spacing` of rungs or lookouts along the slope, mm, at most; sections of lookouts, and of barge boards on the outermost rafters, null without. */
+export interface RoofEnds { readonly hold: GableHold, readonly spacing: number, readonly lookout: string, readonly barge: string | null }
+
+export const defaultEnds: RoofEnds = { hold: 'none', spacing: 24 * INCH, lookout: '2x4', barge: null }
+export const endsSchema = z.strictObject({ hold: z.enum(gableHolds).default('none'), spacing: lengthField(limits.spacing).default(24 * INCH), lookout: z.string().min(1).max(40).default('2x4'), barge: sectionField }).default({ ...defaultEnds })
+
+/** How blocks between the rafters stand over the plate: none, plumb over the wall's outside, or square to the slope. */
+export const plateBlocks = ['none', 'plumb', 'square'] as const
+export type PlateBlocks = typeof plateBlocks[number]
+
+/** Blocking: over the plates, with `vents` holes of a diameter `hole` drilled in each, mm; and rows of blocks between plate and ridge. */
+export interface RoofBlocking { readonly plate: PlateBlocks, readonly vents: 0 | 1 | 2 | 3, readonly hole: number, readonly rows: 0 | 1 | 2 }
+
+export const defaultBlocking: RoofBlocking = { plate: 'none', vents: 0, hole: 2 * INCH, rows: 0 }
+export const blockingSchema = z.strictObject({
+  plate: z.enum(plateBlocks).default('none'), vents: z.union([z.literal(0), z.literal(1), z.literal(2), z.literal(3)]).default(0), hole: lengthField(limits.vent).default(2 * INCH), rows: z.union([z.literal(0), z.literal(1), z.literal(2)]).default(0),
+}).default({ ...defaultBlocking })
+
+/** A ridge that carries: `plies` boards of the ridge's section side by side, on studs of the gable walls and, where those are farther apart than `spacing`, on posts of a section from the deck; mm. */
+export interface RidgeBeam { readonly plies: 1 | 2 | 3, readonly post: string, readonly spacing: number }
+
+export const beamSchema = z.strictObject({ plies: z.union([z.literal(1), z.literal(2), z.literal(3)]).default(2), post: z.string().min(1).max(40).default('4x4'), spacing: lengthField(limits.supports).default(96 * INCH) }).nullable().default(null)
+export const usualBeam: Readonly<Record<'imperial' | 'metric', RidgeBeam>> = { imperial: { plies: 2, post: '4x4', spacing: 96 * INCH }, metric: { plies: 2, post: '100x100', spacing: 2400 } }

@@ -1,0 +1,68 @@
+import type { SideName } from '../design'
+import type { Member } from '../frame'
+import { vec } from '../geometry'
+import { type Plan, stretchOf } from '../plan'
+import { type Dimension, type Drawing, drawn, type Handle, type Line, type RunningMark } from './drawing'
+import { fromAbove, seen, sectionView, type View } from './view'
+
+const ofRoof = ({ id }: Member): boolean => id.startsWith('roof/')
+
+/** The roof's frame from above, south below: every rafter in its place, running from the end that the layout begins at, over the outline of the walls. */
+export function roofPlan(plan: Plan): Drawing {
+  const { design: { footprint: { length, width }, roof }, frame } = plan
+  const corners = [{ x: 0, y: 0 }, { x: length, y: 0 }, { x: length, y: width }, { x: 0, y: width }] as const
+  const outline = corners.map((from, i): Line => ({ from, to: corners[(i + 1) % 4] ?? from, ink: 'datum' }))
+  const running = (frame.roof.eaves[0]?.rafters ?? []).map(({ from, to }): RunningMark => ({ at: { x: from, y: 0 }, value: from, to: { x: to, y: 0 }, letter: 'X' }))
+  return drawn('roof-plan', { patches: seen(frame.members.filter(ofRoof), fromAbove), lines: outline, running: running.length > MOST ? [] : running, dimensions: planDimensions(plan), handles: roof.shape === 'hip' ? [eaveHandle(plan)] : [gableHandle(plan), eaveHandle(plan)] })
+}
+
+/** More marks than this can't be read under a drawing; they are on the plates. */
+const MOST = 20
+
+function planDimensions({ design: { footprint: { length, width }, roof: { overhang, shape, spacing } }, frame: { roof: { eaves } } }: Plan): Dimension[] {
+  const at = (x: number, y = 0): { x: number, y: number } => ({ x, y })
+  const rafters = eaves[0]?.rafters ?? []
+  const [a, b] = [rafters[1], rafters[2]].map(each => each && (each.from + each.to) / 2)
+  const apart = a !== undefined && b !== undefined && Math.abs(b - a - spacing) < 0.5
+  const tail = eaves[0] ? eaves[0].slope.tail.offset - eaves[0].slope.wallOutside.offset : overhang.eave
+  return [
+    { name: 'length', from: at(0), to: at(length), side: 'below', row: 2, value: length, field: 'footprint.length' },
+    ...(apart ? [{ name: 'rafter-spacing', from: at(a), to: at(b), side: 'below', row: 1, value: spacing, field: 'roof.spacing' } as const] : []),
+    { name: 'span', from: at(0), to: at(0, width), side: 'left', row: 1, value: width, field: 'footprint.width' },
+    ...(tail > 1 ? [{ name: 'eave', from: at(0, -tail), to: at(0), side: 'left', row: 1, value: tail, field: shape === 'single-slope' && eaves[0]?.slope.heel.offset !== eaves[0]?.slope.wallOutside.offset ? 'roof.overhang.high' : 'roof.overhang.eave' } as const] : []),
+    ...(shape === 'hip' ? [] : [{ name: 'gable-overhang', from: at(length), to: at(length + overhang.gable), side: 'below', row: 1, value: overhang.gable, field: 'roof.overhang.gable' } as const]),
+  ]
+}
+
+const gableHandle = ({ design: { footprint: { length, width }, roof: { overhang } } }: Plan): Handle => ({ field: 'roof.overhang.gable', at: { x: length + overhang.gable, y: width / 2 }, along: { x: 1, y: 0 }, gain: 1 })
+
+const eaveHandle = ({ design: { footprint: { length, width }, roof: { overhang } } }: Plan): Handle => ({ field: 'roof.overhang.eave', at: { x: length / 2, y: width + overhang.eave }, along: { x: 0, y: 1 }, gain: 1 })
+
+const views: Record<'east' | 'west', View> = { east: sectionView, west: { right: vec(0, -1, 0), up: vec(0, 0, 1), toward: vec(-1, 0, 0) } }
+
+/** An end of the building as it is seen from outside: its wall's frame, and the roof over it; south at the left from the east, at the right from the west. */
+export function roofEnd(plan: Plan, side: 'east' | 'west'): Drawing {
+  const { design: { footprint: { length, width }, roof: { shape } }, frame } = plan
+  const half = length / 2
+  const thick = frame.lumber.rafter.thickness
+  const near = (member: Member): boolean => {
+    if (!ofRoof(member)) return member.id.startsWith(`walls/${side}/`) && member.role !== 'wall-sheet' && member.role !== 'slat'
+    const { from, to } = stretchOf(member, 'x')
+    if (shape === 'hip') return side === 'east' ? to > half : from < half
+    return side === 'east' ? to > length - thick : from < thick
+  }
+  const turn = side === 'east' ? 1 : -1
+  const ground: Line = { from: { x: side === 'east' ? 0 : -width, y: 0 }, to: { x: side === 'east' ? width : 0, y: 0 }, ink: 'ground' }
+  const [left, right] = side === 'east' ? ['south', 'north'] as const : ['north', 'south'] as const
+  const dimension = (name: Dimension['name'], from: number, to: number, rest: Pick<Dimension, 'side' | 'row' | 'value' | 'field'>): Dimension => ({ name, from: { x: turn * from, y: 0 }, to: { x: turn * to, y: 0 }, ...rest })
+  const plate = (of: SideName): number => frame.roof.slopes[of === 'north' ? 'north' : 'south'].height
+  return drawn(`roof-${side}`, {
+    patches: seen(frame.members.filter(near), views[side]), lines: [ground],
+    dimensions: [
+      dimension('span', 0, width, { side: 'below', row: 1, value: width, field: 'footprint.width' }),
+      { name: 'wall-height', from: { x: ground.from.x, y: 0 }, to: { x: ground.from.x, y: plate(left) }, side: 'left', row: 1, value: plate(left), field: null },
+      ...(Math.abs(plate(left) - plate(right)) > 0.01 ? [{ name: 'other-height', from: { x: ground.to.x, y: 0 }, to: { x: ground.to.x, y: plate(right) }, side: 'right', row: 1, value: plate(right), field: null } as const] : []),
+      { name: 'ridge-top', from: { x: ground.to.x, y: 0 }, to: { x: ground.to.x, y: frame.roof.highest }, side: 'right', row: 2, value: frame.roof.highest, field: shape === 'gable' ? 'roof.peak.height' : null },
+    ],
+  })
+}

@@ -1,0 +1,103 @@
+import type { Design } from '../../design'
+import { add, meets, scale, vec, type Vec3 } from '../../geometry'
+import type { Section } from '../../lumber'
+import { radians } from '../../measure'
+import type { Stretch } from '../layout'
+import type { BuildingCut, Order } from '../member'
+import { coverOn } from './cover'
+import { leaningBoard } from './leaning'
+import { betweenEnds, type Taken } from './ties'
+import type { Eave, RoofDatum, RoofLumber, SlopeDatum } from './shape'
+import { downOf, fallOf } from './slope'
+import { fallsOut, finishCuts } from './tails'
+
+/** Shortest block, mm. */
+const LEAST = 60
+
+/** Blocks between the rafters: over the plates, plumb or square to the slope, bevelled on top where the slope asks; and rows of them, square to the slope, between the walls and the ridge. */
+export function blockingOrders(design: Design, lumber: RoofLumber, datum: RoofDatum, taken: readonly Taken[]): Order[] {
+  const { plate, rows } = design.roof.blocking
+  const over = plate === 'none' || design.roof.seat.rule === 'none' ? [] : datum.eaves.flatMap(eave => plateBlocks(design, lumber, eave, taken))
+  return [...over, ...(rows === 0 ? [] : slopesOf(design, lumber, datum).flatMap(each => rowBlocks(design, lumber, each, rows, taken)))]
+}
+
+export const axisOf = ({ wallOutside: { normal } }: SlopeDatum): 'x' | 'y' => Math.abs(normal.y) > 0.5 ? 'x' : 'y'
+
+/** The spaces between members along a wall that take a block, without what is in the way at the block's height. */
+function bays(rafters: readonly Stretch[], along: 'x' | 'y', z: Stretch, taken: readonly Taken[]): Stretch[] {
+  const inWay = taken.filter(each => each.along === along && each.z.from < z.to - 1e-6 && each.z.to > z.from + 1e-6).map(each => each.s)
+  return rafters.slice(1).flatMap((next, i) => {
+    const from = rafters[i]?.to ?? next.from
+    return inWay.filter(s => s.from < next.from && s.to > from).reduce<Stretch[]>((left, s) => left.flatMap(each => [{ from: each.from, to: Math.min(each.to, s.from) }, { from: Math.max(each.from, s.to), to: each.to }].filter(part => part.to > part.from)), [{ from, to: next.from }])
+  }).filter(({ from, to }) => to - from >= LEAST)
+}
+
+const block = (id: string, section: Section, along: 'x' | 'y', s: Stretch, foot: Vec3, up: Vec3, out: Vec3, cuts: readonly BuildingCut[]): Order =>
+  leaningBoard({ id, role: 'roof-block', section, along, s, foot, up, out, cuts })
+
+function plateBlocks(design: Design, lumber: RoofLumber, { slope, rafters }: Eave, taken: readonly Taken[]): Order[] {
+  const { rafter } = lumber
+  const { wallOutside, height, lift, roofTop, side } = slope
+  const out = wallOutside.normal
+  const along = axisOf(slope)
+  const plumb = design.roof.blocking.plate === 'plumb'
+  const sin = Math.sin(radians(slope.angle))
+  const rises = fallsOut(slope)
+  const finish = finishCuts(slope, lumber, coverOn(design, lumber, side))
+  if (plumb) {
+    const foot = vec(out.x * wallOutside.offset, out.y * wallOutside.offset, height)
+    const top = height + rafter.depth
+    const cut: BuildingCut[] = [{ kind: 'end', name: 'rip', plane: roofTop }, ...finish]
+    // where the slope passes over it, a block is as deep as it is
+    const reach = Math.min(top, height + lift + (rises ? rafter.thickness * Math.tan(radians(slope.angle)) : 0))
+    return bays(rafters, along, { from: height, to: reach }, taken).map((s, i) => block(`roof/${side}/block/${i + 1}`, rafter, along, s, foot, vec(0, 0, 1), out, cut))
+  }
+  // square to the slope, its outer face through the plate's outer edge, bevelled below by the plate
+  const way = downOf(roofTop)
+  const outward = rises ? way : scale(way, -1)
+  const corner = vec(out.x * wallOutside.offset, out.y * wallOutside.offset, height)
+  const deep = (roofTop.offset - (roofTop.normal.x * corner.x + roofTop.normal.y * corner.y + roofTop.normal.z * corner.z))
+  const foot = add(corner, scale(roofTop.normal, deep - rafter.depth))
+  const below: BuildingCut[] = [{ kind: 'end', name: 'rip', plane: { normal: vec(0, 0, -1), offset: -height } }]
+  // at a high wall a block leans in over the plate: what stands out of the wall is cut plumb
+  const face: BuildingCut[] = rises ? [] : [{ kind: 'end', name: 'rip', plane: wallOutside }]
+  return bays(rafters, along, { from: height, to: height + lift + rafter.thickness * sin }, taken).map((s, i) => block(`roof/${side}/block/${i + 1}`, rafter, along, s, foot, roofTop.normal, outward, [...below, ...face, ...finish]))
+}
+
+/** A slope with rafters all along it from a low to a high line, level, along its fall; mm. */
+interface Field { readonly name: string, readonly slope: SlopeDatum, readonly rafters: readonly Stretch[], readonly from: number, readonly to: number, /** Where walls that stand up to the roof leave room, along it. */ readonly inside: Stretch }
+
+function slopesOf(design: Design, lumber: RoofLumber, { eaves, slopes }: RoofDatum): Field[] {
+  const inside = design.roof.shape === 'hip' ? { from: -Infinity, to: Infinity } : betweenEnds(design, lumber)
+  if (design.roof.shape === 'single-slope') {
+    const [low, high] = fallsOut(slopes.south) ? [slopes.south, slopes.north] : [slopes.north, slopes.south]
+    return [{ name: 'slope', slope: low, rafters: eaves[0]?.rafters ?? [], from: -high.wallOutside.offset, to: low.wallOutside.offset, inside }]
+  }
+  return eaves.flatMap(({ slope, rafters }): Field[] => {
+    if (!slope.ridgeFace) return []
+    // under a hip only the commons run all the way
+    const whole = design.roof.shape === 'hip' ? rafters.filter(({ from, to }) => (from + to) / 2 > slope.run - 1e-3 && (from + to) / 2 < (axisOf(slope) === 'x' ? design.footprint.length : design.footprint.width) - slope.run + 1e-3) : rafters
+    return [{ name: slope.side, slope, rafters: whole, from: -slope.ridgeFace.offset, to: slope.wallOutside.offset, inside }]
+  })
+}
+
+function rowBlocks(design: Design, { rafter, plate, post }: RoofLumber, { name, slope, rafters, from, to, inside }: Field, rows: 1 | 2, taken: readonly Taken[]): Order[] {
+  const up = slope.roofTop.normal
+  const fall = fallOf(slope.roofTop)
+  const way = downOf(slope.roofTop)
+  const along = axisOf(slope)
+  return Array.from({ length: rows }, (_, k) => k + 1).flatMap((k) => {
+    const at = from + (to - from) * k / (rows + 1)
+    const half = rafter.thickness / 2
+    // clear of the ridge, of posts under it and of the walls, or left out
+    const off = design.roof.beam ? post.depth / 2 : 0
+    if (at - half - rafter.depth * Math.hypot(up.x, up.y) < from + off || at + half > to - plate.depth) return []
+    const plan = scale(fall, at)
+    const top = vec(plan.x, plan.y, meets(slope.roofTop, plan, vec(0, 0, 1)) ?? 0)
+    const low = add(top, scale(up, -rafter.depth))
+    const face = add(low, scale(way, rafter.thickness / 2))
+    if (face.z < Math.max(slope.height, 0)) return []
+    const levels = [low, top].flatMap(p => [p.z - rafter.thickness, p.z + rafter.thickness])
+    return bays(rafters, along, { from: Math.min(...levels), to: Math.max(...levels) }, taken).map(s => ({ from: Math.max(s.from, inside.from), to: Math.min(s.to, inside.to) })).filter(s => s.to - s.from >= LEAST).map((s, i) => block(`roof/${name}/row/${k}/${i + 1}`, rafter, along, s, face, up, way, []))
+  })
+}

@@ -1,0 +1,190 @@
+import type { Design } from '../../design'
+import { add, meets, place, planeAt, type Plane, scale, vec } from '../../geometry'
+import type { Section } from '../../lumber'
+import { level, SPARE } from '../between'
+import type { Stretch } from '../layout'
+import type { BuildingCut, Order } from '../member'
+import type { Problem } from '../problem'
+import { coverOn } from './cover'
+import { rafterOn } from './rafter'
+import { downOf, fallOf, plumbCut } from './slope'
+import type { RoofDatum, RoofLumber, SlopeDatum } from './shape'
+import { fallsOut, finishCuts, tailCuts } from './tails'
+import type { Taken } from './ties'
+
+type End = 'west' | 'east'
+
+/** One slope of a gabled roof as its end rafters see it: the plane it lies in, its head and tails, and how far along its fall those are, mm. */
+interface Flank { readonly name: string, readonly roofTop: Plane, readonly head: readonly BuildingCut[], readonly tail: readonly BuildingCut[], readonly from: number, readonly to: number, /** Over the walls' outsides, along the fall. */ readonly inner: Stretch }
+
+/** How far boards along the slope keep off its ends, mm. */
+const CLEAR = 40
+
+/**
+ * What carries a roof over its gable walls, and what finishes it there: fly rafters, cut as the commons but for their seats, with rungs square to the slope between them and the wall's cover, or
+ * lookouts on their flat let into the end rafters; barge boards on the outermost rafters, plumb at both ends.
+ */
+export function endOrders(design: Design, lumber: RoofLumber, datum: RoofDatum, taken: readonly Taken[]): Order[] {
+  const { roof } = design
+  if (roof.shape === 'hip') return []
+  const held = roof.ends.hold !== 'none'
+  const flanks = flanksOf(design, lumber, datum)
+  return (['west', 'east'] as const).flatMap(end => flanks.flatMap((flank): Order[] => [
+    ...(held ? [flyRafter(design, lumber, flank, end)] : []), ...(roof.ends.hold === 'ladder' ? rungs(design, lumber, flank, end) : roof.ends.hold === 'lookouts' ? lookouts(design, lumber, datum, flank, end, taken) : []), ...barge(design, lumber, datum, flank, end),
+  ]))
+}
+
+/** Why an end can't be held as asked: no room for a fly rafter, or lookouts that would leave too little of the end rafters, over their seats least of all. */
+export function endProblems(design: Design, lumber: RoofLumber, { slopes }: RoofDatum): Problem[] {
+  const { roof } = design
+  const { rafter, lookout } = lumber
+  if (roof.shape === 'hip' || roof.ends.hold === 'none') return []
+  const least = 2 * rafter.thickness + Math.max(coverOn(design, lumber, 'east'), coverOn(design, lumber, 'west'))
+  if (roof.overhang.gable < least - 1e-6) return [{ code: 'ends-no-room', path: 'roof.overhang.gable', least }]
+  const most = Math.min(rafter.depth, ...[slopes.south, slopes.north].map(slope => slope.lift * slope.roofTop.normal.z)) / 2
+  return roof.ends.hold === 'lookouts' && lookout.thickness > most ? [{ code: 'lookout-too-thick', path: 'roof.ends.lookout', most }] : []
+}
+
+/** Cuts that lookouts take out of a slope's end rafters. */
+export function lookoutCuts(design: Design, lumber: RoofLumber, datum: RoofDatum, side: string): BuildingCut[] {
+  if (design.roof.ends.hold !== 'lookouts' || design.roof.shape === 'hip') return []
+  const flank = flanksOf(design, lumber, datum).find(each => each.name === side)
+  return flank ? lookoutPlaces(design, lumber, flank).map(at => letIn(flank, at, lumber.lookout)) : []
+}
+
+function flanksOf(design: Design, lumber: RoofLumber, { slopes: { south, north }, ridgeCentre }: RoofDatum): Flank[] {
+  const finish = (slope: SlopeDatum): BuildingCut[] => finishCuts(slope, lumber, coverOn(design, lumber, slope.side))
+  if (ridgeCentre) {
+    return [south, north].map((slope): Flank => {
+      const from = -(slope.ridgeFace?.offset ?? 0)
+      return { name: slope.side, roofTop: slope.roofTop, head: slope.ridgeFace ? [plumbCut(slope.ridgeFace)] : [], tail: [...tailCuts(design, slope), ...finish(slope)], from, to: slope.tail.offset, inner: { from, to: slope.wallOutside.offset } }
+    })
+  }
+  const [low, high] = fallsOut(south) ? [south, north] : [north, south]
+  return [{
+    name: 'slope', roofTop: low.roofTop, head: [...headCuts(high), ...finish(high)], tail: [...tailCuts(design, low), ...finish(low)], from: -high.tail.offset, to: low.tail.offset, inner: { from: -high.wallOutside.offset, to: low.wallOutside.offset },
+  }]
+}
+
+/** The tails at a single slope's high end are cut plumb, whatever those at the low end are. */
+export const headCuts = (high: SlopeDatum): BuildingCut[] => [plumbCut(high.tail)]
+
+/** Where a board of an end lies along the ridge, from the outermost in, mm. */
+function outermost({ footprint: { length }, roof: { overhang } }: Design, end: End, off: number, thick: number): Stretch {
+  return end === 'west' ? { from: -overhang.gable + off, to: -overhang.gable + off + thick } : { from: length + overhang.gable - off - thick, to: length + overhang.gable - off }
+}
+
+const flyRafter = (design: Design, { rafter }: RoofLumber, { name, roofTop, head, tail, from, to }: Flank, end: End): Order =>
+  rafterOn({ id: `roof/${name}/fly/${end}`, role: 'fly-rafter', section: rafter, roofTop, at: outermost(design, end, 0, rafter.thickness), from, to, cuts: [...head, ...tail] })
+
+/** Level distances along the fall where boards across the ends lie: near the head and the tail, and as evenly between as keeps them within the spacing along the slope. */
+function places({ roof: { ends, tails } }: Design, wide: number, deep: number, { roofTop, from, to, inner }: Flank): number[] {
+  const cos = roofTop.normal.z
+  const half = (wide / 2 + CLEAR) / cos
+  // square to the slope their lower edges reach further up
+  const [first, last] = [from + half + deep * Math.hypot(roofTop.normal.x, roofTop.normal.y), (tails.finish ? inner.to : to) - half]
+  if (last <= first) return []
+  const count = Math.max(1, Math.ceil((last - first) / cos / ends.spacing - 1e-9))
+  return Array.from({ length: count + 1 }, (_, i) => first + (last - first) * i / count)
+}
+
+/** The point of a slope's plane a level distance along its fall. */
+function pointAt({ roofTop }: Flank, at: number) {
+  const plan = scale(fallOf(roofTop), at)
+  return vec(plan.x, plan.y, meets(roofTop, plan, vec(0, 0, 1)) ?? 0)
+}
+
+/** A board along the ridge square to a slope, its upper face in the slope's plane, its middle a level distance along the fall: `deep` of it square to the slope. */
+function across(id: string, role: 'rung' | 'lookout', section: Section, flank: Flank, at: number, x: Stretch, flat: boolean): Order {
+  const up = flank.roofTop.normal
+  const down = downOf(flank.roofTop)
+  const [wide, deep] = flat ? [section.depth, section.thickness] : [section.thickness, section.depth]
+  const along = vec(1, 0, 0)
+  const depth = flat ? down : up
+  const corner = add(add(pointAt(flank, at), scale(up, -deep)), add(scale(down, -wide / 2), vec(x.from - SPARE, 0, 0)))
+  const made = place(corner, along, depth)
+  const t = made.thickness
+  // where right-handedness turns the thickness the other way, the blank starts from its far side
+  const other = flat ? up : down
+  const origin = t.x * other.x + t.y * other.y + t.z * other.z > 0 ? corner : add(corner, scale(other, flat ? deep : wide))
+  return { id, role, section, placement: place(origin, along, depth), blankLength: x.to - x.from + 2 * SPARE, cuts: [{ kind: 'end', name: 'square', plane: planeAt(vec(x.from, 0, 0), vec(-1, 0, 0)) }, { kind: 'end', name: 'square', plane: level('x', x.to) }] }
+}
+
+function rungs(design: Design, lumber: RoofLumber, flank: Flank, end: End): Order[] {
+  const { rafter } = lumber
+  const fly = outermost(design, end, 0, rafter.thickness)
+  const cover = coverOn(design, lumber, end)
+  const x = end === 'west' ? { from: fly.to, to: -cover } : { from: design.footprint.length + cover, to: fly.from }
+  // what ends the tails ends a rung that lies beside them
+  return places(design, rafter.thickness, rafter.depth, flank).map((at, i) => {
+    const order = across(`roof/${flank.name}/rung/${end}/${i + 1}`, 'rung', rafter, flank, at, x, false)
+    return { ...order, cuts: [...order.cuts, ...flank.tail.filter(cut => cut.name === 'level'), ...flank.head] }
+  })
+}
+
+/** The housing for a lookout: square to the slope, as deep as it is thick. */
+function letIn(flank: Flank, at: number, lookout: Section): BuildingCut {
+  const down = downOf(flank.roofTop)
+  const middle = pointAt(flank, at)
+  const side = (way: 1 | -1): Plane => planeAt(add(middle, scale(down, way * lookout.depth / 2)), scale(down, way))
+  const { normal, offset } = flank.roofTop
+  return { kind: 'notch', name: 'housing', sides: [{ name: 'housing', plane: side(1) }, { name: 'housing', plane: side(-1) }, { name: 'housing', plane: { normal: scale(normal, -1), offset: -(offset - lookout.thickness) } }] }
+}
+
+function lookouts(design: Design, lumber: RoofLumber, { eaves }: RoofDatum, flank: Flank, end: End, taken: readonly Taken[]): Order[] {
+  const { rafter, lookout } = lumber
+  const fly = outermost(design, end, 0, rafter.thickness)
+  const rafters = eaves[0]?.rafters ?? []
+  const next = end === 'west' ? rafters[1] : rafters[rafters.length - 2]
+  if (!next) return []
+  return lookoutPlaces(design, lumber, flank).map((at, i) => {
+    const z = reachOf(flank, lookout, at)
+    // a tie beside the next rafter stands in the way: the lookout is nailed to that
+    const ties = taken.filter(each => each.z.from < z.to && each.z.to > z.from).map(each => each.s)
+    const inner = end === 'west' ? Math.min(next.from, ...ties.filter(s => s.to > fly.to && s.from < next.from).map(s => s.from)) : Math.max(next.to, ...ties.filter(s => s.from < fly.from && s.to > next.to).map(s => s.to))
+    return across(`roof/${flank.name}/lookout/${end}/${i + 1}`, 'lookout', lookout, flank, at, end === 'west' ? { from: fly.to, to: inner } : { from: inner, to: fly.from }, true)
+  })
+}
+
+/** Where lookouts lie: clear of blocks over the plates, where there are some. */
+function lookoutPlaces(design: Design, { lookout, rafter }: RoofLumber, flank: Flank): number[] {
+  const all = places(design, lookout.depth, lookout.thickness, flank)
+  if (design.roof.blocking.plate === 'none') return all
+  const room = lookout.depth / 2 + rafter.depth
+  const walls = flank.name === 'slope' ? [flank.inner.from, flank.inner.to] : [flank.inner.to]
+  return all.filter(at => walls.every(wall => Math.abs(at - wall) > room))
+}
+
+/** From where to where up a lookout takes. */
+function reachOf(flank: Flank, lookout: Section, at: number): Stretch {
+  const { z } = pointAt(flank, at)
+  const half = lookout.depth / 2 * Math.hypot(flank.roofTop.normal.x, flank.roofTop.normal.y)
+  return { from: z - half - lookout.thickness, to: z + half }
+}
+
+/** What lookouts take in the bays at the ends, for what is put between the rafters after them. */
+export function lookoutsTaken(design: Design, lumber: RoofLumber, datum: RoofDatum): Taken[] {
+  const rafters = datum.eaves[0]?.rafters ?? []
+  const [first, second, last, before] = [rafters[0], rafters[1], rafters[rafters.length - 1], rafters[rafters.length - 2]]
+  if (design.roof.ends.hold !== 'lookouts' || design.roof.shape === 'hip' || !first || !second || !last || !before) return []
+  return flanksOf(design, lumber, datum).flatMap(flank => lookoutPlaces(design, lumber, flank).flatMap((at): Taken[] => [{ from: first.to, to: second.from }, { from: before.to, to: last.from }].map(s => ({ along: 'x', s, z: reachOf(flank, lumber.lookout, at) }))))
+}
+
+/** A board on the outermost rafter's face, its upper edge in the slope; where two slopes meet, to the middle of the ridge, and past the tails by what is nailed to them. */
+function barge(design: Design, lumber: RoofLumber, { ridgeCentre, slopes }: RoofDatum, flank: Flank, end: End): Order[] {
+  const { barge: section, fascia } = lumber
+  if (!section) return []
+  // with less overhang than cover it lies on the cover
+  const x = outermost(design, end, -section.thickness - Math.max(0, coverOn(design, lumber, end) - design.roof.overhang.gable), section.thickness)
+  const layers = (fascia.sub?.thickness ?? 0) + (fascia.face?.thickness ?? 0)
+  const slope = slopes[flank.name === 'north' ? 'north' : 'south']
+  const ends = (plane: Plane): Plane => ({ ...plane, offset: plane.offset + layers })
+  const high = fallsOut(slopes.south) ? slopes.north : slopes.south
+  const low = fallsOut(slopes.south) ? slopes.south : slopes.north
+  const mid = ridgeCentre && (flank.name === 'south' ? ridgeCentre : { normal: scale(ridgeCentre.normal, -1), offset: -ridgeCentre.offset })
+  const [head, tail] = mid ? [mid, ends(slope.tail)] : [ends(high.tail), ends(low.tail)]
+  return [rafterOn({ id: `roof/${flank.name}/barge/${end}`, role: 'barge', section, roofTop: flank.roofTop, at: x, from: flank.from - layers - section.depth, to: flank.to + layers, cuts: [plumbCut(head), plumbCut(tail)] })]
+}
+
+/** How far under the roof's planes a gable's cover ends, square to them, so that lookouts pass over it; mm. */
+export const dropOfCover = (design: Design, { lookout }: Pick<RoofLumber, 'lookout'>): number => design.roof.shape !== 'hip' && design.roof.ends.hold === 'lookouts' ? lookout.thickness : 0

@@ -1,0 +1,47 @@
+import type { Design } from '../../design'
+import { add, cross, meets, place, planeAt, scale, vec } from '../../geometry'
+import { SPARE } from '../between'
+import { rowOf } from '../layout'
+import type { BuildingCut, Order } from '../member'
+import { coverOn } from './cover'
+import type { Eave, RoofDatum, RoofLumber } from './shape'
+import { finishEnd, finishFoot, tailPlane } from './tails'
+
+/** Narrowest board that is laid, mm. */
+const LEAST = 12
+
+/** Boards let into the tails' upper edges, from the wall out, flush with the rafters; the last is ripped at the tails. */
+export function finishBoardOrders(design: Design, lumber: RoofLumber, { eaves }: RoofDatum): Order[] {
+  return lumber.finish ? eaves.flatMap(eave => boardsOf(design, lumber, eave)) : []
+}
+
+function boardsOf(design: Design, lumber: RoofLumber, { slope, rafters, reach, corners }: Eave): Order[] {
+  const { finish } = lumber
+  if (!finish) return []
+  const cover = coverOn(design, lumber, slope.side)
+  const end = finishEnd(slope, cover, finish.thickness)
+  const up = slope.roofTop.normal
+  const out = scale(end.normal, -1)
+  const axis = Math.abs(slope.wallOutside.normal.y) > 0.5 ? vec(1, 0, 0) : vec(0, 1, 0)
+  // where the notch ends in the slope, over the axis' origin
+  const foot = finishFoot(slope, cover, finish.thickness)
+  const start = vec(foot.x, foot.y, meets(slope.roofTop, foot, vec(0, 0, 1)) ?? 0)
+  const tail = tailPlane(design, slope)
+  const wide = meets(tail, start, out) ?? 0
+  const count = Math.max(0, Math.ceil((wide - LEAST) / finish.depth))
+  const breaks = rafters.map(({ from, to }) => (from + to) / 2)
+  const turned = cross(axis, out)
+  const facesUp = turned.x * up.x + turned.y * up.y + turned.z * up.z > 0
+  return Array.from({ length: count }, (_, r) => r).flatMap((r) => {
+    const more = corners.length ? finish.depth : 0
+    const row = rowOf({ from: reach.from - more, to: reach.to + more }, breaks, design.walls.longest, design.walls.longest)
+    return row.map((s, k): Order => {
+      const level = (at: number, way: 1 | -1): BuildingCut => ({ kind: 'end', name: 'square', plane: planeAt(scale(axis, at), scale(axis, way)) })
+      const low = add(add(start, scale(axis, s.from - SPARE)), add(scale(out, r * finish.depth), scale(up, facesUp ? -finish.thickness : 0)))
+      return {
+        id: `roof/${slope.side}/finish/${r + 1}${row.length > 1 ? `/${k + 1}` : ''}`, role: 'finish-board', section: finish, placement: place(low, axis, out), blankLength: s.to - s.from + 2 * SPARE,
+        cuts: [k === 0 && corners[0] ? corners[0] : level(s.from, -1), k === row.length - 1 && corners[1] ? corners[1] : level(s.to, 1), ...(r >= count - 2 ? [{ kind: 'end', name: 'rip', plane: tail } as const] : [])],
+      }
+    })
+  })
+}

@@ -1,0 +1,54 @@
+import { type Design, withValue } from '../../design'
+import { radians } from '../../measure'
+import type { Problem } from '../problem'
+import { blockingOrders } from './blocking'
+import { endOrders, endProblems, lookoutsTaken } from './ends'
+import { fasciaOrders } from './fascia'
+import { finishBoardOrders } from './finish-boards'
+import { gable } from './gable'
+import { hip } from './hip'
+import { singleSlope } from './single-slope'
+import { soffitOrders } from './soffit'
+import { tailShapeProblems } from './tails'
+import type { RoofDatum, RoofFrame, RoofLumber, RoofShape, Under } from './shape'
+
+/** Every roof shape by its name in the document. */
+export const roofShapes: Record<Design['roof']['shape'], RoofShape> = { 'gable': gable, 'single-slope': singleSlope, 'hip': hip }
+
+/** Frames a design's roof: its shape's own boards, and what every shape has along its eaves and over its gables. Parts that can't be as asked are left out and said. */
+export function frameRoof(whole: Design, all: RoofLumber, under: Under): RoofFrame {
+  const shape = roofShapes[whole.roof.shape]
+  const asked = shape.frame(whole, all)
+  const cant = asked.orders.length ? [...tailShapeProblems(whole, asked.datum, all), ...endProblems(whole, all, asked.datum)] : []
+  const { design, lumber } = without(whole, all, cant)
+  const made = cant.length ? shape.frame(design, lumber) : asked
+  const problems = [...made.problems, ...tailProblems(design, lumber, made, under), ...cant]
+  if (!made.orders.length) return { ...made, problems }
+  const { datum, taken = [] } = made
+  const [fascia, soffit] = [fasciaOrders(design, lumber, datum, under), soffitOrders(design, lumber, datum)]
+  const orders = [...made.orders, ...fascia.orders, ...finishBoardOrders(design, lumber, datum), ...soffit.orders, ...endOrders(design, lumber, datum, taken), ...blockingOrders(design, lumber, datum, [...taken, ...lookoutsTaken(design, lumber, datum)])]
+  return { datum, orders, problems: [...problems, ...fascia.problems, ...soffit.problems] }
+}
+
+/** The design and its lumber without the parts that can't be. */
+function without(design: Design, lumber: RoofLumber, cant: readonly Problem[]): { readonly design: Design, readonly lumber: RoofLumber } {
+  const is = (code: Problem['code']): boolean => cant.some(problem => problem.code === code)
+  const tail = is('tail-over-seat') ? withValue(design, 'roof.tail', 'plumb') : design
+  return { design: is('ends-no-room') || is('lookout-too-thick') ? withValue(tail, 'roof.ends.hold', 'none') : tail, lumber: is('finish-too-thick') ? { ...lumber, finish: null } : lumber }
+}
+
+/** How far out a slope's tails reach, mm, and the field that says so. */
+const reachOf = ({ eaves }: RoofDatum): { readonly out: number, readonly slope: RoofDatum['slopes']['south'], readonly high: boolean }[] =>
+  eaves.map(({ slope }) => ({ slope, out: slope.tail.offset - slope.wallOutside.offset, high: slope.heel.offset !== slope.wallOutside.offset }))
+
+/** Tails that would reach below the deck, or into a porch; said once for all eaves that share an overhang. */
+function tailProblems({ roof }: Design, { rafter }: RoofLumber, { datum }: RoofFrame, under: Under): Problem[] {
+  if (roof.seat.rule === 'none') return []
+  const mosts = reachOf(datum).filter(each => !each.high && each.slope.angle > 0).map(({ slope }) => {
+    const angle = radians(slope.angle)
+    const hangs = { plumb: rafter.depth / Math.cos(angle), square: rafter.depth * Math.cos(angle), level: Math.min(roof.tails.face, rafter.depth / Math.cos(angle)) }[roof.tail]
+    return (slope.height - under[slope.side] + slope.lift - hangs) / Math.tan(angle)
+  })
+  const most = Math.min(Infinity, ...mosts)
+  return roof.overhang.eave > most ? [{ code: 'tail-below-deck', path: 'roof.overhang.eave', most: Math.max(0, most) }] : []
+}

@@ -1,0 +1,57 @@
+import { type Design, limits } from '../../design'
+import { add, cross, meets, place, type Plane, scale, subtract, vec } from '../../geometry'
+import type { Section } from '../../lumber'
+import { SPARE } from '../between'
+import type { Stretch } from '../layout'
+import type { BuildingCut, Order, Role } from '../member'
+import { coverOn } from './cover'
+import type { RoofLumber, SlopeDatum } from './shape'
+import { downOf, fallOf } from './slope'
+import { finishCuts, tailCuts, wildCut } from './tails'
+
+/** A rafter square to its eave. */
+interface RafterAsk {
+  readonly id: string
+  readonly role: Role
+  readonly section: Section
+  /** The plane its upper edge lies in. */
+  readonly roofTop: Plane
+  /** Where it stands along the wall. */
+  readonly at: Stretch
+  /** From where to where it must reach, level, along the way the plane falls; mm from the building's origin. */
+  readonly from: number
+  readonly to: number
+  readonly cuts: readonly BuildingCut[]
+  /** As it is sawn, where it is cut again in place. */
+  readonly sawn?: readonly BuildingCut[] | undefined
+}
+
+/** The most that tails can be left long, mm. */
+const WILD = limits.wild.max
+
+/** The order for a rafter, its start at the high end. */
+export function rafterOn({ id, role, section, roofTop, at, from, to, cuts, sawn }: RafterAsk): Order {
+  const up = roofTop.normal
+  const fall = fallOf(roofTop)
+  const sin = Math.hypot(up.x, up.y)
+  const along = downOf(roofTop)
+  const across = cross(along, up)
+  const u = across.x + across.y > 0 ? at.from : at.to
+  const plan = add(scale(fall, from), Math.abs(fall.y) > 0.5 ? vec(u, 0, 0) : vec(0, u, 0))
+  const head = add(plan, vec(0, 0, meets(roofTop, plan, vec(0, 0, 1)) ?? 0))
+  const spare = SPARE + section.depth * sin / up.z
+  return { id, role, section, cuts, ...(sawn ? { sawn } : {}), placement: place(subtract(subtract(head, scale(up, section.depth)), scale(along, spare)), along, up), blankLength: (to - from) / up.z + 2 * spare + (sawn ? WILD : 0) }
+}
+
+/** A bird's mouth takes out what is inside the wall's outside and below the plate; with none, all below the plate goes. */
+export function seatCut(design: Design, { height, heel, plateTop }: SlopeDatum): BuildingCut {
+  if (design.roof.seat.rule === 'none') return { kind: 'end', name: 'level', plane: { normal: vec(0, 0, -1), offset: -height } }
+  return { kind: 'notch', name: 'birdsmouth', sides: [{ name: 'heel', plane: heel }, { name: 'seat', plane: plateTop }] }
+}
+
+/** The cuts of a rafter with a seat and a tail, those at its head first, and `more` last; as it is sawn too, where its tail is left to run wild. */
+export function tailed(design: Design, lumber: RoofLumber, slope: SlopeDatum, head: readonly BuildingCut[], more: readonly BuildingCut[] = []): Pick<RafterAsk, 'cuts' | 'sawn'> {
+  const wild = wildCut(design, slope)
+  const rest = [seatCut(design, slope), ...finishCuts(slope, lumber, coverOn(design, lumber, slope.side)), ...more]
+  return { cuts: [...head, ...tailCuts(design, slope), ...rest], sawn: wild ? [...head, wild, ...rest] : undefined }
+}
