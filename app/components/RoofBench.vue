@@ -82,6 +82,7 @@ function seatFor(choice: string): Seat {
       <Button label="Lumber" text severity="secondary" icon="pi pi-sliders-h" @click="lumber = asked = true" />
       <LazyLumberDialog v-if="asked" v-model="lumber" />
     </div>
+    <RoofOpenings v-if="view === 'plan'" />
     <ProblemLine />
     <DrawingSheet class="sheet" :drawing="drawing" :label="captions[view][0]" />
     <div class="foot">

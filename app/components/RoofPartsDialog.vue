@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { INCH } from '../../core/measure'
-import { type GableHold, tieKinds, type TieKind, usualBeam, usualTies } from '../../core/design'
+import { type GableHold, tieKinds, type TieKind, usualBeam, usualPurlins, usualTies } from '../../core/design'
 
 /** A roof's parts besides its rafters: ridge and hips, tails, the ends over gables, ties and ceiling joists, what lies along the tails, and blocks. */
 const open = defineModel<boolean>({ required: true })
@@ -27,6 +27,8 @@ const face = optional('roof.fascia.face', () => roof.value?.fascia.face)
 const finish = optional('roof.tails.finish', () => roof.value?.tails.finish)
 const barge = optional('roof.ends.barge', () => roof.value?.ends.barge)
 const soffit = optional('roof.soffit', () => roof.value?.soffit?.section, section => ({ section }))
+const purlin = optional('roof.purlins', () => roof.value?.purlins?.section, section => ({ ...usualPurlins[bench.design?.units ?? 'imperial'], ...roof.value?.purlins, section }))
+const strut = useChoice<string>('roof.purlins.brace')
 const names: Record<TieKind, { title: string, why: string }> = {
   rafter: { title: 'Rafter ties', why: 'Low down, from plate to plate: they keep the rafters from pushing the walls apart.' },
   collar: { title: 'Collar ties', why: 'Up near the ridge: they keep the two slopes together in the wind. They don\'t hold the walls.' },
@@ -86,6 +88,15 @@ const counts = (most: number) => Array.from({ length: most + 1 }, (_, i) => ({ v
         <MeasureField v-if="roof.ends.hold !== 'none'" path="roof.ends.spacing" :value="roof.ends.spacing" />
         <ChoiceField v-if="roof.ends.hold === 'lookouts'" v-model="lookout" label="Lookouts" :options="sections" />
         <ChoiceField v-model="barge" label="Barge boards" :options="boards" />
+      </template>
+      <template v-if="!hipped">
+        <h3>Purlins</h3>
+        <p class="quiet">Under the rafters halfway up, on braces down to a partition along the building.</p>
+        <ChoiceField v-model="purlin" label="Purlins" :options="boards" />
+        <template v-if="roof.purlins">
+          <ChoiceField v-model="strut" label="Braces" :options="sections" />
+          <MeasureField path="roof.purlins.spacing" :value="roof.purlins.spacing" />
+        </template>
       </template>
       <h3>Blocks between rafters</h3>
       <ChoiceField v-model="plate" label="Over the plates" :options="[{ value: 'none', label: 'None' }, { value: 'plumb', label: 'Plumb' }, { value: 'square', label: 'Square to the slope' }]" />

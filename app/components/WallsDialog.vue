@@ -48,7 +48,7 @@ const uneven = computed(() => new Set((bench.plan?.frame.walls ?? []).map(wall =
       <ChoiceField v-model="corner" label="Corners" :options="[{ value: 'three-stud', label: 'Third stud' }, { value: 'nailer', label: 'Nailer laid flat' }]" />
       <ChoiceField v-model="stack" label="Studs stand" :options="[{ value: 'own', label: 'On their own layout' }, { value: 'joists', label: 'Over the joists' }, { value: 'rafters', label: 'Under the rafters' }]" />
       <ChoiceField v-model="bracing" label="Diagonals" :options="[{ value: 'none', label: 'None' }, { value: 'temporary', label: 'For a while, inside' }, { value: 'let-in', label: 'Let in, outside' }]" />
-      <ChoiceField v-model="gables" label="Gables" :options="[{ value: 'studs', label: 'Studs' }, { value: 'raked', label: 'Raked walls' }, { value: 'open', label: 'Open' }]" />
+      <ChoiceField v-model="gables" label="Gables" :options="[{ value: 'studs', label: 'Studs' }, { value: 'notched', label: 'Notched studs' }, { value: 'raked', label: 'Raked walls' }, { value: 'open', label: 'Open' }]" />
       <template v-if="posts">
         <h3>Sides of posts</h3>
         <ChoiceField v-model="post" label="Posts" :options="sections" />

@@ -1,8 +1,8 @@
 import { type TieKind, tieKinds } from '../design'
 import { toBuilding, vec } from '../geometry'
-import type { Frame, Member } from '../frame'
+import type { Member } from '../frame'
 import { INCH, pitchAngle } from '../measure'
-import { northSlope, type Plan, type RoofReading } from '../plan'
+import { northSlope, type Plan, type RoofReading, standsOn, stretchOf } from '../plan'
 import type { Caution, CautionCode } from './caution'
 import { groundCautions } from './ground'
 import { wallCautions } from './walls'
@@ -23,6 +23,12 @@ export const customary = {
   ridgeBoardAngle: pitchAngle({ rise: 3, run: 12 }),
   /** mm between rafter ties, and between collar ties: 4 ft, IRC R802.5.2.2 and R802.4.6 (from memory). */
   tiesApart: 48 * INCH,
+  /** mm between a purlin's braces, and of a brace unheld: IRC R802.4.5 (from memory). */
+  purlinBraces: 48 * INCH,
+  braceLength: 96 * INCH,
+  /** mm that a header spans singly, and without hangers: IRC R802.9 (from memory). */
+  singleHeader: 48 * INCH,
+  hungHeader: 72 * INCH,
   /** mm from a rafter's middle to a stud's under a single top plate: IRC R602.3.2 (from memory). */
   offStud: INCH,
 } as const
@@ -36,7 +42,7 @@ export function cautionsOf(plan: Plan): Caution[] {
   const readings = plan.roof ? [plan.roof, northSlope(plan)].filter(each => each !== null) : []
   const all = readings.flatMap(roof => roofCautions(plan, roof, rafters))
   const roof = all.filter((caution, i) => all.findIndex(other => other.code === caution.code && other.names?.kind === caution.names?.kind && other.names?.wall === caution.names?.wall) === i)
-  return [...roof, ...offStud(plan), ...wallCautions(plan), ...groundCautions(plan), ...tooLong(plan)]
+  return [...roof, ...purlinCautions(plan), ...openingCautions(plan), ...offStud(plan), ...wallCautions(plan), ...groundCautions(plan), ...tooLong(plan)]
 }
 
 function roofCautions(plan: Plan, roof: RoofReading, members: string[]): Caution[] {
@@ -91,15 +97,43 @@ function tieCautions({ design: { roof }, frame }: Plan): Caution[] {
 const middle = ({ placement, section }: Member): number => toBuilding(placement, vec(0, 0, section.thickness / 2)).x
 
 /** Under a single top plate each rafter should stand over a stud. */
-function offStud({ design, frame }: Plan): Caution[] {
+function offStud(plan: Plan): Caution[] {
+  const { design } = plan
   if (design.walls.topPlates !== 1) return []
-  const off = (['south', 'north'] as const).filter(side => design.walls.sides[side].build === 'studs').flatMap(side => offStudOn(frame, side))
+  const off = (['south', 'north'] as const).filter(side => design.walls.sides[side].build === 'studs').flatMap(side => offStudOn(plan, side))
   return off.length ? [{ code: 'rafter-off-stud', members: off.map(each => each.id), numbers: { limit: customary.offStud, count: off.length } }] : []
 }
 
-function offStudOn(frame: Frame, side: 'south' | 'north'): Member[] {
+function offStudOn({ design, frame }: Plan, side: 'south' | 'north'): Member[] {
   const studs = frame.members.filter(member => member.id.startsWith(`walls/${side}/`) && ['stud', 'king', 'jack', 'cripple'].includes(member.role)).map(stud => stud.placement.origin.x + stud.placement.thickness.x * stud.section.thickness / 2)
-  return frame.members.filter(member => member.id.startsWith(`roof/${side}/rafter/`) || member.id.startsWith('roof/rafter/')).filter(rafter => !studs.some(at => Math.abs(at - middle(rafter)) <= customary.offStud + EPSILON))
+  return frame.members.filter(member => standsOn(design, member, side)).filter(rafter => !studs.some(at => Math.abs(at - middle(rafter)) <= customary.offStud + EPSILON))
+}
+
+/** Purlins as deep as the rafters, on braces near each other and not too long. */
+function purlinCautions({ design: { roof }, frame, pieces }: Plan): Caution[] {
+  const of = (role: Member['role']): string[] => frame.members.filter(member => member.role === role).map(member => member.id)
+  const [purlins, braces] = [of('purlin'), of('purlin-brace')]
+  const { purlin, rafter } = frame.lumber
+  if (!purlins.length || !purlin || !roof.purlins) return []
+  const length = Math.max(...pieces.filter(piece => piece.role === 'purlin-brace').map(piece => piece.length))
+  return [
+    ...(purlin.depth < rafter.depth - EPSILON ? [{ code: 'purlin-shallow', members: purlins, numbers: { depth: purlin.depth, limit: rafter.depth } } as const] : []),
+    ...(roof.purlins.spacing > customary.purlinBraces + EPSILON ? [{ code: 'purlin-braces-far', members: braces, numbers: { apart: roof.purlins.spacing, limit: customary.purlinBraces } } as const] : []),
+    ...(length > customary.braceLength + EPSILON ? [{ code: 'purlin-brace-long', members: braces, numbers: { length, limit: customary.braceLength } } as const] : []),
+  ]
+}
+
+/** What headers beside openings customarily ask, and a flue above all. */
+function openingCautions({ design, frame }: Plan): Caution[] {
+  return design.roof.openings.flatMap(({ kind, plies }, i): Caution[] => {
+    const members = frame.members.filter(({ id }) => id.startsWith(`roof/opening/${i + 1}/`)).map(each => each.id)
+    const header = frame.members.find(({ role, id }) => (role === 'roof-header' || role === 'stair-header') && id.startsWith(`roof/opening/${i + 1}/`))
+    if (!header) return []
+    const { from, to } = stretchOf(header, Math.abs(header.placement.along.x) > 0.5 ? 'x' : 'y')
+    const width = to - from
+    const passed = (code: CautionCode, limit: number): Caution[] => width > limit + EPSILON ? [{ code, members, numbers: { number: i + 1, width, limit } }] : []
+    return [...(plies === 1 ? passed('opening-single', customary.singleHeader) : []), ...passed('opening-hangers', customary.hungHeader), ...(kind === 'flue' ? [{ code: 'flue-clear', members, numbers: { number: i + 1 } } as const] : [])]
+  })
 }
 
 function tooLong({ pieces }: Plan): Caution[] {

@@ -42,6 +42,12 @@ export const blockingSchema = z.strictObject({
   plate: z.enum(plateBlocks).default('none'), vents: z.union([z.literal(0), z.literal(1), z.literal(2), z.literal(3)]).default(0), hole: lengthField(limits.vent).default(2 * INCH), rows: z.union([z.literal(0), z.literal(1), z.literal(2)]).default(0),
 }).default({ ...defaultBlocking })
 
+/** Purlins under the rafters, halfway up, held by braces of a section, `spacing` apart at most, mm, on partitions along the building. */
+export interface Purlins { readonly section: string, readonly brace: string, readonly spacing: number }
+
+export const purlinsSchema = z.strictObject({ section: z.string().min(1).max(40), brace: z.string().min(1).max(40), spacing: lengthField(limits.supports).default(48 * INCH) }).nullable().default(null)
+export const usualPurlins: Readonly<Record<'imperial' | 'metric', Purlins>> = { imperial: { section: '2x6', brace: '2x4', spacing: 48 * INCH }, metric: { section: '47x150', brace: '47x100', spacing: 1200 } }
+
 /** A ridge that carries: `plies` boards of the ridge's section side by side, on studs of the gable walls and, where those are farther apart than `spacing`, on posts of a section from the deck; mm. */
 export interface RidgeBeam { readonly plies: 1 | 2 | 3, readonly post: string, readonly spacing: number }
 

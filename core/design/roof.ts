@@ -1,7 +1,8 @@
 import { INCH, type Pitch, pitchAngle } from '../measure'
 import { lengthField } from './length-field'
 import { limits } from './limits'
-import { beamSchema, blockingSchema, defaultBlocking, defaultEnds, defaultTails, endsSchema, type RidgeBeam, type RoofBlocking, type RoofEnds, type Soffit, soffitSchema, type TailEnd, tailEnds, type Tails, tailsSchema } from './roof-parts'
+import { beamSchema, blockingSchema, defaultBlocking, defaultEnds, defaultTails, endsSchema, type Purlins, purlinsSchema, type RidgeBeam, type RoofBlocking, type RoofEnds, type Soffit, soffitSchema, type TailEnd, tailEnds, type Tails, tailsSchema } from './roof-parts'
+import { type RoofOpening, roofOpeningsSchema } from './roof-openings'
 import { type Seat, seatSchema } from './seat'
 import { z } from './zod'
 
@@ -53,6 +54,8 @@ export interface Roof {
   readonly ridge: string
   /** Of a gable: null for a ridge board, that carries nothing. */
   readonly beam: RidgeBeam | null
+  /** Of a roof of one or two slopes; null without. */
+  readonly purlins: Purlins | null
   /** Level, from the outside of the framing to the tail's plumb cut, or to the end of the ridge; `high` that of a single slope at its high wall, without it the same as at the low; mm. */
   readonly overhang: { readonly eave: number, readonly gable: number, readonly high?: number | null | undefined }
   readonly seat: Seat
@@ -65,6 +68,8 @@ export interface Roof {
   /** Of a gable; null without. */
   readonly ties: Readonly<Record<TieKind, Ties | null>>
   readonly fascia: Fascia
+  /** Roof lights, flues, and stairs through its ceiling joists. */
+  readonly openings: readonly RoofOpening[]
 }
 
 const pitchSchema = z.strictObject({ rise: z.number().positive().max(10000), run: z.number().positive().max(10000) })
@@ -89,6 +94,7 @@ export const roofSchema = z.strictObject({
   panel: z.strictObject({ cover: lengthField(limits.panel), per: z.union([z.literal(1), z.literal(2), z.literal(3)]).default(1) }).nullable().default(null),
   ridge: z.string().min(1).max(40),
   beam: beamSchema,
+  purlins: purlinsSchema,
   overhang: z.strictObject({ eave: lengthField(limits.eaveOverhang), gable: lengthField(limits.gableOverhang), high: lengthField(limits.eaveOverhang).nullable().optional() }),
   seat: seatSchema,
   tail: z.enum(tailEnds).default('plumb'),
@@ -98,9 +104,10 @@ export const roofSchema = z.strictObject({
   blocking: blockingSchema,
   ties: z.strictObject({ rafter: tiesSchema, collar: tiesSchema, ceiling: tiesSchema }).default({ rafter: null, collar: null, ceiling: null }),
   fascia: z.strictObject({ sub: z.string().min(1).max(40).nullable().default(null), face: z.string().min(1).max(40).nullable().default(null) }).default({ sub: null, face: null }),
+  openings: roofOpeningsSchema,
 })
 
 export const defaultRoof: Roof = {
-  shape: 'gable', high: 'north', pitch: { rise: 6, run: 12 }, northPitch: null, peak: { at: null, height: null }, hip: { section: null, edge: 'dropped' }, rafter: '2x6', spacing: 609.6, panel: null, ridge: '2x8', beam: null,
-  overhang: { eave: 304.8, gable: 203.2 }, seat: { rule: 'full-bearing' }, tail: 'plumb', tails: defaultTails, soffit: null, ends: defaultEnds, blocking: defaultBlocking, ties: { rafter: null, collar: null, ceiling: null }, fascia: { sub: null, face: null },
+  shape: 'gable', high: 'north', pitch: { rise: 6, run: 12 }, northPitch: null, peak: { at: null, height: null }, hip: { section: null, edge: 'dropped' }, rafter: '2x6', spacing: 609.6, panel: null, ridge: '2x8', beam: null, purlins: null,
+  overhang: { eave: 304.8, gable: 203.2 }, seat: { rule: 'full-bearing' }, tail: 'plumb', tails: defaultTails, soffit: null, ends: defaultEnds, blocking: defaultBlocking, ties: { rafter: null, collar: null, ceiling: null }, fascia: { sub: null, face: null }, openings: [],
 }

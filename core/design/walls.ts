@@ -22,8 +22,8 @@ export type Stack = typeof stacks[number]
 export const bracings = ['none', 'temporary', 'let-in'] as const
 export type Bracing = typeof bracings[number]
 
-/** What fills the gables above the end walls: studs on them up to the end rafters; the walls' own studs, run up to raked plates under the rafters; or nothing. */
-export const gableEnds = ['studs', 'raked', 'open'] as const
+/** What fills the gables above the end walls: studs on them up to the end rafters; studs notched over the end rafters' inner faces, that run up behind them; the walls' own studs, run up to raked plates under the rafters; or nothing. */
+export const gableEnds = ['studs', 'notched', 'raked', 'open'] as const
 export type GableEnds = typeof gableEnds[number]
 
 export interface Walls {

@@ -28,6 +28,8 @@ function reachOf({ design: { roof } }: Plan): Readonly<Record<'south' | 'north',
   return { south: roof.high === 'south' ? high : eave, north: roof.high === 'north' ? high : eave }
 }
 
+const standing: ReadonlySet<Member['role']> = new Set(['rafter', 'jack-rafter', 'cripple-rafter'])
+
 /** What is nailed to a rafter's face or end. */
 const beside: ReadonlySet<Member['role']> = new Set(['rafter-tie', 'collar-tie', 'ceiling-joist', 'soffit-joist', 'roof-block'])
 
@@ -46,7 +48,7 @@ function sectionMembers(plan: Plan, at?: number): Member[] {
   // near the middle a tie that stands a bay away is shown too
   const nearest = at === undefined ? (['rafter-tie', 'collar-tie', 'ceiling-joist'] as const).flatMap(role => nailed.some(({ member }) => member.role === role) ? [] : roof.filter(({ member }) => member.role === role).sort((a, b) => gap(a.x) - gap(b.x)).slice(0, 1)) : []
   const ties = [...nailed, ...nearest]
-  return [...ties, ...there.filter(({ member }) => member.role !== 'rafter' && member.role !== 'jack-rafter'), ...there.filter(({ member }) => member.role === 'rafter' || member.role === 'jack-rafter')].map(({ member }) => member).concat(walls)
+  return [...ties, ...there.filter(({ member }) => !standing.has(member.role)), ...there.filter(({ member }) => standing.has(member.role))].map(({ member }) => member).concat(walls)
 }
 
 const foot = (x: number): { x: number, y: number } => ({ x, y: 0 })

@@ -1,8 +1,8 @@
 import type { SideName } from '../design'
-import type { Member } from '../frame'
+import { type Member, partedEaves } from '../frame'
 import { vec } from '../geometry'
 import { type Plan, stretchOf } from '../plan'
-import { type Dimension, type Drawing, drawn, type Handle, type Line, type RunningMark } from './drawing'
+import { type Dimension, type Drawing, drawn, type Handle, type Label, type Line, type Point, type RunningMark } from './drawing'
 import { fromAbove, seen, sectionView, type View } from './view'
 
 const ofRoof = ({ id }: Member): boolean => id.startsWith('roof/')
@@ -12,8 +12,29 @@ export function roofPlan(plan: Plan): Drawing {
   const { design: { footprint: { length, width }, roof }, frame } = plan
   const corners = [{ x: 0, y: 0 }, { x: length, y: 0 }, { x: length, y: width }, { x: 0, y: width }] as const
   const outline = corners.map((from, i): Line => ({ from, to: corners[(i + 1) % 4] ?? from, ink: 'datum' }))
+  const openings = openingsDrawn(plan)
   const running = (frame.roof.eaves[0]?.rafters ?? []).map(({ from, to }): RunningMark => ({ at: { x: from, y: 0 }, value: from, to: { x: to, y: 0 }, letter: 'X' }))
-  return drawn('roof-plan', { patches: seen(frame.members.filter(ofRoof), fromAbove), lines: outline, running: running.length > MOST ? [] : running, dimensions: planDimensions(plan), handles: roof.shape === 'hip' ? [eaveHandle(plan)] : [gableHandle(plan), eaveHandle(plan)] })
+  return drawn('roof-plan', { patches: seen(frame.members.filter(ofRoof), fromAbove), lines: outline, running: running.length > MOST ? [] : running, dimensions: planDimensions(plan), handles: [...roof.shape === 'hip' ? [eaveHandle(plan)] : [gableHandle(plan), eaveHandle(plan)], ...openings.flatMap(each => each.handles)], labels: openings.map(each => each.label) })
+}
+
+/** The openings as framed, with rings that move them along the slope's wall and up from it. */
+function openingsDrawn({ design, frame }: Plan): { readonly handles: readonly Handle[], readonly label: Label }[] {
+  const eaves = partedEaves(design, frame.roof.eaves)
+  return design.roof.openings.flatMap(({ kind, slope, at, up, length }, i) => {
+    const eave = kind === 'stair' ? frame.roof.eaves.find(each => each.slope.side === 'south') : design.roof.shape === 'single-slope' ? eaves[0] : eaves.find(each => each.slope.side === slope)
+    if (!eave || !frame.members.some(({ id }) => id.startsWith(`roof/opening/${i + 1}/`))) return []
+    const { normal, offset } = eave.slope.wallOutside
+    const level = kind === 'stair' ? length : length * eave.slope.roofTop.normal.z
+    const place = (along: number, inward: number): Point => Math.abs(normal.y) > 0.5 ? { x: along, y: normal.y * (offset - inward) } : { x: normal.x * (offset - inward), y: along }
+    const inward: Point = { x: -normal.x + 0, y: -normal.y + 0 }
+    return [{
+      label: { at: place(at, up + level / 2), text: `${i + 1}` },
+      handles: [
+        { field: `roof.openings.${i}.at` as const, at: place(at, up + level * 0.75), along: Math.abs(normal.y) > 0.5 ? { x: 1, y: 0 } : { x: 0, y: 1 }, gain: 1 },
+        { field: `roof.openings.${i}.up` as const, at: place(at, up), along: inward, gain: 1 },
+      ],
+    }]
+  })
 }
 
 /** More marks than this can't be read under a drawing; they are on the plates. */

@@ -9,13 +9,14 @@ import { cutOrders, type Member } from './member'
 import { type Memory, newMemory } from './memory'
 import type { Problem } from './problem'
 import type { Rect } from './rect'
-import { frameRoof, type RoofDatum, type RoofLumber, roofShapes } from './roof'
+import { type Bearer, frameRoof, type RoofDatum, type RoofLumber, roofShapes } from './roof'
 import { finishWalls } from './walls/finish'
+import { notchProblem } from './walls/gable-studs'
 import { rafterLine, ridgeHangs, type RoofLine } from './walls/roof-line'
 import type { StackLines } from './walls/places'
-import { frameWalls } from './walls/walls'
+import { frameWalls, partitionProblems } from './walls/walls'
 import type { RoughOpening } from './walls/openings'
-import type { PerWall, Wall } from './walls/wall'
+import { partitionLines, type PerWall, type Wall } from './walls/wall'
 
 /** A design as placed, cut boards, and what they stand on; with what could not be framed, and the planes it was framed by. */
 export interface Frame {
@@ -54,20 +55,27 @@ export function frame(asked: Design, memory: Memory = newMemory()): Frame {
   const some = (name: string | null | undefined): Section | null => name ? section(name) : null
   const ply = section(design.roof.ridge)
   const beamed = design.roof.shape === 'gable' && design.roof.beam ? { ...ply, thickness: ply.thickness * design.roof.beam.plies } : ply
-  const lumber: RoofLumber = { rafter: section(design.roof.rafter), ridge: beamed, ply: section(design.roof.ridge), post: section(design.roof.beam?.post ?? design.walls.posts.post), hip: section(design.roof.hip.section ?? design.roof.ridge), plate, ties: { rafter: some(ties.rafter?.section), collar: some(ties.collar?.section), ceiling: some(ties.ceiling?.section) }, fascia: { sub: some(fascia.sub), face: some(fascia.face) }, slat: section(design.walls.slats.section), finish: some(design.roof.tails.finish), soffit: some(design.roof.soffit?.section), lookout: section(design.roof.ends.lookout), barge: some(design.roof.ends.barge) }
+  const lumber: RoofLumber = { rafter: section(design.roof.rafter), ridge: beamed, ply: section(design.roof.ridge), post: section(design.roof.beam?.post ?? design.walls.posts.post), hip: section(design.roof.hip.section ?? design.roof.ridge), plate, ties: { rafter: some(ties.rafter?.section), collar: some(ties.collar?.section), ceiling: some(ties.ceiling?.section) }, fascia: { sub: some(fascia.sub), face: some(fascia.face) }, purlin: some(design.roof.purlins?.section), strut: some(design.roof.purlins?.brace), slat: section(design.walls.slats.section), finish: some(design.roof.tails.finish), soffit: some(design.roof.soffit?.section), lookout: section(design.roof.ends.lookout), barge: some(design.roof.ends.barge) }
   const below = memory.last('below', [design.base, design.floor, design.site, design.footprint, design.lumber, design.units], () => frameBelow(design, section))
   const { walls: wallsAsked, footprint, base, units } = design
   const lines = memory.last('lines', [below.floor, footprint, design.roof.spacing, design.roof.rafter, design.roof.shape, design.lumber], () => stackLines(design, below.floor, lumber.rafter))
   const under = (side: SideName): number => underTails(below.floor, design, side)
-  const roof = frameRoof(design, lumber, { south: under('south'), east: under('east'), north: under('north'), west: under('west') })
+  const bearers = design.roof.purlins ? bearersOf(design, plate) : []
+  const roof = frameRoof(design, lumber, bearers, { south: under('south'), east: under('east'), north: under('north'), west: under('west') })
   const line = rafterLine(roof.datum, lumber.ridge)
   // only walls that reach up to the roof are framed anew with it
   const toRoof = roof.orders.length > 0 && design.roof.shape !== 'hip' && (beamOf(design) !== null || wallsAsked.gables === 'raked' || sideNames.some(side => wallsAsked.sides[side].step))
   const walls = memory.last('walls', [wallsAsked, footprint, base, design.lumber, units, wallsAsked.stack === 'own' ? null : lines, design.roof.shape, toRoof && design.roof], () => frameWalls(design, plate, section, lines, toRoof ? line : null))
-  const finished = finishWalls({ design, stud: plate, line, brace: section(braceOf[units]), slat: section(wallsAsked.slats.section), lines, memory, roof: roof.datum, framed: roof.orders.length > 0, drop: wall => dropOf(design, below.floor, wall) }, walls.framed)
+  const finished = finishWalls({ design, stud: plate, line, brace: section(braceOf[units]), slat: section(wallsAsked.slats.section), rafter: lumber.rafter, lines, memory, roof: roof.datum, framed: roof.orders.length > 0, drop: wall => dropOf(design, below.floor, wall) }, walls.framed)
   const { members, refused } = cutOrders([...below.base.orders, ...(below.floor?.orders ?? []), ...finished.orders, ...roof.orders], memory)
-  const problems: Problem[] = [...below.problems, ...walls.problems, ...roof.problems, ...(roof.orders.length ? beamProblems(design, line, ply.depth) : []), ...refused.map(({ id, fault }): Problem => ({ code: 'not-cut', path: '', member: id, fault }))]
+  const problems: Problem[] = [...below.problems, ...walls.problems, ...roof.problems, ...(roof.orders.length ? [...beamProblems(design, line, ply.depth), ...notchProblems(design, lumber, roof.datum)] : []), ...refused.map(({ id, fault }): Problem => ({ code: 'not-cut', path: '', member: id, fault }))]
   return { design, members, problems, walls: walls.walls, openings: walls.openings, looseJoints: finished.loose, braces: finished.braces, roof: roof.datum, lumber, floor: below.floor, base: below.base, ground: below.ground, outline: below.outline }
+}
+
+/** Partitions along the building that stand, for braces to stand on. */
+function bearersOf(design: Design, plate: Section): Bearer[] {
+  const lost = partitionProblems(design, plate).map(problem => problem.number)
+  return partitionLines(design, plate).filter(({ along }, i) => along === 'x' && !lost.includes(i + 1)).map(({ low, height }) => ({ y: { from: low, to: low + plate.depth }, top: height }))
 }
 
 const beamOf = ({ roof }: Design): Design['roof']['beam'] => roof.shape === 'gable' ? roof.beam : null
@@ -79,6 +87,12 @@ function beamProblems(design: Design, line: RoofLine, depth: number): Problem[] 
   if (open) return [{ code: 'beam-unborne', path: `walls.sides.${open}.build` }]
   if (design.walls.gables === 'open') return [{ code: 'beam-unborne', path: 'walls.gables' }]
   return ridgeHangs(line) ? [] : [{ code: 'beam-shallow', path: 'roof.ridge', least: depth + line.ridge.bottom - line.under(line.middle) }]
+}
+
+/** Why gable studs end under the rafters that are asked to be notched behind them; what holds for both ends is said once. */
+function notchProblems(design: Design, { plate, rafter }: RoofLumber, roof: RoofDatum): Problem[] {
+  const [west, east] = [notchProblem(design, 'west', plate, rafter, roof), notchProblem(design, 'east', plate, rafter, roof)]
+  return [west, west?.code === 'gable-notch-thin' ? null : east].filter(each => each !== null)
 }
 
 /** What diagonals are sawn from (common practice, no source). */

@@ -24,7 +24,8 @@ export function withLayout(fixed: readonly Stretch[], centres: readonly number[]
 
 const overlap = (a: Stretch, b: Stretch): boolean => a.from < b.to - 1e-6 && b.from < a.to - 1e-6
 
-function clearOf(wanted: Stretch, centre: number, taken: readonly Stretch[], thickness: number): Stretch | null {
+/** Where a member goes that is wanted at a place: there, against one in its way, or nowhere. */
+export function clearOf(wanted: Stretch, centre: number, taken: readonly Stretch[], thickness: number): Stretch | null {
   const hit = taken.find(each => overlap(each, wanted))
   if (!hit) return wanted
   if (centre > hit.from - 1e-6 && centre < hit.to + 1e-6) return null

@@ -4,7 +4,7 @@ import { type Design, newDesign, readDesign, type Roof, usualSheathing } from '.
 import { INCH } from '../measure'
 import { cardOf, plan } from '../plan'
 import { find, inches, longOf, reach } from '../testing/reading'
-import { clashes } from '../testing/solids'
+import { clashes, touching } from '../testing/solids'
 import { frame } from './index'
 
 const base = newDesign('a', 'imperial')
@@ -148,6 +148,45 @@ describe('blocks between the rafters', () => {
     const block = built.pieces.find(piece => piece.role === 'roof-block')
     const card = block && cardOf(built, block)
     expect(card?.figures.find(figure => figure.name === 'vents')).toMatchObject({ value: 2, from: { hole: 2 * INCH } })
+  })
+})
+
+describe('gable studs notched behind the end rafters, worked by hand', () => {
+  const [plain, notched] = [made({}, { gables: 'studs' }), made({}, { gables: 'notched' })]
+  const studs = (of: typeof plain) => of.members.filter(({ id }) => id.startsWith('walls/west/gable/'))
+
+  // both long points stand at the stud's upper side: one under the rafter, one level with its top, 5 1/2 sec higher plumb
+  test('each runs on to the rafters\' upper edges, two inches of it behind the rafter\'s 1 1/2', () => {
+    const beside = studs(notched).filter(each => !/\/4$/.test(each.id))
+    expect(beside.length).toBeGreaterThan(3)
+    for (const each of beside.filter(member => reach(member, 'y')[1] as number < 47)) {
+      expect(longOf(each) - longOf(find(plain, each.id))).toBeCloseTo(5.5 * sec, 3)
+      expect(reach(each, 'z')[1]).toBeCloseTo(84 + lift + (reach(each, 'y')[1] as number) / 2, 3)
+      const rafter = find(notched, 'roof/south/rafter/1')
+      // the rafter bears on the notch's floor, as deep as it is thick, seen from above
+      expect(touching(rafter, each) / INCH ** 2).toBeCloseTo(1.5 * 1.5, 2)
+    }
+    expect(clashes(notched.members)).toEqual([])
+  })
+
+  test('their common difference is the spacing times 6 in 12', () => {
+    const built = plan(shed({}, { gables: 'notched' }))
+    const piece = built.pieces.find(each => each.role === 'gable-stud')
+    expect(piece && cardOf(built, piece).figures.find(figure => figure.name === 'common-difference')?.value).toBeCloseTo(8 * INCH, 6)
+  })
+
+  test('lookouts end them lower, and walls too thin for the notch are said', () => {
+    const under = made({ ends: { ...ends, hold: 'lookouts' } }, { gables: 'notched', sheathing: usualSheathing.imperial })
+    const [stud] = studs(under)
+    expect(reach(stud, 'z')[1]).toBeCloseTo(84 + lift + (reach(stud, 'y')[1] as number) / 2 - 1.5 * sec, 3)
+    expect(clashes(under.members)).toEqual([])
+    const thin = frame({ ...shed({ rafter: '47x125' }, { gables: 'notched', stud: '38x63' }) })
+    expect(thin.problems).toEqual([{ code: 'gable-notch-thin', path: 'walls.gables', left: 16, least: 20 }])
+    expect(clashes(thin.members)).toEqual([])
+    // 142 in from the west: its face 2 1/4 in from the end, inside the 3 1/2 of the wall
+    const close = frame(shed({ spacing: 35.5 * INCH }, { gables: 'notched' }))
+    expect(close.problems).toEqual([{ code: 'gable-notch-blocked', path: 'walls.gables', side: 'east' }])
+    expect(clashes(close.members)).toEqual([])
   })
 })
 

@@ -23,6 +23,20 @@ export type Problem =
   | { readonly code: 'soffit-too-high', readonly path: 'roof.overhang.eave', readonly side: SideName, readonly by: number }
   | { readonly code: 'ends-no-room', readonly path: 'roof.overhang.gable', readonly least: number }
   | { readonly code: 'lookout-too-thick', readonly path: 'roof.ends.lookout', readonly most: number }
+  | { readonly code: 'roof-opening-no-slope', readonly path: `roof.openings.${number}.slope`, readonly number: number, readonly side: SideName }
+  | { readonly code: 'roof-opening-too-big', readonly path: `roof.openings.${number}.${'width' | 'length'}`, readonly number: number, readonly most: number }
+  | { readonly code: 'stair-too-big', readonly path: `roof.openings.${number}.${'width' | 'length'}`, readonly number: number, readonly most: number }
+  | { readonly code: 'roof-opening-no-room', readonly path: `roof.openings.${number}.${'at' | 'up'}`, readonly number: number, readonly least: number, readonly most: number }
+  | { readonly code: 'stair-no-room', readonly path: `roof.openings.${number}.${'at' | 'up'}`, readonly number: number, readonly least: number, readonly most: number }
+  | { readonly code: 'roof-openings-meet', readonly path: `roof.openings.${number}.at`, readonly number: number, readonly other: number }
+  | { readonly code: 'stair-no-joists', readonly path: `roof.openings.${number}.kind`, readonly number: number }
+  | { readonly code: 'stair-meets-stair' | 'stair-meets-tie' | 'stair-not-doubled', readonly path: `roof.openings.${number}.at`, readonly number: number }
+  | { readonly code: 'gable-notch-thin', readonly path: 'walls.gables', readonly left: number, readonly least: number }
+  | { readonly code: 'gable-notch-blocked', readonly path: 'walls.gables', readonly side: SideName }
+  | { readonly code: 'purlin-unborne', readonly path: 'roof.purlins' }
+  | { readonly code: 'purlin-too-low', readonly path: 'roof.purlins', readonly side: SideName, readonly by: number }
+  | { readonly code: 'purlin-meets-tie', readonly path: 'roof.purlins', readonly side: SideName }
+  | { readonly code: 'purlin-brace-flat', readonly path: 'roof.purlins', readonly side: SideName, readonly angle: number, readonly least: number, readonly most: number }
   | { readonly code: 'gable-over-eaves', readonly path: `walls.sides.${SideName}.height`, readonly side: SideName, readonly most: number }
   | { readonly code: 'slope-falls', readonly path: `walls.sides.${SideName}.height`, readonly side: SideName, readonly least: number }
   | { readonly code: 'slope-steep', readonly path: `walls.sides.${SideName}.height`, readonly side: SideName, readonly most: number }

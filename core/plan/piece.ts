@@ -28,7 +28,7 @@ export interface Piece {
 
 /** The letter a role's marks begin with. */
 export const letters: Record<Role, string> = {
-  'rafter': 'R', 'hip': 'HR', 'jack-rafter': 'JR', 'fly-rafter': 'FR', 'rung': 'LR', 'lookout': 'LO', 'barge': 'BB', 'roof-block': 'RK', 'finish-board': 'FB', 'soffit-ledger': 'SG', 'soffit-joist': 'SJ', 'ceiling-joist': 'CJ', 'ridge': 'RB', 'ridge-beam': 'GB', 'ridge-post': 'GP', 'rafter-tie': 'RT', 'collar-tie': 'CT', 'sub-fascia': 'SF', 'fascia': 'FA', 'bottom-plate': 'BP', 'top-plate': 'TP', 'stud': 'S', 'king': 'KS', 'jack': 'JS', 'cripple': 'C', 'header': 'H', 'packing': 'HP', 'sill': 'SL', 'gable-stud': 'GS', 'wall-sheet': 'W', 'brace': 'BR', 'wall-post': 'WP', 'wall-beam': 'WB', 'knee': 'KB', 'slat': 'ST', 'rim': 'RM', 'joist': 'J', 'floor-header': 'FH', 'block': 'K', 'deck-sheet': 'D', 'deck-board': 'DB',
+  'rafter': 'R', 'cripple-rafter': 'CR', 'roof-header': 'RH', 'stair-header': 'CH', 'purlin': 'PN', 'purlin-brace': 'PB', 'hip': 'HR', 'jack-rafter': 'JR', 'fly-rafter': 'FR', 'rung': 'LR', 'lookout': 'LO', 'barge': 'BB', 'roof-block': 'RK', 'finish-board': 'FB', 'soffit-ledger': 'SG', 'soffit-joist': 'SJ', 'ceiling-joist': 'CJ', 'ridge': 'RB', 'ridge-beam': 'GB', 'ridge-post': 'GP', 'rafter-tie': 'RT', 'collar-tie': 'CT', 'sub-fascia': 'SF', 'fascia': 'FA', 'bottom-plate': 'BP', 'top-plate': 'TP', 'stud': 'S', 'king': 'KS', 'jack': 'JS', 'cripple': 'C', 'header': 'H', 'packing': 'HP', 'sill': 'SL', 'gable-stud': 'GS', 'wall-sheet': 'W', 'brace': 'BR', 'wall-post': 'WP', 'wall-beam': 'WB', 'knee': 'KB', 'slat': 'ST', 'rim': 'RM', 'joist': 'J', 'floor-header': 'FH', 'block': 'K', 'deck-sheet': 'D', 'deck-board': 'DB',
   'border': 'BT', 'skid': 'SK', 'beam': 'BM', 'post': 'P',
 }
 

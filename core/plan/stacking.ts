@@ -1,4 +1,4 @@
-import { isSide } from '../design'
+import { type Design, isSide } from '../design'
 import type { Member, Wall } from '../frame'
 import { INCH } from '../measure'
 import { stretchOf } from './marked-pair'
@@ -10,8 +10,12 @@ export interface Stacked { readonly member: string, readonly at: number, readonl
 /** mm from a stud's middle within which a member stands over or under it: IRC R602.3.2 (from memory). */
 export const STACKED = INCH
 
-/** Whether a rafter stands on an eave wall: those and the jacks of its slope, or all of a single one. */
-const onWall = ({ id, role }: Pick<Member, 'id' | 'role'>, wall: string): boolean => (role === 'rafter' || role === 'jack-rafter') && (id.startsWith(`roof/${wall}/`) || id.startsWith('roof/rafter/'))
+/** Whether a rafter stands on an eave wall: those, the jacks and the lower parts of parted ones of its slope, or, of a single one, all but what ends short of it. */
+export function standsOn({ roof }: Pick<Design, 'roof'>, { id, role }: Pick<Member, 'id' | 'role'>, wall: string): boolean {
+  if (role !== 'rafter' && role !== 'jack-rafter' && role !== 'cripple-rafter') return false
+  if (roof.shape !== 'single-slope') return id.startsWith(`roof/${wall}/`) && !id.includes('/upper/')
+  return role === 'rafter' || id.startsWith(roof.high === wall ? 'roof/upper/' : 'roof/rafter/')
+}
 
 /** Joists under a wall and rafters over it that cross it, each with how far it is from a stud; rising. */
 export function stackingOf({ frame, design }: Pick<Plan, 'frame' | 'design'>, wall: Wall): { readonly joists: readonly Stacked[], readonly rafters: readonly Stacked[] } {
@@ -27,6 +31,6 @@ export function stackingOf({ frame, design }: Pick<Plan, 'frame' | 'design'>, wa
   const bays = (frame.floor?.bays ?? []).filter(bay => bay.id !== 'porch' && bay.joists !== along).map(bay => bay.id)
   return {
     joists: read(frame.members.filter(({ id, role }) => role === 'joist' && bays.some(bay => id.startsWith(`${bay}/joist/`)))),
-    rafters: read(frame.roof.eaves.some(eave => eave.slope.side === wall.name) ? frame.members.filter(member => onWall(member, wall.name)) : []),
+    rafters: read(frame.roof.eaves.some(eave => eave.slope.side === wall.name) ? frame.members.filter(member => standsOn(design, member, wall.name)) : []),
   }
 }

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { type Base, baseKinds, beamJoints, bracings, type Design, type Floor, gableHolds, hipEdges, layouts, newDesign, openingKinds, plateBlocks, type Seat, sheetTops, sheetWays, stacks, standsOnDeck, tailEnds, usualBase, usualBoards, usualFloors, usualOpening, usualSite, type WallOpening, type Walls } from '../design'
+import { type Base, baseKinds, beamJoints, bracings, type Design, type Floor, gableHolds, hipEdges, layouts, newDesign, openingKinds, plateBlocks, roofOpeningKinds, type Seat, sheetTops, sheetWays, stacks, standsOnDeck, tailEnds, usualBase, usualBoards, usualFloors, usualOpening, usualSite, type WallOpening, type Walls } from '../design'
 
 const between = (min: number, max: number) => fc.double({ min, max, noNaN: true })
 
@@ -17,19 +17,22 @@ const tie = fc.option(fc.record({ section: fc.constantFrom('2x4', '2x6', '38x89'
 const roofParts = fc.record({
   tail: fc.constantFrom(...tailEnds), tails: fc.record({ face: between(30, 120), wild: fc.constantFrom(0, 0, 150), finish: fc.constantFrom(null, '1x6', '22x150') }), soffit: fc.option(fc.record({ section: fc.constantFrom('2x4', '38x63') })),
   ends: fc.record({ hold: fc.constantFrom(...gableHolds), spacing: between(300, 700), lookout: fc.constantFrom('2x4', '38x89'), barge: fc.constantFrom(null, '1x8', '22x150') }),
+  purlins: fc.option(fc.record({ section: fc.constantFrom('2x4', '2x6'), brace: fc.constantFrom('2x4', '38x63'), spacing: between(700, 2000) })),
   blocking: fc.record({ plate: fc.constantFrom(...plateBlocks), vents: fc.constantFrom(0 as const, 2 as const), hole: fc.constant(50), rows: fc.constantFrom(0 as const, 1 as const, 2 as const) }),
 })
+/** Openings as shares of the building, some where they can't be. */
+const roofOpening = fc.record({ kind: fc.constantFrom(...roofOpeningKinds), slope: fc.constantFrom('south' as const, 'north' as const), at: between(0.1, 0.9), up: between(0.15, 0.4), width: between(160, 900), length: between(160, 900), plies: fc.constantFrom(1 as const, 2 as const) })
 const layout = fc.constantFrom(...layouts)
 /** What walls may have besides; a plain wall more often than not. */
 const further = () => fc.record({
-  layouts: fc.record({ south: layout, east: layout, north: layout, west: layout }), uneven: fc.option(between(-700, 700)), gableLower: fc.option(between(0, 500)), stack: fc.constantFrom(...stacks), bracing: fc.constantFrom(...bracings), gables: fc.constantFrom('studs' as const, 'studs' as const, 'raked' as const, 'raked' as const, 'open' as const), step: fc.option(fc.record({ at: between(0.1, 0.9), by: between(-500, 500) })),
+  lights: fc.array(roofOpening, { maxLength: 2 }), layouts: fc.record({ south: layout, east: layout, north: layout, west: layout }), uneven: fc.option(between(-700, 700)), gableLower: fc.option(between(0, 500)), stack: fc.constantFrom(...stacks), bracing: fc.constantFrom(...bracings), gables: fc.constantFrom('studs' as const, 'notched' as const, 'raked' as const, 'raked' as const, 'open' as const), step: fc.option(fc.record({ at: between(0.1, 0.9), by: between(-500, 500) })),
   longest: fc.constantFrom(2400, 3000, 4876.8), built: fc.array(fc.constantFrom('studs' as const, 'studs' as const, 'posts' as const), { minLength: 4, maxLength: 4 }), covered: fc.array(fc.constantFrom('sheets' as const, 'sheets' as const, 'slats' as const, 'open' as const), { minLength: 4, maxLength: 4 }), joint: fc.constantFrom(...beamJoints), knee: fc.constantFrom(0, 600),
   shape: fc.constantFrom('gable' as const, 'gable' as const, 'single-slope' as const, 'hip' as const), northRise: fc.option(between(2.5, 20), { freq: 2 }), peakAt: fc.option(between(0.3, 0.7), { freq: 2 }), edge: fc.constantFrom(...hipEdges), hip: fc.constantFrom(null, '2x8', '2x6'), squared: fc.boolean(), beam: fc.option(fc.record({ plies: fc.constantFrom(1 as const, 2 as const, 3 as const), post: fc.constantFrom('4x4', '89x89'), spacing: between(900, 3000) }), { freq: 2 }), high: fc.constantFrom('north' as const, 'south' as const), over: fc.option(noneOr(450)), ties: fc.record({ rafter: tie, collar: tie, ceiling: tie }), parts: fc.option(roofParts, { freq: 3 }), fascia: fc.record({ sub: fc.constantFrom(null, '2x6', '38x140'), face: fc.constantFrom(null, '1x6', '22x150') }),
   sheathing: fc.option(fc.record({ thickness: between(9, 18), way: fc.constantFrom(...sheetWays), top: fc.constantFrom(...sheetTops), drop: noneOr(250), wide: fc.constantFrom(1200, 1219.2) })),
 })
 
 function furtherOf(more: ReturnType<typeof further> extends fc.Arbitrary<infer T> ? T : never, { height, width }: { readonly height: number, readonly width: number }): Partial<Walls> {
-  const { layouts: from, uneven, gableLower, step, sheathing, shape: _shape, high: _high, northRise: _northRise, peakAt: _peakAt, edge: _edge, hip: _hip, squared: _squared, beam: _beam, parts: _parts, over: _over, ties: _ties, fascia: _fascia, built, covered, joint, knee, ...rest } = more
+  const { layouts: from, uneven, gableLower, step, sheathing, shape: _shape, high: _high, northRise: _northRise, peakAt: _peakAt, edge: _edge, hip: _hip, squared: _squared, beam: _beam, lights: _lights, parts: _parts, over: _over, ties: _ties, fascia: _fascia, built, covered, joint, knee, ...rest } = more
   const side = (i: number, name: keyof typeof from, own: number | null) => ({ layout: from[name], height: own, step: name === 'east' && step ? { at: step.at * width, height: Math.max(400, height + step.by) } : null, build: built[i] ?? 'studs', cover: covered[i] ?? 'sheets' })
   const north = uneven === null ? null : Math.max(400, height + uneven)
   const west = gableLower === null ? null : Math.max(400, Math.min(height, north ?? height) - gableLower)
@@ -58,14 +61,14 @@ export const gableSheds: fc.Arbitrary<Design> = fc.record({
 
 /** Random sheds of every roof shape, whose walls have layouts, heights, diagonals and sheets of their own. */
 export const furnishedSheds: fc.Arbitrary<Design> = fc.record({ shed: gableSheds, more: further() }).map(({ shed, more }) => {
-  const { shape, high, ties, fascia, northRise, peakAt, edge, hip, squared, beam, parts } = more
+  const { shape, high, ties, fascia, northRise, peakAt, edge, hip, squared, beam, parts, lights } = more
   const walls = { ...shed.walls, ...furtherOf(more, { height: shed.walls.height, width: shed.footprint.width }) }
   // a hip roof stands on four walls of one height, and its length is its span or more
   const level = Object.fromEntries(Object.entries(walls.sides).map(([name, side]) => [name, { ...side, height: null, step: null }])) as Walls['sides']
   const [short, long] = [Math.min(shed.footprint.length, shed.footprint.width), Math.max(shed.footprint.length, shed.footprint.width)]
   return {
     ...shed, footprint: shape === 'hip' ? { width: short, length: squared ? short : long + 100 } : shed.footprint, walls: shape === 'hip' ? { ...walls, sides: level } : walls,
-    roof: { ...shed.roof, shape, high, ties, fascia, overhang: { ...shed.roof.overhang, high: more.over }, northPitch: northRise === null ? null : { rise: northRise, run: 12 }, peak: { at: peakAt === null ? null : peakAt * shed.footprint.width, height: null }, hip: { edge, section: hip }, beam: parts ? beam : null, ...parts },
+    roof: { ...shed.roof, shape, high, ties, fascia, overhang: { ...shed.roof.overhang, high: more.over }, northPitch: northRise === null ? null : { rise: northRise, run: 12 }, peak: { at: peakAt === null ? null : peakAt * shed.footprint.width, height: null }, hip: { edge, section: hip }, beam: parts ? beam : null, openings: lights.map(each => ({ ...each, at: each.at * shed.footprint.length, up: each.up * shed.footprint.width })), ...parts },
   }
 })
 

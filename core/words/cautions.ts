@@ -19,6 +19,12 @@ export function sayCaution({ code, numbers, names }: Caution, units: Units): str
     case 'low-pitch': return `The slope of ${formatAngle(n('angle'))} is below 3 in 12: a ridge board no longer holds and the ridge must be a beam on posts. Ask an engineer or the building department.`
     case 'beam-unchecked': return `The ridge is a beam: with posts up to ${mm('spacing')} apart it carries half of the roof. Have its depth and plies, its posts and what they stand on checked by an engineer or the building department.`
     case 'beam-on-header': return `The ridge beam comes down over an opening in the ${named('wall')} wall: a point load on its header. Move the opening from under the ridge, or have the header checked for it.`
+    case 'purlin-shallow': return `The purlins are ${mm('depth')} deep; customarily they are no shallower than the rafters they hold, ${mm('limit')}. Use a deeper board.`
+    case 'purlin-brace-long': return `A purlin brace is ${mm('length')} long; past ${mm('limit')} it customarily needs a second board nailed along it, or a shorter reach.`
+    case 'purlin-braces-far': return `The purlin's braces stand up to ${mm('apart')} apart; ${mm('limit')} is customary. Space them closer.`
+    case 'opening-single': return `Opening ${n('number')} is ${mm('width')} wide: past ${mm('limit')} its headers and the rafters beside it are customarily doubled. Frame it with two boards.`
+    case 'opening-hangers': return `The headers of opening ${n('number')} span ${mm('width')}: past ${mm('limit')} they customarily hang in metal hangers, and their size is yours to have checked.`
+    case 'flue-clear': return `Opening ${n('number')} is for a flue: keep all wood as far from it as its maker and local code say, with a firestop where it passes the ceiling.`
     case 'no-ties': return 'No rafter ties are framed: under load the rafters push the walls apart. Add ties in the bottom third, or make the ridge a beam held at its ends; local code and an engineer decide.'
     case 'ties-high': return `The rafter ties lie ${mm('height')} over the plate, above the lower third (${mm('limit')}) where they customarily hold the walls. Lower them, or have the rafters checked.`
     case 'collars-low': return `The collar ties lie ${mm('height')} over the plate, below the upper third (${mm('limit')}). Down there they are neither collar ties nor rafter ties; raise them.`

@@ -1,4 +1,4 @@
-import type { BaseKind, FindKind, OpeningKind } from '../design'
+import type { BaseKind, FindKind, OpeningKind, RoofOpeningKind } from '../design'
 import { FOOT, type Units } from '../measure'
 
 export const baseWords: Record<BaseKind, string> = { border: 'Timber border', skids: 'Skids', blocks: 'Concrete blocks', posts: 'Posts in the ground', piers: 'Piers', slab: 'Slab' }
@@ -10,4 +10,5 @@ export const findWords: Record<FindKind, string> = {
 /** An area given in m²: square feet, or square metres. */
 export const sayArea = (m2: number, units: Units): string => units === 'imperial' ? `${(m2 / (FOOT / 1000) ** 2).toFixed(0)} ft²` : `${m2.toFixed(1)} m²`
 
+export const roofOpeningWords: Record<RoofOpeningKind, string> = { light: 'Roof light', flue: 'Flue', stair: 'Stair' }
 export const openingWords: Record<OpeningKind, string> = { 'door': 'Door', 'window': 'Window', 'garage-door': 'Garage door', 'panel': 'Fixed panel', 'vent': 'Vent', 'salvaged': 'Salvaged unit' }

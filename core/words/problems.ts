@@ -1,6 +1,6 @@
 import type { BoardFault } from '../board'
 import type { Problem } from '../frame'
-import type { Units } from '../measure'
+import { formatAngle, type Units } from '../measure'
 import { sayLength } from './measures'
 
 /** Why the building can't be framed as drawn, and what to change. */
@@ -27,6 +27,21 @@ export function sayProblem(problem: Problem, units: Units): string {
     case 'soffit-too-high': return `The soffit on the ${problem.side} would lie ${mm(problem.by)} too near the plate's top. Use more overhang, a steeper roof or deeper tails.`
     case 'ends-no-room': return `The overhang at the gables leaves no room for a fly rafter. Make it at least ${mm(problem.least)}.`
     case 'lookout-too-thick': return `The lookouts would take more than half of the end rafters. Use lookouts of ${mm(problem.most)} at most, or deeper rafters.`
+    case 'roof-opening-no-slope': return `Opening ${problem.number} is in the ${problem.side} slope, and this roof has none there. Put it in the south or the north slope.`
+    case 'roof-opening-too-big': case 'stair-too-big': return problem.most <= 0 ? `There is no room for opening ${problem.number} here. Put it elsewhere, or take it away.` : `Opening ${problem.number} leaves no room for its headers or the doubled boards beside it. Make its ${problem.path.endsWith('width') ? 'width' : 'length'} ${mm(problem.most)} at most.`
+    case 'roof-opening-no-room': return problem.path.endsWith('at') ? `Opening ${problem.number} leaves no room for the doubled rafters beside it. Put its middle between ${mm(problem.least)} and ${mm(problem.most)}.` : `Opening ${problem.number} leaves no room for its headers. Put its lower edge between ${mm(problem.least)} and ${mm(problem.most)} from the outside of the wall.`
+    case 'roof-openings-meet': return `Opening ${problem.number} would share its trimmers with opening ${problem.other}. Move one along the slope's wall.`
+    case 'stair-no-joists': return `Opening ${problem.number} is for a stair, and there are no ceiling joists it could open. Frame ceiling joists, or take it away.`
+    case 'stair-no-room': return problem.path.endsWith('at') ? `Opening ${problem.number} leaves no joist whole on one side. Put its middle between ${mm(problem.least)} and ${mm(problem.most)}.` : `Opening ${problem.number} would run into the rafters. Put its south edge between ${mm(problem.least)} and ${mm(problem.most)} from the outside of the south wall.`
+    case 'stair-meets-stair': return `Opening ${problem.number} would share its joists with another stair. Move one of them.`
+    case 'stair-meets-tie': return `Ties cross opening ${problem.number} at the height of its ceiling joists. Move the ties up or leave them out; ceiling joists from plate to plate do their work.`
+    case 'stair-not-doubled': return `Beside opening ${problem.number} a rafter leaves no room to double the joist. Move it a bay along, or frame it with single boards.`
+    case 'gable-notch-thin': return `Behind the end rafters ${mm(problem.left)} would be left of the notched gable studs, less than ${mm(problem.least)}. Let them end under the rafters, or use deeper studs.`
+    case 'gable-notch-blocked': return `Beside the ${problem.side} end rafter another stands within the wall's depth, where notched gable studs would run up: there they end under the rafters. Change the rafter spacing or move what it makes room for.`
+    case 'purlin-unborne': return 'Purlin braces have nothing to stand on. Put a partition along the building on the Walls bench, or leave the purlins out.'
+    case 'purlin-too-low': return `The ${problem.side} slope's purlin would hang ${mm(problem.by)} below the partitions' tops. Use a shallower purlin, a steeper roof, or leave it out.`
+    case 'purlin-meets-tie': return `Ties or ceiling joists cross the ${problem.side} slope at its purlin's height. Move them, or leave the purlin out.`
+    case 'purlin-brace-flat': return `Braces of the ${problem.side} slope's purlin would lie at ${formatAngle(problem.angle)} to the nearest partition, flatter than 45°. Put a partition's middle between ${mm(problem.least)} and ${mm(problem.most)} from the south.`
     case 'gable-over-eaves': return `The ${problem.side} wall would stand into the rafters. Make it no higher than the lower eave wall, ${mm(problem.most)}.`
     case 'slope-falls': return `The ${problem.side} wall is the high one and the roof would hardly fall from it. Make it at least ${mm(problem.least)}.`
     case 'slope-steep': return `The ${problem.side} wall is so much higher that the roof would be steeper than 70°. Make it ${mm(problem.most)} at most.`

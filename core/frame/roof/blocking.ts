@@ -14,11 +14,11 @@ import { fallsOut, finishCuts } from './tails'
 /** Shortest block, mm. */
 const LEAST = 60
 
-/** Blocks between the rafters: over the plates, plumb or square to the slope, bevelled on top where the slope asks; and rows of them, square to the slope, between the walls and the ridge. */
-export function blockingOrders(design: Design, lumber: RoofLumber, datum: RoofDatum, taken: readonly Taken[]): Order[] {
+/** Blocks between the rafters: over the plates, plumb or square to the slope, bevelled on top where the slope asks; and rows of them, square to the slope, between the walls and the ridge, out of its openings. */
+export function blockingOrders(design: Design, lumber: RoofLumber, datum: RoofDatum, taken: readonly Taken[], openings: readonly Taken[]): Order[] {
   const { plate, rows } = design.roof.blocking
   const over = plate === 'none' || design.roof.seat.rule === 'none' ? [] : datum.eaves.flatMap(eave => plateBlocks(design, lumber, eave, taken))
-  return [...over, ...(rows === 0 ? [] : slopesOf(design, lumber, datum).flatMap(each => rowBlocks(design, lumber, each, rows, taken)))]
+  return [...over, ...(rows === 0 ? [] : slopesOf(design, lumber, datum).flatMap(each => rowBlocks(design, lumber, each, rows, [...taken, ...openings])))]
 }
 
 export const axisOf = ({ wallOutside: { normal } }: SlopeDatum): 'x' | 'y' => Math.abs(normal.y) > 0.5 ? 'x' : 'y'
@@ -50,7 +50,7 @@ function plateBlocks(design: Design, lumber: RoofLumber, { slope, rafters }: Eav
     const cut: BuildingCut[] = [{ kind: 'end', name: 'rip', plane: roofTop }, ...finish]
     // where the slope passes over it, a block is as deep as it is
     const reach = Math.min(top, height + lift + (rises ? rafter.thickness * Math.tan(radians(slope.angle)) : 0))
-    return bays(rafters, along, { from: height, to: reach }, taken).map((s, i) => block(`roof/${side}/block/${i + 1}`, rafter, along, s, foot, vec(0, 0, 1), out, cut))
+    return bays(rafters, along, { from: height, to: reach }, taken.filter(each => each.side === undefined || each.side === side)).map((s, i) => block(`roof/${side}/block/${i + 1}`, rafter, along, s, foot, vec(0, 0, 1), out, cut))
   }
   // square to the slope, its outer face through the plate's outer edge, bevelled below by the plate
   const way = downOf(roofTop)
@@ -61,7 +61,7 @@ function plateBlocks(design: Design, lumber: RoofLumber, { slope, rafters }: Eav
   const below: BuildingCut[] = [{ kind: 'end', name: 'rip', plane: { normal: vec(0, 0, -1), offset: -height } }]
   // at a high wall a block leans in over the plate: what stands out of the wall is cut plumb
   const face: BuildingCut[] = rises ? [] : [{ kind: 'end', name: 'rip', plane: wallOutside }]
-  return bays(rafters, along, { from: height, to: height + lift + rafter.thickness * sin }, taken).map((s, i) => block(`roof/${side}/block/${i + 1}`, rafter, along, s, foot, roofTop.normal, outward, [...below, ...face, ...finish]))
+  return bays(rafters, along, { from: height, to: height + lift + rafter.thickness * sin }, taken.filter(each => each.side === undefined || each.side === side)).map((s, i) => block(`roof/${side}/block/${i + 1}`, rafter, along, s, foot, roofTop.normal, outward, [...below, ...face, ...finish]))
 }
 
 /** A slope with rafters all along it from a low to a high line, level, along its fall; mm. */
@@ -98,6 +98,6 @@ function rowBlocks(design: Design, { rafter, plate, post }: RoofLumber, { name, 
     const face = add(low, scale(way, rafter.thickness / 2))
     if (face.z < Math.max(slope.height, 0)) return []
     const levels = [low, top].flatMap(p => [p.z - rafter.thickness, p.z + rafter.thickness])
-    return bays(rafters, along, { from: Math.min(...levels), to: Math.max(...levels) }, taken).map(s => ({ from: Math.max(s.from, inside.from), to: Math.min(s.to, inside.to) })).filter(s => s.to - s.from >= LEAST).map((s, i) => block(`roof/${name}/row/${k}/${i + 1}`, rafter, along, s, face, up, way, []))
+    return bays(rafters, along, { from: Math.min(...levels), to: Math.max(...levels) }, taken.filter(each => each.side === undefined || each.side === slope.side)).map(s => ({ from: Math.max(s.from, inside.from), to: Math.min(s.to, inside.to) })).filter(s => s.to - s.from >= LEAST).map((s, i) => block(`roof/${name}/row/${k}/${i + 1}`, rafter, along, s, face, up, way, []))
   })
 }

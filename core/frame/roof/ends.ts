@@ -134,7 +134,7 @@ function letIn(flank: Flank, at: number, lookout: Section): BuildingCut {
 function lookouts(design: Design, lumber: RoofLumber, { eaves }: RoofDatum, flank: Flank, end: End, taken: readonly Taken[]): Order[] {
   const { rafter, lookout } = lumber
   const fly = outermost(design, end, 0, rafter.thickness)
-  const rafters = eaves[0]?.rafters ?? []
+  const rafters = raftersOf(eaves, flank)
   const next = end === 'west' ? rafters[1] : rafters[rafters.length - 2]
   if (!next) return []
   return lookoutPlaces(design, lumber, flank).map((at, i) => {
@@ -145,6 +145,9 @@ function lookouts(design: Design, lumber: RoofLumber, { eaves }: RoofDatum, flan
     return across(`roof/${flank.name}/lookout/${end}/${i + 1}`, 'lookout', lookout, flank, at, end === 'west' ? { from: fly.to, to: inner } : { from: inner, to: fly.from }, true)
   })
 }
+
+/** Where a flank's rafters stand along the ridge. */
+const raftersOf = (eaves: RoofDatum['eaves'], { name }: Flank): readonly Stretch[] => (eaves.find(eave => eave.slope.side === name) ?? eaves[0])?.rafters ?? []
 
 /** Where lookouts lie: clear of blocks over the plates, where there are some. */
 function lookoutPlaces(design: Design, { lookout, rafter }: RoofLumber, flank: Flank): number[] {
@@ -164,10 +167,14 @@ function reachOf(flank: Flank, lookout: Section, at: number): Stretch {
 
 /** What lookouts take in the bays at the ends, for what is put between the rafters after them. */
 export function lookoutsTaken(design: Design, lumber: RoofLumber, datum: RoofDatum): Taken[] {
-  const rafters = datum.eaves[0]?.rafters ?? []
-  const [first, second, last, before] = [rafters[0], rafters[1], rafters[rafters.length - 1], rafters[rafters.length - 2]]
-  if (design.roof.ends.hold !== 'lookouts' || design.roof.shape === 'hip' || !first || !second || !last || !before) return []
-  return flanksOf(design, lumber, datum).flatMap(flank => lookoutPlaces(design, lumber, flank).flatMap((at): Taken[] => [{ from: first.to, to: second.from }, { from: before.to, to: last.from }].map(s => ({ along: 'x', s, z: reachOf(flank, lumber.lookout, at) }))))
+  if (design.roof.ends.hold !== 'lookouts' || design.roof.shape === 'hip') return []
+  return flanksOf(design, lumber, datum).flatMap((flank) => {
+    const rafters = raftersOf(datum.eaves, flank)
+    const [first, second, last, before] = [rafters[0], rafters[1], rafters[rafters.length - 1], rafters[rafters.length - 2]]
+    if (!first || !second || !last || !before) return []
+    const own = flank.name === 'south' || flank.name === 'north' ? { side: flank.name } as const : {}
+    return lookoutPlaces(design, lumber, flank).flatMap((at): Taken[] => [{ from: first.to, to: second.from }, { from: before.to, to: last.from }].map(s => ({ along: 'x', s, z: reachOf(flank, lumber.lookout, at), ...own })))
+  })
 }
 
 /** A board on the outermost rafter's face, its upper edge in the slope; where two slopes meet, to the middle of the ridge, and past the tails by what is nailed to them. */

@@ -7,6 +7,8 @@ import { fasciaOrders } from './fascia'
 import { finishBoardOrders } from './finish-boards'
 import { gable } from './gable'
 import { hip } from './hip'
+import { openingsTaken, roofOpeningProblems } from './openings'
+import { type Bearer, purlinOrders } from './purlins'
 import { singleSlope } from './single-slope'
 import { soffitOrders } from './soffit'
 import { tailShapeProblems } from './tails'
@@ -16,24 +18,27 @@ import type { RoofDatum, RoofFrame, RoofLumber, RoofShape, Under } from './shape
 export const roofShapes: Record<Design['roof']['shape'], RoofShape> = { 'gable': gable, 'single-slope': singleSlope, 'hip': hip }
 
 /** Frames a design's roof: its shape's own boards, and what every shape has along its eaves and over its gables. Parts that can't be as asked are left out and said. */
-export function frameRoof(whole: Design, all: RoofLumber, under: Under): RoofFrame {
+export function frameRoof(whole: Design, all: RoofLumber, bearers: readonly Bearer[], under: Under): RoofFrame {
   const shape = roofShapes[whole.roof.shape]
   const asked = shape.frame(whole, all)
-  const cant = asked.orders.length ? [...tailShapeProblems(whole, asked.datum, all), ...endProblems(whole, all, asked.datum)] : []
+  const cant = asked.orders.length ? [...tailShapeProblems(whole, asked.datum, all), ...endProblems(whole, all, asked.datum), ...roofOpeningProblems(whole, all, asked.datum)] : []
   const { design, lumber } = without(whole, all, cant)
   const made = cant.length ? shape.frame(design, lumber) : asked
   const problems = [...made.problems, ...tailProblems(design, lumber, made, under), ...cant]
   if (!made.orders.length) return { ...made, problems }
-  const { datum, taken = [] } = made
+  const { datum, taken = [], across = [] } = made
+  const purlins = purlinOrders(design, lumber, datum, bearers, { taken, across })
   const [fascia, soffit] = [fasciaOrders(design, lumber, datum, under), soffitOrders(design, lumber, datum)]
-  const orders = [...made.orders, ...fascia.orders, ...finishBoardOrders(design, lumber, datum), ...soffit.orders, ...endOrders(design, lumber, datum, taken), ...blockingOrders(design, lumber, datum, [...taken, ...lookoutsTaken(design, lumber, datum)])]
-  return { datum, orders, problems: [...problems, ...fascia.problems, ...soffit.problems] }
+  const orders = [...made.orders, ...purlins.orders, ...fascia.orders, ...finishBoardOrders(design, lumber, datum), ...soffit.orders, ...endOrders(design, lumber, datum, taken), ...blockingOrders(design, lumber, datum, [...taken, ...lookoutsTaken(design, lumber, datum)], openingsTaken(design, lumber, datum))]
+  return { datum, orders, problems: [...problems, ...purlins.problems, ...fascia.problems, ...soffit.problems] }
 }
 
 /** The design and its lumber without the parts that can't be. */
 function without(design: Design, lumber: RoofLumber, cant: readonly Problem[]): { readonly design: Design, readonly lumber: RoofLumber } {
   const is = (code: Problem['code']): boolean => cant.some(problem => problem.code === code)
-  const tail = is('tail-over-seat') ? withValue(design, 'roof.tail', 'plumb') : design
+  // an opening of no width is not framed, and keeps the numbers of those after it
+  const shut = cant.filter(problem => problem.path.startsWith('roof.openings.')).reduce((each, { path }) => withValue(each, `${path.split('.').slice(0, 3).join('.')}.width`, 0), design)
+  const tail = is('tail-over-seat') ? withValue(shut, 'roof.tail', 'plumb') : shut
   return { design: is('ends-no-room') || is('lookout-too-thick') ? withValue(tail, 'roof.ends.hold', 'none') : tail, lumber: is('finish-too-thick') ? { ...lumber, finish: null } : lumber }
 }
 

@@ -6,6 +6,7 @@ import { onCentre, type Stretch, withLayout } from '../layout'
 import type { Order } from '../member'
 import type { Problem } from '../problem'
 import { dropOfCover, lookoutCuts } from './ends'
+import { pairsOf, partedOrders, partingsIn, roofHeaders, type Standing, standingIn } from './openings'
 import { rafterOn, tailed } from './rafter'
 import { beamOrders } from './ridge-beam'
 import { seatProblems } from './seat'
@@ -19,10 +20,12 @@ export const gable: RoofShape = {
     const { datum, ridge } = gableDatum(design, lumber)
     const problems = gableProblems(design, lumber, datum)
     if (problems.some(({ code }) => stops.has(code))) return { datum, problems, orders: [] }
-    const ties = tieOrders(design, lumber, datum, rafterPlaces(design, lumber.rafter), betweenEnds(design, lumber))
+    const standing = { south: standingOn(design, lumber.rafter, 'south'), north: standingOn(design, lumber.rafter, 'north') }
+    const all = [...standing.south, ...standing.north].map(each => each.at)
+    const ties = tieOrders(design, lumber, datum, pairsOf(datum, lumber.rafter, standing), all, betweenEnds(design, lumber))
     const { beam } = design.roof
-    const held = beam ? beamOrders(design, lumber, beam, { centre: ridge.centre, bottom: ridge.top - lumber.ridge.depth, undersides: [datum.slopes.south.underside, datum.slopes.north.underside] }, rafterPlaces(design, lumber.rafter), ties.taken) : { orders: [ridgeOrder(design, lumber, ridge)], problems: [] }
-    return { datum, problems: [...problems, ...ties.problems, ...held.problems], orders: [...held.orders, ...rafterOrders(design, lumber, datum), ...ties.orders], taken: ties.taken }
+    const held = beam ? beamOrders(design, lumber, beam, { centre: ridge.centre, bottom: ridge.top - lumber.ridge.depth, undersides: [datum.slopes.south.underside, datum.slopes.north.underside] }, all, [...ties.taken.map(each => each.s), ...overMiddle(ties.crossing, ridge.centre, lumber.post)]) : { orders: [ridgeOrder(design, lumber, ridge)], problems: [] }
+    return { datum, problems: [...problems, ...ties.problems, ...held.problems], orders: [...held.orders, ...slopesOf.flatMap(side => rafterOrders(design, lumber, datum, side, standing[side])), ...ties.orders], taken: ties.taken, across: ties.crossing.map(each => each.x) }
   },
   places: (design, rafter) => {
     const along = rafterPlaces(design, rafter)
@@ -45,9 +48,8 @@ function gableDatum(design: Design, lumber: RoofLumber): { readonly datum: RoofD
     ridgeFace: standingAt(outOf[side === 'south' ? 'north' : 'south'], inward * met.centre - ridge.thickness / 2), run: Math.abs(met.at - Math.abs(outside)),
   })
   const slopes = { south: slopeOf('south', 0, 1), north: slopeOf('north', width, -1) }
-  const rafters = rafterPlaces(design, rafter)
   const reach = { from: -roof.overhang.gable, to: length + roof.overhang.gable }
-  const eave = (slope: SlopeDatum): Eave => ({ slope, rafters, reach, corners: [], hip: null })
+  const eave = (slope: SlopeDatum): Eave => ({ slope, rafters: standingOn(design, rafter, slope.side).map(each => each.at), whole: { from: 0, to: length }, reach, corners: [], hip: null })
   return { ridge: met, datum: { angle: angles.south, slopes, eaves: [eave(slopes.south), eave(slopes.north)], ridgeCentre: level('y', met.centre), meet: met.at, coverDrop: dropOfCover(design, lumber), highest: met.top } }
 }
 
@@ -107,14 +109,23 @@ export function rafterPlaces({ footprint, roof }: Design, rafter: Section): Stre
   return withLayout(ends, onCentre(roof.spacing, footprint.length), t)
 }
 
-const rafterOrders = (design: Design, lumber: RoofLumber, datum: RoofDatum): Order[] =>
-  (['south', 'north'] as const).flatMap(side => rafterPlaces(design, lumber.rafter).map((at, i, all) => rafterOrder(design, lumber, datum, datum.slopes[side], i + 1, at, i === 0 || i === all.length - 1)))
+const slopesOf: readonly Slope[] = ['south', 'north']
 
-function rafterOrder(design: Design, lumber: RoofLumber, datum: RoofDatum, slope: SlopeDatum, number: number, at: Stretch, end: boolean): Order {
+/** Where the rafters of a slope stand, those beside and in its openings among them. */
+const standingOn = (design: Design, rafter: Section, side: SlopeDatum['side']): Standing[] => standingIn(rafterPlaces(design, rafter), partingsIn(design, side, rafter), rafter)
+
+/** Stretches along the building of what crosses the middle under the ridge, where its posts would stand. */
+const overMiddle = (crossing: readonly { readonly x: Stretch, readonly y: Stretch }[], centre: number, { depth }: Section): Stretch[] =>
+  crossing.filter(({ y }) => y.from < centre + depth / 2 + 5 && y.to > centre - depth / 2 - 5).map(each => each.x)
+
+function rafterOrders(design: Design, lumber: RoofLumber, datum: RoofDatum, side: Slope, standing: readonly Standing[]): Order[] {
   const { rafter } = lumber
+  const slope = datum.slopes[side]
   const { ridgeFace, tail } = slope
-  return rafterOn({
-    id: `roof/${slope.side}/rafter/${number}`, role: 'rafter', section: rafter, roofTop: slope.roofTop, at, from: -(ridgeFace?.offset ?? 0), to: tail.offset,
-    ...tailed(design, lumber, slope, ridgeFace ? [plumbCut(ridgeFace)] : [], end ? lookoutCuts(design, lumber, datum, slope.side) : []),
+  const lookouts = lookoutCuts(design, lumber, datum, side)
+  const whole = ({ name, at }: Standing, i: number): Order => rafterOn({
+    id: `roof/${side}/${name}`, role: 'rafter', section: rafter, roofTop: slope.roofTop, at, from: -(ridgeFace?.offset ?? 0), to: tail.offset,
+    ...tailed(design, lumber, slope, ridgeFace ? [plumbCut(ridgeFace)] : [], i === 0 || i === standing.length - 1 ? lookouts : []),
   })
+  return [...partedOrders(standing, whole, slope, rafter), ...roofHeaders(design, lumber, slope)]
 }

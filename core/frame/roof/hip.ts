@@ -6,6 +6,7 @@ import { level, SPARE, squareBoard } from '../between'
 import { onCentre, type Stretch, withLayout } from '../layout'
 import type { BuildingCut, Order } from '../member'
 import type { Problem } from '../problem'
+import { pairsOf, partedOrders, partingsIn, roofHeaders, type Standing, standingIn } from './openings'
 import { rafterOn, tailed } from './rafter'
 import { seatProblems } from './seat'
 import type { Eave, RoofDatum, RoofLumber, RoofShape, SlopeDatum } from './shape'
@@ -23,8 +24,8 @@ export const hip: RoofShape = {
     const datum = hipDatum(design, lumber)
     const problems = hipProblems(design, lumber, datum)
     if (problems.some(({ code }) => stops.has(code))) return { datum: { ...datum, eaves: [] }, problems, orders: [] }
-    const { commons } = placesOf(design, lumber.rafter).south
-    const ties = tieOrders(design, lumber, datum, commons, { from: commons[0]?.from ?? 0, to: commons[commons.length - 1]?.to ?? 0 })
+    const commons = { south: commonsOn(design, lumber.rafter, 'south'), north: commonsOn(design, lumber.rafter, 'north') }
+    const ties = tieOrders(design, lumber, datum, pairsOf(datum, lumber.rafter, commons), [...commons.south, ...commons.north].map(each => each.at), wholeOf(placesOf(design, lumber.rafter).south))
     return { datum, problems: [...problems, ...ties.problems], orders: [...ridgeOrders(design, lumber, datum), ...corners.map(corner => hipOrder(design, lumber, datum, corner)), ...sideNames.flatMap(side => slopeOrders(design, lumber, datum, side)), ...ties.orders], taken: ties.taken }
   },
   places: (design, rafter) => {
@@ -67,6 +68,12 @@ function placesOf({ footprint: { length, width }, roof: { spacing } }: Design, {
   return { south: eave, north: eave, east: end, west: end }
 }
 
+/** The commons of a slope, those beside and in its openings among them. */
+const commonsOn = (design: Design, rafter: Section, side: SideName): Standing[] => standingIn(placesOf(design, rafter)[side].commons, partingsIn(design, side, rafter), rafter)
+
+/** From the first common to the last. */
+const wholeOf = ({ commons }: Places): Stretch => ({ from: commons[0]?.from ?? 0, to: commons[commons.length - 1]?.to ?? 0 })
+
 /** Jacks that reach inside their plate; one nearer its corner is left out. */
 function jacksThatFit(places: readonly Stretch[], { footprint }: Design, { hip: hipSection, plate }: RoofLumber, side: SideName): readonly Stretch[] {
   const overall = side === 'south' || side === 'north' ? footprint.length : footprint.width
@@ -95,9 +102,9 @@ function hipDatum(design: Design, lumber: RoofLumber): RoofDatum {
   const at = placesOf(design, rafter)
   const eave = (side: SideName): Eave => {
     const overall = side === 'south' || side === 'north' ? length : width
-    const { low, commons, high } = at[side]
+    const { low, high } = at[side]
     return {
-      slope: slopes[side], rafters: [...jacksThatFit(low, design, lumber, side), ...commons, ...jacksThatFit(high, design, lumber, side)], reach: { from: -roof.overhang.eave, to: overall + roof.overhang.eave },
+      slope: slopes[side], whole: wholeOf(at[side]), rafters: [...jacksThatFit(low, design, lumber, side), ...commonsOn(design, rafter, side).map(each => each.at), ...jacksThatFit(high, design, lumber, side)], reach: { from: -roof.overhang.eave, to: overall + roof.overhang.eave },
       corners: cornersOf(side).map(corner => ({ kind: 'end', name: 'mitre', plane: hipPlane(design, corner, side, 0) })),
       hip: { level: height + lift - dropOf(design, lumber, angle) - hipSection.depth / Math.cos(radians(hipAngle(angle))), angle: hipAngle(angle), half: hipSection.thickness / 2 },
     }
@@ -173,7 +180,7 @@ function hipOrder(design: Design, lumber: RoofLumber, { slopes, angle }: RoofDat
 function slopeOrders(design: Design, lumber: RoofLumber, { slopes }: RoofDatum, side: SideName): Order[] {
   const slope = slopes[side]
   if (!slope?.ridgeFace) return []
-  const { low, commons, high } = placesOf(design, lumber.rafter)[side]
+  const { low, high } = placesOf(design, lumber.rafter)[side]
   const { ridgeFace, tail, roofTop } = slope
   const [lowCorner, highCorner] = cornersOf(side)
   const order = (id: string, role: 'rafter' | 'jack-rafter', at: Stretch, head: BuildingCut): Order =>
@@ -181,7 +188,7 @@ function slopeOrders(design: Design, lumber: RoofLumber, { slopes }: RoofDatum, 
   const jack = (number: number, at: Stretch, corner: Corner): Order => order(`roof/${side}/jack/${number}`, 'jack-rafter', at, { kind: 'end', name: 'cheek', plane: hipPlane(design, corner, side, lumber.hip.thickness / 2) })
   const [near, far] = [jacksThatFit(low, design, lumber, side), jacksThatFit(high, design, lumber, side)]
   return [
-    ...near.map((at, i) => jack(i + 1, at, lowCorner)), ...commons.map((at, i) => order(`roof/${side}/rafter/${i + 1}`, 'rafter', at, plumbCut(ridgeFace))), ...far.map((at, i) => jack(near.length + i + 1, at, highCorner)),
+    ...near.map((at, i) => jack(i + 1, at, lowCorner)), ...partedOrders(commonsOn(design, lumber.rafter, side), ({ name, at }) => order(`roof/${side}/${name}`, 'rafter', at, plumbCut(ridgeFace)), slope, lumber.rafter), ...roofHeaders(design, lumber, slope), ...far.map((at, i) => jack(near.length + i + 1, at, highCorner)),
   ]
 }
 

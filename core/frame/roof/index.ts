@@ -1,4 +1,7 @@
 export { rafterPlaces } from './gable'
 export { underBeam } from './ridge-beam'
+export type { Bearer } from './purlins'
+export { partedEaves, roomOn } from './openings'
+export { stairRoom } from './stairs'
 export { frameRoof, roofShapes } from './frame-roof'
 export type { Eave, RoofDatum, RoofLumber, SlopeDatum } from './shape'

@@ -5,7 +5,6 @@ import { rowOf, type Stretch } from '../layout'
 import type { Order } from '../member'
 import type { Problem } from '../problem'
 import type { RoofLumber } from './shape'
-import type { Taken } from './ties'
 
 /** Where a ridge beam lies: its middle across the building, and its lower and upper edge, mm. */
 interface BeamLine { readonly centre: number, readonly bottom: number, /** The rafters' lower edges. */ readonly undersides: readonly Plane[] }
@@ -13,8 +12,8 @@ interface BeamLine { readonly centre: number, readonly bottom: number, /** The r
 /** How far a post keeps off what crosses the building beside it, mm. */
 const CLEAR = 5
 
-/** A ridge beam's plies side by side, joined over its posts, and the posts between the end walls, from the deck; at the ends studs of the gable walls stand under it. A post that partitions leave no room for is said. */
-export function beamOrders(design: Design, lumber: RoofLumber, beam: RidgeBeam, { centre, bottom, undersides }: BeamLine, rafters: readonly Stretch[], taken: readonly Taken[]): { readonly orders: readonly Order[], readonly problems: readonly Problem[] } {
+/** A ridge beam's plies side by side, joined over its posts, and the posts between the end walls, from the deck; at the ends studs of the gable walls stand under it. `across` are the stretches of what lies across the building there. A post that partitions leave no room for is said. */
+export function beamOrders(design: Design, lumber: RoofLumber, beam: RidgeBeam, { centre, bottom, undersides }: BeamLine, rafters: readonly Stretch[], across: readonly Stretch[]): { readonly orders: readonly Order[], readonly problems: readonly Problem[] } {
   const { footprint: { length }, roof: { overhang }, walls } = design
   const { post, ply } = lumber
   const inside = { from: lumber.plate.depth, to: length - lumber.plate.depth }
@@ -22,7 +21,7 @@ export function beamOrders(design: Design, lumber: RoofLumber, beam: RidgeBeam, 
   const lengthwise = walls.partitions.some(({ runs, at }) => runs === 'length' && at < centre + post.depth / 2 + CLEAR && at + lumber.plate.depth > centre - post.depth / 2 - CLEAR)
   // rafters that come down below the beam beside it leave a wider post no room under them
   const low = undersides.some(plane => [-1, 1].some(way => (meets(plane, vec(0, centre + way * post.depth / 2, 0), vec(0, 0, 1)) ?? Infinity) < bottom - 1e-6))
-  const crossing = [...(low ? rafters : []), ...taken.map(each => each.s), ...walls.partitions.filter(({ runs }) => runs === 'width').map(({ at }): Stretch => ({ from: at - 50, to: at + lumber.plate.depth + 50 }))]
+  const crossing = [...(low ? rafters : []), ...across, ...walls.partitions.filter(({ runs }) => runs === 'width').map(({ at }): Stretch => ({ from: at - 50, to: at + lumber.plate.depth + 50 }))]
   const problems: Problem[] = bays > 1 && lengthwise ? [{ code: 'ridge-post-blocked', path: 'roof.beam.spacing' }] : []
   const places = lengthwise ? [] : Array.from({ length: bays - 1 }, (_, i) => clear(inside.from + (inside.to - inside.from) * (i + 1) / bays, post.thickness, crossing))
   const posts = places.map((at, i): Order => squareBoard({ id: `roof/ridge-post/${i + 1}`, role: 'ridge-post', section: post, along: 'z', depth: 'y', from: 0, to: bottom, corner: vec(at - post.thickness / 2, centre - post.depth / 2, 0) }))
@@ -37,7 +36,7 @@ export function beamOrders(design: Design, lumber: RoofLumber, beam: RidgeBeam, 
 }
 
 /** The place nearest to one asked for where a post is clear of what crosses. */
-function clear(at: number, thick: number, crossing: readonly Stretch[]): number {
+export function clear(at: number, thick: number, crossing: readonly Stretch[]): number {
   const half = thick / 2 + CLEAR
   const free = (x: number): boolean => crossing.every(s => s.to <= x - half + 1e-6 || s.from >= x + half - 1e-6)
   const edges = crossing.flatMap(s => [s.from - half, s.to + half]).filter(free).sort((a, b) => Math.abs(a - at) - Math.abs(b - at))

@@ -7,7 +7,7 @@ import type { Problem } from '../problem'
 import type { Taken } from './ties'
 
 /** Sections a roof is framed of. */
-export interface RoofLumber { readonly rafter: Section, /** As thick as all its plies. */ readonly ridge: Section, readonly ply: Section, readonly post: Section, readonly hip: Section, readonly plate: Section, /** Null without. */ readonly ties: Readonly<Record<TieKind, Section | null>>, readonly fascia: Readonly<Record<'sub' | 'face', Section | null>>, readonly slat: Section, readonly finish: Section | null, readonly soffit: Section | null, readonly lookout: Section, readonly barge: Section | null }
+export interface RoofLumber { readonly rafter: Section, /** As thick as all its plies. */ readonly ridge: Section, readonly ply: Section, readonly post: Section, readonly hip: Section, readonly plate: Section, /** Null without. */ readonly ties: Readonly<Record<TieKind, Section | null>>, readonly fascia: Readonly<Record<'sub' | 'face', Section | null>>, readonly purlin: Section | null, readonly strut: Section | null, readonly slat: Section, readonly finish: Section | null, readonly soffit: Section | null, readonly lookout: Section, readonly barge: Section | null }
 
 /** The level on each side that tails may not reach below: the deck's, or a porch's where its boards are higher; mm. */
 export type Under = Readonly<Record<SideName, number>>
@@ -39,6 +39,8 @@ export interface SlopeDatum {
 export interface Eave {
   readonly slope: SlopeDatum
   readonly rafters: readonly Stretch[]
+  /** From the first to the last rafter that runs all the way up. */
+  readonly whole: Stretch
   readonly reach: Stretch
   /** Cuts at the low and the high end besides the square one; none where it ends square. */
   readonly corners: readonly BuildingCut[]
@@ -63,7 +65,7 @@ export interface RoofDatum {
 }
 
 /** A roof as framed; no orders where it can't be. */
-export interface RoofFrame { readonly datum: RoofDatum, readonly orders: readonly Order[], readonly problems: readonly Problem[], /** What boards between the rafters must keep clear of. */ readonly taken?: readonly Taken[] }
+export interface RoofFrame { readonly datum: RoofDatum, readonly orders: readonly Order[], readonly problems: readonly Problem[], /** What boards between the rafters must keep clear of. */ readonly taken?: readonly Taken[], /** Stretches along the building of headers between ties. */ readonly across?: readonly Stretch[] }
 
 /** What a roof shape gives: a newcomer adds a shape as one file that exports one of these. What all shapes have along their eaves is put on by `frameRoof`. */
 export interface RoofShape {

@@ -1,10 +1,13 @@
-import { type Design, heightAbovePlate, heightOf, limits } from '../../design'
+import { type Design, heightAbovePlate, heightOf, limits, lowSide } from '../../design'
 import { planeAt, vec } from '../../geometry'
+import type { Section } from '../../lumber'
 import { radians } from '../../measure'
+import type { Order } from '../member'
 import type { Problem } from '../problem'
 import { rafterPlaces } from './gable'
 import { coverOn } from './cover'
 import { dropOfCover, lookoutCuts } from './ends'
+import { partedOrders, partingsIn, roofHeaders, type Standing, standingIn } from './openings'
 import { rafterOn, seatCut, tailed } from './rafter'
 import { finishCuts } from './tails'
 import { seatProblems } from './seat'
@@ -23,10 +26,13 @@ export const singleSlope: RoofShape = {
     const { south, north } = datum.slopes
     const [high, low] = design.roof.high === 'north' ? [north, south] : [south, north]
     const top = [plumbCut(high.tail), seatCut(design, high), ...finishCuts(high, lumber, coverOn(design, lumber, high.side))]
-    return { datum, problems, orders: rafterPlaces(design, lumber.rafter).map((at, i, all) => rafterOn({
-      id: `roof/rafter/${i + 1}`, role: 'rafter', section: lumber.rafter, roofTop: low.roofTop, at, from: -high.tail.offset, to: low.tail.offset,
-      ...tailed(design, lumber, low, top, i === 0 || i === all.length - 1 ? lookoutCuts(design, lumber, datum, 'slope') : []),
-    })) }
+    const standing = standingOn(design, lumber.rafter)
+    const lookouts = lookoutCuts(design, lumber, datum, 'slope')
+    const whole = ({ name, at }: Standing, i: number): Order => rafterOn({
+      id: `roof/${name}`, role: 'rafter', section: lumber.rafter, roofTop: low.roofTop, at, from: -high.tail.offset, to: low.tail.offset,
+      ...tailed(design, lumber, low, top, i === 0 || i === standing.length - 1 ? lookouts : []),
+    })
+    return { datum, problems, orders: [...partedOrders(standing, whole, low, lumber.rafter), ...roofHeaders(design, lumber, low)] }
   },
   places: (design, rafter) => {
     const along = rafterPlaces(design, rafter)
@@ -62,10 +68,13 @@ function datumOf(design: Design, lumber: RoofLumber): RoofDatum {
     }
   }
   const slopes = { south: at('south', south), north: at('north', north) }
-  const rafters = rafterPlaces(design, rafter)
-  const eave = (each: SlopeDatum): Eave => ({ slope: each, rafters, reach: { from: 0, to: length }, corners: [], hip: null })
+  const rafters = standingOn(design, rafter).map(each => each.at)
+  const eave = (each: SlopeDatum): Eave => ({ slope: each, rafters, whole: { from: 0, to: length }, reach: { from: 0, to: length }, corners: [], hip: null })
   return { angle, slopes, eaves: [eave(slopes.south), eave(slopes.north)], ridgeCentre: null, meet: way * Infinity, coverDrop: dropOfCover(design, lumber), highest: low + lift + (width + over) * Math.tan(slope) }
 }
+
+/** Where the rafters stand, those beside and in openings among them. */
+const standingOn = (design: Design, rafter: Section): Standing[] => standingIn(rafterPlaces(design, rafter), partingsIn(design, lowSide(design), rafter), rafter)
 
 function problemsOf(design: Design, { rafter, plate }: RoofLumber, { angle, slopes }: RoofDatum): Problem[] {
   const { roof, footprint } = design

@@ -1,4 +1,4 @@
-import { type Design, type TieKind, tieKinds } from '../../design'
+import { type Design, type SideName, type TieKind, tieKinds } from '../../design'
 import { vec } from '../../geometry'
 import type { Section } from '../../lumber'
 import { INCH } from '../../measure'
@@ -7,6 +7,7 @@ import type { Stretch } from '../layout'
 import type { Order } from '../member'
 import type { Problem } from '../problem'
 import type { RoofDatum, RoofLumber } from './shape'
+import { type Joist, openStairs } from './stairs'
 
 /** Room along the inside of an end wall, for diagonals nailed across it, mm. */
 const BRACES = INCH
@@ -17,20 +18,27 @@ const faceOf: Record<TieKind, 'east' | 'west'> = { rafter: 'east', collar: 'west
 const roleOf = { rafter: 'rafter-tie', collar: 'collar-tie', ceiling: 'ceiling-joist' } as const
 
 /** What others must keep clear of: where it stands along the wall, and from where to where up; mm. */
-export interface Taken { readonly along: 'x' | 'y', readonly s: Stretch, readonly z: Stretch }
+export interface Taken { readonly along: 'x' | 'y', readonly s: Stretch, readonly z: Stretch, /** Of one slope alone. */ readonly side?: SideName }
 
 /** Where the end walls of a gable leave room for ties, along the ridge. */
 export const betweenEnds = ({ footprint: { length } }: Design, { plate }: RoofLumber): Stretch => ({ from: plate.depth + BRACES, to: length - plate.depth - BRACES })
 
+/** Two rafters that meet over a ridge: their number, where they stand along it, and the level that both reach up to whole, mm. */
+export interface Pair { readonly number: number, readonly at: Stretch, readonly top: number }
+
+/** The boards of ties, and where headers between them lie that posts keep clear of. */
+interface TieFrame { readonly orders: readonly Order[], readonly problems: readonly Problem[], readonly taken: readonly Taken[], readonly crossing: readonly { readonly x: Stretch, readonly y: Stretch }[] }
+
 /**
- * Level ties beside rafters that meet over a ridge, `rafters` where those stand along it: from wall to wall, their ends cut by the roof's planes; on the other face of a rafter where its own
+ * Level ties beside rafters that meet over a ridge, `standing` where any rafter stands along it: from wall to wall, their ends cut by the roof's planes; on the other face of a rafter where its own
  * is taken. Those that would not lie within `inside` are left out, and one that would meet the ridge board is said.
  */
-export function tieOrders(design: Design, lumber: RoofLumber, datum: RoofDatum, rafters: readonly Stretch[], inside: Stretch): { readonly orders: readonly Order[], readonly problems: readonly Problem[], readonly taken: readonly Taken[] } {
+export function tieOrders(design: Design, lumber: RoofLumber, datum: RoofDatum, pairs: readonly Pair[], standing: readonly Stretch[], inside: Stretch): TieFrame {
   const problems: Problem[] = []
   const plate = Math.max(datum.slopes.south.height, datum.slopes.north.height)
   const under = datum.highest - lumber.ridge.depth
   const taken: Taken[] = []
+  const crossing: TieFrame['crossing'][number][] = []
   const orders = tieKinds.flatMap((kind): Order[] => {
     const asked = design.roof.ties[kind]
     const section = lumber.ties[kind]
@@ -40,17 +48,26 @@ export function tieOrders(design: Design, lumber: RoofLumber, datum: RoofDatum, 
       problems.push({ code: 'tie-meets-ridge', path: `roof.ties.${kind}.height`, kind, most: under - section.depth - plate })
       return []
     }
-    return rafters.flatMap((rafter, i): Order[] => {
-      if (i % asked.every !== 0) return []
+    const made = pairs.flatMap(({ number, at: rafter, top }): Joist[] => {
+      if ((number - 1) % asked.every !== 0 || z.to > top + 1e-6) return []
       const faces = { east: { from: rafter.to, to: rafter.to + section.thickness }, west: { from: rafter.from - section.thickness, to: rafter.from } }
-      const free = (x: Stretch): boolean => x.from > inside.from - 1e-6 && x.to < inside.to + 1e-6 && !rafters.some(other => meet(other, x)) && !taken.some(other => meet(other.s, x) && meet(other.z, z))
+      const free = (x: Stretch): boolean => x.from > inside.from - 1e-6 && x.to < inside.to + 1e-6 && !standing.some(other => meet(other, x)) && !taken.some(other => meet(other.s, x) && meet(other.z, z))
       const x = [faces[faceOf[kind]], faces[faceOf[kind] === 'east' ? 'west' : 'east']].find(free)
       if (!x) return []
       taken.push({ along: 'x', s: x, z })
-      return [tieOrder(design, datum, kind, section, `roof/${roleOf[kind]}/${i + 1}`, x.from, z.from)]
+      return [{ x, order: tieOrder(design, datum, kind, section, `roof/${roleOf[kind]}/${number}`, x.from, z.from) }]
     })
+    if (kind !== 'ceiling') return made.map(each => each.order)
+    const joists = [...made].sort((a, b) => a.x.from - b.x.from)
+    const ties = taken.filter(each => meet(each.z, z) && !joists.some(joist => joist.x === each.s)).map(each => each.s)
+    const opened = openStairs(design, datum, { section, z, joists, inside, ties, blocked: [...standing, ...ties] })
+    problems.push(...opened.problems)
+    crossing.push(...opened.crossing)
+    taken.push(...opened.doubles.map((s): Taken => ({ along: 'x', s, z })))
+    return [...opened.orders]
   })
-  return { orders, problems, taken }
+  if (!design.roof.ties.ceiling) problems.push(...openStairs(design, datum, { section: lumber.rafter, z: { from: plate, to: plate }, joists: [], blocked: [], ties: [], inside }).problems)
+  return { orders, problems, taken, crossing }
 }
 
 const meet = (a: Stretch, b: Stretch): boolean => a.from < b.to - 1e-6 && b.from < a.to - 1e-6

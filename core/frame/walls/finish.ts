@@ -6,7 +6,7 @@ import type { Memory } from '../memory'
 import type { Eave, RoofDatum } from '../roof'
 import { type WallBoard, wallOrder } from './board'
 import { type Braced, braceWall } from './bracing'
-import { gableStuds } from './gable-studs'
+import { gableStuds, notchProblem } from './gable-studs'
 import type { StackLines } from './places'
 import { type CoverAsk, sheatheWall } from './sheathing'
 import { slatWall } from './slats'
@@ -19,6 +19,7 @@ export interface FinishAsk {
   readonly stud: Section
   readonly brace: Section
   readonly slat: Section
+  readonly rafter: Section
   readonly lines: StackLines
   readonly memory: Memory
   readonly roof: RoofDatum
@@ -80,6 +81,7 @@ function gableOf(ask: FinishAsk, { wall, raked }: FramedWall): CoverAsk['gable']
   const { design, stud, lines, framed, line } = ask
   if (raked) return { line: raked.rake.studs, studs: [] }
   if (!isSide(wall.name) || !framed || eaveOf(ask, wall.name) || design.walls.gables === 'open') return null
-  const studs = gableStuds(design, wall, stud, lines, line)
+  const behind = design.walls.gables === 'notched' && !notchProblem(design, wall.name, stud, ask.rafter, ask.roof) ? ask.rafter : null
+  const studs = gableStuds(design, wall, stud, lines, line, behind)
   return studs.length ? { line, studs } : null
 }

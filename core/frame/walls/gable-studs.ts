@@ -1,7 +1,11 @@
-import type { Design } from '../../design'
+import type { Design, SideName } from '../../design'
+import { flip } from '../../geometry'
 import type { Section } from '../../lumber'
-import { underBeam } from '../roof'
-import { withLayout } from '../layout'
+import { level } from '../between'
+import { type Stretch, withLayout } from '../layout'
+import type { BuildingCut } from '../member'
+import type { Problem } from '../problem'
+import { type RoofDatum, underBeam } from '../roof'
 import { upright, type WallBoard } from './board'
 import { layoutOf, type StackLines } from './places'
 import { endingUnder, type RoofLine } from './roof-line'
@@ -10,8 +14,33 @@ import { heightAt, levelAllRound, type Wall } from './wall'
 /** Shortest stud that is cut for a gable, at its shorter side, mm. */
 export const LEAST = 50
 
-/** Studs of a gable, on the wall's own layout so that each stands over a stud below, from the wall's top plate up to the end rafters, each cut by their lower edges, and one under the ridge by the ridge's end. */
-export function gableStuds(design: Design, wall: Wall, stud: Section, lines: StackLines, line: RoofLine): WallBoard[] {
+/** Least of a notched stud that must be left behind its rafter, mm. */
+const LEAST_TONGUE = 20
+
+export type NotchProblem = Extract<Problem, { readonly code: `gable-notch-${string}` }>
+
+/** Why gable studs of a wall can't be notched behind its end rafters: too little would be left of them, or another rafter stands there. */
+export function notchProblem({ walls, footprint: { length }, roof }: Design, side: SideName, stud: Section, rafter: Section, { eaves }: RoofDatum): NotchProblem | null {
+  if (walls.gables !== 'notched' || roof.shape === 'hip') return null
+  const left = stud.depth - rafter.thickness
+  if (left < LEAST_TONGUE) return { code: 'gable-notch-thin', path: 'walls.gables', left: Math.max(0, left), least: LEAST_TONGUE }
+  const within = side === 'west' ? { from: rafter.thickness, to: stud.depth } : { from: length - stud.depth, to: length - rafter.thickness }
+  return eaves.some(({ rafters }) => rafters.some(at => at.from < within.to - 1e-6 && at.to > within.from + 1e-6)) ? { code: 'gable-notch-blocked', path: 'walls.gables', side } : null
+}
+
+/** The cuts of a stud that runs up behind the end rafter on its slope, to the level that the wall's cover reaches; null of one under the ridge. */
+function notched({ footprint }: Design, wall: Wall, at: Stretch, { middle, ridge, undersides, tops, top }: RoofLine, { thickness }: Section): { readonly top: number, readonly cuts: readonly BuildingCut[] } | null {
+  if ((at.from < middle && at.to > middle) || (at.from < ridge.to && at.to > ridge.from)) return null
+  const side = at.from < middle ? 'south' : 'north'
+  const face = wall.outside === 'low' ? level('x', thickness) : flip(level('x', footprint.length - thickness))
+  return {
+    top: Math.max(top(at.from), top(at.to)),
+    cuts: [{ kind: 'end', name: 'slope', plane: tops[side] }, { kind: 'notch', name: 'housing', sides: [{ name: 'slope', plane: flip(undersides[side]) }, { name: 'plumb', plane: face }] }],
+  }
+}
+
+/** Studs of a gable, on the wall's own layout so that each stands over a stud below, from the wall's top plate up to the end rafters, each cut by their lower edges, and one under the ridge by the ridge's end; notched ones run on behind the end rafters, where those are given, beside the ridge. */
+export function gableStuds(design: Design, wall: Wall, stud: Section, lines: StackLines, line: RoofLine, behind: Section | null): WallBoard[] {
   const t = stud.thickness
   const ends = levelAllRound(design) && !wall.step ? { from: 0, to: wall.overall } : { from: wall.from, to: wall.to }
   const posts = design.roof.beam && design.roof.shape === 'gable' ? underBeam(line.ridge, t) : []
@@ -21,6 +50,8 @@ export function gableStuds(design: Design, wall: Wall, stud: Section, lines: Sta
     const { shorter, longer, cuts } = endingUnder(at, line)
     // none stands across a step, where one runs up beside it
     if (shorter - foot < LEAST || foot !== heightAt(wall, at.from) || foot !== heightAt(wall, at.to)) return []
+    const tongue = behind ? notched(design, wall, at, line, behind) : null
+    if (tongue) return [{ ...upright(stud, 'gable-stud', `walls/${wall.name}/gable/stud/${places.indexOf(at) + 1}`, at.from, { from: foot, to: tongue.top }), open: true, cuts: tongue.cuts }]
     return [{ ...upright(stud, 'gable-stud', `walls/${wall.name}/gable/stud/${places.indexOf(at) + 1}`, at.from, { from: foot, to: longer }), open: true, cuts }]
   })
 }

@@ -158,7 +158,7 @@ const teeNumbers = ({ walls }: Design, { along }: Wall): number[] => walls.parti
 type PartitionProblem = Extract<Problem, { readonly code: 'partition-no-room' | 'partitions-meet' }>
 
 /** Why partitions can't stand: too near an outside wall for their two studs in the walls they meet, or into one that stands already. */
-function partitionProblems(design: Design, stud: Section): PartitionProblem[] {
+export function partitionProblems(design: Design, stud: Section): PartitionProblem[] {
   const lines = partitionLines(design, stud)
   const sides = wallLines(design, stud)
   const out: PartitionProblem[] = []

@@ -1,0 +1,107 @@
+import type { Design } from '../../design'
+import { add, cross, meets, place, type Plane, planeAt, scale, subtract, unit, vec, type Vec3 } from '../../geometry'
+import type { Section } from '../../lumber'
+import { degrees } from '../../measure'
+import { SPARE } from '../between'
+import { rowOf, type Stretch } from '../layout'
+import type { Order } from '../member'
+import type { Problem } from '../problem'
+import { leaningBoard } from './leaning'
+import { clear } from './ridge-beam'
+import type { RoofDatum, RoofLumber, SlopeDatum } from './shape'
+import { downOf } from './slope'
+import { fallsOut } from './tails'
+import { betweenEnds, type Taken } from './ties'
+
+/** A partition along the building that braces can stand on: its stretch across it, and its top above the deck, mm. */
+export interface Bearer { readonly y: Stretch, readonly top: number }
+
+/** Degrees above level that a purlin's brace is not flatter than: trade book, section 11; IRC R802.4.5 (from memory). */
+const FLATTEST = 45
+
+export type PurlinProblem = Extract<Problem, { readonly code: `purlin-${string}` }>
+
+/** What purlins and their braces keep clear of: ties, and headers between them, along the building. */
+interface InWay { readonly taken: readonly Taken[], readonly across: readonly Stretch[] }
+
+/**
+ * Purlins under the rafters, halfway between plate and ridge, or between two walls, square to the slope; and their braces, no farther apart than asked, down to the nearest partition along the building, cut to its plate and to the purlin's lower
+ * edge. One that would stand in the way of a tie, reach below the walls, or has no partition that braces can reach at 45 degrees or steeper, is left out and said.
+ */
+export function purlinOrders(design: Design, lumber: RoofLumber, datum: RoofDatum, bearers: readonly Bearer[], { taken, across }: InWay): { readonly orders: readonly Order[], readonly problems: readonly PurlinProblem[] } {
+  const problems: PurlinProblem[] = []
+  const orders: Order[] = []
+  const { purlins } = design.roof
+  const { purlin, strut } = lumber
+  if (!purlins || !purlin || !strut || design.roof.shape === 'hip') return { orders, problems }
+  const inside = betweenEnds(design, lumber)
+  const stood: Stretch[] = []
+  for (const { name, slope, middle } of fieldsOf(design, lumber, datum)) {
+    const { side } = slope
+    const line = lineOf(slope, middle, purlin)
+    const z = { from: line.low.z - purlin.thickness, to: meets(slope.underside, vec(line.low.x, line.low.y, 0), vec(0, 0, 1)) ?? Infinity }
+    const top = Math.max(0, ...bearers.map(each => each.top))
+    if (z.from < top) {
+      problems.push({ code: 'purlin-too-low', path: 'roof.purlins', side, by: top - z.from })
+      continue
+    }
+    if (taken.some(each => each.side === undefined && each.z.from < z.to && each.z.to > z.from)) {
+      problems.push({ code: 'purlin-meets-tie', path: 'roof.purlins', side })
+      continue
+    }
+    const reached = bearers.map(bearer => ({ bearer, angle: angleTo(line.low, bearer) })).sort((a, b) => b.angle - a.angle)[0]
+    if (!reached || reached.angle < FLATTEST - 1e-6) {
+      problems.push(reached ? { code: 'purlin-brace-flat', path: 'roof.purlins', side, angle: reached.angle, least: line.low.y - (line.low.z - reached.bearer.top), most: line.low.y + (line.low.z - reached.bearer.top) } : { code: 'purlin-unborne', path: 'roof.purlins' })
+      continue
+    }
+    const count = Math.max(1, Math.ceil((inside.to - inside.from) / purlins.spacing - 1e-9))
+    const crossing = [...taken.map(each => each.s), ...across, ...stood]
+    // half a space in from the ends, where gable studs carry the purlin too
+    const places = Array.from({ length: count }, (_, i) => clear(inside.from + (inside.to - inside.from) * (i + 0.5) / count, strut.thickness, crossing))
+    stood.push(...places.map(at => ({ from: at - strut.thickness / 2, to: at + strut.thickness / 2 })))
+    const row = rowOf(inside, places, design.walls.longest, design.walls.longest)
+    orders.push(
+      ...row.map((s, k) => leaningBoard({ id: `roof/${name}/purlin${row.length > 1 ? `/${k + 1}` : ''}`, role: 'purlin', section: purlin, along: 'x', s, foot: line.foot, up: line.up, out: line.down, cuts: [] })),
+      ...places.map((at, i) => braceOrder(`roof/${name}/purlin-brace/${i + 1}`, strut, line, reached.bearer, at)),
+    )
+  }
+  // what both slopes lack is said once
+  return { orders, problems: problems.filter((each, i) => each.code !== 'purlin-unborne' || i === problems.findIndex(other => other.code === each.code)) }
+}
+
+/** The slopes that take a purlin, and the level distance in from their wall's outside to it. */
+function fieldsOf({ roof, footprint }: Design, { plate }: RoofLumber, { slopes: { south, north } }: RoofDatum): { readonly name: string, readonly slope: SlopeDatum, readonly middle: number }[] {
+  if (roof.shape === 'single-slope') return [{ name: 'slope', slope: fallsOut(south) ? south : north, middle: footprint.width / 2 }]
+  return [south, north].map(slope => ({ name: slope.side, slope, middle: (slope.run + plate.depth) / 2 }))
+}
+
+/** A purlin's place: the middle of its lower edge, the edge itself as a plane looking up, and the ways of its slope. */
+interface PurlinLine { readonly low: Vec3, /** Of its outer face. */ readonly foot: Vec3, readonly up: Vec3, readonly down: Vec3, readonly under: Plane }
+
+function lineOf({ underside, wallOutside: { normal, offset } }: SlopeDatum, middle: number, { depth, thickness }: Section): PurlinLine {
+  const up = underside.normal
+  const down = downOf(underside)
+  const plan = scale(normal, offset - middle)
+  const top = vec(plan.x, plan.y, meets(underside, plan, vec(0, 0, 1)) ?? 0)
+  const low = subtract(top, scale(up, depth))
+  return { low, foot: add(low, scale(down, thickness / 2)), up, down, under: planeAt(low, up) }
+}
+
+/** Degrees above level from the middle of a partition's plate up to a purlin; negative where it lies lower. */
+const angleTo = (low: Vec3, { y, top }: Bearer): number => degrees(Math.atan2(low.z - top, Math.abs(low.y - (y.from + y.to) / 2)))
+
+function braceOrder(id: string, section: Section, { low, under }: PurlinLine, { y, top }: Bearer, at: number): Order {
+  const foot = vec(at, (y.from + y.to) / 2, top)
+  const along = unit(subtract(vec(at, low.y, low.z), foot))
+  const depth = cross(vec(1, 0, 0), along)
+  const spare = SPARE + 2 * section.depth
+  const length = Math.hypot(low.y - foot.y, low.z - foot.z)
+  const middle = subtract(foot, scale(along, spare))
+  const corner = add(middle, scale(depth, -section.depth / 2))
+  const made = place(corner, along, depth)
+  const origin = add(corner, scale(made.thickness, -section.thickness / 2))
+  return {
+    id, role: 'purlin-brace', section, placement: { ...made, origin }, blankLength: length + 2 * spare,
+    cuts: [{ kind: 'end', name: 'level', plane: { normal: vec(0, 0, -1), offset: -top } }, { kind: 'end', name: 'slope', plane: under }],
+  }
+}
