@@ -49,7 +49,7 @@ const seats = [
   { value: 'height-above-plate', label: 'Chosen height above plate' },
 ]
 /** A rafter over two walls has a bird's mouth on both. */
-const seatChoices = computed(() => design.value?.roof.shape === 'gable' ? [...seats, { value: 'none', label: 'None: level cut' }] : seats)
+const seatChoices = computed(() => design.value?.roof.shape === 'gable' || design.value?.roof.shape === 'lean-to' ? [...seats, { value: 'none', label: 'None: level cut' }] : seats)
 const seat = computed({
   get: () => {
     const at = design.value?.roof.seat

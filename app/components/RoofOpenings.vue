@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { roofOpeningKinds, type SideName } from '../../core/design'
+import { hasOneSlope, roofOpeningKinds, type SideName } from '../../core/design'
 import { roofOpeningWords } from '../../core/words'
 
 /** Roof lights, flues and stairs of a roof: added here, and one at a time typed over. */
@@ -9,7 +9,7 @@ const all = computed(() => bench.design?.roof.openings ?? [])
 const chosen = ref(0)
 const i = computed(() => Math.min(chosen.value, all.value.length - 1))
 const opening = computed(() => all.value[i.value])
-const single = computed(() => bench.design?.roof.shape === 'single-slope')
+const single = computed(() => !!bench.design && hasOneSlope(bench.design.roof))
 const kinds = computed(() => roofOpeningKinds.filter(kind => kind !== 'stair' || !single.value))
 const slopes: { value: SideName, label: string }[] = [{ value: 'south', label: 'South' }, { value: 'north', label: 'North' }]
 const plies = [{ value: 1, label: 'One board' }, { value: 2, label: 'Two boards' }]

@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import { INCH } from '../../core/measure'
-import { type GableHold, tieKinds, type TieKind, usualBeam, usualPurlins, usualTies } from '../../core/design'
+import { type GableHold, hasOneSlope, tieKinds, type TieKind, usualBeam, usualPurlins, usualTies } from '../../core/design'
 
 /** A roof's parts besides its rafters: ridge and hips, tails, the ends over gables, ties and ceiling joists, what lies along the tails, and blocks. */
 const open = defineModel<boolean>({ required: true })
 const bench = useBench()
 const sections = useSectionChoices()
 const roof = computed(() => bench.design?.roof)
-const ridged = computed(() => roof.value?.shape !== 'single-slope')
+const ridged = computed(() => !!roof.value && !hasOneSlope(roof.value))
+const ledger = computed(() => roof.value?.shape === 'lean-to')
 const hipped = computed(() => roof.value?.shape === 'hip')
 const boards = computed(() => [{ value: '', label: 'None' }, ...sections.value])
 const hips = computed(() => [{ value: '', label: 'As the ridge' }, ...sections.value])
@@ -65,6 +66,10 @@ const counts = (most: number) => Array.from({ length: most + 1 }, (_, i) => ({ v
           <ChoiceField v-model="hip" label="Hips" :options="hips" />
           <ChoiceField v-model="edge" label="Hip edges" :options="[{ value: 'dropped', label: 'Dropped' }, { value: 'backed', label: 'Backed' }]" />
         </template>
+      </template>
+      <template v-if="ledger">
+        <h3>Ledger</h3>
+        <ChoiceField v-model="ridge" label="Ledger" :options="sections" />
       </template>
       <h3>Spacing</h3>
       <ChoiceField v-model="leads" label="Spacing from" :options="[{ value: 'rafters', label: 'As asked' }, { value: 'panels', label: 'Roof panels' }]" />

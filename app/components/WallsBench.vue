@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { wallElevation, type WallLayer, wallsPlan } from '../../core/drawing'
 import type { WallName } from '../../core/frame'
-import { isSide, openingKinds, type OpeningKind } from '../../core/design'
+import { isHouse, isSide, openingKinds, type OpeningKind } from '../../core/design'
 import { platePair } from '../../core/plan'
 import { openingWords } from '../../core/words'
 
@@ -9,11 +9,11 @@ const bench = useBench()
 const wall = ref<WallName>('south')
 const partitions = usePartitions()
 const names = computed(() => [
-  { value: 'south', label: 'South' }, { value: 'east', label: 'East' }, { value: 'north', label: 'North' }, { value: 'west', label: 'West' },
+  ...[{ value: 'south', label: 'South' }, { value: 'east', label: 'East' }, { value: 'north', label: 'North' }, { value: 'west', label: 'West' }].filter(each => !bench.design || !isHouse(bench.design, each.value)),
   ...(bench.plan?.frame.walls ?? []).filter(each => !isSide(each.name)).map(each => ({ value: each.name, label: `P${each.name.split('-')[1] ?? ''}` })),
 ])
 /** Another wall than one that was taken away. */
-watch(() => names.value.some(each => each.value === wall.value), (stands) => { if (!stands) wall.value = 'south' })
+watch(() => names.value.some(each => each.value === wall.value), (stands) => { if (!stands) wall.value = names.value[0]?.value as WallName }, { immediate: true })
 const layer = ref<WallLayer | 'plan'>('frame')
 const layers = [{ value: 'frame', label: 'Frame' }, { value: 'sheets', label: 'Sheets' }, { value: 'plan', label: 'Plan' }]
 const { walls, layout, build } = useWalls(wall)

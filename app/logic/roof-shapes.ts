@@ -1,4 +1,4 @@
-import type { Design, Roof } from '../../core/design'
+import { type Design, hasOneSlope, type Roof } from '../../core/design'
 
 /** A roof that can be had, and what a framer calls it. */
 export interface ShapeChoice { readonly shape: Roof['shape'], readonly high?: Roof['high'], /** A gable whose slopes may differ. */ readonly unequal?: boolean, readonly label: string, readonly short: string }
@@ -8,19 +8,21 @@ export const shapeChoices: readonly ShapeChoice[] = [
   { shape: 'gable', unequal: true, label: 'Gable, two pitches', short: 'Two pitches' },
   { shape: 'single-slope', high: 'north', label: 'Single slope, high on the north', short: 'Single slope' },
   { shape: 'single-slope', high: 'south', label: 'Single slope, high on the south', short: 'Single slope' },
+  { shape: 'lean-to', high: 'north', label: 'Lean-to, house on the north', short: 'Lean-to' },
+  { shape: 'lean-to', high: 'south', label: 'Lean-to, house on the south', short: 'Lean-to' },
   { shape: 'hip', label: 'Hip', short: 'Hip' },
 ]
 
 const isUnequal = ({ northPitch, peak }: Roof): boolean => northPitch !== null || peak.at !== null
 
-export const isShape = ({ roof }: Design, { shape, high, unequal = false }: ShapeChoice): boolean => roof.shape === shape && (shape !== 'single-slope' || roof.high === high) && (shape !== 'gable' || isUnequal(roof) === unequal)
+export const isShape = ({ roof }: Design, { shape, high, unequal = false }: ShapeChoice): boolean => roof.shape === shape && (!hasOneSlope({ shape }) || roof.high === high) && (shape !== 'gable' || isUnequal(roof) === unequal)
 
 /** What the design's roof is called. */
 export const shapeOf = (design: Design): ShapeChoice => shapeChoices.find(choice => isShape(design, choice)) ?? shapeChoices[0] as ShapeChoice
 
 /**
- * The design with another roof on it. Both eave walls begin as high as all, under a hip roof all four walls: a single slope's high wall then follows the pitch, and what its two bird's mouths
- * can't be is let go; its end walls are raked, as they are under one slope. Slopes that may differ begin with the steeper one on the north; a hip roof's ridge wants a length of the span at least.
+ * The design with another roof on it. Both eave walls begin as high as all, under a hip roof all four walls: one slope's high wall or ledger then follows the pitch, and what two bird's mouths
+ * can't be is let go; its end walls are raked. Slopes that may differ begin with the steeper one on the north; a hip roof's ridge wants a length of the span at least.
  */
 export function withShape(design: Design, { shape, high, unequal = false }: ShapeChoice): Design {
   const { walls, roof, footprint } = design
@@ -28,13 +30,13 @@ export function withShape(design: Design, { shape, high, unequal = false }: Shap
   const level = <T extends { readonly height: number | null }>(side: T): T => ({ ...side, height: null })
   const hip = shape === 'hip'
   const flat = hip ? { east: { ...level(sides.east), step: null }, west: { ...level(sides.west), step: null } } : {}
-  const single = shape === 'single-slope'
+  const single = hasOneSlope({ shape })
   const long = hip && footprint.length < footprint.width ? { ...footprint, length: footprint.width } : footprint
   return {
     ...design, footprint: long,
     walls: { ...walls, sides: { ...sides, south: level(sides.south), north: level(sides.north), ...flat }, gables: single && walls.gables === 'studs' ? 'raked' : walls.gables },
     roof: {
-      ...roof, shape, high: high ?? roof.high, seat: shape !== 'gable' && roof.seat.rule === 'none' ? { rule: 'full-bearing' } : roof.seat,
+      ...roof, shape, high: high ?? roof.high, seat: (shape === 'single-slope' || shape === 'hip') && roof.seat.rule === 'none' ? { rule: 'full-bearing' } : roof.seat,
       northPitch: unequal ? { rise: roof.pitch.rise * 1.5, run: roof.pitch.run } : null, peak: { at: null, height: shape === 'gable' && !unequal ? roof.peak.height : null },
     },
   }

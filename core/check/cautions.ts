@@ -60,6 +60,7 @@ function roofCautions(plan: Plan, roof: RoofReading, members: string[]): Caution
     ...limit('bearing-short', roof.bearing < customary.bearing - EPSILON, { bearing: roof.bearing, limit: customary.bearing }),
     ...limit('seat-past-plate', seat > lumber.plate.depth + EPSILON, { seat, plate: lumber.plate.depth }),
     ...limit('no-birdsmouth', asked.seat.rule === 'none', { angle: roof.angle }),
+    ...(frame.roof.ledger ? [{ code: 'ledger-fixing', members: ['roof/ledger'], numbers: {} } as const, ...limit('ledger-shallow', lumber.ridge.depth < roof.plumbFace - EPSILON, { ledger: lumber.ridge.depth, plumb: roof.plumbFace }, ['roof/ledger'])] : []),
     ...frame.roof.ridgeCentre === null ? [] : asked.beam && asked.shape === 'gable' ? beamCautions(plan) : [...limit('ridge-shallow', lumber.ridge.depth < roof.plumbFace - EPSILON, { ridge: lumber.ridge.depth, plumb: roof.plumbFace }, ['roof/ridge']),
     ...limit('low-pitch', roof.angle < customary.ridgeBoardAngle - EPSILON, { angle: roof.angle, limit: customary.ridgeBoardAngle }, ['roof/ridge']),
       ...tieCautions(plan)],

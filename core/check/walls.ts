@@ -1,4 +1,4 @@
-import { sideNames } from '../design'
+import { isHouse, sideNames } from '../design'
 import { isLapped } from '../frame'
 import { INCH } from '../measure'
 import { liftingOf, type Plan, stackingOf } from '../plan'
@@ -40,7 +40,7 @@ const membersOf = ({ frame }: Plan, wall: string): string[] => frame.members.fil
 
 function unbraced(plan: Plan): Caution[] {
   if (plan.design.walls.bracing === 'none') return []
-  return sideNames.filter(wall => plan.design.walls.sides[wall].build === 'studs' && plan.frame.braces[wall] === 0).map(wall => ({ code: 'wall-unbraced', members: membersOf(plan, wall), numbers: {}, names: { wall } }))
+  return sideNames.filter(wall => !isHouse(plan.design, wall) && plan.design.walls.sides[wall].build === 'studs' && plan.frame.braces[wall] === 0).map(wall => ({ code: 'wall-unbraced', members: membersOf(plan, wall), numbers: {}, names: { wall } }))
 }
 
 function looseEdges(plan: Plan): Caution[] {

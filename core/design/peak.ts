@@ -35,7 +35,7 @@ function askedOf({ roof, walls, footprint, lumber }: Design): Asked | null {
   const own = ownSections(lumber)
   const [rafter, stud, ridge] = [roof.rafter, walls.stud, roof.ridge].map(name => findSection(name, own))
   if (!rafter || !stud || !ridge) return null
-  return { width: footprint.width, ridge: ridge.thickness * (roof.beam?.plies ?? 1), slope: (side, angle) => ({ angle, height: heightOf(walls, side) + heightAbovePlate(roof.seat, angle, rafter.depth, stud.depth) }) }
+  return { width: footprint.width, ridge: ridge.thickness * (roof.shape === 'gable' ? roof.beam?.plies ?? 1 : 1), slope: (side, angle) => ({ angle, height: heightOf(walls, side) + heightAbovePlate(roof.seat, angle, rafter.depth, stud.depth) }) }
 }
 
 /** The root of a rising function between `from` and `to`; null where it has none there. */
@@ -106,6 +106,15 @@ export function peakSettled(design: Design): Design {
   if (!angles) return design
   const south = height === null ? design : withValue(design, 'roof.pitch', pitchOf(angles.south))
   return at === null && !northPitch ? south : withValue(south, 'roof.northPitch', at === null ? northPitch : pitchOf(angles.north))
+}
+
+/** How a lean-to rises to its ledger: the level of the ledger's top, where the rafters' upper edges meet its face, by the slope's angle, and the angle by that level, null where none within the limits gives it; null where a section is not known. mm and degrees. */
+export function ledgerRise(design: Design): { readonly top: (angle: number) => number, readonly angle: (top: number) => number | null } | null {
+  const asked = askedOf(design)
+  if (!asked) return null
+  const low = design.roof.high === 'north' ? 'south' : 'north'
+  const run = asked.width - asked.ridge
+  return { top: angle => asked.slope(low, angle).height + run * Math.tan(radians(angle)), angle: top => angleTo(angle => asked.slope(low, angle), run, top) }
 }
 
 /** Least and most that a part of the peak can be, mm, the rest as asked; to say how far one asked for is off. */

@@ -6,8 +6,8 @@ import { type RoofOpening, roofOpeningsSchema } from './roof-openings'
 import { type Seat, seatSchema } from './seat'
 import { z } from './zod'
 
-/** Roof shapes: two slopes to a ridge over the length, one from a high eave wall to a low one, or four slopes that meet along hips. */
-export const roofShapeNames = ['gable', 'single-slope', 'hip'] as const
+/** Roof shapes: two slopes to a ridge over the length, one from a high eave wall to a low one, one from a ledger on a house to a low wall, or four slopes that meet along hips. */
+export const roofShapeNames = ['gable', 'single-slope', 'lean-to', 'hip'] as const
 export type RoofShapeName = typeof roofShapeNames[number]
 
 /** Rafter ties hold the walls together low down; collar ties hold the slopes together near the ridge; ceiling joists, or a loft's, carry a ceiling or a floor besides. */
@@ -34,11 +34,17 @@ export const hipEdges = ['dropped', 'backed'] as const
 /** Hip rafters: of the ridge's section where `section` is null. */
 export interface Hip { readonly section: string | null, readonly edge: typeof hipEdges[number] }
 
+/** Whether a roof is of one slope, that rises to its high side. */
+export const hasOneSlope = ({ shape }: Pick<Roof, 'shape'>): boolean => shape === 'single-slope' || shape === 'lean-to'
+
+/** Whether a house stands in the stead of a side's wall. */
+export const isHouse = ({ roof }: { readonly roof: Pick<Roof, 'shape' | 'high'> }, side: string): boolean => roof.shape === 'lean-to' && roof.high === side
+
 export interface Panel { readonly cover: number, readonly per: 1 | 2 | 3 }
 
 export interface Roof {
   readonly shape: RoofShapeName
-  /** The high wall of a single slope; its own height, where it has one, gives the pitch. */
+  /** The high side of one slope: its wall's own height, or the top of the ledger on the house that stands there in a wall's stead, gives the pitch where there is one. */
   readonly high: 'south' | 'north'
   /** Of both slopes of a gable, or of its south slope. */
   readonly pitch: Pitch

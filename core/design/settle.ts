@@ -3,10 +3,11 @@ import { pitchAngle, radians } from '../measure'
 import type { Design } from './design'
 import { withValue } from './fields'
 import { ownSections } from './lumber'
-import { peakSettled } from './peak'
+import { ledgerRise, peakSettled } from './peak'
+import { hasOneSlope } from './roof'
 import { heightOf } from './walls'
 
-/** The low wall of a single slope. */
+/** The low wall of one slope. */
 export const lowSide = ({ roof }: Pick<Design, 'roof'>): 'south' | 'north' => roof.high === 'north' ? 'south' : 'north'
 
 /** Level between the two heels of a rafter over a low and a high wall, mm: from the low wall's outside to the high wall's inside, where their bird's mouths are cut plumb; null where the studs' section is not known. */
@@ -16,13 +17,14 @@ export function heelRun({ footprint, walls, lumber }: Design): number | null {
 }
 
 /**
- * The design with what follows from its other fields worked out: under a single slope the high wall's height from the pitch, or, where that wall has its own height, the pitch from the
+ * The design with what follows from its other fields worked out: under one slope the high wall's or the ledger's height from the pitch, or, where that has its own height, the pitch from the
  * two; and how far the rafters reach over that wall, where it isn't asked; of a gable the pitches, where its peak is given; and the rafters' spacing where panels lead. The same design where nothing follows.
  */
 export function settled(asked: Design): Design {
   const { panel } = asked.roof
   const design = panel ? withValue(asked, 'roof.spacing', panel.cover / panel.per) : asked
   if (design.roof.shape === 'gable') return peakSettled(design)
+  if (design.roof.shape === 'lean-to') return ledgerSettled(design)
   if (design.roof.shape !== 'single-slope') return design
   const { overhang } = design.roof
   return slopeSettled(withValue(design, 'roof.overhang.high', overhang.high ?? overhang.eave))
@@ -38,13 +40,25 @@ function slopeSettled(design: Design): Design {
   return own > low ? withValue(design, 'roof.pitch', { rise: own - low, run }) : design
 }
 
+/** Under a lean-to the ledger's top from the pitch, or the pitch from a ledger that is given. */
+function ledgerSettled(design: Design): Design {
+  const { roof, walls } = design
+  const rise = ledgerRise(design)
+  if (!rise) return design
+  const path = `walls.sides.${roof.high}.height`
+  const own = walls.sides[roof.high].height
+  if (own === null) return withValue(design, path, rise.top(pitchAngle(roof.pitch)))
+  const angle = rise.angle(own)
+  return angle === null ? design : withValue(design, 'roof.pitch', { rise: 12 * Math.tan(radians(angle)), run: 12 })
+}
+
 /**
  * The design with one value changed, and what was asked for before and would stand against it let go: a pitch asked for lets the high wall of a single slope follow it, and lets go of as much
  * of a gable's peak as it decides; a spacing asked for lets go of panels that led.
  */
 export function changed(design: Design, path: string, value: unknown): Design {
   const next = withValue(design, path, value)
-  if (path === 'roof.pitch' && next.roof.shape === 'single-slope') return withValue(next, `walls.sides.${next.roof.high}.height`, null)
+  if (path === 'roof.pitch' && hasOneSlope(next.roof)) return withValue(next, `walls.sides.${next.roof.high}.height`, null)
   if (path === 'roof.pitch') return withValue(next, 'roof.peak.height', null)
   if (path === 'roof.spacing') return withValue(next, 'roof.panel', null)
   return path === 'roof.northPitch' ? withValue(next, 'roof.peak.at', null) : next

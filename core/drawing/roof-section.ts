@@ -1,4 +1,4 @@
-import { heightOf, tieKinds } from '../design'
+import { hasOneSlope, heightOf, tieKinds } from '../design'
 import { heightField } from './height-field'
 import type { Member, Stretch } from '../frame'
 import { meets, vec } from '../geometry'
@@ -17,14 +17,22 @@ export function roofSection(plan: Plan, at?: number): Drawing {
   const lines: Line[] = [
     { from: { x: -reach.south - 150, y: 0 }, to: { x: design.footprint.width + reach.north + 150, y: 0 }, ink: 'ground' },
     ...(frame.roof.ridgeCentre ? [{ from: { x: middle, y: heightOf(design.walls, 'south') - 120 }, to: { x: middle, y: frame.roof.highest + 120 }, ink: 'datum' } as const] : []),
+    ...houseLine(plan),
   ]
   return drawn('roof-section', { patches: seen(sectionMembers(plan, at), sectionView), lines, dimensions: dimensions(plan), pitches: pitchTags(plan), handles: handles(plan) })
+}
+
+/** The face of the house that a lean-to stands against. */
+function houseLine({ design: { roof, footprint: { width } }, frame }: Plan): Line[] {
+  if (roof.shape !== 'lean-to') return []
+  const x = roof.high === 'north' ? width : 0
+  return [{ from: { x, y: -150 }, to: { x, y: frame.roof.highest + 400 }, ink: 'ground' }]
 }
 
 /** How far the rafters reach past each eave wall, mm. */
 function reachOf({ design: { roof } }: Plan): Readonly<Record<'south' | 'north', number>> {
   const { eave } = roof.overhang
-  const high = roof.shape === 'single-slope' ? roof.overhang.high ?? eave : eave
+  const high = roof.shape === 'lean-to' ? 0 : roof.shape === 'single-slope' ? roof.overhang.high ?? eave : eave
   return { south: roof.high === 'south' ? high : eave, north: roof.high === 'north' ? high : eave }
 }
 
@@ -72,9 +80,9 @@ function eaves(plan: Plan): Dimension[] {
   const reach = reachOf(plan)
   const at = (side: 'south' | 'north', field: 'roof.overhang.eave' | 'roof.overhang.high', name: 'eave' | 'high-eave'): Dimension =>
     ({ name, from: foot(side === 'south' ? -reach.south : width), to: foot(side === 'south' ? 0 : width + reach.north), side: 'below', row: 1, value: reach[side], field })
-  if (roof.shape !== 'single-slope') return [at('south', 'roof.overhang.eave', 'eave')]
+  if (!hasOneSlope(roof)) return [at('south', 'roof.overhang.eave', 'eave')]
   const low = roof.high === 'north' ? 'south' : 'north'
-  return [at(low, 'roof.overhang.eave', 'eave'), at(roof.high, 'roof.overhang.high', 'high-eave')]
+  return [at(low, 'roof.overhang.eave', 'eave'), ...(roof.shape === 'lean-to' ? [] : [at(roof.high, 'roof.overhang.high', 'high-eave')])]
 }
 
 /** Where the section's highest point is, across the building. */
@@ -85,6 +93,8 @@ const topAt = (plan: Plan): number => {
 }
 
 function top(plan: Plan): Dimension[] {
+  // a lean-to is as high as its ledger, whose height is shown
+  if (plan.design.roof.shape === 'lean-to') return []
   const { frame: { roof: { highest, ridgeCentre } }, design: { footprint: { width } } } = plan
   const at = topAt(plan)
   const left = !ridgeCentre && at < 0
@@ -122,7 +132,7 @@ function pitchTags(plan: Plan): PitchTag[] {
   const { slopes, meet } = frame.roof
   const tag = (x: number, side: 'south' | 'north', field: PitchTag['field']): PitchTag => ({ at: { x, y: planeLevel(plan, x) }, angle: slopes[side].angle, pitch: field === 'roof.pitch' ? roof.pitch : roof.northPitch ?? roof.pitch, field })
   if (isUnequal(plan)) return [tag(meet / 2, 'south', 'roof.pitch'), tag((meet + width) / 2, 'north', 'roof.northPitch')]
-  return [tag(width * (meet === Infinity ? 0.3 : 0.74), 'south', 'roof.pitch')]
+  return [tag(width * (meet >= width ? 0.3 : 0.74), 'south', 'roof.pitch')]
 }
 
 /** Ties are dragged up and down beside the ridge. */
@@ -147,7 +157,7 @@ function handles(plan: Plan): Handle[] {
     ]),
     ...(unequal ? [{ field: 'roof.peak.at' as const, at: { x: at, y: frame.roof.highest - frame.lumber.ridge.depth }, along: { x: 1, y: 0 }, gain: 1 }] : []),
     { field: 'roof.overhang.eave', at: { x: tail.x, y: planeLevel(plan, tail.x) }, along: { x: tail.way, y: 0 }, gain: 1 },
-    ...(gable ? [] : [{ field: 'roof.overhang.high' as const, at: { x: high.x, y: frame.roof.highest - frame.lumber.rafter.depth }, along: { x: high.way, y: 0 }, gain: 1 }]),
+    ...(gable || design.roof.shape === 'lean-to' ? [] : [{ field: 'roof.overhang.high' as const, at: { x: high.x, y: frame.roof.highest - frame.lumber.rafter.depth }, along: { x: high.way, y: 0 }, gain: 1 }]),
     ...tieHandles(plan),
     { field: 'footprint.width', at: { x: width, y: 0 }, along: { x: 1, y: 0 }, gain: 1 },
     ...(gable ? ['north' as const] : ['south' as const, 'north' as const]).map((side): Handle => ({ field: heightField(design.walls, side), at: { x: side === 'north' ? width : 0, y: heightOf(design.walls, side) }, along: { x: 0, y: 1 }, gain: 1 })),

@@ -1,4 +1,4 @@
-import type { SideName } from '../design'
+import { hasOneSlope, type SideName } from '../design'
 import { type Member, partedEaves } from '../frame'
 import { vec } from '../geometry'
 import { type Plan, stretchOf } from '../plan'
@@ -20,18 +20,18 @@ export function roofPlan(plan: Plan): Drawing {
 /** The openings as framed, with rings that move them along the slope's wall and up from it. */
 function openingsDrawn({ design, frame }: Plan): { readonly handles: readonly Handle[], readonly label: Label }[] {
   const eaves = partedEaves(design, frame.roof.eaves)
-  return design.roof.openings.flatMap(({ kind, slope, at, up, length }, i) => {
-    const eave = kind === 'stair' ? frame.roof.eaves.find(each => each.slope.side === 'south') : design.roof.shape === 'single-slope' ? eaves[0] : eaves.find(each => each.slope.side === slope)
+  return design.roof.openings.flatMap(({ kind, slope, at, up, width, length }, i) => {
+    const eave = kind === 'stair' ? frame.roof.eaves.find(each => each.slope.side === 'south') : hasOneSlope(design.roof) ? eaves[0] : eaves.find(each => each.slope.side === slope)
     if (!eave || !frame.members.some(({ id }) => id.startsWith(`roof/opening/${i + 1}/`))) return []
     const { normal, offset } = eave.slope.wallOutside
     const level = kind === 'stair' ? length : length * eave.slope.roofTop.normal.z
     const place = (along: number, inward: number): Point => Math.abs(normal.y) > 0.5 ? { x: along, y: normal.y * (offset - inward) } : { x: normal.x * (offset - inward), y: along }
     const inward: Point = { x: -normal.x + 0, y: -normal.y + 0 }
     return [{
-      label: { at: place(at, up + level / 2), text: `${i + 1}` },
+      label: { at: place(at - width / 4, up + level / 2), text: `${i + 1}` },
       handles: [
-        { field: `roof.openings.${i}.at` as const, at: place(at, up + level * 0.75), along: Math.abs(normal.y) > 0.5 ? { x: 1, y: 0 } : { x: 0, y: 1 }, gain: 1 },
-        { field: `roof.openings.${i}.up` as const, at: place(at, up), along: inward, gain: 1 },
+        { field: `roof.openings.${i}.at` as const, at: place(at, up + level * 0.4), along: Math.abs(normal.y) > 0.5 ? { x: 1, y: 0 } : { x: 0, y: 1 }, gain: 1 },
+        { field: `roof.openings.${i}.up` as const, at: place(at + width / 4, up), along: inward, gain: 1 },
       ],
     }]
   })

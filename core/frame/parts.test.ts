@@ -183,6 +183,8 @@ describe('gable studs notched behind the end rafters, worked by hand', () => {
     const thin = frame({ ...shed({ rafter: '47x125' }, { gables: 'notched', stud: '38x63' }) })
     expect(thin.problems).toEqual([{ code: 'gable-notch-thin', path: 'walls.gables', left: 16, least: 20 }])
     expect(clashes(thin.members)).toEqual([])
+    // over a block on the eave wall's plate a stud ends under the rafter
+    expect(clashes(frame(shed({ pitch: { rise: 18, run: 12 }, blocking: { ...blocking, plate: 'square' } }, { gables: 'notched', sides: { ...base.walls.sides, west: { ...base.walls.sides.west, height: 60 * INCH } }, spacing: 4 * INCH })).members)).toEqual([])
     // 142 in from the west: its face 2 1/4 in from the end, inside the 3 1/2 of the wall
     const close = frame(shed({ spacing: 35.5 * INCH }, { gables: 'notched' }))
     expect(close.problems).toEqual([{ code: 'gable-notch-blocked', path: 'walls.gables', side: 'east' }])

@@ -33,6 +33,9 @@ export type Problem =
   | { readonly code: 'stair-meets-stair' | 'stair-meets-tie' | 'stair-not-doubled', readonly path: `roof.openings.${number}.at`, readonly number: number }
   | { readonly code: 'gable-notch-thin', readonly path: 'walls.gables', readonly left: number, readonly least: number }
   | { readonly code: 'gable-notch-blocked', readonly path: 'walls.gables', readonly side: SideName }
+  | { readonly code: 'ledger-out-of-reach', readonly path: `walls.sides.${SideName}.height`, readonly least: number, readonly most: number }
+  | { readonly code: 'ledger-below-deck', readonly path: 'roof.ridge', readonly by: number }
+  | { readonly code: 'opening-in-house', readonly path: `walls.openings.${number}.wall`, readonly number: number }
   | { readonly code: 'purlin-unborne', readonly path: 'roof.purlins' }
   | { readonly code: 'purlin-too-low', readonly path: 'roof.purlins', readonly side: SideName, readonly by: number }
   | { readonly code: 'purlin-meets-tie', readonly path: 'roof.purlins', readonly side: SideName }

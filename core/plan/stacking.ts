@@ -1,4 +1,4 @@
-import { type Design, isSide } from '../design'
+import { type Design, hasOneSlope, isSide } from '../design'
 import type { Member, Wall } from '../frame'
 import { INCH } from '../measure'
 import { stretchOf } from './marked-pair'
@@ -13,7 +13,7 @@ export const STACKED = INCH
 /** Whether a rafter stands on an eave wall: those, the jacks and the lower parts of parted ones of its slope, or, of a single one, all but what ends short of it. */
 export function standsOn({ roof }: Pick<Design, 'roof'>, { id, role }: Pick<Member, 'id' | 'role'>, wall: string): boolean {
   if (role !== 'rafter' && role !== 'jack-rafter' && role !== 'cripple-rafter') return false
-  if (roof.shape !== 'single-slope') return id.startsWith(`roof/${wall}/`) && !id.includes('/upper/')
+  if (!hasOneSlope(roof)) return id.startsWith(`roof/${wall}/`) && !id.includes('/upper/')
   return role === 'rafter' || id.startsWith(roof.high === wall ? 'roof/upper/' : 'roof/rafter/')
 }
 

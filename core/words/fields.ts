@@ -40,6 +40,7 @@ export const roleNames: Record<Role, { one: string, many: string }> = {
   'rung': { one: 'ladder rung', many: 'ladder rungs' },
   'lookout': { one: 'lookout', many: 'lookouts' },
   'barge': { one: 'barge board', many: 'barge boards' },
+  'ledger': { one: 'ledger', many: 'ledgers' },
   'purlin': { one: 'purlin', many: 'purlins' },
   'purlin-brace': { one: 'purlin brace', many: 'purlin braces' },
   'cripple-rafter': { one: 'cripple rafter', many: 'cripple rafters' },
@@ -120,6 +121,7 @@ export function adviseOn(role: Role): string {
     case 'rung': return 'Square to the slope, flush on top; nail it through the fly rafter, and through the end rafter from inside.'
     case 'lookout': return 'On its flat in the end rafter\'s housing, flush on top; it carries the fly rafter, so nail it well into the rafter behind.'
     case 'barge': return 'Plumb at both ends, its upper edge in the slope; the pair meets over the middle of the ridge.'
+    case 'ledger': return 'Level on the house\'s frame, flashed, never on siding or facing brick; bolts or structural screws by the schedule of local code. The rafters hang on it in hangers or on a strip.'
     case 'purlin': return 'Up against every rafter\'s lower edge, joined over a brace; its depth is yours to have checked.'
     case 'purlin-brace': return 'Tight under the purlin and on the partition\'s plate, never flatter than 45°; the partition needs solid wood under it down to the ground.'
     case 'cripple-rafter': return 'A common rafter stopped at a header; mark it from the whole one. Crown up.'

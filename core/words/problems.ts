@@ -38,6 +38,9 @@ export function sayProblem(problem: Problem, units: Units): string {
     case 'stair-not-doubled': return `Beside opening ${problem.number} a rafter leaves no room to double the joist. Move it a bay along, or frame it with single boards.`
     case 'gable-notch-thin': return `Behind the end rafters ${mm(problem.left)} would be left of the notched gable studs, less than ${mm(problem.least)}. Let them end under the rafters, or use deeper studs.`
     case 'gable-notch-blocked': return `Beside the ${problem.side} end rafter another stands within the wall's depth, where notched gable studs would run up: there they end under the rafters. Change the rafter spacing or move what it makes room for.`
+    case 'ledger-out-of-reach': return `No pitch between 2° and 70° brings the rafters to a ledger there. Put its top between ${mm(problem.least)} and ${mm(problem.most)} over the deck, or type a pitch.`
+    case 'ledger-below-deck': return `The ledger would reach ${mm(problem.by)} below the deck. Use a shallower board, or put it higher.`
+    case 'opening-in-house': return `Opening ${problem.number} is in the side where the house stands. Put it in another wall.`
     case 'purlin-unborne': return 'Purlin braces have nothing to stand on. Put a partition along the building on the Walls bench, or leave the purlins out.'
     case 'purlin-too-low': return `The ${problem.side} slope's purlin would hang ${mm(problem.by)} below the partitions' tops. Use a shallower purlin, a steeper roof, or leave it out.`
     case 'purlin-meets-tie': return `Ties or ceiling joists cross the ${problem.side} slope at its purlin's height. Move them, or leave the purlin out.`

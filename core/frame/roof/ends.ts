@@ -61,6 +61,10 @@ function flanksOf(design: Design, lumber: RoofLumber, { slopes: { south, north }
     })
   }
   const [low, high] = fallsOut(south) ? [south, north] : [north, south]
+  if (low.ridgeFace) {
+    const from = -low.ridgeFace.offset
+    return [{ name: 'slope', roofTop: low.roofTop, head: [plumbCut(low.ridgeFace)], tail: [...tailCuts(design, low), ...finish(low)], from, to: low.tail.offset, inner: { from, to: low.wallOutside.offset } }]
+  }
   return [{
     name: 'slope', roofTop: low.roofTop, head: [...headCuts(high), ...finish(high)], tail: [...tailCuts(design, low), ...finish(low)], from: -high.tail.offset, to: low.tail.offset, inner: { from: -high.wallOutside.offset, to: low.wallOutside.offset },
   }]
@@ -189,7 +193,8 @@ function barge(design: Design, lumber: RoofLumber, { ridgeCentre, slopes }: Roof
   const high = fallsOut(slopes.south) ? slopes.north : slopes.south
   const low = fallsOut(slopes.south) ? slopes.south : slopes.north
   const mid = ridgeCentre && (flank.name === 'south' ? ridgeCentre : { normal: scale(ridgeCentre.normal, -1), offset: -ridgeCentre.offset })
-  const [head, tail] = mid ? [mid, ends(slope.tail)] : [ends(high.tail), ends(low.tail)]
+  // on a ledger it runs on to the house
+  const [head, tail] = mid ? [mid, ends(slope.tail)] : [low.ridgeFace ? high.wallOutside : ends(high.tail), ends(low.tail)]
   return [rafterOn({ id: `roof/${flank.name}/barge/${end}`, role: 'barge', section, roofTop: flank.roofTop, at: x, from: flank.from - layers - section.depth, to: flank.to + layers, cuts: [plumbCut(head), plumbCut(tail)] })]
 }
 

@@ -8,6 +8,7 @@ import { finishBoardOrders } from './finish-boards'
 import { gable } from './gable'
 import { hip } from './hip'
 import { openingsTaken, roofOpeningProblems } from './openings'
+import { leanTo } from './lean-to'
 import { type Bearer, purlinOrders } from './purlins'
 import { singleSlope } from './single-slope'
 import { soffitOrders } from './soffit'
@@ -15,7 +16,7 @@ import { tailShapeProblems } from './tails'
 import type { RoofDatum, RoofFrame, RoofLumber, RoofShape, Under } from './shape'
 
 /** Every roof shape by its name in the document. */
-export const roofShapes: Record<Design['roof']['shape'], RoofShape> = { 'gable': gable, 'single-slope': singleSlope, 'hip': hip }
+export const roofShapes: Record<Design['roof']['shape'], RoofShape> = { 'gable': gable, 'single-slope': singleSlope, 'lean-to': leanTo, 'hip': hip }
 
 /** Frames a design's roof: its shape's own boards, and what every shape has along its eaves and over its gables. Parts that can't be as asked are left out and said. */
 export function frameRoof(whole: Design, all: RoofLumber, bearers: readonly Bearer[], under: Under): RoofFrame {

@@ -9,7 +9,7 @@ import { dropOfCover, lookoutCuts } from './ends'
 import { pairsOf, partedOrders, partingsIn, roofHeaders, type Standing, standingIn } from './openings'
 import { rafterOn, tailed } from './rafter'
 import { beamOrders } from './ridge-beam'
-import { seatProblems } from './seat'
+import { levelTailProblems, seatProblems } from './seat'
 import { outOf, plumbCut, slopeDatum, standingAt } from './slope'
 import { betweenEnds, tieOrders } from './ties'
 import type { Eave, RoofDatum, RoofLumber, RoofShape, SlopeDatum } from './shape'
@@ -50,7 +50,7 @@ function gableDatum(design: Design, lumber: RoofLumber): { readonly datum: RoofD
   const slopes = { south: slopeOf('south', 0, 1), north: slopeOf('north', width, -1) }
   const reach = { from: -roof.overhang.gable, to: length + roof.overhang.gable }
   const eave = (slope: SlopeDatum): Eave => ({ slope, rafters: standingOn(design, rafter, slope.side).map(each => each.at), whole: { from: 0, to: length }, reach, corners: [], hip: null })
-  return { ridge: met, datum: { angle: angles.south, slopes, eaves: [eave(slopes.south), eave(slopes.north)], ridgeCentre: level('y', met.centre), meet: met.at, coverDrop: dropOfCover(design, lumber), highest: met.top } }
+  return { ridge: met, datum: { angle: angles.south, slopes, eaves: [eave(slopes.south), eave(slopes.north)], ridgeCentre: level('y', met.centre), ledger: null, meet: met.at, coverDrop: dropOfCover(design, lumber), highest: met.top } }
 }
 
 function gableProblems(design: Design, { rafter, ridge, plate }: RoofLumber, datum: RoofDatum): Problem[] {
@@ -69,9 +69,7 @@ function gableProblems(design: Design, { rafter, ridge, plate }: RoofLumber, dat
   // the same seat on both slopes: one that is wrong is said once
   const seats = [south, north].map(slope => seatProblems(slope.lift, rafter.depth / Math.cos(radians(slope.angle))))
   problems.push(...seats.find(each => each.length) ?? [])
-  const levelReach = Math.min(...[south, north].map(slope => slope.lift / Math.tan(radians(slope.angle))))
-  if (roof.seat.rule === 'none' && roof.overhang.eave > levelReach - 1) problems.push({ code: 'tail-lost', path: 'roof.overhang.eave', most: Math.max(0, levelReach - 1) })
-  return problems
+  return [...problems, ...levelTailProblems(design, [south, north])]
 }
 
 /** What is asked of the peak, and no pitches within the limits give. */

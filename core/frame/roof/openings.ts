@@ -1,4 +1,4 @@
-import type { Design, RoofOpening } from '../../design'
+import { type Design, hasOneSlope, type RoofOpening } from '../../design'
 import { add, meets, type Plane, planeAt, scale, vec, type Vec3 } from '../../geometry'
 import type { Section } from '../../lumber'
 import { radians } from '../../measure'
@@ -21,7 +21,7 @@ export interface Standing { readonly name: string, readonly at: Stretch, readonl
 /** The openings of a slope, in the order asked; those of no width are not framed. */
 export function partingsIn({ roof: { openings, shape } }: Design, side: SlopeDatum['side'], { thickness: t }: Section): Parting[] {
   return openings.flatMap((asked, i): Parting[] => {
-    if (asked.kind === 'stair' || asked.width === 0 || (shape !== 'single-slope' && asked.slope !== side)) return []
+    if (asked.kind === 'stair' || asked.width === 0 || (!hasOneSlope({ shape }) && asked.slope !== side)) return []
     const s = { from: asked.at - asked.width / 2, to: asked.at + asked.width / 2 }
     return [{ number: i + 1, asked, s, wide: { from: s.from - asked.plies * t, to: s.to + asked.plies * t } }]
   })
@@ -112,7 +112,7 @@ export function pairsOf({ slopes }: RoofDatum, rafter: Section, { south, north }
 }
 
 /** The slopes that openings can be in: of a single slope its eave at the low wall alone. */
-export const partedEaves = ({ roof }: Design, eaves: RoofDatum['eaves']): RoofDatum['eaves'] => roof.shape === 'single-slope' ? eaves.filter(eave => fallsOut(eave.slope)) : eaves
+export const partedEaves = ({ roof }: Design, eaves: RoofDatum['eaves']): RoofDatum['eaves'] => hasOneSlope(roof) ? eaves.filter(eave => fallsOut(eave.slope)) : eaves
 
 /** mm that headers keep from what they don't touch. */
 const CLEAR = 10
@@ -152,11 +152,11 @@ export function roofOpeningProblems(design: Design, lumber: RoofLumber, datum: R
 export type RoofOpeningProblem = Extract<Problem, { readonly code: `roof-opening${string}` }>
 
 /** The level stretch up a slope from its wall's outside that openings with headers of so many plies can take: clear of the plate, with blocks on it, and of the ridge or the high wall; mm. */
-export function roomOn({ footprint, roof }: Design, { rafter, plate, ridge, post }: RoofLumber, { ridgeCentre }: RoofDatum, { angle, run, side }: SlopeDatum, plies: number): Stretch {
+export function roomOn({ footprint, roof }: Design, { rafter, plate, ridge, post }: RoofLumber, { ridgeCentre }: RoofDatum, { angle, run, side, ridgeFace }: SlopeDatum, plies: number): Stretch {
   const slope = radians(angle)
   const [sin, cos] = [Math.sin(slope), Math.cos(slope)]
   const headers = plies * rafter.thickness * cos
   const span = side === 'east' || side === 'west' ? footprint.length : footprint.width
-  const top = ridgeCentre ? run - Math.max(ridge.thickness, roof.beam ? post.depth : 0) / 2 : span - plate.depth - rafter.depth * sin - rafter.thickness
+  const top = ridgeCentre ? run - Math.max(ridge.thickness, roof.beam ? post.depth : 0) / 2 : ridgeFace ? run : span - plate.depth - rafter.depth * sin - rafter.thickness
   return { from: plate.depth + rafter.depth * sin + rafter.thickness + headers + CLEAR, to: top - headers - rafter.depth * sin - CLEAR }
 }

@@ -1,4 +1,4 @@
-import type { Design } from '../../design'
+import { type Design, hasOneSlope } from '../../design'
 import { add, cross, meets, place, type Plane, planeAt, scale, subtract, unit, vec, type Vec3 } from '../../geometry'
 import type { Section } from '../../lumber'
 import { degrees } from '../../measure'
@@ -71,7 +71,7 @@ export function purlinOrders(design: Design, lumber: RoofLumber, datum: RoofDatu
 
 /** The slopes that take a purlin, and the level distance in from their wall's outside to it. */
 function fieldsOf({ roof, footprint }: Design, { plate }: RoofLumber, { slopes: { south, north } }: RoofDatum): { readonly name: string, readonly slope: SlopeDatum, readonly middle: number }[] {
-  if (roof.shape === 'single-slope') return [{ name: 'slope', slope: fallsOut(south) ? south : north, middle: footprint.width / 2 }]
+  if (hasOneSlope(roof)) return [{ name: 'slope', slope: fallsOut(south) ? south : north, middle: footprint.width / 2 }]
   return [south, north].map(slope => ({ name: slope.side, slope, middle: (slope.run + plate.depth) / 2 }))
 }
 

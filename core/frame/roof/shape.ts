@@ -56,7 +56,9 @@ export interface RoofDatum {
   readonly eaves: readonly Eave[]
   /** Null without a ridge. */
   readonly ridgeCentre: Plane | null
-  /** Where the two slopes meet, from the south wall's outside, mm; infinitely far to the side that one slope rises to. */
+  /** What stands in the gables at a slope's head besides a ridge: a ledger's end, across the building, and its lower edge; null without. mm. */
+  readonly ledger: (Stretch & { readonly bottom: number }) | null
+  /** Where the two slopes meet, from the south wall's outside, mm; at the house of a lean-to; infinitely far to the side that one slope rises to. */
   readonly meet: number
   /** How far under the roof's planes, square to them, what covers the gables ends; mm. */
   readonly coverDrop: number

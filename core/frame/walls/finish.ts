@@ -6,7 +6,7 @@ import type { Memory } from '../memory'
 import type { Eave, RoofDatum } from '../roof'
 import { type WallBoard, wallOrder } from './board'
 import { type Braced, braceWall } from './bracing'
-import { gableStuds, notchProblem } from './gable-studs'
+import { behindOf, gableStuds } from './gable-studs'
 import type { StackLines } from './places'
 import { type CoverAsk, sheatheWall } from './sheathing'
 import { slatWall } from './slats'
@@ -81,7 +81,6 @@ function gableOf(ask: FinishAsk, { wall, raked }: FramedWall): CoverAsk['gable']
   const { design, stud, lines, framed, line } = ask
   if (raked) return { line: raked.rake.studs, studs: [] }
   if (!isSide(wall.name) || !framed || eaveOf(ask, wall.name) || design.walls.gables === 'open') return null
-  const behind = design.walls.gables === 'notched' && !notchProblem(design, wall.name, stud, ask.rafter, ask.roof) ? ask.rafter : null
-  const studs = gableStuds(design, wall, stud, lines, line, behind)
+  const studs = gableStuds(design, wall, stud, lines, line, behindOf(design, wall.name, stud, ask.rafter, ask.roof))
   return studs.length ? { line, studs } : null
 }

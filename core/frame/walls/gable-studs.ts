@@ -1,11 +1,12 @@
 import type { Design, SideName } from '../../design'
 import { flip } from '../../geometry'
 import type { Section } from '../../lumber'
+import { radians } from '../../measure'
 import { level } from '../between'
 import { type Stretch, withLayout } from '../layout'
 import type { BuildingCut } from '../member'
 import type { Problem } from '../problem'
-import { type RoofDatum, underBeam } from '../roof'
+import { fallsOut, type RoofDatum, underBeam } from '../roof'
 import { upright, type WallBoard } from './board'
 import { layoutOf, type StackLines } from './places'
 import { endingUnder, type RoofLine } from './roof-line'
@@ -28,6 +29,23 @@ export function notchProblem({ walls, footprint: { length }, roof }: Design, sid
   return eaves.some(({ rafters }) => rafters.some(at => at.from < within.to - 1e-6 && at.to > within.from + 1e-6)) ? { code: 'gable-notch-blocked', path: 'walls.gables', side } : null
 }
 
+/** The end rafters that studs run up behind, and where along the wall blocks over the eave walls' plates leave them room. */
+export interface Behind { readonly rafter: Section, readonly clear: Stretch }
+
+/** The end rafters of a gable wall to run up behind; null where its studs are to end under them. */
+export function behindOf(design: Design, side: SideName, stud: Section, rafter: Section, roof: RoofDatum): Behind | null {
+  if (design.walls.gables !== 'notched' || notchProblem(design, side, stud, rafter, roof)) return null
+  const { plate } = design.roof.blocking
+  // square blocks stand across more of the plate the steeper the slope, and lean in over it at a high wall
+  const room = (of: 'south' | 'north'): number => {
+    const eave = roof.eaves.find(each => each.slope.side === of)
+    if (plate === 'none' || !eave) return 0
+    const slope = radians(eave.slope.angle)
+    return plate === 'plumb' ? rafter.thickness : rafter.thickness / Math.cos(slope) + (fallsOut(eave.slope) ? 0 : rafter.depth * Math.sin(slope))
+  }
+  return { rafter, clear: { from: room('south') - 1e-6, to: design.footprint.width - room('north') + 1e-6 } }
+}
+
 /** The cuts of a stud that runs up behind the end rafter on its slope, to the level that the wall's cover reaches; null of one under the ridge. */
 function notched({ footprint }: Design, wall: Wall, at: Stretch, { middle, ridge, undersides, tops, top }: RoofLine, { thickness }: Section): { readonly top: number, readonly cuts: readonly BuildingCut[] } | null {
   if ((at.from < middle && at.to > middle) || (at.from < ridge.to && at.to > ridge.from)) return null
@@ -40,7 +58,7 @@ function notched({ footprint }: Design, wall: Wall, at: Stretch, { middle, ridge
 }
 
 /** Studs of a gable, on the wall's own layout so that each stands over a stud below, from the wall's top plate up to the end rafters, each cut by their lower edges, and one under the ridge by the ridge's end; notched ones run on behind the end rafters, where those are given, beside the ridge. */
-export function gableStuds(design: Design, wall: Wall, stud: Section, lines: StackLines, line: RoofLine, behind: Section | null): WallBoard[] {
+export function gableStuds(design: Design, wall: Wall, stud: Section, lines: StackLines, line: RoofLine, behind: Behind | null): WallBoard[] {
   const t = stud.thickness
   const ends = levelAllRound(design) && !wall.step ? { from: 0, to: wall.overall } : { from: wall.from, to: wall.to }
   const posts = design.roof.beam && design.roof.shape === 'gable' ? underBeam(line.ridge, t) : []
@@ -50,7 +68,7 @@ export function gableStuds(design: Design, wall: Wall, stud: Section, lines: Sta
     const { shorter, longer, cuts } = endingUnder(at, line)
     // none stands across a step, where one runs up beside it
     if (shorter - foot < LEAST || foot !== heightAt(wall, at.from) || foot !== heightAt(wall, at.to)) return []
-    const tongue = behind ? notched(design, wall, at, line, behind) : null
+    const tongue = behind && at.from > behind.clear.from && at.to < behind.clear.to ? notched(design, wall, at, line, behind.rafter) : null
     if (tongue) return [{ ...upright(stud, 'gable-stud', `walls/${wall.name}/gable/stud/${places.indexOf(at) + 1}`, at.from, { from: foot, to: tongue.top }), open: true, cuts: tongue.cuts }]
     return [{ ...upright(stud, 'gable-stud', `walls/${wall.name}/gable/stud/${places.indexOf(at) + 1}`, at.from, { from: foot, to: longer }), open: true, cuts }]
   })

@@ -22,7 +22,7 @@ export interface RoofLine {
   readonly middle: number
   /** The highest of the roof's planes over the wall. */
   readonly peak: number
-  /** The ridge board's end, as it stands in the gable; infinitely high where there is none. */
+  /** The ridge board's or the ledger's end, as it stands in the gable; infinitely high where there is none. */
   readonly ridge: { readonly from: number, readonly to: number, readonly bottom: number }
 }
 
@@ -33,7 +33,7 @@ const sided = (planes: Readonly<Record<Slope, Plane>>, middle: number) => (s: nu
   s < middle ? levelAt(planes.south, s) : s > middle ? levelAt(planes.north, s) : Math.min(levelAt(planes.south, s), levelAt(planes.north, s))
 
 /** The line of the end rafters. */
-export function rafterLine({ slopes: { south, north }, meet, highest, ridgeCentre, coverDrop }: RoofDatum, ridge: Section): RoofLine {
+export function rafterLine({ slopes: { south, north }, meet, highest, ridgeCentre, ledger, coverDrop }: RoofDatum, ridge: Section): RoofLine {
   const undersides = { south: south.underside, north: north.underside }
   const under = (plane: Plane): Plane => coverDrop ? { ...plane, offset: plane.offset - coverDrop } : plane
   const tops = { south: under(south.roofTop), north: under(north.roofTop) }
@@ -41,7 +41,7 @@ export function rafterLine({ slopes: { south, north }, meet, highest, ridgeCentr
   const [low, high] = [-south.wallOutside.offset, north.wallOutside.offset]
   return {
     undersides, tops, top, under: sided(undersides, meet), middle: meet, peak: top(Math.min(Math.max(meet, low), high)),
-    ridge: ridgeCentre ? { from: ridgeCentre.offset - ridge.thickness / 2, to: ridgeCentre.offset + ridge.thickness / 2, bottom: highest - ridge.depth } : { from: Infinity, to: Infinity, bottom: Infinity },
+    ridge: ridgeCentre ? { from: ridgeCentre.offset - ridge.thickness / 2, to: ridgeCentre.offset + ridge.thickness / 2, bottom: highest - ridge.depth } : ledger ?? { from: Infinity, to: Infinity, bottom: Infinity },
   }
 }
 

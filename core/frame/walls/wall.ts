@@ -1,4 +1,4 @@
-import { type Design, heightOf, type LayoutFrom, type PartitionName, type SideName, sideNames, type Step, type WallId } from '../../design'
+import { type Design, heightOf, isHouse, type LayoutFrom, type PartitionName, type SideName, sideNames, type Step, type WallId } from '../../design'
 import type { Section } from '../../lumber'
 import type { Stretch } from '../layout'
 
@@ -76,12 +76,15 @@ export function partitionLines(design: Design, stud: Section, raked = true): rea
   return walls.partitions.map(({ runs, at }, i): Wall => {
     const along = runs === 'length' ? 'x' : 'y'
     const overall = along === 'x' ? footprint.length : footprint.width
-    const own = { from: stud.depth, to: overall - stud.depth }
+    const own = along === 'x' ? { from: stud.depth, to: overall - stud.depth } : betweenEaves(design, stud.depth)
     return { name: `partition-${i + 1}`, along, low: at, outside: 'low', seenFrom: along === 'x' ? 'the south' : 'the east', through: false, layout: 'low', height, overall, ...own, cap: laps ? { from: 0, to: overall } : own, tees: [], step: null, raked: false }
   })
 }
 
-/** The four walls' lines, of studs of a section; `raked` whether walls that ask for it can be raked: where the roof's slopes are known. */
+/** Between the eave walls' insides, or from one to the house. */
+const betweenEaves = (design: Design, inset: number): Stretch => ({ from: isHouse(design, 'south') ? 0 : inset, to: design.footprint.width - (isHouse(design, 'north') ? 0 : inset) })
+
+/** The four walls' lines, without one that a house stands in the stead of, of studs of a section; `raked` whether walls that ask for it can be raked: where the roof's slopes are known. */
 export function wallLines(design: Design, stud: Section, raked = true): readonly Wall[] {
   const { length, width } = design.footprint
   const inset = stud.depth
@@ -94,12 +97,12 @@ export function wallLines(design: Design, stud: Section, raked = true): readonly
     const overall = along === 'x' ? length : width
     const through = (along === 'x') === eavesThrough(design, lapped)
     const whole = { from: 0, to: overall }
-    const between = { from: inset, to: overall - inset }
+    const between = along === 'x' ? { from: inset, to: overall - inset } : betweenEaves(design, inset)
     const own = through ? whole : between
     const cap = lapped ? through ? between : whole : own
     const outside = name === 'south' || name === 'west' ? 'low' : 'high'
     const tees = partitionLines(design, stud, raked).filter(each => each.along !== along).map(each => ({ from: each.low, to: each.low + stud.depth, laps: lapped }))
     return { name, along, low, outside, tees, through, overall, ...own, cap, layout: design.walls.sides[name].layout, ...tops(name), seenFrom: name === 'south' || name === 'east' ? 'outside' : 'inside' }
   }
-  return [line('south', 'x', 0), line('east', 'y', length - inset), line('north', 'x', width - inset), line('west', 'y', 0)]
+  return [line('south', 'x', 0), line('east', 'y', length - inset), line('north', 'x', width - inset), line('west', 'y', 0)].filter(wall => !isHouse(design, wall.name))
 }

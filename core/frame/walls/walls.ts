@@ -1,4 +1,4 @@
-import { type Design, heightOf, isSide, type SideName, sideNames, wallFoot, withValue } from '../../design'
+import { type Design, heightOf, isHouse, isSide, type SideName, sideNames, wallFoot, withValue } from '../../design'
 import type { Section } from '../../lumber'
 import type { Stretch } from '../layout'
 import type { Order } from '../member'
@@ -52,8 +52,9 @@ export function frameWalls(asked: Design, stud: Section, section: (name: string)
   const tees = (wall: Wall): Wall => ({ ...wall, tees: wall.tees.filter((_, k) => standing.has(teeNumbers(design, wall)[k] ?? -1)) })
   const walls = [...outside.map(tees), ...partitionLines(design, stud, rafters !== null).filter((_, i) => standing.has(i))]
   const made = walls.map(wall => frameWall(design, wall, stud, section, lines, rafters))
-  const openings = Object.fromEntries(made.map(({ wall, rough }) => [wall.name, rough])) as unknown as WallFrame['openings']
-  return { walls, openings, framed: made, problems: [...steps, ...off, ...made.flatMap(each => each.problems)] }
+  const openings: WallFrame['openings'] = { ...noOpenings, ...Object.fromEntries(made.map(({ wall, rough }) => [wall.name, rough])) }
+  const inHouse = design.walls.openings.flatMap(({ wall }, i): Problem[] => isHouse(design, wall) ? [{ code: 'opening-in-house', path: `walls.openings.${i}.wall`, number: i + 1 }] : [])
+  return { walls, openings, framed: made, problems: [...steps, ...inHouse, ...off, ...made.flatMap(each => each.problems)] }
 }
 
 function frameWall(design: Design, wall: Wall, stud: Section, section: (name: string) => Section, lines: StackLines, rafters: RoofLine | null): FramedWall & { readonly problems: readonly Problem[] } {
@@ -63,7 +64,7 @@ function frameWall(design: Design, wall: Wall, stud: Section, section: (name: st
   const clear: Clear = { bottom: wallFoot(design.base) + stud.thickness, top: rake ? rakedTop(rake) : levelTop(s => heightAt(wall, s) - plates) }
   const { rough, problems } = openingsIn(design, wall, stud, clear, cornerPlaces(design, wall, stud), section)
   const posts = underRidge(design, wall, stud, rafters)
-  const middle = posts.length ? posts.map(({ from, to }) => (from + to) / 2) : rake && Number.isFinite(rake.rafters.middle) ? [rake.rafters.middle] : []
+  const middle = posts.length ? posts.map(({ from, to }) => (from + to) / 2) : rake && rake.rafters.middle > wall.from && rake.rafters.middle < wall.to - stud.thickness ? [rake.rafters.middle] : []
   const studs = studPlaces(design, wall, stud, rough, lines, middle).map((each, i) => standing(stud, 'stud', `walls/${wall.name}/stud/${i + 1}`, each, clear.bottom, clear.top))
   const layout = [...layoutOf(design, wall, lines), ...middle]
   const upright = [...studs, ...nailers(design, wall, stud, clear), ...rough.flatMap(each => openingBoards(wall, stud, clear, each, layout))]
