@@ -91,7 +91,7 @@ test('a new building gets two pitches, and the ridge is typed to its place', asy
   await expect(page.getByLabel('Ridge, over the deck', { exact: true })).toHaveValue('10\' 0"')
   await clean(page)
   await type(page, 'Ridge, over the deck', '5\'')
-  await expect(page.getByRole('alert')).toContainText('No pitch between 2° and 70° brings the ridge there')
+  await expect(page.getByRole('alert')).toContainText('No pitch between 0.5° and 70° brings the ridge there')
   await expect(page.locator('path.wood').first()).toBeVisible()
   await type(page, 'Pitch', '6')
   await expect(page.getByRole('alert')).toHaveCount(0)

@@ -76,7 +76,7 @@ function seatFor(choice: string): Seat {
       <LazyRoofShapes v-if="shapesAsked" v-model="shapes" />
       <ChoiceField v-model="rafter" label="Rafters" :options="sections" />
       <MeasureField path="roof.spacing" :value="bench.plan?.design.roof.spacing ?? design.roof.spacing" />
-      <ChoiceField v-model="seat" label="Seat" :options="seatChoices" />
+      <ChoiceField v-if="design.roof.shape !== 'flat'" v-model="seat" label="Seat" :options="seatChoices" />
       <Button label="Parts" text severity="secondary" icon="pi pi-list" title="Ridge, tails, ties, fascia and the ends" @click="parts = partsAsked = true" />
       <LazyRoofPartsDialog v-if="partsAsked" v-model="parts" />
       <Button label="Lumber" text severity="secondary" icon="pi pi-sliders-h" @click="lumber = asked = true" />

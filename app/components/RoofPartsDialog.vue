@@ -8,6 +8,8 @@ const bench = useBench()
 const sections = useSectionChoices()
 const roof = computed(() => bench.design?.roof)
 const ridged = computed(() => !!roof.value && !hasOneSlope(roof.value))
+const isFlat = computed(() => roof.value?.shape === 'flat')
+const firring = useChoice<string>('roof.firring.section')
 const ledger = computed(() => roof.value?.shape === 'lean-to')
 const hipped = computed(() => roof.value?.shape === 'hip')
 const boards = computed(() => [{ value: '', label: 'None' }, ...sections.value])
@@ -67,6 +69,12 @@ const counts = (most: number) => Array.from({ length: most + 1 }, (_, i) => ({ v
           <ChoiceField v-model="edge" label="Hip edges" :options="[{ value: 'dropped', label: 'Dropped' }, { value: 'backed', label: 'Backed' }]" />
         </template>
       </template>
+      <template v-if="isFlat">
+        <h3>Firrings</h3>
+        <p class="quiet">On each level joist, ripped to the fall.</p>
+        <ChoiceField v-model="firring" label="Firrings, ripped of" :options="sections" />
+        <MeasureField path="roof.firring.least" :value="roof.firring.least" />
+      </template>
       <template v-if="ledger">
         <h3>Ledger</h3>
         <ChoiceField v-model="ridge" label="Ledger" :options="sections" />
@@ -79,14 +87,16 @@ const counts = (most: number) => Array.from({ length: most + 1 }, (_, i) => ({ v
         <p class="quiet">What one panel covers less its lap; its seams then fall on rafters. Square the first panel: all others follow it.</p>
       </template>
       <h3>Tails</h3>
-      <ChoiceField v-model="tail" label="Tails end" :options="tailEnds" />
-      <MeasureField v-if="roof.tail === 'level'" path="roof.tails.face" :value="roof.tails.face" />
-      <MeasureField path="roof.tails.wild" :value="roof.tails.wild" />
+      <template v-if="!isFlat">
+        <ChoiceField v-model="tail" label="Tails end" :options="tailEnds" />
+        <MeasureField v-if="roof.tail === 'level'" path="roof.tails.face" :value="roof.tails.face" />
+        <MeasureField path="roof.tails.wild" :value="roof.tails.wild" />
+      </template>
       <ChoiceField v-model="sub" label="Sub-fascia" :options="boards" />
       <ChoiceField v-model="face" label="Fascia" :options="boards" />
-      <ChoiceField v-model="soffit" label="Boxed soffit, of" :options="boards" />
-      <ChoiceField v-model="finish" label="Boards let into the tails" :options="boards" />
-      <template v-if="!hipped">
+      <ChoiceField v-if="!isFlat" v-model="soffit" label="Boxed soffit, of" :options="boards" />
+      <ChoiceField v-if="!isFlat" v-model="finish" label="Boards let into the tails" :options="boards" />
+      <template v-if="!hipped && !isFlat">
         <h3>Over the gables</h3>
         <MeasureField path="roof.overhang.gable" :value="roof.overhang.gable" />
         <ChoiceField v-model="hold" label="Carried by" :options="holds" />
@@ -94,7 +104,7 @@ const counts = (most: number) => Array.from({ length: most + 1 }, (_, i) => ({ v
         <ChoiceField v-if="roof.ends.hold === 'lookouts'" v-model="lookout" label="Lookouts" :options="sections" />
         <ChoiceField v-model="barge" label="Barge boards" :options="boards" />
       </template>
-      <template v-if="!hipped">
+      <template v-if="!hipped && !isFlat">
         <h3>Purlins</h3>
         <p class="quiet">Under the rafters halfway up, on braces down to a partition along the building.</p>
         <ChoiceField v-model="purlin" label="Purlins" :options="boards" />
@@ -104,12 +114,16 @@ const counts = (most: number) => Array.from({ length: most + 1 }, (_, i) => ({ v
         </template>
       </template>
       <h3>Blocks between rafters</h3>
-      <ChoiceField v-model="plate" label="Over the plates" :options="[{ value: 'none', label: 'None' }, { value: 'plumb', label: 'Plumb' }, { value: 'square', label: 'Square to the slope' }]" />
+      <ChoiceField v-model="plate" label="Over the plates" :options="[{ value: 'none', label: 'None' }, { value: 'plumb', label: 'Plumb' }, ...isFlat ? [] : [{ value: 'square', label: 'Square to the slope' }]]" />
       <template v-if="roof.blocking.plate !== 'none'">
         <ChoiceField v-model="vents" label="Holes for air in each" :options="counts(3)" />
         <MeasureField v-if="roof.blocking.vents > 0" path="roof.blocking.hole" :value="roof.blocking.hole" />
       </template>
-      <ChoiceField v-model="rows" label="Rows between plate and ridge" :options="counts(2)" />
+      <ChoiceField v-model="rows" :label="hasOneSlope(roof) ? 'Rows between the walls' : 'Rows between plate and ridge'" :options="counts(2)" />
+      <template v-if="roof.blocking.plate !== 'none' || roof.blocking.rows">
+        <MeasureField path="roof.blocking.air" :value="roof.blocking.air" />
+        <p class="quiet">Shallower blocks let air pass between them and the roof's deck.</p>
+      </template>
       <template v-for="{ kind, title, why, ties } in kinds" :key="kind">
         <h3>{{ title }}</h3>
         <p class="quiet">{{ why }}</p>

@@ -21,7 +21,7 @@ describe('what is typed into the drawing', () => {
 
   test.each([
     ['footprint.width', 'banana', '“banana” is not understood'], ['footprint.width', '1"', 'Span must be at least'], ['footprint.width', '900\'', 'Span must be at most'], ['roof.overhang.eave', '-2', 'below zero'],
-    ['roof.pitch', '0', 'not understood'], ['roof.pitch', '89°', 'Pitch must be between 2° and 70°'], ['roof.pitch', '', 'Nothing is entered'], ['walls.height', '2,1 m', 'comma'],
+    ['roof.pitch', '0', 'not understood'], ['roof.pitch', '89°', 'Pitch must be between 0.5° and 70°'], ['roof.pitch', '', 'Nothing is entered'], ['walls.height', '2,1 m', 'comma'],
   ] as const)('%s: %s is refused with a remedy', (path, text, part) => {
     expect(readEntry(path, text, 'imperial')).toEqual({ ok: false, message: expect.stringContaining(part) })
   })

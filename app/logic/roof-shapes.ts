@@ -1,4 +1,5 @@
-import { type Design, hasOneSlope, type Roof } from '../../core/design'
+import { type Design, hasOneSlope, ownSections, type Roof } from '../../core/design'
+import { findSection, standardSections } from '../../core/lumber'
 
 /** A roof that can be had, and what a framer calls it. */
 export interface ShapeChoice { readonly shape: Roof['shape'], readonly high?: Roof['high'], /** A gable whose slopes may differ. */ readonly unequal?: boolean, readonly label: string, readonly short: string }
@@ -10,8 +11,23 @@ export const shapeChoices: readonly ShapeChoice[] = [
   { shape: 'single-slope', high: 'south', label: 'Single slope, high on the south', short: 'Single slope' },
   { shape: 'lean-to', high: 'north', label: 'Lean-to, house on the north', short: 'Lean-to' },
   { shape: 'lean-to', high: 'south', label: 'Lean-to, house on the south', short: 'Lean-to' },
+  { shape: 'flat', high: 'north', label: 'Flat, falls to the south', short: 'Flat' },
+  { shape: 'flat', high: 'south', label: 'Flat, falls to the north', short: 'Flat' },
   { shape: 'hip', label: 'Hip', short: 'Hip' },
 ]
+
+/** What a flat roof falls to begin with: a quarter of an inch in a foot, 1 in 48 (common practice, no source). */
+const FALL = { rise: 0.25, run: 12 } as const
+
+/** The shallowest board as thick as the joists that firrings of that fall come out of; what the design has, where there is none. */
+function firringFor({ roof, footprint, lumber }: Design): string {
+  const joist = findSection(roof.rafter, ownSections(lumber))
+  const deep = roof.firring.least + (footprint.width + roof.overhang.eave + (roof.overhang.high ?? roof.overhang.eave)) * FALL.rise / FALL.run
+  const fits = standardSections.filter(each => joist && Math.abs(each.thickness - joist.thickness) < 0.01 && each.depth >= deep).sort((a, b) => a.depth - b.depth)
+  return fits[0]?.name ?? roof.firring.section
+}
+
+const isFlat = ({ roof }: Design): boolean => roof.shape === 'flat'
 
 const isUnequal = ({ northPitch, peak }: Roof): boolean => northPitch !== null || peak.at !== null
 
@@ -34,9 +50,10 @@ export function withShape(design: Design, { shape, high, unequal = false }: Shap
   const long = hip && footprint.length < footprint.width ? { ...footprint, length: footprint.width } : footprint
   return {
     ...design, footprint: long,
-    walls: { ...walls, sides: { ...sides, south: level(sides.south), north: level(sides.north), ...flat }, gables: single && walls.gables === 'studs' ? 'raked' : walls.gables },
+    walls: { ...walls, sides: { ...sides, south: level(sides.south), north: level(sides.north), ...flat }, gables: single && shape !== 'flat' && walls.gables === 'studs' ? 'raked' : walls.gables },
     roof: {
-      ...roof, shape, high: high ?? roof.high, seat: (shape === 'single-slope' || shape === 'hip') && roof.seat.rule === 'none' ? { rule: 'full-bearing' } : roof.seat,
+      ...roof, shape, high: high ?? roof.high, pitch: shape === 'flat' ? FALL : isFlat(design) ? { rise: 6, run: 12 } : roof.pitch,
+      firring: shape === 'flat' ? { ...roof.firring, section: firringFor(design) } : roof.firring, seat: (shape === 'single-slope' || shape === 'hip') && roof.seat.rule === 'none' ? { rule: 'full-bearing' } : roof.seat,
       northPitch: unequal ? { rise: roof.pitch.rise * 1.5, run: roof.pitch.run } : null, peak: { at: null, height: shape === 'gable' && !unequal ? roof.peak.height : null },
     },
   }

@@ -23,6 +23,9 @@ export const customary = {
   ridgeBoardAngle: pitchAngle({ rise: 3, run: 12 }),
   /** mm between rafter ties, and between collar ties: 4 ft, IRC R802.5.2.2 and R802.4.6 (from memory). */
   tiesApart: 48 * INCH,
+  /** Degrees of fall: 1/4 in 12, IRC R905 (from memory); mm of air over insulation: 1 in, IRC R806.3 (from memory). */
+  fall: pitchAngle({ rise: 0.25, run: 12 }),
+  air: INCH,
   /** mm between a purlin's braces, and of a brace unheld: IRC R802.4.5 (from memory). */
   purlinBraces: 48 * INCH,
   braceLength: 96 * INCH,
@@ -42,7 +45,7 @@ export function cautionsOf(plan: Plan): Caution[] {
   const readings = plan.roof ? [plan.roof, northSlope(plan)].filter(each => each !== null) : []
   const all = readings.flatMap(roof => roofCautions(plan, roof, rafters))
   const roof = all.filter((caution, i) => all.findIndex(other => other.code === caution.code && other.names?.kind === caution.names?.kind && other.names?.wall === caution.names?.wall) === i)
-  return [...roof, ...purlinCautions(plan), ...openingCautions(plan), ...offStud(plan), ...wallCautions(plan), ...groundCautions(plan), ...tooLong(plan)]
+  return [...roof, ...flatCautions(plan), ...purlinCautions(plan), ...openingCautions(plan), ...offStud(plan), ...wallCautions(plan), ...groundCautions(plan), ...tooLong(plan)]
 }
 
 function roofCautions(plan: Plan, roof: RoofReading, members: string[]): Caution[] {
@@ -59,7 +62,7 @@ function roofCautions(plan: Plan, roof: RoofReading, members: string[]): Caution
     ...limit('tail-long', notch > 0 && asked.overhang.eave > customary.tailReach + EPSILON, { overhang: asked.overhang.eave, limit: customary.tailReach }),
     ...limit('bearing-short', roof.bearing < customary.bearing - EPSILON, { bearing: roof.bearing, limit: customary.bearing }),
     ...limit('seat-past-plate', seat > lumber.plate.depth + EPSILON, { seat, plate: lumber.plate.depth }),
-    ...limit('no-birdsmouth', asked.seat.rule === 'none', { angle: roof.angle }),
+    ...limit('no-birdsmouth', asked.seat.rule === 'none' && asked.shape !== 'flat', { angle: roof.angle }),
     ...(frame.roof.ledger ? [{ code: 'ledger-fixing', members: ['roof/ledger'], numbers: {} } as const, ...limit('ledger-shallow', lumber.ridge.depth < roof.plumbFace - EPSILON, { ledger: lumber.ridge.depth, plumb: roof.plumbFace }, ['roof/ledger'])] : []),
     ...frame.roof.ridgeCentre === null ? [] : asked.beam && asked.shape === 'gable' ? beamCautions(plan) : [...limit('ridge-shallow', lumber.ridge.depth < roof.plumbFace - EPSILON, { ridge: lumber.ridge.depth, plumb: roof.plumbFace }, ['roof/ridge']),
     ...limit('low-pitch', roof.angle < customary.ridgeBoardAngle - EPSILON, { angle: roof.angle, limit: customary.ridgeBoardAngle }, ['roof/ridge']),
@@ -108,6 +111,16 @@ function offStud(plan: Plan): Caution[] {
 function offStudOn({ design, frame }: Plan, side: 'south' | 'north'): Member[] {
   const studs = frame.members.filter(member => member.id.startsWith(`walls/${side}/`) && ['stud', 'king', 'jack', 'cripple'].includes(member.role)).map(stud => stud.placement.origin.x + stud.placement.thickness.x * stud.section.thickness / 2)
   return frame.members.filter(member => standsOn(design, member, side)).filter(rafter => !studs.some(at => Math.abs(at - middle(rafter)) <= customary.offStud + EPSILON))
+}
+
+/** A roof must fall, and air over its blocks pass. */
+function flatCautions({ design: { roof: { blocking } }, frame }: Plan): Caution[] {
+  const joists = frame.members.filter(member => member.role === 'roof-joist').map(member => member.id)
+  const blocks = frame.members.filter(member => member.role === 'roof-block').map(member => member.id)
+  return [
+    ...(joists.length && frame.roof.angle < customary.fall - EPSILON ? [{ code: 'fall-low', members: joists, numbers: { angle: frame.roof.angle, limit: customary.fall } } as const] : []),
+    ...(blocks.length && blocking.air > 0 && blocking.air < customary.air - EPSILON ? [{ code: 'air-low', members: blocks, numbers: { air: blocking.air, limit: customary.air } } as const] : []),
+  ]
 }
 
 /** Purlins as deep as the rafters, on braces near each other and not too long. */

@@ -47,7 +47,10 @@ export const limits = {
   clear: { min: 0, max: 10000 },
   tolerance: { min: 0, max: 100 },
   /** Degrees of roof slope. */
-  roofAngle: { min: 2, max: 70 },
+  roofAngle: { min: 0.5, max: 70 },
+  /** Clear over blocks between rafters. */
+  air: { min: 0, max: 75 },
+  firring: { min: 0, max: 150 },
   /** Percent of the dry weight. */
   moisture: { min: 0, max: 120 },
 } as const

@@ -129,6 +129,7 @@ function furtherSections({ floor, base, walls, roof }: Design): [string, string]
   if (roof.soffit) out.push(['roof.soffit.section', roof.soffit.section])
   if (roof.beam) out.push(['roof.beam.post', roof.beam.post])
   if (roof.purlins) out.push(['roof.purlins.section', roof.purlins.section], ['roof.purlins.brace', roof.purlins.brace])
+  out.push(['roof.firring.section', roof.firring.section])
   out.push(['roof.ends.lookout', roof.ends.lookout])
   if (roof.ends.barge) out.push(['roof.ends.barge', roof.ends.barge])
   if (roof.hip.section) out.push(['roof.hip.section', roof.hip.section])

@@ -34,13 +34,19 @@ export const endsSchema = z.strictObject({ hold: z.enum(gableHolds).default('non
 export const plateBlocks = ['none', 'plumb', 'square'] as const
 export type PlateBlocks = typeof plateBlocks[number]
 
-/** Blocking: over the plates, with `vents` holes of a diameter `hole` drilled in each, mm; and rows of blocks between plate and ridge. */
-export interface RoofBlocking { readonly plate: PlateBlocks, readonly vents: 0 | 1 | 2 | 3, readonly hole: number, readonly rows: 0 | 1 | 2 }
+/** Blocking: over the plates, with `vents` holes of a diameter `hole` drilled in each; rows of blocks between plate and ridge; and how far all end under the rafters' upper edges, square to them, so that air passes over them; mm. */
+export interface RoofBlocking { readonly plate: PlateBlocks, readonly vents: 0 | 1 | 2 | 3, readonly hole: number, readonly rows: 0 | 1 | 2, readonly air: number }
 
-export const defaultBlocking: RoofBlocking = { plate: 'none', vents: 0, hole: 2 * INCH, rows: 0 }
+export const defaultBlocking: RoofBlocking = { plate: 'none', vents: 0, hole: 2 * INCH, rows: 0, air: 0 }
 export const blockingSchema = z.strictObject({
-  plate: z.enum(plateBlocks).default('none'), vents: z.union([z.literal(0), z.literal(1), z.literal(2), z.literal(3)]).default(0), hole: lengthField(limits.vent).default(2 * INCH), rows: z.union([z.literal(0), z.literal(1), z.literal(2)]).default(0),
+  plate: z.enum(plateBlocks).default('none'), vents: z.union([z.literal(0), z.literal(1), z.literal(2), z.literal(3)]).default(0), hole: lengthField(limits.vent).default(2 * INCH), rows: z.union([z.literal(0), z.literal(1), z.literal(2)]).default(0), air: lengthField(limits.air).default(0),
 }).default({ ...defaultBlocking })
+
+/** Firrings on the level joists of a flat roof, ripped of a section to the fall: `least` their depth at the low tails, mm. */
+export interface Firring { readonly section: string, readonly least: number }
+
+export const defaultFirring: Firring = { section: '2x6', least: 0.5 * INCH }
+export const firringSchema = z.strictObject({ section: z.string().min(1).max(40).default('2x6'), least: lengthField(limits.firring).default(0.5 * INCH) }).default({ ...defaultFirring })
 
 /** Purlins under the rafters, halfway up, held by braces of a section, `spacing` apart at most, mm, on partitions along the building. */
 export interface Purlins { readonly section: string, readonly brace: string, readonly spacing: number }

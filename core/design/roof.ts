@@ -1,13 +1,13 @@
 import { INCH, type Pitch, pitchAngle } from '../measure'
 import { lengthField } from './length-field'
 import { limits } from './limits'
-import { beamSchema, blockingSchema, defaultBlocking, defaultEnds, defaultTails, endsSchema, type Purlins, purlinsSchema, type RidgeBeam, type RoofBlocking, type RoofEnds, type Soffit, soffitSchema, type TailEnd, tailEnds, type Tails, tailsSchema } from './roof-parts'
+import { beamSchema, blockingSchema, defaultBlocking, defaultEnds, defaultFirring, defaultTails, endsSchema, type Firring, firringSchema, type Purlins, purlinsSchema, type RidgeBeam, type RoofBlocking, type RoofEnds, type Soffit, soffitSchema, type TailEnd, tailEnds, type Tails, tailsSchema } from './roof-parts'
 import { type RoofOpening, roofOpeningsSchema } from './roof-openings'
 import { type Seat, seatSchema } from './seat'
 import { z } from './zod'
 
-/** Roof shapes: two slopes to a ridge over the length, one from a high eave wall to a low one, one from a ledger on a house to a low wall, or four slopes that meet along hips. */
-export const roofShapeNames = ['gable', 'single-slope', 'lean-to', 'hip'] as const
+/** Roof shapes: two slopes to a ridge over the length, one from a high eave wall to a low one, one from a ledger on a house to a low wall, one nearly flat on firrings over level joists, or four slopes that meet along hips. */
+export const roofShapeNames = ['gable', 'single-slope', 'lean-to', 'flat', 'hip'] as const
 export type RoofShapeName = typeof roofShapeNames[number]
 
 /** Rafter ties hold the walls together low down; collar ties hold the slopes together near the ridge; ceiling joists, or a loft's, carry a ceiling or a floor besides. */
@@ -35,7 +35,7 @@ export const hipEdges = ['dropped', 'backed'] as const
 export interface Hip { readonly section: string | null, readonly edge: typeof hipEdges[number] }
 
 /** Whether a roof is of one slope, that rises to its high side. */
-export const hasOneSlope = ({ shape }: Pick<Roof, 'shape'>): boolean => shape === 'single-slope' || shape === 'lean-to'
+export const hasOneSlope = ({ shape }: Pick<Roof, 'shape'>): boolean => shape === 'single-slope' || shape === 'lean-to' || shape === 'flat'
 
 /** Whether a house stands in the stead of a side's wall. */
 export const isHouse = ({ roof }: { readonly roof: Pick<Roof, 'shape' | 'high'> }, side: string): boolean => roof.shape === 'lean-to' && roof.high === side
@@ -71,6 +71,8 @@ export interface Roof {
   /** Of a roof with gables. */
   readonly ends: RoofEnds
   readonly blocking: RoofBlocking
+  /** Of a flat roof. */
+  readonly firring: Firring
   /** Of a gable; null without. */
   readonly ties: Readonly<Record<TieKind, Ties | null>>
   readonly fascia: Fascia
@@ -108,6 +110,7 @@ export const roofSchema = z.strictObject({
   soffit: soffitSchema,
   ends: endsSchema,
   blocking: blockingSchema,
+  firring: firringSchema,
   ties: z.strictObject({ rafter: tiesSchema, collar: tiesSchema, ceiling: tiesSchema }).default({ rafter: null, collar: null, ceiling: null }),
   fascia: z.strictObject({ sub: z.string().min(1).max(40).nullable().default(null), face: z.string().min(1).max(40).nullable().default(null) }).default({ sub: null, face: null }),
   openings: roofOpeningsSchema,
@@ -115,5 +118,5 @@ export const roofSchema = z.strictObject({
 
 export const defaultRoof: Roof = {
   shape: 'gable', high: 'north', pitch: { rise: 6, run: 12 }, northPitch: null, peak: { at: null, height: null }, hip: { section: null, edge: 'dropped' }, rafter: '2x6', spacing: 609.6, panel: null, ridge: '2x8', beam: null, purlins: null,
-  overhang: { eave: 304.8, gable: 203.2 }, seat: { rule: 'full-bearing' }, tail: 'plumb', tails: defaultTails, soffit: null, ends: defaultEnds, blocking: defaultBlocking, ties: { rafter: null, collar: null, ceiling: null }, fascia: { sub: null, face: null }, openings: [],
+  overhang: { eave: 304.8, gable: 203.2 }, seat: { rule: 'full-bearing' }, tail: 'plumb', tails: defaultTails, soffit: null, ends: defaultEnds, blocking: defaultBlocking, firring: defaultFirring, ties: { rafter: null, collar: null, ceiling: null }, fascia: { sub: null, face: null }, openings: [],
 }

@@ -25,6 +25,7 @@ export function settled(asked: Design): Design {
   const design = panel ? withValue(asked, 'roof.spacing', panel.cover / panel.per) : asked
   if (design.roof.shape === 'gable') return peakSettled(design)
   if (design.roof.shape === 'lean-to') return ledgerSettled(design)
+  if (design.roof.shape === 'flat') return flatSettled(design)
   if (design.roof.shape !== 'single-slope') return design
   const { overhang } = design.roof
   return slopeSettled(withValue(design, 'roof.overhang.high', overhang.high ?? overhang.eave))
@@ -38,6 +39,13 @@ function slopeSettled(design: Design): Design {
   const own = walls.sides[roof.high].height
   if (own === null) return withValue(design, `walls.sides.${roof.high}.height`, low + run * Math.tan(radians(pitchAngle(roof.pitch))))
   return own > low ? withValue(design, 'roof.pitch', { rise: own - low, run }) : design
+}
+
+/** A flat roof's joists are level and end plumb: what leans with a slope, or is cut into it, is not looked at. */
+function flatSettled(design: Design): Design {
+  const { roof } = design
+  const { blocking, overhang } = roof
+  return { ...design, roof: { ...roof, tail: 'plumb', tails: { ...roof.tails, wild: 0, finish: null }, soffit: null, ends: { ...roof.ends, hold: 'none' }, purlins: null, overhang: { ...overhang, gable: 0, high: overhang.high ?? overhang.eave }, blocking: { ...blocking, plate: blocking.plate === 'none' ? 'none' : 'plumb' } } }
 }
 
 /** Under a lean-to the ledger's top from the pitch, or the pitch from a ledger that is given. */

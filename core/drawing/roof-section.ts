@@ -36,7 +36,7 @@ function reachOf({ design: { roof } }: Plan): Readonly<Record<'south' | 'north',
   return { south: roof.high === 'south' ? high : eave, north: roof.high === 'north' ? high : eave }
 }
 
-const standing: ReadonlySet<Member['role']> = new Set(['rafter', 'jack-rafter', 'cripple-rafter'])
+const standing: ReadonlySet<Member['role']> = new Set(['rafter', 'jack-rafter', 'cripple-rafter', 'roof-joist'])
 
 /** What is nailed to a rafter's face or end. */
 const beside: ReadonlySet<Member['role']> = new Set(['rafter-tie', 'collar-tie', 'ceiling-joist', 'soffit-joist', 'roof-block'])

@@ -36,6 +36,10 @@ export type Problem =
   | { readonly code: 'ledger-out-of-reach', readonly path: `walls.sides.${SideName}.height`, readonly least: number, readonly most: number }
   | { readonly code: 'ledger-below-deck', readonly path: 'roof.ridge', readonly by: number }
   | { readonly code: 'opening-in-house', readonly path: `walls.openings.${number}.wall`, readonly number: number }
+  | { readonly code: 'flat-walls-uneven', readonly path: `walls.sides.${SideName}.height`, readonly side: SideName, readonly height: number }
+  | { readonly code: 'firring-shallow', readonly path: 'roof.firring.section', readonly least: number }
+  | { readonly code: 'firring-thick', readonly path: 'roof.firring.section', readonly most: number }
+  | { readonly code: 'air-too-much', readonly path: 'roof.blocking.air', readonly most: number }
   | { readonly code: 'purlin-unborne', readonly path: 'roof.purlins' }
   | { readonly code: 'purlin-too-low', readonly path: 'roof.purlins', readonly side: SideName, readonly by: number }
   | { readonly code: 'purlin-meets-tie', readonly path: 'roof.purlins', readonly side: SideName }

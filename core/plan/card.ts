@@ -18,7 +18,7 @@ export interface Figure {
 
 export type FigureName =
   | 'length' | 'stock' | 'angle' | 'run' | 'rise' | 'line-length' | 'unit-length' | 'ridge-deduction' | 'seat' | 'heel' | 'notch'
-  | 'height-above-plate' | 'bearing' | 'weight' | 'hip-run' | 'jack-run' | 'shortening' | 'drop' | 'backing' | 'common-difference' | 'wild' | 'vents' | 'prop'
+  | 'height-above-plate' | 'bearing' | 'weight' | 'hip-run' | 'jack-run' | 'shortening' | 'drop' | 'backing' | 'common-difference' | 'wild' | 'vents' | 'prop' | 'thin-end' | 'thick-end'
 
 /** One cut as the saw is set for it. */
 export interface SawCut extends SawSetting, SawWay { readonly name: CutName, /** Where it begins, running from the start. */ readonly at: number }
@@ -42,7 +42,7 @@ export function cardOf(plan: Plan, piece: Piece): Card {
   const laid = first ? layout(plan, first) : null
   return {
     piece, outline: outlines(piece.board, 'far'), under: outlines(piece.board, 'near'), marks: marks(piece.board), cuts: sawCuts(piece),
-    stepping: laid && stepping(laid.reading, laid.tail, laid.blade ?? bladeOf(design.units)), figures: [...common(plan, piece), ...(laid?.figures ?? []), ...inPlace(plan, first), ...vents(plan, piece), ...props(plan, piece), ...(first ? studs(plan, first) : [])],
+    stepping: laid && stepping(laid.reading, laid.tail, laid.blade ?? bladeOf(design.units)), figures: [...common(plan, piece), ...(laid?.figures ?? []), ...inPlace(plan, first), ...vents(plan, piece), ...tapers(piece), ...props(plan, piece), ...(first ? studs(plan, first) : [])],
   }
 }
 
@@ -59,6 +59,17 @@ function props({ frame }: Plan, { role, section }: Piece): Figure[] {
 function studs({ design: { walls: { spacing } }, frame }: Plan, member: Member): Figure[] {
   const difference = studDifference(frame, member, spacing)
   return difference === null ? [] : [figure('common-difference', difference, { spacing, angle: degrees(Math.atan(difference / spacing)) })]
+}
+
+/** A firring's depth at both ends, read off its board. */
+function tapers({ role, board }: Piece): Figure[] {
+  if (role !== 'firring') return []
+  const depthAt = (x: number): number => {
+    const ys = board.faces.flatMap(face => face.loops.flat()).filter(p => Math.abs(p.x - x) < 1e-3).map(p => p.y)
+    return Math.max(...ys) - Math.min(...ys)
+  }
+  const [one, other] = [depthAt(board.start), depthAt(board.end)]
+  return [figure('thin-end', Math.min(one, other), {}), figure('thick-end', Math.max(one, other), { length: board.end - board.start, by: Math.abs(one - other) })]
 }
 
 /** Holes for air in a block over the plate, and what they leave free, m². */
@@ -143,7 +154,7 @@ function rafterFigures({ design, frame }: Plan, roof: RoofReading): Figure[] {
     : []
   return [
     figure('angle', angle, { rise, run }, 'angle'),
-    figure('run', run, frame.roof.ridgeCentre ? { width: design.footprint.width, off: run - design.footprint.width / 2 } : { width: design.footprint.width, plate: frame.lumber.plate.depth }),
+    figure('run', run, frame.roof.ridgeCentre ? { width: design.footprint.width, off: run - design.footprint.width / 2 } : frame.roof.ledger ? { width: design.footprint.width, ledger: frame.lumber.ridge.thickness } : { width: design.footprint.width, plate: frame.lumber.plate.depth }),
     figure('rise', rise, { run, angle }),
     figure('line-length', roof.lineLength, { run, angle }),
     figure('unit-length', roof.unitLength, { unitRun: roof.unitRun, angle }),

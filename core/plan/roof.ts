@@ -66,6 +66,8 @@ function birdsmouth(frame: Frame, rafter: Member, slope: SlopeDatum): RoofReadin
 
 /** How far the rafter's level face at a wall reaches over the plate's width. */
 function bearing(frame: Frame, rafter: Member, { wallOutside, height }: SlopeDatum): number {
+  // a level joist lies on the plate as it is
+  if (Math.abs(rafter.placement.along.z) < 1e-9) return frame.lumber.plate.depth
   const across = levelFace(rafter.board).map(p => toBuilding(rafter.placement, p)).filter(p => Math.abs(p.z - height) < 0.01).map(p => -distanceTo(wallOutside, p))
   if (across.length === 0) return 0
   return Math.max(0, Math.min(Math.max(...across), frame.lumber.plate.depth) - Math.max(Math.min(...across), 0))

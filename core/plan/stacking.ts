@@ -12,9 +12,9 @@ export const STACKED = INCH
 
 /** Whether a rafter stands on an eave wall: those, the jacks and the lower parts of parted ones of its slope, or, of a single one, all but what ends short of it. */
 export function standsOn({ roof }: Pick<Design, 'roof'>, { id, role }: Pick<Member, 'id' | 'role'>, wall: string): boolean {
-  if (role !== 'rafter' && role !== 'jack-rafter' && role !== 'cripple-rafter') return false
+  if (role !== 'rafter' && role !== 'jack-rafter' && role !== 'cripple-rafter' && role !== 'roof-joist') return false
   if (!hasOneSlope(roof)) return id.startsWith(`roof/${wall}/`) && !id.includes('/upper/')
-  return role === 'rafter' || id.startsWith(roof.high === wall ? 'roof/upper/' : 'roof/rafter/')
+  return role !== 'cripple-rafter' || id.startsWith(roof.high === wall ? 'roof/upper/' : 'roof/rafter/')
 }
 
 /** Joists under a wall and rafters over it that cross it, each with how far it is from a stud; rising. */

@@ -24,6 +24,8 @@ export function sayCaution({ code, numbers, names }: Caution, units: Units): str
     case 'purlin-shallow': return `The purlins are ${mm('depth')} deep; customarily they are no shallower than the rafters they hold, ${mm('limit')}. Use a deeper board.`
     case 'purlin-brace-long': return `A purlin brace is ${mm('length')} long; past ${mm('limit')} it customarily needs a second board nailed along it, or a shorter reach.`
     case 'purlin-braces-far': return `The purlin's braces stand up to ${mm('apart')} apart; ${mm('limit')} is customary. Space them closer.`
+    case 'fall-low': return `The roof falls ${formatAngle(n('angle'))}; less than 1/4 in 12 (${formatAngle(n('limit'))}) holds puddles once the joists sag. Let it fall more.`
+    case 'air-low': return `${mm('air')} of air passes over the blocks; ${mm('limit')} clear above the insulation is customary. Lower the blocks.`
     case 'opening-single': return `Opening ${n('number')} is ${mm('width')} wide: past ${mm('limit')} its headers and the rafters beside it are customarily doubled. Frame it with two boards.`
     case 'opening-hangers': return `The headers of opening ${n('number')} span ${mm('width')}: past ${mm('limit')} they customarily hang in metal hangers, and their size is yours to have checked.`
     case 'flue-clear': return `Opening ${n('number')} is for a flue: keep all wood as far from it as its maker and local code say, with a firestop where it passes the ceiling.`

@@ -6,7 +6,7 @@ import { sayLength, sayShort } from './measures'
 
 export const figureNames: Record<FigureName, string> = {
   'length': 'Length, long points', 'stock': 'Cut from', 'angle': 'Roof angle', 'run': 'Run', 'rise': 'Rise', 'line-length': 'Line length', 'unit-length': 'Unit length',
-  'ridge-deduction': 'Ridge deduction', 'seat': 'Seat', 'heel': 'Heel', 'notch': 'Notch, square', 'height-above-plate': 'Height above plate', 'bearing': 'Bearing', 'weight': 'Weight', 'hip-run': 'Run, on the skew', 'jack-run': 'Run', 'shortening': 'Shortening', 'drop': 'Drop', 'backing': 'Backing', 'common-difference': 'Common difference', 'wild': 'Left long by', 'vents': 'Holes for air', 'prop': 'Temporary posts',
+  'thin-end': 'Thin end', 'thick-end': 'Thick end', 'ridge-deduction': 'Ridge deduction', 'seat': 'Seat', 'heel': 'Heel', 'notch': 'Notch, square', 'height-above-plate': 'Height above plate', 'bearing': 'Bearing', 'weight': 'Weight', 'hip-run': 'Run, on the skew', 'jack-run': 'Run', 'shortening': 'Shortening', 'drop': 'Drop', 'backing': 'Backing', 'common-difference': 'Common difference', 'wild': 'Left long by', 'vents': 'Holes for air', 'prop': 'Temporary posts',
 }
 
 /** A weight given in kilograms. */
@@ -34,7 +34,8 @@ export function explain(figure: Figure, units: Units): string {
     case 'length': return 'Read off the cut board: from the first long point to the last, along its edge.'
     case 'stock': return `The shortest board sold that ${mm('length')} comes out of.`
     case 'angle': return `The slope that rises ${Number(riseInTwelve({ rise: n('rise'), run: n('run') }).toFixed(2))} in 12, from level.`
-    case 'run': return figure.from.plate !== undefined ? `Level from heel to heel: the span of ${mm('width')} less the high wall's plate of ${mm('plate')}, since the rafter's upper bird's mouth stands against that wall's inside.` : Math.abs(n('off')) > 0.05 ? `Level, from the outside of the wall to the middle of the ridge, which stands ${mm('off')} past the middle of the span of ${mm('width')} as the eave walls or the pitches are not alike.`.replace(/which stands [-−](.*?) past/, 'which stands $1 short of') : `Half of the span of ${mm('width')}: level, from the outside of the wall to the middle of the ridge.`
+    case 'run': if (figure.from.ledger !== undefined) return `Level from the low wall's outside to the ledger's face: the span of ${mm('width')} less the ledger's ${mm('ledger')}.`
+      return figure.from.plate !== undefined ? `Level from heel to heel: the span of ${mm('width')} less the high wall's plate of ${mm('plate')}, since the rafter's upper bird's mouth stands against that wall's inside.` : Math.abs(n('off')) > 0.05 ? `Level, from the outside of the wall to the middle of the ridge, which stands ${mm('off')} past the middle of the span of ${mm('width')} as the eave walls or the pitches are not alike.`.replace(/which stands [-−](.*?) past/, 'which stands $1 short of') : `Half of the span of ${mm('width')}: level, from the outside of the wall to the middle of the ridge.`
     case 'rise': return `How far the line climbs at ${angle} over the run of ${mm('run')}.`
     case 'line-length': return `The slope at ${angle} over the run of ${mm('run')}, between the two lines it is measured from; with a ridge its deduction comes off.`
     case 'unit-length': return `The slope at ${angle} over ${mm('unitRun')} of run: one step of the square.`
@@ -52,6 +53,8 @@ export function explain(figure: Figure, units: Units): string {
     case 'common-difference': return `How much longer or shorter the next one is: a spacing of ${mm('spacing')} along, under a slope of ${angle}.`
     case 'prop': return `From the deck to the ridge's lower edge: its top at ${mm('highest')} less its depth of ${mm('depth')}. Stand posts of that height under it, braced, until the rafters hold it.`
     case 'wild': return 'Sawn square and left long, to be cut in place: snap a line over all tails once they stand, at the overhang asked for, plumb each down from it and cut along that.'
+    case 'thin-end': return 'Its depth at the low tails. Snap a line from it to the thick end and rip along that.'
+    case 'thick-end': return `Its depth at the high end: ${mm('by')} more than at the thin one, over ${mm('length')}.`
     case 'vents': return `Drill them ${mm('hole')} wide in the middle of the height, evenly along the block; a block's holes leave ${units === 'imperial' ? `${(n('area') / 645.16).toFixed(1)} in²` : `${Math.round(n('area') / 100)} cm²`} free. Cover them with mesh.`
     case 'weight': return `The wood left, ${sayVolume(n('volume'), units)}, at ${sayDensity(n('density'), units)} ${n('sheet') ? 'as sheets usually weigh' : 'for the species and moisture chosen'}.`
   }

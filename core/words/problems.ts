@@ -1,4 +1,5 @@
 import type { BoardFault } from '../board'
+import { limits } from '../design'
 import type { Problem } from '../frame'
 import { formatAngle, type Units } from '../measure'
 import { sayLength } from './measures'
@@ -12,7 +13,7 @@ export function sayProblem(problem: Problem, units: Units): string {
     case 'spacing-too-tight': return `${{ 'walls.spacing': 'Studs', 'roof.spacing': 'Rafters', 'floor.spacing': 'Joists' }[problem.path]} this close would touch. Space them at least ${mm(problem.least)}.`
     case 'rafter-no-length': return `Nothing is left of the rafter between plate and ridge. Make the span at least ${mm(problem.least)}.`
     case 'ridge-off-span': return `With one eave wall this much higher the ridge leaves the span. Make it ${mm(problem.most)} at most, or the roof steeper.`
-    case 'peak-out-of-reach': return problem.path === 'roof.peak.height' ? `No pitch between 2° and 70° brings the ridge there. Put its top between ${mm(problem.least)} and ${mm(problem.most)} over the deck, or type a pitch.` : `No pitch between 2° and 70° brings the slopes together there. Put the peak between ${mm(problem.least)} and ${mm(problem.most)} from the south wall, or type a pitch.`
+    case 'peak-out-of-reach': return problem.path === 'roof.peak.height' ? `No pitch between ${formatAngle(limits.roofAngle.min)} and ${formatAngle(limits.roofAngle.max)} brings the ridge there. Put its top between ${mm(problem.least)} and ${mm(problem.most)} over the deck, or type a pitch.` : `No pitch between ${formatAngle(limits.roofAngle.min)} and ${formatAngle(limits.roofAngle.max)} brings the slopes together there. Put the peak between ${mm(problem.least)} and ${mm(problem.most)} from the south wall, or type a pitch.`
     case 'pitches-apart': return 'With pitches this far apart the ridge leaves the span. Bring the two pitches, or the two eave walls, nearer each other.'
     case 'hip-too-short': return `A hip roof's ridge runs along the length. Make the length at least the span, ${mm(problem.least)}, or turn the building.`
     case 'hip-nearly-square': return `The ridge would be too short for two pairs of rafters. Make the length ${mm(problem.square)} as the span is, so that all hips meet at one point, or at least ${mm(problem.least)}.`
@@ -38,9 +39,13 @@ export function sayProblem(problem: Problem, units: Units): string {
     case 'stair-not-doubled': return `Beside opening ${problem.number} a rafter leaves no room to double the joist. Move it a bay along, or frame it with single boards.`
     case 'gable-notch-thin': return `Behind the end rafters ${mm(problem.left)} would be left of the notched gable studs, less than ${mm(problem.least)}. Let them end under the rafters, or use deeper studs.`
     case 'gable-notch-blocked': return `Beside the ${problem.side} end rafter another stands within the wall's depth, where notched gable studs would run up: there they end under the rafters. Change the rafter spacing or move what it makes room for.`
-    case 'ledger-out-of-reach': return `No pitch between 2° and 70° brings the rafters to a ledger there. Put its top between ${mm(problem.least)} and ${mm(problem.most)} over the deck, or type a pitch.`
+    case 'ledger-out-of-reach': return `No pitch between ${formatAngle(limits.roofAngle.min)} and ${formatAngle(limits.roofAngle.max)} brings the rafters to a ledger there. Put its top between ${mm(problem.least)} and ${mm(problem.most)} over the deck, or type a pitch.`
     case 'ledger-below-deck': return `The ledger would reach ${mm(problem.by)} below the deck. Use a shallower board, or put it higher.`
     case 'opening-in-house': return `Opening ${problem.number} is in the side where the house stands. Put it in another wall.`
+    case 'flat-walls-uneven': return `A flat roof's joists lie level on two walls of one height. Give the ${problem.side} wall ${mm(problem.height)} as the other has, or choose a single slope.`
+    case 'firring-shallow': return `The firrings would be ${mm(problem.least)} deep at the high end. Rip them of a board at least as deep, or let the roof fall less.`
+    case 'firring-thick': return `The firrings are thicker than the joists they lie on. Use boards of ${mm(problem.most)} at most.`
+    case 'air-too-much': return `So much air over the blocks would leave hardly any of them. Keep it to ${mm(problem.most)} at most.`
     case 'purlin-unborne': return 'Purlin braces have nothing to stand on. Put a partition along the building on the Walls bench, or leave the purlins out.'
     case 'purlin-too-low': return `The ${problem.side} slope's purlin would hang ${mm(problem.by)} below the partitions' tops. Use a shallower purlin, a steeper roof, or leave it out.`
     case 'purlin-meets-tie': return `Ties or ceiling joists cross the ${problem.side} slope at its purlin's height. Move them, or leave the purlin out.`

@@ -1,9 +1,11 @@
 import type { Design } from '../../design'
-import { add, meets, scale, vec, type Vec3 } from '../../geometry'
+import { add, meets, type Plane, scale, vec, type Vec3 } from '../../geometry'
 import type { Section } from '../../lumber'
 import { radians } from '../../measure'
+import { level } from '../between'
 import type { Stretch } from '../layout'
 import type { BuildingCut, Order } from '../member'
+import type { Problem } from '../problem'
 import { coverOn } from './cover'
 import { leaningBoard } from './leaning'
 import { betweenEnds, type Taken } from './ties'
@@ -22,6 +24,25 @@ export function blockingOrders(design: Design, lumber: RoofLumber, datum: RoofDa
 }
 
 export const axisOf = ({ wallOutside: { normal } }: SlopeDatum): 'x' | 'y' => Math.abs(normal.y) > 0.5 ? 'x' : 'y'
+
+/** The plane that blocks end under, looking up: that of the rafters' upper edges, or as much lower as air is to pass over them. */
+function topOfBlocks({ roof: { blocking } }: Design, { roofTop, joistTop }: SlopeDatum): Plane {
+  const edge = joistTop === undefined ? roofTop : level('z', joistTop)
+  return { ...edge, offset: edge.offset - blocking.air }
+}
+
+const overBlocks = (design: Design, slope: SlopeDatum): BuildingCut[] => design.roof.blocking.air > 0 ? [{ kind: 'end', name: 'rip', plane: topOfBlocks(design, slope) }] : []
+
+/** Least height of a block under the air over it, mm. */
+const LEAST_TALL = 25
+
+/** Air over the blocks that would leave too little of them. */
+export function airProblems({ roof }: Design, { rafter }: RoofLumber, { eaves }: RoofDatum): Problem[] {
+  const { air, plate, rows } = roof.blocking
+  if (air === 0 || (plate === 'none' && rows === 0)) return []
+  const tall = Math.min(rafter.depth, ...(plate === 'none' ? [] : eaves.map(({ slope }) => slope.joistTop === undefined ? slope.lift * slope.roofTop.normal.z : rafter.depth)))
+  return air > tall - LEAST_TALL ? [{ code: 'air-too-much', path: 'roof.blocking.air', most: Math.max(0, tall - LEAST_TALL) }] : []
+}
 
 /** The spaces between members along a wall that take a block, without what is in the way at the block's height. */
 function bays(rafters: readonly Stretch[], along: 'x' | 'y', z: Stretch, taken: readonly Taken[]): Stretch[] {
@@ -47,7 +68,7 @@ function plateBlocks(design: Design, lumber: RoofLumber, { slope, rafters }: Eav
   if (plumb) {
     const foot = vec(out.x * wallOutside.offset, out.y * wallOutside.offset, height)
     const top = height + rafter.depth
-    const cut: BuildingCut[] = [{ kind: 'end', name: 'rip', plane: roofTop }, ...finish]
+    const cut: BuildingCut[] = [{ kind: 'end', name: 'rip', plane: topOfBlocks(design, slope) }, ...finish]
     // where the slope passes over it, a block is as deep as it is
     const reach = Math.min(top, height + lift + (rises ? rafter.thickness * Math.tan(radians(slope.angle)) : 0))
     return bays(rafters, along, { from: height, to: reach }, taken.filter(each => each.side === undefined || each.side === side)).map((s, i) => block(`roof/${side}/block/${i + 1}`, rafter, along, s, foot, vec(0, 0, 1), out, cut))
@@ -58,7 +79,7 @@ function plateBlocks(design: Design, lumber: RoofLumber, { slope, rafters }: Eav
   const corner = vec(out.x * wallOutside.offset, out.y * wallOutside.offset, height)
   const deep = (roofTop.offset - (roofTop.normal.x * corner.x + roofTop.normal.y * corner.y + roofTop.normal.z * corner.z))
   const foot = add(corner, scale(roofTop.normal, deep - rafter.depth))
-  const below: BuildingCut[] = [{ kind: 'end', name: 'rip', plane: { normal: vec(0, 0, -1), offset: -height } }]
+  const below: BuildingCut[] = [{ kind: 'end', name: 'rip', plane: { normal: vec(0, 0, -1), offset: -height } }, ...overBlocks(design, slope)]
   // at a high wall a block leans in over the plate: what stands out of the wall is cut plumb
   const face: BuildingCut[] = rises ? [] : [{ kind: 'end', name: 'rip', plane: wallOutside }]
   return bays(rafters, along, { from: height, to: height + lift + rafter.thickness * sin }, taken.filter(each => each.side === undefined || each.side === side)).map((s, i) => block(`roof/${side}/block/${i + 1}`, rafter, along, s, foot, roofTop.normal, outward, [...below, ...face, ...finish]))
@@ -69,7 +90,7 @@ interface Field { readonly name: string, readonly slope: SlopeDatum, readonly ra
 
 function slopesOf(design: Design, lumber: RoofLumber, { eaves, slopes }: RoofDatum): Field[] {
   const inside = design.roof.shape === 'hip' ? { from: -Infinity, to: Infinity } : betweenEnds(design, lumber)
-  if (design.roof.shape === 'single-slope') {
+  if (design.roof.shape === 'single-slope' || design.roof.shape === 'flat') {
     const [low, high] = fallsOut(slopes.south) ? [slopes.south, slopes.north] : [slopes.north, slopes.south]
     return [{ name: 'slope', slope: low, rafters: eaves[0]?.rafters ?? [], from: -high.wallOutside.offset, to: low.wallOutside.offset, inside }]
   }
@@ -82,9 +103,10 @@ function slopesOf(design: Design, lumber: RoofLumber, { eaves, slopes }: RoofDat
 }
 
 function rowBlocks(design: Design, { rafter, plate, post }: RoofLumber, { name, slope, rafters, from, to, inside }: Field, rows: 1 | 2, taken: readonly Taken[]): Order[] {
-  const up = slope.roofTop.normal
+  const lies = slope.joistTop !== undefined
+  const up = lies ? vec(0, 0, 1) : slope.roofTop.normal
   const fall = fallOf(slope.roofTop)
-  const way = downOf(slope.roofTop)
+  const way = lies ? fall : downOf(slope.roofTop)
   const along = axisOf(slope)
   return Array.from({ length: rows }, (_, k) => k + 1).flatMap((k) => {
     const at = from + (to - from) * k / (rows + 1)
@@ -93,11 +115,11 @@ function rowBlocks(design: Design, { rafter, plate, post }: RoofLumber, { name, 
     const off = design.roof.beam ? post.depth / 2 : 0
     if (at - half - rafter.depth * Math.hypot(up.x, up.y) < from + off || at + half > to - plate.depth) return []
     const plan = scale(fall, at)
-    const top = vec(plan.x, plan.y, meets(slope.roofTop, plan, vec(0, 0, 1)) ?? 0)
+    const top = vec(plan.x, plan.y, slope.joistTop ?? meets(slope.roofTop, plan, vec(0, 0, 1)) ?? 0)
     const low = add(top, scale(up, -rafter.depth))
     const face = add(low, scale(way, rafter.thickness / 2))
     if (face.z < Math.max(slope.height, 0)) return []
     const levels = [low, top].flatMap(p => [p.z - rafter.thickness, p.z + rafter.thickness])
-    return bays(rafters, along, { from: Math.min(...levels), to: Math.max(...levels) }, taken.filter(each => each.side === undefined || each.side === slope.side)).map(s => ({ from: Math.max(s.from, inside.from), to: Math.min(s.to, inside.to) })).filter(s => s.to - s.from >= LEAST).map((s, i) => block(`roof/${name}/row/${k}/${i + 1}`, rafter, along, s, face, up, way, []))
+    return bays(rafters, along, { from: Math.min(...levels), to: Math.max(...levels) }, taken.filter(each => each.side === undefined || each.side === slope.side)).map(s => ({ from: Math.max(s.from, inside.from), to: Math.min(s.to, inside.to) })).filter(s => s.to - s.from >= LEAST).map((s, i) => block(`roof/${name}/row/${k}/${i + 1}`, rafter, along, s, face, up, way, overBlocks(design, slope)))
   })
 }

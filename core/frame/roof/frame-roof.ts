@@ -1,10 +1,11 @@
 import { type Design, withValue } from '../../design'
 import { radians } from '../../measure'
 import type { Problem } from '../problem'
-import { blockingOrders } from './blocking'
+import { airProblems, blockingOrders } from './blocking'
 import { endOrders, endProblems, lookoutsTaken } from './ends'
 import { fasciaOrders } from './fascia'
 import { finishBoardOrders } from './finish-boards'
+import { flat } from './flat'
 import { gable } from './gable'
 import { hip } from './hip'
 import { openingsTaken, roofOpeningProblems } from './openings'
@@ -16,13 +17,13 @@ import { tailShapeProblems } from './tails'
 import type { RoofDatum, RoofFrame, RoofLumber, RoofShape, Under } from './shape'
 
 /** Every roof shape by its name in the document. */
-export const roofShapes: Record<Design['roof']['shape'], RoofShape> = { 'gable': gable, 'single-slope': singleSlope, 'lean-to': leanTo, 'hip': hip }
+export const roofShapes: Record<Design['roof']['shape'], RoofShape> = { 'gable': gable, 'single-slope': singleSlope, 'lean-to': leanTo, 'flat': flat, 'hip': hip }
 
 /** Frames a design's roof: its shape's own boards, and what every shape has along its eaves and over its gables. Parts that can't be as asked are left out and said. */
 export function frameRoof(whole: Design, all: RoofLumber, bearers: readonly Bearer[], under: Under): RoofFrame {
   const shape = roofShapes[whole.roof.shape]
   const asked = shape.frame(whole, all)
-  const cant = asked.orders.length ? [...tailShapeProblems(whole, asked.datum, all), ...endProblems(whole, all, asked.datum), ...roofOpeningProblems(whole, all, asked.datum)] : []
+  const cant = asked.orders.length ? [...tailShapeProblems(whole, asked.datum, all), ...endProblems(whole, all, asked.datum), ...roofOpeningProblems(whole, all, asked.datum), ...airProblems(whole, all, asked.datum)] : []
   const { design, lumber } = without(whole, all, cant)
   const made = cant.length ? shape.frame(design, lumber) : asked
   const problems = [...made.problems, ...tailProblems(design, lumber, made, under), ...cant]
@@ -40,7 +41,8 @@ function without(design: Design, lumber: RoofLumber, cant: readonly Problem[]): 
   // an opening of no width is not framed, and keeps the numbers of those after it
   const shut = cant.filter(problem => problem.path.startsWith('roof.openings.')).reduce((each, { path }) => withValue(each, `${path.split('.').slice(0, 3).join('.')}.width`, 0), design)
   const tail = is('tail-over-seat') ? withValue(shut, 'roof.tail', 'plumb') : shut
-  return { design: is('ends-no-room') || is('lookout-too-thick') ? withValue(tail, 'roof.ends.hold', 'none') : tail, lumber: is('finish-too-thick') ? { ...lumber, finish: null } : lumber }
+  const open = is('air-too-much') ? withValue(tail, 'roof.blocking.air', 0) : tail
+  return { design: is('ends-no-room') || is('lookout-too-thick') ? withValue(open, 'roof.ends.hold', 'none') : open, lumber: is('finish-too-thick') ? { ...lumber, finish: null } : lumber }
 }
 
 /** How far out a slope's tails reach, mm, and the field that says so. */

@@ -45,11 +45,11 @@ export function standingIn(base: readonly Stretch[], partings: readonly Parting[
 /** The level clear edges of an opening on its slope's upper plane, and the ways of the slope. */
 interface Edges { readonly low: Vec3, readonly high: Vec3, readonly down: Vec3, readonly up: Vec3 }
 
-function edgesOf({ roofTop, wallOutside: { normal, offset } }: SlopeDatum, { asked }: Parting): Edges {
-  const down = downOf(roofTop)
+function edgesOf({ roofTop, wallOutside: { normal, offset }, joistTop }: SlopeDatum, { asked }: Parting): Edges {
+  const down = joistTop === undefined ? downOf(roofTop) : normal
   const at = scale(normal, offset - asked.up)
-  const low = vec(at.x, at.y, meets(roofTop, at, vec(0, 0, 1)) ?? 0)
-  return { low, high: add(low, scale(down, -asked.length)), down, up: roofTop.normal }
+  const low = vec(at.x, at.y, joistTop ?? meets(roofTop, at, vec(0, 0, 1)) ?? 0)
+  return { low, high: add(low, scale(down, -asked.length)), down, up: joistTop === undefined ? roofTop.normal : vec(0, 0, 1) }
 }
 
 /** The planes that end the parted rafters at the headers: that of the lower part looks up the slope. */
@@ -59,8 +59,8 @@ function endsOf(slope: SlopeDatum, parting: Parting, { thickness }: Section): { 
   return { low: planeAt(add(low, scale(down, thick)), scale(down, -1)), high: planeAt(add(high, scale(down, -thick)), down) }
 }
 
-/** A slope's rafters from its whole ones: one that runs into an opening becomes a lower part that keeps its id and an upper one. */
-export function partedOrders(standing: readonly Standing[], whole: (each: Standing, i: number) => Order, slope: SlopeDatum, rafter: Section): Order[] {
+/** A slope's rafters from its whole ones, or what lies on them: one that runs into an opening becomes a lower part that keeps its id and an upper one, both of the role `short`. */
+export function partedOrders(standing: readonly Standing[], whole: (each: Standing, i: number) => Order, slope: SlopeDatum, rafter: Section, short: Order['role'] = 'cripple-rafter'): Order[] {
   return standing.flatMap((each, i): Order[] => {
     const order = whole(each, i)
     if (!each.parting) return [order]
@@ -68,8 +68,8 @@ export function partedOrders(standing: readonly Standing[], whole: (each: Standi
     const end = (plane: Plane): BuildingCut => ({ kind: 'end', name: 'square', plane })
     const { sawn, ...made } = order
     return [
-      { ...made, role: 'cripple-rafter', cuts: [...order.cuts, end(ends.low)], ...(sawn ? { sawn: [...sawn, end(ends.low)] } : {}) },
-      { ...made, id: order.id.replace(/rafter\/(\d+)$/, 'upper/$1'), role: 'cripple-rafter', cuts: [...order.cuts, end(ends.high)] },
+      { ...made, role: short, cuts: [...order.cuts, end(ends.low)], ...(sawn ? { sawn: [...sawn, end(ends.low)] } : {}) },
+      { ...made, id: order.id.replace(/rafter\/(\d+)$/, 'upper/$1'), role: short, cuts: [...order.cuts, end(ends.high)] },
     ]
   })
 }
@@ -133,7 +133,7 @@ export function roofOpeningProblems(design: Design, lumber: RoofLumber, datum: R
     const mine = found.find(each => each.parting.number === i + 1)
     if (!mine) return { code: 'roof-opening-no-slope', path: `roof.openings.${i}.slope`, number: i + 1, side: asked.slope }
     const { parting, eave } = mine
-    const cos = eave.slope.roofTop.normal.z
+    const cos = eave.slope.joistTop === undefined ? eave.slope.roofTop.normal.z : 1
     const up = roomOn(design, lumber, datum, eave.slope, parting.asked.plies)
     const bounds = { least: up.from, most: up.to - asked.length * cos }
     const sides = 2 * lumber.rafter.thickness * (1 + asked.plies)
@@ -152,8 +152,8 @@ export function roofOpeningProblems(design: Design, lumber: RoofLumber, datum: R
 export type RoofOpeningProblem = Extract<Problem, { readonly code: `roof-opening${string}` }>
 
 /** The level stretch up a slope from its wall's outside that openings with headers of so many plies can take: clear of the plate, with blocks on it, and of the ridge or the high wall; mm. */
-export function roomOn({ footprint, roof }: Design, { rafter, plate, ridge, post }: RoofLumber, { ridgeCentre }: RoofDatum, { angle, run, side, ridgeFace }: SlopeDatum, plies: number): Stretch {
-  const slope = radians(angle)
+export function roomOn({ footprint, roof }: Design, { rafter, plate, ridge, post }: RoofLumber, { ridgeCentre }: RoofDatum, { angle, run, side, ridgeFace, joistTop }: SlopeDatum, plies: number): Stretch {
+  const slope = joistTop === undefined ? radians(angle) : 0
   const [sin, cos] = [Math.sin(slope), Math.cos(slope)]
   const headers = plies * rafter.thickness * cos
   const span = side === 'east' || side === 'west' ? footprint.length : footprint.width

@@ -7,7 +7,7 @@ import type { Problem } from '../problem'
 import type { Taken } from './ties'
 
 /** Sections a roof is framed of. */
-export interface RoofLumber { readonly rafter: Section, /** As thick as all its plies. */ readonly ridge: Section, readonly ply: Section, readonly post: Section, readonly hip: Section, readonly plate: Section, /** Null without. */ readonly ties: Readonly<Record<TieKind, Section | null>>, readonly fascia: Readonly<Record<'sub' | 'face', Section | null>>, readonly purlin: Section | null, readonly strut: Section | null, readonly slat: Section, readonly finish: Section | null, readonly soffit: Section | null, readonly lookout: Section, readonly barge: Section | null }
+export interface RoofLumber { readonly rafter: Section, /** As thick as all its plies. */ readonly ridge: Section, readonly ply: Section, readonly post: Section, readonly hip: Section, readonly plate: Section, /** Null without. */ readonly ties: Readonly<Record<TieKind, Section | null>>, readonly fascia: Readonly<Record<'sub' | 'face', Section | null>>, readonly firring: Section, readonly purlin: Section | null, readonly strut: Section | null, readonly slat: Section, readonly finish: Section | null, readonly soffit: Section | null, readonly lookout: Section, readonly barge: Section | null }
 
 /** The level on each side that tails may not reach below: the deck's, or a porch's where its boards are higher; mm. */
 export type Under = Readonly<Record<SideName, number>>
@@ -31,6 +31,8 @@ export interface SlopeDatum {
   readonly roofTop: Plane
   /** Through the rafters' lower edges, looking up: what stands under them is cut by it. */
   readonly underside: Plane
+  /** Level of the upper edges of joists that lie level under the roof's plane, mm; not of a slope whose rafters lie in it. */
+  readonly joistTop?: number
   /** Level, from the wall's outside to the middle of the ridge, or from heel to heel, mm. */
   readonly run: number
 }

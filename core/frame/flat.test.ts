@@ -1,0 +1,92 @@
+import { describe, expect, test } from '@jest/globals'
+import { cautionsOf } from '../check'
+import { type Design, newDesign, type Roof, usualSheathing, type Walls } from '../design'
+import { INCH } from '../measure'
+import { cardOf, plan, stackingOf } from '../plan'
+import { find, inches, longOf, reach } from '../testing/reading'
+import { clashes, touching } from '../testing/solids'
+import { frame } from './index'
+
+const base = newDesign('a', 'imperial')
+const { blocking } = base.roof
+/** 12 by 8 ft, 84 in walls, 2x8 joists at 16 in, firrings of 2x6 that fall 1/2 in 12 to the south, 12 in overhang. */
+const shed = (roof: Partial<Roof> = {}, walls: Partial<Walls> = {}): Design => ({
+  ...base, footprint: { length: 144 * INCH, width: 96 * INCH }, walls: { ...base.walls, height: 84 * INCH, ...walls },
+  roof: { ...base.roof, shape: 'flat', high: 'north', pitch: { rise: 0.5, run: 12 }, rafter: '2x8', spacing: 16 * INCH, overhang: { eave: 12 * INCH, gable: 8 * INCH }, firring: { section: '2x6', least: 0.5 * INCH }, ...roof },
+})
+
+describe('a nearly flat roof on firrings, worked by hand', () => {
+  const framed = frame(shed())
+  // 96 in and 12 in at both ends; 120 x 1/24 of fall over it
+  test('level joists from tail to tail bear on both plates, and a firring on each is ripped to the fall', () => {
+    expect(framed.problems).toEqual([])
+    expect(clashes(framed.members)).toEqual([])
+    const joist = find(framed, 'roof/rafter/3')
+    expect([longOf(joist), reach(joist, 'z')]).toEqual([expect.closeTo(120, 6), [84, 91.25]])
+    expect(touching(joist, find(framed, 'walls/south/plate/cap')) / INCH ** 2).toBeCloseTo(1.5 * 3.5, 3)
+    const firring = find(framed, 'roof/firring/rafter/3')
+    expect(longOf(firring)).toBeCloseTo(120, 6)
+    expect(reach(firring, 'z')).toEqual([91.25, expect.closeTo(91.25 + 0.5 + 120 / 24, 4)])
+    expect(inches(framed.roof.highest)).toBeCloseTo(91.25 + 5.5, 4)
+  })
+
+  test('its card tells both ends; falling to the north the thick end lies south', () => {
+    const built = plan(shed())
+    const piece = built.pieces.find(each => each.role === 'firring')
+    const figures = piece ? cardOf(built, piece).figures : []
+    expect(['thin-end', 'thick-end'].map(name => inches(figures.find(figure => figure.name === name)?.value ?? 0))).toEqual([0.5, 5.5])
+    expect(piece?.count).toBe(10)
+    const turned = frame(shed({ high: 'south' }))
+    expect(clashes(turned.members)).toEqual([])
+    expect(inches(turned.roof.slopes.south.lift)).toBeGreaterThan(inches(turned.roof.slopes.north.lift))
+  })
+
+  test('what a framer reads: a level run, no rise in the joists, bearing on the whole plate', () => {
+    const { roof } = plan(shed())
+    expect(inches(roof?.run ?? 0)).toBeCloseTo(96, 4)
+    expect([roof?.rise, inches(roof?.bearing ?? 0), inches(roof?.heightAbovePlate ?? 0)]).toEqual([expect.closeTo(0, 9), 3.5, 7.25])
+    const south = framed.walls.find(wall => wall.name === 'south')
+    expect(south && stackingOf(plan(shed()), south).rafters).toHaveLength(10)
+  })
+
+  test('blocks over the plates are shallower by the air that passes over them, in rows too', () => {
+    const made = frame(shed({ blocking: { ...blocking, plate: 'plumb', rows: 1, air: INCH } }))
+    expect(made.problems).toEqual([])
+    expect(clashes(made.members)).toEqual([])
+    for (const id of ['roof/south/block/2', 'roof/north/block/2', 'roof/slope/row/1/2']) expect(reach(find(made, id), 'z')).toEqual([expect.closeTo(84, 4), expect.closeTo(90.25, 4)])
+  })
+
+  test('fascia is ripped to the fall; sheets and an opening with parted joists and firrings fit', () => {
+    const made = frame(shed({ fascia: { sub: null, face: '1x10' }, openings: [{ kind: 'light', slope: 'south', at: 72 * INCH, up: 30 * INCH, width: 30 * INCH, length: 30 * INCH, plies: 2 }] }, { sheathing: usualSheathing.imperial, gables: 'raked' }))
+    expect(made.problems).toEqual([])
+    expect(clashes(made.members)).toEqual([])
+    const parted = made.members.filter(member => member.role === 'cripple-rafter').map(member => member.id)
+    expect(parted.length).toBeGreaterThan(1)
+    for (const id of parted.filter(each => each.includes('/upper/'))) expect(find(made, id.replace('roof/', 'roof/firring/')).role).toBe('firring')
+  })
+
+  test.each<[string, Partial<Roof>, Partial<Walls>, string]>([
+    ['walls of unlike height', {}, { sides: { ...base.walls.sides, north: { ...base.walls.sides.north, height: 90 * INCH } } }, 'flat-walls-uneven'],
+    ['firrings too shallow', { pitch: { rise: 1, run: 12 } }, {}, 'firring-shallow'],
+    ['firrings thicker than the joists', { firring: { section: '4x6', least: 0 } }, {}, 'firring-thick'],
+    ['more air than blocks', { rafter: '2x4', blocking: { ...blocking, plate: 'plumb', air: 70 } }, {}, 'air-too-much'],
+  ])('%s are said', (_, roof, walls, code) => {
+    expect(frame(shed(roof, walls)).problems.map(problem => problem.code)).toEqual([code])
+  })
+
+  test('a roof that hardly falls, and little air, are cautioned', () => {
+    const codes = (roof: Partial<Roof>): string[] => cautionsOf(plan(shed(roof))).map(each => each.code).filter(code => ['fall-low', 'air-low', 'bearing-short', 'no-ties', 'no-birdsmouth'].includes(code))
+    expect(codes({})).toEqual([])
+    expect(codes({ pitch: { rise: 0.2, run: 12 }, blocking: { ...blocking, plate: 'plumb', air: 20 } })).toEqual(['fall-low', 'air-low'])
+  })
+})
+
+// HAP of a 2x6 at 6 in 12 less an inch square to the slope
+test('blocks of a pitched roof end as far under the rafters\' edges', () => {
+  const made = frame({ ...shed({ shape: 'gable', pitch: { rise: 6, run: 12 }, rafter: '2x6', blocking: { ...blocking, plate: 'square', rows: 1, air: INCH } }) })
+  expect(made.problems).toEqual([])
+  expect(clashes(made.members)).toEqual([])
+  const rows = made.members.filter(member => member.id.startsWith('roof/south/row/'))
+  expect(rows.length).toBeGreaterThan(0)
+  for (const { board } of rows) expect(Math.max(...board.faces.flatMap(face => face.loops.flat()).map(p => p.y))).toBeCloseTo(4.5 * INCH, 3)
+})
