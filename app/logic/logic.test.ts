@@ -48,7 +48,7 @@ describe('dragging and nudging', () => {
     const steeper = nudged(metric, 'roof.pitch', { rise: 12 * Math.tan(Math.PI / 6), run: 12 }, 1)
     expect(typeof steeper === 'object' && pitchAngle(steeper)).toBeCloseTo(30.5, 9)
     const least = movedValue(metric, 'roof.pitch', { rise: 6, run: 12 }, -50)
-    expect(typeof least === 'object' && riseInTwelve(least)).toBeCloseTo(12 * Math.tan(2 * Math.PI / 180), 9)
+    expect(typeof least === 'object' && riseInTwelve(least)).toBeCloseTo(12 * Math.tan(0.5 * Math.PI / 180), 9)
   })
 })
 

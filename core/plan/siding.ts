@@ -10,10 +10,10 @@ export interface SidingCount { readonly rows: number, readonly length: number, r
 export const WASTE = 0.1
 
 /** Counts siding; null where there is none to count. Each row is as long as its wall at the middle of what shows of it. */
-export function sidingOf({ walls }: Design, frame: Frame): SidingCount | null {
+export function sidingOf({ walls, roof }: Design, frame: Frame): SidingCount | null {
   const { siding, sheathing, longest } = walls
   if (!siding || !sheathing) return null
-  const rows = frame.walls.filter(wall => isSide(wall.name) && walls.sides[wall.name].cover === 'sheets' && walls.sides[wall.name].build === 'studs').flatMap(wall => rowsOn(walls.gables !== 'open' && !frame.roof.eaves.some(eave => eave.slope.side === wall.name), frame, wall, siding.exposure))
+  const rows = frame.walls.filter(wall => isSide(wall.name) && walls.sides[wall.name].cover === 'sheets' && walls.sides[wall.name].build === 'studs').flatMap(wall => rowsOn(walls.gables !== 'open' && roof.shape !== 'flat' && !frame.roof.eaves.some(eave => eave.slope.side === wall.name), frame, wall, siding.exposure))
   const length = rows.reduce((sum, each) => sum + each, 0)
   return rows.length ? { rows: rows.length, length, boards: Math.ceil(length * (1 + WASTE) / longest - 1e-9), stock: longest } : null
 }
