@@ -34,7 +34,7 @@ async function writeAll(made: Plan, directory: string): Promise<void> {
     'plan.json': formats.json?.(made) ?? '', 'cut-list.csv': cutListCsv(made), 'cut-list.txt': cutListText(made),
     'roof-section.svg': drawingSvg(roofSection(made), units),
   }
-  for (const wall of wallNames) {
+  for (const wall of wallNames.filter(name => made.frame.walls.some(each => each.name === name))) {
     files[`wall-${wall}.svg`] = drawingSvg(wallElevation(made, wall), units)
     files[`plates-${wall}.svg`] = drawingSvg(pairStrip(`plates-${wall}`, platePair(made.frame, wall), made.frame.lumber.plate.depth), units, 2000)
     for (const strip of rakeStrips(made.frame, wall)) files[`plates-${wall}-${strip.side}-slope.svg`] = drawingSvg(pairStrip(`plates-${wall}-${strip.side}-slope`, strip, made.frame.lumber.plate.depth), units, 2000)

@@ -10,7 +10,9 @@ const chosen = ref(0)
 const i = computed(() => Math.min(chosen.value, all.value.length - 1))
 const opening = computed(() => all.value[i.value])
 const single = computed(() => !!bench.design && hasOneSlope(bench.design.roof))
-const kinds = computed(() => roofOpeningKinds.filter(kind => kind !== 'stair' || !single.value))
+/** Whether the roof has ceiling joists that a stair could open. */
+const joisted = computed(() => bench.design?.roof.shape === 'gable' || bench.design?.roof.shape === 'hip')
+const kinds = computed(() => roofOpeningKinds.filter(kind => kind !== 'stair' || joisted.value))
 const slopes: { value: SideName, label: string }[] = [{ value: 'south', label: 'South' }, { value: 'north', label: 'North' }]
 const plies = [{ value: 1, label: 'One board' }, { value: 2, label: 'Two boards' }]
 const numbers = computed(() => all.value.map(({ kind }, value) => ({ value, label: `${value + 1} ${roofOpeningWords[kind]}` })))

@@ -7,7 +7,10 @@ const open = defineModel<boolean>({ required: true })
 const bench = useBench()
 const sections = useSectionChoices()
 const roof = computed(() => bench.design?.roof)
-const ridged = computed(() => !!roof.value && !hasOneSlope(roof.value))
+const ridged = computed(() => !!roof.value && !hasOneSlope(roof.value) && roof.value.shape !== 'raised-ridge')
+const strip = computed(() => roof.value?.shape === 'raised-ridge')
+const stripPlies = useChoice<number>('roof.raised.plies')
+const stripPost = useChoice<string>('roof.raised.post')
 const isFlat = computed(() => roof.value?.shape === 'flat')
 const firring = useChoice<string>('roof.firring.section')
 const ledger = computed(() => roof.value?.shape === 'lean-to')
@@ -74,6 +77,14 @@ const counts = (most: number) => Array.from({ length: most + 1 }, (_, i) => ({ v
         <p class="quiet">On each level joist, ripped to the fall.</p>
         <ChoiceField v-model="firring" label="Firrings, ripped of" :options="sections" />
         <MeasureField path="roof.firring.least" :value="roof.firring.least" />
+      </template>
+      <template v-if="strip">
+        <h3>Strip between the slopes</h3>
+        <ChoiceField v-model="ridge" label="Ledger and header" :options="sections" />
+        <ChoiceField v-model="stripPlies" label="Header, plies" :options="counts(3).slice(1)" />
+        <ChoiceField v-model="stripPost" label="Posts" :options="sections" />
+        <MeasureField path="roof.raised.spacing" :value="roof.raised.spacing" />
+        <p class="quiet">Posts stand on a partition whose face is the strip's, or on the deck.</p>
       </template>
       <template v-if="ledger">
         <h3>Ledger</h3>

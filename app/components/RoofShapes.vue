@@ -17,7 +17,7 @@ function take(choice: ShapeChoice): void {
 </script>
 
 <template>
-  <Dialog v-model:visible="open" modal header="Roof shape" :style="{ width: '44rem' }" :breakpoints="{ '760px': '96vw' }">
+  <Dialog v-model:visible="open" modal header="Roof shape" :style="{ width: '57rem' }" :breakpoints="{ '760px': '96vw' }">
     <div class="shapes">
       <button v-for="{ choice, here, paths } in choices" :key="choice.label" type="button" class="shape" :class="{ here }" :aria-pressed="here" @click="take(choice)">
         <svg :width="WIDE" :height="TALL" aria-hidden="true"><path v-for="(path, i) in paths" :key="i" :d="path" /></svg>

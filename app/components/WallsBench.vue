@@ -18,7 +18,7 @@ const layer = ref<WallLayer | 'plan'>('frame')
 const layers = [{ value: 'frame', label: 'Frame' }, { value: 'sheets', label: 'Sheets' }, { value: 'plan', label: 'Plan' }]
 const { walls, layout, build } = useWalls(wall)
 const line = computed(() => bench.plan?.frame.walls.find(each => each.name === wall.value))
-const drawing = computed(() => bench.plan ? layer.value === 'plan' ? wallsPlan(bench.plan) : wallElevation(bench.plan, wall.value, layer.value) : null)
+const drawing = computed(() => bench.plan && line.value ? layer.value === 'plan' ? wallsPlan(bench.plan) : wallElevation(bench.plan, wall.value, layer.value) : null)
 onMounted(() => { bench.hand ??= `walls/${wall.value}/stud/1` })
 const openings = useOpenings()
 const kinds = openingKinds.map(value => ({ value, label: openingWords[value] }))
@@ -31,7 +31,7 @@ function add(kind: OpeningKind): void {
   openings.add(wall.value, kind)
   void nextTick(() => { adding.value = null })
 }
-const pair = computed(() => bench.plan ? platePair(bench.plan.frame, wall.value) : null)
+const pair = computed(() => bench.plan && line.value ? platePair(bench.plan.frame, wall.value) : null)
 const ends = computed(() => line.value?.along === 'y' ? ['South', 'North'] : ['West', 'East'])
 const layoutChoices = computed(() => [{ value: 'low', label: `${ends.value[0]} end` }, { value: 'high', label: `${ends.value[1]} end` }, { value: 'centred', label: 'The middle' }])
 const label = computed(() => layer.value === 'plan' ? 'The walls from above, south at the bottom' : `${isSide(wall.value) ? `The ${wall.value} wall` : `Partition ${wall.value.split('-')[1] ?? ''}`}, seen from ${line.value?.seenFrom ?? 'outside'}`)

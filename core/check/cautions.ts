@@ -63,8 +63,9 @@ function roofCautions(plan: Plan, roof: RoofReading, members: string[]): Caution
     ...limit('bearing-short', roof.bearing < customary.bearing - EPSILON, { bearing: roof.bearing, limit: customary.bearing }),
     ...limit('seat-past-plate', seat > lumber.plate.depth + EPSILON, { seat, plate: lumber.plate.depth }),
     ...limit('no-birdsmouth', asked.seat.rule === 'none' && asked.shape !== 'flat', { angle: roof.angle }),
-    ...(frame.roof.ledger ? [{ code: 'ledger-fixing', members: ['roof/ledger'], numbers: {} } as const, ...limit('ledger-shallow', lumber.ridge.depth < roof.plumbFace - EPSILON, { ledger: lumber.ridge.depth, plumb: roof.plumbFace }, ['roof/ledger'])] : []),
-    ...frame.roof.ridgeCentre === null ? [] : asked.beam && asked.shape === 'gable' ? beamCautions(plan) : [...limit('ridge-shallow', lumber.ridge.depth < roof.plumbFace - EPSILON, { ridge: lumber.ridge.depth, plumb: roof.plumbFace }, ['roof/ridge']),
+    ...(asked.shape === 'lean-to' ? [{ code: 'ledger-fixing', members: ['roof/ledger'], numbers: {} } as const, ...limit('ledger-shallow', lumber.ridge.depth < roof.plumbFace - EPSILON, { ledger: lumber.ridge.depth, plumb: roof.plumbFace }, ['roof/ledger'])] : []),
+    ...(frame.roof.strip ? [{ code: 'strip-unchecked', members: frame.members.filter(member => member.role === 'upper-header' || member.role === 'ledger').map(member => member.id), numbers: { spacing: asked.raised.spacing } } as const, ...limit('ledger-shallow', lumber.ridge.depth < roof.plumbFace - EPSILON, { ledger: lumber.ridge.depth, plumb: roof.plumbFace }, ['roof/ledger'])] : []),
+    ...frame.roof.ridgeCentre === null || frame.roof.strip ? [] : asked.beam && asked.shape === 'gable' ? beamCautions(plan) : [...limit('ridge-shallow', lumber.ridge.depth < roof.plumbFace - EPSILON, { ridge: lumber.ridge.depth, plumb: roof.plumbFace }, ['roof/ridge']),
     ...limit('low-pitch', roof.angle < customary.ridgeBoardAngle - EPSILON, { angle: roof.angle, limit: customary.ridgeBoardAngle }, ['roof/ridge']),
       ...tieCautions(plan)],
   ]

@@ -20,7 +20,7 @@ export type RoofOpeningPath = `roof.openings.${Digit}.${'at' | 'up' | 'width' | 
 /** Paths of the lengths and the pitch that a drawing lets one change. */
 export type LengthPath =
   | 'footprint.length' | 'footprint.width' | 'walls.height' | 'walls.spacing' | 'roof.spacing'
-  | 'roof.overhang.eave' | 'roof.overhang.high' | 'roof.overhang.gable' | 'roof.seat.height' | 'roof.peak.at' | 'roof.peak.height' | `roof.ties.${'rafter' | 'collar' | 'ceiling'}.height` | 'roof.tails.face' | 'roof.tails.wild' | 'roof.ends.spacing' | 'roof.blocking.hole' | 'roof.panel.cover' | 'roof.beam.spacing' | 'roof.purlins.spacing' | 'roof.blocking.air' | 'roof.firring.least' | RoofOpeningPath | GroundPath | OpeningPath | WallPath
+  | 'roof.overhang.eave' | 'roof.overhang.high' | 'roof.overhang.gable' | 'roof.seat.height' | 'roof.peak.at' | 'roof.peak.height' | `roof.ties.${'rafter' | 'collar' | 'ceiling'}.height` | 'roof.tails.face' | 'roof.tails.wild' | 'roof.ends.spacing' | 'roof.blocking.hole' | 'roof.panel.cover' | 'roof.beam.spacing' | 'roof.purlins.spacing' | 'roof.blocking.air' | 'roof.firring.least' | 'roof.raised.at' | 'roof.raised.spacing' | RoofOpeningPath | GroundPath | OpeningPath | WallPath
 export type PitchPath = 'roof.pitch' | 'roof.northPitch'
 export type FieldPath = LengthPath | PitchPath
 

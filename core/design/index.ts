@@ -10,7 +10,7 @@ export { footOf, type Header, openingKinds, type OpeningKind, roughSize, standsO
 export { type DesignFault, type DesignRead, MAX_FILE, parseDesign, readDesign, sectionsUsed } from './read'
 export { meeting, type Meeting, ledgerRise, peakReach } from './peak'
 export { type Fascia, hasOneSlope, type Hip, hipEdges, isHouse, type Panel, type Peak, type Roof, type RoofShapeName, roofShapeNames, type TieKind, tieKinds, type Ties, usualTies } from './roof'
-export { type GableHold, gableHolds, type PlateBlocks, plateBlocks, type Purlins, type RidgeBeam, usualBeam, usualPurlins, type RoofBlocking, type RoofEnds, type Soffit, type TailEnd, tailEnds, type Tails } from './roof-parts'
+export { type GableHold, gableHolds, type PlateBlocks, plateBlocks, type Purlins, type Raised, type RidgeBeam, usualBeam, usualPurlins, type RoofBlocking, type RoofEnds, type Soffit, type TailEnd, tailEnds, type Tails } from './roof-parts'
 export { type RoofOpening, type RoofOpeningKind, roofOpeningKinds, usualRoofOpening } from './roof-openings'
 export { heightAbovePlate, type Seat } from './seat'
 export { changed, lowSide, settled } from './settle'

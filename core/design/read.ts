@@ -106,7 +106,7 @@ function faultOf(issue: Issue): DesignFault[] {
 }
 
 const unions: Record<string, readonly string[]> = {
-  'walls.topPlates': ['1', '2'], 'roof.openings.*.plies': ['1', '2'], 'floor.ends': ['1', '2'], 'floor.blocking': ['0', '1', '2', '3'], 'floor.deck.kind': ['sheets', 'boards'], 'base.kind': baseKinds, 'base.beams.plies': ['1', '2', '3'], 'header.plies': ['1', '2', '3'], 'roof.panel.per': ['1', '2', '3'], 'roof.beam.plies': ['1', '2', '3'], 'roof.blocking.vents': ['0', '1', '2', '3'], 'roof.blocking.rows': ['0', '1', '2'],
+  'walls.topPlates': ['1', '2'], 'roof.openings.*.plies': ['1', '2'], 'floor.ends': ['1', '2'], 'floor.blocking': ['0', '1', '2', '3'], 'floor.deck.kind': ['sheets', 'boards'], 'base.kind': baseKinds, 'base.beams.plies': ['1', '2', '3'], 'header.plies': ['1', '2', '3'], 'roof.panel.per': ['1', '2', '3'], 'roof.beam.plies': ['1', '2', '3'], 'roof.raised.plies': ['1', '2', '3'], 'roof.blocking.vents': ['0', '1', '2', '3'], 'roof.blocking.rows': ['0', '1', '2'],
 }
 
 const unionChoices = (path: string): readonly string[] => unions[kindOfPath(path)] ?? unions[`${path}.kind`] ?? unions[path.split('.').slice(-2).join('.')] ?? ['full-bearing', 'third', 'height-above-plate', 'none']
@@ -129,6 +129,7 @@ function furtherSections({ floor, base, walls, roof }: Design): [string, string]
   if (roof.soffit) out.push(['roof.soffit.section', roof.soffit.section])
   if (roof.beam) out.push(['roof.beam.post', roof.beam.post])
   if (roof.purlins) out.push(['roof.purlins.section', roof.purlins.section], ['roof.purlins.brace', roof.purlins.brace])
+  out.push(['roof.raised.post', roof.raised.post])
   out.push(['roof.firring.section', roof.firring.section])
   out.push(['roof.ends.lookout', roof.ends.lookout])
   if (roof.ends.barge) out.push(['roof.ends.barge', roof.ends.barge])

@@ -54,6 +54,12 @@ export interface Purlins { readonly section: string, readonly brace: string, rea
 export const purlinsSchema = z.strictObject({ section: z.string().min(1).max(40), brace: z.string().min(1).max(40), spacing: lengthField(limits.supports).default(48 * INCH) }).nullable().default(null)
 export const usualPurlins: Readonly<Record<'imperial' | 'metric', Purlins>> = { imperial: { section: '2x6', brace: '2x4', spacing: 48 * INCH }, metric: { section: '47x150', brace: '47x100', spacing: 1200 } }
 
+/** Two slopes that don't meet, and the strip between them: `at` its face from the south wall's outside, null for the middle; the upper header of `plies` boards of the ridge's section on posts of a section, `spacing` apart at most; mm. */
+export interface Raised { readonly at: number | null, readonly plies: 1 | 2 | 3, readonly post: string, readonly spacing: number }
+
+export const defaultRaised: Raised = { at: null, plies: 2, post: '4x4', spacing: 72 * INCH }
+export const raisedSchema = z.strictObject({ at: lengthField(limits.peakAt).nullable().default(null), plies: z.union([z.literal(1), z.literal(2), z.literal(3)]).default(2), post: z.string().min(1).max(40).default('4x4'), spacing: lengthField(limits.supports).default(72 * INCH) }).default({ ...defaultRaised })
+
 /** A ridge that carries: `plies` boards of the ridge's section side by side, on studs of the gable walls and, where those are farther apart than `spacing`, on posts of a section from the deck; mm. */
 export interface RidgeBeam { readonly plies: 1 | 2 | 3, readonly post: string, readonly spacing: number }
 

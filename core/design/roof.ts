@@ -1,13 +1,13 @@
 import { INCH, type Pitch, pitchAngle } from '../measure'
 import { lengthField } from './length-field'
 import { limits } from './limits'
-import { beamSchema, blockingSchema, defaultBlocking, defaultEnds, defaultFirring, defaultTails, endsSchema, type Firring, firringSchema, type Purlins, purlinsSchema, type RidgeBeam, type RoofBlocking, type RoofEnds, type Soffit, soffitSchema, type TailEnd, tailEnds, type Tails, tailsSchema } from './roof-parts'
+import { beamSchema, blockingSchema, defaultBlocking, defaultEnds, defaultFirring, defaultRaised, defaultTails, endsSchema, type Firring, firringSchema, type Purlins, purlinsSchema, type Raised, raisedSchema, type RidgeBeam, type RoofBlocking, type RoofEnds, type Soffit, soffitSchema, type TailEnd, tailEnds, type Tails, tailsSchema } from './roof-parts'
 import { type RoofOpening, roofOpeningsSchema } from './roof-openings'
 import { type Seat, seatSchema } from './seat'
 import { z } from './zod'
 
-/** Roof shapes: two slopes to a ridge over the length, one from a high eave wall to a low one, one from a ledger on a house to a low wall, one nearly flat on firrings over level joists, or four slopes that meet along hips. */
-export const roofShapeNames = ['gable', 'single-slope', 'lean-to', 'flat', 'hip'] as const
+/** Roof shapes: two slopes to a ridge over the length, one from a high eave wall to a low one, one from a ledger on a house to a low wall, one nearly flat on firrings over level joists, two at unlike heights with an upright strip between, or four slopes that meet along hips. */
+export const roofShapeNames = ['gable', 'single-slope', 'lean-to', 'flat', 'raised-ridge', 'hip'] as const
 export type RoofShapeName = typeof roofShapeNames[number]
 
 /** Rafter ties hold the walls together low down; collar ties hold the slopes together near the ridge; ceiling joists, or a loft's, carry a ceiling or a floor besides. */
@@ -44,7 +44,7 @@ export interface Panel { readonly cover: number, readonly per: 1 | 2 | 3 }
 
 export interface Roof {
   readonly shape: RoofShapeName
-  /** The high side of one slope: its wall's own height, or the top of the ledger on the house that stands there in a wall's stead, gives the pitch where there is one. */
+  /** The high side of one slope: its wall's own height, or the top of the ledger on the house that stands there in a wall's stead, gives the pitch where there is one. Of a raised ridge the side that its upper slope falls to. */
   readonly high: 'south' | 'north'
   /** Of both slopes of a gable, or of its south slope. */
   readonly pitch: Pitch
@@ -71,6 +71,8 @@ export interface Roof {
   /** Of a roof with gables. */
   readonly ends: RoofEnds
   readonly blocking: RoofBlocking
+  /** Of a raised ridge. */
+  readonly raised: Raised
   /** Of a flat roof. */
   readonly firring: Firring
   /** Of a gable; null without. */
@@ -110,6 +112,7 @@ export const roofSchema = z.strictObject({
   soffit: soffitSchema,
   ends: endsSchema,
   blocking: blockingSchema,
+  raised: raisedSchema,
   firring: firringSchema,
   ties: z.strictObject({ rafter: tiesSchema, collar: tiesSchema, ceiling: tiesSchema }).default({ rafter: null, collar: null, ceiling: null }),
   fascia: z.strictObject({ sub: z.string().min(1).max(40).nullable().default(null), face: z.string().min(1).max(40).nullable().default(null) }).default({ sub: null, face: null }),
@@ -118,5 +121,5 @@ export const roofSchema = z.strictObject({
 
 export const defaultRoof: Roof = {
   shape: 'gable', high: 'north', pitch: { rise: 6, run: 12 }, northPitch: null, peak: { at: null, height: null }, hip: { section: null, edge: 'dropped' }, rafter: '2x6', spacing: 609.6, panel: null, ridge: '2x8', beam: null, purlins: null,
-  overhang: { eave: 304.8, gable: 203.2 }, seat: { rule: 'full-bearing' }, tail: 'plumb', tails: defaultTails, soffit: null, ends: defaultEnds, blocking: defaultBlocking, firring: defaultFirring, ties: { rafter: null, collar: null, ceiling: null }, fascia: { sub: null, face: null }, openings: [],
+  overhang: { eave: 304.8, gable: 203.2 }, seat: { rule: 'full-bearing' }, tail: 'plumb', tails: defaultTails, soffit: null, ends: defaultEnds, blocking: defaultBlocking, raised: defaultRaised, firring: defaultFirring, ties: { rafter: null, collar: null, ceiling: null }, fascia: { sub: null, face: null }, openings: [],
 }

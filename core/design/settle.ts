@@ -26,6 +26,7 @@ export function settled(asked: Design): Design {
   if (design.roof.shape === 'gable') return peakSettled(design)
   if (design.roof.shape === 'lean-to') return ledgerSettled(design)
   if (design.roof.shape === 'flat') return flatSettled(design)
+  if (design.roof.shape === 'raised-ridge') return raisedSettled(design)
   if (design.roof.shape !== 'single-slope') return design
   const { overhang } = design.roof
   return slopeSettled(withValue(design, 'roof.overhang.high', overhang.high ?? overhang.eave))
@@ -39,6 +40,12 @@ function slopeSettled(design: Design): Design {
   const own = walls.sides[roof.high].height
   if (own === null) return withValue(design, `walls.sides.${roof.high}.height`, low + run * Math.tan(radians(pitchAngle(roof.pitch))))
   return own > low ? withValue(design, 'roof.pitch', { rise: own - low, run }) : design
+}
+
+/** A raised ridge's strip is in the middle, and its upper rafters reach over it as far as at the eaves, where nothing else is asked; its slopes are carried, and not tied. */
+function raisedSettled(design: Design): Design {
+  const { roof: { raised, overhang }, footprint } = design
+  return withValue(withValue(withValue(design, 'roof.raised.at', raised.at ?? footprint.width / 2), 'roof.overhang.high', overhang.high ?? overhang.eave), 'roof.ties', { rafter: null, collar: null, ceiling: null })
 }
 
 /** A flat roof's joists are level and end plumb: what leans with a slope, or is cut into it, is not looked at. */

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { type Design, newDesign, valueAt, withValue } from '../design'
-import { frame, wallNames } from '../frame'
+import { frame } from '../frame'
 import { type Pitch, riseInTwelve } from '../measure'
 import { drawingSvg } from '../output'
 import { cardOf, plan, platePair } from '../plan'
@@ -12,7 +12,7 @@ const base = newDesign('a', 'imperial')
 
 function allDrawings(design: Design): Drawing[] {
   const made = plan(design)
-  return [roofSection(made), ...wallNames.flatMap(name => [wallElevation(made, name), pairStrip(name, platePair(made.frame, name), 89)]), ...made.pieces.map(piece => boardOnBench(cardOf(made, piece)))]
+  return [roofSection(made), ...made.frame.walls.map(wall => wall.name).flatMap(name => [wallElevation(made, name), pairStrip(name, platePair(made.frame, name), 89)]), ...made.pieces.map(piece => boardOnBench(cardOf(made, piece)))]
 }
 
 describe('drawings', () => {

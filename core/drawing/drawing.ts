@@ -25,7 +25,7 @@ export interface Dimension {
   readonly field: LengthPath | null
 }
 
-export type DimensionName = 'span' | 'run' | 'other-run' | 'gable-overhang' | 'wall-height' | 'other-height' | 'step-at' | 'step-height' | 'eave' | 'high-eave' | 'ridge-top' | 'rise' | 'height-above-plate' | 'wall-length' | 'stud-spacing' | 'rafter-spacing' | 'depth' | 'length'
+export type DimensionName = 'span' | 'strip' | 'run' | 'other-run' | 'gable-overhang' | 'wall-height' | 'other-height' | 'step-at' | 'step-height' | 'eave' | 'high-eave' | 'ridge-top' | 'rise' | 'height-above-plate' | 'wall-length' | 'stud-spacing' | 'rafter-spacing' | 'depth' | 'length'
   | 'joist-spacing' | 'joint' | 'porch' | 'along' | 'near' | 'far' | 'reference' | 'lift' | 'frost' | 'base-top' | 'low-wall'
 
 /** The slope, written beside its line. */

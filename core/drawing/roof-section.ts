@@ -16,7 +16,7 @@ export function roofSection(plan: Plan, at?: number): Drawing {
   const middle = frame.roof.meet
   const lines: Line[] = [
     { from: { x: -reach.south - 150, y: 0 }, to: { x: design.footprint.width + reach.north + 150, y: 0 }, ink: 'ground' },
-    ...(frame.roof.ridgeCentre ? [{ from: { x: middle, y: heightOf(design.walls, 'south') - 120 }, to: { x: middle, y: frame.roof.highest + 120 }, ink: 'datum' } as const] : []),
+    ...(frame.roof.ridgeCentre && !frame.roof.strip ? [{ from: { x: middle, y: heightOf(design.walls, 'south') - 120 }, to: { x: middle, y: frame.roof.highest + 120 }, ink: 'datum' } as const] : []),
     ...houseLine(plan),
   ]
   return drawn('roof-section', { patches: seen(sectionMembers(plan, at), sectionView), lines, dimensions: dimensions(plan), pitches: pitchTags(plan), handles: handles(plan) })
@@ -32,7 +32,8 @@ function houseLine({ design: { roof, footprint: { width } }, frame }: Plan): Lin
 /** How far the rafters reach past each eave wall, mm. */
 function reachOf({ design: { roof } }: Plan): Readonly<Record<'south' | 'north', number>> {
   const { eave } = roof.overhang
-  const high = roof.shape === 'lean-to' ? 0 : roof.shape === 'single-slope' ? roof.overhang.high ?? eave : eave
+  if (roof.shape === 'raised-ridge') return { south: eave, north: eave }
+  const high = roof.shape === 'lean-to' ? 0 : hasOneSlope(roof) ? roof.overhang.high ?? eave : eave
   return { south: roof.high === 'south' ? high : eave, north: roof.high === 'north' ? high : eave }
 }
 
@@ -80,9 +81,18 @@ function eaves(plan: Plan): Dimension[] {
   const reach = reachOf(plan)
   const at = (side: 'south' | 'north', field: 'roof.overhang.eave' | 'roof.overhang.high', name: 'eave' | 'high-eave'): Dimension =>
     ({ name, from: foot(side === 'south' ? -reach.south : width), to: foot(side === 'south' ? 0 : width + reach.north), side: 'below', row: 1, value: reach[side], field })
+  const { strip } = plan.frame.roof
+  if (strip) return [at('south', 'roof.overhang.eave', 'eave'), overStrip(plan, strip.at)]
   if (!hasOneSlope(roof)) return [at('south', 'roof.overhang.eave', 'eave')]
   const low = roof.high === 'north' ? 'south' : 'north'
   return [at(low, 'roof.overhang.eave', 'eave'), ...(roof.shape === 'lean-to' ? [] : [at(roof.high, 'roof.overhang.high', 'high-eave')])]
+}
+
+/** How far the upper slope reaches past a strip's face. */
+function overStrip({ design: { roof: { high, overhang } } }: Plan, at: number): Dimension {
+  const over = overhang.high ?? overhang.eave
+  const [from, to] = high === 'north' ? [at - over, at] : [at, at + over]
+  return { name: 'high-eave', from: foot(from), to: foot(to), side: 'below', row: 3, value: over, field: 'roof.overhang.high' }
 }
 
 /** Where the section's highest point is, across the building. */
@@ -98,11 +108,12 @@ function top(plan: Plan): Dimension[] {
   const { frame: { roof: { highest, ridgeCentre } }, design: { footprint: { width } } } = plan
   const at = topAt(plan)
   const left = !ridgeCentre && at < 0
-  return [{ name: 'ridge-top', from: foot(left ? 0 : width), to: { x: at, y: highest }, side: left ? 'left' : 'right', row: 2, value: highest, field: plan.design.roof.shape === 'gable' ? 'roof.peak.height' : null }]
+  const { strip } = plan.frame.roof
+  return [{ name: 'ridge-top', from: foot(left ? 0 : width), to: { x: at, y: highest }, side: left ? 'left' : 'right', row: 2, value: highest, field: plan.design.roof.shape === 'gable' ? 'roof.peak.height' : null }, ...(strip ? [{ name: 'strip', from: { x: strip.at, y: strip.clear.from }, to: { x: strip.at, y: strip.clear.to }, side: 'left', row: 3, value: strip.clear.to - strip.clear.from, field: null } as const] : [])]
 }
 
 /** Whether a gable's slopes are asked to differ, or to meet at a place. */
-const isUnequal = ({ design: { roof } }: Plan): boolean => roof.shape === 'gable' && (roof.northPitch !== null || roof.peak.at !== null)
+const isUnequal = ({ design: { roof } }: Plan): boolean => roof.shape === 'raised-ridge' || (roof.shape === 'gable' && (roof.northPitch !== null || roof.peak.at !== null))
 
 /** The run, and the height above plate at the wall it is read at; where the slopes differ both runs, the first of which is typed over to move the peak. */
 function ofRafters(plan: Plan, roof: RoofReading, uneven: boolean): Dimension[] {
@@ -116,7 +127,7 @@ function ofRafters(plan: Plan, roof: RoofReading, uneven: boolean): Dimension[] 
   const height = (heel === 0 ? slopes.south : slopes.north).height
   const field = design.roof.seat.rule === 'height-above-plate' ? 'roof.seat.height' as const : null
   return [
-    { name: 'run', from: foot(Math.min(heel, far)), to: foot(Math.max(heel, far)), side: 'below', row: single ? 3 : 1, value: Math.abs(far - heel), field: unequal ? 'roof.peak.at' : null },
+    { name: 'run', from: foot(Math.min(heel, far)), to: foot(Math.max(heel, far)), side: 'below', row: single ? 3 : 1, value: Math.abs(far - heel), field: frame.roof.strip ? 'roof.raised.at' : unequal ? 'roof.peak.at' : null },
     ...(unequal ? [{ name: 'other-run', from: foot(meet), to: foot(width), side: 'below', row: 1, value: width - meet, field: null } as const] : []),
     { name: 'height-above-plate', from: { x: heel, y: height }, to: { x: heel, y: height + roof.heightAbovePlate }, side: heel === 0 ? 'left' : 'right', row: uneven || unequal ? 2 : 1, value: roof.heightAbovePlate, field },
   ]
@@ -127,10 +138,17 @@ function planeLevel({ frame: { roof: { slopes } } }: Plan, x: number): number {
   return Math.min(...[slopes.south, slopes.north].map(({ roofTop }) => meets(roofTop, vec(0, x, 0), vec(0, 0, 1)) ?? Infinity))
 }
 
+/** The pitch of a slope that doesn't meet the other, over its own plane. */
+function ownTag({ design: { roof }, frame }: Plan, x: number, side: 'south' | 'north', field: PitchTag['field']): PitchTag {
+  const { roofTop, angle } = frame.roof.slopes[side]
+  return { at: { x, y: meets(roofTop, vec(0, x, 0), vec(0, 0, 1)) ?? 0 }, angle, pitch: field === 'roof.pitch' ? roof.pitch : roof.northPitch ?? roof.pitch, field }
+}
+
 function pitchTags(plan: Plan): PitchTag[] {
   const { design: { roof, footprint: { width } }, frame } = plan
   const { slopes, meet } = frame.roof
   const tag = (x: number, side: 'south' | 'north', field: PitchTag['field']): PitchTag => ({ at: { x, y: planeLevel(plan, x) }, angle: slopes[side].angle, pitch: field === 'roof.pitch' ? roof.pitch : roof.northPitch ?? roof.pitch, field })
+  if (frame.roof.strip) return [ownTag(plan, meet / 2, 'south', 'roof.pitch'), ownTag(plan, (meet + width) / 2, 'north', 'roof.northPitch')]
   if (isUnequal(plan)) return [tag(meet / 2, 'south', 'roof.pitch'), tag((meet + width) / 2, 'north', 'roof.northPitch')]
   return [tag(width * (meet >= width ? 0.3 : 0.74), 'south', 'roof.pitch')]
 }
@@ -141,6 +159,19 @@ function tieHandles({ design: { roof }, frame }: Plan): Handle[] {
   return frame.roof.ridgeCentre ? tieKinds.flatMap((kind): Handle[] => roof.ties[kind] ? [{ field: `roof.ties.${kind}.height`, at: { x: frame.roof.meet, y: plate + roof.ties[kind].height }, along: { x: 0, y: 1 }, gain: 1 }] : []) : []
 }
 
+/** A strip is dragged across the building, its upper slope's reach over it, and the walls that the slopes rise from. */
+function stripHandles(plan: Plan): Handle[] {
+  const { design: { footprint: { width }, roof: { high, overhang }, walls }, frame: { roof: { strip, highest } } } = plan
+  if (!strip) return []
+  const way = high === 'north' ? -1 : 1
+  const over = overhang.high ?? overhang.eave
+  return [
+    { field: 'roof.raised.at', at: { x: strip.at, y: (strip.clear.from + strip.clear.to) / 2 }, along: { x: 1, y: 0 }, gain: 1 }, { field: 'roof.overhang.high', at: { x: strip.at + way * over, y: highest }, along: { x: way, y: 0 }, gain: 1 },
+    { field: 'roof.overhang.eave', at: { x: -overhang.eave, y: planeLevel(plan, -overhang.eave) }, along: { x: -1, y: 0 }, gain: 1 }, { field: 'footprint.width', at: { x: width, y: 0 }, along: { x: 1, y: 0 }, gain: 1 },
+    ...(['south', 'north'] as const).map((side): Handle => ({ field: heightField(walls, side), at: { x: side === 'north' ? width : 0, y: heightOf(walls, side) }, along: { x: 0, y: 1 }, gain: 1 })),
+  ]
+}
+
 function handles(plan: Plan): Handle[] {
   const { design, frame } = plan
   const { width } = design.footprint
@@ -148,6 +179,7 @@ function handles(plan: Plan): Handle[] {
   const at = topAt(plan)
   const gable = frame.roof.ridgeCentre !== null
   const low = !gable && design.roof.high === 'south' ? 'north' : 'south'
+  if (frame.roof.strip) return stripHandles(plan)
   const tail = low === 'south' ? { x: -reach.south, way: -1 } : { x: width + reach.north, way: 1 }
   const high = { x: low === 'south' ? width + reach.north : -reach.south, way: -tail.way }
   const unequal = isUnequal(plan)

@@ -54,17 +54,18 @@ export function frame(asked: Design, memory: Memory = newMemory()): Frame {
   const { ties, fascia } = design.roof
   const some = (name: string | null | undefined): Section | null => name ? section(name) : null
   const ply = section(design.roof.ridge)
-  const beamed = design.roof.shape === 'gable' && design.roof.beam ? { ...ply, thickness: ply.thickness * design.roof.beam.plies } : ply
-  const lumber: RoofLumber = { rafter: section(design.roof.rafter), ridge: beamed, ply: section(design.roof.ridge), post: section(design.roof.beam?.post ?? design.walls.posts.post), hip: section(design.roof.hip.section ?? design.roof.ridge), plate, ties: { rafter: some(ties.rafter?.section), collar: some(ties.collar?.section), ceiling: some(ties.ceiling?.section) }, fascia: { sub: some(fascia.sub), face: some(fascia.face) }, firring: section(design.roof.firring.section), purlin: some(design.roof.purlins?.section), strut: some(design.roof.purlins?.brace), slat: section(design.walls.slats.section), finish: some(design.roof.tails.finish), soffit: some(design.roof.soffit?.section), lookout: section(design.roof.ends.lookout), barge: some(design.roof.ends.barge) }
+  const plies = design.roof.shape === 'raised-ridge' ? design.roof.raised.plies : beamOf(design)?.plies ?? 1
+  const beamed = plies > 1 ? { ...ply, thickness: ply.thickness * plies } : ply
+  const lumber: RoofLumber = { rafter: section(design.roof.rafter), ridge: beamed, ply: section(design.roof.ridge), post: section(design.roof.shape === 'raised-ridge' ? design.roof.raised.post : design.roof.beam?.post ?? design.walls.posts.post), hip: section(design.roof.hip.section ?? design.roof.ridge), plate, ties: { rafter: some(ties.rafter?.section), collar: some(ties.collar?.section), ceiling: some(ties.ceiling?.section) }, fascia: { sub: some(fascia.sub), face: some(fascia.face) }, firring: section(design.roof.firring.section), purlin: some(design.roof.purlins?.section), strut: some(design.roof.purlins?.brace), slat: section(design.walls.slats.section), finish: some(design.roof.tails.finish), soffit: some(design.roof.soffit?.section), lookout: section(design.roof.ends.lookout), barge: some(design.roof.ends.barge) }
   const below = memory.last('below', [design.base, design.floor, design.site, design.footprint, design.lumber, design.units], () => frameBelow(design, section))
   const { walls: wallsAsked, footprint, base, units } = design
   const lines = memory.last('lines', [below.floor, footprint, design.roof.spacing, design.roof.rafter, design.roof.shape, design.lumber], () => stackLines(design, below.floor, lumber.rafter))
   const under = (side: SideName): number => underTails(below.floor, design, side)
-  const bearers = design.roof.purlins ? bearersOf(design, plate) : []
+  const bearers = design.roof.purlins || design.roof.shape === 'raised-ridge' ? bearersOf(design, plate) : []
   const roof = frameRoof(design, lumber, bearers, { south: under('south'), east: under('east'), north: under('north'), west: under('west') })
   const line = rafterLine(roof.datum, lumber.ridge)
   // only walls that reach up to the roof are framed anew with it
-  const toRoof = roof.orders.length > 0 && design.roof.shape !== 'hip' && design.roof.shape !== 'flat' && (beamOf(design) !== null || wallsAsked.gables === 'raked' || sideNames.some(side => wallsAsked.sides[side].step))
+  const toRoof = roof.orders.length > 0 && design.roof.shape !== 'hip' && design.roof.shape !== 'flat' && (beamOf(design) !== null || design.roof.shape === 'raised-ridge' || wallsAsked.gables === 'raked' || sideNames.some(side => wallsAsked.sides[side].step))
   const walls = memory.last('walls', [wallsAsked, footprint, base, design.lumber, units, wallsAsked.stack === 'own' ? null : lines, design.roof.shape, toRoof && design.roof], () => frameWalls(design, plate, section, lines, toRoof ? line : null))
   const finished = finishWalls({ design, stud: plate, line, brace: section(braceOf[units]), slat: section(wallsAsked.slats.section), rafter: lumber.rafter, lines, memory, roof: roof.datum, framed: roof.orders.length > 0, drop: wall => dropOf(design, below.floor, wall) }, walls.framed)
   const { members, refused } = cutOrders([...below.base.orders, ...(below.floor?.orders ?? []), ...finished.orders, ...roof.orders], memory)

@@ -14,7 +14,9 @@ export type Problem =
   | { readonly code: 'hip-nearly-square', readonly path: 'footprint.length', readonly square: number, readonly least: number }
   | { readonly code: 'hip-walls-uneven', readonly path: `walls.sides.${SideName}.height`, readonly side: SideName, readonly height: number }
   | { readonly code: 'hip-off-plate', readonly path: 'roof.hip.section', readonly by: number }
-  | { readonly code: 'ridge-post-blocked', readonly path: 'roof.beam.spacing' }
+  | { readonly code: 'ridge-post-blocked', readonly path: 'roof.beam.spacing' | 'roof.raised.spacing' }
+  | { readonly code: 'strip-off-span', readonly path: 'roof.raised.at', readonly least: number, readonly most: number }
+  | { readonly code: 'strip-too-low', readonly path: `walls.sides.${SideName}.height`, readonly side: SideName, readonly clear: number, readonly least: number }
   | { readonly code: 'beam-shallow', readonly path: 'roof.ridge', readonly least: number }
   | { readonly code: 'beam-unborne', readonly path: 'walls.gables' | `walls.sides.${SideName}.build` }
   | { readonly code: 'tail-over-seat', readonly path: 'roof.tails.face', readonly least: number }
@@ -61,7 +63,7 @@ export type Problem =
   | { readonly code: 'openings-meet', readonly path: `walls.openings.${number}.at`, readonly number: number, readonly other: number, readonly apart: number }
   | { readonly code: 'opening-at-partition', readonly path: `walls.openings.${number}.at`, readonly number: number, readonly below: number, readonly above: number }
   | { readonly code: 'opening-at-step', readonly path: `walls.openings.${number}.at`, readonly number: number, readonly below: number, readonly above: number }
-  | { readonly code: 'step-under-rafters' | 'step-in-posts', readonly path: `walls.sides.${SideName}.step`, readonly side: SideName }
+  | { readonly code: 'step-under-rafters' | 'step-in-posts' | 'step-under-strip', readonly path: `walls.sides.${SideName}.step`, readonly side: SideName }
   | { readonly code: 'step-no-room', readonly path: `walls.sides.${SideName}.step.at`, readonly side: SideName, readonly least: number, readonly most: number }
   | { readonly code: 'step-at-partition', readonly path: `walls.sides.${SideName}.step.at`, readonly side: SideName, readonly below: number, readonly above: number }
   | { readonly code: 'step-too-low', readonly path: `walls.sides.${SideName}.step.height`, readonly side: SideName, readonly least: number }

@@ -154,7 +154,7 @@ function rafterFigures({ design, frame }: Plan, roof: RoofReading): Figure[] {
     : []
   return [
     figure('angle', angle, { rise, run }, 'angle'),
-    figure('run', run, frame.roof.ridgeCentre ? { width: design.footprint.width, off: run - design.footprint.width / 2 } : frame.roof.ledger ? { width: design.footprint.width, ledger: frame.lumber.ridge.thickness } : { width: design.footprint.width, plate: frame.lumber.plate.depth }),
+    figure('run', run, frame.roof.ridgeCentre ? { width: design.footprint.width, off: run - design.footprint.width / 2 } : design.roof.shape === 'lean-to' ? { width: design.footprint.width, ledger: frame.lumber.ridge.thickness } : { width: design.footprint.width, plate: frame.lumber.plate.depth }),
     figure('rise', rise, { run, angle }),
     figure('line-length', roof.lineLength, { run, angle }),
     figure('unit-length', roof.unitLength, { unitRun: roof.unitRun, angle }),

@@ -39,7 +39,7 @@ export function readRoof(frame: Frame, units: Units, side: 'south' | 'north' = '
   const high = single ? roof.meet > 0 ? roof.slopes.north : roof.slopes.south : null
   const up = scale(rafter.placement.along, -1)
   const heel = vec(0, slope.heel.normal.y * slope.heel.offset, slope.height)
-  const lineLength = meets(high?.heel ?? (single ? slope.heel : planeAt(vec(0, roof.meet, 0), vec(0, 1, 0))), heel, up) ?? 0
+  const lineLength = meets(high?.heel ?? slope.over?.heel ?? (frame.roof.strip ? slope.ridgeFace : null) ?? (single ? slope.heel : planeAt(vec(0, roof.meet, 0), vec(0, 1, 0))), heel, up) ?? 0
   const toFace = slope.ridgeFace ? meets(slope.ridgeFace, heel, up) ?? 0 : null
   const unitRun = units === 'imperial' ? FOOT : METRE
   const levelOf = (along: number): number => Math.abs(along * up.y)
@@ -79,4 +79,4 @@ function levelFace(board: CutBoard): Vec3[] {
 
 /** The north slope of a gable, where it is not as the south one; null where both are one. */
 export const northSlope = ({ frame, design }: Pick<Plan, 'frame' | 'design'>): RoofReading | null =>
-  design.roof.shape === 'gable' && design.roof.northPitch ? readRoof(frame, design.units, 'north') : null
+  (design.roof.shape === 'gable' && design.roof.northPitch) || design.roof.shape === 'raised-ridge' ? readRoof(frame, design.units, 'north') : null

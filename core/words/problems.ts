@@ -20,6 +20,8 @@ export function sayProblem(problem: Problem, units: Units): string {
     case 'hip-walls-uneven': return `A hip roof stands on four walls of one height. Give the ${problem.side} wall ${mm(problem.height)} as the south wall has.`
     case 'hip-off-plate': return `The hip rafters would hang ${mm(problem.by)} over the corner of the plates. Use deeper hips, or a lower height above plate.`
     case 'ridge-post-blocked': return 'A partition along the building stands where the ridge\'s posts would. Space the posts wider than the building is long, or move the partition.'
+    case 'strip-off-span': return `The strip's posts leave no room beside a wall. Put the strip between ${mm(problem.least)} and ${mm(problem.most)} from the south wall.`
+    case 'strip-too-low': return problem.clear < 0 ? `The upper slope's header would lie below the lower slope's ledger. Make the ${problem.side} wall at least ${mm(problem.least)}, or move the strip.` : `The strip between the slopes would be only ${mm(problem.clear)} high. Make the ${problem.side} wall at least ${mm(problem.least)}, or move the strip.`
     case 'beam-shallow': return `The ridge beam ends above the rafters' lower edges, where nothing stands under it. Make it ${mm(problem.least)} deep at least.`
     case 'beam-unborne': return 'The ridge beam has no studs under its ends. Fill both gables with studs, or rake the walls.'
     case 'tail-over-seat': return `The level cut would run into the wall. Leave a plumb face of ${mm(problem.least)} at least.`
@@ -69,6 +71,7 @@ export function sayProblem(problem: Problem, units: Units): string {
     case 'opening-at-step': return `Opening ${problem.number} stands where the wall steps. Put its middle at ${mm(problem.below)} or less, or at ${mm(problem.above)} or more.`
     case 'step-under-rafters': return `The ${problem.side} wall carries the rafters at one level, so it can't step. Step a gable wall, or give this one its own height.`
     case 'step-in-posts': return `The ${problem.side} side is of posts, whose beam lies at one level. Build it of studs to step it.`
+    case 'step-under-strip': return `Under a raised ridge the ${problem.side} wall keeps one height: the gable over it steps at the strip.`
     case 'step-no-room': return `The step of the ${problem.side} wall leaves no room for its two studs. Put it between ${mm(problem.least)} and ${mm(problem.most)} from the south.`
     case 'step-at-partition': return `The ${problem.side} wall would step where a partition meets it. Put the step at ${mm(problem.below)} or less, or at ${mm(problem.above)} or more.`
     case 'step-too-low': return `North of its step the ${problem.side} wall is too low for plates and studs. Make it at least ${mm(problem.least)}.`

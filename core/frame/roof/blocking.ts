@@ -95,10 +95,11 @@ function slopesOf(design: Design, lumber: RoofLumber, { eaves, slopes }: RoofDat
     return [{ name: 'slope', slope: low, rafters: eaves[0]?.rafters ?? [], from: -high.wallOutside.offset, to: low.wallOutside.offset, inside }]
   }
   return eaves.flatMap(({ slope, rafters }): Field[] => {
-    if (!slope.ridgeFace) return []
+    const head = slope.ridgeFace ?? slope.over?.heel
+    if (!head) return []
     // under a hip only the commons run all the way
     const whole = design.roof.shape === 'hip' ? rafters.filter(({ from, to }) => (from + to) / 2 > slope.run - 1e-3 && (from + to) / 2 < (axisOf(slope) === 'x' ? design.footprint.length : design.footprint.width) - slope.run + 1e-3) : rafters
-    return [{ name: slope.side, slope, rafters: whole, from: -slope.ridgeFace.offset, to: slope.wallOutside.offset, inside }]
+    return [{ name: slope.side, slope, rafters: whole, from: slope.ridgeFace ? -slope.ridgeFace.offset : head.offset, to: slope.wallOutside.offset, inside }]
   })
 }
 

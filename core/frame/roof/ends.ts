@@ -6,7 +6,7 @@ import type { Stretch } from '../layout'
 import type { BuildingCut, Order } from '../member'
 import type { Problem } from '../problem'
 import { coverOn } from './cover'
-import { rafterOn } from './rafter'
+import { overCuts, rafterOn } from './rafter'
 import { downOf, fallOf, plumbCut } from './slope'
 import type { RoofDatum, RoofLumber, SlopeDatum } from './shape'
 import { fallsOut, finishCuts, tailCuts } from './tails'
@@ -56,6 +56,7 @@ function flanksOf(design: Design, lumber: RoofLumber, { slopes: { south, north }
   const finish = (slope: SlopeDatum): BuildingCut[] => finishCuts(slope, lumber, coverOn(design, lumber, slope.side))
   if (ridgeCentre) {
     return [south, north].map((slope): Flank => {
+      if (slope.over) return { name: slope.side, roofTop: slope.roofTop, head: overCuts(design, slope), tail: [...tailCuts(design, slope), ...finish(slope)], from: -slope.over.tail.offset, to: slope.tail.offset, inner: { from: slope.over.heel.offset, to: slope.wallOutside.offset } }
       const from = -(slope.ridgeFace?.offset ?? 0)
       return { name: slope.side, roofTop: slope.roofTop, head: slope.ridgeFace ? [plumbCut(slope.ridgeFace)] : [], tail: [...tailCuts(design, slope), ...finish(slope)], from, to: slope.tail.offset, inner: { from, to: slope.wallOutside.offset } }
     })
@@ -194,6 +195,8 @@ function barge(design: Design, lumber: RoofLumber, { ridgeCentre, slopes }: Roof
   const low = fallsOut(slopes.south) ? slopes.south : slopes.north
   const mid = ridgeCentre && (flank.name === 'south' ? ridgeCentre : { normal: scale(ridgeCentre.normal, -1), offset: -ridgeCentre.offset })
   // on a ledger it runs on to the house
+  const own = slope.over?.tail ?? slope.ridgeFace
+  if (mid && design.roof.shape === 'raised-ridge' && own) return [rafterOn({ id: `roof/${flank.name}/barge/${end}`, role: 'barge', section, roofTop: flank.roofTop, at: x, from: flank.from - section.depth, to: flank.to + layers, cuts: [plumbCut(own), plumbCut(ends(slope.tail))] })]
   const [head, tail] = mid ? [mid, ends(slope.tail)] : [low.ridgeFace ? high.wallOutside : ends(high.tail), ends(low.tail)]
   return [rafterOn({ id: `roof/${flank.name}/barge/${end}`, role: 'barge', section, roofTop: flank.roofTop, at: x, from: flank.from - layers - section.depth, to: flank.to + layers, cuts: [plumbCut(head), plumbCut(tail)] })]
 }

@@ -59,7 +59,7 @@ function datumOf(design: Design, { rafter }: RoofLumber): RoofDatum {
   const slopes = { south: at('south'), north: at('north') }
   const rafters = standingOn(design, rafter).map(each => each.at)
   const eave = (each: SlopeDatum): Eave => ({ slope: each, rafters, whole: { from: 0, to: length }, reach: { from: 0, to: length }, corners: [], hip: null })
-  return { angle, slopes, eaves: [eave(slopes.south), eave(slopes.north)], ridgeCentre: null, ledger: null, meet: way * Infinity, coverDrop: 0, highest: levelAt(way > 0 ? width + over : -over) }
+  return { angle, slopes, eaves: [eave(slopes.south), eave(slopes.north)], ridgeCentre: null, headEnd: null, strip: null, meet: way * Infinity, coverDrop: 0, highest: levelAt(way > 0 ? width + over : -over) }
 }
 
 function problemsOf(design: Design, { rafter, firring }: RoofLumber, { slopes, highest }: RoofDatum): Problem[] {

@@ -11,21 +11,22 @@ import { hip } from './hip'
 import { openingsTaken, roofOpeningProblems } from './openings'
 import { leanTo } from './lean-to'
 import { type Bearer, purlinOrders } from './purlins'
+import { raisedRidge } from './raised-ridge'
 import { singleSlope } from './single-slope'
 import { soffitOrders } from './soffit'
 import { tailShapeProblems } from './tails'
 import type { RoofDatum, RoofFrame, RoofLumber, RoofShape, Under } from './shape'
 
 /** Every roof shape by its name in the document. */
-export const roofShapes: Record<Design['roof']['shape'], RoofShape> = { 'gable': gable, 'single-slope': singleSlope, 'lean-to': leanTo, 'flat': flat, 'hip': hip }
+export const roofShapes: Record<Design['roof']['shape'], RoofShape> = { 'gable': gable, 'single-slope': singleSlope, 'lean-to': leanTo, 'flat': flat, 'raised-ridge': raisedRidge, 'hip': hip }
 
 /** Frames a design's roof: its shape's own boards, and what every shape has along its eaves and over its gables. Parts that can't be as asked are left out and said. */
 export function frameRoof(whole: Design, all: RoofLumber, bearers: readonly Bearer[], under: Under): RoofFrame {
   const shape = roofShapes[whole.roof.shape]
-  const asked = shape.frame(whole, all)
+  const asked = shape.frame(whole, all, bearers)
   const cant = asked.orders.length ? [...tailShapeProblems(whole, asked.datum, all), ...endProblems(whole, all, asked.datum), ...roofOpeningProblems(whole, all, asked.datum), ...airProblems(whole, all, asked.datum)] : []
   const { design, lumber } = without(whole, all, cant)
-  const made = cant.length ? shape.frame(design, lumber) : asked
+  const made = cant.length ? shape.frame(design, lumber, bearers) : asked
   const problems = [...made.problems, ...tailProblems(design, lumber, made, under), ...cant]
   if (!made.orders.length) return { ...made, problems }
   const { datum, taken = [], across = [] } = made

@@ -50,7 +50,7 @@ function gableDatum(design: Design, lumber: RoofLumber): { readonly datum: RoofD
   const slopes = { south: slopeOf('south', 0, 1), north: slopeOf('north', width, -1) }
   const reach = { from: -roof.overhang.gable, to: length + roof.overhang.gable }
   const eave = (slope: SlopeDatum): Eave => ({ slope, rafters: standingOn(design, rafter, slope.side).map(each => each.at), whole: { from: 0, to: length }, reach, corners: [], hip: null })
-  return { ridge: met, datum: { angle: angles.south, slopes, eaves: [eave(slopes.south), eave(slopes.north)], ridgeCentre: level('y', met.centre), ledger: null, meet: met.at, coverDrop: dropOfCover(design, lumber), highest: met.top } }
+  return { ridge: met, datum: { angle: angles.south, slopes, eaves: [eave(slopes.south), eave(slopes.north)], ridgeCentre: level('y', met.centre), headEnd: null, strip: null, meet: met.at, coverDrop: dropOfCover(design, lumber), highest: met.top } }
 }
 
 function gableProblems(design: Design, { rafter, ridge, plate }: RoofLumber, datum: RoofDatum): Problem[] {

@@ -109,7 +109,7 @@ function hipDatum(design: Design, lumber: RoofLumber): RoofDatum {
       hip: { level: height + lift - dropOf(design, lumber, angle) - hipSection.depth / Math.cos(radians(hipAngle(angle))), angle: hipAngle(angle), half: hipSection.thickness / 2 },
     }
   }
-  return { angle, slopes, eaves: sideNames.map(eave), ridgeCentre: level('y', half), ledger: null, meet: half, coverDrop: 0, highest: height + lift + (half - thickness / 2) * Math.tan(radians(angle)) }
+  return { angle, slopes, eaves: sideNames.map(eave), ridgeCentre: level('y', half), headEnd: null, strip: null, meet: half, coverDrop: 0, highest: height + lift + (half - thickness / 2) * Math.tan(radians(angle)) }
 }
 
 /** The plumb plane along a hip, `off` mm toward a side from its middle, that looks away from what lies on that side. */

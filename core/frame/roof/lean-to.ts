@@ -61,7 +61,7 @@ function datumOf(design: Design, lumber: RoofLumber): RoofDatum {
   return {
     angle, slopes: north ? { south: low, north: high } : { south: high, north: low },
     eaves: [{ slope: low, rafters: standingOn(design, rafter).map(each => each.at), whole: { from: 0, to: length }, reach: { from: -roof.overhang.gable, to: length + roof.overhang.gable }, corners: [], hip: null }],
-    ridgeCentre: null, ledger: { from: north ? run : 0, to: north ? width : ridge.thickness, bottom: highest - ridge.depth }, meet: north ? width : 0, coverDrop: dropOfCover(design, lumber), highest,
+    ridgeCentre: null, headEnd: { from: north ? run : 0, to: north ? width : ridge.thickness, bottom: highest - ridge.depth }, strip: null, meet: north ? width : 0, coverDrop: dropOfCover(design, lumber), highest,
   }
 }
 
@@ -81,8 +81,8 @@ function problemsOf(design: Design, { rafter, ridge, plate }: RoofLumber, { slop
 }
 
 /** The ledger on the house, its top level with the rafters' upper edges at its face. */
-function ledgerOrder({ footprint, roof }: Design, { ridge }: RoofLumber, { ledger, highest }: RoofDatum): Order {
+function ledgerOrder({ footprint, roof }: Design, { ridge }: RoofLumber, { headEnd, highest }: RoofDatum): Order {
   return squareBoard({
-    id: 'roof/ledger', role: 'ledger', section: ridge, along: 'x', depth: 'z', from: -roof.overhang.gable, to: footprint.length + roof.overhang.gable, corner: { x: 0, y: ledger?.from ?? 0, z: highest - ridge.depth },
+    id: 'roof/ledger', role: 'ledger', section: ridge, along: 'x', depth: 'z', from: -roof.overhang.gable, to: footprint.length + roof.overhang.gable, corner: { x: 0, y: headEnd?.from ?? 0, z: highest - ridge.depth },
   })
 }

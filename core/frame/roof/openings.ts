@@ -117,7 +117,7 @@ export const partedEaves = ({ roof }: Design, eaves: RoofDatum['eaves']): RoofDa
 /** mm that headers keep from what they don't touch. */
 const CLEAR = 10
 
-/** Why openings can't be in a slope: none there, no room for trimmers or headers, or one in another's way. */
+/** Why openings can't be in a slope: none there, no room for trimmers or headers, or one in another's way; and stairs where no roof has ceiling joists. */
 export function roofOpeningProblems(design: Design, lumber: RoofLumber, datum: RoofDatum): RoofOpeningProblem[] {
   const eaves = partedEaves(design, datum.eaves)
   const found = eaves.flatMap(eave => partingsIn(design, eave.slope.side, lumber.rafter).map(parting => ({ parting, eave })))
@@ -129,7 +129,7 @@ export function roofOpeningProblems(design: Design, lumber: RoofLumber, datum: R
   })
 
   function problemOf(asked: RoofOpening, i: number): RoofOpeningProblem | null {
-    if (asked.kind === 'stair') return null
+    if (asked.kind === 'stair') return design.roof.shape === 'gable' || design.roof.shape === 'hip' ? null : { code: 'stair-no-joists', path: `roof.openings.${i}.kind`, number: i + 1 }
     const mine = found.find(each => each.parting.number === i + 1)
     if (!mine) return { code: 'roof-opening-no-slope', path: `roof.openings.${i}.slope`, number: i + 1, side: asked.slope }
     const { parting, eave } = mine
@@ -149,7 +149,7 @@ export function roofOpeningProblems(design: Design, lumber: RoofLumber, datum: R
   }
 }
 
-export type RoofOpeningProblem = Extract<Problem, { readonly code: `roof-opening${string}` }>
+export type RoofOpeningProblem = Extract<Problem, { readonly code: `roof-opening${string}` | 'stair-no-joists' }>
 
 /** The level stretch up a slope from its wall's outside that openings with headers of so many plies can take: clear of the plate, with blocks on it, and of the ridge or the high wall; mm. */
 export function roomOn({ footprint, roof }: Design, { rafter, plate, ridge, post }: RoofLumber, { ridgeCentre }: RoofDatum, { angle, run, side, ridgeFace, joistTop }: SlopeDatum, plies: number): Stretch {

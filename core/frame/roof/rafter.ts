@@ -1,12 +1,12 @@
 import { type Design, limits } from '../../design'
 import { add, cross, meets, place, type Plane, scale, subtract, vec } from '../../geometry'
 import type { Section } from '../../lumber'
-import { SPARE } from '../between'
+import { level, SPARE } from '../between'
 import type { Stretch } from '../layout'
 import type { BuildingCut, Order, Role } from '../member'
 import { coverOn } from './cover'
 import type { RoofLumber, SlopeDatum } from './shape'
-import { downOf, fallOf } from './slope'
+import { downOf, fallOf, plumbCut } from './slope'
 import { finishCuts, tailCuts, wildCut } from './tails'
 
 /** A rafter square to its eave. */
@@ -48,6 +48,10 @@ export function seatCut(design: Design, { height, heel, plateTop }: SlopeDatum):
   if (design.roof.seat.rule === 'none') return { kind: 'end', name: 'level', plane: { normal: vec(0, 0, -1), offset: -height } }
   return { kind: 'notch', name: 'birdsmouth', sides: [{ name: 'heel', plane: heel }, { name: 'seat', plane: plateTop }] }
 }
+
+/** The cuts of a rafter that runs up over a header: its end beyond it, and its bird's mouth there; none of others. */
+export const overCuts = (design: Design, slope: SlopeDatum): BuildingCut[] =>
+  slope.over ? [plumbCut(slope.over.tail), seatCut(design, { ...slope, heel: slope.over.heel, height: slope.over.height, plateTop: level('z', slope.over.height) })] : []
 
 /** The cuts of a rafter with a seat and a tail, those at its head first, and `more` last; as it is sawn too, where its tail is left to run wild. */
 export function tailed(design: Design, lumber: RoofLumber, slope: SlopeDatum, head: readonly BuildingCut[], more: readonly BuildingCut[] = []): Pick<RafterAsk, 'cuts' | 'sawn'> {

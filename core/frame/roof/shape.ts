@@ -4,6 +4,7 @@ import type { Section } from '../../lumber'
 import type { Stretch } from '../layout'
 import type { BuildingCut, Order } from '../member'
 import type { Problem } from '../problem'
+import type { Bearer } from './purlins'
 import type { Taken } from './ties'
 
 /** Sections a roof is framed of. */
@@ -31,6 +32,8 @@ export interface SlopeDatum {
   readonly roofTop: Plane
   /** Through the rafters' lower edges, looking up: what stands under them is cut by it. */
   readonly underside: Plane
+  /** The header that rafters run up over besides their wall: the plumb side of their bird's mouth there, their end beyond it, and the header's top. */
+  readonly over?: { readonly heel: Plane, readonly tail: Plane, readonly height: number }
   /** Level of the upper edges of joists that lie level under the roof's plane, mm; not of a slope whose rafters lie in it. */
   readonly joistTop?: number
   /** Level, from the wall's outside to the middle of the ridge, or from heel to heel, mm. */
@@ -58,10 +61,12 @@ export interface RoofDatum {
   readonly eaves: readonly Eave[]
   /** Null without a ridge. */
   readonly ridgeCentre: Plane | null
-  /** What stands in the gables at a slope's head besides a ridge: a ledger's end, across the building, and its lower edge; null without. mm. */
-  readonly ledger: (Stretch & { readonly bottom: number }) | null
+  /** What stands in the gables at a slope's head that is no ridge board over the peak: a ledger's or an upper header's end, across the building, and its lower edge; null without. mm. */
+  readonly headEnd: (Stretch & { readonly bottom: number }) | null
   /** Where the two slopes meet, from the south wall's outside, mm; at the house of a lean-to; infinitely far to the side that one slope rises to. */
   readonly meet: number
+  /** The strip between two slopes that don't meet: its clear heights from the ledger's top to the header's lower edge, and the ledger's end, where gables have no studs; null without. mm. */
+  readonly strip: { readonly clear: Stretch, readonly ledger: Stretch & { readonly bottom: number }, readonly at: number } | null
   /** How far under the roof's planes, square to them, what covers the gables ends; mm. */
   readonly coverDrop: number
   /** Top of the ridge board above the deck, or of the rafters at their high end, mm. */
@@ -73,7 +78,7 @@ export interface RoofFrame { readonly datum: RoofDatum, readonly orders: readonl
 
 /** What a roof shape gives: a newcomer adds a shape as one file that exports one of these. What all shapes have along their eaves is put on by `frameRoof`. */
 export interface RoofShape {
-  readonly frame: (design: Design, lumber: RoofLumber) => RoofFrame
+  readonly frame: (design: Design, lumber: RoofLumber, bearers: readonly Bearer[]) => RoofFrame
   /** Where rafters stand along each wall that carries some. */
   readonly places: (design: Design, rafter: Section) => Readonly<Partial<Record<SideName, readonly Stretch[]>>>
 }

@@ -70,7 +70,7 @@ function datumOf(design: Design, lumber: RoofLumber): RoofDatum {
   const slopes = { south: at('south', south), north: at('north', north) }
   const rafters = standingOn(design, rafter).map(each => each.at)
   const eave = (each: SlopeDatum): Eave => ({ slope: each, rafters, whole: { from: 0, to: length }, reach: { from: 0, to: length }, corners: [], hip: null })
-  return { angle, slopes, eaves: [eave(slopes.south), eave(slopes.north)], ridgeCentre: null, ledger: null, meet: way * Infinity, coverDrop: dropOfCover(design, lumber), highest: low + lift + (width + over) * Math.tan(slope) }
+  return { angle, slopes, eaves: [eave(slopes.south), eave(slopes.north)], ridgeCentre: null, headEnd: null, strip: null, meet: way * Infinity, coverDrop: dropOfCover(design, lumber), highest: low + lift + (width + over) * Math.tan(slope) }
 }
 
 /** Where the rafters stand, those beside and in openings among them. */

@@ -35,8 +35,8 @@ interface TieFrame { readonly orders: readonly Order[], readonly problems: reado
  */
 export function tieOrders(design: Design, lumber: RoofLumber, datum: RoofDatum, pairs: readonly Pair[], standing: readonly Stretch[], inside: Stretch): TieFrame {
   const problems: Problem[] = []
-  const plate = Math.max(datum.slopes.south.height, datum.slopes.north.height)
   const under = datum.highest - lumber.ridge.depth
+  const plate = Math.max(datum.slopes.south.height, datum.slopes.north.height)
   const taken: Taken[] = []
   const crossing: TieFrame['crossing'][number][] = []
   const orders = tieKinds.flatMap((kind): Order[] => {

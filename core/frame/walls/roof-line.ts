@@ -22,6 +22,12 @@ export interface RoofLine {
   readonly middle: number
   /** The highest of the roof's planes over the wall. */
   readonly peak: number
+  /** Along the wall, what of it the line is of: all of it, or one side of a strip between slopes that don't meet. */
+  readonly within: Stretch
+  /** Where no stud stands under the slopes, but what lies across there: a ledger's end and its lower edge; null without. */
+  readonly apart: (Stretch & { readonly bottom: number }) | null
+  /** The lines of both sides of a strip; null without. */
+  readonly parts: readonly [RoofLine, RoofLine] | null
   /** The ridge board's or the ledger's end, as it stands in the gable; infinitely high where there is none. */
   readonly ridge: { readonly from: number, readonly to: number, readonly bottom: number }
 }
@@ -33,15 +39,30 @@ const sided = (planes: Readonly<Record<Slope, Plane>>, middle: number) => (s: nu
   s < middle ? levelAt(planes.south, s) : s > middle ? levelAt(planes.north, s) : Math.min(levelAt(planes.south, s), levelAt(planes.north, s))
 
 /** The line of the end rafters. */
-export function rafterLine({ slopes: { south, north }, meet, highest, ridgeCentre, ledger, coverDrop }: RoofDatum, ridge: Section): RoofLine {
+export function rafterLine({ slopes: { south, north }, meet, highest, ridgeCentre, headEnd, strip, coverDrop }: RoofDatum, ridge: Section): RoofLine {
   const undersides = { south: south.underside, north: north.underside }
   const under = (plane: Plane): Plane => coverDrop ? { ...plane, offset: plane.offset - coverDrop } : plane
   const tops = { south: under(south.roofTop), north: under(north.roofTop) }
   const top = sided(tops, meet)
   const [low, high] = [-south.wallOutside.offset, north.wallOutside.offset]
+  const line: RoofLine = {
+    within: { from: low, to: high }, apart: strip?.ledger ?? null, parts: null, undersides, tops, top, under: sided(undersides, meet), middle: meet, peak: top(Math.min(Math.max(meet, low), high)),
+    ridge: headEnd ?? (ridgeCentre ? { from: ridgeCentre.offset - ridge.thickness / 2, to: ridgeCentre.offset + ridge.thickness / 2, bottom: highest - ridge.depth } : { from: Infinity, to: Infinity, bottom: Infinity }),
+  }
+  if (!strip) return line
+  const parts = [partOf(line, 'south', { from: low, to: strip.at }), partOf(line, 'north', { from: strip.at, to: high })] as const
+  return { ...line, parts, peak: Math.max(parts[0].peak, parts[1].peak) }
+}
+
+/** What a line is on one side of a strip: one slope, that rises to the strip; the header's end on its side alone. */
+function partOf(line: RoofLine, side: Slope, within: Stretch): RoofLine {
+  const one = (plane: Plane): Readonly<Record<Slope, Plane>> => ({ south: plane, north: plane })
+  const [undersides, tops] = [one(line.undersides[side]), one(line.tops[side])]
+  const middle = side === 'south' ? Infinity : -Infinity
+  const mine = line.ridge.from < within.to - 1e-6 && line.ridge.to > within.from + 1e-6
   return {
-    undersides, tops, top, under: sided(undersides, meet), middle: meet, peak: top(Math.min(Math.max(meet, low), high)),
-    ridge: ridgeCentre ? { from: ridgeCentre.offset - ridge.thickness / 2, to: ridgeCentre.offset + ridge.thickness / 2, bottom: highest - ridge.depth } : ledger ?? { from: Infinity, to: Infinity, bottom: Infinity },
+    ...line, within, undersides, tops, middle, top: sided(tops, middle), under: sided(undersides, middle), peak: levelAt(line.tops[side], side === 'south' ? within.to : within.from),
+    ridge: mine ? line.ridge : { from: Infinity, to: Infinity, bottom: Infinity },
   }
 }
 
@@ -63,8 +84,8 @@ export function reachUnder(planes: Readonly<Record<Slope, Plane>>, middle: numbe
   return { from: Math.max(within.from, ...all.filter(plane => plane.normal.y < 0).map(plane => Math.min(at(plane), middle))), to: Math.min(within.to, ...all.filter(plane => plane.normal.y > 0).map(plane => Math.max(at(plane), middle))) }
 }
 
-/** Whether the ridge board reaches below the line's peak. */
-export const ridgeHangs = (line: RoofLine): boolean => Number.isFinite(line.ridge.bottom) && line.ridge.bottom < highInMiddle(line) - 1e-6
+/** Whether the ridge board reaches below the line's peak; of one side of a strip, the header that hangs there. */
+export const ridgeHangs = (line: RoofLine): boolean => Number.isFinite(line.ridge.bottom) && line.ridge.bottom < (Number.isFinite(line.middle) ? highInMiddle(line) : Infinity) - 1e-6
 
 /** How a board that stands at a place ends under a line: the levels of its shorter and longer side, and what cuts it. */
 export interface Ending { readonly shorter: number, readonly longer: number, readonly cuts: readonly BuildingCut[] }

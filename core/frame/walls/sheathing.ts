@@ -124,23 +124,29 @@ export function tailHoles(ask: CoverAsk): Rect[] {
 
 function coverGable(ask: CoverAsk, { studs, line }: NonNullable<CoverAsk['gable']>): Covered {
   const { framed: { wall }, sheathing } = ask
-  return coverRows(ask, () => -Infinity, rowsOf({ from: wall.height, to: line.peak }, sheathing, TIP), studs, [], ridgeHole(ask, line), roofCuts(line))
+  const cover = (part: RoofLine, name: string): Covered =>
+    coverRows({ ...ask, gable: { studs, line: part } }, () => -Infinity, rowsOf({ from: wall.height, to: part.peak }, sheathing, TIP), studs.filter(({ s }) => s.from < part.within.to + 1e-6 && s.to > part.within.from - 1e-6), [], [...ridgeHole(ask, part), ...ledgerHole(ask, part)], roofCuts(part), name)
+  // on both sides of a strip by itself
+  return (line.parts ?? [line]).map((part, i) => cover(part, line.parts ? `${i === 0 ? 'south' : 'north'}/` : '')).reduce((all, each) => ({ sheets: [...all.sheets, ...each.sheets], blocks: [...all.blocks, ...each.blocks], loose: all.loose + each.loose }), nothing)
 }
 
 /** What the ridge takes out of a gable's cover where it runs on outside. */
 export const ridgeHole = ({ design }: CoverAsk, { ridge, peak }: RoofLine): Rect[] => Number.isFinite(ridge.bottom) && design.roof.overhang.gable > 1e-6 ? [{ x0: ridge.from, x1: ridge.to, y0: ridge.bottom, y1: peak + 1 }] : []
 
+/** What a strip's ledger takes out of it there. */
+export const ledgerHole = ({ design }: CoverAsk, { apart, peak }: RoofLine): Rect[] => apart && design.roof.overhang.gable > 1e-6 ? [{ x0: apart.from, x1: apart.to, y0: apart.bottom, y1: peak + 1 }] : []
+
 /** What a gable's cover ends at. */
 export const roofCuts = ({ tops }: RoofLine): BuildingCut[] => [tops.south, tops.north].map((plane): BuildingCut => ({ kind: 'end', name: 'slope', plane }))
 
 /** Covers rows; what reaches over `wallTop`, along the wall, is of the gable, and goes on when that stands. `slopes` cut what reaches to the roof. */
-function coverRows(ask: CoverAsk, wallTop: (s: number) => number, rows: readonly Stretch[], boards: readonly WallBoard[], rough: FramedWall['rough'], holes: readonly Rect[], slopes: readonly BuildingCut[]): Covered {
+function coverRows(ask: CoverAsk, wallTop: (s: number) => number, rows: readonly Stretch[], boards: readonly WallBoard[], rough: FramedWall['rough'], holes: readonly Rect[], slopes: readonly BuildingCut[], name = ''): Covered {
   const { sheathing, framed: { wall }, stud, gable } = ask
   const find = (): OuterWood => outerWood(wall, boards, rough, stud.depth)
   // a wall's own wood is known as long as its boards are
   const wood = boards === ask.framed.boards ? ask.memory.last(`wood/${wall.name}`, [boards, rough], find) : find()
   const up = slopes.length > 0 && gable ? gable.line : null
-  const part = (s: Stretch, z: number): string => `walls/${wall.name}/${z > Math.min(wallTop(s.from + 1e-6), wallTop(s.to - 1e-6)) + 1e-6 ? 'gable/' : ''}`
+  const part = (s: Stretch, z: number): string => `walls/${wall.name}/${z > Math.min(wallTop(s.from + 1e-6), wallTop(s.to - 1e-6)) + 1e-6 ? `gable/${name}` : ''}`
   const laid = rows.map((z, r) => ({ z, ...columns(ask, wood, z, r, up) }))
   const sheets = laid.flatMap(({ z, row }, r) => row.flatMap((s, c) => pieces(ask, `${part(s, z.to)}sheet/${r + 1}/${c + 1}`, s, z, holes, slopes, up)))
   // a seam close over another finds that one's blocks already there
@@ -161,7 +167,8 @@ function seamBlocks({ design, framed: { wall, raked }, stud }: CoverAsk, z: numb
   // between the plates alone: higher up their own plates, or the next wall's lapped over, lie behind the joint
   if (!up) return underPlates(wall, boards, z).flatMap(reach => blocksAt({ wall, stud, boards, rough, taken: [], reach, cuts: () => [] }, z))
   // where an eave wall is higher than the gable wall its end stands in the gable
-  const between = levelAllRound(design) && !raked && !wall.step ? { from: 0, to: wall.overall } : wall
+  const own = levelAllRound(design) && !raked && !wall.step ? { from: 0, to: wall.overall } : wall
+  const between = { from: Math.max(own.from, up.within.from), to: Math.min(own.to, up.within.to) }
   // in a gable a row reaches from rafter to rafter, its outermost blocks cut by them
   const reach = reachUnder(up.undersides, up.middle, between, z - stud.depth / 2)
   const { south, north } = up.undersides
@@ -206,7 +213,7 @@ function splitAt({ from, to }: Stretch, long: number): Stretch[] {
 }
 
 /** How far the roof's planes let a gable's row reach at its lower edge. */
-export const gableReach = (up: RoofLine, wall: Wall, z: number): Stretch => reachUnder(up.tops, up.middle, { from: 0, to: wall.overall }, z)
+export const gableReach = (up: RoofLine, wall: Wall, z: number): Stretch => reachUnder(up.tops, up.middle, { from: Math.max(0, up.within.from), to: Math.min(wall.overall, up.within.to) }, z)
 
 /** In a gable a joint runs up a stud to the rafter, or to the ridge's end. */
 export const lineAt = (up: RoofLine) => (s: number): number => s > up.ridge.from && s < up.ridge.to ? Math.min(up.under(s), up.ridge.bottom) : up.under(s)

@@ -59,7 +59,7 @@ export const isLapped = ({ cap, from, to }: Wall): boolean => cap.from !== from 
 /** Whether a gable wall is asked to be raked: one of studs with no height of its own, not under a hip roof. */
 export const asksRake = ({ walls, roof }: Design, side: SideName): boolean => {
   const { build, height, step } = walls.sides[side]
-  return roof.shape !== 'hip' && roof.shape !== 'flat' && walls.gables === 'raked' && (side === 'east' || side === 'west') && build === 'studs' && height === null && step === null
+  return roof.shape !== 'hip' && roof.shape !== 'flat' && roof.shape !== 'raised-ridge' && walls.gables === 'raked' && (side === 'east' || side === 'west') && build === 'studs' && height === null && step === null
 }
 
 /** Walls of unlike heights, and under raked ones: the eave walls run through, so that the end rafters have their plates. */

@@ -130,6 +130,7 @@ function stepProblems({ walls, base, roof }: Design, outside: readonly Wall[], s
     const path = `walls.sides.${side}.step` as const
     if (!asked) return []
     if (wall.along === 'x' || roof.shape === 'hip') return [{ code: 'step-under-rafters', path, side }]
+    if (roof.shape === 'raised-ridge') return [{ code: 'step-under-strip', path, side }]
     if (build === 'posts') return [{ code: 'step-in-posts', path, side }]
     const [least, most] = [wall.from + 2 * t, wall.to - 2 * t]
     if (asked.at < least - 1e-6 || asked.at > most + 1e-6) return [{ code: 'step-no-room', path: `${path}.at`, side, least, most }]
