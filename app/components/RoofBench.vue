@@ -49,7 +49,7 @@ const seats = [
   { value: 'height-above-plate', label: 'Chosen height above plate' },
 ]
 /** A rafter over two walls has a bird's mouth on both. */
-const seatChoices = computed(() => design.value?.roof.shape === 'gable' || design.value?.roof.shape === 'lean-to' ? [...seats, { value: 'none', label: 'None: level cut' }] : seats)
+const seatChoices = computed(() => design.value?.roof.shape === 'gable' || design.value?.roof.shape === 'lean-to' ? [...seats, { value: 'none', label: 'None: level cut' }, { value: 'wedge', label: 'None: wedges' }] : seats)
 const seat = computed({
   get: () => {
     const at = design.value?.roof.seat
@@ -63,7 +63,7 @@ function seatFor(choice: string): Seat {
   if (choice === 'third-plumb') return { rule: 'third', measured: 'plumb' }
   if (choice === 'third') return { rule: 'third', measured: 'square' }
   if (choice === 'height-above-plate') return { rule: 'height-above-plate', height: bench.plan?.roof?.heightAbovePlate ?? 100 }
-  return { rule: choice === 'none' ? 'none' : 'full-bearing' }
+  return { rule: choice === 'none' || choice === 'wedge' ? choice : 'full-bearing' }
 }
 </script>
 

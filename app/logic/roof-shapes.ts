@@ -1,4 +1,4 @@
-import { type Design, hasOneSlope, ownSections, type Roof } from '../../core/design'
+import { type Design, hasMouth, hasOneSlope, ownSections, type Roof } from '../../core/design'
 import { findSection, standardSections } from '../../core/lumber'
 
 /** A roof that can be had, and what a framer calls it. */
@@ -59,7 +59,7 @@ export function withShape(design: Design, { shape, high, unequal = false }: Shap
     walls: { ...walls, sides: { ...sides, south: level(sides.south), north: level(sides.north), ...flat, ...(strip ? { [strip]: { ...sides[strip], height: walls.height + STRIP[units], step: null } } : {}), ...(strip ? { east: { ...sides.east, step: null }, west: { ...sides.west, step: null } } : {}) }, gables: strip && walls.gables === 'raked' ? 'studs' : single && shape !== 'flat' && walls.gables === 'studs' ? 'raked' : walls.gables },
     roof: {
       ...roof, shape, high: high ?? roof.high, pitch: shape === 'flat' ? FALL : isFlat(design) ? { rise: 6, run: 12 } : roof.pitch,
-      firring: shape === 'flat' ? { ...roof.firring, section: firringFor(design) } : roof.firring, seat: (shape === 'single-slope' || shape === 'hip' || shape === 'raised-ridge') && roof.seat.rule === 'none' ? { rule: 'full-bearing' } : roof.seat,
+      firring: shape === 'flat' ? { ...roof.firring, section: firringFor(design) } : roof.firring, seat: (shape === 'single-slope' || shape === 'hip' || shape === 'raised-ridge') && !hasMouth(roof.seat) ? { rule: 'full-bearing' } : roof.seat,
       raised: strip ? { ...roof.raised, at: null, post: units === 'metric' ? '89x89' : '4x4' } : roof.raised,
       northPitch: unequal ? { rise: roof.pitch.rise * 1.5, run: roof.pitch.run } : null, peak: { at: null, height: shape === 'gable' && !unequal ? roof.peak.height : null },
     },

@@ -1,4 +1,4 @@
-import { type TieKind, tieKinds } from '../design'
+import { hasMouth, type TieKind, tieKinds } from '../design'
 import { toBuilding, vec } from '../geometry'
 import type { Member } from '../frame'
 import { INCH, pitchAngle } from '../measure'
@@ -62,7 +62,7 @@ function roofCautions(plan: Plan, roof: RoofReading, members: string[]): Caution
     ...limit('tail-long', notch > 0 && asked.overhang.eave > customary.tailReach + EPSILON, { overhang: asked.overhang.eave, limit: customary.tailReach }),
     ...limit('bearing-short', roof.bearing < customary.bearing - EPSILON, { bearing: roof.bearing, limit: customary.bearing }),
     ...limit('seat-past-plate', seat > lumber.plate.depth + EPSILON, { seat, plate: lumber.plate.depth }),
-    ...limit('no-birdsmouth', asked.seat.rule === 'none' && asked.shape !== 'flat', { angle: roof.angle }),
+    ...limit('no-birdsmouth', !hasMouth(asked.seat) && asked.shape !== 'flat', { angle: roof.angle }),
     ...(asked.shape === 'lean-to' ? [{ code: 'ledger-fixing', members: ['roof/ledger'], numbers: {} } as const, ...limit('ledger-shallow', lumber.ridge.depth < roof.plumbFace - EPSILON, { ledger: lumber.ridge.depth, plumb: roof.plumbFace }, ['roof/ledger'])] : []),
     ...(frame.roof.strip ? [{ code: 'strip-unchecked', members: frame.members.filter(member => member.role === 'upper-header' || member.role === 'ledger').map(member => member.id), numbers: { spacing: asked.raised.spacing } } as const, ...limit('ledger-shallow', lumber.ridge.depth < roof.plumbFace - EPSILON, { ledger: lumber.ridge.depth, plumb: roof.plumbFace }, ['roof/ledger'])] : []),
     ...frame.roof.ridgeCentre === null || frame.roof.strip ? [] : asked.beam && asked.shape === 'gable' ? beamCautions(plan) : [...limit('ridge-shallow', lumber.ridge.depth < roof.plumbFace - EPSILON, { ridge: lumber.ridge.depth, plumb: roof.plumbFace }, ['roof/ridge']),

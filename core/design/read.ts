@@ -109,7 +109,7 @@ const unions: Record<string, readonly string[]> = {
   'walls.topPlates': ['1', '2'], 'roof.openings.*.plies': ['1', '2'], 'floor.ends': ['1', '2'], 'floor.blocking': ['0', '1', '2', '3'], 'floor.deck.kind': ['sheets', 'boards'], 'base.kind': baseKinds, 'base.beams.plies': ['1', '2', '3'], 'header.plies': ['1', '2', '3'], 'roof.panel.per': ['1', '2', '3'], 'roof.beam.plies': ['1', '2', '3'], 'roof.raised.plies': ['1', '2', '3'], 'roof.blocking.vents': ['0', '1', '2', '3'], 'roof.blocking.rows': ['0', '1', '2'],
 }
 
-const unionChoices = (path: string): readonly string[] => unions[kindOfPath(path)] ?? unions[`${path}.kind`] ?? unions[path.split('.').slice(-2).join('.')] ?? ['full-bearing', 'third', 'height-above-plate', 'none']
+const unionChoices = (path: string): readonly string[] => unions[kindOfPath(path)] ?? unions[`${path}.kind`] ?? unions[path.split('.').slice(-2).join('.')] ?? ['full-bearing', 'third', 'height-above-plate', 'none', 'wedge']
 
 /** Each fault once, and none of a whole whose parts are at fault. */
 const tidy = (faults: readonly DesignFault[]): DesignFault[] => faults.filter((fault, i) =>

@@ -151,6 +151,25 @@ describe('blocks between the rafters', () => {
   })
 })
 
+describe('rafters on wedges, worked by hand', () => {
+  const wedged = made({ seat: { rule: 'wedge' } })
+  // the lower edge passes the plate's outer edge; 3 1/2 in of plate at 6 in 12 lift 1 3/4 in at its inside, less a quarter inch of feather edge
+  test('they are uncut at the wall, and a wedge as wide as each fills the gap', () => {
+    const [rafter, wedge] = [find(wedged, 'roof/south/rafter/3'), find(wedged, 'roof/south/wedge/3')]
+    expect(rafter.board.cuts.map(cut => cut.name)).toEqual(['plumb', 'plumb'])
+    expect(wedged.roof.slopes.south.lift / INCH).toBeCloseTo(5.5 * sec, 6)
+    const tip = 6 / 25.4
+    expect(reach(wedge, 'y')).toEqual([expect.closeTo(tip, 4), 3.5])
+    expect(reach(wedge, 'z')).toEqual([84, expect.closeTo(85.75, 4)])
+    expect(touching(rafter, wedge) / INCH ** 2).toBeCloseTo(1.5 * (3.5 - tip), 1)
+    expect(clashes(wedged.members)).toEqual([])
+    const built = plan(shed({ seat: { rule: 'wedge' } }))
+    const piece = built.pieces.find(each => each.role === 'wedge')
+    expect(piece && cardOf(built, piece).figures.filter(figure => figure.name.endsWith('-end')).map(figure => inches(figure.value))).toEqual([expect.closeTo(tip / 2, 3), 1.75])
+    expect(inches(built.roof?.bearing ?? 0)).toBeCloseTo(3.5 - tip, 3)
+  })
+})
+
 describe('gable studs notched behind the end rafters, worked by hand', () => {
   const [plain, notched] = [made({}, { gables: 'studs' }), made({}, { gables: 'notched' })]
   const studs = (of: typeof plain) => of.members.filter(({ id }) => id.startsWith('walls/west/gable/'))

@@ -74,6 +74,10 @@ describe('purlins and their braces, worked by hand', () => {
     expect(clashes(made.members)).toEqual([])
   })
 
+  test('braces pass beside the posts of a ridge beam', () => {
+    for (const at of [90, 94, 98, 102]) expect(clashes(frame(shed({ beam: { plies: 2, post: '6x6', spacing: at / 2 * INCH } })).members)).toEqual([])
+  })
+
   test('customary limits', () => {
     const codes = (purlins: Partial<NonNullable<Roof['purlins']>>): string[] => cautionsOf(plan(shed({ purlins: { ...usualPurlins.imperial, ...purlins } }))).map(each => each.code).filter(code => code.startsWith('purlin'))
     expect(codes({})).toEqual([])

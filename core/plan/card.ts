@@ -61,9 +61,9 @@ function studs({ design: { walls: { spacing } }, frame }: Plan, member: Member):
   return difference === null ? [] : [figure('common-difference', difference, { spacing, angle: degrees(Math.atan(difference / spacing)) })]
 }
 
-/** A firring's depth at both ends, read off its board. */
+/** A firring's or a wedge's depth at both ends, read off its board. */
 function tapers({ role, board }: Piece): Figure[] {
-  if (role !== 'firring') return []
+  if (role !== 'firring' && role !== 'wedge') return []
   const depthAt = (x: number): number => {
     const ys = board.faces.flatMap(face => face.loops.flat()).filter(p => Math.abs(p.x - x) < 1e-3).map(p => p.y)
     return Math.max(...ys) - Math.min(...ys)

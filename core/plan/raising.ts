@@ -22,7 +22,7 @@ function stepOf({ id, role }: Pick<Member, 'id' | 'role'>, roundTails: boolean, 
   if (role === 'deck-sheet' || role === 'deck-board') return 'deck'
   if (id.startsWith('floor/')) return 'floor'
   if (role === 'ridge' || role === 'ledger' || role === 'upper-header' || role === 'ridge-beam' || role === 'ridge-post') return 'ridge'
-  if (role === 'rafter' || role === 'cripple-rafter' || role === 'roof-joist' || role === 'firring' || role === 'roof-header') return 'rafters'
+  if (role === 'rafter' || role === 'cripple-rafter' || role === 'roof-joist' || role === 'firring' || role === 'wedge' || role === 'roof-header') return 'rafters'
   if (role === 'hip') return 'hips'
   if (role === 'jack-rafter') return 'jacks'
   const part = ofRoof[role]

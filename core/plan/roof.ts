@@ -66,6 +66,8 @@ function birdsmouth(frame: Frame, rafter: Member, slope: SlopeDatum): RoofReadin
 
 /** How far the rafter's level face at a wall reaches over the plate's width. */
 function bearing(frame: Frame, rafter: Member, { wallOutside, height }: SlopeDatum): number {
+  const wedge = frame.members.find(member => member.role === 'wedge')
+  if (wedge) return wedge.board.end - wedge.board.start
   // a level joist lies on the plate as it is
   if (Math.abs(rafter.placement.along.z) < 1e-9) return frame.lumber.plate.depth
   const across = levelFace(rafter.board).map(p => toBuilding(rafter.placement, p)).filter(p => Math.abs(p.z - height) < 0.01).map(p => -distanceTo(wallOutside, p))

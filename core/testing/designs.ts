@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { type Base, baseKinds, beamJoints, bracings, type Design, type Floor, gableHolds, hipEdges, layouts, newDesign, openingKinds, plateBlocks, roofOpeningKinds, type Seat, sheetTops, sheetWays, stacks, standsOnDeck, tailEnds, usualBase, usualBoards, usualFloors, usualOpening, usualSite, type WallOpening, type Walls } from '../design'
+import { type Base, baseKinds, beamJoints, bracings, type Design, type Floor, gableHolds, hasMouth, hipEdges, layouts, newDesign, openingKinds, plateBlocks, roofOpeningKinds, type Seat, sheetTops, sheetWays, stacks, standsOnDeck, tailEnds, usualBase, usualBoards, usualFloors, usualOpening, usualSite, type WallOpening, type Walls } from '../design'
 
 const between = (min: number, max: number) => fc.double({ min, max, noNaN: true })
 
@@ -10,7 +10,7 @@ const seats: fc.Arbitrary<Seat> = fc.oneof(
   fc.constant<Seat>({ rule: 'full-bearing' }),
   fc.constantFrom<Seat>({ rule: 'third', measured: 'square' }, { rule: 'third', measured: 'plumb' }),
   between(60, 140).map((height): Seat => ({ rule: 'height-above-plate', height })),
-  fc.constant<Seat>({ rule: 'none' }),
+  fc.constantFrom<Seat>({ rule: 'none' }, { rule: 'wedge' }),
 )
 
 const tie = fc.option(fc.record({ section: fc.constantFrom('2x4', '2x6', '38x89'), height: noneOr(900), every: fc.constantFrom(1 as const, 2 as const, 3 as const) }))
@@ -66,7 +66,7 @@ export const furnishedSheds: fc.Arbitrary<Design> = fc.record({ shed: gableSheds
   // a hip roof stands on four walls of one height, and its length is its span or more
   const level = Object.fromEntries(Object.entries(walls.sides).map(([name, side]) => [name, { ...side, height: null, step: null }])) as Walls['sides']
   // rafters over two bearings, and down a hip, want a mouth; a raised ridge's upper wall stands higher
-  const seat: Seat = shed.roof.seat.rule === 'none' && (shape === 'single-slope' || shape === 'hip' || shape === 'raised-ridge') ? { rule: 'full-bearing' } : shed.roof.seat
+  const seat: Seat = !hasMouth(shed.roof.seat) && (shape === 'single-slope' || shape === 'hip' || shape === 'raised-ridge') ? { rule: 'full-bearing' } : shed.roof.seat
   const raisedSides = { ...walls.sides, east: { ...walls.sides.east, step: null }, [high === 'north' ? 'south' : 'north']: { ...walls.sides[high === 'north' ? 'south' : 'north'], height: null }, [high]: { ...walls.sides[high], height: Math.min(4300, shed.walls.height + 450 + (more.uneven ?? 0) / 2) } }
   const [short, long] = [Math.min(shed.footprint.length, shed.footprint.width), Math.max(shed.footprint.length, shed.footprint.width)]
   return {

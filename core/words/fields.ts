@@ -44,6 +44,7 @@ export const roleNames: Record<Role, { one: string, many: string }> = {
   'roof-joist': { one: 'roof joist', many: 'roof joists' },
   'firring': { one: 'firring', many: 'firrings' },
   'upper-header': { one: 'upper header', many: 'upper headers' },
+  'wedge': { one: 'wedge', many: 'wedges' },
   'purlin': { one: 'purlin', many: 'purlins' },
   'purlin-brace': { one: 'purlin brace', many: 'purlin braces' },
   'cripple-rafter': { one: 'cripple rafter', many: 'cripple rafters' },
@@ -128,6 +129,7 @@ export function adviseOn(role: Role): string {
     case 'roof-joist': return 'Level from wall to wall, nailed to both plates. Crown up; its depth is yours to have checked.'
     case 'firring': return 'Ripped to the fall, two out of one board where it is deep enough; screwed down on its joist, thick end to the high side.'
     case 'upper-header': return 'On the posts over the strip; the upper rafters\' bird\'s mouths stand on it. Its depth and plies are yours to have checked. Crown up.'
+    case 'wedge': return 'Thick end in, its blunt tip a quarter of an inch (6 mm) from the wall\'s outside. Cut from a long offcut, turned over after each, and keep your hands off the blade.'
     case 'purlin': return 'Up against every rafter\'s lower edge, joined over a brace; its depth is yours to have checked.'
     case 'purlin-brace': return 'Tight under the purlin and on the partition\'s plate, never flatter than 45°; the partition needs solid wood under it down to the ground.'
     case 'cripple-rafter': return 'A common rafter stopped at a header; mark it from the whole one. Crown up.'

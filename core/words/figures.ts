@@ -53,7 +53,7 @@ export function explain(figure: Figure, units: Units): string {
     case 'common-difference': return `How much longer or shorter the next one is: a spacing of ${mm('spacing')} along, under a slope of ${angle}.`
     case 'prop': return `From the deck to the ridge's lower edge: its top at ${mm('highest')} less its depth of ${mm('depth')}. Stand posts of that height under it, braced, until the rafters hold it.`
     case 'wild': return 'Sawn square and left long, to be cut in place: snap a line over all tails once they stand, at the overhang asked for, plumb each down from it and cut along that.'
-    case 'thin-end': return 'Its depth at the low tails. Snap a line from it to the thick end and rip along that.'
+    case 'thin-end': return 'Its depth at the low end. Draw a line from it to the thick end and cut along that.'
     case 'thick-end': return `Its depth at the high end: ${mm('by')} more than at the thin one, over ${mm('length')}.`
     case 'vents': return `Drill them ${mm('hole')} wide in the middle of the height, evenly along the block; a block's holes leave ${units === 'imperial' ? `${(n('area') / 645.16).toFixed(1)} in²` : `${Math.round(n('area') / 100)} cm²`} free. Cover them with mesh.`
     case 'weight': return `The wood left, ${sayVolume(n('volume'), units)}, at ${sayDensity(n('density'), units)} ${n('sheet') ? 'as sheets usually weigh' : 'for the species and moisture chosen'}.`

@@ -10,11 +10,12 @@ import { gable } from './gable'
 import { hip } from './hip'
 import { openingsTaken, roofOpeningProblems } from './openings'
 import { leanTo } from './lean-to'
-import { type Bearer, purlinOrders } from './purlins'
+import { type Bearer, postsIn, purlinOrders } from './purlins'
 import { raisedRidge } from './raised-ridge'
 import { singleSlope } from './single-slope'
 import { soffitOrders } from './soffit'
 import { tailShapeProblems } from './tails'
+import { wedgeOrders } from './wedges'
 import type { RoofDatum, RoofFrame, RoofLumber, RoofShape, Under } from './shape'
 
 /** Every roof shape by its name in the document. */
@@ -30,9 +31,9 @@ export function frameRoof(whole: Design, all: RoofLumber, bearers: readonly Bear
   const problems = [...made.problems, ...tailProblems(design, lumber, made, under), ...cant]
   if (!made.orders.length) return { ...made, problems }
   const { datum, taken = [], across = [] } = made
-  const purlins = purlinOrders(design, lumber, datum, bearers, { taken, across })
+  const purlins = purlinOrders(design, lumber, datum, bearers, { taken, across: [...across, ...postsIn(made.orders)] })
   const [fascia, soffit] = [fasciaOrders(design, lumber, datum, under), soffitOrders(design, lumber, datum)]
-  const orders = [...made.orders, ...purlins.orders, ...fascia.orders, ...finishBoardOrders(design, lumber, datum), ...soffit.orders, ...endOrders(design, lumber, datum, taken), ...blockingOrders(design, lumber, datum, [...taken, ...lookoutsTaken(design, lumber, datum)], openingsTaken(design, lumber, datum))]
+  const orders = [...made.orders, ...wedgeOrders(design, lumber, datum), ...purlins.orders, ...fascia.orders, ...finishBoardOrders(design, lumber, datum), ...soffit.orders, ...endOrders(design, lumber, datum, taken), ...blockingOrders(design, lumber, datum, [...taken, ...lookoutsTaken(design, lumber, datum)], openingsTaken(design, lumber, datum))]
   return { datum, orders, problems: [...problems, ...purlins.problems, ...fascia.problems, ...soffit.problems] }
 }
 

@@ -1,4 +1,4 @@
-import { type Design, heightAbovePlate, heightOf, type SideName, sideNames } from '../../design'
+import { type Design, hasMouth, heightAbovePlate, heightOf, type SideName, sideNames } from '../../design'
 import { add, meets, place, type Plane, planeAt, scale, subtract, vec, type Vec3 } from '../../geometry'
 import { degrees, pitchAngle, radians } from '../../measure'
 import type { Section } from '../../lumber'
@@ -132,7 +132,7 @@ function hipProblems(design: Design, lumber: RoofLumber, { slopes: { south }, hi
   const uneven = sideNames.find(side => Math.abs(heightOf(walls, side) - south.height) > 1e-6)
   if (uneven) problems.push({ code: 'hip-walls-uneven', path: `walls.sides.${walls.sides[uneven].height === null ? 'south' : uneven}.height`, side: uneven, height: south.height })
   if (roof.spacing < 2 * rafter.thickness) problems.push({ code: 'spacing-too-tight', path: 'roof.spacing', least: 2 * rafter.thickness })
-  if (roof.seat.rule === 'none') return [...problems, { code: 'seat-wants-mouth', path: 'roof.seat.rule' }]
+  if (!hasMouth(roof.seat)) return [...problems, { code: 'seat-wants-mouth', path: 'roof.seat.rule' }]
   problems.push(...seatProblems(south.lift, plumb))
   const into = south.height - (highest - ridge.depth)
   if (into > 1e-6 && !isSquare(design)) problems.push({ code: 'ridge-into-wall', path: 'roof.ridge', by: into })

@@ -69,6 +69,12 @@ export function purlinOrders(design: Design, lumber: RoofLumber, datum: RoofDatu
   return { orders, problems: problems.filter((each, i) => each.code !== 'purlin-unborne' || i === problems.findIndex(other => other.code === each.code)) }
 }
 
+/** Where posts under a ridge stand along the building. */
+export const postsIn = (orders: readonly Order[]): Stretch[] => orders.filter(order => order.role === 'ridge-post').map(({ placement: { origin, thickness }, section }) => {
+  const [a, b] = [origin.x, origin.x + thickness.x * section.thickness]
+  return { from: Math.min(a, b), to: Math.max(a, b) }
+})
+
 /** The slopes that take a purlin, and the level distance in from their wall's outside to it. */
 function fieldsOf({ roof, footprint }: Design, { plate }: RoofLumber, { slopes: { south, north } }: RoofDatum): { readonly name: string, readonly slope: SlopeDatum, readonly middle: number }[] {
   if (hasOneSlope(roof)) return [{ name: 'slope', slope: fallsOut(south) ? south : north, middle: footprint.width / 2 }]

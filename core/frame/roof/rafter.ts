@@ -43,19 +43,20 @@ export function rafterOn({ id, role, section, roofTop, at, from, to, cuts, sawn 
   return { id, role, section, cuts, ...(sawn ? { sawn } : {}), placement: place(subtract(subtract(head, scale(up, section.depth)), scale(along, spare)), along, up), blankLength: (to - from) / up.z + 2 * spare + (sawn ? WILD : 0) }
 }
 
-/** A bird's mouth takes out what is inside the wall's outside and below the plate; with none, all below the plate goes. */
-export function seatCut(design: Design, { height, heel, plateTop }: SlopeDatum): BuildingCut {
-  if (design.roof.seat.rule === 'none') return { kind: 'end', name: 'level', plane: { normal: vec(0, 0, -1), offset: -height } }
-  return { kind: 'notch', name: 'birdsmouth', sides: [{ name: 'heel', plane: heel }, { name: 'seat', plane: plateTop }] }
+/** A bird's mouth takes out what is inside the wall's outside and below the plate; cut level, all below the plate goes; on wedges nothing does. */
+export function seatCuts({ roof: { seat } }: Design, { height, heel, plateTop }: SlopeDatum): BuildingCut[] {
+  if (seat.rule === 'wedge') return []
+  if (seat.rule === 'none') return [{ kind: 'end', name: 'level', plane: { normal: vec(0, 0, -1), offset: -height } }]
+  return [{ kind: 'notch', name: 'birdsmouth', sides: [{ name: 'heel', plane: heel }, { name: 'seat', plane: plateTop }] }]
 }
 
 /** The cuts of a rafter that runs up over a header: its end beyond it, and its bird's mouth there; none of others. */
 export const overCuts = (design: Design, slope: SlopeDatum): BuildingCut[] =>
-  slope.over ? [plumbCut(slope.over.tail), seatCut(design, { ...slope, heel: slope.over.heel, height: slope.over.height, plateTop: level('z', slope.over.height) })] : []
+  slope.over ? [plumbCut(slope.over.tail), ...seatCuts(design, { ...slope, heel: slope.over.heel, height: slope.over.height, plateTop: level('z', slope.over.height) })] : []
 
 /** The cuts of a rafter with a seat and a tail, those at its head first, and `more` last; as it is sawn too, where its tail is left to run wild. */
 export function tailed(design: Design, lumber: RoofLumber, slope: SlopeDatum, head: readonly BuildingCut[], more: readonly BuildingCut[] = []): Pick<RafterAsk, 'cuts' | 'sawn'> {
   const wild = wildCut(design, slope)
-  const rest = [seatCut(design, slope), ...finishCuts(slope, lumber, coverOn(design, lumber, slope.side)), ...more]
+  const rest = [...seatCuts(design, slope), ...finishCuts(slope, lumber, coverOn(design, lumber, slope.side)), ...more]
   return { cuts: [...head, ...tailCuts(design, slope), ...rest], sawn: wild ? [...head, wild, ...rest] : undefined }
 }

@@ -1,4 +1,4 @@
-import { type Design, heightAbovePlate, heightOf, lowSide } from '../../design'
+import { type Design, hasMouth, heightAbovePlate, heightOf, lowSide } from '../../design'
 import { meets, scale, vec } from '../../geometry'
 import { pitchAngle, radians } from '../../measure'
 import { level, squareBoard } from '../between'
@@ -91,7 +91,7 @@ function problemsOf(design: Design, { rafter, ridge, ply, plate, post }: RoofLum
   if (Math.min(posts.from, ledger.from) < side || Math.max(posts.to, ledger.to) > width - side) problems.push({ code: 'strip-off-span', path: 'roof.raised.at', least: near, most: width - far })
   else if (under - top < LEAST) problems.push({ code: 'strip-too-low', path: `walls.sides.${roof.high}.height`, side: roof.high, clear: under - top, least: heightOf(walls, roof.high) + LEAST - (under - top) })
   if (roof.spacing < 2 * rafter.thickness) problems.push({ code: 'spacing-too-tight', path: 'roof.spacing', least: 2 * rafter.thickness })
-  if (roof.seat.rule === 'none') return [...problems, { code: 'seat-wants-mouth', path: 'roof.seat.rule' }]
+  if (!hasMouth(roof.seat)) return [...problems, { code: 'seat-wants-mouth', path: 'roof.seat.rule' }]
   const into = Math.max(walls.height, heightOf(walls, 'east'), heightOf(walls, 'west')) - (top - ridge.depth)
   if (into > 1e-6) problems.push({ code: 'ridge-into-wall', path: 'roof.ridge', by: into })
   const seats = [slopes.south, slopes.north].map(slope => seatProblems(slope.lift, rafter.depth / Math.cos(radians(slope.angle))))

@@ -1,4 +1,4 @@
-import { type Design, heightAbovePlate, heightOf, limits, lowSide } from '../../design'
+import { type Design, hasMouth, heightAbovePlate, heightOf, limits, lowSide } from '../../design'
 import { planeAt, vec } from '../../geometry'
 import type { Section } from '../../lumber'
 import { radians } from '../../measure'
@@ -8,7 +8,7 @@ import { rafterPlaces } from './gable'
 import { coverOn } from './cover'
 import { dropOfCover, lookoutCuts } from './ends'
 import { partedOrders, partingsIn, roofHeaders, type Standing, standingIn } from './openings'
-import { rafterOn, seatCut, tailed } from './rafter'
+import { rafterOn, seatCuts, tailed } from './rafter'
 import { finishCuts } from './tails'
 import { seatProblems } from './seat'
 import { outOf, plumbCut, standingAt } from './slope'
@@ -25,7 +25,7 @@ export const singleSlope: RoofShape = {
     if (problems.some(({ code }) => stops.has(code))) return { datum, problems, orders: [] }
     const { south, north } = datum.slopes
     const [high, low] = design.roof.high === 'north' ? [north, south] : [south, north]
-    const top = [plumbCut(high.tail), seatCut(design, high), ...finishCuts(high, lumber, coverOn(design, lumber, high.side))]
+    const top = [plumbCut(high.tail), ...seatCuts(design, high), ...finishCuts(high, lumber, coverOn(design, lumber, high.side))]
     const standing = standingOn(design, lumber.rafter)
     const lookouts = lookoutCuts(design, lumber, datum, 'slope')
     const whole = ({ name, at }: Standing, i: number): Order => rafterOn({
@@ -88,6 +88,6 @@ function problemsOf(design: Design, { rafter, plate }: RoofLumber, { angle, slop
   if (angle < min - 1e-6) problems.push({ code: 'slope-falls', path: `walls.sides.${roof.high}.height`, side: roof.high, least: highAt(min) })
   if (angle > max + 1e-6) problems.push({ code: 'slope-steep', path: `walls.sides.${roof.high}.height`, side: roof.high, most: highAt(max) })
   if (roof.spacing < 2 * rafter.thickness) problems.push({ code: 'spacing-too-tight', path: 'roof.spacing', least: 2 * rafter.thickness })
-  if (roof.seat.rule === 'none') return [...problems, { code: 'seat-wants-mouth', path: 'roof.seat.rule' }]
+  if (!hasMouth(roof.seat)) return [...problems, { code: 'seat-wants-mouth', path: 'roof.seat.rule' }]
   return [...problems, ...seatProblems(slopes[low].lift, rafter.depth / Math.cos(radians(angle)))]
 }

@@ -66,6 +66,8 @@ export function gableStuds(design: Design, wall: Wall, stud: Section, lines: Sta
   return places.flatMap((at): WallBoard[] => {
     const foot = heightAt(wall, (at.from + at.to) / 2)
     const { shorter, longer, cuts } = endingUnder(at, line)
+    // where a wedge lies on the eave wall's plate none stands
+    if (design.roof.seat.rule === 'wedge' && (at.from < stud.depth || at.to > design.footprint.width - stud.depth)) return []
     // none stands across a step, where one runs up beside it
     if (shorter - foot < LEAST || foot !== heightAt(wall, at.from) || foot !== heightAt(wall, at.to)) return []
     const tongue = behind && at.from > behind.clear.from && at.to < behind.clear.to ? notched(design, wall, at, line, behind.rafter) : null
