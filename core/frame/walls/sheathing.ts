@@ -168,7 +168,8 @@ function seamBlocks({ design, framed: { wall, raked }, stud }: CoverAsk, z: numb
   if (!up) return underPlates(wall, boards, z).flatMap(reach => blocksAt({ wall, stud, boards, rough, taken: [], reach, cuts: () => [] }, z))
   // where an eave wall is higher than the gable wall its end stands in the gable
   const own = levelAllRound(design) && !raked && !wall.step ? { from: 0, to: wall.overall } : wall
-  const between = { from: Math.max(own.from, up.within.from), to: Math.min(own.to, up.within.to) }
+  const free = clearOfLedger(up)
+  const between = { from: Math.max(own.from, free.from), to: Math.min(own.to, free.to) }
   // in a gable a row reaches from rafter to rafter, its outermost blocks cut by them
   const reach = reachUnder(up.undersides, up.middle, between, z - stud.depth / 2)
   const { south, north } = up.undersides
@@ -181,6 +182,12 @@ function seamBlocks({ design, framed: { wall, raked }, stud }: CoverAsk, z: numb
   const whole = laid([])
   const parted = whole.some(({ s, z }) => z.to > up.ridge.bottom + 1e-6 && s.from < ridge.to - 1e-6 && s.to > ridge.from + 1e-6)
   return (parted ? laid([ridge]) : whole).filter(({ s }) => Math.max(up.under(s.from), up.under(s.to)) > z + 5)
+}
+
+/** What of a line boards between studs may take: beside a strip, up to the ledger on its face. */
+function clearOfLedger({ within, apart }: RoofLine): Stretch {
+  if (!apart || apart.from > within.to - 1e-6 || apart.to < within.from + 1e-6) return within
+  return apart.from - within.from > within.to - apart.to ? { from: within.from, to: apart.from } : { from: apart.to, to: within.to }
 }
 
 /** The stretches of a wall whose top plates lie over a level. */
