@@ -5,7 +5,7 @@ import { roofSketch } from '../logic/section-sketch'
 /** Every roof that can be had, as it would stand on this building. */
 const open = defineModel<boolean>({ required: true })
 const bench = useBench()
-const [WIDE, TALL] = [190, 120]
+const [WIDE, TALL] = [190, 100]
 const choices = computed(() => {
   const { design } = bench
   return design && open.value ? shapeChoices.map(choice => ({ choice, here: isShape(design, choice), paths: roofSketch(isShape(design, choice) ? design : withShape(design, choice), WIDE, TALL) })) : []

@@ -76,7 +76,7 @@ describe('two slopes that don\'t meet, worked by hand', () => {
 
   test.each<[string, Partial<Roof>, Partial<Walls>]>([
     ['ladder, soffit, blocks, fascia and barge boards under sheets', { overhang: { eave: 14 * INCH, gable: 12 * INCH }, ends: { ...base.roof.ends, hold: 'ladder', barge: '1x8' }, soffit: { section: '2x4' }, blocking: { ...base.roof.blocking, plate: 'square', rows: 1 }, fascia: { sub: '2x6', face: '1x6' } }, { sheathing: usualSheathing.imperial }],
-    ['level sheets with blocks behind their seams', { overhang: { eave: 12 * INCH, gable: 0 } }, { sheathing: { ...usualSheathing.imperial, way: 'level', sheet: { length: 96 * INCH, width: 16 * INCH } } }],
+    ['level sheets with blocks behind their seams', { overhang: { eave: 12 * INCH, gable: 0 } }, { sheathing: { ...usualSheathing.imperial, way: 'level', sheet: { length: 96 * INCH, width: 24 * INCH } } }],
     ['lookouts, plumb blocks, slats', { overhang: { eave: 12 * INCH, gable: 12 * INCH }, ends: { ...base.roof.ends, hold: 'lookouts' }, blocking: { ...base.roof.blocking, plate: 'plumb' } }, { sides: { ...sides, north: { ...sides.north, height: 108 * INCH }, west: { ...sides.west, cover: 'slats' }, east: { ...sides.east, cover: 'slats' } } }],
     ['notched studs, unlike pitches, a light in each slope', { northPitch: { rise: 8, run: 12 }, openings: (['south', 'north'] as const).map(slope => ({ kind: 'light' as const, slope, at: 72 * INCH, up: 14 * INCH, width: 20 * INCH, length: 20 * INCH, plies: 2 as const })) }, { gables: 'notched' }],
   ])('%s fit', (_, roof, walls) => {
