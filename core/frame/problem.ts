@@ -44,6 +44,7 @@ export type Problem =
   | { readonly code: 'air-too-much', readonly path: 'roof.blocking.air', readonly most: number }
   | { readonly code: 'purlin-unborne', readonly path: 'roof.purlins' }
   | { readonly code: 'purlin-too-low', readonly path: 'roof.purlins', readonly side: SideName, readonly by: number }
+  | { readonly code: 'purlin-brace-blocked', readonly path: 'roof.purlins', readonly side: SideName }
   | { readonly code: 'purlin-meets-tie', readonly path: 'roof.purlins', readonly side: SideName }
   | { readonly code: 'purlin-brace-flat', readonly path: 'roof.purlins', readonly side: SideName, readonly angle: number, readonly least: number, readonly most: number }
   | { readonly code: 'gable-over-eaves', readonly path: `walls.sides.${SideName}.height`, readonly side: SideName, readonly most: number }

@@ -74,6 +74,16 @@ describe('purlins and their braces, worked by hand', () => {
     expect(clashes(made.members)).toEqual([])
   })
 
+  test('under a raised ridge a brace that would run into the ledger is said', () => {
+    const { sides } = base.walls
+    for (const at of [40, 50, 60, 70, 80]) {
+      const design = shed({ shape: 'raised-ridge', pitch: { rise: 6, run: 12 } }, at)
+      const made = frame({ ...design, walls: { ...design.walls, sides: { ...sides, north: { ...sides.north, height: 110 * INCH } } } })
+      expect(made.members.some(member => member.role === 'ledger')).toBe(true)
+      expect(clashes(made.members)).toEqual([])
+    }
+  })
+
   test('braces pass beside the posts of a ridge beam', () => {
     for (const at of [90, 94, 98, 102]) expect(clashes(frame(shed({ beam: { plies: 2, post: '6x6', spacing: at / 2 * INCH } })).members)).toEqual([])
   })

@@ -54,6 +54,10 @@ export function purlinOrders(design: Design, lumber: RoofLumber, datum: RoofDatu
       problems.push(reached ? { code: 'purlin-brace-flat', path: 'roof.purlins', side, angle: reached.angle, least: line.low.y - (line.low.z - reached.bearer.top), most: line.low.y + (line.low.z - reached.bearer.top) } : { code: 'purlin-unborne', path: 'roof.purlins' })
       continue
     }
+    if (meetsRow(datum, line.low, reached.bearer, strut.depth)) {
+      problems.push({ code: 'purlin-brace-blocked', path: 'roof.purlins', side })
+      continue
+    }
     const count = Math.max(1, Math.ceil((inside.to - inside.from) / purlins.spacing - 1e-9))
     const crossing = [...taken.map(each => each.s), ...across, ...stood]
     // half a space in from the ends, where gable studs carry the purlin too
@@ -67,6 +71,17 @@ export function purlinOrders(design: Design, lumber: RoofLumber, datum: RoofDatu
   }
   // what both slopes lack is said once
   return { orders, problems: problems.filter((each, i) => each.code !== 'purlin-unborne' || i === problems.findIndex(other => other.code === each.code)) }
+}
+
+/** Whether a brace from a partition's plate to a purlin would run into a ledger or header that lies along the building over its way. */
+function meetsRow({ strip, headEnd }: RoofDatum, low: Vec3, { y, top }: Bearer, depth: number): boolean {
+  const foot = (y.from + y.to) / 2
+  const [rise, run] = [low.z - top, Math.abs(low.y - foot)]
+  const half = depth / 2 * Math.hypot(rise, run) / Math.max(rise, 1)
+  const [from, to] = [Math.min(low.y, foot) - half, Math.max(low.y, foot) + half]
+  // its upper edge there, as far up toward the purlin as the board reaches
+  const upper = (at: number): number => run < 1 ? low.z : top + (Math.abs(at - foot) + half) * rise / run
+  return [strip?.ledger, headEnd].some(box => box != null && box.from < to && box.to > from && Math.max(...[box.from, box.to].map(at => Math.min(upper(at), low.z))) > box.bottom)
 }
 
 /** Where posts under a ridge stand along the building. */
