@@ -22,7 +22,7 @@ export function useRoofOpenings() {
     const ceiling = design.roof.ties.ceiling ?? usualTies[design.units].ceiling
     const joist = lumber.ties.ceiling ?? lumber.rafter
     const room = kind === 'stair' ? stairRoom(design, roof, Math.max(roof.slopes.south.height, roof.slopes.north.height) + ceiling.height + joist.depth, usual.plies * joist.thickness) : roomOn(design, lumber, roof, slope, usual.plies)
-    const cos = kind === 'stair' ? 1 : slope.roofTop.normal.z
+    const cos = kind === 'stair' || slope.joistTop !== undefined ? 1 : slope.roofTop.normal.z
     const length = Math.max(limits.opening.min, Math.min(usual.length, down((room.to - room.from) / cos)))
     const t = lumber.rafter.thickness
     const width = kind === 'light' ? Math.max(limits.opening.min, design.roof.spacing - t) : usual.width
