@@ -59,6 +59,16 @@ describe('two slopes that don\'t meet, worked by hand', () => {
     expect(made.roof.slopes.north.run / INCH).toBeCloseTo(57, 6)
   })
 
+  test('over the strip the upper tails have fascia of their own, and blocks stand on the header', () => {
+    const made = frame(shed({ fascia: { sub: null, face: '1x8' }, blocking: { ...base.roof.blocking, plate: 'plumb' } }))
+    expect(made.problems).toEqual([])
+    expect(clashes(made.members)).toEqual([])
+    // on the plumb cuts 8 in out from the strip's face; its higher edge in the roof's plane at its inner face
+    expect(reach(find(made, 'roof/strip/fascia'), 'y')).toEqual([expect.closeTo(51.25, 4), 52])
+    const block = find(made, 'roof/strip/block/2')
+    expect([reach(block, 'y'), reach(block, 'z')[0]]).toEqual([[60, 61.5], expect.closeTo(seat, 3)])
+  })
+
   test('turned round it is the same roof', () => {
     const turned = frame(shed({ high: 'south' }, { sides: { ...sides, south: { ...sides.south, height: 108 * INCH } } }))
     expect(turned.problems).toEqual([])

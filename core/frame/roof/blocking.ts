@@ -56,7 +56,7 @@ function bays(rafters: readonly Stretch[], along: 'x' | 'y', z: Stretch, taken: 
 const block = (id: string, section: Section, along: 'x' | 'y', s: Stretch, foot: Vec3, up: Vec3, out: Vec3, cuts: readonly BuildingCut[]): Order =>
   leaningBoard({ id, role: 'roof-block', section, along, s, foot, up, out, cuts })
 
-function plateBlocks(design: Design, lumber: RoofLumber, { slope, rafters }: Eave, taken: readonly Taken[]): Order[] {
+function plateBlocks(design: Design, lumber: RoofLumber, { slope, rafters, name }: Eave, taken: readonly Taken[]): Order[] {
   const { rafter } = lumber
   const { wallOutside, height, lift, roofTop, side } = slope
   const out = wallOutside.normal
@@ -64,14 +64,14 @@ function plateBlocks(design: Design, lumber: RoofLumber, { slope, rafters }: Eav
   const plumb = design.roof.blocking.plate === 'plumb'
   const sin = Math.sin(radians(slope.angle))
   const rises = fallsOut(slope)
-  const finish = finishCuts(slope, lumber, coverOn(design, lumber, side))
+  const finish = name ? [] : finishCuts(slope, lumber, coverOn(design, lumber, side))
   if (plumb) {
     const foot = vec(out.x * wallOutside.offset, out.y * wallOutside.offset, height)
     const top = height + rafter.depth
     const cut: BuildingCut[] = [{ kind: 'end', name: 'rip', plane: topOfBlocks(design, slope) }, ...finish]
     // where the slope passes over it, a block is as deep as it is
     const reach = Math.min(top, height + lift + (rises ? rafter.thickness * Math.tan(radians(slope.angle)) : 0))
-    return bays(rafters, along, { from: height, to: reach }, taken.filter(each => each.side === undefined || each.side === side)).map((s, i) => block(`roof/${side}/block/${i + 1}`, rafter, along, s, foot, vec(0, 0, 1), out, cut))
+    return bays(rafters, along, { from: height, to: reach }, taken.filter(each => each.side === undefined || each.side === side)).map((s, i) => block(`roof/${name ?? side}/block/${i + 1}`, rafter, along, s, foot, vec(0, 0, 1), out, cut))
   }
   // square to the slope, its outer face through the plate's outer edge, bevelled below by the plate
   const way = downOf(roofTop)
@@ -82,7 +82,7 @@ function plateBlocks(design: Design, lumber: RoofLumber, { slope, rafters }: Eav
   const below: BuildingCut[] = [{ kind: 'end', name: 'rip', plane: { normal: vec(0, 0, -1), offset: -height } }, ...overBlocks(design, slope)]
   // at a high wall a block leans in over the plate: what stands out of the wall is cut plumb
   const face: BuildingCut[] = rises ? [] : [{ kind: 'end', name: 'rip', plane: wallOutside }]
-  return bays(rafters, along, { from: height, to: height + lift + rafter.thickness * sin }, taken.filter(each => each.side === undefined || each.side === side)).map((s, i) => block(`roof/${side}/block/${i + 1}`, rafter, along, s, foot, roofTop.normal, outward, [...below, ...face, ...finish]))
+  return bays(rafters, along, { from: height, to: height + lift + rafter.thickness * sin }, taken.filter(each => each.side === undefined || each.side === side)).map((s, i) => block(`roof/${name ?? side}/block/${i + 1}`, rafter, along, s, foot, roofTop.normal, outward, [...below, ...face, ...finish]))
 }
 
 /** A slope with rafters all along it from a low to a high line, level, along its fall; mm. */
@@ -94,7 +94,7 @@ function slopesOf(design: Design, lumber: RoofLumber, { eaves, slopes }: RoofDat
     const [low, high] = fallsOut(slopes.south) ? [slopes.south, slopes.north] : [slopes.north, slopes.south]
     return [{ name: 'slope', slope: low, rafters: eaves[0]?.rafters ?? [], from: -high.wallOutside.offset, to: low.wallOutside.offset, inside }]
   }
-  return eaves.flatMap(({ slope, rafters }): Field[] => {
+  return eaves.filter(eave => !eave.name).flatMap(({ slope, rafters }): Field[] => {
     const head = slope.ridgeFace ?? slope.over?.heel
     if (!head) return []
     // under a hip only the commons run all the way

@@ -196,7 +196,7 @@ function barge(design: Design, lumber: RoofLumber, { ridgeCentre, slopes }: Roof
   const mid = ridgeCentre && (flank.name === 'south' ? ridgeCentre : { normal: scale(ridgeCentre.normal, -1), offset: -ridgeCentre.offset })
   // on a ledger it runs on to the house
   const own = slope.over?.tail ?? slope.ridgeFace
-  if (mid && design.roof.shape === 'raised-ridge' && own) return [rafterOn({ id: `roof/${flank.name}/barge/${end}`, role: 'barge', section, roofTop: flank.roofTop, at: x, from: flank.from - section.depth, to: flank.to + layers, cuts: [plumbCut(own), plumbCut(ends(slope.tail))] })]
+  if (mid && design.roof.shape === 'raised-ridge' && own) return [rafterOn({ id: `roof/${flank.name}/barge/${end}`, role: 'barge', section, roofTop: flank.roofTop, at: x, from: flank.from - layers - section.depth, to: flank.to + layers, cuts: [plumbCut(slope.over ? ends(own) : own), plumbCut(ends(slope.tail))] })]
   const [head, tail] = mid ? [mid, ends(slope.tail)] : [low.ridgeFace ? high.wallOutside : ends(high.tail), ends(low.tail)]
   return [rafterOn({ id: `roof/${flank.name}/barge/${end}`, role: 'barge', section, roofTop: flank.roofTop, at: x, from: flank.from - layers - section.depth, to: flank.to + layers, cuts: [plumbCut(head), plumbCut(tail)] })]
 }

@@ -49,7 +49,7 @@ function topOf({ slope: { tail, roofTop } }: Eave, { section, off }: Layer): num
   return Math.max(at(off), at(off + section.thickness))
 }
 
-function layerOrders(design: Design, { slope: { side, tail, roofTop }, rafters, reach, corners }: Eave, { role, section, off }: Layer, top: number): Order[] {
+function layerOrders(design: Design, { slope: { side, tail, roofTop }, name = side, rafters, reach, corners }: Eave, { role, section, off }: Layer, top: number): Order[] {
   const along = Math.abs(tail.normal.y) > 0.5 ? 'x' : 'y'
   const out = along === 'x' ? tail.normal.y : tail.normal.x
   const across = out * (tail.offset + off) - (out < 0 ? section.thickness : 0)
@@ -59,15 +59,15 @@ function layerOrders(design: Design, { slope: { side, tail, roofTop }, rafters, 
   const rip: BuildingCut = { kind: 'end', name: 'rip', plane: roofTop }
   return row.map((s, k): Order => {
     const corner: Vec3 = along === 'x' ? vec(0, across, top - section.depth) : vec(across, 0, top - section.depth)
-    const board = squareBoard({ id: `roof/${side}/${role}${row.length > 1 ? `/${k + 1}` : ''}`, role, section, along, depth: 'z', from: s.from, to: s.to, corner })
+    const board = squareBoard({ id: `roof/${name}/${role}${row.length > 1 ? `/${k + 1}` : ''}`, role, section, along, depth: 'z', from: s.from, to: s.to, corner })
     const [low, high] = board.cuts as [BuildingCut, BuildingCut]
     return { ...board, cuts: [k === 0 ? corners[0] ?? low : low, k === row.length - 1 ? corners[1] ?? high : high, rip] }
   })
 }
 
 /** Along tails cut square to the slope fascia leans as they do, its edges square. */
-function leaningOrders(design: Design, { slope, rafters, reach, corners }: Eave, { role, section, off }: Layer): Order[] {
-  const { side, tail, roofTop } = slope
+function leaningOrders(design: Design, { slope, name = slope.side, rafters, reach, corners }: Eave, { role, section, off }: Layer): Order[] {
+  const { tail, roofTop } = slope
   const along = Math.abs(tail.normal.y) > 0.5 ? 'x' : 'y'
   const out = tailPlane(design, slope).normal
   const top = scale(tail.normal, tail.offset)
@@ -77,6 +77,6 @@ function leaningOrders(design: Design, { slope, rafters, reach, corners }: Eave,
   const row = rowOf({ from: reach.from - more, to: reach.to + more }, rafters.map(each => (each.from + each.to) / 2), design.walls.longest, design.walls.longest)
   return row.map((s, k): Order => {
     const [low, high] = [k === 0 ? corners[0] : undefined, k === row.length - 1 ? corners[1] : undefined]
-    return leaningBoard({ id: `roof/${side}/${role}${row.length > 1 ? `/${k + 1}` : ''}`, role, section, along, s, foot, up: roofTop.normal, out, ends: [!low, !high], cuts: [...(low ? [low] : []), ...(high ? [high] : [])] })
+    return leaningBoard({ id: `roof/${name}/${role}${row.length > 1 ? `/${k + 1}` : ''}`, role, section, along, s, foot, up: roofTop.normal, out, ends: [!low, !high], cuts: [...(low ? [low] : []), ...(high ? [high] : [])] })
   })
 }

@@ -12,7 +12,7 @@ const LEAST = 12
 
 /** Boards let into the tails' upper edges, from the wall out, flush with the rafters; the last is ripped at the tails. */
 export function finishBoardOrders(design: Design, lumber: RoofLumber, { eaves }: RoofDatum): Order[] {
-  return lumber.finish ? eaves.flatMap(eave => boardsOf(design, lumber, eave)) : []
+  return lumber.finish ? eaves.filter(eave => !eave.name).flatMap(eave => boardsOf(design, lumber, eave)) : []
 }
 
 function boardsOf(design: Design, lumber: RoofLumber, { slope, rafters, reach, corners }: Eave): Order[] {

@@ -112,7 +112,7 @@ export function pairsOf({ slopes }: RoofDatum, rafter: Section, { south, north }
 }
 
 /** The slopes that openings can be in: of a single slope its eave at the low wall alone. */
-export const partedEaves = ({ roof }: Design, eaves: RoofDatum['eaves']): RoofDatum['eaves'] => hasOneSlope(roof) ? eaves.filter(eave => fallsOut(eave.slope)) : eaves
+export const partedEaves = ({ roof }: Design, eaves: RoofDatum['eaves']): RoofDatum['eaves'] => hasOneSlope(roof) ? eaves.filter(eave => fallsOut(eave.slope)) : eaves.filter(eave => !eave.name)
 
 /** mm that headers keep from what they don't touch. */
 const CLEAR = 10

@@ -1,5 +1,5 @@
 import { type Design, hasMouth, heightAbovePlate, heightOf, lowSide } from '../../design'
-import { meets, scale, vec } from '../../geometry'
+import { meets, scale, vec, type Vec3 } from '../../geometry'
 import { pitchAngle, radians } from '../../measure'
 import { level, squareBoard } from '../between'
 import { rowOf, type Stretch } from '../layout'
@@ -77,10 +77,20 @@ function raisedDatum(design: Design, lumber: RoofLumber): { readonly datum: Roof
   return {
     row: { posts, header, ledger, top, under },
     datum: {
-      angle: angles.south, slopes, eaves: [eave(slopes.south), eave(slopes.north)], ridgeCentre: level('y', (header.from + header.to) / 2), headEnd: { ...header, bottom: under }, strip: { at, ledger: { ...ledger, bottom: top - ridge.depth }, clear: { from: top, to: under } },
+      angle: angles.south, slopes, eaves: [eave(slopes.south), eave(slopes.north), { ...eave(overStrip(high, scale(up, -1), -way * at)), name: 'strip' }], ridgeCentre: level('y', (header.from + header.to) / 2), headEnd: { ...header, bottom: under }, strip: { at, ledger: { ...ledger, bottom: top - ridge.depth }, clear: { from: top, to: under } },
       meet: at, coverDrop: dropOfCover(design, lumber), highest,
     },
   }
+}
+
+/** The upper slope at its head: its tails over the strip, as those over a high wall, with the header for a plate. `outside` of the strip's face along the way out, mm. */
+function overStrip(slope: SlopeDatum, out: Vec3, outside: number): SlopeDatum {
+  const { over, roofTop } = slope
+  if (!over) return slope
+  const face = standingAt(out, outside)
+  const lift = (meets(roofTop, scale(face.normal, face.offset), vec(0, 0, 1)) ?? 0) - over.height
+  const { over: _over, ...rest } = slope
+  return { ...rest, height: over.height, plateTop: level('z', over.height), lift, wallOutside: face, heel: over.heel, tail: over.tail }
 }
 
 function problemsOf(design: Design, { rafter, ridge, ply, plate, post }: RoofLumber, { slopes }: RoofDatum, { posts, ledger, top, under }: Row): Problem[] {

@@ -43,6 +43,8 @@ export interface SlopeDatum {
 /** The tails of a slope along one wall: where its rafters stand, along the wall, and how far what is nailed to the tails reaches and how it is cut there. */
 export interface Eave {
   readonly slope: SlopeDatum
+  /** Of the tails that a slope has besides those over its wall, at its head over a strip; none of those over a wall. */
+  readonly name?: string
   readonly rafters: readonly Stretch[]
   /** From the first to the last rafter that runs all the way up. */
   readonly whole: Stretch
