@@ -169,6 +169,9 @@ function unborne(made: Frame, design: Design, wall: WallName): string[] {
 function underRoof({ roof, lumber: { ridge } }: Frame, design: Design, overall: number): number {
   const rise = Math.tan(roof.angle * Math.PI / 180)
   const { eave, high } = design.roof.overhang
+  // the ledger's top is the roof's plane at its face, a thickness from the house; where it runs on outside it takes its end and what of the roof is over it
+  const { thickness: t, depth } = ridge
+  if (roof.headEnd && !roof.strip) return overall * (roof.highest - (overall / 2 - t) * rise) - (design.roof.overhang.gable > 1e-6 ? t * depth + t * t * rise / 2 : 0)
   if (!roof.ridgeCentre) return overall * (roof.highest - ((high ?? eave) + overall / 2) * rise)
   const peak = roof.highest + ridge.thickness / 2 * rise
   const half = (run: number): number => run * peak - run * run * rise / 2
