@@ -15,6 +15,14 @@ const inside = (partitions: Design['walls']['partitions'], walls: Partial<Design
 const marks = (made: Frame, wall: 'south' | 'partition-1'): string[] => platePair(made, wall).marks.map(mark => `${mark.letter}${inches(mark.from)}`)
 
 describe('a partition', () => {
+  // under a roof that can't be framed the walls asked to be raked are level, and lap: the gables run through, and the eave walls' end studs stand inside them
+  test('near a corner is held against the walls as they are framed', () => {
+    const design = inside([{ runs: 'width', at: 5.7 * INCH }], { gables: 'raked', through: 'gables', sides: { ...base.walls.sides, north: { ...base.walls.sides.north, height: 83 * INCH } } })
+    const made = frame({ ...design, roof: { ...design.roof, shape: 'single-slope' } })
+    expect(made.problems.map(problem => problem.code)).toEqual(expect.arrayContaining(['slope-falls', 'partition-no-room']))
+    expect(clashes(made.members)).toEqual([])
+  })
+
   // Across, its west face at 70: plates 3 1/2 to 92 1/2 between the eave walls (89 in); studs on the layout of the corner: 15 1/4 - 3 1/2 = 11 3/4 …; end studs at 0 and 87 1/2.
   // South wall: its two studs show an inch past its faces: 69 and 70 + 3 1/2 + 1 - 1 1/2 = 73; the layout stud at 79 1/4 stands, that at 63 1/4 too.
   test('across: its own plates and studs, and the two studs where it meets the outside walls', () => {

@@ -47,7 +47,7 @@ export function frameWalls(asked: Design, stud: Section, section: (name: string)
   const outside = wallLines(design, stud, rafters !== null)
   const problems = [...wallProblems(design, stud), ...(usesPosts(design) ? postProblems(design, stud, section(design.walls.posts.post), section(design.walls.posts.beam)) : [])]
   if (problems.length) return { walls: outside, problems: [...problems, ...steps], framed: [], openings: noOpenings }
-  const off = partitionProblems(design, stud)
+  const off = partitionProblems(design, stud, rafters !== null)
   const standing = new Set(design.walls.partitions.map((_, i) => i).filter(i => !off.some(problem => problem.number === i + 1)))
   const tees = (wall: Wall): Wall => ({ ...wall, tees: wall.tees.filter((_, k) => standing.has(teeNumbers(design, wall)[k] ?? -1)) })
   const walls = [...outside.map(tees), ...partitionLines(design, stud, rafters !== null).filter((_, i) => standing.has(i))]
@@ -159,10 +159,10 @@ const teeNumbers = ({ walls }: Design, { along }: Wall): number[] => walls.parti
 
 type PartitionProblem = Extract<Problem, { readonly code: 'partition-no-room' | 'partitions-meet' }>
 
-/** Why partitions can't stand: too near an outside wall for their two studs in the walls they meet, or into one that stands already. */
-export function partitionProblems(design: Design, stud: Section): PartitionProblem[] {
-  const lines = partitionLines(design, stud)
-  const sides = wallLines(design, stud)
+/** Why partitions can't stand: too near an outside wall for their two studs in the walls they meet, or into one that stands already. `raked` as of the walls' lines. */
+export function partitionProblems(design: Design, stud: Section, raked = true): PartitionProblem[] {
+  const lines = partitionLines(design, stud, raked)
+  const sides = wallLines(design, stud, raked)
   const out: PartitionProblem[] = []
   lines.forEach(({ along, low }, i) => {
     const path = `walls.partitions.${i}.at` as const
