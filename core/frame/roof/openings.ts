@@ -31,6 +31,7 @@ const meet = (a: Stretch, b: Stretch): boolean => a.from < b.to - 1e-6 && b.from
 
 /** The rafters of a slope by their places, numbered as without openings: trimmers stand beside each opening; a rafter one of them takes the place of is left out, one that would run into one stands against it. */
 export function standingIn(base: readonly Stretch[], partings: readonly Parting[], { thickness: t }: Section): Standing[] {
+  if (!partings.length) return base.map((at, i) => ({ name: `rafter/${i + 1}`, at, parting: null }))
   const trimmers = partings.flatMap(({ number, s, asked: { plies } }) => Array.from({ length: plies }, (_, k) => k).flatMap((k): Standing[] => [
     { name: `trimmer/${number}/low/${k + 1}`, at: { from: s.from - (k + 1) * t, to: s.from - k * t }, parting: null }, { name: `trimmer/${number}/high/${k + 1}`, at: { from: s.to + k * t, to: s.to + (k + 1) * t }, parting: null },
   ]))
