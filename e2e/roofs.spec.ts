@@ -78,11 +78,7 @@ test('the nest-box workshop is on the shelf, and its high wall is dragged', asyn
 })
 
 test('a new building gets two pitches, and the ridge is typed to its place', async ({ page }) => {
-  await newBuilding(page)
-  await page.getByRole('button', { name: 'Roof shape: gable' }).click()
-  await dialogReady(page)
-  await page.getByRole('button', { name: 'Gable, two pitches' }).click()
-  await expect(page.getByRole('dialog')).toHaveCount(0)
+  await newBuilding(page, 'Gable, two pitches')
   await expect(page.getByLabel('North pitch', { exact: true })).toHaveValue('9 in 12')
   await type(page, 'Peak from the south wall', '3\' 6')
   await expect(page.getByLabel('Peak from the south wall', { exact: true })).toHaveValue('3\' 6"')
@@ -98,10 +94,7 @@ test('a new building gets two pitches, and the ridge is typed to its place', asy
 })
 
 test('a new building gets a hip roof: its jacks are sawn on the skew, laid out with the square, and picked in 3D', async ({ page }) => {
-  await newBuilding(page)
-  await page.getByRole('button', { name: 'Roof shape: gable' }).click()
-  await dialogReady(page)
-  await page.getByRole('button', { name: 'Hip', exact: true }).click()
+  await newBuilding(page, 'Hip')
   await expect(page.getByRole('button', { name: 'Roof shape: hip' })).toBeVisible()
   await page.getByRole('button', { name: 'Plan', exact: true }).click()
   await page.locator('path.wood[data-member="roof/hip/south-west"]').first().click()
@@ -173,10 +166,7 @@ test('parts of a gabled roof: beam, soffit, ladder, barge boards and blocks, eac
 })
 
 test('a new building leans on a house: its ledger is typed, and the house\'s side has no wall', async ({ page }) => {
-  await newBuilding(page)
-  await page.getByRole('button', { name: 'Roof shape: gable' }).click()
-  await dialogReady(page)
-  await page.getByRole('button', { name: 'Lean-to, house on the north' }).click()
+  await newBuilding(page, 'Lean-to, house on the north')
   await expect(page.getByRole('button', { name: /^Roof shape: lean-to/ })).toBeVisible()
   await type(page, 'Height of the north wall', '10\'')
   await expect(page.getByLabel('Height of the north wall', { exact: true })).toHaveValue('10\' 0"')
@@ -222,10 +212,7 @@ test('a roof light, a flue and a stair are let into the ringing hut, moved and r
 })
 
 test('a new building gets a flat roof on firrings, whose blocks leave air over them', async ({ page }) => {
-  await newBuilding(page)
-  await page.getByRole('button', { name: 'Roof shape: gable' }).click()
-  await dialogReady(page)
-  await page.getByRole('button', { name: 'Flat, falls to the south' }).click()
+  await newBuilding(page, 'Flat, falls to the south')
   await expect(page.getByRole('button', { name: /^Roof shape: flat/ })).toBeVisible()
   await page.getByRole('button', { name: 'Parts' }).click()
   await dialogReady(page)
@@ -248,10 +235,7 @@ test('a new building gets a flat roof on firrings, whose blocks leave air over t
 })
 
 test('a new building gets a raised ridge: its strip is moved, and a strip too low is said with the remedy', async ({ page }) => {
-  await newBuilding(page)
-  await page.getByRole('button', { name: 'Roof shape: gable' }).click()
-  await dialogReady(page)
-  await page.getByRole('button', { name: 'Raised ridge, strip to the south' }).click()
+  await newBuilding(page, 'Raised ridge, strip to the south')
   await expect(page.getByRole('button', { name: /^Roof shape: raised ridge/ })).toBeVisible()
   await type(page, 'Strip from the south wall', '3\' 9')
   await expect(page.getByLabel('Strip from the south wall', { exact: true })).toHaveValue('3\' 9"')

@@ -1,12 +1,11 @@
 import { type Design, heightOf, lowSide } from '../../design'
 import { planeAt, vec } from '../../geometry'
-import type { Section } from '../../lumber'
 import { pitchAngle, radians } from '../../measure'
 import { level, squareBoard } from '../between'
 import type { Order } from '../member'
 import type { Problem } from '../problem'
-import { rafterPlaces } from './gable'
-import { partedOrders, partingsIn, roofHeaders, type Standing, standingIn } from './openings'
+import { partedOrders, roofHeaders, type Standing } from './openings'
+import { overEaveWalls, standingOn } from './rafter-places'
 import { outOf, standingAt } from './slope'
 import type { Eave, RoofDatum, RoofLumber, RoofShape, SlopeDatum } from './shape'
 
@@ -17,7 +16,7 @@ export const flat: RoofShape = {
     const problems = problemsOf(design, lumber, datum)
     if (problems.some(({ code }) => stops.has(code))) return { datum, problems, orders: [] }
     const low = datum.slopes[lowSide(design)]
-    const standing = standingOn(design, lumber.rafter)
+    const standing = standingOn(design, lumber.rafter, lowSide(design))
     const lies = { along: 'y' as const, depth: 'z' as const, from: -datum.slopes.south.tail.offset, to: datum.slopes.north.tail.offset }
     const z = low.height
     const joist = ({ name, at }: Standing): Order => squareBoard({ ...lies, id: `roof/${name}`, role: 'roof-joist', section: lumber.rafter, corner: vec(at.from, 0, z) })
@@ -27,17 +26,11 @@ export const flat: RoofShape = {
     }
     return { datum, problems, orders: [...partedOrders(standing, joist, low, lumber.rafter), ...partedOrders(standing, firring, low, lumber.rafter, 'firring'), ...roofHeaders(design, lumber, low)] }
   },
-  places: (design, rafter) => {
-    const along = rafterPlaces(design, rafter)
-    return { south: along, north: along }
-  },
+  places: overEaveWalls,
 }
 
 /** What leaves nothing to frame. */
 const stops: ReadonlySet<Problem['code']> = new Set(['flat-walls-uneven', 'spacing-too-tight', 'firring-shallow'])
-
-/** Where the joists lie, those beside and in openings among them. */
-const standingOn = (design: Design, rafter: Section): Standing[] => standingIn(rafterPlaces(design, rafter), partingsIn(design, lowSide(design), rafter), rafter)
 
 function datumOf(design: Design, { rafter }: RoofLumber): RoofDatum {
   const { footprint: { width, length }, walls, roof } = design
@@ -57,7 +50,7 @@ function datumOf(design: Design, { rafter }: RoofLumber): RoofDatum {
     return { side, angle, height, joistTop, lift: levelAt(side === 'south' ? 0 : width) - height, plateTop: level('z', height), wallOutside: wall, heel: wall, ridgeFace: null, tail: standingAt(outOf[side], (side === 'south' ? 0 : width) + reach(side)), roofTop, underside: level('z', height), run: width }
   }
   const slopes = { south: at('south'), north: at('north') }
-  const rafters = standingOn(design, rafter).map(each => each.at)
+  const rafters = standingOn(design, rafter, lowSide(design)).map(each => each.at)
   const eave = (each: SlopeDatum): Eave => ({ slope: each, rafters, whole: { from: 0, to: length }, reach: { from: 0, to: length }, corners: [], hip: null })
   return { angle, slopes, eaves: [eave(slopes.south), eave(slopes.north)], ridgeCentre: null, headEnd: null, strip: null, meet: way * Infinity, coverDrop: 0, highest: levelAt(way > 0 ? width + over : -over) }
 }

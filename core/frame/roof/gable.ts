@@ -2,11 +2,12 @@ import { type Design, heightAbovePlate, heightOf, meeting, type Meeting, peakRea
 import { pitchAngle, radians } from '../../measure'
 import type { Section } from '../../lumber'
 import { level, squareBoard } from '../between'
-import { onCentre, type Stretch, withLayout } from '../layout'
+import type { Stretch } from '../layout'
 import type { Order } from '../member'
 import type { Problem } from '../problem'
 import { dropOfCover, lookoutCuts } from './ends'
-import { pairsOf, partedOrders, partingsIn, roofHeaders, type Standing, standingIn } from './openings'
+import { pairsOf, partedOrders, roofHeaders, type Standing } from './openings'
+import { overEaveWalls, standingOn } from './rafter-places'
 import { rafterOn, tailed } from './rafter'
 import { beamOrders } from './ridge-beam'
 import { levelTailProblems, seatProblems } from './seat'
@@ -27,10 +28,7 @@ export const gable: RoofShape = {
     const held = beam ? beamOrders(design, lumber, beam, { centre: ridge.centre, bottom: ridge.top - lumber.ridge.depth, undersides: [datum.slopes.south.underside, datum.slopes.north.underside] }, all, [...ties.taken.map(each => each.s), ...overMiddle(ties.crossing, ridge.centre, lumber.post)]) : { orders: [ridgeOrder(design, lumber, ridge)], problems: [] }
     return { datum, problems: [...problems, ...ties.problems, ...held.problems], orders: [...held.orders, ...slopesOf.flatMap(side => rafterOrders(design, lumber, datum, side, standing[side])), ...ties.orders], taken: ties.taken, across: ties.crossing.map(each => each.x) }
   },
-  places: (design, rafter) => {
-    const along = rafterPlaces(design, rafter)
-    return { south: along, north: along }
-  },
+  places: overEaveWalls,
 }
 
 /** What leaves nothing to frame. */
@@ -100,17 +98,7 @@ function ridgeOrder({ footprint, roof }: Design, { ridge }: RoofLumber, { centre
 
 type Slope = 'south' | 'north'
 
-/** Where the rafters of a slope stand along the ridge: at both ends, and on centre from the west. */
-export function rafterPlaces({ footprint, roof }: Design, rafter: Section): Stretch[] {
-  const t = rafter.thickness
-  const ends = [{ from: 0, to: t }, { from: footprint.length - t, to: footprint.length }]
-  return withLayout(ends, onCentre(roof.spacing, footprint.length), t)
-}
-
 const slopesOf: readonly Slope[] = ['south', 'north']
-
-/** Where the rafters of a slope stand, those beside and in its openings among them. */
-const standingOn = (design: Design, rafter: Section, side: SlopeDatum['side']): Standing[] => standingIn(rafterPlaces(design, rafter), partingsIn(design, side, rafter), rafter)
 
 /** Stretches along the building of what crosses the middle under the ridge, where its posts would stand. */
 const overMiddle = (crossing: readonly { readonly x: Stretch, readonly y: Stretch }[], centre: number, { depth }: Section): Stretch[] =>

@@ -1,4 +1,4 @@
-export { rafterPlaces } from './gable'
+export { rafterPlaces } from './rafter-places'
 export { underBeam } from './ridge-beam'
 export type { Bearer } from './purlins'
 export { partedEaves, roomOn } from './openings'

@@ -1,13 +1,12 @@
 import { type Design, heightAbovePlate, heightOf, ledgerRise, limits, lowSide } from '../../design'
 import { scale } from '../../geometry'
-import type { Section } from '../../lumber'
 import { pitchAngle, radians } from '../../measure'
 import { squareBoard } from '../between'
 import type { Order } from '../member'
 import type { Problem } from '../problem'
 import { dropOfCover, lookoutCuts } from './ends'
-import { rafterPlaces } from './gable'
-import { partedOrders, partingsIn, roofHeaders, type Standing, standingIn } from './openings'
+import { partedOrders, roofHeaders, type Standing } from './openings'
+import { overEaveWalls, standingOn } from './rafter-places'
 import { rafterOn, tailed } from './rafter'
 import { levelTailProblems, seatProblems } from './seat'
 import { outOf, plumbCut, slopeDatum, standingAt } from './slope'
@@ -22,7 +21,7 @@ export const leanTo: RoofShape = {
     const low = datum.slopes[lowSide(design)]
     const { ridgeFace } = low
     const head = ridgeFace ? [plumbCut(ridgeFace)] : []
-    const standing = standingOn(design, lumber.rafter)
+    const standing = standingOn(design, lumber.rafter, lowSide(design))
     const lookouts = lookoutCuts(design, lumber, datum, 'slope')
     const whole = ({ name, at }: Standing, i: number): Order => rafterOn({
       id: `roof/${name}`, role: 'rafter', section: lumber.rafter, roofTop: low.roofTop, at, from: -(ridgeFace?.offset ?? 0), to: low.tail.offset,
@@ -30,17 +29,11 @@ export const leanTo: RoofShape = {
     })
     return { datum, problems, orders: [ledgerOrder(design, lumber, datum), ...partedOrders(standing, whole, low, lumber.rafter), ...roofHeaders(design, lumber, low)] }
   },
-  places: (design, rafter) => {
-    const along = rafterPlaces(design, rafter)
-    return { south: along, north: along }
-  },
+  places: overEaveWalls,
 }
 
 /** What leaves nothing to frame. */
 const stops: ReadonlySet<Problem['code']> = new Set(['rafter-no-length', 'ledger-out-of-reach', 'spacing-too-tight', 'seat-through-rafter'])
-
-/** Where the rafters stand, those beside and in openings among them. */
-const standingOn = (design: Design, rafter: Section): Standing[] => standingIn(rafterPlaces(design, rafter), partingsIn(design, lowSide(design), rafter), rafter)
 
 function datumOf(design: Design, lumber: RoofLumber): RoofDatum {
   const { rafter, ridge, plate } = lumber
@@ -60,7 +53,7 @@ function datumOf(design: Design, lumber: RoofLumber): RoofDatum {
   const north = house === 'north'
   return {
     angle, slopes: north ? { south: low, north: high } : { south: high, north: low },
-    eaves: [{ slope: low, rafters: standingOn(design, rafter).map(each => each.at), whole: { from: 0, to: length }, reach: { from: -roof.overhang.gable, to: length + roof.overhang.gable }, corners: [], hip: null }],
+    eaves: [{ slope: low, rafters: standingOn(design, rafter, lowSide(design)).map(each => each.at), whole: { from: 0, to: length }, reach: { from: -roof.overhang.gable, to: length + roof.overhang.gable }, corners: [], hip: null }],
     ridgeCentre: null, headEnd: { from: north ? run : 0, to: north ? width : ridge.thickness, bottom: highest - ridge.depth }, strip: null, meet: north ? width : 0, coverDrop: dropOfCover(design, lumber), highest,
   }
 }

@@ -6,8 +6,8 @@ import { rowOf, type Stretch } from '../layout'
 import type { Order } from '../member'
 import type { Problem } from '../problem'
 import { dropOfCover, lookoutCuts } from './ends'
-import { rafterPlaces } from './gable'
-import { partedOrders, partingsIn, roofHeaders, type Standing, standingIn } from './openings'
+import { partedOrders, roofHeaders, type Standing } from './openings'
+import { overEaveWalls, standingOn } from './rafter-places'
 import type { Bearer } from './purlins'
 import { overCuts, rafterOn, tailed } from './rafter'
 import { clear } from './ridge-beam'
@@ -24,15 +24,12 @@ export const raisedRidge: RoofShape = {
     const { datum, row } = raisedDatum(design, lumber)
     const problems = problemsOf(design, lumber, datum, row)
     if (problems.some(({ code }) => stops.has(code))) return { datum, problems, orders: [] }
-    const standing = { south: standingOn(design, lumber, 'south'), north: standingOn(design, lumber, 'north') }
+    const standing = { south: standingOn(design, lumber.rafter, 'south'), north: standingOn(design, lumber.rafter, 'north') }
     const all = [...standing.south, ...standing.north].map(each => each.at)
     const held = rowOrders(design, lumber, datum, row, bearers, all)
     return { datum, problems: [...problems, ...held.problems], orders: [...held.orders, ...(['south', 'north'] as const).flatMap(side => rafterOrders(design, lumber, datum, datum.slopes[side], standing[side]))] }
   },
-  places: (design, rafter) => {
-    const along = rafterPlaces(design, rafter)
-    return { south: along, north: along }
-  },
+  places: overEaveWalls,
 }
 
 /** What leaves nothing to frame. */
@@ -41,8 +38,6 @@ const stops: ReadonlySet<Problem['code']> = new Set(['strip-off-span', 'strip-to
 /** Lowest strip, and how far a post keeps off what crosses the building beside it, mm. */
 const LEAST = 100
 const CLEAR = 5
-
-const standingOn = (design: Design, { rafter }: RoofLumber, side: SlopeDatum['side']): Standing[] => standingIn(rafterPlaces(design, rafter), partingsIn(design, side, rafter), rafter)
 
 /** The row of posts across the building: where they, the header on them and the ledger at their face stand, and the levels of the ledger's top and of the header's lower edge; mm. */
 interface Row { readonly posts: Stretch, readonly header: Stretch, readonly ledger: Stretch, readonly top: number, readonly under: number }
@@ -71,7 +66,7 @@ function raisedDatum(design: Design, lumber: RoofLumber): { readonly datum: Roof
   const high: SlopeDatum = { ...slopeDatum({ ...common(upper), ridgeFace: null, run: runHigh }), over: { heel: standingAt(up, way * at + ridge.thickness), tail: standingAt(scale(up, -1), over - way * at), height: seat } }
   const slopes = upper === 'north' ? { south: low, north: high } : { south: high, north: low }
   const reach = { from: -roof.overhang.gable, to: length + roof.overhang.gable }
-  const eave = (slope: SlopeDatum): Eave => ({ slope, rafters: standingIn(rafterPlaces(design, rafter), partingsIn(design, slope.side, rafter), rafter).map(each => each.at), whole: { from: 0, to: length }, reach, corners: [], hip: null })
+  const eave = (slope: SlopeDatum): Eave => ({ slope, rafters: standingOn(design, rafter, slope.side).map(each => each.at), whole: { from: 0, to: length }, reach, corners: [], hip: null })
   const under = seat - ridge.depth
   const highest = meets(high.roofTop, vec(0, at - way * over, 0), vec(0, 0, 1)) ?? seat
   return {

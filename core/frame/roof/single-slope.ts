@@ -1,13 +1,12 @@
 import { type Design, hasMouth, heightAbovePlate, heightOf, limits, lowSide } from '../../design'
 import { planeAt, vec } from '../../geometry'
-import type { Section } from '../../lumber'
 import { radians } from '../../measure'
 import type { Order } from '../member'
 import type { Problem } from '../problem'
-import { rafterPlaces } from './gable'
 import { coverOn } from './cover'
 import { dropOfCover, lookoutCuts } from './ends'
-import { partedOrders, partingsIn, roofHeaders, type Standing, standingIn } from './openings'
+import { partedOrders, roofHeaders, type Standing } from './openings'
+import { overEaveWalls, standingOn } from './rafter-places'
 import { rafterOn, seatCuts, tailed } from './rafter'
 import { finishCuts } from './tails'
 import { seatProblems } from './seat'
@@ -26,7 +25,7 @@ export const singleSlope: RoofShape = {
     const { south, north } = datum.slopes
     const [high, low] = design.roof.high === 'north' ? [north, south] : [south, north]
     const top = [plumbCut(high.tail), ...seatCuts(design, high), ...finishCuts(high, lumber, coverOn(design, lumber, high.side))]
-    const standing = standingOn(design, lumber.rafter)
+    const standing = standingOn(design, lumber.rafter, lowSide(design))
     const lookouts = lookoutCuts(design, lumber, datum, 'slope')
     const whole = ({ name, at }: Standing, i: number): Order => rafterOn({
       id: `roof/${name}`, role: 'rafter', section: lumber.rafter, roofTop: low.roofTop, at, from: -high.tail.offset, to: low.tail.offset,
@@ -34,10 +33,7 @@ export const singleSlope: RoofShape = {
     })
     return { datum, problems, orders: [...partedOrders(standing, whole, low, lumber.rafter), ...roofHeaders(design, lumber, low)] }
   },
-  places: (design, rafter) => {
-    const along = rafterPlaces(design, rafter)
-    return { south: along, north: along }
-  },
+  places: overEaveWalls,
 }
 
 /** What leaves nothing to frame. */
@@ -68,13 +64,10 @@ function datumOf(design: Design, lumber: RoofLumber): RoofDatum {
     }
   }
   const slopes = { south: at('south', south), north: at('north', north) }
-  const rafters = standingOn(design, rafter).map(each => each.at)
+  const rafters = standingOn(design, rafter, lowSide(design)).map(each => each.at)
   const eave = (each: SlopeDatum): Eave => ({ slope: each, rafters, whole: { from: 0, to: length }, reach: { from: 0, to: length }, corners: [], hip: null })
   return { angle, slopes, eaves: [eave(slopes.south), eave(slopes.north)], ridgeCentre: null, headEnd: null, strip: null, meet: way * Infinity, coverDrop: dropOfCover(design, lumber), highest: low + lift + (width + over) * Math.tan(slope) }
 }
-
-/** Where the rafters stand, those beside and in openings among them. */
-const standingOn = (design: Design, rafter: Section): Standing[] => standingIn(rafterPlaces(design, rafter), partingsIn(design, lowSide(design), rafter), rafter)
 
 function problemsOf(design: Design, { rafter, plate }: RoofLumber, { angle, slopes }: RoofDatum): Problem[] {
   const { roof, footprint } = design

@@ -1,0 +1,21 @@
+import type { Design } from '../../design'
+import type { Section } from '../../lumber'
+import { onCentre, type Stretch, withLayout } from '../layout'
+import { partingsIn, type Standing, standingIn } from './openings'
+import type { RoofShape, SlopeDatum } from './shape'
+
+/** Where the rafters of a roof with gables stand along it: at both ends, and on centre from the west. */
+export function rafterPlaces({ footprint, roof }: Design, rafter: Section): Stretch[] {
+  const t = rafter.thickness
+  const ends = [{ from: 0, to: t }, { from: footprint.length - t, to: footprint.length }]
+  return withLayout(ends, onCentre(roof.spacing, footprint.length), t)
+}
+
+/** Where those of one slope stand, those beside and in its openings among them. */
+export const standingOn = (design: Design, rafter: Section, side: SlopeDatum['side']): Standing[] => standingIn(rafterPlaces(design, rafter), partingsIn(design, side, rafter), rafter)
+
+/** Rafters over both eave walls. */
+export const overEaveWalls: RoofShape['places'] = (design, rafter) => {
+  const along = rafterPlaces(design, rafter)
+  return { south: along, north: along }
+}
