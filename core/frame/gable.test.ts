@@ -133,6 +133,7 @@ describe('rafters and ridge in their places', () => {
     ['a ridge under the plate', { pitch: { rise: 1, run: 12 }, ridge: '2x12' }, {}, {}, 'ridge-into-wall'],
     ['a rafter that floats over the plate', { seat: { rule: 'height-above-plate', height: 400 } }, {}, {}, 'rafter-off-plate'],
     ['a seat that takes the whole rafter', { pitch: { rise: 24, run: 12 }, rafter: '2x4' }, {}, { stud: '2x6' }, 'seat-through-rafter'],
+    ['a seat cut that runs along the whole rafter', { pitch: { rise: 2.5, run: 12 }, rafter: '2x8', ridge: '2x4', seat: { rule: 'height-above-plate', height: 63.12 }, overhang: { eave: 0, gable: 0 } }, { width: 1200 }, {}, 'seat-through-rafter'],
     ['a level cut that runs out of the tail', { seat: { rule: 'none' }, overhang: { eave: 900, gable: 0 } }, {}, {}, 'tail-lost'],
     ['tails below the deck', { pitch: { rise: 24, run: 12 }, overhang: { eave: 900, gable: 0 } }, {}, { height: 800 }, 'tail-below-deck'],
     ['rafters that touch', { spacing: 60 as number }, {}, {}, 'spacing-too-tight'],

@@ -65,7 +65,7 @@ function gableProblems(design: Design, { rafter, ridge, plate }: RoofLumber, dat
   const into = high - (datum.highest - ridge.depth)
   if (into > 1e-6) problems.push({ code: 'ridge-into-wall', path: 'roof.ridge', by: into })
   // the same seat on both slopes: one that is wrong is said once
-  const seats = [south, north].map(slope => seatProblems(slope.lift, rafter.depth / Math.cos(radians(slope.angle))))
+  const seats = [south, north].map(slope => seatProblems(slope, rafter.depth))
   problems.push(...seats.find(each => each.length) ?? [])
   return [...problems, ...levelTailProblems(design, [south, north])]
 }

@@ -123,7 +123,6 @@ function hipPlane(design: Design, corner: Corner, side: SideName, off: number): 
 function hipProblems(design: Design, lumber: RoofLumber, { slopes: { south }, highest, angle }: RoofDatum): Problem[] {
   const { footprint: { length, width }, roof, walls } = design
   const { rafter, ridge, plate, hip: section } = lumber
-  const plumb = rafter.depth / Math.cos(radians(angle))
   const problems: Problem[] = []
   const leastWidth = 2 * (plate.depth + Math.max(ridge.thickness, rafter.thickness) / 2 + 10)
   if (width < leastWidth) problems.push({ code: 'rafter-no-length', path: 'footprint.width', least: leastWidth })
@@ -133,7 +132,7 @@ function hipProblems(design: Design, lumber: RoofLumber, { slopes: { south }, hi
   if (uneven) problems.push({ code: 'hip-walls-uneven', path: `walls.sides.${walls.sides[uneven].height === null ? 'south' : uneven}.height`, side: uneven, height: south.height })
   if (roof.spacing < 2 * rafter.thickness) problems.push({ code: 'spacing-too-tight', path: 'roof.spacing', least: 2 * rafter.thickness })
   if (!hasMouth(roof.seat)) return [...problems, { code: 'seat-wants-mouth', path: 'roof.seat.rule' }]
-  problems.push(...seatProblems(south.lift, plumb))
+  problems.push(...seatProblems(south, rafter.depth))
   const into = south.height - (highest - ridge.depth)
   if (into > 1e-6 && !isSquare(design)) problems.push({ code: 'ridge-into-wall', path: 'roof.ridge', by: into })
   const off = south.lift - dropOf(design, lumber, angle) - section.depth / Math.cos(radians(hipAngle(angle)))

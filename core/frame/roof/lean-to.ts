@@ -70,7 +70,7 @@ function problemsOf(design: Design, { rafter, ridge, plate }: RoofLumber, { slop
   if (asked !== null && rise && Math.abs(asked - highest) > 0.01) problems.push({ code: 'ledger-out-of-reach', path: `walls.sides.${roof.high}.height`, least: rise.top(limits.roofAngle.min), most: rise.top(limits.roofAngle.max) })
   if (roof.spacing < 2 * rafter.thickness) problems.push({ code: 'spacing-too-tight', path: 'roof.spacing', least: 2 * rafter.thickness })
   if (highest - ridge.depth < 0) problems.push({ code: 'ledger-below-deck', path: 'roof.ridge', by: ridge.depth - highest })
-  return [...problems, ...seatProblems(low.lift, rafter.depth / Math.cos(radians(low.angle))), ...levelTailProblems(design, [low])]
+  return [...problems, ...seatProblems(low, rafter.depth), ...levelTailProblems(design, [low])]
 }
 
 /** The ledger on the house, its top level with the rafters' upper edges at its face. */

@@ -99,7 +99,7 @@ function problemsOf(design: Design, { rafter, ridge, ply, plate, post }: RoofLum
   if (!hasMouth(roof.seat)) return [...problems, { code: 'seat-wants-mouth', path: 'roof.seat.rule' }]
   const into = Math.max(walls.height, heightOf(walls, 'east'), heightOf(walls, 'west')) - (top - ridge.depth)
   if (into > 1e-6) problems.push({ code: 'ridge-into-wall', path: 'roof.ridge', by: into })
-  const seats = [slopes.south, slopes.north].map(slope => seatProblems(slope.lift, rafter.depth / Math.cos(radians(slope.angle))))
+  const seats = [slopes.south, slopes.north].map(slope => seatProblems(slope, rafter.depth))
   return [...problems, ...seats.find(each => each.length) ?? []]
 }
 

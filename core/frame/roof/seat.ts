@@ -6,11 +6,16 @@ import type { SlopeDatum } from './shape'
 /** mm of rafter that must be left, plumb, over the heel. */
 const LEAST_OVER_PLATE = 5
 
-/** Why a rafter can't stand at a height above plate: off the plate, or cut through. `plumb` its depth up the plumb line; mm. */
-export const seatProblems = (lift: number, plumb: number): Problem[] => [
-  ...(lift > plumb + 1e-6 ? [{ code: 'rafter-off-plate', path: 'roof.seat.height', most: plumb } as const] : []),
-  ...(lift < LEAST_OVER_PLATE ? [{ code: 'seat-through-rafter', path: 'roof.seat.height', least: LEAST_OVER_PLATE } as const] : []),
-]
+/** Why rafters of a depth (mm) can't stand at a slope's height above plate: off the plate, or cut through, up from the plate or all along to their upper end. */
+export function seatProblems({ lift, angle, run, wallOutside, ridgeFace }: SlopeDatum, depth: number): Problem[] {
+  const plumb = depth / Math.cos(radians(angle))
+  const room = ridgeFace ? ridgeFace.offset + wallOutside.offset : run
+  const least = Math.max(LEAST_OVER_PLATE, Math.min(plumb, plumb - (room - 1) * Math.tan(radians(angle))))
+  return [
+    ...(lift > plumb + 1e-6 ? [{ code: 'rafter-off-plate', path: 'roof.seat.height', most: plumb } as const] : []),
+    ...(lift < least ? [{ code: 'seat-through-rafter', path: 'roof.seat.height', least } as const] : []),
+  ]
+}
 
 /** Tails that a level cut along the bottom leaves nothing of: they run out before the overhang ends. */
 export function levelTailProblems({ roof }: Design, slopes: readonly SlopeDatum[]): Problem[] {

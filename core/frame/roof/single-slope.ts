@@ -82,5 +82,5 @@ function problemsOf(design: Design, { rafter, plate }: RoofLumber, { angle, slop
   if (angle > max + 1e-6) problems.push({ code: 'slope-steep', path: `walls.sides.${roof.high}.height`, side: roof.high, most: highAt(max) })
   if (roof.spacing < 2 * rafter.thickness) problems.push({ code: 'spacing-too-tight', path: 'roof.spacing', least: 2 * rafter.thickness })
   if (!hasMouth(roof.seat)) return [...problems, { code: 'seat-wants-mouth', path: 'roof.seat.rule' }]
-  return [...problems, ...seatProblems(slopes[low].lift, rafter.depth / Math.cos(radians(angle)))]
+  return [...problems, ...seatProblems(slopes[low], rafter.depth)]
 }
