@@ -13,8 +13,28 @@ export function likeness(a: CutBoard, b: CutBoard): Likeness {
     && Math.abs(a.blank.thickness - b.blank.thickness) < SAME_CUT && Math.abs(a.volume - b.volume) <= SAME_CUT * a.blank.depth * a.blank.thickness
   if (!sameSize || a.faces.length !== b.faces.length) return 'different'
   const { turned, mirrored } = turns(b)
-  if (turned.some(turn => matches(a, b, turn))) return 'same'
-  return mirrored.some(turn => matches(a, b, turn)) ? 'mirrored' : 'different'
+  const [middleA, middleB] = [middleOf(a), middleOf(b)]
+  const from = vec(middleA.x - a.start, middleA.y, middleA.z)
+  // a turn moves the mean of all corners as it moves them: most turns need no closer look
+  const fits = (turn: Turn): boolean => near(from, turn(middleB), 2 * SAME_CUT) && matches(a, b, turn)
+  if (turned.some(fits)) return 'same'
+  return mirrored.some(fits) ? 'mirrored' : 'different'
+}
+
+/** The mean of the corners of all faces, each as often as it has faces. */
+function middleOf({ faces }: CutBoard): Vec3 {
+  let [x, y, z, count] = [0, 0, 0, 0]
+  for (const { loops } of faces) {
+    for (const loop of loops) {
+      for (const p of loop) {
+        x += p.x
+        y += p.y
+        z += p.z
+      }
+      count += loop.length
+    }
+  }
+  return vec(x / count, y / count, z / count)
 }
 
 /** The ways a board of its section can be put on the bench, and their mirror images. A square section can also be given quarter turns. */
@@ -54,4 +74,4 @@ function matches(a: CutBoard, b: CutBoard, turn: Turn): boolean {
   })
 }
 
-const near = (p: Vec3, q: Vec3): boolean => Math.abs(p.x - q.x) < SAME_CUT && Math.abs(p.y - q.y) < SAME_CUT && Math.abs(p.z - q.z) < SAME_CUT
+const near = (p: Vec3, q: Vec3, within = SAME_CUT): boolean => Math.abs(p.x - q.x) < within && Math.abs(p.y - q.y) < within && Math.abs(p.z - q.z) < within

@@ -1,7 +1,7 @@
 import { isHouse, sideNames } from '../design'
 import { isLapped } from '../frame'
 import { INCH } from '../measure'
-import { liftingOf, type Plan, stackingOf } from '../plan'
+import { type Plan, stackingOf, tiltingOf } from '../plan'
 import type { Caution } from './caution'
 
 /** Customary limits of walls. */
@@ -51,7 +51,7 @@ function looseEdges(plan: Plan): Caution[] {
 
 function tilting(plan: Plan): Caution[] {
   return sideNames.flatMap((wall): Caution[] => {
-    const { needs, room } = liftingOf(plan, wall)
+    const { needs, room } = tiltingOf(plan, wall)
     return needs > room + 1e-6 ? [{ code: 'wall-no-room', members: membersOf(plan, wall), numbers: { needs, room }, names: { wall } }] : []
   })
 }

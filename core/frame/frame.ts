@@ -41,6 +41,7 @@ export interface Frame {
 
 /** Frames a valid design; `memory` may know a frame before. Throws RangeError where a section's name is not known: `readDesign` has refused that before. */
 export function frame(asked: Design, memory: Memory = newMemory()): Frame {
+  memory.turn()
   const { walls: wanted, roof: wantedRoof } = asked
   const worked = memory.last('settled', [wanted, wantedRoof, asked.footprint, asked.lumber], () => settled(asked))
   const design: Design = { ...asked, walls: worked.walls, roof: worked.roof }

@@ -1,7 +1,8 @@
 import type { BoardFault, Cut, CutBoard, CutName, CutResult } from '../board'
-import { type Placement, type Plane, planeToBoard } from '../geometry'
+import { type Placement, type Plane, planeToBoard, toBuilding, type Vec3 } from '../geometry'
 import type { Section } from '../lumber'
-import type { Memory } from './memory'
+import type { Stretch } from './layout'
+import type { Cutter, Memory } from './memory'
 
 export type Role =
   | 'rafter' | 'cripple-rafter' | 'roof-header' | 'stair-header' | 'ledger' | 'roof-joist' | 'firring' | 'wedge' | 'upper-header' | 'purlin' | 'purlin-brace' | 'hip' | 'jack-rafter' | 'fly-rafter' | 'rung' | 'lookout' | 'barge' | 'roof-block' | 'finish-board' | 'soffit-ledger' | 'soffit-joist' | 'ceiling-joist' | 'ridge' | 'ridge-beam' | 'ridge-post' | 'rafter-tie' | 'collar-tie' | 'sub-fascia' | 'fascia' | 'bottom-plate' | 'top-plate' | 'stud'
@@ -44,17 +45,46 @@ export function cutOrders(orders: readonly Order[], { cut, of }: Memory): { memb
   const members: Member[] = []
   const refused: Refused[] = []
   for (const order of orders) {
-    const made = (cuts: readonly BuildingCut[]): CutResult => cut({ length: order.blankLength, depth: order.section.depth, thickness: order.section.thickness }, cuts.map(each => toBoardCut(order.placement, each)))
-    const result = of('board', order, () => made(order.cuts))
-    const { sawn } = order
-    const before = sawn ? of('sawn', order, () => made(sawn)) : null
-    if (result.ok) members.push({ id: order.id, role: order.role, section: order.section, placement: order.placement, board: result.board, ...(before?.ok ? { sawn: before.board } : {}) })
-    else refused.push({ id: order.id, fault: result.fault })
+    const made = of('member', order, () => memberOf(order, cut))
+    if ('fault' in made) refused.push(made)
+    else members.push(made)
   }
   return { members, refused }
+}
+
+function memberOf({ id, role, section, placement, blankLength, cuts, sawn }: Order, cut: Cutter): Member | Refused {
+  const blank = { length: blankLength, depth: section.depth, thickness: section.thickness }
+  const made = (asked: readonly BuildingCut[]): CutResult => cut(blank, asked.map(each => toBoardCut(placement, each)))
+  const result = made(cuts)
+  if (!result.ok) return { id, fault: result.fault }
+  const before = sawn ? made(sawn) : null
+  return before?.ok ? { id, role, section, placement, board: result.board, sawn: before.board } : { id, role, section, placement, board: result.board }
 }
 
 function toBoardCut(at: Placement, cut: BuildingCut): Cut {
   if (cut.kind === 'end') return { kind: 'end', name: cut.name, plane: planeToBoard(at, cut.plane) }
   return { kind: 'notch', name: cut.name, sides: cut.sides.map(side => ({ name: side.name, plane: planeToBoard(at, side.plane) })) }
+}
+
+/** How far a member reaches along each axis of the building, mm. */
+export type Reach = Readonly<Record<keyof Vec3, Stretch>>
+
+const reaches = new WeakMap<Member, Reach>()
+
+/** Read off its faces, once for each member. */
+export function reachOf(member: Member): Reach {
+  const known = reaches.get(member)
+  if (known) return known
+  const corners = member.board.faces.flatMap(face => face.loops.flat()).map(p => toBuilding(member.placement, p))
+  const along = (axis: keyof Vec3): Stretch => {
+    let [from, to] = [Infinity, -Infinity]
+    for (const corner of corners) {
+      from = Math.min(from, corner[axis])
+      to = Math.max(to, corner[axis])
+    }
+    return { from, to }
+  }
+  const reach = { x: along('x'), y: along('y'), z: along('z') }
+  reaches.set(member, reach)
+  return reach
 }

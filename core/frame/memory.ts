@@ -7,6 +7,8 @@ export type Cutter = (blank: Blank, cuts: readonly Cut[]) => CutResult
  * What is known from the frame before, so that an edit frames and cuts anew only what it changes. It only ever saves work: a frame with a memory is the frame without one.
  */
 export interface Memory {
+  /** Told as a frame begins: what the frame before it did not ask for is forgotten. */
+  readonly turn: () => void
   /** Cuts boards asked for alike once. */
   readonly cut: Cutter
   /** What is made of one thing alone, under a name: an order's board, a board's reading. */
@@ -15,29 +17,21 @@ export interface Memory {
   readonly last: <T>(name: string, from: readonly unknown[], make: () => T) => T
 }
 
-/** A new memory that knows the last `most` boards. */
-export function newMemory(most = 6000): Memory {
-  const boards = new Map<string, CutResult>()
-  const ofs = new Map<string, WeakMap<object, unknown>>()
+/** A new memory, of this frame and the one before. */
+export function newMemory(): Memory {
+  const boards = turning<string, CutResult>()
+  const ofs = new Map<string, Turning<object, unknown>>()
   const lasts = new Map<string, { readonly from: readonly unknown[], readonly result: unknown }>()
-  const cut: Cutter = (blank, cuts) => {
-    const key = cutKey(blank, cuts)
-    const found = boards.get(key)
-    if (found) return found
-    const result = cutBoard(blank, cuts)
-    boards.set(key, result)
-    if (boards.size > most) boards.delete(boards.keys().next().value as string)
-    return result
-  }
   return {
-    cut,
+    turn: () => {
+      boards.turn()
+      for (const each of ofs.values()) each.turn()
+    },
+    cut: (blank, cuts) => boards.get(cutKey(blank, cuts), () => cutBoard(blank, cuts)),
     of: <T>(name: string, from: object, make: () => T): T => {
-      const known = ofs.get(name) ?? new WeakMap<object, unknown>()
+      const known = ofs.get(name) ?? turning<object, unknown>()
       ofs.set(name, known)
-      if (known.has(from)) return known.get(from) as T
-      const result = make()
-      known.set(from, result)
-      return result
+      return known.get(from, make) as T
     },
     last: <T>(name: string, from: readonly unknown[], make: () => T): T => {
       const known = lasts.get(name)
@@ -45,6 +39,27 @@ export function newMemory(most = 6000): Memory {
       const result = make()
       lasts.set(name, { from, result })
       return result
+    },
+  }
+}
+
+interface Turning<K, V> { readonly turn: () => void, readonly get: (key: K, make: () => V) => V }
+
+/** Values by what they are made of; those that are not asked for between two turns are let go. Weak maps would do, but are slow to sweep with thousands of boards. */
+function turning<K, V>(): Turning<K, V> {
+  let now = new Map<K, V>()
+  let before = new Map<K, V>()
+  return {
+    turn: () => {
+      before = now
+      now = new Map()
+    },
+    get: (key, make) => {
+      const known = now.get(key)
+      if (known !== undefined) return known
+      const value = before.get(key) ?? make()
+      now.set(key, value)
+      return value
     },
   }
 }

@@ -2,7 +2,7 @@ export { backingOf, commonDifference, readHip, readJack, type SkewReading } from
 export { type Card, cardOf, type Figure, type FigureName, type SawCut } from './card'
 export { letters, type Piece, piecesOf, shapeText } from './piece'
 export { plan, type Plan, type Totals } from './plan'
-export { diagonalsOf, LIFT, type Lifting, liftingOf, wallOrder } from './lifting'
+export { diagonalsOf, LIFT, type Lifting, liftingOf, tiltingOf, wallOrder } from './lifting'
 export { bags, BARROW, BUCKET, type Loose, type LooseCode, looseOf } from './loose'
 export { type MarkedPair, type PairMark, platePair, type RakeStrip, rakeStrips, rimPair, stretchOf } from './marked-pair'
 export { raising, type RaisingName, type RaisingStep } from './raising'

@@ -7,11 +7,14 @@ import { weightOf } from './weight'
 /** kg that one person is asked to lift: the load constant of the revised NIOSH lifting equation, 51 lb (from memory). */
 export const LIFT = 23
 
+/** Which wall it is in the order of raising; and, mm, how far it reaches over the deck as it lies, and how much deck is free when its turn comes. */
+export interface Tilting { readonly turn: number, readonly needs: number, readonly room: number }
+
 /**
  * A wall as it is tilted up: what lies on the deck (its frame, diagonals and the sheets nailed on before, without a plate that is lapped over others), kg; how many lift its top edge, which
- * takes half of it, two at least; which wall it is in the order of raising; and, mm, how far it reaches over the deck as it lies, and how much deck is free when its turn comes.
+ * takes half of it, two at least.
  */
-export interface Lifting { readonly weight: number, readonly people: number, readonly turn: number, readonly needs: number, readonly room: number }
+export interface Lifting extends Tilting { readonly weight: number, readonly people: number }
 
 /** The walls in the order they are raised: those that run through first. */
 export const wallOrder = ({ frame }: Pick<Plan, 'frame'>): readonly Wall[] => {
@@ -25,14 +28,17 @@ export function liftingOf(plan: Plan, name: WallName): Lifting {
   const late = design.walls.sheathing?.top === 'round-tails'
   const lying = frame.members.filter(({ id, role }) => id.startsWith(`walls/${name}/`) && !id.includes('/gable/') && role !== 'slat' && !nailedOnLater(plan, name, id) && !(late && role === 'wall-sheet'))
   const weight = lying.reduce((sum, { section, board }) => sum + weightOf(section, board.volume, density), 0)
+  return { ...tiltingOf(plan, name), weight, people: Math.max(2, Math.ceil(weight / 2 / LIFT - 1e-9)) }
+}
+
+export function tiltingOf(plan: Plan, name: WallName): Tilting {
+  const { frame, design } = plan
   const order = wallOrder(plan)
   const turn = order.findIndex(wall => wall.name === name)
   const wall = order[turn]
   const across = wall?.along === 'x' ? design.footprint.width : design.footprint.length
-  const room = roomFor(wall, order.slice(0, turn), across, frame.lumber.plate.depth)
   const { z } = lyingBox(plan, name)
-  const needs = z.to - z.from
-  return { weight, people: Math.max(2, Math.ceil(weight / 2 / LIFT - 1e-9)), turn: turn + 1, needs, room }
+  return { turn: turn + 1, needs: z.to - z.from, room: roomFor(wall, order.slice(0, turn), across, frame.lumber.plate.depth) }
 }
 
 /** Deck that is free on one side of a wall's line, between the walls of its own way that stand already, mm. */

@@ -1,5 +1,5 @@
 import { standsOnDeck } from '../design'
-import type { Bay, Frame, Member, Stretch, WallName } from '../frame'
+import { type Bay, type Frame, type Member, reachOf, type Stretch, type WallName } from '../frame'
 import { toBuilding, type Vec3 } from '../geometry'
 
 /** A member as it is marked on two boards laid side by side: its near and far side, running from their layout end, mm. */
@@ -30,10 +30,7 @@ export interface MarkedPair {
 export interface RakeStrip extends MarkedPair { readonly side: 'south' | 'north' }
 
 /** The stretch a member takes along an axis of the building, mm. */
-export function stretchOf(member: Member, axis: keyof Vec3): { from: number, to: number } {
-  const levels = member.board.faces.flatMap(face => face.loops.flat()).map(p => toBuilding(member.placement, p)[axis])
-  return { from: Math.min(...levels), to: Math.max(...levels) }
-}
+export const stretchOf = (member: Member, axis: keyof Vec3): Stretch => reachOf(member)[axis]
 
 /** Letters of what stands between a wall's plates. */
 const upright: Partial<Record<Member['role'], PairMark['letter']>> = { stud: 'X', king: 'K', jack: 'J', cripple: 'C', 'wall-post': 'P' }

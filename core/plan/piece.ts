@@ -36,14 +36,18 @@ interface Group { readonly role: Role, readonly section: Section, readonly board
 
 /** Groups a frame's members into pieces: by section, deepest first, then longest first. `stock` in mm, shortest first. */
 export function piecesOf(frame: Frame, stock: readonly number[], memory: Memory = newMemory()): Piece[] {
-  const groups = merge(byShape(frame.members)).sort(inOrder)
+  const { groups, mirrored } = merge(byShape(frame.members))
   const numbers = new Map<Role, number>()
   const pieces: Piece[] = []
-  for (const group of groups) {
+  const marks = new Map<Group, string>()
+  for (const group of groups.sort(inOrder)) {
     const number = (numbers.get(group.role) ?? 0) + 1
     numbers.set(group.role, number)
-    const like = pieces.find(other => other.role === group.role && other.section.name === group.section.name && likeness(other.board, group.board) === 'mirrored')
-    pieces.push(pieceOf(group, `${letters[group.role]}${number}`, like?.mark ?? null, stock, memory))
+    const mark = `${letters[group.role]}${number}`
+    // of a pair, the one that comes first in the list has no mark to point to yet
+    const like = mirrored.get(group)?.find(other => marks.has(other))
+    marks.set(group, mark)
+    pieces.push(pieceOf(group, mark, like ? marks.get(like) ?? null : null, stock, memory))
   }
   return pieces
 }
@@ -81,14 +85,28 @@ function byShape(members: readonly Member[]): Group[] {
   return [...groups.values()].flat()
 }
 
-function merge(groups: readonly Group[]): Group[] {
-  const out: Group[] = []
-  for (const group of groups) {
-    const same = out.find(other => other.role === group.role && other.section.name === group.section.name && likeness(other.board, group.board) === 'same')
-    if (same) same.members.push(...group.members)
-    else out.push(group)
+/** Groups of one shape put together; those left, and of each the ones that are its mirror image. */
+function merge(all: readonly Group[]): { readonly groups: Group[], readonly mirrored: ReadonlyMap<Group, readonly Group[]> } {
+  const kinds = new Map<string, Group[]>()
+  const mirrored = new Map<Group, Group[]>()
+  for (const group of all) {
+    const kind = `${group.role} ${group.section.name}`
+    const others = kinds.get(kind) ?? []
+    kinds.set(kind, others)
+    const like = others.map(other => ({ other, is: likeness(other.board, group.board) }))
+    const same = like.find(({ is }) => is === 'same')
+    if (same) {
+      same.other.members.push(...group.members)
+      continue
+    }
+    for (const { other, is } of like) {
+      if (is !== 'mirrored') continue
+      mirrored.set(group, [...mirrored.get(group) ?? [], other])
+      mirrored.set(other, [...mirrored.get(other) ?? [], group])
+    }
+    others.push(group)
   }
-  return out
+  return { groups: [...kinds.values()].flat(), mirrored }
 }
 
 function inOrder(a: Group, b: Group): number {

@@ -40,8 +40,8 @@ export function finishWalls(ask: FinishAsk, framed: readonly FramedWall[]): Fini
   const braces: Record<SideName, number> = { south: 0, east: 0, north: 0, west: 0 }
   const orders = framed.flatMap((each) => {
     const { name } = each.wall
-    const own = (): readonly Order[] => ask.memory.last(`boards/${name}`, [each.boards], () => each.boards.map(board => wallOrder(each.wall, board)))
-    if (!isSide(name)) return own()
+    const orderOf = (board: WallBoard): Order => ask.memory.of('order', board, () => wallOrder(each.wall, board))
+    if (!isSide(name)) return each.boards.map(orderOf)
     const gable = gableOf(ask, each)
     const { build, cover } = ask.design.walls.sides[name]
     const toCover: CoverAsk = { ...ask, sheathing: ask.design.walls.sheathing ?? { ...usualSheathing.imperial, thickness: ask.slat.thickness }, framed: each, drop: ask.drop(name), gable, eave: eaveOf(ask, name) }
@@ -55,9 +55,7 @@ export function finishWalls(ask: FinishAsk, framed: readonly FramedWall[]): Fini
     loose[name] = covered.loose
     braces[name] = braced.orders.length
     const above: readonly WallBoard[] = [...gable?.studs ?? [], ...covered.blocks.filter(inGable)]
-    // a wall that nothing is let into keeps its orders
-    const standing = bracing === 'let-in' && build === 'studs' ? [...braced.boards, ...above].map(board => wallOrder(each.wall, board)) : [...own(), ...[...blocks, ...above].map(board => wallOrder(each.wall, board))]
-    return [...standing, ...each.slanted, ...braced.plates.map(plate => plate.order), ...braced.orders, ...covered.sheets, ...slats]
+    return [...[...braced.boards, ...above].map(orderOf), ...each.slanted, ...braced.plates.map(plate => plate.order), ...braced.orders, ...covered.sheets, ...slats]
   })
   return { orders, loose, braces }
 }
