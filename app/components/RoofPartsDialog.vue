@@ -115,9 +115,9 @@ const counts = (most: number) => Array.from({ length: most + 1 }, (_, i) => ({ v
         <ChoiceField v-if="roof.ends.hold === 'lookouts'" v-model="lookout" label="Lookouts" :options="sections" />
         <ChoiceField v-model="barge" label="Barge boards" :options="boards" />
       </template>
-      <template v-if="!hipped && !isFlat">
+      <template v-if="!isFlat">
         <h3>Purlins</h3>
-        <p class="quiet">Under the rafters halfway up, on braces down to a partition along the building.</p>
+        <p class="quiet">Under the {{ hipped ? 'common rafters' : 'rafters' }} halfway up, on braces down to a partition along the building.</p>
         <ChoiceField v-model="purlin" label="Purlins" :options="boards" />
         <template v-if="roof.purlins">
           <ChoiceField v-model="strut" label="Braces" :options="sections" />

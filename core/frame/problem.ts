@@ -45,6 +45,8 @@ export type Problem =
   | { readonly code: 'purlin-unborne', readonly path: 'roof.purlins' }
   | { readonly code: 'purlin-too-low', readonly path: 'roof.purlins', readonly side: SideName, readonly by: number }
   | { readonly code: 'purlin-brace-blocked', readonly path: 'roof.purlins', readonly side: SideName }
+  | { readonly code: 'purlin-no-reach', readonly path: 'roof.purlins' }
+  | { readonly code: 'purlin-meets-opening', readonly path: 'roof.purlins', readonly side: SideName, readonly number: number }
   | { readonly code: 'purlin-meets-tie', readonly path: 'roof.purlins', readonly side: SideName }
   | { readonly code: 'purlin-brace-flat', readonly path: 'roof.purlins', readonly side: SideName, readonly angle: number, readonly least: number, readonly most: number }
   | { readonly code: 'gable-over-eaves', readonly path: `walls.sides.${SideName}.height`, readonly side: SideName, readonly most: number }

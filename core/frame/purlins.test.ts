@@ -52,6 +52,8 @@ describe('purlins and their braces, worked by hand', () => {
     ['no partition', shed({}, null), ['purlin-unborne'], 0],
     ['a partition too far south for the north one', shed({}, 30), ['purlin-brace-flat'], 1],
     ['ties at its height', shed({ ties: { ...base.roof.ties, collar: { ...usualTies.imperial.collar, height: 30 * INCH } } }), ['purlin-meets-tie', 'purlin-meets-tie'], 0],
+    ['a roof light in its way', shed({ openings: [{ kind: 'light', slope: 'south', at: 72 * INCH, up: 30 * INCH, width: 22 * INCH, length: 24 * INCH, plies: 1 }] }), ['purlin-meets-opening'], 1],
+    ['a hip over a square, with a common a side', shed({ shape: 'hip' }), ['purlin-no-reach'], 0],
     ['a purlin that hangs below the plates', shed({ pitch: { rise: 2, run: 12 } }), ['purlin-too-low', 'purlin-too-low'], 0],
   ])('%s: what can\'t be is said and left out', (_, design, codes, left) => {
     const made = frame(design)
@@ -71,6 +73,16 @@ describe('purlins and their braces, worked by hand', () => {
     const made = frame(shed({ shape: 'single-slope', pitch: { rise: 6, run: 12 } }))
     expect(made.problems).toEqual([])
     expect(made.members.filter(member => member.role === 'purlin').map(member => member.id)).toEqual(['roof/slope/purlin'])
+    expect(clashes(made.members)).toEqual([])
+  })
+
+  // 18 ft by 12 ft: a hip's first and last commons have their middles 72 in from the ends
+  test('under a hip roof purlins lie under the commons, on braces at both their ends', () => {
+    const long = shed({ shape: 'hip' })
+    const made = frame({ ...long, footprint: { ...long.footprint, length: 216 * INCH } })
+    expect(made.problems).toEqual([])
+    expect(made.members.filter(member => member.role === 'purlin').map(member => reach(member, 'x'))).toEqual([[71.25, 144.75], [71.25, 144.75]])
+    expect(made.members.filter(member => member.id.startsWith('roof/south/purlin-brace/')).map(member => reach(member, 'x')[0])).toEqual([71.25, 107.25, 143.25])
     expect(clashes(made.members)).toEqual([])
   })
 

@@ -52,6 +52,8 @@ export function sayProblem(problem: Problem, units: Units): string {
     case 'purlin-too-low': return `The ${problem.side} slope's purlin would hang ${mm(problem.by)} below the partitions' tops. Use a shallower purlin, a steeper roof, or leave it out.`
     case 'purlin-brace-blocked': return `Braces of the ${problem.side} slope's purlin would run into the ledger or header along the building. Put a partition nearer the purlin, or leave it out.`
     case 'purlin-meets-tie': return `Ties or ceiling joists cross the ${problem.side} slope at its purlin's height. Move them, or leave the purlin out.`
+    case 'purlin-meets-opening': return `The ${problem.side} slope's purlin, halfway up, would cross opening ${problem.number}. Move the opening up or down, or leave the purlins out.`
+    case 'purlin-no-reach': return 'A purlin lies under the common rafters, and this roof has hardly any beside each other. Make the building longer, or leave the purlins out.'
     case 'purlin-brace-flat': return `Braces of the ${problem.side} slope's purlin would lie at ${formatAngle(problem.angle)} to the nearest partition, flatter than 45°. Put a partition's middle between ${mm(problem.least)} and ${mm(problem.most)} from the south.`
     case 'gable-over-eaves': return `The ${problem.side} wall would stand into the rafters. Make it no higher than the lower eave wall, ${mm(problem.most)}.`
     case 'slope-falls': return `The ${problem.side} wall is the high one and the roof would hardly fall from it. Make it at least ${mm(problem.least)}.`

@@ -16,6 +16,9 @@ import { betweenEnds, type Taken } from './ties'
 /** A partition along the building that braces can stand on: its stretch across it, and its top above the deck, mm. */
 export interface Bearer { readonly y: Stretch, readonly top: number }
 
+/** Shortest purlin, mm. */
+const SHORTEST = 300
+
 /** Degrees above level that a purlin's brace is not flatter than: trade book, section 11; IRC R802.4.5 (from memory). */
 const FLATTEST = 45
 
@@ -26,51 +29,60 @@ interface InWay { readonly taken: readonly Taken[], readonly across: readonly St
 
 /**
  * Purlins under the rafters, halfway between plate and ridge, or between two walls, square to the slope; and their braces, no farther apart than asked, down to the nearest partition along the building, cut to its plate and to the purlin's lower
- * edge. One that would stand in the way of a tie, reach below the walls, or has no partition that braces can reach at 45 degrees or steeper, is left out and said.
+ * edge. One that would stand in the way of a tie, cross an opening, reach below the walls, or has no partition that braces can reach at 45 degrees or steeper, is left out and said.
  */
-export function purlinOrders(design: Design, lumber: RoofLumber, datum: RoofDatum, bearers: readonly Bearer[], { taken, across }: InWay): { readonly orders: readonly Order[], readonly problems: readonly PurlinProblem[] } {
+export function purlinOrders(design: Design, lumber: RoofLumber, datum: RoofDatum, bearers: readonly Bearer[], inWay: InWay): { readonly orders: readonly Order[], readonly problems: readonly PurlinProblem[] } {
   const problems: PurlinProblem[] = []
   const orders: Order[] = []
   const { purlins } = design.roof
   const { purlin, strut } = lumber
-  if (!purlins || !purlin || !strut || design.roof.shape === 'hip') return { orders, problems }
-  const inside = betweenEnds(design, lumber)
+  // level joists lie on a partition themselves
+  if (!purlins || !purlin || !strut || design.roof.shape === 'flat') return { orders, problems }
   const stood: Stretch[] = []
-  for (const { name, slope, middle } of fieldsOf(design, lumber, datum)) {
-    const { side } = slope
-    const line = lineOf(slope, middle, purlin)
-    const z = { from: line.low.z - purlin.thickness, to: meets(slope.underside, vec(line.low.x, line.low.y, 0), vec(0, 0, 1)) ?? Infinity }
-    const top = Math.max(0, ...bearers.map(each => each.top))
-    if (z.from < top) {
-      problems.push({ code: 'purlin-too-low', path: 'roof.purlins', side, by: top - z.from })
+  for (const field of fieldsOf(design, lumber, datum)) {
+    const line = lineOf(field.slope, field.middle, purlin)
+    const bearer = bearerOf(design, datum, field, line, purlin, strut, bearers, inWay.taken)
+    if ('code' in bearer) {
+      problems.push(bearer)
       continue
     }
-    if (taken.some(each => each.side === undefined && each.z.from < z.to && each.z.to > z.from)) {
-      problems.push({ code: 'purlin-meets-tie', path: 'roof.purlins', side })
-      continue
-    }
-    const reached = bearers.map(bearer => ({ bearer, angle: angleTo(line.low, bearer) })).sort((a, b) => b.angle - a.angle)[0]
-    if (!reached || reached.angle < FLATTEST - 1e-6) {
-      problems.push(reached ? { code: 'purlin-brace-flat', path: 'roof.purlins', side, angle: reached.angle, least: line.low.y - (line.low.z - reached.bearer.top), most: line.low.y + (line.low.z - reached.bearer.top) } : { code: 'purlin-unborne', path: 'roof.purlins' })
-      continue
-    }
-    if (meetsRow(datum, line.low, reached.bearer, strut.depth)) {
-      problems.push({ code: 'purlin-brace-blocked', path: 'roof.purlins', side })
-      continue
-    }
-    const count = Math.max(1, Math.ceil((inside.to - inside.from) / purlins.spacing - 1e-9))
-    const crossing = [...taken.map(each => each.s), ...across, ...stood]
-    // half a space in from the ends, where gable studs carry the purlin too
-    const places = Array.from({ length: count }, (_, i) => clear(inside.from + (inside.to - inside.from) * (i + 0.5) / count, strut.thickness, crossing))
+    const crossing = [...inWay.taken.map(each => each.s), ...inWay.across, ...stood]
+    const places = bracesAt(field, purlins.spacing, strut.thickness).map(at => clear(at, strut.thickness, crossing, field.reach))
     stood.push(...places.map(at => ({ from: at - strut.thickness / 2, to: at + strut.thickness / 2 })))
-    const row = rowOf(inside, places, design.walls.longest, design.walls.longest)
+    const row = rowOf(field.reach, places, design.walls.longest, design.walls.longest)
     orders.push(
-      ...row.map((s, k) => leaningBoard({ id: `roof/${name}/purlin${row.length > 1 ? `/${k + 1}` : ''}`, role: 'purlin', section: purlin, along: 'x', s, foot: line.foot, up: line.up, out: line.down, cuts: [] })),
-      ...places.map((at, i) => braceOrder(`roof/${name}/purlin-brace/${i + 1}`, strut, line, reached.bearer, at)),
+      ...row.map((s, k) => leaningBoard({ id: `roof/${field.name}/purlin${row.length > 1 ? `/${k + 1}` : ''}`, role: 'purlin', section: purlin, along: 'x', s, foot: line.foot, up: line.up, out: line.down, cuts: [] })),
+      ...places.map((at, i) => braceOrder(`roof/${field.name}/purlin-brace/${i + 1}`, strut, line, bearer, at)),
     )
   }
   // what both slopes lack is said once
-  return { orders, problems: problems.filter((each, i) => each.code !== 'purlin-unborne' || i === problems.findIndex(other => other.code === each.code)) }
+  return { orders, problems: problems.filter((each, i) => (each.code !== 'purlin-unborne' && each.code !== 'purlin-no-reach') || i === problems.findIndex(other => other.code === each.code)) }
+}
+
+/** The partition that a purlin's braces stand on, or why it can't be. */
+function bearerOf({ roof }: Design, datum: RoofDatum, { slope, reach, middle }: Field, { low }: PurlinLine, purlin: Section, strut: Section, bearers: readonly Bearer[], taken: readonly Taken[]): Bearer | PurlinProblem {
+  const { side, underside } = slope
+  const path = 'roof.purlins'
+  if (reach.to - reach.from < SHORTEST) return { code: 'purlin-no-reach', path }
+  const z = { from: low.z - purlin.thickness, to: meets(underside, vec(low.x, low.y, 0), vec(0, 0, 1)) ?? Infinity }
+  const top = Math.max(0, ...bearers.map(each => each.top))
+  if (z.from < top) return { code: 'purlin-too-low', path, side, by: top - z.from }
+  if (taken.some(each => each.side === undefined && each.z.from < z.to && each.z.to > z.from)) return { code: 'purlin-meets-tie', path, side }
+  const cos = underside.normal.z
+  const half = purlin.thickness / 2 * cos
+  const crossed = roof.openings.findIndex(({ kind, slope: of, up, length, width }) => kind !== 'stair' && of === side && width > 0 && up < middle + half - 1e-6 && up + length * cos > middle - half + 1e-6)
+  if (crossed >= 0) return { code: 'purlin-meets-opening', path, side, number: crossed + 1 }
+  const reached = bearers.map(bearer => ({ bearer, angle: angleTo(low, bearer) })).sort((a, b) => b.angle - a.angle)[0]
+  if (!reached) return { code: 'purlin-unborne', path }
+  if (reached.angle < FLATTEST - 1e-6) return { code: 'purlin-brace-flat', path, side, angle: reached.angle, least: low.y - (low.z - reached.bearer.top), most: low.y + (low.z - reached.bearer.top) }
+  return meetsRow(datum, low, reached.bearer, strut.depth) ? { code: 'purlin-brace-blocked', path, side } : reached.bearer
+}
+
+/** Where braces stand along a purlin, in their middles: half a space in from ends that gable studs carry, else at both ends. */
+function bracesAt({ reach: { from, to }, ends }: Field, spacing: number, thick: number): number[] {
+  const spaces = Math.max(1, Math.ceil((to - from) / spacing - 1e-9))
+  if (ends === 'carried') return Array.from({ length: spaces }, (_, i) => from + (to - from) * (i + 0.5) / spaces)
+  return Array.from({ length: spaces + 1 }, (_, i) => from + thick / 2 + (to - from - thick) * i / spaces)
 }
 
 /** Whether a brace from a partition's plate to a purlin would run into a ledger or header that lies along the building over its way. */
@@ -90,10 +102,18 @@ export const postsIn = (orders: readonly Order[]): Stretch[] => orders.filter(or
   return { from: Math.min(a, b), to: Math.max(a, b) }
 })
 
-/** The slopes that take a purlin, and the level distance in from their wall's outside to it. */
-function fieldsOf({ roof, footprint }: Design, { plate }: RoofLumber, { slopes: { south, north } }: RoofDatum): { readonly name: string, readonly slope: SlopeDatum, readonly middle: number }[] {
-  if (hasOneSlope(roof)) return [{ name: 'slope', slope: fallsOut(south) ? south : north, middle: footprint.width / 2 }]
-  return [south, north].map(slope => ({ name: slope.side, slope, middle: (slope.run + plate.depth) / 2 }))
+/** A slope that takes a purlin: the level distance in from its wall's outside to it, and how far it reaches along the building; mm. */
+interface Field { readonly name: string, readonly slope: SlopeDatum, readonly middle: number, readonly reach: Stretch, readonly ends: 'carried' | 'free' }
+
+/** From gable to gable; under the commons alone of a hip roof, whose jacks are short. */
+function fieldsOf(design: Design, lumber: RoofLumber, { slopes: { south, north }, eaves }: RoofDatum): Field[] {
+  const { roof, footprint } = design
+  const gables = { reach: betweenEnds(design, lumber), ends: 'carried' } as const
+  if (hasOneSlope(roof)) return [{ name: 'slope', slope: fallsOut(south) ? south : north, middle: footprint.width / 2, ...gables }]
+  return [south, north].map((slope): Field => {
+    const under = roof.shape === 'hip' ? { reach: eaves.find(eave => eave.slope === slope)?.whole ?? { from: 0, to: 0 }, ends: 'free' } as const : gables
+    return { name: slope.side, slope, middle: (slope.run + lumber.plate.depth) / 2, ...under }
+  })
 }
 
 /** A purlin's place: the middle of its lower edge, the edge itself as a plane looking up, and the ways of its slope. */

@@ -35,10 +35,10 @@ export function beamOrders(design: Design, lumber: RoofLumber, beam: RidgeBeam, 
   return { orders: [...plies, ...posts], problems }
 }
 
-/** The place nearest to one asked for where a post is clear of what crosses. */
-export function clear(at: number, thick: number, crossing: readonly Stretch[]): number {
+/** The place nearest to one asked for, with all of a post's thickness within a stretch, where it is clear of what crosses. */
+export function clear(at: number, thick: number, crossing: readonly Stretch[], { from, to }: Stretch = { from: -Infinity, to: Infinity }): number {
   const half = thick / 2 + CLEAR
-  const free = (x: number): boolean => crossing.every(s => s.to <= x - half + 1e-6 || s.from >= x + half - 1e-6)
+  const free = (x: number): boolean => x > from + thick / 2 - 1e-6 && x < to - thick / 2 + 1e-6 && crossing.every(s => s.to <= x - half + 1e-6 || s.from >= x + half - 1e-6)
   const edges = crossing.flatMap(s => [s.from - half, s.to + half]).filter(free).sort((a, b) => Math.abs(a - at) - Math.abs(b - at))
   return free(at) ? at : edges[0] ?? at
 }
