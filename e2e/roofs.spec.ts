@@ -75,6 +75,18 @@ test('the nest-box workshop is on the shelf, and its high wall is dragged', asyn
   await expect(page.getByLabel('Height of the south wall', { exact: true })).toHaveValue('2730')
   await expect(page.getByLabel('Pitch', { exact: true })).not.toHaveValue(before)
   await clean(page)
+  await page.getByRole('button', { name: 'Parts', exact: true }).click()
+  await dialogReady(page)
+  await choose(page, 'Ceiling joists', /^Framed/)
+  await expect(page.getByRole('alert')).toContainText('ledger would cross opening 1 in the south wall')
+  await type(page, 'Ceiling joists over the plate', '420')
+  await expect(page.getByRole('alert')).toHaveCount(0)
+  await page.getByRole('button', { name: 'Close' }).last().click()
+  await expect(page.getByRole('dialog')).toHaveCount(0)
+  await page.getByRole('button', { name: 'Plan', exact: true }).click()
+  await page.locator('path.wood[data-member="roof/joist-ledger"]').first().dispatchEvent('click')
+  await expect(page.locator('.room-card')).toContainText('on the studs of the high wall')
+  await clean(page)
 })
 
 test('a new building gets two pitches, and the ridge is typed to its place', async ({ page }) => {
@@ -131,11 +143,7 @@ test('parts of a gabled roof: beam, soffit, ladder, barge boards and blocks, eac
   const dialog = page.getByRole('dialog')
   await page.getByRole('button', { name: 'Parts', exact: true }).click()
   await dialogReady(page)
-  const pick = async (name: string, option: RegExp): Promise<void> => {
-    await page.getByRole('combobox', { name, exact: true }).click()
-    await page.getByRole('option', { name: option }).first().click()
-    await expect(page.getByRole('listbox')).toHaveCount(0)
-  }
+  const pick = (name: string, option: RegExp): Promise<void> => choose(page, name, option)
   await pick('The ridge is', /^A beam/)
   await expect(dialog.getByLabel('Ridge posts, at most', { exact: true })).toBeVisible()
   await pick('Boxed soffit, of', /^2x4/)

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { hasOneSlope, roofOpeningKinds, type SideName } from '../../core/design'
+import { hasOneSlope, roofOpeningKinds, type SideName, tieKindsOf } from '../../core/design'
 import { roofOpeningWords } from '../../core/words'
 
 /** Roof lights, flues and stairs of a roof: added here, and one at a time typed over. */
@@ -11,7 +11,7 @@ const i = computed(() => Math.min(chosen.value, all.value.length - 1))
 const opening = computed(() => all.value[i.value])
 const single = computed(() => !!bench.design && hasOneSlope(bench.design.roof))
 /** Whether the roof has ceiling joists that a stair could open. */
-const joisted = computed(() => bench.design?.roof.shape === 'gable' || bench.design?.roof.shape === 'hip')
+const joisted = computed(() => !!bench.design && tieKindsOf(bench.design.roof).includes('ceiling'))
 const kinds = computed(() => roofOpeningKinds.filter(kind => kind !== 'stair' || joisted.value))
 const slopes: { value: SideName, label: string }[] = [{ value: 'south', label: 'South' }, { value: 'north', label: 'North' }]
 const plies = [{ value: 1, label: 'One board' }, { value: 2, label: 'Two boards' }]

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { INCH } from '../../core/measure'
-import { type GableHold, hasOneSlope, tieKinds, type TieKind, usualBeam, usualPurlins, usualTies } from '../../core/design'
+import { type GableHold, hasOneSlope, tieKindsOf, type TieKind, usualBeam, usualPurlins, usualTies } from '../../core/design'
 
 /** A roof's parts besides its rafters: ridge and hips, tails, the ends over gables, ties and ceiling joists, what lies along the tails, and blocks. */
 const open = defineModel<boolean>({ required: true })
@@ -40,8 +40,9 @@ const names: Record<TieKind, { title: string, why: string }> = {
   collar: { title: 'Collar ties', why: 'Up near the ridge: they keep the two slopes together in the wind. They don\'t hold the walls.' },
   ceiling: { title: 'Ceiling joists', why: 'Beside every rafter, for a ceiling or a loft\'s floor; low down they hold the walls too.' },
 }
+const hung = 'Level from the low wall to a ledger on the high side, for a ceiling or a loft\'s floor.'
 const every = [{ value: 1, label: 'Every rafter' }, { value: 2, label: 'Each second' }, { value: 3, label: 'Each third' }]
-const kinds = computed(() => (ridged.value ? tieKinds : []).map(kind => ({ kind, ...names[kind], ties: roof.value?.ties[kind] ?? null })))
+const kinds = computed(() => (roof.value ? tieKindsOf(roof.value) : []).map(kind => ({ kind, ...names[kind], ...(ridged.value ? {} : { why: hung }), ties: roof.value?.ties[kind] ?? null })))
 const setTies = (kind: TieKind, on: string | number): void => bench.setValue(`roof.ties.${kind}`, on === 'yes' ? usualTies[bench.design?.units ?? 'imperial'][kind] : null)
 const holds = [{ value: 'none', label: 'Nothing' }, { value: 'ladder', label: 'A ladder' }, { value: 'lookouts', label: 'Lookouts' }]
 const tailEnds = [{ value: 'plumb', label: 'Plumb' }, { value: 'square', label: 'Square' }, { value: 'level', label: 'Plumb and level' }]
@@ -103,6 +104,7 @@ const counts = (most: number) => Array.from({ length: most + 1 }, (_, i) => ({ v
         <MeasureField v-if="roof.tail === 'level'" path="roof.tails.face" :value="roof.tails.face" />
         <MeasureField path="roof.tails.wild" :value="roof.tails.wild" />
       </template>
+      <p v-if="isFlat" class="quiet">Level tails: soffit boards nail straight to them.</p>
       <ChoiceField v-model="sub" label="Sub-fascia" :options="boards" />
       <ChoiceField v-model="face" label="Fascia" :options="boards" />
       <ChoiceField v-if="!isFlat" v-model="soffit" label="Boxed soffit, of" :options="boards" />
@@ -145,7 +147,7 @@ const counts = (most: number) => Array.from({ length: most + 1 }, (_, i) => ({ v
           <MeasureField :path="`roof.ties.${kind}.height`" :value="ties.height" />
         </template>
       </template>
-      <p v-if="ridged" class="quiet">What ties must carry, and with which nails, local code and an engineer decide.</p>
+      <p v-if="kinds.length" class="quiet">What ties must carry, and with which nails, local code and an engineer decide.</p>
     </div>
     <template #footer><Button label="Close" @click="open = false" /></template>
   </Dialog>

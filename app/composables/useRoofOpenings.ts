@@ -1,5 +1,5 @@
 import { limits, type RoofOpening, type RoofOpeningKind, usualRoofOpening, usualTies } from '../../core/design'
-import { partedEaves, roomOn, stairRoom } from '../../core/frame'
+import { partedEaves, roomOn, stairRoom, tiePlate } from '../../core/frame'
 import { INCH } from '../../core/measure'
 import { freePlace } from '../logic/free-place'
 import { useBench } from '../stores/bench'
@@ -21,7 +21,7 @@ export function useRoofOpenings() {
     const down = (mm: number): number => Math.floor(mm / grid + 1e-9) * grid
     const ceiling = design.roof.ties.ceiling ?? usualTies[design.units].ceiling
     const joist = lumber.ties.ceiling ?? lumber.rafter
-    const room = kind === 'stair' ? stairRoom(design, roof, Math.max(roof.slopes.south.height, roof.slopes.north.height) + ceiling.height + joist.depth, usual.plies * joist.thickness) : roomOn(design, lumber, roof, slope, usual.plies)
+    const room = kind === 'stair' ? stairRoom(design, lumber, roof, tiePlate(design, roof) + ceiling.height + joist.depth, usual.plies * joist.thickness) : roomOn(design, lumber, roof, slope, usual.plies)
     const cos = kind === 'stair' || slope.joistTop !== undefined ? 1 : slope.roofTop.normal.z
     const length = Math.max(limits.opening.min, Math.min(usual.length, down((room.to - room.from) / cos)))
     const t = lumber.rafter.thickness

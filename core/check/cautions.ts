@@ -64,11 +64,18 @@ function roofCautions(plan: Plan, roof: RoofReading, members: string[]): Caution
     ...limit('seat-past-plate', seat > lumber.plate.depth + EPSILON, { seat, plate: lumber.plate.depth }),
     ...limit('no-birdsmouth', !hasMouth(asked.seat) && asked.shape !== 'flat', { angle: roof.angle }),
     ...(asked.shape === 'lean-to' ? [{ code: 'ledger-fixing', members: ['roof/ledger'], numbers: {} } as const, ...limit('ledger-shallow', lumber.ridge.depth < roof.plumbFace - EPSILON, { ledger: lumber.ridge.depth, plumb: roof.plumbFace }, ['roof/ledger'])] : []),
+    ...hungCeiling(plan),
     ...(frame.roof.strip ? [{ code: 'strip-unchecked', members: frame.members.filter(member => member.role === 'upper-header' || member.role === 'ledger').map(member => member.id), numbers: { spacing: asked.raised.spacing } } as const, ...limit('ledger-shallow', lumber.ridge.depth < roof.plumbFace - EPSILON, { ledger: lumber.ridge.depth, plumb: roof.plumbFace }, ['roof/ledger'])] : []),
     ...frame.roof.ridgeCentre === null || frame.roof.strip ? [] : asked.beam && asked.shape === 'gable' ? beamCautions(plan) : [...limit('ridge-shallow', lumber.ridge.depth < roof.plumbFace - EPSILON, { ridge: lumber.ridge.depth, plumb: roof.plumbFace }, ['roof/ridge']),
     ...limit('low-pitch', roof.angle < customary.ridgeBoardAngle - EPSILON, { angle: roof.angle, limit: customary.ridgeBoardAngle }, ['roof/ridge']),
       ...tieCautions(plan)],
   ]
+}
+
+/** Joists under one slope hang on a ledger. */
+function hungCeiling({ frame }: Plan): Caution[] {
+  const members = frame.members.filter(member => member.role === 'joist-ledger').map(member => member.id)
+  return members.length ? [{ code: 'joist-ledger-fixing', members, numbers: {} }] : []
 }
 
 /** A ridge that carries is a beam that someone must check, at its ends most of all; its ties may be left out. */

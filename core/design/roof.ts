@@ -34,6 +34,9 @@ export const hipEdges = ['dropped', 'backed'] as const
 /** Hip rafters: of the ridge's section where `section` is null. */
 export interface Hip { readonly section: string | null, readonly edge: typeof hipEdges[number] }
 
+/** The ties a shape can have: where one slope rises from wall to wall, ceiling joists alone; none where level joists are the roof, or both slopes are carried at a strip. */
+export const tieKindsOf = ({ shape }: Pick<Roof, 'shape'>): readonly TieKind[] => shape === 'flat' || shape === 'raised-ridge' ? [] : shape === 'single-slope' || shape === 'lean-to' ? ['ceiling'] : tieKinds
+
 /** Whether a roof is of one slope, that rises to its high side. */
 export const hasOneSlope = ({ shape }: Pick<Roof, 'shape'>): boolean => shape === 'single-slope' || shape === 'lean-to' || shape === 'flat'
 

@@ -1,6 +1,6 @@
-import { hasOneSlope, heightOf, tieKinds } from '../design'
+import { hasOneSlope, heightOf, tieKindsOf } from '../design'
 import { heightField } from './height-field'
-import type { Member, Stretch } from '../frame'
+import { type Member, type Stretch, tiePlate } from '../frame'
 import { meets, vec } from '../geometry'
 import { type Plan, type RoofReading, stretchOf } from '../plan'
 import { type Dimension, type Drawing, drawn, type Handle, type Line, type PitchTag } from './drawing'
@@ -153,10 +153,11 @@ function pitchTags(plan: Plan): PitchTag[] {
   return [tag(width * (meet >= width ? 0.3 : 0.74), 'south', 'roof.pitch')]
 }
 
-/** Ties are dragged up and down beside the ridge. */
-function tieHandles({ design: { roof }, frame }: Plan): Handle[] {
-  const plate = Math.max(frame.roof.slopes.south.height, frame.roof.slopes.north.height)
-  return frame.roof.ridgeCentre ? tieKinds.flatMap((kind): Handle[] => roof.ties[kind] ? [{ field: `roof.ties.${kind}.height`, at: { x: frame.roof.meet, y: plate + roof.ties[kind].height }, along: { x: 0, y: 1 }, gain: 1 }] : []) : []
+/** Ties are dragged up and down beside the ridge; under one slope, its ceiling joists in the middle. */
+function tieHandles({ design: { roof, footprint: { width } }, frame }: Plan): Handle[] {
+  const plate = tiePlate({ roof }, frame.roof)
+  const x = frame.roof.ridgeCentre ? frame.roof.meet : width / 2
+  return tieKindsOf(roof).flatMap((kind): Handle[] => roof.ties[kind] ? [{ field: `roof.ties.${kind}.height`, at: { x, y: plate + roof.ties[kind].height }, along: { x: 0, y: 1 }, gain: 1 }] : [])
 }
 
 /** A strip is dragged across the building, its upper slope's reach over it, and the walls that the slopes rise from. */

@@ -5,7 +5,7 @@ import type { Stretch } from './layout'
 import type { Cutter, Memory } from './memory'
 
 export type Role =
-  | 'rafter' | 'cripple-rafter' | 'roof-header' | 'stair-header' | 'ledger' | 'roof-joist' | 'firring' | 'wedge' | 'upper-header' | 'purlin' | 'purlin-brace' | 'hip' | 'jack-rafter' | 'fly-rafter' | 'rung' | 'lookout' | 'barge' | 'roof-block' | 'finish-board' | 'soffit-ledger' | 'soffit-joist' | 'ceiling-joist' | 'ridge' | 'ridge-beam' | 'ridge-post' | 'rafter-tie' | 'collar-tie' | 'sub-fascia' | 'fascia' | 'bottom-plate' | 'top-plate' | 'stud'
+  | 'rafter' | 'cripple-rafter' | 'roof-header' | 'stair-header' | 'ledger' | 'roof-joist' | 'firring' | 'wedge' | 'upper-header' | 'purlin' | 'purlin-brace' | 'hip' | 'jack-rafter' | 'fly-rafter' | 'rung' | 'lookout' | 'barge' | 'roof-block' | 'finish-board' | 'soffit-ledger' | 'soffit-joist' | 'ceiling-joist' | 'joist-ledger' | 'ridge' | 'ridge-beam' | 'ridge-post' | 'rafter-tie' | 'collar-tie' | 'sub-fascia' | 'fascia' | 'bottom-plate' | 'top-plate' | 'stud'
   | 'king' | 'jack' | 'cripple' | 'header' | 'packing' | 'sill' | 'gable-stud' | 'wall-sheet' | 'brace' | 'wall-post' | 'wall-beam' | 'knee' | 'slat'
   | 'rim' | 'joist' | 'floor-header' | 'block' | 'deck-sheet' | 'deck-board' | 'border' | 'skid' | 'beam' | 'post'
 

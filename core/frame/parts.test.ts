@@ -114,6 +114,13 @@ describe('ends over the gables', () => {
       expect(clashes(looked.members)).toEqual([])
     }
   })
+
+  test('soffit joists nearly as deep as the tails are ripped under the lookouts in the end bays, and whole elsewhere', () => {
+    const boxed = made({ rafter: '2x4', spacing: 12 * INCH, pitch: { rise: 3, run: 12 }, tail: 'square', seat: { rule: 'height-above-plate', height: 3.475 * INCH }, soffit: { section: '2x3' }, ends: { ...ends, hold: 'lookouts' } })
+    expect(clashes(boxed.members)).toEqual([])
+    const high = (i: number): number => find(boxed, `roof/south/soffit/joist/${i}`).board.volume
+    expect(high(1)).toBeLessThan(high(5) - 1)
+  })
 })
 
 describe('blocks between the rafters', () => {

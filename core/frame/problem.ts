@@ -56,6 +56,9 @@ export type Problem =
   | { readonly code: 'ridge-into-wall', readonly path: 'roof.ridge', readonly by: number }
   | { readonly code: 'fascia-no-room', readonly path: `roof.overhang.${'eave' | 'high'}`, readonly side: SideName, readonly least: number }
   | { readonly code: 'fascia-below-deck', readonly path: `roof.fascia.${'sub' | 'face'}`, readonly side: SideName, readonly by: number }
+  | { readonly code: 'ceiling-meets-rafters', readonly path: 'roof.ties.ceiling.height', readonly most: number }
+  | { readonly code: 'ceiling-meets-opening', readonly path: 'roof.ties.ceiling.height', readonly number: number, readonly side: SideName, readonly over: number | null, readonly under: number | null }
+  | { readonly code: 'ceiling-unborne', readonly path: `walls.sides.${SideName}.build`, readonly side: SideName }
   | { readonly code: 'tie-meets-ridge', readonly path: `roof.ties.${TieKind}.height`, readonly kind: TieKind, readonly most: number }
   | { readonly code: 'rafter-off-plate', readonly path: 'roof.seat.height', readonly most: number }
   | { readonly code: 'seat-through-rafter', readonly path: 'roof.seat.height', readonly least: number }

@@ -9,7 +9,7 @@ export type RaisingName = typeof order[number]
 
 /** Steps of the roof's parts by their roles. */
 const ofRoof: Partial<Record<Member['role'], RaisingName>> = {
-  'rafter-tie': 'ties', 'collar-tie': 'ties', 'ceiling-joist': 'ties', 'stair-header': 'ties', 'purlin': 'ties', 'purlin-brace': 'ties', 'roof-block': 'blocks', 'fly-rafter': 'ends', 'rung': 'ends', 'lookout': 'ends', 'sub-fascia': 'fascia', 'fascia': 'fascia', 'barge': 'fascia', 'soffit-ledger': 'fascia', 'soffit-joist': 'fascia', 'finish-board': 'fascia',
+  'rafter-tie': 'ties', 'collar-tie': 'ties', 'ceiling-joist': 'ties', 'joist-ledger': 'ties', 'stair-header': 'ties', 'purlin': 'ties', 'purlin-brace': 'ties', 'roof-block': 'blocks', 'fly-rafter': 'ends', 'rung': 'ends', 'lookout': 'ends', 'sub-fascia': 'fascia', 'fascia': 'fascia', 'barge': 'fascia', 'soffit-ledger': 'fascia', 'soffit-joist': 'fascia', 'finish-board': 'fascia',
 }
 
 /** Which step a member belongs to, in the usual order: base, floor frame, deck, walls, the lapped plates that tie them, ridge, rafters, their ties, blocks, gables, what carries the roof over them, fascia and soffit, and sheets that are cut round tails (trade book, section 2; common practice, no source). */

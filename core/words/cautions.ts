@@ -20,6 +20,7 @@ export function sayCaution({ code, numbers, names }: Caution, units: Units): str
     case 'beam-unchecked': return `The ridge is a beam: with posts up to ${mm('spacing')} apart it carries half of the roof. Have its depth and plies, its posts and what they stand on checked by an engineer or the building department.`
     case 'beam-on-header': return `The ridge beam comes down over an opening in the ${named('wall')} wall: a point load on its header. Move the opening from under the ridge, or have the header checked for it.`
     case 'strip-unchecked': return `Header and ledger carry half of both slopes over posts up to ${mm('spacing')} apart. Have their depth and plies, the posts and what they stand on checked by an engineer or the building department.`
+    case 'joist-ledger-fixing': return 'The ledger carries half of what the ceiling joists bear. Fasten it to each stud, or to the house\'s frame, and hold the joists to it, by the schedule of local code.'
     case 'ledger-fixing': return 'The ledger carries half of the roof. Fasten it to the house\'s frame, not to its siding or facing brick, by the schedule of local code, flash it, and ask whether the house may carry it.'
     case 'ledger-shallow': return `The ledger (${mm('ledger')}) is shallower than the rafters' plumb cut (${mm('plumb')}), so the cuts' feet hang free. Use the next deeper board.`
     case 'purlin-shallow': return `The purlins are ${mm('depth')} deep; customarily they are no shallower than the rafters they hold, ${mm('limit')}. Use a deeper board.`

@@ -55,6 +55,7 @@ export const roleNames: Record<Role, { one: string, many: string }> = {
   'soffit-ledger': { one: 'soffit ledger', many: 'soffit ledgers' },
   'soffit-joist': { one: 'soffit joist', many: 'soffit joists' },
   'ceiling-joist': { one: 'ceiling joist', many: 'ceiling joists' },
+  'joist-ledger': { one: 'joist ledger', many: 'joist ledgers' },
   'ridge-beam': { one: 'ridge beam ply', many: 'ridge beam plies' },
   'ridge-post': { one: 'ridge post', many: 'ridge posts' },
   'ridge': { one: 'ridge board', many: 'ridge boards' },
@@ -139,7 +140,8 @@ export function adviseOn(role: Role): string {
     case 'finish-board': return 'Good face down, from the wall out; the last is ripped at the tails.'
     case 'soffit-ledger': return 'To a level line carried from the tails; its upper edge ripped where the rafters ask it.'
     case 'soffit-joist': return 'Level from the ledger to the tail, nailed to the rafter\'s side.'
-    case 'ceiling-joist': return 'From plate to plate beside each rafter: it carries the ceiling and holds the walls. Crown up; its depth is yours to have checked.'
+    case 'ceiling-joist': return 'Level beside its rafter, from plate to plate, or to a ledger under one slope. Crown up; its depth is yours to have checked.'
+    case 'joist-ledger': return 'To a level line on the studs of the high wall, or on the house\'s frame; nailed to each, the joists against it.'
     case 'hip': return 'Both cheeks at its head and tail are cut plumb, the saw tilted 45°; try it in its corner before the others are traced. Crown up.'
     case 'jack-rafter': return 'Jacks are cut in pairs, one for each side of the hip, and set in pairs, so that the hip stays straight. Crown up.'
     case 'rafter': case 'ridge': case 'joist': case 'rim': case 'beam': case 'floor-header': return 'Cut one, try it on the building, then trace it. Crown up.'

@@ -3,6 +3,7 @@ import { cautionsOf } from '../check'
 import { baseKinds, newDesign, usualBase, usualFloors } from '../design'
 import type { Problem, Role } from '../frame'
 import { cardOf, plan } from '../plan'
+import { INCH } from '../measure'
 import { adviseOn, explain, explainCut, explainStepping, roleNames, sayCaution, sayCorner, sayFigure, sayLoose, sayMark, sayMeasureFault, sayMove, sayProblem, sayShapeFault, sayWeight } from './index'
 
 const made = plan(newDesign('a', 'imperial'))
@@ -82,6 +83,13 @@ describe('squaring and loose things, said', () => {
   test('every role has a sentence at the foot of its card; a post is cut where it stands', () => {
     for (const role of Object.keys(roleNames) as Role[]) expect(adviseOn(role)).toMatch(/^[A-Z].*\.$/)
     expect(adviseOn('post')).toContain('where it stands')
+  })
+
+  test('a limit is said on the side on which what is then typed fits', () => {
+    const problem = (least: number, most: number): Problem => ({ code: 'joint-off-floor', path: 'floor.joint', least, most })
+    expect(sayProblem(problem(44.2, 3000.8), 'metric')).toContain('between 45 mm and 3000 mm')
+    expect(sayProblem(problem(44.005, 2999.995), 'metric')).toContain('between 44 mm and 3000 mm')
+    expect(sayProblem(problem(10.01 * INCH, 9.99 * 12 * INCH), 'imperial')).toContain('between 10 1/16" and 9\' 11 7/8"')
   })
 
   test('every problem below the walls is said with its remedy', () => {

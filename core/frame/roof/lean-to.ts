@@ -4,6 +4,7 @@ import { pitchAngle, radians } from '../../measure'
 import { squareBoard } from '../between'
 import type { Order } from '../member'
 import type { Problem } from '../problem'
+import { ceilingOrders } from './ceiling'
 import { dropOfCover, lookoutCuts } from './ends'
 import { partedOrders, roofHeaders, type Standing } from './openings'
 import { overEaveWalls, standingOn } from './rafter-places'
@@ -27,7 +28,8 @@ export const leanTo: RoofShape = {
       id: `roof/${name}`, role: 'rafter', section: lumber.rafter, roofTop: low.roofTop, at, from: -(ridgeFace?.offset ?? 0), to: low.tail.offset,
       ...tailed(design, lumber, low, head, i === 0 || i === standing.length - 1 ? lookouts : []),
     })
-    return { datum, problems, orders: [ledgerOrder(design, lumber, datum), ...partedOrders(standing, whole, low, lumber.rafter), ...roofHeaders(design, lumber, low)] }
+    const ceiling = ceilingOrders(design, lumber, datum, standing)
+    return { datum, problems: [...problems, ...ceiling.problems], orders: [ledgerOrder(design, lumber, datum), ...partedOrders(standing, whole, low, lumber.rafter), ...roofHeaders(design, lumber, low), ...ceiling.orders], taken: ceiling.taken, across: ceiling.crossing.map(each => each.x) }
   },
   places: overEaveWalls,
 }

@@ -1,4 +1,4 @@
-import { type Design, hasOneSlope, type RoofOpening } from '../../design'
+import { type Design, hasOneSlope, type RoofOpening, tieKindsOf } from '../../design'
 import { add, meets, type Plane, planeAt, scale, vec, type Vec3 } from '../../geometry'
 import type { Section } from '../../lumber'
 import { radians } from '../../measure'
@@ -105,12 +105,16 @@ function reachOfLower(slope: SlopeDatum, parting: Parting, rafter: Section): num
 
 /** Rafters of both slopes that stand at one place. */
 export function pairsOf({ slopes }: RoofDatum, rafter: Section, { south, north }: Readonly<Record<'south' | 'north', readonly Standing[]>>): Pair[] {
-  const top = (side: 'south' | 'north', { parting }: Standing): number => parting ? reachOfLower(slopes[side], parting, rafter) : Infinity
-  return south.flatMap((each): Pair[] => {
-    const other = north.find(({ name }) => name === each.name)
-    return each.name.startsWith('rafter/') && other && Math.abs(other.at.from - each.at.from) < 1e-6 ? [{ number: Number(each.name.slice(7)), at: each.at, top: Math.min(top('south', each), top('north', other)) }] : []
+  const others = singlesOf(slopes.north, rafter, north)
+  return singlesOf(slopes.south, rafter, south).flatMap((each): Pair[] => {
+    const other = others.find(({ number }) => number === each.number)
+    return other && Math.abs(other.at.from - each.at.from) < 1e-6 ? [{ ...each, top: Math.min(each.top, other.top) }] : []
   })
 }
+
+/** A slope's rafters by their numbers. */
+export const singlesOf = (slope: SlopeDatum, rafter: Section, standing: readonly Standing[]): Pair[] =>
+  standing.filter(({ name }) => name.startsWith('rafter/')).map(({ name, at, parting }): Pair => ({ number: Number(name.slice(7)), at, top: parting ? reachOfLower(slope, parting, rafter) : Infinity }))
 
 /** The slopes that openings can be in: of a single slope its eave at the low wall alone. */
 export const partedEaves = ({ roof }: Design, eaves: RoofDatum['eaves']): RoofDatum['eaves'] => hasOneSlope(roof) ? eaves.filter(eave => fallsOut(eave.slope)) : eaves.filter(eave => !eave.name)
@@ -130,7 +134,7 @@ export function roofOpeningProblems(design: Design, lumber: RoofLumber, datum: R
   })
 
   function problemOf(asked: RoofOpening, i: number): RoofOpeningProblem | null {
-    if (asked.kind === 'stair') return design.roof.shape === 'gable' || design.roof.shape === 'hip' ? null : { code: 'stair-no-joists', path: `roof.openings.${i}.kind`, number: i + 1 }
+    if (asked.kind === 'stair') return tieKindsOf(design.roof).includes('ceiling') ? null : { code: 'stair-no-joists', path: `roof.openings.${i}.kind`, number: i + 1 }
     const mine = found.find(each => each.parting.number === i + 1)
     if (!mine) return { code: 'roof-opening-no-slope', path: `roof.openings.${i}.slope`, number: i + 1, side: asked.slope }
     const { parting, eave } = mine

@@ -36,8 +36,7 @@ export function purlinOrders(design: Design, lumber: RoofLumber, datum: RoofDatu
   const orders: Order[] = []
   const { purlins } = design.roof
   const { purlin, strut } = lumber
-  // level joists lie on a partition themselves
-  if (!purlins || !purlin || !strut || design.roof.shape === 'flat') return { orders, problems }
+  if (!purlins || !purlin || !strut) return { orders, problems }
   const stood: Stretch[] = []
   for (const field of fieldsOf(design, lumber, datum)) {
     const line = lineOf(field.slope, field.middle, purlin)

@@ -69,6 +69,8 @@ export interface RoofDatum {
   readonly meet: number
   /** The strip between two slopes that don't meet: its clear heights from the ledger's top to the header's lower edge, and the ledger's end, where gables have no studs; null without. mm. */
   readonly strip: { readonly clear: Stretch, readonly ledger: Stretch & { readonly bottom: number }, readonly at: number } | null
+  /** The level of the lower edge of a ledger for ceiling joists across the inside of the high wall, mm. */
+  readonly joistLedger?: number
   /** How far under the roof's planes, square to them, what covers the gables ends; mm. */
   readonly coverDrop: number
   /** Top of the ridge board above the deck, or of the rafters at their high end, mm. */

@@ -3,6 +3,7 @@ import { planeAt, vec } from '../../geometry'
 import { radians } from '../../measure'
 import type { Order } from '../member'
 import type { Problem } from '../problem'
+import { ceilingOrders } from './ceiling'
 import { coverOn } from './cover'
 import { dropOfCover, lookoutCuts } from './ends'
 import { partedOrders, roofHeaders, type Standing } from './openings'
@@ -31,7 +32,8 @@ export const singleSlope: RoofShape = {
       id: `roof/${name}`, role: 'rafter', section: lumber.rafter, roofTop: low.roofTop, at, from: -high.tail.offset, to: low.tail.offset,
       ...tailed(design, lumber, low, top, i === 0 || i === standing.length - 1 ? lookouts : []),
     })
-    return { datum, problems, orders: [...partedOrders(standing, whole, low, lumber.rafter), ...roofHeaders(design, lumber, low)] }
+    const ceiling = ceilingOrders(design, lumber, datum, standing)
+    return { datum: { ...datum, joistLedger: ceiling.low }, problems: [...problems, ...ceiling.problems], orders: [...partedOrders(standing, whole, low, lumber.rafter), ...roofHeaders(design, lumber, low), ...ceiling.orders], taken: ceiling.taken, across: ceiling.crossing.map(each => each.x) }
   },
   places: overEaveWalls,
 }

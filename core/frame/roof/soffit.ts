@@ -57,12 +57,16 @@ function eaveOrders(design: Design, lumber: RoofLumber, { slope, rafters, reach,
     return { ...order, cuts: [...order.cuts, ...under] }
   })
   const end: BuildingCut[] = design.roof.tail === 'square' ? [{ kind: 'end', name: 'slope', plane: tailPlane(design, slope) }] : []
-  // a joist deeper than the tails is cut off under the roof's plane, or under what is let into it
-  const low: BuildingCut = { kind: 'end', name: 'slope', plane: { ...slope.roofTop, offset: slope.roofTop.offset - (lumber.finish?.thickness ?? 0) } }
+  // a joist deeper than the tails is cut off under the roof's plane, or under what is let into it: in the bays at the ends, lookouts
+  const finish = lumber.finish?.thickness ?? 0
+  const [second, before] = [rafters[1], rafters[rafters.length - 2]]
+  const held = design.roof.ends.hold === 'lookouts' && design.roof.shape !== 'hip'
+  const over = (at: Stretch): number => held && (at.to < (second?.to ?? Infinity) || at.from > (before?.from ?? -Infinity)) ? Math.max(finish, lumber.lookout.thickness) : finish
+  const low = (at: Stretch): BuildingCut => ({ kind: 'end', name: 'slope', plane: { ...slope.roofTop, offset: slope.roofTop.offset - over(at) } })
   const joists = placesOf(rafters, soffit.thickness, length).map((at, i): Order => {
     const [from, to] = sign < 0 ? [-tail.offset, -(wall + short)] : [wall + short, tail.offset]
     const order = lyingBoard({ id: `roof/${side}/soffit/joist/${i + 1}`, role: 'soffit-joist', section: soffit, along: along === 'x' ? 'y' : 'x', from, to, across: at.from, low: foot })
-    return { ...order, cuts: [...order.cuts, ...top, ...end, low] }
+    return { ...order, cuts: [...order.cuts, ...top, ...end, low(at)] }
   })
   return [...ledger, ...joists]
 }

@@ -1,11 +1,11 @@
-import type { Design } from '../../design'
+import { type Design, hasOneSlope, isHouse } from '../../design'
 import { meets, vec } from '../../geometry'
 import type { Section } from '../../lumber'
 import { level, lyingBoard } from '../between'
 import type { Stretch } from '../layout'
 import type { Order } from '../member'
 import type { Problem } from '../problem'
-import type { RoofDatum } from './shape'
+import type { RoofDatum, RoofLumber } from './shape'
 
 /** A ceiling joist in its place along the building. */
 export interface Joist { readonly x: Stretch, readonly order: Order }
@@ -24,7 +24,7 @@ export type StairProblem = Extract<Problem, { readonly code: `stair-${string}` }
  * Ceiling joists with openings for stairs: the joists in an opening's way end at headers on either side of it, and the nearest that are not are doubled, away from the opening where there is room. `doubles` are where
  * those stand, and `crossing` the headers' stretches along and across the building, for others to keep clear of.
  */
-export function openStairs(design: Design, datum: RoofDatum, ceiling: Ceiling): { readonly orders: readonly Order[], readonly problems: readonly StairProblem[], readonly doubles: readonly Stretch[], readonly crossing: readonly { readonly x: Stretch, readonly y: Stretch }[] } {
+export function openStairs(design: Design, lumber: RoofLumber, datum: RoofDatum, ceiling: Ceiling): { readonly orders: readonly Order[], readonly problems: readonly StairProblem[], readonly doubles: readonly Stretch[], readonly crossing: readonly { readonly x: Stretch, readonly y: Stretch }[] } {
   let orders: readonly Order[] = ceiling.joists.map(each => each.order)
   const problems: StairProblem[] = []
   const crossing: { x: Stretch, y: Stretch }[] = []
@@ -32,7 +32,7 @@ export function openStairs(design: Design, datum: RoofDatum, ceiling: Ceiling): 
   const doubled: Stretch[] = []
   design.roof.openings.forEach((asked, i) => {
     if (asked.kind !== 'stair') return
-    const fit = fitOf(design, datum, ceiling, i, used)
+    const fit = fitOf(design, lumber, datum, ceiling, i, used)
     if ('code' in fit) return problems.push(fit)
     const { low, high, doubles, parted, y, thick } = fit
     const x = { from: Math.max(low.x.to, ...doubles.filter(at => at.to < asked.at).map(at => at.to)), to: Math.min(high.x.from, ...doubles.filter(at => at.from > asked.at).map(at => at.from)) }
@@ -50,15 +50,26 @@ export function openStairs(design: Design, datum: RoofDatum, ceiling: Ceiling): 
   return { orders, problems, crossing, doubles: doubled }
 }
 
-/** The stretch across the building that a stair through ceiling joists can take: its headers, `thick` on either side, under the rafters' lower edges; `top` the joists' upper edge above the deck; mm. */
-export function stairRoom({ footprint: { width } }: Design, { slopes }: RoofDatum, top: number, thick: number): Stretch {
+/** The stretch across the building that a stair through ceiling joists can take: its headers, `thick` on either side, under the rafters' lower edges, and before a ledger; `top` the joists' upper edge above the deck; mm. */
+export function stairRoom(design: Design, lumber: RoofLumber, { slopes }: RoofDatum, top: number, thick: number): Stretch {
+  const { footprint: { width }, roof } = design
   const [south = 0, north = 0] = [slopes.south, slopes.north].map(({ underside, wallOutside: { normal, offset } }) => Math.max(0, meets(underside, vec(0, normal.y * offset, top), vec(0, -normal.y, 0)) ?? 0))
-  return { from: south + thick + CLEAR, to: width - north - thick - CLEAR }
+  const rafters = { from: south, to: width - north }
+  const joists = joistsReach(design, lumber)
+  const free = !hasOneSlope(roof) ? rafters : roof.high === 'north' ? { from: rafters.from, to: joists.to } : { from: joists.from, to: rafters.to }
+  return { from: free.from + thick + CLEAR, to: free.to - thick - CLEAR }
+}
+
+/** The stretch across the building that level joists under one slope take: from the low wall's outside to the ledger's face. */
+export function joistsReach(design: Design, { plate, ties, rafter }: Pick<RoofLumber, 'plate' | 'ties' | 'rafter'>): Stretch {
+  const { footprint: { width }, roof: { high } } = design
+  const back = (isHouse(design, high) ? 0 : plate.depth) + (ties.ceiling ?? rafter).thickness
+  return high === 'north' ? { from: 0, to: width - back } : { from: back, to: width }
 }
 
 interface Fit { readonly low: Joist, readonly high: Joist, readonly doubles: readonly Stretch[], readonly parted: readonly Joist[], readonly y: Stretch, readonly thick: number }
 
-function fitOf(design: Design, datum: RoofDatum, { section, z, joists, blocked, ties, inside }: Ceiling, i: number, used: readonly Stretch[]): Fit | StairProblem {
+function fitOf(design: Design, lumber: RoofLumber, datum: RoofDatum, { section, z, joists, blocked, ties, inside }: Ceiling, i: number, used: readonly Stretch[]): Fit | StairProblem {
   const asked = design.roof.openings[i]
   const path: `roof.openings.${number}` = `roof.openings.${i}`
   const number = i + 1
@@ -70,7 +81,7 @@ function fitOf(design: Design, datum: RoofDatum, { section, z, joists, blocked, 
   const [least, most] = [first.x.to + asked.width / 2, last.x.from - asked.width / 2]
   if (asked.at < least - 1e-6 || asked.at > most + 1e-6) return { code: 'stair-no-room', path: `${path}.at`, number, least, most }
   const thick = asked.plies * section.thickness
-  const { from, to } = stairRoom(design, datum, z.to, thick)
+  const { from, to } = stairRoom(design, lumber, datum, z.to, thick)
   if (asked.length > to - from) return { code: 'stair-too-big', path: `${path}.length`, number, most: Math.max(0, to - from) }
   if (asked.up < from - 1e-6 || asked.up + asked.length > to + 1e-6) return { code: 'stair-no-room', path: `${path}.up`, number, least: from, most: to - asked.length }
   const low = joists.filter(each => each.x.to <= clear.from + 1e-6).at(-1) ?? first

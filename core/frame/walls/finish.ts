@@ -63,7 +63,7 @@ export function finishWalls(ask: FinishAsk, framed: readonly FramedWall[]): Fini
 /** The tails over a wall; null where none are, or the roof could not be framed. */
 const eaveOf = ({ roof, framed }: FinishAsk, name: SideName): Eave | null => framed ? roof.eaves.find(each => each.slope.side === name) ?? null : null
 
-/** How high a board across a wall's inside may reach: under a rafter that runs up over a high wall, its lower edge there; mm. */
+/** How high a board across a wall's inside may reach: under a rafter that runs up over a high wall, its lower edge there, and under a ledger for ceiling joists; mm. */
 function insideLimit(ask: FinishAsk, name: SideName): number {
   const slope = eaveOf(ask, name)?.slope
   if (!slope) return Infinity
@@ -71,7 +71,7 @@ function insideLimit(ask: FinishAsk, name: SideName): number {
   const { brace } = ask
   const inside = heel.normal.y * heel.offset
   if (heel.normal.x !== 0 || Math.abs(inside - wallOutside.normal.y * wallOutside.offset) < 1e-6) return Infinity
-  return meets(underside, vec(0, inside - wallOutside.normal.y * brace.thickness, 0), vec(0, 0, 1)) ?? Infinity
+  return Math.min(ask.roof.joistLedger ?? Infinity, meets(underside, vec(0, inside - wallOutside.normal.y * brace.thickness, 0), vec(0, 0, 1)) ?? Infinity)
 }
 
 /** What stands on a gable wall, and the line it reaches up to; nothing over a raked wall, whose own studs reach there. */
