@@ -5,7 +5,7 @@ import { roofSketch } from '../logic/section-sketch'
 /** Every roof that can be had, as it would stand on this building. */
 const open = defineModel<boolean>({ required: true })
 const bench = useBench()
-const [WIDE, TALL] = [190, 100]
+const [WIDE, TALL] = [180, 92]
 const choices = computed(() => {
   const { design } = bench
   return design && open.value ? shapeChoices.map(choice => ({ choice, here: isShape(design, choice), paths: roofSketch(isShape(design, choice) ? design : withShape(design, choice), WIDE, TALL) })) : []
@@ -30,9 +30,9 @@ function take(choice: ShapeChoice): void {
 </template>
 
 <style scoped>
-.shapes { display: grid; grid-template-columns: repeat(auto-fill, minmax(12.5rem, 1fr)); gap: 12px; }
-.shape { display: grid; gap: 6px; justify-items: center; padding: 10px; min-height: var(--target); background: var(--sheet); border: 1px solid var(--line); color: var(--ink); font: 600 1rem var(--text); cursor: pointer; }
-.shape.here { border: 2px solid var(--crayon); padding: 9px; }
+.shapes { display: grid; grid-template-columns: repeat(auto-fill, minmax(12.5rem, 1fr)); gap: 10px; }
+.shape { display: grid; gap: 4px; justify-items: center; padding: 8px; min-height: var(--target); background: var(--sheet); border: 1px solid var(--line); color: var(--ink); font: 600 1rem var(--text); cursor: pointer; }
+.shape.here { border: 2px solid var(--crayon); padding: 7px; }
 .shape:focus-visible { outline: 3px solid var(--chalk); outline-offset: 2px; }
 path { fill: var(--pine); stroke: var(--ink); stroke-width: .5; }
 .quiet { margin-top: 12px; }

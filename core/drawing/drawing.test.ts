@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { type Design, newDesign, valueAt, withValue } from '../design'
+import { type Design, newDesign, usualPurlins, usualTies, valueAt, withValue } from '../design'
 import { frame } from '../frame'
 import { type Pitch, riseInTwelve } from '../measure'
 import { drawingSvg } from '../output'
@@ -32,6 +32,13 @@ describe('drawings', () => {
         for (const { from, to, side, value } of drawing.dimensions) expect(Math.abs(Math.abs(side === 'below' ? to.x - from.x : to.y - from.y) - value)).toBeLessThan(0.02) // eave walls within 0.01 mm are drawn alike
       }
     }), { numRuns: runs(25) })
+  })
+
+  test('a section shows the braces of each purlin nearest to it, the partition they stand on and the joists nearest to it', () => {
+    const walls = { ...base.walls, partitions: [{ runs: 'length' as const, at: base.footprint.width / 2 - 45 }] }
+    const shed = { ...base, walls, roof: { ...base.roof, pitch: { rise: 14, run: 12 }, purlins: usualPurlins.imperial, ties: { ...base.roof.ties, rafter: { ...usualTies.imperial.rafter, every: 3 as const } } } }
+    const shown = new Set(roofSection(plan(shed)).patches.map(patch => patch.member?.replace(/\d+$/, '')))
+    for (const id of ['roof/south/purlin', 'roof/south/purlin-brace/', 'roof/north/purlin-brace/', 'walls/partition-1/plate/cap', 'roof/rafter-tie/']) expect(shown).toContain(id)
   })
 
   test('every field a drawing names is there in the design', () => {

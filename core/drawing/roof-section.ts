@@ -42,12 +42,15 @@ const standing: ReadonlySet<Member['role']> = new Set(['rafter', 'jack-rafter', 
 /** What is nailed to a rafter's face or end. */
 const beside: ReadonlySet<Member['role']> = new Set(['rafter-tie', 'collar-tie', 'ceiling-joist', 'soffit-joist', 'roof-block'])
 
-/** The members that a cut beside a rafter shows: those that stand there, what runs past, the ties nailed to it or, near the middle, the nearest, and studs behind. */
+/** Of what is shown of the nearest, where none is cut: the ties nailed to rafters, and purlins' braces. */
+const nearby: ReadonlySet<Member['role']> = new Set(['rafter-tie', 'collar-tie', 'ceiling-joist', 'purlin-brace'])
+
+/** The members that a cut beside a rafter shows: those that stand there, what runs past, the ties nailed to it or, near the middle, the nearest, and studs behind, those of partitions along the building too. */
 function sectionMembers(plan: Plan, at?: number): Member[] {
   const { frame } = plan
   const places = sectionPlaces(plan)
   const place = places[at ?? Math.ceil(places.length / 2) - 1]
-  const wall = /^walls\/(south|north)\/(plate\/|stud\/2$)/
+  const wall = new RegExp(`^walls/(${frame.walls.filter(({ along }) => along === 'x').map(({ name }) => name).join('|')})/(plate/|stud/2$)`)
   const walls = frame.members.filter(({ id }) => wall.test(id))
   if (!place) return walls
   const roof = frame.members.filter(({ id, role }) => id.startsWith('roof/') && role !== 'hip' && !/^roof\/(east|west)\//.test(id)).map(member => ({ member, x: stretchOf(member, 'x') }))
@@ -55,8 +58,15 @@ function sectionMembers(plan: Plan, at?: number): Member[] {
   const there = roof.filter(({ member, x }) => !beside.has(member.role) && gap(x) < 1e-6 && (x.from < place.to - 1e-6 && x.to > place.from + 1e-6))
   const nailed = roof.filter(({ member, x }) => beside.has(member.role) && gap(x) < 1e-3 && (member.role !== 'roof-block' || x.from > place.from))
   // near the middle a tie that stands a bay away is shown too
-  const nearest = at === undefined ? (['rafter-tie', 'collar-tie', 'ceiling-joist'] as const).flatMap(role => nailed.some(({ member }) => member.role === role) ? [] : roof.filter(({ member }) => member.role === role).sort((a, b) => gap(a.x) - gap(b.x)).slice(0, 1)) : []
-  const ties = [...nailed, ...nearest]
+  const nearest = new Map<string, typeof roof[number]>()
+  for (const each of at === undefined ? roof.filter(({ member: { role } }) => nearby.has(role) && !nailed.some(({ member }) => member.role === role)) : []) {
+    // one of each kind of tie, and of each slope's braces
+    const { id, role } = each.member
+    const row = role === 'purlin-brace' ? id.slice(0, id.lastIndexOf('/')) : role
+    const known = nearest.get(row)
+    if (!known || gap(each.x) < gap(known.x)) nearest.set(row, each)
+  }
+  const ties = [...nailed, ...nearest.values()]
   return [...ties, ...there.filter(({ member }) => !standing.has(member.role)), ...there.filter(({ member }) => standing.has(member.role))].map(({ member }) => member).concat(walls)
 }
 
