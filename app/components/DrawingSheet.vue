@@ -17,10 +17,10 @@ const fit = computed(() => drag.heldFit.value ?? free.value)
 const units = computed(() => bench.design?.units ?? 'imperial')
 const placed = computed(() => drawing.value.dimensions.map(dimension => ({ dimension, at: placeDimension(dimension, fit.value, drawing.value) })))
 const inHand = computed(() => new Set(bench.piece?.members ?? []))
-/** A pitch stands off its slope, away from the ridge. */
+/** A pitch stands off its slope, on the side to which that falls. */
 const pitches = computed(() => drawing.value.pitches.map((tag) => {
   const at = fit.value.at(tag.at)
-  return { tag, x: at.x + (at.x < (fit.value.left + fit.value.right) / 2 && drawing.value.pitches.length > 1 ? -46 : 46), y: at.y - 34 }
+  return { tag, x: at.x + (tag.falls === 'left' ? -46 : 46), y: at.y - 34 }
 }))
 const running = computed(() => {
   const at = drawing.value.running.map(mark => fit.value.at(mark.at).x)

@@ -28,8 +28,8 @@ export interface Dimension {
 export type DimensionName = 'span' | 'strip' | 'run' | 'other-run' | 'gable-overhang' | 'wall-height' | 'other-height' | 'step-at' | 'step-height' | 'eave' | 'high-eave' | 'ridge-top' | 'rise' | 'height-above-plate' | 'wall-length' | 'stud-spacing' | 'rafter-spacing' | 'depth' | 'length'
   | 'joist-spacing' | 'joint' | 'porch' | 'along' | 'near' | 'far' | 'reference' | 'lift' | 'frost' | 'base-top' | 'low-wall'
 
-/** The slope, written beside its line. */
-export interface PitchTag { readonly at: Point, readonly angle: number, readonly pitch: Pitch, readonly field: PitchPath }
+/** The slope, written beside its line, on the side to which it falls. */
+export interface PitchTag { readonly at: Point, readonly falls: 'left' | 'right', readonly angle: number, readonly pitch: Pitch, readonly field: PitchPath }
 
 /** A running mark: distance from the end that layout begins at. `to` is the far side of the member that stands there, null for a bare mark. */
 export interface RunningMark { readonly at: Point, readonly value: number, readonly to: Point | null, readonly letter: string }

@@ -148,19 +148,18 @@ function planeLevel({ frame: { roof: { slopes } } }: Plan, x: number): number {
   return Math.min(...[slopes.south, slopes.north].map(({ roofTop }) => meets(roofTop, vec(0, x, 0), vec(0, 0, 1)) ?? Infinity))
 }
 
-/** The pitch of a slope that doesn't meet the other, over its own plane. */
-function ownTag({ design: { roof }, frame }: Plan, x: number, side: 'south' | 'north', field: PitchTag['field']): PitchTag {
+/** The pitch of a slope over its own plane. */
+function pitchTag({ design: { roof }, frame }: Plan, x: number, side: 'south' | 'north', field: PitchTag['field']): PitchTag {
   const { roofTop, angle } = frame.roof.slopes[side]
-  return { at: { x, y: meets(roofTop, vec(0, x, 0), vec(0, 0, 1)) ?? 0 }, angle, pitch: field === 'roof.pitch' ? roof.pitch : roof.northPitch ?? roof.pitch, field }
+  return { at: { x, y: meets(roofTop, vec(0, x, 0), vec(0, 0, 1)) ?? 0 }, falls: roofTop.normal.y > 0 ? 'right' : 'left', angle, pitch: field === 'roof.pitch' ? roof.pitch : roof.northPitch ?? roof.pitch, field }
 }
 
 function pitchTags(plan: Plan): PitchTag[] {
-  const { design: { roof, footprint: { width } }, frame } = plan
-  const { slopes, meet } = frame.roof
-  const tag = (x: number, side: 'south' | 'north', field: PitchTag['field']): PitchTag => ({ at: { x, y: planeLevel(plan, x) }, angle: slopes[side].angle, pitch: field === 'roof.pitch' ? roof.pitch : roof.northPitch ?? roof.pitch, field })
-  if (frame.roof.strip) return [ownTag(plan, meet / 2, 'south', 'roof.pitch'), ownTag(plan, (meet + width) / 2, 'north', 'roof.northPitch')]
-  if (isUnequal(plan)) return [tag(meet / 2, 'south', 'roof.pitch'), tag((meet + width) / 2, 'north', 'roof.northPitch')]
-  return [tag(width * (meet >= width ? 0.3 : 0.74), 'south', 'roof.pitch')]
+  const { width } = plan.design.footprint
+  const { strip, ridgeCentre, meet } = plan.frame.roof
+  if (strip || isUnequal(plan)) return [pitchTag(plan, meet / 2, 'south', 'roof.pitch'), pitchTag(plan, (meet + width) / 2, 'north', 'roof.northPitch')]
+  if (ridgeCentre) return [pitchTag(plan, width * 0.74, 'north', 'roof.pitch')]
+  return [pitchTag(plan, width * (meet >= width ? 0.3 : 0.74), 'south', 'roof.pitch')]
 }
 
 /** Ties are dragged up and down beside the ridge; under one slope, its ceiling joists in the middle. */

@@ -14,7 +14,7 @@ export function drawingSvg(drawing: Drawing, units: Units, width = 1000): string
     ...drawing.dimensions.map(dimension => dimensionSvg(dimension, on, drawing, units)),
     ...drawing.running.map(mark => runningSvg(on.at(mark.at), formatLength(mark.value, { units }))),
     ...drawing.labels.map(label => words({ x: on.at(label.at).x, y: on.at(label.at).y - 8 }, label.value === undefined ? label.text : `${label.text} ${formatLength(label.value, { units })}`.trim())),
-    ...drawing.pitches.map(({ at, angle }) => words({ x: on.at(at).x + 30, y: on.at(at).y - 20 }, formatAngle(angle))),
+    ...drawing.pitches.map(({ at, falls, angle }) => words({ x: on.at(at).x + (falls === 'left' ? -30 : 30), y: on.at(at).y - 20 }, formatAngle(angle))),
   ]
   return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${width} ${height}" width="${width}" height="${height}"><title>${escape(drawing.name)}</title><style>${style}</style>`
     + `<rect width="100%" height="100%" fill="#FFFDF8"/>\n${body.join('\n')}\n</svg>\n`
