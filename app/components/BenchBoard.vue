@@ -31,11 +31,13 @@ const parts = computed(() => zones(props.card).map((zone) => {
   const marks = props.card.marks.filter(mark => mark.at >= zone.from - 1 && mark.at <= zone.to + 1)
   const above = marks.filter(mark => mark.edge === 'top')
   const below = marks.filter(mark => mark.edge !== 'top')
+  // a distance is written once, with a line to each corner that lies there
   const place = (list: typeof marks) => {
-    const xs = list.map(mark => at({ x: mark.at, y: 0 }).x)
-    const room = 8 * Math.max(0, ...list.map(mark => say(mark.at).length)) + 8
-    const words = spread(xs.map(x => x - room / 2), room, wide.value - room).map(x => x + room / 2)
-    return list.map((mark, i) => ({ mark, x: xs[i] ?? 0, y: at({ x: 0, y: mark.across }).y, words: words[i] ?? 0 }))
+    const texts = [...new Set(list.map(mark => say(mark.at)))]
+    const points = texts.map(text => list.filter(mark => say(mark.at) === text).map(mark => at({ x: mark.at, y: mark.across })))
+    const room = 8 * Math.max(0, ...texts.map(text => text.length)) + 8
+    const words = spread(points.map(([first]) => (first?.x ?? 0) - room / 2), room, wide.value - room).map(x => x + room / 2)
+    return texts.map((text, i) => ({ text, points: points[i] ?? [], words: words[i] ?? 0 }))
   }
   return { zone, at, above: place(above), below: place(below), edges: [at({ x: zone.from, y: 0 }).x, at({ x: zone.to, y: 0 }).x] as const, broken: [zone.from > 1, zone.to < props.card.piece.length - 1] as const }
 }))
@@ -61,13 +63,13 @@ const name = useId()
       <template v-for="(broken, i) in part.broken" :key="`b${i}`">
         <path v-if="broken" class="broken" :d="`M${part.edges[i]} 26l-5 18l10 14l-10 16l10 14l-5 22`" />
       </template>
-      <g v-for="each in part.above" :key="`a${each.mark.at}`">
-        <path class="tick" :d="`M${px(each.words)} 19L${px(each.x)} ${px(each.y)}`" />
-        <text :x="px(each.words)" y="14">{{ say(each.mark.at) }}</text>
+      <g v-for="each in part.above" :key="`a${each.text}`">
+        <path v-for="(point, i) in each.points" :key="i" class="tick" :d="`M${px(each.words)} 19L${px(point.x)} ${px(point.y)}`" />
+        <text :x="px(each.words)" y="14">{{ each.text }}</text>
       </g>
-      <g v-for="each in part.below" :key="`u${each.mark.at}`">
-        <path class="tick" :d="`M${px(each.words)} ${ZONE - 18}L${px(each.x)} ${px(each.y)}`" />
-        <text :x="px(each.words)" :y="ZONE - 5">{{ say(each.mark.at) }}</text>
+      <g v-for="each in part.below" :key="`u${each.text}`">
+        <path v-for="(point, i) in each.points" :key="i" class="tick" :d="`M${px(each.words)} ${ZONE - 18}L${px(point.x)} ${px(point.y)}`" />
+        <text :x="px(each.words)" :y="ZONE - 5">{{ each.text }}</text>
       </g>
     </svg>
   </div>
