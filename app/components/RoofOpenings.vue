@@ -24,12 +24,12 @@ function add(kind: typeof roofOpeningKinds[number]): void {
 </script>
 
 <template>
-  <div class="openings">
+  <div class="field-rows">
     <p class="add">
       <Button v-for="kind in kinds" :key="kind" :label="roofOpeningWords[kind]" icon="pi pi-plus" text severity="secondary" :aria-label="`Add a ${roofOpeningWords[kind].toLowerCase()}`" :disabled="!bench.plan?.roof || all.length > 9" @click="add(kind)" />
       <SelectButton v-if="all.length > 1" :model-value="i" :options="numbers" option-value="value" option-label="label" :allow-empty="false" aria-label="Which opening" @update:model-value="chosen = $event" />
     </p>
-    <section v-if="opening" class="row" :aria-label="`Opening ${i + 1}`">
+    <section v-if="opening" class="field-row" :aria-label="`Opening ${i + 1}`">
       <b>{{ numbers[i]?.label }}</b>
       <ChoiceField v-if="opening.kind !== 'stair' && !single" :model-value="opening.slope" label="Slope" :options="slopes" @update:model-value="bench.setValue(`roof.openings.${i}.slope`, $event)" />
       <MeasureField :path="`roof.openings.${i}.at`" :value="opening.at" /><MeasureField :path="`roof.openings.${i}.up`" :value="opening.up" />
@@ -42,9 +42,6 @@ function add(kind: typeof roofOpeningKinds[number]): void {
 </template>
 
 <style scoped>
-.openings { border-bottom: 1px solid var(--line); flex: none; }
 .add { display: flex; flex-wrap: wrap; gap: 4px; padding: 0 8px; }
-.row { display: flex; flex-wrap: wrap; gap: 2px 12px; align-items: center; padding: 2px 16px; border-top: 1px solid var(--line); }
-.not { color: var(--crayon-words); font-weight: 700; }
-@media (max-width: 720px) { .row, .add { flex-wrap: nowrap; overflow-x: auto; } .row > *, .add > * { flex: none; } }
+@media (max-width: 720px) { .add { flex-wrap: nowrap; overflow-x: auto; } .add > * { flex: none; } }
 </style>

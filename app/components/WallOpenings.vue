@@ -24,8 +24,8 @@ const framed = computed(() => new Set((bench.plan?.frame.openings[props.wall] ??
 </script>
 
 <template>
-  <div v-if="rows.length" class="openings">
-    <section v-for="{ opening, i, rough } in rows" :key="i" class="row" :aria-label="`Opening ${i + 1}`">
+  <div v-if="rows.length" class="field-rows">
+    <section v-for="{ opening, i, rough } in rows" :key="i" class="field-row" :aria-label="`Opening ${i + 1}`">
       <b>{{ i + 1 }}</b>
       <ChoiceField :model-value="opening.kind" label="Kind" :options="kinds" @update:model-value="openings.setKind(i, $event as OpeningKind)" />
       <ChoiceField v-if="onHand.length && !standsOnDeck(opening.kind)" :model-value="unitOf(opening)" label="Unit" :options="onHand" @update:model-value="takeUnit(i, Number($event))" />
@@ -43,9 +43,5 @@ const framed = computed(() => new Set((bench.plan?.frame.openings[props.wall] ??
 </template>
 
 <style scoped>
-.openings { max-height: 5.7rem; overflow: auto; border-bottom: 1px solid var(--line); flex: none; }
-.row { display: flex; flex-wrap: wrap; gap: 4px 12px; align-items: center; padding: 4px 16px; }
-.row + .row { border-top: 1px solid var(--line); }
-.not { color: var(--crayon-words); font-weight: 700; }
-@media (max-width: 720px) { .row { flex-wrap: nowrap; overflow-x: auto; } .row > * { flex: none; } }
+.field-rows { max-height: 5.7rem; overflow: auto; }
 </style>

@@ -7,8 +7,8 @@ const ways = [{ value: 'width', label: 'Across' }, { value: 'length', label: 'Al
 </script>
 
 <template>
-  <div v-if="list.length" class="partitions">
-    <section v-for="(each, i) in list" :key="i" class="row" :aria-label="`Partition ${i + 1}`">
+  <div v-if="list.length" class="field-rows">
+    <section v-for="(each, i) in list" :key="i" class="field-row" :aria-label="`Partition ${i + 1}`">
       <b>Partition {{ i + 1 }}</b>
       <ChoiceField :model-value="each.runs" label="Runs" :options="ways" @update:model-value="partitions.turn(i, $event === 'length' ? 'length' : 'width')" />
       <MeasureField :path="`walls.partitions.${i}.at`" :value="each.at" />
@@ -18,6 +18,5 @@ const ways = [{ value: 'width', label: 'Across' }, { value: 'length', label: 'Al
 </template>
 
 <style scoped>
-.partitions { max-height: 5.7rem; overflow: auto; border-bottom: 1px solid var(--line); flex: none; }
-.row { display: flex; flex-wrap: wrap; gap: 4px 12px; align-items: center; padding: 4px 16px; }
+.field-rows { max-height: 5.7rem; overflow: auto; }
 </style>
