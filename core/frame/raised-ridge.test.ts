@@ -32,6 +32,15 @@ describe('two slopes that don\'t meet, worked by hand', () => {
     expect(longOf(upper)).toBeCloseTo(80 * sec + 2.75, 4)
   })
 
+  test('rows of blocks near the head of a short, steep slope are left out where posts deeper than the header stand', () => {
+    const narrow = shed({ pitch: { rise: 18, run: 12 }, rafter: '2x8', ridge: '1x10', spacing: 12 * INCH, overhang: { eave: 0, gable: 0, high: 0 }, blocking: { ...base.roof.blocking, rows: 2 } })
+    for (const height of [2.4, 4, 6]) {
+      const made = frame({ ...narrow, footprint: { length: 200 * INCH, width: 47.25 * INCH }, roof: { ...narrow.roof, seat: { rule: 'height-above-plate', height: height * INCH } } })
+      expect(made.members.some(({ id }) => id.startsWith('roof/ridge-post/'))).toBe(true)
+      expect(clashes(made.members)).toEqual([])
+    }
+  })
+
   test('ledger, header and posts stand where the two slopes ask', () => {
     expect(reach(find(framed, 'roof/ledger'), 'y')).toEqual([58.5, 60])
     expect(reach(find(framed, 'roof/ledger'), 'z')[1]).toBeCloseTo(ledgerTop, 3)

@@ -103,7 +103,7 @@ function slopesOf(design: Design, lumber: RoofLumber, { eaves, slopes }: RoofDat
   })
 }
 
-function rowBlocks(design: Design, { rafter, plate, post }: RoofLumber, { name, slope, rafters, from, to, inside }: Field, rows: 1 | 2, taken: readonly Taken[]): Order[] {
+function rowBlocks(design: Design, { rafter, plate, post, ridge }: RoofLumber, { name, slope, rafters, from, to, inside }: Field, rows: 1 | 2, taken: readonly Taken[]): Order[] {
   const lies = slope.joistTop !== undefined
   const up = lies ? vec(0, 0, 1) : slope.roofTop.normal
   const fall = fallOf(slope.roofTop)
@@ -113,7 +113,7 @@ function rowBlocks(design: Design, { rafter, plate, post }: RoofLumber, { name, 
     const at = from + (to - from) * k / (rows + 1)
     const half = rafter.thickness / 2
     // clear of the ridge, of posts under it and of the walls, or left out
-    const off = design.roof.beam ? post.depth / 2 : 0
+    const off = slope.over ? Math.max(0, post.depth - ridge.thickness) : design.roof.beam ? post.depth / 2 : 0
     if (at - half - rafter.depth * Math.hypot(up.x, up.y) < from + off || at + half > to - plate.depth) return []
     const plan = scale(fall, at)
     const top = vec(plan.x, plan.y, slope.joistTop ?? meets(slope.roofTop, plan, vec(0, 0, 1)) ?? 0)

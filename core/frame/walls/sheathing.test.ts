@@ -23,6 +23,12 @@ describe('sheets laid out by hand', () => {
     ])
   })
 
+  test('no sheet is longer than it is sold: a wall hardly taller is left bare at the top, a taller one gets a strip', () => {
+    const rows = (tall: number): number[][] => sheets(frame(sheathed({ height: tall * INCH })), 'walls/south/sheet').filter(each => reach(each, 'x')[0] === 0).map(each => reach(each, 'z'))
+    expect(rows(96.25)).toEqual([[0, 96]])
+    expect(rows(100)).toEqual([[0, 96], [96, 100]])
+  })
+
   // 8 ft gable wall: two sheets, though its own studs begin 3 1/2 in; on the outside of the north and east walls they lie on the far side
   test('gable walls are covered out to out, and each wall on its outside', () => {
     const made = frame(sheathed())

@@ -101,7 +101,8 @@ function rowsOf({ from, to }: Stretch, { sheet, way }: Sheathing, least: number)
   const rest = to - from - (count - 1) * tall
   // a strip too low to nail takes some of the row under it
   const short = count > 1 && rest < least ? least - rest : 0
-  const level = (i: number): number => i >= count ? to : from + i * tall - (i === count - 1 && i > 0 ? short : 0)
+  // what is hardly more than whole sheets is left bare at the top
+  const level = (i: number): number => i >= count ? Math.min(to, from + count * tall) : from + i * tall - (i === count - 1 && i > 0 ? short : 0)
   return Array.from({ length: count }, (_, i) => ({ from: level(i), to: level(i + 1) }))
 }
 
