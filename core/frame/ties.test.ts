@@ -115,6 +115,11 @@ describe('ceiling joists under one slope, worked by hand', () => {
     if (remedy !== null) expect(frame({ ...design, roof: { ...design.roof, ties: { ...design.roof.ties, ceiling: { ...ceiling, height: remedy } } } }).problems).toEqual([])
   })
 
+  test('where no rafter leaves room for a joist there is no ledger', () => {
+    const short = hung('single-slope')
+    expect(frame({ ...short, footprint: { ...short.footprint, length: 26 * INCH } }).members.filter(({ role }) => role === 'joist-ledger' || role === 'ceiling-joist')).toEqual([])
+  })
+
   test('a stair through them keeps off the rafters and the ledger', () => {
     const stair = { kind: 'stair' as const, slope: 'south' as const, at: 72 * INCH, up: 34 * INCH, width: 30 * INCH, length: 30 * INCH, plies: 2 as const }
     const made = frame(hung('single-slope', 0, { openings: [stair] }))

@@ -36,6 +36,8 @@ export function ceilingOrders(design: Design, lumber: RoofLumber, datum: RoofDat
     return { x, order: { ...order, cuts: [...order.cuts, { kind: 'end', name: 'slope', plane: slope.roofTop } as const] } }
   })
   const opened = stairs({ section, joists })
+  // nothing to hold
+  if (!joists.length) return { ...none, problems: opened.problems }
   const between = joists.slice(1).map(({ x }, i) => ((joists[i]?.x.to ?? 0) + x.from) / 2)
   const pieces = rowOf(inside, between, design.walls.longest, design.walls.longest)
   const across = slope.side === 'south' ? y.to : y.from - section.thickness
