@@ -105,6 +105,18 @@ describe('openings of other roofs', () => {
   })
 })
 
+// 2x6 at 3 in 12 stands 2 in over the plate: its seat is (5 1/2 / cos - 2) x 4 long, and headers in it would hang below the plate
+test('a roof light keeps off a seat longer than the plate, where a partition may stand', () => {
+  const light = { kind: 'light' as const, slope: 'south' as const, at: 72 * INCH, up: 10 * INCH, width: 22 * INCH, length: 20 * INCH, plies: 1 as const }
+  const low = (up: number) => frame({ ...base, footprint: { length: 144 * INCH, width: 120 * INCH }, walls: { ...base.walls, partitions: [{ runs: 'length', at: 9 * INCH }] }, roof: { ...base.roof, pitch: { rise: 3, run: 12 }, seat: { rule: 'height-above-plate', height: 2 * INCH }, openings: [{ ...light, up }] } })
+  const [problem] = low(10 * INCH).problems
+  if (problem?.code !== 'roof-opening-no-room') throw new Error('not said')
+  expect(problem.least / INCH).toBeGreaterThan((5.5 * Math.hypot(1, 0.25) - 2) * 4)
+  const made = low(problem.least)
+  expect(made.problems).toEqual([])
+  expect(clashes(made.members)).toEqual([])
+})
+
 describe('a stair through ceiling joists, worked by hand', () => {
   const joisted = { ties: { rafter: null, collar: null, ceiling: { section: '2x6', height: 0, every: 1 as const } } }
   // joists on the rafters' east faces: 48 3/4, 72 3/4, 96 3/4; the west one is doubled inward, since its rafter stands outward

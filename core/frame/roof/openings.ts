@@ -156,12 +156,13 @@ export function roofOpeningProblems(design: Design, lumber: RoofLumber, datum: R
 
 export type RoofOpeningProblem = Extract<Problem, { readonly code: `roof-opening${string}` | 'stair-no-joists' }>
 
-/** The level stretch up a slope from its wall's outside that openings with headers of so many plies can take: clear of the plate, with blocks on it, and of the ridge or the high wall; mm. */
-export function roomOn({ footprint, roof }: Design, { rafter, plate, ridge, post }: RoofLumber, { ridgeCentre }: RoofDatum, { angle, run, side, ridgeFace, joistTop }: SlopeDatum, plies: number): Stretch {
+/** The level stretch up a slope from its wall's outside that openings with headers of so many plies can take: clear of the plate, with blocks on it, of a seat longer than that, and of the ridge or the high wall; mm. */
+export function roomOn({ footprint, roof }: Design, { rafter, plate, ridge, post }: RoofLumber, { ridgeCentre }: RoofDatum, { angle, run, side, ridgeFace, joistTop, lift }: SlopeDatum, plies: number): Stretch {
   const slope = joistTop === undefined ? radians(angle) : 0
   const [sin, cos] = [Math.sin(slope), Math.cos(slope)]
   const headers = plies * rafter.thickness * cos
   const span = side === 'east' || side === 'west' ? footprint.length : footprint.width
   const top = ridgeCentre ? run - Math.max(ridge.thickness, roof.beam ? post.depth : 0) / 2 : ridgeFace ? run : span - plate.depth - rafter.depth * sin - rafter.thickness
-  return { from: plate.depth + rafter.depth * sin + rafter.thickness + headers + CLEAR, to: top - headers - rafter.depth * sin - CLEAR }
+  const seat = joistTop === undefined ? Math.max(plate.depth, (rafter.depth / cos - lift) * cos / sin) : plate.depth
+  return { from: seat + rafter.depth * sin + rafter.thickness + headers + CLEAR, to: top - headers - rafter.depth * sin - CLEAR }
 }
