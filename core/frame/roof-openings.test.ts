@@ -105,6 +105,15 @@ describe('openings of other roofs', () => {
   })
 })
 
+// 114 in long at 16 in: the rafter at 112 stands against the end one, where trimmers that end past 111 press it on
+test('a rafter that an opening moves never moves an end rafter out of the building', () => {
+  for (let at = 98; at <= 100.5; at += 0.25) {
+    const made = frame({ ...base, footprint: { length: 114 * INCH, width: 120 * INCH }, roof: { ...base.roof, spacing: 16 * INCH, openings: [{ kind: 'flue', slope: 'north', at: at * INCH, up: 24 * INCH, width: 18 * INCH, length: 18 * INCH, plies: 2 }] } })
+    const ends = made.members.filter(({ id, role }) => role === 'rafter' && id.startsWith('roof/north/')).map(member => reach(member, 'x'))
+    expect([Math.min(...ends.map(([from = 0]) => from)), Math.max(...ends.map(([, to = 0]) => to))]).toEqual([0, 114])
+  }
+})
+
 // 2x6 at 3 in 12 stands 2 in over the plate: its seat is (5 1/2 / cos - 2) x 4 long, and headers in it would hang below the plate
 test('a roof light keeps off a seat longer than the plate, where a partition may stand', () => {
   const light = { kind: 'light' as const, slope: 'south' as const, at: 72 * INCH, up: 10 * INCH, width: 22 * INCH, length: 20 * INCH, plies: 1 as const }

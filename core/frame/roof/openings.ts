@@ -36,10 +36,15 @@ export function standingIn(base: readonly Stretch[], partings: readonly Parting[
     { name: `trimmer/${number}/low/${k + 1}`, at: { from: s.from - (k + 1) * t, to: s.from - k * t }, parting: null }, { name: `trimmer/${number}/high/${k + 1}`, at: { from: s.to + k * t, to: s.to + (k + 1) * t }, parting: null },
   ]))
   const out = [...trimmers]
-  base.forEach((wanted, i) => {
-    const at = clearOf(wanted, (wanted.from + wanted.to) / 2, out.map(each => each.at), t)
+  const add = (i: number): void => {
+    const wanted = base[i]
+    const at = wanted && clearOf(wanted, (wanted.from + wanted.to) / 2, out.map(each => each.at), t)
     if (at) out.push({ name: `rafter/${i + 1}`, at, parting: partings.find(each => meet(each.s, at)) ?? null })
-  })
+  }
+  // the end rafters stand where they are: those between give way to them
+  const ends = new Set([0, base.length - 1])
+  for (const i of ends) add(i)
+  base.forEach((_, i) => ends.has(i) || add(i))
   return out.sort((a, b) => a.at.from - b.at.from)
 }
 
