@@ -1,4 +1,4 @@
-import { dialogReady, expect, openDemo, test } from './fixtures'
+import { choose, dialogReady, expect, openDemo, test } from './fixtures'
 
 const rubbish = ['banana', '-4', '1/0', '1,5', '', '999999 ft', '12 6', '<b>', 'NaN']
 
@@ -64,9 +64,7 @@ test('impossible buildings are said, and what can be framed still is drawn', asy
   }
   await page.getByRole('button', { name: 'Parts', exact: true }).click()
   await dialogReady(page)
-  await page.getByRole('combobox', { name: 'Ridge', exact: true }).click()
-  await page.getByRole('option', { name: /^2x12/ }).click()
-  await expect(page.getByRole('listbox')).toHaveCount(0)
+  await choose(page, 'Ridge', /^2x12/)
   await page.getByRole('button', { name: 'Close' }).last().click()
   await expect(page.getByRole('dialog')).toHaveCount(0)
   await type('Pitch', '1')

@@ -10,15 +10,15 @@ import type { RoofDatum, RoofLumber } from './shape'
 import { besideRafters, betweenEnds, tiePlate, type TieFrame } from './ties'
 
 /** The ceiling under one slope, and how high a board across the inside of the high wall may reach under its ledger, mm. */
-export interface Ceiling extends TieFrame { readonly low: number }
+interface HungCeiling extends TieFrame { readonly low: number }
 
-const none: Ceiling = { orders: [], problems: [], taken: [], crossing: [], low: Infinity }
+const none: HungCeiling = { orders: [], problems: [], taken: [], crossing: [], low: Infinity }
 
 /**
  * Ceiling joists under one slope: level beside its rafters, from the low wall's plate, where the roof's plane cuts them, to a ledger of their own section across the inside of the high side, on the studs there or on
  * the house; with openings for stairs. A ledger that would meet the rafters, has no studs to hang on or would cross an opening is said, and nothing of the ceiling framed.
  */
-export function ceilingOrders(design: Design, lumber: RoofLumber, datum: RoofDatum, standing: readonly Standing[]): Ceiling {
+export function ceilingOrders(design: Design, lumber: RoofLumber, datum: RoofDatum, standing: readonly Standing[]): HungCeiling {
   const asked = design.roof.ties.ceiling
   const section = lumber.ties.ceiling
   const places = standing.map(each => each.at)

@@ -7,6 +7,7 @@ import type { BuildingCut, Order } from '../member'
 import type { Problem } from '../problem'
 import { axisOf } from './blocking'
 import { leaningBoard } from './leaning'
+import { seatLength } from './seat'
 import type { RoofDatum, RoofLumber, SlopeDatum } from './shape'
 import { downOf } from './slope'
 import { fallsOut } from './tails'
@@ -36,15 +37,15 @@ export function standingIn(base: readonly Stretch[], partings: readonly Parting[
     { name: `trimmer/${number}/low/${k + 1}`, at: { from: s.from - (k + 1) * t, to: s.from - k * t }, parting: null }, { name: `trimmer/${number}/high/${k + 1}`, at: { from: s.to + k * t, to: s.to + (k + 1) * t }, parting: null },
   ]))
   const out = [...trimmers]
-  const add = (i: number): void => {
+  const stand = (i: number): void => {
     const wanted = base[i]
     const at = wanted && clearOf(wanted, (wanted.from + wanted.to) / 2, out.map(each => each.at), t)
     if (at) out.push({ name: `rafter/${i + 1}`, at, parting: partings.find(each => meet(each.s, at)) ?? null })
   }
   // the end rafters stand where they are: those between give way to them
   const ends = new Set([0, base.length - 1])
-  for (const i of ends) add(i)
-  base.forEach((_, i) => ends.has(i) || add(i))
+  for (const i of ends) stand(i)
+  base.forEach((_, i) => ends.has(i) || stand(i))
   return out.sort((a, b) => a.at.from - b.at.from)
 }
 
@@ -168,6 +169,6 @@ export function roomOn({ footprint, roof }: Design, { rafter, plate, ridge, post
   const headers = plies * rafter.thickness * cos
   const span = side === 'east' || side === 'west' ? footprint.length : footprint.width
   const top = ridgeCentre ? run - Math.max(ridge.thickness, roof.beam ? post.depth : 0) / 2 : ridgeFace ? run : span - plate.depth - rafter.depth * sin - rafter.thickness
-  const seat = joistTop === undefined ? Math.max(plate.depth, (rafter.depth / cos - lift) * cos / sin) : plate.depth
+  const seat = joistTop === undefined ? Math.max(plate.depth, seatLength({ lift, angle }, rafter.depth)) : plate.depth
   return { from: seat + rafter.depth * sin + rafter.thickness + headers + CLEAR, to: top - headers - rafter.depth * sin - CLEAR }
 }

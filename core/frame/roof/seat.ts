@@ -6,6 +6,9 @@ import type { SlopeDatum } from './shape'
 /** mm of rafter that must be left, plumb, over the heel. */
 const LEAST_OVER_PLATE = 5
 
+/** How long the level seat is that leaves rafters of a depth a slope's height above plate, mm; none or less where they are uncut. */
+export const seatLength = ({ lift, angle }: Pick<SlopeDatum, 'lift' | 'angle'>, depth: number): number => (depth / Math.cos(radians(angle)) - lift) / Math.tan(radians(angle))
+
 /** Why rafters of a depth (mm) can't stand at a slope's height above plate: off the plate, or cut through, up from the plate or all along to their upper end. */
 export function seatProblems({ lift, angle, run, wallOutside, ridgeFace }: SlopeDatum, depth: number): Problem[] {
   const plumb = depth / Math.cos(radians(angle))
