@@ -5,6 +5,7 @@ useDusk()
 <template>
   <div>
     <NuxtPage />
+    <VersionNote />
     <Toast position="bottom-center" group="undo">
       <template #message="{ message }">
         <UndoNote :message="message" />

@@ -8,7 +8,7 @@ import { looseRows } from '../logic/card-rows'
 const bench = useBench()
 const below = useBelow()
 const sections = useSectionChoices()
-const from = ref<'plan' | 'elevation'>('plan')
+const from = usePlace<'plan' | 'elevation'>('base', 'plan')
 const design = computed(() => bench.design)
 const units = computed(() => design.value?.units ?? 'imperial')
 const base = computed(() => design.value?.base ?? null)

@@ -37,6 +37,23 @@ function setMoisture(): void {
   moisture.value = null
 }
 
+useTypedField({
+  name: () => 'Own size',
+  dirty: () => Object.values(entry.value).some(each => each.trim() !== ''),
+  enter: () => {
+    add()
+    return fault.value?.message ?? ''
+  },
+})
+useTypedField({
+  name: () => 'Moisture',
+  dirty: () => moisture.value !== null,
+  enter: () => {
+    setMoisture()
+    return moistureFault.value
+  },
+})
+
 const remove = (name: string): void => bench.setValue('lumber.sections', own.value.filter(each => each.name !== name))
 </script>
 

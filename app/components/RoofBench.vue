@@ -9,7 +9,7 @@ const design = computed(() => bench.design)
 const rafter = useChoice<string>('roof.rafter')
 const shape = computed(() => design.value ? shapeOf(design.value) : null)
 type View = 'section' | 'plan' | 'east' | 'west'
-const view = ref<View>('section')
+const view = usePlace<View>('roof', 'section')
 const views = [{ value: 'section', label: 'Section' }, { value: 'plan', label: 'Plan' }, { value: 'east', label: 'East' }, { value: 'west', label: 'West' }]
 /** The rafter the section is cut at; null near the middle. */
 const cutAt = ref<number | null>(null)

@@ -18,12 +18,6 @@ const kinds = [{ value: 'house', label: 'House wall' }, { value: 'fence', label:
 const sides = (['south', 'east', 'north', 'west'] as const).map(value => ({ value, label: sideWords[value] }))
 const froms = [{ value: 'line', label: 'A and B' }, ...sides.map(each => ({ value: each.value, label: `${each.label} stakes` }))]
 const findChoices = findKinds.map(value => ({ value, label: findWords[value] }))
-const named = (event: Event): string => (event.target as HTMLInputElement).value.trim().slice(0, 40)
-function rename(event: Event, keep: string, save: (name: string) => void): void {
-  const name = named(event)
-  if (name) save(name)
-  else (event.target as HTMLInputElement).value = keep
-}
 const route = useRoute()
 </script>
 
@@ -40,7 +34,7 @@ const route = useRoute()
     <DrawingSheet class="sheet" :drawing="drawing" label="The site from above, the line that is measured off at the bottom" />
     <div v-if="site.boundaries.length || site.finds.length" class="lists">
       <section v-for="(each, i) in site.boundaries" :key="`b${i}`" class="row" :aria-label="each.name">
-        <InputText class="name" :default-value="each.name" :model-value="each.name" maxlength="40" aria-label="Name of the plot line" @change="rename($event, each.name, name => below.nameBoundary(i, name))" />
+        <NameField class="name" :value="each.name" label="Name of the plot line" @set="below.nameBoundary(i, $event)" />
         <MeasureField :path="`site.boundaries.${i}.from.along`" :value="each.from.along" /><MeasureField :path="`site.boundaries.${i}.from.out`" :value="each.from.out" />
         <MeasureField :path="`site.boundaries.${i}.to.along`" :value="each.to.along" /><MeasureField :path="`site.boundaries.${i}.to.out`" :value="each.to.out" />
         <MeasureField :path="`site.boundaries.${i}.setback`" :value="each.setback" />
@@ -48,7 +42,7 @@ const route = useRoute()
         <Button icon="pi pi-times" text severity="secondary" :aria-label="`Take ${each.name} away`" @click="below.drop('boundaries', i)" />
       </section>
       <section v-for="(each, i) in site.finds" :key="`f${i}`" class="row" :aria-label="each.name">
-        <InputText class="name" :model-value="each.name" maxlength="40" aria-label="Name of the find" @change="rename($event, each.name, name => below.changeFind(i, { name }))" />
+        <NameField class="name" :value="each.name" label="Name of the find" @set="below.changeFind(i, { name: $event })" />
         <ChoiceField :model-value="each.kind" label="Kind" :options="findChoices" @update:model-value="below.changeFind(i, { kind: $event as FindKind })" />
         <template v-for="(place, k) in each.places" :key="k">
           <ChoiceField :model-value="place.from" :label="each.places.length > 1 ? `End ${k + 1} from` : 'From'" :options="froms" @update:model-value="bench.setValue(`site.finds.${i}.places.${k}.from`, $event)" />

@@ -29,6 +29,15 @@ function commit(): void {
   emit('set', read.value)
 }
 
+useTypedField({
+  name: () => props.label,
+  dirty: () => entry.value !== null && entry.value !== (props.value === null ? '' : formatLength(props.value, { units: props.units })),
+  enter: () => {
+    commit()
+    return message.value
+  },
+})
+
 function revert(): void {
   entry.value = null
   message.value = ''

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { sayLength, sayWeight } from '../../core/words'
+import { storingWords } from '../logic/storage-words'
+import { cleanName } from '../stores/shelf'
 
 const emit = defineEmits<{ keys: [], export: [] }>()
 const bench = useBench()
@@ -13,10 +15,19 @@ const wood = computed(() => {
 })
 
 function rename(): void {
-  const next = name.value?.trim().slice(0, 80)
+  const next = cleanName(name.value ?? '')
   name.value = null
   if (next) bench.edit(design => design.name === next ? design : { ...design, name: next })
 }
+
+useTypedField({
+  name: () => 'Name of the design',
+  dirty: () => name.value !== null && name.value !== bench.design?.name,
+  enter: () => {
+    rename()
+    return ''
+  },
+})
 </script>
 
 <template>
@@ -27,6 +38,7 @@ function rename(): void {
         @keydown.escape="name = null; ($event.target as HTMLInputElement).blur()"
       >
     </h1>
+    <span class="saving quiet" :class="{ not: !['stored', 'storing', 'silent'].includes(bench.storing) }" aria-label="Saving" role="group">{{ storingWords[bench.storing] }}</span>
     <div class="acts">
       <Button icon="pi pi-undo" text severity="secondary" aria-label="Undo" title="Undo (Ctrl+Z)" :disabled="!bench.canUndo" @click="bench.undo()" />
       <Button icon="pi pi-undo" class="redo" text severity="secondary" aria-label="Redo" title="Redo (Ctrl+Shift+Z)" :disabled="!bench.canRedo" @click="bench.redo()" />
@@ -51,6 +63,8 @@ function rename(): void {
 .title { flex: 1 1 180px; min-width: 120px; }
 .name { width: 100%; border: 0; border-bottom: 2px solid transparent; background: none; color: inherit; font: 600 1.5rem var(--head); min-height: var(--target); text-overflow: ellipsis; }
 .name:hover { border-bottom-color: var(--line); }
+.saving { font-size: .85rem; white-space: nowrap; min-width: 4.4em; }
+.saving.not { color: var(--crayon-words); font-weight: 700; }
 .acts { display: flex; align-items: center; }
 .acts :deep(.p-button) { min-width: var(--target); }
 .redo :deep(.pi) { transform: scaleX(-1); }

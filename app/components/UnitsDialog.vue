@@ -36,6 +36,14 @@ function add(): void {
   bench.setValue('walls.units', [...list.value, read.unit])
   entry.value = { ...blank }
 }
+useTypedField({
+  name: () => 'Unit on hand',
+  dirty: () => [entry.value.name, entry.value.width, entry.value.height].some(each => each.trim() !== ''),
+  enter: () => {
+    add()
+    return fault.value?.message ?? ''
+  },
+})
 const remove = (i: number): void => bench.setValue('walls.units', list.value.filter((_, k) => k !== i))
 
 function size(): void {

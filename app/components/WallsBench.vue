@@ -6,7 +6,7 @@ import { platePair } from '../../core/plan'
 import { openingWords } from '../../core/words'
 
 const bench = useBench()
-const wall = ref<WallName>('south')
+const wall = usePlace<WallName>('wall', 'south')
 const partitions = usePartitions()
 const names = computed(() => [
   ...[{ value: 'south', label: 'South' }, { value: 'east', label: 'East' }, { value: 'north', label: 'North' }, { value: 'west', label: 'West' }].filter(each => !bench.design || !isHouse(bench.design, each.value)),
@@ -14,7 +14,7 @@ const names = computed(() => [
 ])
 /** Another wall than one that was taken away. */
 watch(() => names.value.some(each => each.value === wall.value), (stands) => { if (!stands) wall.value = names.value[0]?.value as WallName }, { immediate: true })
-const layer = ref<WallLayer | 'plan'>('frame')
+const layer = usePlace<WallLayer | 'plan'>('walls', 'frame')
 const layers = [{ value: 'frame', label: 'Frame' }, { value: 'sheets', label: 'Sheets' }, { value: 'plan', label: 'Plan' }]
 const { walls, layout, build } = useWalls(wall)
 const line = computed(() => bench.plan?.frame.walls.find(each => each.name === wall.value))

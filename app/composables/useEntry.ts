@@ -2,7 +2,9 @@ import { computed, ref } from 'vue'
 import type { FieldPath } from '../../core/design'
 import type { Pitch } from '../../core/measure'
 import { nudged, readEntry, showEntry } from '../logic/entry'
+import { fieldName } from '../../core/words'
 import { useBench } from '../stores/bench'
+import { useTypedField } from './useTypedField'
 
 /** A value of the design being typed over. What can't be read stays as typed, with why; nothing of the design changes until it can. */
 export function useEntry(path: () => FieldPath, value: () => number | Pitch) {
@@ -49,6 +51,15 @@ export function useEntry(path: () => FieldPath, value: () => number | Pitch) {
     entry.value = showEntry(next, units.value)
     message.value = ''
   }
+
+  useTypedField({
+    name: () => fieldName(path()),
+    dirty: () => entry.value !== null && entry.value !== showEntry(value(), units.value),
+    enter: () => {
+      commit()
+      return message.value
+    },
+  })
 
   return { text, message, focused, begin, typed, commit, revert, nudge }
 }

@@ -3,8 +3,7 @@ import { useToast } from 'primevue/usetoast'
 import type { Units } from '../../core/measure'
 import { designFile, fileName } from '../../core/output'
 import { chooseFile, saveFile } from '../composables/useFiles'
-import { database, type DesignRow } from '../storage/database'
-import { openDesign } from '../storage/designs'
+import type { DesignRow } from '../storage/database'
 
 const shelf = useShelf()
 const toast = useToast()
@@ -18,17 +17,23 @@ useHead({ title: 'Shelf · Early Wren' })
 
 onMounted(async () => {
   await shelf.open()
+  if (shelf.state !== 'ready') return
   if (useRuntimeConfig().public.demo) await shelf.seed((await import('../demo-designs')).demoDesigns)
 })
 
-const when = (ms: number): string => new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' }).format(ms)
-const openNew = async (units: Units): Promise<void> => void router.push(`/design/${await shelf.create(units)}/roof`)
+/** When a design was changed last; its row may be damaged and not say. */
+const when = (ms: number): string => ms === 0 ? 'changed at an unknown time' : new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' }).format(ms)
+async function openNew(units: Units): Promise<void> {
+  const id = await shelf.create(units)
+  if (id !== null) await router.push(`/design/${id}/roof`)
+}
 const say = (summary: string, act?: string, run?: () => void): void => toast.add({ group: 'undo', severity: 'secondary', summary, detail: act ? { act, run } : undefined, life: 9000 })
 
 async function readFiles(texts: readonly (string | null)[]): Promise<void> {
   for (const text of texts) {
     if (text === null) continue
     const result = await shelf.importText(text)
+    if (result === null) continue // storage says why
     if (!result.ok) faults.value = { title: 'The file was not taken in', reasons: result.reasons }
     else if (result.left.length) faults.value = { title: `“${result.name}” is on the shelf, without what is not known here`, reasons: result.left.map(path => `${path} was left out.`) }
     else say(`“${result.name}” is on the shelf.`)
@@ -41,22 +46,23 @@ async function dropped(event: DragEvent): Promise<void> {
 }
 
 async function exportFile(row: DesignRow): Promise<void> {
-  try {
-    const { design } = await openDesign(database(), row.id)
-    saveFile(fileName(design.name, 'json'), designFile(design), 'application/json')
-  }
-  catch { faults.value = { title: `“${row.name}” can't be read`, reasons: ['The design stored in this browser is damaged. Import it again from a file, if you saved one.'] } }
+  const design = await shelf.read(row.id)
+  if (design) saveFile(fileName(design.name, 'json'), designFile(design), 'application/json')
 }
 
 async function remove(row: DesignRow): Promise<void> {
-  await shelf.remove(row.id)
-  say(`“${row.name}” is off the shelf.`, 'Put it back', () => { void shelf.restore(row.id); toast.removeGroup('undo') })
+  if (await shelf.remove(row.id)) say(`“${row.name}” is off the shelf.`, 'Put it back', () => { void shelf.restore(row.id); toast.removeGroup('undo') })
+}
+
+async function makeRoom(): Promise<void> {
+  if (await shelf.free()) say('There is room again. Steps to undo were forgotten; every design is as it was.')
 }
 
 async function rename(): Promise<void> {
   if (!naming.value?.name.trim()) return
-  await shelf.rename(naming.value.id, naming.value.name)
+  const { id, name } = naming.value
   naming.value = null
+  await shelf.rename(id, name)
 }
 
 const acts = computed(() => {
@@ -95,8 +101,17 @@ function openMenu(event: Event, row: DesignRow): void {
       </div>
       <Button text label="Good" @click="faults = null" />
     </div>
+    <div v-if="shelf.trouble" class="faults" role="alert">
+      <div><h2>{{ shelf.trouble.title }}</h2><p>{{ shelf.trouble.sentence }}</p></div>
+      <div class="ways">
+        <Button v-if="shelf.trouble.code === 'full'" text label="Make room" @click="makeRoom" />
+        <Button v-if="shelf.state === 'failed'" text label="Try again" @click="shelf.open()" />
+        <Button v-else text label="Good" @click="shelf.trouble = null" />
+      </div>
+    </div>
     <p v-if="shelf.state === 'loading'" role="status">Looking along the shelf …</p>
-    <p v-else-if="shelf.state === 'failed'" class="faults" role="alert">The browser's storage can't be opened, so nothing can be kept here. Leave private browsing or allow this page to store data, then load it again.</p>
+    <p v-else-if="shelf.state === 'silent'" class="faults" role="alert">The shelf does not answer. It is still being waited for. Close other tabs of Early Wren; if nothing comes, load this page again.</p>
+    <template v-else-if="shelf.state === 'failed'" />
     <template v-else>
       <ul v-if="shelf.rows.length" class="list" aria-label="Designs">
         <li v-for="row in shelf.rows" :key="row.id" class="design">
@@ -132,6 +147,7 @@ h1 { font-size: 2.4rem; display: flex; align-items: center; gap: 14px; }
 .text { display: grid; gap: 2px; }
 .name { font: 600 1.5rem var(--head); }
 .faults { border-left: 4px solid var(--crayon); background: var(--wash); padding: 12px 16px; display: flex; justify-content: space-between; gap: 16px; align-items: start; }
+.ways { display: flex; flex: none; }
 .faults ul { margin: 8px 0 0; padding-left: 20px; }
 .empty { padding: 48px 24px; border-bottom: 10px solid var(--grain); background: var(--sheet); font-size: 1.1rem; }
 .foot { font-size: .9rem; }

@@ -1,8 +1,9 @@
 import { type Design, type DesignFault, readDesign } from '../../core/design'
 import type { DesignRow, ShelfDatabase } from './database'
+import { soundRow } from './rows'
 
-/** A design as it stands, with where it is in its history. */
-export interface Opened { readonly row: DesignRow, readonly design: Design }
+/** A design as it stands, with where it is in its history. `passed` counts the damaged states that a step went over. */
+export interface Opened { readonly row: DesignRow, readonly design: Design, readonly passed?: number }
 
 /** A change is a function, so that it can be made again on what another tab has saved meanwhile. The same design back means no change. */
 export type Change = (design: Design) => Design
@@ -16,11 +17,17 @@ export class UnreadableDesign extends Error {
 }
 
 /** There is no such design, or it was taken off the shelf. */
-export class NoSuchDesign extends Error {}
+export class NoSuchDesign extends Error {
+  constructor(readonly id: string, readonly takenOff: boolean) { super(`no design ${id}`) }
+}
+
+/** No state of the history in that direction can be read. */
+export class DamagedHistory extends Error {}
 
 /** What stands on the shelf, last changed first. */
 export async function listDesigns(db: ShelfDatabase): Promise<DesignRow[]> {
-  return (await db.designs.orderBy('updated').reverse().toArray()).filter(row => row.deleted === 0)
+  const rows = (await db.designs.toArray()).map(soundRow)
+  return rows.filter(row => row.deleted === 0).sort((a, b) => b.updated - a.updated)
 }
 
 /** Puts a new design on the shelf. `id` unused so far; `now` in ms since 1970. */
@@ -33,11 +40,19 @@ export async function addDesign(db: ShelfDatabase, id: string, design: Design, n
   return row
 }
 
+/** A design that stands on the shelf. Throws NoSuchDesign. */
+async function rowOf(db: ShelfDatabase, id: string): Promise<DesignRow> {
+  const stored = await db.designs.get(id)
+  if (!stored) throw new NoSuchDesign(id, false)
+  const row = soundRow(stored)
+  if (row.deleted !== 0) throw new NoSuchDesign(id, true)
+  return row
+}
+
 /** Throws NoSuchDesign or UnreadableDesign. */
 export async function openDesign(db: ShelfDatabase, id: string): Promise<Opened> {
   return db.transaction('r', db.designs, db.edits, async () => {
-    const row = await db.designs.get(id)
-    if (!row || row.deleted !== 0) throw new NoSuchDesign(id)
+    const row = await rowOf(db, id)
     return { row, design: await documentAt(db, row, row.cursor) }
   })
 }
@@ -52,8 +67,7 @@ async function documentAt(db: ShelfDatabase, row: DesignRow, index: number): Pro
 /** Makes a change on the design as it is stored, after whatever other tabs have saved. */
 export async function saveChange(db: ShelfDatabase, id: string, change: Change, now: number): Promise<Opened> {
   return db.transaction('rw', db.designs, db.edits, async () => {
-    const row = await db.designs.get(id)
-    if (!row || row.deleted !== 0) throw new NoSuchDesign(id)
+    const row = await rowOf(db, id)
     const design = await documentAt(db, row, row.cursor)
     const next = change(design)
     if (next === design) return { row, design }
@@ -68,17 +82,26 @@ export async function saveChange(db: ShelfDatabase, id: string, change: Change, 
   })
 }
 
-/** Steps through the history: -1 undoes, 1 redoes. At either end nothing happens. */
+/**
+ * Steps through the history: -1 undoes, 1 redoes. At either end nothing happens. States that can't be read are passed over; throws
+ * DamagedHistory where none beyond can be, and then nothing is changed.
+ */
 export async function step(db: ShelfDatabase, id: string, by: -1 | 1, now: number): Promise<Opened> {
   return db.transaction('rw', db.designs, db.edits, async () => {
-    const row = await db.designs.get(id)
-    if (!row || row.deleted !== 0) throw new NoSuchDesign(id)
-    const cursor = Math.min(row.last, Math.max(row.first, row.cursor + by))
-    const design = await documentAt(db, row, cursor)
-    if (cursor === row.cursor) return { row, design }
-    const moved: DesignRow = { ...row, cursor, name: design.name, revision: row.revision + 1, updated: now }
-    await db.designs.put(moved)
-    return { row: moved, design }
+    const row = await rowOf(db, id)
+    let passed = 0
+    for (let at = row.cursor + by; at >= row.first && at <= row.last; at += by) {
+      const read = readDesign((await db.edits.get([id, at]))?.document)
+      if (!read.ok) {
+        passed++
+        continue
+      }
+      const moved: DesignRow = { ...row, cursor: at, name: read.design.name, revision: row.revision + 1, updated: now }
+      await db.designs.put(moved)
+      return { row: moved, design: read.design, passed }
+    }
+    if (passed > 0) throw new DamagedHistory(`${passed} damaged states`)
+    return { row, design: await documentAt(db, row, row.cursor) }
   })
 }
 
@@ -86,15 +109,28 @@ export async function step(db: ShelfDatabase, id: string, by: -1 | 1, now: numbe
 export async function setDeleted(db: ShelfDatabase, id: string, when: number): Promise<void> {
   await db.transaction('rw', db.designs, async () => {
     const row = await db.designs.get(id)
-    if (row) await db.designs.put({ ...row, deleted: when, revision: row.revision + 1 })
+    if (row) await db.designs.put({ ...soundRow(row), deleted: when, revision: soundRow(row).revision + 1 })
   })
 }
 
 /** Forgets designs taken off the shelf before a time, ms since 1970. */
 export async function forgetDeleted(db: ShelfDatabase, before: number): Promise<void> {
   await db.transaction('rw', db.designs, db.edits, async () => {
-    const gone = (await db.designs.toArray()).filter(row => row.deleted !== 0 && row.deleted < before).map(row => row.id)
+    const gone = (await db.designs.toArray()).map(soundRow).filter(row => row.deleted !== 0 && row.deleted < before).map(row => row.id)
     await db.edits.where('design').anyOf(gone).delete()
     await db.designs.bulkDelete(gone)
+  })
+}
+
+/** Makes room: forgets what was taken off the shelf, and of each design every state but the one that holds. Gives how many states went. */
+export async function makeRoom(db: ShelfDatabase): Promise<number> {
+  await forgetDeleted(db, Infinity)
+  return db.transaction('rw', db.designs, db.edits, async () => {
+    let gone = 0
+    for (const row of (await db.designs.toArray()).map(soundRow)) {
+      gone += await db.edits.where('design').equals(row.id).filter(edit => edit.index !== row.cursor).delete()
+      if (row.first !== row.cursor || row.last !== row.cursor) await db.designs.put({ ...row, first: row.cursor, last: row.cursor, revision: row.revision + 1 })
+    }
+    return gone
   })
 }

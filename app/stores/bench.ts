@@ -7,9 +7,13 @@ import { type Piece, plan as planOf, shapeText, valueOf } from '../../core/plan'
 import { sayDesignFault } from '../../core/words'
 import { database, type DesignRow } from '../storage/database'
 import { type Stop, watchDesign } from '../storage/watch'
-import { type Change, NoSuchDesign, openDesign, type Opened, saveChange, step, UnreadableDesign } from '../storage/designs'
+import { type Change, NoSuchDesign, openDesign, UnreadableDesign } from '../storage/designs'
+import { Journal, type JournalNews, type JournalState } from '../storage/journal'
+import { PATIENCE, troubleOf } from '../storage/trouble'
+import { journalWords, sayStorage } from '../logic/storage-words'
 
-export type BenchState = 'closed' | 'opening' | 'open' | 'missing' | 'unreadable'
+/** slow: storage has not answered yet; no-storage: it can't be read at all. */
+export type BenchState = 'closed' | 'opening' | 'slow' | 'open' | 'missing' | 'taken-off' | 'unreadable' | 'no-storage'
 
 /** The design on the bench: its document, plan, history and the piece in hand. Every edit is saved as it is made. */
 export const useBench = defineStore('bench', () => {
@@ -19,13 +23,13 @@ export const useBench = defineStore('bench', () => {
   const row = shallowRef<DesignRow | null>(null)
   const saved = shallowRef<Design | null>(null)
   const preview = shallowRef<Design | null>(null)
-  const waiting = ref(0)
-  const unsaved = ref(false)
+  const storing = ref<JournalState>('stored')
+  const canUndo = ref(false)
+  const canRedo = ref(false)
   const notice = ref('')
   const hand = ref<string | null>(null)
   const view = ref<'drawing' | 'frame'>('drawing')
-  const pending: Change[] = []
-  let queue: Promise<void> = Promise.resolve()
+  let journal: Journal | null = null
   let watching: Stop | null = null
   let openings = 0
 
@@ -33,8 +37,6 @@ export const useBench = defineStore('bench', () => {
   const plan = computed(() => design.value ? planOf(design.value, memory) : null)
   const cautions = computed(() => plan.value ? cautionsOf(plan.value) : [])
   const piece = computed<Piece | null>(() => pieceInHand())
-  const canUndo = computed(() => row.value !== null && row.value.cursor > row.value.first)
-  const canRedo = computed(() => row.value !== null && row.value.cursor < row.value.last)
 
   /** The piece in hand is remembered by one of its members, which outlives a new mark. */
   function pieceInHand(): Piece | null {
@@ -46,26 +48,31 @@ export const useBench = defineStore('bench', () => {
     close()
     state.value = 'opening'
     const mine = ++openings
+    const slow = setTimeout(() => { if (mine === openings) state.value = 'slow' }, PATIENCE)
     try {
       const opened = await openDesign(database(), id)
       if (mine !== openings) return
-      take(opened)
+      journal = new Journal(database(), opened, Date.now, follow)
+      show()
+      state.value = 'open'
+      watching = watchDesign(database(), id, seen => void meet(seen))
     }
-    catch (error) { return mine === openings ? refuse(error) : undefined }
-    state.value = 'open'
-    watching = watchDesign(database(), id, seen => void follow(seen))
+    catch (error) { if (mine === openings) refuse(error) }
+    finally { clearTimeout(slow) }
   }
 
   function close(): void {
     openings++
     watching?.()
     watching = null
+    journal?.close()
+    journal = null
     state.value = 'closed'
+    storing.value = 'stored'
     row.value = saved.value = preview.value = null
+    canUndo.value = canRedo.value = false
     hand.value = null
     notice.value = ''
-    unsaved.value = false
-    pending.length = 0
   }
 
   function refuse(error: unknown): void {
@@ -73,64 +80,60 @@ export const useBench = defineStore('bench', () => {
       state.value = 'unreadable'
       trouble.value = error.faults.map(sayDesignFault)
     }
-    else if (error instanceof NoSuchDesign) state.value = 'missing'
+    else if (error instanceof NoSuchDesign) state.value = error.takenOff ? 'taken-off' : 'missing'
     else {
-      state.value = 'unreadable'
-      trouble.value = ['The browser\'s storage can\'t be read. Allow this page to store data, then load it again.']
+      state.value = 'no-storage'
+      trouble.value = [sayStorage(troubleOf(error))]
     }
   }
 
-  /** Shows a stored state with what is still to be saved on top; a state older than the one shown came late and is passed over. */
-  function take(opened: Opened): void {
-    if (row.value && row.value.id === opened.row.id && row.value.revision > opened.row.revision) return
-    row.value = opened.row
-    saved.value = pending.reduce((at, change) => change(at), opened.design)
+  /** Shows what the journal holds, with what is still to be stored done to it. */
+  function show(): void {
+    if (!journal) return
+    const foreseen = journal.foresee()
+    row.value = journal.row
+    if (saved.value !== foreseen.design) saved.value = foreseen.design
+    canUndo.value = foreseen.canUndo
+    canRedo.value = foreseen.canRedo
+    storing.value = journal.state
   }
 
-  /** Another tab has changed the design: show it, when nothing of ours is under way. */
-  async function follow(seen: DesignRow | null): Promise<void> {
-    const mine = row.value
-    if (!mine || waiting.value > 0 || (seen && seen.id === mine.id && seen.revision <= mine.revision)) return
-    try { take(await openDesign(database(), mine.id)) }
-    catch (error) { refuse(error) }
+  function follow(news: JournalNews | null): void {
+    if (news) notice.value = journalWords[news]
+    show()
+  }
+
+  /** Another tab has changed the design: show it, when nothing of ours is under way. What is no longer stored stays on the screen while something of ours waits. */
+  async function meet(seen: DesignRow | null): Promise<void> {
+    const mine = journal
+    if (!mine || mine.count > 0 || (seen && seen.id === mine.row.id && seen.deleted === 0 && seen.revision <= mine.row.revision)) return
+    try {
+      const opened = await openDesign(database(), mine.row.id)
+      if (mine !== journal || mine.count > 0) return
+      mine.take(opened)
+      show()
+    }
+    catch (error) {
+      if (mine !== journal) return
+      if (error instanceof NoSuchDesign && !error.takenOff) storing.value = mine.state = 'gone'
+      else refuse(error)
+    }
   }
 
   /** Makes a change at once and saves it; undo puts back what was before. */
   function edit(change: Change): void {
     preview.value = null
     const before = saved.value
-    if (!before) return
-    const next = change(before)
-    if (next === before) return
-    saved.value = next
-    pending.push(change)
-    enqueue(savePending)
-  }
-
-  /** Saves what is pending, oldest first; what could not be saved before is tried again. */
-  async function savePending(id: string): Promise<void> {
-    for (let change = pending[0]; change; change = pending[0]) {
-      const known = row.value?.revision ?? 0
-      const result = await saveChange(database(), id, change, Date.now())
-      pending.shift()
-      if (result.row.revision > known + 1) notice.value = 'Another tab changed this design too. Both changes are kept; undo goes back through them.'
-      take(result)
-    }
-  }
-
-  function enqueue(work: (id: string) => Promise<void>): void {
-    const id = row.value?.id
-    if (!id) return
-    waiting.value++
-    queue = queue.then(() => work(id)).then(() => { unsaved.value = false }, () => { unsaved.value = true }).finally(() => { waiting.value-- })
+    if (!journal || !before || change(before) === before) return
+    journal.add({ kind: 'change', change })
   }
 
   const setValue = (path: string, value: unknown): void => edit(at => changed(at, path, value))
   /** Shows a value while it is dragged, without keeping it. */
   const tryValue = (path: string, value: unknown): void => { if (saved.value) preview.value = changed(saved.value, path, value) }
   const dropPreview = (): void => { preview.value = null }
-  const undo = (): void => enqueue(async id => take(await step(database(), id, -1, Date.now())))
-  const redo = (): void => enqueue(async id => take(await step(database(), id, 1, Date.now())))
+  const undo = (): void => { if (canUndo.value) journal?.add({ kind: 'step', by: -1 }) }
+  const redo = (): void => { if (canRedo.value) journal?.add({ kind: 'step', by: 1 }) }
   const toggleUnits = (): void => edit(at => withValue(at, 'units', at.units === 'imperial' ? 'metric' : 'imperial'))
 
   /** Whether all members of a piece are ticked, and whether each still has the shape it was cut to. */
@@ -164,13 +167,17 @@ export const useBench = defineStore('bench', () => {
     if (next) takeUp(next)
   }
 
-  /** Resolves when everything is saved that was under way. */
-  const settled = async (): Promise<void> => { await queue }
+  /** Resolves when everything is saved that was under way, or when it is plain that it can't be. */
+  const settled = async (): Promise<void> => { await journal?.settled() }
+  /** Tries again to store what waits. */
+  const retry = (): void => journal?.retry()
+  /** Puts a design back on the shelf that is no longer there, as it is shown. */
+  const putBack = async (): Promise<void> => { await journal?.putBack() }
   /** A field's value, worked out where it follows from others. */
   const value = (path: string): unknown => plan.value ? valueOf(plan.value, path) : undefined
 
   return {
-    state, trouble, row, design, plan, cautions, piece, hand, view, notice, unsaved, waiting, canUndo, canRedo,
-    open, close, edit, setValue, tryValue, dropPreview, undo, redo, toggleUnits, cutState, tick, takeUp, pick, nextPiece, settled, value,
+    state, trouble, row, design, plan, cautions, piece, hand, view, notice, storing, canUndo, canRedo,
+    open, close, edit, setValue, tryValue, dropPreview, undo, redo, toggleUnits, cutState, tick, takeUp, pick, nextPiece, settled, retry, putBack, value,
   }
 })

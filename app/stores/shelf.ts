@@ -4,7 +4,10 @@ import { type Design, newDesign, parseDesign } from '../../core/design'
 import type { Units } from '../../core/measure'
 import { sayDesignFault } from '../../core/words'
 import { database, type DesignRow } from '../storage/database'
-import { addDesign, forgetDeleted, listDesigns, openDesign, saveChange, setDeleted } from '../storage/designs'
+import { addDesign, forgetDeleted, listDesigns, makeRoom, NoSuchDesign, openDesign, saveChange, setDeleted, UnreadableDesign } from '../storage/designs'
+import { PATIENCE, type StorageTrouble, troubleOf, within } from '../storage/trouble'
+import { newId } from '../logic/new-id'
+import { sayStorage } from '../logic/storage-words'
 import { type Stop, watchShelf } from '../storage/watch'
 
 /** What came of reading a file: the new design's id, or why not. `left` names fields that were not known. */
@@ -12,66 +15,107 @@ export type Import = { ok: true, id: string, name: string, left: readonly string
 
 const DAY = 86_400_000
 
-/** The designs in this browser. */
+/** Something that was asked of the shelf and did not come about, in words. */
+export interface ShelfTrouble { readonly code: StorageTrouble | 'damaged' | 'absent', readonly title: string, readonly sentence: string }
+
+/** The designs in this browser. What storage refuses is said in `trouble`; then nothing was done. */
 export const useShelf = defineStore('shelf', () => {
-  const state = ref<'loading' | 'ready' | 'failed'>('loading')
+  const state = ref<'loading' | 'ready' | 'silent' | 'failed'>('loading')
   const rows = shallowRef<DesignRow[]>([])
+  const trouble = shallowRef<ShelfTrouble | null>(null)
   let watching: Stop | null = null
 
+  /** Looks along the shelf. While storage is silent it goes on waiting, and shows the shelf when it answers after all. */
   async function open(): Promise<void> {
+    state.value = 'loading'
+    const late = setTimeout(() => { state.value = 'silent' }, PATIENCE)
     try {
-      await forgetDeleted(database(), Date.now() - DAY)
       rows.value = await listDesigns(database())
       state.value = 'ready'
     }
-    catch {
+    catch (error) {
       state.value = 'failed'
+      trouble.value = { code: troubleOf(error), title: 'The shelf can\'t be opened', sentence: sayStorage(troubleOf(error)) }
       return
     }
+    finally { clearTimeout(late) }
     watching?.()
-    watching = watchShelf(database(), (list) => { rows.value = list })
+    watching = watchShelf(database(), (list) => { rows.value = list }, (error) => { trouble.value = told('The shelf can\'t be watched for changes', error) })
+    forgetDeleted(database(), Date.now() - DAY).catch(() => {}) // another day will do
+  }
+
+  /** Does something with storage; null and a trouble where it can't be done. */
+  async function attempt<T>(title: string, work: () => Promise<T>): Promise<T | null> {
+    try {
+      const result = await within(work())
+      trouble.value = null
+      return result
+    }
+    catch (error) {
+      trouble.value = told(title, error)
+      return null
+    }
   }
 
   const put = async (design: Design): Promise<string> => {
-    const id = crypto.randomUUID()
+    const id = newId()
     await addDesign(database(), id, design, Date.now())
     return id
   }
-
-  const create = (units: Units): Promise<string> => put(newDesign(freeName('New shed', rows.value), units))
-
-  async function duplicate(id: string): Promise<string> {
+  /** Its id; null where storage refuses it. */
+  const create = (units: Units): Promise<string | null> => attempt('No new building was begun', () => put(newDesign(freeName('New shed', rows.value), units)))
+  const duplicate = (id: string): Promise<string | null> => attempt(`${called(id)} was not duplicated`, async () => {
     const { design } = await openDesign(database(), id)
     return put({ ...design, name: freeName(design.name, rows.value), cut: [] })
+  })
+  /** Whether it bears the name now. */
+  async function rename(id: string, name: string): Promise<boolean> {
+    const clean = cleanName(name)
+    if (!clean) return false
+    return await attempt(`${called(id)} was not renamed`, () => saveChange(database(), id, design => design.name === clean ? design : { ...design, name: clean }, Date.now())) !== null
   }
+  const remove = async (id: string): Promise<boolean> => await attempt(`${called(id)} was not taken off the shelf`, async () => { await setDeleted(database(), id, Date.now()); return true }) ?? false
+  const restore = async (id: string): Promise<boolean> => await attempt('It was not put back on the shelf', async () => { await setDeleted(database(), id, 0); return true }) ?? false
 
-  const rename = async (id: string, name: string): Promise<void> => {
-    const clean = name.trim().slice(0, 80)
-    if (clean) await saveChange(database(), id, design => design.name === clean ? design : { ...design, name: clean }, Date.now())
-  }
+  /** A stored design, to be saved as a file; null and a trouble where it can't be read. */
+  const read = async (id: string): Promise<Design | null> => (await attempt(`${called(id)} can't be read`, () => openDesign(database(), id)))?.design ?? null
 
-  const remove = (id: string): Promise<void> => setDeleted(database(), id, Date.now())
-  const restore = (id: string): Promise<void> => setDeleted(database(), id, 0)
-
-  async function importText(text: string): Promise<Import> {
-    const read = parseDesign(text)
-    if (!read.ok) return { ok: false, reasons: read.faults.map(sayDesignFault) }
-    const name = freeName(read.design.name, rows.value)
-    return { ok: true, id: await put({ ...read.design, name }), name, left: read.dropped }
+  /** Why a file is refused, or the design it became; null where storage refuses it. */
+  async function importText(text: string): Promise<Import | null> {
+    const found = parseDesign(text)
+    if (!found.ok) return { ok: false, reasons: found.faults.map(sayDesignFault) }
+    const name = freeName(found.design.name, rows.value)
+    const id = await attempt(`“${name}” was not taken in`, () => put({ ...found.design, name }))
+    return id === null ? null : { ok: true, id, name, left: found.dropped }
   }
 
   /** Puts designs on a shelf that never held any. */
   async function seed(designs: readonly unknown[]): Promise<void> {
-    if (await database().designs.count() > 0) return
-    for (const each of [...designs].reverse()) {
-      const read = parseDesign(JSON.stringify(each))
-      if (read.ok) await put(read.design)
-    }
-    rows.value = await listDesigns(database())
+    await attempt('The demo designs were not put on the shelf', async () => {
+      if (await database().designs.count() > 0) return
+      for (const each of [...designs].reverse()) {
+        const found = parseDesign(JSON.stringify(each))
+        if (found.ok) await put(found.design)
+      }
+      rows.value = await listDesigns(database())
+    })
   }
 
-  return { state, rows, open, create, duplicate, rename, remove, restore, importText, seed }
+  /** Forgets steps to undo and what was taken off the shelf, so that there is room again. */
+  const free = async (): Promise<boolean> => await attempt('No room could be made', () => makeRoom(database())) !== null
+
+  const called = (id: string): string => `“${rows.value.find(row => row.id === id)?.name ?? 'The design'}”`
+  return { state, rows, trouble, open, create, duplicate, rename, remove, restore, read, importText, seed, free }
 })
+
+function told(title: string, error: unknown): ShelfTrouble {
+  if (error instanceof UnreadableDesign) return { code: 'damaged', title, sentence: `It is damaged in this browser's storage. Import it again from a file, if you saved one. ${error.faults.slice(0, 3).map(sayDesignFault).join(' ')}` }
+  if (error instanceof NoSuchDesign) return { code: 'absent', title, sentence: 'It is no longer in this browser\'s storage: it was deleted elsewhere.' }
+  return { code: troubleOf(error), title, sentence: sayStorage(troubleOf(error)) }
+}
+
+/** A name as typed or pasted, without what can't be seen; at most 80 characters. */
+export const cleanName = (name: string): string => name.replace(/\p{Cc}+/gu, ' ').trim().slice(0, 80)
 
 /** A name no other design bears: the second of its kind is followed by 2. */
 export function freeName(name: string, rows: readonly { readonly name: string }[]): string {

@@ -109,6 +109,17 @@ describe('reading a design', () => {
     expect(parseDesign(text)).toMatchObject({ ok: false, faults: [{ code }] })
   })
 
+  test.each([['lists', '['.repeat(5000) + ']'.repeat(5000)], ['groups', '{"a":'.repeat(5000) + '1' + '}'.repeat(5000)]])('%s 5,000 deep are refused wherever they stand', (_, deep) => {
+    for (const text of [deep, JSON.stringify({ ...good, hat: 0 }).replace('"hat":0', `"hat":${deep}`), JSON.stringify({ ...good, name: 0 }).replace('"name":0', `"name":${deep}`)]) {
+      expect(parseDesign(text)).toMatchObject({ ok: false, faults: [{ path: '', code: 'too-deep', max: 40 }] })
+    }
+  })
+
+  test('a slope that is refused is told the limits of the field', () => {
+    const read = readDesign(changed('roof.pitch', { rise: 0.01, run: 12 }))
+    expect(read.ok ? '' : read.faults.map(sayDesignFault).join()).toBe('Pitch (roof.pitch) must be a slope between 0.5 and 70 degrees.')
+  })
+
   test('a saved design reads back as it was, also with a byte order mark', () => {
     expect(parseDesign(`\uFEFF${designFile(good)}`)).toEqual({ ok: true, design: good, dropped: [] })
   })

@@ -18,6 +18,7 @@ export type DesignFault = { readonly path: string } & (
   | { code: 'too-large', max: number }
   | { code: 'not-one-of', allowed: readonly string[] }
   | { code: 'too-long', max: number }
+  | { code: 'too-deep', max: number }
   | { code: 'pitch' }
   | { code: 'no-section', name: string }
   | { code: 'section-twice', name: string }
@@ -30,6 +31,19 @@ export type DesignRead =
 /** Largest file that is read, in characters: a thousand times a usual design. */
 export const MAX_FILE = 4_000_000
 
+/** How many lists and objects may stand in each other: a design's own are six. */
+export const MAX_DEPTH = 40
+
+/** Whether a value has lists and objects in each other more than MAX_DEPTH deep; goes by levels, so that no depth exhausts the stack. */
+function tooDeep(value: unknown): boolean {
+  let level: unknown[] = [value]
+  for (let depth = 0; level.length; depth++) {
+    if (depth > MAX_DEPTH) return true
+    level = level.flatMap(each => typeof each === 'object' && each !== null ? Object.values(each).filter(inner => typeof inner === 'object' && inner !== null) : [])
+  }
+  return false
+}
+
 /** Reads a design from the text of a file. */
 export function parseDesign(text: string): DesignRead {
   if (text.length > MAX_FILE) return { ok: false, faults: [{ path: '', code: 'too-long', max: MAX_FILE }] }
@@ -41,6 +55,7 @@ export function parseDesign(text: string): DesignRead {
 
 /** Checks a value in full and gives a design, or every fault with its path. */
 export function readDesign(value: unknown): DesignRead {
+  if (tooDeep(value)) return { ok: false, faults: [{ path: '', code: 'too-deep', max: MAX_DEPTH }] }
   const current = toCurrent(value)
   if (!current.ok) return { ok: false, faults: [{ path: '', ...current.fault }] }
   const document = current.document

@@ -20,7 +20,8 @@ export function drawingSvg(drawing: Drawing, units: Units, width = 1000): string
     + `<rect width="100%" height="100%" fill="#FFFDF8"/>\n${body.join('\n')}\n</svg>\n`
 }
 
-const escape = (raw: string): string => raw.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;').replace(/"/g, '&quot;')
+/** A text as XML may hold it: control characters and half a pair of surrogates have no place in XML 1.0, not even escaped. */
+const escape = (raw: string): string => raw.replace(/[^\t\n\r\u0020-\uD7FF\uE000-\uFFFD\u{10000}-\u{10FFFF}]/gu, '\uFFFD').replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;').replace(/"/g, '&quot;')
 const segment = ([a, b]: Segment, ink: string): string => `<path class="${ink}" d="M${px(a.x)} ${px(a.y)}L${px(b.x)} ${px(b.y)}"/>`
 const words = (at: Point, text: string, turn = 0): string => `<text x="${px(at.x)}" y="${px(at.y)}" text-anchor="middle"${turn ? ` transform="rotate(${turn} ${px(at.x)} ${px(at.y)})"` : ''}>${escape(text)}</text>`
 

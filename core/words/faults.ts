@@ -1,4 +1,4 @@
-import type { DesignFault } from '../design'
+import { type DesignFault, limits } from '../design'
 import { fieldName } from './fields'
 
 const kinds: Record<string, string> = { string: 'text', number: 'a number', array: 'a list', object: 'a group of fields', list: 'a list', boolean: 'yes or no' }
@@ -18,8 +18,9 @@ export function sayDesignFault(fault: DesignFault): string {
     case 'not-above': return `${where} must be more than ${fault.min}.`
     case 'too-large': return `${where} must be at most ${fault.max}.`
     case 'too-long': return `${where} is too long; ${fault.max} is the most.`
+    case 'too-deep': return `${where} has lists within lists more than ${fault.max} deep, which no design has. Choose a file that was saved here.`
     case 'not-one-of': return `${where} must be one of: ${fault.allowed.join(', ')}.`
-    case 'pitch': return `${where} must be a slope between 2 and 70 degrees.`
+    case 'pitch': return `${where} must be a slope between ${limits.roofAngle.min} and ${limits.roofAngle.max} degrees.`
     case 'no-section': return `${where}: there is no section “${fault.name}”. Name a standard one or add it to the own sizes.`
     case 'section-twice': return `${where}: the size “${fault.name}” is there twice. Name one of them otherwise.`
     case 'other': return `${where} is not as it should be.`

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { designFile, fileName } from '../../../../core/output'
+import { sayStoring } from '../../../logic/storage-words'
 import { chosenBench, viewNames } from '../../../logic/benches'
 import type { Command } from '../../../logic/commands'
 import { saveFile } from '../../../composables/useFiles'
@@ -16,9 +17,25 @@ const keysOpen = ref(false)
 const find = ref('')
 const searches = ref(0)
 
-onMounted(() => void bench.open(id.value))
+/** What was looked at and held before the page was loaded again in this tab. */
+const view = usePlace<'drawing' | 'frame'>('view', 'drawing')
+const hand = usePlace<string>('hand', '')
+onMounted(async () => {
+  const held = hand.value
+  await bench.open(id.value)
+  bench.pick(held)
+  bench.view = view.value
+})
+watch(() => [bench.hand, bench.view] as const, ([member, shown]) => {
+  if (bench.state !== 'open') return
+  hand.value = member ?? ''
+  view.value = shown
+})
 onBeforeUnmount(() => bench.close())
-useEventListener(window, 'beforeunload', (event) => { if (bench.waiting > 0 || bench.unsaved) event.preventDefault() })
+const shelf = useShelf()
+const leaving = useLeaving()
+/** What must be said of saving: nothing while it goes well. */
+const storing = computed(() => sayStoring(bench.storing))
 useHead({ title: () => bench.design ? `${bench.design.name} · Early Wren` : 'Early Wren' })
 
 const go = (to: string): void => void router.push(`/design/${id.value}/${to}`)
@@ -27,6 +44,11 @@ async function findPiece(): Promise<void> {
   side.value = 'sheet'
   bench.view = 'drawing'
   searches.value++
+}
+
+/** Makes room in a full storage, and saves again what waited. */
+async function makeRoom(): Promise<void> {
+  if (await shelf.free()) bench.retry()
 }
 
 function saveDesign(): void {
@@ -58,9 +80,16 @@ useKeys(commands)
     <a href="#sheet" class="skip">To the drawing</a>
     <StoryPole class="room-pole no-print" :id="id" :bench="here" />
     <TopLine class="room-top no-print" @keys="keysOpen = true" @export="saveDesign" />
-    <div v-if="bench.notice || bench.unsaved" class="room-notice" role="status">
-      <span>{{ bench.unsaved ? 'Not saved: the browser refuses to store it. Save the design as a file; the next change tries again.' : bench.notice }}</span>
-      <Button v-if="!bench.unsaved" text size="small" label="Good" @click="bench.notice = ''" />
+    <div v-if="storing" class="room-notice" role="alert">
+      <span>{{ storing }}</span>
+      <Button text size="small" label="Save as a file" @click="saveDesign" />
+      <Button v-if="bench.storing === 'full'" text size="small" label="Make room" @click="makeRoom" />
+      <Button v-if="bench.storing === 'gone' || bench.storing === 'taken-off'" text size="small" label="Put it back" @click="bench.putBack()" />
+      <Button v-else text size="small" label="Try again" @click="bench.retry()" />
+    </div>
+    <div v-else-if="bench.notice" class="room-notice" role="status">
+      <span>{{ bench.notice }}</span>
+      <Button text size="small" label="Good" @click="bench.notice = ''" />
     </div>
     <main class="room-main">
       <div id="sheet" class="room-sheet" :class="{ away: narrow && side === 'card' }" tabindex="-1">
@@ -77,16 +106,9 @@ useKeys(commands)
       <SelectButton v-model="side" :options="[{ value: 'sheet', label: here === 'saw' ? 'Pieces' : 'Drawing' }, { value: 'card', label: 'Card' }]" option-value="value" option-label="label" :allow-empty="false" aria-label="Drawing or card" />
     </nav>
     <LazyKeySheet v-if="keysOpen" v-model="keysOpen" :commands="commands" />
+    <LeavingDialog v-if="leaving.asking.value" :refused="leaving.refused.value" @reply="leaving.reply" @export="saveDesign" />
   </div>
-  <main v-else class="wait">
-    <p v-if="bench.state === 'opening' || bench.state === 'closed'" role="status">Laying out the boards …</p>
-    <template v-else>
-      <h1>{{ bench.state === 'missing' ? 'This design is not on the shelf' : 'This design can\'t be read' }}</h1>
-      <p v-if="bench.state === 'missing'">It was taken away, or saved in another browser. Import its file, or open another.</p>
-      <ul v-else><li v-for="each in bench.trouble" :key="each">{{ each }}</li></ul>
-      <NuxtLink to="/">To the shelf</NuxtLink>
-    </template>
-  </main>
+  <BenchWait v-else />
 </template>
 
 <style scoped>
@@ -97,7 +119,6 @@ useKeys(commands)
 .room-notice { grid-area: notice; display: flex; align-items: center; gap: 16px; padding: 6px 16px; background: var(--dust); border-bottom: 1px solid var(--sawdust); }
 .room-sheet { background: var(--sheet); min-width: 0; overflow: auto; outline: none; }
 .room-card { border-left: 1px solid var(--line); overflow: auto; min-width: 0; }
-.wait { max-width: 36rem; margin: 20vh auto 0; padding: 0 24px; display: grid; gap: 14px; }
 @media (max-width: 1100px) { .room-main { grid-template-columns: minmax(0, 1fr) 340px; } }
 @media (max-width: 720px) {
   .room { grid-template: 'top' auto 'notice' auto 'turn' auto 'main' minmax(0, 1fr) 'pole' auto / minmax(0, 1fr); }

@@ -58,7 +58,7 @@ function saveText(): void {
       </ol>
     </section>
   </main>
-  <main v-else class="page"><p role="status">{{ bench.state === 'opening' || bench.state === 'closed' ? 'Laying out the boards …' : 'This design is not on the shelf.' }} <NuxtLink to="/">To the shelf</NuxtLink></p></main>
+  <BenchWait v-else />
 </template>
 
 <style scoped>

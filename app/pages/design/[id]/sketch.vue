@@ -59,7 +59,7 @@ const print = (): void => window.print()
     </div>
     <p class="quiet">Not a survey. The permit office and a licensed surveyor decide where the plot's lines are.</p>
   </main>
-  <main v-else class="page"><p role="status">{{ bench.state === 'opening' || bench.state === 'closed' ? 'Laying out the boards …' : 'This design is not on the shelf.' }} <NuxtLink to="/">To the shelf</NuxtLink></p></main>
+  <BenchWait v-else />
 </template>
 
 <style scoped>
