@@ -9,6 +9,8 @@ const bench = useBench()
 const open = defineModel<boolean>({ required: true })
 const units = computed(() => bench.design?.units ?? 'imperial')
 const species = useChoice<Species>('lumber.species')
+const yard = useChoice<string>('lumber.yard')
+const yards = [{ value: 'imperial', label: 'Feet and inches' }, { value: 'metric', label: 'Metric lengths' }]
 const own = computed(() => bench.design?.lumber.sections ?? [])
 const used = computed(() => new Set(bench.design ? sectionsUsed(bench.design).map(([, name]) => name) : []))
 const blank = { name: '', thickness: '', depth: '' }
@@ -61,6 +63,7 @@ const remove = (name: string): void => bench.setValue('lumber.sections', own.val
   <Dialog v-model:visible="open" modal header="Lumber" :style="{ width: 'min(38rem, 94vw)' }" dismissable-mask>
     <div class="lumber">
       <ChoiceField v-model="species" label="Species" :options="speciesNames.map(value => ({ value, label: speciesWords[value] }))" />
+      <ChoiceField v-model="yard" label="The yard sells" :options="yards" />
       <div class="row">
         <label class="field"><span>Moisture, %</span><InputText :model-value="moisture ?? String(bench.design?.lumber.moisture ?? '')" inputmode="decimal" :invalid="!!moistureFault" aria-describedby="moisture-fault" @update:model-value="moisture = $event ?? ''" @blur="setMoisture" @keydown.enter="setMoisture" /></label>
         <p v-if="moistureFault" id="moisture-fault" role="alert" class="fault">{{ moistureFault }}</p>

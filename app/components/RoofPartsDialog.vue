@@ -33,7 +33,7 @@ const face = optional('roof.fascia.face', () => roof.value?.fascia.face)
 const finish = optional('roof.tails.finish', () => roof.value?.tails.finish)
 const barge = optional('roof.ends.barge', () => roof.value?.ends.barge)
 const soffit = optional('roof.soffit', () => roof.value?.soffit?.section, section => ({ section }))
-const purlin = optional('roof.purlins', () => roof.value?.purlins?.section, section => ({ ...usualPurlins[bench.design?.units ?? 'imperial'], ...roof.value?.purlins, section }))
+const purlin = optional('roof.purlins', () => roof.value?.purlins?.section, section => ({ ...usualPurlins[bench.design?.lumber.yard ?? 'imperial'], ...roof.value?.purlins, section }))
 const strut = useChoice<string>('roof.purlins.brace')
 const names: Record<TieKind, { title: string, why: string }> = {
   rafter: { title: 'Rafter ties', why: 'Low down, from plate to plate: they keep the rafters from pushing the walls apart.' },
@@ -43,14 +43,14 @@ const names: Record<TieKind, { title: string, why: string }> = {
 const hung = 'Level from the low wall to a ledger on the high side, for a ceiling or a loft\'s floor.'
 const every = [{ value: 1, label: 'Every rafter' }, { value: 2, label: 'Each second' }, { value: 3, label: 'Each third' }]
 const kinds = computed(() => (roof.value ? tieKindsOf(roof.value) : []).map(kind => ({ kind, ...names[kind], ...(ridged.value ? {} : { why: hung }), ties: roof.value?.ties[kind] ?? null })))
-const setTies = (kind: TieKind, on: string | number): void => bench.setValue(`roof.ties.${kind}`, on === 'yes' ? usualTies[bench.design?.units ?? 'imperial'][kind] : null)
+const setTies = (kind: TieKind, on: string | number): void => bench.setValue(`roof.ties.${kind}`, on === 'yes' ? usualTies[bench.design?.lumber.yard ?? 'imperial'][kind] : null)
 const holds = [{ value: 'none', label: 'Nothing' }, { value: 'ladder', label: 'A ladder' }, { value: 'lookouts', label: 'Lookouts' }]
 const tailEnds = [{ value: 'plumb', label: 'Plumb' }, { value: 'square', label: 'Square' }, { value: 'level', label: 'Plumb and level' }]
 const plies = useChoice<number>('roof.beam.plies')
 const post = useChoice<string>('roof.beam.post')
-const carries = computed<string>({ get: () => roof.value?.beam ? 'beam' : 'board', set: value => bench.setValue('roof.beam', value === 'beam' ? usualBeam[bench.design?.units ?? 'imperial'] : null) })
+const carries = computed<string>({ get: () => roof.value?.beam ? 'beam' : 'board', set: value => bench.setValue('roof.beam', value === 'beam' ? usualBeam[bench.design?.lumber.yard ?? 'imperial'] : null) })
 const per = useChoice<number>('roof.panel.per')
-const leads = computed<string>({ get: () => roof.value?.panel ? 'panels' : 'rafters', set: value => bench.setValue('roof.panel', value === 'panels' ? { cover: bench.design?.units === 'metric' ? 1000 : 24 * INCH, per: 1 } : null) })
+const leads = computed<string>({ get: () => roof.value?.panel ? 'panels' : 'rafters', set: value => bench.setValue('roof.panel', value === 'panels' ? { cover: bench.design?.lumber.yard === 'metric' ? 1000 : 24 * INCH, per: 1 } : null) })
 const counts = (most: number) => Array.from({ length: most + 1 }, (_, i) => ({ value: i, label: i === 0 ? 'None' : String(i) }))
 </script>
 

@@ -14,25 +14,25 @@ export function useBelow() {
   function chooseBase(kind: BaseKind | 'none'): void {
     edit((design) => {
       if (kind === 'none') return { ...design, base: null }
-      return { ...design, base: usualBase(kind, design.units), floor: kind === 'slab' ? null : design.floor ?? usualFloors[design.units] }
+      return { ...design, base: usualBase(kind, design.lumber.yard), floor: kind === 'slab' ? null : design.floor ?? usualFloors[design.lumber.yard] }
     })
   }
 
-  const frameFloor = (): void => edit(design => ({ ...design, floor: usualFloors[design.units], base: design.base?.kind === 'slab' ? null : design.base }))
+  const frameFloor = (): void => edit(design => ({ ...design, floor: usualFloors[design.lumber.yard], base: design.base?.kind === 'slab' ? null : design.base }))
   const takeFloor = (): void => edit(design => ({ ...design, floor: null, base: design.base?.kind === 'slab' ? design.base : null }))
-  const chooseDeck = (kind: 'sheets' | 'boards'): void => withFloor((floor, { units }) => ({ ...floor, deck: kind === 'sheets' ? usualSheets[units] : usualBoards[units] }))
+  const chooseDeck = (kind: 'sheets' | 'boards'): void => withFloor((floor, { lumber: { yard } }) => ({ ...floor, deck: kind === 'sheets' ? usualSheets[yard] : usualBoards[yard] }))
   const splitFloor = (on: boolean): void => withFloor((floor, { footprint }) => ({ ...floor, joint: on ? footprint.length / 2 : null }))
 
   function choosePorch(side: 'none' | 'south' | 'east' | 'north' | 'west'): void {
-    withFloor((floor, { units }) => {
-      const boards = usualBoards[units]
-      return { ...floor, porch: side === 'none' ? null : { side, depth: floor.porch?.depth ?? (units === 'imperial' ? 1219.2 : 1200), board: floor.porch?.board ?? boards.section, gap: floor.porch?.gap ?? boards.gap } }
+    withFloor((floor, { lumber: { yard } }) => {
+      const boards = usualBoards[yard]
+      return { ...floor, porch: side === 'none' ? null : { side, depth: floor.porch?.depth ?? (yard === 'imperial' ? 1219.2 : 1200), board: floor.porch?.board ?? boards.section, gap: floor.porch?.gap ?? boards.gap } }
     })
   }
 
   function addOpening(): void {
-    withFloor((floor, { footprint, units }) => {
-      const side = units === 'imperial' ? 609.6 : 600
+    withFloor((floor, { footprint, lumber: { yard } }) => {
+      const side = yard === 'imperial' ? 609.6 : 600
       const opening: FloorOpening = { x: footprint.length / 2 - side / 2, y: footprint.width / 2 - side / 2, length: side, width: side }
       return { ...floor, openings: [...floor.openings, opening] }
     })
@@ -59,22 +59,22 @@ export function useBelow() {
     })
   }
 
-  const setOutSite = (): void => edit(design => ({ ...design, site: usualSite(design.footprint.length, design.units) }))
+  const setOutSite = (): void => edit(design => ({ ...design, site: usualSite(design.footprint.length, design.lumber.yard) }))
 
   function addBoundary(): void {
-    withSite((site, { footprint, units }) => {
-      const out = site.place.near + footprint.width + (units === 'imperial' ? 3048 : 3000)
-      return { ...site, boundaries: [...site.boundaries, { name: `Line ${site.boundaries.length + 1}`, from: { along: 0, out }, to: { along: site.reference.length, out }, setback: units === 'imperial' ? 1524 : 1500 }] }
+    withSite((site, { footprint, lumber: { yard } }) => {
+      const out = site.place.near + footprint.width + (yard === 'imperial' ? 3048 : 3000)
+      return { ...site, boundaries: [...site.boundaries, { name: `Line ${site.boundaries.length + 1}`, from: { along: 0, out }, to: { along: site.reference.length, out }, setback: yard === 'imperial' ? 1524 : 1500 }] }
     })
   }
 
   function addFind(buried: boolean): void {
-    withSite((site, { units }) => {
+    withSite((site, { lumber: { yard } }) => {
       const half = Math.hypot(site.reference.length / 2, site.place.near / 2)
       const place = { from: 'line' as const, toLeft: half, toRight: half, lies: 'ahead' as const }
       const find: Find = buried
-        ? { name: `Service ${site.finds.length + 1}`, kind: 'drain', places: [{ ...place, toLeft: half * 0.7, toRight: half * 1.4 }, { ...place, toLeft: half * 1.4, toRight: half * 0.7 }], clear: units === 'imperial' ? 609.6 : 600 }
-        : { name: `Find ${site.finds.length + 1}`, kind: 'tree', places: [place], clear: units === 'imperial' ? 914.4 : 900 }
+        ? { name: `Service ${site.finds.length + 1}`, kind: 'drain', places: [{ ...place, toLeft: half * 0.7, toRight: half * 1.4 }, { ...place, toLeft: half * 1.4, toRight: half * 0.7 }], clear: yard === 'imperial' ? 609.6 : 600 }
+        : { name: `Find ${site.finds.length + 1}`, kind: 'tree', places: [place], clear: yard === 'imperial' ? 914.4 : 900 }
       return { ...site, finds: [...site.finds, find] }
     })
   }

@@ -16,10 +16,10 @@ export function useOpenings() {
     const line = plan?.frame.walls.find(each => each.name === wall)
     if (!design || !plan || !line) return
     const t = plan.frame.lumber.plate.thickness
-    const usual = usualOpening(wall, kind, line.overall / 2, design.units)
+    const usual = usualOpening(wall, kind, line.overall / 2, design.lumber.yard)
     const header = findSection(usual.header.section)?.depth ?? 0
     const room = design.walls.height - design.walls.topPlates * t - header - usual.clearance.height - usual.foot
-    const grid = design.units === 'imperial' ? INCH / 2 : 5
+    const grid = design.lumber.yard === 'imperial' ? INCH / 2 : 5
     const opening: WallOpening = { ...usual, unit: { ...usual.unit, height: Math.max(limits.unit.min, Math.min(usual.unit.height, Math.floor(room / grid + 1e-9) * grid)) } }
     const others = design.walls.openings.filter(each => each.wall === wall).map(each => ({ from: each.at - roughSize(each).width / 2 - 2 * t, to: each.at + roughSize(each).width / 2 + 2 * t }))
     const at = freePlace({ from: line.from + 4 * t + plan.frame.lumber.plate.depth, to: line.to - 4 * t - plan.frame.lumber.plate.depth }, others, roughSize(opening).width + 4 * t)

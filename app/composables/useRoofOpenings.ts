@@ -16,10 +16,10 @@ export function useRoofOpenings() {
     const eave = partedEaves(design, roof.eaves)[0]
     if (!eave) return
     const { slope, whole } = eave
-    const usual = usualRoofOpening(kind, slope.side, design.footprint.length / 2, 0, design.units)
-    const grid = design.units === 'imperial' ? INCH / 2 : 5
+    const usual = usualRoofOpening(kind, slope.side, design.footprint.length / 2, 0, design.lumber.yard)
+    const grid = design.lumber.yard === 'imperial' ? INCH / 2 : 5
     const down = (mm: number): number => Math.floor(mm / grid + 1e-9) * grid
-    const ceiling = design.roof.ties.ceiling ?? usualTies[design.units].ceiling
+    const ceiling = design.roof.ties.ceiling ?? usualTies[design.lumber.yard].ceiling
     const joist = lumber.ties.ceiling ?? lumber.rafter
     const room = kind === 'stair' ? stairRoom(design, lumber, roof, tiePlate(design, roof) + ceiling.height + joist.depth, usual.plies * joist.thickness) : roomOn(design, lumber, roof, slope, usual.plies)
     const cos = kind === 'stair' || slope.joistTop !== undefined ? 1 : slope.roofTop.normal.z

@@ -26,8 +26,8 @@ export function useWalls(wall: Ref<WallId>) {
   const cover = own('cover', 'sheets')
   const covered = computed<'none' | 'sheets'>({
     get: () => walls.value?.sheathing ? 'sheets' : 'none',
-    set: value => bench.setValue('walls.sheathing', value === 'sheets' ? usualSheathing[bench.design?.units ?? 'imperial'] : null),
+    set: value => bench.setValue('walls.sheathing', value === 'sheets' ? usualSheathing[bench.design?.lumber.yard ?? 'imperial'] : null),
   })
-  const siding = computed<'none' | 'lapped'>({ get: () => walls.value?.siding ? 'lapped' : 'none', set: value => bench.setValue('walls.siding', value === 'lapped' ? usualSiding[bench.design?.units ?? 'imperial'] : null) })
+  const siding = computed<'none' | 'lapped'>({ get: () => walls.value?.siding ? 'lapped' : 'none', set: value => bench.setValue('walls.siding', value === 'lapped' ? usualSiding[bench.design?.lumber.yard ?? 'imperial'] : null) })
   return { walls, siding, layout, ownHeight, step, steps, build, cover, covered }
 }

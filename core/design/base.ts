@@ -36,7 +36,7 @@ export const baseSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('blocks'), beams, spacing, block: z.strictObject({ side: lengthField(limits.block), height: lengthField(limits.block) }), gravel, lift }),
   z.strictObject({ kind: z.literal('posts'), beams, spacing, post: name, frost, hole: lengthField(limits.hole), fill: z.enum(['concrete', 'gravel']), rock: z.array(z.strictObject({ post: z.string().max(60), reached: lengthField(limits.frost) })).max(64), lift }),
   z.strictObject({ kind: z.literal('piers'), beams, spacing, diameter: lengthField(limits.hole), frost, lift }),
-  z.strictObject({ kind: z.literal('slab'), thickness: lengthField(limits.slab), beyond: lengthField(limits.beyond), gravel, lowWall: z.strictObject({ height: lengthField(limits.lowWall), thickness: lengthField(limits.block) }).nullable(), lift }),
+  z.strictObject({ kind: z.literal('slab'), thickness: lengthField(limits.slab), beyond: lengthField(limits.beyond), gravel, lowWall: z.strictObject({ height: lengthField(limits.lowWall), thickness: lengthField(limits.block) }).nullable().default(null), lift }),
 ])
 
 const INCH = 25.4

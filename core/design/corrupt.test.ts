@@ -31,7 +31,7 @@ function spoilt(text: string, share: number, how: 'replace' | 'drop' | 'rename' 
   return JSON.stringify(document)
 }
 
-const odd = fc.oneof(fc.jsonValue({ maxDepth: 3 }), fc.constantFrom(-1, 0, 1e308, -1e-300, 1e999, '', ' ', '__proto__', 'constructor', [], {}, [[]], { __proto__: 1 }, null, true, 'NaN', '\u0000', '\ud800'))
+const odd = fc.oneof(fc.jsonValue({ maxDepth: 3 }), fc.constantFrom(-1, 0, 1e308, -1e-300, '', ' ', '__proto__', 'constructor', [], {}, [[]], { __proto__: 1 }, null, true, 'NaN', '\u0000', '\ud800'))
 const text = fc.constantFrom(...texts)
 const share = fc.double({ min: 0, max: 0.999999, noNaN: true })
 const corrupted = fc.oneof(

@@ -39,12 +39,12 @@ export const designSchema = z.strictObject({
   name: z.string().trim().min(1).max(80),
   units: z.enum(['imperial', 'metric']),
   footprint: footprintSchema,
-  site: siteSchema.nullable(),
-  base: baseSchema.nullable(),
-  floor: floorSchema.nullable(),
+  site: siteSchema.nullable().default(null),
+  base: baseSchema.nullable().default(null),
+  floor: floorSchema.nullable().default(null),
   walls: wallsSchema,
   roof: roofSchema,
-  lumber: lumberSchema.default({ ...defaultLumber, sections: [] }),
+  lumber: lumberSchema,
   cut: cutSchema.default([...defaultCut]),
 })
 
@@ -56,6 +56,7 @@ export function newDesign(name: string, units: Units): Design {
   if (units === 'imperial') return imperial
   return {
     ...imperial,
+    lumber: { ...defaultLumber, yard: 'metric' },
     footprint: { length: 3600, width: 2400 },
     walls: { ...defaultWalls, stud: '38x89', spacing: 400, height: 2100, longest: usualLongest.metric, posts: usualPosts.metric, slats: usualSlats.metric },
     roof: { ...defaultRoof, rafter: '47x125', ridge: '47x150', spacing: 600, pitch: { rise: 1, run: 2 }, overhang: { eave: 300, gable: 200 } },

@@ -2,7 +2,7 @@ import { findSection } from '../lumber'
 import { type Design, designSchema } from './design'
 import { baseKinds } from './base'
 import { kindOfPath } from './fields'
-import { ownSections } from './lumber'
+import { defaultLumber, ownSections } from './lumber'
 import { tieKinds } from './roof'
 import { sideNames } from './sides'
 import { toCurrent, type VersionFault } from './versions'
@@ -39,7 +39,7 @@ function tooDeep(value: unknown): boolean {
   let level: unknown[] = [value]
   for (let depth = 0; level.length; depth++) {
     if (depth > MAX_DEPTH) return true
-    level = level.flatMap(each => typeof each === 'object' && each !== null ? Object.values(each).filter(inner => typeof inner === 'object' && inner !== null) : [])
+    level = level.flatMap((each): unknown[] => typeof each === 'object' && each !== null ? Object.values(each) : []).filter(each => typeof each === 'object' && each !== null)
   }
   return false
 }
@@ -58,7 +58,7 @@ export function readDesign(value: unknown): DesignRead {
   if (tooDeep(value)) return { ok: false, faults: [{ path: '', code: 'too-deep', max: MAX_DEPTH }] }
   const current = toCurrent(value)
   if (!current.ok) return { ok: false, faults: [{ path: '', ...current.fault }] }
-  const document = current.document
+  const document = withYard(current.document)
   const dropped: string[] = []
   let result = designSchema.safeParse(document)
   for (let round = 0; !result.success && round < 8; round++) {
@@ -73,6 +73,13 @@ export function readDesign(value: unknown): DesignRead {
   if (!result.success) return { ok: false, faults: tidy(result.error.issues.flatMap(issue => faultOf(issue))) }
   const faults = crossFaults(result.data)
   return faults.length ? { ok: false, faults } : { ok: true, design: result.data, dropped }
+}
+
+/** A document that does not say how its yard sells: as its units are written, which decided it before it was asked. */
+function withYard(document: Record<string, unknown>): Record<string, unknown> {
+  const { units, lumber = { ...defaultLumber, yard: units } } = document
+  if (typeof lumber !== 'object' || lumber === null || Array.isArray(lumber)) return { ...document, lumber }
+  return { ...document, lumber: { yard: units === 'metric' ? 'metric' : 'imperial', ...lumber } }
 }
 
 /** What of zod's issues is looked at; which of it is there depends on the code. */

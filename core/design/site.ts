@@ -65,7 +65,7 @@ export const siteSchema = z.strictObject({
   boundaries: z.array(z.strictObject({ name: text, from: place, to: place, setback: lengthField(limits.onSite) })).max(12).default([]),
   finds: z.array(z.strictObject({ name: text, kind: z.enum(findKinds), places: z.array(twoTapes).min(1).max(2), clear: lengthField(limits.clear) })).max(40).default([]),
   squaring: z.strictObject({
-    held: side, tapes, triangle: z.strictObject({ corner: z.enum(stakeNames), first: tape, second: tape, hypotenuse: tape }).nullable(),
+    held: side, tapes, triangle: z.strictObject({ corner: z.enum(stakeNames), first: tape, second: tape, hypotenuse: tape }).nullable().default(null),
     tolerance: z.strictObject({ good: lengthField(limits.tolerance), fair: lengthField(limits.tolerance) }),
   }),
   levels: z.strictObject({ method: z.enum(['rod', 'height']), points: z.array(z.strictObject({ x: lengthField(limits.across), y: lengthField(limits.across), reading: lengthField(limits.height) })).max(60) }),

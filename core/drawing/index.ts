@@ -1,3 +1,4 @@
+export { drawingsOf, type NamedDrawing } from './all'
 export { baseElevation, basePlan } from './base-views'
 export { boardOnBench, type Zone, zones } from './bench'
 export type { Dimension, DimensionName, Drawing, Handle, Ink, Label, Line, Patch, PitchTag, Point, RunningMark } from './drawing'

@@ -58,8 +58,8 @@ export function frame(asked: Design, memory: Memory = newMemory()): Frame {
   const plies = design.roof.shape === 'raised-ridge' ? design.roof.raised.plies : beamOf(design)?.plies ?? 1
   const beamed = plies > 1 ? { ...ply, thickness: ply.thickness * plies } : ply
   const lumber: RoofLumber = { rafter: section(design.roof.rafter), ridge: beamed, ply: section(design.roof.ridge), post: section(design.roof.shape === 'raised-ridge' ? design.roof.raised.post : design.roof.beam?.post ?? design.walls.posts.post), hip: section(design.roof.hip.section ?? design.roof.ridge), plate, ties: { rafter: some(ties.rafter?.section), collar: some(ties.collar?.section), ceiling: some(ties.ceiling?.section) }, fascia: { sub: some(fascia.sub), face: some(fascia.face) }, firring: section(design.roof.firring.section), purlin: some(design.roof.purlins?.section), strut: some(design.roof.purlins?.brace), slat: section(design.walls.slats.section), finish: some(design.roof.tails.finish), soffit: some(design.roof.soffit?.section), lookout: section(design.roof.ends.lookout), barge: some(design.roof.ends.barge) }
-  const below = memory.last('below', [design.base, design.floor, design.site, design.footprint, design.lumber, design.units], () => frameBelow(design, section))
-  const { walls: wallsAsked, footprint, base, units } = design
+  const below = memory.last('below', [design.base, design.floor, design.site, design.footprint, design.lumber], () => frameBelow(design, section))
+  const { walls: wallsAsked, footprint, base } = design
   const lines = memory.last('lines', [below.floor, footprint, design.roof.spacing, design.roof.rafter, design.roof.shape, design.lumber], () => stackLines(design, below.floor, lumber.rafter))
   const under = (side: SideName): number => underTails(below.floor, design, side)
   const bearers = design.roof.purlins || design.roof.shape === 'raised-ridge' ? bearersOf(design, plate) : []
@@ -67,8 +67,8 @@ export function frame(asked: Design, memory: Memory = newMemory()): Frame {
   const line = rafterLine(roof.datum, lumber.ridge)
   // only walls that reach up to the roof are framed anew with it
   const toRoof = roof.orders.length > 0 && design.roof.shape !== 'hip' && design.roof.shape !== 'flat' && (beamOf(design) !== null || design.roof.shape === 'raised-ridge' || wallsAsked.gables === 'raked' || sideNames.some(side => wallsAsked.sides[side].step))
-  const walls = memory.last('walls', [wallsAsked, footprint, base, design.lumber, units, wallsAsked.stack === 'own' ? null : lines, design.roof.shape, toRoof && design.roof], () => frameWalls(design, plate, section, lines, toRoof ? line : null))
-  const finished = finishWalls({ design, stud: plate, line, brace: section(braceOf[units]), slat: section(wallsAsked.slats.section), rafter: lumber.rafter, lines, memory, roof: roof.datum, framed: roof.orders.length > 0, drop: wall => dropOf(design, below.floor, wall) }, walls.framed)
+  const walls = memory.last('walls', [wallsAsked, footprint, base, design.lumber, wallsAsked.stack === 'own' ? null : lines, design.roof.shape, toRoof && design.roof], () => frameWalls(design, plate, section, lines, toRoof ? line : null))
+  const finished = finishWalls({ design, stud: plate, line, brace: section(braceOf[design.lumber.yard]), slat: section(wallsAsked.slats.section), rafter: lumber.rafter, lines, memory, roof: roof.datum, framed: roof.orders.length > 0, drop: wall => dropOf(design, below.floor, wall) }, walls.framed)
   const { members, refused } = cutOrders([...below.base.orders, ...(below.floor?.orders ?? []), ...finished.orders, ...roof.orders], memory)
   const problems: Problem[] = [...below.problems, ...walls.problems, ...roof.problems, ...(roof.orders.length ? [...beamProblems(design, line, ply.depth), ...notchProblems(design, lumber, roof.datum)] : []), ...refused.map(({ id, fault }): Problem => ({ code: 'not-cut', path: '', member: id, fault }))]
   return { design, members, problems, walls: walls.walls, openings: walls.openings, looseJoints: finished.loose, braces: finished.braces, roof: roof.datum, lumber, floor: below.floor, base: below.base, ground: below.ground, outline: below.outline }

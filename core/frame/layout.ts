@@ -1,3 +1,5 @@
+import { least } from '../trade'
+
 /** A stretch along a wall or roof, mm. */
 export interface Stretch { readonly from: number, readonly to: number }
 
@@ -22,6 +24,19 @@ export function withLayout(fixed: readonly Stretch[], centres: readonly number[]
   return out.sort((a, b) => a.from - b.from)
 }
 
+/**
+ * Centres on a layout between members at two ends, given by their middles: one that would leave no room to nail beside an end is shared with its neighbour, so that the two bays there are alike. `thickness` of the members, mm.
+ */
+export function clearOfEnds(centres: readonly number[], { from, to }: Stretch, thickness: number): number[] {
+  const tight = (a: number, b: number): boolean => b - a - thickness > 1e-6 && b - a - thickness < least.clear
+  const out = [...centres]
+  const [last, before] = [out.at(-1), out.at(-2) ?? from]
+  if (last !== undefined && tight(last, to)) out[out.length - 1] = (before + to) / 2
+  const [first, next] = [out[0], out[1] ?? to]
+  if (first !== undefined && tight(from, first)) out[0] = (from + next) / 2
+  return out
+}
+
 const overlap = (a: Stretch, b: Stretch): boolean => a.from < b.to - 1e-6 && b.from < a.to - 1e-6
 
 /** Where a member goes that is wanted at a place: there, against one in its way, or nowhere. */
@@ -31,6 +46,47 @@ export function clearOf(wanted: Stretch, centre: number, taken: readonly Stretch
   if (centre > hit.from - 1e-6 && centre < hit.to + 1e-6) return null
   const beside = centre > hit.to ? { from: hit.to, to: hit.to + thickness } : { from: hit.from - thickness, to: hit.from }
   return taken.some(each => overlap(each, beside)) ? null : beside
+}
+
+/** What a row of boards is laid by: where it may break, the longest board, the shortest that is laid where there is another way, and joints to stay `apart` from by so much; mm. */
+export interface RowAsk { readonly breaks: readonly number[], readonly longest: number, readonly shortest: number, readonly joints?: readonly number[], readonly apart?: number }
+
+interface Laid { readonly cost: number, readonly next: number }
+
+/**
+ * The boards that a run is laid of: of those within `longest` that end on a break, the fewest; before that none shorter than `shortest` and no joint near another's, where there is a way; of equals the longest first. A stretch that no break
+ * parts runs on in one piece.
+ */
+export function fewestBoards(run: Stretch, { breaks, longest, shortest, joints = [], apart = 0 }: RowAsk): Stretch[] {
+  const places = [run.from, ...[...new Set(breaks)].filter(at => at > run.from + SLIVER && at < run.to - SLIVER).sort((a, b) => a - b), run.to]
+  const near = places.map(at => joints.some(other => Math.abs(other - at) < apart - 1e-6))
+  // what is missing weighs by its square: two boards a little short rather than one stub
+  const stub = (long: number): number => long < shortest - 1e-6 ? 1e3 * ((shortest - long) / shortest) ** 2 : 0
+  const best: Laid[] = []
+  const last = places.length - 1
+  for (let i = last - 1; i >= 0; i--) {
+    let found: Laid = { cost: Infinity, next: last }
+    for (let k = i + 1; k <= last; k++) {
+      const long = (places[k] ?? 0) - (places[i] ?? 0)
+      const cost = 1 + (long > longest + 1e-6 ? 1e6 : 0) + stub(long) + (k < last && near[k] ? 1e3 : 0) + (k < last ? best[k]?.cost ?? 0 : 0)
+      if (cost <= found.cost) found = { cost, next: k }
+    }
+    best[i] = found
+  }
+  const out: Stretch[] = []
+  for (let i = 0; i < last;) {
+    const k = best[i]?.next ?? last
+    out.push({ from: places[i] ?? run.from, to: places[k] ?? run.to })
+    i = k
+  }
+  return out
+}
+
+/** The boards of plies side by side, each of as few as can be over `breaks`; no two joined at the same one where it can be helped. */
+export function pliesOf(run: Stretch, plies: number, breaks: readonly number[], longest: number): Stretch[][] {
+  const out: Stretch[][] = []
+  for (let p = 0; p < plies; p++) out.push(fewestBoards(run, { breaks, longest, shortest: 0, joints: out.flatMap(row => row.slice(1).map(each => each.from)), apart: 1 }))
+  return out
 }
 
 /** mm. No piece of a row is shorter than this. */

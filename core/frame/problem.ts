@@ -91,6 +91,7 @@ export type Problem =
   | { readonly code: 'slab-under-floor', readonly path: 'base.kind' }
   | { readonly code: 'base-too-small', readonly path: 'footprint.length' | 'footprint.width', readonly least: number }
   | { readonly code: 'supports-touch', readonly path: 'base.beams.rows' | 'base.count', readonly by: number }
+  | { readonly code: 'low-wall-too-thick', readonly path: 'base.lowWall.thickness', readonly most: number }
   | { readonly code: 'post-no-length', readonly path: 'base.lift', readonly least: number }
   | { readonly code: 'not-placed', readonly path: 'site.place.far', readonly most: number }
   | { readonly code: 'not-cut', readonly path: '', readonly member: string, readonly fault: BoardFault }

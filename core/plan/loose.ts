@@ -96,10 +96,10 @@ function fillOf(frame: Frame, id: string): { gravel: number, concrete: number } 
   return hole.fill === 'concrete' ? { gravel: drain, concrete: about } : { gravel: drain + about, concrete: 0 }
 }
 
-function concreteOf({ units }: Design, frame: Frame): Loose[] {
+function concreteOf({ lumber: { yard } }: Design, frame: Frame): Loose[] {
   const cast = frame.base.parts.filter(part => part.kind === 'slab' || part.kind === 'pier').reduce((sum, part) => sum + partVolume(part), 0)
   const about = frame.base.holes.reduce((sum, hole) => sum + fillOf(frame, hole.id).concrete, 0)
-  const { weight, makes } = bags[units]
+  const { weight, makes } = bags[yard]
   const volume = (cast + about) * M3
   return [cubic('concrete', cast + about, { bags: Math.ceil(volume / makes - 1e-9), bag: weight, makes })]
 }

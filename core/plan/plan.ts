@@ -37,7 +37,7 @@ export interface Plan {
 export function plan(asked: Design, memory?: Memory): Plan {
   const framed = frame(asked, memory)
   const { design } = framed
-  const pieces = piecesOf(framed, stockLengths[design.units], memory)
+  const pieces = piecesOf(framed, stockLengths[design.lumber.yard], memory)
   const kgPerM3 = density(design.lumber.species, design.lumber.moisture)
   const sheets = sheetsOf(framed)
   return { design, frame: framed, pieces, roof: readRoof(framed, design.units), totals: { ...totalsOf(pieces, kgPerM3), sheets: sheets.length }, sheets, loose: looseOf(design, framed), density: kgPerM3 }

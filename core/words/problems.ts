@@ -101,6 +101,7 @@ export function sayProblem(problem: Problem, units: Units): string {
     case 'slab-under-floor': return 'The walls stand on the slab, so the floor frame is not built. Choose another base to have it, or take the floor away.'
     case 'base-too-small': return `The base's timbers have no room. Make ${problem.path === 'footprint.length' ? 'the length' : 'the span'} at least ${up(problem.least)}.`
     case 'supports-touch': return `${problem.path === 'base.count' ? 'The skids' : 'Beams, or what stands under them,'} would run ${mm(problem.by)} into each other. Use fewer rows, smaller ones, or move the joint.`
+    case 'low-wall-too-thick': return `The low walls would leave no room between them. Make them ${down(problem.most)} thick at most.`
     case 'post-no-length': return `The beams would lie on the ground. Hold them at least ${up(problem.least)} clear of it.`
     case 'not-placed': return `The two corners can't be that far apart off the line. Make the right corner's offset less than ${down(problem.most)}.`
     case 'not-cut': return `${problem.member}: ${sayBoardFault(problem.fault)}`

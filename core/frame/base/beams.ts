@@ -2,7 +2,7 @@ import type { Beams } from '../../design'
 import { stockLengths } from '../../lumber'
 import type { Spot } from '../../survey'
 import { lyingBoard } from '../between'
-import { rowOf, type Stretch } from '../layout'
+import { pliesOf, type Stretch } from '../layout'
 import type { Order } from '../member'
 import type { Problem } from '../problem'
 import { rectAlong, stretchesOf } from '../rect'
@@ -15,7 +15,7 @@ export interface Carried { readonly orders: readonly Order[], readonly bearings:
 /** Level of the beams' underside. */
 export const beamFoot = ({ top, section }: BaseAsk, beams: Beams): number => top - section(beams.section).depth
 
-/** Rows of beams, each of one to three plies side by side; plies longer than stock are joined over a support, not two at the same one where it can be helped. */
+/** Rows of beams, each of one to three plies side by side, whole where a board is sold that long; longer ones are joined over supports, no two plies at the same one where it can be helped. */
 export function layBeams(ask: BaseAsk, beams: Beams, spacing: number, half: number): Carried {
   const { rect, joists, design, section, seams } = ask
   const ply = section(beams.section)
@@ -25,9 +25,9 @@ export function layBeams(ask: BaseAsk, beams: Beams, spacing: number, half: numb
   const wide = beams.plies * ply.thickness
   const rows = evenRows(across, beams.rows, wide, seams[along === 'y' ? 'x' : 'y'])
   const supports = evenSupports(run, Math.min(half, (run.to - run.from) / 4), spacing)
-  const longest = stockLengths[design.units].at(-1) ?? Infinity
-  const orders = rows.flatMap((row, r) => Array.from({ length: beams.plies }, (_, p) => p).flatMap((p) => {
-    const pieces = rowOf(run, supports.slice(1, -1), longest, p % 2 === 0 ? longest : longest / 2)
+  const longest = stockLengths[design.lumber.yard].at(-1) ?? Infinity
+  const laid = pliesOf(run, beams.plies, supports.slice(1, -1), longest)
+  const orders = rows.flatMap((row, r) => laid.flatMap((pieces, p) => {
     return pieces.map((piece, i) => {
       const id = `base/beam/${r + 1}/${p + 1}${pieces.length > 1 ? `/${i + 1}` : ''}`
       return lyingBoard({ id, role: 'beam', section: ply, along, from: piece.from, to: piece.to, across: row.from + p * ply.thickness, low })

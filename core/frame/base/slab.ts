@@ -3,6 +3,7 @@ import { vec } from '../../geometry'
 import type { Part } from '../part'
 import { grown, type Rect } from '../rect'
 import type { BaseShape } from './base'
+import { least } from '../../trade'
 
 type Slab = Extract<Base, { kind: 'slab' }>
 
@@ -13,8 +14,10 @@ export const slab: BaseShape<Slab> = {
     const whole = grown(rect, base.beyond)
     const low = top - base.thickness
     const plate: Part = { id: 'base/slab', kind: 'slab', round: false, low: vec(whole.x0, whole.y0, low), high: vec(whole.x1, whole.y1, top) }
-    const walls = base.lowWall ? lowWalls(rect, base.lowWall.thickness, top, top + base.lowWall.height) : []
-    return { orders: [], parts: [plate, ...walls], holes: [], bearings: [], problems: [], beds: [{ id: 'base/gravel', rect: grown(whole, base.gravel.beyond), low: low - base.gravel.depth, high: low }] }
+    const most = (Math.min(rect.x1 - rect.x0, rect.y1 - rect.y0) - least.betweenLowWalls) / 2
+    const thick = base.lowWall !== null && base.lowWall.thickness > most + 1e-6
+    const walls = base.lowWall && !thick ? lowWalls(rect, base.lowWall.thickness, top, top + base.lowWall.height) : []
+    return { orders: [], parts: [plate, ...walls], holes: [], bearings: [], problems: thick ? [{ code: 'low-wall-too-thick', path: 'base.lowWall.thickness', most }] : [], beds: [{ id: 'base/gravel', rect: grown(whole, base.gravel.beyond), low: low - base.gravel.depth, high: low }] }
   },
 }
 

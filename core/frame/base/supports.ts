@@ -55,7 +55,8 @@ export const posts: BaseShape<Of<'posts'>> = {
       })
       return { hole, order }
     })
-    return { orders: [...carried.orders, ...standing.map(each => each.order)], bearings: carried.bearings, parts: [], holes: standing.map(each => each.hole), beds: [], problems: showing(ground.highest.height, carried.low) }
+    const short = showing(ground.highest.height, carried.low)
+    return { orders: [...carried.orders, ...short.length ? [] : standing.map(each => each.order)], bearings: carried.bearings, parts: [], holes: short.length ? [] : standing.map(each => each.hole), beds: [], problems: short }
   },
 }
 
@@ -73,7 +74,8 @@ export const piers: BaseShape<Of<'piers'>> = {
       const hole: Hole = { id: `base/hole/${id}`, x, y, diameter: base.diameter, low: level - base.frost, high: level, fill: 'pier' }
       return { part, hole }
     })
-    return { orders: carried.orders, bearings: carried.bearings, parts: cast.map(each => each.part), holes: cast.map(each => each.hole), beds: [], problems: showing(ground.highest.height, carried.low) }
+    const short = showing(ground.highest.height, carried.low)
+    return { orders: carried.orders, bearings: carried.bearings, parts: short.length ? [] : cast.map(each => each.part), holes: short.length ? [] : cast.map(each => each.hole), beds: [], problems: short }
   },
 }
 

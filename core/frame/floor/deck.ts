@@ -1,6 +1,7 @@
 import type { Deck, Floor } from '../../design'
 import { flip, place, vec } from '../../geometry'
 import { type Section, sheetSection } from '../../lumber'
+import { least } from '../../trade'
 import { around, cutOut, SLIVER } from '../around'
 import { level, SPARE } from '../between'
 import { rowOf, type Stretch } from '../layout'
@@ -43,26 +44,40 @@ export function staggered(u: Stretch, rows: number, breaks: readonly number[], l
   return out
 }
 
+/** Rows across a bay, `wide` each with a gap between; where the last would be narrower than `narrowest` it and the one before are ripped alike; mm. */
+function coursesOf(v: Stretch, wide: number, asked: number, narrowest: number): Stretch[] {
+  const whole = Math.max(1, Math.ceil((v.to - v.from - SLIVER) / (wide + asked)))
+  const over = v.to - v.from - whole * wide - (whole - 1) * asked
+  // what is hardly more than whole boards goes into their gaps; whole sheets leave it bare
+  const gap = asked > 0 && whole > 1 && over > 0 && over < SLIVER ? asked + over / (whole - 1) : asked
+  const step = wide + gap
+  const count = whole
+  const out = Array.from({ length: count }, (_, r): Stretch => ({ from: v.from + r * step, to: Math.min(v.to, v.from + r * step + wide) }))
+  const [last, before] = [out[count - 1], out[count - 2]]
+  if (!last || !before || last.to - last.from >= narrowest) return out
+  const each = (v.to - before.from - gap) / 2
+  return [...out.slice(0, -2), { from: before.from, to: before.from + each }, { from: v.to - each, to: v.to }]
+}
+
 function laySheets(deck: Extract<Deck, { kind: 'sheets' }>, bay: Bay, joists: readonly Stretch[], openings: readonly Rect[], top: number): Order[] {
   const axes = axesOf(bay)
   const long = Math.max(deck.sheet.length, deck.sheet.width)
   const wide = Math.min(deck.sheet.length, deck.sheet.width)
   const section = sheetSection(deck.thickness, wide, long)
-  const count = Math.ceil((axes.v.to - axes.v.from - SLIVER) / wide)
-  const rows = staggered(axes.u, count, breaksOf(joists), long)
+  const courses = coursesOf(axes.v, wide, 0, Math.min(least.deckStrip, wide / 2))
+  const rows = staggered(axes.u, courses.length, breaksOf(joists), long)
   return rows.flatMap((row, r) => {
-    const v = { from: axes.v.from + r * wide, to: Math.min(axes.v.to, axes.v.from + (r + 1) * wide) }
+    const v = courses[r] ?? axes.v
     return row.flatMap((u, i) => around(axes.rect(u, v), openings).map(({ rect, notches }, k) => flatBoard(`${bay.id}/sheet/${r + 1}/${i + 1}${k ? `/${k + 1}` : ''}`, 'deck-sheet', section, bay, rect, notches, top)))
   })
 }
 
 function layBoards(gap: number, section: Section, bay: Bay, joists: readonly Stretch[], openings: readonly Rect[], top: number, stock: number): Order[] {
   const axes = axesOf(bay)
-  const step = section.depth + gap
-  const count = Math.ceil((axes.v.to - axes.v.from - SLIVER) / step)
-  const rows = staggered(axes.u, count, breaksOf(joists), stock)
+  const courses = coursesOf(axes.v, section.depth, gap, Math.min(least.deckBoard, section.depth / 2))
+  const rows = staggered(axes.u, courses.length, breaksOf(joists), stock)
   return rows.flatMap((row, r) => {
-    const v = { from: axes.v.from + r * step, to: Math.min(axes.v.to, axes.v.from + r * step + section.depth) }
+    const v = courses[r] ?? axes.v
     return row.flatMap((u, i) => around(axes.rect(u, v), openings).map(({ rect, notches }, k) => flatBoard(`${bay.id}/board/${r + 1}/${i + 1}${k ? `/${k + 1}` : ''}`, 'deck-board', section, bay, rect, notches, top)))
   })
 }

@@ -30,7 +30,7 @@ export function frameFloor(design: Design, asked: Floor, lumber: FloorLumber): F
   const problems = [...bad, ...off.map(each => each.problem)]
   const openings = floor.openings.filter((_, i) => !off.some(each => each.number === i)).map(openingRect)
   const top = bottom + joist.depth
-  const stock = stockLengths[design.units].at(-1) ?? 6000
+  const stock = stockLengths[design.lumber.yard].at(-1) ?? 6000
   const places: { axis: 'x' | 'y', at: Stretch }[] = []
   const orders = bays.flatMap((bay) => {
     const porch = bay.id === 'porch'

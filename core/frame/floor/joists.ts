@@ -1,6 +1,6 @@
 import type { Floor } from '../../design'
 import type { Section } from '../../lumber'
-import { onCentre, type Stretch, withLayout } from '../layout'
+import { clearOfEnds, onCentre, type Stretch, withLayout } from '../layout'
 import type { Order } from '../member'
 import { grown, overlaps, type Rect, stretchesOf } from '../rect'
 import { axesOf, type Bay, rimNames } from './bay'
@@ -47,7 +47,7 @@ export function joistPlaces(floor: Floor, bay: Bay, { thickness: t }: Section, h
   const ends = Array.from({ length: floor.ends }, (_, i) => i * t).flatMap(in_ => [one(u.from + in_), one(u.to - in_ - t)])
   const trimmers = holes.flatMap(hole => [one(hole.u.from - 2 * t), one(hole.u.from - t), one(hole.u.to), one(hole.u.to + t)])
   const doubles = floor.doubled.filter(at => at > u.from + t && at < u.to - t).flatMap(at => [one(at - t), one(at)])
-  const centres = onCentre(floor.spacing, u.to).filter(at => at > u.from && at < u.to)
+  const centres = clearOfEnds(onCentre(floor.spacing, u.to).filter(at => at > u.from && at < u.to), { from: u.from + (floor.ends - 0.5) * t, to: u.to - (floor.ends - 0.5) * t }, t)
   const places = withLayout(distinct([...ends, ...trimmers, ...doubles]), centres, t)
   return places.flatMap((at): JoistPlace[] => {
     const cut = holes.filter(hole => meet(at, hole.u)).sort((a, b) => a.v.from - b.v.from)

@@ -8,7 +8,7 @@ import type { BuildingCut, Order } from '../member'
 import type { Problem } from '../problem'
 import { coverOn } from './cover'
 import { leaningBoard } from './leaning'
-import { betweenEnds, type Taken } from './ties'
+import { type Taken } from './ties'
 import type { Eave, RoofDatum, RoofLumber, SlopeDatum } from './shape'
 import { downOf, fallOf } from './slope'
 import { fallsOut, finishCuts } from './tails'
@@ -89,7 +89,9 @@ function plateBlocks(design: Design, lumber: RoofLumber, { slope, rafters, name 
 interface Field { readonly name: string, readonly slope: SlopeDatum, readonly rafters: readonly Stretch[], readonly from: number, readonly to: number, /** Where walls that stand up to the roof leave room, along it. */ readonly inside: Stretch }
 
 function slopesOf(design: Design, lumber: RoofLumber, { eaves, slopes }: RoofDatum): Field[] {
-  const inside = design.roof.shape === 'hip' ? { from: -Infinity, to: Infinity } : betweenEnds(design, lumber)
+  // up to the end rafters; studs that run up behind those end them at the gable wall's inside
+  const notched = design.roof.shape !== 'hip' && design.walls.gables === 'notched'
+  const inside = notched ? { from: lumber.plate.depth, to: design.footprint.length - lumber.plate.depth } : { from: -Infinity, to: Infinity }
   if (design.roof.shape === 'single-slope' || design.roof.shape === 'flat') {
     const [low, high] = fallsOut(slopes.south) ? [slopes.south, slopes.north] : [slopes.north, slopes.south]
     return [{ name: 'slope', slope: low, rafters: eaves[0]?.rafters ?? [], from: -high.wallOutside.offset, to: low.wallOutside.offset, inside }]

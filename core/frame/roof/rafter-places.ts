@@ -1,6 +1,6 @@
 import type { Design } from '../../design'
 import type { Section } from '../../lumber'
-import { onCentre, type Stretch, withLayout } from '../layout'
+import { clearOfEnds, onCentre, type Stretch, withLayout } from '../layout'
 import { partingsIn, type Standing, standingIn } from './openings'
 import type { RoofShape, SlopeDatum } from './shape'
 
@@ -8,7 +8,7 @@ import type { RoofShape, SlopeDatum } from './shape'
 export function rafterPlaces({ footprint, roof }: Design, rafter: Section): Stretch[] {
   const t = rafter.thickness
   const ends = [{ from: 0, to: t }, { from: footprint.length - t, to: footprint.length }]
-  return withLayout(ends, onCentre(roof.spacing, footprint.length), t)
+  return withLayout(ends, clearOfEnds(onCentre(roof.spacing, footprint.length), { from: t / 2, to: footprint.length - t / 2 }, t), t)
 }
 
 /** Where those of one slope stand, those beside and in its openings among them. */

@@ -2,7 +2,7 @@ import { type Design, hasMouth, heightAbovePlate, heightOf, lowSide } from '../.
 import { meets, scale, vec, type Vec3 } from '../../geometry'
 import { pitchAngle, radians } from '../../measure'
 import { level, squareBoard } from '../between'
-import { rowOf, type Stretch } from '../layout'
+import { fewestBoards, pliesOf, type Stretch } from '../layout'
 import type { Order } from '../member'
 import type { Problem } from '../problem'
 import { dropOfCover, lookoutCuts } from './ends'
@@ -119,15 +119,15 @@ function rowOrders(design: Design, lumber: RoofLumber, { slopes }: RoofDatum, ro
   const partitions = bearer ? [] : walls.partitions.filter(({ runs }) => runs === 'width').map(({ at }): Stretch => ({ from: at - 50, to: at + plate.depth + 50 }))
   const places = blocked ? [] : Array.from({ length: bays - 1 }, (_, i) => clear(inside.from + (inside.to - inside.from) * (i + 1) / bays, post.thickness, [...partitions, ...(low ? rafters : [])]))
   const whole = { from: -overhang.gable, to: length + overhang.gable }
-  const pieces = rowOf(whole, places, walls.longest, walls.longest)
+  const pieces = fewestBoards(whole, { breaks: places, longest: walls.longest, shortest: 0 })
   const board = (id: string, role: Order['role'], s: Stretch, y: number, z: number): Order => squareBoard({ id, role, section: ply, along: 'x', depth: 'z', from: s.from, to: s.to, corner: vec(0, y, z) })
-  const named = (id: string, i: number): string => `${id}${pieces.length > 1 ? `/${i + 1}` : ''}`
+  const named = (id: string, i: number, row: readonly Stretch[] = pieces): string => `${id}${row.length > 1 ? `/${i + 1}` : ''}`
   return {
     problems: blocked ? [{ code: 'ridge-post-blocked', path: 'roof.raised.spacing' }] : [],
     orders: [
       ...places.map((x, i): Order => squareBoard({ id: `roof/ridge-post/${i + 1}`, role: 'ridge-post', section: post, along: 'z', depth: 'y', from: foot, to: row.under, corner: vec(x - post.thickness / 2, row.posts.from, 0) })),
       ...pieces.map((s, i) => board(named('roof/ledger', i), 'ledger', s, row.ledger.from, row.top - ridge.depth)),
-      ...Array.from({ length: raised.plies }, (_, k) => k).flatMap(k => pieces.map((s, i) => board(named(`roof/upper-header/${k + 1}`, i), 'upper-header', s, row.header.from + k * ply.thickness, row.under))),
+      ...pliesOf(whole, raised.plies, places, walls.longest).flatMap((laid, k) => laid.map((s, i) => board(named(`roof/upper-header/${k + 1}`, i, laid), 'upper-header', s, row.header.from + k * ply.thickness, row.under))),
     ],
   }
 }

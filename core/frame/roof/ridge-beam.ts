@@ -1,7 +1,7 @@
 import type { Design, RidgeBeam } from '../../design'
 import { meets, type Plane, vec } from '../../geometry'
 import { squareBoard } from '../between'
-import { rowOf, type Stretch } from '../layout'
+import { pliesOf, type Stretch } from '../layout'
 import type { Order } from '../member'
 import type { Problem } from '../problem'
 import type { RoofLumber } from './shape'
@@ -26,8 +26,7 @@ export function beamOrders(design: Design, lumber: RoofLumber, beam: RidgeBeam, 
   const places = lengthwise ? [] : Array.from({ length: bays - 1 }, (_, i) => clear(inside.from + (inside.to - inside.from) * (i + 1) / bays, post.thickness, crossing))
   const posts = places.map((at, i): Order => squareBoard({ id: `roof/ridge-post/${i + 1}`, role: 'ridge-post', section: post, along: 'z', depth: 'y', from: 0, to: bottom, corner: vec(at - post.thickness / 2, centre - post.depth / 2, 0) }))
   const whole = { from: -overhang.gable, to: length + overhang.gable }
-  const plies = Array.from({ length: beam.plies }, (_, k) => k).flatMap((k) => {
-    const row = rowOf(whole, places, walls.longest, walls.longest)
+  const plies = pliesOf(whole, beam.plies, places, walls.longest).flatMap((row, k) => {
     return row.map((s, i): Order => squareBoard({
       id: `roof/ridge/${k + 1}${row.length > 1 ? `/${i + 1}` : ''}`, role: 'ridge-beam', section: ply, along: 'x', depth: 'z', from: s.from, to: s.to, corner: vec(0, centre + (k - beam.plies / 2) * ply.thickness, bottom),
     }))

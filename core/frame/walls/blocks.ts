@@ -1,12 +1,10 @@
 import type { Section } from '../../lumber'
+import { least } from '../../trade'
 import type { Stretch } from '../layout'
 import type { BuildingCut } from '../member'
 import { acrossOfBoard, type WallBoard } from './board'
 import type { RoughOpening } from './openings'
 import type { Wall } from './wall'
-
-/** Shortest space between studs that takes a block, mm. */
-const LEAST = 20
 
 /** What blocks are put between: the boards that stand there, the openings they stay out of, what else is in their way, and how far a level reaches. */
 export interface BlockAsk {
@@ -59,9 +57,9 @@ export function gaps(whole: Stretch, taken: readonly Stretch[]): Stretch[] {
   const out: Stretch[] = []
   let from = whole.from
   for (const each of [...taken].sort((a, b) => a.from - b.from)) {
-    if (each.from - from > LEAST) out.push({ from, to: Math.min(each.from, whole.to) })
+    if (each.from - from > least.nogging) out.push({ from, to: Math.min(each.from, whole.to) })
     from = Math.max(from, each.to)
     if (from >= whole.to) return out
   }
-  return whole.to - from > LEAST ? [...out, { from, to: whole.to }] : out
+  return whole.to - from > least.nogging ? [...out, { from, to: whole.to }] : out
 }

@@ -14,11 +14,11 @@ export type UnitsFit =
  * in one line (common practice, no source). The wall is made higher only where the tallest unit asks for it.
  */
 export function fitUnits(design: Design, side: SideName, stud: Section, section: (name: string) => Section): UnitsFit {
-  const { walls, units: system } = design
+  const { walls, lumber: { yard } } = design
   const wanted = walls.units.flatMap(unit => Array.from({ length: unit.count }, () => unit))
   if (!wanted.length) return { ok: false, code: 'no-units' }
   const t = stud.thickness
-  const usual = usualOpening(side, 'salvaged', 0, system)
+  const usual = usualOpening(side, 'salvaged', 0, yard)
   const header = section(usual.header.section)
   const tallest = Math.max(...wanted.map(unit => unit.height)) + usual.clearance.height
   const top = walls.topPlates * t + header.depth

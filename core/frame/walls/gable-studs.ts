@@ -1,4 +1,4 @@
-import type { Design, SideName } from '../../design'
+import { type Design, isHouse, type SideName } from '../../design'
 import { flip } from '../../geometry'
 import type { Section } from '../../lumber'
 import { radians } from '../../measure'
@@ -61,8 +61,9 @@ function notched({ footprint }: Design, wall: Wall, at: Stretch, { middle, ridge
 export function gableStuds(design: Design, wall: Wall, stud: Section, lines: StackLines, line: RoofLine, behind: Behind | null): WallBoard[] {
   const t = stud.thickness
   const ends = levelAllRound(design) && !wall.step ? { from: 0, to: wall.overall } : { from: wall.from, to: wall.to }
+  const house = (['south', 'north'] as const).filter(side => isHouse(design, side)).map((side): Stretch => side === 'south' ? { from: 0, to: t } : { from: wall.overall - t, to: wall.overall })
   const posts = (design.roof.beam && design.roof.shape === 'gable') || design.roof.shape === 'raised-ridge' ? underBeam(line.ridge, t) : []
-  const places = withLayout(posts, layoutOf(design, { ...wall, ...ends }, lines), t).filter(each => each.from > ends.from + 1e-6 && each.to < ends.to - 1e-6 && !(line.apart && each.from < line.apart.to - 1e-6 && each.to > line.apart.from + 1e-6))
+  const places = withLayout([...house, ...posts], layoutOf(design, { ...wall, ...ends }, lines), t).filter(each => (house.includes(each) || (each.from > ends.from + 1e-6 && each.to < ends.to - 1e-6)) && !(line.apart && each.from < line.apart.to - 1e-6 && each.to > line.apart.from + 1e-6))
   return places.flatMap((at): WallBoard[] => {
     const foot = heightAt(wall, (at.from + at.to) / 2)
     const { shorter, longer, cuts } = endingUnder(at, line)

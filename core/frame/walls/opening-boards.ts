@@ -23,8 +23,12 @@ export function openingBoards(wall: Wall, stud: Section, { bottom, top }: Clear,
   const across = (ply: number): number => fromOutside(ply === 0 ? 0 : stud.depth - (plies - ply) * header.thickness, header.thickness)
   const plyBoards = Array.from({ length: plies }, (_, ply) => onEdge(`header/${ply + 1}`, 'header', header, across(ply)))
   const packing = packingOf(rough, stud)
-  // packing is a strip of sheet as long and as tall as the header, ripped off the sheet's width
-  const packed: WallBoard[] = packing ? [{ ...onEdge('packing', 'packing', packing, fromOutside(header.thickness, packing.thickness)), cuts: [{ kind: 'end', name: 'rip', plane: level('z', z.to + header.depth) }] }] : []
+  // packing is as long and as tall as the header: a board like its plies, or a strip ripped off a sheet's width
+  const rip = (section: Section): Pick<WallBoard, 'cuts'> => section.kind === 'sheet' ? { cuts: [{ kind: 'end', name: 'rip', plane: level('z', z.to + header.depth) }] } : {}
+  const packed = packing.map((section, i): WallBoard => {
+    const off = packing.slice(0, i).reduce((sum, each) => sum + each.thickness, header.thickness)
+    return { ...onEdge(packing.length > 1 ? `packing/${i + 1}` : 'packing', 'packing', section, fromOutside(off, section.thickness)), ...rip(section) }
+  })
   const onLayout = withLayout([], layout.filter(at => at > s.from && at < s.to), t).filter(each => each.from >= s.from - 1e-6 && each.to <= s.to + 1e-6)
   const head = z.to + header.depth
   const above = cripplePlaces(onLayout, span, t).flatMap((each, i) => top.reach(each).shorter - head < LEAST_CRIPPLE ? [] : [underPlates('cripple', `over/${i + 1}`, each.from, head)])

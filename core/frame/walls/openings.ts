@@ -25,7 +25,7 @@ export const NAILING = INCH
 export const SIDE_STUDS = 2
 /** Least height that a cripple is cut, mm; a gap below it above a header is left. */
 export const LEAST_CRIPPLE = 20
-/** Narrowest and widest packing between a header's plies, mm. */
+/** Narrowest packing between a header's plies, and the thickest that is packed of one strip of sheet, mm. */
 const PACKING = { least: 1, most: 45 }
 
 /** A wall's openings that can be framed, in their order along it, and why others can't. `taken` is where the wall's corners stand. */
@@ -92,8 +92,15 @@ function lowWall({ number, z }: RoughOpening, design: Design): Problem | null {
 
 export const isOnDeck = (z: Stretch): boolean => z.from < 1e-6
 
-/** The sheet that packs a header's plies out to the wall's thickness; null where they fill it, or leave more than a sheet's. */
-export function packingOf({ opening, header }: RoughOpening, stud: Section): Section | null {
+/**
+ * What packs a header's plies out to the wall's thickness, from the outside in: boards of its own section as long as more is missing than a strip of sheet makes up, then strips of sheet, two of one thickness where one would be too thick. Nothing where
+ * the plies fill the wall.
+ */
+export function packingOf({ opening, header }: RoughOpening, stud: Section): Section[] {
   const gap = stud.depth - opening.header.plies * header.thickness
-  return gap < PACKING.least || gap > PACKING.most ? null : sheetSection(gap, 1219.2, 2438.4)
+  const boards = gap > PACKING.most ? Math.floor((gap + 1e-6) / header.thickness) : 0
+  const rest = gap - boards * header.thickness
+  if (rest < PACKING.least) return Array.from({ length: boards }, () => header)
+  const strips = rest > PACKING.most ? 2 : 1
+  return [...Array.from({ length: boards }, () => header), ...Array.from({ length: strips }, () => sheetSection(rest / strips, 1219.2, 2438.4))]
 }

@@ -1,7 +1,8 @@
 import { type Design, wallFoot } from '../../design'
 import type { Section } from '../../lumber'
 import { INCH } from '../../measure'
-import { rowOf, type Stretch } from '../layout'
+import { least } from '../../trade'
+import { fewestBoards, type Stretch } from '../layout'
 import type { WallBoard } from './board'
 import { fromLayoutEnd } from './places'
 import type { Wall } from './wall'
@@ -19,7 +20,8 @@ export function platesOf({ walls, base }: Design, wall: Wall, stud: Section, sta
   }))
   // where a partition's plate laps over, the second one is parted on both sides
   const lapping = topPlates === 2 ? wall.tees.filter(tee => tee.laps) : []
-  const rowFor = (whole: Stretch): readonly Stretch[] => rowApart(wall, whole, breaks, longest, lapping.flatMap(tee => [tee.from, tee.to]))
+  const shortest = least.plateBays * walls.spacing
+  const rowFor = (whole: Stretch): readonly Stretch[] => rowApart(wall, whole, { breaks, longest, shortest, joints: lapping.flatMap(tee => [tee.from, tee.to]) })
   const row = rowFor(wall)
   const bottom = laid('bottom', 'bottom-plate', wallFoot(base), row)
   if (wall.raked) return bottom
@@ -27,7 +29,7 @@ export function platesOf({ walls, base }: Design, wall: Wall, stud: Section, sta
   const lower = runs.map(run => runs.length > 1 ? rowFor(run) : row)
   const top = lower.flatMap((each, i) => laid('top', 'top-plate', (runs[i]?.height ?? 0) - topPlates * t, each))
   const joints = lower.flatMap(inner)
-  const cap = topPlates === 1 ? [] : levelRuns(wall, wall.cap).flatMap(run => between(run, lapping).flatMap(part => laid('cap', 'top-plate', run.height - t, rowApart(wall, part, breaks, longest, joints))))
+  const cap = topPlates === 1 ? [] : levelRuns(wall, wall.cap).flatMap(run => between(run, lapping).flatMap(part => laid('cap', 'top-plate', run.height - t, rowApart(wall, part, { breaks, longest, shortest, joints }))))
   return [...bottom, ...numbered(top), ...numbered(cap)]
 }
 
@@ -47,9 +49,6 @@ function between(run: Stretch, taken: readonly Stretch[]): Stretch[] {
   return [...taken].sort((a, b) => a.from - b.from).reduce<Stretch[]>((parts, each) => parts.flatMap(part => each.to <= part.from || each.from >= part.to ? [part] : [{ from: part.from, to: each.from }, { from: each.to, to: part.to }]), [run])
 }
 
-/** The boards of a plate, their joints as far from others as is asked where the studs let it; else of the fewest boards. */
-function rowApart(wall: Wall, run: Stretch, breaks: readonly number[], longest: number, joints: readonly number[]): readonly Stretch[] {
-  const lay = (at: readonly number[]): readonly Stretch[] => fromLayoutEnd(wall, run, at, (whole, turned) => rowOf(whole, turned, longest, longest))
-  const row = lay(breaks.filter(at => joints.every(other => Math.abs(other - at) >= JOINTS_APART - 1e-6)))
-  return row.every(each => each.to - each.from <= longest + 1e-6) ? row : lay(breaks)
-}
+/** The boards of a plate, from the wall's layout end: of as few as can be, none a stub, their joints as far from others as is asked, where the studs let it. */
+const rowApart = (wall: Wall, run: Stretch, { joints, ...ask }: { readonly breaks: readonly number[], readonly longest: number, readonly shortest: number, readonly joints: readonly number[] }): readonly Stretch[] =>
+  fromLayoutEnd(wall, run, ask.breaks, (whole, breaks) => fewestBoards(whole, { ...ask, breaks, joints: wall.layout === 'high' ? joints.map(at => wall.overall - at) : joints, apart: JOINTS_APART }))

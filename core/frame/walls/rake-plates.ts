@@ -2,7 +2,8 @@ import type { Walls } from '../../design'
 import { add, flip, meets, type Plane, place, planeAt, scale, vec, type Vec3 } from '../../geometry'
 import type { Section } from '../../lumber'
 import { level, SPARE } from '../between'
-import { rowOf, type Stretch } from '../layout'
+import { least } from '../../trade'
+import { fewestBoards, type Stretch } from '../layout'
 import type { BuildingCut, Order } from '../member'
 import { JOINTS_APART } from './plates'
 import type { Rake } from './top'
@@ -18,13 +19,14 @@ const LEAST = 100
  * The top plates of a raked wall, under its end rafters: from the eave walls' inside, cut plumb, up to where they meet over the middle, or on both sides of the ridge's end; each of as
  * few boards as `longest` allows, spliced square over the middle of a stud, `breaks` along the wall.
  */
-export function rakePlates({ topPlates, longest }: Walls, wall: Wall, stud: Section, rake: Rake, breaks: readonly number[]): RakePlate[] {
+export function rakePlates({ topPlates, longest, spacing }: Walls, wall: Wall, stud: Section, rake: Rake, breaks: readonly number[]): RakePlate[] {
   const middle = Math.min(Math.max(rake.rafters.middle, wall.from), wall.to)
   return (['south', 'north'] as const).flatMap((side) => {
     const s = side === 'south' ? { from: wall.from, to: rake.gap?.from ?? middle } : { from: rake.gap?.to ?? middle, to: wall.to }
     if (s.to - s.from < LEAST) return []
-    const lower = slopeRow(side, s, breaks, longest, rake.rafters.undersides[side], stud.thickness, [])
-    const rows = topPlates === 1 ? [lower] : [lower, slopeRow(side, s, breaks, longest, rake.rafters.undersides[side], stud.thickness, inner(side, lower))]
+    const lie: SlopeLie = { breaks, longest, shortest: least.plateBays * spacing, underside: rake.rafters.undersides[side], thickness: stud.thickness }
+    const lower = slopeRow(side, s, lie, [])
+    const rows = topPlates === 1 ? [lower] : [lower, slopeRow(side, s, lie, inner(side, lower))]
     return rows.flatMap((row, k) => row.map((each, i) => rakePlate(wall, stud, rake.rafters.undersides[side], side, each, topPlates - k, { first: i === 0, last: i === row.length - 1 },
       `walls/${wall.name}/plate/${k === 0 ? 'top' : 'cap'}/${side}${row.length > 1 ? `/${i + 1}` : ''}`)))
   })
@@ -34,16 +36,13 @@ type Side = 'south' | 'north'
 
 const upSlope = (side: Side, underside: Plane): Vec3 => vec(0, Math.abs(underside.normal.z) * (side === 'south' ? 1 : -1), Math.abs(underside.normal.y))
 
+/** What a slope's plates are laid by: where studs stand along the wall, how long their boards are along the slope, the shortest level. */
+interface SlopeLie { readonly breaks: readonly number[], readonly longest: number, readonly shortest: number, readonly underside: Plane, readonly thickness: number }
+
 /** Where a slope's boards end, level, in their order from the eave; spliced on a break that is far enough from `apart`, where there is one. */
-function slopeRow(side: Side, s: Stretch, breaks: readonly number[], longest: number, underside: Plane, t: number, apart: readonly number[]): Stretch[] {
-  const { y, z } = underside.normal
+function slopeRow(side: Side, s: Stretch, { breaks, longest, shortest, underside: { normal: { y, z } }, thickness: t }: SlopeLie, apart: readonly number[]): Stretch[] {
   const turn = (at: number): number => side === 'south' ? at - s.from : s.to - at
-  const most = (longest - t * Math.abs(y)) * z
-  const whole = { from: 0, to: s.to - s.from }
-  const at = breaks.map(turn).filter(each => each > 0 && each < whole.to).sort((a, b) => a - b)
-  const clear = at.filter(each => apart.every(other => Math.abs(turn(other) - each) >= JOINTS_APART * z - 1e-6))
-  const first = rowOf(whole, clear, most, most)
-  const row = first.every(each => each.to - each.from <= most + 1e-6) ? first : rowOf(whole, at, most, most)
+  const row = fewestBoards({ from: 0, to: s.to - s.from }, { breaks: breaks.map(turn), longest: (longest - t * Math.abs(y)) * z, shortest, joints: apart.map(turn), apart: JOINTS_APART * z })
   return side === 'south' ? row.map(each => ({ from: s.from + each.from, to: s.from + each.to })) : row.map(each => ({ from: s.to - each.to, to: s.to - each.from }))
 }
 

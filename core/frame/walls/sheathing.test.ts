@@ -48,7 +48,7 @@ describe('sheets laid out by hand', () => {
     const made = frame(sheathed({ sheathing: { ...usualSheathing.imperial, way: 'level' } }))
     expect(sheets(made, 'walls/south/sheet').map(each => [reach(each, 'x'), reach(each, 'z')])).toEqual([[[0, 96], [0, 48]], [[96, 144], [0, 48]], [[0, 48], [48, 96]], [[48, 144], [48, 96]]])
     const studs = made.members.filter(member => member.role === 'stud' && member.id.startsWith('walls/south/')).map(member => reach(member, 'x')).sort((a, b) => (a[0] ?? 0) - (b[0] ?? 0))
-    const bays = studs.slice(1).map((each, i) => (each[0] ?? 0) - (studs[i]?.[1] ?? 0)).filter(bay => bay > 1)
+    const bays = studs.slice(1).map((each, i) => (each[0] ?? 0) - (studs[i]?.[1] ?? 0)).filter(bay => bay > 2.4) // none in the inch and a half of a corner
     const blocks = made.members.filter(member => member.role === 'block' && member.id.startsWith('walls/south/'))
     expect(blocks.map(each => inches(each.board.end - each.board.start))).toEqual(bays.map(bay => Number(bay.toFixed(4))))
     expect(blocks.every(each => Math.abs((reach(each, 'z')[0] ?? 0) - 46.25) < 1e-6)).toBe(true)

@@ -66,7 +66,7 @@ function frameWall(design: Design, wall: Wall, stud: Section, section: (name: st
   const posts = underRidge(design, wall, stud, rafters)
   const middle = posts.length ? posts.map(({ from, to }) => (from + to) / 2) : rake && rake.rafters.middle > wall.from && rake.rafters.middle < wall.to - stud.thickness ? [rake.rafters.middle] : []
   const studs = studPlaces(design, wall, stud, rough, lines, middle).map((each, i) => standing(stud, 'stud', `walls/${wall.name}/stud/${i + 1}`, each, clear.bottom, clear.top))
-  const layout = [...layoutOf(design, wall, lines), ...middle]
+  const layout = [...middle, ...layoutOf(design, wall, lines)] // under the ridge's end before the layout's own
   const upright = [...studs, ...nailers(design, wall, stud, clear), ...rough.flatMap(each => openingBoards(wall, stud, clear, each, layout))]
   const breaks = upright.filter(({ role }) => role === 'stud' || role === 'king').map(({ s }) => (s.from + s.to) / 2)
   return { wall, rough, problems, slanted: [], boards: [...platesOf(design, wall, stud, upright), ...upright], raked: rake && { rake, plates: rakePlates(design.walls, wall, stud, rake, breaks) } }

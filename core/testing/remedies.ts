@@ -1,0 +1,62 @@
+import { changed, type Design, isPitchPath, kindOfPath, withValue } from '../design'
+import type { Problem } from '../frame'
+import { formatLength, parseLength } from '../measure'
+import { toMark } from '../words/measures'
+
+/** A length as it is typed after it was read in a message, rounded to the side it was rounded to there. */
+export function typed(mm: number, { units }: Design, way: 'up' | 'down' | 'as-it-is' = 'as-it-is'): number {
+  const shown = way === 'as-it-is' ? mm : toMark(mm, units, way)
+  const read = parseLength(formatLength(shown, { units, unit: true }), units, true)
+  return read.ok ? read.value : NaN
+}
+
+/** Which side of a section a limit is of. */
+const sideOf: Partial<Record<Problem['code'], 'thickness' | 'depth'>> = {
+  'beam-shallow': 'depth', 'firring-shallow': 'depth', 'post-too-deep': 'depth', 'beam-too-thick': 'thickness', 'finish-too-thick': 'thickness', 'lookout-too-thick': 'thickness', 'firring-thick': 'thickness',
+}
+
+/** A board of the design's own of a size, in a field that names a section. */
+function withSection(design: Design, path: string, side: 'thickness' | 'depth', mm: number): Design {
+  const size = side === 'depth' ? { thickness: Math.min(38, mm), depth: mm } : { thickness: mm, depth: Math.max(90, mm) }
+  return withValue(withValue(design, 'lumber.sections', [...design.lumber.sections, { name: 'as told', ...size }]), path, 'as told')
+}
+
+const number = (problem: Problem, key: string): number | null => {
+  const value = (problem as unknown as Record<string, unknown>)[key]
+  return typeof value === 'number' ? value : null
+}
+
+/** Where a problem's message says a number to set its field to: the number as typed, in mm, with the name of the limit. A range that holds nothing says so in words, and has none. */
+export function toldNumbers(problem: Problem, design: Design): [string, number][] {
+  const told: [string, number][] = []
+  const [least, most, below, above] = [number(problem, 'least'), number(problem, 'most'), number(problem, 'below'), number(problem, 'above')]
+  const none = (most !== null && most < 0) || (problem.code.startsWith('roof-opening-too') && most === 0)
+  if (none) return []
+  if (least !== null) told.push(['least', typed(least, design, 'up')])
+  if (most !== null) told.push(['most', typed(most, design, 'down')])
+  if (below !== null) told.push(['below', typed(below, design, 'down')])
+  if (above !== null) told.push(['above', typed(above, design, 'up')])
+  for (const key of ['square', 'height']) {
+    const value = number(problem, key)
+    if (value !== null) told.push([key, typed(value, design)])
+  }
+  const [over, under] = [number(problem, 'over'), number(problem, 'under')]
+  if (over !== null) told.push(['over', typed(over, design, 'up')])
+  if (under !== null) told.push(['under', typed(under, design, 'down')])
+  return told
+}
+
+/** Paths whose value is no number that could be set, though their message names one: what is to be changed instead is said in it. */
+const elsewhere = /^roof\.purlins$|^walls\.gables$|^walls\.openings\.\d+\.header$/
+
+/** The design with a number that a message names typed into its field, as the page does it. Null where the message is about something else than its field. */
+export function asTold(design: Design, problem: Problem, mm: number): Design | null {
+  const { code, path } = problem
+  if (elsewhere.test(path) || isPitchPath(path)) return null
+  const side = sideOf[code]
+  if (side) return withSection(design, path, side, mm)
+  return changed(design, path, mm)
+}
+
+/** A problem by what it is and where. */
+export const nameOf = (problem: Problem): string => `${problem.code} ${kindOfPath(problem.path)}`

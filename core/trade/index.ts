@@ -1,0 +1,1 @@
+export { least } from './least'
