@@ -2,6 +2,7 @@ export { type Base, type BaseKind, baseKinds, type Beams, type Gravel, type Rock
 export type { CutMember } from './cut'
 export { type Design, FORMAT, newDesign, VERSION } from './design'
 export { type FieldPath, type GroundPath, isPitchPath, kindOfPath, type LengthPath, type PitchPath, valueAt, withValue } from './fields'
+export { findLimit, type Limit, limitFor } from './field-limits'
 export { type Deck, type Floor, type FloorOpening, type FloorSide, type Porch, usualBoards, usualFloors, usualSheets } from './floor'
 export type { Footprint } from './footprint'
 export { limits } from './limits'

@@ -38,6 +38,9 @@ function askedOf({ roof, walls, footprint, lumber }: Design): Asked | null {
   return { width: footprint.width, ridge: ridge.thickness * (roof.shape === 'gable' ? roof.beam?.plies ?? 1 : 1), slope: (side, angle) => ({ angle, height: heightOf(walls, side) + heightAbovePlate(roof.seat, angle, rafter.depth, stud.depth) }) }
 }
 
+/** From where to where, mm. */
+interface Range { readonly least: number, readonly most: number }
+
 /** The root of a rising function between `from` and `to`; null where it has none there. */
 function rootOf(f: (x: number) => number, from: number, to: number): number | null {
   let [low, high] = [from, to]
@@ -89,12 +92,18 @@ const topOf = ({ slope, width, ridge }: Asked, { south, north }: Angles): number
 
 /** Both angles from the peak's place and the ridge's top. */
 function anglesBoth(asked: Asked, at: number, height: number): Angles | null {
-  // the peak lies over the ridge's top by less than the steepest slope rises over its thickness
-  const over = rootOf((above) => {
-    const found = anglesAt(asked, at, height + above)
-    return found ? topOf(asked, found) - height : -1
-  }, 0, asked.ridge * Math.tan(radians(MOST)))
-  return over === null ? null : anglesAt(asked, at, height + over)
+  const { least, most } = peaksOver(asked, at)
+  const peak = rootOf((level) => {
+    const found = anglesAt(asked, at, level)
+    return found ? topOf(asked, found) - height : NaN
+  }, least, most)
+  return peak === null ? null : anglesAt(asked, at, peak)
+}
+
+/** The levels at which slopes within the limits can meet over a place, mm; least over most where there are none. */
+function peaksOver({ slope, width }: Asked, at: number): Range {
+  const over = (angle: number): number[] => [slope('south', angle).height + at * Math.tan(radians(angle)), slope('north', angle).height + (width - at) * Math.tan(radians(angle))]
+  return { least: Math.max(...over(LEAST)) + 1e-6, most: Math.min(...over(MOST)) - 1e-6 }
 }
 
 /** The design with the pitches that its peak asks for; the same design where the pitches are given, or where none can meet there. */
@@ -118,7 +127,7 @@ export function ledgerRise(design: Design): { readonly top: (angle: number) => n
 }
 
 /** Least and most that a part of the peak can be, mm, the rest as asked; to say how far one asked for is off. */
-export function peakReach(design: Design, part: 'at' | 'height'): { readonly least: number, readonly most: number } | null {
+export function peakReach(design: Design, part: 'at' | 'height'): Range | null {
   const asked = askedOf(design)
   if (!asked) return null
   const { roof: { pitch, northPitch, peak: { at } } } = design
@@ -126,13 +135,15 @@ export function peakReach(design: Design, part: 'at' | 'height'): { readonly lea
   const top = (south: number, north: number): Meeting => meeting(slope('south', south), slope('north', north), width, ridge)
   if (part === 'at') {
     const south = pitchAngle(pitch)
-    return { least: Math.max(0, top(south, LEAST).at), most: Math.min(width, top(south, MOST).at) }
+    // a north wall so much higher lets a steeper north slope meet the south one nearer it, or farther
+    const [from = 0, to = 0] = [top(south, LEAST).at, top(south, MOST).at].sort((a, b) => a - b)
+    return { least: Math.max(0, from), most: Math.min(width, to) }
   }
   if (at === null) {
     const own = northPitch && pitchAngle(northPitch)
     return { least: top(LEAST, own ?? LEAST).top, most: top(MOST, own ?? MOST).top }
   }
-  const over = (angle: number): number[] => [slope('south', angle).height + at * Math.tan(radians(angle)), slope('north', angle).height + (width - at) * Math.tan(radians(angle))]
-  const ends = [Math.max(...over(LEAST)) + 1e-6, Math.min(...over(MOST)) - 1e-6].map(peak => anglesAt(asked, at, peak)).map(found => found && topOf(asked, found))
+  const { least, most } = peaksOver(asked, at)
+  const ends = [least, most].map(peak => anglesAt(asked, at, peak)).map(found => found && topOf(asked, found))
   return ends[0] == null || ends[1] == null ? null : { least: ends[0], most: ends[1] }
 }

@@ -5,6 +5,7 @@ import { withValue } from './fields'
 import { ownSections } from './lumber'
 import { ledgerRise, peakSettled } from './peak'
 import { hasOneSlope } from './roof'
+import { type SideName, sideNames } from './sides'
 import { heightOf } from './walls'
 
 /** The low wall of one slope. */
@@ -25,7 +26,8 @@ export function settled(asked: Design): Design {
   const design = panel ? withValue(asked, 'roof.spacing', panel.cover / panel.per) : asked
   if (design.roof.shape === 'gable') return peakSettled(design)
   if (design.roof.shape === 'lean-to') return ledgerSettled(design)
-  if (design.roof.shape === 'flat') return flatSettled(design)
+  if (design.roof.shape === 'flat') return flatSettled(evened(design, ['south', 'north']))
+  if (design.roof.shape === 'hip') return hipSettled(design)
   if (design.roof.shape === 'raised-ridge') return raisedSettled(design)
   if (design.roof.shape !== 'single-slope') return design
   const { overhang } = design.roof
@@ -46,6 +48,25 @@ function slopeSettled(design: Design): Design {
 function raisedSettled(design: Design): Design {
   const { roof: { raised, overhang }, footprint } = design
   return withValue(withValue(withValue(design, 'roof.raised.at', raised.at ?? footprint.width / 2), 'roof.overhang.high', overhang.high ?? overhang.eave), 'roof.ties', { rafter: null, collar: null, ceiling: null })
+}
+
+/** What a tape does not tell apart, mm: half a mark of a rule, and a little. A length typed as it is shown is the length that was meant. */
+const SAME = 1
+
+/** The design with walls exactly as high as all walls, or as the first of them, that are so to a mark of the tape. */
+function evened(design: Design, sides: readonly SideName[]): Design {
+  return sides.reduce((each, side) => {
+    const { walls } = each
+    const own = walls.sides[side].height
+    const like = [walls.height, heightOf(walls, sides[0] ?? side)].find(height => own !== null && Math.abs(own - height) < SAME)
+    return like === undefined ? each : withValue(each, `walls.sides.${side}.height`, like)
+  }, design)
+}
+
+/** A hip roof stands on four walls of one height; over a length that is the span to a mark of the tape its hips meet at one point. */
+function hipSettled(design: Design): Design {
+  const { length, width } = design.footprint
+  return evened(length !== width && Math.abs(length - width) < SAME ? withValue(design, 'footprint.length', width) : design, sideNames)
 }
 
 /** A flat roof's joists are level and end plumb: what leans with a slope, or is cut into it, is not looked at. */

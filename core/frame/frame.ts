@@ -1,14 +1,16 @@
-import { type Design, ownSections, settled, type SideName, sideNames, wallFoot } from '../design'
+import { type Design, limits, ownSections, settled, type SideName, sideNames, wallFoot } from '../design'
 import { findSection, type Section } from '../lumber'
-import { turnOf } from '../survey'
+import { farRange, turnOf } from '../survey'
 import { baseFoot, type BaseFrame, type BaseAsk, emptyBase, frameBase } from './base'
 import { type FloorFrame, frameFloor } from './floor/floor'
 import { type Ground, groundOf } from './ground'
 import type { Stretch } from './layout'
 import { cutOrders, type Member } from './member'
 import { type Memory, newMemory } from './memory'
+import { once } from './once'
 import type { Problem } from './problem'
 import type { Rect } from './rect'
+import { refusedProblems } from './refused'
 import { type Bearer, frameRoof, type RoofDatum, type RoofLumber, roofShapes } from './roof'
 import { finishWalls } from './walls/finish'
 import { notchProblem } from './walls/gable-studs'
@@ -44,7 +46,7 @@ export function frame(asked: Design, memory: Memory = newMemory()): Frame {
   memory.turn()
   const { walls: wanted, roof: wantedRoof } = asked
   const worked = memory.last('settled', [wanted, wantedRoof, asked.footprint, asked.lumber], () => settled(asked))
-  const design: Design = { ...asked, walls: worked.walls, roof: worked.roof }
+  const design: Design = { ...asked, footprint: worked.footprint, walls: worked.walls, roof: worked.roof }
   const own = ownSections(design.lumber)
   const section = (name: string): Section => {
     const found = findSection(name, own)
@@ -70,7 +72,7 @@ export function frame(asked: Design, memory: Memory = newMemory()): Frame {
   const walls = memory.last('walls', [wallsAsked, footprint, base, design.lumber, wallsAsked.stack === 'own' ? null : lines, design.roof.shape, toRoof && design.roof], () => frameWalls(design, plate, section, lines, toRoof ? line : null))
   const finished = finishWalls({ design, stud: plate, line, brace: section(braceOf[design.lumber.yard]), slat: section(wallsAsked.slats.section), rafter: lumber.rafter, lines, memory, roof: roof.datum, framed: roof.orders.length > 0, drop: wall => dropOf(design, below.floor, wall) }, walls.framed)
   const { members, refused } = cutOrders([...below.base.orders, ...(below.floor?.orders ?? []), ...finished.orders, ...roof.orders], memory)
-  const problems: Problem[] = [...below.problems, ...walls.problems, ...roof.problems, ...(roof.orders.length ? [...beamProblems(design, line, ply.depth), ...notchProblems(design, lumber, roof.datum)] : []), ...refused.map(({ id, fault }): Problem => ({ code: 'not-cut', path: '', member: id, fault }))]
+  const problems = once([...below.problems, ...walls.problems, ...roof.problems, ...(roof.orders.length ? [...beamProblems(design, line, ply.depth), ...notchProblems(design, lumber, roof.datum)] : []), ...refusedProblems(refused)])
   return { design, members, problems, walls: walls.walls, openings: walls.openings, looseJoints: finished.loose, braces: finished.braces, roof: roof.datum, lumber, floor: below.floor, base: below.base, ground: below.ground, outline: below.outline }
 }
 
@@ -152,6 +154,6 @@ function frameFloorOf(design: Design, section: (name: string) => Section): Floor
 
 function placeProblems({ site, footprint }: Design): Problem[] {
   if (!site || turnOf(site.place, footprint.length, footprint.width)) return []
-  const side = site.place.faces === 'south' || site.place.faces === 'north' ? footprint.length : footprint.width
-  return [{ code: 'not-placed', path: 'site.place.far', most: site.place.near + side }]
+  const { least, most } = farRange(site.place, footprint.length, footprint.width)
+  return [{ code: 'not-placed', path: 'site.place.far', least: Math.max(least, limits.onSite.min), most: Math.min(most, limits.onSite.max) }]
 }

@@ -122,7 +122,7 @@ describe('rafters and ridge in their places', () => {
     const design = newDesign('a', 'imperial')
     const floor = { joist: '2x6', spacing: 406.4, runs: 'width' as const, ends: 1 as const, blocking: 0 as const, hold: 'nails' as const, doubled: [], joint: null, deck: { kind: 'sheets' as const, thickness: 0.5 * INCH, sheet: { length: 96 * INCH, width: 48 * INCH } }, openings: [], porch: { side: 'south' as const, depth: 1200, board: '5/4x6', gap: 5 } }
     const steep = { ...design, walls: { ...design.walls, height: 900 }, roof: { ...design.roof, pitch: { rise: 20, run: 12 }, overhang: { eave: 450, gable: 0 } } }
-    const most = (floored: Design): number | undefined => frame(floored).problems.flatMap(problem => problem.code === 'tail-below-deck' ? [problem.most] : [])[0]
+    const most = (floored: Design): number | null | undefined => frame(floored).problems.flatMap(problem => problem.code === 'tail-below-deck' ? [problem.most] : [])[0]
     const far = { ...steep, roof: { ...steep.roof, overhang: { eave: 1200, gable: 0 } } }
     const [bare, porched] = [most(far), most({ ...far, floor })]
     expect((bare ?? NaN) - (porched ?? NaN)).toBeCloseTo(0.5 * INCH / (20 / 12), 6)

@@ -1,4 +1,4 @@
-import { least } from '../trade'
+import { least, MARK } from '../trade'
 
 /** A stretch along a wall or roof, mm. */
 export interface Stretch { readonly from: number, readonly to: number }
@@ -35,6 +35,16 @@ export function clearOfEnds(centres: readonly number[], { from, to }: Stretch, t
   const [first, next] = [out[0], out[1] ?? to]
   if (first !== undefined && tight(from, first)) out[0] = (from + next) / 2
   return out
+}
+
+/** The places nearest to one that lies in a stretch that is taken, below and above, clear of all that is taken and within a range; null where there is none that way. A place on the edge of what is taken is clear. */
+export function clearPlaces(at: number, taken: readonly Stretch[], within: Stretch): { readonly below: number | null, readonly above: number | null } {
+  const free = (place: number): boolean => place > within.from - 1e-6 && place < within.to + 1e-6 && taken.every(({ from, to }) => place < from + 1e-6 || place > to - 1e-6)
+  // an edge that a mark of the tape, rounded away from it, still clears
+  const room = (place: number, way: 1 | -1): boolean => free(place) && free(place + way * MARK)
+  const edges = [within.from, within.to, ...taken.flatMap(({ from, to }) => [from, to])]
+  const best = (way: 1 | -1): number | null => edges.filter(edge => way * (edge - at) > 0 && room(edge, way)).sort((a, b) => way * (a - b))[0] ?? null
+  return { below: best(-1), above: best(1) }
 }
 
 const overlap = (a: Stretch, b: Stretch): boolean => a.from < b.to - 1e-6 && b.from < a.to - 1e-6

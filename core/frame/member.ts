@@ -38,7 +38,7 @@ export interface Order {
   readonly sawn?: readonly BuildingCut[]
 }
 
-export type Refused = { readonly id: string, readonly fault: BoardFault }
+export type Refused = { readonly id: string, readonly role: Role, readonly fault: BoardFault }
 
 /** Cuts ordered boards. Gives the members and what could not be cut, in the order asked. */
 export function cutOrders(orders: readonly Order[], { cut, of }: Memory): { members: Member[], refused: Refused[] } {
@@ -56,7 +56,7 @@ function memberOf({ id, role, section, placement, blankLength, cuts, sawn }: Ord
   const blank = { length: blankLength, depth: section.depth, thickness: section.thickness }
   const made = (asked: readonly BuildingCut[]): CutResult => cut(blank, asked.map(each => toBoardCut(placement, each)))
   const result = made(cuts)
-  if (!result.ok) return { id, fault: result.fault }
+  if (!result.ok) return { id, role, fault: result.fault }
   const before = sawn ? made(sawn) : null
   return before?.ok ? { id, role, section, placement, board: result.board, sawn: before.board } : { id, role, section, placement, board: result.board }
 }

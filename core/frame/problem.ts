@@ -1,5 +1,10 @@
 import type { BoardFault } from '../board'
+import type { Role } from './member'
 import type { SideName, TieKind } from '../design'
+
+/** Fields whose change lets a board be cut that could not be. */
+export type RefusedPath = 'roof.rafter' | 'roof.ridge' | 'roof.hip.section' | 'roof.spacing' | 'roof.purlins' | 'roof.ends.lookout' | 'roof.ends.barge' | 'roof.tails.finish' | 'roof.soffit' | 'roof.fascia' | 'roof.ties' | 'roof.firring.section'
+  | 'walls.stud' | 'walls.posts.post' | 'walls.posts.beam' | 'walls.slats.section' | 'walls.bracing' | 'walls.sheathing' | 'walls.openings' | 'floor.joist' | 'floor.deck' | 'base.kind' | 'base.lift'
 
 /** Why a building cannot be framed as drawn. `path` is the field to change; numbers in mm. What can be framed still is. */
 export type Problem =
@@ -61,17 +66,17 @@ export type Problem =
   | { readonly code: 'ceiling-unborne', readonly path: `walls.sides.${SideName}.build`, readonly side: SideName }
   | { readonly code: 'tie-meets-ridge', readonly path: `roof.ties.${TieKind}.height`, readonly kind: TieKind, readonly most: number }
   | { readonly code: 'rafter-off-plate', readonly path: 'roof.seat.height', readonly most: number }
-  | { readonly code: 'seat-through-rafter', readonly path: 'roof.seat.height', readonly least: number }
+  | { readonly code: 'seat-through-rafter' | 'seat-through-hip', readonly path: 'roof.seat.height' | 'roof.seat.rule', readonly least: number }
   | { readonly code: 'tail-lost', readonly path: 'roof.overhang.eave', readonly most: number }
-  | { readonly code: 'tail-below-deck', readonly path: 'roof.overhang.eave', readonly most: number }
+  | { readonly code: 'tail-below-deck', readonly path: 'roof.overhang.eave' | 'roof.rafter', /** Null where no overhang is short enough. */ readonly most: number | null }
   | { readonly code: 'opening-near-corner', readonly path: `walls.openings.${number}.at`, readonly number: number, readonly least: number, readonly most: number }
   | { readonly code: 'opening-too-wide', readonly path: `walls.openings.${number}.unit.width`, readonly number: number, readonly most: number }
   | { readonly code: 'openings-meet', readonly path: `walls.openings.${number}.at`, readonly number: number, readonly other: number, readonly apart: number }
-  | { readonly code: 'opening-at-partition', readonly path: `walls.openings.${number}.at`, readonly number: number, readonly below: number, readonly above: number }
-  | { readonly code: 'opening-at-step', readonly path: `walls.openings.${number}.at`, readonly number: number, readonly below: number, readonly above: number }
+  | { readonly code: 'opening-at-partition', readonly path: `walls.openings.${number}.at`, readonly number: number, readonly below: number | null, readonly above: number | null }
+  | { readonly code: 'opening-at-step', readonly path: `walls.openings.${number}.at`, readonly number: number, readonly below: number | null, readonly above: number | null }
   | { readonly code: 'step-under-rafters' | 'step-in-posts' | 'step-under-strip', readonly path: `walls.sides.${SideName}.step`, readonly side: SideName }
-  | { readonly code: 'step-no-room', readonly path: `walls.sides.${SideName}.step.at`, readonly side: SideName, readonly least: number, readonly most: number }
-  | { readonly code: 'step-at-partition', readonly path: `walls.sides.${SideName}.step.at`, readonly side: SideName, readonly below: number, readonly above: number }
+  | { readonly code: 'step-no-room', readonly path: `walls.sides.${SideName}.step.at`, readonly side: SideName, /** Null where the wall is too short for a step. */ readonly range: { readonly least: number, readonly most: number } | null }
+  | { readonly code: 'step-at-partition', readonly path: `walls.sides.${SideName}.step.at`, readonly side: SideName, readonly below: number | null, readonly above: number | null }
   | { readonly code: 'step-too-low', readonly path: `walls.sides.${SideName}.step.height`, readonly side: SideName, readonly least: number }
   | { readonly code: 'step-into-roof', readonly path: `walls.sides.${SideName}.step.height`, readonly side: SideName, readonly most: number }
   | { readonly code: 'partition-no-room', readonly path: `walls.partitions.${number}.at`, readonly number: number, readonly least: number, readonly most: number }
@@ -82,9 +87,9 @@ export type Problem =
   | { readonly code: 'header-no-room', readonly path: `walls.openings.${number}.unit.height`, readonly number: number, readonly by: number }
   | { readonly code: 'header-too-thick', readonly path: `walls.openings.${number}.header`, readonly number: number, readonly by: number }
   | { readonly code: 'sill-too-low', readonly path: `walls.openings.${number}.foot`, readonly number: number, readonly least: number }
-  | { readonly code: 'door-in-low-wall', readonly path: `walls.openings.${number}.foot`, readonly number: number, readonly least: number }
+  | { readonly code: 'door-in-low-wall', readonly path: `walls.openings.${number}.kind`, readonly number: number, readonly foot: number }
   | { readonly code: 'floor-too-small', readonly path: 'footprint.length' | 'footprint.width', readonly least: number }
-  | { readonly code: 'joint-off-floor', readonly path: 'floor.joint', readonly least: number, readonly most: number }
+  | { readonly code: 'joint-off-floor', readonly path: 'floor.joint', /** Null where no joint leaves room on both sides. */ readonly range: { readonly least: number, readonly most: number } | null }
   | { readonly code: 'porch-too-small', readonly path: 'floor.porch.depth', readonly least: number }
   | { readonly code: 'opening-off-floor', readonly path: `floor.openings.${number}.x`, readonly number: number, readonly clear: number, readonly clash: boolean }
   | { readonly code: 'base-without-floor', readonly path: 'base.kind' }
@@ -93,5 +98,5 @@ export type Problem =
   | { readonly code: 'supports-touch', readonly path: 'base.beams.rows' | 'base.count', readonly by: number }
   | { readonly code: 'low-wall-too-thick', readonly path: 'base.lowWall.thickness', readonly most: number }
   | { readonly code: 'post-no-length', readonly path: 'base.lift', readonly least: number }
-  | { readonly code: 'not-placed', readonly path: 'site.place.far', readonly most: number }
-  | { readonly code: 'not-cut', readonly path: '', readonly member: string, readonly fault: BoardFault }
+  | { readonly code: 'not-placed', readonly path: 'site.place.far', readonly least: number, readonly most: number }
+  | { readonly code: 'not-cut', readonly path: RefusedPath, readonly role: Role, readonly member: string, readonly fault: BoardFault }

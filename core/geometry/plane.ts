@@ -29,3 +29,11 @@ export function meets(plane: Plane, point: Vec3, direction: Vec3): number | null
   const slope = dot(plane.normal, direction)
   return Math.abs(slope) < 1e-12 ? null : -distanceTo(plane, point) / slope
 }
+
+/** The level way that a sloped plane, looking up, falls; and the way down along it. Unit vectors. */
+export const fallOf = ({ normal }: Plane): Vec3 => unit(vec(normal.x, normal.y, 0))
+export function downOf(plane: Plane): Vec3 {
+  const fall = fallOf(plane)
+  const { x, y, z } = plane.normal
+  return vec(fall.x * z, fall.y * z, -Math.hypot(x, y))
+}

@@ -1,5 +1,5 @@
 import { type CutBoard, cutLine, cutOfFace, notches } from '../board'
-import { distanceTo, meets, planeAt, scale, toBuilding, type Vec3, vec } from '../geometry'
+import { distanceTo, downOf, meets, planeAt, scale, toBuilding, type Vec3, vec } from '../geometry'
 import type { Frame, Member, SlopeDatum } from '../frame'
 import { FOOT, METRE, type Units } from '../measure'
 import type { Plan } from './plan'
@@ -37,7 +37,7 @@ export function readRoof(frame: Frame, units: Units, side: 'south' | 'north' = '
   // a single slope is read from its low wall
   const slope = single ? roof.meet > 0 ? roof.slopes.south : roof.slopes.north : roof.slopes[side]
   const high = single ? roof.meet > 0 ? roof.slopes.north : roof.slopes.south : null
-  const up = scale(rafter.placement.along, -1)
+  const up = scale(downOf(slope.roofTop), -1)
   const heel = vec(0, slope.heel.normal.y * slope.heel.offset, slope.height)
   const lineLength = meets(high?.heel ?? slope.over?.heel ?? (frame.roof.strip ? slope.ridgeFace : null) ?? (single ? slope.heel : planeAt(vec(0, roof.meet, 0), vec(0, 1, 0))), heel, up) ?? 0
   const toFace = slope.ridgeFace ? meets(slope.ridgeFace, heel, up) ?? 0 : null

@@ -1,4 +1,4 @@
-export { cornersOf, type Placing, type SiteTurn, turnOf } from './placing'
+export { cornersOf, farRange, type Placing, type SiteTurn, turnOf } from './placing'
 export { type HeldSide, type Readings, rectangle, type StakeName, stakeNames, type Stakes, tapeEnds, type TapeName, tapeNames, tapesOf, type TriangleReading, triangleOf } from './readings'
 export { apart, areaOf, leftOf, type Spot, spot, toStretch } from './spot'
 export { earthwork, extremes, type HeightAt, type Plot, type Surface, surfaceThrough } from './surface'

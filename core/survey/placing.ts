@@ -19,6 +19,12 @@ export interface SiteTurn {
   readonly skew: number
 }
 
+/** From where to where a side's right corner may stand off the line, mm: no farther from its left one than the side is long, and a little less. */
+export const farRange = ({ faces, near }: Pick<Placing, 'faces' | 'near'>, length: number, width: number): { readonly least: number, readonly most: number } => {
+  const side = (faces === 'south' || faces === 'north' ? length : width) - 1
+  return { least: near - side, most: near + side }
+}
+
 /** How a building of `length` by `width` mm is turned on its site; null where its two offsets differ by more than the side is long. */
 export function turnOf(placing: Placing, length: number, width: number): SiteTurn | null {
   const side = placing.faces === 'south' || placing.faces === 'north' ? length : width

@@ -19,10 +19,12 @@ function length(min: number, max: number, low = min, high = max): fc.Arbitrary<n
   )
 }
 const one = <const T>(...values: T[]): fc.Arbitrary<T> => fc.constantFrom(...values)
-const orNull = <T>(value: fc.Arbitrary<T>, freq = 2): fc.Arbitrary<T | null> => fc.option(value, { freq })
-/** Fields that are always there, and fields that have defaults and may be left out. */
+/** Often, or now and then, something; else null. */
+const orNull = <T>(value: fc.Arbitrary<T>, often = 5): fc.Arbitrary<T | null> => fc.oneof({ weight: often, arbitrary: value }, { weight: 10 - often, arbitrary: fc.constant(null) })
+/** Fields that are always there, and fields that have defaults and are left out more often than not. */
 const group = (must: Record<string, fc.Arbitrary<unknown>>, may: Record<string, fc.Arbitrary<unknown>> = {}): fc.Arbitrary<Json> =>
-  fc.tuple(fc.record(must), fc.record(may, { requiredKeys: [] }), fc.record(may), fc.nat(3)).map(([sure, some, all, which]) => ({ ...sure, ...(which ? all : some) }))
+  fc.tuple(fc.record(must), fc.record(may), fc.array(fc.nat(9), { minLength: Object.keys(may).length, maxLength: Object.keys(may).length }), one(1, 2, 3, 6, 10))
+    .map(([sure, more, dice, often]) => ({ ...sure, ...Object.fromEntries(Object.entries(more).filter((_, i) => (dice[i] ?? 0) < often)) }))
 
 const own = [{ name: 'rough 2x6', thickness: 51, depth: 152 }, { name: 'slab', thickness: 38, depth: 235 }, { name: 'square 60', thickness: 60, depth: 60 }, { name: 'thin', thickness: 15, depth: 45 }]
 const anySection = one(...standardSections.map(each => each.name), ...own.map(each => each.name))
@@ -36,47 +38,47 @@ const pitch = fc.oneof(angle.map(degrees => ({ rise: 12 * Math.tan(degrees * Mat
 const text = (max: number) => fc.string({ minLength: 1, maxLength: max, unit: 'grapheme' }).filter(each => each.trim() !== '')
 
 const sides = fc.tuple(side, fc.boolean()).chain(() => {
-  const eaveWall = group({}, { layout: one('low', 'high', 'centred'), height: orNull(length(300, 4300, 1500, 3000), 1), build: one('studs', 'studs', 'studs', 'posts'), cover: one('sheets', 'sheets', 'slats', 'open') })
-  const gableWall = group({}, { layout: one('low', 'high', 'centred'), height: orNull(length(300, 4300, 1200, 2400), 1), step: orNull(group({ at: length(0, 60000, 300, 4000), height: length(300, 4300, 1200, 2700) }), 1), build: one('studs', 'studs', 'studs', 'posts'), cover: one('sheets', 'sheets', 'slats', 'open') })
+  const eaveWall = group({}, { layout: one('low', 'high', 'centred'), height: orNull(length(300, 4300, 1500, 3000), 2), build: one('studs', 'studs', 'studs', 'posts'), cover: one('sheets', 'sheets', 'slats', 'open') })
+  const gableWall = group({}, { layout: one('low', 'high', 'centred'), height: orNull(length(300, 4300, 1200, 2400), 2), step: orNull(group({ at: length(0, 60000, 300, 4000), height: length(300, 4300, 1200, 2700) }), 2), build: one('studs', 'studs', 'studs', 'posts'), cover: one('sheets', 'sheets', 'slats', 'open') })
   return group({}, { south: eaveWall, north: eaveWall, east: gableWall, west: gableWall })
 })
 
-const opening = group({
-  wall: fc.oneof({ weight: 8, arbitrary: side }, { weight: 1, arbitrary: fc.constant('partition-1') }), kind: one('door', 'window', 'garage-door', 'panel', 'vent', 'salvaged'), at: length(0, 60000, 300, 5000), foot: length(0, 4300, 0, 1500),
-  unit: fc.record({ width: length(100, 6000, 250, 1500), height: length(100, 6000, 250, 2000) }), clearance: fc.record({ width: length(0, 200, 0, 60), height: length(0, 200, 0, 60) }),
-  header: fc.record({ section: section('2x4', '2x6', '2x8', '38x140'), plies: one(1, 2, 3) }),
-})
+const opening = (long: number, wide: number) => fc.oneof({ weight: 4, arbitrary: fc.tuple(eave, fc.constant(long)) }, { weight: 3, arbitrary: fc.tuple(one('east', 'west'), fc.constant(wide)) }, { weight: 1, arbitrary: fc.constant(['partition-1', wide] as [string, number]) }).chain(([wall, overall]) => group({
+  wall: fc.constant(wall), kind: one('door', 'window', 'garage-door', 'panel', 'vent', 'salvaged'), at: length(0, 60000, 0.25 * overall, 0.75 * overall), foot: length(0, 4300, 0, 1500),
+  unit: fc.record({ width: length(100, 6000, 150, 0.4 * overall), height: length(100, 6000, 250, 1700) }), clearance: fc.record({ width: length(0, 200, 0, 60), height: length(0, 200, 0, 60) }),
+  header: fc.record({ section: section('2x4', '2x6', '2x8', '38x140'), plies: one(1, 2, 2) }),
+}))
 
-const ties = (most: number) => orNull(group({ section: section('2x4', '2x6', '47x125'), height: length(0, 4000, 0, most) }, { every: one(1, 2, 3) }), 1)
+const ties = (most: number) => orNull(group({ section: section('2x4', '2x6', '47x125'), height: length(0, 4000, 0, most) }, { every: one(1, 2, 3) }), 2)
 
 const roof = (long: number, wide: number) => group({
   shape: one('gable', 'gable', 'gable', 'single-slope', 'single-slope', 'lean-to', 'lean-to', 'flat', 'raised-ridge', 'hip', 'hip'), pitch, rafter: rafters, ridge: section('2x6', '2x8', '2x10', '1x8', '47x175'), spacing: length(100, 1250, 300, 800),
   overhang: group({ eave: length(0, 1200, 0, 500), gable: length(0, 1000, 0, 450) }, { high: orNull(length(0, 1200, 0, 500)) }),
   seat: fc.oneof(group({ rule: fc.constant('full-bearing') }), group({ rule: fc.constant('third') }, { measured: one('square', 'plumb') }), group({ rule: fc.constant('height-above-plate'), height: length(5, 600, 50, 200) }), group({ rule: one('none', 'wedge') })),
 }, {
-  high: eave, northPitch: orNull(pitch, 1), peak: group({}, { at: orNull(length(100, 11900, 0.3 * wide, 0.7 * wide), 1), height: orNull(length(300, 12000, 2000, 4500), 1) }), hip: group({}, { section: orNull(section('2x8', '2x6', '2x10')), edge: one('dropped', 'backed') }),
-  panel: orNull(group({ cover: length(300, 1250, 500, 1100) }, { per: one(1, 2, 3) }), 1), beam: orNull(group({}, { plies: one(1, 2, 3), post: section('4x4', '100x100'), spacing: length(300, 4000, 900, 3000) }), 1),
-  purlins: orNull(group({ section: section('2x4', '2x6'), brace: section('2x4', '38x89'), spacing: length(300, 4000, 800, 2000) }), 1), tail: one('plumb', 'plumb', 'square', 'level'),
-  tails: group({}, { face: length(15, 400, 40, 120), wild: one(0, 0, 0, 100, 600), finish: orNull(section('1x4', '1x6', '22x150'), 1) }), soffit: orNull(group({ section: section('2x4', '38x63') }), 1),
+  high: eave, northPitch: orNull(pitch, 2), peak: group({}, { at: orNull(length(100, 11900, 0.3 * wide, 0.7 * wide), 2), height: orNull(length(300, 12000, 2000, 4500), 2) }), hip: group({}, { section: orNull(section('2x8', '2x6', '2x10')), edge: one('dropped', 'backed') }),
+  panel: orNull(group({ cover: length(300, 1250, 500, 1100) }, { per: one(1, 2, 3) }), 2), beam: orNull(group({}, { plies: one(1, 2, 3), post: section('4x4', '100x100'), spacing: length(300, 4000, 900, 3000) }), 2),
+  purlins: orNull(group({ section: section('2x4', '2x6'), brace: section('2x4', '38x89'), spacing: length(300, 4000, 800, 2000) }), 2), tail: one('plumb', 'plumb', 'square', 'level'),
+  tails: group({}, { face: length(15, 400, 40, 120), wild: one(0, 0, 0, 100, 600), finish: orNull(section('1x4', '1x6', '22x150'), 2) }), soffit: orNull(group({ section: section('2x4', '38x63') }), 2),
   ends: group({}, { hold: one('none', 'ladder', 'lookouts'), spacing: length(100, 1250, 400, 700), lookout: section('2x4', '38x89', '1x4'), barge: orNull(section('1x6', '1x8', '22x150')) }),
   blocking: group({}, { plate: one('none', 'plumb', 'square'), vents: one(0, 1, 2, 3), hole: length(10, 100, 25, 60), rows: one(0, 1, 2), air: one(0, 0, 0, 25, 75) }),
   raised: group({}, { at: orNull(length(100, 11900, 0.3 * wide, 0.7 * wide)), plies: one(1, 2, 3), post: section('4x4', '100x100'), spacing: length(300, 4000, 900, 2500) }), firring: group({}, { section: section('2x6', '2x8', '2x10', '2x4'), least: length(0, 150, 0, 40) }),
-  ties: group({}, { rafter: ties(300), collar: ties(1200), ceiling: ties(400) }), fascia: group({}, { sub: orNull(section('2x6', '2x4', '38x140'), 1), face: orNull(section('1x6', '1x8', '22x150'), 1) }),
-  openings: fc.array(group({ kind: one('light', 'flue', 'stair'), at: length(0, 60000, 0.1 * long, 0.9 * long), up: length(0, 60000, 0.1 * wide, 0.5 * wide), width: length(150, 6000, 200, 900), length: length(150, 6000, 200, 1300) }, { slope: fc.oneof({ weight: 5, arbitrary: eave }, { weight: 1, arbitrary: side }), plies: one(1, 2) }), { maxLength: 2 }),
+  ties: group({}, { rafter: ties(300), collar: ties(1200), ceiling: ties(400) }), fascia: group({}, { sub: orNull(section('2x6', '2x4', '38x140'), 2), face: orNull(section('1x6', '1x8', '22x150'), 2) }),
+  openings: fc.array(group({ kind: one('light', 'flue', 'stair'), at: length(0, 60000, 0.1 * long, 0.9 * long), up: length(0, 60000, 0.1 * wide, 0.5 * wide), width: length(150, 6000, 200, 900), length: length(150, 6000, 200, 1300) }, { slope: fc.oneof({ weight: 5, arbitrary: eave }, { weight: 1, arbitrary: side }), plies: one(1, 2) }), { maxLength: 1 }),
 })
 
 const walls = (long: number, wide: number) => group({ stud: section('2x4', '2x4', '2x6', '38x89', '38x63', '38x140'), spacing: length(100, 1250, 300, 620), height: length(300, 4300, 1500, 2700), topPlates: one(1, 2) }, {
   through: one('eaves', 'gables'), corner: one('three-stud', 'nailer'), stack: one('own', 'joists', 'rafters'), longest: length(1200, 6100, 2400, 4900), bracing: one('none', 'temporary', 'let-in'), gables: one('studs', 'notched', 'raked', 'open'), sides,
   posts: group({ post: section('4x4', '89x89'), beam: section('2x8', '2x6', '38x140'), spacing: length(300, 4000, 1200, 2500), brace: length(0, 1500, 0, 700) }, { joint: one('half-lap', 'scarf') }), slats: group({ section: section('1x4', '22x100'), gap: length(0, 300, 5, 40) }),
-  siding: orNull(group({ section: section('1x6', '1x8'), exposure: length(20, 600, 90, 160) }), 1), sheathing: orNull(group({ thickness: length(9, 40, 9, 18), sheet: fc.constantFrom({ length: 2438.4, width: 1219.2 }, { length: 2400, width: 1200 }, { length: 2440, width: 1220 }, { length: 600, width: 600 }, { length: 3700, width: 1250 }) }, { way: one('upright', 'level'), top: one('under-tails', 'round-tails'), drop: length(0, 400, 0, 250) })),
+  siding: orNull(group({ section: section('1x6', '1x8'), exposure: length(20, 600, 90, 160) }), 2), sheathing: orNull(group({ thickness: length(9, 40, 9, 18), sheet: fc.constantFrom({ length: 2438.4, width: 1219.2 }, { length: 2400, width: 1200 }, { length: 2440, width: 1220 }, { length: 600, width: 600 }, { length: 3700, width: 1250 }) }, { way: one('upright', 'level'), top: one('under-tails', 'round-tails'), drop: length(0, 400, 0, 250) })),
   partitions: fc.array(fc.oneof(group({ runs: fc.constant('length'), at: length(0, 60000, 0.2 * wide, 0.8 * wide) }), group({ runs: fc.constant('width'), at: length(0, 60000, 0.2 * long, 0.8 * long) })), { maxLength: 2 }),
   units: fc.array(group({ name: text(40), width: length(100, 6000), height: length(100, 6000), count: fc.integer({ min: 1, max: 20 }) }), { maxLength: 2 }),
 })
 
 const floor = (long: number, wide: number) => group({ joist: section('2x4', '2x6', '2x8', '47x150'), spacing: length(100, 1250, 300, 620), deck: fc.oneof(group({ kind: fc.constant('sheets'), thickness: length(9, 40, 15, 22), sheet: one({ length: 2438.4, width: 1219.2 }, { length: 2440, width: 1220 }, { length: 700, width: 3000 }) }), group({ kind: fc.constant('boards'), section: section('5/4x6', '28x120', '1x6'), gap: length(0, 30, 2, 8) })) }, {
-  runs: one('width', 'length'), ends: one(1, 2), doubled: fc.array(length(0, 60000, 0, long), { maxLength: 2 }), blocking: one(0, 1, 2, 3), hold: one('nails', 'hangers'), joint: orNull(length(600, 18000, 0.3 * long, 0.7 * long), 1),
+  runs: one('width', 'length'), ends: one(1, 2), doubled: fc.array(length(0, 60000, 0, long), { maxLength: 2 }), blocking: one(0, 1, 2, 3), hold: one('nails', 'hangers'), joint: orNull(length(600, 18000, 0.3 * long, 0.7 * long), 2),
   openings: fc.array(group({ x: length(0, 60000, 0.1 * long, 0.8 * long), y: length(0, 60000, 0.1 * wide, 0.8 * wide), length: length(150, 6000, 300, 900), width: length(150, 6000, 300, 900) }), { maxLength: 2 }),
-  porch: orNull(group({ side, depth: length(300, 4000, 600, 1800), board: section('5/4x6', '28x120'), gap: length(0, 30, 2, 8) }), 1),
+  porch: orNull(group({ side, depth: length(300, 4000, 600, 1800), board: section('5/4x6', '28x120'), gap: length(0, 30, 2, 8) }), 2),
 })
 
 const gravel = group({ depth: length(0, 600, 50, 150), beyond: length(0, 1500, 0, 400), compaction: between(0, 60), load: between(50, 30000) })
@@ -90,7 +92,7 @@ const base = fc.oneof(
   group({ kind: fc.constant('blocks'), beams, spacing: supports, block: fc.record({ side: length(90, 800, 200, 400), height: length(90, 800, 100, 200) }), gravel, lift }),
   group({ kind: fc.constant('posts'), beams, spacing: supports, post: section('4x4', '6x6', '100x100'), frost, hole: length(150, 900, 200, 400), fill: one('concrete', 'gravel'), rock: fc.array(group({ post: one('1/1', '2/1', '9/9', 'x'), reached: length(0, 2500, 0, 800) }), { maxLength: 2 }), lift }),
   group({ kind: fc.constant('piers'), beams, spacing: supports, diameter: length(150, 900, 200, 400), frost, lift }),
-  group({ kind: fc.constant('slab'), thickness: length(75, 400, 90, 150), beyond: length(0, 1500, 0, 300), gravel, lowWall: orNull(group({ height: length(100, 1200, 150, 600), thickness: length(90, 800, 100, 250) }), 1), lift }),
+  group({ kind: fc.constant('slab'), thickness: length(75, 400, 90, 150), beyond: length(0, 1500, 0, 300), gravel, lowWall: orNull(group({ height: length(100, 1200, 150, 600), thickness: length(90, 800, 100, 250) }), 2), lift }),
 )
 
 const across = length(-60000, 60000, -9000, 9000)
@@ -113,8 +115,8 @@ export const documentedFiles: fc.Arbitrary<Json> = footprint.chain(({ length: lo
   format: fc.constant('early-wren/design'), version: fc.constant(2), name: text(80), units: one('imperial', 'metric'), footprint: fc.constant({ length: long, width: wide }), walls: walls(long, wide), roof: roof(long, wide),
   lumber: group({ species: one('spruce-pine-fir', 'hem-fir', 'douglas-fir-larch', 'southern-pine', 'western-cedar'), moisture: between(0, 120), sections: fc.constant(own) }),
 }, {
-  site: orNull(site, 1), base: orNull(base), floor: orNull(floor(long, wide)), cut: fc.array(fc.record({ member: one('roof/south/rafter/1', 'gone'), shape: one('', 'x') }), { maxLength: 2 }),
-}).chain(file => fc.array(opening, { maxLength: 4 }).map((openings) => {
+  site: orNull(site, 2), base: orNull(base), floor: orNull(floor(long, wide), 9), cut: fc.array(fc.record({ member: one('roof/south/rafter/1', 'gone'), shape: one('', 'x') }), { maxLength: 2 }),
+}).chain(file => fc.array(opening((file.footprint as { length: number }).length, (file.footprint as { width: number }).width), { maxLength: 3 }).map((openings) => {
   const around = file.walls as Json
   const inside = Array.isArray(around.partitions) && around.partitions.length > 0
   return { ...file, walls: { ...around, openings: openings.filter(each => inside || each.wall !== 'partition-1') } }

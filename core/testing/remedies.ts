@@ -1,7 +1,9 @@
-import { changed, type Design, isPitchPath, kindOfPath, withValue } from '../design'
+import { changed, type Design, findLimit, isPitchPath, kindOfPath, ownSections, valueAt, withValue } from '../design'
 import type { Problem } from '../frame'
 import { formatLength, parseLength } from '../measure'
+import { findSection } from '../lumber'
 import { toMark } from '../words/measures'
+import { sideOf, typeable } from '../words/told'
 
 /** A length as it is typed after it was read in a message, rounded to the side it was rounded to there. */
 export function typed(mm: number, { units }: Design, way: 'up' | 'down' | 'as-it-is' = 'as-it-is'): number {
@@ -10,15 +12,12 @@ export function typed(mm: number, { units }: Design, way: 'up' | 'down' | 'as-it
   return read.ok ? read.value : NaN
 }
 
-/** Which side of a section a limit is of. */
-const sideOf: Partial<Record<Problem['code'], 'thickness' | 'depth'>> = {
-  'beam-shallow': 'depth', 'firring-shallow': 'depth', 'post-too-deep': 'depth', 'beam-too-thick': 'thickness', 'finish-too-thick': 'thickness', 'lookout-too-thick': 'thickness', 'firring-thick': 'thickness',
-}
-
-/** A board of the design's own of a size, in a field that names a section. */
+/** A board of the design's own in a field that names a section: as the one there, but for the side that is told. */
 function withSection(design: Design, path: string, side: 'thickness' | 'depth', mm: number): Design {
-  const size = side === 'depth' ? { thickness: Math.min(38, mm), depth: mm } : { thickness: mm, depth: Math.max(90, mm) }
-  return withValue(withValue(design, 'lumber.sections', [...design.lumber.sections, { name: 'as told', ...size }]), path, 'as told')
+  const own = ownSections(design.lumber)
+  const now = findSection(String(valueAt(design, path) ?? ''), own) ?? findSection('2x6')
+  const other = side === 'depth' ? { thickness: Math.min(now?.thickness ?? 38, mm), depth: mm } : { thickness: mm, depth: Math.max(now?.depth ?? 90, mm) }
+  return withValue(withValue(design, 'lumber.sections', [...design.lumber.sections, { name: 'as told', ...other }]), path, 'as told')
 }
 
 const number = (problem: Problem, key: string): number | null => {
@@ -27,11 +26,13 @@ const number = (problem: Problem, key: string): number | null => {
 }
 
 /** Where a problem's message says a number to set its field to: the number as typed, in mm, with the name of the limit. A range that holds nothing says so in words, and has none. */
-export function toldNumbers(problem: Problem, design: Design): [string, number][] {
+export function toldNumbers(asked: Problem, design: Design): [string, number][] {
+  const problem = typeable(asked, design.units)
+  if (!problem) return []
   const told: [string, number][] = []
+  const range = (problem as { range?: { least: number, most: number } | null }).range
+  if (range) told.push(['least', typed(range.least, design, 'up')], ['most', typed(range.most, design, 'down')])
   const [least, most, below, above] = [number(problem, 'least'), number(problem, 'most'), number(problem, 'below'), number(problem, 'above')]
-  const none = (most !== null && most < 0) || (problem.code.startsWith('roof-opening-too') && most === 0)
-  if (none) return []
   if (least !== null) told.push(['least', typed(least, design, 'up')])
   if (most !== null) told.push(['most', typed(most, design, 'down')])
   if (below !== null) told.push(['below', typed(below, design, 'down')])
@@ -55,7 +56,10 @@ export function asTold(design: Design, problem: Problem, mm: number): Design | n
   if (elsewhere.test(path) || isPitchPath(path)) return null
   const side = sideOf[code]
   if (side) return withSection(design, path, side, mm)
-  return changed(design, path, mm)
+  if (path === 'roof.seat.rule') return changed(design, 'roof.seat', { rule: 'height-above-plate', height: mm })
+  // a length at the end of its field is that end
+  const limit = findLimit(path)
+  return changed(design, path, limit && mm > limit.max && mm - limit.max < 0.8 ? limit.max : limit && mm < limit.min && limit.min - mm < 0.8 ? limit.min : mm)
 }
 
 /** A problem by what it is and where. */

@@ -1,1 +1,1 @@
-export { least } from './least'
+export { hasRoom, least, MARK, type Range } from './least'

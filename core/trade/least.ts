@@ -15,3 +15,12 @@ export const least = {
   /** Clear inside of low walls that stand opposite each other. */
   betweenLowWalls: 300,
 } as const
+
+/** What a tape is read to, mm: a sixteenth of an inch. */
+export const MARK = 25.4 / 16
+
+/** A range that something may be set to, mm. */
+export interface Range { readonly least: number, readonly most: number }
+
+/** Whether a mark of the tape surely lies in a range: it is as wide as one. */
+export const hasRoom = ({ least: low, most }: Range): boolean => most - low >= MARK

@@ -1,5 +1,6 @@
-import type { Design, Floor } from '../../design'
+import { type Design, type Floor, limits } from '../../design'
 import { type Section, stockLengths } from '../../lumber'
+import { hasRoom } from '../../trade'
 import type { Stretch } from '../layout'
 import type { Order } from '../member'
 import type { Problem } from '../problem'
@@ -73,17 +74,18 @@ const leastBay = (floor: Floor, { joist }: FloorLumber): number => 2 * (floor.en
 function sizeProblems({ footprint }: Design, floor: Floor, lumber: FloorLumber): Problem[] {
   const problems: Problem[] = []
   const least = leastBay(floor, lumber)
-  if (floor.spacing < 2 * lumber.joist.thickness) problems.push({ code: 'spacing-too-tight', path: 'floor.spacing', least: 2 * lumber.joist.thickness })
-  if (footprint.length < least) problems.push({ code: 'floor-too-small', path: 'footprint.length', least })
-  if (footprint.width < least) problems.push({ code: 'floor-too-small', path: 'footprint.width', least })
+  if (floor.spacing < 2 * lumber.joist.thickness - 1e-6) problems.push({ code: 'spacing-too-tight', path: 'floor.spacing', least: 2 * lumber.joist.thickness })
+  if (footprint.length < least - 1e-6) problems.push({ code: 'floor-too-small', path: 'footprint.length', least })
+  if (footprint.width < least - 1e-6) problems.push({ code: 'floor-too-small', path: 'footprint.width', least })
   return problems
 }
 
 function seamProblems({ footprint }: Design, floor: Floor, lumber: FloorLumber): Problem[] {
   const problems: Problem[] = []
   const least = leastBay(floor, lumber)
-  if (floor.joint !== null && (floor.joint < least || floor.joint > footprint.length - least)) problems.push({ code: 'joint-off-floor', path: 'floor.joint', least, most: footprint.length - least })
-  if (floor.porch && floor.porch.depth < least) problems.push({ code: 'porch-too-small', path: 'floor.porch.depth', least })
+  const joint = { least: Math.max(least, limits.footprintLength.min), most: footprint.length - least }
+  if (floor.joint !== null && (floor.joint < least - 1e-6 || floor.joint > joint.most + 1e-6)) problems.push({ code: 'joint-off-floor', path: 'floor.joint', range: hasRoom(joint) ? joint : null })
+  if (floor.porch && floor.porch.depth < least - 1e-6) problems.push({ code: 'porch-too-small', path: 'floor.porch.depth', least })
   return problems
 }
 

@@ -56,7 +56,19 @@ function bays(rafters: readonly Stretch[], along: 'x' | 'y', z: Stretch, taken: 
 const block = (id: string, section: Section, along: 'x' | 'y', s: Stretch, foot: Vec3, up: Vec3, out: Vec3, cuts: readonly BuildingCut[]): Order =>
   leaningBoard({ id, role: 'roof-block', section, along, s, foot, up, out, cuts })
 
-function plateBlocks(design: Design, lumber: RoofLumber, { slope, rafters, name }: Eave, taken: readonly Taken[]): Order[] {
+/** The bays between a hip roof's outermost jacks and its hips that take a block of a thickness: each with the cut against the hip's face. */
+function bayToHip({ slope, rafters, hip, corners }: Eave, thickness: number, overall: number): { readonly s: Stretch, readonly cut: BuildingCut }[] {
+  if (!hip) return []
+  const [first, last] = [rafters[0], rafters[rafters.length - 1]]
+  if (!first || !last) return []
+  // along the wall's outside and along the block's inner face the hip stands this far from the corner
+  const [near, far] = [hip.half * Math.SQRT2, hip.half * Math.SQRT2 + thickness]
+  const ends = [{ s: { from: near - thickness, to: first.from }, clear: first.from - far, corner: corners[0] }, { s: { from: last.to, to: overall - near + thickness }, clear: overall - far - last.to, corner: corners[1] }]
+  return ends.flatMap(({ s, clear, corner }) => corner?.kind === 'end' && clear >= LEAST && fallsOut(slope) ? [{ s, cut: { ...corner, name: 'cheek' as const, plane: { ...corner.plane, offset: corner.plane.offset - hip.half } } }] : [])
+}
+
+function plateBlocks(design: Design, lumber: RoofLumber, eave: Eave, taken: readonly Taken[]): Order[] {
+  const { slope, rafters, name } = eave
   const { rafter } = lumber
   const { wallOutside, height, lift, roofTop, side } = slope
   const out = wallOutside.normal
@@ -64,6 +76,7 @@ function plateBlocks(design: Design, lumber: RoofLumber, { slope, rafters, name 
   const plumb = design.roof.blocking.plate === 'plumb'
   const sin = Math.sin(radians(slope.angle))
   const rises = fallsOut(slope)
+  const overall = along === 'x' ? design.footprint.length : design.footprint.width
   const finish = name ? [] : finishCuts(slope, lumber, coverOn(design, lumber, side))
   if (plumb) {
     const foot = vec(out.x * wallOutside.offset, out.y * wallOutside.offset, height)
@@ -71,7 +84,11 @@ function plateBlocks(design: Design, lumber: RoofLumber, { slope, rafters, name 
     const cut: BuildingCut[] = [{ kind: 'end', name: 'rip', plane: topOfBlocks(design, slope) }, ...finish]
     // where the slope passes over it, a block is as deep as it is
     const reach = Math.min(top, height + lift + (rises ? rafter.thickness * Math.tan(radians(slope.angle)) : 0))
-    return bays(rafters, along, { from: height, to: reach }, taken.filter(each => each.side === undefined || each.side === side)).map((s, i) => block(`roof/${name ?? side}/block/${i + 1}`, rafter, along, s, foot, vec(0, 0, 1), out, cut))
+    const between = bays(rafters, along, { from: height, to: reach }, taken.filter(each => each.side === undefined || each.side === side))
+    return [
+      ...between.map((s, i) => block(`roof/${name ?? side}/block/${i + 1}`, rafter, along, s, foot, vec(0, 0, 1), out, cut)),
+      ...bayToHip(eave, rafter.thickness, overall).map((each, i) => block(`roof/${side}/block/hip/${i + 1}`, rafter, along, each.s, foot, vec(0, 0, 1), out, [...cut, each.cut])),
+    ]
   }
   // square to the slope, its outer face through the plate's outer edge, bevelled below by the plate
   const way = downOf(roofTop)
@@ -82,7 +99,12 @@ function plateBlocks(design: Design, lumber: RoofLumber, { slope, rafters, name 
   const below: BuildingCut[] = [{ kind: 'end', name: 'rip', plane: { normal: vec(0, 0, -1), offset: -height } }, ...overBlocks(design, slope)]
   // at a high wall a block leans in over the plate: what stands out of the wall is cut plumb
   const face: BuildingCut[] = rises ? [] : [{ kind: 'end', name: 'rip', plane: wallOutside }]
-  return bays(rafters, along, { from: height, to: height + lift + rafter.thickness * sin }, taken.filter(each => each.side === undefined || each.side === side)).map((s, i) => block(`roof/${name ?? side}/block/${i + 1}`, rafter, along, s, foot, roofTop.normal, outward, [...below, ...face, ...finish]))
+  const between = bays(rafters, along, { from: height, to: height + lift + rafter.thickness * sin }, taken.filter(each => each.side === undefined || each.side === side))
+  const leans = rafter.thickness / Math.max(0.2, roofTop.normal.z) + rafter.depth * sin
+  return [
+    ...between.map((s, i) => block(`roof/${name ?? side}/block/${i + 1}`, rafter, along, s, foot, roofTop.normal, outward, [...below, ...face, ...finish])),
+    ...bayToHip(eave, leans, overall).map((each, i) => block(`roof/${side}/block/hip/${i + 1}`, rafter, along, each.s, foot, roofTop.normal, outward, [...below, ...face, ...finish, each.cut])),
+  ]
 }
 
 /** A slope with rafters all along it from a low to a high line, level, along its fall; mm. */

@@ -1,6 +1,7 @@
 import type { Design } from '../../design'
 import { add, meets, place, planeAt, type Plane, scale, vec } from '../../geometry'
 import type { Section } from '../../lumber'
+import { least } from '../../trade'
 import { level, SPARE } from '../between'
 import type { Stretch } from '../layout'
 import type { BuildingCut, Order } from '../member'
@@ -9,13 +10,24 @@ import { coverOn } from './cover'
 import { overCuts, rafterOn } from './rafter'
 import { downOf, fallOf, plumbCut } from './slope'
 import type { RoofDatum, RoofLumber, SlopeDatum } from './shape'
-import { fallsOut, finishCuts, tailCuts } from './tails'
+import { fallsOut, finishCuts, footOfTail, tailCuts } from './tails'
 import type { Taken } from './ties'
 
 type End = 'west' | 'east'
 
 /** One slope of a gabled roof as its end rafters see it: the plane it lies in, its head and tails, and how far along its fall those are, mm. */
-interface Flank { readonly name: string, readonly roofTop: Plane, readonly head: readonly BuildingCut[], readonly tail: readonly BuildingCut[], readonly from: number, readonly to: number, /** Over the walls' outsides, along the fall. */ readonly inner: Stretch }
+interface Flank {
+  readonly name: string
+  readonly roofTop: Plane
+  readonly head: readonly BuildingCut[]
+  readonly tail: readonly BuildingCut[]
+  readonly from: number
+  readonly to: number
+  /** Over the walls' outsides, along the fall. */
+  readonly inner: Stretch
+  /** The rafters' lower edges; the planes that cut them off below all along; and what their seats take: from the wall's face up the slope, at which level. */
+  readonly lower: { readonly edge: Plane, readonly level: number, readonly seats: readonly { readonly at: number, readonly height: number }[] }
+}
 
 /** How far boards along the slope keep off its ends, mm. */
 const CLEAR = 40
@@ -34,15 +46,15 @@ export function endOrders(design: Design, lumber: RoofLumber, datum: RoofDatum, 
   ]))
 }
 
-/** Why an end can't be held as asked: no room for a fly rafter, or lookouts that would leave too little of the end rafters, over their seats least of all. */
-export function endProblems(design: Design, lumber: RoofLumber, { slopes }: RoofDatum): Problem[] {
+/** Why an end can't be held as asked: no room for a fly rafter, or lookouts that would leave too little of the end rafters. */
+export function endProblems(design: Design, lumber: RoofLumber): Problem[] {
   const { roof } = design
   const { rafter, lookout } = lumber
   if (roof.shape === 'hip' || roof.ends.hold === 'none') return []
-  const least = 2 * rafter.thickness + Math.max(coverOn(design, lumber, 'east'), coverOn(design, lumber, 'west'))
-  if (roof.overhang.gable < least - 1e-6) return [{ code: 'ends-no-room', path: 'roof.overhang.gable', least }]
-  const most = Math.min(rafter.depth, ...[slopes.south, slopes.north].map(slope => slope.lift * slope.roofTop.normal.z)) / 2
-  return roof.ends.hold === 'lookouts' && lookout.thickness > most ? [{ code: 'lookout-too-thick', path: 'roof.ends.lookout', most }] : []
+  const wanted = 2 * rafter.thickness + Math.max(coverOn(design, lumber, 'east'), coverOn(design, lumber, 'west'))
+  if (roof.overhang.gable < wanted - 1e-6) return [{ code: 'ends-no-room', path: 'roof.overhang.gable', least: wanted }]
+  const most = rafter.depth * (1 - least.underLookout)
+  return roof.ends.hold === 'lookouts' && lookout.thickness > most + 1e-6 ? [{ code: 'lookout-too-thick', path: 'roof.ends.lookout', most }] : []
 }
 
 /** Cuts that lookouts take out of a slope's end rafters. */
@@ -54,21 +66,30 @@ export function lookoutCuts(design: Design, lumber: RoofLumber, datum: RoofDatum
 
 function flanksOf(design: Design, lumber: RoofLumber, { slopes: { south, north }, ridgeCentre }: RoofDatum): Flank[] {
   const finish = (slope: SlopeDatum): BuildingCut[] => finishCuts(slope, lumber, coverOn(design, lumber, slope.side))
+  const { rule } = design.roof.seat
+  const seats = (slope: SlopeDatum): Flank['lower']['seats'] => rule === 'none' || rule === 'wedge' ? [] : [{ at: alongFall(slope.roofTop, slope.heel), height: slope.height }, ...slope.over ? [{ at: alongFall(slope.roofTop, slope.over.heel), height: slope.over.height }] : []]
+  const lower = (...of: readonly [SlopeDatum, ...SlopeDatum[]]): Flank['lower'] => ({ edge: of[0].underside, level: Math.max(rule === 'none' ? of[0].height : -Infinity, design.roof.tail === 'level' ? footOfTail(design, of[0]) : -Infinity), seats: of.flatMap(seats) })
   if (ridgeCentre) {
     return [south, north].map((slope): Flank => {
-      if (slope.over) return { name: slope.side, roofTop: slope.roofTop, head: overCuts(design, slope), tail: [...tailCuts(design, slope), ...finish(slope)], from: -slope.over.tail.offset, to: slope.tail.offset, inner: { from: slope.over.heel.offset, to: slope.wallOutside.offset } }
+      if (slope.over) return { name: slope.side, roofTop: slope.roofTop, head: overCuts(design, slope), tail: [...tailCuts(design, slope), ...finish(slope)], from: -slope.over.tail.offset, to: slope.tail.offset, lower: lower(slope), inner: { from: slope.over.heel.offset, to: slope.wallOutside.offset } }
       const from = -(slope.ridgeFace?.offset ?? 0)
-      return { name: slope.side, roofTop: slope.roofTop, head: slope.ridgeFace ? [plumbCut(slope.ridgeFace)] : [], tail: [...tailCuts(design, slope), ...finish(slope)], from, to: slope.tail.offset, inner: { from, to: slope.wallOutside.offset } }
+      return { name: slope.side, roofTop: slope.roofTop, head: slope.ridgeFace ? [plumbCut(slope.ridgeFace)] : [], tail: [...tailCuts(design, slope), ...finish(slope)], from, to: slope.tail.offset, lower: lower(slope), inner: { from, to: slope.wallOutside.offset } }
     })
   }
   const [low, high] = fallsOut(south) ? [south, north] : [north, south]
   if (low.ridgeFace) {
     const from = -low.ridgeFace.offset
-    return [{ name: 'slope', roofTop: low.roofTop, head: [plumbCut(low.ridgeFace)], tail: [...tailCuts(design, low), ...finish(low)], from, to: low.tail.offset, inner: { from, to: low.wallOutside.offset } }]
+    return [{ name: 'slope', roofTop: low.roofTop, head: [plumbCut(low.ridgeFace)], tail: [...tailCuts(design, low), ...finish(low)], from, to: low.tail.offset, lower: lower(low), inner: { from, to: low.wallOutside.offset } }]
   }
   return [{
-    name: 'slope', roofTop: low.roofTop, head: [...headCuts(high), ...finish(high)], tail: [...tailCuts(design, low), ...finish(low)], from: -high.tail.offset, to: low.tail.offset, inner: { from: -high.wallOutside.offset, to: low.wallOutside.offset },
+    name: 'slope', roofTop: low.roofTop, head: [...headCuts(high), ...finish(high)], tail: [...tailCuts(design, low), ...finish(low)], from: -high.tail.offset, to: low.tail.offset, lower: lower(low, high), inner: { from: -high.wallOutside.offset, to: low.wallOutside.offset },
   }]
+}
+
+/** Where a plumb plane square to a slope's fall stands along it, mm. */
+const alongFall = (slope: Plane, { normal, offset }: Plane): number => {
+  const fall = fallOf(slope)
+  return offset * (normal.x * fall.x + normal.y * fall.y)
 }
 
 /** The tails at a single slope's high end are cut plumb, whatever those at the low end are. */
@@ -156,11 +177,32 @@ const raftersOf = (eaves: RoofDatum['eaves'], { name }: Flank): readonly Stretch
 
 /** Where lookouts lie: clear of blocks over the plates, where there are some. */
 function lookoutPlaces(design: Design, { lookout, rafter }: RoofLumber, flank: Flank): number[] {
-  const all = places(design, lookout.depth, lookout.thickness, flank)
+  const wide = lookout.depth / 2 * flank.roofTop.normal.z
+  const sound = (at: number): boolean => woodAt(flank, at - wide, at + wide) - lookout.thickness >= Math.min(lookout.thickness, LEFT)
+  const all = places(design, lookout.depth, lookout.thickness, flank).flatMap(at => nearestSound(at, sound))
   if (design.roof.blocking.plate === 'none') return all
   const room = lookout.depth / 2 + rafter.depth
   const walls = flank.name === 'slope' ? [flank.inner.from, flank.inner.to] : [flank.inner.to]
   return all.filter(at => walls.every(wall => Math.abs(at - wall) > room))
+}
+
+/** mm of an end rafter that is left under a lookout at the least, whatever cuts it below. */
+const LEFT = 19
+
+/** Where a lookout goes whose place leaves too little of the rafter: the nearest that does not, up or down; nowhere where that is far. */
+function nearestSound(at: number, sound: (at: number) => boolean): number[] {
+  for (let off = 0; off <= 400; off += 5) for (const way of [-1, 1]) if (sound(at + way * off)) return [at + way * off]
+  return []
+}
+
+/** The least wood of an end rafter between two places along the fall, square to the slope, mm: over its seats, and where it is cut level. */
+function woodAt({ roofTop, lower: { edge, level: cut, seats }, from: head, to: tail }: Flank, from: number, to: number): number {
+  if (from < head + CLEAR || to > tail - CLEAR / 2) return 0
+  const plan = (at: number) => scale(fallOf(roofTop), at)
+  const z = (plane: Plane, at: number): number => meets(plane, plan(at), vec(0, 0, 1)) ?? 0
+  const bottom = (at: number): number => Math.max(z(edge, at), cut, ...seats.filter(seat => at < seat.at + 1e-6 && z(edge, at) < seat.height).map(seat => seat.height))
+  const edges = seats.map(seat => seat.at).filter(at => at > from && at < to)
+  return Math.min(...[from, to, ...edges].map(at => (z(roofTop, at) - bottom(at)) * roofTop.normal.z))
 }
 
 /** From where to where up a lookout takes. */

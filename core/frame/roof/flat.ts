@@ -60,8 +60,12 @@ function problemsOf(design: Design, { rafter, firring }: RoofLumber, { slopes, h
   const low = lowSide(design)
   const problems: Problem[] = []
   const { height, joistTop = 0 } = slopes[low]
-  if (Math.abs(heightOf(walls, roof.high) - height) > 1e-6) problems.push({ code: 'flat-walls-uneven', path: `walls.sides.${walls.sides[roof.high].height === null ? low : roof.high}.height`, side: roof.high, height })
-  if (roof.spacing < 2 * rafter.thickness) problems.push({ code: 'spacing-too-tight', path: 'roof.spacing', least: 2 * rafter.thickness })
+  const other = heightOf(walls, roof.high)
+  if (Math.abs(other - height) > 1e-6) {
+    const side = walls.sides[roof.high].height === null ? low : roof.high
+    problems.push({ code: 'flat-walls-uneven', path: `walls.sides.${side}.height`, side, height: side === low ? other : height })
+  }
+  if (roof.spacing < 2 * rafter.thickness - 1e-6) problems.push({ code: 'spacing-too-tight', path: 'roof.spacing', least: 2 * rafter.thickness })
   const least = highest - joistTop
   if (least > firring.depth + 1e-6) problems.push({ code: 'firring-shallow', path: 'roof.firring.section', least })
   if (firring.thickness > rafter.thickness + 1e-6) problems.push({ code: 'firring-thick', path: 'roof.firring.section', most: rafter.thickness })

@@ -25,7 +25,7 @@ export const roofShapes: Record<Design['roof']['shape'], RoofShape> = { 'gable':
 export function frameRoof(whole: Design, all: RoofLumber, bearers: readonly Bearer[], under: Under): RoofFrame {
   const shape = roofShapes[whole.roof.shape]
   const asked = shape.frame(whole, all, bearers)
-  const cant = asked.orders.length ? [...tailShapeProblems(whole, asked.datum, all), ...endProblems(whole, all, asked.datum), ...roofOpeningProblems(whole, all, asked.datum), ...airProblems(whole, all, asked.datum)] : []
+  const cant = asked.orders.length ? [...tailShapeProblems(whole, asked.datum, all), ...endProblems(whole, all), ...roofOpeningProblems(whole, all, asked.datum), ...airProblems(whole, all, asked.datum)] : []
   const { design, lumber } = without(whole, all, cant)
   const made = cant.length ? shape.frame(design, lumber, bearers) : asked
   const problems = [...made.problems, ...tailProblems(design, lumber, made, under), ...cant]
@@ -60,5 +60,6 @@ function tailProblems({ roof }: Design, { rafter }: RoofLumber, { datum }: RoofF
     return (slope.height - under[slope.side] + slope.lift - hangs) / Math.tan(angle)
   })
   const most = Math.min(Infinity, ...mosts)
-  return roof.overhang.eave > most ? [{ code: 'tail-below-deck', path: 'roof.overhang.eave', most: Math.max(0, most) }] : []
+  if (roof.overhang.eave <= most + 1e-6) return []
+  return most < 0 ? [{ code: 'tail-below-deck', path: 'roof.rafter', most: null }] : [{ code: 'tail-below-deck', path: 'roof.overhang.eave', most }]
 }

@@ -58,15 +58,14 @@ function gableProblems(design: Design, { rafter, ridge, plate }: RoofLumber, dat
   const problems: Problem[] = []
   const leastRun = plate.depth + ridge.thickness / 2 + 10
   const peak = peakProblems(design, datum)
-  if (footprint.width < 2 * leastRun) problems.push({ code: 'rafter-no-length', path: 'footprint.width', least: 2 * leastRun })
+  if (footprint.width < 2 * leastRun - 1e-6) problems.push({ code: 'rafter-no-length', path: 'footprint.width', least: 2 * leastRun })
   else if (peak.length) problems.push(...peak)
   else if (datum.meet < leastRun || datum.meet > footprint.width - leastRun) problems.push(offSpan(design, datum, leastRun, low))
-  if (roof.spacing < 2 * rafter.thickness) problems.push({ code: 'spacing-too-tight', path: 'roof.spacing', least: 2 * rafter.thickness })
+  if (roof.spacing < 2 * rafter.thickness - 1e-6) problems.push({ code: 'spacing-too-tight', path: 'roof.spacing', least: 2 * rafter.thickness })
   const into = high - (datum.highest - ridge.depth)
   if (into > 1e-6) problems.push({ code: 'ridge-into-wall', path: 'roof.ridge', by: into })
-  // the same seat on both slopes: one that is wrong is said once
-  const seats = [south, north].map(slope => seatProblems(slope, rafter.depth))
-  problems.push(...seats.find(each => each.length) ?? [])
+  const seats = [south, north].map(slope => seatProblems(design, slope, rafter.depth))
+  problems.push(...seats.flat())
   return [...problems, ...levelTailProblems(design, [south, north])]
 }
 

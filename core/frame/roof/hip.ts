@@ -8,7 +8,7 @@ import type { BuildingCut, Order } from '../member'
 import type { Problem } from '../problem'
 import { pairsOf, partedOrders, partingsIn, roofHeaders, type Standing, standingIn } from './openings'
 import { rafterOn, tailed } from './rafter'
-import { seatProblems } from './seat'
+import { hipSeatProblems, seatProblems } from './seat'
 import type { Eave, RoofDatum, RoofLumber, RoofShape, SlopeDatum } from './shape'
 import { outOf, plumbCut, slopeDatum, standingAt } from './slope'
 import { coverOn } from './cover'
@@ -35,7 +35,7 @@ export const hip: RoofShape = {
 }
 
 /** What leaves nothing to frame. */
-const stops: ReadonlySet<Problem['code']> = new Set(['rafter-no-length', 'hip-too-short', 'hip-nearly-square', 'hip-walls-uneven', 'spacing-too-tight', 'seat-through-rafter', 'seat-wants-mouth'])
+const stops: ReadonlySet<Problem['code']> = new Set(['rafter-no-length', 'hip-too-short', 'hip-nearly-square', 'hip-walls-uneven', 'spacing-too-tight', 'seat-through-rafter', 'seat-through-hip', 'seat-wants-mouth'])
 
 /** A corner of the building by the two walls that meet there, the eave wall first. */
 interface Corner { readonly name: string, readonly sides: readonly ['south' | 'north', 'east' | 'west'] }
@@ -45,7 +45,7 @@ const corners: readonly Corner[] = [
 
 const cornerAt = ({ footprint: { length, width } }: Design, { sides: [eave, end] }: Corner): Vec3 => vec(end === 'east' ? length : 0, eave === 'north' ? width : 0, 0)
 
-const isSquare = ({ footprint: { length, width } }: Design): boolean => Math.abs(length - width) < 0.5
+const isSquare = ({ footprint: { length, width } }: Design): boolean => Math.abs(length - width) < 1e-6
 
 /** Shortest jack, from the inside of its plate to the hip, mm. */
 const LEAST = 25
@@ -125,14 +125,17 @@ function hipProblems(design: Design, lumber: RoofLumber, { slopes: { south }, hi
   const { rafter, ridge, plate, hip: section } = lumber
   const problems: Problem[] = []
   const leastWidth = 2 * (plate.depth + Math.max(ridge.thickness, rafter.thickness) / 2 + 10)
-  if (width < leastWidth) problems.push({ code: 'rafter-no-length', path: 'footprint.width', least: leastWidth })
+  if (width < leastWidth - 1e-6) problems.push({ code: 'rafter-no-length', path: 'footprint.width', least: leastWidth })
   else if (length < width && !isSquare(design)) problems.push({ code: 'hip-too-short', path: 'footprint.length', least: width })
-  else if (!isSquare(design) && length - width < 2 * rafter.thickness) problems.push({ code: 'hip-nearly-square', path: 'footprint.length', square: width, least: width + 2 * rafter.thickness })
+  else if (!isSquare(design) && length - width < 2 * rafter.thickness - 1e-6) problems.push({ code: 'hip-nearly-square', path: 'footprint.length', square: width, least: width + 2 * rafter.thickness })
   const uneven = sideNames.find(side => Math.abs(heightOf(walls, side) - south.height) > 1e-6)
-  if (uneven) problems.push({ code: 'hip-walls-uneven', path: `walls.sides.${walls.sides[uneven].height === null ? 'south' : uneven}.height`, side: uneven, height: south.height })
-  if (roof.spacing < 2 * rafter.thickness) problems.push({ code: 'spacing-too-tight', path: 'roof.spacing', least: 2 * rafter.thickness })
+  if (uneven) {
+    const side = walls.sides[uneven].height === null ? 'south' : uneven
+    problems.push({ code: 'hip-walls-uneven', path: `walls.sides.${side}.height`, side, height: side === 'south' ? heightOf(walls, uneven) : south.height })
+  }
+  if (roof.spacing < 2 * rafter.thickness - 1e-6) problems.push({ code: 'spacing-too-tight', path: 'roof.spacing', least: 2 * rafter.thickness })
   if (!hasMouth(roof.seat)) return [...problems, { code: 'seat-wants-mouth', path: 'roof.seat.rule' }]
-  problems.push(...seatProblems(south, rafter.depth))
+  problems.push(...seatProblems(design, south, rafter.depth), ...hipSeatProblems(design, { lift: south.lift, drop: dropOf(design, lumber, angle), angle: hipAngle(angle), run: Math.SQRT2 * (width / 2 - rafter.thickness / 2) }, section.depth))
   const into = south.height - (highest - ridge.depth)
   if (into > 1e-6 && !isSquare(design)) problems.push({ code: 'ridge-into-wall', path: 'roof.ridge', by: into })
   const off = south.lift - dropOf(design, lumber, angle) - section.depth / Math.cos(radians(hipAngle(angle)))

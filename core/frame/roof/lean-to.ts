@@ -65,14 +65,14 @@ function problemsOf(design: Design, { rafter, ridge, plate }: RoofLumber, { slop
   const low = slopes[lowSide(design)]
   const problems: Problem[] = []
   const least = plate.depth + ridge.thickness + 10
-  if (footprint.width < least) problems.push({ code: 'rafter-no-length', path: 'footprint.width', least })
+  if (footprint.width < least - 1e-6) problems.push({ code: 'rafter-no-length', path: 'footprint.width', least })
   // a ledger that is asked for where no pitch brings the rafters
   const asked = walls.sides[roof.high].height
   const rise = ledgerRise(design)
   if (asked !== null && rise && Math.abs(asked - highest) > 0.01) problems.push({ code: 'ledger-out-of-reach', path: `walls.sides.${roof.high}.height`, least: rise.top(limits.roofAngle.min), most: rise.top(limits.roofAngle.max) })
-  if (roof.spacing < 2 * rafter.thickness) problems.push({ code: 'spacing-too-tight', path: 'roof.spacing', least: 2 * rafter.thickness })
+  if (roof.spacing < 2 * rafter.thickness - 1e-6) problems.push({ code: 'spacing-too-tight', path: 'roof.spacing', least: 2 * rafter.thickness })
   if (highest - ridge.depth < 0) problems.push({ code: 'ledger-below-deck', path: 'roof.ridge', by: ridge.depth - highest })
-  return [...problems, ...seatProblems(low, rafter.depth), ...levelTailProblems(design, [low])]
+  return [...problems, ...seatProblems(design, low, rafter.depth), ...levelTailProblems(design, [low])]
 }
 
 /** The ledger on the house, its top level with the rafters' upper edges at its face. */

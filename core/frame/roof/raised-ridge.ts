@@ -95,12 +95,12 @@ function problemsOf(design: Design, { rafter, ridge, ply, plate, post }: RoofLum
   const [near, far] = roof.high === 'north' ? [side + ply.thickness, side + Math.max(post.depth, ridge.thickness)] : [side + Math.max(post.depth, ridge.thickness), side + ply.thickness]
   if (Math.min(posts.from, ledger.from) < side || Math.max(posts.to, ledger.to) > width - side) problems.push({ code: 'strip-off-span', path: 'roof.raised.at', least: near, most: width - far })
   else if (under - top < LEAST) problems.push({ code: 'strip-too-low', path: `walls.sides.${roof.high}.height`, side: roof.high, clear: under - top, least: heightOf(walls, roof.high) + LEAST - (under - top) })
-  if (roof.spacing < 2 * rafter.thickness) problems.push({ code: 'spacing-too-tight', path: 'roof.spacing', least: 2 * rafter.thickness })
+  if (roof.spacing < 2 * rafter.thickness - 1e-6) problems.push({ code: 'spacing-too-tight', path: 'roof.spacing', least: 2 * rafter.thickness })
   if (!hasMouth(roof.seat)) return [...problems, { code: 'seat-wants-mouth', path: 'roof.seat.rule' }]
   const into = Math.max(walls.height, heightOf(walls, 'east'), heightOf(walls, 'west')) - (top - ridge.depth)
   if (into > 1e-6) problems.push({ code: 'ridge-into-wall', path: 'roof.ridge', by: into })
-  const seats = [slopes.south, slopes.north].map(slope => seatProblems(slope, rafter.depth))
-  return [...problems, ...seats.find(each => each.length) ?? []]
+  const seats = [slopes.south, slopes.north].map(slope => seatProblems(design, slope, rafter.depth))
+  return [...problems, ...seats.flat()]
 }
 
 /** Posts, ledger and header. */

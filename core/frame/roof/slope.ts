@@ -1,4 +1,4 @@
-import { type Plane, planeAt, unit, vec, type Vec3 } from '../../geometry'
+import { type Plane, planeAt, vec } from '../../geometry'
 import { radians } from '../../measure'
 import type { SideName } from '../../design'
 import { level } from '../between'
@@ -11,13 +11,7 @@ export const outOf = { south: vec(0, -1, 0), east: vec(1, 0, 0), north: vec(0, 1
 /** The plumb plane that stands `at` mm out along a level direction, looking that way. */
 export const standingAt = (out: { readonly x: number, readonly y: number }, at: number): Plane => ({ normal: vec(out.x + 0, out.y + 0, 0), offset: at })
 
-/** The level way that a sloped plane, looking up, falls; and the way down along it. Unit vectors. */
-export const fallOf = ({ normal }: Plane): Vec3 => unit(vec(normal.x, normal.y, 0))
-export function downOf(plane: Plane): Vec3 {
-  const fall = fallOf(plane)
-  const { x, y, z } = plane.normal
-  return vec(fall.x * z, fall.y * z, -Math.hypot(x, y))
-}
+export { downOf, fallOf } from '../../geometry'
 
 /** A cut by a plumb plane. */
 export const plumbCut = (plane: Plane): BuildingCut => ({ kind: 'end', name: 'plumb', plane })

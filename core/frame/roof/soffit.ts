@@ -22,7 +22,7 @@ export function soffitOrders(design: Design, lumber: RoofLumber, { eaves }: Roof
     else return eaveOrders(design, lumber, eave, fit)
     return []
   })
-  return { orders, problems: problems.slice(0, 1) }
+  return { orders, problems }
 }
 
 interface Fit { readonly foot: number, readonly cover: number, /** What cover and ledger take of the overhang. */ readonly short: number, readonly long: number, readonly deep: number }

@@ -12,10 +12,16 @@ export const fallsOut = ({ roofTop, wallOutside }: SlopeDatum): boolean => roofT
 /** Level of the roof's plane over its tails' ends, mm. */
 export const topAtTail = ({ roofTop, tail }: SlopeDatum): number => meets(roofTop, scale(tail.normal, tail.offset), vec(0, 0, 1)) ?? 0
 
+/** mm that a level cut of the tails stays below the seat. */
+const UNDER_SEAT = 1
+
+/** Level of a tail's lower corner, where nothing is cut off below. */
+const wholeFoot = ({ underside, tail }: SlopeDatum): number => meets(underside, scale(tail.normal, tail.offset), vec(0, 0, 1)) ?? 0
+
 /** Level that a slope's tails end at below: their lower corner, or their level cut; mm. */
 export function footOfTail({ roof }: Design, slope: SlopeDatum): number {
   const top = topAtTail(slope)
-  const whole = meets(slope.underside, scale(slope.tail.normal, slope.tail.offset), vec(0, 0, 1)) ?? 0
+  const whole = wholeFoot(slope)
   if (roof.tail === 'square') return top - (slope.roofTop.offset - slope.underside.offset) * slope.roofTop.normal.z
   return roof.tail === 'level' ? Math.max(whole, top - roof.tails.face) : whole
 }
@@ -66,8 +72,9 @@ export function tailShapeProblems(design: Design, { eaves }: RoofDatum, { finish
   const { roof } = design
   const low = eaves.filter((eave: Eave) => fallsOut(eave.slope))
   const problems: Problem[] = []
-  const over = low.find(({ slope }) => roof.tail === 'level' && footOfTail(design, slope) > slope.height - 1e-6)
-  if (over) problems.push({ code: 'tail-over-seat', path: 'roof.tails.face', least: topAtTail(over.slope) - over.slope.height })
+  // of cuts that take something off the tail
+  const over = low.filter(({ slope }) => roof.tail === 'level' && footOfTail(design, slope) > Math.max(wholeFoot(slope) + 1e-6, slope.height - UNDER_SEAT + 1e-6))
+  problems.push(...over.map(({ slope }): Problem => ({ code: 'tail-over-seat', path: 'roof.tails.face', least: topAtTail(slope) - Math.max(wholeFoot(slope), slope.height - UNDER_SEAT) })))
   const left = Math.min(...eaves.flatMap(({ slope }) => [topAtTail(slope) - footOfTail(design, slope), slope.lift].map(plumb => plumb * Math.cos(radians(slope.angle)))), rafter.depth)
   if (finish && finish.thickness > left / 2) problems.push({ code: 'finish-too-thick', path: 'roof.tails.finish', most: left / 2 })
   return problems

@@ -1,6 +1,7 @@
 import { type Design, footOf, roughSize, wallFoot, type WallOpening } from '../../design'
 import { type Section, sheetSection } from '../../lumber'
-import type { Stretch } from '../layout'
+import { hasRoom, MARK } from '../../trade'
+import { clearPlaces, type Stretch } from '../layout'
 import { INCH } from '../../measure'
 import type { Problem } from '../problem'
 import type { WallTop } from './top'
@@ -38,7 +39,7 @@ export function openingsIn(design: Design, wall: Wall, stud: Section, clear: Cle
     const size = roughSize(opening)
     const foot = footOf(opening)
     const each: RoughOpening = { number, opening, header: section(opening.header.section), s: { from: opening.at - size.width / 2, to: opening.at + size.width / 2 }, z: { from: foot, to: foot + size.height } }
-    const problem = problemOf(each, wall, t, clear, taken, rough) ?? atTee(each, wall, t) ?? atStep(each, wall, t) ?? thickness(each, stud) ?? lowWall(each, design)
+    const problem = problemOf(each, wall, t, clear, taken, rough) ?? atTee(each, wall, t, taken) ?? atStep(each, wall, t, taken) ?? thickness(each, stud) ?? lowWall(each, design)
     if (problem) problems.push(problem)
     else rough.push(each)
   })
@@ -49,10 +50,10 @@ function problemOf({ number, opening, s, z, header }: RoughOpening, wall: Wall, 
   const side = SIDE_STUDS * t
   const path = `walls.openings.${number}` as const
   const half = (s.to - s.from) / 2 + side
-  const ends = { from: Math.max(wall.from, ...taken.filter(each => each.from < wall.overall / 2).map(each => each.to)), to: Math.min(wall.to, ...taken.filter(each => each.from >= wall.overall / 2).map(each => each.from)) }
+  const ends = endsOf(wall, taken)
   if (s.from - side < ends.from - 1e-6 || s.to + side > ends.to + 1e-6) {
     const [least, most] = [ends.from + half, ends.to - half]
-    return least > most ? { code: 'opening-too-wide', path: `${path}.unit.width`, number: number + 1, most: Math.max(0, ends.to - ends.from - 2 * side - opening.clearance.width) } : { code: 'opening-near-corner', path: `${path}.at`, number: number + 1, least, most }
+    return !hasRoom({ least, most }) ? { code: 'opening-too-wide', path: `${path}.unit.width`, number: number + 1, most: Math.max(0, ends.to - ends.from - 2 * side - opening.clearance.width - MARK) } : { code: 'opening-near-corner', path: `${path}.at`, number: number + 1, least, most }
   }
   const other = others.find(each => s.from - side < each.s.to + side - 1e-6 && each.s.from - side < s.to + side - 1e-6)
   if (other) return { code: 'openings-meet', path: `${path}.at`, number: number + 1, other: other.number + 1, apart: 2 * side }
@@ -62,21 +63,30 @@ function problemOf({ number, opening, s, z, header }: RoughOpening, wall: Wall, 
   return null
 }
 
+/** Between a wall's corners, what an opening may take with its jacks and kings. */
+const endsOf = (wall: Wall, taken: readonly Stretch[]): Stretch => ({ from: Math.max(wall.from, ...taken.filter(each => each.from < wall.overall / 2).map(each => each.to)), to: Math.min(wall.to, ...taken.filter(each => each.from >= wall.overall / 2).map(each => each.from)) })
+
+/** Where an opening's middle may not be for its wall's partitions and step, each with a number of studs beside it. */
+const inWay = ({ tees, step }: Wall, half: number, t: number): { readonly tees: readonly Stretch[], readonly step: readonly Stretch[] } => ({
+  tees: tees.map(({ from, to }) => ({ from: from - NAILING - half, to: to + NAILING + half })), step: step ? [{ from: step.at - half - t, to: step.at + half + t }] : [],
+})
+
 /** Where a partition meets the wall stand its own two studs. */
-function atTee({ number, s }: RoughOpening, { tees }: Wall, t: number): Problem | null {
-  const side = SIDE_STUDS * t
-  const hit = tees.find(tee => s.from - side < tee.to + NAILING - 1e-6 && s.to + side > tee.from - NAILING + 1e-6)
-  if (!hit) return null
-  const half = (s.to - s.from) / 2 + side + NAILING
-  return { code: 'opening-at-partition', path: `walls.openings.${number}.at`, number: number + 1, below: hit.from - half, above: hit.to + half }
+function atTee({ number, opening, s }: RoughOpening, wall: Wall, t: number, taken: readonly Stretch[]): Problem | null {
+  const half = (s.to - s.from) / 2 + SIDE_STUDS * t
+  const { tees, step } = inWay(wall, half, t)
+  if (!tees.some(({ from, to }) => opening.at > from + 1e-6 && opening.at < to - 1e-6)) return null
+  const ends = endsOf(wall, taken)
+  return { code: 'opening-at-partition', path: `walls.openings.${number}.at`, number: number + 1, ...clearPlaces(opening.at, [...tees, ...step], { from: ends.from + half, to: ends.to - half }) }
 }
 
 /** Where a wall steps stand a stud under the lower plates and one beside it under the higher. */
-function atStep({ number, s }: RoughOpening, { step }: Wall, t: number): Problem | null {
-  const side = (SIDE_STUDS + 1) * t
-  if (!step || s.from - side > step.at - 1e-6 || s.to + side < step.at + 1e-6) return null
-  const half = (s.to - s.from) / 2 + side
-  return { code: 'opening-at-step', path: `walls.openings.${number}.at`, number: number + 1, below: step.at - half, above: step.at + half }
+function atStep({ number, opening, s }: RoughOpening, wall: Wall, t: number, taken: readonly Stretch[]): Problem | null {
+  const half = (s.to - s.from) / 2 + SIDE_STUDS * t
+  const { tees, step } = inWay(wall, half, t)
+  if (!step.some(({ from, to }) => opening.at > from + 1e-6 && opening.at < to - 1e-6)) return null
+  const ends = endsOf(wall, taken)
+  return { code: 'opening-at-step', path: `walls.openings.${number}.at`, number: number + 1, ...clearPlaces(opening.at, [...tees, ...step], { from: ends.from + half, to: ends.to - half }) }
 }
 
 function thickness({ number, opening, header }: RoughOpening, stud: Section): Problem | null {
@@ -87,7 +97,7 @@ function thickness({ number, opening, header }: RoughOpening, stud: Section): Pr
 /** A door can't stand on the deck where a low wall is. */
 function lowWall({ number, z }: RoughOpening, design: Design): Problem | null {
   const foot = wallFoot(design.base)
-  return foot > 0 && isOnDeck(z) ? { code: 'door-in-low-wall', path: `walls.openings.${number}.foot`, number: number + 1, least: foot } : null
+  return foot > 0 && isOnDeck(z) ? { code: 'door-in-low-wall', path: `walls.openings.${number}.kind`, number: number + 1, foot } : null
 }
 
 export const isOnDeck = (z: Stretch): boolean => z.from < 1e-6

@@ -1,6 +1,7 @@
 import { type Design, heightOf, isHouse, isSide, type SideName, sideNames, wallFoot, withValue } from '../../design'
 import type { Section } from '../../lumber'
-import type { Stretch } from '../layout'
+import { hasRoom } from '../../trade'
+import { clearPlaces, type Stretch } from '../layout'
 import type { Order } from '../member'
 import type { Problem } from '../problem'
 import { underBeam } from '../roof'
@@ -106,17 +107,17 @@ function wallProblems(design: Design, stud: Section): Problem[] {
   const { footprint, walls } = design
   const problems: Problem[] = []
   const least = wallFoot(design.base) + (1 + walls.topPlates) * stud.thickness + LEAST_STUD
-  if (sideNames.some(side => walls.sides[side].height === null && heightOf(walls, side) < least) && walls.height < least) problems.push({ code: 'wall-too-low', path: 'walls.height', least })
+  if (sideNames.some(side => walls.sides[side].height === null && heightOf(walls, side) < least - 1e-6) && walls.height < least - 1e-6) problems.push({ code: 'wall-too-low', path: 'walls.height', least })
   const eaves = Math.min(heightOf(walls, 'south'), heightOf(walls, 'north'))
   for (const side of sideNames) {
     const own = walls.sides[side].height
-    if (own !== null && own < least) problems.push({ code: 'wall-too-low', path: `walls.sides.${side}.height`, least })
+    if (own !== null && own < least - 1e-6) problems.push({ code: 'wall-too-low', path: `walls.sides.${side}.height`, least })
     else if (own !== null && (side === 'east' || side === 'west') && design.roof.shape !== 'hip' && own > eaves + 1e-6) problems.push({ code: 'gable-over-eaves', path: `walls.sides.${side}.height`, side, most: eaves })
   }
-  if (walls.spacing < 2 * stud.thickness) problems.push({ code: 'spacing-too-tight', path: 'walls.spacing', least: 2 * stud.thickness })
+  if (walls.spacing < 2 * stud.thickness - 1e-6) problems.push({ code: 'spacing-too-tight', path: 'walls.spacing', least: 2 * stud.thickness })
   const short = 2 * (stud.depth + Math.max(stud.depth, NAILING) + 2 * stud.thickness)
-  if (footprint.length < short) problems.push({ code: 'wall-too-short', path: 'footprint.length', least: short })
-  if (footprint.width < short) problems.push({ code: 'wall-too-short', path: 'footprint.width', least: short })
+  if (footprint.length < short - 1e-6) problems.push({ code: 'wall-too-short', path: 'footprint.length', least: short })
+  if (footprint.width < short - 1e-6) problems.push({ code: 'wall-too-short', path: 'footprint.width', least: short })
   return problems
 }
 
@@ -132,10 +133,10 @@ function stepProblems({ walls, base, roof }: Design, outside: readonly Wall[], s
     if (wall.along === 'x' || roof.shape === 'hip') return [{ code: 'step-under-rafters', path, side }]
     if (roof.shape === 'raised-ridge') return [{ code: 'step-under-strip', path, side }]
     if (build === 'posts') return [{ code: 'step-in-posts', path, side }]
-    const [least, most] = [wall.from + 2 * t, wall.to - 2 * t]
-    if (asked.at < least - 1e-6 || asked.at > most + 1e-6) return [{ code: 'step-no-room', path: `${path}.at`, side, least, most }]
-    const tee = wall.tees.find(each => asked.at - t < each.to + NAILING - 1e-6 && asked.at + t > each.from - NAILING + 1e-6)
-    if (tee) return [{ code: 'step-at-partition', path: `${path}.at`, side, below: tee.from - NAILING - t, above: tee.to + NAILING + t }]
+    const range = { least: wall.from + 2 * t, most: wall.to - 2 * t }
+    if (asked.at < range.least - 1e-6 || asked.at > range.most + 1e-6) return [{ code: 'step-no-room', path: `${path}.at`, side, range: hasRoom(range) ? range : null }]
+    const tees = wall.tees.map(({ from, to }) => ({ from: from - NAILING - t, to: to + NAILING + t }))
+    if (tees.some(({ from, to }) => asked.at > from + 1e-6 && asked.at < to - 1e-6)) return [{ code: 'step-at-partition', path: `${path}.at`, side, ...clearPlaces(asked.at, tees, { from: range.least, to: range.most }) }]
     const low = wallFoot(base) + (1 + walls.topPlates) * t + LEAST_STUD
     if (asked.height < low - 1e-6) return [{ code: 'step-too-low', path: `${path}.height`, side, least: low }]
     // a rafter's lower edge is level with its plate where its seat is cut
