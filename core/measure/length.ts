@@ -16,7 +16,7 @@ const unitWord = /^(feet|foot|ft\.?|inches|inch|ins\.?|in\.?|millimet(?:re|er)s?
 /** One spelling for the many ways a keyboard has of writing primes, dashes and fractions. */
 function plain(text: string): string {
   return text
-    .replace(/(\d?)([½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞⅒])/g, (_, digit: string, mark: string) => `${digit}${digit ? ' ' : ''}${vulgar[mark] ?? mark}`)
+    .replace(/[½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞⅒]/g, mark => ` ${vulgar[mark] ?? mark} `)
     .replace(/[′’‘ʹ`´]/g, '\'').replace(/[″”“ʺ]/g, '"').replace(/⁄/g, '/').replace(/[–—−‐‑]/g, '-')
     .replace(/[\u00a0\u2000-\u200a\u202f]/g, ' ').trim().toLowerCase()
 }
@@ -108,7 +108,8 @@ export function parseLength(text: string, units: Units, signed = false): Read<nu
   return read(minus && sum.value !== 0 ? -sum.value : sum.value)
 }
 
-const order: Unit[] = ['m', 'cm', 'mm', 'ft', 'in']
+/** Units that are said one after the other, the larger first. */
+const together: Readonly<Partial<Record<Unit, readonly Unit[]>>> = { ft: ['in'], m: ['cm', 'mm'], cm: ['mm'] }
 
 function add(parts: readonly Term[], units: Units): Read<number> {
   const [first, second, third] = parts
@@ -116,10 +117,9 @@ function add(parts: readonly Term[], units: Units): Read<number> {
   if (!second) return read(first.value * size[first.unit ?? (units === 'imperial' ? 'in' : 'mm')])
   if (third) return refuse({ code: 'not-understood', part: third.text })
   const big = first.unit ?? (second.joined && (second.unit === null || second.unit === 'in') ? 'ft' : null)
-  const small = second.unit ?? (big === 'ft' ? 'in' : big === 'm' ? 'mm' : null)
+  const small = second.unit ?? (big === 'ft' ? 'in' : null) // 3 m 20 may be centimetres or millimetres
   if (!big || !small) return refuse({ code: 'which-unit', part: `${first.text} ${second.text}` })
-  const mixed = (big === 'ft') !== (small === 'in')
-  if (mixed || order.indexOf(big) >= order.indexOf(small)) return refuse({ code: 'unit-twice', part: second.text })
+  if (!together[big]?.includes(small)) return refuse({ code: 'unit-twice', part: second.text })
   return read(first.value * size[big] + second.value * size[small])
 }
 

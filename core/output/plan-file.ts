@@ -1,5 +1,5 @@
 import { cautionsOf } from '../check'
-import { northSlope, type Plan, type RoofReading, weightOf } from '../plan'
+import { detailsOf, northSlope, type Piece, type Plan, type RoofReading, weightOf } from '../plan'
 import { speciesWords } from '../words/fields'
 import { sayCaution, sayLoose, sayProblem } from '../words'
 
@@ -16,6 +16,7 @@ export function planFile(plan: Plan): Record<string, unknown> {
     pieces: pieces.map(piece => ({
       mark: piece.mark, role: piece.role, section: piece.section.name, count: piece.count, length: tidy(piece.length), width: tidy(piece.width),
       ends: piece.ends.map(end => ({ miter: tidy(end.miter), bevel: tidy(end.bevel), kind: end.kind, longPoint: end.longPoint })),
+      ...detailPart(plan, piece),
       members: piece.members, mirrorOf: piece.mirrorOf, stock: piece.stock === null ? null : tidy(piece.stock), weight: tidy(weightOf(piece.section, piece.volume, plan.density)),
     })),
     totals: { pieces: totals.pieces, length: tidy(totals.length), boardFeet: tidy(totals.boardFeet), volume: tidy(totals.volume), sheets: totals.sheets, weight: tidy(totals.weight) },
@@ -28,6 +29,16 @@ export function planFile(plan: Plan): Record<string, unknown> {
   }
   refuseInfinite(file, '')
   return file
+}
+
+/** All cuts of a piece, its notches and the numbers it is made by. */
+function detailPart(plan: Plan, piece: Piece): Record<string, unknown> {
+  const { cuts, notches, figures } = detailsOf(plan, piece)
+  return {
+    cuts: cuts.map(cut => ({ kind: cut.name, at: tidy(cut.at), miter: tidy(cut.miter), bevel: tidy(cut.bevel) })),
+    notches: notches.map(notch => ({ kind: notch.name, at: tidy(notch.at), depth: tidy(notch.depth), sides: notch.sides.map(side => ({ kind: side.name, length: tidy(side.length) })) })),
+    figures: Object.fromEntries(figures.map(figure => [figure.name, tidy(figure.value)])),
+  }
 }
 
 function roofPart(roof: RoofReading | null): Record<string, unknown> | null {

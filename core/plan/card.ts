@@ -143,6 +143,12 @@ function common({ density }: Plan, piece: Piece): Figure[] {
   return [length, ...stock, { name: 'weight', kind: 'weight', value: weightOf(piece.section, piece.volume, density), from: { volume: piece.volume * 1e-9, density: densityOf(piece.section, density), sheet: piece.section.kind === 'sheet' ? 1 : 0 } }]
 }
 
+/** What a rafter's height above plate comes of: its plumb depth at the slope, and what the seat takes off that; mm. On a flat roof the firring lies over the joist. */
+function plumbOver({ lumber: { rafter } }: Plan['frame'], { angle, heightAbovePlate }: RoofReading): { plumb: number, heel: number } {
+  const plumb = Math.max(heightAbovePlate, rafter.depth / Math.cos(angle * Math.PI / 180))
+  return { plumb, heel: plumb - heightAbovePlate }
+}
+
 function rafterFigures({ design, frame }: Plan, roof: RoofReading): Figure[] {
   const { angle, run, rise, birdsmouth } = roof
   const notched: Figure[] = birdsmouth.notch > 0
@@ -160,7 +166,7 @@ function rafterFigures({ design, frame }: Plan, roof: RoofReading): Figure[] {
     figure('unit-length', roof.unitLength, { unitRun: roof.unitRun, angle }),
     ...(roof.ridgeDeduction ? [figure('ridge-deduction', roof.ridgeDeduction.along, { level: roof.ridgeDeduction.level, ridge: frame.lumber.ridge.thickness, angle })] : []),
     ...notched,
-    figure('height-above-plate', roof.heightAbovePlate, { plumb: roof.plumbFace, heel: roof.plumbFace - roof.heightAbovePlate }),
+    figure('height-above-plate', roof.heightAbovePlate, plumbOver(frame, roof)),
     figure('bearing', roof.bearing, { plate: frame.lumber.plate.depth }),
   ]
 }

@@ -109,8 +109,9 @@ function merge(all: readonly Group[]): { readonly groups: Group[], readonly mirr
   return { groups: [...kinds.values()].flat(), mirrored }
 }
 
+/** Lumber before sheets; by section, the largest first, and its longest pieces first. */
 function inOrder(a: Group, b: Group): number {
-  return b.section.depth - a.section.depth || b.section.thickness - a.section.thickness || compareText(a.section.name, b.section.name)
+  return Number(a.section.kind === 'sheet') - Number(b.section.kind === 'sheet') || b.section.depth - a.section.depth || b.section.thickness - a.section.thickness || compareText(a.section.name, b.section.name)
     || micrometres(b.board) - micrometres(a.board) || compareText(a.role, b.role)
 }
 

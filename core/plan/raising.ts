@@ -1,4 +1,5 @@
 import { isLapped, type Member } from '../frame'
+import type { Piece } from './piece'
 import type { Plan } from './plan'
 
 /** A step of putting the building up: what goes up together, boards and parts by their ids. */
@@ -39,6 +40,13 @@ export function raising({ frame, design }: Pick<Plan, 'frame' | 'design'>): Rais
   const lapped = (name: string): boolean => frame.walls.some(wall => wall.name === name && isLapped(wall))
   const all = [...frame.base.parts.map(part => ({ id: part.id, name: 'supports' as const })), ...frame.members.map(member => ({ id: member.id, name: stepOf(member, roundTails, lapped) }))]
   return steps.map(name => ({ name, members: all.filter(each => each.name === name).map(each => each.id) })).filter(step => step.members.length > 0)
+}
+
+/** Pieces in the order of the work: by the step in which the first of their members goes up; within a step as they are listed. */
+export function inOrderOfWork(plan: Pick<Plan, 'frame' | 'design' | 'pieces'>): readonly Piece[] {
+  const step = new Map(raising(plan).flatMap(({ members }, i) => members.map(member => [member, i] as const)))
+  const first = (piece: Piece): number => Math.min(...piece.members.map(member => step.get(member) ?? Infinity))
+  return [...plan.pieces].sort((a, b) => first(a) - first(b))
 }
 
 /** Where the gable walls run through they are raised first. */

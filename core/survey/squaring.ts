@@ -16,8 +16,8 @@ export type ShapeFault =
   | { readonly code: 'no-triangle', readonly tapes: readonly TapeName[], readonly by: number }
   /** The tape over the 3-4-5 is longer or shorter than its legs let it be. */
   | { readonly code: 'no-corner', readonly triangle: TriangleReading }
-  /** The readings contradict each other by more than a tape can err. */
-  | { readonly code: 'disagree', readonly by: number }
+  /** A reading is `by` mm off what the others make it, more than tapes err: the one to take again, that without which the stakes come nearest to what was meant, and what it would read by the others, mm. */
+  | { readonly code: 'disagree', readonly by: number, readonly again: TapeName | 'triangle', readonly would: number }
   /** The stakes would cross over or fold in. */
   | { readonly code: 'folded' }
 
@@ -27,6 +27,8 @@ export type ShapeResult = { readonly ok: true, readonly shape: Shape } | { reado
 const UNKNOWNS = 5
 /** mm. More than this between readings is a misread tape, not a crooked one: an inch, the commonest slip (common practice, no source). */
 export const MISREAD = INCH
+/** mm that an honest tape is off (trade book, section 4: builders accept an eighth of an inch). */
+const HONEST = INCH / 8
 /** mm. Steps smaller than this end the search. */
 const STILL = 1e-7
 /** Share of the largest singular value below which a direction is not fixed by the readings. */
@@ -46,7 +48,8 @@ export function shapeFrom(readings: Readings, length: number, width: number): Sh
   if (!found.fixed) return refuse({ code: 'too-few', more: 1, missing: tapeNames.filter(name => !given.includes(name)) })
   const stakes = stakesOf(found.at)
   const misfit = Math.max(...residuals(readings, found.at).map(Math.abs))
-  if (misfit > MISREAD) return refuse({ code: 'disagree', by: misfit })
+  const contradicted = contradiction(readings, found.at, length, width)
+  if (contradicted) return refuse(contradicted)
   if (!isConvex(stakes)) return refuse({ code: 'folded' })
   return { ok: true, shape: { stakes, misfit, spare: count - UNKNOWNS } }
 }
@@ -79,6 +82,41 @@ function residuals(readings: Readings, at: readonly number[]): number[] {
     return taped === undefined ? [] : [tapes[name] - taped]
   })
   return readings.triangle ? [...off, triangleOf(stakes, readings.triangle) - readings.triangle.hypotenuse] : off
+}
+
+/** The readings without one of them. */
+function without({ tapes, triangle }: Readings, name: TapeName | 'triangle'): Readings {
+  if (name === 'triangle') return { tapes, triangle: null }
+  const { [name]: _, ...rest } = tapes
+  return { tapes: rest, triangle }
+}
+
+/**
+ * Whether a reading is farther off what all the others make it than a misread tape or, in a shape that makes much of little, than honest tapes together can be: least squares spread one slip over all
+ * readings, and each of them then looks small. Null where none is.
+ */
+function contradiction(readings: Readings, at: readonly number[], length: number, width: number): Extract<ShapeFault, { readonly code: 'disagree' }> | null {
+  const names: (TapeName | 'triangle')[] = [...tapeNames.filter(name => readings.tapes[name] !== undefined), ...readings.triangle ? ['triangle' as const] : []]
+  if (names.length <= UNKNOWNS) return null
+  const slope = slopes(readings, at)
+  const turned = slope.transpose()
+  // what of a slip in one reading is left in each after the fit
+  const kept = Matrix.eye(names.length).sub(slope.mmul(solve(turned.mmul(slope), turned)))
+  const meant = rectangle(length, width)
+  const each = names.map((name, i) => {
+    const rest = without(readings, name)
+    const found = search(rest, start(rest, length, width))
+    if (!found.fixed) return { name, off: 0, allowed: 0, would: 0, crooked: Infinity }
+    const stakes = stakesOf(found.at)
+    const would = name === 'triangle' ? (readings.triangle ? triangleOf(stakes, readings.triangle) : 0) : tapesOf(stakes)[name]
+    const read = name === 'triangle' ? readings.triangle?.hypotenuse ?? 0 : readings.tapes[name] ?? 0
+    const own = Math.max(1e-9, kept.get(i, i))
+    const allowed = Math.max(MISREAD, HONEST * kept.getRow(i).reduce((sum, value) => sum + Math.abs(value), 0) / own)
+    return { name, would, allowed, off: Math.abs(would - read), crooked: Math.max(...tapeNames.map(tape => Math.abs(tapesOf(stakes)[tape] - tapesOf(meant)[tape]))) }
+  })
+  if (!each.some(({ off, allowed }) => off > allowed)) return null
+  const again = each.reduce((best, other) => other.crooked < best.crooked - 1e-9 ? other : best)
+  return { code: 'disagree', by: again.off, again: again.name, would: again.would }
 }
 
 /** How each residual changes with each unknown, by central differences of 0.01 mm. */

@@ -150,6 +150,24 @@ describe('the true shape of four stakes', () => {
     expect(of({ south: 3600, north: 3600, swNe: good.swNe, seNw: good.seNw })).toMatchObject({ ok: false, fault: { code: 'too-few' } })
   })
 
+  // 14 by 10 ft, each tape in turn read 175 mm wrong: the others make the rectangle, and it reads as that; least squares alone leave no residual over an inch
+  test.each(tapeNames)('a misread %s is refused, and is the one to take again', (name) => {
+    const [length, width] = [14 * 304.8, 10 * 304.8]
+    const good = tapesOf(rectangle(length, width))
+    for (const off of [175, -175, 60]) {
+      const found = shapeFrom({ tapes: { ...good, [name]: good[name] + off }, triangle: null }, length, width)
+      expect(found).toMatchObject({ ok: false, fault: { code: 'disagree', again: name, by: expect.closeTo(Math.abs(off), 3), would: expect.closeTo(good[name], 3) } })
+    }
+  })
+
+  test('tapes that err by an eighth of an inch as tapes do are accepted, in any shape', () => {
+    fc.assert(fc.property(between(2000, 9000), between(1500, 6000), fc.array(between(-3, 3), { minLength: 6, maxLength: 6 }), (length, width, errors) => {
+      const good = tapesOf(rectangle(length, width))
+      const tapes = Object.fromEntries(tapeNames.map((name, i) => [name, good[name] + (errors[i] ?? 0)]))
+      expect(shapeFrom({ tapes, triangle: null }, length, width).ok).toBe(true)
+    }), { numRuns: runs(60) })
+  })
+
   test('random readings are answered with finite numbers or refused', () => {
     fc.assert(fc.property(fc.array(between(1, 9000), { minLength: 6, maxLength: 6 }), (values) => {
       const found = shapeFrom({ tapes: Object.fromEntries(tapeNames.map((name, i) => [name, values[i]])), triangle: null }, 3600, 2400)

@@ -1,11 +1,16 @@
 import type { Caution } from '../check'
 import { formatAngle, type Units } from '../measure'
-import { sayLength } from './measures'
+import { saidApart, sayLength } from './measures'
+
+/** Numbers that a caution sets beside each other, mm. */
+const compared: readonly string[] = ['notch', 'limit', 'left', 'overhang', 'bearing', 'seat', 'plate', 'ridge', 'plumb', 'ledger', 'length', 'apart', 'air', 'width', 'height', 'needs', 'room', 'distance', 'clear', 'setback', 'by', 'fair', 'reached', 'frost']
 
 /** A caution as a sentence: what limit, how far past it, what to do. */
 export function sayCaution({ code, numbers, names }: Caution, units: Units): string {
   const n = (name: string): number => numbers[name] ?? 0
-  const mm = (name: string): string => sayLength(n(name), units)
+  // a limit and what passes it are told apart
+  const apart = saidApart(compared.flatMap(name => numbers[name] === undefined ? [] : [n(name)]), units)
+  const mm = (name: string): string => compared.includes(name) ? apart(n(name)) : sayLength(n(name), units)
   const named = (name: string): string => names?.[name] ?? ''
   switch (code) {
     case 'notch-over-third': return `The bird's mouth is ${mm('notch')} deep, past a third of the rafter (${mm('limit')}). Narrow the seat, raise the height above plate or use a deeper rafter.`

@@ -43,7 +43,7 @@ export function explain(figure: Figure, units: Units): string {
     case 'seat': return `Level, where the plate's top cuts the rafter: the heel of ${mm('heel')} at ${angle}.`
     case 'heel': return `Plumb, where the wall's outside cuts the rafter: it rises with the seat of ${mm('seat')} at ${angle}.`
     case 'notch': return `The corner of seat and heel, square to the bottom edge: seat ${mm('seat')} at ${angle}, in ${mm('depth')} of rafter.`
-    case 'height-above-plate': return `The plumb cut of ${mm('plumb')} less the ${mm('heel')} that the seat takes off it.`
+    case 'height-above-plate': return n('heel') < 0.05 ? `The whole plumb cut of ${mm('plumb')}: nothing is taken off it over the wall.` : `The plumb cut of ${mm('plumb')} less the ${mm('heel')} that the seat takes off it.`
     case 'bearing': return `The part of the level cut that lies on the ${mm('plate')} plate.`
     case 'hip-run': return `Level, from the corner of the walls to where the hips meet: 1.414 times the commons' run of ${mm('run')}, since it runs across at 45°.`
     case 'jack-run': return 'Level, from the outside of the wall to the middle of the hip, along the jack\'s own middle.'

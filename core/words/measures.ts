@@ -9,6 +9,19 @@ export function toMark(mm: number, units: Units, way: 'up' | 'down'): number {
   return mark * (way === 'up' ? Math.ceil(mm / mark - 1e-7) : Math.floor(mm / mark + 1e-7))
 }
 
+/** Lengths of one sentence that are told apart: on the rule's marks where that shows which is more, else as much finer as it takes; mm. */
+export function saidApart(lengths: readonly number[], units: Units): (mm: number) => string {
+  const ways = units === 'imperial'
+    ? ([16, 32, 64] as const).map(denominator => (mm: number): string => formatLength(mm, { units, unit: true, style: 'feet', denominator }))
+    : [(mm: number): string => sayLength(mm, units)]
+  const finest = (mm: number): string => `${mm.toFixed(2)} mm`
+  const tells = (say: (mm: number) => string): boolean => lengths.every((a, i) => lengths.slice(i + 1).every(b => a === b || say(a) !== say(b)))
+  return [...ways, finest].find(tells) ?? finest
+}
+
+/** A length that many boards make together: in metres from ten of them on, to a centimetre. */
+export const sayLongLength = (mm: number, units: Units): string => units === 'metric' && Math.abs(mm) >= 10_000 ? `${(mm / 1000).toFixed(2)} m` : sayLength(mm, units)
+
 /** A short length, as on a square: inches without feet. */
 export const sayShort = (mm: number, units: Units): string => formatLength(mm, { units, unit: true, style: 'inches' })
 

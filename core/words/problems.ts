@@ -41,16 +41,16 @@ function sentence(problem: Problem, units: Units): string {
     case 'hip-too-short': return `A hip roof's ridge runs along the length. Make the length at least the span, ${up(problem.least)}, or turn the building.`
     case 'hip-nearly-square': return `The ridge would be too short for two pairs of rafters. Make the length ${mm(problem.square)} as the span is, so that all hips meet at one point, or at least ${up(problem.least)}.`
     case 'hip-walls-uneven': return `A hip roof stands on four walls of one height. Give the ${problem.side} wall ${mm(problem.height)}, as another has.`
-    case 'hip-off-plate': return `The hip rafters would hang ${mm(problem.by)} over the corner of the plates. Use deeper hips, or a lower height above plate.`
+    case 'hip-off-plate': return `The hip rafters would hang ${up(problem.by)} over the corner of the plates. Use deeper hips, or a lower height above plate.`
     case 'ridge-post-blocked': return 'A partition along the building stands where the ridge\'s posts would. Space the posts wider than the building is long, or move the partition.'
     case 'strip-off-span': return `The strip's posts leave no room beside a wall. Put the strip between ${up(problem.least)} and ${down(problem.most)} from the south wall.`
-    case 'strip-too-low': return problem.clear < 0 ? `The upper slope's header would lie below the lower slope's ledger. Make the ${problem.side} wall at least ${up(problem.least)}, or move the strip.` : `The strip between the slopes would be only ${mm(problem.clear)} high. Make the ${problem.side} wall at least ${up(problem.least)}, or move the strip.`
+    case 'strip-too-low': return problem.clear < 0 ? `The upper slope's header would lie below the lower slope's ledger. Make the ${problem.side} wall at least ${up(problem.least)}, or move the strip.` : `The strip between the slopes would be only ${down(problem.clear)} high. Make the ${problem.side} wall at least ${up(problem.least)}, or move the strip.`
     case 'beam-shallow': return `The ridge beam ends above the rafters' lower edges, where nothing stands under it. Make it ${up(problem.least)} deep at least.`
     case 'beam-unborne': return 'The ridge beam has no studs under its ends. Fill both gables with studs, or rake the walls.'
     case 'tail-over-seat': return `The level cut would run into the wall. Leave a plumb face of ${up(problem.least)} at least.`
     case 'finish-too-thick': return `The eave boards would take more than half of the tails. Use boards of ${down(problem.most)} at most, or deeper rafters.`
     case 'soffit-no-room': return `The ${problem.side} overhang leaves no room for a soffit. Make it at least ${up(problem.least)}.`
-    case 'soffit-too-high': return `The soffit on the ${problem.side} would lie ${mm(problem.by)} too near the plate's top. Use more overhang, a steeper roof or deeper tails.`
+    case 'soffit-too-high': return `The soffit on the ${problem.side} would lie ${up(problem.by)} too near the plate's top. Use more overhang, a steeper roof or deeper tails.`
     case 'ends-no-room': return `The overhang at the gables leaves no room for a fly rafter. Make it at least ${up(problem.least)}.`
     case 'lookout-too-thick': return `The lookouts would take more than half of the end rafters. Use lookouts of ${down(problem.most)} at most, or deeper rafters.`
     case 'roof-opening-no-slope': return `Opening ${problem.number} is in the ${problem.side} slope, and this roof has none there. Put it in the south or the north slope.`
@@ -62,17 +62,17 @@ function sentence(problem: Problem, units: Units): string {
     case 'stair-meets-stair': return `Opening ${problem.number} would share its joists with another stair. Move one of them.`
     case 'stair-meets-tie': return `Ties cross opening ${problem.number} at the height of its ceiling joists. Move the ties up or leave them out; ceiling joists from plate to plate do their work.`
     case 'stair-not-doubled': return `Beside opening ${problem.number} a rafter leaves no room to double the joist. Move it a bay along, or frame it with single boards.`
-    case 'gable-notch-thin': return `Behind the end rafters ${mm(problem.left)} would be left of the notched gable studs, less than ${up(problem.least)}. Let them end under the rafters, or use deeper studs.`
+    case 'gable-notch-thin': return `Behind the end rafters ${down(problem.left)} would be left of the notched gable studs, less than ${up(problem.least)}. Let them end under the rafters, or use deeper studs.`
     case 'gable-notch-blocked': return `Beside the ${problem.side} end rafter another stands within the wall's depth, where notched gable studs would run up: there they end under the rafters. Change the rafter spacing or move what it makes room for.`
     case 'ledger-out-of-reach': return `No pitch between ${formatAngle(limits.roofAngle.min)} and ${formatAngle(limits.roofAngle.max)} brings the rafters to a ledger there. Put its top between ${up(problem.least)} and ${down(problem.most)} over the deck, or type a pitch.`
-    case 'ledger-below-deck': return `The ledger would reach ${mm(problem.by)} below the deck. Use a shallower board, or put it higher.`
+    case 'ledger-below-deck': return `The ledger would reach ${up(problem.by)} below the deck. Use a shallower board, or put it higher.`
     case 'opening-in-house': return `Opening ${problem.number} is in the side where the house stands. Put it in another wall.`
     case 'flat-walls-uneven': return `A flat roof's joists lie level on two walls of one height. Give the ${problem.side} wall ${mm(problem.height)} as the other has, or choose a single slope.`
     case 'firring-shallow': return `The firrings would be ${up(problem.least)} deep at the high end. Rip them of a board at least as deep, or let the roof fall less.`
     case 'firring-thick': return `The firrings are thicker than the joists they lie on. Use boards of ${down(problem.most)} at most.`
     case 'air-too-much': return `So much air over the blocks would leave hardly any of them. Keep it to ${down(problem.most)} at most.`
     case 'purlin-unborne': return 'Purlin braces have nothing to stand on. Put a partition along the building on the Walls bench, or leave the purlins out.'
-    case 'purlin-too-low': return `The ${problem.side} slope's purlin would hang ${mm(problem.by)} below the partitions' tops. Use a shallower purlin, a steeper roof, or leave it out.`
+    case 'purlin-too-low': return `The ${problem.side} slope's purlin would hang ${up(problem.by)} below the partitions' tops. Use a shallower purlin, a steeper roof, or leave it out.`
     case 'purlin-brace-blocked': return `Braces of the ${problem.side} slope's purlin would run into the ledger or header along the building. Put a partition nearer the purlin, or leave it out.`
     case 'purlin-meets-tie': return `Ties or ceiling joists cross the ${problem.side} slope at its purlin's height. Move them, or leave the purlin out.`
     case 'purlin-meets-opening': return `The ${problem.side} slope's purlin, halfway up, would cross opening ${problem.number}. Move the opening up or down, or leave the purlins out.`
@@ -82,9 +82,9 @@ function sentence(problem: Problem, units: Units): string {
     case 'slope-falls': return `The ${problem.side} wall is the high one and the roof would hardly fall from it. Make it at least ${up(problem.least)}.`
     case 'slope-steep': return `The ${problem.side} wall is so much higher that the roof would be steeper than 70°. Make it ${down(problem.most)} at most.`
     case 'seat-wants-mouth': return 'Rafters of this roof need a bird\'s mouth on every wall. Choose another seat.'
-    case 'ridge-into-wall': return `The ridge board reaches ${mm(problem.by)} below the top of the walls. Use a shallower ridge or a steeper pitch.`
+    case 'ridge-into-wall': return `The ridge board reaches ${up(problem.by)} below the top of the walls. Use a shallower ridge or a steeper pitch.`
     case 'fascia-no-room': return `The ${problem.side} overhang leaves no room for fascia beside the wall. Make it at least ${up(problem.least)}.`
-    case 'fascia-below-deck': return `The ${problem.side} fascia would hang ${mm(problem.by)} below the deck. Use a lower board, or less overhang.`
+    case 'fascia-below-deck': return `The ${problem.side} fascia would hang ${up(problem.by)} below the deck. Use a lower board, or less overhang.`
     case 'ceiling-meets-rafters': return `The ceiling joists' ledger would meet the rafters. Put the joists ${down(problem.most)} over the plate at most.`
     case 'ceiling-meets-opening': return `The ceiling joists' ledger would cross opening ${problem.number} in the ${problem.side} wall. ${clearOf([...problem.over === null ? [] : [`${up(problem.over)} over the plate at least`], ...problem.under === null ? [] : [`${down(problem.under)} at most`]])}`
     case 'ceiling-unborne': return `Ceiling joists want a ledger on the ${problem.side} wall's studs, and that side is of posts. Build it of studs, or leave them out.`
@@ -111,8 +111,8 @@ function sentence(problem: Problem, units: Units): string {
     case 'opening-in-posts': return `Opening ${problem.number} is in a side of posts, which is open between them. Put it in a wall of studs.`
     case 'post-too-deep': return `The posts are deeper than the walls. Use posts of ${down(problem.most)} at most, or deeper studs.`
     case 'beam-too-thick': return `The beam would take more than half of the posts. Use one of ${down(problem.most)} at most.`
-    case 'header-no-room': return `The header over opening ${problem.number} would stand ${mm(problem.by)} into the top plate. Use a lower unit, a shallower header or a higher wall.`
-    case 'header-too-thick': return `The header over opening ${problem.number} is ${mm(problem.by)} thicker than the wall. Use fewer plies or thinner ones.`
+    case 'header-no-room': return `The header over opening ${problem.number} would stand ${up(problem.by)} into the top plate. Use a lower unit, a shallower header or a higher wall.`
+    case 'header-too-thick': return `The header over opening ${problem.number} is ${up(problem.by)} thicker than the wall. Use fewer plies or thinner ones.`
     case 'sill-too-low': return `Opening ${problem.number} leaves no room for a sill over the bottom plate. Raise its lower edge to ${up(problem.least)}, or make it a door.`
     case 'door-in-low-wall': return `Opening ${problem.number} would stand on the slab, where the low wall is ${mm(problem.foot)} high. Make it a window or a panel, which may be raised, or leave the low wall out.`
     case 'floor-too-small': return `The floor is too small for rims and joists. Make ${problem.path === 'footprint.length' ? 'the length' : 'the span'} at least ${up(problem.least)}.`
@@ -122,7 +122,7 @@ function sentence(problem: Problem, units: Units): string {
     case 'base-without-floor': return 'This base carries a floor frame, and none is framed. Frame a floor on the Floor bench, or choose a slab.'
     case 'slab-under-floor': return 'The walls stand on the slab, so the floor frame is not built. Choose another base to have it, or take the floor away.'
     case 'base-too-small': return `The base's timbers have no room. Make ${problem.path === 'footprint.length' ? 'the length' : 'the span'} at least ${up(problem.least)}.`
-    case 'supports-touch': return `${problem.path === 'base.count' ? 'The skids' : 'Beams, or what stands under them,'} would run ${mm(problem.by)} into each other. Use fewer rows, smaller ones, or move the joint.`
+    case 'supports-touch': return `${problem.path === 'base.count' ? 'The skids' : 'Beams, or what stands under them,'} would run ${up(problem.by)} into each other. Use fewer rows, smaller ones, or move the joint.`
     case 'low-wall-too-thick': return `The low walls would leave no room between them. Make them ${down(problem.most)} thick at most.`
     case 'post-no-length': return `The beams would lie on the ground. Hold them at least ${up(problem.least)} clear of it.`
     case 'not-placed': return `The two corners can't be that far apart off the line. Make the right corner's offset between ${up(problem.least)} and ${down(problem.most)}.`

@@ -25,7 +25,7 @@ export function sayShapeFault(fault: ShapeFault, units: Units): string {
     case 'too-few': return `Tape ${fault.more === 1 ? 'one more' : `${fault.more} more`} to fix the shape: ${fault.missing.length ? `the ${fault.missing.map(name => tapeWords[name].toLowerCase().replace(/\b(sw|ne|se|nw)\b/g, each => each.toUpperCase())).join(', the ')}, or a 3-4-5` : 'a 3-4-5'}.`
     case 'no-triangle': return `These can't be: ${fault.tapes.map(name => tapeWords[name]).join(', ')} don't close into a triangle, by ${sayShort(fault.by, units)}. Tape them again.`
     case 'no-corner': return `A tape of ${sayLength(fault.triangle.hypotenuse, units)} can't lie over legs of ${sayLength(fault.triangle.first, units)} and ${sayLength(fault.triangle.second, units)}. Tape it again.`
-    case 'disagree': return `The readings contradict each other by ${sayShort(fault.by, units)}, more than a tape errs. One was misread: tape the sides and diagonals again.`
+    case 'disagree': return `The readings contradict each other by ${sayShort(fault.by, units)}, more than tapes err. Take ${fault.again === 'triangle' ? 'the tape over the 3-4-5' : `the ${tapeWords[fault.again].toLowerCase().replace(/\b(sw|ne|se|nw)\b/g, each => each.toUpperCase())}`} again: by the others it reads ${sayLength(fault.would, units)}.`
     case 'folded': return 'With these readings the stakes would cross over. Check which tape is which.'
   }
 }
