@@ -30,10 +30,14 @@ describe('npm run plan', () => {
   }, 30_000)
 
   test('csv, text and a folder of files', async () => {
+    const work = run('demo/reed-store.json', '--format', 'text', '--order', 'work')
     const [csv, text, files] = await Promise.all([run('demo/reed-store.json', '--format', 'csv'), run('demo/reed-store.json', '--format', 'text'), run('demo/reed-store.json', '--out', join(folder, 'out'))])
     expect(csv.out.split('\r\n')[0]).toContain('Mark,Count,Piece,Section')
     expect(text.out).toContain('Sallow Marsh reed store')
     expect(files.code).toBe(0)
+    const marks = (out: string): string[] => [...out.matchAll(/^([A-Z]+\d+) /gm)].map(([, mark]) => mark ?? '')
+    expect([...marks((await work).out)].sort()).toEqual([...marks(text.out)].sort())
+    expect(marks((await work).out).indexOf('R1')).toBeGreaterThan(marks((await work).out).indexOf('S1'))
     expect(await readdir(join(folder, 'out'))).toEqual(expect.arrayContaining(['plan.json', 'cut-list.csv', 'cut-list.txt', 'roof-section.svg', 'wall-south.svg', 'plates-west.svg', 'board-R1.svg']))
   }, 30_000)
 
@@ -53,6 +57,8 @@ describe('npm run plan', () => {
     expect([missing.code, missing.err]).toEqual([2, expect.stringContaining('no such file')])
     expect([wrong.code, wrong.err]).toEqual([2, expect.stringContaining('json, csv or text')])
     expect(steep.code).toBe(1)
+    expect(steep.err).toMatch(/steep\.json: The ridge board, or the ledger in its stead, reaches .* below the top of the walls\. Use .*\n/)
+    expect(steep.err).toMatch(/steep\.json: caution: No|steep\.json: caution: The slope/)
     expect(JSON.parse(steep.out)).toMatchObject({ problems: expect.arrayContaining([expect.objectContaining({ code: 'ridge-into-wall', path: 'roof.ridge' })]) })
     expect([odd.code, odd.err]).toEqual([0, expect.stringContaining('colour')])
   }, 60_000)

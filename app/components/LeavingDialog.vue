@@ -6,6 +6,8 @@ const props = defineProps<{ refused: readonly string[] }>()
 const emit = defineEmits<{ reply: [leave: boolean], export: [] }>()
 const bench = useBench()
 const title = computed(() => props.refused.length ? 'Not entered' : bench.storing === 'storing' || bench.storing === 'silent' ? 'Saving …' : 'Not saved')
+/** The title says already that it is not saved. */
+const why = computed(() => sayStoring(bench.storing).replace(/^Not saved( yet)?\. /, ''))
 </script>
 
 <template>
@@ -13,7 +15,7 @@ const title = computed(() => props.refused.length ? 'Not entered' : bench.storin
     <div class="asked">
       <ul v-if="refused.length"><li v-for="each in refused" :key="each">{{ each }}</li></ul>
       <p v-else-if="bench.storing === 'storing'" role="status">The last changes are being saved.</p>
-      <p v-else role="alert">{{ sayStoring(bench.storing) }}</p>
+      <p v-else role="alert">{{ why }}</p>
     </div>
     <template #footer>
       <Button label="Leave without it" text severity="secondary" @click="emit('reply', true)" />

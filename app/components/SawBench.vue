@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { cutListCsv, designFile, fileName, planFile } from '../../core/output'
-import type { Piece } from '../../core/plan'
+import { inOrderOfWork, type Piece } from '../../core/plan'
 import { formatAngle } from '../../core/measure'
 import { cautionsOf } from '../../core/check'
-import { roleNames, saySection, sayCaution, sayLength } from '../../core/words'
+import { raisingNames, roleNames, sayDetails, saySection, sayCaution, sayLength } from '../../core/words'
 import { saveFile } from '../composables/useFiles'
 import { looseRows } from '../logic/card-rows'
 
@@ -17,7 +17,12 @@ watch(() => props.searches, count => { if (count) document.getElementById('find-
 onMounted(() => { if (props.searches && find.value === '') document.getElementById('find-piece')?.focus() })
 const one = usePlace<boolean>('one-card', false)
 const units = computed(() => bench.design?.units ?? 'imperial')
-const pieces = computed(() => bench.plan?.pieces ?? [])
+const order = usePlace<string>('order', 'section')
+const orders = [{ value: 'section', label: 'By section' }, { value: 'work', label: 'As it goes up' }]
+/** Pieces in the order of the work, and the step each goes up in. */
+const work = computed(() => bench.plan && order.value === 'work' ? inOrderOfWork(bench.plan) : [])
+const stepOf = computed(() => new Map(work.value.map(({ piece, step }) => [piece.mark, raisingNames[step]])))
+const pieces = computed(() => order.value === 'work' ? work.value.map(each => each.piece) : bench.plan?.pieces ?? [])
 const sections = computed(() => [{ value: ALL, label: 'All' }, ...[...new Map(pieces.value.map(piece => [piece.section.name, saySection(piece.section, units.value)]))].map(([value, label]) => ({ value, label }))])
 const shown = computed(() => pieces.value.filter(piece => (section.value === ALL || piece.section.name === section.value) && matches(piece)).map(rowOf))
 const done = computed(() => pieces.value.filter(piece => bench.cutState(piece) === 'yes').reduce((sum, piece) => sum + piece.count, 0))
@@ -33,10 +38,17 @@ function cuts({ ends }: Piece): string {
   return first === last ? first === 'square' ? 'square' : `both ${first}` : `${first} · ${last}`
 }
 
+/** Further cuts, notches and making numbers, in one line. */
+function moreOf(piece: Piece): string {
+  if (!bench.plan) return ''
+  const said = sayDetails(bench.plan, piece)
+  return [...said.cuts, ...said.notches, ...said.figures].join('; ')
+}
+
 function rowOf(piece: Piece) {
   return {
-    mark: piece.mark, piece, section: saySection(piece.section, units.value), name: roleNames[piece.role][piece.count === 1 ? 'one' : 'many'], count: piece.count, length: piece.section.kind === 'sheet' || piece.width < piece.section.depth - 0.05 ? `${sayLength(piece.length, units.value).replace(' mm', '')} × ${sayLength(piece.width, units.value)}` : sayLength(piece.length, units.value),
-    cuts: cuts(piece), stock: piece.stock === null ? 'longer than stock' : sayLength(piece.stock, units.value), state: bench.cutState(piece), hand: bench.piece?.mark === piece.mark,
+    mark: piece.mark, piece, section: saySection(piece.section, units.value), group: stepOf.value.get(piece.mark) ?? saySection(piece.section, units.value), name: roleNames[piece.role][piece.count === 1 ? 'one' : 'many'], count: piece.count, length: piece.section.kind === 'sheet' || piece.width < piece.section.depth - 0.05 ? `${sayLength(piece.length, units.value).replace(' mm', '')} × ${sayLength(piece.width, units.value)}` : sayLength(piece.length, units.value),
+    cuts: cuts(piece), more: moreOf(piece), stock: piece.stock === null ? 'longer than stock' : sayLength(piece.stock, units.value), state: bench.cutState(piece), hand: bench.piece?.mark === piece.mark,
   }
 }
 
@@ -50,7 +62,7 @@ function takeFirst(): void {
 }
 
 function saveCsv(): void {
-  if (bench.plan) saveFile(fileName(bench.plan.design.name, 'csv'), cutListCsv(bench.plan), 'text/csv')
+  if (bench.plan) saveFile(fileName(bench.plan.design.name, 'csv'), cutListCsv(bench.plan, order.value === 'work' ? 'work' : 'section'), 'text/csv')
 }
 
 function savePlan(): void {
@@ -71,6 +83,7 @@ const roofCautions = computed(() => bench.plan && bench.piece ? cautionsOf(bench
       <ViewSwitch drawing="List" />
       <label class="find"><span class="visually-hidden">Find a piece by mark</span><InputText id="find-piece" v-model="find" placeholder="Find a mark ( / )" autocomplete="off" @keydown.enter="takeFirst" @keydown.escape="find = ''; ($event.target as HTMLElement).blur()" /></label>
       <ChoiceField v-model="section" label="Section" :options="sections" />
+      <ChoiceField v-model="order" label="Order" :options="orders" />
       <Button label="CSV" aria-label="Save the cut list as CSV" icon="pi pi-download" outlined @click="saveCsv" />
       <Button label="Plan" aria-label="Save the plan as JSON" icon="pi pi-download" outlined @click="savePlan" />
       <Button label="Design" aria-label="Save the design as JSON" icon="pi pi-download" outlined @click="saveDesign" />
@@ -87,16 +100,19 @@ const roofCautions = computed(() => bench.plan && bench.piece ? cautionsOf(bench
     </div>
     <div v-else class="list">
       <DataTable
-        :value="shown" data-key="mark" row-group-mode="subheader" group-rows-by="section" :row-class="rowClass" scrollable scroll-height="flex" size="small" @row-click="takeUp($event.data)"
+        :value="shown" data-key="mark" row-group-mode="subheader" group-rows-by="group" :row-class="rowClass" scrollable scroll-height="flex" size="small" @row-click="takeUp($event.data)"
       >
-        <template #groupheader="{ data }"><span class="group">{{ data.section }}</span></template>
+        <template #groupheader="{ data }"><span class="group">{{ data.group }}</span></template>
         <Column header="Mark">
           <template #body="{ data }"><button type="button" class="plain-button mark" :aria-pressed="data.hand" @click.stop="takeUp(data)">{{ data.mark }}</button></template>
         </Column>
         <Column field="count" header="Count" body-class="figures right" header-class="right" />
         <Column field="name" header="Piece" />
         <Column field="length" header="Length" body-class="figures right" header-class="right" />
-        <Column field="cuts" header="Cuts" body-class="figures" class="wide" />
+        <Column header="Cuts" body-class="figures" class="wide">
+          <template #body="{ data }">{{ data.cuts }}<span v-if="data.more" class="more">{{ data.more }}</span></template>
+        </Column>
+        <Column v-if="order === 'work'" field="section" header="Section" />
         <Column field="stock" header="Cut from" body-class="figures" class="wide" />
         <Column header="Cut">
           <template #body="{ data }">
@@ -126,6 +142,7 @@ const roofCautions = computed(() => bench.plan && bench.piece ? cautionsOf(bench
 .list { flex: 1; min-height: 0; overflow: auto; padding: 0 16px 16px; }
 .find :deep(.p-inputtext) { width: 10.5rem; }
 .done { margin-left: auto; color: var(--moss-words); }
+.more { display: block; max-width: 26rem; white-space: normal; color: var(--soft); font-size: .85rem; line-height: 1.25; }
 .group { font: 600 1.2rem var(--head); }
 .mark { font: 600 1.25rem var(--head); color: var(--crayon-words); min-height: var(--target); min-width: var(--target); }
 .list :deep(.right) { text-align: right; }

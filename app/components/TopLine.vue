@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { sayLength, sayWeight } from '../../core/words'
+import { sayLongLength, sayWeight } from '../../core/words'
 import { storingWords } from '../logic/storage-words'
 import { cleanName } from '../stores/shelf'
 
@@ -49,7 +49,7 @@ useTypedField({
     </div>
     <p v-if="bench.plan" class="tally figures" aria-label="Tally" role="group" tabindex="0">
       <span><b>{{ bench.plan.totals.pieces }}</b> pieces</span>
-      <span><b>{{ sayLength(bench.plan.totals.length, units) }}</b></span>
+      <span><b>{{ sayLongLength(bench.plan.totals.length, units) }}</b></span>
       <span class="wood"><b>{{ wood }}</b></span>
       <span v-if="bench.plan.totals.sheets"><b>{{ bench.plan.totals.sheets }}</b> {{ bench.plan.totals.sheets === 1 ? 'sheet' : 'sheets' }}</span>
       <span><b>{{ sayWeight(bench.plan.totals.weight, units) }}</b></span>
@@ -73,7 +73,8 @@ useTypedField({
 @media (min-width: 721px) and (max-width: 1500px) { .wood { display: none; } }
 @media (max-width: 720px) {
   .top { flex-wrap: wrap; padding: 0 8px 4px; gap: 0 8px; }
-  .title { flex: 1 1 100%; }
+  .title { flex: 1 1 60%; }
+  .saving { min-width: 0; }
     .tally { order: 4; gap: 12px; font-size: .85rem; flex: 1 1 100%; overflow-x: auto; }
   .acts { flex: 1; margin-left: -8px; }
   .keys { display: none; }

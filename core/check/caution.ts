@@ -9,7 +9,7 @@ export interface Caution {
 
 export type CautionCode =
   | 'notch-over-third' | 'notch-over-quarter' | 'tail-shallow' | 'tail-long' | 'bearing-short' | 'seat-past-plate' | 'no-birdsmouth'
-  | 'ridge-shallow' | 'purlin-shallow' | 'purlin-brace-long' | 'purlin-braces-far' | 'ledger-fixing' | 'joist-ledger-fixing' | 'strip-unchecked' | 'ledger-shallow' | 'fall-low' | 'air-low' | 'opening-single' | 'opening-hangers' | 'flue-clear' | 'low-pitch' | 'no-ties' | 'beam-unchecked' | 'beam-on-header' | 'ties-high' | 'collars-low' | 'ties-far' | 'rafter-off-stud' | 'longer-than-stock'
+  | 'lookouts-deep' | 'ridge-shallow' | 'purlin-shallow' | 'purlin-brace-long' | 'purlin-braces-far' | 'ledger-fixing' | 'joist-ledger-fixing' | 'strip-unchecked' | 'ledger-shallow' | 'fall-low' | 'air-low' | 'opening-single' | 'opening-hangers' | 'flue-clear' | 'low-pitch' | 'no-ties' | 'beam-unchecked' | 'beam-on-header' | 'ties-high' | 'collars-low' | 'ties-far' | 'rafter-off-stud' | 'longer-than-stock'
   | 'near-buried' | 'near-find' | 'tapes-short' | 'tapes-long' | 'setback-passed' | 'stakes-off' | 'rock-above-frost' | 'stack-tall' | 'before-digging' | 'ground-contact' | 'not-anchored'
   | 'ground-not-measured' | 'joint-unborne' | 'joists-along-skids'
   | 'rafter-far-from-stud' | 'single-plate-joint' | 'corners-unlapped' | 'wall-unbraced' | 'sheet-edge-loose' | 'wall-no-room'

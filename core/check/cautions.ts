@@ -45,7 +45,7 @@ export function cautionsOf(plan: Plan): Caution[] {
   const readings = plan.roof ? [plan.roof, northSlope(plan)].filter(each => each !== null) : []
   const all = readings.flatMap(roof => roofCautions(plan, roof, rafters))
   const roof = all.filter((caution, i) => all.findIndex(other => other.code === caution.code && other.names?.kind === caution.names?.kind && other.names?.wall === caution.names?.wall) === i)
-  return [...roof, ...flatCautions(plan), ...purlinCautions(plan), ...openingCautions(plan), ...offStud(plan), ...wallCautions(plan), ...groundCautions(plan), ...tooLong(plan)]
+  return [...roof, ...lookoutCautions(plan), ...flatCautions(plan), ...purlinCautions(plan), ...openingCautions(plan), ...offStud(plan), ...wallCautions(plan), ...groundCautions(plan), ...tooLong(plan)]
 }
 
 function roofCautions(plan: Plan, roof: RoofReading, members: string[]): Caution[] {
@@ -53,7 +53,7 @@ function roofCautions(plan: Plan, roof: RoofReading, members: string[]): Caution
   const { lumber } = frame
   const depth = lumber.rafter.depth
   const { notch, seat } = roof.birdsmouth
-  const left = depth - notch - (lumber.finish?.thickness ?? 0)
+  const left = Math.max(0, depth - notch - (lumber.finish?.thickness ?? 0))
   const limit = (code: CautionCode, passed: boolean, numbers: Record<string, number>, ids = members): Caution[] => passed ? [{ code, members: ids, numbers }] : []
   return [
     ...limit('notch-over-third', notch > depth * customary.third + EPSILON, { notch, limit: depth * customary.third, depth }),
@@ -119,6 +119,14 @@ function offStud(plan: Plan): Caution[] {
 function offStudOn({ design, frame }: Plan, side: 'south' | 'north'): Member[] {
   const studs = frame.members.filter(member => member.id.startsWith(`walls/${side}/`) && ['stud', 'king', 'jack', 'cripple'].includes(member.role)).map(stud => stud.placement.origin.x + stud.placement.thickness.x * stud.section.thickness / 2)
   return frame.members.filter(member => standsOn(design, member, side)).filter(rafter => !studs.some(at => Math.abs(at - middle(rafter)) <= customary.offStud + EPSILON))
+}
+
+/** Lookouts let into end rafters that no gable studs carry: those are then rafters like others, held to what may be notched out of one. */
+function lookoutCautions({ design: { walls }, frame }: Plan): Caution[] {
+  const members = frame.members.filter(member => member.role === 'lookout').map(member => member.id)
+  const { lookout, rafter } = frame.lumber
+  const limit = rafter.depth * customary.quarter
+  return members.length && walls.gables === 'open' && lookout.thickness > limit + EPSILON ? [{ code: 'lookouts-deep', members, numbers: { notch: lookout.thickness, limit } }] : []
 }
 
 /** A roof must fall, and air over its blocks pass. */

@@ -29,13 +29,13 @@ export function meeting(south: SlopeLine, north: SlopeLine, width: number, thick
 }
 
 /** What a gable's pitches are worked out from; null where a section is not known. */
-interface Asked { readonly slope: (side: 'south' | 'north', angle: number) => SlopeLine, readonly width: number, readonly ridge: number }
+interface Asked { readonly slope: (side: 'south' | 'north', angle: number) => SlopeLine, readonly width: number, readonly ridge: number, readonly stud: number }
 
 function askedOf({ roof, walls, footprint, lumber }: Design): Asked | null {
   const own = ownSections(lumber)
   const [rafter, stud, ridge] = [roof.rafter, walls.stud, roof.ridge].map(name => findSection(name, own))
   if (!rafter || !stud || !ridge) return null
-  return { width: footprint.width, ridge: ridge.thickness * (roof.shape === 'gable' ? roof.beam?.plies ?? 1 : 1), slope: (side, angle) => ({ angle, height: heightOf(walls, side) + heightAbovePlate(roof.seat, angle, rafter.depth, stud.depth) }) }
+  return { width: footprint.width, stud: stud.depth, ridge: ridge.thickness * (roof.shape === 'gable' ? roof.beam?.plies ?? 1 : 1), slope: (side, angle) => ({ angle, height: heightOf(walls, side) + heightAbovePlate(roof.seat, angle, rafter.depth, stud.depth) }) }
 }
 
 /** From where to where, mm. */
@@ -137,7 +137,8 @@ export function peakReach(design: Design, part: 'at' | 'height'): Range | null {
     const south = pitchAngle(pitch)
     // a north wall so much higher lets a steeper north slope meet the south one nearer it, or farther
     const [from = 0, to = 0] = [top(south, LEAST).at, top(south, MOST).at].sort((a, b) => a - b)
-    return { least: Math.max(0, from), most: Math.min(width, to) }
+    const inset = asked.stud + ridge / 2 + 10 // beside either wall something of a rafter is left
+    return { least: Math.max(inset, from), most: Math.min(width - inset, to) }
   }
   if (at === null) {
     const own = northPitch && pitchAngle(northPitch)

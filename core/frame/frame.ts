@@ -11,7 +11,7 @@ import { once } from './once'
 import type { Problem } from './problem'
 import type { Rect } from './rect'
 import { refusedProblems } from './refused'
-import { type Bearer, frameRoof, type RoofDatum, type RoofLumber, roofShapes } from './roof'
+import { type Bearer, frameRoof, type RoofDatum, type RoofLumber, roofShapes, rowsAcross } from './roof'
 import { finishWalls } from './walls/finish'
 import { notchProblem } from './walls/gable-studs'
 import { rafterLine, ridgeHangs, type RoofLine } from './walls/roof-line'
@@ -70,7 +70,7 @@ export function frame(asked: Design, memory: Memory = newMemory()): Frame {
   // only walls that reach up to the roof are framed anew with it
   const toRoof = roof.orders.length > 0 && design.roof.shape !== 'hip' && design.roof.shape !== 'flat' && (beamOf(design) !== null || design.roof.shape === 'raised-ridge' || wallsAsked.gables === 'raked' || sideNames.some(side => wallsAsked.sides[side].step))
   const walls = memory.last('walls', [wallsAsked, footprint, base, design.lumber, wallsAsked.stack === 'own' ? null : lines, design.roof.shape, toRoof && design.roof], () => frameWalls(design, plate, section, lines, toRoof ? line : null))
-  const finished = finishWalls({ design, stud: plate, line, brace: section(braceOf[design.lumber.yard]), slat: section(wallsAsked.slats.section), rafter: lumber.rafter, lines, memory, roof: roof.datum, framed: roof.orders.length > 0, drop: wall => dropOf(design, below.floor, wall) }, walls.framed)
+  const finished = finishWalls({ design, stud: plate, line, brace: section(braceOf[design.lumber.yard]), slat: section(wallsAsked.slats.section), rafter: lumber.rafter, lines, memory, roof: roof.datum, rows: rowsAcross(design, lumber, roof.datum), framed: roof.orders.length > 0, drop: wall => dropOf(design, below.floor, wall) }, walls.framed)
   const { members, refused } = cutOrders([...below.base.orders, ...(below.floor?.orders ?? []), ...finished.orders, ...roof.orders], memory)
   const problems = once([...below.problems, ...walls.problems, ...roof.problems, ...(roof.orders.length ? [...beamProblems(design, line, ply.depth), ...notchProblems(design, lumber, roof.datum)] : []), ...refusedProblems(refused)])
   return { design, members, problems, walls: walls.walls, openings: walls.openings, looseJoints: finished.loose, braces: finished.braces, roof: roof.datum, lumber, floor: below.floor, base: below.base, ground: below.ground, outline: below.outline }

@@ -61,24 +61,35 @@ export function clearOf(wanted: Stretch, centre: number, taken: readonly Stretch
 /** What a row of boards is laid by: where it may break, the longest board, the shortest that is laid where there is another way, and joints to stay `apart` from by so much; mm. */
 export interface RowAsk { readonly breaks: readonly number[], readonly longest: number, readonly shortest: number, readonly joints?: readonly number[], readonly apart?: number }
 
+/**
+ * How ill a board of a row is laid: one for itself; far more for what it is too long; and for what it is short, by its square, so that two are a little short rather than one a stub, or for a joint at its end
+ * that is near another's.
+ */
+function costOf({ from, to }: Stretch, isLast: boolean, { longest, shortest, joints = [], apart = 0 }: RowAsk): number {
+  const long = to - from
+  const over = long > longest + 1e-6 ? 1e6 * (1 + ((long - longest) / longest) ** 2) : 0
+  const stub = long < shortest - 1e-6 ? 1e3 * ((shortest - long) / shortest) ** 2 : 0
+  return 1 + over + stub + (!isLast && joints.some(other => Math.abs(other - to) < apart - 1e-6) ? 1e3 : 0)
+}
+
+/** How ill a row is laid, to choose between two. */
+export const rowCost = (row: readonly Stretch[], ask: RowAsk): number => row.reduce((sum, each, i) => sum + costOf(each, i === row.length - 1, ask), 0)
+
 interface Laid { readonly cost: number, readonly next: number }
 
 /**
  * The boards that a run is laid of: of those within `longest` that end on a break, the fewest; before that none shorter than `shortest` and no joint near another's, where there is a way; of equals the longest first. A stretch that no break
  * parts runs on in one piece.
  */
-export function fewestBoards(run: Stretch, { breaks, longest, shortest, joints = [], apart = 0 }: RowAsk): Stretch[] {
+export function fewestBoards(run: Stretch, ask: RowAsk): Stretch[] {
+  const { breaks } = ask
   const places = [run.from, ...[...new Set(breaks)].filter(at => at > run.from + SLIVER && at < run.to - SLIVER).sort((a, b) => a - b), run.to]
-  const near = places.map(at => joints.some(other => Math.abs(other - at) < apart - 1e-6))
-  // what is missing weighs by its square: two boards a little short rather than one stub
-  const stub = (long: number): number => long < shortest - 1e-6 ? 1e3 * ((shortest - long) / shortest) ** 2 : 0
   const best: Laid[] = []
   const last = places.length - 1
   for (let i = last - 1; i >= 0; i--) {
     let found: Laid = { cost: Infinity, next: last }
     for (let k = i + 1; k <= last; k++) {
-      const long = (places[k] ?? 0) - (places[i] ?? 0)
-      const cost = 1 + (long > longest + 1e-6 ? 1e6 : 0) + stub(long) + (k < last && near[k] ? 1e3 : 0) + (k < last ? best[k]?.cost ?? 0 : 0)
+      const cost = costOf({ from: places[i] ?? 0, to: places[k] ?? 0 }, k === last, ask) + (k < last ? best[k]?.cost ?? 0 : 0)
       if (cost <= found.cost) found = { cost, next: k }
     }
     best[i] = found

@@ -27,7 +27,7 @@ function row(plan: Plan, piece: Piece): Record<string, string | number> {
 /** How a list runs: by section, the largest first and lumber before sheets; or in the order of the work. */
 export type ListOrder = 'section' | 'work'
 
-const ordered = (plan: Plan, order: ListOrder): readonly Piece[] => order === 'work' ? inOrderOfWork(plan) : plan.pieces
+const ordered = (plan: Plan, order: ListOrder): readonly Piece[] => order === 'work' ? inOrderOfWork(plan).map(each => each.piece) : plan.pieces
 
 /** The cut list as CSV (RFC 4180, comma, CRLF), with a byte order mark so that spreadsheets read it as UTF-8. */
 export function cutListCsv(plan: Plan, order: ListOrder = 'section'): string {
@@ -64,7 +64,7 @@ export function cutListText(plan: Plan, order: ListOrder = 'section'): string {
 /** What the row of a piece has no room for, set in under it. */
 function furtherLine(plan: Plan, piece: Piece | undefined): string[] {
   const { cuts: further, notches, figures } = piece ? sayDetails(plan, piece) : { cuts: [], notches: [], figures: [] }
-  const said = [...further, ...notches, ...figures]
+  const said = [...(piece?.mirrorOf ? [`mirror image of ${piece.mirrorOf}`] : []), ...further, ...notches, ...figures]
   return said.length ? [`      ${said.join('; ')}`] : []
 }
 

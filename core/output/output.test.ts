@@ -1,11 +1,13 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import Papa from 'papaparse'
-import { type Design, newDesign, usualFloors } from '../design'
+import { type Design, newDesign, usualBase, usualFloors, usualSheathing, usualSite } from '../design'
+import { drawingsOf } from '../drawing'
 import { parseLength } from '../measure'
-import { plan } from '../plan'
+import { inOrderOfWork, plan } from '../plan'
 import { gableSheds, runs } from '../testing/designs'
 import { cutListCsv, cutListText, fileName, planFile } from './index'
+import { drawingSvg } from './svg'
 
 const base = newDesign('Hut', 'imperial')
 
@@ -72,6 +74,71 @@ describe('the cut list as CSV', () => {
     const odd = { ...base, walls: { ...base.walls, stud: '=1+1' }, lumber: { ...base.lumber, sections: [{ name: '=1+1', thickness: 38, depth: 89 }] } }
     expect(cutListCsv(plan(odd))).not.toMatch(/,=1\+1,/)
   })
+})
+
+describe('what the lists say besides lengths', () => {
+  const hipped = plan({ ...base, footprint: { length: 192 * 25.4, width: 120 * 25.4 }, roof: { ...base.roof, shape: 'hip', pitch: { rise: 6, run: 12 }, spacing: 406.4, fascia: { sub: '2x6', face: null } }, base: usualBase('border', 'imperial'), floor: usualFloors.imperial, walls: { ...base.walls, sheathing: usualSheathing.imperial, bracing: 'let-in' } })
+  const text = cutListText(hipped)
+  const pieces = planFile(hipped).pieces as { mark: string, role: string, section: string, length: number, cuts: { kind: string, at: number, miter: number, bevel: number }[], notches: { kind: string, at: number, depth: number, sides: { kind: string, length: number }[] }[], figures: Record<string, number>, mirrorOf: string | null }[]
+  const of = (role: string) => pieces.filter(piece => piece.role === role)
+
+  // 6 in 12: hips at atan(6 / 16.97) = 19.47 degrees, lowered by half of 1 1/2 in times its tangent; jacks at 16 in: 16 x 13.42 / 12 (trade book, section 8)
+  test('hips their bird\'s mouth and drop, jacks their common difference, fascia its bevel', () => {
+    const [hip] = of('hip')
+    expect(hip?.figures.drop).toBeCloseTo(0.75 * 25.4 * 6 / Math.hypot(12, 12), 5)
+    const [mouth] = hip?.notches ?? []
+    const side = (name: string): number => mouth?.sides.find(each => each.kind === name)?.length ?? NaN
+    expect([mouth?.kind, side('heel') / side('seat')]).toEqual(['birdsmouth', expect.closeTo(6 / Math.hypot(12, 12), 5)])
+    expect(of('jack-rafter')[0]?.figures['common-difference']).toBeCloseTo(16 * 25.4 * Math.hypot(12, 6) / 12, 4)
+    expect(of('sub-fascia')[0]?.cuts).toContainEqual(expect.objectContaining({ kind: 'rip', bevel: expect.closeTo(Math.atan(0.5) * 180 / Math.PI, 5) }))
+    for (const each of ['drop 1/4"', 'bird\'s mouth at', 'common difference 1\' 5 7/8"', 'bevel 26.6°']) expect(text).toContain(each)
+  })
+
+  // half lap on a 4x4: 3 1/2 long, 1 3/4 deep (trade book, section 15)
+  test('border timbers their half laps', () => {
+    for (const { notches } of of('border')) expect(notches.map(({ kind, depth, sides }) => [kind, depth, Math.max(...sides.map(side => side.length))])).toEqual([['lap', expect.closeTo(44.45, 5), expect.closeTo(88.9, 5)], ['lap', expect.closeTo(44.45, 5), expect.closeTo(88.9, 5)]])
+    expect(text).toContain('lap at 0": 3 1/2" long, 1 3/4" deep')
+  })
+
+  test('two studs of one length are told apart by what is let into them', () => {
+    const studs = of('stud')
+    const twins = studs.filter(one => studs.some(other => other !== one && Math.abs(other.length - one.length) < 0.01))
+    expect(twins.length).toBeGreaterThan(1)
+    expect(new Set(twins.map(({ length, notches, cuts, mirrorOf }) => JSON.stringify([length.toFixed(1), notches, cuts, mirrorOf]))).size).toBe(twins.length)
+    expect(text).toMatch(/housing at .* deep/)
+    expect(text).toMatch(/mirror image of S\d+; housing/)
+  })
+
+  test('lumber comes before sheets, sheets are named in the design\'s own units, and no number has noise', () => {
+    const kinds = hipped.pieces.map(piece => piece.section.kind === 'sheet')
+    expect(kinds.indexOf(true)).toBeGreaterThan(kinds.lastIndexOf(false))
+    expect(text).toMatch(/Sheet 7\/16"/)
+    const metric = { ...hipped.design, units: 'metric' as const }
+    expect(cutListText(plan(metric))).toMatch(/Sheet 11 mm/)
+    for (const order of ['section', 'work'] as const) expect(cutListCsv(plan(metric), order)).not.toMatch(/\d\.\d{5}/)
+  })
+
+  test('in the order of the work the base comes first, then the floor, the walls and the roof', () => {
+    const steps = inOrderOfWork(hipped)
+    expect(steps.map(({ piece }) => piece.mark).sort()).toEqual(hipped.pieces.map(piece => piece.mark).sort())
+    const first = (role: string): number => steps.findIndex(({ piece }) => piece.role === role)
+    const order = ['border', 'rim', 'bottom-plate', 'rafter', 'jack-rafter'].map(first)
+    expect(order).toEqual([...order].sort((a, b) => a - b))
+  })
+
+  test('many boards together are told in metres', () => {
+    expect(cutListText(plan({ ...hipped.design, units: 'metric' }))).toMatch(/ pieces, \d+\.\d\d m, /)
+  })
+})
+
+test('a name with what XML has no place for goes into no drawing as it is', () => {
+  const made = plan({ ...base, name: 'Hut\u0007\uD800 <&', site: { ...usualSite(4000, 'imperial'), boundaries: [{ name: 'Line\u0000', from: { along: 0, out: 9000 }, to: { along: 5000, out: 9000 }, setback: 500 }] } })
+  for (const { drawing } of drawingsOf(made)) {
+    const svg = drawingSvg({ ...drawing, name: made.design.name }, 'imperial')
+    // eslint-disable-next-line no-control-regex -- what must not be there
+    expect(svg).not.toMatch(/[\u0000-\u0008\uD800]/)
+    expect(svg).toContain('<title>Hut\uFFFD\uFFFD &lt;&amp;</title>')
+  }
 })
 
 test('the plan as text tells pieces, totals, cautions and whom to ask', () => {

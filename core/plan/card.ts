@@ -133,8 +133,9 @@ function sawCuts({ board }: Piece): SawCut[] {
     if (!cut || seen.has(face.tag)) return []
     seen.add(face.tag)
     const at = Math.min(...face.loops.flat().map(p => p.x)) - board.start
-    return [{ name: cut.name, at, ...sawSetting(face.plane.normal), ...sawWay(face.plane.normal) }]
-  }).sort((a, b) => a.at - b.at)
+    return [{ order: cut.cut, cut: { name: cut.name, at, ...sawSetting(face.plane.normal), ...sawWay(face.plane.normal) } }]
+    // cuts that begin at one place in the order they are made, whatever rounding says
+  }).sort((a, b) => Math.round((a.cut.at - b.cut.at) * 1000) || a.order - b.order).map(each => each.cut)
 }
 
 function common({ density }: Plan, piece: Piece): Figure[] {

@@ -1,5 +1,5 @@
 import { type Base, type Design, sideNames } from '../design'
-import { areaOfRect, type Bed, type Frame, partVolume } from '../frame'
+import { type Role, areaOfRect, type Bed, type Frame, partVolume } from '../frame'
 import { earthwork } from '../survey'
 import { sidingOf, WASTE } from './siding'
 
@@ -38,9 +38,11 @@ const count = (code: LooseCode, amount: number, from: Record<string, number>): L
 const cubic = (code: LooseCode, mm3: number, from: Record<string, number>): Loose => ({ code, unit: 'm3', amount: mm3 * M3, from })
 
 function joistEnds({ floor }: Design, { members }: Frame): Loose[] {
-  const joists = members.filter(member => member.role === 'joist').length
+  const of = (role: Role): number => members.filter(member => member.role === role).length
+  const [joists, plies] = [of('joist'), of('floor-header')]
   if (!floor || !joists) return []
-  return floor.hold === 'hangers' ? [count('hangers', 2 * joists, { joists })] : [count('nails', 2 * joists * NAILS, { joists, each: NAILS })]
+  // headers are doubled: a hanger takes both plies, nails go into each
+  return floor.hold === 'hangers' ? [count('hangers', 2 * joists + plies, { joists, headers: plies / 2 })] : [count('nails', 2 * (joists + plies) * NAILS, { joists, plies, each: NAILS })]
 }
 
 /** Wind-proof paper over the outside: each wall with its sheets' reach and its gable, openings not taken out since it is wrapped over them and cut afterwards (common practice, no source). */

@@ -42,11 +42,12 @@ export function raising({ frame, design }: Pick<Plan, 'frame' | 'design'>): Rais
   return steps.map(name => ({ name, members: all.filter(each => each.name === name).map(each => each.id) })).filter(step => step.members.length > 0)
 }
 
-/** Pieces in the order of the work: by the step in which the first of their members goes up; within a step as they are listed. */
-export function inOrderOfWork(plan: Pick<Plan, 'frame' | 'design' | 'pieces'>): readonly Piece[] {
-  const step = new Map(raising(plan).flatMap(({ members }, i) => members.map(member => [member, i] as const)))
-  const first = (piece: Piece): number => Math.min(...piece.members.map(member => step.get(member) ?? Infinity))
-  return [...plan.pieces].sort((a, b) => first(a) - first(b))
+/** Pieces in the order of the work, each with the step in which the first of its members goes up; within a step as they are listed. */
+export function inOrderOfWork(plan: Pick<Plan, 'frame' | 'design' | 'pieces'>): readonly { readonly piece: Piece, readonly step: RaisingName }[] {
+  const steps = raising(plan)
+  const at = new Map(steps.flatMap(({ members }, i) => members.map(member => [member, i] as const)))
+  const placed = plan.pieces.map(piece => ({ piece, at: Math.min(...piece.members.map(member => at.get(member) ?? steps.length - 1)) }))
+  return placed.sort((one, other) => one.at - other.at).map(({ piece, at: step }) => ({ piece, step: steps[step]?.name ?? 'sheets' }))
 }
 
 /** Where the gable walls run through they are raised first. */

@@ -8,6 +8,8 @@ export const least = {
   deckBoard: 60,
   /** A strip of a sheet on a floor, over the joists. */
   deckStrip: 200,
+  /** A sheet's width at the end of a row on a wall. */
+  wallSheet: 200,
   /** A plate, in bays of its wall's studs, wherever the wall is longer than that. */
   plateBays: 2,
   /** Wood that is left under a lookout let into an end rafter, as a share of the rafter's depth: half. IRC R802.7.1 has a sixth for notches between bearings and a quarter at them (from memory), and is cautioned. */
@@ -23,4 +25,4 @@ export const MARK = 25.4 / 16
 export interface Range { readonly least: number, readonly most: number }
 
 /** Whether a mark of the tape surely lies in a range: it is as wide as one. */
-export const hasRoom = ({ least: low, most }: Range): boolean => most - low >= MARK
+export const hasRoom = ({ least: low, most }: Range): boolean => most - low >= MARK - 1e-6

@@ -20,6 +20,7 @@ export function sayCaution({ code, numbers, names }: Caution, units: Units): str
     case 'bearing-short': return `The rafter rests on ${mm('bearing')} of plate; ${mm('limit')} of bearing on wood is customary. Widen the seat.`
     case 'seat-past-plate': return `The seat is ${mm('seat')} long and the plate only ${mm('plate')} wide: the cut runs on past its inside. Raise the height above plate.`
     case 'no-birdsmouth': return 'With no bird\'s mouth nothing hooks over the wall. Hold every rafter with a sloped-seat tie or a hanger, by its maker\'s schedule.'
+    case 'lookouts-deep': return `The lookouts take ${mm('notch')} out of end rafters with no studs under them; a quarter of the depth (${mm('limit')}) is what codes often allow. Fill the gables with studs, or frame a ladder.`
     case 'ridge-shallow': return `The ridge board (${mm('ridge')}) is shallower than the rafter's plumb cut (${mm('plumb')}), so the cut's foot hangs free. Use the next deeper board.`
     case 'low-pitch': return `The slope of ${formatAngle(n('angle'))} is below 3 in 12: a ridge board no longer holds and the ridge must be a beam on posts. Ask an engineer or the building department.`
     case 'beam-unchecked': return `The ridge is a beam: with posts up to ${mm('spacing')} apart it carries half of the roof. Have its depth and plies, its posts and what they stand on checked by an engineer or the building department.`

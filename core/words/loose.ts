@@ -37,10 +37,10 @@ export function sayLoose({ code, amount, unit, from }: Loose, units: Units): { n
       case 'blocks': return `${n('stacks')} stacks, each as high as its ground asks, in blocks of ${mm('height')}.`
       case 'low-wall': return 'The volume of the low wall, door openings not taken out.'
       case 'spoil': return `Above the beds' undersides ${sayVolume(n('beds'), units)}, out of the holes ${sayVolume(n('holes'), units)}, as it lies: ${n('barrows')} barrows and a third more once loose.`
-      case 'hangers': return `Two for each of ${n('joists')} joists.`
+      case 'hangers': return `Two for each of ${n('joists')} joists${n('headers') ? `, and two as wide for each of ${n('headers')} doubled headers` : ''}.`
       case 'wrap': return `The sheets' ${sayArea(n('sheets'), units)} and ${sayArea(n('openings'), units)} of openings, which are wrapped over and cut afterwards; laps come on top, a tenth or more.`
       case 'siding': return `${n('rows')} rows of which ${mm('exposure')} shows, ${mm('length')} end to end with openings left out, and ${n('waste')} % for ends, in boards of ${mm('stock')}.`
-      case 'nails': return `${n('each')} through the rim into each end of ${n('joists')} joists.`
+      case 'nails': return `${n('each')} through the rim into each end of ${n('joists')} joists${n('plies') ? `, and through the joists beside openings into each end of ${n('plies')} header plies` : ''}.`
     }
   }
 }

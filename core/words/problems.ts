@@ -52,7 +52,7 @@ function sentence(problem: Problem, units: Units): string {
     case 'soffit-no-room': return `The ${problem.side} overhang leaves no room for a soffit. Make it at least ${up(problem.least)}.`
     case 'soffit-too-high': return `The soffit on the ${problem.side} would lie ${up(problem.by)} too near the plate's top. Use more overhang, a steeper roof or deeper tails.`
     case 'ends-no-room': return `The overhang at the gables leaves no room for a fly rafter. Make it at least ${up(problem.least)}.`
-    case 'lookout-too-thick': return `The lookouts would take more than half of the end rafters. Use lookouts of ${down(problem.most)} at most, or deeper rafters.`
+    case 'lookout-too-thick': return `The lookouts would take more than half of the end rafters, which is customarily the most. Use lookouts of ${down(problem.most)} at most, or deeper rafters.`
     case 'roof-opening-no-slope': return `Opening ${problem.number} is in the ${problem.side} slope, and this roof has none there. Put it in the south or the north slope.`
     case 'roof-opening-too-big': case 'stair-too-big': return `Opening ${problem.number} leaves no room for its headers or the doubled boards beside it. Make its ${problem.path.endsWith('width') ? 'width' : 'length'} ${down(problem.most)} at most.`
     case 'roof-opening-no-room': return problem.path.endsWith('at') ? `Opening ${problem.number} leaves no room for the doubled rafters beside it. Put its middle between ${up(problem.least)} and ${down(problem.most)}.` : `Opening ${problem.number} leaves no room for its headers. Put its lower edge between ${up(problem.least)} and ${down(problem.most)} from the outside of the wall.`
@@ -82,7 +82,7 @@ function sentence(problem: Problem, units: Units): string {
     case 'slope-falls': return `The ${problem.side} wall is the high one and the roof would hardly fall from it. Make it at least ${up(problem.least)}.`
     case 'slope-steep': return `The ${problem.side} wall is so much higher that the roof would be steeper than 70°. Make it ${down(problem.most)} at most.`
     case 'seat-wants-mouth': return 'Rafters of this roof need a bird\'s mouth on every wall. Choose another seat.'
-    case 'ridge-into-wall': return `The ridge board reaches ${up(problem.by)} below the top of the walls. Use a shallower ridge or a steeper pitch.`
+    case 'ridge-into-wall': return `The ridge board, or the ledger in its stead, reaches ${up(problem.by)} below the top of the walls. Use a shallower board or a steeper pitch.`
     case 'fascia-no-room': return `The ${problem.side} overhang leaves no room for fascia beside the wall. Make it at least ${up(problem.least)}.`
     case 'fascia-below-deck': return `The ${problem.side} fascia would hang ${up(problem.by)} below the deck. Use a lower board, or less overhang.`
     case 'ceiling-meets-rafters': return `The ceiling joists' ledger would meet the rafters. Put the joists ${down(problem.most)} over the plate at most.`
@@ -101,7 +101,7 @@ function sentence(problem: Problem, units: Units): string {
     case 'opening-at-step': return `Opening ${problem.number} stands where the wall steps. ${besides('Put its middle', problem)}`
     case 'step-under-rafters': return `The ${problem.side} wall carries the rafters at one level, so it can't step. Step a gable wall, or give this one its own height.`
     case 'step-in-posts': return `The ${problem.side} side is of posts, whose beam lies at one level. Build it of studs to step it.`
-    case 'step-under-strip': return `Under a raised ridge the ${problem.side} wall keeps one height: the gable over it steps at the strip.`
+    case 'step-under-strip': return `Under a raised ridge the ${problem.side} wall keeps one height: the gable over it steps at the strip. Let the wall run level.`
     case 'step-no-room': return problem.range ? `The step of the ${problem.side} wall leaves no room for its two studs. Put it between ${up(problem.range.least)} and ${down(problem.range.most)} from the south.` : `The ${problem.side} wall is too short for a step and the two studs at it. Let it run level.`
     case 'step-at-partition': return `The ${problem.side} wall would step where a partition meets it. ${besides('Put the step', problem)}`
     case 'step-too-low': return `North of its step the ${problem.side} wall is too low for plates and studs. Make it at least ${up(problem.least)}.`

@@ -108,26 +108,38 @@ function plateBlocks(design: Design, lumber: RoofLumber, eave: Eave, taken: read
 }
 
 /** A slope with rafters all along it from a low to a high line, level, along its fall; mm. */
-interface Field { readonly name: string, readonly slope: SlopeDatum, readonly rafters: readonly Stretch[], readonly from: number, readonly to: number, /** Where walls that stand up to the roof leave room, along it. */ readonly inside: Stretch }
+interface Field { readonly name: string, readonly slope: SlopeDatum, readonly rafters: readonly Stretch[], readonly from: number, readonly to: number }
 
 function slopesOf(design: Design, lumber: RoofLumber, { eaves, slopes }: RoofDatum): Field[] {
-  // up to the end rafters; studs that run up behind those end them at the gable wall's inside
-  const notched = design.roof.shape !== 'hip' && design.walls.gables === 'notched'
-  const inside = notched ? { from: lumber.plate.depth, to: design.footprint.length - lumber.plate.depth } : { from: -Infinity, to: Infinity }
   if (design.roof.shape === 'single-slope' || design.roof.shape === 'flat') {
     const [low, high] = fallsOut(slopes.south) ? [slopes.south, slopes.north] : [slopes.north, slopes.south]
-    return [{ name: 'slope', slope: low, rafters: eaves[0]?.rafters ?? [], from: -high.wallOutside.offset, to: low.wallOutside.offset, inside }]
+    return [{ name: 'slope', slope: low, rafters: eaves[0]?.rafters ?? [], from: -high.wallOutside.offset, to: low.wallOutside.offset }]
   }
   return eaves.filter(eave => !eave.name).flatMap(({ slope, rafters }): Field[] => {
     const head = slope.ridgeFace ?? slope.over?.heel
     if (!head) return []
     // under a hip only the commons run all the way
     const whole = design.roof.shape === 'hip' ? rafters.filter(({ from, to }) => (from + to) / 2 > slope.run - 1e-3 && (from + to) / 2 < (axisOf(slope) === 'x' ? design.footprint.length : design.footprint.width) - slope.run + 1e-3) : rafters
-    return [{ name: slope.side, slope, rafters: whole, from: slope.ridgeFace ? -slope.ridgeFace.offset : head.offset, to: slope.wallOutside.offset, inside }]
+    return [{ name: slope.side, slope, rafters: whole, from: slope.ridgeFace ? -slope.ridgeFace.offset : head.offset, to: slope.wallOutside.offset }]
   })
 }
 
-function rowBlocks(design: Design, { rafter, plate, post, ridge }: RoofLumber, { name, slope, rafters, from, to, inside }: Field, rows: 1 | 2, taken: readonly Taken[]): Order[] {
+/** What rows of blocks take across the building in the bays at the gables, where studs may run up behind the end rafters; mm. */
+export function rowsAcross(design: Design, lumber: RoofLumber, datum: RoofDatum): Stretch[] {
+  const { rows } = design.roof.blocking
+  if (rows === 0) return []
+  const { rafter } = lumber
+  return slopesOf(design, lumber, datum).filter(({ slope }) => axisOf(slope) === 'x').flatMap(({ slope, from, to }) => Array.from({ length: rows }, (_, k): Stretch => {
+    const fall = fallOf(slope.roofTop).y
+    const up = slope.joistTop === undefined ? slope.roofTop.normal : vec(0, 0, 1)
+    const at = fall * (from + (to - from) * (k + 1) / (rows + 1))
+    const half = rafter.thickness / 2 * up.z
+    const low = at - up.y * rafter.depth
+    return { from: Math.min(at, low) - half, to: Math.max(at, low) + half }
+  }))
+}
+
+function rowBlocks(design: Design, { rafter, plate, post, ridge }: RoofLumber, { name, slope, rafters, from, to }: Field, rows: 1 | 2, taken: readonly Taken[]): Order[] {
   const lies = slope.joistTop !== undefined
   const up = lies ? vec(0, 0, 1) : slope.roofTop.normal
   const fall = fallOf(slope.roofTop)
@@ -145,6 +157,6 @@ function rowBlocks(design: Design, { rafter, plate, post, ridge }: RoofLumber, {
     const face = add(low, scale(way, rafter.thickness / 2))
     if (face.z < Math.max(slope.height, 0)) return []
     const levels = [low, top].flatMap(p => [p.z - rafter.thickness, p.z + rafter.thickness])
-    return bays(rafters, along, { from: Math.min(...levels), to: Math.max(...levels) }, taken.filter(each => each.side === undefined || each.side === slope.side)).map(s => ({ from: Math.max(s.from, inside.from), to: Math.min(s.to, inside.to) })).filter(s => s.to - s.from >= LEAST).map((s, i) => block(`roof/${name}/row/${k}/${i + 1}`, rafter, along, s, face, up, way, overBlocks(design, slope)))
+    return bays(rafters, along, { from: Math.min(...levels), to: Math.max(...levels) }, taken.filter(each => each.side === undefined || each.side === slope.side)).map((s, i) => block(`roof/${name}/row/${k}/${i + 1}`, rafter, along, s, face, up, way, overBlocks(design, slope)))
   })
 }

@@ -71,7 +71,11 @@ function problemsOf(design: Design, { rafter, ridge, plate }: RoofLumber, { slop
   const rise = ledgerRise(design)
   if (asked !== null && rise && Math.abs(asked - highest) > 0.01) problems.push({ code: 'ledger-out-of-reach', path: `walls.sides.${roof.high}.height`, least: rise.top(limits.roofAngle.min), most: rise.top(limits.roofAngle.max) })
   if (roof.spacing < 2 * rafter.thickness - 1e-6) problems.push({ code: 'spacing-too-tight', path: 'roof.spacing', least: 2 * rafter.thickness })
-  if (highest - ridge.depth < 0) problems.push({ code: 'ledger-below-deck', path: 'roof.ridge', by: ridge.depth - highest })
+  const bottom = highest - ridge.depth
+  const into = Math.max(heightOf(walls, 'east'), heightOf(walls, 'west')) - bottom
+  if (bottom < 0) problems.push({ code: 'ledger-below-deck', path: 'roof.ridge', by: -bottom })
+  // its ends lie over the end walls' plates, or against them
+  else if (into > 1e-6) problems.push({ code: 'ridge-into-wall', path: 'roof.ridge', by: into })
   return [...problems, ...seatProblems(design, low, rafter.depth), ...levelTailProblems(design, [low])]
 }
 

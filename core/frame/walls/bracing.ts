@@ -30,7 +30,7 @@ export function braceWall({ wall, boards, rough, raked }: Pick<FramedWall, 'wall
   const orders = lines.map((line, i) => slantedOrder(wall, line, brace, across, `walls/${wall.name}/brace/${i + 1}`, 'brace', [{ kind: 'end', name: 'level', plane: { normal: vec(0, 0, -1), offset: -foot } }, ...headCuts(wall, line, raked)]))
   const plates = raked?.plates ?? []
   return let_
-    ? { orders, boards: boards.map(board => lines.reduce((each, line) => letIn(wall, each, line, brace, across), board)), plates: plates.map(plate => lines.reduce((each, line) => letInPlate(wall, each, line, brace, across), plate)) }
+    ? { orders, boards: boards.filter(board => !lines.some(line => isParted(board, line, brace))).map(board => lines.reduce((each, line) => letIn(wall, each, line, brace, across), board)), plates: plates.map(plate => lines.reduce((each, line) => letInPlate(wall, each, line, brace, across), plate)) }
     : { orders, boards, plates }
 }
 
@@ -75,11 +75,18 @@ function braceLines(wall: Wall, taken: readonly Stretch[], foot: number, head: (
   ]
 }
 
+/** mm of a block that is left behind a let-in brace. */
+const BEHIND = 8
+
+/** Whether a brace would part a block that is hardly thicker: it is left out there, and the joint lies on the brace. */
+const isParted = (board: WallBoard, line: SlantedLine, brace: Section): boolean => board.role === 'block' && acrossOfBoard(board) < brace.thickness + BEHIND && crosses(cornersOf(board), line, brace.depth / 2)
+
+/** A board's outline on the wall's face. */
+const cornersOf = ({ s, z }: WallBoard) => [{ s: s.from, z: z.from }, { s: s.to, z: z.from }, { s: s.to, z: z.to }, { s: s.from, z: z.to }]
+
 /** A board with the housing that takes a let-in brace; the same board where the brace passes it. */
 function letIn(wall: Wall, board: WallBoard, line: SlantedLine, brace: Section, across: number): WallBoard {
-  const { s, z } = board
-  const box = [{ s: s.from, z: z.from }, { s: s.to, z: z.from }, { s: s.to, z: z.to }, { s: s.from, z: z.to }]
-  if (!crosses(box, line, brace.depth / 2) || across >= board.across + acrossOfBoard(board) - 1e-6 || across + brace.thickness <= board.across + 1e-6) return board
+  if (!crosses(cornersOf(board), line, brace.depth / 2) || across >= board.across + acrossOfBoard(board) - 1e-6 || across + brace.thickness <= board.across + 1e-6) return board
   return { ...board, cuts: [...board.cuts ?? [], housing(wall, line, brace, across)] }
 }
 

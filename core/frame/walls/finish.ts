@@ -1,6 +1,7 @@
 import { type Design, isSide, type SideName, usualSheathing } from '../../design'
 import { meets, vec } from '../../geometry'
 import type { Section } from '../../lumber'
+import type { Stretch } from '../layout'
 import type { Order } from '../member'
 import type { Memory } from '../memory'
 import type { Eave, RoofDatum } from '../roof'
@@ -23,6 +24,8 @@ export interface FinishAsk {
   readonly lines: StackLines
   readonly memory: Memory
   readonly roof: RoofDatum
+  /** What rows of blocks between the rafters take across the building. */
+  readonly rows: readonly Stretch[]
   /** The line of the end rafters. */
   readonly line: RoofLine
   /** Whether the roof could be framed. */
@@ -79,6 +82,6 @@ function gableOf(ask: FinishAsk, { wall, raked }: FramedWall): CoverAsk['gable']
   const { design, stud, lines, framed, line } = ask
   if (raked) return { line: raked.rake.studs, studs: [] }
   if (!isSide(wall.name) || !framed || eaveOf(ask, wall.name) || design.walls.gables === 'open') return null
-  const studs = gableStuds(design, wall, stud, lines, line, behindOf(design, wall.name, stud, ask.rafter, ask.roof))
+  const studs = gableStuds(design, wall, stud, lines, line, behindOf(design, wall.name, stud, ask.rafter, ask.roof, ask.rows))
   return studs.length ? { line, studs } : null
 }

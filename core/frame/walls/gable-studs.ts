@@ -30,10 +30,10 @@ export function notchProblem({ walls, footprint: { length }, roof }: Design, sid
 }
 
 /** The end rafters that studs run up behind, and where along the wall blocks over the eave walls' plates leave them room. */
-export interface Behind { readonly rafter: Section, readonly clear: Stretch }
+export interface Behind { readonly rafter: Section, readonly clear: Stretch, /** What rows of blocks take there. */ readonly rows: readonly Stretch[] }
 
 /** The end rafters of a gable wall to run up behind; null where its studs are to end under them. */
-export function behindOf(design: Design, side: SideName, stud: Section, rafter: Section, roof: RoofDatum): Behind | null {
+export function behindOf(design: Design, side: SideName, stud: Section, rafter: Section, roof: RoofDatum, rows: readonly Stretch[]): Behind | null {
   if (design.walls.gables !== 'notched' || notchProblem(design, side, stud, rafter, roof)) return null
   const { plate } = design.roof.blocking
   // square blocks stand across more of the plate the steeper the slope, and lean in over it at a high wall
@@ -43,7 +43,7 @@ export function behindOf(design: Design, side: SideName, stud: Section, rafter: 
     const slope = radians(eave.slope.angle)
     return plate === 'plumb' ? rafter.thickness : rafter.thickness / Math.cos(slope) + (fallsOut(eave.slope) ? 0 : rafter.depth * Math.sin(slope))
   }
-  return { rafter, clear: { from: room('south') - 1e-6, to: design.footprint.width - room('north') + 1e-6 } }
+  return { rafter, rows, clear: { from: room('south') - 1e-6, to: design.footprint.width - room('north') + 1e-6 } }
 }
 
 /** The cuts of a stud that runs up behind the end rafter on its slope, to the level that the wall's cover reaches; null of one under the ridge. */
@@ -71,7 +71,7 @@ export function gableStuds(design: Design, wall: Wall, stud: Section, lines: Sta
     if (design.roof.seat.rule === 'wedge' && (at.from < stud.depth || at.to > design.footprint.width - stud.depth)) return []
     // none stands across a step, where one runs up beside it
     if (shorter - foot < LEAST || foot !== heightAt(wall, at.from) || foot !== heightAt(wall, at.to)) return []
-    const tongue = behind && at.from > behind.clear.from && at.to < behind.clear.to ? notched(design, wall, at, line, behind.rafter) : null
+    const tongue = behind && at.from > behind.clear.from && at.to < behind.clear.to && !behind.rows.some(row => row.from < at.to - 1e-6 && row.to > at.from + 1e-6) ? notched(design, wall, at, line, behind.rafter) : null
     if (tongue) return [{ ...upright(stud, 'gable-stud', `walls/${wall.name}/gable/stud/${places.indexOf(at) + 1}`, at.from, { from: foot, to: tongue.top }), open: true, cuts: tongue.cuts }]
     return [{ ...upright(stud, 'gable-stud', `walls/${wall.name}/gable/stud/${places.indexOf(at) + 1}`, at.from, { from: foot, to: longer }), open: true, cuts }]
   })

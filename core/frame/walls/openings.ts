@@ -22,6 +22,9 @@ export interface Clear { readonly bottom: number, readonly top: WallTop }
 /** How far a corner's third stud, and a partition's two, show beyond the wall that butts there, to nail to, mm (common practice, no source). */
 export const NAILING = INCH
 
+/** How far a partition's two studs show beyond its faces, mm: enough to nail to, and as far as two stand clear of each other. */
+export const showing = ({ thickness, depth }: Section): number => Math.max(NAILING, thickness - depth / 2)
+
 /** Studs on each side of an opening: a jack that carries the header, and a king. */
 export const SIDE_STUDS = 2
 /** Least height that a cripple is cut, mm; a gap below it above a header is left. */
@@ -39,7 +42,7 @@ export function openingsIn(design: Design, wall: Wall, stud: Section, clear: Cle
     const size = roughSize(opening)
     const foot = footOf(opening)
     const each: RoughOpening = { number, opening, header: section(opening.header.section), s: { from: opening.at - size.width / 2, to: opening.at + size.width / 2 }, z: { from: foot, to: foot + size.height } }
-    const problem = problemOf(each, wall, t, clear, taken, rough) ?? atTee(each, wall, t, taken) ?? atStep(each, wall, t, taken) ?? thickness(each, stud) ?? lowWall(each, design)
+    const problem = problemOf(each, wall, t, clear, taken, rough) ?? atTee(each, wall, stud, taken) ?? atStep(each, wall, stud, taken) ?? thickness(each, stud) ?? lowWall(each, design)
     if (problem) problems.push(problem)
     else rough.push(each)
   })
@@ -67,23 +70,23 @@ function problemOf({ number, opening, s, z, header }: RoughOpening, wall: Wall, 
 const endsOf = (wall: Wall, taken: readonly Stretch[]): Stretch => ({ from: Math.max(wall.from, ...taken.filter(each => each.from < wall.overall / 2).map(each => each.to)), to: Math.min(wall.to, ...taken.filter(each => each.from >= wall.overall / 2).map(each => each.from)) })
 
 /** Where an opening's middle may not be for its wall's partitions and step, each with a number of studs beside it. */
-const inWay = ({ tees, step }: Wall, half: number, t: number): { readonly tees: readonly Stretch[], readonly step: readonly Stretch[] } => ({
-  tees: tees.map(({ from, to }) => ({ from: from - NAILING - half, to: to + NAILING + half })), step: step ? [{ from: step.at - half - t, to: step.at + half + t }] : [],
+const inWay = ({ tees, step }: Wall, half: number, stud: Section): { readonly tees: readonly Stretch[], readonly step: readonly Stretch[] } => ({
+  tees: tees.map(({ from, to }) => ({ from: from - showing(stud) - half, to: to + showing(stud) + half })), step: step ? [{ from: step.at - half - stud.thickness, to: step.at + half + stud.thickness }] : [],
 })
 
 /** Where a partition meets the wall stand its own two studs. */
-function atTee({ number, opening, s }: RoughOpening, wall: Wall, t: number, taken: readonly Stretch[]): Problem | null {
-  const half = (s.to - s.from) / 2 + SIDE_STUDS * t
-  const { tees, step } = inWay(wall, half, t)
+function atTee({ number, opening, s }: RoughOpening, wall: Wall, stud: Section, taken: readonly Stretch[]): Problem | null {
+  const half = (s.to - s.from) / 2 + SIDE_STUDS * stud.thickness
+  const { tees, step } = inWay(wall, half, stud)
   if (!tees.some(({ from, to }) => opening.at > from + 1e-6 && opening.at < to - 1e-6)) return null
   const ends = endsOf(wall, taken)
   return { code: 'opening-at-partition', path: `walls.openings.${number}.at`, number: number + 1, ...clearPlaces(opening.at, [...tees, ...step], { from: ends.from + half, to: ends.to - half }) }
 }
 
 /** Where a wall steps stand a stud under the lower plates and one beside it under the higher. */
-function atStep({ number, opening, s }: RoughOpening, wall: Wall, t: number, taken: readonly Stretch[]): Problem | null {
-  const half = (s.to - s.from) / 2 + SIDE_STUDS * t
-  const { tees, step } = inWay(wall, half, t)
+function atStep({ number, opening, s }: RoughOpening, wall: Wall, stud: Section, taken: readonly Stretch[]): Problem | null {
+  const half = (s.to - s.from) / 2 + SIDE_STUDS * stud.thickness
+  const { tees, step } = inWay(wall, half, stud)
   if (!step.some(({ from, to }) => opening.at > from + 1e-6 && opening.at < to - 1e-6)) return null
   const ends = endsOf(wall, taken)
   return { code: 'opening-at-step', path: `walls.openings.${number}.at`, number: number + 1, ...clearPlaces(opening.at, [...tees, ...step], { from: ends.from + half, to: ends.to - half }) }

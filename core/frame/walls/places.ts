@@ -1,7 +1,7 @@
 import type { Design } from '../../design'
 import type { Section } from '../../lumber'
 import { onCentre, type Stretch, withLayout } from '../layout'
-import { NAILING, type RoughOpening, SIDE_STUDS } from './openings'
+import { NAILING, showing, type RoughOpening, SIDE_STUDS } from './openings'
 import type { Wall } from './wall'
 
 /** Middles of what studs may be asked to stand over or under: both by the axis they are laid out along; mm. */
@@ -47,7 +47,7 @@ function shared(lines: readonly number[], spacing: number): number[] {
 const thirdStud = (stud: Section): number => Math.max(stud.thickness, stud.depth + NAILING - stud.thickness)
 
 /** The two studs that a partition is nailed to, each showing past its face. */
-export const teePlaces = ({ tees }: Wall, stud: Section): Stretch[] => tees.flatMap(({ from, to }) => [{ from: from - NAILING, to: from - NAILING + stud.thickness }, { from: to + NAILING - stud.thickness, to: to + NAILING }])
+export const teePlaces = ({ tees }: Wall, stud: Section): Stretch[] => tees.flatMap(({ from, to }) => [{ from: from - showing(stud), to: from - showing(stud) + stud.thickness }, { from: to + showing(stud) - stud.thickness, to: to + showing(stud) }])
 
 /** Places that a wall's ends and corners take. */
 export function cornerPlaces(design: Design, wall: Wall, stud: Section): Stretch[] {

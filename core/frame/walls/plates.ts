@@ -2,7 +2,7 @@ import { type Design, wallFoot } from '../../design'
 import type { Section } from '../../lumber'
 import { INCH } from '../../measure'
 import { least } from '../../trade'
-import { fewestBoards, type Stretch } from '../layout'
+import { fewestBoards, type RowAsk, rowCost, type Stretch } from '../layout'
 import type { WallBoard } from './board'
 import { fromLayoutEnd } from './places'
 import type { Wall } from './wall'
@@ -20,16 +20,15 @@ export function platesOf({ walls, base }: Design, wall: Wall, stud: Section, sta
   }))
   // where a partition's plate laps over, the second one is parted on both sides
   const lapping = topPlates === 2 ? wall.tees.filter(tee => tee.laps) : []
-  const shortest = least.plateBays * walls.spacing
-  const rowFor = (whole: Stretch): readonly Stretch[] => rowApart(wall, whole, { breaks, longest, shortest, joints: lapping.flatMap(tee => [tee.from, tee.to]) })
-  const row = rowFor(wall)
-  const bottom = laid('bottom', 'bottom-plate', wallFoot(base), row)
-  if (wall.raked) return bottom
+  const ask = { breaks, longest, shortest: least.plateBays * walls.spacing }
+  const parted = lapping.flatMap(tee => [tee.from, tee.to])
+  if (wall.raked) return laid('bottom', 'bottom-plate', wallFoot(base), rowApart(wall, wall, { ...ask, joints: parted }))
   const runs = levelRuns(wall, wall)
-  const lower = runs.map(run => runs.length > 1 ? rowFor(run) : row)
+  const caps = topPlates === 1 ? [] : levelRuns(wall, wall.cap).flatMap(run => between(run, lapping).map(part => ({ ...part, height: run.height })))
+  const { lower, upper } = rowsApart(wall, runs, caps, ask, parted)
+  const bottom = laid('bottom', 'bottom-plate', wallFoot(base), runs.length > 1 ? rowApart(wall, wall, { ...ask, joints: parted }) : lower[0] ?? [wall])
   const top = lower.flatMap((each, i) => laid('top', 'top-plate', (runs[i]?.height ?? 0) - topPlates * t, each))
-  const joints = lower.flatMap(inner)
-  const cap = topPlates === 1 ? [] : levelRuns(wall, wall.cap).flatMap(run => between(run, lapping).flatMap(part => laid('cap', 'top-plate', run.height - t, rowApart(wall, part, { breaks, longest, shortest, joints }))))
+  const cap = upper.flatMap((each, i) => laid('cap', 'top-plate', (caps[i]?.height ?? 0) - t, each))
   return [...bottom, ...numbered(top), ...numbered(cap)]
 }
 
@@ -47,6 +46,22 @@ const inner = (row: readonly Stretch[]): number[] => [...row].sort((a, b) => a.f
 /** What of a run is left between stretches that are taken. */
 function between(run: Stretch, taken: readonly Stretch[]): Stretch[] {
   return [...taken].sort((a, b) => a.from - b.from).reduce<Stretch[]>((parts, each) => parts.flatMap(part => each.to <= part.from || each.from >= part.to ? [part] : [{ from: part.from, to: each.from }, { from: each.to, to: part.to }]), [run])
+}
+
+type RowsAsk = Pick<RowAsk, 'breaks' | 'longest' | 'shortest'>
+
+/** The boards of both top plates, in each of their runs: the lower's first and the upper's joints away from its, or the other way about, whichever is laid the better. `parted` are joints of the upper that are given. */
+function rowsApart(wall: Wall, lowers: readonly Stretch[], uppers: readonly Stretch[], ask: RowsAsk, parted: readonly number[]): { readonly lower: readonly (readonly Stretch[])[], readonly upper: readonly (readonly Stretch[])[] } {
+  const lay = (runs: readonly Stretch[], joints: readonly number[]) => runs.map(run => rowApart(wall, run, { ...ask, joints }))
+  const joined = (rows: readonly (readonly Stretch[])[]): number[] => rows.flatMap(inner)
+  const lower = lay(lowers, parted)
+  const upper = lay(uppers, joined(lower))
+  const first = { lower, upper }
+  if (!uppers.length) return first
+  const over = lay(uppers, [])
+  const other = { upper: over, lower: lay(lowers, [...parted, ...joined(over)]) }
+  const cost = (rows: typeof first): number => [...rows.lower.map(row => rowCost(row, { ...ask, joints: [...parted, ...joined(rows.upper)], apart: JOINTS_APART })), ...rows.upper.map(row => rowCost(row, ask))].reduce((sum, each) => sum + each, 0)
+  return cost(other) < cost(first) - 1e-6 ? other : first
 }
 
 /** The boards of a plate, from the wall's layout end: of as few as can be, none a stub, their joints as far from others as is asked, where the studs let it. */

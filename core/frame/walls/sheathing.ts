@@ -4,7 +4,8 @@ import { radians } from '../../measure'
 import { type Section, sheetSection } from '../../lumber'
 import { around, cutOut, SLIVER } from '../around'
 import { level, squareBoard } from '../between'
-import { rowOf, type Stretch } from '../layout'
+import { least } from '../../trade'
+import { fewestBoards, rowOf, type Stretch } from '../layout'
 import type { BuildingCut, Order } from '../member'
 import type { Memory } from '../memory'
 import type { Rect } from '../rect'
@@ -206,7 +207,10 @@ function columns({ sheathing: { sheet, way }, framed: { wall } }: CoverAsk, wood
   const joints = up ? [...plumbJoints(wood, z, lineAt(up)), ...low] : plumbJoints(wood, z, s => wall.step ? heightAt(wall, s) : Infinity)
   let loose = 0
   const row = fromLayoutEnd(wall, reach, joints, (whole, breaks) => {
-    const laid = rowOf(whole, breaks, long, way === 'level' && r % 2 === 1 ? long / 2 : long)
+    const first = rowOf(whole, breaks, long, way === 'level' && r % 2 === 1 ? long / 2 : long)
+    const last = first[first.length - 1]
+    // a sliver at the end is shared with the sheet before it, where a stud lets it
+    const laid = first.length > 1 && last && last.to - last.from < least.wallSheet ? fewestBoards(whole, { breaks, longest: long, shortest: least.wallSheet }) : first
     const split = laid.flatMap(piece => splitAt(piece, long))
     loose = split.length - laid.length
     return split

@@ -1,5 +1,6 @@
 import { type Design, heightOf, isHouse, type LayoutFrom, type PartitionName, type SideName, sideNames, type Step, type WallId } from '../../design'
 import type { Section } from '../../lumber'
+import { least } from '../../trade'
 import type { Stretch } from '../layout'
 
 export type WallName = WallId
@@ -71,14 +72,24 @@ const allLap = (design: Design, raked: boolean): boolean => levelAllRound(design
 /** The partitions' lines, those that can't stand among them. They are as high as the lowest of the outside walls; their plates end at those walls' insides, the second one laps over them. */
 export function partitionLines(design: Design, stud: Section, raked = true): readonly Wall[] {
   const { walls, footprint } = design
-  const laps = allLap(design, raked)
+  const lapped = allLap(design, raked)
   const height = Math.min(...sideNames.map(side => heightOf(walls, side)))
   return walls.partitions.map(({ runs, at }, i): Wall => {
     const along = runs === 'length' ? 'x' : 'y'
     const overall = along === 'x' ? footprint.length : footprint.width
     const own = along === 'x' ? { from: stud.depth, to: overall - stud.depth } : betweenEaves(design, stud.depth)
-    return { name: `partition-${i + 1}`, along, low: at, outside: 'low', seenFrom: along === 'x' ? 'the south' : 'the east', through: false, layout: 'low', height, overall, ...own, cap: laps ? { from: 0, to: overall } : own, tees: [], step: null, raked: false }
+    return { name: `partition-${i + 1}`, along, low: at, outside: 'low', seenFrom: along === 'x' ? 'the south' : 'the east', through: false, layout: 'low', height, overall, ...own, cap: lapped && leavesPlates(design, stud, i) ? { from: 0, to: overall } : own, tees: [], step: null, raked: false }
   })
+}
+
+/** Whether a partition's second plate, lapped over the walls it meets, leaves plates of two bays or more on both sides: else it ends at their insides and theirs run through. */
+function leavesPlates({ walls, footprint }: Design, stud: Section, i: number): boolean {
+  const mine = walls.partitions[i]
+  if (!mine) return false
+  const overall = mine.runs === 'length' ? footprint.width : footprint.length
+  const others = walls.partitions.filter((each, k) => k !== i && each.runs === mine.runs).map(each => each.at)
+  const room = [mine.at - stud.depth, overall - stud.depth - mine.at - stud.depth, ...others.map(at => Math.abs(at - mine.at) - stud.depth)]
+  return Math.min(...room) >= least.plateBays * walls.spacing - 1e-6
 }
 
 /** Between the eave walls' insides, or from one to the house. */
@@ -101,7 +112,7 @@ export function wallLines(design: Design, stud: Section, raked = true): readonly
     const own = through ? whole : between
     const cap = lapped ? through ? between : whole : own
     const outside = name === 'south' || name === 'west' ? 'low' : 'high'
-    const tees = partitionLines(design, stud, raked).filter(each => each.along !== along).map(each => ({ from: each.low, to: each.low + stud.depth, laps: lapped }))
+    const tees = partitionLines(design, stud, raked).filter(each => each.along !== along).map(each => ({ from: each.low, to: each.low + stud.depth, laps: lapped && each.cap.from !== each.from }))
     return { name, along, low, outside, tees, through, overall, ...own, cap, layout: design.walls.sides[name].layout, ...tops(name), seenFrom: name === 'south' || name === 'east' ? 'outside' : 'inside' }
   }
   return [line('south', 'x', 0), line('east', 'y', length - inset), line('north', 'x', width - inset), line('west', 'y', 0)].filter(wall => !isHouse(design, wall.name))

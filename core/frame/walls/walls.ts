@@ -7,7 +7,7 @@ import type { Problem } from '../problem'
 import { underBeam } from '../roof'
 import type { WallBoard } from './board'
 import { openingBoards } from './opening-boards'
-import { type Clear, NAILING, openingsIn, type RoughOpening } from './openings'
+import { type Clear, NAILING, openingsIn, type RoughOpening, showing } from './openings'
 import { cornerPlaces, layoutOf, nailerPlaces, type StackLines, studPlaces } from './places'
 import { platesOf } from './plates'
 import { framePosts, postProblems } from './posts'
@@ -135,7 +135,7 @@ function stepProblems({ walls, base, roof }: Design, outside: readonly Wall[], s
     if (build === 'posts') return [{ code: 'step-in-posts', path, side }]
     const range = { least: wall.from + 2 * t, most: wall.to - 2 * t }
     if (asked.at < range.least - 1e-6 || asked.at > range.most + 1e-6) return [{ code: 'step-no-room', path: `${path}.at`, side, range: hasRoom(range) ? range : null }]
-    const tees = wall.tees.map(({ from, to }) => ({ from: from - NAILING - t, to: to + NAILING + t }))
+    const tees = wall.tees.map(({ from, to }) => ({ from: from - showing(stud) - t, to: to + showing(stud) + t }))
     if (tees.some(({ from, to }) => asked.at > from + 1e-6 && asked.at < to - 1e-6)) return [{ code: 'step-at-partition', path: `${path}.at`, side, ...clearPlaces(asked.at, tees, { from: range.least, to: range.most }) }]
     const low = wallFoot(base) + (1 + walls.topPlates) * t + LEAST_STUD
     if (asked.height < low - 1e-6) return [{ code: 'step-too-low', path: `${path}.height`, side, least: low }]
@@ -169,10 +169,10 @@ export function partitionProblems(design: Design, stud: Section, raked = true): 
     const path = `walls.partitions.${i}.at` as const
     const across = sides.filter(wall => wall.along !== along)
     const taken = across.flatMap(wall => cornerPlaces(design, wall, stud).map(each => ({ ...each, overall: wall.overall })))
-    const least = Math.max(stud.depth, ...taken.filter(each => each.from < each.overall / 2).map(each => each.to)) + NAILING
-    const most = Math.min(...taken.map(each => each.from >= each.overall / 2 ? each.from : Infinity)) - NAILING - stud.depth
+    const least = Math.max(stud.depth, ...taken.filter(each => each.from < each.overall / 2).map(each => each.to)) + showing(stud)
+    const most = Math.min(...taken.map(each => each.from >= each.overall / 2 ? each.from : Infinity)) - showing(stud) - stud.depth
     if (low < least - 1e-6 || low > most + 1e-6) return out.push({ code: 'partition-no-room', path, number: i + 1, least, most })
-    const other = lines.findIndex((each, k) => k < i && !out.some(problem => problem.number === k + 1) && (each.along !== along || Math.abs(each.low - low) < stud.depth + 2 * NAILING))
+    const other = lines.findIndex((each, k) => k < i && !out.some(problem => problem.number === k + 1) && (each.along !== along || Math.abs(each.low - low) < stud.depth + 2 * showing(stud)))
     if (other >= 0) out.push({ code: 'partitions-meet', path, number: i + 1, other: other + 1 })
     return undefined
   })
