@@ -6,7 +6,7 @@ test('the frame in 3D: opened from every bench, a board picked, steps of raising
   await page.locator('#sheet').focus()
   await page.keyboard.press('3')
   const canvas = page.locator('canvas')
-  await expect(canvas).toHaveAccessibleName(/241 boards; R1 in hand/)
+  await expect(canvas).toHaveAccessibleName(/239 boards; R1 in hand/)
   await page.keyboard.press('w')
   await expect(canvas).toBeVisible()
   await page.waitForTimeout(500)

@@ -184,6 +184,7 @@ test('a new building leans on a house: its ledger is typed, and the house\'s sid
   await expect(page.getByRole('button', { name: 'South', exact: true })).toBeVisible()
   await expect(page.getByRole('button', { name: 'North', exact: true })).toHaveCount(0)
   await page.keyboard.press('r')
+  await page.getByRole('button', { name: 'Section', exact: true }).click() // the bench is as it was left
   await type(page, 'Height of the north wall', '6\' 6')
   await expect(page.getByRole('alert')).toContainText('brings the rafters to a ledger there')
   await page.getByRole('button', { name: 'Undo' }).click()

@@ -139,6 +139,8 @@ test('a wall laid out from its far end, made higher, sheathed, braced and parted
   await page.getByRole('button', { name: 'Take partition 1 away' }).click()
   await expect(page.getByRole('button', { name: 'P1', exact: true })).toHaveCount(0)
   await page.reload()
+  await expect(page.getByRole('img', { name: 'The walls from above, south at the bottom' })).toBeVisible() // where it was
+  await page.getByRole('button', { name: 'Frame', exact: true }).click()
   await expect(page.getByRole('img', { name: 'The south wall, seen from outside' })).toBeVisible()
 })
 
