@@ -12,19 +12,19 @@ const props = defineProps<{ narrow: boolean, searches: number }>()
 const bench = useBench()
 const find = defineModel<string>('find', { required: true })
 const ALL = 'all'
+/** All, in the order of the work. */
+const WORK = 'work'
 const section = usePlace<string>('section', ALL)
 watch(() => props.searches, count => { if (count) document.getElementById('find-piece')?.focus() }, { immediate: true, flush: 'post' })
 onMounted(() => { if (props.searches && find.value === '') document.getElementById('find-piece')?.focus() })
 const one = usePlace<boolean>('one-card', false)
 const units = computed(() => bench.design?.units ?? 'imperial')
-const order = usePlace<string>('order', 'section')
-const orders = [{ value: 'section', label: 'By section' }, { value: 'work', label: 'As it goes up' }]
 /** Pieces in the order of the work, and the step each goes up in. */
-const work = computed(() => bench.plan && order.value === 'work' ? inOrderOfWork(bench.plan) : [])
+const work = computed(() => bench.plan && section.value === WORK ? inOrderOfWork(bench.plan) : [])
 const stepOf = computed(() => new Map(work.value.map(({ piece, step }) => [piece.mark, raisingNames[step]])))
-const pieces = computed(() => order.value === 'work' ? work.value.map(each => each.piece) : bench.plan?.pieces ?? [])
-const sections = computed(() => [{ value: ALL, label: 'All' }, ...[...new Map(pieces.value.map(piece => [piece.section.name, saySection(piece.section, units.value)]))].map(([value, label]) => ({ value, label }))])
-const shown = computed(() => pieces.value.filter(piece => (section.value === ALL || piece.section.name === section.value) && matches(piece)).map(rowOf))
+const pieces = computed(() => section.value === WORK ? work.value.map(each => each.piece) : bench.plan?.pieces ?? [])
+const sections = computed(() => [{ value: ALL, label: 'All' }, { value: WORK, label: 'As it goes up' }, ...[...new Map(pieces.value.map(piece => [piece.section.name, saySection(piece.section, units.value)]))].map(([value, label]) => ({ value, label }))])
+const shown = computed(() => pieces.value.filter(piece => (section.value === ALL || section.value === WORK || piece.section.name === section.value) && matches(piece)).map(rowOf))
 const done = computed(() => pieces.value.filter(piece => bench.cutState(piece) === 'yes').reduce((sum, piece) => sum + piece.count, 0))
 
 const matches = (piece: Piece): boolean => {
@@ -62,7 +62,7 @@ function takeFirst(): void {
 }
 
 function saveCsv(): void {
-  if (bench.plan) saveFile(fileName(bench.plan.design.name, 'csv'), cutListCsv(bench.plan, order.value === 'work' ? 'work' : 'section'), 'text/csv')
+  if (bench.plan) saveFile(fileName(bench.plan.design.name, 'csv'), cutListCsv(bench.plan, section.value === WORK ? 'work' : 'section'), 'text/csv')
 }
 
 function savePlan(): void {
@@ -83,7 +83,6 @@ const roofCautions = computed(() => bench.plan && bench.piece ? cautionsOf(bench
       <ViewSwitch drawing="List" />
       <label class="find"><span class="visually-hidden">Find a piece by mark</span><InputText id="find-piece" v-model="find" placeholder="Find a mark ( / )" autocomplete="off" @keydown.enter="takeFirst" @keydown.escape="find = ''; ($event.target as HTMLElement).blur()" /></label>
       <ChoiceField v-model="section" label="Section" :options="sections" />
-      <ChoiceField v-model="order" label="Order" :options="orders" />
       <Button label="CSV" aria-label="Save the cut list as CSV" icon="pi pi-download" outlined @click="saveCsv" />
       <Button label="Plan" aria-label="Save the plan as JSON" icon="pi pi-download" outlined @click="savePlan" />
       <Button label="Design" aria-label="Save the design as JSON" icon="pi pi-download" outlined @click="saveDesign" />
@@ -107,12 +106,13 @@ const roofCautions = computed(() => bench.plan && bench.piece ? cautionsOf(bench
           <template #body="{ data }"><button type="button" class="plain-button mark" :aria-pressed="data.hand" @click.stop="takeUp(data)">{{ data.mark }}</button></template>
         </Column>
         <Column field="count" header="Count" body-class="figures right" header-class="right" />
-        <Column field="name" header="Piece" />
+        <Column header="Piece">
+          <template #body="{ data }">{{ data.name }}<span v-if="section === WORK" class="more">{{ data.section }}</span></template>
+        </Column>
         <Column field="length" header="Length" body-class="figures right" header-class="right" />
         <Column header="Cuts" body-class="figures" class="wide">
           <template #body="{ data }">{{ data.cuts }}<span v-if="data.more" class="more">{{ data.more }}</span></template>
         </Column>
-        <Column v-if="order === 'work'" field="section" header="Section" />
         <Column field="stock" header="Cut from" body-class="figures" class="wide" />
         <Column header="Cut">
           <template #body="{ data }">
@@ -122,7 +122,7 @@ const roofCautions = computed(() => bench.plan && bench.piece ? cautionsOf(bench
           </template>
         </Column>
         <template #empty>
-          <p v-if="pieces.length" class="none">No piece fits “{{ find }}”{{ section === ALL ? '' : ` in ${section}` }}. Clear the search to see all {{ pieces.length }}.</p>
+          <p v-if="pieces.length" class="none">No piece fits “{{ find }}”{{ section === ALL || section === WORK ? '' : ` in ${section}` }}. Clear the search to see all {{ pieces.length }}.</p>
           <p v-else class="none">Nothing can be cut yet. The cautions say what to change.</p>
         </template>
       </DataTable>
@@ -142,7 +142,7 @@ const roofCautions = computed(() => bench.plan && bench.piece ? cautionsOf(bench
 .list { flex: 1; min-height: 0; overflow: auto; padding: 0 16px 16px; }
 .find :deep(.p-inputtext) { width: 10.5rem; }
 .done { margin-left: auto; color: var(--moss-words); }
-.more { display: block; max-width: 26rem; white-space: normal; color: var(--soft); font-size: .85rem; line-height: 1.25; }
+.more { display: block; max-width: 12.5rem; white-space: normal; color: var(--soft); font-size: .85rem; line-height: 1.25; }
 .group { font: 600 1.2rem var(--head); }
 .mark { font: 600 1.25rem var(--head); color: var(--crayon-words); min-height: var(--target); min-width: var(--target); }
 .list :deep(.right) { text-align: right; }
