@@ -12,6 +12,7 @@ const props = defineProps<{ narrow: boolean, searches: number }>()
 const bench = useBench()
 const find = defineModel<string>('find', { required: true })
 const ALL = 'all'
+const LONGER = 'longer than stock'
 /** All, in the order of the work. */
 const WORK = 'work'
 const section = usePlace<string>('section', ALL)
@@ -48,7 +49,7 @@ function moreOf(piece: Piece): string {
 function rowOf(piece: Piece) {
   return {
     mark: piece.mark, piece, section: saySection(piece.section, units.value), group: stepOf.value.get(piece.mark) ?? saySection(piece.section, units.value), name: roleNames[piece.role][piece.count === 1 ? 'one' : 'many'], count: piece.count, length: piece.section.kind === 'sheet' || piece.width < piece.section.depth - 0.05 ? `${sayLength(piece.length, units.value).replace(' mm', '')} × ${sayLength(piece.width, units.value)}` : sayLength(piece.length, units.value),
-    cuts: cuts(piece), more: moreOf(piece), stock: piece.stock === null ? 'longer than stock' : sayLength(piece.stock, units.value), state: bench.cutState(piece), hand: bench.piece?.mark === piece.mark,
+    cuts: cuts(piece), more: moreOf(piece), stock: piece.stock === null ? LONGER : sayLength(piece.stock, units.value), state: bench.cutState(piece), hand: bench.piece?.mark === piece.mark,
   }
 }
 
@@ -109,11 +110,12 @@ const roofCautions = computed(() => bench.plan && bench.piece ? cautionsOf(bench
         <Column header="Piece">
           <template #body="{ data }">{{ data.name }}<span v-if="section === WORK" class="more">{{ data.section }}</span></template>
         </Column>
-        <Column field="length" header="Length" body-class="figures right" header-class="right" />
+        <Column header="Length" body-class="figures right" header-class="right">
+          <template #body="{ data }">{{ data.length }}<span class="more from">{{ data.stock === LONGER ? LONGER : `from ${data.stock}` }}</span></template>
+        </Column>
         <Column header="Cuts" body-class="figures" class="wide">
           <template #body="{ data }">{{ data.cuts }}<span v-if="data.more" class="more">{{ data.more }}</span></template>
         </Column>
-        <Column field="stock" header="Cut from" body-class="figures" class="wide" />
         <Column header="Cut">
           <template #body="{ data }">
             <button type="button" class="box" role="checkbox" :aria-checked="data.state === 'yes' ? 'true' : data.state === 'changed' ? 'mixed' : 'false'" :aria-label="`${data.mark} is cut`" :class="data.state" :title="data.state === 'changed' ? 'Changed since it was cut' : ''" @click.stop="bench.tick(data.piece)">
@@ -142,7 +144,8 @@ const roofCautions = computed(() => bench.plan && bench.piece ? cautionsOf(bench
 .list { flex: 1; min-height: 0; overflow: auto; padding: 0 16px 16px; }
 .find :deep(.p-inputtext) { width: 10.5rem; }
 .done { margin-left: auto; color: var(--moss-words); }
-.more { display: block; max-width: 12.5rem; white-space: normal; color: var(--soft); font-size: .85rem; line-height: 1.25; }
+.from { max-width: none; }
+.more { display: block; max-width: 11rem; white-space: normal; color: var(--soft); font-size: .85rem; line-height: 1.25; }
 .group { font: 600 1.2rem var(--head); }
 .mark { font: 600 1.25rem var(--head); color: var(--crayon-words); min-height: var(--target); min-width: var(--target); }
 .list :deep(.right) { text-align: right; }
@@ -150,6 +153,8 @@ const roofCautions = computed(() => bench.plan && bench.piece ? cautionsOf(bench
 .list :deep(tr) { cursor: pointer; }
 .list :deep(tr.in-hand > td) { background: var(--wash); box-shadow: inset 0 -2px 0 var(--crayon); }
 .list :deep(td), .list :deep(th) { padding: 3px 7px; white-space: nowrap; }
+/* room for the box to tick at the right */
+.list :deep(td.wide) { white-space: normal; min-width: 9rem; max-width: 12rem; }
 /* the group's cell spans one column too few */
 .list :deep(.p-datatable-row-group-header td) { border-bottom: 0; padding-top: 12px; }
 .box { width: var(--target); height: var(--target); border: 2px solid var(--soft); background: var(--sheet); color: inherit; cursor: pointer; border-radius: 3px; }
@@ -163,5 +168,5 @@ const roofCautions = computed(() => bench.plan && bench.piece ? cautionsOf(bench
 .one { overflow: auto; flex: 1; }
 .one-acts { position: sticky; bottom: 0; display: grid; grid-template-columns: 1fr 1fr; gap: 8px; padding: 8px 16px; background: var(--paper); }
 .one-acts :deep(.p-button) { min-height: 56px; }
-@media (max-width: 720px) { .list :deep(.wide) { display: none; } .list { padding-inline: 8px; } }
+@media (max-width: 720px) { .from { display: none; } .list :deep(.wide) { display: none; } .list { padding-inline: 8px; } }
 </style>
