@@ -2,6 +2,7 @@ import { changed, type Design, findLimit, isPitchPath, kindOfPath, ownSections, 
 import type { Problem } from '../frame'
 import { formatLength, parseLength } from '../measure'
 import { findSection } from '../lumber'
+import { MARK } from '../trade'
 import { toMark } from '../words/measures'
 import { sideOf, typeable } from '../words/told'
 
@@ -57,9 +58,14 @@ export function asTold(design: Design, problem: Problem, mm: number): Design | n
   const side = sideOf[code]
   if (side) return withSection(design, path, side, mm)
   if (path === 'roof.seat.rule') return changed(design, 'roof.seat', { rule: 'height-above-plate', height: mm })
-  // a length at the end of its field is that end
+  return changed(design, path, atLimit(path, mm))
+}
+
+/** A length typed as a field's limit is shown is that limit, as the page takes it: the limit may lie between two marks of the tape. */
+function atLimit(path: string, mm: number): number {
   const limit = findLimit(path)
-  return changed(design, path, limit && mm > limit.max && mm - limit.max < 0.8 ? limit.max : limit && mm < limit.min && limit.min - mm < 0.8 ? limit.min : mm)
+  if (!limit) return mm
+  return [limit.min, limit.max].find(end => Math.abs(end - mm) <= MARK / 2 && (mm < limit.min || mm > limit.max)) ?? mm
 }
 
 /** A problem by what it is and where. */

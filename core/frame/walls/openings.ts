@@ -42,7 +42,7 @@ export function openingsIn(design: Design, wall: Wall, stud: Section, clear: Cle
     const size = roughSize(opening)
     const foot = footOf(opening)
     const each: RoughOpening = { number, opening, header: section(opening.header.section), s: { from: opening.at - size.width / 2, to: opening.at + size.width / 2 }, z: { from: foot, to: foot + size.height } }
-    const problem = problemOf(each, wall, t, clear, taken, rough) ?? atTee(each, wall, stud, taken) ?? atStep(each, wall, stud, taken) ?? thickness(each, stud) ?? lowWall(each, design)
+    const problem = problemOf(each, wall, t, clear, taken, rough) ?? besideTeeOrStep(each, wall, stud, taken) ?? thickness(each, stud) ?? lowWall(each, design)
     if (problem) problems.push(problem)
     else rough.push(each)
   })
@@ -74,22 +74,14 @@ const inWay = ({ tees, step }: Wall, half: number, stud: Section): { readonly te
   tees: tees.map(({ from, to }) => ({ from: from - showing(stud) - half, to: to + showing(stud) + half })), step: step ? [{ from: step.at - half - stud.thickness, to: step.at + half + stud.thickness }] : [],
 })
 
-/** Where a partition meets the wall stand its own two studs. */
-function atTee({ number, opening, s }: RoughOpening, wall: Wall, stud: Section, taken: readonly Stretch[]): Problem | null {
+/** Where a partition meets the wall stand its own two studs; where it steps a stud under the lower plates and one beside it under the higher. An opening there is told the nearest places beside. */
+function besideTeeOrStep({ number, opening, s }: RoughOpening, wall: Wall, stud: Section, taken: readonly Stretch[]): Problem | null {
   const half = (s.to - s.from) / 2 + SIDE_STUDS * stud.thickness
   const { tees, step } = inWay(wall, half, stud)
-  if (!tees.some(({ from, to }) => opening.at > from + 1e-6 && opening.at < to - 1e-6)) return null
+  const meets = (places: readonly Stretch[]): boolean => places.some(({ from, to }) => opening.at > from + 1e-6 && opening.at < to - 1e-6)
+  const code = meets(tees) ? 'opening-at-partition' : meets(step) ? 'opening-at-step' : null
   const ends = endsOf(wall, taken)
-  return { code: 'opening-at-partition', path: `walls.openings.${number}.at`, number: number + 1, ...clearPlaces(opening.at, [...tees, ...step], { from: ends.from + half, to: ends.to - half }) }
-}
-
-/** Where a wall steps stand a stud under the lower plates and one beside it under the higher. */
-function atStep({ number, opening, s }: RoughOpening, wall: Wall, stud: Section, taken: readonly Stretch[]): Problem | null {
-  const half = (s.to - s.from) / 2 + SIDE_STUDS * stud.thickness
-  const { tees, step } = inWay(wall, half, stud)
-  if (!step.some(({ from, to }) => opening.at > from + 1e-6 && opening.at < to - 1e-6)) return null
-  const ends = endsOf(wall, taken)
-  return { code: 'opening-at-step', path: `walls.openings.${number}.at`, number: number + 1, ...clearPlaces(opening.at, [...tees, ...step], { from: ends.from + half, to: ends.to - half }) }
+  return code && { code, path: `walls.openings.${number}.at`, number: number + 1, ...clearPlaces(opening.at, [...tees, ...step], { from: ends.from + half, to: ends.to - half }) }
 }
 
 function thickness({ number, opening, header }: RoughOpening, stud: Section): Problem | null {
