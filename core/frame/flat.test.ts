@@ -56,6 +56,17 @@ describe('a nearly flat roof on firrings, worked by hand', () => {
     for (const id of ['roof/south/block/2', 'roof/north/block/2', 'roof/slope/row/1/2']) expect(reach(find(made, id), 'z')).toEqual([expect.closeTo(84, 4), expect.closeTo(90.25, 4)])
   })
 
+  test('no room for fascia is told of the overhang that has none, and the overhang told gives it', () => {
+    for (const high of ['north', 'south'] as const) {
+      const bare = (overhang: Partial<Roof['overhang']>): Design => shed({ high, fascia: { sub: null, face: '1x10' }, overhang: { eave: 12 * INCH, gable: 0, high: 12 * INCH, ...overhang } })
+      for (const at of ['eave', 'high'] as const) {
+        const [problem, ...more] = frame(bare({ [at]: 0 })).problems
+        expect([problem, more]).toEqual([{ code: 'fascia-no-room', path: `roof.overhang.${at}`, side: (at === 'high') === (high === 'north') ? 'north' : 'south', least: expect.any(Number) }, []])
+        if (problem?.code === 'fascia-no-room') expect(frame(bare({ [at]: problem.least })).problems).toEqual([])
+      }
+    }
+  })
+
   test('fascia is ripped to the fall; sheets and an opening with parted joists and firrings fit', () => {
     const made = frame(shed({ fascia: { sub: null, face: '1x10' }, openings: [{ kind: 'light', slope: 'south', at: 72 * INCH, up: 30 * INCH, width: 30 * INCH, length: 30 * INCH, plies: 2 }] }, { sheathing: usualSheathing.imperial, gables: 'raked' }))
     expect(made.problems).toEqual([])

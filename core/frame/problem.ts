@@ -84,6 +84,7 @@ export type Problem =
   | { readonly code: 'opening-in-posts', readonly path: `walls.openings.${number}.wall`, readonly number: number }
   | { readonly code: 'post-too-deep', readonly path: 'walls.posts.post', readonly most: number }
   | { readonly code: 'beam-too-thick', readonly path: 'walls.posts.beam', readonly most: number }
+  | { readonly code: 'opening-too-low', readonly path: `walls.openings.${number}.unit.height`, readonly number: number, readonly least: number }
   | { readonly code: 'header-no-room', readonly path: `walls.openings.${number}.unit.height`, readonly number: number, readonly by: number }
   | { readonly code: 'header-too-thick', readonly path: `walls.openings.${number}.header`, readonly number: number, readonly by: number }
   | { readonly code: 'sill-too-low', readonly path: `walls.openings.${number}.foot`, readonly number: number, readonly least: number }

@@ -94,6 +94,16 @@ describe('openings of other roofs', () => {
     expect(of(framed, /opening\/2\/header/)).toHaveLength(4)
   })
 
+  // a whole wall of whole inches leaves a width of whole inches, which the sum that finds it misses by a hair
+  test('the width told is taken, at every length of wall', () => {
+    for (let long = 100; long <= 360; long++) {
+      const wide = (width: number): Design => ({ ...shed([{ ...opening('light', long / 2, 16, width, 12), width }]), footprint: { length: long * INCH, width: 96 * INCH } })
+      const problem = frame(wide(9999)).problems.find(each => each.code === 'roof-opening-too-big')
+      expect(problem).toMatchObject({ path: 'roof.openings.0.width', most: expect.closeTo((long - 9) * INCH, 6) })
+      expect(frame(wide((long - 9) * INCH)).problems.filter(each => each.code === 'roof-opening-too-big')).toEqual([])
+    }
+  })
+
   test('two that would share trimmers are refused, the second alone', () => {
     expect(frame(shed([opening('light', 60, 18, 20, 20), opening('light', 82, 18, 20, 20)])).problems).toEqual([{ code: 'roof-openings-meet', path: 'roof.openings.1.at', number: 2, other: 1 }])
   })

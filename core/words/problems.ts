@@ -113,6 +113,7 @@ function sentence(problem: Problem, units: Units): string {
     case 'beam-too-thick': return `The beam would take more than half of the posts. Use one of ${down(problem.most)} at most.`
     case 'header-no-room': return `The header over opening ${problem.number} would stand ${up(problem.by)} into the top plate. Use a lower unit, a shallower header or a higher wall.`
     case 'header-too-thick': return `The header over opening ${problem.number} is ${up(problem.by)} thicker than the wall. Use fewer plies or thinner ones.`
+    case 'opening-too-low': return `Opening ${problem.number} is too low for jacks over the bottom plate. Make its height at least ${up(problem.least)}.`
     case 'sill-too-low': return `Opening ${problem.number} leaves no room for a sill over the bottom plate. Raise its lower edge to ${up(problem.least)}, or make it a door.`
     case 'door-in-low-wall': return `Opening ${problem.number} would stand on the slab, where the low wall is ${mm(problem.foot)} high. Make it a window or a panel, which may be raised, or leave the low wall out.`
     case 'floor-too-small': return `The floor is too small for rims and joists. Make ${problem.path === 'footprint.length' ? 'the length' : 'the span'} at least ${up(problem.least)}.`

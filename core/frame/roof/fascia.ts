@@ -26,9 +26,10 @@ export function fasciaOrders(design: Design, { fascia }: RoofLumber, { eaves }: 
   }
   const problems: Problem[] = []
   const orders = eaves.flatMap((eave): Order[] => {
-    const { slope: { side, tail, wallOutside, heel } } = eave
+    const { slope: { side, tail, wallOutside, heel, joistTop } } = eave
+    const atHighWall = joistTop === undefined ? heel.offset !== wallOutside.offset : side === design.roof.high
     if (layers.length && tail.offset - wallOutside.offset < LEAST - 1e-6) {
-      problems.push({ code: 'fascia-no-room', path: `roof.overhang.${heel.offset === wallOutside.offset ? 'eave' : 'high'}`, side, least: LEAST })
+      problems.push({ code: 'fascia-no-room', path: `roof.overhang.${atHighWall ? 'high' : 'eave'}`, side, least: LEAST })
       return []
     }
     return layers.flatMap((layer): Order[] => {

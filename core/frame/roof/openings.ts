@@ -149,8 +149,8 @@ export function roofOpeningProblems(design: Design, lumber: RoofLumber, datum: R
     const bounds = { least: up.from, most: up.to - asked.length * cos }
     const sides = 2 * lumber.rafter.thickness * (1 + asked.plies)
     const room = eave.whole.to - eave.whole.from - sides
-    if (asked.width > room) return { code: 'roof-opening-too-big', path: `roof.openings.${i}.width`, number: i + 1, most: Math.max(0, room) }
-    if (bounds.most < bounds.least) return { code: 'roof-opening-too-big', path: `roof.openings.${i}.length`, number: i + 1, most: Math.max(0, (up.to - up.from) / cos) }
+    if (asked.width > room + 1e-6) return { code: 'roof-opening-too-big', path: `roof.openings.${i}.width`, number: i + 1, most: Math.max(0, room) }
+    if (bounds.most < bounds.least - 1e-6) return { code: 'roof-opening-too-big', path: `roof.openings.${i}.length`, number: i + 1, most: Math.max(0, (up.to - up.from) / cos) }
     const least = eave.whole.from + (sides + asked.width) / 2
     const most = eave.whole.to - (sides + asked.width) / 2
     if (asked.at < least - 1e-6 || asked.at > most + 1e-6) return { code: 'roof-opening-no-room', path: `roof.openings.${i}.at`, number: i + 1, least, most }

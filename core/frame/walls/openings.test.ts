@@ -95,6 +95,7 @@ describe('openings that can\'t be', () => {
     ['into another', [door(60), window(90)], 'openings-meet', 'walls.openings.1.at'],
     ['with no room for the header', [{ ...door(84), unit: { width: 30 * INCH, height: 90 * INCH } }], 'header-no-room', 'walls.openings.0.unit.height'],
     ['with a header thicker than the wall', [{ ...door(84), header: { section: '2x6', plies: 3 } }], 'header-too-thick', 'walls.openings.0.header'],
+    ['lower than its jacks want', [{ ...door(84), unit: { width: 30 * INCH, height: 2 * INCH }, clearance: { width: 0, height: 0 } }], 'opening-too-low', 'walls.openings.0.unit.height'],
     ['with a sill on the bottom plate', [{ ...window(84), foot: 2 * INCH }], 'sill-too-low', 'walls.openings.0.foot'],
   ])('%s is left out and said, and the wall is framed', (_, openings, code, path) => {
     const made = frame(opened(openings))

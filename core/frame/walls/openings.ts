@@ -42,7 +42,7 @@ export function openingsIn(design: Design, wall: Wall, stud: Section, clear: Cle
     const size = roughSize(opening)
     const foot = footOf(opening)
     const each: RoughOpening = { number, opening, header: section(opening.header.section), s: { from: opening.at - size.width / 2, to: opening.at + size.width / 2 }, z: { from: foot, to: foot + size.height } }
-    const problem = problemOf(each, wall, t, clear, taken, rough) ?? besideTeeOrStep(each, wall, stud, taken) ?? thickness(each, stud) ?? lowWall(each, design)
+    const problem = problemOf(each, wall, t, clear, taken, rough) ?? besideTeeOrStep(each, wall, stud, taken) ?? thickness(each, stud) ?? lowWall(each, design) ?? tooLow(each, clear)
     if (problem) problems.push(problem)
     else rough.push(each)
   })
@@ -64,6 +64,12 @@ function problemOf({ number, opening, s, z, header }: RoughOpening, wall: Wall, 
   if (over > 1e-6) return { code: 'header-no-room', path: `${path}.unit.height`, number: number + 1, by: over }
   if (!isOnDeck(z) && z.from - t < clear.bottom + LEAST_CRIPPLE - 1e-6) return { code: 'sill-too-low', path: `${path}.foot`, number: number + 1, least: clear.bottom + LEAST_CRIPPLE + t }
   return null
+}
+
+/** A door so low that its jacks would have no length over the bottom plate. */
+function tooLow({ number, opening, z }: RoughOpening, clear: Clear): Problem | null {
+  const least = clear.bottom + LEAST_CRIPPLE - z.from
+  return isOnDeck(z) && z.to - z.from < least - 1e-6 ? { code: 'opening-too-low', path: `walls.openings.${number}.unit.height`, number: number + 1, least: least - opening.clearance.height } : null
 }
 
 /** Between a wall's corners, what an opening may take with its jacks and kings. */
