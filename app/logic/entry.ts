@@ -1,6 +1,6 @@
 import { type Design, type FieldPath, isPitchPath, limitFor, type Limit, limits, type LengthPath } from '../../core/design'
 import { formatLength, formatPitch, INCH, parseLength, parsePitch, type Pitch, pitchAngle, radians, riseInTwelve, roundTo, type Units } from '../../core/measure'
-import { fieldName, lengthExample, pitchExample, sayLength, sayMeasureFault } from '../../core/words'
+import { fieldName, lengthExample, markOf, pitchExample, sayLength, sayMeasureFault } from '../../core/words'
 
 /** What became of something typed: the value for the document, or what to say beside the field. */
 export type Entry = { ok: true, value: number | Pitch } | { ok: false, message: string }
@@ -19,7 +19,7 @@ export function readTape(text: string, units: Units, name: string, { min, max }:
   const read = parseLength(text, units, min < 0)
   if (!read.ok) return { ok: false, message: sayMeasureFault(read.fault, lengthExample(units)) }
   // a limit that lies between two marks of the tape is typed as it is shown
-  const mark = units === 'imperial' ? INCH / 16 : 1
+  const mark = markOf(units)
   const value = Math.abs(read.value - min) <= mark / 2 ? Math.max(min, read.value) : Math.abs(read.value - max) <= mark / 2 ? Math.min(max, read.value) : read.value
   if (value < min) return { ok: false, message: `${name} must be at least ${sayLength(min, units)}.` }
   return value > max ? { ok: false, message: `${name} must be at most ${sayLength(max, units)}.` } : { ok: true, value }

@@ -50,7 +50,7 @@ function planDimensions({ design: { footprint: { length, width }, roof: { overha
     { name: 'length', from: at(0), to: at(length), side: 'below', row: 2, value: length, field: 'footprint.length' },
     ...(apart ? [{ name: 'rafter-spacing', from: at(a), to: at(b), side: 'below', row: 1, value: spacing, field: 'roof.spacing' } as const] : []),
     { name: 'span', from: at(0), to: at(0, width), side: 'left', row: 1, value: width, field: 'footprint.width' },
-    ...(tail > 1 ? [{ name: 'eave', from: at(0, -tail), to: at(0), side: 'left', row: 1, value: tail, field: shape === 'single-slope' && eaves[0]?.slope.heel.offset !== eaves[0]?.slope.wallOutside.offset ? 'roof.overhang.high' : 'roof.overhang.eave' } as const] : []),
+    ...(tail > 1 ? [{ name: 'eave', from: at(0, -tail), to: at(0), side: 'left', row: 1, value: tail, field: `roof.overhang.${eaves[0]?.slope.overhang ?? 'eave'}` } as const] : []),
     ...(shape === 'hip' ? [] : [{ name: 'gable-overhang', from: at(length), to: at(length + overhang.gable), side: 'below', row: 1, value: overhang.gable, field: 'roof.overhang.gable' } as const]),
   ]
 }

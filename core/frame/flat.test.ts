@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals'
 import { cautionsOf } from '../check'
 import { type Design, newDesign, type Roof, usualSheathing, type Walls } from '../design'
 import { INCH } from '../measure'
+import { roofPlan } from '../drawing'
 import { cardOf, plan, stackingOf } from '../plan'
 import { find, inches, longOf, reach } from '../testing/reading'
 import { clashes, touching } from '../testing/solids'
@@ -64,6 +65,13 @@ describe('a nearly flat roof on firrings, worked by hand', () => {
         expect([problem, more]).toEqual([{ code: 'fascia-no-room', path: `roof.overhang.${at}`, side: (at === 'high') === (high === 'north') ? 'north' : 'south', least: expect.any(Number) }, []])
         if (problem?.code === 'fascia-no-room') expect(frame(bare({ [at]: problem.least })).problems).toEqual([])
       }
+    }
+  })
+
+  test('the plan\'s southern overhang is the one asked for there, whichever way the roof falls', () => {
+    for (const [high, field, value] of [['north', 'roof.overhang.eave', 12], ['south', 'roof.overhang.high', 5]] as const) {
+      const drawn = roofPlan(plan(shed({ high, overhang: { eave: 12 * INCH, gable: 0, high: 5 * INCH } })))
+      expect(drawn.dimensions.find(each => each.name === 'eave')).toMatchObject({ field, value: expect.closeTo(value * INCH, 6) })
     }
   })
 

@@ -6,7 +6,7 @@ export { baseWords, findWords, openingWords, roofOpeningWords, sayArea } from '.
 export { looseNames, sayLoose, sayVolume } from './loose'
 export { sayMark } from './marks'
 export { sayDetails } from './details'
-export { lengthExample, pitchExample, sayLength, sayLongLength, sayMeasureFault, sayShort } from './measures'
+export { lengthExample, markOf, pitchExample, sayLength, sayLongLength, sayMeasureFault, sayShort } from './measures'
 export { sayCorner, sayMove, sayShapeFault, sayVerdict, sideWords, stakeWords, tapeWords } from './squaring'
 export { type Called, letterWords, readAloud } from './read-aloud'
 export { raisingNames } from './raising'

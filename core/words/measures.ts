@@ -3,9 +3,12 @@ import { formatLength, INCH, type MeasureFault, type Units } from '../measure'
 /** A length as a sentence says it: with its unit. */
 export const sayLength = (mm: number, units: Units): string => formatLength(mm, { units, unit: true, style: 'feet' })
 
+/** What a rule's marks stand apart, mm. */
+export const markOf = (units: Units): number => units === 'imperial' ? INCH / 16 : 1
+
 /** The nearest length that a rule has a mark for, above or below, so that what is typed is within the limit; mm. Noise of arithmetic is no mark. */
 export function toMark(mm: number, units: Units, way: 'up' | 'down'): number {
-  const mark = units === 'imperial' ? INCH / 16 : 1
+  const mark = markOf(units)
   return mark * (way === 'up' ? Math.ceil(mm / mark - 1e-7) : Math.floor(mm / mark + 1e-7))
 }
 

@@ -26,10 +26,9 @@ export function fasciaOrders(design: Design, { fascia }: RoofLumber, { eaves }: 
   }
   const problems: Problem[] = []
   const orders = eaves.flatMap((eave): Order[] => {
-    const { slope: { side, tail, wallOutside, heel, joistTop } } = eave
-    const atHighWall = joistTop === undefined ? heel.offset !== wallOutside.offset : side === design.roof.high
+    const { slope: { side, tail, wallOutside, overhang } } = eave
     if (layers.length && tail.offset - wallOutside.offset < LEAST - 1e-6) {
-      problems.push({ code: 'fascia-no-room', path: `roof.overhang.${atHighWall ? 'high' : 'eave'}`, side, least: LEAST })
+      problems.push({ code: 'fascia-no-room', path: `roof.overhang.${overhang}`, side, least: LEAST })
       return []
     }
     return layers.flatMap((layer): Order[] => {

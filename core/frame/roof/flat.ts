@@ -47,7 +47,7 @@ function datumOf(design: Design, { rafter }: RoofLumber): RoofDatum {
   const at = (side: 'south' | 'north'): SlopeDatum => {
     const outside = side === 'south' ? 0 : width
     const wall = standingAt(outOf[side], outside)
-    return { side, angle, height, joistTop, lift: levelAt(side === 'south' ? 0 : width) - height, plateTop: level('z', height), wallOutside: wall, heel: wall, ridgeFace: null, tail: standingAt(outOf[side], (side === 'south' ? 0 : width) + reach(side)), roofTop, underside: level('z', height), run: width }
+    return { side, angle, height, joistTop, overhang: side === roof.high ? 'high' : 'eave', lift: levelAt(side === 'south' ? 0 : width) - height, plateTop: level('z', height), wallOutside: wall, heel: wall, ridgeFace: null, tail: standingAt(outOf[side], (side === 'south' ? 0 : width) + reach(side)), roofTop, underside: level('z', height), run: width }
   }
   const slopes = { south: at('south'), north: at('north') }
   const rafters = standingOn(design, rafter, lowSide(design)).map(each => each.at)

@@ -49,7 +49,7 @@ function without(design: Design, lumber: RoofLumber, cant: readonly Problem[]): 
 
 /** How far out a slope's tails reach, mm, and the field that says so. */
 const reachOf = ({ eaves }: RoofDatum): { readonly out: number, readonly slope: RoofDatum['slopes']['south'], readonly high: boolean }[] =>
-  eaves.map(({ slope }) => ({ slope, out: slope.tail.offset - slope.wallOutside.offset, high: slope.heel.offset !== slope.wallOutside.offset }))
+  eaves.map(({ slope }) => ({ slope, out: slope.tail.offset - slope.wallOutside.offset, high: slope.overhang === 'high' }))
 
 /** Tails that would reach below the deck, or into a porch; said once for all eaves that share an overhang. */
 function tailProblems({ roof }: Design, { rafter }: RoofLumber, { datum }: RoofFrame, under: Under): Problem[] {

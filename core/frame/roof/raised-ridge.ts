@@ -85,7 +85,7 @@ function overStrip(slope: SlopeDatum, out: Vec3, outside: number): SlopeDatum {
   const face = standingAt(out, outside)
   const lift = (meets(roofTop, scale(face.normal, face.offset), vec(0, 0, 1)) ?? 0) - over.height
   const { over: _over, ...rest } = slope
-  return { ...rest, height: over.height, plateTop: level('z', over.height), lift, wallOutside: face, heel: over.heel, tail: over.tail }
+  return { ...rest, height: over.height, plateTop: level('z', over.height), lift, wallOutside: face, heel: over.heel, overhang: 'high', tail: over.tail }
 }
 
 function problemsOf(design: Design, { rafter, ridge, ply, plate, post }: RoofLumber, { slopes }: RoofDatum, { posts, ledger, top, under }: Row): Problem[] {

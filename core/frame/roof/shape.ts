@@ -29,6 +29,8 @@ export interface SlopeDatum {
   /** Null where the rafter runs on. */
   readonly ridgeFace: Plane | null
   readonly tail: Plane
+  /** Which of the overhangs its tails reach out by. */
+  readonly overhang: 'eave' | 'high'
   readonly roofTop: Plane
   /** Through the rafters' lower edges, looking up: what stands under them is cut by it. */
   readonly underside: Plane

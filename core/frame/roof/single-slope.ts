@@ -50,7 +50,7 @@ function datumOf(design: Design, lumber: RoofLumber): RoofDatum {
   const slope = Math.atan2(Math.max(0, way * (north - south)), run)
   const angle = slope * 180 / Math.PI
   const lift = heightAbovePlate(roof.seat, angle, rafter.depth, plate.depth)
-  const [lowAt, highAt] = way > 0 ? [0, width] : [width, 0]
+  const lowAt = way > 0 ? 0 : width
   const low = Math.min(south, north)
   const up = vec(0, -way * Math.sin(slope), Math.cos(slope))
   const plane = (z: number): SlopeDatum['roofTop'] => planeAt(vec(0, lowAt, z), up)
@@ -62,7 +62,7 @@ function datumOf(design: Design, lumber: RoofLumber): RoofDatum {
     const outside = side === 'south' ? 0 : width
     return {
       side, angle, height, lift, run, roofTop, underside, ridgeFace: null, plateTop: planeAt(vec(0, 0, height), vec(0, 0, 1)), wallOutside: standingAt(out, outside), heel: planeAt(vec(0, heels[side], 0), vec(0, -way, 0)),
-      tail: standingAt(out, outside + ((side === 'north' ? highAt : width - highAt) > 0 ? over : roof.overhang.eave)),
+      tail: standingAt(out, outside + (side === roof.high ? over : roof.overhang.eave)), overhang: side === roof.high ? 'high' : 'eave',
     }
   }
   const slopes = { south: at('south', south), north: at('north', north) }

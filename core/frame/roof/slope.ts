@@ -26,7 +26,7 @@ export function slopeDatum({ side, angle, height, lift, outside, reach, depth, r
   const up = vec(out.x * Math.sin(slope), out.y * Math.sin(slope), Math.cos(slope))
   const at = (z: number): Plane => planeAt(vec(out.x * outside, out.y * outside, z), up)
   return {
-    side, angle, height, lift, run, ridgeFace, plateTop: level('z', height), wallOutside: standingAt(out, outside), heel: standingAt(out, outside), tail: standingAt(out, outside + reach),
+    side, angle, height, lift, run, ridgeFace, overhang: 'eave', plateTop: level('z', height), wallOutside: standingAt(out, outside), heel: standingAt(out, outside), tail: standingAt(out, outside + reach),
     roofTop: at(height + lift), underside: at(height + lift - depth / Math.cos(slope)),
   }
 }
