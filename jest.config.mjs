@@ -1,17 +1,21 @@
 /** @type {import('jest').Config} */
 export default {
   testEnvironment: 'node',
-  testEnvironmentOptions: { globalsCleanup: 'off' }, // Dexie keeps hold of globals that Jest would otherwise wrap
+  // Dexie keeps hold of globals that Jest would otherwise wrap
+  testEnvironmentOptions: { globalsCleanup: 'off' },
   roots: ['<rootDir>/core', '<rootDir>/command', '<rootDir>/app'],
   testMatch: ['**/*.test.ts'],
   moduleFileExtensions: ['ts', 'mjs', 'js', 'json'],
   extensionsToTreatAsEsm: ['.ts'],
   setupFiles: ['fake-indexeddb/auto'],
   transform: {
-    '^.+\\.ts$': ['@swc/jest', {
-      sourceMaps: 'inline',
-      jsc: { target: 'es2022', parser: { syntax: 'typescript' } },
-      module: { type: 'es6' },
-    }],
+    '^.+\\.ts$': [
+      '@swc/jest',
+      {
+        sourceMaps: 'inline',
+        jsc: { target: 'es2022', parser: { syntax: 'typescript' } },
+        module: { type: 'es6' },
+      },
+    ],
   },
 }

@@ -5,4 +5,10 @@ import ringingHut from '../demo/ringing-hut.json'
 import ringingHutMetric from '../demo/ringing-hut-metric.json'
 
 /** The designs that ship with the demo, as on the shelf from the top. */
-export const demoDesigns: readonly unknown[] = [ringingHut, ringingHutMetric, reedStore, nestBoxWorkshop, reedHide]
+export const demoDesigns: readonly unknown[] = [
+  ringingHut,
+  ringingHutMetric,
+  reedStore,
+  nestBoxWorkshop,
+  reedHide,
+]

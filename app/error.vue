@@ -1,6 +1,8 @@
 <script setup lang="ts">
-defineProps<{ error: { statusCode?: number, message?: string } }>()
-const home = (): void => { void clearError({ redirect: '/' }) }
+defineProps<{ error: { statusCode?: number; message?: string } }>()
+const home = (): void => {
+  void clearError({ redirect: '/' })
+}
 </script>
 
 <template>
@@ -12,5 +14,12 @@ const home = (): void => { void clearError({ redirect: '/' }) }
 </template>
 
 <style scoped>
-.lost { max-width: 34rem; margin: 18vh auto 0; padding: 0 24px; display: grid; gap: 16px; justify-items: start; }
+.lost {
+  max-width: 34rem;
+  margin: 18vh auto 0;
+  padding: 0 24px;
+  display: grid;
+  gap: 16px;
+  justify-items: start;
+}
 </style>

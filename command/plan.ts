@@ -28,30 +28,52 @@ class Refusal extends Error {}
 const plain = (text: string): string => text.replace(/\p{Cc}/gu, '\uFFFD')
 
 async function readFileText(path: string): Promise<string> {
-  try { return await readFile(path, 'utf8') }
-  catch (cause) { throw new Refusal(`${path}: ${(cause as NodeJS.ErrnoException).code === 'ENOENT' ? 'there is no such file' : 'the file cannot be read'}`) }
+  try {
+    return await readFile(path, 'utf8')
+  } catch (cause) {
+    throw new Refusal(
+      `${path}: ${(cause as NodeJS.ErrnoException).code === 'ENOENT' ? 'there is no such file' : 'the file cannot be read'}`,
+    )
+  }
 }
 
 async function writeAll(made: Plan, directory: string, order: ListOrder): Promise<void> {
   const { units } = made.design
   const files: Record<string, string> = {
-    'plan.json': formats.json?.(made, order) ?? '', 'cut-list.csv': cutListCsv(made, order), 'cut-list.txt': cutListText(made, order),
+    'plan.json': formats.json?.(made, order) ?? '',
+    'cut-list.csv': cutListCsv(made, order),
+    'cut-list.txt': cutListText(made, order),
   }
-  for (const { file, drawing, wide } of drawingsOf(made)) files[`${file}.svg`] = drawingSvg(drawing, units, wide)
+  for (const { file, drawing, wide } of drawingsOf(made))
+    files[`${file}.svg`] = drawingSvg(drawing, units, wide)
   await mkdir(directory, { recursive: true })
   for (const [name, content] of Object.entries(files)) await writeFile(join(directory, name), content)
   process.stdout.write(`${Object.keys(files).length} files written to ${directory}\n`)
 }
 
-interface Call { path: string, format: (made: Plan, order: ListOrder) => string, order: ListOrder, out: string | undefined }
+interface Call {
+  path: string
+  format: (made: Plan, order: ListOrder) => string
+  order: ListOrder
+  out: string | undefined
+}
 
 /** Reads the words of the call; null where help is asked for. */
 function readCall(): Call | null {
   let call
   try {
-    call = parseArgs({ allowPositionals: true, options: { format: { type: 'string', default: 'json' }, order: { type: 'string', default: 'section' }, out: { type: 'string' }, help: { type: 'boolean', short: 'h' } } })
+    call = parseArgs({
+      allowPositionals: true,
+      options: {
+        format: { type: 'string', default: 'json' },
+        order: { type: 'string', default: 'section' },
+        out: { type: 'string' },
+        help: { type: 'boolean', short: 'h' },
+      },
+    })
+  } catch (cause) {
+    throw new Refusal(`${(cause as Error).message}\n\n${usage}`)
   }
-  catch (cause) { throw new Refusal(`${(cause as Error).message}\n\n${usage}`) }
   if (call.values.help) return null
   const [path, ...more] = call.positionals
   const format = formats[call.values.format]
@@ -69,8 +91,10 @@ async function main(): Promise<number> {
     return 0
   }
   const read = parseDesign(await readFileText(call.path))
-  if (!read.ok) throw new Refusal(read.faults.map(fault => `${call.path}: ${sayDesignFault(fault)}`).join('\n'))
-  for (const path of read.dropped) process.stderr.write(`${call.path}: ${plain(path)} is not known here and was left out\n`)
+  if (!read.ok)
+    throw new Refusal(read.faults.map(fault => `${call.path}: ${sayDesignFault(fault)}`).join('\n'))
+  for (const path of read.dropped)
+    process.stderr.write(`${call.path}: ${plain(path)} is not known here and was left out\n`)
   const made = plan(read.design)
   if (call.out) await writeAll(made, call.out, call.order)
   else process.stdout.write(call.format(made, call.order))
@@ -82,7 +106,14 @@ async function main(): Promise<number> {
   return 1
 }
 
-main().then((code) => { process.exitCode = code }, (error: unknown) => {
-  process.stderr.write(`${error instanceof Refusal ? error.message : error instanceof Error ? error.stack : String(error)}\n`)
-  process.exitCode = 2
-})
+main().then(
+  code => {
+    process.exitCode = code
+  },
+  (error: unknown) => {
+    process.stderr.write(
+      `${error instanceof Refusal ? error.message : error instanceof Error ? error.stack : String(error)}\n`,
+    )
+    process.exitCode = 2
+  },
+)

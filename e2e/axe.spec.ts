@@ -4,7 +4,10 @@ for (const dusk of [false, true]) {
   test(`no screen has a fault that axe finds, ${dusk ? 'at dusk' : 'by day'}`, async ({ page }) => {
     test.setTimeout(240_000)
     await page.goto('/')
-    await page.getByRole('link', { name: /Sallow Marsh/ }).first().waitFor()
+    await page
+      .getByRole('link', { name: /Sallow Marsh/ })
+      .first()
+      .waitFor()
     if (dusk) await page.getByRole('button', { name: 'Dusk' }).click()
     await page.mouse.move(0, 0)
     await page.waitForTimeout(300)
@@ -22,9 +25,17 @@ for (const dusk of [false, true]) {
     await clean(page)
     await page.keyboard.press('Escape')
     await page.locator('#sheet').focus()
-    for (const [open, name] of [['?', 'Keys'], ['', 'Cautions'], ['', 'Lumber']] as const) {
+    for (const [open, name] of [
+      ['?', 'Keys'],
+      ['', 'Cautions'],
+      ['', 'Lumber'],
+    ] as const) {
       if (open) await page.keyboard.press(open)
-      else await page.getByRole('button', { name: new RegExp(name, 'i') }).first().click()
+      else
+        await page
+          .getByRole('button', { name: new RegExp(name, 'i') })
+          .first()
+          .click()
       await page.getByRole('dialog').waitFor()
       await page.waitForTimeout(400)
       await clean(page)

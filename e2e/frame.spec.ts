@@ -1,7 +1,9 @@
 import { readFile } from 'node:fs/promises'
 import { clean, expect, openDemo, test } from './fixtures'
 
-test('the frame in 3D: opened from every bench, a board picked, steps of raising, a picture saved', async ({ page }) => {
+test('the frame in 3D: opened from every bench, a board picked, steps of raising, a picture saved', async ({
+  page,
+}) => {
   await openDemo(page, 'Sallow Marsh ringing hut')
   await page.locator('#sheet').focus()
   await page.keyboard.press('3')
@@ -15,7 +17,16 @@ test('the frame in 3D: opened from every bench, a board picked, steps of raising
   const marks = new Set<string>()
   const box = await canvas.boundingBox()
   if (!box) throw new Error('no canvas')
-  for (const [x, y] of [[0.35, 0.6], [0.5, 0.35], [0.45, 0.7], [0.55, 0.62], [0.4, 0.45], [0.6, 0.5], [0.3, 0.5], [0.5, 0.5]] as const) {
+  for (const [x, y] of [
+    [0.35, 0.6],
+    [0.5, 0.35],
+    [0.45, 0.7],
+    [0.55, 0.62],
+    [0.4, 0.45],
+    [0.6, 0.5],
+    [0.3, 0.5],
+    [0.5, 0.5],
+  ] as const) {
     await canvas.click({ position: { x: box.width * x, y: box.height * y } })
     marks.add(await page.locator('.room-card .mark').first().innerText())
   }
@@ -33,7 +44,10 @@ test('the frame in 3D: opened from every bench, a board picked, steps of raising
   for (let i = 0; i < 14; i++) await page.keyboard.press(']')
 
   const png = async (): Promise<Buffer> => {
-    const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save the picture as PNG' }).click()])
+    const [file] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: 'Save the picture as PNG' }).click(),
+    ])
     return readFile(await file.path())
   }
   const before = await png()

@@ -15,23 +15,23 @@ test('a new building from the stake to the deck', async ({ page }) => {
   await page.keyboard.press('g')
   await page.getByRole('button', { name: 'Set out the site' }).click()
   await choose(page, 'Measured off', 'House wall')
-  await type(page, 'Left corner, off the line', '15\'')
+  await type(page, 'Left corner, off the line', "15'")
   await type(page, 'Right corner, off the line', '15\' 6"')
   await expect(field(page, 'Right corner, off the line')).toHaveValue('15\' 6"')
   await page.getByRole('button', { name: 'Add a line of the plot' }).click()
-  await type(page, 'Setback', '30\'')
+  await type(page, 'Setback', "30'")
   await page.getByRole('button', { name: /cautions/ }).click()
   await dialogReady(page)
   await expect(page.getByRole('dialog')).toContainText('the setback is 30\' 0"')
   await page.keyboard.press('Escape')
-  await type(page, 'Setback', '5\'')
+  await type(page, 'Setback', "5'")
 
   // levels: a rod at each corner; the east side 6 in lower
   await part(page, 'Levels').click()
   await page.getByRole('button', { name: 'Add a reading at each corner' }).click()
   const readings = field(page, 'Reading')
   await expect(readings).toHaveCount(4)
-  for (const [i, text] of ['4\'', '4\' 6"', '4\' 6"', '4\''].entries()) {
+  for (const [i, text] of ["4'", '4\' 6"', '4\' 6"', "4'"].entries()) {
     await readings.nth(i).fill(text)
     await page.keyboard.press('Enter')
   }
@@ -55,10 +55,14 @@ test('a new building from the stake to the deck', async ({ page }) => {
   await type(page, 'Depth reached', '1\' 6"')
   await page.getByRole('button', { name: /cautions/ }).click()
   await dialogReady(page)
-  await expect(page.getByRole('dialog')).toContainText('Rock stopped a hole at 1\' 6", above the frost depth of 3\' 4"')
+  await expect(page.getByRole('dialog')).toContainText(
+    'Rock stopped a hole at 1\' 6", above the frost depth of 3\' 4"',
+  )
   await page.keyboard.press('Escape')
   await page.getByRole('button', { name: 'From the south' }).click()
-  await expect(page.getByRole('img', { name: 'The base and floor from the south, with the ground' })).toBeVisible()
+  await expect(
+    page.getByRole('img', { name: 'The base and floor from the south, with the ground' }),
+  ).toBeVisible()
 
   // the floor: marks, an opening, two frames, hangers, a deck of sheets and a porch
   await page.locator('#sheet').focus()
@@ -67,7 +71,7 @@ test('a new building from the stake to the deck', async ({ page }) => {
   await expect(marks).toHaveAccessibleName(/: 0", 1' 3 1\/4", 2' 7 1\/4"/)
   await choose(page, 'Joist ends', 'Hangers')
   await page.getByRole('button', { name: 'Add an opening' }).click()
-  await type(page, 'Opening, from the west', '4\'')
+  await type(page, 'Opening, from the west', "4'")
   await expect(marks).toHaveAccessibleName(/3' 9", 3' 10 1\/2"/)
   await type(page, 'Opening, from the west', '1')
   await expect(page.getByRole('alert').first()).toContainText('Opening 1 leaves no room for its headers')
@@ -86,11 +90,37 @@ test('a new building from the stake to the deck', async ({ page }) => {
   await page.locator('#sheet').focus()
   await page.keyboard.press('s')
   await expect(page.getByRole('region', { name: 'Loose things' })).toContainText('Joist hangers')
-  const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save the plan as JSON' }).click()])
-  const plan = JSON.parse(await readFile(await file.path(), 'utf8')) as { pieces: { role: string, length: number }[], loose: { code: string, rule: string }[], ground: { highest: number, lowest: number } }
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save the plan as JSON' }).click(),
+  ])
+  const plan = JSON.parse(await readFile(await file.path(), 'utf8')) as {
+    pieces: { role: string; length: number }[]
+    loose: { code: string; rule: string }[]
+    ground: { highest: number; lowest: number }
+  }
   expect(plan.ground.highest - plan.ground.lowest).toBeGreaterThan(6 * 25.4 - 1e-3)
-  expect(plan.loose.map(each => each.code)).toEqual(expect.arrayContaining(['hole-gravel', 'spoil', 'hangers']))
-  expect(new Set(plan.pieces.map(piece => piece.role))).toEqual(new Set(['post', 'beam', 'rim', 'joist', 'floor-header', 'block', 'deck-sheet', 'deck-board', 'bottom-plate', 'top-plate', 'stud', 'gable-stud', 'ridge', 'rafter']))
+  expect(plan.loose.map(each => each.code)).toEqual(
+    expect.arrayContaining(['hole-gravel', 'spoil', 'hangers']),
+  )
+  expect(new Set(plan.pieces.map(piece => piece.role))).toEqual(
+    new Set([
+      'post',
+      'beam',
+      'rim',
+      'joist',
+      'floor-header',
+      'block',
+      'deck-sheet',
+      'deck-board',
+      'bottom-plate',
+      'top-plate',
+      'stud',
+      'gable-stud',
+      'ridge',
+      'rafter',
+    ]),
+  )
   await page.reload()
   await expect(page.getByRole('region', { name: 'Loose things' })).toContainText('Joist hangers')
 })
@@ -100,7 +130,12 @@ test('a service under a post is said, with how near', async ({ page }) => {
   const drain = page.getByRole('region', { name: 'Old drain' })
   await expect(drain).toBeVisible()
   // the drain is found to run right under the south row of posts: 8 ft off the fence
-  const tapes = [[0, Math.hypot(5, 8)], [1, Math.hypot(27, 8)], [2, Math.hypot(27, 8)], [3, Math.hypot(5, 8)]] as const
+  const tapes = [
+    [0, Math.hypot(5, 8)],
+    [1, Math.hypot(27, 8)],
+    [2, Math.hypot(27, 8)],
+    [3, Math.hypot(5, 8)],
+  ] as const
   for (const [i, feet] of tapes) {
     const input = drain.locator('input[data-field*=".places."]').nth(i)
     await input.fill(`${feet.toFixed(3)} ft`)
@@ -108,22 +143,33 @@ test('a service under a post is said, with how near', async ({ page }) => {
   }
   await page.getByRole('button', { name: /cautions/ }).click()
   await dialogReady(page)
-  await expect(page.getByRole('dialog')).toContainText(/0" from “Old drain” to where 3 holes or posts go; 2' 0" is asked/)
-  await page.getByRole('listitem').filter({ hasText: 'Old drain' }).getByRole('button', { name: 'Show the piece' }).click()
+  await expect(page.getByRole('dialog')).toContainText(
+    /0" from “Old drain” to where 3 holes or posts go; 2' 0" is asked/,
+  )
+  await page
+    .getByRole('listitem')
+    .filter({ hasText: 'Old drain' })
+    .getByRole('button', { name: 'Show the piece' })
+    .click()
   await expect(page.locator('.room-card')).toContainText('post')
   // tapes that can't meet
   await drain.locator('input[data-field*=".places."]').first().fill('1 ft')
   await page.keyboard.press('Enter')
-  await expect(drain).toContainText('these tapes can\'t meet')
+  await expect(drain).toContainText("these tapes can't meet")
   await clean(page)
   await page.getByRole('link', { name: 'Permit sketch' }).click()
   await expect(page.getByRole('cell', { name: 'Reed bank' })).toBeVisible()
-  const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save the drawing as SVG' }).click()])
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save the drawing as SVG' }).click(),
+  ])
   expect(await readFile(await file.path(), 'utf8')).toContain('Reed bank')
   await clean(page)
 })
 
-test('every step on the ground and the floor is clean to axe, and refuses rubbish where it stands', async ({ page }) => {
+test('every step on the ground and the floor is clean to axe, and refuses rubbish where it stands', async ({
+  page,
+}) => {
   test.setTimeout(240_000)
   await openDemo(page, 'Sallow Marsh ringing hut', 'ground')
   for (const name of ['Square', 'Levels', 'Base']) {
@@ -131,7 +177,11 @@ test('every step on the ground and the floor is clean to axe, and refuses rubbis
     await page.waitForTimeout(300)
     await clean(page)
   }
-  for (const [name, text, says] of [['Frost depth', 'deep', '“deep” is not understood'], ['Hole, diameter', '1', 'must be at least'], ['Supports, at most', '-3', 'below zero']] as const) {
+  for (const [name, text, says] of [
+    ['Frost depth', 'deep', '“deep” is not understood'],
+    ['Hole, diameter', '1', 'must be at least'],
+    ['Supports, at most', '-3', 'below zero'],
+  ] as const) {
     await type(page, name, text)
     await expect(page.getByRole('alert')).toContainText(says)
     await expect(field(page, name)).toHaveValue(text)
@@ -171,7 +221,7 @@ test.describe('on a phone', () => {
     // taken again after the stakes were moved
     await type(page, 'Diagonal SW to NE', '16\' 1 3/16"')
     await type(page, 'Diagonal SE to NW', '16\' 1 3/16"')
-    await type(page, 'North side', '13\'')
+    await type(page, 'North side', "13'")
     await type(page, 'West side', '9\' 6"')
     await expect(status).toContainText('Square: nothing is more than')
     // a 3-4-5 that is short says which way to slide
@@ -184,7 +234,11 @@ test.describe('on a phone', () => {
     for (const name of ['Diagonal SW to NE', 'Diagonal SE to NW']) await type(page, name, '')
     await expect(status).toContainText('Tape one more to fix the shape')
     await clean(page)
-    const small = await page.locator('.square input:visible, .square button:visible').evaluateAll(list => list.map(each => each.getBoundingClientRect().height).filter(height => height < 43.5))
+    const small = await page
+      .locator('.square input:visible, .square button:visible')
+      .evaluateAll(list =>
+        list.map(each => each.getBoundingClientRect().height).filter(height => height < 43.5),
+      )
     expect(small).toEqual([])
   })
 })

@@ -5,7 +5,10 @@ import { dialogReady, expect, openDemo, test } from './fixtures'
 const read = async (download: Download): Promise<string> => readFile(await download.path(), 'utf8')
 
 async function download(page: Page, button: string): Promise<string> {
-  const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: button, exact: true }).click()])
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: button, exact: true }).click(),
+  ])
   return read(file)
 }
 
@@ -30,7 +33,7 @@ test('from a demo design to a cut list, a saved file and a new design', async ({
   const rise = Number(pitch.replace(' in 12', ''))
   expect(rise).toBeGreaterThan(8)
   expect(rise * 4).toBe(Math.round(rise * 4))
-  const angle = Math.atan(rise / 12) * 180 / Math.PI
+  const angle = (Math.atan(rise / 12) * 180) / Math.PI
   await expect(figure(page, 'angle')).toHaveText(`${Number(angle.toFixed(1))}°`)
 
   // type an overhang as people do
@@ -39,10 +42,16 @@ test('from a demo design to a cut list, a saved file and a new design', async ({
   await expect(field(page, 'Overhang at the eaves')).toHaveValue('1\' 2 1/2"')
 
   // read the card: line length is run over the cosine, 4' 9" of run
-  const line = 57 / Math.cos(angle * Math.PI / 180)
+  const line = 57 / Math.cos((angle * Math.PI) / 180)
   const shown = await figure(page, 'line-length').innerText()
-  const [feet = '0', rest = '0'] = shown.replace('"', '').split('\' ')
-  const inches = rest.split(' ').reduce((sum, part) => sum + (part.includes('/') ? Number(part.split('/')[0]) / Number(part.split('/')[1]) : Number(part)), 0)
+  const [feet = '0', rest = '0'] = shown.replace('"', '').split("' ")
+  const inches = rest
+    .split(' ')
+    .reduce(
+      (sum, part) =>
+        sum + (part.includes('/') ? Number(part.split('/')[0]) / Number(part.split('/')[1]) : Number(part)),
+      0,
+    )
   expect(Math.abs(Number(feet) * 12 + inches - line)).toBeLessThan(1 / 32 + 1e-6)
   await page.locator('[data-figure="ridge-deduction"]').click()
   await expect(page.locator('[data-figure="ridge-deduction"]')).toContainText('3/4" level')
@@ -57,7 +66,7 @@ test('from a demo design to a cut list, a saved file and a new design', async ({
   const csv = await download(page, 'Save the cut list as CSV')
   expect(csv).toContain('R1,16,common rafter,2x6')
   const json = await download(page, 'Save the design as JSON')
-  const saved = JSON.parse(json) as { roof: { overhang: { eave: number } }, cut: unknown[] }
+  const saved = JSON.parse(json) as { roof: { overhang: { eave: number } }; cut: unknown[] }
   expect(saved.roof.overhang.eave).toBeCloseTo(14.5 * 25.4, 9)
   expect(saved.cut).toHaveLength(16)
 
@@ -69,7 +78,10 @@ test('from a demo design to a cut list, a saved file and a new design', async ({
 
   // the file comes in as a new design
   await page.getByRole('link', { name: 'Shelf' }).click()
-  const [chooser] = await Promise.all([page.waitForEvent('filechooser'), page.getByRole('button', { name: 'Import a file' }).click()])
+  const [chooser] = await Promise.all([
+    page.waitForEvent('filechooser'),
+    page.getByRole('button', { name: 'Import a file' }).click(),
+  ])
   await chooser.setFiles({ name: 'hut.json', mimeType: 'application/json', buffer: Buffer.from(json) })
   await page.getByRole('link', { name: /^Sallow Marsh ringing hut 2/ }).click()
   await expect(field(page, 'Pitch')).toHaveValue(pitch)
@@ -86,10 +98,20 @@ test('from a demo design to a cut list, a saved file and a new design', async ({
   await page.getByRole('link', { name: 'Shelf' }).click()
   await page.getByRole('link', { name: /^Sallow Marsh ringing hut(?! 2)(?!,)/ }).click()
   const undo = page.getByRole('button', { name: 'Undo' })
-  for (let i = 0; i < 10 && await undo.isEnabled(); i++) {
-    const before = await page.locator('.tally').innerText() + await field(page, 'Pitch').inputValue() + await page.getByRole('button', { name: /^(Tick as cut|Cut)$/ }).innerText()
+  for (let i = 0; i < 10 && (await undo.isEnabled()); i++) {
+    const before =
+      (await page.locator('.tally').innerText()) +
+      (await field(page, 'Pitch').inputValue()) +
+      (await page.getByRole('button', { name: /^(Tick as cut|Cut)$/ }).innerText())
     await page.keyboard.press('Control+z')
-    await expect.poll(async () => await page.locator('.tally').innerText() + await field(page, 'Pitch').inputValue() + await page.getByRole('button', { name: /^(Tick as cut|Cut)$/ }).innerText()).not.toBe(before)
+    await expect
+      .poll(
+        async () =>
+          (await page.locator('.tally').innerText()) +
+          (await field(page, 'Pitch').inputValue()) +
+          (await page.getByRole('button', { name: /^(Tick as cut|Cut)$/ }).innerText()),
+      )
+      .not.toBe(before)
   }
   await expect(undo).toBeDisabled()
   await expect(field(page, 'Pitch')).toHaveValue('7.5 in 12')
@@ -133,14 +155,22 @@ test('a new building by keyboard alone', async ({ page }) => {
   await expect(page.getByRole('dialog')).toHaveCount(0)
 })
 
-test('each wall is shown, and a choice of section, corner and plates changes its boards', async ({ page }) => {
+test('each wall is shown, and a choice of section, corner and plates changes its boards', async ({
+  page,
+}) => {
   await openDemo(page, 'Sallow Marsh ringing hut', 'walls')
   await expect(page.getByRole('img', { name: 'The south wall, seen from outside' })).toBeVisible()
   const marks = page.getByRole('img', { name: /marked as a pair/ })
   await expect(marks).toHaveAccessibleName(/: 0", 3", 1' 3 1\/4", 2' 7 1\/4"/)
-  for (const [wall, from] of [['East', 'outside'], ['North', 'inside'], ['West', 'inside']] as const) {
+  for (const [wall, from] of [
+    ['East', 'outside'],
+    ['North', 'inside'],
+    ['West', 'inside'],
+  ] as const) {
     await page.getByRole('button', { name: wall, exact: true }).click()
-    await expect(page.getByRole('img', { name: `The ${wall.toLowerCase()} wall, seen from ${from}` })).toBeVisible()
+    await expect(
+      page.getByRole('img', { name: `The ${wall.toLowerCase()} wall, seen from ${from}` }),
+    ).toBeVisible()
   }
   await page.getByRole('button', { name: 'South', exact: true }).click()
   await page.getByRole('button', { name: 'Walls', exact: true }).click()
@@ -159,7 +189,7 @@ test('each wall is shown, and a choice of section, corner and plates changes its
   await expect(page.getByRole('dialog')).toContainText('single top plate')
 })
 
-test('every school of the bird\'s mouth is there, and own sizes can be added', async ({ page }) => {
+test("every school of the bird's mouth is there, and own sizes can be added", async ({ page }) => {
   await openDemo(page, 'Sallow Marsh ringing hut')
   const choose = async (name: string): Promise<void> => {
     await page.getByRole('combobox', { name: 'Seat' }).click()

@@ -20,7 +20,9 @@ async function drag(page: Page, handle: string, dx: number, dy = 0): Promise<voi
   await page.mouse.up()
 }
 
-test('a new building gets a door and a window, dragged where they go and where they can\'t', async ({ page }) => {
+test("a new building gets a door and a window, dragged where they go and where they can't", async ({
+  page,
+}) => {
   test.setTimeout(240_000)
   await newBuilding(page)
   await page.locator('#sheet').focus()
@@ -49,9 +51,11 @@ test('a new building gets a door and a window, dragged where they go and where t
 
   // through the corner: it is not framed, why is said, and the wall stands
   const at = await field(page, window_, 'Middle').inputValue()
-  const way = Number(at.split('\'')[0]) > 5 ? 1 : -1
+  const way = Number(at.split("'")[0]) > 5 ? 1 : -1
   await drag(page, 'walls.openings.1.at', way * 400)
-  await expect(page.getByRole('alert')).toContainText('Opening 2 leaves no room for its jack and king beside the corner')
+  await expect(page.getByRole('alert')).toContainText(
+    'Opening 2 leaves no room for its jack and king beside the corner',
+  )
   await expect(window_).toContainText('not framed')
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect(field(page, window_, 'Middle')).toHaveValue(at)
@@ -59,7 +63,9 @@ test('a new building gets a door and a window, dragged where they go and where t
 
   // into the door
   await drag(page, 'walls.openings.1.at', -way * 110)
-  await expect(page.getByRole('alert')).toContainText(/Opening \d runs into opening \d: between two rough openings stand two jacks and two kings, 6"/)
+  await expect(page.getByRole('alert')).toContainText(
+    /Opening \d runs into opening \d: between two rough openings stand two jacks and two kings, 6"/,
+  )
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect(page.getByRole('alert')).toHaveCount(0)
 
@@ -70,12 +76,15 @@ test('a new building gets a door and a window, dragged where they go and where t
   await page.getByRole('button', { name: 'Undo' }).click()
   await page.locator('#sheet').focus()
   await page.keyboard.press('s')
-  for (const name of ['king studs', 'jack studs', 'header plies', 'sill', 'cripples']) await expect(page.getByRole('cell', { name, exact: true }).first()).toBeVisible()
+  for (const name of ['king studs', 'jack studs', 'header plies', 'sill', 'cripples'])
+    await expect(page.getByRole('cell', { name, exact: true }).first()).toBeVisible()
   await page.reload()
   await expect(page.getByRole('cell', { name: 'king studs', exact: true })).toBeVisible()
 })
 
-test('openings of the demo are clean to axe, by rows and rings, and a kind changes what goes with it', async ({ page }) => {
+test('openings of the demo are clean to axe, by rows and rings, and a kind changes what goes with it', async ({
+  page,
+}) => {
   await openDemo(page, 'Sallow Marsh ringing hut', 'walls')
   await page.getByRole('button', { name: 'East', exact: true }).click()
   const row = page.getByRole('region', { name: 'Opening 2' })

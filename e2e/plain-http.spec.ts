@@ -1,11 +1,32 @@
 import { expect, test } from './fixtures'
 
-test.use({ launchOptions: { executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--host-resolver-rules=MAP shed.test localhost'] } })
+test.use({
+  launchOptions: {
+    executablePath: '/usr/bin/chromium',
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+      '--host-resolver-rules=MAP shed.test localhost',
+    ],
+  },
+})
 
-test('over plain http on another name designs are made, kept and taken out; what is missing is said once', async ({ page, baseURL, problems }) => {
+test('over plain http on another name designs are made, kept and taken out; what is missing is said once', async ({
+  page,
+  baseURL,
+  problems,
+}) => {
   const url = `http://shed.test:${new URL(baseURL ?? '').port}/`
   await page.goto(url)
-  expect(await page.evaluate(() => [window.isSecureContext, typeof crypto.randomUUID])).toEqual([false, 'undefined'])
+  expect(await page.evaluate(() => [window.isSecureContext, typeof crypto.randomUUID])).toEqual([
+    false,
+    'undefined',
+  ])
   const note = page.getByRole('status').filter({ hasText: 'plain http' })
   await expect(note).toBeVisible()
   await note.getByRole('button', { name: 'Good' }).click()
@@ -17,10 +38,19 @@ test('over plain http on another name designs are made, kept and taken out; what
   await expect(page.getByRole('group', { name: 'Saving' })).toHaveText('Saved')
   await page.reload()
   await expect(page.getByLabel('Span', { exact: true })).toHaveValue('10\' 6"')
-  const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save the design as a file' }).click()])
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save the design as a file' }).click(),
+  ])
   expect(file.suggestedFilename()).toBe('new-shed.json')
   await page.goto(url)
   await expect(page.getByRole('link', { name: /^New shed/ })).toBeVisible()
   await expect(note).toHaveCount(0)
-  for (const [i, each] of [...problems.entries()].reverse()) if (each.includes('Cross-Origin-Opener-Policy') || each.includes('net::ERR_BLOCKED') || each.includes('Permissions-Policy')) problems.splice(i, 1)
+  for (const [i, each] of [...problems.entries()].reverse())
+    if (
+      each.includes('Cross-Origin-Opener-Policy') ||
+      each.includes('net::ERR_BLOCKED') ||
+      each.includes('Permissions-Policy')
+    )
+      problems.splice(i, 1)
 })

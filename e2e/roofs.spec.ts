@@ -43,7 +43,7 @@ test('rafter ties, collar ties and fascia: dragged, said and cut', async ({ page
     await choose(page, kind, 'Framed')
     await expect(dialog.getByLabel(`${kind} over the plate`, { exact: true })).toBeVisible()
   }
-  await type(page, 'Collar ties over the plate', '9\'')
+  await type(page, 'Collar ties over the plate', "9'")
   await expect(page.getByRole('alert')).toContainText('The collar ties would meet the ridge board')
   await type(page, 'Collar ties over the plate', '20')
   await expect(page.getByRole('alert')).toHaveCount(0)
@@ -51,7 +51,10 @@ test('rafter ties, collar ties and fascia: dragged, said and cut', async ({ page
   await clean(page)
   await dialog.getByRole('button', { name: 'Close' }).last().click()
   await expect(page.getByRole('dialog')).toHaveCount(0)
-  await page.locator('path.wood[data-member^="roof/collar-tie/"]').first().click({ position: { x: 24, y: 4 } })
+  await page
+    .locator('path.wood[data-member^="roof/collar-tie/"]')
+    .first()
+    .click({ position: { x: 24, y: 4 } })
   await expect(page.locator('.room-card .mark').first()).toHaveText('CT1')
   await expect(page.locator('.room-card')).toContainText('it holds the slopes together, not the walls')
   await page.locator('path[data-member="roof/north/fascia"]').first().click()
@@ -90,20 +93,22 @@ test('the nest-box workshop is on the shelf, and its high wall is dragged', asyn
 test('a new building gets two pitches, and the ridge is typed to its place', async ({ page }) => {
   await newBuilding(page, 'Gable, two pitches')
   await expect(page.getByLabel('North pitch', { exact: true })).toHaveValue('9 in 12')
-  await type(page, 'Peak from the south wall', '3\' 6')
+  await type(page, 'Peak from the south wall', "3' 6")
   await expect(page.getByLabel('Peak from the south wall', { exact: true })).toHaveValue('3\' 6"')
   await expect(page.getByLabel('North pitch', { exact: true })).not.toHaveValue('9 in 12')
-  await type(page, 'Ridge, over the deck', '10\'')
+  await type(page, 'Ridge, over the deck', "10'")
   await expect(page.getByLabel('Ridge, over the deck', { exact: true })).toHaveValue('10\' 0"')
   await clean(page)
-  await type(page, 'Ridge, over the deck', '5\'')
+  await type(page, 'Ridge, over the deck', "5'")
   await expect(page.getByRole('alert')).toContainText('No pitch between 0.5° and 70° brings the ridge there')
   await expect(page.locator('path.wood').first()).toBeVisible()
   await type(page, 'Pitch', '6')
   await expect(page.getByRole('alert')).toHaveCount(0)
 })
 
-test('a new building gets a hip roof: its jacks are sawn on the skew, laid out with the square, and picked in 3D', async ({ page }) => {
+test('a new building gets a hip roof: its jacks are sawn on the skew, laid out with the square, and picked in 3D', async ({
+  page,
+}) => {
   await newBuilding(page, 'Hip')
   await expect(page.getByRole('button', { name: 'Roof shape: hip' })).toBeVisible()
   await page.getByRole('button', { name: 'Plan', exact: true }).click()
@@ -113,7 +118,9 @@ test('a new building gets a hip roof: its jacks are sawn on the skew, laid out w
   await expect(card).toContainText('Run, on the skew')
   await page.locator('path.wood[data-member="roof/south/jack/1"]').first().click()
   await expect(card).toContainText('26.6°, bevel 45°')
-  await expect(card.getByRole('img', { name: /^cheek cut: line 26.6° from square, blade 45° from upright/ })).toBeVisible()
+  await expect(
+    card.getByRole('img', { name: /^cheek cut: line 26.6° from square, blade 45° from upright/ }),
+  ).toBeVisible()
   await clean(page)
   await page.getByRole('button', { name: 'Show the square on the board' }).click()
   await dialogReady(page)
@@ -128,7 +135,7 @@ test('a new building gets a hip roof: its jacks are sawn on the skew, laid out w
   await expect(page.getByRole('dialog')).toHaveCount(0)
   await page.keyboard.press('x')
   await expect(page.locator('.tick.yes')).toBeVisible()
-  await type(page, 'Length', '7\'')
+  await type(page, 'Length', "7'")
   await expect(page.getByRole('alert')).toContainText('Make the length at least the span')
   // the last good roof stays, dashed
   await expect(page.locator('.drawing path.behind')).not.toHaveCount(0)
@@ -136,7 +143,9 @@ test('a new building gets a hip roof: its jacks are sawn on the skew, laid out w
   await expect(page.getByRole('alert')).toHaveCount(0)
 })
 
-test('parts of a gabled roof: beam, soffit, ladder, barge boards and blocks, each with its card', async ({ page }) => {
+test('parts of a gabled roof: beam, soffit, ladder, barge boards and blocks, each with its card', async ({
+  page,
+}) => {
   await newBuilding(page)
   const dialog = page.getByRole('dialog')
   await page.getByRole('button', { name: 'Parts', exact: true }).click()
@@ -171,10 +180,12 @@ test('parts of a gabled roof: beam, soffit, ladder, barge boards and blocks, eac
   await expect(page.getByText('Rafter 5 of 7')).toBeVisible()
 })
 
-test('a new building leans on a house: its ledger is typed, and the house\'s side has no wall', async ({ page }) => {
+test("a new building leans on a house: its ledger is typed, and the house's side has no wall", async ({
+  page,
+}) => {
   await newBuilding(page, 'Lean-to, house on the north')
   await expect(page.getByRole('button', { name: /^Roof shape: lean-to/ })).toBeVisible()
-  await type(page, 'Height of the north wall', '10\'')
+  await type(page, 'Height of the north wall', "10'")
   await expect(page.getByLabel('Height of the north wall', { exact: true })).toHaveValue('10\' 0"')
   await page.getByRole('button', { name: 'Plan', exact: true }).click()
   await page.locator('path.wood[data-member="roof/ledger"]').click()
@@ -185,7 +196,7 @@ test('a new building leans on a house: its ledger is typed, and the house\'s sid
   await expect(page.getByRole('button', { name: 'North', exact: true })).toHaveCount(0)
   await page.keyboard.press('r')
   await page.getByRole('button', { name: 'Section', exact: true }).click() // the bench is as it was left
-  await type(page, 'Height of the north wall', '6\' 6')
+  await type(page, 'Height of the north wall', "6' 6")
   await expect(page.getByRole('alert')).toContainText('brings the rafters to a ledger there')
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect(page.getByRole('alert')).toHaveCount(0)
@@ -241,10 +252,12 @@ test('a new building gets a flat roof on firrings, whose blocks leave air over t
   await expect(page.locator('.drawing path.behind')).not.toHaveCount(0)
 })
 
-test('a new building gets a raised ridge: its strip is moved, and a strip too low is said with the remedy', async ({ page }) => {
+test('a new building gets a raised ridge: its strip is moved, and a strip too low is said with the remedy', async ({
+  page,
+}) => {
   await newBuilding(page, 'Raised ridge, strip to the south')
   await expect(page.getByRole('button', { name: /^Roof shape: raised ridge/ })).toBeVisible()
-  await type(page, 'Strip from the south wall', '3\' 9')
+  await type(page, 'Strip from the south wall', "3' 9")
   await expect(page.getByLabel('Strip from the south wall', { exact: true })).toHaveValue('3\' 9"')
   await type(page, 'North pitch', '4')
   await expect(page.getByLabel('North pitch', { exact: true })).toHaveValue('4 in 12')
@@ -253,7 +266,7 @@ test('a new building gets a raised ridge: its strip is moved, and a strip too lo
   await page.locator('path.wood[data-member="roof/upper-header/1"]').first().dispatchEvent('click')
   await expect(page.locator('.room-card .mark').first()).toHaveText('UH1')
   await page.getByRole('button', { name: 'Section', exact: true }).click()
-  await type(page, 'Height of the north wall', '7\'')
+  await type(page, 'Height of the north wall', "7'")
   await expect(page.getByRole('alert')).toContainText('Make the north wall at least')
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect(page.getByRole('alert')).toHaveCount(0)

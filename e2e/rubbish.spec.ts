@@ -2,20 +2,27 @@ import { choose, dialogReady, expect, openDemo, test } from './fixtures'
 
 const rubbish = ['banana', '-4', '1/0', '1,5', '', '999999 ft', '12 6', '<b>', 'NaN']
 
-test('rubbish in every field says what is wrong, keeps what was typed, and loses nothing', async ({ page }) => {
+test('rubbish in every field says what is wrong, keeps what was typed, and loses nothing', async ({
+  page,
+}) => {
   await openDemo(page, 'Sallow Marsh ringing hut')
   await page.getByRole('combobox', { name: 'Seat' }).click()
   await page.getByRole('option', { name: 'Chosen height above plate' }).click()
   for (const bench of ['roof', 'walls']) {
     await page.getByRole('link', { name: new RegExp(bench, 'i') }).click()
-    await expect(page.locator(`[data-field^="${bench === 'roof' ? 'roof.pitch' : 'walls.'}"]`).first()).toBeVisible() // a bench comes when it is asked for
-    const paths = await page.locator('[data-field]').evaluateAll(list => list.map(each => each.getAttribute('data-field')))
+    await expect(
+      page.locator(`[data-field^="${bench === 'roof' ? 'roof.pitch' : 'walls.'}"]`).first(),
+    ).toBeVisible() // a bench comes when it is asked for
+    const paths = await page
+      .locator('[data-field]')
+      .evaluateAll(list => list.map(each => each.getAttribute('data-field')))
     expect(paths.length).toBeGreaterThanOrEqual(3)
     for (const path of paths) {
       const input = page.locator(`[data-field="${path}"]`)
       const before = await input.inputValue()
       const tally = await page.locator('.tally').innerText()
-      for (const text of rubbish.filter(each => path !== 'roof.pitch' || each !== '12 6')) { // 12 6 is a pitch
+      for (const text of rubbish.filter(each => path !== 'roof.pitch' || each !== '12 6')) {
+        // 12 6 is a pitch
         await input.fill(text)
         await input.press('Enter')
         await expect(input).toHaveAttribute('aria-invalid', 'true')
@@ -48,7 +55,14 @@ test('rubbish in the name, the moisture and an own size is refused where it stan
   await page.getByLabel('Moisture').fill('25 %')
   await page.keyboard.press('Enter')
   await expect(dialog.getByRole('alert')).toHaveCount(0)
-  for (const [field, text, says] of [['Name', '', 'Give the size a name'], ['Name', '2x6', 'already'], ['Name', 'oak', 'Nothing is entered'], ['Thickness', 'thick', '“thick” is not understood'], ['Thickness', '90\'', 'must be between'], ['Thickness', '2', 'Depth: Nothing is entered']] as const) {
+  for (const [field, text, says] of [
+    ['Name', '', 'Give the size a name'],
+    ['Name', '2x6', 'already'],
+    ['Name', 'oak', 'Nothing is entered'],
+    ['Thickness', 'thick', '“thick” is not understood'],
+    ['Thickness', "90'", 'must be between'],
+    ['Thickness', '2', 'Depth: Nothing is entered'],
+  ] as const) {
     await dialog.getByLabel(field, { exact: true }).fill(text)
     await dialog.getByRole('button', { name: 'Add' }).click()
     await expect(dialog.getByRole('alert')).toContainText(says)
@@ -72,8 +86,10 @@ test('impossible buildings are said, and what can be framed still is drawn', asy
   await expect(page.locator('path.wood').first()).toBeVisible()
   await type('Pitch', '20')
   await type('Overhang at the eaves', '3\' 9"')
-  await type('Wall height', '3\'')
-  await expect(page.getByRole('alert').filter({ hasText: 'The tails would reach below the deck' })).toHaveCount(1)
+  await type('Wall height', "3'")
+  await expect(
+    page.getByRole('alert').filter({ hasText: 'The tails would reach below the deck' }),
+  ).toHaveCount(1)
   await expect(page.getByRole('alert').filter({ hasText: 'The header over opening 1' })).toHaveCount(1)
   await page.locator('#sheet').focus()
   for (let i = 0; i < 6; i++) await page.keyboard.press('Control+z')
@@ -81,11 +97,19 @@ test('impossible buildings are said, and what can be framed still is drawn', asy
   await expect(page.getByRole('alert')).toHaveCount(0)
 })
 
-test('a broken file, a newer one and one with faults are refused with reasons; unknown fields are named', async ({ page }) => {
+test('a broken file, a newer one and one with faults are refused with reasons; unknown fields are named', async ({
+  page,
+}) => {
   await page.goto('/')
-  await page.getByRole('link', { name: /Sallow Marsh/ }).first().waitFor()
+  await page
+    .getByRole('link', { name: /Sallow Marsh/ })
+    .first()
+    .waitFor()
   const give = async (content: string): Promise<void> => {
-    const [chooser] = await Promise.all([page.waitForEvent('filechooser'), page.getByRole('button', { name: 'Import a file' }).click()])
+    const [chooser] = await Promise.all([
+      page.waitForEvent('filechooser'),
+      page.getByRole('button', { name: 'Import a file' }).click(),
+    ])
     await chooser.setFiles({ name: 'x.json', mimeType: 'application/json', buffer: Buffer.from(content) })
   }
   const note = page.getByRole('alert')
@@ -93,14 +117,18 @@ test('a broken file, a newer one and one with faults are refused with reasons; u
   await expect(note).toContainText('cannot be read')
   await give('{"format":"early-wren/design","version":99}')
   await expect(note).toContainText('version 99')
-  await give('{"format":"early-wren/design","version":1,"name":"x","units":"imperial","footprint":{"length":"long","width":2400}}')
+  await give(
+    '{"format":"early-wren/design","version":1,"name":"x","units":"imperial","footprint":{"length":"long","width":2400}}',
+  )
   await expect(note).toContainText('Length (footprint.length) must be a number')
   await expect(note).toContainText('Walls (walls) is missing')
   await expect(page.getByRole('link', { name: /Sallow Marsh/ })).toHaveCount(5)
   const text = await page.evaluate(async () => {
     const transfer = new DataTransfer()
     transfer.items.add(new File(['{"format":"early-wren/plan"}'], 'plan.json'))
-    document.querySelector('main')?.dispatchEvent(new DragEvent('drop', { dataTransfer: transfer, bubbles: true, cancelable: true }))
+    document
+      .querySelector('main')
+      ?.dispatchEvent(new DragEvent('drop', { dataTransfer: transfer, bubbles: true, cancelable: true }))
     return transfer.files.length
   })
   expect(text).toBe(1)

@@ -8,26 +8,30 @@ test('a design is duplicated, renamed, taken away and put back', async ({ page }
   await expect(copy).toBeVisible()
   await page.getByRole('button', { name: 'More for Sallow Marsh reed store 2' }).click()
   await page.getByRole('menuitem', { name: 'Rename' }).click()
-  await page.getByRole('textbox', { name: 'Name' }).fill('Warden\'s wood store')
+  await page.getByRole('textbox', { name: 'Name' }).fill("Warden's wood store")
   await page.keyboard.press('Enter')
   await expect(page.getByRole('link', { name: /^Warden's wood store/ })).toBeVisible()
-  await page.getByRole('button', { name: 'More for Warden\'s wood store' }).click()
+  await page.getByRole('button', { name: "More for Warden's wood store" }).click()
   await page.getByRole('menuitem', { name: 'Take off the shelf' }).click()
   await expect(page.getByRole('link', { name: /^Warden's wood store/ })).toHaveCount(0)
   await page.getByRole('button', { name: 'Put it back' }).click()
   await expect(page.getByRole('link', { name: /^Warden's wood store/ })).toBeVisible()
 })
 
-test('the same design in two tabs: each follows the other, and no edit is lost', async ({ page, context, problems }) => {
+test('the same design in two tabs: each follows the other, and no edit is lost', async ({
+  page,
+  context,
+  problems,
+}) => {
   await openDemo(page, 'Sallow Marsh ringing hut')
   const other = await context.newPage()
   watch(other, problems)
   await reportViolations(context)
   await other.goto(page.url())
-  await other.getByLabel('Span', { exact: true }).fill('10\'')
+  await other.getByLabel('Span', { exact: true }).fill("10'")
   await other.keyboard.press('Enter')
   await expect(page.getByLabel('Span', { exact: true })).toHaveValue('10\' 0"')
-  await page.getByLabel('Wall height', { exact: true }).fill('8\'')
+  await page.getByLabel('Wall height', { exact: true }).fill("8'")
   await page.keyboard.press('Enter')
   await expect(other.getByLabel('Wall height', { exact: true })).toHaveValue('8\' 0"')
   await page.close()
@@ -50,7 +54,9 @@ test('after the first visit it works with no network', async ({ page, context })
 
 test.describe('on a phone', () => {
   test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true })
-  test('drawing and card take turns, pieces come one card at a time, and targets are large', async ({ page }) => {
+  test('drawing and card take turns, pieces come one card at a time, and targets are large', async ({
+    page,
+  }) => {
     await openDemo(page, 'Sallow Marsh ringing hut')
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBe(390)
     await page.getByLabel('Span', { exact: true }).fill('10-6')
@@ -64,8 +70,15 @@ test.describe('on a phone', () => {
     await page.getByRole('button', { name: 'One card at a time' }).tap()
     await page.getByRole('button', { name: 'Next', exact: true }).tap()
     await expect(page.locator('#sheet .mark').first()).toHaveText('H1')
-    const small = await page.locator('button:visible, a:visible').evaluateAll(list => list.map(each => ({ name: each.textContent?.trim() || each.getAttribute('aria-label'), box: each.getBoundingClientRect() }))
-      .filter(each => each.box.width > 0 && each.box.bottom > 0 && each.box.height < 43.5).map(each => each.name))
+    const small = await page.locator('button:visible, a:visible').evaluateAll(list =>
+      list
+        .map(each => ({
+          name: each.textContent?.trim() || each.getAttribute('aria-label'),
+          box: each.getBoundingClientRect(),
+        }))
+        .filter(each => each.box.width > 0 && each.box.bottom > 0 && each.box.height < 43.5)
+        .map(each => each.name),
+    )
     expect(small).toEqual([])
   })
 })

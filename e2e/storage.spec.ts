@@ -5,7 +5,10 @@ const HUT = 'Sallow Marsh ringing hut'
 const span = (page: Page) => page.getByLabel('Span', { exact: true })
 const saving = (page: Page) => page.getByRole('group', { name: 'Saving' })
 
-/** Lets storage be full for the page until it is said otherwise or loaded again: what was written ends its transaction with the browser's error, as at its commit. */
+/**
+ * Lets storage be full for the page until it is said otherwise or loaded again: what was written ends its
+ * transaction with the browser's error, as at its commit.
+ */
 async function fillable(page: Page): Promise<(full: boolean) => Promise<void>> {
   await page.addInitScript(() => {
     for (const name of ['add', 'put'] as const) {
@@ -13,40 +16,60 @@ async function fillable(page: Page): Promise<(full: boolean) => Promise<void>> {
       IDBObjectStore.prototype[name] = function (this: IDBObjectStore, ...given: [unknown, IDBValidKey?]) {
         const request = write.apply(this, given)
         const last = this.name === 'designs' ? name === 'put' : (given[0] as { index: number }).index === 0
-        if ((window as { full?: boolean }).full && last) request.addEventListener('success', () => {
-          Object.defineProperty(this.transaction, 'error', { get: () => new DOMException('no room', 'QuotaExceededError') })
-          this.transaction.abort()
-        })
+        if ((window as { full?: boolean }).full && last)
+          request.addEventListener('success', () => {
+            Object.defineProperty(this.transaction, 'error', {
+              get: () => new DOMException('no room', 'QuotaExceededError'),
+            })
+            this.transaction.abort()
+          })
         return request
       }
     }
   })
-  return full => page.evaluate((full) => { (window as { full?: boolean }).full = full }, full)
+  return full =>
+    page.evaluate(full => {
+      ;(window as { full?: boolean }).full = full
+    }, full)
 }
 
-/** Holds the database in another tab, so that whatever this one stores has to wait; what is given back lets go. */
+/**
+ * Holds the database in another tab, so that whatever this one stores has to wait; what is given back lets
+ * go.
+ */
 async function hold(context: BrowserContext, url: string): Promise<() => Promise<void>> {
   const other = await context.newPage()
   await other.goto(new URL('/icon.svg', url).href) // a page of the same origin without the program
-  await other.evaluate(() => new Promise<void>((resolve, reject) => {
-    const opening = indexedDB.open('early-wren')
-    opening.onerror = () => reject(new Error('not opened'))
-    opening.onsuccess = () => {
-      const store = opening.result.transaction(['designs', 'edits'], 'readwrite').objectStore('designs')
-      const again = (): void => { if (!(window as { letGo?: boolean }).letGo) store.get('nobody').onsuccess = again }
-      again()
-      resolve()
-    }
-  }))
+  await other.evaluate(
+    () =>
+      new Promise<void>((resolve, reject) => {
+        const opening = indexedDB.open('early-wren')
+        opening.onerror = () => reject(new Error('not opened'))
+        opening.onsuccess = () => {
+          const store = opening.result.transaction(['designs', 'edits'], 'readwrite').objectStore('designs')
+          const again = (): void => {
+            if (!(window as { letGo?: boolean }).letGo) store.get('nobody').onsuccess = again
+          }
+          again()
+          resolve()
+        }
+      }),
+  )
   return async () => {
-    await other.evaluate(() => { (window as { letGo?: boolean }).letGo = true })
+    await other.evaluate(() => {
+      ;(window as { letGo?: boolean }).letGo = true
+    })
     await other.close()
   }
 }
 
 const ways = {
-  'a link': async (page: Page) => { await page.getByRole('link', { name: 'Shelf' }).click() },
-  'Back': async (page: Page) => { await page.evaluate(() => history.back()) },
+  'a link': async (page: Page) => {
+    await page.getByRole('link', { name: 'Shelf' }).click()
+  },
+  Back: async (page: Page) => {
+    await page.evaluate(() => history.back())
+  },
 }
 
 for (const [way, leave] of Object.entries(ways)) {
@@ -54,7 +77,7 @@ for (const [way, leave] of Object.entries(ways)) {
     await openDemo(page, HUT)
     await expect(saving(page)).toHaveText('Saved')
     const release = await hold(context, page.url())
-    for (const text of ['10\'', '10-6', '11\'']) {
+    for (const text of ["10'", '10-6', "11'"]) {
       await span(page).fill(text)
       await page.keyboard.press('Enter')
     }
@@ -62,12 +85,15 @@ for (const [way, leave] of Object.entries(ways)) {
     await leave(page)
     await expect(page.getByRole('dialog')).toContainText('The last changes are being saved.')
     await release()
-    await expect(page.getByRole('link', { name: new RegExp(`^${HUT}\\b(?!,)`) }).first()).toBeVisible() // stored, the shelf comes by itself
+    // stored, the shelf comes by itself
+    await expect(page.getByRole('link', { name: new RegExp(`^${HUT}\\b(?!,)`) }).first()).toBeVisible()
     await openDemo(page, HUT)
     await expect(span(page)).toHaveValue('11\' 0"')
   })
 
-  test(`text half typed is entered on leaving by ${way}, and asked about where it can't be`, async ({ page }) => {
+  test(`text half typed is entered on leaving by ${way}, and asked about where it can't be`, async ({
+    page,
+  }) => {
     await openDemo(page, HUT)
     await span(page).fill('10-6')
     await leave(page)
@@ -86,13 +112,25 @@ for (const [way, leave] of Object.entries(ways)) {
   })
 }
 
-for (const [way, go] of [['reload', (page: Page) => page.evaluate(() => location.reload())], ['another address', (page: Page) => page.evaluate(() => { location.href = '/icon.svg' })]] as const) {
-  test(`${way} with edits waiting or text half typed asks, and the text is entered`, async ({ page, context }) => {
+for (const [way, go] of [
+  ['reload', (page: Page) => page.evaluate(() => location.reload())],
+  [
+    'another address',
+    (page: Page) =>
+      page.evaluate(() => {
+        location.href = '/icon.svg'
+      }),
+  ],
+] as const) {
+  test(`${way} with edits waiting or text half typed asks, and the text is entered`, async ({
+    page,
+    context,
+  }) => {
     await openDemo(page, HUT)
     const release = await hold(context, page.url())
     await span(page).fill('10-6')
     let asked = 0
-    page.on('dialog', (dialog) => {
+    page.on('dialog', dialog => {
       asked++
       void dialog.dismiss()
     })
@@ -118,7 +156,9 @@ test('between benches text half typed is entered too', async ({ page }) => {
   await expect(page.getByLabel('Stud spacing', { exact: true })).toHaveValue('1\' 0"')
 })
 
-test('with storage full a bench says so, keeps what was done, lets it be saved as a file and saves it when there is room', async ({ page }) => {
+test('with storage full a bench says so, keeps what was done, lets it be saved as a file and saves it when there is room', async ({
+  page,
+}) => {
   const fill = await fillable(page)
   await openDemo(page, HUT)
   await expect(saving(page)).toHaveText('Saved')
@@ -126,13 +166,16 @@ test('with storage full a bench says so, keeps what was done, lets it be saved a
   await span(page).fill('10-6')
   await page.keyboard.press('Enter')
   const alert = page.getByRole('alert').filter({ hasText: 'Not saved' })
-  await expect(alert).toContainText('The browser\'s storage is full')
+  await expect(alert).toContainText("The browser's storage is full")
   await expect(saving(page)).toHaveText('Not saved')
-  await span(page).fill('11\'')
+  await span(page).fill("11'")
   await page.keyboard.press('Enter')
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect(span(page)).toHaveValue('10\' 6"') // undone while both wait
-  const [file] = await Promise.all([page.waitForEvent('download'), alert.getByRole('button', { name: 'Save as a file' }).click()])
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    alert.getByRole('button', { name: 'Save as a file' }).click(),
+  ])
   expect(file.suggestedFilename()).toMatch(/\.json$/)
   await page.getByRole('link', { name: 'Shelf' }).click()
   await expect(page.getByRole('dialog')).toContainText('storage is full')
@@ -149,7 +192,10 @@ test('with storage full a bench says so, keeps what was done, lets it be saved a
 test('with storage full the shelf says what was not done, and why', async ({ page }) => {
   const fill = await fillable(page)
   await page.goto('/')
-  await page.getByRole('link', { name: new RegExp(`^${HUT}\\b(?!,)`) }).first().waitFor()
+  await page
+    .getByRole('link', { name: new RegExp(`^${HUT}\\b(?!,)`) })
+    .first()
+    .waitFor()
   await fill(true)
   const alert = page.getByRole('alert').filter({ hasText: 'storage is full' })
   const pick = async (item: string): Promise<void> => {
@@ -172,7 +218,10 @@ test('with storage full the shelf says what was not done, and why', async ({ pag
   await page.keyboard.press('Enter')
   await said(`“${HUT}” was not renamed`)
   const [file] = await Promise.all([page.waitForEvent('download'), pick('Save as a file')]) // always works
-  const [chooser] = await Promise.all([page.waitForEvent('filechooser'), page.getByRole('button', { name: 'Import a file' }).click()])
+  const [chooser] = await Promise.all([
+    page.waitForEvent('filechooser'),
+    page.getByRole('button', { name: 'Import a file' }).click(),
+  ])
   await chooser.setFiles(await file.path())
   await said(`“${HUT} 2” was not taken in`)
   await fill(false)
@@ -180,21 +229,31 @@ test('with storage full the shelf says what was not done, and why', async ({ pag
   await expect(page.getByRole('link', { name: new RegExp(`^${HUT} 2`) })).toBeVisible()
 })
 
-test('a storage emptied while a design is open is said; the design is put back as it is on the screen', async ({ page, problems }) => {
+test('a storage emptied while a design is open is said; the design is put back as it is on the screen', async ({
+  page,
+  problems,
+}) => {
   await openDemo(page, HUT)
   await expect(saving(page)).toHaveText('Saved')
-  await page.evaluate(() => new Promise<void>((resolve) => { indexedDB.deleteDatabase('early-wren').onsuccess = () => resolve() }))
+  await page.evaluate(
+    () =>
+      new Promise<void>(resolve => {
+        indexedDB.deleteDatabase('early-wren').onsuccess = () => resolve()
+      }),
+  )
   await span(page).fill('10-6')
   await page.keyboard.press('Enter')
   const alert = page.getByRole('alert').filter({ hasText: 'emptied or deleted elsewhere' })
   await expect(alert).toBeVisible()
-  await span(page).fill('11\'')
+  await span(page).fill("11'")
   await page.keyboard.press('Enter')
   await alert.getByRole('button', { name: 'Put it back' }).click()
   await expect(saving(page)).toHaveText('Saved')
   await page.reload()
   await expect(span(page)).toHaveValue('11\' 0"')
-  for (const [i, each] of [...problems.entries()].reverse()) if (each.includes('wants to delete database')) problems.splice(i, 1) // the library says what was done to it
+  for (const [i, each] of [...problems.entries()].reverse())
+    // the library says what was done to it
+    if (each.includes('wants to delete database')) problems.splice(i, 1)
 })
 
 test('a design taken off the shelf in another tab is said and put back', async ({ page, context }) => {
@@ -210,10 +269,19 @@ test('a design taken off the shelf in another tab is said and put back', async (
 })
 
 const opening = {
-  silent: () => { IDBFactory.prototype.open = () => new EventTarget() as IDBOpenDBRequest },
-  refused: () => { IDBFactory.prototype.open = () => { throw new DOMException('not here', 'SecurityError') } },
+  silent: () => {
+    IDBFactory.prototype.open = () => new EventTarget() as IDBOpenDBRequest
+  },
+  refused: () => {
+    IDBFactory.prototype.open = () => {
+      throw new DOMException('not here', 'SecurityError')
+    }
+  },
 }
-for (const [what, script, title] of [['never answers', opening.silent, 'The shelf does not answer'], ['is refused to the page', opening.refused, 'The shelf can\'t be opened']] as const) {
+for (const [what, script, title] of [
+  ['never answers', opening.silent, 'The shelf does not answer'],
+  ['is refused to the page', opening.refused, "The shelf can't be opened"],
+] as const) {
   test(`a database that ${what} is said, on the shelf and on a bench`, async ({ page }) => {
     await page.addInitScript(script)
     await page.goto('/')
@@ -228,27 +296,36 @@ for (const [what, script, title] of [['never answers', opening.silent, 'The shel
 
 test('a damaged row and a damaged step are each said for what they are', async ({ page }) => {
   await openDemo(page, HUT)
-  for (const text of ['10-6', '11\'']) {
+  for (const text of ['10-6', "11'"]) {
     await span(page).fill(text)
     await page.keyboard.press('Enter')
   }
   await expect(saving(page)).toHaveText('Saved')
   const id = new URL(page.url()).pathname.split('/')[2] ?? ''
-  const damage = (id: string, what: 'step' | 'row' | 'design') => page.evaluate(([id, what]) => new Promise<void>((resolve, reject) => {
-    const opening = indexedDB.open('early-wren')
-    opening.onerror = () => reject(new Error('not opened'))
-    opening.onsuccess = () => {
-      const work = opening.result.transaction(['designs', 'edits'], 'readwrite')
-      const designs = work.objectStore('designs')
-      if (what === 'step') work.objectStore('edits').put({ design: id, index: 1, document: { broken: true } })
-      if (what === 'design') work.objectStore('edits').put({ design: id, index: 0, document: 'broken' })
-      if (what === 'row') designs.get(id).onsuccess = (event) => { designs.put({ ...(event.target as IDBRequest<object>).result, updated: 'yesterday', name: 7 }) }
-      work.oncomplete = () => {
-        opening.result.close()
-        resolve()
-      }
-    }
-  }), [id, what] as const)
+  const damage = (id: string, what: 'step' | 'row' | 'design') =>
+    page.evaluate(
+      ([id, what]) =>
+        new Promise<void>((resolve, reject) => {
+          const opening = indexedDB.open('early-wren')
+          opening.onerror = () => reject(new Error('not opened'))
+          opening.onsuccess = () => {
+            const work = opening.result.transaction(['designs', 'edits'], 'readwrite')
+            const designs = work.objectStore('designs')
+            if (what === 'step')
+              work.objectStore('edits').put({ design: id, index: 1, document: { broken: true } })
+            if (what === 'design') work.objectStore('edits').put({ design: id, index: 0, document: 'broken' })
+            if (what === 'row')
+              designs.get(id).onsuccess = event => {
+                designs.put({ ...(event.target as IDBRequest<object>).result, updated: 'yesterday', name: 7 })
+              }
+            work.oncomplete = () => {
+              opening.result.close()
+              resolve()
+            }
+          }
+        }),
+      [id, what] as const,
+    )
   await damage(id, 'step')
   await page.reload()
   await page.getByRole('button', { name: 'Undo' }).click()
@@ -258,9 +335,13 @@ test('a damaged row and a damaged step are each said for what they are', async (
   await page.goto('/')
   await expect(page.getByRole('link', { name: /^Without a name/ })).toContainText('unknown time')
   await damage(id, 'design')
-  for (const [place, says] of [['roof', 'damaged'], ['marks', 'damaged'], ['sketch', 'damaged']] as const) {
+  for (const [place, says] of [
+    ['roof', 'damaged'],
+    ['marks', 'damaged'],
+    ['sketch', 'damaged'],
+  ] as const) {
     await page.goto(`/design/${id}/${place}`)
-    await expect(page.getByRole('heading', { name: 'This design can\'t be read' })).toBeVisible()
+    await expect(page.getByRole('heading', { name: "This design can't be read" })).toBeVisible()
     await expect(page.locator('main')).toContainText(says)
   }
 })

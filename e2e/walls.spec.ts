@@ -17,7 +17,10 @@ test('salvaged units size a wall, and its openings can be given others', async (
   await dialog.getByLabel('Width').fill('wide')
   await dialog.getByRole('button', { name: 'Add' }).click()
   await expect(dialog.getByRole('alert')).toContainText('Width: “wide” is not understood')
-  for (const [name, width, height, many] of [['chapel sash', '2\' 4"', '3\' 4"', '2'], ['scullery light', '20', '30', '1']] as const) {
+  for (const [name, width, height, many] of [
+    ['chapel sash', '2\' 4"', '3\' 4"', '2'],
+    ['scullery light', '20', '30', '1'],
+  ] as const) {
     await dialog.getByLabel('Name').fill(name)
     await dialog.getByLabel('Width').fill(width)
     await dialog.getByLabel('Height').fill(height)
@@ -45,27 +48,39 @@ test('plate marks on paper, at any length and to read aloud', async ({ page }) =
   await page.getByRole('link', { name: 'Plate marks on paper' }).click()
   const east = page.getByRole('region', { name: 'East wall' })
   await expect(east).toContainText('tape hooked on the south end')
-  await expect(east.getByRole('listitem').filter({ hasText: 'the bottom plate is cut out here' })).toHaveCount(1)
+  await expect(
+    east.getByRole('listitem').filter({ hasText: 'the bottom plate is cut out here' }),
+  ).toHaveCount(1)
   await expect(east.getByRole('img')).toHaveCount(1)
   await clean(page)
   // full size: 8' 11" of plate in lines of 180 mm of paper: 2717.8 / 180, 16 lines, each as wide as its plate
   await page.getByRole('button', { name: 'Full size' }).click()
   await expect(east.getByRole('img')).toHaveCount(16)
-  const wide = await east.getByRole('img').first().evaluate(each => each.getBoundingClientRect().width)
-  expect(Math.abs(wide - 184 / 25.4 * 96)).toBeLessThan(1)
+  const wide = await east
+    .getByRole('img')
+    .first()
+    .evaluate(each => each.getBoundingClientRect().width)
+  expect(Math.abs(wide - (184 / 25.4) * 96)).toBeLessThan(1)
   await page.emulateMedia({ media: 'print' })
   await expect(page.getByRole('button', { name: 'Print' })).toBeHidden()
   await expect(east.getByRole('img').first()).toBeVisible()
   expect((await page.pdf({ format: 'A4' })).subarray(0, 5).toString()).toBe('%PDF-')
   await page.emulateMedia({ media: 'screen' })
-  const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save the list to read aloud as text' }).click()])
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save the list to read aloud as text' }).click(),
+  ])
   const text = await readFile(await file.path(), 'utf8')
-  expect(text).toMatch(/^South wall: both plates 13' 0", tape hooked on the west end\n0": stud, X ahead\n3": stud, X ahead\n1' 3 1\/4": stud, X ahead\n/)
+  expect(text).toMatch(
+    /^South wall: both plates 13' 0", tape hooked on the west end\n0": stud, X ahead\n3": stud, X ahead\n1' 3 1\/4": stud, X ahead\n/,
+  )
   await page.getByRole('link', { name: 'Walls' }).click()
   await expect(marks(page)).toBeVisible()
 })
 
-test('a wall laid out from its far end, made higher, sheathed, braced and parted inside', async ({ page }) => {
+test('a wall laid out from its far end, made higher, sheathed, braced and parted inside', async ({
+  page,
+}) => {
   test.setTimeout(240_000)
   await newBuilding(page)
   await page.getByRole('link', { name: /^walls/i }).click()
@@ -84,11 +99,11 @@ test('a wall laid out from its far end, made higher, sheathed, braced and parted
   await page.getByRole('button', { name: 'Close', exact: true }).last().click()
   await expect(page.getByRole('dialog')).toHaveCount(0)
   const height = page.getByLabel('Height of the south wall', { exact: true })
-  await height.fill('8\'')
+  await height.fill("8'")
   await page.keyboard.press('Enter')
   await expect(height).toHaveValue('8\' 0"')
   await expect(page.getByRole('alert')).toHaveCount(0)
-  await height.fill('13\'')
+  await height.fill("13'")
   await page.keyboard.press('Enter')
   await expect(page.getByRole('alert').first()).toContainText('the ridge leaves the span')
   await page.getByRole('button', { name: 'Undo' }).click()
@@ -126,7 +141,7 @@ test('a wall laid out from its far end, made higher, sheathed, braced and parted
   await face.fill('2"')
   await page.keyboard.press('Enter')
   await expect(page.getByRole('alert')).toContainText('Partition 1 leaves no room beside it')
-  await face.fill('5\'')
+  await face.fill("5'")
   await page.keyboard.press('Enter')
   await expect(page.getByRole('alert')).toHaveCount(0)
   await page.getByRole('button', { name: 'Frame', exact: true }).click()
@@ -139,19 +154,22 @@ test('a wall laid out from its far end, made higher, sheathed, braced and parted
   await page.getByRole('button', { name: 'Take partition 1 away' }).click()
   await expect(page.getByRole('button', { name: 'P1', exact: true })).toHaveCount(0)
   await page.reload()
-  await expect(page.getByRole('img', { name: 'The walls from above, south at the bottom' })).toBeVisible() // where it was
+  // where it was
+  await expect(page.getByRole('img', { name: 'The walls from above, south at the bottom' })).toBeVisible()
   await page.getByRole('button', { name: 'Frame', exact: true }).click()
   await expect(page.getByRole('img', { name: 'The south wall, seen from outside' })).toBeVisible()
 })
 
-test('a side of posts and beam, slatted, and what it can\'t have', async ({ page }) => {
+test("a side of posts and beam, slatted, and what it can't have", async ({ page }) => {
   await openDemo(page, 'Sallow Marsh ringing hut', 'walls')
   await page.getByRole('button', { name: 'Walls', exact: true }).click()
   await dialogReady(page)
   await choose(page, 'Built of', 'Posts, beam')
   await page.getByRole('button', { name: 'Close', exact: true }).last().click()
   await expect(page.getByRole('dialog')).toHaveCount(0)
-  await expect(page.getByRole('img', { name: /^Top plate and deck, side by side/ })).toHaveAccessibleName(/: 0", 6' 4 1\/4", 12' 8 1\/2"$/)
+  await expect(page.getByRole('img', { name: /^Top plate and deck, side by side/ })).toHaveAccessibleName(
+    /: 0", 6' 4 1\/4", 12' 8 1\/2"$/,
+  )
   await page.locator('path.wood[data-member="walls/south/post/2"]').first().click()
   await expect(page.locator('.room-card .mark').first()).toHaveText('WP1')
   await expect(page.locator('.room-card')).toContainText('3 wall posts')
@@ -177,9 +195,12 @@ test('a side of posts and beam, slatted, and what it can\'t have', async ({ page
 test('raked gable walls, and one that steps', async ({ page }) => {
   await openDemo(page, 'Sallow Marsh reed store', 'walls')
   await page.getByRole('button', { name: 'West', exact: true }).click()
-  // along the lower face from the eave wall: a corner stud, then the layout, 24 in less half of 2 in from the wall's end, / cos of 15 in 12
+  // along the lower face from the eave wall: a corner stud, then the layout, 24 in less half of 2 in from the
+  // wall's end, / cos of 15 in 12
   await page.getByRole('button', { name: 'South slope' }).click()
-  await expect(page.getByRole('img', { name: /^Top plate along the south slope, marked: 0", / })).toBeVisible()
+  await expect(
+    page.getByRole('img', { name: /^Top plate along the south slope, marked: 0", / }),
+  ).toBeVisible()
   await page.locator('path.wood[data-member="walls/west/plate/top/south"]').click()
   await expect(page.locator('.room-card')).toContainText('top plate')
   await expect(page.locator('.room-card')).toContainText('plumb cut')
@@ -196,7 +217,7 @@ test('raked gable walls, and one that steps', async ({ page }) => {
   await choose(page, 'Gables', 'Studs')
   await choose(page, 'Its top', 'Steps')
   const from = page.getByRole('dialog').getByLabel('From there on')
-  await from.fill('9\'')
+  await from.fill("9'")
   await page.keyboard.press('Enter')
   const said = (text: string) => page.getByRole('alert').filter({ hasText: text })
   await expect(said('North of its step the west wall would stand into the rafters')).toHaveCount(1)
@@ -225,7 +246,13 @@ test.describe('on a phone', () => {
     await page.getByRole('link', { name: 'Plate marks on paper' }).tap()
     await expect(page.getByRole('heading', { name: 'South wall' })).toBeVisible()
     await clean(page)
-    const small = await page.locator('button:visible, a:visible').evaluateAll(list => list.map(each => ({ name: each.textContent?.trim(), tall: each.getBoundingClientRect().height })).filter(each => each.tall > 0 && each.tall < 43.5))
+    const small = await page
+      .locator('button:visible, a:visible')
+      .evaluateAll(list =>
+        list
+          .map(each => ({ name: each.textContent?.trim(), tall: each.getBoundingClientRect().height }))
+          .filter(each => each.tall > 0 && each.tall < 43.5),
+      )
     expect(small).toEqual([])
   })
 })

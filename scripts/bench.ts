@@ -12,7 +12,10 @@ function replan(design: Design, times = 200): number[] {
   const out: number[] = []
   const memory = newMemory()
   for (let i = 0; i < times + 50; i++) {
-    const changed = withValue(design, 'roof.pitch', { rise: 12 * design.roof.pitch.rise / design.roof.pitch.run + i / 500, run: 12 }) // never the same twice
+    const changed = withValue(design, 'roof.pitch', {
+      rise: (12 * design.roof.pitch.rise) / design.roof.pitch.run + i / 500,
+      run: 12,
+    }) // never the same twice
     const start = performance.now()
     cautionsOf(plan(changed, memory))
     if (i >= 50) out.push(performance.now() - start)
@@ -20,11 +23,14 @@ function replan(design: Design, times = 200): number[] {
   return out.sort((a, b) => a - b)
 }
 
-const at = (sorted: readonly number[], share: number): string => (sorted[Math.floor(sorted.length * share)] ?? 0).toFixed(2).padStart(7)
+const at = (sorted: readonly number[], share: number): string =>
+  (sorted[Math.floor(sorted.length * share)] ?? 0).toFixed(2).padStart(7)
 
 function line(name: string, design: Design): void {
   const times = replan(design)
-  console.log(`${name.padEnd(34)} ${String(plan(design).frame.members.length).padStart(5)} ${at(times, 0.5)} ${at(times, 0.95)}`)
+  console.log(
+    `${name.padEnd(34)} ${String(plan(design).frame.members.length).padStart(5)} ${at(times, 0.5)} ${at(times, 0.95)}`,
+  )
 }
 
 /** A shed of about so many boards: spacing is closed up until it has them. */
@@ -46,14 +52,33 @@ for (const file of readdirSync('demo')) {
 line('400 boards', shedOf(400, false))
 line('400 boards, from base to ridge', shedOf(400, true))
 
-/** The largest building the limits let: everything close together, slats on all sides; `share` of its spacings, 1 the closest. */
+/**
+ * The largest building the limits let: everything close together, slats on all sides; `share` of its
+ * spacings, 1 the closest.
+ */
 function largest(share: number): Design {
   const base = newDesign('largest', 'imperial')
   const spacing = 100 / share
   const side = { ...base.walls.sides.south, cover: 'slats' as const }
   return {
-    ...base, footprint: { length: 17900, width: 11900 }, base: usualBase('posts', 'imperial'), floor: { ...usualFloors.imperial, spacing, blocking: 3, deck: { kind: 'boards', section: '5/4x4', gap: 5 } },
-    walls: { ...base.walls, spacing, height: 4200, longest: 2400, slats: { section: '1x4', gap: 0 }, sides: { south: side, east: side, north: side, west: side } }, roof: { ...base.roof, spacing, pitch: { rise: 12, run: 12 }, ridge: '2x12', rafter: '2x12' },
+    ...base,
+    footprint: { length: 17900, width: 11900 },
+    base: usualBase('posts', 'imperial'),
+    floor: {
+      ...usualFloors.imperial,
+      spacing,
+      blocking: 3,
+      deck: { kind: 'boards', section: '5/4x4', gap: 5 },
+    },
+    walls: {
+      ...base.walls,
+      spacing,
+      height: 4200,
+      longest: 2400,
+      slats: { section: '1x4', gap: 0 },
+      sides: { south: side, east: side, north: side, west: side },
+    },
+    roof: { ...base.roof, spacing, pitch: { rise: 12, run: 12 }, ridge: '2x12', rafter: '2x12' },
   }
 }
 
@@ -61,21 +86,30 @@ console.log('\nframed and planned from nothing, and a change of pitch, ms')
 for (const share of [0.1, 0.2, 0.4, 0.7, 1]) {
   const design = largest(share)
   const boards = plan(design).frame.members.length
-  const fresh = Array.from({ length: 5 }, () => {
-    const start = performance.now()
-    plan(design)
-    return performance.now() - start
-  }).sort((a, b) => a - b)[2] ?? 0
+  const fresh =
+    Array.from({ length: 5 }, () => {
+      const start = performance.now()
+      plan(design)
+      return performance.now() - start
+    }).sort((a, b) => a - b)[2] ?? 0
   const median = replan(design, 20)[10] ?? 0
-  console.log(`${String(boards).padStart(6)} boards ${fresh.toFixed(0).padStart(6)} from nothing (${(1000 * fresh / boards).toFixed(0)} µs a board) ${median.toFixed(1).padStart(7)} a change (${(1000 * median / boards).toFixed(1)} µs a board)`)
+  console.log(
+    `${String(boards).padStart(6)} boards ${fresh.toFixed(0).padStart(6)} from nothing (${((1000 * fresh) / boards).toFixed(0)} µs a board) ${median.toFixed(1).padStart(7)} a change (${((1000 * median) / boards).toFixed(1)} µs a board)`,
+  )
 }
 
 /** What the shelf and a bench ask the built application for in Chromium, gzipped as it comes. */
 async function firstScreens(): Promise<void> {
   if (!existsSync('.output/server/index.mjs')) return console.log('\nfirst screen: run npm run build first')
   const port = '4179'
-  const server = spawn(process.execPath, ['.output/server/index.mjs'], { env: { ...process.env, PORT: port, HOST: 'localhost', NUXT_PUBLIC_DEMO: 'true' }, stdio: 'ignore' })
-  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'] })
+  const server = spawn(process.execPath, ['.output/server/index.mjs'], {
+    env: { ...process.env, PORT: port, HOST: 'localhost', NUXT_PUBLIC_DEMO: 'true' },
+    stdio: 'ignore',
+  })
+  const browser = await chromium.launch({
+    executablePath: '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+  })
   try {
     const page = await (await browser.newContext({ serviceWorkers: 'block' })).newPage()
     for (let tries = 0; tries < 50; tries++) {
@@ -90,14 +124,16 @@ async function firstScreens(): Promise<void> {
     await page.waitForLoadState('networkidle')
     console.log(`scripts, gzipped: shelf and roof bench ${await scripts(page)}`)
     console.log(`3D view turned, frames a second: ${await framesPerSecond(page)}`)
-  }
-  finally {
+  } finally {
     await browser.close()
     server.kill()
   }
 }
 
-/** Frames a second of the 3D view while it is turned by its key, over two seconds, as Chromium draws it here without a graphics card. */
+/**
+ * Frames a second of the 3D view while it is turned by its key, over two seconds, as Chromium draws it here
+ * without a graphics card.
+ */
 async function framesPerSecond(page: Page): Promise<string> {
   await page.getByRole('button', { name: '3D', exact: true }).click()
   await page.locator('canvas').waitFor()
@@ -120,7 +156,12 @@ async function framesPerSecond(page: Page): Promise<string> {
 
 /** Count and size of the scripts a page has loaded so far. */
 async function scripts(page: Page): Promise<string> {
-  const sizes = await page.evaluate(() => performance.getEntriesByType('resource').filter(each => each.name.endsWith('.js')).map(each => (each as PerformanceResourceTiming).encodedBodySize))
+  const sizes = await page.evaluate(() =>
+    performance
+      .getEntriesByType('resource')
+      .filter(each => each.name.endsWith('.js'))
+      .map(each => (each as PerformanceResourceTiming).encodedBodySize),
+  )
   return `${(sizes.reduce((sum, each) => sum + each, 0) / 1024).toFixed(0)} KB in ${sizes.length} files`
 }
 

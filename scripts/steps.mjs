@@ -6,12 +6,23 @@ import { fileURLToPath } from 'node:url'
 export const root = join(dirname(fileURLToPath(import.meta.url)), '..')
 export const chromium = '/usr/bin/chromium'
 
-/** Runs a command in the project's folder; gives its exit code and, where `keep` is set, what it printed as well. */
+/**
+ * Runs a command in the project's folder; gives its exit code and, where `keep` is set, what it printed as
+ * well.
+ */
 export function run(command, args, { env = {}, keep = false } = {}) {
-  return new Promise((resolve) => {
+  return new Promise(resolve => {
     let output = ''
-    const child = spawn(command, args, { cwd: root, env: { ...process.env, ...env }, stdio: ['ignore', keep ? 'pipe' : 'inherit', keep ? 'pipe' : 'inherit'] })
-    for (const stream of [child.stdout, child.stderr]) stream?.on('data', (data) => { output += data; process.stdout.write(data) })
+    const child = spawn(command, args, {
+      cwd: root,
+      env: { ...process.env, ...env },
+      stdio: ['ignore', keep ? 'pipe' : 'inherit', keep ? 'pipe' : 'inherit'],
+    })
+    for (const stream of [child.stdout, child.stderr])
+      stream?.on('data', data => {
+        output += data
+        process.stdout.write(data)
+      })
     child.on('error', () => resolve({ code: 127, output }))
     child.on('close', code => resolve({ code: code ?? 1, output }))
   })
@@ -29,12 +40,18 @@ export async function timed(what, work) {
 /** Whether node_modules is there and not older than the lock file. */
 function installed() {
   const mark = join(root, 'node_modules', '.package-lock.json')
-  return existsSync(mark) && existsSync(join(root, '.nuxt', 'tsconfig.json')) && statSync(mark).mtimeMs >= statSync(join(root, 'package-lock.json')).mtimeMs - 1
+  return (
+    existsSync(mark) &&
+    existsSync(join(root, '.nuxt', 'tsconfig.json')) &&
+    statSync(mark).mtimeMs >= statSync(join(root, 'package-lock.json')).mtimeMs - 1
+  )
 }
 
 export async function ensureInstalled() {
   if (installed()) return
-  const { code } = await timed('Installing dependencies (npm ci)', () => run('npm', ['ci', '--no-audit', '--no-fund']))
+  const { code } = await timed('Installing dependencies (npm ci)', () =>
+    run('npm', ['ci', '--no-audit', '--no-fund']),
+  )
   if (code !== 0) fail('The dependencies could not be installed.')
 }
 
@@ -46,11 +63,14 @@ export async function ensureChromium() {
     await run('apt-get', ['update', '-qq'], quiet)
     await run('apt-get', ['install', '-y', '-qq', 'chromium'], quiet)
   })
-  if (!existsSync(chromium)) fail(`Chromium is needed at ${chromium} and could not be installed. Run: apt-get install chromium`)
+  if (!existsSync(chromium))
+    fail(`Chromium is needed at ${chromium} and could not be installed. Run: apt-get install chromium`)
 }
 
 export async function build() {
-  const { code } = await timed('Building', () => run('npx', ['--no-install', 'nuxt', 'build'], { env: { NODE_OPTIONS: '--max-old-space-size=4096' } }))
+  const { code } = await timed('Building', () =>
+    run('npx', ['--no-install', 'nuxt', 'build'], { env: { NODE_OPTIONS: '--max-old-space-size=4096' } }),
+  )
   if (code !== 0) fail('The application could not be built.')
 }
 
@@ -61,7 +81,9 @@ export function serve(env) {
   const port = process.env.PORT ?? '3000'
   const version = JSON.parse(readFileSync(join(root, 'package.json'), 'utf8')).version
   console.log(`\nEarly Wren ${version}: http://localhost:${port}/`)
-  return run(process.execPath, [join('.output', 'server', 'index.mjs')], { env: { PORT: port, HOST: process.env.HOST ?? 'localhost', ...env } })
+  return run(process.execPath, [join('.output', 'server', 'index.mjs')], {
+    env: { PORT: port, HOST: process.env.HOST ?? 'localhost', ...env },
+  })
 }
 
 export function fail(message) {

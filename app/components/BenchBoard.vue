@@ -18,57 +18,138 @@ const say = (mm: number): string => formatLength(mm, { units: units.value })
 const running = computed(() => {
   const values = [...new Map(drawing.value.running.map(mark => [say(mark.value), mark.value])).entries()]
   const at = values.map(([, value]) => fit.value.at({ x: value, y: 0 }).x)
-  const words = spread(at.map(x => x - 8), 16, wide.value - 16).map(x => x + 8)
+  const words = spread(
+    at.map(x => x - 8),
+    16,
+    wide.value - 16,
+  ).map(x => x + 8)
   return values.map(([text], i) => ({ text, x: at[i] ?? 0, words: words[i] ?? 0 }))
 })
 
 const ZONE = 150
-const parts = computed(() => zones(props.card).map((zone) => {
-  const { depth } = props.card.piece.section
-  const scale = Math.min((wide.value - 40) / (zone.to - zone.from), (ZONE - 66) / depth)
-  const left = (wide.value - (zone.to - zone.from) * scale) / 2
-  const at = (p: { x: number, y: number }) => ({ x: left + (p.x - zone.from) * scale, y: ZONE - 34 - p.y * scale })
-  const marks = props.card.marks.filter(mark => mark.at >= zone.from - 1 && mark.at <= zone.to + 1)
-  const above = marks.filter(mark => mark.edge === 'top')
-  const below = marks.filter(mark => mark.edge !== 'top')
-  // a distance is written once, with a line to each corner that lies there
-  const place = (list: typeof marks) => {
-    const texts = [...new Set(list.map(mark => say(mark.at)))]
-    const points = texts.map(text => list.filter(mark => say(mark.at) === text).map(mark => at({ x: mark.at, y: mark.across })))
-    const room = 8 * Math.max(0, ...texts.map(text => text.length)) + 8
-    const words = spread(points.map(([first]) => (first?.x ?? 0) - room / 2), room, wide.value - room).map(x => x + room / 2)
-    return texts.map((text, i) => ({ text, points: points[i] ?? [], words: words[i] ?? 0 }))
-  }
-  return { zone, at, above: place(above), below: place(below), edges: [at({ x: zone.from, y: 0 }).x, at({ x: zone.to, y: 0 }).x] as const, broken: [zone.from > 1, zone.to < props.card.piece.length - 1] as const }
-}))
+const parts = computed(() =>
+  zones(props.card).map(zone => {
+    const { depth } = props.card.piece.section
+    const scale = Math.min((wide.value - 40) / (zone.to - zone.from), (ZONE - 66) / depth)
+    const left = (wide.value - (zone.to - zone.from) * scale) / 2
+    const at = (p: { x: number; y: number }) => ({
+      x: left + (p.x - zone.from) * scale,
+      y: ZONE - 34 - p.y * scale,
+    })
+    const marks = props.card.marks.filter(mark => mark.at >= zone.from - 1 && mark.at <= zone.to + 1)
+    const above = marks.filter(mark => mark.edge === 'top')
+    const below = marks.filter(mark => mark.edge !== 'top')
+    // a distance is written once, with a line to each corner that lies there
+    const place = (list: typeof marks) => {
+      const texts = [...new Set(list.map(mark => say(mark.at)))]
+      const points = texts.map(text =>
+        list.filter(mark => say(mark.at) === text).map(mark => at({ x: mark.at, y: mark.across })),
+      )
+      const room = 8 * Math.max(0, ...texts.map(text => text.length)) + 8
+      const words = spread(
+        points.map(([first]) => (first?.x ?? 0) - room / 2),
+        room,
+        wide.value - room,
+      ).map(x => x + room / 2)
+      return texts.map((text, i) => ({ text, points: points[i] ?? [], words: words[i] ?? 0 }))
+    }
+    return {
+      zone,
+      at,
+      above: place(above),
+      below: place(below),
+      edges: [at({ x: zone.from, y: 0 }).x, at({ x: zone.to, y: 0 }).x] as const,
+      broken: [zone.from > 1, zone.to < props.card.piece.length - 1] as const,
+    }
+  }),
+)
 const name = useId()
 </script>
 
 <template>
   <div ref="box" class="board">
-    <svg v-if="width" :width="wide" :height="fit.bottom + 30 + 8 * Math.max(0, ...running.map(each => each.text.length))" role="img" :aria-label="`The board as it lies on the bench, marks from its long point: ${running.map(each => each.text).join(', ')}`">
-      <path v-for="(line, i) in drawing.lines" :key="i" class="off" :d="`M${px(fit.at(line.from).x)} ${px(fit.at(line.from).y)}L${px(fit.at(line.to).x)} ${px(fit.at(line.to).y)}`" />
-      <path v-for="(patch, i) in drawing.patches" :key="`p${i}`" class="wood" fill-rule="evenodd" :d="pathOf(patch.loops, fit.at)" />
+    <svg
+      v-if="width"
+      :width="wide"
+      :height="fit.bottom + 30 + 8 * Math.max(0, ...running.map(each => each.text.length))"
+      role="img"
+      :aria-label="`The board as it lies on the bench, marks from its long point: ${running.map(each => each.text).join(', ')}`"
+    >
+      <path
+        v-for="(line, i) in drawing.lines"
+        :key="i"
+        class="off"
+        :d="`M${px(fit.at(line.from).x)} ${px(fit.at(line.from).y)}L${px(fit.at(line.to).x)} ${px(fit.at(line.to).y)}`"
+      />
+      <path
+        v-for="(patch, i) in drawing.patches"
+        :key="`p${i}`"
+        class="wood"
+        fill-rule="evenodd"
+        :d="pathOf(patch.loops, fit.at)"
+      />
       <g v-for="each in running" :key="each.text">
-        <path class="tick" :d="`M${px(each.x)} ${px(fit.bottom)}v6L${px(each.words)} ${px(fit.bottom + 14)}`" />
-        <text class="upright" :x="px(each.words)" :y="px(fit.bottom + 18)" :transform="`rotate(-90 ${px(each.words)} ${px(fit.bottom + 18)})`" dy="4">{{ each.text }}</text>
+        <path
+          class="tick"
+          :d="`M${px(each.x)} ${px(fit.bottom)}v6L${px(each.words)} ${px(fit.bottom + 14)}`"
+        />
+        <text
+          class="upright"
+          :x="px(each.words)"
+          :y="px(fit.bottom + 18)"
+          :transform="`rotate(-90 ${px(each.words)} ${px(fit.bottom + 18)})`"
+          dy="4"
+        >
+          {{ each.text }}
+        </text>
       </g>
     </svg>
-    <svg v-for="(part, k) in parts" v-show="width" :key="k" :width="wide" :height="ZONE" role="img" :aria-label="`The cuts between ${say(part.zone.from)} and ${say(part.zone.to)}, larger`">
-      <clipPath :id="`${name}-${k}`"><rect :x="part.edges[0]" y="0" :width="part.edges[1] - part.edges[0]" :height="ZONE" /></clipPath>
+    <svg
+      v-for="(part, k) in parts"
+      v-show="width"
+      :key="k"
+      :width="wide"
+      :height="ZONE"
+      role="img"
+      :aria-label="`The cuts between ${say(part.zone.from)} and ${say(part.zone.to)}, larger`"
+    >
+      <clipPath :id="`${name}-${k}`">
+        <rect :x="part.edges[0]" y="0" :width="part.edges[1] - part.edges[0]" :height="ZONE" />
+      </clipPath>
       <g :clip-path="`url(#${name}-${k})`">
-        <path v-for="(line, i) in drawing.lines" :key="i" class="off" :d="`M${px(part.at(line.from).x)} ${px(part.at(line.from).y)}L${px(part.at(line.to).x)} ${px(part.at(line.to).y)}`" />
-        <path v-for="(patch, i) in drawing.patches" :key="`p${i}`" class="wood" fill-rule="evenodd" :d="pathOf(patch.loops, part.at)" />
+        <path
+          v-for="(line, i) in drawing.lines"
+          :key="i"
+          class="off"
+          :d="`M${px(part.at(line.from).x)} ${px(part.at(line.from).y)}L${px(part.at(line.to).x)} ${px(part.at(line.to).y)}`"
+        />
+        <path
+          v-for="(patch, i) in drawing.patches"
+          :key="`p${i}`"
+          class="wood"
+          fill-rule="evenodd"
+          :d="pathOf(patch.loops, part.at)"
+        />
       </g>
       <template v-for="(broken, i) in part.broken" :key="`b${i}`">
         <path v-if="broken" class="broken" :d="`M${part.edges[i]} 26l-5 18l10 14l-10 16l10 14l-5 22`" />
       </template>
       <g v-for="each in part.above" :key="`a${each.text}`">
-        <path v-for="(point, i) in each.points" :key="i" class="tick" :d="`M${px(each.words)} 19L${px(point.x)} ${px(point.y)}`" />
+        <path
+          v-for="(point, i) in each.points"
+          :key="i"
+          class="tick"
+          :d="`M${px(each.words)} 19L${px(point.x)} ${px(point.y)}`"
+        />
         <text :x="px(each.words)" y="14">{{ each.text }}</text>
       </g>
       <g v-for="each in part.below" :key="`u${each.text}`">
-        <path v-for="(point, i) in each.points" :key="i" class="tick" :d="`M${px(each.words)} ${ZONE - 18}L${px(point.x)} ${px(point.y)}`" />
+        <path
+          v-for="(point, i) in each.points"
+          :key="i"
+          class="tick"
+          :d="`M${px(each.words)} ${ZONE - 18}L${px(point.x)} ${px(point.y)}`"
+        />
         <text :x="px(each.words)" :y="ZONE - 5">{{ each.text }}</text>
       </g>
     </svg>
@@ -76,13 +157,39 @@ const name = useId()
 </template>
 
 <style scoped>
-.board { display: grid; gap: 2px; min-width: 0; }
-svg { display: block; max-width: 100%; }
-path { fill: none; stroke: var(--ink); }
-.wood { fill: var(--pine); stroke-width: 1.5; }
-.off { stroke: var(--soft); stroke-dasharray: 4 4; }
-.tick { stroke: var(--crayon); }
-.broken { stroke: var(--soft); }
-text { font: 13px var(--figures); fill: var(--crayon-words); text-anchor: middle; }
-.upright { text-anchor: end; }
+.board {
+  display: grid;
+  gap: 2px;
+  min-width: 0;
+}
+svg {
+  display: block;
+  max-width: 100%;
+}
+path {
+  fill: none;
+  stroke: var(--ink);
+}
+.wood {
+  fill: var(--pine);
+  stroke-width: 1.5;
+}
+.off {
+  stroke: var(--soft);
+  stroke-dasharray: 4 4;
+}
+.tick {
+  stroke: var(--crayon);
+}
+.broken {
+  stroke: var(--soft);
+}
+text {
+  font: 13px var(--figures);
+  fill: var(--crayon-words);
+  text-anchor: middle;
+}
+.upright {
+  text-anchor: end;
+}
 </style>

@@ -6,13 +6,15 @@ import { figureRows, markRows, sawRows, steppingRows } from '../logic/card-rows'
 
 const bench = useBench()
 const units = computed(() => bench.design?.units ?? 'imperial')
-const card = computed(() => bench.plan && bench.piece ? cardOf(bench.plan, bench.piece) : null)
-const cut = computed(() => bench.piece ? bench.cutState(bench.piece) : 'no')
+const card = computed(() => (bench.plan && bench.piece ? cardOf(bench.plan, bench.piece) : null))
+const cut = computed(() => (bench.piece ? bench.cutState(bench.piece) : 'no'))
 const short = (mm: number): string => formatLength(mm, { units: units.value, style: 'inches' })
 const print = (): void => window.print()
 const square = ref(false)
 const squareAsked = ref(false)
-const roleName = computed(() => card.value ? roleNames[card.value.piece.role][card.value.piece.count === 1 ? 'one' : 'many'] : '')
+const roleName = computed(() =>
+  card.value ? roleNames[card.value.piece.role][card.value.piece.count === 1 ? 'one' : 'many'] : '',
+)
 </script>
 
 <template>
@@ -20,19 +22,53 @@ const roleName = computed(() => card.value ? roleNames[card.value.piece.role][ca
     <header class="head">
       <h2 class="mark">{{ card.piece.mark }}</h2>
       <div class="what">
-        <p><b class="figures">{{ card.piece.count }}</b> {{ roleName }}</p>
-        <p class="quiet figures">{{ saySection(card.piece.section, units) }}<template v-if="card.piece.section.kind !== 'sheet'"> · {{ short(card.piece.section.thickness) }} × {{ short(card.piece.section.depth) }}</template></p>
+        <p>
+          <b class="figures">{{ card.piece.count }}</b> {{ roleName }}
+        </p>
+        <p class="quiet figures">
+          {{ saySection(card.piece.section, units)
+          }}<template v-if="card.piece.section.kind !== 'sheet'">
+            · {{ short(card.piece.section.thickness) }} × {{ short(card.piece.section.depth) }}</template
+          >
+        </p>
       </div>
       <div class="turn no-print">
-        <Button icon="pi pi-chevron-left" text severity="secondary" aria-label="Previous card" title="Previous (K)" @click="bench.nextPiece(-1)" />
-        <Button icon="pi pi-chevron-right" text severity="secondary" aria-label="Next card" title="Next (J)" @click="bench.nextPiece(1)" />
+        <Button
+          icon="pi pi-chevron-left"
+          text
+          severity="secondary"
+          aria-label="Previous card"
+          title="Previous (K)"
+          @click="bench.nextPiece(-1)"
+        />
+        <Button
+          icon="pi pi-chevron-right"
+          text
+          severity="secondary"
+          aria-label="Next card"
+          title="Next (J)"
+          @click="bench.nextPiece(1)"
+        />
       </div>
     </header>
-    <p class="length figures">{{ sayLength(card.piece.length, units) }}<template v-if="card.piece.section.kind === 'sheet'"> × {{ sayLength(card.piece.width, units) }}</template><small v-if="card.piece.stock"> from {{ sayLength(card.piece.stock, units) }}</small></p>
+    <p class="length figures">
+      {{ sayLength(card.piece.length, units)
+      }}<template v-if="card.piece.section.kind === 'sheet'">
+        × {{ sayLength(card.piece.width, units) }}</template
+      ><small v-if="card.piece.stock"> from {{ sayLength(card.piece.stock, units) }}</small>
+    </p>
     <div class="acts no-print">
       <Button
-        class="tick" :label="cut === 'yes' ? 'Cut' : cut === 'changed' ? 'Changed since it was cut: tick again' : 'Tick as cut'" :icon="cut === 'yes' ? 'pi pi-check' : undefined" :class="cut" title="Tick (X)" outlined
-        :aria-pressed="cut === 'yes'" @click="bench.tick(card.piece)"
+        class="tick"
+        :label="
+          cut === 'yes' ? 'Cut' : cut === 'changed' ? 'Changed since it was cut: tick again' : 'Tick as cut'
+        "
+        :icon="cut === 'yes' ? 'pi pi-check' : undefined"
+        :class="cut"
+        title="Tick (X)"
+        outlined
+        :aria-pressed="cut === 'yes'"
+        @click="bench.tick(card.piece)"
       />
       <Button icon="pi pi-print" text severity="secondary" label="Print the card" @click="print" />
     </div>
@@ -43,12 +79,21 @@ const roleName = computed(() => card.value ? roleNames[card.value.piece.role][ca
     <template v-if="card.stepping">
       <h3>Square and step-off</h3>
       <ExplainedList :rows="steppingRows(card, units)" />
-      <Button class="no-print" label="Show the square on the board" icon="pi pi-pencil" outlined severity="secondary" @click="square = squareAsked = true" />
+      <Button
+        class="no-print"
+        label="Show the square on the board"
+        icon="pi pi-pencil"
+        outlined
+        severity="secondary"
+        @click="square = squareAsked = true"
+      />
       <LazySquareDialog v-if="squareAsked" v-model="square" :card="card" />
     </template>
     <h3>Marks, from the first long point</h3>
     <ol class="marks">
-      <li v-for="(mark, i) in markRows(card, units)" :key="i"><span class="figures at">{{ mark.at }}</span> {{ mark.what }}</li>
+      <li v-for="(mark, i) in markRows(card, units)" :key="i">
+        <span class="figures at">{{ mark.at }}</span> {{ mark.what }}
+      </li>
     </ol>
     <h3>Figures</h3>
     <ExplainedList :rows="figureRows(card, units)" :columns="2" />
@@ -60,21 +105,80 @@ const roleName = computed(() => card.value ? roleNames[card.value.piece.role][ca
 </template>
 
 <style scoped>
-.card { display: grid; gap: 8px; padding: 12px 16px 24px; align-content: start; }
-.head { display: flex; align-items: center; gap: 14px; }
-.mark { font-size: 3rem; color: var(--crayon-words); line-height: .9; }
-.what { flex: 1; }
-.turn { display: flex; }
-.turn :deep(.p-button) { min-width: var(--target); }
-.length { font-size: 1.6rem; }
-.length small { font-size: .95rem; color: var(--soft); }
-.acts { display: flex; gap: 8px; flex-wrap: wrap; }
-.tick.yes { background: var(--moss); color: var(--sheet); border-color: var(--moss); }
-:global(.dusk .tick.yes) { color: #10202c; }
-.tick.changed { background: var(--dust); color: var(--ink); border-color: var(--sawdust); }
-h3 { margin-top: 10px; font-size: 1.15rem; border-bottom: 2px solid var(--ink); padding-bottom: 2px; }
-.marks { list-style: none; margin: 0; padding: 0; }
-.marks li { padding: 4px 0; border-bottom: 1px solid var(--line); display: grid; grid-template-columns: 8.5rem 1fr; gap: 8px; }
-.at { color: var(--crayon-words); text-align: right; padding-right: 8px; }
-.advice { margin-top: 8px; }
+.card {
+  display: grid;
+  gap: 8px;
+  padding: 12px 16px 24px;
+  align-content: start;
+}
+.head {
+  display: flex;
+  align-items: center;
+  gap: 14px;
+}
+.mark {
+  font-size: 3rem;
+  color: var(--crayon-words);
+  line-height: 0.9;
+}
+.what {
+  flex: 1;
+}
+.turn {
+  display: flex;
+}
+.turn :deep(.p-button) {
+  min-width: var(--target);
+}
+.length {
+  font-size: 1.6rem;
+}
+.length small {
+  font-size: 0.95rem;
+  color: var(--soft);
+}
+.acts {
+  display: flex;
+  gap: 8px;
+  flex-wrap: wrap;
+}
+.tick.yes {
+  background: var(--moss);
+  color: var(--sheet);
+  border-color: var(--moss);
+}
+:global(.dusk .tick.yes) {
+  color: #10202c;
+}
+.tick.changed {
+  background: var(--dust);
+  color: var(--ink);
+  border-color: var(--sawdust);
+}
+h3 {
+  margin-top: 10px;
+  font-size: 1.15rem;
+  border-bottom: 2px solid var(--ink);
+  padding-bottom: 2px;
+}
+.marks {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+.marks li {
+  padding: 4px 0;
+  border-bottom: 1px solid var(--line);
+  display: grid;
+  grid-template-columns: 8.5rem 1fr;
+  gap: 8px;
+}
+.at {
+  color: var(--crayon-words);
+  text-align: right;
+  padding-right: 8px;
+}
+.advice {
+  margin-top: 8px;
+}
 </style>

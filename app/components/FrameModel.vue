@@ -9,27 +9,44 @@ import { useViewer } from '../composables/useViewer'
 defineProps<{ drawing: string }>()
 const bench = useBench()
 const canvas = useTemplateRef<HTMLCanvasElement>('canvas')
-const all = [{ value: 'roof', label: 'Roof' }, { value: 'walls', label: 'Walls' }, { value: 'deck', label: 'Deck' }, { value: 'floor', label: 'Floor' }, { value: 'base', label: 'Base' }]
-const ids = computed(() => [...(bench.plan?.frame.members ?? []), ...(bench.plan?.frame.base.parts ?? [])].map(each => each.id))
-const partOf = (id: string): string => /\/(sheet|board)\//.test(id) ? 'deck' : id.startsWith('porch/') ? 'floor' : id.split('/')[0] ?? ''
+const all = [
+  { value: 'roof', label: 'Roof' },
+  { value: 'walls', label: 'Walls' },
+  { value: 'deck', label: 'Deck' },
+  { value: 'floor', label: 'Floor' },
+  { value: 'base', label: 'Base' },
+]
+const ids = computed(() =>
+  [...(bench.plan?.frame.members ?? []), ...(bench.plan?.frame.base.parts ?? [])].map(each => each.id),
+)
+const partOf = (id: string): string =>
+  /\/(sheet|board)\//.test(id) ? 'deck' : id.startsWith('porch/') ? 'floor' : (id.split('/')[0] ?? '')
 const parts = computed(() => all.filter(part => ids.value.some(id => partOf(id) === part.value)))
 const solid = ref(all.map(part => part.value))
 const apart = ref(0)
-const steps = computed(() => bench.plan ? raising(bench.plan) : [])
+const steps = computed(() => (bench.plan ? raising(bench.plan) : []))
 const step = ref<number | null>(null)
 const upTo = computed(() => Math.min(step.value ?? steps.value.length, steps.value.length))
-const stepName = computed(() => step.value === null || upTo.value === steps.value.length ? 'All standing' : upTo.value === 0 ? 'Nothing yet' : `${upTo.value} of ${steps.value.length}: ${raisingNames[steps.value[upTo.value - 1]?.name ?? 'ridge']}`)
+const stepName = computed(() =>
+  step.value === null || upTo.value === steps.value.length
+    ? 'All standing'
+    : upTo.value === 0
+      ? 'Nothing yet'
+      : `${upTo.value} of ${steps.value.length}: ${raisingNames[steps.value[upTo.value - 1]?.name ?? 'ridge']}`,
+)
 const showing = computed(() => ({
   hand: new Set(bench.piece?.members ?? []),
   faded: new Set(ids.value.filter(id => !solid.value.includes(partOf(id)))),
   hidden: new Set(steps.value.slice(upTo.value).flatMap(each => each.members)),
   apart: apart.value,
 }))
-const model = computed(() => bench.plan ? modelOf(bench.plan.frame) : null)
+const model = computed(() => (bench.plan ? modelOf(bench.plan.frame) : null))
 const { failed, viewer } = useViewer(canvas, model, showing)
-let down: { x: number, y: number } | null = null
+let down: { x: number; y: number } | null = null
 
-function press(event: PointerEvent): void { down = { x: event.clientX, y: event.clientY } }
+function press(event: PointerEvent): void {
+  down = { x: event.clientX, y: event.clientY }
+}
 
 /** A press that did not move is a pick; one that moved has turned the view. */
 function release(event: PointerEvent): void {
@@ -40,8 +57,16 @@ function release(event: PointerEvent): void {
 }
 
 const turns: Record<string, () => void> = {
-  ArrowLeft: () => viewer.value?.turn(-10, 0), ArrowRight: () => viewer.value?.turn(10, 0), ArrowUp: () => viewer.value?.turn(0, 8), ArrowDown: () => viewer.value?.turn(0, -8),
-  '+': () => viewer.value?.zoom(0.85), '=': () => viewer.value?.zoom(0.85), '-': () => viewer.value?.zoom(1 / 0.85), '0': () => viewer.value?.fit(), '[': () => goTo(-1), ']': () => goTo(1),
+  ArrowLeft: () => viewer.value?.turn(-10, 0),
+  ArrowRight: () => viewer.value?.turn(10, 0),
+  ArrowUp: () => viewer.value?.turn(0, 8),
+  ArrowDown: () => viewer.value?.turn(0, -8),
+  '+': () => viewer.value?.zoom(0.85),
+  '=': () => viewer.value?.zoom(0.85),
+  '-': () => viewer.value?.zoom(1 / 0.85),
+  '0': () => viewer.value?.fit(),
+  '[': () => goTo(-1),
+  ']': () => goTo(1),
 }
 
 function key(event: KeyboardEvent): void {
@@ -51,7 +76,9 @@ function key(event: KeyboardEvent): void {
   turn()
 }
 
-function goTo(by: 1 | -1): void { step.value = Math.min(steps.value.length, Math.max(0, upTo.value + by)) }
+function goTo(by: 1 | -1): void {
+  step.value = Math.min(steps.value.length, Math.max(0, upTo.value + by))
+}
 
 async function savePicture(): Promise<void> {
   const blob = await viewer.value?.picture()
@@ -63,31 +90,98 @@ async function savePicture(): Promise<void> {
   <div class="workbench">
     <div class="strip">
       <ViewSwitch :drawing="drawing" />
-      <SelectButton v-model="solid" :options="parts" option-value="value" option-label="label" multiple aria-label="Parts shown solid" />
-      <label class="slide">Apart<input v-model.number="apart" type="range" min="0" max="1" step="0.05"></label>
+      <SelectButton
+        v-model="solid"
+        :options="parts"
+        option-value="value"
+        option-label="label"
+        multiple
+        aria-label="Parts shown solid"
+      />
+      <label class="slide"
+        >Apart<input v-model.number="apart" type="range" min="0" max="1" step="0.05"
+      /></label>
       <span class="steps" role="group" aria-label="Order of raising">
-        <Button icon="pi pi-chevron-left" text severity="secondary" aria-label="One step back" :disabled="upTo === 0" @click="goTo(-1)" />
+        <Button
+          icon="pi pi-chevron-left"
+          text
+          severity="secondary"
+          aria-label="One step back"
+          :disabled="upTo === 0"
+          @click="goTo(-1)"
+        />
         <span class="step" role="status">{{ stepName }}</span>
-        <Button icon="pi pi-chevron-right" text severity="secondary" aria-label="One step on" :disabled="upTo === steps.length" @click="goTo(1)" />
+        <Button
+          icon="pi pi-chevron-right"
+          text
+          severity="secondary"
+          aria-label="One step on"
+          :disabled="upTo === steps.length"
+          @click="goTo(1)"
+        />
       </span>
       <Button label="Fit" outlined title="Fit (0)" @click="viewer?.fit()" />
-      <Button label="PNG" icon="pi pi-image" outlined aria-label="Save the picture as PNG" @click="savePicture" />
+      <Button
+        label="PNG"
+        icon="pi pi-image"
+        outlined
+        aria-label="Save the picture as PNG"
+        @click="savePicture"
+      />
     </div>
     <ProblemLine />
-    <p v-if="failed" class="failed" role="alert">This browser can't draw in 3D. The drawings and cards show every board all the same.</p>
+    <p v-if="failed" class="failed" role="alert">
+      This browser can't draw in 3D. The drawings and cards show every board all the same.
+    </p>
     <canvas
-      v-else ref="canvas" class="sheet" tabindex="0" role="img" :aria-label="`The frame in 3D, ${bench.plan?.totals.pieces ?? 0} boards; ${bench.piece?.mark ?? 'nothing'} in hand. Arrows turn it, plus and minus zoom.`"
-      @pointerdown="press" @pointerup="release" @keydown="key"
+      v-else
+      ref="canvas"
+      class="sheet"
+      tabindex="0"
+      role="img"
+      :aria-label="`The frame in 3D, ${bench.plan?.totals.pieces ?? 0} boards; ${bench.piece?.mark ?? 'nothing'} in hand. Arrows turn it, plus and minus zoom.`"
+      @pointerdown="press"
+      @pointerup="release"
+      @keydown="key"
     />
-    <p class="caption quiet">Drag to turn, pinch or roll to zoom, tap a board for its card. Arrows, + and -, 0 to fit, [ and ] for the order of raising.</p>
+    <p class="caption quiet">
+      Drag to turn, pinch or roll to zoom, tap a board for its card. Arrows, + and -, 0 to fit, [ and ] for
+      the order of raising.
+    </p>
   </div>
 </template>
 
 <style scoped>
-.sheet { width: 100%; height: 0; display: block; touch-action: none; }
-.slide { display: inline-flex; gap: 8px; align-items: center; color: var(--soft); font-size: .85rem; }
-.slide input { width: 100px; min-height: var(--target); accent-color: var(--chalk); }
-.steps { display: inline-flex; align-items: center; }
-.step { min-width: 11.5rem; text-align: center; }
-.failed { margin: 24px; padding: 12px 16px; background: var(--wash); border-left: 4px solid var(--crayon); }
+.sheet {
+  width: 100%;
+  height: 0;
+  display: block;
+  touch-action: none;
+}
+.slide {
+  display: inline-flex;
+  gap: 8px;
+  align-items: center;
+  color: var(--soft);
+  font-size: 0.85rem;
+}
+.slide input {
+  width: 100px;
+  min-height: var(--target);
+  accent-color: var(--chalk);
+}
+.steps {
+  display: inline-flex;
+  align-items: center;
+}
+.step {
+  min-width: 11.5rem;
+  text-align: center;
+}
+.failed {
+  margin: 24px;
+  padding: 12px 16px;
+  background: var(--wash);
+  border-left: 4px solid var(--crayon);
+}
 </style>

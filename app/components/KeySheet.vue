@@ -9,7 +9,9 @@ const open = defineModel<boolean>({ required: true })
   <Dialog v-model:visible="open" modal header="Keys" :style="{ width: 'min(30rem, 94vw)' }" dismissable-mask>
     <dl class="keys">
       <template v-for="command in commands" :key="command.id">
-        <dt><kbd>{{ command.keys }}</kbd></dt>
+        <dt>
+          <kbd>{{ command.keys }}</kbd>
+        </dt>
         <dd>{{ command.label }}</dd>
       </template>
       <dt><kbd>Enter</kbd></dt>
@@ -23,7 +25,19 @@ const open = defineModel<boolean>({ required: true })
 </template>
 
 <style scoped>
-.keys { display: grid; grid-template-columns: max-content 1fr; gap: 8px 20px; margin: 0; }
-dd { margin: 0; }
-kbd { font-family: var(--figures); border: 1px solid var(--line); padding: 1px 8px; background: var(--paper); }
+.keys {
+  display: grid;
+  grid-template-columns: max-content 1fr;
+  gap: 8px 20px;
+  margin: 0;
+}
+dd {
+  margin: 0;
+}
+kbd {
+  font-family: var(--figures);
+  border: 1px solid var(--line);
+  padding: 1px 8px;
+  background: var(--paper);
+}
 </style>

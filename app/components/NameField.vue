@@ -2,7 +2,7 @@
 import { cleanName } from '../stores/shelf'
 
 /** A name that is typed over; emptied, it stays what it was. */
-const props = withDefaults(defineProps<{ value: string, label: string, most?: number }>(), { most: 40 })
+const props = withDefaults(defineProps<{ value: string; label: string; most?: number }>(), { most: 40 })
 const emit = defineEmits<{ set: [name: string] }>()
 const entry = ref<string | null>(null)
 
@@ -23,5 +23,13 @@ useTypedField({
 </script>
 
 <template>
-  <InputText :model-value="entry ?? value" :maxlength="most" :aria-label="label" @update:model-value="entry = $event ?? ''" @blur="commit" @keydown.enter.prevent="commit" @keydown.escape="entry = null" />
+  <InputText
+    :model-value="entry ?? value"
+    :maxlength="most"
+    :aria-label="label"
+    @update:model-value="entry = $event ?? ''"
+    @blur="commit"
+    @keydown.enter.prevent="commit"
+    @keydown.escape="entry = null"
+  />
 </template>

@@ -4,7 +4,7 @@ import { formatLength } from '../../core/measure'
 import type { MarkedPair } from '../../core/plan'
 
 /** Two boards laid side by side and marked as a pair, or one alone; `names` from the upper to the lower. */
-const props = defineProps<{ pair: MarkedPair, names: readonly string[], what: string }>()
+const props = defineProps<{ pair: MarkedPair; names: readonly string[]; what: string }>()
 const bench = useBench()
 const box = useTemplateRef<HTMLElement>('box')
 const { width } = useElementSize(box)
@@ -17,47 +17,135 @@ const view = computed(() => {
   const scale = (width.value - 96) / length
   const far = props.pair.end === 'high'
   // a tape hooked on the far end runs from right to left
-  const at = (x: number): number => far ? width.value - 20 - x * scale : 76 + x * scale
+  const at = (x: number): number => (far ? width.value - 20 - x * scale : 76 + x * scale)
   const order = far ? [...marks].reverse() : marks
-  const spreadOut = spread(order.map(mark => at(mark.from)), 15, width.value - 8)
+  const spreadOut = spread(
+    order.map(mark => at(mark.from)),
+    15,
+    width.value - 8,
+  )
   const words = far ? [...spreadOut].reverse() : spreadOut
   const foot = props.pair.boards * (BOARD + 8)
-  const height = foot + 22 + 8 * Math.max(0, ...marks.map(mark => formatLength(mark.from, { units: units.value }).length))
+  const height =
+    foot + 22 + 8 * Math.max(0, ...marks.map(mark => formatLength(mark.from, { units: units.value }).length))
   const stretch = (a: number, b: number) => ({ x: Math.min(at(a), at(b)), wide: Math.abs(at(b) - at(a)) })
-  return { height, foot, far, step: props.pair.step === null ? null : at(props.pair.step), whole: stretch(0, length), cutOuts: props.pair.cutOuts.map(each => stretch(each.from, each.to)), joints: props.pair.joints.map(at), marks: marks.map((mark, i) => ({ mark, from: at(mark.from), to: at(mark.to), words: words[i] ?? 0 })) }
+  return {
+    height,
+    foot,
+    far,
+    step: props.pair.step === null ? null : at(props.pair.step),
+    whole: stretch(0, length),
+    cutOuts: props.pair.cutOuts.map(each => stretch(each.from, each.to)),
+    joints: props.pair.joints.map(at),
+    marks: marks.map((mark, i) => ({ mark, from: at(mark.from), to: at(mark.to), words: words[i] ?? 0 })),
+  }
 })
 </script>
 
 <template>
   <div ref="box" class="pair">
-    <svg v-if="view" :width="width" :height="view.height" role="img" :aria-label="`${what}, ${pair.boards === 2 ? 'side by side, marked as a pair' : 'marked'}: ${view.marks.map(each => formatLength(each.mark.from, { units })).join(', ')}`">
+    <svg
+      v-if="view"
+      :width="width"
+      :height="view.height"
+      role="img"
+      :aria-label="`${what}, ${pair.boards === 2 ? 'side by side, marked as a pair' : 'marked'}: ${view.marks.map(each => formatLength(each.mark.from, { units })).join(', ')}`"
+    >
       <g v-for="(name, i) in names" :key="name">
         <text class="name" x="70" :y="12 + i * (BOARD + 8) + 8">{{ name }}</text>
-        <rect class="wood" :x="view.whole.x" :y="4 + i * (BOARD + 8)" :width="view.whole.wide" :height="BOARD" />
-        <rect v-for="(out, k) in i === 1 ? view.cutOuts : []" :key="`c${k}`" class="out" :x="out.x" :y="4 + i * (BOARD + 8)" :width="out.wide" :height="BOARD"><title>Cut out once the wall stands</title></rect>
-        <path v-if="i === 0 && view.step !== null" class="joint" :d="`M${view.step} 0v${BOARD + 8}`"><title>The wall steps</title></path>
-        <path v-for="(joint, k) in view.joints" :key="`j${k}`" class="joint" :d="`M${joint} ${2 + i * (BOARD + 8)}v${BOARD + 4}`" />
+        <rect
+          class="wood"
+          :x="view.whole.x"
+          :y="4 + i * (BOARD + 8)"
+          :width="view.whole.wide"
+          :height="BOARD"
+        />
+        <rect
+          v-for="(out, k) in i === 1 ? view.cutOuts : []"
+          :key="`c${k}`"
+          class="out"
+          :x="out.x"
+          :y="4 + i * (BOARD + 8)"
+          :width="out.wide"
+          :height="BOARD"
+        >
+          <title>Cut out once the wall stands</title>
+        </rect>
+        <path v-if="i === 0 && view.step !== null" class="joint" :d="`M${view.step} 0v${BOARD + 8}`">
+          <title>The wall steps</title>
+        </path>
+        <path
+          v-for="(joint, k) in view.joints"
+          :key="`j${k}`"
+          class="joint"
+          :d="`M${joint} ${2 + i * (BOARD + 8)}v${BOARD + 4}`"
+        />
         <g v-for="(each, k) in view.marks" :key="k">
           <path class="mark" :d="`M${each.from} ${4 + i * (BOARD + 8)}v${BOARD}`" />
-          <text class="letter" :x="(each.from + each.to) / 2 + (each.mark.letter === 'X' ? view.far ? -3 : 3 : 0)" :y="19 + i * (BOARD + 8)">{{ each.mark.letter }}</text>
+          <text
+            class="letter"
+            :x="(each.from + each.to) / 2 + (each.mark.letter === 'X' ? (view.far ? -3 : 3) : 0)"
+            :y="19 + i * (BOARD + 8)"
+          >
+            {{ each.mark.letter }}
+          </text>
         </g>
       </g>
       <g v-for="(each, k) in view.marks" :key="`w${k}`">
         <path class="mark" :d="`M${each.from} ${view.foot - 4}v5L${each.words} ${view.foot + 10}`" />
-        <text class="running" :x="each.words" :y="view.foot + 14" :transform="`rotate(-90 ${each.words} ${view.foot + 14})`" dy="4">{{ formatLength(each.mark.from, { units }) }}</text>
+        <text
+          class="running"
+          :x="each.words"
+          :y="view.foot + 14"
+          :transform="`rotate(-90 ${each.words} ${view.foot + 14})`"
+          dy="4"
+        >
+          {{ formatLength(each.mark.from, { units }) }}
+        </text>
       </g>
     </svg>
   </div>
 </template>
 
 <style scoped>
-.pair { min-height: 116px; overflow: hidden; }
-svg { display: block; }
-.wood { fill: var(--pine); stroke: var(--ink); }
-.out { fill: var(--sheet); stroke: var(--ink); stroke-dasharray: 4 3; }
-.joint { stroke: var(--ink); stroke-width: 3; }
-.mark { stroke: var(--crayon); fill: none; stroke-width: 1.5; }
-.name { font: 600 15px var(--head); fill: var(--ink); text-anchor: end; }
-.letter { font: 700 12px var(--text); fill: var(--crayon-words); text-anchor: middle; }
-.running { font: 13px var(--figures); fill: var(--crayon-words); text-anchor: end; }
+.pair {
+  min-height: 116px;
+  overflow: hidden;
+}
+svg {
+  display: block;
+}
+.wood {
+  fill: var(--pine);
+  stroke: var(--ink);
+}
+.out {
+  fill: var(--sheet);
+  stroke: var(--ink);
+  stroke-dasharray: 4 3;
+}
+.joint {
+  stroke: var(--ink);
+  stroke-width: 3;
+}
+.mark {
+  stroke: var(--crayon);
+  fill: none;
+  stroke-width: 1.5;
+}
+.name {
+  font: 600 15px var(--head);
+  fill: var(--ink);
+  text-anchor: end;
+}
+.letter {
+  font: 700 12px var(--text);
+  fill: var(--crayon-words);
+  text-anchor: middle;
+}
+.running {
+  font: 13px var(--figures);
+  fill: var(--crayon-words);
+  text-anchor: end;
+}
 </style>

@@ -7,20 +7,30 @@ const bench = useBench()
 const sections = useSectionChoices()
 const design = computed(() => bench.design)
 const rafter = useChoice<string>('roof.rafter')
-const shape = computed(() => design.value ? shapeOf(design.value) : null)
+const shape = computed(() => (design.value ? shapeOf(design.value) : null))
 type View = 'section' | 'plan' | 'east' | 'west'
 const view = usePlace<View>('roof', 'section')
-const views = [{ value: 'section', label: 'Section' }, { value: 'plan', label: 'Plan' }, { value: 'east', label: 'East' }, { value: 'west', label: 'West' }]
+const views = [
+  { value: 'section', label: 'Section' },
+  { value: 'plan', label: 'Plan' },
+  { value: 'east', label: 'East' },
+  { value: 'west', label: 'West' },
+]
 /** The rafter the section is cut at; null near the middle. */
 const cutAt = ref<number | null>(null)
-const places = computed(() => bench.plan ? sectionPlaces(bench.plan).length : 0)
-const here = computed(() => Math.min(cutAt.value ?? Math.max(0, Math.ceil(places.value / 2) - 1), Math.max(0, places.value - 1)))
+const places = computed(() => (bench.plan ? sectionPlaces(bench.plan).length : 0))
+const here = computed(() =>
+  Math.min(cutAt.value ?? Math.max(0, Math.ceil(places.value / 2) - 1), Math.max(0, places.value - 1)),
+)
 const fresh = computed(() => {
   if (!bench.plan) return null
   switch (view.value) {
-    case 'section': return roofSection(bench.plan, cutAt.value === null ? undefined : here.value)
-    case 'plan': return roofPlan(bench.plan)
-    default: return roofEnd(bench.plan, view.value)
+    case 'section':
+      return roofSection(bench.plan, cutAt.value === null ? undefined : here.value)
+    case 'plan':
+      return roofPlan(bench.plan)
+    default:
+      return roofEnd(bench.plan, view.value)
   }
 })
 /** The last drawing of each view with a roof on it: dashed behind one whose roof can't be framed. */
@@ -31,13 +41,31 @@ const drawing = computed(() => {
   const last = bench.plan.roof ? undefined : good.get(view.value)
   return last ? withLast(fresh.value, last) : fresh.value
 })
-watch(() => bench.row?.id, () => good.clear())
+watch(
+  () => bench.row?.id,
+  () => good.clear(),
+)
 const captions: Record<View, [string, string]> = {
-  section: ['Section across the building at a rafter, seen from the east', 'Section at a rafter, south at the left. Type over a dimension or drag a red ring.'],
-  plan: ['The roof\'s frame from above, south at the bottom', 'The frame from above, south at the bottom; rafters run from the west end. Tap a board for its card.'],
-  east: ['The east end from outside', 'The east end from outside, south at the left. Tap a board for its card.'], west: ['The west end from outside', 'The west end from outside, south at the right. Tap a board for its card.'],
+  section: [
+    'Section across the building at a rafter, seen from the east',
+    'Section at a rafter, south at the left. Type over a dimension or drag a red ring.',
+  ],
+  plan: [
+    "The roof's frame from above, south at the bottom",
+    'The frame from above, south at the bottom; rafters run from the west end. Tap a board for its card.',
+  ],
+  east: [
+    'The east end from outside',
+    'The east end from outside, south at the left. Tap a board for its card.',
+  ],
+  west: [
+    'The west end from outside',
+    'The west end from outside, south at the right. Tap a board for its card.',
+  ],
 }
-function step(by: 1 | -1): void { cutAt.value = Math.min(places.value - 1, Math.max(0, here.value + by)) }
+function step(by: 1 | -1): void {
+  cutAt.value = Math.min(places.value - 1, Math.max(0, here.value + by))
+}
 const shapes = ref(false)
 const shapesAsked = ref(false)
 const parts = ref(false)
@@ -45,15 +73,21 @@ const partsAsked = ref(false)
 const lumber = ref(false)
 const asked = ref(false)
 const seats = [
-  { value: 'full-bearing', label: 'Full bearing' }, { value: 'third', label: 'Third of the depth, square' }, { value: 'third-plumb', label: 'Third of the depth, plumb' },
+  { value: 'full-bearing', label: 'Full bearing' },
+  { value: 'third', label: 'Third of the depth, square' },
+  { value: 'third-plumb', label: 'Third of the depth, plumb' },
   { value: 'height-above-plate', label: 'Chosen height above plate' },
 ]
 /** A rafter over two walls has a bird's mouth on both. */
-const seatChoices = computed(() => design.value?.roof.shape === 'gable' || design.value?.roof.shape === 'lean-to' ? [...seats, { value: 'none', label: 'None: level cut' }, { value: 'wedge', label: 'None: wedges' }] : seats)
+const seatChoices = computed(() =>
+  design.value?.roof.shape === 'gable' || design.value?.roof.shape === 'lean-to'
+    ? [...seats, { value: 'none', label: 'None: level cut' }, { value: 'wedge', label: 'None: wedges' }]
+    : seats,
+)
 const seat = computed({
   get: () => {
     const at = design.value?.roof.seat
-    return at?.rule === 'third' && at.measured === 'plumb' ? 'third-plumb' : at?.rule ?? 'third'
+    return at?.rule === 'third' && at.measured === 'plumb' ? 'third-plumb' : (at?.rule ?? 'third')
   },
   set: (choice: string) => bench.setValue('roof.seat', seatFor(choice)),
 })
@@ -62,7 +96,8 @@ const seat = computed({
 function seatFor(choice: string): Seat {
   if (choice === 'third-plumb') return { rule: 'third', measured: 'plumb' }
   if (choice === 'third') return { rule: 'third', measured: 'square' }
-  if (choice === 'height-above-plate') return { rule: 'height-above-plate', height: bench.plan?.roof?.heightAbovePlate ?? 100 }
+  if (choice === 'height-above-plate')
+    return { rule: 'height-above-plate', height: bench.plan?.roof?.heightAbovePlate ?? 100 }
   return { rule: choice === 'none' || choice === 'wedge' ? choice : 'full-bearing' }
 }
 </script>
@@ -71,15 +106,42 @@ function seatFor(choice: string): Seat {
   <div v-if="design && drawing" class="workbench">
     <div class="strip">
       <ViewSwitch drawing="Drawing" />
-      <SelectButton v-model="view" :options="views" option-value="value" option-label="label" :allow-empty="false" aria-label="Section, plan or end" />
-      <Button :label="shape?.short" outlined severity="secondary" icon="pi pi-home" :aria-label="`Roof shape: ${shape?.label.toLowerCase()}`" @click="shapes = shapesAsked = true" />
+      <SelectButton
+        v-model="view"
+        :options="views"
+        option-value="value"
+        option-label="label"
+        :allow-empty="false"
+        aria-label="Section, plan or end"
+      />
+      <Button
+        :label="shape?.short"
+        outlined
+        severity="secondary"
+        icon="pi pi-home"
+        :aria-label="`Roof shape: ${shape?.label.toLowerCase()}`"
+        @click="shapes = shapesAsked = true"
+      />
       <LazyRoofShapes v-if="shapesAsked" v-model="shapes" />
       <ChoiceField v-model="rafter" label="Rafters" :options="sections" />
       <MeasureField path="roof.spacing" :value="bench.plan?.design.roof.spacing ?? design.roof.spacing" />
       <ChoiceField v-if="design.roof.shape !== 'flat'" v-model="seat" label="Seat" :options="seatChoices" />
-      <Button label="Parts" text severity="secondary" icon="pi pi-list" title="Ridge, tails, ties, fascia and the ends" @click="parts = partsAsked = true" />
+      <Button
+        label="Parts"
+        text
+        severity="secondary"
+        icon="pi pi-list"
+        title="Ridge, tails, ties, fascia and the ends"
+        @click="parts = partsAsked = true"
+      />
       <LazyRoofPartsDialog v-if="partsAsked" v-model="parts" />
-      <Button label="Lumber" text severity="secondary" icon="pi pi-sliders-h" @click="lumber = asked = true" />
+      <Button
+        label="Lumber"
+        text
+        severity="secondary"
+        icon="pi pi-sliders-h"
+        @click="lumber = asked = true"
+      />
       <LazyLumberDialog v-if="asked" v-model="lumber" />
     </div>
     <RoofOpenings v-if="view === 'plan'" />
@@ -87,19 +149,63 @@ function seatFor(choice: string): Seat {
     <DrawingSheet class="sheet" :drawing="drawing" :label="captions[view][0]" />
     <div class="foot">
       <p class="caption quiet">{{ captions[view][1] }}</p>
-      <span v-if="view === 'section' && places > 1" class="at" role="group" aria-label="Where the section is cut">
-        <Button icon="pi pi-chevron-left" text severity="secondary" aria-label="Rafter before" :disabled="here === 0" @click="step(-1)" />
+      <span
+        v-if="view === 'section' && places > 1"
+        class="at"
+        role="group"
+        aria-label="Where the section is cut"
+      >
+        <Button
+          icon="pi pi-chevron-left"
+          text
+          severity="secondary"
+          aria-label="Rafter before"
+          :disabled="here === 0"
+          @click="step(-1)"
+        />
         <span class="figures" aria-live="polite">Rafter {{ here + 1 }} of {{ places }}</span>
-        <Button icon="pi pi-chevron-right" text severity="secondary" aria-label="Rafter after" :disabled="here === places - 1" @click="step(1)" />
+        <Button
+          icon="pi pi-chevron-right"
+          text
+          severity="secondary"
+          aria-label="Rafter after"
+          :disabled="here === places - 1"
+          @click="step(1)"
+        />
       </span>
     </div>
   </div>
 </template>
 
 <style scoped>
-.foot { display: flex; justify-content: space-between; align-items: center; gap: 8px; padding: 0 16px; }
-.foot .caption { flex: 1; min-width: 0; padding: 6px 0 10px; font-size: .9rem; }
-@media (max-width: 720px) { .foot { padding: 0 8px; } .foot .caption { display: none; } }
-.at { display: inline-flex; padding-right: 12px; align-items: center; white-space: nowrap; }
-.at :deep(.p-button) { min-width: var(--target); }
+.foot {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  gap: 8px;
+  padding: 0 16px;
+}
+.foot .caption {
+  flex: 1;
+  min-width: 0;
+  padding: 6px 0 10px;
+  font-size: 0.9rem;
+}
+@media (max-width: 720px) {
+  .foot {
+    padding: 0 8px;
+  }
+  .foot .caption {
+    display: none;
+  }
+}
+.at {
+  display: inline-flex;
+  padding-right: 12px;
+  align-items: center;
+  white-space: nowrap;
+}
+.at :deep(.p-button) {
+  min-width: var(--target);
+}
 </style>

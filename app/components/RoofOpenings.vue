@@ -13,11 +13,21 @@ const single = computed(() => !!bench.design && hasOneSlope(bench.design.roof))
 /** Whether the roof has ceiling joists that a stair could open. */
 const joisted = computed(() => !!bench.design && tieKindsOf(bench.design.roof).includes('ceiling'))
 const kinds = computed(() => roofOpeningKinds.filter(kind => kind !== 'stair' || joisted.value))
-const slopes: { value: SideName, label: string }[] = [{ value: 'south', label: 'South' }, { value: 'north', label: 'North' }]
-const plies = [{ value: 1, label: 'One board' }, { value: 2, label: 'Two boards' }]
-const numbers = computed(() => all.value.map(({ kind }, value) => ({ value, label: `${value + 1} ${roofOpeningWords[kind]}` })))
-const framed = computed(() => (bench.plan?.frame.members ?? []).some(({ id }) => id.startsWith(`roof/opening/${i.value + 1}/`)))
-function add(kind: typeof roofOpeningKinds[number]): void {
+const slopes: { value: SideName; label: string }[] = [
+  { value: 'south', label: 'South' },
+  { value: 'north', label: 'North' },
+]
+const plies = [
+  { value: 1, label: 'One board' },
+  { value: 2, label: 'Two boards' },
+]
+const numbers = computed(() =>
+  all.value.map(({ kind }, value) => ({ value, label: `${value + 1} ${roofOpeningWords[kind]}` })),
+)
+const framed = computed(() =>
+  (bench.plan?.frame.members ?? []).some(({ id }) => id.startsWith(`roof/opening/${i.value + 1}/`)),
+)
+function add(kind: (typeof roofOpeningKinds)[number]): void {
   openings.add(kind)
   chosen.value = all.value.length - 1
 }
@@ -26,22 +36,77 @@ function add(kind: typeof roofOpeningKinds[number]): void {
 <template>
   <div class="field-rows">
     <p class="add">
-      <Button v-for="kind in kinds" :key="kind" :label="roofOpeningWords[kind]" icon="pi pi-plus" text severity="secondary" :aria-label="`Add a ${roofOpeningWords[kind].toLowerCase()}`" :disabled="!bench.plan?.roof || all.length > 9" @click="add(kind)" />
-      <SelectButton v-if="all.length > 1" :model-value="i" :options="numbers" option-value="value" option-label="label" :allow-empty="false" aria-label="Which opening" @update:model-value="chosen = $event" />
+      <Button
+        v-for="kind in kinds"
+        :key="kind"
+        :label="roofOpeningWords[kind]"
+        icon="pi pi-plus"
+        text
+        severity="secondary"
+        :aria-label="`Add a ${roofOpeningWords[kind].toLowerCase()}`"
+        :disabled="!bench.plan?.roof || all.length > 9"
+        @click="add(kind)"
+      />
+      <SelectButton
+        v-if="all.length > 1"
+        :model-value="i"
+        :options="numbers"
+        option-value="value"
+        option-label="label"
+        :allow-empty="false"
+        aria-label="Which opening"
+        @update:model-value="chosen = $event"
+      />
     </p>
     <section v-if="opening" class="field-row" :aria-label="`Opening ${i + 1}`">
       <b>{{ numbers[i]?.label }}</b>
-      <ChoiceField v-if="opening.kind !== 'stair' && !single" :model-value="opening.slope" label="Slope" :options="slopes" @update:model-value="bench.setValue(`roof.openings.${i}.slope`, $event)" />
-      <MeasureField :path="`roof.openings.${i}.at`" :value="opening.at" /><MeasureField :path="`roof.openings.${i}.up`" :value="opening.up" />
-      <MeasureField :path="`roof.openings.${i}.width`" :value="opening.width" /><MeasureField :path="`roof.openings.${i}.length`" :value="opening.length" />
-      <ChoiceField :model-value="opening.plies" label="Beside it" :options="plies" @update:model-value="bench.setValue(`roof.openings.${i}.plies`, $event)" />
+      <ChoiceField
+        v-if="opening.kind !== 'stair' && !single"
+        :model-value="opening.slope"
+        label="Slope"
+        :options="slopes"
+        @update:model-value="bench.setValue(`roof.openings.${i}.slope`, $event)"
+      />
+      <MeasureField :path="`roof.openings.${i}.at`" :value="opening.at" /><MeasureField
+        :path="`roof.openings.${i}.up`"
+        :value="opening.up"
+      />
+      <MeasureField :path="`roof.openings.${i}.width`" :value="opening.width" /><MeasureField
+        :path="`roof.openings.${i}.length`"
+        :value="opening.length"
+      />
+      <ChoiceField
+        :model-value="opening.plies"
+        label="Beside it"
+        :options="plies"
+        @update:model-value="bench.setValue(`roof.openings.${i}.plies`, $event)"
+      />
       <span v-if="!framed" class="not">not framed</span>
-      <Button icon="pi pi-times" text severity="secondary" :aria-label="`Take opening ${i + 1} away`" @click="openings.drop(i)" />
+      <Button
+        icon="pi pi-times"
+        text
+        severity="secondary"
+        :aria-label="`Take opening ${i + 1} away`"
+        @click="openings.drop(i)"
+      />
     </section>
   </div>
 </template>
 
 <style scoped>
-.add { display: flex; flex-wrap: wrap; gap: 4px; padding: 0 8px; }
-@media (max-width: 720px) { .add { flex-wrap: nowrap; overflow-x: auto; } .add > * { flex: none; } }
+.add {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px;
+  padding: 0 8px;
+}
+@media (max-width: 720px) {
+  .add {
+    flex-wrap: nowrap;
+    overflow-x: auto;
+  }
+  .add > * {
+    flex: none;
+  }
+}
 </style>

@@ -8,7 +8,7 @@ import { saveFile } from '../composables/useFiles'
 import { looseRows } from '../logic/card-rows'
 
 /** `searches` counts how often the search was asked for by its key. */
-const props = defineProps<{ narrow: boolean, searches: number }>()
+const props = defineProps<{ narrow: boolean; searches: number }>()
 const bench = useBench()
 const find = defineModel<string>('find', { required: true })
 const ALL = 'all'
@@ -16,17 +16,43 @@ const LONGER = 'longer than stock'
 /** All, in the order of the work. */
 const WORK = 'work'
 const section = usePlace<string>('section', ALL)
-watch(() => props.searches, count => { if (count) document.getElementById('find-piece')?.focus() }, { immediate: true, flush: 'post' })
-onMounted(() => { if (props.searches && find.value === '') document.getElementById('find-piece')?.focus() })
+watch(
+  () => props.searches,
+  count => {
+    if (count) document.getElementById('find-piece')?.focus()
+  },
+  { immediate: true, flush: 'post' },
+)
+onMounted(() => {
+  if (props.searches && find.value === '') document.getElementById('find-piece')?.focus()
+})
 const one = usePlace<boolean>('one-card', false)
 const units = computed(() => bench.design?.units ?? 'imperial')
 /** Pieces in the order of the work, and the step each goes up in. */
-const work = computed(() => bench.plan && section.value === WORK ? inOrderOfWork(bench.plan) : [])
+const work = computed(() => (bench.plan && section.value === WORK ? inOrderOfWork(bench.plan) : []))
 const stepOf = computed(() => new Map(work.value.map(({ piece, step }) => [piece.mark, raisingNames[step]])))
-const pieces = computed(() => section.value === WORK ? work.value.map(each => each.piece) : bench.plan?.pieces ?? [])
-const sections = computed(() => [{ value: ALL, label: 'All' }, { value: WORK, label: 'As it goes up' }, ...[...new Map(pieces.value.map(piece => [piece.section.name, saySection(piece.section, units.value)]))].map(([value, label]) => ({ value, label }))])
-const shown = computed(() => pieces.value.filter(piece => (section.value === ALL || section.value === WORK || piece.section.name === section.value) && matches(piece)).map(rowOf))
-const done = computed(() => pieces.value.filter(piece => bench.cutState(piece) === 'yes').reduce((sum, piece) => sum + piece.count, 0))
+const pieces = computed(() =>
+  section.value === WORK ? work.value.map(each => each.piece) : (bench.plan?.pieces ?? []),
+)
+const sections = computed(() => [
+  { value: ALL, label: 'All' },
+  { value: WORK, label: 'As it goes up' },
+  ...[
+    ...new Map(pieces.value.map(piece => [piece.section.name, saySection(piece.section, units.value)])),
+  ].map(([value, label]) => ({ value, label })),
+])
+const shown = computed(() =>
+  pieces.value
+    .filter(
+      piece =>
+        (section.value === ALL || section.value === WORK || piece.section.name === section.value) &&
+        matches(piece),
+    )
+    .map(rowOf),
+)
+const done = computed(() =>
+  pieces.value.filter(piece => bench.cutState(piece) === 'yes').reduce((sum, piece) => sum + piece.count, 0),
+)
 
 const matches = (piece: Piece): boolean => {
   const wanted = find.value.trim().toLowerCase()
@@ -35,8 +61,12 @@ const matches = (piece: Piece): boolean => {
 
 /** Both ends' cuts; told once where they are alike. */
 function cuts({ ends }: Piece): string {
-  const [first, last] = ends.map(end => end.miter || end.bevel ? `${end.kind} ${formatAngle(end.miter)}${end.bevel ? ` / ${formatAngle(end.bevel)}` : ''}` : 'square')
-  return first === last ? first === 'square' ? 'square' : `both ${first}` : `${first} · ${last}`
+  const [first, last] = ends.map(end =>
+    end.miter || end.bevel
+      ? `${end.kind} ${formatAngle(end.miter)}${end.bevel ? ` / ${formatAngle(end.bevel)}` : ''}`
+      : 'square',
+  )
+  return first === last ? (first === 'square' ? 'square' : `both ${first}`) : `${first} · ${last}`
 }
 
 /** Further cuts, notches and making numbers, in one line. */
@@ -48,13 +78,26 @@ function moreOf(piece: Piece): string {
 
 function rowOf(piece: Piece) {
   return {
-    mark: piece.mark, piece, section: saySection(piece.section, units.value), group: stepOf.value.get(piece.mark) ?? saySection(piece.section, units.value), name: roleNames[piece.role][piece.count === 1 ? 'one' : 'many'], count: piece.count, length: piece.section.kind === 'sheet' || piece.width < piece.section.depth - 0.05 ? `${sayLength(piece.length, units.value).replace(' mm', '')} × ${sayLength(piece.width, units.value)}` : sayLength(piece.length, units.value),
-    cuts: cuts(piece), more: moreOf(piece), stock: piece.stock === null ? LONGER : sayLength(piece.stock, units.value), state: bench.cutState(piece), hand: bench.piece?.mark === piece.mark,
+    mark: piece.mark,
+    piece,
+    section: saySection(piece.section, units.value),
+    group: stepOf.value.get(piece.mark) ?? saySection(piece.section, units.value),
+    name: roleNames[piece.role][piece.count === 1 ? 'one' : 'many'],
+    count: piece.count,
+    length:
+      piece.section.kind === 'sheet' || piece.width < piece.section.depth - 0.05
+        ? `${sayLength(piece.length, units.value).replace(' mm', '')} × ${sayLength(piece.width, units.value)}`
+        : sayLength(piece.length, units.value),
+    cuts: cuts(piece),
+    more: moreOf(piece),
+    stock: piece.stock === null ? LONGER : sayLength(piece.stock, units.value),
+    state: bench.cutState(piece),
+    hand: bench.piece?.mark === piece.mark,
   }
 }
 
 type Row = ReturnType<typeof rowOf>
-const rowClass = (row: Row): string => row.hand ? 'in-hand' : ''
+const rowClass = (row: Row): string => (row.hand ? 'in-hand' : '')
 const takeUp = (row: Row): void => bench.takeUp(row.piece)
 
 function takeFirst(): void {
@@ -63,30 +106,75 @@ function takeFirst(): void {
 }
 
 function saveCsv(): void {
-  if (bench.plan) saveFile(fileName(bench.plan.design.name, 'csv'), cutListCsv(bench.plan, section.value === WORK ? 'work' : 'section'), 'text/csv')
+  if (bench.plan)
+    saveFile(
+      fileName(bench.plan.design.name, 'csv'),
+      cutListCsv(bench.plan, section.value === WORK ? 'work' : 'section'),
+      'text/csv',
+    )
 }
 
 function savePlan(): void {
-  if (bench.plan) saveFile(fileName(`${bench.plan.design.name} plan`, 'json'), `${JSON.stringify(planFile(bench.plan), null, 2)}\n`, 'application/json')
+  if (bench.plan)
+    saveFile(
+      fileName(`${bench.plan.design.name} plan`, 'json'),
+      `${JSON.stringify(planFile(bench.plan), null, 2)}\n`,
+      'application/json',
+    )
 }
 
 function saveDesign(): void {
-  if (bench.design) saveFile(fileName(bench.design.name, 'json'), designFile(bench.design), 'application/json')
+  if (bench.design)
+    saveFile(fileName(bench.design.name, 'json'), designFile(bench.design), 'application/json')
 }
 
 const loose = computed(() => looseRows(bench.plan?.loose ?? [], units.value))
-const roofCautions = computed(() => bench.plan && bench.piece ? cautionsOf(bench.plan).filter(caution => caution.members.some(id => bench.piece?.members.includes(id))) : [])
+const roofCautions = computed(() =>
+  bench.plan && bench.piece
+    ? cautionsOf(bench.plan).filter(caution => caution.members.some(id => bench.piece?.members.includes(id)))
+    : [],
+)
 </script>
 
 <template>
   <div class="workbench saw">
     <div class="strip">
       <ViewSwitch drawing="List" />
-      <label class="find"><span class="visually-hidden">Find a piece by mark</span><InputText id="find-piece" v-model="find" placeholder="Find a mark ( / )" autocomplete="off" @keydown.enter="takeFirst" @keydown.escape="find = ''; ($event.target as HTMLElement).blur()" /></label>
+      <label class="find"
+        ><span class="visually-hidden">Find a piece by mark</span
+        ><InputText
+          id="find-piece"
+          v-model="find"
+          placeholder="Find a mark ( / )"
+          autocomplete="off"
+          @keydown.enter="takeFirst"
+          @keydown.escape="
+            find = ''
+            ;($event.target as HTMLElement).blur()
+          "
+      /></label>
       <ChoiceField v-model="section" label="Section" :options="sections" />
-      <Button label="CSV" aria-label="Save the cut list as CSV" icon="pi pi-download" outlined @click="saveCsv" />
-      <Button label="Plan" aria-label="Save the plan as JSON" icon="pi pi-download" outlined @click="savePlan" />
-      <Button label="Design" aria-label="Save the design as JSON" icon="pi pi-download" outlined @click="saveDesign" />
+      <Button
+        label="CSV"
+        aria-label="Save the cut list as CSV"
+        icon="pi pi-download"
+        outlined
+        @click="saveCsv"
+      />
+      <Button
+        label="Plan"
+        aria-label="Save the plan as JSON"
+        icon="pi pi-download"
+        outlined
+        @click="savePlan"
+      />
+      <Button
+        label="Design"
+        aria-label="Save the design as JSON"
+        icon="pi pi-download"
+        outlined
+        @click="saveDesign"
+      />
       <Button v-if="narrow" :label="one ? 'List' : 'One card at a time'" @click="one = !one" />
       <span class="done figures">{{ done }} of {{ bench.plan?.totals.pieces ?? 0 }} cut</span>
     </div>
@@ -100,31 +188,75 @@ const roofCautions = computed(() => bench.plan && bench.piece ? cautionsOf(bench
     </div>
     <div v-else class="list">
       <DataTable
-        :value="shown" data-key="mark" row-group-mode="subheader" group-rows-by="group" :row-class="rowClass" scrollable scroll-height="flex" size="small" @row-click="takeUp($event.data)"
+        :value="shown"
+        data-key="mark"
+        row-group-mode="subheader"
+        group-rows-by="group"
+        :row-class="rowClass"
+        scrollable
+        scroll-height="flex"
+        size="small"
+        @row-click="takeUp($event.data)"
       >
-        <template #groupheader="{ data }"><span class="group">{{ data.group }}</span></template>
+        <template #groupheader="{ data }"
+          ><span class="group">{{ data.group }}</span></template
+        >
         <Column header="Mark">
-          <template #body="{ data }"><button type="button" class="plain-button mark" :aria-pressed="data.hand" @click.stop="takeUp(data)">{{ data.mark }}</button></template>
+          <template #body="{ data }"
+            ><button
+              type="button"
+              class="plain-button mark"
+              :aria-pressed="data.hand"
+              @click.stop="takeUp(data)"
+            >
+              {{ data.mark }}
+            </button></template
+          >
         </Column>
         <Column field="count" header="Count" body-class="figures right" header-class="right" />
         <Column header="Piece">
-          <template #body="{ data }">{{ data.name }}<span v-if="section === WORK" class="more">{{ data.section }}</span></template>
+          <template #body="{ data }"
+            >{{ data.name }}<span v-if="section === WORK" class="more">{{ data.section }}</span></template
+          >
         </Column>
         <Column header="Length" body-class="figures right" header-class="right">
-          <template #body="{ data }">{{ data.length }}<span class="more from">{{ data.stock === LONGER ? LONGER : `from ${data.stock}` }}</span></template>
+          <template #body="{ data }"
+            >{{ data.length
+            }}<span class="more from">{{
+              data.stock === LONGER ? LONGER : `from ${data.stock}`
+            }}</span></template
+          >
         </Column>
         <Column header="Cuts" body-class="figures" class="wide">
-          <template #body="{ data }">{{ data.cuts }}<span v-if="data.more" class="more">{{ data.more }}</span></template>
+          <template #body="{ data }"
+            >{{ data.cuts }}<span v-if="data.more" class="more">{{ data.more }}</span></template
+          >
         </Column>
         <Column header="Cut">
           <template #body="{ data }">
-            <button type="button" class="box" role="checkbox" :aria-checked="data.state === 'yes' ? 'true' : data.state === 'changed' ? 'mixed' : 'false'" :aria-label="`${data.mark} is cut`" :class="data.state" :title="data.state === 'changed' ? 'Changed since it was cut' : ''" @click.stop="bench.tick(data.piece)">
-              <i v-if="data.state !== 'no'" :class="data.state === 'yes' ? 'pi pi-check' : 'pi pi-exclamation-triangle'" aria-hidden="true" />
+            <button
+              type="button"
+              class="box"
+              role="checkbox"
+              :aria-checked="data.state === 'yes' ? 'true' : data.state === 'changed' ? 'mixed' : 'false'"
+              :aria-label="`${data.mark} is cut`"
+              :class="data.state"
+              :title="data.state === 'changed' ? 'Changed since it was cut' : ''"
+              @click.stop="bench.tick(data.piece)"
+            >
+              <i
+                v-if="data.state !== 'no'"
+                :class="data.state === 'yes' ? 'pi pi-check' : 'pi pi-exclamation-triangle'"
+                aria-hidden="true"
+              />
             </button>
           </template>
         </Column>
         <template #empty>
-          <p v-if="pieces.length" class="none">No piece fits “{{ find }}”{{ section === ALL || section === WORK ? '' : ` in ${section}` }}. Clear the search to see all {{ pieces.length }}.</p>
+          <p v-if="pieces.length" class="none">
+            No piece fits “{{ find }}”{{ section === ALL || section === WORK ? '' : ` in ${section}` }}. Clear
+            the search to see all {{ pieces.length }}.
+          </p>
           <p v-else class="none">Nothing can be cut yet. The cautions say what to change.</p>
         </template>
       </DataTable>
@@ -140,33 +272,137 @@ const roofCautions = computed(() => bench.plan && bench.piece ? cautionsOf(bench
 </template>
 
 <style scoped>
-.saw { display: flex; flex-direction: column; min-height: 0; }
-.list { flex: 1; min-height: 0; overflow: auto; padding: 0 16px 16px; }
-.find :deep(.p-inputtext) { width: 10.5rem; }
-.done { margin-left: auto; color: var(--moss-words); }
-.from { max-width: none; }
-.more { display: block; max-width: 11rem; white-space: normal; color: var(--soft); font-size: .85rem; line-height: 1.25; }
-.group { font: 600 1.2rem var(--head); }
-.mark { font: 600 1.25rem var(--head); color: var(--crayon-words); min-height: var(--target); min-width: var(--target); }
-.list :deep(.right) { text-align: right; }
-.list :deep(.right .p-datatable-column-header-content) { justify-content: flex-end; }
-.list :deep(tr) { cursor: pointer; }
-.list :deep(tr.in-hand > td) { background: var(--wash); box-shadow: inset 0 -2px 0 var(--crayon); }
-.list :deep(td), .list :deep(th) { padding: 3px 7px; white-space: nowrap; }
+.saw {
+  display: flex;
+  flex-direction: column;
+  min-height: 0;
+}
+.list {
+  flex: 1;
+  min-height: 0;
+  overflow: auto;
+  padding: 0 16px 16px;
+}
+.find :deep(.p-inputtext) {
+  width: 10.5rem;
+}
+.done {
+  margin-left: auto;
+  color: var(--moss-words);
+}
+.from {
+  max-width: none;
+}
+.more {
+  display: block;
+  max-width: 11rem;
+  white-space: normal;
+  color: var(--soft);
+  font-size: 0.85rem;
+  line-height: 1.25;
+}
+.group {
+  font: 600 1.2rem var(--head);
+}
+.mark {
+  font: 600 1.25rem var(--head);
+  color: var(--crayon-words);
+  min-height: var(--target);
+  min-width: var(--target);
+}
+.list :deep(.right) {
+  text-align: right;
+}
+.list :deep(.right .p-datatable-column-header-content) {
+  justify-content: flex-end;
+}
+.list :deep(tr) {
+  cursor: pointer;
+}
+.list :deep(tr.in-hand > td) {
+  background: var(--wash);
+  box-shadow: inset 0 -2px 0 var(--crayon);
+}
+.list :deep(td),
+.list :deep(th) {
+  padding: 3px 7px;
+  white-space: nowrap;
+}
 /* room for the box to tick at the right */
-.list :deep(td.wide) { white-space: normal; min-width: 9rem; max-width: 12rem; }
+.list :deep(td.wide) {
+  white-space: normal;
+  min-width: 9rem;
+  max-width: 12rem;
+}
 /* the group's cell spans one column too few */
-.list :deep(.p-datatable-row-group-header td) { border-bottom: 0; padding-top: 12px; }
-.box { width: var(--target); height: var(--target); border: 2px solid var(--soft); background: var(--sheet); color: inherit; cursor: pointer; border-radius: 3px; }
-.box.yes { background: var(--moss); border-color: var(--moss); color: var(--sheet); }
-.box.changed { background: var(--dust); border-color: var(--sawdust); }
-.none { padding: 20px 4px; }
-.loose { margin-top: 20px; }
-.loose h2 { font-size: 1.2rem; border-bottom: 2px solid var(--ink); }
-.cautions { list-style: none; padding: 0; margin: 16px 0 0; display: grid; gap: 8px; }
-.cautions li { border-left: 4px solid var(--sawdust); padding: 4px 12px; }
-.one { overflow: auto; flex: 1; }
-.one-acts { position: sticky; bottom: 0; display: grid; grid-template-columns: 1fr 1fr; gap: 8px; padding: 8px 16px; background: var(--paper); }
-.one-acts :deep(.p-button) { min-height: 56px; }
-@media (max-width: 720px) { .from { display: none; } .list :deep(.wide) { display: none; } .list { padding-inline: 8px; } }
+.list :deep(.p-datatable-row-group-header td) {
+  border-bottom: 0;
+  padding-top: 12px;
+}
+.box {
+  width: var(--target);
+  height: var(--target);
+  border: 2px solid var(--soft);
+  background: var(--sheet);
+  color: inherit;
+  cursor: pointer;
+  border-radius: 3px;
+}
+.box.yes {
+  background: var(--moss);
+  border-color: var(--moss);
+  color: var(--sheet);
+}
+.box.changed {
+  background: var(--dust);
+  border-color: var(--sawdust);
+}
+.none {
+  padding: 20px 4px;
+}
+.loose {
+  margin-top: 20px;
+}
+.loose h2 {
+  font-size: 1.2rem;
+  border-bottom: 2px solid var(--ink);
+}
+.cautions {
+  list-style: none;
+  padding: 0;
+  margin: 16px 0 0;
+  display: grid;
+  gap: 8px;
+}
+.cautions li {
+  border-left: 4px solid var(--sawdust);
+  padding: 4px 12px;
+}
+.one {
+  overflow: auto;
+  flex: 1;
+}
+.one-acts {
+  position: sticky;
+  bottom: 0;
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 8px;
+  padding: 8px 16px;
+  background: var(--paper);
+}
+.one-acts :deep(.p-button) {
+  min-height: 56px;
+}
+@media (max-width: 720px) {
+  .from {
+    display: none;
+  }
+  .list :deep(.wide) {
+    display: none;
+  }
+  .list {
+    padding-inline: 8px;
+  }
+}
 </style>

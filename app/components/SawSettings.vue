@@ -4,10 +4,20 @@ import type { SawCut } from '../../core/plan'
 import { cutNames } from '../../core/words'
 import { isTilted, SKETCH, sawSketch } from '../logic/saw-sketch'
 
-/** How the saw stands for each cut whose blade is tilted: the line on the face up, and the blade seen from the bottom edge. */
+/**
+ * How the saw stands for each cut whose blade is tilted: the line on the face up, and the blade seen from the
+ * bottom edge.
+ */
 const props = defineProps<{ cuts: readonly SawCut[] }>()
-const drawn = computed(() => props.cuts.filter(isTilted).map(cut => ({ cut, sketch: sawSketch(cut), say: `${cutNames[cut.name]}: line ${formatAngle(cut.miter)} from square, blade ${formatAngle(cut.bevel)} from upright, more left on the ${cut.long === 'under' ? 'side under' : 'face up'}` })))
-const points = (list: readonly { x: number, y: number }[]): string => list.map(({ x, y }) => `${x},${y}`).join(' ')
+const drawn = computed(() =>
+  props.cuts.filter(isTilted).map(cut => ({
+    cut,
+    sketch: sawSketch(cut),
+    say: `${cutNames[cut.name]}: line ${formatAngle(cut.miter)} from square, blade ${formatAngle(cut.bevel)} from upright, more left on the ${cut.long === 'under' ? 'side under' : 'face up'}`,
+  })),
+)
+const points = (list: readonly { x: number; y: number }[]): string =>
+  list.map(({ x, y }) => `${x},${y}`).join(' ')
 const tall = SKETCH.face + 26 + SKETCH.edge
 </script>
 
@@ -29,14 +39,41 @@ const tall = SKETCH.face + 26 + SKETCH.edge
       <span>{{ cutNames[cut.name] }}</span>
     </li>
   </ul>
-  <p v-if="drawn.length" class="quiet">Above, the face that lies up, its bottom edge toward you; below, the blade seen from that edge.</p>
+  <p v-if="drawn.length" class="quiet">
+    Above, the face that lies up, its bottom edge toward you; below, the blade seen from that edge.
+  </p>
 </template>
 
 <style scoped>
-.settings { list-style: none; margin: 6px 0 0; padding: 0; display: flex; flex-wrap: wrap; gap: 10px; }
-li { display: grid; justify-items: center; font-size: .85rem; }
-.wood { fill: var(--pine); stroke: var(--ink); }
-.grain { fill: var(--grain); stroke: var(--ink); }
-.cut { fill: none; stroke: var(--crayon); stroke-width: 2.5; }
-text { font: 13px var(--figures); fill: var(--crayon-words); text-anchor: middle; }
+.settings {
+  list-style: none;
+  margin: 6px 0 0;
+  padding: 0;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+}
+li {
+  display: grid;
+  justify-items: center;
+  font-size: 0.85rem;
+}
+.wood {
+  fill: var(--pine);
+  stroke: var(--ink);
+}
+.grain {
+  fill: var(--grain);
+  stroke: var(--ink);
+}
+.cut {
+  fill: none;
+  stroke: var(--crayon);
+  stroke-width: 2.5;
+}
+text {
+  font: 13px var(--figures);
+  fill: var(--crayon-words);
+  text-anchor: middle;
+}
 </style>

@@ -4,19 +4,30 @@ import { formatLength } from '../../core/measure'
 import { benchKeys } from '../logic/benches'
 import { storyPole } from '../logic/pole'
 
-const props = defineProps<{ id: string, bench: string }>()
+const props = defineProps<{ id: string; bench: string }>()
 const store = useBench()
 const box = useTemplateRef<HTMLElement>('box')
 const { height } = useElementSize(box)
 const units = computed(() => store.design?.units ?? 'imperial')
 /** The highest plate; under a single slope the low wall's, that the roof rises from. */
-const plateOf = ({ roof: { ridgeCentre, slopes }, walls }: Frame): number => ridgeCentre ? Math.max(...walls.map(wall => wall.height)) : Math.min(slopes.south.height, slopes.north.height)
+const plateOf = ({ roof: { ridgeCentre, slopes }, walls }: Frame): number =>
+  ridgeCentre
+    ? Math.max(...walls.map(wall => wall.height))
+    : Math.min(slopes.south.height, slopes.north.height)
 const heights = computed(() => {
   const frame = store.plan?.frame
-  return { ground: frame?.ground.highest.height ?? 0, base: frame?.floor?.bottom ?? 0, plate: frame ? plateOf(frame) : 2400, ridge: frame?.roof.highest ?? 3200, top: frame?.roof.ridgeCentre === null ? 'Top' as const : 'Ridge' as const }
+  return {
+    ground: frame?.ground.highest.height ?? 0,
+    base: frame?.floor?.bottom ?? 0,
+    plate: frame ? plateOf(frame) : 2400,
+    ridge: frame?.roof.highest ?? 3200,
+    top: frame?.roof.ridgeCentre === null ? ('Top' as const) : ('Ridge' as const),
+  }
 })
 const top = computed(() => Math.min(...pole.value.ticks.map(tick => tick.y)))
-const pole = computed(() => storyPole(heights.value, Math.max(360, height.value), units.value === 'imperial' ? 304.8 : 250))
+const pole = computed(() =>
+  storyPole(heights.value, Math.max(360, height.value), units.value === 'imperial' ? 304.8 : 250),
+)
 const to = (bench: string): string => `/design/${props.id}/${bench}`
 </script>
 
@@ -34,7 +45,12 @@ const to = (bench: string): string => `/design/${props.id}/${bench}`
       </g>
     </svg>
     <NuxtLink
-      v-for="each in pole.benches" :key="each.bench" class="bench" :class="{ here: each.bench === bench }" :to="to(each.bench)" :style="{ '--y': `${each.y}px` }"
+      v-for="each in pole.benches"
+      :key="each.bench"
+      class="bench"
+      :class="{ here: each.bench === bench }"
+      :to="to(each.bench)"
+      :style="{ '--y': `${each.y}px` }"
       :aria-current="each.bench === bench ? 'page' : undefined"
     >
       {{ each.label }}<kbd aria-hidden="true">{{ benchKeys[each.bench] }}</kbd>
@@ -43,28 +59,118 @@ const to = (bench: string): string => `/design/${props.id}/${bench}`
 </template>
 
 <style scoped>
-.pole { position: relative; width: 132px; height: 100%; }
-.stick { position: absolute; inset: 0; }
-.pine { fill: var(--pine); stroke: var(--ink); }
-.small { stroke: var(--soft); }
-.tick { stroke: var(--crayon); stroke-width: 2; }
-.earth { stroke: var(--ink); stroke-width: 1.5; stroke-dasharray: 2 5; }
-.name { font: 600 15px var(--head); fill: var(--ink); }
-.height { font: 13px var(--figures); fill: var(--chalk-words); }
-.shelf { position: absolute; left: 8px; top: 12px; z-index: 1; color: var(--ink); text-decoration: none; min-height: var(--target); display: inline-flex; gap: 8px; align-items: center; padding: 0 8px; }
-.bench {
-  position: absolute; left: 40px; top: var(--y); transform: translateY(-50%); min-height: var(--target); width: 86px; padding: 0 10px; display: flex; align-items: center; justify-content: space-between;
-  font: 600 1.25rem var(--head); color: var(--ink); text-decoration: none; background: var(--sheet); border: 1px solid var(--line);
+.pole {
+  position: relative;
+  width: 132px;
+  height: 100%;
 }
-.bench::before { content: ''; position: absolute; right: 100%; top: 50%; width: 10px; border-top: 2px solid var(--ink); }
-.bench:hover { border-color: var(--ink); }
-.here { border-color: var(--crayon); box-shadow: inset 0 -3px 0 var(--crayon); }
-kbd { font: 12px var(--figures); color: var(--soft); }
+.stick {
+  position: absolute;
+  inset: 0;
+}
+.pine {
+  fill: var(--pine);
+  stroke: var(--ink);
+}
+.small {
+  stroke: var(--soft);
+}
+.tick {
+  stroke: var(--crayon);
+  stroke-width: 2;
+}
+.earth {
+  stroke: var(--ink);
+  stroke-width: 1.5;
+  stroke-dasharray: 2 5;
+}
+.name {
+  font: 600 15px var(--head);
+  fill: var(--ink);
+}
+.height {
+  font: 13px var(--figures);
+  fill: var(--chalk-words);
+}
+.shelf {
+  position: absolute;
+  left: 8px;
+  top: 12px;
+  z-index: 1;
+  color: var(--ink);
+  text-decoration: none;
+  min-height: var(--target);
+  display: inline-flex;
+  gap: 8px;
+  align-items: center;
+  padding: 0 8px;
+}
+.bench {
+  position: absolute;
+  left: 40px;
+  top: var(--y);
+  transform: translateY(-50%);
+  min-height: var(--target);
+  width: 86px;
+  padding: 0 10px;
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  font: 600 1.25rem var(--head);
+  color: var(--ink);
+  text-decoration: none;
+  background: var(--sheet);
+  border: 1px solid var(--line);
+}
+.bench::before {
+  content: '';
+  position: absolute;
+  right: 100%;
+  top: 50%;
+  width: 10px;
+  border-top: 2px solid var(--ink);
+}
+.bench:hover {
+  border-color: var(--ink);
+}
+.here {
+  border-color: var(--crayon);
+  box-shadow: inset 0 -3px 0 var(--crayon);
+}
+kbd {
+  font: 12px var(--figures);
+  color: var(--soft);
+}
 @media (max-width: 720px) {
-  .pole { width: 100%; height: 60px; display: flex; align-items: center; justify-content: space-around; background: var(--pine); border-top: 1px solid var(--ink); flex-direction: row-reverse; }
-  .stick, kbd { display: none; }
-  .shelf { position: static; padding: 0 4px; gap: 4px; }
-  .bench { position: static; transform: none; width: auto; min-width: 56px; padding: 0 4px; justify-content: center; }
-  .bench::before { display: none; }
+  .pole {
+    width: 100%;
+    height: 60px;
+    display: flex;
+    align-items: center;
+    justify-content: space-around;
+    background: var(--pine);
+    border-top: 1px solid var(--ink);
+    flex-direction: row-reverse;
+  }
+  .stick,
+  kbd {
+    display: none;
+  }
+  .shelf {
+    position: static;
+    padding: 0 4px;
+    gap: 4px;
+  }
+  .bench {
+    position: static;
+    transform: none;
+    width: auto;
+    min-width: 56px;
+    padding: 0 4px;
+    justify-content: center;
+  }
+  .bench::before {
+    display: none;
+  }
 }
 </style>

@@ -3,7 +3,7 @@ import { sayLongLength, sayWeight } from '../../core/words'
 import { storingWords } from '../logic/storage-words'
 import { cleanName } from '../stores/shelf'
 
-const emit = defineEmits<{ keys: [], export: [] }>()
+const emit = defineEmits<{ keys: []; export: [] }>()
 const bench = useBench()
 const dusk = useDusk()
 const units = computed(() => bench.design?.units ?? 'imperial')
@@ -11,13 +11,15 @@ const name = ref<string | null>(null)
 const wood = computed(() => {
   const totals = bench.plan?.totals
   if (!totals) return ''
-  return units.value === 'imperial' ? `${totals.boardFeet.toFixed(0)} bd ft` : `${totals.volume.toFixed(2)} m³`
+  return units.value === 'imperial'
+    ? `${totals.boardFeet.toFixed(0)} bd ft`
+    : `${totals.volume.toFixed(2)} m³`
 })
 
 function rename(): void {
   const next = cleanName(name.value ?? '')
   name.value = null
-  if (next) bench.edit(design => design.name === next ? design : { ...design, name: next })
+  if (next) bench.edit(design => (design.name === next ? design : { ...design, name: next }))
 }
 
 useTypedField({
@@ -34,49 +36,188 @@ useTypedField({
   <header class="top">
     <h1 class="title">
       <input
-        class="name" :value="name ?? bench.design?.name" aria-label="Name of the design" maxlength="80" @input="name = ($event.target as HTMLInputElement).value" @blur="rename" @keydown.enter="($event.target as HTMLInputElement).blur()"
-        @keydown.escape="name = null; ($event.target as HTMLInputElement).blur()"
-      >
+        class="name"
+        :value="name ?? bench.design?.name"
+        aria-label="Name of the design"
+        maxlength="80"
+        @input="name = ($event.target as HTMLInputElement).value"
+        @blur="rename"
+        @keydown.enter="($event.target as HTMLInputElement).blur()"
+        @keydown.escape="
+          name = null
+          ;($event.target as HTMLInputElement).blur()
+        "
+      />
     </h1>
-    <span class="saving quiet" :class="{ not: !['stored', 'storing', 'silent'].includes(bench.storing) }" aria-label="Saving" role="group">{{ storingWords[bench.storing] }}</span>
+    <span
+      class="saving quiet"
+      :class="{ not: !['stored', 'storing', 'silent'].includes(bench.storing) }"
+      aria-label="Saving"
+      role="group"
+      >{{ storingWords[bench.storing] }}</span
+    >
     <div class="acts">
-      <Button icon="pi pi-undo" text severity="secondary" aria-label="Undo" title="Undo (Ctrl+Z)" :disabled="!bench.canUndo" @click="bench.undo()" />
-      <Button icon="pi pi-undo" class="redo" text severity="secondary" aria-label="Redo" title="Redo (Ctrl+Shift+Z)" :disabled="!bench.canRedo" @click="bench.redo()" />
-      <Button class="units" text severity="secondary" :label="units === 'imperial' ? 'ft · in' : 'mm'" :aria-label="`Units: ${units === 'imperial' ? 'feet and inches' : 'millimetres'}. Change`" title="Units (U)" @click="bench.toggleUnits()" />
-      <Button icon="pi pi-download" text severity="secondary" aria-label="Save the design as a file" title="Save as a file" @click="emit('export')" />
-      <Button :icon="dusk ? 'pi pi-sun' : 'pi pi-moon'" text severity="secondary" :aria-label="dusk ? 'Daylight' : 'Dusk'" :title="dusk ? 'Daylight' : 'Dusk'" @click="dusk = !dusk" />
-      <Button class="keys" label="?" text severity="secondary" aria-label="Keys" title="Keys (?)" @click="emit('keys')" />
+      <Button
+        icon="pi pi-undo"
+        text
+        severity="secondary"
+        aria-label="Undo"
+        title="Undo (Ctrl+Z)"
+        :disabled="!bench.canUndo"
+        @click="bench.undo()"
+      />
+      <Button
+        icon="pi pi-undo"
+        class="redo"
+        text
+        severity="secondary"
+        aria-label="Redo"
+        title="Redo (Ctrl+Shift+Z)"
+        :disabled="!bench.canRedo"
+        @click="bench.redo()"
+      />
+      <Button
+        class="units"
+        text
+        severity="secondary"
+        :label="units === 'imperial' ? 'ft · in' : 'mm'"
+        :aria-label="`Units: ${units === 'imperial' ? 'feet and inches' : 'millimetres'}. Change`"
+        title="Units (U)"
+        @click="bench.toggleUnits()"
+      />
+      <Button
+        icon="pi pi-download"
+        text
+        severity="secondary"
+        aria-label="Save the design as a file"
+        title="Save as a file"
+        @click="emit('export')"
+      />
+      <Button
+        :icon="dusk ? 'pi pi-sun' : 'pi pi-moon'"
+        text
+        severity="secondary"
+        :aria-label="dusk ? 'Daylight' : 'Dusk'"
+        :title="dusk ? 'Daylight' : 'Dusk'"
+        @click="dusk = !dusk"
+      />
+      <Button
+        class="keys"
+        label="?"
+        text
+        severity="secondary"
+        aria-label="Keys"
+        title="Keys (?)"
+        @click="emit('keys')"
+      />
     </div>
     <p v-if="bench.plan" class="tally figures" aria-label="Tally" role="group" tabindex="0">
-      <span><b>{{ bench.plan.totals.pieces }}</b> pieces</span>
-      <span><b>{{ sayLongLength(bench.plan.totals.length, units) }}</b></span>
-      <span class="wood"><b>{{ wood }}</b></span>
-      <span v-if="bench.plan.totals.sheets"><b>{{ bench.plan.totals.sheets }}</b> {{ bench.plan.totals.sheets === 1 ? 'sheet' : 'sheets' }}</span>
-      <span><b>{{ sayWeight(bench.plan.totals.weight, units) }}</b></span>
+      <span
+        ><b>{{ bench.plan.totals.pieces }}</b> pieces</span
+      >
+      <span
+        ><b>{{ sayLongLength(bench.plan.totals.length, units) }}</b></span
+      >
+      <span class="wood"
+        ><b>{{ wood }}</b></span
+      >
+      <span v-if="bench.plan.totals.sheets"
+        ><b>{{ bench.plan.totals.sheets }}</b> {{ bench.plan.totals.sheets === 1 ? 'sheet' : 'sheets' }}</span
+      >
+      <span
+        ><b>{{ sayWeight(bench.plan.totals.weight, units) }}</b></span
+      >
     </p>
     <CautionList />
   </header>
 </template>
 
 <style scoped>
-.top { display: flex; align-items: center; gap: 4px 16px; padding: 4px 12px; min-height: 52px; border-bottom: 1px solid var(--line); }
-.title { flex: 1 1 180px; min-width: 120px; }
-.name { width: 100%; border: 0; border-bottom: 2px solid transparent; background: none; color: inherit; font: 600 1.5rem var(--head); min-height: var(--target); text-overflow: ellipsis; }
-.name:hover { border-bottom-color: var(--line); }
-.saving { font-size: .85rem; white-space: nowrap; min-width: 4.4em; }
-.saving.not { color: var(--crayon-words); font-weight: 700; }
-.acts { display: flex; align-items: center; }
-.acts :deep(.p-button) { min-width: var(--target); }
-.redo :deep(.pi) { transform: scaleX(-1); }
-.tally { display: flex; gap: 16px; font-size: .95rem; white-space: nowrap; color: var(--soft); }
-.tally b { color: var(--ink); font-weight: 400; }
-@media (min-width: 721px) and (max-width: 1500px) { .wood { display: none; } }
+.top {
+  display: flex;
+  align-items: center;
+  gap: 4px 16px;
+  padding: 4px 12px;
+  min-height: 52px;
+  border-bottom: 1px solid var(--line);
+}
+.title {
+  flex: 1 1 180px;
+  min-width: 120px;
+}
+.name {
+  width: 100%;
+  border: 0;
+  border-bottom: 2px solid transparent;
+  background: none;
+  color: inherit;
+  font: 600 1.5rem var(--head);
+  min-height: var(--target);
+  text-overflow: ellipsis;
+}
+.name:hover {
+  border-bottom-color: var(--line);
+}
+.saving {
+  font-size: 0.85rem;
+  white-space: nowrap;
+  min-width: 4.4em;
+}
+.saving.not {
+  color: var(--crayon-words);
+  font-weight: 700;
+}
+.acts {
+  display: flex;
+  align-items: center;
+}
+.acts :deep(.p-button) {
+  min-width: var(--target);
+}
+.redo :deep(.pi) {
+  transform: scaleX(-1);
+}
+.tally {
+  display: flex;
+  gap: 16px;
+  font-size: 0.95rem;
+  white-space: nowrap;
+  color: var(--soft);
+}
+.tally b {
+  color: var(--ink);
+  font-weight: 400;
+}
+@media (min-width: 721px) and (max-width: 1500px) {
+  .wood {
+    display: none;
+  }
+}
 @media (max-width: 720px) {
-  .top { flex-wrap: wrap; padding: 0 8px 4px; gap: 0 8px; }
-  .title { flex: 1 1 60%; }
-  .saving { min-width: 0; }
-    .tally { order: 4; gap: 12px; font-size: .85rem; flex: 1 1 100%; overflow-x: auto; }
-  .acts { flex: 1; margin-left: -8px; }
-  .keys { display: none; }
+  .top {
+    flex-wrap: wrap;
+    padding: 0 8px 4px;
+    gap: 0 8px;
+  }
+  .title {
+    flex: 1 1 60%;
+  }
+  .saving {
+    min-width: 0;
+  }
+  .tally {
+    order: 4;
+    gap: 12px;
+    font-size: 0.85rem;
+    flex: 1 1 100%;
+    overflow-x: auto;
+  }
+  .acts {
+    flex: 1;
+    margin-left: -8px;
+  }
+  .keys {
+    display: none;
+  }
 }
 </style>

@@ -9,17 +9,42 @@ const bench = useBench()
 const wall = usePlace<WallName>('wall', 'south')
 const partitions = usePartitions()
 const names = computed(() => [
-  ...[{ value: 'south', label: 'South' }, { value: 'east', label: 'East' }, { value: 'north', label: 'North' }, { value: 'west', label: 'West' }].filter(each => !bench.design || !isHouse(bench.design, each.value)),
-  ...(bench.plan?.frame.walls ?? []).filter(each => !isSide(each.name)).map(each => ({ value: each.name, label: `P${each.name.split('-')[1] ?? ''}` })),
+  ...[
+    { value: 'south', label: 'South' },
+    { value: 'east', label: 'East' },
+    { value: 'north', label: 'North' },
+    { value: 'west', label: 'West' },
+  ].filter(each => !bench.design || !isHouse(bench.design, each.value)),
+  ...(bench.plan?.frame.walls ?? [])
+    .filter(each => !isSide(each.name))
+    .map(each => ({ value: each.name, label: `P${each.name.split('-')[1] ?? ''}` })),
 ])
 /** Another wall than one that was taken away. */
-watch(() => names.value.some(each => each.value === wall.value), (stands) => { if (!stands) wall.value = names.value[0]?.value as WallName }, { immediate: true })
+watch(
+  () => names.value.some(each => each.value === wall.value),
+  stands => {
+    if (!stands) wall.value = names.value[0]?.value as WallName
+  },
+  { immediate: true },
+)
 const layer = usePlace<WallLayer | 'plan'>('walls', 'frame')
-const layers = [{ value: 'frame', label: 'Frame' }, { value: 'sheets', label: 'Sheets' }, { value: 'plan', label: 'Plan' }]
+const layers = [
+  { value: 'frame', label: 'Frame' },
+  { value: 'sheets', label: 'Sheets' },
+  { value: 'plan', label: 'Plan' },
+]
 const { walls, layout, build } = useWalls(wall)
 const line = computed(() => bench.plan?.frame.walls.find(each => each.name === wall.value))
-const drawing = computed(() => bench.plan && line.value ? layer.value === 'plan' ? wallsPlan(bench.plan) : wallElevation(bench.plan, wall.value, layer.value) : null)
-onMounted(() => { bench.hand ??= `walls/${wall.value}/stud/1` })
+const drawing = computed(() =>
+  bench.plan && line.value
+    ? layer.value === 'plan'
+      ? wallsPlan(bench.plan)
+      : wallElevation(bench.plan, wall.value, layer.value)
+    : null,
+)
+onMounted(() => {
+  bench.hand ??= `walls/${wall.value}/stud/1`
+})
 const openings = useOpenings()
 const kinds = openingKinds.map(value => ({ value, label: openingWords[value] }))
 const adding = ref<OpeningKind | null>(null)
@@ -29,26 +54,88 @@ const units = ref(false)
 const unitsAsked = ref(false)
 function add(kind: OpeningKind): void {
   openings.add(wall.value, kind)
-  void nextTick(() => { adding.value = null })
+  void nextTick(() => {
+    adding.value = null
+  })
 }
-const pair = computed(() => bench.plan && line.value ? platePair(bench.plan.frame, wall.value) : null)
-const ends = computed(() => line.value?.along === 'y' ? ['South', 'North'] : ['West', 'East'])
-const layoutChoices = computed(() => [{ value: 'low', label: `${ends.value[0]} end` }, { value: 'high', label: `${ends.value[1]} end` }, { value: 'centred', label: 'The middle' }])
-const label = computed(() => layer.value === 'plan' ? 'The walls from above, south at the bottom' : `${isSide(wall.value) ? `The ${wall.value} wall` : `Partition ${wall.value.split('-')[1] ?? ''}`}, seen from ${line.value?.seenFrom ?? 'outside'}`)
+const pair = computed(() => (bench.plan && line.value ? platePair(bench.plan.frame, wall.value) : null))
+const ends = computed(() => (line.value?.along === 'y' ? ['South', 'North'] : ['West', 'East']))
+const layoutChoices = computed(() => [
+  { value: 'low', label: `${ends.value[0]} end` },
+  { value: 'high', label: `${ends.value[1]} end` },
+  { value: 'centred', label: 'The middle' },
+])
+const label = computed(() =>
+  layer.value === 'plan'
+    ? 'The walls from above, south at the bottom'
+    : `${isSide(wall.value) ? `The ${wall.value} wall` : `Partition ${wall.value.split('-')[1] ?? ''}`}, seen from ${line.value?.seenFrom ?? 'outside'}`,
+)
 </script>
 
 <template>
   <div v-if="bench.plan && drawing && line && walls && pair" class="workbench">
     <div class="strip">
       <ViewSwitch drawing="Drawing" />
-      <SelectButton v-model="wall" :options="names" option-value="value" option-label="label" :allow-empty="false" aria-label="Wall" />
-      <SelectButton v-model="layer" :options="layers" option-value="value" option-label="label" :allow-empty="false" aria-label="Frame, sheets or plan" />
+      <SelectButton
+        v-model="wall"
+        :options="names"
+        option-value="value"
+        option-label="label"
+        :allow-empty="false"
+        aria-label="Wall"
+      />
+      <SelectButton
+        v-model="layer"
+        :options="layers"
+        option-value="value"
+        option-label="label"
+        :allow-empty="false"
+        aria-label="Frame, sheets or plan"
+      />
       <template v-if="layer !== 'sheets'">
-        <Select v-if="build === 'studs'" class="adding" v-model="adding" :options="kinds" option-value="value" option-label="label" placeholder="Opening" aria-label="Add an opening" @update:model-value="add" />
-        <Button v-if="layer === 'plan'" label="Partition" icon="pi pi-plus" outlined severity="secondary" aria-label="Add a partition" :disabled="walls.partitions.length >= partitions.most" @click="partitions.add()" />
-        <ChoiceField v-if="isSide(wall) && build === 'studs'" v-model="layout" label="Layout from" :options="layoutChoices" />
-        <Button label="Walls" text severity="secondary" icon="pi pi-sliders-h" @click="dialog = asked = true" />
-        <Button v-if="isSide(wall)" label="On hand" text severity="secondary" icon="pi pi-th-large" title="Units on hand, and a wall sized from them" @click="units = unitsAsked = true" />
+        <Select
+          v-if="build === 'studs'"
+          class="adding"
+          v-model="adding"
+          :options="kinds"
+          option-value="value"
+          option-label="label"
+          placeholder="Opening"
+          aria-label="Add an opening"
+          @update:model-value="add"
+        />
+        <Button
+          v-if="layer === 'plan'"
+          label="Partition"
+          icon="pi pi-plus"
+          outlined
+          severity="secondary"
+          aria-label="Add a partition"
+          :disabled="walls.partitions.length >= partitions.most"
+          @click="partitions.add()"
+        />
+        <ChoiceField
+          v-if="isSide(wall) && build === 'studs'"
+          v-model="layout"
+          label="Layout from"
+          :options="layoutChoices"
+        />
+        <Button
+          label="Walls"
+          text
+          severity="secondary"
+          icon="pi pi-sliders-h"
+          @click="dialog = asked = true"
+        />
+        <Button
+          v-if="isSide(wall)"
+          label="On hand"
+          text
+          severity="secondary"
+          icon="pi pi-th-large"
+          title="Units on hand, and a wall sized from them"
+          @click="units = unitsAsked = true"
+        />
         <LazyUnitsDialog v-if="unitsAsked && isSide(wall)" v-model="units" :wall="wall" />
         <LazyWallsDialog v-if="asked" v-model="dialog" :wall="wall" />
       </template>
@@ -60,13 +147,24 @@ const label = computed(() => layer.value === 'plan' ? 'The walls from above, sou
     <DrawingSheet class="sheet" :drawing="drawing" :label="label" />
     <WallSheets v-if="layer === 'sheets'" :wall="wall" part="cuts" />
     <WallMarks v-else-if="layer === 'frame'" :wall="line" :pair="pair" />
-    <p v-else class="caption quiet">Bottom plates and what stands on them. Drag an opening along its wall; the two diagonals are alike when the building is square.</p>
+    <p v-else class="caption quiet">
+      Bottom plates and what stands on them. Drag an opening along its wall; the two diagonals are alike when
+      the building is square.
+    </p>
   </div>
 </template>
 
 <style scoped>
-.adding { width: 7rem; }
-.adding :deep(.p-select-label) { padding: 5px 0 5px 10px; }
-.adding :deep(.p-select-dropdown) { width: 1.8rem; }
-.workbench > .sheet { min-height: 230px; }
+.adding {
+  width: 7rem;
+}
+.adding :deep(.p-select-label) {
+  padding: 5px 0 5px 10px;
+}
+.adding :deep(.p-select-dropdown) {
+  width: 1.8rem;
+}
+.workbench > .sheet {
+  min-height: 230px;
+}
 </style>

@@ -44,7 +44,8 @@ describe('what can be done below the walls', () => {
   test('the joist in hand is doubled, and single again', () => {
     const [bench, below] = [useBench(), useBelow()]
     below.frameFloor()
-    const joists = (): number => bench.plan?.frame.members.filter(member => member.role === 'joist').length ?? 0
+    const joists = (): number =>
+      bench.plan?.frame.members.filter(member => member.role === 'joist').length ?? 0
     const before = joists()
     bench.hand = 'floor/joist/4'
     below.toggleDouble()
@@ -64,12 +65,22 @@ describe('what can be done below the walls', () => {
     below.choosePorch('west')
     below.splitFloor(true)
     below.chooseDeck('boards')
-    expect(bench.design?.floor).toMatchObject({ openings: [{ length: 609.6 }], porch: { side: 'west', depth: 1219.2 }, joint: 1828.8, deck: { kind: 'boards' } })
+    expect(bench.design?.floor).toMatchObject({
+      openings: [{ length: 609.6 }],
+      porch: { side: 'west', depth: 1219.2 },
+      joint: 1828.8,
+      deck: { kind: 'boards' },
+    })
     below.dropOpening(0)
     below.choosePorch('none')
     below.splitFloor(false)
     below.chooseDeck('sheets')
-    expect(bench.design?.floor).toMatchObject({ openings: [], porch: null, joint: null, deck: { kind: 'sheets' } })
+    expect(bench.design?.floor).toMatchObject({
+      openings: [],
+      porch: null,
+      joint: null,
+      deck: { kind: 'sheets' },
+    })
   })
 
   test('what is measured on the site is kept, and can be taken back', async () => {
@@ -86,7 +97,11 @@ describe('what can be done below the walls', () => {
     below.addLevels(true)
     below.addLevels(true)
     below.addLevels(false)
-    expect(bench.design?.site).toMatchObject({ boundaries: [{ name: 'Ditch' }], finds: [{ name: 'Drain', places: [{}, {}] }, { kind: 'tree' }], squaring: { tapes: { south: 3000 } } })
+    expect(bench.design?.site).toMatchObject({
+      boundaries: [{ name: 'Ditch' }],
+      finds: [{ name: 'Drain', places: [{}, {}] }, { kind: 'tree' }],
+      squaring: { tapes: { south: 3000 } },
+    })
     expect(bench.design?.site?.levels.points).toHaveLength(5)
     expect(bench.cautions.filter(caution => caution.code.startsWith('tapes'))).toEqual([])
     await bench.settled()
@@ -96,7 +111,11 @@ describe('what can be done below the walls', () => {
     below.dropLevel(0)
     below.drop('finds', 0)
     below.drop('boundaries', 0)
-    expect(bench.design?.site).toMatchObject({ boundaries: [], finds: [{ kind: 'tree' }], squaring: { tapes: {} } })
+    expect(bench.design?.site).toMatchObject({
+      boundaries: [],
+      finds: [{ kind: 'tree' }],
+      squaring: { tapes: {} },
+    })
     expect(bench.design?.site?.levels.points).toHaveLength(4)
   })
 

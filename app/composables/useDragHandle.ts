@@ -4,12 +4,15 @@ import type { Pitch } from '../../core/measure'
 import { movedValue, nudged } from '../logic/entry'
 import { useBench } from '../stores/bench'
 
-/** Drags a drawing's handles: the value follows the pointer, and is kept when it is let go. The fit is held still meanwhile. */
+/**
+ * Drags a drawing's handles: the value follows the pointer, and is kept when it is let go. The fit is held
+ * still meanwhile.
+ */
 export function useDragHandle(fit: () => Fit) {
   const bench = useBench()
   const held = ref<Handle | null>(null)
   const heldFit = ref<Fit | null>(null)
-  let from: { x: number, y: number, value: number | Pitch, scale: number } | null = null
+  let from: { x: number; y: number; value: number | Pitch; scale: number } | null = null
 
   const valueOf = (handle: Handle): number | Pitch => bench.value(handle.field) as number | Pitch
 
@@ -24,7 +27,8 @@ export function useDragHandle(fit: () => Fit) {
   function move(event: PointerEvent): void {
     const handle = held.value
     if (!handle || !from || !bench.design) return
-    const along = ((event.clientX - from.x) * handle.along.x - (event.clientY - from.y) * handle.along.y) / from.scale
+    const along =
+      ((event.clientX - from.x) * handle.along.x - (event.clientY - from.y) * handle.along.y) / from.scale
     bench.tryValue(handle.field, movedValue(bench.design, handle.field, from.value, along * handle.gain))
   }
 

@@ -6,7 +6,10 @@ import { fieldName } from '../../core/words'
 import { useBench } from '../stores/bench'
 import { useTypedField } from './useTypedField'
 
-/** A value of the design being typed over. What can't be read stays as typed, with why; nothing of the design changes until it can. */
+/**
+ * A value of the design being typed over. What can't be read stays as typed, with why; nothing of the design
+ * changes until it can.
+ */
 export function useEntry(path: () => FieldPath, value: () => number | Pitch) {
   const bench = useBench()
   const entry = ref<string | null>(null)
@@ -45,7 +48,10 @@ export function useEntry(path: () => FieldPath, value: () => number | Pitch) {
   function nudge(way: 1 | -1): void {
     if (!bench.design) return
     const read = entry.value === null ? null : readEntry(path(), entry.value, units.value)
-    const from = entry.value === null || entry.value === showEntry(value(), units.value) || !read?.ok ? value() : read.value
+    const from =
+      entry.value === null || entry.value === showEntry(value(), units.value) || !read?.ok
+        ? value()
+        : read.value
     const next = nudged(bench.design, path(), from, way)
     bench.setValue(path(), next)
     entry.value = showEntry(next, units.value)

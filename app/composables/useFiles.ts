@@ -10,11 +10,13 @@ export function saveFile(name: string, content: string | Blob, type: string): vo
 
 /** Lets the user choose a file and gives its text; null where none is chosen. */
 export function chooseFile(accept: string): Promise<string | null> {
-  return new Promise((resolve) => {
+  return new Promise(resolve => {
     const input = document.createElement('input')
     input.type = 'file'
     input.accept = accept
-    input.addEventListener('change', () => { void (input.files?.[0]?.text() ?? Promise.resolve(null)).then(resolve, () => resolve(null)) })
+    input.addEventListener('change', () => {
+      void (input.files?.[0]?.text() ?? Promise.resolve(null)).then(resolve, () => resolve(null))
+    })
     input.addEventListener('cancel', () => resolve(null))
     input.click()
   })

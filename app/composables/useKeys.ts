@@ -3,7 +3,12 @@ import { type Command, commandFor } from '../logic/commands'
 
 /** Whether an element takes what is typed. */
 function takesTyping(target: EventTarget | null): boolean {
-  return target instanceof HTMLElement && (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName) || target.closest('[role=listbox],[role=combobox],[role=dialog],[role=menu]') !== null)
+  return (
+    target instanceof HTMLElement &&
+    (target.isContentEditable ||
+      ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName) ||
+      target.closest('[role=listbox],[role=combobox],[role=dialog],[role=menu]') !== null)
+  )
 }
 
 /** Runs a table of commands by their keys while the component is there. */

@@ -7,7 +7,10 @@ import { useTyping } from '../stores/typing'
 /** ms that leaving waits for what is under way before it says so. */
 const GRACE = 400
 
-/** Keeps a bench from being left with something lost: what is typed is entered, what is under way is waited for, and what can be neither entered nor stored is asked about. */
+/**
+ * Keeps a bench from being left with something lost: what is typed is entered, what is under way is waited
+ * for, and what can be neither entered nor stored is asked about.
+ */
 export function useLeaving() {
   const bench = useBench()
   const typing = useTyping()
@@ -19,7 +22,9 @@ export function useLeaving() {
 
   function ask(): Promise<boolean> {
     answer.value?.(false)
-    return new Promise((resolve) => { answer.value = resolve })
+    return new Promise(resolve => {
+      answer.value = resolve
+    })
   }
 
   function reply(leave: boolean): void {
@@ -35,16 +40,22 @@ export function useLeaving() {
 
   async function mayLeave(): Promise<boolean> {
     refused.value = typing.enterAll()
-    if (!refused.value.length) await Promise.race([bench.settled(), new Promise(resolve => setTimeout(resolve, GRACE))])
+    if (!refused.value.length)
+      await Promise.race([bench.settled(), new Promise(resolve => setTimeout(resolve, GRACE))])
     return (!refused.value.length && stored()) || ask()
   }
 
   // what was waited for has been stored after all: nothing is left to ask
-  watch(() => bench.storing, (state) => { if (state === 'stored' && !refused.value.length) reply(true) })
+  watch(
+    () => bench.storing,
+    state => {
+      if (state === 'stored' && !refused.value.length) reply(true)
+    },
+  )
 
   onBeforeRouteUpdate(mayTurn)
   onBeforeRouteLeave(mayLeave)
-  useEventListener(window, 'beforeunload', (event) => {
+  useEventListener(window, 'beforeunload', event => {
     const left = typing.enterAll()
     if (left.length || !stored()) event.preventDefault()
   })

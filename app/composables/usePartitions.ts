@@ -8,7 +8,10 @@ export function withoutPartition(design: Design, i: number): Design {
     const of = partitionIndex(opening.wall)
     return of === i ? [] : of > i ? [{ ...opening, wall: `partition-${of}` }] : [opening]
   })
-  return { ...design, walls: { ...design.walls, openings, partitions: design.walls.partitions.filter((_, k) => k !== i) } }
+  return {
+    ...design,
+    walls: { ...design.walls, openings, partitions: design.walls.partitions.filter((_, k) => k !== i) },
+  }
 }
 
 /** What can be done to the partitions; each is one edit. */
@@ -18,9 +21,36 @@ export function usePartitions() {
 
   /** A partition across the building, in the middle of its length. */
   function add(): void {
-    bench.edit(design => design.walls.partitions.length >= most ? design : { ...design, walls: { ...design.walls, partitions: [...design.walls.partitions, { runs: 'width', at: Math.round(design.footprint.length / 2) }] } })
+    bench.edit(design =>
+      design.walls.partitions.length >= most
+        ? design
+        : {
+            ...design,
+            walls: {
+              ...design.walls,
+              partitions: [
+                ...design.walls.partitions,
+                { runs: 'width', at: Math.round(design.footprint.length / 2) },
+              ],
+            },
+          },
+    )
   }
   const drop = (i: number): void => bench.edit(design => withoutPartition(design, i))
-  const turn = (i: number, runs: 'length' | 'width'): void => bench.edit(design => ({ ...design, walls: { ...design.walls, partitions: design.walls.partitions.map((each, k) => k === i ? { runs, at: Math.round((runs === 'width' ? design.footprint.length : design.footprint.width) / 2) } : each) } }))
+  const turn = (i: number, runs: 'length' | 'width'): void =>
+    bench.edit(design => ({
+      ...design,
+      walls: {
+        ...design.walls,
+        partitions: design.walls.partitions.map((each, k) =>
+          k === i
+            ? {
+                runs,
+                at: Math.round((runs === 'width' ? design.footprint.length : design.footprint.width) / 2),
+              }
+            : each,
+        ),
+      },
+    }))
   return { add, drop, turn, most }
 }

@@ -1,4 +1,10 @@
-import { limits, type RoofOpening, type RoofOpeningKind, usualRoofOpening, usualTies } from '../../core/design'
+import {
+  limits,
+  type RoofOpening,
+  type RoofOpeningKind,
+  usualRoofOpening,
+  usualTies,
+} from '../../core/design'
 import { partedEaves, roomOn, stairRoom, tiePlate } from '../../core/frame'
 import { INCH } from '../../core/measure'
 import { freePlace } from '../logic/free-place'
@@ -8,11 +14,18 @@ import { useBench } from '../stores/bench'
 export function useRoofOpenings() {
   const bench = useBench()
 
-  /** Puts an opening of a kind where there is room for it: a roof light as wide as a bay, in the bay nearest the middle that is free, no longer than the slope or the ceiling leaves. A stair brings ceiling joists, where there are none. */
+  /**
+   * Puts an opening of a kind where there is room for it: a roof light as wide as a bay, in the bay nearest
+   * the middle that is free, no longer than the slope or the ceiling leaves. A stair brings ceiling joists,
+   * where there are none.
+   */
   function add(kind: RoofOpeningKind): void {
     const { plan } = bench
     if (!plan) return
-    const { design, frame: { lumber, roof } } = plan
+    const {
+      design,
+      frame: { lumber, roof },
+    } = plan
     const eave = partedEaves(design, roof.eaves)[0]
     if (!eave) return
     const { slope, whole } = eave
@@ -21,20 +34,48 @@ export function useRoofOpenings() {
     const down = (mm: number): number => Math.floor(mm / grid + 1e-9) * grid
     const ceiling = design.roof.ties.ceiling ?? usualTies[design.lumber.yard].ceiling
     const joist = lumber.ties.ceiling ?? lumber.rafter
-    const room = kind === 'stair' ? stairRoom(design, lumber, roof, tiePlate(design, roof) + ceiling.height + joist.depth, usual.plies * joist.thickness) : roomOn(design, lumber, roof, slope, usual.plies)
+    const room =
+      kind === 'stair'
+        ? stairRoom(
+            design,
+            lumber,
+            roof,
+            tiePlate(design, roof) + ceiling.height + joist.depth,
+            usual.plies * joist.thickness,
+          )
+        : roomOn(design, lumber, roof, slope, usual.plies)
     const cos = kind === 'stair' || slope.joistTop !== undefined ? 1 : slope.roofTop.normal.z
     const length = Math.max(limits.opening.min, Math.min(usual.length, down((room.to - room.from) / cos)))
     const t = lumber.rafter.thickness
     const width = kind === 'light' ? Math.max(limits.opening.min, design.roof.spacing - t) : usual.width
-    const others = design.roof.openings.filter(each => (each.kind === 'stair') === (kind === 'stair')).map(each => ({ from: each.at - each.width / 2 - 2 * t, to: each.at + each.width / 2 + 2 * t }))
+    const others = design.roof.openings
+      .filter(each => (each.kind === 'stair') === (kind === 'stair'))
+      .map(each => ({ from: each.at - each.width / 2 - 2 * t, to: each.at + each.width / 2 + 2 * t }))
     const free = freePlace({ from: whole.from + t, to: whole.to - t }, others, width + 4 * t) ?? usual.at
     // between rafters that stand on their own centres
     const bay = Math.floor(free / design.roof.spacing) + 0.5
-    const opening: RoofOpening = { ...usual, width, length, at: kind === 'light' && design.roof.shape !== 'hip' ? bay * design.roof.spacing : free, up: Math.max(room.from, Math.ceil((room.from + (room.to - room.from - length * cos) / 2) / grid - 1e-9) * grid - grid) }
-    bench.edit(at => ({ ...at, roof: { ...at.roof, ties: kind === 'stair' ? { ...at.roof.ties, ceiling } : at.roof.ties, openings: [...at.roof.openings, opening].slice(0, 10) } }))
+    const opening: RoofOpening = {
+      ...usual,
+      width,
+      length,
+      at: kind === 'light' && design.roof.shape !== 'hip' ? bay * design.roof.spacing : free,
+      up: Math.max(
+        room.from,
+        Math.ceil((room.from + (room.to - room.from - length * cos) / 2) / grid - 1e-9) * grid - grid,
+      ),
+    }
+    bench.edit(at => ({
+      ...at,
+      roof: {
+        ...at.roof,
+        ties: kind === 'stair' ? { ...at.roof.ties, ceiling } : at.roof.ties,
+        openings: [...at.roof.openings, opening].slice(0, 10),
+      },
+    }))
   }
 
-  const drop = (i: number): void => bench.edit(at => ({ ...at, roof: { ...at.roof, openings: at.roof.openings.filter((_, k) => k !== i) } }))
+  const drop = (i: number): void =>
+    bench.edit(at => ({ ...at, roof: { ...at.roof, openings: at.roof.openings.filter((_, k) => k !== i) } }))
 
   return { add, drop }
 }

@@ -12,29 +12,44 @@ function pagePaints(): Paints {
 }
 
 /** Keeps a viewer on a canvas: made when the canvas is there, told of each change, thrown away with it. */
-export function useViewer(canvas: Readonly<Ref<HTMLCanvasElement | null>>, model: Readonly<Ref<Model | null>>, showing: Readonly<Ref<Showing>>) {
+export function useViewer(
+  canvas: Readonly<Ref<HTMLCanvasElement | null>>,
+  model: Readonly<Ref<Model | null>>,
+  showing: Readonly<Ref<Showing>>,
+) {
   const viewer = shallowRef<Viewer | null>(null)
   const failed = ref(false)
   const { width, height } = useElementSize(canvas)
   const dusk = useDusk()
 
   onMounted(() => {
-    try { viewer.value = canvas.value ? createViewer(canvas.value) : null }
-    catch { failed.value = true }
+    try {
+      viewer.value = canvas.value ? createViewer(canvas.value) : null
+    } catch {
+      failed.value = true
+    }
     viewer.value?.paint(pagePaints())
   })
   let fitted = false
-  watch([viewer, width, height], () => {
-    if (!viewer.value || width.value < 2 || height.value < 2) return
-    viewer.value.resize(width.value, height.value)
-    if (!fitted) viewer.value.fit()
-    fitted = true
-  }, { flush: 'post' })
-  watch([viewer, model], () => {
-    if (!viewer.value || !model.value) return
-    viewer.value.setModel(model.value, !fitted)
-    viewer.value.show(showing.value)
-  }, { immediate: true })
+  watch(
+    [viewer, width, height],
+    () => {
+      if (!viewer.value || width.value < 2 || height.value < 2) return
+      viewer.value.resize(width.value, height.value)
+      if (!fitted) viewer.value.fit()
+      fitted = true
+    },
+    { flush: 'post' },
+  )
+  watch(
+    [viewer, model],
+    () => {
+      if (!viewer.value || !model.value) return
+      viewer.value.setModel(model.value, !fitted)
+      viewer.value.show(showing.value)
+    },
+    { immediate: true },
+  )
   watch(showing, value => viewer.value?.show(value))
   watch(dusk, () => viewer.value?.paint(pagePaints()), { flush: 'post' })
   onBeforeUnmount(() => viewer.value?.dispose())

@@ -2,15 +2,30 @@ import type { Base, GroundPath } from '../../core/design'
 
 const gravel: readonly GroundPath[] = ['base.gravel.depth', 'base.gravel.beyond']
 
-/** The lengths of a base that are typed above its drawing, in the order they are thought of; its height over the ground and its frost depth stand on the drawing too. */
+/**
+ * The lengths of a base that are typed above its drawing, in the order they are thought of; its height over
+ * the ground and its frost depth stand on the drawing too.
+ */
 export function baseLengths(base: Base | null): readonly GroundPath[] {
   switch (base?.kind) {
-    case undefined: return []
+    case undefined:
+      return []
     case 'border':
-    case 'skids': return ['base.lift', ...gravel]
-    case 'blocks': return ['base.lift', 'base.spacing', 'base.block.side', 'base.block.height', ...gravel]
-    case 'posts': return ['base.lift', 'base.spacing', 'base.frost', 'base.hole']
-    case 'piers': return ['base.lift', 'base.spacing', 'base.frost', 'base.diameter']
-    case 'slab': return ['base.lift', 'base.thickness', 'base.beyond', ...gravel, ...(base.lowWall ? ['base.lowWall.height', 'base.lowWall.thickness'] as const : [])]
+    case 'skids':
+      return ['base.lift', ...gravel]
+    case 'blocks':
+      return ['base.lift', 'base.spacing', 'base.block.side', 'base.block.height', ...gravel]
+    case 'posts':
+      return ['base.lift', 'base.spacing', 'base.frost', 'base.hole']
+    case 'piers':
+      return ['base.lift', 'base.spacing', 'base.frost', 'base.diameter']
+    case 'slab':
+      return [
+        'base.lift',
+        'base.thickness',
+        'base.beyond',
+        ...gravel,
+        ...(base.lowWall ? (['base.lowWall.height', 'base.lowWall.thickness'] as const) : []),
+      ]
   }
 }

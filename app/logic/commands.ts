@@ -8,7 +8,13 @@ export interface Command {
   readonly run: () => void
 }
 
-export interface KeyPress { readonly key: string, readonly ctrlKey: boolean, readonly metaKey: boolean, readonly shiftKey: boolean, readonly altKey: boolean }
+export interface KeyPress {
+  readonly key: string
+  readonly ctrlKey: boolean
+  readonly metaKey: boolean
+  readonly shiftKey: boolean
+  readonly altKey: boolean
+}
 
 /** The keys of a press as a command names them. */
 export function keysOf(press: KeyPress): string {
@@ -18,7 +24,10 @@ export function keysOf(press: KeyPress): string {
   return [ctrl ? 'Ctrl' : '', press.altKey ? 'Alt' : '', shift ? 'Shift' : '', key].filter(Boolean).join('+')
 }
 
-/** The command a press is for; null where there is none or it may not run. Single letters don't count while `typing`. */
+/**
+ * The command a press is for; null where there is none or it may not run. Single letters don't count while
+ * `typing`.
+ */
 export function commandFor(press: KeyPress, commands: readonly Command[], typing: boolean): Command | null {
   const keys = keysOf(press)
   if (typing) return null

@@ -1,9 +1,29 @@
-import { type Design, type FieldPath, isPitchPath, limitFor, type Limit, limits, type LengthPath } from '../../core/design'
-import { formatLength, formatPitch, INCH, parseLength, parsePitch, type Pitch, pitchAngle, radians, riseInTwelve, roundTo, type Units } from '../../core/measure'
+import {
+  type Design,
+  type FieldPath,
+  isPitchPath,
+  limitFor,
+  type Limit,
+  limits,
+  type LengthPath,
+} from '../../core/design'
+import {
+  formatLength,
+  formatPitch,
+  INCH,
+  parseLength,
+  parsePitch,
+  type Pitch,
+  pitchAngle,
+  radians,
+  riseInTwelve,
+  roundTo,
+  type Units,
+} from '../../core/measure'
 import { fieldName, lengthExample, markOf, pitchExample, sayLength, sayMeasureFault } from '../../core/words'
 
 /** What became of something typed: the value for the document, or what to say beside the field. */
-export type Entry = { ok: true, value: number | Pitch } | { ok: false, message: string }
+export type Entry = { ok: true; value: number | Pitch } | { ok: false; message: string }
 
 /** Reads what is typed into a field of the design. */
 export function readEntry(path: FieldPath, text: string, units: Units): Entry {
@@ -15,14 +35,26 @@ function readLength(path: LengthPath, text: string, units: Units): Entry {
 }
 
 /** Reads a length typed beside a name, within limits; a sign is understood where it may be negative. */
-export function readTape(text: string, units: Units, name: string, { min, max }: Limit): { ok: true, value: number } | { ok: false, message: string } {
+export function readTape(
+  text: string,
+  units: Units,
+  name: string,
+  { min, max }: Limit,
+): { ok: true; value: number } | { ok: false; message: string } {
   const read = parseLength(text, units, min < 0)
   if (!read.ok) return { ok: false, message: sayMeasureFault(read.fault, lengthExample(units)) }
   // a limit that lies between two marks of the tape is typed as it is shown
   const mark = markOf(units)
-  const value = Math.abs(read.value - min) <= mark / 2 ? Math.max(min, read.value) : Math.abs(read.value - max) <= mark / 2 ? Math.min(max, read.value) : read.value
+  const value =
+    Math.abs(read.value - min) <= mark / 2
+      ? Math.max(min, read.value)
+      : Math.abs(read.value - max) <= mark / 2
+        ? Math.min(max, read.value)
+        : read.value
   if (value < min) return { ok: false, message: `${name} must be at least ${sayLength(min, units)}.` }
-  return value > max ? { ok: false, message: `${name} must be at most ${sayLength(max, units)}.` } : { ok: true, value }
+  return value > max
+    ? { ok: false, message: `${name} must be at most ${sayLength(max, units)}.` }
+    : { ok: true, value }
 }
 
 function readPitch(text: string, units: Units): Entry {
@@ -30,7 +62,9 @@ function readPitch(text: string, units: Units): Entry {
   if (!read.ok) return { ok: false, message: sayMeasureFault(read.fault, pitchExample(units)) }
   const angle = pitchAngle(read.value)
   const { min, max } = limits.roofAngle
-  return angle < min || angle > max ? { ok: false, message: `Pitch must be between ${min}° and ${max}°.` } : { ok: true, value: read.value }
+  return angle < min || angle > max
+    ? { ok: false, message: `Pitch must be between ${min}° and ${max}°.` }
+    : { ok: true, value: read.value }
 }
 
 /** mm. Thinner than this it is a sheet or a gap, which come in thirty-seconds of an inch. */
@@ -42,15 +76,25 @@ export function showEntry(value: number | Pitch, units: Units): string {
   return formatPitch(value, units === 'imperial' ? 'twelve' : 'degrees')
 }
 
-/** Steps that a drag or an arrow key moves a value by, so that it falls on marks of a tape: mm, or rise in 12. */
+/**
+ * Steps that a drag or an arrow key moves a value by, so that it falls on marks of a tape: mm, or rise in 12.
+ */
 function gridOf(path: FieldPath, units: Units): number {
   if (isPitchPath(path)) return 0.25
   if (limitFor(path).max <= limits.tolerance.max) return units === 'imperial' ? INCH / 32 : 1
   return units === 'imperial' ? INCH / 2 : 10
 }
 
-/** A field's value moved by `by` (mm, or rise in 12), on the grid and within its limits. A metric pitch moves by half degrees. */
-export function movedValue(design: Design, path: FieldPath, from: number | Pitch, by: number): number | Pitch {
+/**
+ * A field's value moved by `by` (mm, or rise in 12), on the grid and within its limits. A metric pitch moves
+ * by half degrees.
+ */
+export function movedValue(
+  design: Design,
+  path: FieldPath,
+  from: number | Pitch,
+  by: number,
+): number | Pitch {
   if (typeof from !== 'number') return movedPitch(from, by, design.units)
   const { min, max } = limitFor(path)
   return Math.min(max, Math.max(min, roundTo(from + by, gridOf(path, design.units))))
@@ -60,7 +104,10 @@ function movedPitch(from: Pitch, by: number, units: Units): Pitch {
   const rise = riseInTwelve(from) + by
   const { min, max } = limits.roofAngle
   if (units === 'metric') {
-    const angle = Math.min(max, Math.max(min, roundTo(pitchAngle({ rise: Math.max(rise, 0.1), run: 12 }), 0.5)))
+    const angle = Math.min(
+      max,
+      Math.max(min, roundTo(pitchAngle({ rise: Math.max(rise, 0.1), run: 12 }), 0.5)),
+    )
     return { rise: 12 * Math.tan(radians(angle)), run: 12 }
   }
   return { rise: Math.min(24, Math.max(0.5, roundTo(rise, 0.25))), run: 12 }
@@ -74,4 +121,3 @@ export function nudged(design: Design, path: FieldPath, from: number | Pitch, wa
   }
   return movedValue(design, path, from, way * gridOf(path, design.units))
 }
-

@@ -15,13 +15,23 @@ const base = newDesign('a', 'imperial')
 const metric = newDesign('a', 'metric')
 
 describe('what is typed into the drawing', () => {
-  test.each([['roof.overhang.eave', '1\' 2 1/2"', 14.5 * INCH], ['footprint.width', '3810mm', 3810], ['walls.height', '8\'', 96 * INCH]] as const)('%s: %s', (path, text, mm) => {
+  test.each([
+    ['roof.overhang.eave', '1\' 2 1/2"', 14.5 * INCH],
+    ['footprint.width', '3810mm', 3810],
+    ['walls.height', "8'", 96 * INCH],
+  ] as const)('%s: %s', (path, text, mm) => {
     expect(readEntry(path, text, 'imperial')).toEqual({ ok: true, value: expect.closeTo(mm, 9) })
   })
 
   test.each([
-    ['footprint.width', 'banana', '“banana” is not understood'], ['footprint.width', '1"', 'Span must be at least'], ['footprint.width', '900\'', 'Span must be at most'], ['roof.overhang.eave', '-2', 'below zero'],
-    ['roof.pitch', '0', 'not understood'], ['roof.pitch', '89°', 'Pitch must be between 0.5° and 70°'], ['roof.pitch', '', 'Nothing is entered'], ['walls.height', '2,1 m', 'comma'],
+    ['footprint.width', 'banana', '“banana” is not understood'],
+    ['footprint.width', '1"', 'Span must be at least'],
+    ['footprint.width', "900'", 'Span must be at most'],
+    ['roof.overhang.eave', '-2', 'below zero'],
+    ['roof.pitch', '0', 'not understood'],
+    ['roof.pitch', '89°', 'Pitch must be between 0.5° and 70°'],
+    ['roof.pitch', '', 'Nothing is entered'],
+    ['walls.height', '2,1 m', 'comma'],
   ] as const)('%s: %s is refused with a remedy', (path, text, part) => {
     expect(readEntry(path, text, 'imperial')).toEqual({ ok: false, message: expect.stringContaining(part) })
   })
@@ -34,7 +44,7 @@ describe('what is typed into the drawing', () => {
 })
 
 describe('dragging and nudging', () => {
-  test('fall on the tape\'s marks and stay within limits', () => {
+  test("fall on the tape's marks and stay within limits", () => {
     expect(movedValue(base, 'footprint.width', 96 * INCH, 11)).toBeCloseTo(96.5 * INCH, 9)
     expect(movedValue(metric, 'footprint.width', 2400, 14)).toBe(2410)
     expect(movedValue(base, 'roof.overhang.eave', 20, -500)).toBe(0)
@@ -48,15 +58,39 @@ describe('dragging and nudging', () => {
     const steeper = nudged(metric, 'roof.pitch', { rise: 12 * Math.tan(Math.PI / 6), run: 12 }, 1)
     expect(typeof steeper === 'object' && pitchAngle(steeper)).toBeCloseTo(30.5, 9)
     const least = movedValue(metric, 'roof.pitch', { rise: 6, run: 12 }, -50)
-    expect(typeof least === 'object' && riseInTwelve(least)).toBeCloseTo(12 * Math.tan(0.5 * Math.PI / 180), 9)
+    expect(typeof least === 'object' && riseInTwelve(least)).toBeCloseTo(
+      12 * Math.tan((0.5 * Math.PI) / 180),
+      9,
+    )
   })
 })
 
 describe('commands', () => {
-  const press = (key: string, held: Partial<KeyPress> = {}): KeyPress => ({ key, ctrlKey: false, metaKey: false, shiftKey: false, altKey: false, ...held })
-  const command = (keys: string, may = true): Command => ({ id: keys, label: keys, keys, may: () => may, run: () => undefined })
+  const press = (key: string, held: Partial<KeyPress> = {}): KeyPress => ({
+    key,
+    ctrlKey: false,
+    metaKey: false,
+    shiftKey: false,
+    altKey: false,
+    ...held,
+  })
+  const command = (keys: string, may = true): Command => ({
+    id: keys,
+    label: keys,
+    keys,
+    may: () => may,
+    run: () => undefined,
+  })
 
-  test.each([[press('r'), 'R'], [press('z', { ctrlKey: true }), 'Ctrl+Z'], [press('Z', { metaKey: true, shiftKey: true }), 'Ctrl+Shift+Z'], [press('?', { shiftKey: true }), '?'], [press('/'), '/'], [press('Escape'), 'Escape'], [press('x', { altKey: true }), 'Alt+X']])('%j is %s', (pressed, keys) => {
+  test.each([
+    [press('r'), 'R'],
+    [press('z', { ctrlKey: true }), 'Ctrl+Z'],
+    [press('Z', { metaKey: true, shiftKey: true }), 'Ctrl+Shift+Z'],
+    [press('?', { shiftKey: true }), '?'],
+    [press('/'), '/'],
+    [press('Escape'), 'Escape'],
+    [press('x', { altKey: true }), 'Alt+X'],
+  ])('%j is %s', (pressed, keys) => {
     expect(keysOf(pressed)).toBe(keys)
   })
 
@@ -75,13 +109,19 @@ describe('commands', () => {
 
 describe('own sizes', () => {
   test.each([
-    [{ name: '', thickness: '2', depth: '6' }, 'name'], [{ name: '2x4', thickness: '2', depth: '6' }, 'name'], [{ name: 'a', thickness: 'x', depth: '6' }, 'thickness'], [{ name: 'a', thickness: '2', depth: '900' }, 'depth'],
+    [{ name: '', thickness: '2', depth: '6' }, 'name'],
+    [{ name: '2x4', thickness: '2', depth: '6' }, 'name'],
+    [{ name: 'a', thickness: 'x', depth: '6' }, 'thickness'],
+    [{ name: 'a', thickness: '2', depth: '900' }, 'depth'],
   ])('%j is refused at its field', (entry, field) => {
     expect(readOwnSize(entry, [], 'imperial')).toMatchObject({ ok: false, field })
   })
 
   test('are read in either unit', () => {
-    expect(readOwnSize({ name: ' rough 2x6 ', thickness: '2', depth: '150mm' }, [], 'imperial')).toEqual({ ok: true, size: { name: 'rough 2x6', thickness: 50.8, depth: 150 } })
+    expect(readOwnSize({ name: ' rough 2x6 ', thickness: '2', depth: '150mm' }, [], 'imperial')).toEqual({
+      ok: true,
+      size: { name: 'rough 2x6', thickness: 50.8, depth: 150 },
+    })
   })
 })
 
@@ -98,7 +138,9 @@ describe('the story pole', () => {
     const [roof, walls, saw] = pole.benches.map(each => each.y)
     expect((walls ?? 0) - (roof ?? 0)).toBeGreaterThan(44)
     expect(saw).toBeGreaterThan(pole.ground)
-    expect(pole.ticks.find(tick => tick.name === 'Plate')?.y).toBeGreaterThan((pole.ticks.find(tick => tick.name === 'Ridge')?.y ?? 0) + 40)
+    expect(pole.ticks.find(tick => tick.name === 'Plate')?.y).toBeGreaterThan(
+      (pole.ticks.find(tick => tick.name === 'Ridge')?.y ?? 0) + 40,
+    )
   })
 })
 
@@ -115,18 +157,28 @@ describe('below the walls', () => {
   })
 
   test('every field of a base and a site has limits, a name and reads back what it shows', () => {
-    for (const kind of baseKinds) for (const path of baseLengths(usualBase(kind, 'imperial'))) expect(limitFor(path).max).toBeGreaterThan(limitFor(path).min)
+    for (const kind of baseKinds)
+      for (const path of baseLengths(usualBase(kind, 'imperial')))
+        expect(limitFor(path).max).toBeGreaterThan(limitFor(path).min)
     expect(baseLengths(null)).toEqual([])
     expect(fieldName('site.finds.3.places.1.toLeft')).toBe('Left tape')
     expect(() => limitFor('roof.colour')).toThrow(RangeError)
     expect(readEntry('site.place.along', '-2\' 6"', 'imperial')).toEqual({ ok: true, value: -762 })
     expect(readEntry('base.frost', '-3', 'imperial')).toMatchObject({ ok: false })
     expect(showEntry(18.25625, 'imperial')).toBe('23/32"')
-    expect(readEntry('floor.deck.thickness', showEntry(18.25625, 'imperial'), 'imperial')).toMatchObject({ ok: true, value: expect.closeTo(18.25625, 9) })
+    expect(readEntry('floor.deck.thickness', showEntry(18.25625, 'imperial'), 'imperial')).toMatchObject({
+      ok: true,
+      value: expect.closeTo(18.25625, 9),
+    })
   })
 
   test('stakes are drawn with their errors larger, a whole number of times, and true where they are right', () => {
-    const meant = { sw: { x: 0, y: 0 }, se: { x: 4000, y: 0 }, ne: { x: 4000, y: 3000 }, nw: { x: 0, y: 3000 } }
+    const meant = {
+      sw: { x: 0, y: 0 },
+      se: { x: 4000, y: 0 },
+      ne: { x: 4000, y: 3000 },
+      nw: { x: 0, y: 3000 },
+    }
     const off = stakePicture(4000, 3000, { ...meant, ne: { x: 4020, y: 3000 } }, 500, 400, 50)
     expect(off.times).toBe(13)
     const scale = ((off.meant[1]?.x ?? 0) - (off.meant[0]?.x ?? 0)) / 4000

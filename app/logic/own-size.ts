@@ -3,13 +3,23 @@ import { findSection } from '../../core/lumber'
 import { parseLength, type Units } from '../../core/measure'
 import { lengthExample, sayLength, sayMeasureFault } from '../../core/words'
 
-export type SizeEntry = { ok: true, size: OwnSize } | { ok: false, field: 'name' | 'thickness' | 'depth', message: string }
+export type SizeEntry =
+  { ok: true; size: OwnSize } | { ok: false; field: 'name' | 'thickness' | 'depth'; message: string }
 
 /** Reads a section of the user's own as typed; its name may be none that stands already. */
-export function readOwnSize(entry: { readonly name: string, readonly thickness: string, readonly depth: string }, own: readonly OwnSize[], units: Units): SizeEntry {
+export function readOwnSize(
+  entry: { readonly name: string; readonly thickness: string; readonly depth: string },
+  own: readonly OwnSize[],
+  units: Units,
+): SizeEntry {
   const name = entry.name.trim()
   if (!name) return { ok: false, field: 'name', message: 'Give the size a name, such as rough 2x6.' }
-  if (findSection(name) || own.some(each => each.name === name)) return { ok: false, field: 'name', message: `There is a size “${name}” already. Name this one otherwise.` }
+  if (findSection(name) || own.some(each => each.name === name))
+    return {
+      ok: false,
+      field: 'name',
+      message: `There is a size “${name}” already. Name this one otherwise.`,
+    }
   const thickness = readSide('thickness', entry.thickness, units)
   if (typeof thickness === 'string') return { ok: false, field: 'thickness', message: thickness }
   const depth = readSide('depth', entry.depth, units)
@@ -22,5 +32,7 @@ function readSide(side: 'thickness' | 'depth', text: string, units: Units): numb
   const read = parseLength(text, units)
   if (!read.ok) return `${what}: ${sayMeasureFault(read.fault, lengthExample(units))}`
   const { min, max } = limits[side]
-  return read.value < min || read.value > max ? `${what} must be between ${sayLength(min, units)} and ${sayLength(max, units)}.` : read.value
+  return read.value < min || read.value > max
+    ? `${what} must be between ${sayLength(min, units)} and ${sayLength(max, units)}.`
+    : read.value
 }

@@ -1,21 +1,37 @@
 import type { Bench } from './benches'
 
 /** The story pole's real heights above the deck, mm: where it is ticked, and by what name. */
-export interface PoleHeights { readonly ground: number, readonly base: number, readonly plate: number, readonly ridge: number, /** What the highest tick is. */ readonly top?: 'Ridge' | 'Top' }
+export interface PoleHeights {
+  readonly ground: number
+  readonly base: number
+  readonly plate: number
+  readonly ridge: number
+  /** What the highest tick is. */
+  readonly top?: 'Ridge' | 'Top'
+}
 
 /** A tick of the story pole and where each bench hangs on it, in px from its top. */
-export interface Pole { readonly ground: number, readonly ticks: readonly { readonly name: string, readonly height: number, readonly y: number }[], readonly benches: readonly { readonly bench: Bench, readonly label: string, readonly y: number }[], readonly small: readonly number[] }
+export interface Pole {
+  readonly ground: number
+  readonly ticks: readonly { readonly name: string; readonly height: number; readonly y: number }[]
+  readonly benches: readonly { readonly bench: Bench; readonly label: string; readonly y: number }[]
+  readonly small: readonly number[]
+}
 
 /** Room above the ridge and below the ground, px. */
 const ABOVE = 104
 const BELOW = 156
-/** Least distance between two ticks, so that their words can be read, and between two with a bench between them; px. */
+/**
+ * Least distance between two ticks, so that their words can be read, and between two with a bench between
+ * them; px.
+ */
 const WORDS = 36
 const BENCH = 78
 
 /**
- * The story pole to scale, `tall` px from top to bottom: the roof hangs between plate and ridge, the walls between deck and plate, the floor under the deck, the
- * ground and the saw below. Where heights lie too close to be read they are drawn apart. `every` is the spacing of the stick's small marks, mm.
+ * The story pole to scale, `tall` px from top to bottom: the roof hangs between plate and ridge, the walls
+ * between deck and plate, the floor under the deck, the ground and the saw below. Where heights lie too close
+ * to be read they are drawn apart. `every` is the spacing of the stick's small marks, mm.
  */
 export function storyPole(heights: PoleHeights, tall: number, every: number): Pole {
   const earth = tall - BELOW
@@ -23,8 +39,13 @@ export function storyPole(heights: PoleHeights, tall: number, every: number): Po
   const scale = (earth - ABOVE) / Math.max(heights.ridge - heights.ground, 1)
   const y = (height: number): number => earth - (height - heights.ground) * scale
   const wanted = [
-    ...(raised ? [{ name: 'Ground', height: heights.ground, above: 0 }] : []), ...(raised && heights.base > heights.ground + 1 && heights.base < -1 ? [{ name: 'Base', height: heights.base, above: WORDS }] : []),
-    { name: 'Deck', height: 0, above: raised ? BENCH : 0 }, { name: 'Plate', height: heights.plate, above: BENCH }, { name: heights.top ?? 'Ridge', height: heights.ridge, above: BENCH - 16 },
+    ...(raised ? [{ name: 'Ground', height: heights.ground, above: 0 }] : []),
+    ...(raised && heights.base > heights.ground + 1 && heights.base < -1
+      ? [{ name: 'Base', height: heights.base, above: WORDS }]
+      : []),
+    { name: 'Deck', height: 0, above: raised ? BENCH : 0 },
+    { name: 'Plate', height: heights.plate, above: BENCH },
+    { name: heights.top ?? 'Ridge', height: heights.ridge, above: BENCH - 16 },
   ]
   let last = Infinity
   const ticks = wanted.map(({ name, height, above }) => {
@@ -32,13 +53,31 @@ export function storyPole(heights: PoleHeights, tall: number, every: number): Po
     return { name, height, y: last }
   })
   const at = (name: string): number => ticks.find(each => each.name === name)?.y ?? earth
-  const low = raised ? [{ bench: 'floor' as const, label: 'Floor', y: at('Deck') + BENCH / 2 - 1 }, { bench: 'ground' as const, label: 'Ground', y: earth + 44 }, { bench: 'saw' as const, label: 'Saw', y: earth + 92 }]
-    : [{ bench: 'floor' as const, label: 'Floor', y: earth + 42 }, { bench: 'ground' as const, label: 'Ground', y: earth + 84 }, { bench: 'saw' as const, label: 'Saw', y: earth + 126 }]
+  const low = raised
+    ? [
+        { bench: 'floor' as const, label: 'Floor', y: at('Deck') + BENCH / 2 - 1 },
+        { bench: 'ground' as const, label: 'Ground', y: earth + 44 },
+        { bench: 'saw' as const, label: 'Saw', y: earth + 92 },
+      ]
+    : [
+        { bench: 'floor' as const, label: 'Floor', y: earth + 42 },
+        { bench: 'ground' as const, label: 'Ground', y: earth + 84 },
+        { bench: 'saw' as const, label: 'Saw', y: earth + 126 },
+      ]
   return {
-    ground: earth, ticks,
+    ground: earth,
+    ticks,
     benches: [
-      { bench: 'roof', label: 'Roof', y: Math.min((at('Plate') + at(heights.top ?? 'Ridge')) / 2, at('Plate') - 31) }, { bench: 'walls', label: 'Walls', y: (at('Deck') + at('Plate')) / 2 }, ...low,
+      {
+        bench: 'roof',
+        label: 'Roof',
+        y: Math.min((at('Plate') + at(heights.top ?? 'Ridge')) / 2, at('Plate') - 31),
+      },
+      { bench: 'walls', label: 'Walls', y: (at('Deck') + at('Plate')) / 2 },
+      ...low,
     ],
-    small: Array.from({ length: Math.floor((heights.ridge - heights.ground) / every) }, (_, i) => y(heights.ground + (i + 1) * every)),
+    small: Array.from({ length: Math.floor((heights.ridge - heights.ground) / every) }, (_, i) =>
+      y(heights.ground + (i + 1) * every),
+    ),
   }
 }

@@ -1,6 +1,9 @@
 import Dexie, { type EntityTable, type Table } from 'dexie'
 
-/** A design on the shelf. Its documents are in `edits`; `cursor` names the one that holds, `first` and `last` what can be undone and redone to. */
+/**
+ * A design on the shelf. Its documents are in `edits`; `cursor` names the one that holds, `first` and `last`
+ * what can be undone and redone to.
+ */
 export interface DesignRow {
   readonly id: string
   readonly name: string
@@ -16,7 +19,11 @@ export interface DesignRow {
 }
 
 /** One state of a design. */
-export interface EditRow { readonly design: string, readonly index: number, readonly document: unknown }
+export interface EditRow {
+  readonly design: string
+  readonly index: number
+  readonly document: unknown
+}
 
 export class ShelfDatabase extends Dexie {
   designs!: EntityTable<DesignRow, 'id'>
@@ -31,4 +38,4 @@ export class ShelfDatabase extends Dexie {
 let opened: ShelfDatabase | null = null
 
 /** The browser's one database, opened at the first call. */
-export const database = (): ShelfDatabase => opened ??= new ShelfDatabase()
+export const database = (): ShelfDatabase => (opened ??= new ShelfDatabase())

@@ -2,10 +2,20 @@ import { type Design, type DesignFault, readDesign } from '../../core/design'
 import type { DesignRow, ShelfDatabase } from './database'
 import { soundRow } from './rows'
 
-/** A design as it stands, with where it is in its history. `passed` counts the damaged states that a step went over. */
-export interface Opened { readonly row: DesignRow, readonly design: Design, readonly passed?: number }
+/**
+ * A design as it stands, with where it is in its history. `passed` counts the damaged states that a step went
+ * over.
+ */
+export interface Opened {
+  readonly row: DesignRow
+  readonly design: Design
+  readonly passed?: number
+}
 
-/** A change is a function, so that it can be made again on what another tab has saved meanwhile. The same design back means no change. */
+/**
+ * A change is a function, so that it can be made again on what another tab has saved meanwhile. The same
+ * design back means no change.
+ */
 export type Change = (design: Design) => Design
 
 /** How many states are kept to undo to. */
@@ -13,12 +23,19 @@ export const HISTORY = 1000
 
 /** The stored design can't be read. */
 export class UnreadableDesign extends Error {
-  constructor(readonly faults: readonly DesignFault[]) { super('the stored design cannot be read') }
+  constructor(readonly faults: readonly DesignFault[]) {
+    super('the stored design cannot be read')
+  }
 }
 
 /** There is no such design, or it was taken off the shelf. */
 export class NoSuchDesign extends Error {
-  constructor(readonly id: string, readonly takenOff: boolean) { super(`no design ${id}`) }
+  constructor(
+    readonly id: string,
+    readonly takenOff: boolean,
+  ) {
+    super(`no design ${id}`)
+  }
 }
 
 /** No state of the history in that direction can be read. */
@@ -31,8 +48,22 @@ export async function listDesigns(db: ShelfDatabase): Promise<DesignRow[]> {
 }
 
 /** Puts a new design on the shelf. `id` unused so far; `now` in ms since 1970. */
-export async function addDesign(db: ShelfDatabase, id: string, design: Design, now: number): Promise<DesignRow> {
-  const row: DesignRow = { id, name: design.name, revision: 1, cursor: 0, first: 0, last: 0, updated: now, deleted: 0 }
+export async function addDesign(
+  db: ShelfDatabase,
+  id: string,
+  design: Design,
+  now: number,
+): Promise<DesignRow> {
+  const row: DesignRow = {
+    id,
+    name: design.name,
+    revision: 1,
+    cursor: 0,
+    first: 0,
+    last: 0,
+    updated: now,
+    deleted: 0,
+  }
   await db.transaction('rw', db.designs, db.edits, async () => {
     await db.designs.add(row)
     await db.edits.add({ design: id, index: 0, document: design })
@@ -65,7 +96,12 @@ async function documentAt(db: ShelfDatabase, row: DesignRow, index: number): Pro
 }
 
 /** Makes a change on the design as it is stored, after whatever other tabs have saved. */
-export async function saveChange(db: ShelfDatabase, id: string, change: Change, now: number): Promise<Opened> {
+export async function saveChange(
+  db: ShelfDatabase,
+  id: string,
+  change: Change,
+  now: number,
+): Promise<Opened> {
   return db.transaction('rw', db.designs, db.edits, async () => {
     const row = await rowOf(db, id)
     const design = await documentAt(db, row, row.cursor)
@@ -75,16 +111,25 @@ export async function saveChange(db: ShelfDatabase, id: string, change: Change, 
     await db.edits.where('[design+index]').between([id, cursor], [id, Infinity]).delete()
     await db.edits.add({ design: id, index: cursor, document: next })
     const first = Math.max(row.first, cursor - HISTORY)
-    if (first > row.first) await db.edits.where('[design+index]').between([id, row.first], [id, first]).delete()
-    const saved: DesignRow = { ...row, name: next.name, revision: row.revision + 1, cursor, first, last: cursor, updated: now }
+    if (first > row.first)
+      await db.edits.where('[design+index]').between([id, row.first], [id, first]).delete()
+    const saved: DesignRow = {
+      ...row,
+      name: next.name,
+      revision: row.revision + 1,
+      cursor,
+      first,
+      last: cursor,
+      updated: now,
+    }
     await db.designs.put(saved)
     return { row: saved, design: next }
   })
 }
 
 /**
- * Steps through the history: -1 undoes, 1 redoes. At either end nothing happens. States that can't be read are passed over; throws
- * DamagedHistory where none beyond can be, and then nothing is changed.
+ * Steps through the history: -1 undoes, 1 redoes. At either end nothing happens. States that can't be read
+ * are passed over; throws DamagedHistory where none beyond can be, and then nothing is changed.
  */
 export async function step(db: ShelfDatabase, id: string, by: -1 | 1, now: number): Promise<Opened> {
   return db.transaction('rw', db.designs, db.edits, async () => {
@@ -96,7 +141,13 @@ export async function step(db: ShelfDatabase, id: string, by: -1 | 1, now: numbe
         passed++
         continue
       }
-      const moved: DesignRow = { ...row, cursor: at, name: read.design.name, revision: row.revision + 1, updated: now }
+      const moved: DesignRow = {
+        ...row,
+        cursor: at,
+        name: read.design.name,
+        revision: row.revision + 1,
+        updated: now,
+      }
       await db.designs.put(moved)
       return { row: moved, design: read.design, passed }
     }
@@ -116,20 +167,31 @@ export async function setDeleted(db: ShelfDatabase, id: string, when: number): P
 /** Forgets designs taken off the shelf before a time, ms since 1970. */
 export async function forgetDeleted(db: ShelfDatabase, before: number): Promise<void> {
   await db.transaction('rw', db.designs, db.edits, async () => {
-    const gone = (await db.designs.toArray()).map(soundRow).filter(row => row.deleted !== 0 && row.deleted < before).map(row => row.id)
+    const gone = (await db.designs.toArray())
+      .map(soundRow)
+      .filter(row => row.deleted !== 0 && row.deleted < before)
+      .map(row => row.id)
     await db.edits.where('design').anyOf(gone).delete()
     await db.designs.bulkDelete(gone)
   })
 }
 
-/** Makes room: forgets what was taken off the shelf, and of each design every state but the one that holds. Gives how many states went. */
+/**
+ * Makes room: forgets what was taken off the shelf, and of each design every state but the one that holds.
+ * Gives how many states went.
+ */
 export async function makeRoom(db: ShelfDatabase): Promise<number> {
   await forgetDeleted(db, Infinity)
   return db.transaction('rw', db.designs, db.edits, async () => {
     let gone = 0
     for (const row of (await db.designs.toArray()).map(soundRow)) {
-      gone += await db.edits.where('design').equals(row.id).filter(edit => edit.index !== row.cursor).delete()
-      if (row.first !== row.cursor || row.last !== row.cursor) await db.designs.put({ ...row, first: row.cursor, last: row.cursor, revision: row.revision + 1 })
+      gone += await db.edits
+        .where('design')
+        .equals(row.id)
+        .filter(edit => edit.index !== row.cursor)
+        .delete()
+      if (row.first !== row.cursor || row.last !== row.cursor)
+        await db.designs.put({ ...row, first: row.cursor, last: row.cursor, revision: row.revision + 1 })
     }
     return gone
   })

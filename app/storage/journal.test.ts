@@ -11,11 +11,23 @@ const base = newDesign('Hut', 'imperial')
 let id = ''
 let count = 0
 const news: JournalNews[] = []
-const high = (height: number) => (design: Design): Design => withValue(design, 'walls.height', height)
+const high =
+  (height: number) =>
+  (design: Design): Design =>
+    withValue(design, 'walls.height', height)
 const change = (height: number) => ({ kind: 'change', change: high(height) }) as const
 const undo = { kind: 'step', by: -1 } as const
 const redo = { kind: 'step', by: 1 } as const
-const begin = async (patience?: number): Promise<Journal> => new Journal(db, await openDesign(db, id), () => 7, (each) => { if (each) news.push(each) }, patience)
+const begin = async (patience?: number): Promise<Journal> =>
+  new Journal(
+    db,
+    await openDesign(db, id),
+    () => 7,
+    each => {
+      if (each) news.push(each)
+    },
+    patience,
+  )
 const heightOf = (journal: Journal): number => journal.foresee().design.walls.height
 const until = async (ready: () => boolean): Promise<void> => {
   for (let i = 0; i < 200 && !ready(); i++) await new Promise(resolve => setTimeout(resolve, 5))
@@ -25,8 +37,12 @@ const until = async (ready: () => boolean): Promise<void> => {
 /** Keeps the database to itself, as another tab may, until let go. */
 function hold(): () => void {
   let held = true
-  void db.transaction('rw', db.designs, db.edits, async () => { while (held) await db.designs.get('nobody') })
-  return () => { held = false }
+  void db.transaction('rw', db.designs, db.edits, async () => {
+    while (held) await db.designs.get('nobody')
+  })
+  return () => {
+    held = false
+  }
 }
 
 beforeEach(async () => {
@@ -35,7 +51,7 @@ beforeEach(async () => {
   await addDesign(db, id, base, count)
 })
 
-describe('a design\'s changes on their way into storage', () => {
+describe("a design's changes on their way into storage", () => {
   test('undo and redo work at once on what is not stored yet, and storage ends up the same', async () => {
     const journal = await begin()
     const release = hold()
@@ -109,8 +125,26 @@ describe('a design\'s changes on their way into storage', () => {
 
 describe('a damaged shelf', () => {
   test('rows of any shape are listed, opened and changed', async () => {
-    await db.designs.put({ id, name: 7, revision: 'x', cursor: 0, first: -4, last: null, updated: 'yesterday', deleted: undefined } as unknown as DesignRow)
-    expect((await listDesigns(db)).find(row => row.id === id)).toEqual({ id, name: 'Without a name', revision: 0, cursor: 0, first: 0, last: 0, updated: 0, deleted: 0 })
+    await db.designs.put({
+      id,
+      name: 7,
+      revision: 'x',
+      cursor: 0,
+      first: -4,
+      last: null,
+      updated: 'yesterday',
+      deleted: undefined,
+    } as unknown as DesignRow)
+    expect((await listDesigns(db)).find(row => row.id === id)).toEqual({
+      id,
+      name: 'Without a name',
+      revision: 0,
+      cursor: 0,
+      first: 0,
+      last: 0,
+      updated: 0,
+      deleted: 0,
+    })
     const journal = await begin()
     journal.add(change(2000))
     await journal.settled()
@@ -134,8 +168,14 @@ describe('a damaged shelf', () => {
 
 // names of errors: Indexed Database API 3.0, W3C; the library wraps them as `inner`
 test.each([
-  [new DOMException('', 'QuotaExceededError'), 'full'], [Object.assign(new Error('x'), { name: 'AbortError', inner: new DOMException('', 'QuotaExceededError') }), 'full'],
-  [new SilentStorage('x'), 'silent'], [new DOMException('', 'SecurityError'), 'refused'], ['what', 'refused'],
+  [new DOMException('', 'QuotaExceededError'), 'full'],
+  [
+    Object.assign(new Error('x'), { name: 'AbortError', inner: new DOMException('', 'QuotaExceededError') }),
+    'full',
+  ],
+  [new SilentStorage('x'), 'silent'],
+  [new DOMException('', 'SecurityError'), 'refused'],
+  ['what', 'refused'],
 ])('%s means %s', (error, trouble) => expect(troubleOf(error)).toBe(trouble))
 
 test('waiting ends in time, and what comes in time is passed on', async () => {

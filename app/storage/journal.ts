@@ -1,24 +1,47 @@
 import type { Design } from '../../core/design'
 import type { DesignRow, ShelfDatabase } from './database'
-import { addDesign, type Change, DamagedHistory, NoSuchDesign, type Opened, saveChange, setDeleted, step } from './designs'
+import {
+  addDesign,
+  type Change,
+  DamagedHistory,
+  NoSuchDesign,
+  type Opened,
+  saveChange,
+  setDeleted,
+  step,
+} from './designs'
 import { PATIENCE, type StorageTrouble, troubleOf } from './trouble'
 
 /** Something that was done to a design and is not stored yet. */
-type Act = { readonly kind: 'change', readonly change: Change } | { readonly kind: 'step', readonly by: -1 | 1 }
+type Act =
+  { readonly kind: 'change'; readonly change: Change } | { readonly kind: 'step'; readonly by: -1 | 1 }
 
-/** stored: all is; storing: something is under way; otherwise why what waits can't be stored. 'taken-off': another tab took the design off the shelf. */
+/**
+ * stored: all is; storing: something is under way; otherwise why what waits can't be stored. 'taken-off':
+ * another tab took the design off the shelf.
+ */
 export type JournalState = 'stored' | 'storing' | StorageTrouble | 'taken-off'
 
-/** Something worth a sentence: another tab's change came between, or damaged states of the history were passed over, or none could be read. */
+/**
+ * Something worth a sentence: another tab's change came between, or damaged states of the history were passed
+ * over, or none could be read.
+ */
 export type JournalNews = 'both-kept' | 'passed-damaged' | 'all-damaged'
 
 /** A design as it is shown, and whether there is something to undo and to redo. */
-export interface Foreseen { readonly design: Design, readonly canUndo: boolean, readonly canRedo: boolean }
+export interface Foreseen {
+  readonly design: Design
+  readonly canUndo: boolean
+  readonly canRedo: boolean
+}
 
 /** How many states seen in this tab are remembered, so that undo shows at once. */
 const REMEMBERED = 200
 
-/** One design's changes on their way into storage: each shows at once and is stored in turn; what can't be stored is kept and tried again. */
+/**
+ * One design's changes on their way into storage: each shows at once and is stored in turn; what can't be
+ * stored is kept and tried again.
+ */
 export class Journal {
   private stored: Opened
   private readonly waiting: Act[] = []
@@ -28,20 +51,33 @@ export class Journal {
   private closed = false
   state: JournalState = 'stored'
 
-  constructor(private readonly db: ShelfDatabase, opened: Opened, private readonly now: () => number, private readonly told: (news: JournalNews | null) => void, private readonly patience = PATIENCE) {
+  constructor(
+    private readonly db: ShelfDatabase,
+    opened: Opened,
+    private readonly now: () => number,
+    private readonly told: (news: JournalNews | null) => void,
+    private readonly patience = PATIENCE,
+  ) {
     this.stored = opened
     this.seen.set(opened.row.cursor, opened.design)
   }
 
-  get row(): DesignRow { return this.stored.row }
+  get row(): DesignRow {
+    return this.stored.row
+  }
   /** How many acts are not stored yet. */
-  get count(): number { return this.waiting.length }
+  get count(): number {
+    return this.waiting.length
+  }
 
   /** The design with all that waits done to it. */
   foresee(): Foreseen {
     const seen = new Map(this.seen)
     const { first } = this.stored.row
-    let { design, row: { cursor, last } } = this.stored
+    let {
+      design,
+      row: { cursor, last },
+    } = this.stored
     for (const act of this.waiting) {
       if (act.kind === 'step') {
         cursor = Math.min(last, Math.max(first, cursor + act.by))
@@ -51,7 +87,7 @@ export class Journal {
       const next = act.change(design)
       if (next === design) continue
       last = ++cursor
-      seen.set(cursor, design = next)
+      seen.set(cursor, (design = next))
     }
     return { design, canUndo: cursor > first, canRedo: cursor < last }
   }
@@ -75,12 +111,17 @@ export class Journal {
     this.state = 'storing'
     for (let act = this.waiting[0]; act && !this.closed; act = this.waiting[0]) {
       const timer = setTimeout(() => this.say('silent'), this.patience)
-      try { this.done(await this.store(act)) }
-      catch (error) {
+      try {
+        this.done(await this.store(act))
+      } catch (error) {
         if (error instanceof DamagedHistory) this.skip()
-        else return this.say(error instanceof NoSuchDesign ? (error.takenOff ? 'taken-off' : 'gone') : troubleOf(error))
+        else
+          return this.say(
+            error instanceof NoSuchDesign ? (error.takenOff ? 'taken-off' : 'gone') : troubleOf(error),
+          )
+      } finally {
+        clearTimeout(timer)
       }
-      finally { clearTimeout(timer) }
       this.state = 'storing'
     }
     this.state = 'stored'
@@ -93,7 +134,9 @@ export class Journal {
 
   private store(act: Act): Promise<Opened> {
     const { id } = this.row
-    return act.kind === 'step' ? step(this.db, id, act.by, this.now()) : saveChange(this.db, id, act.change, this.now())
+    return act.kind === 'step'
+      ? step(this.db, id, act.by, this.now())
+      : saveChange(this.db, id, act.change, this.now())
   }
 
   /** A step onto states that can't be read is given up. */
@@ -117,13 +160,18 @@ export class Journal {
     if (before.revision > opened.row.revision) return
     if (opened.row.revision > before.revision + 1) this.seen.clear() // another tab's states
     this.stored = opened
-    for (const index of this.seen.keys()) if (index > opened.row.last || index < opened.row.first) this.seen.delete(index)
-    if (opened.row.cursor === opened.row.last) for (const index of this.seen.keys()) if (index >= opened.row.cursor) this.seen.delete(index)
+    for (const index of this.seen.keys())
+      if (index > opened.row.last || index < opened.row.first) this.seen.delete(index)
+    if (opened.row.cursor === opened.row.last)
+      for (const index of this.seen.keys()) if (index >= opened.row.cursor) this.seen.delete(index)
     this.seen.set(opened.row.cursor, opened.design)
     if (this.seen.size > REMEMBERED) this.seen.delete(Math.min(...this.seen.keys()))
   }
 
-  /** Puts a design that is gone from storage, or was taken off the shelf, back as it is shown; its earlier states are gone with it where storage lost them. */
+  /**
+   * Puts a design that is gone from storage, or was taken off the shelf, back as it is shown; its earlier
+   * states are gone with it where storage lost them.
+   */
   async putBack(): Promise<void> {
     const { id } = this.row
     try {
@@ -136,8 +184,9 @@ export class Journal {
         this.seen.set(0, design)
       }
       this.state = 'stored'
+    } catch (error) {
+      this.state = troubleOf(error)
     }
-    catch (error) { this.state = troubleOf(error) }
     this.retry()
   }
 

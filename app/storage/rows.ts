@@ -1,15 +1,24 @@
 import type { DesignRow } from './database'
 
-const whole = (value: unknown): number => typeof value === 'number' && Number.isInteger(value) && value >= 0 ? value : 0
-const time = (value: unknown): number => typeof value === 'number' && Number.isFinite(value) && Math.abs(value) <= 8.64e15 ? value : 0
+const whole = (value: unknown): number =>
+  typeof value === 'number' && Number.isInteger(value) && value >= 0 ? value : 0
+const time = (value: unknown): number =>
+  typeof value === 'number' && Number.isFinite(value) && Math.abs(value) <= 8.64e15 ? value : 0
 
-/** A row as it should be, whatever is stored: a damaged name, time or number is passed over, so that the design itself can still be reached. */
+/**
+ * A row as it should be, whatever is stored: a damaged name, time or number is passed over, so that the
+ * design itself can still be reached.
+ */
 export function soundRow(stored: DesignRow): DesignRow {
   const sound: DesignRow = {
     id: stored.id,
     name: typeof stored.name === 'string' && stored.name.trim() ? stored.name : 'Without a name',
-    revision: whole(stored.revision), cursor: whole(stored.cursor), first: whole(stored.first), last: whole(stored.last),
-    updated: time(stored.updated), deleted: time(stored.deleted),
+    revision: whole(stored.revision),
+    cursor: whole(stored.cursor),
+    first: whole(stored.first),
+    last: whole(stored.last),
+    updated: time(stored.updated),
+    deleted: time(stored.deleted),
   }
   return { ...sound, first: Math.min(sound.first, sound.cursor), last: Math.max(sound.last, sound.cursor) }
 }

@@ -12,11 +12,12 @@ export const PATIENCE = 5_000
 export class SilentStorage extends Error {}
 
 const causeOf: Record<string, StorageTrouble> = {
-  QuotaExceededError: 'full', NotFoundError: 'gone',
+  QuotaExceededError: 'full',
+  NotFoundError: 'gone',
 }
 
 /** An error as the browser names it, within the one that the library makes of it. */
-type Named = { readonly name?: unknown, readonly inner?: Named } | null | undefined
+type Named = { readonly name?: unknown; readonly inner?: Named } | null | undefined
 
 /** What stands behind an error of the database. */
 export function troubleOf(error: unknown): StorageTrouble {
@@ -28,9 +29,14 @@ export function troubleOf(error: unknown): StorageTrouble {
   return 'refused'
 }
 
-/** Passes on what comes of some work; rejects with SilentStorage where nothing has come in `ms`. The work goes on. */
+/**
+ * Passes on what comes of some work; rejects with SilentStorage where nothing has come in `ms`. The work goes
+ * on.
+ */
 export function within<T>(work: Promise<T>, ms = PATIENCE): Promise<T> {
   let timer: ReturnType<typeof setTimeout> | undefined
-  const late = new Promise<never>((_, reject) => { timer = setTimeout(() => reject(new SilentStorage('the storage does not answer')), ms) })
+  const late = new Promise<never>((_, reject) => {
+    timer = setTimeout(() => reject(new SilentStorage('the storage does not answer')), ms)
+  })
   return Promise.race([work, late]).finally(() => clearTimeout(timer))
 }

@@ -23,7 +23,9 @@ const until = async (ready: () => boolean): Promise<void> => {
   expect(ready()).toBe(true)
 }
 
-afterEach(() => { for (const bench of [useBench(), ...others.splice(0)]) bench.close() })
+afterEach(() => {
+  for (const bench of [useBench(), ...others.splice(0)]) bench.close()
+})
 
 const others: ReturnType<typeof useBench>[] = []
 
@@ -100,7 +102,11 @@ describe('the bench', () => {
   test('a ticked piece stays ticked, and shows when it is no longer the board that was cut', async () => {
     const bench = useBench()
     await bench.open(id)
-    const rafter = () => bench.plan?.pieces.find(piece => piece.role === 'rafter') ?? (() => { throw new Error('no rafter') })()
+    const rafter = () =>
+      bench.plan?.pieces.find(piece => piece.role === 'rafter') ??
+      (() => {
+        throw new Error('no rafter')
+      })()
     bench.tick(rafter())
     expect(bench.cutState(rafter())).toBe('yes')
     bench.setValue('roof.spacing', 500)
@@ -172,7 +178,10 @@ describe('storage', () => {
     bench.setValue('footprint.width', 3000)
     await bench.settled()
     expect(bench.storing).toBe('stored')
-    expect((await openDesign(db, id)).design).toMatchObject({ walls: { height: 2000 }, footprint: { width: 3000 } })
+    expect((await openDesign(db, id)).design).toMatchObject({
+      walls: { height: 2000 },
+      footprint: { width: 3000 },
+    })
   })
 
   test('the design opened last is the one on the bench', async () => {
@@ -224,14 +233,23 @@ describe('the shelf', () => {
     await until(() => shelf.rows.every(row => row.id !== id))
     await shelf.restore(id)
     await until(() => shelf.rows.some(row => row.id === id))
-    const copy = await shelf.duplicate(id) ?? 'not duplicated'
+    const copy = (await shelf.duplicate(id)) ?? 'not duplicated'
     await shelf.rename(copy, '  Wood store ')
     await until(() => shelf.rows.some(row => row.id === copy && row.name === 'Wood store'))
     await shelf.rename(copy, '   ')
     expect((await openDesign(db, copy)).design.name).toBe('Wood store')
   })
 
-  test.each([['Hut', [], 'Hut'], ['Hut', ['Hut'], 'Hut 2'], ['Hut 2', ['Hut', 'Hut 2'], 'Hut 3']])('%s beside %p is called %s', (name, taken, free) => {
-    expect(freeName(name, taken.map(each => ({ name: each })))).toBe(free)
+  test.each([
+    ['Hut', [], 'Hut'],
+    ['Hut', ['Hut'], 'Hut 2'],
+    ['Hut 2', ['Hut', 'Hut 2'], 'Hut 3'],
+  ])('%s beside %p is called %s', (name, taken, free) => {
+    expect(
+      freeName(
+        name,
+        taken.map(each => ({ name: each })),
+      ),
+    ).toBe(free)
   })
 })

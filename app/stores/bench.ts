@@ -13,9 +13,13 @@ import { PATIENCE, troubleOf } from '../storage/trouble'
 import { journalWords, sayStorage } from '../logic/storage-words'
 
 /** slow: storage has not answered yet; no-storage: it can't be read at all. */
-export type BenchState = 'closed' | 'opening' | 'slow' | 'open' | 'missing' | 'taken-off' | 'unreadable' | 'no-storage'
+export type BenchState =
+  'closed' | 'opening' | 'slow' | 'open' | 'missing' | 'taken-off' | 'unreadable' | 'no-storage'
 
-/** The design on the bench: its document, plan, history and the piece in hand. Every edit is saved as it is made. */
+/**
+ * The design on the bench: its document, plan, history and the piece in hand. Every edit is saved as it is
+ * made.
+ */
 export const useBench = defineStore('bench', () => {
   const memory = newMemory()
   const state = ref<BenchState>('closed')
@@ -34,21 +38,28 @@ export const useBench = defineStore('bench', () => {
   let openings = 0
 
   const design = computed(() => preview.value ?? saved.value)
-  const plan = computed(() => design.value ? planOf(design.value, memory) : null)
-  const cautions = computed(() => plan.value ? cautionsOf(plan.value) : [])
+  const plan = computed(() => (design.value ? planOf(design.value, memory) : null))
+  const cautions = computed(() => (plan.value ? cautionsOf(plan.value) : []))
   const piece = computed<Piece | null>(() => pieceInHand())
 
   /** The piece in hand is remembered by one of its members, which outlives a new mark. */
   function pieceInHand(): Piece | null {
     const pieces = plan.value?.pieces ?? []
-    return pieces.find(each => hand.value !== null && each.members.includes(hand.value)) ?? pieces.find(each => each.role === 'rafter') ?? pieces[0] ?? null
+    return (
+      pieces.find(each => hand.value !== null && each.members.includes(hand.value)) ??
+      pieces.find(each => each.role === 'rafter') ??
+      pieces[0] ??
+      null
+    )
   }
 
   async function open(id: string): Promise<void> {
     close()
     state.value = 'opening'
     const mine = ++openings
-    const slow = setTimeout(() => { if (mine === openings) state.value = 'slow' }, PATIENCE)
+    const slow = setTimeout(() => {
+      if (mine === openings) state.value = 'slow'
+    }, PATIENCE)
     try {
       const opened = await openDesign(database(), id)
       if (mine !== openings) return
@@ -56,9 +67,11 @@ export const useBench = defineStore('bench', () => {
       show()
       state.value = 'open'
       watching = watchDesign(database(), id, seen => void meet(seen))
+    } catch (error) {
+      if (mine === openings) refuse(error)
+    } finally {
+      clearTimeout(slow)
     }
-    catch (error) { if (mine === openings) refuse(error) }
-    finally { clearTimeout(slow) }
   }
 
   function close(): void {
@@ -79,8 +92,7 @@ export const useBench = defineStore('bench', () => {
     if (error instanceof UnreadableDesign) {
       state.value = 'unreadable'
       trouble.value = error.faults.map(sayDesignFault)
-    }
-    else if (error instanceof NoSuchDesign) state.value = error.takenOff ? 'taken-off' : 'missing'
+    } else if (error instanceof NoSuchDesign) state.value = error.takenOff ? 'taken-off' : 'missing'
     else {
       state.value = 'no-storage'
       trouble.value = [sayStorage(troubleOf(error))]
@@ -103,17 +115,24 @@ export const useBench = defineStore('bench', () => {
     show()
   }
 
-  /** Another tab has changed the design: show it, when nothing of ours is under way. What is no longer stored stays on the screen while something of ours waits. */
+  /**
+   * Another tab has changed the design: show it, when nothing of ours is under way. What is no longer stored
+   * stays on the screen while something of ours waits.
+   */
   async function meet(seen: DesignRow | null): Promise<void> {
     const mine = journal
-    if (!mine || mine.count > 0 || (seen && seen.id === mine.row.id && seen.deleted === 0 && seen.revision <= mine.row.revision)) return
+    if (
+      !mine ||
+      mine.count > 0 ||
+      (seen && seen.id === mine.row.id && seen.deleted === 0 && seen.revision <= mine.row.revision)
+    )
+      return
     try {
       const opened = await openDesign(database(), mine.row.id)
       if (mine !== journal || mine.count > 0) return
       mine.take(opened)
       show()
-    }
-    catch (error) {
+    } catch (error) {
       if (mine !== journal) return
       if (error instanceof NoSuchDesign && !error.takenOff) storing.value = mine.state = 'gone'
       else refuse(error)
@@ -130,11 +149,20 @@ export const useBench = defineStore('bench', () => {
 
   const setValue = (path: string, value: unknown): void => edit(at => changed(at, path, value))
   /** Shows a value while it is dragged, without keeping it. */
-  const tryValue = (path: string, value: unknown): void => { if (saved.value) preview.value = changed(saved.value, path, value) }
-  const dropPreview = (): void => { preview.value = null }
-  const undo = (): void => { if (canUndo.value) journal?.add({ kind: 'step', by: -1 }) }
-  const redo = (): void => { if (canRedo.value) journal?.add({ kind: 'step', by: 1 }) }
-  const toggleUnits = (): void => edit(at => withValue(at, 'units', at.units === 'imperial' ? 'metric' : 'imperial'))
+  const tryValue = (path: string, value: unknown): void => {
+    if (saved.value) preview.value = changed(saved.value, path, value)
+  }
+  const dropPreview = (): void => {
+    preview.value = null
+  }
+  const undo = (): void => {
+    if (canUndo.value) journal?.add({ kind: 'step', by: -1 })
+  }
+  const redo = (): void => {
+    if (canRedo.value) journal?.add({ kind: 'step', by: 1 })
+  }
+  const toggleUnits = (): void =>
+    edit(at => withValue(at, 'units', at.units === 'imperial' ? 'metric' : 'imperial'))
 
   /** Whether all members of a piece are ticked, and whether each still has the shape it was cut to. */
   function cutState(of: Piece): 'no' | 'yes' | 'changed' {
@@ -147,18 +175,23 @@ export const useBench = defineStore('bench', () => {
   function tick(of: Piece): void {
     const on = cutState(of) !== 'yes'
     const shape = shapeText(of)
-    edit((at) => {
+    edit(at => {
       const others = at.cut.filter(each => !of.members.includes(each.member))
       return withValue(at, 'cut', on ? [...others, ...of.members.map(member => ({ member, shape }))] : others)
     })
   }
 
-  /** Takes up the piece that a member belongs to; what is not a sawn board (a block, a pier) leaves the hand as it is. */
+  /**
+   * Takes up the piece that a member belongs to; what is not a sawn board (a block, a pier) leaves the hand
+   * as it is.
+   */
   function pick(member: string | null | undefined): void {
     if (member && plan.value?.pieces.some(each => each.members.includes(member))) hand.value = member
   }
 
-  const takeUp = (of: Piece): void => { hand.value = of.members[0] ?? null }
+  const takeUp = (of: Piece): void => {
+    hand.value = of.members[0] ?? null
+  }
 
   function nextPiece(by: 1 | -1): void {
     const pieces = plan.value?.pieces ?? []
@@ -168,16 +201,49 @@ export const useBench = defineStore('bench', () => {
   }
 
   /** Resolves when everything is saved that was under way, or when it is plain that it can't be. */
-  const settled = async (): Promise<void> => { await journal?.settled() }
+  const settled = async (): Promise<void> => {
+    await journal?.settled()
+  }
   /** Tries again to store what waits. */
   const retry = (): void => journal?.retry()
   /** Puts a design back on the shelf that is no longer there, as it is shown. */
-  const putBack = async (): Promise<void> => { await journal?.putBack() }
+  const putBack = async (): Promise<void> => {
+    await journal?.putBack()
+  }
   /** A field's value, worked out where it follows from others. */
-  const value = (path: string): unknown => plan.value ? valueOf(plan.value, path) : undefined
+  const value = (path: string): unknown => (plan.value ? valueOf(plan.value, path) : undefined)
 
   return {
-    state, trouble, row, design, plan, cautions, piece, hand, view, notice, storing, canUndo, canRedo,
-    open, close, edit, setValue, tryValue, dropPreview, undo, redo, toggleUnits, cutState, tick, takeUp, pick, nextPiece, settled, retry, putBack, value,
+    state,
+    trouble,
+    row,
+    design,
+    plan,
+    cautions,
+    piece,
+    hand,
+    view,
+    notice,
+    storing,
+    canUndo,
+    canRedo,
+    open,
+    close,
+    edit,
+    setValue,
+    tryValue,
+    dropPreview,
+    undo,
+    redo,
+    toggleUnits,
+    cutState,
+    tick,
+    takeUp,
+    pick,
+    nextPiece,
+    settled,
+    retry,
+    putBack,
+    value,
   }
 })

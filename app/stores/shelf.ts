@@ -4,19 +4,34 @@ import { type Design, newDesign, parseDesign } from '../../core/design'
 import type { Units } from '../../core/measure'
 import { sayDesignFault } from '../../core/words'
 import { database, type DesignRow } from '../storage/database'
-import { addDesign, forgetDeleted, listDesigns, makeRoom, NoSuchDesign, openDesign, saveChange, setDeleted, UnreadableDesign } from '../storage/designs'
+import {
+  addDesign,
+  forgetDeleted,
+  listDesigns,
+  makeRoom,
+  NoSuchDesign,
+  openDesign,
+  saveChange,
+  setDeleted,
+  UnreadableDesign,
+} from '../storage/designs'
 import { PATIENCE, type StorageTrouble, troubleOf, within } from '../storage/trouble'
 import { newId } from '../logic/new-id'
 import { sayStorage } from '../logic/storage-words'
 import { type Stop, watchShelf } from '../storage/watch'
 
 /** What came of reading a file: the new design's id, or why not. `left` names fields that were not known. */
-export type Import = { ok: true, id: string, name: string, left: readonly string[] } | { ok: false, reasons: readonly string[] }
+export type Import =
+  { ok: true; id: string; name: string; left: readonly string[] } | { ok: false; reasons: readonly string[] }
 
 const DAY = 86_400_000
 
 /** Something that was asked of the shelf and did not come about, in words. */
-export interface ShelfTrouble { readonly code: StorageTrouble | 'damaged' | 'absent', readonly title: string, readonly sentence: string }
+export interface ShelfTrouble {
+  readonly code: StorageTrouble | 'damaged' | 'absent'
+  readonly title: string
+  readonly sentence: string
+}
 
 /** The designs in this browser. What storage refuses is said in `trouble`; then nothing was done. */
 export const useShelf = defineStore('shelf', () => {
@@ -25,22 +40,39 @@ export const useShelf = defineStore('shelf', () => {
   const trouble = shallowRef<ShelfTrouble | null>(null)
   let watching: Stop | null = null
 
-  /** Looks along the shelf. While storage is silent it goes on waiting, and shows the shelf when it answers after all. */
+  /**
+   * Looks along the shelf. While storage is silent it goes on waiting, and shows the shelf when it answers
+   * after all.
+   */
   async function open(): Promise<void> {
     state.value = 'loading'
-    const late = setTimeout(() => { state.value = 'silent' }, PATIENCE)
+    const late = setTimeout(() => {
+      state.value = 'silent'
+    }, PATIENCE)
     try {
       rows.value = await listDesigns(database())
       state.value = 'ready'
-    }
-    catch (error) {
+    } catch (error) {
       state.value = 'failed'
-      trouble.value = { code: troubleOf(error), title: 'The shelf can\'t be opened', sentence: sayStorage(troubleOf(error)) }
+      trouble.value = {
+        code: troubleOf(error),
+        title: "The shelf can't be opened",
+        sentence: sayStorage(troubleOf(error)),
+      }
       return
+    } finally {
+      clearTimeout(late)
     }
-    finally { clearTimeout(late) }
     watching?.()
-    watching = watchShelf(database(), (list) => { rows.value = list }, (error) => { trouble.value = told('The shelf can\'t be watched for changes', error) })
+    watching = watchShelf(
+      database(),
+      list => {
+        rows.value = list
+      },
+      error => {
+        trouble.value = told("The shelf can't be watched for changes", error)
+      },
+    )
     forgetDeleted(database(), Date.now() - DAY).catch(() => {}) // another day will do
   }
 
@@ -50,8 +82,7 @@ export const useShelf = defineStore('shelf', () => {
       const result = await within(work())
       trouble.value = null
       return result
-    }
-    catch (error) {
+    } catch (error) {
       trouble.value = told(title, error)
       return null
     }
@@ -63,22 +94,42 @@ export const useShelf = defineStore('shelf', () => {
     return id
   }
   /** Its id; null where storage refuses it. */
-  const create = (units: Units): Promise<string | null> => attempt('No new building was begun', () => put(newDesign(freeName('New shed', rows.value), units)))
-  const duplicate = (id: string): Promise<string | null> => attempt(`${called(id)} was not duplicated`, async () => {
-    const { design } = await openDesign(database(), id)
-    return put({ ...design, name: freeName(design.name, rows.value), cut: [] })
-  })
+  const create = (units: Units): Promise<string | null> =>
+    attempt('No new building was begun', () => put(newDesign(freeName('New shed', rows.value), units)))
+  const duplicate = (id: string): Promise<string | null> =>
+    attempt(`${called(id)} was not duplicated`, async () => {
+      const { design } = await openDesign(database(), id)
+      return put({ ...design, name: freeName(design.name, rows.value), cut: [] })
+    })
   /** Whether it bears the name now. */
   async function rename(id: string, name: string): Promise<boolean> {
     const clean = cleanName(name)
     if (!clean) return false
-    return await attempt(`${called(id)} was not renamed`, () => saveChange(database(), id, design => design.name === clean ? design : { ...design, name: clean }, Date.now())) !== null
+    return (
+      (await attempt(`${called(id)} was not renamed`, () =>
+        saveChange(
+          database(),
+          id,
+          design => (design.name === clean ? design : { ...design, name: clean }),
+          Date.now(),
+        ),
+      )) !== null
+    )
   }
-  const remove = async (id: string): Promise<boolean> => await attempt(`${called(id)} was not taken off the shelf`, async () => { await setDeleted(database(), id, Date.now()); return true }) ?? false
-  const restore = async (id: string): Promise<boolean> => await attempt('It was not put back on the shelf', async () => { await setDeleted(database(), id, 0); return true }) ?? false
+  const remove = async (id: string): Promise<boolean> =>
+    (await attempt(`${called(id)} was not taken off the shelf`, async () => {
+      await setDeleted(database(), id, Date.now())
+      return true
+    })) ?? false
+  const restore = async (id: string): Promise<boolean> =>
+    (await attempt('It was not put back on the shelf', async () => {
+      await setDeleted(database(), id, 0)
+      return true
+    })) ?? false
 
   /** A stored design, to be saved as a file; null and a trouble where it can't be read. */
-  const read = async (id: string): Promise<Design | null> => (await attempt(`${called(id)} can't be read`, () => openDesign(database(), id)))?.design ?? null
+  const read = async (id: string): Promise<Design | null> =>
+    (await attempt(`${called(id)} can't be read`, () => openDesign(database(), id)))?.design ?? null
 
   /** Why a file is refused, or the design it became; null where storage refuses it. */
   async function importText(text: string): Promise<Import | null> {
@@ -92,7 +143,7 @@ export const useShelf = defineStore('shelf', () => {
   /** Puts designs on a shelf that never held any. */
   async function seed(designs: readonly unknown[]): Promise<void> {
     await attempt('The demo designs were not put on the shelf', async () => {
-      if (await database().designs.count() > 0) return
+      if ((await database().designs.count()) > 0) return
       for (const each of [...designs].reverse()) {
         const found = parseDesign(JSON.stringify(each))
         if (found.ok) await put(found.design)
@@ -102,20 +153,49 @@ export const useShelf = defineStore('shelf', () => {
   }
 
   /** Forgets steps to undo and what was taken off the shelf, so that there is room again. */
-  const free = async (): Promise<boolean> => await attempt('No room could be made', () => makeRoom(database())) !== null
+  const free = async (): Promise<boolean> =>
+    (await attempt('No room could be made', () => makeRoom(database()))) !== null
 
   const called = (id: string): string => `“${rows.value.find(row => row.id === id)?.name ?? 'The design'}”`
-  return { state, rows, trouble, open, create, duplicate, rename, remove, restore, read, importText, seed, free }
+  return {
+    state,
+    rows,
+    trouble,
+    open,
+    create,
+    duplicate,
+    rename,
+    remove,
+    restore,
+    read,
+    importText,
+    seed,
+    free,
+  }
 })
 
 function told(title: string, error: unknown): ShelfTrouble {
-  if (error instanceof UnreadableDesign) return { code: 'damaged', title, sentence: `It is damaged in this browser's storage. Import it again from a file, if you saved one. ${error.faults.slice(0, 3).map(sayDesignFault).join(' ')}` }
-  if (error instanceof NoSuchDesign) return { code: 'absent', title, sentence: 'It is no longer in this browser\'s storage: it was deleted elsewhere.' }
+  if (error instanceof UnreadableDesign)
+    return {
+      code: 'damaged',
+      title,
+      sentence: `It is damaged in this browser's storage. Import it again from a file, if you saved one. ${error.faults.slice(0, 3).map(sayDesignFault).join(' ')}`,
+    }
+  if (error instanceof NoSuchDesign)
+    return {
+      code: 'absent',
+      title,
+      sentence: "It is no longer in this browser's storage: it was deleted elsewhere.",
+    }
   return { code: troubleOf(error), title, sentence: sayStorage(troubleOf(error)) }
 }
 
 /** A name as typed or pasted, without what can't be seen; at most 80 characters. */
-export const cleanName = (name: string): string => name.replace(/\p{Cc}+/gu, ' ').trim().slice(0, 80)
+export const cleanName = (name: string): string =>
+  name
+    .replace(/\p{Cc}+/gu, ' ')
+    .trim()
+    .slice(0, 80)
 
 /** A name no other design bears: the second of its kind is followed by 2. */
 export function freeName(name: string, rows: readonly { readonly name: string }[]): string {

@@ -16,14 +16,18 @@ export const useTyping = defineStore('typing', () => {
   /** Adds a field; what is given back takes it away again. */
   function add(field: TypedField): () => void {
     fields.add(field)
-    return () => { fields.delete(field) }
+    return () => {
+      fields.delete(field)
+    }
   }
   /** Enters all that is typed. Gives, in words, what could not be. */
   function enterAll(): string[] {
-    return [...fields].filter(field => field.dirty()).flatMap((field) => {
-      const why = field.enter()
-      return field.dirty() ? [`${field.name()}: ${why}`] : []
-    })
+    return [...fields]
+      .filter(field => field.dirty())
+      .flatMap(field => {
+        const why = field.enter()
+        return field.dirty() ? [`${field.name()}: ${why}`] : []
+      })
   }
   return { add, enterAll }
 })

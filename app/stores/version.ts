@@ -3,7 +3,10 @@ import { ref } from 'vue'
 import { useBench } from './bench'
 import { useTyping } from './typing'
 
-/** offered: a newer version is there; running: another tab has switched to it; missing: a part of this page can't be fetched, and a reload would not bring it. */
+/**
+ * offered: a newer version is there; running: another tab has switched to it; missing: a part of this page
+ * can't be fetched, and a reload would not bring it.
+ */
 export type VersionNews = 'offered' | 'running' | 'missing'
 
 /** ms within which a second reload for the same reason would go round in a circle. */
@@ -24,7 +27,10 @@ export const useVersion = defineStore('version', () => {
     news.value = 'offered'
   }
 
-  /** The newer version serves this page now. It is loaded where this tab asked for it; elsewhere it is offered still. */
+  /**
+   * The newer version serves this page now. It is loaded where this tab asked for it; elsewhere it is offered
+   * still.
+   */
   function takenOver(): void {
     if (asked) location.reload()
     else news.value = 'running'
@@ -40,18 +46,24 @@ export const useVersion = defineStore('version', () => {
 
   /** Loads the newer version. */
   async function load(): Promise<void> {
-    if (!await ready()) return
+    if (!(await ready())) return
     asked = true
     if (news.value === 'offered' && takeOver) await takeOver()
     else location.reload()
   }
 
-  /** A part of this page could not be fetched: after a new deploy the old parts are gone. The page is loaded again at its place, where that helps. */
+  /**
+   * A part of this page could not be fetched: after a new deploy the old parts are gone. The page is loaded
+   * again at its place, where that helps.
+   */
   async function partMissing(): Promise<void> {
     if (asked) return
     const last = Number(sessionStorage.getItem(RELOADED) ?? 0)
-    const answers = await fetch('/', { cache: 'no-store' }).then(({ ok }) => ok, () => false)
-    if (!answers || Date.now() - last < CIRCLE || !await ready() || useBench().storing !== 'stored') {
+    const answers = await fetch('/', { cache: 'no-store' }).then(
+      ({ ok }) => ok,
+      () => false,
+    )
+    if (!answers || Date.now() - last < CIRCLE || !(await ready()) || useBench().storing !== 'stored') {
       news.value = 'missing'
       return
     }

@@ -1,12 +1,45 @@
-import { AmbientLight, Box3, BufferGeometry, Color, DirectionalLight, EdgesGeometry, Float32BufferAttribute, LineBasicMaterial, LineSegments, Matrix4, Mesh, MeshLambertMaterial, PerspectiveCamera, Raycaster, Scene, Sphere, Vector2, Vector3, WebGLRenderer } from 'three'
+import {
+  AmbientLight,
+  Box3,
+  BufferGeometry,
+  Color,
+  DirectionalLight,
+  EdgesGeometry,
+  Float32BufferAttribute,
+  LineBasicMaterial,
+  LineSegments,
+  Matrix4,
+  Mesh,
+  MeshLambertMaterial,
+  PerspectiveCamera,
+  Raycaster,
+  Scene,
+  Sphere,
+  Vector2,
+  Vector3,
+  WebGLRenderer,
+} from 'three'
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js'
 import type { Model, ModelMember } from '../../core/drawing'
 
 /** Colours of the scene, as CSS. */
-export interface Paints { readonly sheet: string, readonly wood: string, readonly ink: string, readonly hand: string }
+export interface Paints {
+  readonly sheet: string
+  readonly wood: string
+  readonly ink: string
+  readonly hand: string
+}
 
-/** How a model is shown: members in hand, members faded, those not raised yet, and how far it is pulled apart (0 to 1). */
-export interface Showing { readonly hand: ReadonlySet<string>, readonly faded: ReadonlySet<string>, readonly hidden: ReadonlySet<string>, readonly apart: number }
+/**
+ * How a model is shown: members in hand, members faded, those not raised yet, and how far it is pulled apart
+ * (0 to 1).
+ */
+export interface Showing {
+  readonly hand: ReadonlySet<string>
+  readonly faded: ReadonlySet<string>
+  readonly hidden: ReadonlySet<string>
+  readonly apart: number
+}
 
 export interface Viewer {
   setModel(model: Model, fitToo: boolean): void
@@ -25,9 +58,17 @@ export interface Viewer {
   dispose(): void
 }
 
-interface Standing { readonly member: ModelMember, readonly body: Mesh, readonly edges: LineSegments, readonly away: Vector3 }
+interface Standing {
+  readonly member: ModelMember
+  readonly body: Mesh
+  readonly edges: LineSegments
+  readonly away: Vector3
+}
 
-/** Shows a model on a canvas; draws when something changes, never by itself. Throws where the browser has no WebGL. */
+/**
+ * Shows a model on a canvas; draws when something changes, never by itself. Throws where the browser has no
+ * WebGL.
+ */
 export function createViewer(canvas: HTMLCanvasElement): Viewer {
   const renderer = new WebGLRenderer({ canvas, antialias: true, preserveDrawingBuffer: false })
   renderer.setPixelRatio(Math.min(2, devicePixelRatio))
@@ -37,10 +78,26 @@ export function createViewer(canvas: HTMLCanvasElement): Viewer {
   const controls = new OrbitControls(camera, canvas)
   const sun = new DirectionalLight(0xffffff, 2)
   const materials = {
-    wood: new MeshLambertMaterial({ flatShading: true, polygonOffset: true, polygonOffsetFactor: 0.12, polygonOffsetUnits: 1 }),
-    hand: new MeshLambertMaterial({ flatShading: true, polygonOffset: true, polygonOffsetFactor: 0.12, polygonOffsetUnits: 1 }),
-    faded: new MeshLambertMaterial({ flatShading: true, transparent: true, opacity: 0.12, depthWrite: false }),
-    line: new LineBasicMaterial(), fadedLine: new LineBasicMaterial({ transparent: true, opacity: 0.2 }),
+    wood: new MeshLambertMaterial({
+      flatShading: true,
+      polygonOffset: true,
+      polygonOffsetFactor: 0.12,
+      polygonOffsetUnits: 1,
+    }),
+    hand: new MeshLambertMaterial({
+      flatShading: true,
+      polygonOffset: true,
+      polygonOffsetFactor: 0.12,
+      polygonOffsetUnits: 1,
+    }),
+    faded: new MeshLambertMaterial({
+      flatShading: true,
+      transparent: true,
+      opacity: 0.12,
+      depthWrite: false,
+    }),
+    line: new LineBasicMaterial(),
+    fadedLine: new LineBasicMaterial({ transparent: true, opacity: 0.2 }),
   }
   scene.add(new AmbientLight(0xffffff, 1.3), sun)
   let standing: Standing[] = []
@@ -67,15 +124,19 @@ export function createViewer(canvas: HTMLCanvasElement): Viewer {
 
   function setModel(model: Model, fitToo: boolean): void {
     clear()
-    const middle = new Vector3((model.low.x + model.high.x) / 2, (model.low.y + model.high.y) / 2, model.low.z)
-    const bodies = model.shapes.map((shape) => {
+    const middle = new Vector3(
+      (model.low.x + model.high.x) / 2,
+      (model.low.y + model.high.y) / 2,
+      model.low.z,
+    )
+    const bodies = model.shapes.map(shape => {
       const geometry = new BufferGeometry()
       geometry.setAttribute('position', new Float32BufferAttribute(shape.positions as number[], 3))
       geometry.setIndex(shape.indices as number[])
       return { geometry, edges: new EdgesGeometry(geometry, 1) }
     })
     geometries = bodies.flatMap(each => [each.geometry, each.edges])
-    standing = model.members.flatMap((member) => {
+    standing = model.members.flatMap(member => {
       const shape = bodies[member.shape]
       if (!shape) return []
       const body = new Mesh(shape.geometry, materials.wood)
@@ -85,7 +146,10 @@ export function createViewer(canvas: HTMLCanvasElement): Viewer {
       scene.add(body, edges)
       return [{ member, body, edges, away }]
     })
-    bounds = new Box3(new Vector3(model.low.x, model.low.y, model.low.z), new Vector3(model.high.x, model.high.y, model.high.z)).getBoundingSphere(new Sphere())
+    bounds = new Box3(
+      new Vector3(model.low.x, model.low.y, model.low.z),
+      new Vector3(model.high.x, model.high.y, model.high.z),
+    ).getBoundingSphere(new Sphere())
     camera.near = Math.max(20, bounds.radius * 0.05)
     camera.far = bounds.radius * 40
     camera.updateProjectionMatrix()
@@ -110,8 +174,11 @@ export function createViewer(canvas: HTMLCanvasElement): Viewer {
   }
 
   function fit(): void {
-    const distance = 1.05 * bounds.radius / Math.sin(Math.min(camera.fov, camera.fov * camera.aspect) * Math.PI / 360)
-    camera.position.copy(bounds.center).add(new Vector3(0.55, -0.72, 0.42).normalize().multiplyScalar(distance))
+    const distance =
+      (1.05 * bounds.radius) / Math.sin((Math.min(camera.fov, camera.fov * camera.aspect) * Math.PI) / 360)
+    camera.position
+      .copy(bounds.center)
+      .add(new Vector3(0.55, -0.72, 0.42).normalize().multiplyScalar(distance))
     controls.target.copy(bounds.center)
     controls.update()
     draw()
@@ -120,9 +187,17 @@ export function createViewer(canvas: HTMLCanvasElement): Viewer {
   function turn(level: number, up: number): void {
     const from = camera.position.clone().sub(controls.target)
     const radius = from.length()
-    const azimuth = Math.atan2(from.y, from.x) + level * Math.PI / 180
-    const height = Math.min(1.5, Math.max(-0.3, Math.asin(from.z / radius) + up * Math.PI / 180))
-    camera.position.copy(controls.target).add(new Vector3(Math.cos(height) * Math.cos(azimuth), Math.cos(height) * Math.sin(azimuth), Math.sin(height)).multiplyScalar(radius))
+    const azimuth = Math.atan2(from.y, from.x) + (level * Math.PI) / 180
+    const height = Math.min(1.5, Math.max(-0.3, Math.asin(from.z / radius) + (up * Math.PI) / 180))
+    camera.position
+      .copy(controls.target)
+      .add(
+        new Vector3(
+          Math.cos(height) * Math.cos(azimuth),
+          Math.cos(height) * Math.sin(azimuth),
+          Math.sin(height),
+        ).multiplyScalar(radius),
+      )
     controls.update()
     draw()
   }
@@ -136,14 +211,24 @@ export function createViewer(canvas: HTMLCanvasElement): Viewer {
   function pick(x: number, y: number): string | null {
     const size = renderer.getSize(new Vector2())
     const ray = new Raycaster()
-    ray.setFromCamera(new Vector2(2 * x / size.x - 1, 1 - 2 * y / size.y), camera)
-    const hits = ray.intersectObjects(standing.filter(each => each.body.visible).map(each => each.body), false)
-    return (hits.find(hit => (hit.object as Mesh).material !== materials.faded) ?? hits[0])?.object.name ?? null
+    ray.setFromCamera(new Vector2((2 * x) / size.x - 1, 1 - (2 * y) / size.y), camera)
+    const hits = ray.intersectObjects(
+      standing.filter(each => each.body.visible).map(each => each.body),
+      false,
+    )
+    return (
+      (hits.find(hit => (hit.object as Mesh).material !== materials.faded) ?? hits[0])?.object.name ?? null
+    )
   }
 
   controls.addEventListener('change', draw)
   return {
-    setModel, show, fit, turn, zoom, pick,
+    setModel,
+    show,
+    fit,
+    turn,
+    zoom,
+    pick,
     paint(paints) {
       scene.background = new Color(paints.sheet)
       materials.wood.color.set(paints.wood)
@@ -177,9 +262,21 @@ export function createViewer(canvas: HTMLCanvasElement): Viewer {
 /** Board axes to the building, moved by `away`. */
 function matrixOf({ placement: { origin, along, depth, thickness } }: ModelMember, away: Vector3): Matrix4 {
   return new Matrix4().set(
-    along.x, depth.x, thickness.x, origin.x + away.x,
-    along.y, depth.y, thickness.y, origin.y + away.y,
-    along.z, depth.z, thickness.z, origin.z + away.z,
-    0, 0, 0, 1,
+    along.x,
+    depth.x,
+    thickness.x,
+    origin.x + away.x,
+    along.y,
+    depth.y,
+    thickness.y,
+    origin.y + away.y,
+    along.z,
+    depth.z,
+    thickness.z,
+    origin.z + away.z,
+    0,
+    0,
+    0,
+    1,
   )
 }

@@ -1,19 +1,56 @@
-import { box, carve, clip, type Convex, type Plane, prismShell, shell, type ShellFace, volume } from '../geometry'
+import {
+  box,
+  carve,
+  clip,
+  type Convex,
+  type Plane,
+  prismShell,
+  shell,
+  type ShellFace,
+  volume,
+} from '../geometry'
 
 /**
- * Board axes: x **along** from the start, y across the **depth** from the bottom edge to the top edge (crown), z through the
- * **thickness** from the near face to the far face. A blank is the uncut board: the box from the origin to (length, depth, thickness), mm.
+ * Board axes: x **along** from the start, y across the **depth** from the bottom edge to the top edge
+ * (crown), z through the **thickness** from the near face to the far face. A blank is the uncut board: the
+ * box from the origin to (length, depth, thickness), mm.
  */
-export interface Blank { readonly length: number, readonly depth: number, readonly thickness: number }
+export interface Blank {
+  readonly length: number
+  readonly depth: number
+  readonly thickness: number
+}
 
 /** What a cut is called on a card. */
-export type CutName = 'square' | 'plumb' | 'level' | 'heel' | 'seat' | 'birdsmouth' | 'mitre' | 'lap' | 'housing' | 'rip' | 'cutout' | 'slope' | 'cheek' | 'backing'
+export type CutName =
+  | 'square'
+  | 'plumb'
+  | 'level'
+  | 'heel'
+  | 'seat'
+  | 'birdsmouth'
+  | 'mitre'
+  | 'lap'
+  | 'housing'
+  | 'rip'
+  | 'cutout'
+  | 'slope'
+  | 'cheek'
+  | 'backing'
 
 /** Removes all wood in front of a plane, which is given in board axes. */
-export interface EndCut { readonly kind: 'end', readonly name: CutName, readonly plane: Plane }
+export interface EndCut {
+  readonly kind: 'end'
+  readonly name: CutName
+  readonly plane: Plane
+}
 
 /** Removes the wood that is behind every one of the planes, which are given in board axes. */
-export interface Notch { readonly kind: 'notch', readonly name: CutName, readonly sides: readonly { readonly name: CutName, readonly plane: Plane }[] }
+export interface Notch {
+  readonly kind: 'notch'
+  readonly name: CutName
+  readonly sides: readonly { readonly name: CutName; readonly plane: Plane }[]
+}
 
 export type Cut = EndCut | Notch
 
@@ -23,7 +60,10 @@ export interface CutBoard {
   readonly cuts: readonly Cut[]
   /** The wood that is left, as convex parts that touch and do not overlap. */
   readonly parts: readonly Convex[]
-  /** Its outer faces, tagged start, end, bottom, top, near, far, or `cut:` with the number of the cut and the name of the side. */
+  /**
+   * Its outer faces, tagged start, end, bottom, top, near, far, or `cut:` with the number of the cut and the
+   * name of the side.
+   */
   readonly faces: readonly ShellFace[]
   /** Where the wood begins and ends along the board, mm in board axes: the two long points. */
   readonly start: number
@@ -35,20 +75,31 @@ export interface CutBoard {
 }
 
 /** Why no board is left, or none that can be sawn. */
-export type BoardFault = { code: 'no-size' } | { code: 'all-removed', cut: number, name: CutName } | { code: 'in-two', cut: number, name: CutName }
+export type BoardFault =
+  | { code: 'no-size' }
+  | { code: 'all-removed'; cut: number; name: CutName }
+  | { code: 'in-two'; cut: number; name: CutName }
 
-export type CutResult = { ok: true, board: CutBoard } | { ok: false, fault: BoardFault }
+export type CutResult = { ok: true; board: CutBoard } | { ok: false; fault: BoardFault }
 
-/** Makes the cuts, in order. Refuses a blank without size, a cut that leaves nothing and a notch that parts the board. */
+/**
+ * Makes the cuts, in order. Refuses a blank without size, a cut that leaves nothing and a notch that parts
+ * the board.
+ */
 export function cutBoard(blank: Blank, cuts: readonly Cut[]): CutResult {
-  if (![blank.length, blank.depth, blank.thickness].every(size => size > 0 && Number.isFinite(size))) return { ok: false, fault: { code: 'no-size' } }
+  if (![blank.length, blank.depth, blank.thickness].every(size => size > 0 && Number.isFinite(size)))
+    return { ok: false, fault: { code: 'no-size' } }
   let parts: Convex[] = [box(blank.length, blank.depth, blank.thickness)]
   const missed: number[] = []
   for (const [i, cut] of cuts.entries()) {
-    const next = cut.kind === 'end' ? parts.flatMap(part => afterEndCut(part, cut, i)) : parts.flatMap(part => afterNotch(part, cut, i))
+    const next =
+      cut.kind === 'end'
+        ? parts.flatMap(part => afterEndCut(part, cut, i))
+        : parts.flatMap(part => afterNotch(part, cut, i))
     if (next.length === 0) return { ok: false, fault: { code: 'all-removed', cut: i, name: cut.name } }
     if (next.length === parts.length && next.every((part, k) => part === parts[k])) missed.push(i)
-    if (cut.kind === 'notch' && parted(next)) return { ok: false, fault: { code: 'in-two', cut: i, name: cut.name } }
+    if (cut.kind === 'notch' && parted(next))
+      return { ok: false, fault: { code: 'in-two', cut: i, name: cut.name } }
     parts = next
   }
   return { ok: true, board: finish(blank, cuts, parts, missed) }
@@ -62,7 +113,11 @@ function afterEndCut(part: Convex, cut: EndCut, i: number): Convex[] {
 }
 
 function afterNotch(part: Convex, cut: Notch, i: number): Convex[] {
-  return carve(part, cut.sides.map(side => side.plane), cut.sides.map(side => cutTag(i, side.name)))
+  return carve(
+    part,
+    cut.sides.map(side => side.plane),
+    cut.sides.map(side => cutTag(i, side.name)),
+  )
 }
 
 /** Whether a gap runs across the whole board between parts. */
@@ -90,9 +145,23 @@ function span(parts: readonly Convex[]): [number, number] {
   return [from, to]
 }
 
-function finish(blank: Blank, cuts: readonly Cut[], parts: readonly Convex[], missed: readonly number[]): CutBoard {
+function finish(
+  blank: Blank,
+  cuts: readonly Cut[],
+  parts: readonly Convex[],
+  missed: readonly number[],
+): CutBoard {
   const [start, end] = span(parts)
-  return { blank, cuts, parts, missed, start, end, faces: (parts.length > 1 ? prismShell(parts, blank.thickness) : null) ?? shell(parts), volume: parts.reduce((sum, part) => sum + volume(part), 0) }
+  return {
+    blank,
+    cuts,
+    parts,
+    missed,
+    start,
+    end,
+    faces: (parts.length > 1 ? prismShell(parts, blank.thickness) : null) ?? shell(parts),
+    volume: parts.reduce((sum, part) => sum + volume(part), 0),
+  }
 }
 
 /** Length of the cut board, long point to long point along it, mm. */
@@ -110,4 +179,5 @@ export function cutKey(blank: Blank, cuts: readonly Cut[]): string {
 }
 
 const round = (n: number): number => Math.round(n * 1e6)
-const planeKey = (plane: Plane): string => ` ${Math.round(plane.normal.x * 1e9)} ${Math.round(plane.normal.y * 1e9)} ${Math.round(plane.normal.z * 1e9)} ${round(plane.offset)}`
+const planeKey = (plane: Plane): string =>
+  ` ${Math.round(plane.normal.x * 1e9)} ${Math.round(plane.normal.y * 1e9)} ${Math.round(plane.normal.z * 1e9)} ${round(plane.offset)}`

@@ -1,4 +1,29 @@
-export { type Blank, type BoardFault, boardLength, type Cut, type CutBoard, cutBoard, cutKey, type CutName, type CutResult, cutTag, type EndCut, type Notch } from './board'
-export { type BoardFace, cutLine, edges, type EdgeReach, type FlatPoint, type LongEdge, type Mark, marks, notches, type NotchReading, outlines } from './read'
+export {
+  type Blank,
+  type BoardFault,
+  boardLength,
+  type Cut,
+  type CutBoard,
+  cutBoard,
+  cutKey,
+  type CutName,
+  type CutResult,
+  cutTag,
+  type EndCut,
+  type Notch,
+} from './board'
+export {
+  type BoardFace,
+  cutLine,
+  edges,
+  type EdgeReach,
+  type FlatPoint,
+  type LongEdge,
+  type Mark,
+  marks,
+  notches,
+  type NotchReading,
+  outlines,
+} from './read'
 export { type Likeness, likeness } from './same'
 export { cutOfFace, type End, endsOf, type SawSetting, sawSetting, sawWay, type SawWay } from './saw'

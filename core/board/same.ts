@@ -1,7 +1,10 @@
 import { SAME_CUT, type Vec3, vec } from '../geometry'
 import { boardLength, type CutBoard } from './board'
 
-/** How one cut board can take another's place: `same` as it lies, turned end for end or rolled over; `mirrored` only as its mirror image. */
+/**
+ * How one cut board can take another's place: `same` as it lies, turned end for end or rolled over;
+ * `mirrored` only as its mirror image.
+ */
 export type Likeness = 'same' | 'mirrored' | 'different'
 
 type Turn = (p: Vec3) => Vec3
@@ -9,8 +12,11 @@ type Turn = (p: Vec3) => Vec3
 /** Compares what is left of two boards, to `SAME_CUT`; each is taken from its own start. */
 export function likeness(a: CutBoard, b: CutBoard): Likeness {
   if (a === b) return 'same'
-  const sameSize = Math.abs(boardLength(a) - boardLength(b)) < SAME_CUT && Math.abs(a.blank.depth - b.blank.depth) < SAME_CUT
-    && Math.abs(a.blank.thickness - b.blank.thickness) < SAME_CUT && Math.abs(a.volume - b.volume) <= SAME_CUT * a.blank.depth * a.blank.thickness
+  const sameSize =
+    Math.abs(boardLength(a) - boardLength(b)) < SAME_CUT &&
+    Math.abs(a.blank.depth - b.blank.depth) < SAME_CUT &&
+    Math.abs(a.blank.thickness - b.blank.thickness) < SAME_CUT &&
+    Math.abs(a.volume - b.volume) <= SAME_CUT * a.blank.depth * a.blank.thickness
   if (!sameSize || a.faces.length !== b.faces.length) return 'different'
   const { turned, mirrored } = turns(b)
   const [middleA, middleB] = [middleOf(a), middleOf(b)]
@@ -37,8 +43,11 @@ function middleOf({ faces }: CutBoard): Vec3 {
   return vec(x / count, y / count, z / count)
 }
 
-/** The ways a board of its section can be put on the bench, and their mirror images. A square section can also be given quarter turns. */
-function turns(board: CutBoard): { turned: Turn[], mirrored: Turn[] } {
+/**
+ * The ways a board of its section can be put on the bench, and their mirror images. A square section can also
+ * be given quarter turns.
+ */
+function turns(board: CutBoard): { turned: Turn[]; mirrored: Turn[] } {
   const { depth, thickness } = board.blank
   const swaps = Math.abs(depth - thickness) < SAME_CUT ? [false, true] : [false]
   const turned: Turn[] = []
@@ -48,7 +57,7 @@ function turns(board: CutBoard): { turned: Turn[], mirrored: Turn[] } {
       for (const z of [false, true]) {
         for (const swap of swaps) {
           const flips = Number(x) + Number(y) + Number(z) + Number(swap)
-          const turn: Turn = (p) => {
+          const turn: Turn = p => {
             const u = p.x - board.start
             const v = y ? depth - p.y : p.y
             const w = z ? thickness - p.z : p.z
@@ -65,13 +74,16 @@ function turns(board: CutBoard): { turned: Turn[], mirrored: Turn[] } {
 /** Whether each face of `a` has its like among the turned faces of `b`. */
 function matches(a: CutBoard, b: CutBoard, turn: Turn): boolean {
   const left = b.faces.map(face => face.loops.flat().map(turn))
-  return a.faces.every((face) => {
+  return a.faces.every(face => {
     const corners = face.loops.flat().map(p => vec(p.x - a.start, p.y, p.z))
-    const found = left.findIndex(other => other.length === corners.length && corners.every(p => other.some(q => near(p, q))))
+    const found = left.findIndex(
+      other => other.length === corners.length && corners.every(p => other.some(q => near(p, q))),
+    )
     if (found < 0) return false
     left.splice(found, 1)
     return true
   })
 }
 
-const near = (p: Vec3, q: Vec3, within = SAME_CUT): boolean => Math.abs(p.x - q.x) < within && Math.abs(p.y - q.y) < within && Math.abs(p.z - q.z) < within
+const near = (p: Vec3, q: Vec3, within = SAME_CUT): boolean =>
+  Math.abs(p.x - q.x) < within && Math.abs(p.y - q.y) < within && Math.abs(p.z - q.z) < within

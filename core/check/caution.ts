@@ -1,4 +1,7 @@
-/** A customary limit that is passed, or a thing that must be seen. Facts only: lengths in mm, angles in degrees. */
+/**
+ * A customary limit that is passed, or a thing that must be seen. Facts only: lengths in mm, angles in
+ * degrees.
+ */
 export interface Caution {
   readonly code: CautionCode
   readonly members: readonly string[]
@@ -8,8 +11,53 @@ export interface Caution {
 }
 
 export type CautionCode =
-  | 'notch-over-third' | 'notch-over-quarter' | 'tail-shallow' | 'tail-long' | 'bearing-short' | 'seat-past-plate' | 'no-birdsmouth'
-  | 'lookouts-deep' | 'ridge-shallow' | 'purlin-shallow' | 'purlin-brace-long' | 'purlin-braces-far' | 'ledger-fixing' | 'joist-ledger-fixing' | 'strip-unchecked' | 'ledger-shallow' | 'fall-low' | 'air-low' | 'opening-single' | 'opening-hangers' | 'flue-clear' | 'low-pitch' | 'no-ties' | 'beam-unchecked' | 'beam-on-header' | 'ties-high' | 'collars-low' | 'ties-far' | 'rafter-off-stud' | 'longer-than-stock'
-  | 'near-buried' | 'near-find' | 'tapes-short' | 'tapes-long' | 'setback-passed' | 'stakes-off' | 'rock-above-frost' | 'stack-tall' | 'before-digging' | 'ground-contact' | 'not-anchored'
-  | 'ground-not-measured' | 'joint-unborne' | 'joists-along-skids'
-  | 'rafter-far-from-stud' | 'single-plate-joint' | 'corners-unlapped' | 'wall-unbraced' | 'sheet-edge-loose' | 'wall-no-room'
+  | 'notch-over-third'
+  | 'notch-over-quarter'
+  | 'tail-shallow'
+  | 'tail-long'
+  | 'bearing-short'
+  | 'seat-past-plate'
+  | 'no-birdsmouth'
+  | 'lookouts-deep'
+  | 'ridge-shallow'
+  | 'purlin-shallow'
+  | 'purlin-brace-long'
+  | 'purlin-braces-far'
+  | 'ledger-fixing'
+  | 'joist-ledger-fixing'
+  | 'strip-unchecked'
+  | 'ledger-shallow'
+  | 'fall-low'
+  | 'air-low'
+  | 'opening-single'
+  | 'opening-hangers'
+  | 'flue-clear'
+  | 'low-pitch'
+  | 'no-ties'
+  | 'beam-unchecked'
+  | 'beam-on-header'
+  | 'ties-high'
+  | 'collars-low'
+  | 'ties-far'
+  | 'rafter-off-stud'
+  | 'longer-than-stock'
+  | 'near-buried'
+  | 'near-find'
+  | 'tapes-short'
+  | 'tapes-long'
+  | 'setback-passed'
+  | 'stakes-off'
+  | 'rock-above-frost'
+  | 'stack-tall'
+  | 'before-digging'
+  | 'ground-contact'
+  | 'not-anchored'
+  | 'ground-not-measured'
+  | 'joint-unborne'
+  | 'joists-along-skids'
+  | 'rafter-far-from-stud'
+  | 'single-plate-joint'
+  | 'corners-unlapped'
+  | 'wall-unbraced'
+  | 'sheet-edge-loose'
+  | 'wall-no-room'

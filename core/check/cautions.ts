@@ -23,7 +23,10 @@ export const customary = {
   ridgeBoardAngle: pitchAngle({ rise: 3, run: 12 }),
   /** mm between rafter ties, and between collar ties: 4 ft, IRC R802.5.2.2 and R802.4.6 (from memory). */
   tiesApart: 48 * INCH,
-  /** Degrees of fall: 1/4 in 12, IRC R905 (from memory); mm of air over insulation: 1 in, IRC R806.3 (from memory). */
+  /**
+   * Degrees of fall: 1/4 in 12, IRC R905 (from memory); mm of air over insulation: 1 in, IRC R806.3 (from
+   * memory).
+   */
   fall: pitchAngle({ rise: 0.25, run: 12 }),
   air: INCH,
   /** mm between a purlin's braces, and of a brace unheld: IRC R802.4.5 (from memory). */
@@ -44,31 +47,116 @@ export function cautionsOf(plan: Plan): Caution[] {
   // slopes of unlike pitch are each held to the limits; what both pass is said once
   const readings = plan.roof ? [plan.roof, northSlope(plan)].filter(each => each !== null) : []
   const all = readings.flatMap(roof => roofCautions(plan, roof, rafters))
-  const roof = all.filter((caution, i) => all.findIndex(other => other.code === caution.code && other.names?.kind === caution.names?.kind && other.names?.wall === caution.names?.wall) === i)
-  return [...roof, ...lookoutCautions(plan), ...flatCautions(plan), ...purlinCautions(plan), ...openingCautions(plan), ...offStud(plan), ...wallCautions(plan), ...groundCautions(plan), ...tooLong(plan)]
+  const roof = all.filter(
+    (caution, i) =>
+      all.findIndex(
+        other =>
+          other.code === caution.code &&
+          other.names?.kind === caution.names?.kind &&
+          other.names?.wall === caution.names?.wall,
+      ) === i,
+  )
+  return [
+    ...roof,
+    ...lookoutCautions(plan),
+    ...flatCautions(plan),
+    ...purlinCautions(plan),
+    ...openingCautions(plan),
+    ...offStud(plan),
+    ...wallCautions(plan),
+    ...groundCautions(plan),
+    ...tooLong(plan),
+  ]
 }
 
 function roofCautions(plan: Plan, roof: RoofReading, members: string[]): Caution[] {
-  const { design: { roof: asked }, frame } = plan
+  const {
+    design: { roof: asked },
+    frame,
+  } = plan
   const { lumber } = frame
   const depth = lumber.rafter.depth
   const { notch, seat } = roof.birdsmouth
   const left = Math.max(0, depth - notch - (lumber.finish?.thickness ?? 0))
-  const limit = (code: CautionCode, passed: boolean, numbers: Record<string, number>, ids = members): Caution[] => passed ? [{ code, members: ids, numbers }] : []
+  const limit = (
+    code: CautionCode,
+    passed: boolean,
+    numbers: Record<string, number>,
+    ids = members,
+  ): Caution[] => (passed ? [{ code, members: ids, numbers }] : [])
   return [
-    ...limit('notch-over-third', notch > depth * customary.third + EPSILON, { notch, limit: depth * customary.third, depth }),
-    ...limit('notch-over-quarter', notch > depth * customary.quarter + EPSILON, { notch, limit: depth * customary.quarter, depth }),
-    ...limit('tail-shallow', notch > 0 && asked.overhang.eave > 0 && left < customary.tailDepth - EPSILON, { left, limit: customary.tailDepth }),
-    ...limit('tail-long', notch > 0 && asked.overhang.eave > customary.tailReach + EPSILON, { overhang: asked.overhang.eave, limit: customary.tailReach }),
-    ...limit('bearing-short', roof.bearing < customary.bearing - EPSILON, { bearing: roof.bearing, limit: customary.bearing }),
+    ...limit('notch-over-third', notch > depth * customary.third + EPSILON, {
+      notch,
+      limit: depth * customary.third,
+      depth,
+    }),
+    ...limit('notch-over-quarter', notch > depth * customary.quarter + EPSILON, {
+      notch,
+      limit: depth * customary.quarter,
+      depth,
+    }),
+    ...limit('tail-shallow', notch > 0 && asked.overhang.eave > 0 && left < customary.tailDepth - EPSILON, {
+      left,
+      limit: customary.tailDepth,
+    }),
+    ...limit('tail-long', notch > 0 && asked.overhang.eave > customary.tailReach + EPSILON, {
+      overhang: asked.overhang.eave,
+      limit: customary.tailReach,
+    }),
+    ...limit('bearing-short', roof.bearing < customary.bearing - EPSILON, {
+      bearing: roof.bearing,
+      limit: customary.bearing,
+    }),
     ...limit('seat-past-plate', seat > lumber.plate.depth + EPSILON, { seat, plate: lumber.plate.depth }),
     ...limit('no-birdsmouth', !hasMouth(asked.seat) && asked.shape !== 'flat', { angle: roof.angle }),
-    ...(asked.shape === 'lean-to' ? [{ code: 'ledger-fixing', members: ['roof/ledger'], numbers: {} } as const, ...limit('ledger-shallow', lumber.ridge.depth < roof.plumbFace - EPSILON, { ledger: lumber.ridge.depth, plumb: roof.plumbFace }, ['roof/ledger'])] : []),
+    ...(asked.shape === 'lean-to'
+      ? [
+          { code: 'ledger-fixing', members: ['roof/ledger'], numbers: {} } as const,
+          ...limit(
+            'ledger-shallow',
+            lumber.ridge.depth < roof.plumbFace - EPSILON,
+            { ledger: lumber.ridge.depth, plumb: roof.plumbFace },
+            ['roof/ledger'],
+          ),
+        ]
+      : []),
     ...hungCeiling(plan),
-    ...(frame.roof.strip ? [{ code: 'strip-unchecked', members: frame.members.filter(member => member.role === 'upper-header' || member.role === 'ledger').map(member => member.id), numbers: { spacing: asked.raised.spacing } } as const, ...limit('ledger-shallow', lumber.ridge.depth < roof.plumbFace - EPSILON, { ledger: lumber.ridge.depth, plumb: roof.plumbFace }, ['roof/ledger'])] : []),
-    ...frame.roof.ridgeCentre === null || frame.roof.strip ? [] : asked.beam && asked.shape === 'gable' ? beamCautions(plan) : [...limit('ridge-shallow', lumber.ridge.depth < roof.plumbFace - EPSILON, { ridge: lumber.ridge.depth, plumb: roof.plumbFace }, ['roof/ridge']),
-    ...limit('low-pitch', roof.angle < customary.ridgeBoardAngle - EPSILON, { angle: roof.angle, limit: customary.ridgeBoardAngle }, ['roof/ridge']),
-      ...tieCautions(plan)],
+    ...(frame.roof.strip
+      ? [
+          {
+            code: 'strip-unchecked',
+            members: frame.members
+              .filter(member => member.role === 'upper-header' || member.role === 'ledger')
+              .map(member => member.id),
+            numbers: { spacing: asked.raised.spacing },
+          } as const,
+          ...limit(
+            'ledger-shallow',
+            lumber.ridge.depth < roof.plumbFace - EPSILON,
+            { ledger: lumber.ridge.depth, plumb: roof.plumbFace },
+            ['roof/ledger'],
+          ),
+        ]
+      : []),
+    ...(frame.roof.ridgeCentre === null || frame.roof.strip
+      ? []
+      : asked.beam && asked.shape === 'gable'
+        ? beamCautions(plan)
+        : [
+            ...limit(
+              'ridge-shallow',
+              lumber.ridge.depth < roof.plumbFace - EPSILON,
+              { ridge: lumber.ridge.depth, plumb: roof.plumbFace },
+              ['roof/ridge'],
+            ),
+            ...limit(
+              'low-pitch',
+              roof.angle < customary.ridgeBoardAngle - EPSILON,
+              { angle: roof.angle, limit: customary.ridgeBoardAngle },
+              ['roof/ridge'],
+            ),
+            ...tieCautions(plan),
+          ]),
   ]
 }
 
@@ -78,94 +166,201 @@ function hungCeiling({ frame }: Plan): Caution[] {
   return members.length ? [{ code: 'joist-ledger-fixing', members, numbers: {} }] : []
 }
 
-/** A ridge that carries is a beam that someone must check, at its ends most of all; its ties may be left out. */
+/**
+ * A ridge that carries is a beam that someone must check, at its ends most of all; its ties may be left out.
+ */
 function beamCautions({ design: { roof }, frame }: Plan): Caution[] {
   const beam = frame.members.filter(member => member.role === 'ridge-beam').map(member => member.id)
   const { offset = 0 } = frame.roof.ridgeCentre ?? {}
   const half = frame.lumber.ridge.thickness / 2
-  const over = (['east', 'west'] as const).filter(wall => frame.openings[wall].some(({ s }) => s.from < offset + half && s.to > offset - half))
-  return beam.length ? [{ code: 'beam-unchecked', members: beam, numbers: { spacing: roof.beam?.spacing ?? 0 } }, ...over.map((wall): Caution => ({ code: 'beam-on-header', members: beam, numbers: {}, names: { wall } }))] : []
+  const over = (['east', 'west'] as const).filter(wall =>
+    frame.openings[wall].some(({ s }) => s.from < offset + half && s.to > offset - half),
+  )
+  return beam.length
+    ? [
+        { code: 'beam-unchecked', members: beam, numbers: { spacing: roof.beam?.spacing ?? 0 } },
+        ...over.map((wall): Caution => ({
+          code: 'beam-on-header',
+          members: beam,
+          numbers: {},
+          names: { wall },
+        })),
+      ]
+    : []
 }
 
-/** Rafter ties belong in the lower third of the height from plate to ridge, collar ties in the upper; each no farther apart than 4 ft. */
+/**
+ * Rafter ties belong in the lower third of the height from plate to ridge, collar ties in the upper; each no
+ * farther apart than 4 ft.
+ */
 function tieCautions({ design: { roof }, frame }: Plan): Caution[] {
-  const of = (kind: TieKind): string[] => frame.members.filter(member => member.role === (kind === 'ceiling' ? 'ceiling-joist' : `${kind}-tie`)).map(member => member.id)
+  const of = (kind: TieKind): string[] =>
+    frame.members
+      .filter(member => member.role === (kind === 'ceiling' ? 'ceiling-joist' : `${kind}-tie`))
+      .map(member => member.id)
   const plate = Math.max(frame.roof.slopes.south.height, frame.roof.slopes.north.height)
   const third = (frame.roof.highest - plate) / 3
-  const out: Caution[] = of('rafter').length || of('ceiling').length ? [] : [{ code: 'no-ties', members: frame.members.filter(member => member.role === 'rafter').map(member => member.id), numbers: {} }]
+  const out: Caution[] =
+    of('rafter').length || of('ceiling').length
+      ? []
+      : [
+          {
+            code: 'no-ties',
+            members: frame.members.filter(member => member.role === 'rafter').map(member => member.id),
+            numbers: {},
+          },
+        ]
   for (const kind of tieKinds) {
     const asked = roof.ties[kind]
     const members = of(kind)
     if (!asked || !members.length) continue
     const apart = asked.every * roof.spacing
-    if ((kind === 'rafter' || (kind === 'ceiling' && !of('rafter').length)) && asked.height > third + EPSILON) out.push({ code: 'ties-high', members, numbers: { height: asked.height, limit: third } })
-    if (kind === 'collar' && asked.height < 2 * third - EPSILON) out.push({ code: 'collars-low', members, numbers: { height: asked.height, limit: 2 * third } })
-    if (apart > customary.tiesApart + EPSILON) out.push({ code: 'ties-far', members, numbers: { apart, limit: customary.tiesApart }, names: { kind } })
+    if ((kind === 'rafter' || (kind === 'ceiling' && !of('rafter').length)) && asked.height > third + EPSILON)
+      out.push({ code: 'ties-high', members, numbers: { height: asked.height, limit: third } })
+    if (kind === 'collar' && asked.height < 2 * third - EPSILON)
+      out.push({ code: 'collars-low', members, numbers: { height: asked.height, limit: 2 * third } })
+    if (apart > customary.tiesApart + EPSILON)
+      out.push({ code: 'ties-far', members, numbers: { apart, limit: customary.tiesApart }, names: { kind } })
   }
   return out
 }
 
 /** Middle of a member's thickness along the ridge, mm. */
-const middle = ({ placement, section }: Member): number => toBuilding(placement, vec(0, 0, section.thickness / 2)).x
+const middle = ({ placement, section }: Member): number =>
+  toBuilding(placement, vec(0, 0, section.thickness / 2)).x
 
 /** Under a single top plate each rafter should stand over a stud. */
 function offStud(plan: Plan): Caution[] {
   const { design } = plan
   if (design.walls.topPlates !== 1) return []
-  const off = (['south', 'north'] as const).filter(side => design.walls.sides[side].build === 'studs').flatMap(side => offStudOn(plan, side))
-  return off.length ? [{ code: 'rafter-off-stud', members: off.map(each => each.id), numbers: { limit: customary.offStud, count: off.length } }] : []
+  const off = (['south', 'north'] as const)
+    .filter(side => design.walls.sides[side].build === 'studs')
+    .flatMap(side => offStudOn(plan, side))
+  return off.length
+    ? [
+        {
+          code: 'rafter-off-stud',
+          members: off.map(each => each.id),
+          numbers: { limit: customary.offStud, count: off.length },
+        },
+      ]
+    : []
 }
 
 function offStudOn({ design, frame }: Plan, side: 'south' | 'north'): Member[] {
-  const studs = frame.members.filter(member => member.id.startsWith(`walls/${side}/`) && ['stud', 'king', 'jack', 'cripple'].includes(member.role)).map(stud => stud.placement.origin.x + stud.placement.thickness.x * stud.section.thickness / 2)
-  return frame.members.filter(member => standsOn(design, member, side)).filter(rafter => !studs.some(at => Math.abs(at - middle(rafter)) <= customary.offStud + EPSILON))
+  const studs = frame.members
+    .filter(
+      member =>
+        member.id.startsWith(`walls/${side}/`) && ['stud', 'king', 'jack', 'cripple'].includes(member.role),
+    )
+    .map(stud => stud.placement.origin.x + (stud.placement.thickness.x * stud.section.thickness) / 2)
+  return frame.members
+    .filter(member => standsOn(design, member, side))
+    .filter(rafter => !studs.some(at => Math.abs(at - middle(rafter)) <= customary.offStud + EPSILON))
 }
 
-/** Lookouts let into end rafters that no gable studs carry: those are then rafters like others, held to what may be notched out of one. */
+/**
+ * Lookouts let into end rafters that no gable studs carry: those are then rafters like others, held to what
+ * may be notched out of one.
+ */
 function lookoutCautions({ design: { walls }, frame }: Plan): Caution[] {
   const members = frame.members.filter(member => member.role === 'lookout').map(member => member.id)
   const { lookout, rafter } = frame.lumber
   const limit = rafter.depth * customary.quarter
-  return members.length && walls.gables === 'open' && lookout.thickness > limit + EPSILON ? [{ code: 'lookouts-deep', members, numbers: { notch: lookout.thickness, limit } }] : []
+  return members.length && walls.gables === 'open' && lookout.thickness > limit + EPSILON
+    ? [{ code: 'lookouts-deep', members, numbers: { notch: lookout.thickness, limit } }]
+    : []
 }
 
 /** A roof must fall, and air over its blocks pass. */
-function flatCautions({ design: { roof: { blocking } }, frame }: Plan): Caution[] {
+function flatCautions({
+  design: {
+    roof: { blocking },
+  },
+  frame,
+}: Plan): Caution[] {
   const joists = frame.members.filter(member => member.role === 'roof-joist').map(member => member.id)
   const blocks = frame.members.filter(member => member.role === 'roof-block').map(member => member.id)
   return [
-    ...(joists.length && frame.roof.angle < customary.fall - EPSILON ? [{ code: 'fall-low', members: joists, numbers: { angle: frame.roof.angle, limit: customary.fall } } as const] : []),
-    ...(blocks.length && blocking.air > 0 && blocking.air < customary.air - EPSILON ? [{ code: 'air-low', members: blocks, numbers: { air: blocking.air, limit: customary.air } } as const] : []),
+    ...(joists.length && frame.roof.angle < customary.fall - EPSILON
+      ? [
+          {
+            code: 'fall-low',
+            members: joists,
+            numbers: { angle: frame.roof.angle, limit: customary.fall },
+          } as const,
+        ]
+      : []),
+    ...(blocks.length && blocking.air > 0 && blocking.air < customary.air - EPSILON
+      ? [{ code: 'air-low', members: blocks, numbers: { air: blocking.air, limit: customary.air } } as const]
+      : []),
   ]
 }
 
 /** Purlins as deep as the rafters, on braces near each other and not too long. */
 function purlinCautions({ design: { roof }, frame, pieces }: Plan): Caution[] {
-  const of = (role: Member['role']): string[] => frame.members.filter(member => member.role === role).map(member => member.id)
+  const of = (role: Member['role']): string[] =>
+    frame.members.filter(member => member.role === role).map(member => member.id)
   const [purlins, braces] = [of('purlin'), of('purlin-brace')]
   const { purlin, rafter } = frame.lumber
   if (!purlins.length || !purlin || !roof.purlins) return []
   const length = Math.max(...pieces.filter(piece => piece.role === 'purlin-brace').map(piece => piece.length))
   return [
-    ...(purlin.depth < rafter.depth - EPSILON ? [{ code: 'purlin-shallow', members: purlins, numbers: { depth: purlin.depth, limit: rafter.depth } } as const] : []),
-    ...(roof.purlins.spacing > customary.purlinBraces + EPSILON ? [{ code: 'purlin-braces-far', members: braces, numbers: { apart: roof.purlins.spacing, limit: customary.purlinBraces } } as const] : []),
-    ...(length > customary.braceLength + EPSILON ? [{ code: 'purlin-brace-long', members: braces, numbers: { length, limit: customary.braceLength } } as const] : []),
+    ...(purlin.depth < rafter.depth - EPSILON
+      ? [
+          {
+            code: 'purlin-shallow',
+            members: purlins,
+            numbers: { depth: purlin.depth, limit: rafter.depth },
+          } as const,
+        ]
+      : []),
+    ...(roof.purlins.spacing > customary.purlinBraces + EPSILON
+      ? [
+          {
+            code: 'purlin-braces-far',
+            members: braces,
+            numbers: { apart: roof.purlins.spacing, limit: customary.purlinBraces },
+          } as const,
+        ]
+      : []),
+    ...(length > customary.braceLength + EPSILON
+      ? [
+          {
+            code: 'purlin-brace-long',
+            members: braces,
+            numbers: { length, limit: customary.braceLength },
+          } as const,
+        ]
+      : []),
   ]
 }
 
 /** What headers beside openings customarily ask, and a flue above all. */
 function openingCautions({ design, frame }: Plan): Caution[] {
   return design.roof.openings.flatMap(({ kind, plies }, i): Caution[] => {
-    const members = frame.members.filter(({ id }) => id.startsWith(`roof/opening/${i + 1}/`)).map(each => each.id)
-    const header = frame.members.find(({ role, id }) => (role === 'roof-header' || role === 'stair-header') && id.startsWith(`roof/opening/${i + 1}/`))
+    const members = frame.members
+      .filter(({ id }) => id.startsWith(`roof/opening/${i + 1}/`))
+      .map(each => each.id)
+    const header = frame.members.find(
+      ({ role, id }) =>
+        (role === 'roof-header' || role === 'stair-header') && id.startsWith(`roof/opening/${i + 1}/`),
+    )
     if (!header) return []
     const { from, to } = stretchOf(header, Math.abs(header.placement.along.x) > 0.5 ? 'x' : 'y')
     const width = to - from
-    const passed = (code: CautionCode, limit: number): Caution[] => width > limit + EPSILON ? [{ code, members, numbers: { number: i + 1, width, limit } }] : []
-    return [...(plies === 1 ? passed('opening-single', customary.singleHeader) : []), ...passed('opening-hangers', customary.hungHeader), ...(kind === 'flue' ? [{ code: 'flue-clear', members, numbers: { number: i + 1 } } as const] : [])]
+    const passed = (code: CautionCode, limit: number): Caution[] =>
+      width > limit + EPSILON ? [{ code, members, numbers: { number: i + 1, width, limit } }] : []
+    return [
+      ...(plies === 1 ? passed('opening-single', customary.singleHeader) : []),
+      ...passed('opening-hangers', customary.hungHeader),
+      ...(kind === 'flue' ? [{ code: 'flue-clear', members, numbers: { number: i + 1 } } as const] : []),
+    ]
   })
 }
 
 function tooLong({ pieces }: Plan): Caution[] {
-  return pieces.filter(piece => piece.stock === null).map(piece => ({ code: 'longer-than-stock', members: piece.members, numbers: { length: piece.length } }))
+  return pieces
+    .filter(piece => piece.stock === null)
+    .map(piece => ({ code: 'longer-than-stock', members: piece.members, numbers: { length: piece.length } }))
 }

@@ -8,7 +8,10 @@ import type { Caution, CautionCode } from './caution'
 export const customaryBelow = {
   /** Blocks that are stacked without mortar (common practice, no source). */
   blocks: 3,
-  /** Bearing of a joint's two frames on what lies under it, each, mm: 1 1/2 in on wood, IRC R502.6 (from memory). */
+  /**
+   * Bearing of a joint's two frames on what lies under it, each, mm: 1 1/2 in on wood, IRC R502.6 (from
+   * memory).
+   */
   bearing: 1.5 * INCH,
 } as const
 
@@ -16,17 +19,39 @@ const SLACK = 1e-6
 
 /** Cautions of site, base and floor. */
 export function groundCautions(plan: Plan): Caution[] {
-  return [...siteCautions(plan), ...squareCautions(plan.design), ...baseCautions(plan), ...jointCautions(plan), ...skidCautions(plan)]
+  return [
+    ...siteCautions(plan),
+    ...squareCautions(plan.design),
+    ...baseCautions(plan),
+    ...jointCautions(plan),
+    ...skidCautions(plan),
+  ]
 }
 
 function siteCautions(plan: Plan): Caution[] {
   const { design, frame } = plan
-  const lost = findsOf(design).flatMap(({ find, faults }) => faults.map((fault): Caution => ({ code: fault.fault === 'short' ? 'tapes-short' : 'tapes-long', members: [], numbers: { by: fault.by }, names: { find: find.name } })))
+  const lost = findsOf(design).flatMap(({ find, faults }) =>
+    faults.map((fault): Caution => ({
+      code: fault.fault === 'short' ? 'tapes-short' : 'tapes-long',
+      members: [],
+      numbers: { by: fault.by },
+      names: { find: find.name },
+    })),
+  )
   const near = nearnesses(design, frame).map(({ find, ids, least }): Caution => ({
-    code: buriedKinds.includes(find.kind) ? 'near-buried' : 'near-find', members: ids.filter(id => frame.members.some(member => member.id === id)), numbers: { distance: least, clear: find.clear, count: ids.length }, names: { find: find.name, first: ids[0] ?? '' },
+    code: buriedKinds.includes(find.kind) ? 'near-buried' : 'near-find',
+    members: ids.filter(id => frame.members.some(member => member.id === id)),
+    numbers: { distance: least, clear: find.clear, count: ids.length },
+    names: { find: find.name, first: ids[0] ?? '' },
   }))
-  const tight = clearances(design, frame.outline).filter(each => each.distance < each.setback - SLACK)
-    .map((each): Caution => ({ code: 'setback-passed', members: [], numbers: { distance: each.distance, setback: each.setback }, names: { boundary: each.name } }))
+  const tight = clearances(design, frame.outline)
+    .filter(each => each.distance < each.setback - SLACK)
+    .map((each): Caution => ({
+      code: 'setback-passed',
+      members: [],
+      numbers: { distance: each.distance, setback: each.setback },
+      names: { boundary: each.name },
+    }))
   return [...near, ...lost, ...tight]
 }
 
@@ -36,26 +61,63 @@ function squareCautions({ site }: Design): Caution[] {
   const { swNe, seNw } = site.squaring.tapes
   if (swNe === undefined || seNw === undefined) return []
   const by = Math.abs(swNe - seNw)
-  return by > site.squaring.tolerance.fair + SLACK ? [{ code: 'stakes-off', members: [], numbers: { by, fair: site.squaring.tolerance.fair } }] : []
+  return by > site.squaring.tolerance.fair + SLACK
+    ? [{ code: 'stakes-off', members: [], numbers: { by, fair: site.squaring.tolerance.fair } }]
+    : []
 }
 
 function baseCautions(plan: Plan): Caution[] {
-  const { design: { base }, frame } = plan
+  const {
+    design: { base },
+    frame,
+  } = plan
   if (!base) return []
-  const caution = (code: CautionCode, members: readonly string[], numbers: Record<string, number> = {}): Caution => ({ code, members, numbers })
-  const ids = (role: string): string[] => frame.members.filter(member => member.role === role).map(member => member.id)
+  const caution = (
+    code: CautionCode,
+    members: readonly string[],
+    numbers: Record<string, number> = {},
+  ): Caution => ({ code, members, numbers })
+  const ids = (role: string): string[] =>
+    frame.members.filter(member => member.role === role).map(member => member.id)
   const out: Caution[] = []
   if (base.kind === 'posts') {
-    const stopped = base.rock.filter(each => each.reached < base.frost - SLACK && frame.base.holes.some(hole => hole.id === `base/hole/${each.post}`))
-    if (stopped.length) out.push(caution('rock-above-frost', stopped.map(each => `base/post/${each.post}`), { reached: Math.min(...stopped.map(each => each.reached)), frost: base.frost, count: stopped.length }))
+    const stopped = base.rock.filter(
+      each =>
+        each.reached < base.frost - SLACK &&
+        frame.base.holes.some(hole => hole.id === `base/hole/${each.post}`),
+    )
+    if (stopped.length)
+      out.push(
+        caution(
+          'rock-above-frost',
+          stopped.map(each => `base/post/${each.post}`),
+          {
+            reached: Math.min(...stopped.map(each => each.reached)),
+            frost: base.frost,
+            count: stopped.length,
+          },
+        ),
+      )
   }
   if (base.kind === 'blocks') {
-    const tall = frame.base.parts.filter(part => part.kind === 'block' && part.high.z - part.low.z > customaryBelow.blocks * base.block.height + SLACK)
-    if (tall.length) out.push(caution('stack-tall', [], { count: tall.length, limit: customaryBelow.blocks, height: Math.max(...tall.map(part => part.high.z - part.low.z)) }))
+    const tall = frame.base.parts.filter(
+      part =>
+        part.kind === 'block' && part.high.z - part.low.z > customaryBelow.blocks * base.block.height + SLACK,
+    )
+    if (tall.length)
+      out.push(
+        caution('stack-tall', [], {
+          count: tall.length,
+          limit: customaryBelow.blocks,
+          height: Math.max(...tall.map(part => part.high.z - part.low.z)),
+        }),
+      )
   }
   if (frame.base.holes.length || frame.base.beds.length) out.push(caution('before-digging', ids('post')))
-  if (base.kind === 'border' || base.kind === 'skids' || base.kind === 'posts') out.push(caution('ground-contact', [...ids('border'), ...ids('skid'), ...ids('post')]))
-  if (base.kind === 'border' || base.kind === 'skids' || base.kind === 'blocks') out.push(caution('not-anchored', [...ids('border'), ...ids('skid'), ...ids('beam')]))
+  if (base.kind === 'border' || base.kind === 'skids' || base.kind === 'posts')
+    out.push(caution('ground-contact', [...ids('border'), ...ids('skid'), ...ids('post')]))
+  if (base.kind === 'border' || base.kind === 'skids' || base.kind === 'blocks')
+    out.push(caution('not-anchored', [...ids('border'), ...ids('skid'), ...ids('beam')]))
   if (!frame.ground.measured) out.push(caution('ground-not-measured', []))
   return out
 }
@@ -63,20 +125,30 @@ function baseCautions(plan: Plan): Caution[] {
 /** Joists that run the way of the skids rest on nothing themselves: only the rims at their ends do. */
 function skidCautions({ design: { base, floor }, frame }: Plan): Caution[] {
   if (base?.kind !== 'skids' || !floor || base.runs !== floor.runs) return []
-  const joists = frame.members.filter(member => member.role === 'joist' && member.id.startsWith('floor/')).map(member => member.id)
+  const joists = frame.members
+    .filter(member => member.role === 'joist' && member.id.startsWith('floor/'))
+    .map(member => member.id)
   return joists.length ? [{ code: 'joists-along-skids', members: joists, numbers: {} }] : []
 }
 
-/** Where two floor frames meet, something must carry both: a bearing across under the joint, or bearings that run on beneath it. */
+/**
+ * Where two floor frames meet, something must carry both: a bearing across under the joint, or bearings that
+ * run on beneath it.
+ */
 function jointCautions({ design: { floor }, frame }: Plan): Caution[] {
   const joint = floor?.joint ?? null
   if (joint === null || !frame.floor || frame.floor.bays.length < 2) return []
   const { y0, y1 } = frame.outline
   const strip = (from: number, to: number): Rect => ({ x0: from, x1: to, y0, y1 })
-  const carried = (rect: Rect): boolean => frame.base.bearings.some(each => each.rect.x0 <= rect.x0 + SLACK && each.rect.x1 >= rect.x1 - SLACK)
+  const carried = (rect: Rect): boolean =>
+    frame.base.bearings.some(each => each.rect.x0 <= rect.x0 + SLACK && each.rect.x1 >= rect.x1 - SLACK)
   const west = carried(strip(joint - customaryBelow.bearing, joint))
   const east = carried(strip(joint, joint + customaryBelow.bearing))
   if (west && east) return []
-  const ends = frame.members.filter(member => /^floor\/(west|east)\/(rim|joist)\//.test(member.id)).map(member => member.id)
-  return [{ code: 'joint-unborne', members: ends.slice(0, 1), numbers: { joint, bearing: customaryBelow.bearing } }]
+  const ends = frame.members
+    .filter(member => /^floor\/(west|east)\/(rim|joist)\//.test(member.id))
+    .map(member => member.id)
+  return [
+    { code: 'joint-unborne', members: ends.slice(0, 1), numbers: { joint, bearing: customaryBelow.bearing } },
+  ]
 }

@@ -6,41 +6,79 @@ import type { Caution } from './caution'
 
 /** Customary limits of walls. */
 export const wallLimits = {
-  /** mm from a rafter to a stud under two top plates, where studs and rafters both stand wider than 16 in: IRC R602.3.3 (from memory). */
+  /**
+   * mm from a rafter to a stud under two top plates, where studs and rafters both stand wider than 16 in: IRC
+   * R602.3.3 (from memory).
+   */
   farFromStud: 5 * INCH,
   wide: 16 * INCH,
 } as const
 
 /** What is to be minded about the walls: their plates, diagonals, sheets and raising. */
 export function wallCautions(plan: Plan): Caution[] {
-  return plan.frame.members.some(member => member.role === 'bottom-plate') ? [...farRafters(plan), ...singlePlates(plan), ...unlapped(plan), ...unbraced(plan), ...looseEdges(plan), ...tilting(plan)] : []
+  return plan.frame.members.some(member => member.role === 'bottom-plate')
+    ? [
+        ...farRafters(plan),
+        ...singlePlates(plan),
+        ...unlapped(plan),
+        ...unbraced(plan),
+        ...looseEdges(plan),
+        ...tilting(plan),
+      ]
+    : []
 }
 
 function farRafters(plan: Plan): Caution[] {
-  const { design: { walls, roof }, frame } = plan
+  const {
+    design: { walls, roof },
+    frame,
+  } = plan
   const { wide, farFromStud } = wallLimits
   if (walls.topPlates !== 2 || walls.spacing <= wide + 1e-6 || roof.spacing <= wide + 1e-6) return []
-  const far = frame.walls.flatMap(wall => stackingOf(plan, wall).rafters).filter(each => each.off > farFromStud + 1e-6)
-  return far.length ? [{ code: 'rafter-far-from-stud', members: far.map(each => each.member), numbers: { count: far.length, limit: farFromStud, spacing: walls.spacing } }] : []
+  const far = frame.walls
+    .flatMap(wall => stackingOf(plan, wall).rafters)
+    .filter(each => each.off > farFromStud + 1e-6)
+  return far.length
+    ? [
+        {
+          code: 'rafter-far-from-stud',
+          members: far.map(each => each.member),
+          numbers: { count: far.length, limit: farFromStud, spacing: walls.spacing },
+        },
+      ]
+    : []
 }
 
 function singlePlates({ design, frame }: Plan): Caution[] {
   const spliced = frame.members.filter(({ id }) => /\/plate\/top\/(?:(?:south|north)\/)?\d+$/.test(id))
-  return design.walls.topPlates === 1 && spliced.length ? [{ code: 'single-plate-joint', members: spliced.map(each => each.id), numbers: {} }] : []
+  return design.walls.topPlates === 1 && spliced.length
+    ? [{ code: 'single-plate-joint', members: spliced.map(each => each.id), numbers: {} }]
+    : []
 }
 
 /** Corners over which no plate laps, since walls there are raked, step or stand unlike. */
 function unlapped({ design, frame }: Plan): Caution[] {
-  if (frame.walls.some(isLapped) || sideNames.every(side => design.walls.sides[side].build === 'posts')) return []
-  const plates = frame.members.filter(({ id, role }) => role === 'top-plate' && !id.startsWith('walls/partition-')).map(({ id }) => id)
+  if (frame.walls.some(isLapped) || sideNames.every(side => design.walls.sides[side].build === 'posts'))
+    return []
+  const plates = frame.members
+    .filter(({ id, role }) => role === 'top-plate' && !id.startsWith('walls/partition-'))
+    .map(({ id }) => id)
   return plates.length ? [{ code: 'corners-unlapped', members: plates, numbers: {} }] : []
 }
 
-const membersOf = ({ frame }: Plan, wall: string): string[] => frame.members.filter(({ id }) => id.startsWith(`walls/${wall}/`)).map(({ id }) => id)
+const membersOf = ({ frame }: Plan, wall: string): string[] =>
+  frame.members.filter(({ id }) => id.startsWith(`walls/${wall}/`)).map(({ id }) => id)
 
 function unbraced(plan: Plan): Caution[] {
   if (plan.design.walls.bracing === 'none') return []
-  return sideNames.filter(wall => !isHouse(plan.design, wall) && plan.design.walls.sides[wall].build === 'studs' && plan.frame.braces[wall] === 0).map(wall => ({ code: 'wall-unbraced', members: membersOf(plan, wall), numbers: {}, names: { wall } }))
+  return sideNames
+    .filter(
+      wall =>
+        !isHouse(plan.design, wall) &&
+        plan.design.walls.sides[wall].build === 'studs' &&
+        plan.frame.braces[wall] === 0,
+    )
+    .map(wall => ({ code: 'wall-unbraced', members: membersOf(plan, wall), numbers: {}, names: { wall } }))
 }
 
 function looseEdges(plan: Plan): Caution[] {
@@ -52,6 +90,8 @@ function looseEdges(plan: Plan): Caution[] {
 function tilting(plan: Plan): Caution[] {
   return sideNames.flatMap((wall): Caution[] => {
     const { needs, room } = tiltingOf(plan, wall)
-    return needs > room + 1e-6 ? [{ code: 'wall-no-room', members: membersOf(plan, wall), numbers: { needs, room }, names: { wall } }] : []
+    return needs > room + 1e-6
+      ? [{ code: 'wall-no-room', members: membersOf(plan, wall), numbers: { needs, room }, names: { wall } }]
+      : []
   })
 }

@@ -51,14 +51,40 @@ export const designSchema = z.strictObject({
 /** A new design: a plain 8 x 12 ft shed, or its nearest metric like. */
 export function newDesign(name: string, units: Units): Design {
   const imperial: Design = {
-    format: FORMAT, version: VERSION, name, units, footprint: defaultFootprint, site: null, base: null, floor: null, walls: defaultWalls, roof: defaultRoof, lumber: defaultLumber, cut: defaultCut,
+    format: FORMAT,
+    version: VERSION,
+    name,
+    units,
+    footprint: defaultFootprint,
+    site: null,
+    base: null,
+    floor: null,
+    walls: defaultWalls,
+    roof: defaultRoof,
+    lumber: defaultLumber,
+    cut: defaultCut,
   }
   if (units === 'imperial') return imperial
   return {
     ...imperial,
     lumber: { ...defaultLumber, yard: 'metric' },
     footprint: { length: 3600, width: 2400 },
-    walls: { ...defaultWalls, stud: '38x89', spacing: 400, height: 2100, longest: usualLongest.metric, posts: usualPosts.metric, slats: usualSlats.metric },
-    roof: { ...defaultRoof, rafter: '47x125', ridge: '47x150', spacing: 600, pitch: { rise: 1, run: 2 }, overhang: { eave: 300, gable: 200 } },
+    walls: {
+      ...defaultWalls,
+      stud: '38x89',
+      spacing: 400,
+      height: 2100,
+      longest: usualLongest.metric,
+      posts: usualPosts.metric,
+      slats: usualSlats.metric,
+    },
+    roof: {
+      ...defaultRoof,
+      rafter: '47x125',
+      ridge: '47x150',
+      spacing: 600,
+      pitch: { rise: 1, run: 2 },
+      overhang: { eave: 300, gable: 200 },
+    },
   }
 }

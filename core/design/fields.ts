@@ -4,39 +4,111 @@ import type { SideName } from './sides'
 type Digit = `${number}`
 /** Paths of the lengths below the walls; a number stands for an item of a list. */
 export type GroundPath =
-  | 'floor.spacing' | 'floor.deck.thickness' | 'floor.deck.gap' | 'floor.joint' | 'floor.porch.depth' | 'floor.porch.gap' | `floor.openings.${Digit}.${'x' | 'y' | 'length' | 'width'}`
-  | 'base.lift' | 'base.gravel.depth' | 'base.gravel.beyond' | 'base.spacing' | 'base.block.side' | 'base.block.height' | 'base.frost' | 'base.hole' | 'base.diameter'
-  | 'base.thickness' | 'base.beyond' | 'base.lowWall.height' | 'base.lowWall.thickness' | `base.rock.${Digit}.reached`
-  | 'site.reference.length' | 'site.place.along' | 'site.place.near' | 'site.place.far' | `site.boundaries.${Digit}.${'from' | 'to'}.${'along' | 'out'}` | `site.boundaries.${Digit}.setback`
-  | `site.finds.${Digit}.clear` | `site.finds.${Digit}.places.${Digit}.${'toLeft' | 'toRight'}` | 'site.squaring.tolerance.good' | 'site.squaring.tolerance.fair'
+  | 'floor.spacing'
+  | 'floor.deck.thickness'
+  | 'floor.deck.gap'
+  | 'floor.joint'
+  | 'floor.porch.depth'
+  | 'floor.porch.gap'
+  | `floor.openings.${Digit}.${'x' | 'y' | 'length' | 'width'}`
+  | 'base.lift'
+  | 'base.gravel.depth'
+  | 'base.gravel.beyond'
+  | 'base.spacing'
+  | 'base.block.side'
+  | 'base.block.height'
+  | 'base.frost'
+  | 'base.hole'
+  | 'base.diameter'
+  | 'base.thickness'
+  | 'base.beyond'
+  | 'base.lowWall.height'
+  | 'base.lowWall.thickness'
+  | `base.rock.${Digit}.reached`
+  | 'site.reference.length'
+  | 'site.place.along'
+  | 'site.place.near'
+  | 'site.place.far'
+  | `site.boundaries.${Digit}.${'from' | 'to'}.${'along' | 'out'}`
+  | `site.boundaries.${Digit}.setback`
+  | `site.finds.${Digit}.clear`
+  | `site.finds.${Digit}.places.${Digit}.${'toLeft' | 'toRight'}`
+  | 'site.squaring.tolerance.good'
+  | 'site.squaring.tolerance.fair'
   | `site.levels.points.${Digit}.${'x' | 'y' | 'reading'}`
 
-export type WallPath = 'walls.posts.spacing' | 'walls.posts.brace' | 'walls.slats.gap' | 'walls.siding.exposure' | `walls.partitions.${Digit}.at` | `walls.units.${Digit}.${'width' | 'height'}` | 'walls.longest' | `walls.sides.${SideName}.${'height' | 'step.at' | 'step.height'}` | 'walls.sheathing.thickness' | 'walls.sheathing.drop'
+export type WallPath =
+  | 'walls.posts.spacing'
+  | 'walls.posts.brace'
+  | 'walls.slats.gap'
+  | 'walls.siding.exposure'
+  | `walls.partitions.${Digit}.at`
+  | `walls.units.${Digit}.${'width' | 'height'}`
+  | 'walls.longest'
+  | `walls.sides.${SideName}.${'height' | 'step.at' | 'step.height'}`
+  | 'walls.sheathing.thickness'
+  | 'walls.sheathing.drop'
 
-export type OpeningPath = `walls.openings.${Digit}.${'at' | 'foot' | 'unit.width' | 'unit.height' | 'clearance.width' | 'clearance.height'}`
+export type OpeningPath =
+  `walls.openings.${Digit}.${'at' | 'foot' | 'unit.width' | 'unit.height' | 'clearance.width' | 'clearance.height'}`
 
 export type RoofOpeningPath = `roof.openings.${Digit}.${'at' | 'up' | 'width' | 'length'}`
 
 /** Paths of the lengths and the pitch that a drawing lets one change. */
 export type LengthPath =
-  | 'footprint.length' | 'footprint.width' | 'walls.height' | 'walls.spacing' | 'roof.spacing'
-  | 'roof.overhang.eave' | 'roof.overhang.high' | 'roof.overhang.gable' | 'roof.seat.height' | 'roof.peak.at' | 'roof.peak.height' | `roof.ties.${'rafter' | 'collar' | 'ceiling'}.height` | 'roof.tails.face' | 'roof.tails.wild' | 'roof.ends.spacing' | 'roof.blocking.hole' | 'roof.panel.cover' | 'roof.beam.spacing' | 'roof.purlins.spacing' | 'roof.blocking.air' | 'roof.firring.least' | 'roof.raised.at' | 'roof.raised.spacing' | RoofOpeningPath | GroundPath | OpeningPath | WallPath
+  | 'footprint.length'
+  | 'footprint.width'
+  | 'walls.height'
+  | 'walls.spacing'
+  | 'roof.spacing'
+  | 'roof.overhang.eave'
+  | 'roof.overhang.high'
+  | 'roof.overhang.gable'
+  | 'roof.seat.height'
+  | 'roof.peak.at'
+  | 'roof.peak.height'
+  | `roof.ties.${'rafter' | 'collar' | 'ceiling'}.height`
+  | 'roof.tails.face'
+  | 'roof.tails.wild'
+  | 'roof.ends.spacing'
+  | 'roof.blocking.hole'
+  | 'roof.panel.cover'
+  | 'roof.beam.spacing'
+  | 'roof.purlins.spacing'
+  | 'roof.blocking.air'
+  | 'roof.firring.least'
+  | 'roof.raised.at'
+  | 'roof.raised.spacing'
+  | RoofOpeningPath
+  | GroundPath
+  | OpeningPath
+  | WallPath
 export type PitchPath = 'roof.pitch' | 'roof.northPitch'
 export type FieldPath = LengthPath | PitchPath
 
-export const isPitchPath = (path: string): path is PitchPath => path === 'roof.pitch' || path === 'roof.northPitch'
+export const isPitchPath = (path: string): path is PitchPath =>
+  path === 'roof.pitch' || path === 'roof.northPitch'
 
-/** A path with a `*` for the number of an item in a list, and for the side of a wall: what all of its kind share. */
-export const kindOfPath = (path: string): string => path.replace(/\.(?:\d+|south|east|north|west)(?=\.|$)/g, '.*')
+/**
+ * A path with a `*` for the number of an item in a list, and for the side of a wall: what all of its kind
+ * share.
+ */
+export const kindOfPath = (path: string): string =>
+  path.replace(/\.(?:\d+|south|east|north|west)(?=\.|$)/g, '.*')
 
 /** The value at a dotted path; undefined where there is none. */
 export function valueAt(design: Design, path: string): unknown {
-  return path.split('.').reduce<unknown>((at, key) => (at as Record<string, unknown> | undefined)?.[key], design)
+  return path
+    .split('.')
+    .reduce<unknown>((at, key) => (at as Record<string, unknown> | undefined)?.[key], design)
 }
 
-/** The design with one value changed; the same design where nothing changes. Objects on the way are copied, the rest is shared. */
+/**
+ * The design with one value changed; the same design where nothing changes. Objects on the way are copied,
+ * the rest is shared.
+ */
 export function withValue(design: Design, path: string, value: unknown): Design {
-  return Object.is(valueAt(design, path), value) ? design : put(design, path.split('.'), value) as Design
+  return Object.is(valueAt(design, path), value) ? design : (put(design, path.split('.'), value) as Design)
 }
 
 function put(at: unknown, keys: readonly string[], value: unknown): unknown {
@@ -44,5 +116,7 @@ function put(at: unknown, keys: readonly string[], value: unknown): unknown {
   if (key === undefined) return value
   const record = at as Record<string, unknown>
   const inner = put(record[key], rest, value)
-  return Array.isArray(at) ? at.map((each: unknown, i) => String(i) === key ? inner : each) : { ...record, [key]: inner }
+  return Array.isArray(at)
+    ? at.map((each: unknown, i) => (String(i) === key ? inner : each))
+    : { ...record, [key]: inner }
 }

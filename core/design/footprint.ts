@@ -3,7 +3,10 @@ import { limits } from './limits'
 import { z } from './zod'
 
 /** Outside of the framing, mm; length runs with the ridge. */
-export interface Footprint { readonly length: number, readonly width: number }
+export interface Footprint {
+  readonly length: number
+  readonly width: number
+}
 
 export const footprintSchema = z.strictObject({
   length: lengthField(limits.footprintLength),

@@ -1,25 +1,138 @@
-export { type Base, type BaseKind, baseKinds, type Beams, type Gravel, type RockStop, usualBase, wallFoot } from './base'
+export {
+  type Base,
+  type BaseKind,
+  baseKinds,
+  type Beams,
+  type Gravel,
+  type RockStop,
+  usualBase,
+  wallFoot,
+} from './base'
 export type { CutMember } from './cut'
 export { type Design, FORMAT, newDesign, VERSION } from './design'
-export { type FieldPath, type GroundPath, isPitchPath, kindOfPath, type LengthPath, type PitchPath, valueAt, withValue } from './fields'
+export {
+  type FieldPath,
+  type GroundPath,
+  isPitchPath,
+  kindOfPath,
+  type LengthPath,
+  type PitchPath,
+  valueAt,
+  withValue,
+} from './fields'
 export { findLimit, type Limit, limitFor } from './field-limits'
-export { type Deck, type Floor, type FloorOpening, type FloorSide, type Porch, usualBoards, usualFloors, usualSheets } from './floor'
+export {
+  type Deck,
+  type Floor,
+  type FloorOpening,
+  type FloorSide,
+  type Porch,
+  usualBoards,
+  usualFloors,
+  usualSheets,
+} from './floor'
 export type { Footprint } from './footprint'
 export { limits } from './limits'
 export { type Lumber, type OwnSize, ownSections } from './lumber'
-export { footOf, type Header, openingKinds, type OpeningKind, roughSize, standsOnDeck, usualClearance, usualOpening, type WallOpening } from './openings'
+export {
+  footOf,
+  type Header,
+  openingKinds,
+  type OpeningKind,
+  roughSize,
+  standsOnDeck,
+  usualClearance,
+  usualOpening,
+  type WallOpening,
+} from './openings'
 export { type DesignFault, type DesignRead, MAX_FILE, parseDesign, readDesign, sectionsUsed } from './read'
 export { meeting, type Meeting, ledgerRise, peakReach } from './peak'
-export { type Fascia, hasOneSlope, type Hip, hipEdges, isHouse, type Panel, type Peak, type Roof, type RoofShapeName, roofShapeNames, type TieKind, tieKinds, tieKindsOf, type Ties, usualTies } from './roof'
-export { type GableHold, gableHolds, type PlateBlocks, plateBlocks, type Purlins, type Raised, type RidgeBeam, usualBeam, usualPurlins, type RoofBlocking, type RoofEnds, type Soffit, type TailEnd, tailEnds, type Tails } from './roof-parts'
+export {
+  type Fascia,
+  hasOneSlope,
+  type Hip,
+  hipEdges,
+  isHouse,
+  type Panel,
+  type Peak,
+  type Roof,
+  type RoofShapeName,
+  roofShapeNames,
+  type TieKind,
+  tieKinds,
+  tieKindsOf,
+  type Ties,
+  usualTies,
+} from './roof'
+export {
+  type GableHold,
+  gableHolds,
+  type PlateBlocks,
+  plateBlocks,
+  type Purlins,
+  type Raised,
+  type RidgeBeam,
+  usualBeam,
+  usualPurlins,
+  type RoofBlocking,
+  type RoofEnds,
+  type Soffit,
+  type TailEnd,
+  tailEnds,
+  type Tails,
+} from './roof-parts'
 export { type RoofOpening, type RoofOpeningKind, roofOpeningKinds, usualRoofOpening } from './roof-openings'
 export { hasMouth, heightAbovePlate, type Seat } from './seat'
 export { changed, lowSide, settled } from './settle'
-export { type Boundary, buriedKinds, type Find, type FindKind, findKinds, heightsOf, type LevelReading, type Levels, type Site, type SitePlace, type Squaring, type TwoTapes, usualSite } from './site'
+export {
+  type Boundary,
+  buriedKinds,
+  type Find,
+  type FindKind,
+  findKinds,
+  heightsOf,
+  type LevelReading,
+  type Levels,
+  type Site,
+  type SitePlace,
+  type Squaring,
+  type TwoTapes,
+  usualSite,
+} from './site'
 export { type Sheathing, sheetTops, sheetWays, usualSheathing } from './sheathing'
-export { isSide, isWallId, MOST_PARTITIONS, type Partition, partitionIndex, type PartitionName, type WallId } from './partitions'
-export { builds, covers, type LayoutFrom, layouts, type Side, type SideName, sideNames, type Step, usualSides } from './sides'
+export {
+  isSide,
+  isWallId,
+  MOST_PARTITIONS,
+  type Partition,
+  partitionIndex,
+  type PartitionName,
+  type WallId,
+} from './partitions'
+export {
+  builds,
+  covers,
+  type LayoutFrom,
+  layouts,
+  type Side,
+  type SideName,
+  sideNames,
+  type Step,
+  usualSides,
+} from './sides'
 export { beamJoints, type Posts, type Siding, type Slats, usualPosts, usualSiding, usualSlats } from './posts'
 export type { UnitOnHand } from './units'
-export { type Bracing, bracings, type CornerSchool, gableEnds, type GableEnds, heightOf, type Stack, stacks, type ThroughWalls, usualLongest, type Walls } from './walls'
+export {
+  type Bracing,
+  bracings,
+  type CornerSchool,
+  gableEnds,
+  type GableEnds,
+  heightOf,
+  type Stack,
+  stacks,
+  type ThroughWalls,
+  usualLongest,
+  type Walls,
+} from './walls'
 export { type Migration, migrations, toCurrent, type VersionFault } from './versions'

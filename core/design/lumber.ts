@@ -5,11 +5,18 @@ import { limits } from './limits'
 import { z } from './zod'
 
 /** A section of the user's own, actual sizes in mm. */
-export interface OwnSize { readonly name: string, readonly thickness: number, readonly depth: number }
+export interface OwnSize {
+  readonly name: string
+  readonly thickness: number
+  readonly depth: number
+}
 
 /** What the boards are made of, and how the yard sells them. */
 export interface Lumber {
-  /** Whose lengths and sizes are bought where nothing else is asked for: stock lengths, what diagonals are sawn from, bags. Chosen as a design begins; `units` only shows lengths. */
+  /**
+   * Whose lengths and sizes are bought where nothing else is asked for: stock lengths, what diagonals are
+   * sawn from, bags. Chosen as a design begins; `units` only shows lengths.
+   */
   readonly yard: Units
   readonly species: Species
   /** Percent of the dry weight. */
@@ -21,10 +28,25 @@ export const lumberSchema = z.strictObject({
   yard: z.enum(['imperial', 'metric']),
   species: z.enum(speciesNames as [Species, ...Species[]]).default('spruce-pine-fir'),
   moisture: z.number().min(limits.moisture.min).max(limits.moisture.max).default(19),
-  sections: z.array(z.strictObject({ name: z.string().trim().min(1).max(40), thickness: lengthField(limits.thickness), depth: lengthField(limits.depth) })).max(40).default([]),
+  sections: z
+    .array(
+      z.strictObject({
+        name: z.string().trim().min(1).max(40),
+        thickness: lengthField(limits.thickness),
+        depth: lengthField(limits.depth),
+      }),
+    )
+    .max(40)
+    .default([]),
 })
 
-export const defaultLumber: Lumber = { yard: 'imperial', species: 'spruce-pine-fir', moisture: 19, sections: [] }
+export const defaultLumber: Lumber = {
+  yard: 'imperial',
+  species: 'spruce-pine-fir',
+  moisture: 19,
+  sections: [],
+}
 
 /** The user's own sizes as sections. */
-export const ownSections = (lumber: Lumber): Section[] => lumber.sections.map(each => ownSection(each.name, each.thickness, each.depth))
+export const ownSections = (lumber: Lumber): Section[] =>
+  lumber.sections.map(each => ownSection(each.name, each.thickness, each.depth))

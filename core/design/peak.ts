@@ -8,13 +8,21 @@ import { heightAbovePlate } from './seat'
 import { heightOf } from './walls'
 
 /** A slope's upper plane: its level over its wall's outside, mm, and its angle in degrees. */
-export interface SlopeLine { readonly height: number, readonly angle: number }
+export interface SlopeLine {
+  readonly height: number
+  readonly angle: number
+}
 
-/** Where two slopes meet over a span, from the south wall's outside, and how a ridge lies between them; mm. */
+/**
+ * Where two slopes meet over a span, from the south wall's outside, and how a ridge lies between them; mm.
+ */
 export interface Meeting {
   readonly at: number
   readonly peak: number
-  /** Middle of the ridge: off the peak where the pitches differ, so that both its upper corners lie in the slopes. */
+  /**
+   * Middle of the ridge: off the peak where the pitches differ, so that both its upper corners lie in the
+   * slopes.
+   */
   readonly centre: number
   /** Top of the ridge. */
   readonly top: number
@@ -25,21 +33,42 @@ export function meeting(south: SlopeLine, north: SlopeLine, width: number, thick
   const [s, n] = [Math.tan(radians(south.angle)), Math.tan(radians(north.angle))]
   const at = (north.height - south.height + width * n) / (s + n)
   const peak = south.height + at * s
-  return { at, peak, centre: at + thickness / 2 * (s - n) / (s + n), top: peak - thickness * s * n / (s + n) }
+  return {
+    at,
+    peak,
+    centre: at + ((thickness / 2) * (s - n)) / (s + n),
+    top: peak - (thickness * s * n) / (s + n),
+  }
 }
 
 /** What a gable's pitches are worked out from; null where a section is not known. */
-interface Asked { readonly slope: (side: 'south' | 'north', angle: number) => SlopeLine, readonly width: number, readonly ridge: number, readonly stud: number }
+interface Asked {
+  readonly slope: (side: 'south' | 'north', angle: number) => SlopeLine
+  readonly width: number
+  readonly ridge: number
+  readonly stud: number
+}
 
 function askedOf({ roof, walls, footprint, lumber }: Design): Asked | null {
   const own = ownSections(lumber)
   const [rafter, stud, ridge] = [roof.rafter, walls.stud, roof.ridge].map(name => findSection(name, own))
   if (!rafter || !stud || !ridge) return null
-  return { width: footprint.width, stud: stud.depth, ridge: ridge.thickness * (roof.shape === 'gable' ? roof.beam?.plies ?? 1 : 1), slope: (side, angle) => ({ angle, height: heightOf(walls, side) + heightAbovePlate(roof.seat, angle, rafter.depth, stud.depth) }) }
+  return {
+    width: footprint.width,
+    stud: stud.depth,
+    ridge: ridge.thickness * (roof.shape === 'gable' ? (roof.beam?.plies ?? 1) : 1),
+    slope: (side, angle) => ({
+      angle,
+      height: heightOf(walls, side) + heightAbovePlate(roof.seat, angle, rafter.depth, stud.depth),
+    }),
+  }
 }
 
 /** From where to where, mm. */
-interface Range { readonly least: number, readonly most: number }
+interface Range {
+  readonly least: number
+  readonly most: number
+}
 
 /** The root of a rising function between `from` and `to`; null where it has none there. */
 function rootOf(f: (x: number) => number, from: number, to: number): number | null {
@@ -56,19 +85,34 @@ function rootOf(f: (x: number) => number, from: number, to: number): number | nu
 const { min: LEAST, max: MOST } = limits.roofAngle
 const pitchOf = (angle: number): Pitch => ({ rise: 12 * Math.tan(radians(angle)), run: 12 })
 
-/** The angle of a slope that rises to a level at a level distance from its wall's outside; null where none within the limits does. */
+/**
+ * The angle of a slope that rises to a level at a level distance from its wall's outside; null where none
+ * within the limits does.
+ */
 const angleTo = (slope: (angle: number) => SlopeLine, run: number, height: number): number | null =>
   rootOf(angle => slope(angle).height + run * Math.tan(radians(angle)) - height, LEAST, MOST)
 
-interface Angles { readonly south: number, readonly north: number }
+interface Angles {
+  readonly south: number
+  readonly north: number
+}
 
 /** The angles that a gable's fields ask for; null where none within the limits meet as asked. */
 function anglesOf(design: Design, asked: Asked): Angles | null {
-  const { roof: { pitch, northPitch, peak: { at, height } } } = design
+  const {
+    roof: {
+      pitch,
+      northPitch,
+      peak: { at, height },
+    },
+  } = design
   const south = pitchAngle(pitch)
   const north = northPitch && pitchAngle(northPitch)
   const { slope, width, ridge } = asked
-  const rising = (side: 'south' | 'north') => (angle: number): SlopeLine => slope(side, angle)
+  const rising =
+    (side: 'south' | 'north') =>
+    (angle: number): SlopeLine =>
+      slope(side, angle)
   if (at !== null && (at <= 0 || at >= width)) return null
   if (at !== null && height !== null) return anglesBoth(asked, at, height)
   if (at !== null) {
@@ -77,7 +121,11 @@ function anglesOf(design: Design, asked: Asked): Angles | null {
     return found === null ? null : { south, north: found }
   }
   if (height === null) return { south, north: north ?? south }
-  const found = rootOf(angle => meeting(slope('south', angle), slope('north', north ?? angle), width, ridge).top - height, LEAST, MOST)
+  const found = rootOf(
+    angle => meeting(slope('south', angle), slope('north', north ?? angle), width, ridge).top - height,
+    LEAST,
+    MOST,
+  )
   return found === null ? null : { south: found, north: north ?? found }
 }
 
@@ -88,51 +136,88 @@ function anglesAt({ slope, width }: Asked, at: number, peak: number): Angles | n
   return south === null || north === null ? null : { south, north }
 }
 
-const topOf = ({ slope, width, ridge }: Asked, { south, north }: Angles): number => meeting(slope('south', south), slope('north', north), width, ridge).top
+const topOf = ({ slope, width, ridge }: Asked, { south, north }: Angles): number =>
+  meeting(slope('south', south), slope('north', north), width, ridge).top
 
 /** Both angles from the peak's place and the ridge's top. */
 function anglesBoth(asked: Asked, at: number, height: number): Angles | null {
   const { least, most } = peaksOver(asked, at)
-  const peak = rootOf((level) => {
-    const found = anglesAt(asked, at, level)
-    return found ? topOf(asked, found) - height : NaN
-  }, least, most)
+  const peak = rootOf(
+    level => {
+      const found = anglesAt(asked, at, level)
+      return found ? topOf(asked, found) - height : NaN
+    },
+    least,
+    most,
+  )
   return peak === null ? null : anglesAt(asked, at, peak)
 }
 
-/** The levels at which slopes within the limits can meet over a place, mm; least over most where there are none. */
+/**
+ * The levels at which slopes within the limits can meet over a place, mm; least over most where there are
+ * none.
+ */
 function peaksOver({ slope, width }: Asked, at: number): Range {
-  const over = (angle: number): number[] => [slope('south', angle).height + at * Math.tan(radians(angle)), slope('north', angle).height + (width - at) * Math.tan(radians(angle))]
+  const over = (angle: number): number[] => [
+    slope('south', angle).height + at * Math.tan(radians(angle)),
+    slope('north', angle).height + (width - at) * Math.tan(radians(angle)),
+  ]
   return { least: Math.max(...over(LEAST)) + 1e-6, most: Math.min(...over(MOST)) - 1e-6 }
 }
 
-/** The design with the pitches that its peak asks for; the same design where the pitches are given, or where none can meet there. */
+/**
+ * The design with the pitches that its peak asks for; the same design where the pitches are given, or where
+ * none can meet there.
+ */
 export function peakSettled(design: Design): Design {
-  const { peak: { at, height }, northPitch } = design.roof
+  const {
+    peak: { at, height },
+    northPitch,
+  } = design.roof
   if (at === null && height === null) return design
   const asked = askedOf(design)
   const angles = asked && anglesOf(design, asked)
   if (!angles) return design
   const south = height === null ? design : withValue(design, 'roof.pitch', pitchOf(angles.south))
-  return at === null && !northPitch ? south : withValue(south, 'roof.northPitch', at === null ? northPitch : pitchOf(angles.north))
+  return at === null && !northPitch
+    ? south
+    : withValue(south, 'roof.northPitch', at === null ? northPitch : pitchOf(angles.north))
 }
 
-/** How a lean-to rises to its ledger: the level of the ledger's top, where the rafters' upper edges meet its face, by the slope's angle, and the angle by that level, null where none within the limits gives it; null where a section is not known. mm and degrees. */
-export function ledgerRise(design: Design): { readonly top: (angle: number) => number, readonly angle: (top: number) => number | null } | null {
+/**
+ * How a lean-to rises to its ledger: the level of the ledger's top, where the rafters' upper edges meet its
+ * face, by the slope's angle, and the angle by that level, null where none within the limits gives it; null
+ * where a section is not known. mm and degrees.
+ */
+export function ledgerRise(
+  design: Design,
+): { readonly top: (angle: number) => number; readonly angle: (top: number) => number | null } | null {
   const asked = askedOf(design)
   if (!asked) return null
   const low = design.roof.high === 'north' ? 'south' : 'north'
   const run = asked.width - asked.ridge
-  return { top: angle => asked.slope(low, angle).height + run * Math.tan(radians(angle)), angle: top => angleTo(angle => asked.slope(low, angle), run, top) }
+  return {
+    top: angle => asked.slope(low, angle).height + run * Math.tan(radians(angle)),
+    angle: top => angleTo(angle => asked.slope(low, angle), run, top),
+  }
 }
 
-/** Least and most that a part of the peak can be, mm, the rest as asked; to say how far one asked for is off. */
+/**
+ * Least and most that a part of the peak can be, mm, the rest as asked; to say how far one asked for is off.
+ */
 export function peakReach(design: Design, part: 'at' | 'height'): Range | null {
   const asked = askedOf(design)
   if (!asked) return null
-  const { roof: { pitch, northPitch, peak: { at } } } = design
+  const {
+    roof: {
+      pitch,
+      northPitch,
+      peak: { at },
+    },
+  } = design
   const { slope, width, ridge } = asked
-  const top = (south: number, north: number): Meeting => meeting(slope('south', south), slope('north', north), width, ridge)
+  const top = (south: number, north: number): Meeting =>
+    meeting(slope('south', south), slope('north', north), width, ridge)
   if (part === 'at') {
     const south = pitchAngle(pitch)
     // a north wall so much higher lets a steeper north slope meet the south one nearer it, or farther

@@ -7,26 +7,34 @@ import { tieKinds } from './roof'
 import { sideNames } from './sides'
 import { toCurrent, type VersionFault } from './versions'
 
-/** What is wrong with one place of a document. `path` is dotted, as in `roof.pitch.rise`; empty for the whole. */
+/**
+ * What is wrong with one place of a document. `path` is dotted, as in `roof.pitch.rise`; empty for the whole.
+ */
 export type DesignFault = { readonly path: string } & (
   | VersionFault
-  | { code: 'not-json', near: string }
+  | { code: 'not-json'; near: string }
   | { code: 'missing' }
-  | { code: 'wrong-type', expected: string }
-  | { code: 'too-small', min: number }
-  | { code: 'not-above', min: number }
-  | { code: 'too-large', max: number }
-  | { code: 'not-one-of', allowed: readonly string[] }
-  | { code: 'too-long', max: number }
-  | { code: 'too-deep', max: number }
+  | { code: 'wrong-type'; expected: string }
+  | { code: 'too-small'; min: number }
+  | { code: 'not-above'; min: number }
+  | { code: 'too-large'; max: number }
+  | { code: 'not-one-of'; allowed: readonly string[] }
+  | { code: 'too-long'; max: number }
+  | { code: 'too-deep'; max: number }
   | { code: 'pitch' }
-  | { code: 'no-section', name: string }
-  | { code: 'section-twice', name: string }
-  | { code: 'other' })
+  | { code: 'no-section'; name: string }
+  | { code: 'section-twice'; name: string }
+  | { code: 'other' }
+)
 
 export type DesignRead =
-  | { ok: true, design: Design, /** Paths of fields that were not known and were left out. */ dropped: readonly string[] }
-  | { ok: false, faults: readonly DesignFault[] }
+  | {
+      ok: true
+      design: Design
+      /** Paths of fields that were not known and were left out. */
+      dropped: readonly string[]
+    }
+  | { ok: false; faults: readonly DesignFault[] }
 
 /** Largest file that is read, in characters: a thousand times a usual design. */
 export const MAX_FILE = 4_000_000
@@ -34,12 +42,17 @@ export const MAX_FILE = 4_000_000
 /** How many lists and objects may stand in each other: a design's own are six. */
 export const MAX_DEPTH = 40
 
-/** Whether a value has lists and objects in each other more than MAX_DEPTH deep; goes by levels, so that no depth exhausts the stack. */
+/**
+ * Whether a value has lists and objects in each other more than MAX_DEPTH deep; goes by levels, so that no
+ * depth exhausts the stack.
+ */
 function tooDeep(value: unknown): boolean {
   let level: unknown[] = [value]
   for (let depth = 0; level.length; depth++) {
     if (depth > MAX_DEPTH) return true
-    level = level.flatMap((each): unknown[] => typeof each === 'object' && each !== null ? Object.values(each) : []).filter(each => typeof each === 'object' && each !== null)
+    level = level
+      .flatMap((each): unknown[] => (typeof each === 'object' && each !== null ? Object.values(each) : []))
+      .filter(each => typeof each === 'object' && each !== null)
   }
   return false
 }
@@ -48,8 +61,11 @@ function tooDeep(value: unknown): boolean {
 export function parseDesign(text: string): DesignRead {
   if (text.length > MAX_FILE) return { ok: false, faults: [{ path: '', code: 'too-long', max: MAX_FILE }] }
   let value: unknown
-  try { value = JSON.parse(text.replace(/^\uFEFF/, '')) }
-  catch { return { ok: false, faults: [{ path: '', code: 'not-json', near: text.trim().slice(0, 40) }] } }
+  try {
+    value = JSON.parse(text.replace(/^\uFEFF/, ''))
+  } catch {
+    return { ok: false, faults: [{ path: '', code: 'not-json', near: text.trim().slice(0, 40) }] }
+  }
   return readDesign(value)
 }
 
@@ -70,12 +86,16 @@ export function readDesign(value: unknown): DesignRead {
     }
     result = designSchema.safeParse(document)
   }
-  if (!result.success) return { ok: false, faults: tidy(result.error.issues.flatMap(issue => faultOf(issue))) }
+  if (!result.success)
+    return { ok: false, faults: tidy(result.error.issues.flatMap(issue => faultOf(issue))) }
   const faults = crossFaults(result.data)
   return faults.length ? { ok: false, faults } : { ok: true, design: result.data, dropped }
 }
 
-/** A document that does not say how its yard sells: as its units are written, which decided it before it was asked. */
+/**
+ * A document that does not say how its yard sells: as its units are written, which decided it before it was
+ * asked.
+ */
 function withYard(document: Record<string, unknown>): Record<string, unknown> {
   const { units, lumber = { ...defaultLumber, yard: units } } = document
   if (typeof lumber !== 'object' || lumber === null || Array.isArray(lumber)) return { ...document, lumber }
@@ -100,9 +120,10 @@ interface Issue {
 }
 
 function unknownKeys(issues: readonly Issue[]): PropertyKey[][] {
-  return issues.flatMap((issue) => {
+  return issues.flatMap(issue => {
     if (issue.code === 'unrecognized_keys') return (issue.keys ?? []).map(key => [...issue.path, key])
-    if (issue.code === 'invalid_union') return (issue.errors ?? []).flatMap(each => unknownKeys(each)).map(path => [...issue.path, ...path])
+    if (issue.code === 'invalid_union')
+      return (issue.errors ?? []).flatMap(each => unknownKeys(each)).map(path => [...issue.path, ...path])
     return []
   })
 }
@@ -116,41 +137,104 @@ function remove(document: Record<string, unknown>, path: readonly PropertyKey[])
 function faultOf(issue: Issue): DesignFault[] {
   const path = issue.path.map(String).join('.')
   switch (issue.code) {
-    case 'unrecognized_keys': return []
-    case 'invalid_type': return [issue.input === undefined && String(issue.message).includes('undefined') ? { path, code: 'missing' } : { path, code: 'wrong-type', expected: String(issue.expected) }]
-    case 'too_small': return [issue.origin === 'string' ? { path, code: 'missing' } : { path, code: issue.inclusive === false ? 'not-above' : 'too-small', min: Number(issue.minimum) }]
-    case 'too_big': return [issue.origin === 'number' ? { path, code: 'too-large', max: Number(issue.maximum) } : { path, code: 'too-long', max: Number(issue.maximum) }]
-    case 'invalid_value': return [{ path, code: 'not-one-of', allowed: (issue.values ?? []).map(String) }]
-    case 'invalid_union': return [{ path, code: 'not-one-of', allowed: unionChoices(path) }]
-    case 'custom': return [issue.params?.code === 'wall' ? { path, code: 'not-one-of', allowed: [...sideNames, 'partition-1 …'] } : { path, code: issue.params?.code === 'pitch' ? 'pitch' : 'other' }]
-    default: return [{ path, code: 'other' }]
+    case 'unrecognized_keys':
+      return []
+    case 'invalid_type':
+      return [
+        issue.input === undefined && String(issue.message).includes('undefined')
+          ? { path, code: 'missing' }
+          : { path, code: 'wrong-type', expected: String(issue.expected) },
+      ]
+    case 'too_small':
+      return [
+        issue.origin === 'string'
+          ? { path, code: 'missing' }
+          : { path, code: issue.inclusive === false ? 'not-above' : 'too-small', min: Number(issue.minimum) },
+      ]
+    case 'too_big':
+      return [
+        issue.origin === 'number'
+          ? { path, code: 'too-large', max: Number(issue.maximum) }
+          : { path, code: 'too-long', max: Number(issue.maximum) },
+      ]
+    case 'invalid_value':
+      return [{ path, code: 'not-one-of', allowed: (issue.values ?? []).map(String) }]
+    case 'invalid_union':
+      return [{ path, code: 'not-one-of', allowed: unionChoices(path) }]
+    case 'custom':
+      return [
+        issue.params?.code === 'wall'
+          ? { path, code: 'not-one-of', allowed: [...sideNames, 'partition-1 …'] }
+          : { path, code: issue.params?.code === 'pitch' ? 'pitch' : 'other' },
+      ]
+    default:
+      return [{ path, code: 'other' }]
   }
 }
 
 const unions: Record<string, readonly string[]> = {
-  'walls.topPlates': ['1', '2'], 'roof.openings.*.plies': ['1', '2'], 'floor.ends': ['1', '2'], 'floor.blocking': ['0', '1', '2', '3'], 'floor.deck.kind': ['sheets', 'boards'], 'base.kind': baseKinds, 'base.beams.plies': ['1', '2', '3'], 'header.plies': ['1', '2', '3'], 'roof.panel.per': ['1', '2', '3'], 'roof.beam.plies': ['1', '2', '3'], 'roof.raised.plies': ['1', '2', '3'], 'roof.blocking.vents': ['0', '1', '2', '3'], 'roof.blocking.rows': ['0', '1', '2'],
+  'walls.topPlates': ['1', '2'],
+  'roof.openings.*.plies': ['1', '2'],
+  'floor.ends': ['1', '2'],
+  'floor.blocking': ['0', '1', '2', '3'],
+  'floor.deck.kind': ['sheets', 'boards'],
+  'base.kind': baseKinds,
+  'base.beams.plies': ['1', '2', '3'],
+  'header.plies': ['1', '2', '3'],
+  'roof.panel.per': ['1', '2', '3'],
+  'roof.beam.plies': ['1', '2', '3'],
+  'roof.raised.plies': ['1', '2', '3'],
+  'roof.blocking.vents': ['0', '1', '2', '3'],
+  'roof.blocking.rows': ['0', '1', '2'],
 }
 
-const unionChoices = (path: string): readonly string[] => unions[kindOfPath(path)] ?? unions[`${path}.kind`] ?? unions[path.split('.').slice(-2).join('.')] ?? ['full-bearing', 'third', 'height-above-plate', 'none', 'wedge']
+const unionChoices = (path: string): readonly string[] =>
+  unions[kindOfPath(path)] ??
+  unions[`${path}.kind`] ??
+  unions[path.split('.').slice(-2).join('.')] ?? [
+    'full-bearing',
+    'third',
+    'height-above-plate',
+    'none',
+    'wedge',
+  ]
 
 /** Each fault once, and none of a whole whose parts are at fault. */
-const tidy = (faults: readonly DesignFault[]): DesignFault[] => faults.filter((fault, i) =>
-  faults.findIndex(other => other.path === fault.path && other.code === fault.code) === i
-  && !(fault.code === 'pitch' && faults.some(other => other.path.startsWith(`${fault.path}.`))))
+const tidy = (faults: readonly DesignFault[]): DesignFault[] =>
+  faults.filter(
+    (fault, i) =>
+      faults.findIndex(other => other.path === fault.path && other.code === fault.code) === i &&
+      !(fault.code === 'pitch' && faults.some(other => other.path.startsWith(`${fault.path}.`))),
+  )
 
 /** The sections a design names, each with the path it is named at. */
-export const sectionsUsed = (design: Design): [string, string][] => [['walls.stud', design.walls.stud], ['roof.rafter', design.roof.rafter], ['roof.ridge', design.roof.ridge], ...furtherSections(design)]
+export const sectionsUsed = (design: Design): [string, string][] => [
+  ['walls.stud', design.walls.stud],
+  ['roof.rafter', design.roof.rafter],
+  ['roof.ridge', design.roof.ridge],
+  ...furtherSections(design),
+]
 
 /** Sections named in openings and below the walls, with where. */
 function furtherSections({ floor, base, walls, roof }: Design): [string, string][] {
-  const out: [string, string][] = walls.openings.map((opening, i) => [`walls.openings.${i}.header.section`, opening.header.section])
-  out.push(['walls.posts.post', walls.posts.post], ['walls.posts.beam', walls.posts.beam], ['walls.slats.section', walls.slats.section])
-  for (const kind of tieKinds) if (roof.ties[kind]) out.push([`roof.ties.${kind}.section`, roof.ties[kind].section])
-  for (const part of ['sub', 'face'] as const) if (roof.fascia[part]) out.push([`roof.fascia.${part}`, roof.fascia[part]])
+  const out: [string, string][] = walls.openings.map((opening, i) => [
+    `walls.openings.${i}.header.section`,
+    opening.header.section,
+  ])
+  out.push(
+    ['walls.posts.post', walls.posts.post],
+    ['walls.posts.beam', walls.posts.beam],
+    ['walls.slats.section', walls.slats.section],
+  )
+  for (const kind of tieKinds)
+    if (roof.ties[kind]) out.push([`roof.ties.${kind}.section`, roof.ties[kind].section])
+  for (const part of ['sub', 'face'] as const)
+    if (roof.fascia[part]) out.push([`roof.fascia.${part}`, roof.fascia[part]])
   if (roof.tails.finish) out.push(['roof.tails.finish', roof.tails.finish])
   if (roof.soffit) out.push(['roof.soffit.section', roof.soffit.section])
   if (roof.beam) out.push(['roof.beam.post', roof.beam.post])
-  if (roof.purlins) out.push(['roof.purlins.section', roof.purlins.section], ['roof.purlins.brace', roof.purlins.brace])
+  if (roof.purlins)
+    out.push(['roof.purlins.section', roof.purlins.section], ['roof.purlins.brace', roof.purlins.brace])
   out.push(['roof.raised.post', roof.raised.post])
   out.push(['roof.firring.section', roof.firring.section])
   out.push(['roof.ends.lookout', roof.ends.lookout])
@@ -169,10 +253,17 @@ function furtherSections({ floor, base, walls, roof }: Design): [string, string]
 /** Faults between fields: names of sections, and of walls that openings are in, that must exist. */
 function crossFaults(design: Design): DesignFault[] {
   const own = ownSections(design.lumber)
-  const twice = own.filter((section, i) => own.findIndex(other => other.name === section.name) !== i)
+  const twice = own
+    .filter((section, i) => own.findIndex(other => other.name === section.name) !== i)
     .map((section): DesignFault => ({ path: 'lumber.sections', code: 'section-twice', name: section.name }))
-  const lost = sectionsUsed(design).filter(([, name]) => !findSection(name, own)).map(([path, name]): DesignFault => ({ path, code: 'no-section', name }))
+  const lost = sectionsUsed(design)
+    .filter(([, name]) => !findSection(name, own))
+    .map(([path, name]): DesignFault => ({ path, code: 'no-section', name }))
   const standing = [...sideNames, ...design.walls.partitions.map((_, i) => `partition-${i + 1}`)]
-  const nowhere = design.walls.openings.flatMap(({ wall }, i): DesignFault[] => standing.includes(wall) ? [] : [{ path: `walls.openings.${i}.wall`, code: 'not-one-of', allowed: standing }])
+  const nowhere = design.walls.openings.flatMap(({ wall }, i): DesignFault[] =>
+    standing.includes(wall)
+      ? []
+      : [{ path: `walls.openings.${i}.wall`, code: 'not-one-of', allowed: standing }],
+  )
   return [...twice, ...lost, ...nowhere]
 }

@@ -1,53 +1,134 @@
 import { INCH, type Pitch, pitchAngle } from '../measure'
 import { lengthField } from './length-field'
 import { limits } from './limits'
-import { beamSchema, blockingSchema, defaultBlocking, defaultEnds, defaultFirring, defaultRaised, defaultTails, endsSchema, type Firring, firringSchema, type Purlins, purlinsSchema, type Raised, raisedSchema, type RidgeBeam, type RoofBlocking, type RoofEnds, type Soffit, soffitSchema, type TailEnd, tailEnds, type Tails, tailsSchema } from './roof-parts'
+import {
+  beamSchema,
+  blockingSchema,
+  defaultBlocking,
+  defaultEnds,
+  defaultFirring,
+  defaultRaised,
+  defaultTails,
+  endsSchema,
+  type Firring,
+  firringSchema,
+  type Purlins,
+  purlinsSchema,
+  type Raised,
+  raisedSchema,
+  type RidgeBeam,
+  type RoofBlocking,
+  type RoofEnds,
+  type Soffit,
+  soffitSchema,
+  type TailEnd,
+  tailEnds,
+  type Tails,
+  tailsSchema,
+} from './roof-parts'
 import { type RoofOpening, roofOpeningsSchema } from './roof-openings'
 import { type Seat, seatSchema } from './seat'
 import { z } from './zod'
 
-/** Roof shapes: two slopes to a ridge over the length, one from a high eave wall to a low one, one from a ledger on a house to a low wall, one nearly flat on firrings over level joists, two at unlike heights with an upright strip between, or four slopes that meet along hips. */
+/**
+ * Roof shapes: two slopes to a ridge over the length, one from a high eave wall to a low one, one from a
+ * ledger on a house to a low wall, one nearly flat on firrings over level joists, two at unlike heights with
+ * an upright strip between, or four slopes that meet along hips.
+ */
 export const roofShapeNames = ['gable', 'single-slope', 'lean-to', 'flat', 'raised-ridge', 'hip'] as const
-export type RoofShapeName = typeof roofShapeNames[number]
+export type RoofShapeName = (typeof roofShapeNames)[number]
 
-/** Rafter ties hold the walls together low down; collar ties hold the slopes together near the ridge; ceiling joists, or a loft's, carry a ceiling or a floor besides. */
+/**
+ * Rafter ties hold the walls together low down; collar ties hold the slopes together near the ridge; ceiling
+ * joists, or a loft's, carry a ceiling or a floor besides.
+ */
 export const tieKinds = ['rafter', 'collar', 'ceiling'] as const
-export type TieKind = typeof tieKinds[number]
+export type TieKind = (typeof tieKinds)[number]
 
-/** Level boards across a gable roof, nailed to the rafters: `height` from the higher eave wall's plate to their lower edge, mm; at every pair of rafters, or each second or third. */
-export interface Ties { readonly section: string, readonly height: number, readonly every: 1 | 2 | 3 }
-
-export const usualTies: Readonly<Record<'imperial' | 'metric', Readonly<Record<TieKind, Ties>>>> = {
-  imperial: { rafter: { section: '2x6', height: 0, every: 2 }, collar: { section: '2x4', height: 12 * INCH, every: 2 }, ceiling: { section: '2x6', height: 0, every: 1 } },
-  metric: { rafter: { section: '47x125', height: 0, every: 2 }, collar: { section: '38x89', height: 300, every: 2 }, ceiling: { section: '47x125', height: 0, every: 1 } },
+/**
+ * Level boards across a gable roof, nailed to the rafters: `height` from the higher eave wall's plate to
+ * their lower edge, mm; at every pair of rafters, or each second or third.
+ */
+export interface Ties {
+  readonly section: string
+  readonly height: number
+  readonly every: 1 | 2 | 3
 }
 
-/** Boards along the tails by their sections: the sub-fascia, and the fascia on it or on the tails; null without. */
-export interface Fascia { readonly sub: string | null, readonly face: string | null }
+export const usualTies: Readonly<Record<'imperial' | 'metric', Readonly<Record<TieKind, Ties>>>> = {
+  imperial: {
+    rafter: { section: '2x6', height: 0, every: 2 },
+    collar: { section: '2x4', height: 12 * INCH, every: 2 },
+    ceiling: { section: '2x6', height: 0, every: 1 },
+  },
+  metric: {
+    rafter: { section: '47x125', height: 0, every: 2 },
+    collar: { section: '38x89', height: 300, every: 2 },
+    ceiling: { section: '47x125', height: 0, every: 1 },
+  },
+}
 
-/** Where a gable's slopes are asked to meet: level from the south wall's outside, and the top of its ridge above the deck; mm. What is null follows from the pitches; the pitches follow from the rest. */
-export interface Peak { readonly at: number | null, readonly height: number | null }
+/**
+ * Boards along the tails by their sections: the sub-fascia, and the fascia on it or on the tails; null
+ * without.
+ */
+export interface Fascia {
+  readonly sub: string | null
+  readonly face: string | null
+}
 
-/** How a hip rafter's upper edge meets the roof's planes: lowered until its two arrises lie in them, or bevelled to both. */
+/**
+ * Where a gable's slopes are asked to meet: level from the south wall's outside, and the top of its ridge
+ * above the deck; mm. What is null follows from the pitches; the pitches follow from the rest.
+ */
+export interface Peak {
+  readonly at: number | null
+  readonly height: number | null
+}
+
+/**
+ * How a hip rafter's upper edge meets the roof's planes: lowered until its two arrises lie in them, or
+ * bevelled to both.
+ */
 export const hipEdges = ['dropped', 'backed'] as const
 
 /** Hip rafters: of the ridge's section where `section` is null. */
-export interface Hip { readonly section: string | null, readonly edge: typeof hipEdges[number] }
+export interface Hip {
+  readonly section: string | null
+  readonly edge: (typeof hipEdges)[number]
+}
 
-/** The ties a shape can have: where one slope rises from wall to wall, ceiling joists alone; none where level joists are the roof, or both slopes are carried at a strip. */
-export const tieKindsOf = ({ shape }: Pick<Roof, 'shape'>): readonly TieKind[] => shape === 'flat' || shape === 'raised-ridge' ? [] : shape === 'single-slope' || shape === 'lean-to' ? ['ceiling'] : tieKinds
+/**
+ * The ties a shape can have: where one slope rises from wall to wall, ceiling joists alone; none where level
+ * joists are the roof, or both slopes are carried at a strip.
+ */
+export const tieKindsOf = ({ shape }: Pick<Roof, 'shape'>): readonly TieKind[] =>
+  shape === 'flat' || shape === 'raised-ridge'
+    ? []
+    : shape === 'single-slope' || shape === 'lean-to'
+      ? ['ceiling']
+      : tieKinds
 
 /** Whether a roof is of one slope, that rises to its high side. */
-export const hasOneSlope = ({ shape }: Pick<Roof, 'shape'>): boolean => shape === 'single-slope' || shape === 'lean-to' || shape === 'flat'
+export const hasOneSlope = ({ shape }: Pick<Roof, 'shape'>): boolean =>
+  shape === 'single-slope' || shape === 'lean-to' || shape === 'flat'
 
 /** Whether a house stands in the stead of a side's wall. */
-export const isHouse = ({ roof }: { readonly roof: Pick<Roof, 'shape' | 'high'> }, side: string): boolean => roof.shape === 'lean-to' && roof.high === side
+export const isHouse = ({ roof }: { readonly roof: Pick<Roof, 'shape' | 'high'> }, side: string): boolean =>
+  roof.shape === 'lean-to' && roof.high === side
 
-export interface Panel { readonly cover: number, readonly per: 1 | 2 | 3 }
+export interface Panel {
+  readonly cover: number
+  readonly per: 1 | 2 | 3
+}
 
 export interface Roof {
   readonly shape: RoofShapeName
-  /** The high side of one slope: its wall's own height, or the top of the ledger on the house that stands there in a wall's stead, gives the pitch where there is one. Of a raised ridge the side that its upper slope falls to. */
+  /**
+   * The high side of one slope: its wall's own height, or the top of the ledger on the house that stands
+   * there in a wall's stead, gives the pitch where there is one. Of a raised ridge the side that its upper
+   * slope falls to.
+   */
   readonly high: 'south' | 'north'
   /** Of both slopes of a gable, or of its south slope. */
   readonly pitch: Pitch
@@ -58,15 +139,25 @@ export interface Roof {
   readonly rafter: string
   /** On centre, mm. */
   readonly spacing: number
-  /** Roof panels whose seams the rafters follow: what one covers, less its lap, mm, and the rafters to each; their spacing follows. Null where it is asked for. */
+  /**
+   * Roof panels whose seams the rafters follow: what one covers, less its lap, mm, and the rafters to each;
+   * their spacing follows. Null where it is asked for.
+   */
   readonly panel: Panel | null
   readonly ridge: string
   /** Of a gable: null for a ridge board, that carries nothing. */
   readonly beam: RidgeBeam | null
   /** Of a roof of one or two slopes; null without. */
   readonly purlins: Purlins | null
-  /** Level, from the outside of the framing to the tail's plumb cut, or to the end of the ridge; `high` that of a single slope at its high wall, without it the same as at the low; mm. */
-  readonly overhang: { readonly eave: number, readonly gable: number, readonly high?: number | null | undefined }
+  /**
+   * Level, from the outside of the framing to the tail's plumb cut, or to the end of the ridge; `high` that
+   * of a single slope at its high wall, without it the same as at the low; mm.
+   */
+  readonly overhang: {
+    readonly eave: number
+    readonly gable: number
+    readonly high?: number | null | undefined
+  }
   readonly seat: Seat
   readonly tail: TailEnd
   readonly tails: Tails
@@ -85,7 +176,8 @@ export interface Roof {
   readonly openings: readonly RoofOpening[]
 }
 
-const pitchSchema = z.strictObject({ rise: z.number().positive().max(10000), run: z.number().positive().max(10000) })
+const pitchSchema = z
+  .strictObject({ rise: z.number().positive().max(10000), run: z.number().positive().max(10000) })
   .refine(pitch => inAngle(pitch), { params: { code: 'pitch' } })
 
 function inAngle(pitch: Pitch): boolean {
@@ -93,22 +185,49 @@ function inAngle(pitch: Pitch): boolean {
   return angle >= limits.roofAngle.min && angle <= limits.roofAngle.max
 }
 
-const tiesSchema = z.strictObject({ section: z.string().min(1).max(40), height: lengthField(limits.tieHeight), every: z.union([z.literal(1), z.literal(2), z.literal(3)]).default(2) }).nullable().default(null)
+const tiesSchema = z
+  .strictObject({
+    section: z.string().min(1).max(40),
+    height: lengthField(limits.tieHeight),
+    every: z.union([z.literal(1), z.literal(2), z.literal(3)]).default(2),
+  })
+  .nullable()
+  .default(null)
 
 export const roofSchema = z.strictObject({
   shape: z.enum(roofShapeNames),
   high: z.enum(['south', 'north']).default('north'),
   pitch: pitchSchema,
   northPitch: pitchSchema.nullable().default(null),
-  peak: z.strictObject({ at: lengthField(limits.peakAt).nullable().default(null), height: lengthField(limits.peakHeight).nullable().default(null) }).default({ at: null, height: null }),
-  hip: z.strictObject({ section: z.string().min(1).max(40).nullable().default(null), edge: z.enum(hipEdges).default('dropped') }).default({ section: null, edge: 'dropped' }),
+  peak: z
+    .strictObject({
+      at: lengthField(limits.peakAt).nullable().default(null),
+      height: lengthField(limits.peakHeight).nullable().default(null),
+    })
+    .default({ at: null, height: null }),
+  hip: z
+    .strictObject({
+      section: z.string().min(1).max(40).nullable().default(null),
+      edge: z.enum(hipEdges).default('dropped'),
+    })
+    .default({ section: null, edge: 'dropped' }),
   rafter: z.string().min(1).max(40),
   spacing: lengthField(limits.spacing),
-  panel: z.strictObject({ cover: lengthField(limits.panel), per: z.union([z.literal(1), z.literal(2), z.literal(3)]).default(1) }).nullable().default(null),
+  panel: z
+    .strictObject({
+      cover: lengthField(limits.panel),
+      per: z.union([z.literal(1), z.literal(2), z.literal(3)]).default(1),
+    })
+    .nullable()
+    .default(null),
   ridge: z.string().min(1).max(40),
   beam: beamSchema,
   purlins: purlinsSchema,
-  overhang: z.strictObject({ eave: lengthField(limits.eaveOverhang), gable: lengthField(limits.gableOverhang), high: lengthField(limits.eaveOverhang).nullable().optional() }),
+  overhang: z.strictObject({
+    eave: lengthField(limits.eaveOverhang),
+    gable: lengthField(limits.gableOverhang),
+    high: lengthField(limits.eaveOverhang).nullable().optional(),
+  }),
   seat: seatSchema,
   tail: z.enum(tailEnds).default('plumb'),
   tails: tailsSchema,
@@ -117,12 +236,41 @@ export const roofSchema = z.strictObject({
   blocking: blockingSchema,
   raised: raisedSchema,
   firring: firringSchema,
-  ties: z.strictObject({ rafter: tiesSchema, collar: tiesSchema, ceiling: tiesSchema }).default({ rafter: null, collar: null, ceiling: null }),
-  fascia: z.strictObject({ sub: z.string().min(1).max(40).nullable().default(null), face: z.string().min(1).max(40).nullable().default(null) }).default({ sub: null, face: null }),
+  ties: z
+    .strictObject({ rafter: tiesSchema, collar: tiesSchema, ceiling: tiesSchema })
+    .default({ rafter: null, collar: null, ceiling: null }),
+  fascia: z
+    .strictObject({
+      sub: z.string().min(1).max(40).nullable().default(null),
+      face: z.string().min(1).max(40).nullable().default(null),
+    })
+    .default({ sub: null, face: null }),
   openings: roofOpeningsSchema,
 })
 
 export const defaultRoof: Roof = {
-  shape: 'gable', high: 'north', pitch: { rise: 6, run: 12 }, northPitch: null, peak: { at: null, height: null }, hip: { section: null, edge: 'dropped' }, rafter: '2x6', spacing: 609.6, panel: null, ridge: '2x8', beam: null, purlins: null,
-  overhang: { eave: 304.8, gable: 203.2 }, seat: { rule: 'full-bearing' }, tail: 'plumb', tails: defaultTails, soffit: null, ends: defaultEnds, blocking: defaultBlocking, raised: defaultRaised, firring: defaultFirring, ties: { rafter: null, collar: null, ceiling: null }, fascia: { sub: null, face: null }, openings: [],
+  shape: 'gable',
+  high: 'north',
+  pitch: { rise: 6, run: 12 },
+  northPitch: null,
+  peak: { at: null, height: null },
+  hip: { section: null, edge: 'dropped' },
+  rafter: '2x6',
+  spacing: 609.6,
+  panel: null,
+  ridge: '2x8',
+  beam: null,
+  purlins: null,
+  overhang: { eave: 304.8, gable: 203.2 },
+  seat: { rule: 'full-bearing' },
+  tail: 'plumb',
+  tails: defaultTails,
+  soffit: null,
+  ends: defaultEnds,
+  blocking: defaultBlocking,
+  raised: defaultRaised,
+  firring: defaultFirring,
+  ties: { rafter: null, collar: null, ceiling: null },
+  fascia: { sub: null, face: null },
+  openings: [],
 }

@@ -4,15 +4,16 @@ import { limits } from './limits'
 import { z } from './zod'
 
 /**
- * The schools of the bird's mouth, and of none. `full-bearing`: the seat is as wide as the plate. `third`: the notch is a third of
- * the rafter's depth at most, measured square to the edge or up the plumb line. `height-above-plate`: the rafter stands a chosen
- * height above the plate, plumb at the wall's outside. `none`: no notch; the rafter is cut level along the bottom. `wedge`: no
- * notch either; it lies uncut on wedges on the plate.
+ * The schools of the bird's mouth, and of none. `full-bearing`: the seat is as wide as the plate. `third`:
+ * the notch is a third of the rafter's depth at most, measured square to the edge or up the plumb line.
+ * `height-above-plate`: the rafter stands a chosen height above the plate, plumb at the wall's outside.
+ * `none`: no notch; the rafter is cut level along the bottom. `wedge`: no notch either; it lies uncut on
+ * wedges on the plate.
  */
 export type Seat =
   | { readonly rule: 'full-bearing' }
-  | { readonly rule: 'third', readonly measured: 'square' | 'plumb' }
-  | { readonly rule: 'height-above-plate', readonly height: number }
+  | { readonly rule: 'third'; readonly measured: 'square' | 'plumb' }
+  | { readonly rule: 'height-above-plate'; readonly height: number }
   | { readonly rule: 'none' }
   | { readonly rule: 'wedge' }
 
@@ -28,22 +29,25 @@ export const seatSchema = z.discriminatedUnion('rule', [
 ])
 
 /**
- * Height of a rafter's top edge above the plate, plumb over the wall's outside, mm: the one number by which a school of the
- * bird's mouth places the rafter. Its planes then cut seat and heel.
- * `angle` in degrees, `depth` of the rafter and width of the plate in mm.
+ * Height of a rafter's top edge above the plate, plumb over the wall's outside, mm: the one number by which a
+ * school of the bird's mouth places the rafter. Its planes then cut seat and heel. `angle` in degrees,
+ * `depth` of the rafter and width of the plate in mm.
  */
 export function heightAbovePlate(seat: Seat, angle: number, depth: number, plate: number): number {
   const slope = radians(angle)
   const plumb = depth / Math.cos(slope)
   const full = plumb - plate * Math.tan(slope)
   switch (seat.rule) {
-    case 'height-above-plate': return seat.height
+    case 'height-above-plate':
+      return seat.height
     case 'third': {
       const heel = seat.measured === 'plumb' ? depth / 3 : plumb / 3
       return Math.max(plumb - heel, full)
     }
-    case 'wedge': return plumb
+    case 'wedge':
+      return plumb
     case 'full-bearing':
-    case 'none': return full
+    case 'none':
+      return full
   }
 }

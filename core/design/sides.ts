@@ -7,28 +7,60 @@ export type SideName = 'south' | 'east' | 'north' | 'west'
 export const sideNames: readonly SideName[] = ['south', 'east', 'north', 'west']
 
 /**
- * Where a wall's layout begins: on centre from its low end (west, or south) or its high end, each set back so that sheets break on studs; or spread about its middle, the
- * bays at both ends alike.
+ * Where a wall's layout begins: on centre from its low end (west, or south) or its high end, each set back so
+ * that sheets break on studs; or spread about its middle, the bays at both ends alike.
  */
 export const layouts = ['low', 'high', 'centred'] as const
-export type LayoutFrom = typeof layouts[number]
+export type LayoutFrom = (typeof layouts)[number]
 
 /** Whether a wall is of studs, or a side of posts and beam. */
 export const builds = ['studs', 'posts'] as const
 /** What covers a wall: the sheets, where the walls have any; slats with gaps; or nothing. */
 export const covers = ['sheets', 'slats', 'open'] as const
 
-/** Where a wall steps: `at` from its low end, and `height`, deck to the top of its top plate, from there on; mm. */
-export interface Step { readonly at: number, readonly height: number }
+/**
+ * Where a wall steps: `at` from its low end, and `height`, deck to the top of its top plate, from there on;
+ * mm.
+ */
+export interface Step {
+  readonly at: number
+  readonly height: number
+}
 
-/** What one wall has of its own. `height` deck to the top of its top plate, mm; null for that of all walls. */
-export interface Side { readonly layout: LayoutFrom, readonly height: number | null, readonly step: Step | null, readonly build: typeof builds[number], readonly cover: typeof covers[number] }
+/**
+ * What one wall has of its own. `height` deck to the top of its top plate, mm; null for that of all walls.
+ */
+export interface Side {
+  readonly layout: LayoutFrom
+  readonly height: number | null
+  readonly step: Step | null
+  readonly build: (typeof builds)[number]
+  readonly cover: (typeof covers)[number]
+}
 
 const stepSchema = z.strictObject({ at: lengthField(limits.onSite), height: lengthField(limits.wallHeight) })
 
-const sideSchema = z.strictObject({ layout: z.enum(layouts).default('low'), height: lengthField(limits.wallHeight).nullable().default(null), step: stepSchema.nullable().default(null), build: z.enum(builds).default('studs'), cover: z.enum(covers).default('sheets') })
+const sideSchema = z.strictObject({
+  layout: z.enum(layouts).default('low'),
+  height: lengthField(limits.wallHeight).nullable().default(null),
+  step: stepSchema.nullable().default(null),
+  build: z.enum(builds).default('studs'),
+  cover: z.enum(covers).default('sheets'),
+})
 
 export const usualSide: Side = { layout: 'low', height: null, step: null, build: 'studs', cover: 'sheets' }
-export const usualSides: Readonly<Record<SideName, Side>> = { south: usualSide, east: usualSide, north: usualSide, west: usualSide }
+export const usualSides: Readonly<Record<SideName, Side>> = {
+  south: usualSide,
+  east: usualSide,
+  north: usualSide,
+  west: usualSide,
+}
 
-export const sidesSchema = z.strictObject({ south: sideSchema.default(usualSide), east: sideSchema.default(usualSide), north: sideSchema.default(usualSide), west: sideSchema.default(usualSide) }).default(usualSides)
+export const sidesSchema = z
+  .strictObject({
+    south: sideSchema.default(usualSide),
+    east: sideSchema.default(usualSide),
+    north: sideSchema.default(usualSide),
+    west: sideSchema.default(usualSide),
+  })
+  .default(usualSides)

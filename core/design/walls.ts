@@ -2,7 +2,16 @@ import { lengthField } from './length-field'
 import { limits } from './limits'
 import { openingsSchema, type WallOpening } from './openings'
 import { type Partition, partitionsSchema } from './partitions'
-import { type Posts, postsSchema, type Siding, sidingSchema, type Slats, slatsSchema, usualPosts, usualSlats } from './posts'
+import {
+  type Posts,
+  postsSchema,
+  type Siding,
+  sidingSchema,
+  type Slats,
+  slatsSchema,
+  usualPosts,
+  usualSlats,
+} from './posts'
 import { type Sheathing, sheathingSchema } from './sheathing'
 import { type Side, type SideName, sidesSchema, usualSides } from './sides'
 import { type UnitOnHand, unitsSchema } from './units'
@@ -11,20 +20,32 @@ import { z } from './zod'
 /** Which walls run through at the corners; the others butt between them. Eave walls carry the rafters. */
 export type ThroughWalls = 'eaves' | 'gables'
 
-/** How a through wall's corner closes: a third stud beyond the butting wall, or a stud laid flat as a nailer. */
+/**
+ * How a through wall's corner closes: a third stud beyond the butting wall, or a stud laid flat as a nailer.
+ */
 export type CornerSchool = 'three-stud' | 'nailer'
 
-/** What the studs stand over or under: nothing but their own layout, the floor's joists, or the roof's rafters. */
+/**
+ * What the studs stand over or under: nothing but their own layout, the floor's joists, or the roof's
+ * rafters.
+ */
 export const stacks = ['own', 'joists', 'rafters'] as const
-export type Stack = typeof stacks[number]
+export type Stack = (typeof stacks)[number]
 
-/** What holds a framed wall square until it is sheathed: nothing, boards nailed across its inside for a while, or boards let into its outside for good. */
+/**
+ * What holds a framed wall square until it is sheathed: nothing, boards nailed across its inside for a while,
+ * or boards let into its outside for good.
+ */
 export const bracings = ['none', 'temporary', 'let-in'] as const
-export type Bracing = typeof bracings[number]
+export type Bracing = (typeof bracings)[number]
 
-/** What fills the gables above the end walls: studs on them up to the end rafters; studs notched over the end rafters' inner faces, that run up behind them; the walls' own studs, run up to raked plates under the rafters; or nothing. */
+/**
+ * What fills the gables above the end walls: studs on them up to the end rafters; studs notched over the end
+ * rafters' inner faces, that run up behind them; the walls' own studs, run up to raked plates under the
+ * rafters; or nothing.
+ */
 export const gableEnds = ['studs', 'notched', 'raked', 'open'] as const
-export type GableEnds = typeof gableEnds[number]
+export type GableEnds = (typeof gableEnds)[number]
 
 export interface Walls {
   /** Name of the section of studs and plates. */
@@ -80,11 +101,33 @@ export const wallsSchema = z.strictObject({
 })
 
 export const defaultWalls: Walls = {
-  stud: '2x4', spacing: 406.4, height: 2108.2, topPlates: 2, through: 'eaves', corner: 'three-stud', stack: 'own', longest: usualLongest.imperial, bracing: 'none', gables: 'studs', sides: usualSides, posts: usualPosts.imperial, slats: usualSlats.imperial, siding: null, sheathing: null, openings: [], partitions: [], units: [],
+  stud: '2x4',
+  spacing: 406.4,
+  height: 2108.2,
+  topPlates: 2,
+  through: 'eaves',
+  corner: 'three-stud',
+  stack: 'own',
+  longest: usualLongest.imperial,
+  bracing: 'none',
+  gables: 'studs',
+  sides: usualSides,
+  posts: usualPosts.imperial,
+  slats: usualSlats.imperial,
+  siding: null,
+  sheathing: null,
+  openings: [],
+  partitions: [],
+  units: [],
 }
 
-/** Deck to the top of a wall's top plate, mm: its own height, or that of all; a gable wall without its own is as high as the lower eave wall. */
+/**
+ * Deck to the top of a wall's top plate, mm: its own height, or that of all; a gable wall without its own is
+ * as high as the lower eave wall.
+ */
 export function heightOf({ height, sides }: Pick<Walls, 'height' | 'sides'>, side: SideName): number {
   const eave = (name: SideName): number => sides[name].height ?? height
-  return side === 'south' || side === 'north' ? eave(side) : sides[side].height ?? Math.min(eave('south'), eave('north'))
+  return side === 'south' || side === 'north'
+    ? eave(side)
+    : (sides[side].height ?? Math.min(eave('south'), eave('north')))
 }

@@ -13,7 +13,11 @@ import { wallElevation } from './wall-elevation'
 import { wallsPlan } from './walls-plan'
 
 /** A drawing with the name of its file, and how wide it is written, px. */
-export interface NamedDrawing { readonly file: string, readonly drawing: Drawing, readonly wide: number }
+export interface NamedDrawing {
+  readonly file: string
+  readonly drawing: Drawing
+  readonly wide: number
+}
 
 const named = (file: string, drawing: Drawing, wide = 1000): NamedDrawing => ({ file, drawing, wide })
 
@@ -22,15 +26,43 @@ export function drawingsOf(plan: Plan): NamedDrawing[] {
   const { design, frame, pieces } = plan
   const { plate } = frame.lumber
   const site = design.site ? [named('site-plan', sitePlan(plan)), named('levels', levelsPlan(plan))] : []
-  const base = design.base ? [named('base-plan', basePlan(plan)), named('base-elevation', baseElevation(plan))] : []
-  const floor = frame.floor ? [named('floor-frame', floorPlan(plan, 'frame')), named('floor-deck', floorPlan(plan, 'deck')), ...frame.floor.bays.map(bay => named(`rims-${bay.id.replace('/', '-')}`, pairStrip(`rims-${bay.id}`, rimPair(frame, bay), 60), 2000))] : []
-  const standing = [...new Set([...wallNames, ...frame.walls.map(wall => wall.name)])].filter(name => frame.walls.some(wall => wall.name === name))
+  const base = design.base
+    ? [named('base-plan', basePlan(plan)), named('base-elevation', baseElevation(plan))]
+    : []
+  const floor = frame.floor
+    ? [
+        named('floor-frame', floorPlan(plan, 'frame')),
+        named('floor-deck', floorPlan(plan, 'deck')),
+        ...frame.floor.bays.map(bay =>
+          named(
+            `rims-${bay.id.replace('/', '-')}`,
+            pairStrip(`rims-${bay.id}`, rimPair(frame, bay), 60),
+            2000,
+          ),
+        ),
+      ]
+    : []
+  const standing = [...new Set([...wallNames, ...frame.walls.map(wall => wall.name)])].filter(name =>
+    frame.walls.some(wall => wall.name === name),
+  )
   const walls = standing.flatMap(wall => [
-    named(`wall-${wall}`, wallElevation(plan, wall)), named(`sheets-${wall}`, wallElevation(plan, wall, 'sheets')),
+    named(`wall-${wall}`, wallElevation(plan, wall)),
+    named(`sheets-${wall}`, wallElevation(plan, wall, 'sheets')),
     named(`plates-${wall}`, pairStrip(`plates-${wall}`, platePair(frame, wall), plate.depth), 2000),
-    ...rakeStrips(frame, wall).map(strip => named(`plates-${wall}-${strip.side}-slope`, pairStrip(`plates-${wall}-${strip.side}-slope`, strip, plate.depth), 2000)),
+    ...rakeStrips(frame, wall).map(strip =>
+      named(
+        `plates-${wall}-${strip.side}-slope`,
+        pairStrip(`plates-${wall}-${strip.side}-slope`, strip, plate.depth),
+        2000,
+      ),
+    ),
   ])
-  const roof = [named('roof-section', roofSection(plan)), named('roof-plan', roofPlan(plan)), named('roof-east', roofEnd(plan, 'east')), named('roof-west', roofEnd(plan, 'west'))]
+  const roof = [
+    named('roof-section', roofSection(plan)),
+    named('roof-plan', roofPlan(plan)),
+    named('roof-east', roofEnd(plan, 'east')),
+    named('roof-west', roofEnd(plan, 'west')),
+  ]
   const boards = pieces.map(piece => named(`board-${piece.mark}`, boardOnBench(cardOf(plan, piece)), 1600))
   return [...site, ...base, ...floor, named('walls-plan', wallsPlan(plan)), ...walls, ...roof, ...boards]
 }

@@ -1,21 +1,76 @@
 import type { Hole } from '../frame'
 import type { Plan } from '../plan'
-import { type Dimension, type Drawing, drawn, type Handle, type Line, type Patch, type Point } from './drawing'
+import {
+  type Dimension,
+  type Drawing,
+  drawn,
+  type Handle,
+  type Line,
+  type Patch,
+  type Point,
+} from './drawing'
 import { fromAbove, fromSouth, seen, seenParts } from './view'
 
 /** The base from above: gravel, timbers, beams, what stands in the ground, and holes. */
 export function basePlan(plan: Plan): Drawing {
-  const { frame, design: { footprint: { length, width } } } = plan
-  const beds = frame.base.beds.map(({ rect: { x0, x1, y0, y1 } }): Patch => ({ ink: 'gravel', member: null, loops: [[{ x: x0, y: y0 }, { x: x1, y: y0 }, { x: x1, y: y1 }, { x: x0, y: y1 }]] }))
-  const corners: readonly Point[] = [{ x: 0, y: 0 }, { x: length, y: 0 }, { x: length, y: width }, { x: 0, y: width }]
+  const {
+    frame,
+    design: {
+      footprint: { length, width },
+    },
+  } = plan
+  const beds = frame.base.beds.map(({ rect: { x0, x1, y0, y1 } }): Patch => ({
+    ink: 'gravel',
+    member: null,
+    loops: [
+      [
+        { x: x0, y: y0 },
+        { x: x1, y: y0 },
+        { x: x1, y: y1 },
+        { x: x0, y: y1 },
+      ],
+    ],
+  }))
+  const corners: readonly Point[] = [
+    { x: 0, y: 0 },
+    { x: length, y: 0 },
+    { x: length, y: width },
+    { x: 0, y: width },
+  ]
   const outline = corners.map((from, i): Line => ({ from, to: corners[(i + 1) % 4] ?? from, ink: 'behind' }))
   const foot = (x: number): Point => ({ x, y: 0 })
   return drawn('base-plan', {
-    patches: [...beds, ...seenParts(frame.base.parts, fromAbove), ...seen(frame.members.filter(member => member.id.startsWith('base/')), fromAbove)],
-    lines: [...outline, ...frame.base.holes.flatMap(hole => circle({ x: hole.x, y: hole.y }, hole.diameter / 2, 'hole'))],
+    patches: [
+      ...beds,
+      ...seenParts(frame.base.parts, fromAbove),
+      ...seen(
+        frame.members.filter(member => member.id.startsWith('base/')),
+        fromAbove,
+      ),
+    ],
+    lines: [
+      ...outline,
+      ...frame.base.holes.flatMap(hole => circle({ x: hole.x, y: hole.y }, hole.diameter / 2, 'hole')),
+    ],
     dimensions: [
-      { name: 'length', from: foot(0), to: foot(length), side: 'below', row: 1, value: length, field: 'footprint.length' },
-      { name: 'span', from: foot(0), to: { x: 0, y: width }, side: 'left', row: 1, value: width, field: 'footprint.width' },
+      {
+        name: 'length',
+        from: foot(0),
+        to: foot(length),
+        side: 'below',
+        row: 1,
+        value: length,
+        field: 'footprint.length',
+      },
+      {
+        name: 'span',
+        from: foot(0),
+        to: { x: 0, y: width },
+        side: 'left',
+        row: 1,
+        value: width,
+        field: 'footprint.width',
+      },
     ],
     handles: [
       { field: 'footprint.length', at: { x: length, y: width * 0.75 }, along: { x: 1, y: 0 }, gain: 1 },
@@ -26,20 +81,31 @@ export function basePlan(plan: Plan): Drawing {
 
 /** A circle as short lines. */
 export function circle({ x, y }: Point, radius: number, ink: Line['ink']): Line[] {
-  const at = (i: number): Point => ({ x: x + radius * Math.cos(i * Math.PI / 12), y: y + radius * Math.sin(i * Math.PI / 12) })
+  const at = (i: number): Point => ({
+    x: x + radius * Math.cos((i * Math.PI) / 12),
+    y: y + radius * Math.sin((i * Math.PI) / 12),
+  })
   return Array.from({ length: 24 }, (_, i) => ({ from: at(i), to: at(i + 1), ink }))
 }
 
-/** The base and the floor on it from the south, with the ground under the south edge as it was measured, and the holes below. */
+/**
+ * The base and the floor on it from the south, with the ground under the south edge as it was measured, and
+ * the holes below.
+ */
 export function baseElevation(plan: Plan): Drawing {
   const { frame } = plan
   const { outline, base, ground } = frame
-  const below = frame.members.filter(({ id, role }) => (id.startsWith('base/') || id.startsWith('floor/') || id.startsWith('porch/')) && role !== 'joist' && role !== 'block')
+  const below = frame.members.filter(
+    ({ id, role }) =>
+      (id.startsWith('base/') || id.startsWith('floor/') || id.startsWith('porch/')) &&
+      role !== 'joist' &&
+      role !== 'block',
+  )
   const edge = 600
   const steps = 24
   const front = Math.min(outline.y0, ...base.holes.map(hole => hole.y))
   const profile = Array.from({ length: steps + 1 }, (_, i): Point => {
-    const x = outline.x0 - edge + (outline.x1 - outline.x0 + 2 * edge) * i / steps
+    const x = outline.x0 - edge + ((outline.x1 - outline.x0 + 2 * edge) * i) / steps
     return { x, y: ground.at({ x, y: front }) }
   })
   const lines: Line[] = [
@@ -47,7 +113,10 @@ export function baseElevation(plan: Plan): Drawing {
     ...frontHoles(base.holes).flatMap(holeLines),
   ]
   return drawn('base-elevation', {
-    patches: [...seenParts(base.parts, fromSouth), ...seen(below, fromSouth)], lines, dimensions: dimensions(plan), handles: handles(plan),
+    patches: [...seenParts(base.parts, fromSouth), ...seen(below, fromSouth)],
+    lines,
+    dimensions: dimensions(plan),
+    handles: handles(plan),
   })
 }
 
@@ -59,22 +128,75 @@ function frontHoles(holes: readonly Hole[]): Hole[] {
 function holeLines({ x, diameter, low, high }: Hole): Line[] {
   const r = diameter / 2
   return [
-    { from: { x: x - r, y: high }, to: { x: x - r, y: low }, ink: 'hole' }, { from: { x: x + r, y: high }, to: { x: x + r, y: low }, ink: 'hole' }, { from: { x: x - r, y: low }, to: { x: x + r, y: low }, ink: 'hole' },
+    { from: { x: x - r, y: high }, to: { x: x - r, y: low }, ink: 'hole' },
+    { from: { x: x + r, y: high }, to: { x: x + r, y: low }, ink: 'hole' },
+    { from: { x: x - r, y: low }, to: { x: x + r, y: low }, ink: 'hole' },
   ]
 }
 
 function dimensions({ design: { base }, frame: { ground, outline, base: framed } }: Plan): Dimension[] {
   const at = (y: number): Point => ({ x: outline.x1, y })
   const high = ground.highest.height
-  const deck: Dimension = { name: 'base-top', from: at(high), to: at(0), side: 'right', row: 2, value: -high, field: null }
+  const deck: Dimension = {
+    name: 'base-top',
+    from: at(high),
+    to: at(0),
+    side: 'right',
+    row: 2,
+    value: -high,
+    field: null,
+  }
   if (!base) return [deck]
-  const lift: Dimension = { name: 'lift', from: at(high), to: at(high + base.lift), side: 'right', row: 1, value: base.lift, field: 'base.lift' }
+  const lift: Dimension = {
+    name: 'lift',
+    from: at(high),
+    to: at(high + base.lift),
+    side: 'right',
+    row: 1,
+    value: base.lift,
+    field: 'base.lift',
+  }
   const [hole] = framed.holes
-  const frost: Dimension[] = 'frost' in base && hole ? [{ name: 'frost', from: { x: outline.x0, y: hole.low }, to: { x: outline.x0, y: hole.high }, side: 'left', row: 1, value: base.frost, field: 'base.frost' }] : []
-  const low: Dimension[] = base.kind === 'slab' && base.lowWall ? [{ name: 'low-wall', from: { x: outline.x0, y: 0 }, to: { x: outline.x0, y: base.lowWall.height }, side: 'left', row: 1, value: base.lowWall.height, field: 'base.lowWall.height' }] : []
+  const frost: Dimension[] =
+    'frost' in base && hole
+      ? [
+          {
+            name: 'frost',
+            from: { x: outline.x0, y: hole.low },
+            to: { x: outline.x0, y: hole.high },
+            side: 'left',
+            row: 1,
+            value: base.frost,
+            field: 'base.frost',
+          },
+        ]
+      : []
+  const low: Dimension[] =
+    base.kind === 'slab' && base.lowWall
+      ? [
+          {
+            name: 'low-wall',
+            from: { x: outline.x0, y: 0 },
+            to: { x: outline.x0, y: base.lowWall.height },
+            side: 'left',
+            row: 1,
+            value: base.lowWall.height,
+            field: 'base.lowWall.height',
+          },
+        ]
+      : []
   return [lift, deck, ...frost, ...low]
 }
 
 function handles({ design: { base }, frame: { outline, ground } }: Plan): Handle[] {
-  return base ? [{ field: 'base.lift', at: { x: (outline.x0 + outline.x1) / 2, y: ground.highest.height + base.lift }, along: { x: 0, y: 1 }, gain: 1 }] : []
+  return base
+    ? [
+        {
+          field: 'base.lift',
+          at: { x: (outline.x0 + outline.x1) / 2, y: ground.highest.height + base.lift },
+          along: { x: 0, y: 1 },
+          gain: 1,
+        },
+      ]
+    : []
 }

@@ -2,17 +2,45 @@ import type { FieldPath, LengthPath, PitchPath } from '../design'
 import type { Pitch } from '../measure'
 
 /** A point of a drawing: millimetres at full size, x to the right, y up. */
-export interface Point { readonly x: number, readonly y: number }
+export interface Point {
+  readonly x: number
+  readonly y: number
+}
 
 /** What a line or patch stands for; the theme gives it its look. */
-export type Ink = 'wood' | 'end-grain' | 'sheet' | 'concrete' | 'gravel' | 'behind' | 'ground' | 'datum' | 'mark' | 'boundary' | 'setback' | 'find' | 'buried' | 'hole'
+export type Ink =
+  | 'wood'
+  | 'end-grain'
+  | 'sheet'
+  | 'concrete'
+  | 'gravel'
+  | 'behind'
+  | 'ground'
+  | 'datum'
+  | 'mark'
+  | 'boundary'
+  | 'setback'
+  | 'find'
+  | 'buried'
+  | 'hole'
 
 /** A filled outline with its holes. `member` is the id of the board it shows. */
-export interface Patch { readonly loops: readonly (readonly Point[])[], readonly ink: Ink, readonly member: string | null }
+export interface Patch {
+  readonly loops: readonly (readonly Point[])[]
+  readonly ink: Ink
+  readonly member: string | null
+}
 
-export interface Line { readonly from: Point, readonly to: Point, readonly ink: Ink }
+export interface Line {
+  readonly from: Point
+  readonly to: Point
+  readonly ink: Ink
+}
 
-/** A number on a drawing. `field` names the value of the design that typing over it changes; null where it is only read. */
+/**
+ * A number on a drawing. `field` names the value of the design that typing over it changes; null where it is
+ * only read.
+ */
 export interface Dimension {
   readonly name: DimensionName
   /** The two points measured between; only their level or plumb distance counts, by `side`. */
@@ -25,20 +53,78 @@ export interface Dimension {
   readonly field: LengthPath | null
 }
 
-export type DimensionName = 'span' | 'strip' | 'run' | 'other-run' | 'gable-overhang' | 'wall-height' | 'other-height' | 'step-at' | 'step-height' | 'eave' | 'high-eave' | 'ridge-top' | 'rise' | 'height-above-plate' | 'wall-length' | 'stud-spacing' | 'rafter-spacing' | 'depth' | 'length'
-  | 'joist-spacing' | 'joint' | 'porch' | 'along' | 'near' | 'far' | 'reference' | 'lift' | 'frost' | 'base-top' | 'low-wall'
+export type DimensionName =
+  | 'span'
+  | 'strip'
+  | 'run'
+  | 'other-run'
+  | 'gable-overhang'
+  | 'wall-height'
+  | 'other-height'
+  | 'step-at'
+  | 'step-height'
+  | 'eave'
+  | 'high-eave'
+  | 'ridge-top'
+  | 'rise'
+  | 'height-above-plate'
+  | 'wall-length'
+  | 'stud-spacing'
+  | 'rafter-spacing'
+  | 'depth'
+  | 'length'
+  | 'joist-spacing'
+  | 'joint'
+  | 'porch'
+  | 'along'
+  | 'near'
+  | 'far'
+  | 'reference'
+  | 'lift'
+  | 'frost'
+  | 'base-top'
+  | 'low-wall'
 
 /** The slope, written beside its line, on the side to which it falls. */
-export interface PitchTag { readonly at: Point, readonly falls: 'left' | 'right', readonly angle: number, readonly pitch: Pitch, readonly field: PitchPath }
+export interface PitchTag {
+  readonly at: Point
+  readonly falls: 'left' | 'right'
+  readonly angle: number
+  readonly pitch: Pitch
+  readonly field: PitchPath
+}
 
-/** A running mark: distance from the end that layout begins at. `to` is the far side of the member that stands there, null for a bare mark. */
-export interface RunningMark { readonly at: Point, readonly value: number, readonly to: Point | null, readonly letter: string }
+/**
+ * A running mark: distance from the end that layout begins at. `to` is the far side of the member that stands
+ * there, null for a bare mark.
+ */
+export interface RunningMark {
+  readonly at: Point
+  readonly value: number
+  readonly to: Point | null
+  readonly letter: string
+}
 
-/** A place to drag. Moving it by a millimetre of the drawing along `along` adds `gain` to the field (for the pitch: rise in 12). */
-export interface Handle { readonly field: FieldPath, readonly at: Point, readonly along: Point, readonly gain: number }
+/**
+ * A place to drag. Moving it by a millimetre of the drawing along `along` adds `gain` to the field (for the
+ * pitch: rise in 12).
+ */
+export interface Handle {
+  readonly field: FieldPath
+  readonly at: Point
+  readonly along: Point
+  readonly gain: number
+}
 
-/** Words at a place of the drawing: a name the user gave, or a stake's; and a length in mm after it, where there is one. */
-export interface Label { readonly at: Point, readonly text: string, readonly value?: number }
+/**
+ * Words at a place of the drawing: a name the user gave, or a stake's; and a length in mm after it, where
+ * there is one.
+ */
+export interface Label {
+  readonly at: Point
+  readonly text: string
+  readonly value?: number
+}
 
 export interface Drawing {
   readonly name: string
@@ -55,13 +141,25 @@ export interface Drawing {
 
 /** A drawing of what it has; its extent is that of its patches and lines. */
 export function drawn(name: string, parts: Partial<Omit<Drawing, 'name' | 'low' | 'high'>>): Drawing {
-  const whole = { patches: [], lines: [], dimensions: [], pitches: [], running: [], handles: [], labels: [], ...parts }
+  const whole = {
+    patches: [],
+    lines: [],
+    dimensions: [],
+    pitches: [],
+    running: [],
+    handles: [],
+    labels: [],
+    ...parts,
+  }
   return { name, ...whole, ...extentOf(whole.patches, whole.lines) }
 }
 
 /** The corners of the box around patches and lines. A drawing of nothing is a metre square. */
-export function extentOf(patches: readonly Patch[], lines: readonly Line[]): { low: Point, high: Point } {
-  const points = [...patches.flatMap(patch => patch.loops.flat()), ...lines.flatMap(line => [line.from, line.to])]
+export function extentOf(patches: readonly Patch[], lines: readonly Line[]): { low: Point; high: Point } {
+  const points = [
+    ...patches.flatMap(patch => patch.loops.flat()),
+    ...lines.flatMap(line => [line.from, line.to]),
+  ]
   if (points.length === 0) return { low: { x: 0, y: 0 }, high: { x: 1000, y: 1000 } }
   const xs = points.map(p => p.x)
   const ys = points.map(p => p.y)

@@ -8,38 +8,127 @@ export type FloorLayer = 'frame' | 'deck'
 
 const onDeck = (member: Member): boolean => member.role === 'deck-sheet' || member.role === 'deck-board'
 
-/** The floor from above, the south side below, with the diagonals to check it by. A design without a floor shows its outline alone. */
+/**
+ * The floor from above, the south side below, with the diagonals to check it by. A design without a floor
+ * shows its outline alone.
+ */
 export function floorPlan(plan: Plan, layer: FloorLayer): Drawing {
   const { length, width } = plan.design.footprint
-  const members = plan.frame.members.filter(member => /^(floor|porch)\//.test(member.id) && onDeck(member) === (layer === 'deck'))
-  const corners: readonly Point[] = [{ x: 0, y: 0 }, { x: length, y: 0 }, { x: length, y: width }, { x: 0, y: width }]
-  const edge = (i: number, k: number, ink: Line['ink']): Line => ({ from: corners[i] ?? { x: 0, y: 0 }, to: corners[k] ?? { x: 0, y: 0 }, ink })
-  const lines = [edge(0, 1, 'behind'), edge(1, 2, 'behind'), edge(2, 3, 'behind'), edge(3, 0, 'behind'), ...(layer === 'frame' ? diagonals(plan) : []), ...joints(plan)]
-  return drawn(`floor-${layer}`, { patches: seen(members, fromAbove), lines, dimensions: dimensions(plan), handles: handles(plan) })
+  const members = plan.frame.members.filter(
+    member => /^(floor|porch)\//.test(member.id) && onDeck(member) === (layer === 'deck'),
+  )
+  const corners: readonly Point[] = [
+    { x: 0, y: 0 },
+    { x: length, y: 0 },
+    { x: length, y: width },
+    { x: 0, y: width },
+  ]
+  const edge = (i: number, k: number, ink: Line['ink']): Line => ({
+    from: corners[i] ?? { x: 0, y: 0 },
+    to: corners[k] ?? { x: 0, y: 0 },
+    ink,
+  })
+  const lines = [
+    edge(0, 1, 'behind'),
+    edge(1, 2, 'behind'),
+    edge(2, 3, 'behind'),
+    edge(3, 0, 'behind'),
+    ...(layer === 'frame' ? diagonals(plan) : []),
+    ...joints(plan),
+  ]
+  return drawn(`floor-${layer}`, {
+    patches: seen(members, fromAbove),
+    lines,
+    dimensions: dimensions(plan),
+    handles: handles(plan),
+  })
 }
 
 /** The two diagonals of each frame. */
-const diagonals = ({ frame }: Plan): Line[] => (frame.floor?.bays ?? []).flatMap(({ rect: { x0, x1, y0, y1 } }): Line[] => [{ from: { x: x0, y: y0 }, to: { x: x1, y: y1 }, ink: 'datum' }, { from: { x: x1, y: y0 }, to: { x: x0, y: y1 }, ink: 'datum' }])
+const diagonals = ({ frame }: Plan): Line[] =>
+  (frame.floor?.bays ?? []).flatMap(({ rect: { x0, x1, y0, y1 } }): Line[] => [
+    { from: { x: x0, y: y0 }, to: { x: x1, y: y1 }, ink: 'datum' },
+    { from: { x: x1, y: y0 }, to: { x: x0, y: y1 }, ink: 'datum' },
+  ])
 
 /** Where the floor's two frames meet. */
 function joints({ design }: Plan): Line[] {
   const { floor, footprint } = design
-  return floor?.joint ? [{ from: { x: floor.joint, y: -120 }, to: { x: floor.joint, y: footprint.width + 120 }, ink: 'mark' }] : []
+  return floor?.joint
+    ? [{ from: { x: floor.joint, y: -120 }, to: { x: floor.joint, y: footprint.width + 120 }, ink: 'mark' }]
+    : []
 }
 
 function dimensions({ design }: Plan): Dimension[] {
-  const { footprint: { length, width }, floor } = design
+  const {
+    footprint: { length, width },
+    floor,
+  } = design
   const foot = (x: number): Point => ({ x, y: 0 })
   const always: Dimension[] = [
-    { name: 'length', from: foot(0), to: foot(length), side: 'below', row: floor?.joint ? 3 : 2, value: length, field: 'footprint.length' },
-    { name: 'span', from: foot(0), to: { x: 0, y: width }, side: 'left', row: 1, value: width, field: 'footprint.width' },
+    {
+      name: 'length',
+      from: foot(0),
+      to: foot(length),
+      side: 'below',
+      row: floor?.joint ? 3 : 2,
+      value: length,
+      field: 'footprint.length',
+    },
+    {
+      name: 'span',
+      from: foot(0),
+      to: { x: 0, y: width },
+      side: 'left',
+      row: 1,
+      value: width,
+      field: 'footprint.width',
+    },
   ]
   if (!floor) return always
   const { spacing, joint, runs } = floor
-  const joists: Dimension[] = runs === 'width'
-    ? 2 * spacing < length ? [{ name: 'joist-spacing', from: foot(spacing), to: foot(2 * spacing), side: 'below', row: 1, value: spacing, field: 'floor.spacing' }] : []
-    : 2 * spacing < width ? [{ name: 'joist-spacing', from: { x: length, y: spacing }, to: { x: length, y: 2 * spacing }, side: 'right', row: 1, value: spacing, field: 'floor.spacing' }] : []
-  const split: Dimension[] = joint === null ? [] : [{ name: 'joint', from: foot(0), to: foot(joint), side: 'below', row: 2, value: joint, field: 'floor.joint' }]
+  const joists: Dimension[] =
+    runs === 'width'
+      ? 2 * spacing < length
+        ? [
+            {
+              name: 'joist-spacing',
+              from: foot(spacing),
+              to: foot(2 * spacing),
+              side: 'below',
+              row: 1,
+              value: spacing,
+              field: 'floor.spacing',
+            },
+          ]
+        : []
+      : 2 * spacing < width
+        ? [
+            {
+              name: 'joist-spacing',
+              from: { x: length, y: spacing },
+              to: { x: length, y: 2 * spacing },
+              side: 'right',
+              row: 1,
+              value: spacing,
+              field: 'floor.spacing',
+            },
+          ]
+        : []
+  const split: Dimension[] =
+    joint === null
+      ? []
+      : [
+          {
+            name: 'joint',
+            from: foot(0),
+            to: foot(joint),
+            side: 'below',
+            row: 2,
+            value: joint,
+            field: 'floor.joint',
+          },
+        ]
   return [...always, ...joists, ...split, ...porchDimension(design)]
 }
 
@@ -53,18 +142,36 @@ function porchDimension({ footprint: { length, width }, floor }: Plan['design'])
     return [{ ...part, from: { x: from, y: 0 }, to: { x: from + depth, y: 0 }, side: 'below', row: 1 }]
   }
   const from = side === 'south' ? -depth : width
-  return [{ ...part, from: { x: length, y: from }, to: { x: length, y: from + depth }, side: 'right', row: 1 }]
+  return [
+    { ...part, from: { x: length, y: from }, to: { x: length, y: from + depth }, side: 'right', row: 1 },
+  ]
 }
 
-function handles({ design: { footprint: { length, width }, floor } }: Plan): Handle[] {
+function handles({
+  design: {
+    footprint: { length, width },
+    floor,
+  },
+}: Plan): Handle[] {
   const all: Handle[] = [
     { field: 'footprint.length', at: { x: length, y: width * 0.75 }, along: { x: 1, y: 0 }, gain: 1 },
     { field: 'footprint.width', at: { x: length * 0.75, y: width }, along: { x: 0, y: 1 }, gain: 1 },
   ]
-  if (floor?.joint) all.push({ field: 'floor.joint', at: { x: floor.joint, y: width / 2 }, along: { x: 1, y: 0 }, gain: 1 })
+  if (floor?.joint)
+    all.push({ field: 'floor.joint', at: { x: floor.joint, y: width / 2 }, along: { x: 1, y: 0 }, gain: 1 })
   floor?.openings.forEach((opening, i) => {
-    all.push({ field: `floor.openings.${i}.x`, at: { x: opening.x, y: opening.y + opening.width / 2 }, along: { x: 1, y: 0 }, gain: 1 })
-    all.push({ field: `floor.openings.${i}.y`, at: { x: opening.x + opening.length / 2, y: opening.y }, along: { x: 0, y: 1 }, gain: 1 })
+    all.push({
+      field: `floor.openings.${i}.x`,
+      at: { x: opening.x, y: opening.y + opening.width / 2 },
+      along: { x: 1, y: 0 },
+      gain: 1,
+    })
+    all.push({
+      field: `floor.openings.${i}.y`,
+      at: { x: opening.x + opening.length / 2, y: opening.y },
+      along: { x: 0, y: 1 },
+      gain: 1,
+    })
   })
   return all
 }

@@ -13,5 +13,12 @@ const carries = /^walls\/(south|east|north|west)\/(plate\/|stud\/(1|2)$)/
 
 /** The roof on its walls' plates, looked at from over a corner: to tell one shape from another. */
 export function frameSketch({ frame }: Plan): Drawing {
-  return drawn('frame', { patches: seen(frame.members.filter(({ id, role }) => (id.startsWith('roof/') && role !== 'wall-sheet') || carries.test(id)), fromCorner) })
+  return drawn('frame', {
+    patches: seen(
+      frame.members.filter(
+        ({ id, role }) => (id.startsWith('roof/') && role !== 'wall-sheet') || carries.test(id),
+      ),
+      fromCorner,
+    ),
+  })
 }

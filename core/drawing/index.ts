@@ -1,7 +1,19 @@
 export { drawingsOf, type NamedDrawing } from './all'
 export { baseElevation, basePlan } from './base-views'
 export { boardOnBench, type Zone, zones } from './bench'
-export type { Dimension, DimensionName, Drawing, Handle, Ink, Label, Line, Patch, PitchTag, Point, RunningMark } from './drawing'
+export type {
+  Dimension,
+  DimensionName,
+  Drawing,
+  Handle,
+  Ink,
+  Label,
+  Line,
+  Patch,
+  PitchTag,
+  Point,
+  RunningMark,
+} from './drawing'
 export { type FloorLayer, floorPlan } from './floor-plan'
 export { levelsPlan } from './levels-plan'
 export { type Model, type ModelMember, modelOf } from './model'
@@ -11,7 +23,20 @@ export { withLast } from './ghost'
 export { roofSection, sectionPlaces } from './roof-section'
 export { type SquareTool, squareTools, type SquareView, squareView } from './square-views'
 export { roofEnd, roofPlan } from './roof-views'
-export { closeRows, fit, type Fit, type Margins, marginsOf, pathOf, placeDimension, type PlacedDimension, px, ROW, RUNNING, type Segment } from './sheet'
+export {
+  closeRows,
+  fit,
+  type Fit,
+  type Margins,
+  marginsOf,
+  pathOf,
+  placeDimension,
+  type PlacedDimension,
+  px,
+  ROW,
+  RUNNING,
+  type Segment,
+} from './sheet'
 export { sitePlan } from './site-plan'
 export { spread } from './spread'
 export { wallElevation, type WallLayer } from './wall-elevation'

@@ -2,11 +2,28 @@ import type { CutBoard } from '../board'
 import { type Frame, partFaces, type PartKind, type Role } from '../frame'
 import { between, type Mesh, meshOf, place, type Placement, toBuilding, vec, type Vec3 } from '../geometry'
 
-/** A member in the model: which of the shapes it has, where that stands, and the middle of its wood in the building, mm. */
-export interface ModelMember { readonly id: string, readonly role: Role | PartKind, readonly shape: number, readonly placement: Placement, readonly middle: Vec3 }
+/**
+ * A member in the model: which of the shapes it has, where that stands, and the middle of its wood in the
+ * building, mm.
+ */
+export interface ModelMember {
+  readonly id: string
+  readonly role: Role | PartKind
+  readonly shape: number
+  readonly placement: Placement
+  readonly middle: Vec3
+}
 
-/** The building as solids, its boards and what they stand on: each cut shape once, as a closed mesh in board axes, and every member that has it. `low` and `high` are the corners of its box. */
-export interface Model { readonly shapes: readonly Mesh[], readonly members: readonly ModelMember[], readonly low: Vec3, readonly high: Vec3 }
+/**
+ * The building as solids, its boards and what they stand on: each cut shape once, as a closed mesh in board
+ * axes, and every member that has it. `low` and `high` are the corners of its box.
+ */
+export interface Model {
+  readonly shapes: readonly Mesh[]
+  readonly members: readonly ModelMember[]
+  readonly low: Vec3
+  readonly high: Vec3
+}
 
 /** The model of a frame, made of its cut solids alone. A frame of nothing has a box of a metre. */
 export function modelOf(frame: Frame): Model {
@@ -18,17 +35,25 @@ export function modelOf(frame: Frame): Model {
       shape = shapes.push(meshOf(board.faces)) - 1
       index.set(board, shape)
     }
-    const middle = toBuilding(placement, vec((board.start + board.end) / 2, board.blank.depth / 2, board.blank.thickness / 2))
+    const middle = toBuilding(
+      placement,
+      vec((board.start + board.end) / 2, board.blank.depth / 2, board.blank.thickness / 2),
+    )
     return { id, role, shape, placement, middle }
   })
   const parts = frame.base.parts.map((part): ModelMember => ({
-    id: part.id, role: part.kind, shape: shapes.push(meshOf(partFaces(part))) - 1, placement: place(part.low, vec(1, 0, 0), vec(0, 1, 0)), middle: between(part.low, part.high, 0.5),
+    id: part.id,
+    role: part.kind,
+    shape: shapes.push(meshOf(partFaces(part))) - 1,
+    placement: place(part.low, vec(1, 0, 0), vec(0, 1, 0)),
+    middle: between(part.low, part.high, 0.5),
   }))
   return { shapes, members: [...members, ...parts], ...boxOf(frame) }
 }
 
-function boxOf(frame: Frame): { low: Vec3, high: Vec3 } {
-  if (frame.members.length === 0 && frame.base.parts.length === 0) return { low: vec(0, 0, 0), high: vec(1000, 1000, 1000) }
+function boxOf(frame: Frame): { low: Vec3; high: Vec3 } {
+  if (frame.members.length === 0 && frame.base.parts.length === 0)
+    return { low: vec(0, 0, 0), high: vec(1000, 1000, 1000) }
   let [x0, y0, z0, x1, y1, z1] = [Infinity, Infinity, Infinity, -Infinity, -Infinity, -Infinity]
   for (const { board, placement } of frame.members) {
     for (const x of [board.start, board.end]) {

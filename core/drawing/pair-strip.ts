@@ -4,11 +4,36 @@ import { type Drawing, drawn, type Line, type Patch, type RunningMark } from './
 /** How far apart the two boards lie when they are marked, mm. */
 const GAP = 60
 
-/** Two boards side by side, each `depth` mm wide, or a raked wall's plate alone, with every member's place marked across: plates of a wall, rims of a floor. */
+/**
+ * Two boards side by side, each `depth` mm wide, or a raked wall's plate alone, with every member's place
+ * marked across: plates of a wall, rims of a floor.
+ */
 export function pairStrip(name: string, pair: MarkedPair, depth: number): Drawing {
   const lows = [0, depth + GAP].slice(0, pair.boards)
-  const patches = lows.map((low): Patch => ({ member: null, ink: 'wood', loops: [[{ x: 0, y: low }, { x: pair.length, y: low }, { x: pair.length, y: low + depth }, { x: 0, y: low + depth }]] }))
-  const lines = pair.marks.flatMap(mark => [mark.from, mark.to].flatMap(x => lows.map((y): Line => ({ from: { x, y }, to: { x, y: y + depth }, ink: 'mark' }))))
-  const running = pair.marks.flatMap(mark => lows.map((y): RunningMark => ({ at: { x: mark.from, y }, to: { x: mark.to, y: y + depth }, value: mark.from, letter: mark.letter })))
+  const patches = lows.map((low): Patch => ({
+    member: null,
+    ink: 'wood',
+    loops: [
+      [
+        { x: 0, y: low },
+        { x: pair.length, y: low },
+        { x: pair.length, y: low + depth },
+        { x: 0, y: low + depth },
+      ],
+    ],
+  }))
+  const lines = pair.marks.flatMap(mark =>
+    [mark.from, mark.to].flatMap(x =>
+      lows.map((y): Line => ({ from: { x, y }, to: { x, y: y + depth }, ink: 'mark' })),
+    ),
+  )
+  const running = pair.marks.flatMap(mark =>
+    lows.map((y): RunningMark => ({
+      at: { x: mark.from, y },
+      to: { x: mark.to, y: y + depth },
+      value: mark.from,
+      letter: mark.letter,
+    })),
+  )
   return drawn(name, { patches, lines, running })
 }

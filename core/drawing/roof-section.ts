@@ -9,21 +9,48 @@ import { seen, sectionView } from './view'
 /** Where the building can be cut across at a rafter, along the length; mm. */
 export const sectionPlaces = ({ frame }: Plan): readonly Stretch[] => frame.roof.eaves[0]?.rafters ?? []
 
-/** Across the building at a rafter, `at` its number from the west, or near the middle: walls, plates, the rafters and the ridge, with the roof's dimensions. */
+/**
+ * Across the building at a rafter, `at` its number from the west, or near the middle: walls, plates, the
+ * rafters and the ridge, with the roof's dimensions.
+ */
 export function roofSection(plan: Plan, at?: number): Drawing {
   const { design, frame } = plan
   const reach = reachOf(plan)
   const middle = frame.roof.meet
   const lines: Line[] = [
-    { from: { x: -reach.south - 150, y: 0 }, to: { x: design.footprint.width + reach.north + 150, y: 0 }, ink: 'ground' },
-    ...(frame.roof.ridgeCentre && !frame.roof.strip ? [{ from: { x: middle, y: heightOf(design.walls, 'south') - 120 }, to: { x: middle, y: frame.roof.highest + 120 }, ink: 'datum' } as const] : []),
+    {
+      from: { x: -reach.south - 150, y: 0 },
+      to: { x: design.footprint.width + reach.north + 150, y: 0 },
+      ink: 'ground',
+    },
+    ...(frame.roof.ridgeCentre && !frame.roof.strip
+      ? [
+          {
+            from: { x: middle, y: heightOf(design.walls, 'south') - 120 },
+            to: { x: middle, y: frame.roof.highest + 120 },
+            ink: 'datum',
+          } as const,
+        ]
+      : []),
     ...houseLine(plan),
   ]
-  return drawn('roof-section', { patches: seen(sectionMembers(plan, at), sectionView), lines, dimensions: dimensions(plan), pitches: pitchTags(plan), handles: handles(plan) })
+  return drawn('roof-section', {
+    patches: seen(sectionMembers(plan, at), sectionView),
+    lines,
+    dimensions: dimensions(plan),
+    pitches: pitchTags(plan),
+    handles: handles(plan),
+  })
 }
 
 /** The face of the house that a lean-to stands against. */
-function houseLine({ design: { roof, footprint: { width } }, frame }: Plan): Line[] {
+function houseLine({
+  design: {
+    roof,
+    footprint: { width },
+  },
+  frame,
+}: Plan): Line[] {
   if (roof.shape !== 'lean-to') return []
   const x = roof.high === 'north' ? width : 0
   return [{ from: { x, y: -150 }, to: { x, y: frame.roof.highest + 400 }, ink: 'ground' }]
@@ -33,33 +60,69 @@ function houseLine({ design: { roof, footprint: { width } }, frame }: Plan): Lin
 function reachOf({ design: { roof } }: Plan): Readonly<Record<'south' | 'north', number>> {
   const { eave } = roof.overhang
   if (roof.shape === 'raised-ridge') return { south: eave, north: eave }
-  const high = roof.shape === 'lean-to' ? 0 : hasOneSlope(roof) ? roof.overhang.high ?? eave : eave
+  const high = roof.shape === 'lean-to' ? 0 : hasOneSlope(roof) ? (roof.overhang.high ?? eave) : eave
   return { south: roof.high === 'south' ? high : eave, north: roof.high === 'north' ? high : eave }
 }
 
-const standing: ReadonlySet<Member['role']> = new Set(['rafter', 'jack-rafter', 'cripple-rafter', 'roof-joist'])
+const standing: ReadonlySet<Member['role']> = new Set([
+  'rafter',
+  'jack-rafter',
+  'cripple-rafter',
+  'roof-joist',
+])
 
 /** What is nailed to a rafter's face or end. */
-const beside: ReadonlySet<Member['role']> = new Set(['rafter-tie', 'collar-tie', 'ceiling-joist', 'soffit-joist', 'roof-block'])
+const beside: ReadonlySet<Member['role']> = new Set([
+  'rafter-tie',
+  'collar-tie',
+  'ceiling-joist',
+  'soffit-joist',
+  'roof-block',
+])
 
 /** Of what is shown of the nearest, where none is cut: the ties nailed to rafters, and purlins' braces. */
-const nearby: ReadonlySet<Member['role']> = new Set(['rafter-tie', 'collar-tie', 'ceiling-joist', 'purlin-brace'])
+const nearby: ReadonlySet<Member['role']> = new Set([
+  'rafter-tie',
+  'collar-tie',
+  'ceiling-joist',
+  'purlin-brace',
+])
 
-/** The members that a cut beside a rafter shows: those that stand there, what runs past, the ties nailed to it or, near the middle, the nearest, and studs behind, those of partitions along the building too. */
+/**
+ * The members that a cut beside a rafter shows: those that stand there, what runs past, the ties nailed to it
+ * or, near the middle, the nearest, and studs behind, those of partitions along the building too.
+ */
 function sectionMembers(plan: Plan, at?: number): Member[] {
   const { frame } = plan
   const places = sectionPlaces(plan)
   const place = places[at ?? Math.ceil(places.length / 2) - 1]
-  const wall = new RegExp(`^walls/(${frame.walls.filter(({ along }) => along === 'x').map(({ name }) => name).join('|')})/(plate/|stud/2$)`)
+  const wall = new RegExp(
+    `^walls/(${frame.walls
+      .filter(({ along }) => along === 'x')
+      .map(({ name }) => name)
+      .join('|')})/(plate/|stud/2$)`,
+  )
   const walls = frame.members.filter(({ id }) => wall.test(id))
   if (!place) return walls
-  const roof = frame.members.filter(({ id, role }) => id.startsWith('roof/') && role !== 'hip' && !/^roof\/(east|west)\//.test(id)).map(member => ({ member, x: stretchOf(member, 'x') }))
+  const roof = frame.members
+    .filter(({ id, role }) => id.startsWith('roof/') && role !== 'hip' && !/^roof\/(east|west)\//.test(id))
+    .map(member => ({ member, x: stretchOf(member, 'x') }))
   const gap = (x: Stretch): number => Math.max(0, x.from - place.to, place.from - x.to)
-  const there = roof.filter(({ member, x }) => !beside.has(member.role) && gap(x) < 1e-6 && (x.from < place.to - 1e-6 && x.to > place.from + 1e-6))
-  const nailed = roof.filter(({ member, x }) => beside.has(member.role) && gap(x) < 1e-3 && (member.role !== 'roof-block' || x.from > place.from))
+  const there = roof.filter(
+    ({ member, x }) =>
+      !beside.has(member.role) && gap(x) < 1e-6 && x.from < place.to - 1e-6 && x.to > place.from + 1e-6,
+  )
+  const nailed = roof.filter(
+    ({ member, x }) =>
+      beside.has(member.role) && gap(x) < 1e-3 && (member.role !== 'roof-block' || x.from > place.from),
+  )
   // near the middle a tie that stands a bay away is shown too
-  const nearest = new Map<string, typeof roof[number]>()
-  for (const each of at === undefined ? roof.filter(({ member: { role } }) => nearby.has(role) && !nailed.some(({ member }) => member.role === role)) : []) {
+  const nearest = new Map<string, (typeof roof)[number]>()
+  for (const each of at === undefined
+    ? roof.filter(
+        ({ member: { role } }) => nearby.has(role) && !nailed.some(({ member }) => member.role === role),
+      )
+    : []) {
     // one of each kind of tie, and of each slope's braces
     const { id, role } = each.member
     const row = role === 'purlin-brace' ? id.slice(0, id.lastIndexOf('/')) : role
@@ -67,10 +130,16 @@ function sectionMembers(plan: Plan, at?: number): Member[] {
     if (!known || gap(each.x) < gap(known.x)) nearest.set(row, each)
   }
   const ties = [...nailed, ...nearest.values()]
-  return [...ties, ...there.filter(({ member }) => !standing.has(member.role)), ...there.filter(({ member }) => standing.has(member.role))].map(({ member }) => member).concat(walls)
+  return [
+    ...ties,
+    ...there.filter(({ member }) => !standing.has(member.role)),
+    ...there.filter(({ member }) => standing.has(member.role)),
+  ]
+    .map(({ member }) => member)
+    .concat(walls)
 }
 
-const foot = (x: number): { x: number, y: number } => ({ x, y: 0 })
+const foot = (x: number): { x: number; y: number } => ({ x, y: 0 })
 
 function dimensions(plan: Plan): Dimension[] {
   const { design, roof } = plan
@@ -78,36 +147,107 @@ function dimensions(plan: Plan): Dimension[] {
   const [south, north] = [heightOf(design.walls, 'south'), heightOf(design.walls, 'north')]
   const uneven = Math.abs(north - south) > 0.01
   return [
-    { name: 'span', from: foot(0), to: foot(width), side: 'below', row: 2, value: width, field: 'footprint.width' },
-    { name: 'wall-height', from: foot(0), to: { x: 0, y: south }, side: 'left', row: 1, value: south, field: heightField(design.walls, 'south') },
-    ...(uneven ? [{ name: 'other-height', from: foot(width), to: { x: width, y: north }, side: 'right', row: 1, value: north, field: heightField(design.walls, 'north') } as const] : []),
-    ...eaves(plan), ...top(plan), ...(roof ? ofRafters(plan, roof, uneven) : []),
+    {
+      name: 'span',
+      from: foot(0),
+      to: foot(width),
+      side: 'below',
+      row: 2,
+      value: width,
+      field: 'footprint.width',
+    },
+    {
+      name: 'wall-height',
+      from: foot(0),
+      to: { x: 0, y: south },
+      side: 'left',
+      row: 1,
+      value: south,
+      field: heightField(design.walls, 'south'),
+    },
+    ...(uneven
+      ? [
+          {
+            name: 'other-height',
+            from: foot(width),
+            to: { x: width, y: north },
+            side: 'right',
+            row: 1,
+            value: north,
+            field: heightField(design.walls, 'north'),
+          } as const,
+        ]
+      : []),
+    ...eaves(plan),
+    ...top(plan),
+    ...(roof ? ofRafters(plan, roof, uneven) : []),
   ]
 }
 
 /** The overhang at the south, or under a single slope at both walls. */
 function eaves(plan: Plan): Dimension[] {
-  const { design: { roof, footprint: { width } } } = plan
+  const {
+    design: {
+      roof,
+      footprint: { width },
+    },
+  } = plan
   const reach = reachOf(plan)
-  const at = (side: 'south' | 'north', field: 'roof.overhang.eave' | 'roof.overhang.high', name: 'eave' | 'high-eave'): Dimension =>
-    ({ name, from: foot(side === 'south' ? -reach.south : width), to: foot(side === 'south' ? 0 : width + reach.north), side: 'below', row: 1, value: reach[side], field })
+  const at = (
+    side: 'south' | 'north',
+    field: 'roof.overhang.eave' | 'roof.overhang.high',
+    name: 'eave' | 'high-eave',
+  ): Dimension => ({
+    name,
+    from: foot(side === 'south' ? -reach.south : width),
+    to: foot(side === 'south' ? 0 : width + reach.north),
+    side: 'below',
+    row: 1,
+    value: reach[side],
+    field,
+  })
   const { strip } = plan.frame.roof
   if (strip) return [at('south', 'roof.overhang.eave', 'eave'), overStrip(plan, strip.at)]
   if (!hasOneSlope(roof)) return [at('south', 'roof.overhang.eave', 'eave')]
   const low = roof.high === 'north' ? 'south' : 'north'
-  return [at(low, 'roof.overhang.eave', 'eave'), ...(roof.shape === 'lean-to' ? [] : [at(roof.high, 'roof.overhang.high', 'high-eave')])]
+  return [
+    at(low, 'roof.overhang.eave', 'eave'),
+    ...(roof.shape === 'lean-to' ? [] : [at(roof.high, 'roof.overhang.high', 'high-eave')]),
+  ]
 }
 
 /** How far the upper slope reaches past a strip's face. */
-function overStrip({ design: { roof: { high, overhang } } }: Plan, at: number): Dimension {
+function overStrip(
+  {
+    design: {
+      roof: { high, overhang },
+    },
+  }: Plan,
+  at: number,
+): Dimension {
   const over = overhang.high ?? overhang.eave
   const [from, to] = high === 'north' ? [at - over, at] : [at, at + over]
-  return { name: 'high-eave', from: foot(from), to: foot(to), side: 'below', row: 3, value: over, field: 'roof.overhang.high' }
+  return {
+    name: 'high-eave',
+    from: foot(from),
+    to: foot(to),
+    side: 'below',
+    row: 3,
+    value: over,
+    field: 'roof.overhang.high',
+  }
 }
 
 /** Where the section's highest point is, across the building. */
 const topAt = (plan: Plan): number => {
-  const { frame: { roof: { meet } }, design: { footprint: { width } } } = plan
+  const {
+    frame: {
+      roof: { meet },
+    },
+    design: {
+      footprint: { width },
+    },
+  } = plan
   const reach = reachOf(plan)
   return Math.min(Math.max(meet, -reach.south), width + reach.north)
 }
@@ -115,17 +255,52 @@ const topAt = (plan: Plan): number => {
 function top(plan: Plan): Dimension[] {
   // a lean-to is as high as its ledger, whose height is shown
   if (plan.design.roof.shape === 'lean-to') return []
-  const { frame: { roof: { highest, ridgeCentre } }, design: { footprint: { width } } } = plan
+  const {
+    frame: {
+      roof: { highest, ridgeCentre },
+    },
+    design: {
+      footprint: { width },
+    },
+  } = plan
   const at = topAt(plan)
   const left = !ridgeCentre && at < 0
   const { strip } = plan.frame.roof
-  return [{ name: 'ridge-top', from: foot(left ? 0 : width), to: { x: at, y: highest }, side: left ? 'left' : 'right', row: 2, value: highest, field: plan.design.roof.shape === 'gable' ? 'roof.peak.height' : null }, ...(strip ? [{ name: 'strip', from: { x: strip.at, y: strip.clear.from }, to: { x: strip.at, y: strip.clear.to }, side: 'left', row: 3, value: strip.clear.to - strip.clear.from, field: null } as const] : [])]
+  return [
+    {
+      name: 'ridge-top',
+      from: foot(left ? 0 : width),
+      to: { x: at, y: highest },
+      side: left ? 'left' : 'right',
+      row: 2,
+      value: highest,
+      field: plan.design.roof.shape === 'gable' ? 'roof.peak.height' : null,
+    },
+    ...(strip
+      ? [
+          {
+            name: 'strip',
+            from: { x: strip.at, y: strip.clear.from },
+            to: { x: strip.at, y: strip.clear.to },
+            side: 'left',
+            row: 3,
+            value: strip.clear.to - strip.clear.from,
+            field: null,
+          } as const,
+        ]
+      : []),
+  ]
 }
 
 /** Whether a gable's slopes are asked to differ, or to meet at a place. */
-const isUnequal = ({ design: { roof } }: Plan): boolean => roof.shape === 'raised-ridge' || (roof.shape === 'gable' && (roof.northPitch !== null || roof.peak.at !== null))
+const isUnequal = ({ design: { roof } }: Plan): boolean =>
+  roof.shape === 'raised-ridge' ||
+  (roof.shape === 'gable' && (roof.northPitch !== null || roof.peak.at !== null))
 
-/** The run, and the height above plate at the wall it is read at; where the slopes differ both runs, the first of which is typed over to move the peak. */
+/**
+ * The run, and the height above plate at the wall it is read at; where the slopes differ both runs, the first
+ * of which is typed over to move the peak.
+ */
 function ofRafters(plan: Plan, roof: RoofReading, uneven: boolean): Dimension[] {
   const { design, frame } = plan
   const { width } = design.footprint
@@ -135,50 +310,155 @@ function ofRafters(plan: Plan, roof: RoofReading, uneven: boolean): Dimension[] 
   const heel = single ? (meet > 0 ? 0 : width) : uneven || unequal ? 0 : width
   const far = single ? heel + (meet > 0 ? roof.run : -roof.run) : meet
   const height = (heel === 0 ? slopes.south : slopes.north).height
-  const field = design.roof.seat.rule === 'height-above-plate' ? 'roof.seat.height' as const : null
+  const field = design.roof.seat.rule === 'height-above-plate' ? ('roof.seat.height' as const) : null
   return [
-    { name: 'run', from: foot(Math.min(heel, far)), to: foot(Math.max(heel, far)), side: 'below', row: single ? 3 : 1, value: Math.abs(far - heel), field: frame.roof.strip ? 'roof.raised.at' : unequal ? 'roof.peak.at' : null },
-    ...(unequal ? [{ name: 'other-run', from: foot(meet), to: foot(width), side: 'below', row: 1, value: width - meet, field: null } as const] : []),
-    { name: 'height-above-plate', from: { x: heel, y: height }, to: { x: heel, y: height + roof.heightAbovePlate }, side: heel === 0 ? 'left' : 'right', row: uneven || unequal ? 2 : 1, value: roof.heightAbovePlate, field },
+    {
+      name: 'run',
+      from: foot(Math.min(heel, far)),
+      to: foot(Math.max(heel, far)),
+      side: 'below',
+      row: single ? 3 : 1,
+      value: Math.abs(far - heel),
+      field: frame.roof.strip ? 'roof.raised.at' : unequal ? 'roof.peak.at' : null,
+    },
+    ...(unequal
+      ? [
+          {
+            name: 'other-run',
+            from: foot(meet),
+            to: foot(width),
+            side: 'below',
+            row: 1,
+            value: width - meet,
+            field: null,
+          } as const,
+        ]
+      : []),
+    {
+      name: 'height-above-plate',
+      from: { x: heel, y: height },
+      to: { x: heel, y: height + roof.heightAbovePlate },
+      side: heel === 0 ? 'left' : 'right',
+      row: uneven || unequal ? 2 : 1,
+      value: roof.heightAbovePlate,
+      field,
+    },
   ]
 }
 
 /** Level of the roof's planes over a place across the building. */
-function planeLevel({ frame: { roof: { slopes } } }: Plan, x: number): number {
-  return Math.min(...[slopes.south, slopes.north].map(({ roofTop }) => meets(roofTop, vec(0, x, 0), vec(0, 0, 1)) ?? Infinity))
+function planeLevel(
+  {
+    frame: {
+      roof: { slopes },
+    },
+  }: Plan,
+  x: number,
+): number {
+  return Math.min(
+    ...[slopes.south, slopes.north].map(
+      ({ roofTop }) => meets(roofTop, vec(0, x, 0), vec(0, 0, 1)) ?? Infinity,
+    ),
+  )
 }
 
 /** The pitch of a slope over its own plane. */
-function pitchTag({ design: { roof }, frame }: Plan, x: number, side: 'south' | 'north', field: PitchTag['field']): PitchTag {
+function pitchTag(
+  { design: { roof }, frame }: Plan,
+  x: number,
+  side: 'south' | 'north',
+  field: PitchTag['field'],
+): PitchTag {
   const { roofTop, angle } = frame.roof.slopes[side]
-  return { at: { x, y: meets(roofTop, vec(0, x, 0), vec(0, 0, 1)) ?? 0 }, falls: roofTop.normal.y > 0 ? 'right' : 'left', angle, pitch: field === 'roof.pitch' ? roof.pitch : roof.northPitch ?? roof.pitch, field }
+  return {
+    at: { x, y: meets(roofTop, vec(0, x, 0), vec(0, 0, 1)) ?? 0 },
+    falls: roofTop.normal.y > 0 ? 'right' : 'left',
+    angle,
+    pitch: field === 'roof.pitch' ? roof.pitch : (roof.northPitch ?? roof.pitch),
+    field,
+  }
 }
 
 function pitchTags(plan: Plan): PitchTag[] {
   const { width } = plan.design.footprint
   const { strip, ridgeCentre, meet } = plan.frame.roof
-  if (strip || isUnequal(plan)) return [pitchTag(plan, meet / 2, 'south', 'roof.pitch'), pitchTag(plan, (meet + width) / 2, 'north', 'roof.northPitch')]
+  if (strip || isUnequal(plan))
+    return [
+      pitchTag(plan, meet / 2, 'south', 'roof.pitch'),
+      pitchTag(plan, (meet + width) / 2, 'north', 'roof.northPitch'),
+    ]
   if (ridgeCentre) return [pitchTag(plan, width * 0.74, 'north', 'roof.pitch')]
   return [pitchTag(plan, width * (meet >= width ? 0.3 : 0.74), 'south', 'roof.pitch')]
 }
 
 /** Ties are dragged up and down beside the ridge; under one slope, its ceiling joists in the middle. */
-function tieHandles({ design: { roof, footprint: { width } }, frame }: Plan): Handle[] {
+function tieHandles({
+  design: {
+    roof,
+    footprint: { width },
+  },
+  frame,
+}: Plan): Handle[] {
   const plate = tiePlate({ roof }, frame.roof)
   const x = frame.roof.ridgeCentre ? frame.roof.meet : width / 2
-  return tieKindsOf(roof).flatMap((kind): Handle[] => roof.ties[kind] ? [{ field: `roof.ties.${kind}.height`, at: { x, y: plate + roof.ties[kind].height }, along: { x: 0, y: 1 }, gain: 1 }] : [])
+  return tieKindsOf(roof).flatMap((kind): Handle[] =>
+    roof.ties[kind]
+      ? [
+          {
+            field: `roof.ties.${kind}.height`,
+            at: { x, y: plate + roof.ties[kind].height },
+            along: { x: 0, y: 1 },
+            gain: 1,
+          },
+        ]
+      : [],
+  )
 }
 
-/** A strip is dragged across the building, its upper slope's reach over it, and the walls that the slopes rise from. */
+/**
+ * A strip is dragged across the building, its upper slope's reach over it, and the walls that the slopes rise
+ * from.
+ */
 function stripHandles(plan: Plan): Handle[] {
-  const { design: { footprint: { width }, roof: { high, overhang }, walls }, frame: { roof: { strip, highest } } } = plan
+  const {
+    design: {
+      footprint: { width },
+      roof: { high, overhang },
+      walls,
+    },
+    frame: {
+      roof: { strip, highest },
+    },
+  } = plan
   if (!strip) return []
   const way = high === 'north' ? -1 : 1
   const over = overhang.high ?? overhang.eave
   return [
-    { field: 'roof.raised.at', at: { x: strip.at, y: (strip.clear.from + strip.clear.to) / 2 }, along: { x: 1, y: 0 }, gain: 1 }, { field: 'roof.overhang.high', at: { x: strip.at + way * over, y: highest }, along: { x: way, y: 0 }, gain: 1 },
-    { field: 'roof.overhang.eave', at: { x: -overhang.eave, y: planeLevel(plan, -overhang.eave) }, along: { x: -1, y: 0 }, gain: 1 }, { field: 'footprint.width', at: { x: width, y: 0 }, along: { x: 1, y: 0 }, gain: 1 },
-    ...(['south', 'north'] as const).map((side): Handle => ({ field: heightField(walls, side), at: { x: side === 'north' ? width : 0, y: heightOf(walls, side) }, along: { x: 0, y: 1 }, gain: 1 })),
+    {
+      field: 'roof.raised.at',
+      at: { x: strip.at, y: (strip.clear.from + strip.clear.to) / 2 },
+      along: { x: 1, y: 0 },
+      gain: 1,
+    },
+    {
+      field: 'roof.overhang.high',
+      at: { x: strip.at + way * over, y: highest },
+      along: { x: way, y: 0 },
+      gain: 1,
+    },
+    {
+      field: 'roof.overhang.eave',
+      at: { x: -overhang.eave, y: planeLevel(plan, -overhang.eave) },
+      along: { x: -1, y: 0 },
+      gain: 1,
+    },
+    { field: 'footprint.width', at: { x: width, y: 0 }, along: { x: 1, y: 0 }, gain: 1 },
+    ...(['south', 'north'] as const).map((side): Handle => ({
+      field: heightField(walls, side),
+      at: { x: side === 'north' ? width : 0, y: heightOf(walls, side) },
+      along: { x: 0, y: 1 },
+      gain: 1,
+    })),
   ]
 }
 
@@ -194,14 +474,56 @@ function handles(plan: Plan): Handle[] {
   const high = { x: low === 'south' ? width + reach.north : -reach.south, way: -tail.way }
   const unequal = isUnequal(plan)
   return [
-    ...(unequal || design.roof.peak.height !== null ? [{ field: 'roof.peak.height' as const, at: { x: at, y: frame.roof.highest }, along: { x: 0, y: 1 }, gain: 1 }] : [
-      { field: 'roof.pitch' as const, at: { x: at, y: frame.roof.highest }, along: { x: 0, y: 1 }, gain: 12 / Math.abs(gable ? at : high.x - (low === 'south' ? 0 : width)) },
-    ]),
-    ...(unequal ? [{ field: 'roof.peak.at' as const, at: { x: at, y: frame.roof.highest - frame.lumber.ridge.depth }, along: { x: 1, y: 0 }, gain: 1 }] : []),
-    { field: 'roof.overhang.eave', at: { x: tail.x, y: planeLevel(plan, tail.x) }, along: { x: tail.way, y: 0 }, gain: 1 },
-    ...(gable || design.roof.shape === 'lean-to' ? [] : [{ field: 'roof.overhang.high' as const, at: { x: high.x, y: frame.roof.highest - frame.lumber.rafter.depth }, along: { x: high.way, y: 0 }, gain: 1 }]),
+    ...(unequal || design.roof.peak.height !== null
+      ? [
+          {
+            field: 'roof.peak.height' as const,
+            at: { x: at, y: frame.roof.highest },
+            along: { x: 0, y: 1 },
+            gain: 1,
+          },
+        ]
+      : [
+          {
+            field: 'roof.pitch' as const,
+            at: { x: at, y: frame.roof.highest },
+            along: { x: 0, y: 1 },
+            gain: 12 / Math.abs(gable ? at : high.x - (low === 'south' ? 0 : width)),
+          },
+        ]),
+    ...(unequal
+      ? [
+          {
+            field: 'roof.peak.at' as const,
+            at: { x: at, y: frame.roof.highest - frame.lumber.ridge.depth },
+            along: { x: 1, y: 0 },
+            gain: 1,
+          },
+        ]
+      : []),
+    {
+      field: 'roof.overhang.eave',
+      at: { x: tail.x, y: planeLevel(plan, tail.x) },
+      along: { x: tail.way, y: 0 },
+      gain: 1,
+    },
+    ...(gable || design.roof.shape === 'lean-to'
+      ? []
+      : [
+          {
+            field: 'roof.overhang.high' as const,
+            at: { x: high.x, y: frame.roof.highest - frame.lumber.rafter.depth },
+            along: { x: high.way, y: 0 },
+            gain: 1,
+          },
+        ]),
     ...tieHandles(plan),
     { field: 'footprint.width', at: { x: width, y: 0 }, along: { x: 1, y: 0 }, gain: 1 },
-    ...(gable ? ['north' as const] : ['south' as const, 'north' as const]).map((side): Handle => ({ field: heightField(design.walls, side), at: { x: side === 'north' ? width : 0, y: heightOf(design.walls, side) }, along: { x: 0, y: 1 }, gain: 1 })),
+    ...(gable ? ['north' as const] : ['south' as const, 'north' as const]).map((side): Handle => ({
+      field: heightField(design.walls, side),
+      at: { x: side === 'north' ? width : 0, y: heightOf(design.walls, side) },
+      along: { x: 0, y: 1 },
+      gain: 1,
+    })),
   ]
 }

@@ -2,88 +2,275 @@ import { hasOneSlope, type SideName } from '../design'
 import { type Member, partedEaves } from '../frame'
 import { vec } from '../geometry'
 import { type Plan, stretchOf } from '../plan'
-import { type Dimension, type Drawing, drawn, type Handle, type Label, type Line, type Point, type RunningMark } from './drawing'
+import {
+  type Dimension,
+  type Drawing,
+  drawn,
+  type Handle,
+  type Label,
+  type Line,
+  type Point,
+  type RunningMark,
+} from './drawing'
 import { fromAbove, seen, sectionView, type View } from './view'
 
 const ofRoof = ({ id }: Member): boolean => id.startsWith('roof/')
 
-/** The roof's frame from above, south below: every rafter in its place, running from the end that the layout begins at, over the outline of the walls. */
+/**
+ * The roof's frame from above, south below: every rafter in its place, running from the end that the layout
+ * begins at, over the outline of the walls.
+ */
 export function roofPlan(plan: Plan): Drawing {
-  const { design: { footprint: { length, width }, roof }, frame } = plan
-  const corners = [{ x: 0, y: 0 }, { x: length, y: 0 }, { x: length, y: width }, { x: 0, y: width }] as const
+  const {
+    design: {
+      footprint: { length, width },
+      roof,
+    },
+    frame,
+  } = plan
+  const corners = [
+    { x: 0, y: 0 },
+    { x: length, y: 0 },
+    { x: length, y: width },
+    { x: 0, y: width },
+  ] as const
   const outline = corners.map((from, i): Line => ({ from, to: corners[(i + 1) % 4] ?? from, ink: 'datum' }))
   const openings = openingsDrawn(plan)
-  const running = (frame.roof.eaves[0]?.rafters ?? []).map(({ from, to }): RunningMark => ({ at: { x: from, y: 0 }, value: from, to: { x: to, y: 0 }, letter: 'X' }))
-  return drawn('roof-plan', { patches: seen(frame.members.filter(ofRoof), fromAbove), lines: outline, running: running.length > MOST ? [] : running, dimensions: planDimensions(plan), handles: [...roof.shape === 'hip' ? [eaveHandle(plan)] : [gableHandle(plan), eaveHandle(plan)], ...openings.flatMap(each => each.handles)], labels: openings.map(each => each.label) })
+  const running = (frame.roof.eaves[0]?.rafters ?? []).map(({ from, to }): RunningMark => ({
+    at: { x: from, y: 0 },
+    value: from,
+    to: { x: to, y: 0 },
+    letter: 'X',
+  }))
+  return drawn('roof-plan', {
+    patches: seen(frame.members.filter(ofRoof), fromAbove),
+    lines: outline,
+    running: running.length > MOST ? [] : running,
+    dimensions: planDimensions(plan),
+    handles: [
+      ...(roof.shape === 'hip' ? [eaveHandle(plan)] : [gableHandle(plan), eaveHandle(plan)]),
+      ...openings.flatMap(each => each.handles),
+    ],
+    labels: openings.map(each => each.label),
+  })
 }
 
 /** The openings as framed, with rings that move them along the slope's wall and up from it. */
-function openingsDrawn({ design, frame }: Plan): { readonly handles: readonly Handle[], readonly label: Label }[] {
+function openingsDrawn({
+  design,
+  frame,
+}: Plan): { readonly handles: readonly Handle[]; readonly label: Label }[] {
   const eaves = partedEaves(design, frame.roof.eaves)
   return design.roof.openings.flatMap(({ kind, slope, at, up, width, length }, i) => {
-    const eave = kind === 'stair' ? frame.roof.eaves.find(each => each.slope.side === 'south') : hasOneSlope(design.roof) ? eaves[0] : eaves.find(each => each.slope.side === slope)
+    const eave =
+      kind === 'stair'
+        ? frame.roof.eaves.find(each => each.slope.side === 'south')
+        : hasOneSlope(design.roof)
+          ? eaves[0]
+          : eaves.find(each => each.slope.side === slope)
     if (!eave || !frame.members.some(({ id }) => id.startsWith(`roof/opening/${i + 1}/`))) return []
     const { normal, offset } = eave.slope.wallOutside
     const level = kind === 'stair' ? length : length * eave.slope.roofTop.normal.z
-    const place = (along: number, inward: number): Point => Math.abs(normal.y) > 0.5 ? { x: along, y: normal.y * (offset - inward) } : { x: normal.x * (offset - inward), y: along }
+    const place = (along: number, inward: number): Point =>
+      Math.abs(normal.y) > 0.5
+        ? { x: along, y: normal.y * (offset - inward) }
+        : { x: normal.x * (offset - inward), y: along }
     const inward: Point = { x: -normal.x + 0, y: -normal.y + 0 }
-    return [{
-      label: { at: place(at - width / 4, up + level / 2), text: `${i + 1}` },
-      handles: [
-        { field: `roof.openings.${i}.at` as const, at: place(at, up + level * 0.4), along: Math.abs(normal.y) > 0.5 ? { x: 1, y: 0 } : { x: 0, y: 1 }, gain: 1 },
-        { field: `roof.openings.${i}.up` as const, at: place(at + width / 4, up), along: inward, gain: 1 },
-      ],
-    }]
+    return [
+      {
+        label: { at: place(at - width / 4, up + level / 2), text: `${i + 1}` },
+        handles: [
+          {
+            field: `roof.openings.${i}.at` as const,
+            at: place(at, up + level * 0.4),
+            along: Math.abs(normal.y) > 0.5 ? { x: 1, y: 0 } : { x: 0, y: 1 },
+            gain: 1,
+          },
+          { field: `roof.openings.${i}.up` as const, at: place(at + width / 4, up), along: inward, gain: 1 },
+        ],
+      },
+    ]
   })
 }
 
 /** More marks than this can't be read under a drawing; they are on the plates. */
 const MOST = 20
 
-function planDimensions({ design: { footprint: { length, width }, roof: { overhang, shape, spacing } }, frame: { roof: { eaves } } }: Plan): Dimension[] {
-  const at = (x: number, y = 0): { x: number, y: number } => ({ x, y })
+function planDimensions({
+  design: {
+    footprint: { length, width },
+    roof: { overhang, shape, spacing },
+  },
+  frame: {
+    roof: { eaves },
+  },
+}: Plan): Dimension[] {
+  const at = (x: number, y = 0): { x: number; y: number } => ({ x, y })
   const rafters = eaves[0]?.rafters ?? []
   const [a, b] = [rafters[1], rafters[2]].map(each => each && (each.from + each.to) / 2)
   const apart = a !== undefined && b !== undefined && Math.abs(b - a - spacing) < 0.5
   const tail = eaves[0] ? eaves[0].slope.tail.offset - eaves[0].slope.wallOutside.offset : overhang.eave
   return [
-    { name: 'length', from: at(0), to: at(length), side: 'below', row: 2, value: length, field: 'footprint.length' },
-    ...(apart ? [{ name: 'rafter-spacing', from: at(a), to: at(b), side: 'below', row: 1, value: spacing, field: 'roof.spacing' } as const] : []),
-    { name: 'span', from: at(0), to: at(0, width), side: 'left', row: 1, value: width, field: 'footprint.width' },
-    ...(tail > 1 ? [{ name: 'eave', from: at(0, -tail), to: at(0), side: 'left', row: 1, value: tail, field: `roof.overhang.${eaves[0]?.slope.overhang ?? 'eave'}` } as const] : []),
-    ...(shape === 'hip' ? [] : [{ name: 'gable-overhang', from: at(length), to: at(length + overhang.gable), side: 'below', row: 1, value: overhang.gable, field: 'roof.overhang.gable' } as const]),
+    {
+      name: 'length',
+      from: at(0),
+      to: at(length),
+      side: 'below',
+      row: 2,
+      value: length,
+      field: 'footprint.length',
+    },
+    ...(apart
+      ? [
+          {
+            name: 'rafter-spacing',
+            from: at(a),
+            to: at(b),
+            side: 'below',
+            row: 1,
+            value: spacing,
+            field: 'roof.spacing',
+          } as const,
+        ]
+      : []),
+    {
+      name: 'span',
+      from: at(0),
+      to: at(0, width),
+      side: 'left',
+      row: 1,
+      value: width,
+      field: 'footprint.width',
+    },
+    ...(tail > 1
+      ? [
+          {
+            name: 'eave',
+            from: at(0, -tail),
+            to: at(0),
+            side: 'left',
+            row: 1,
+            value: tail,
+            field: `roof.overhang.${eaves[0]?.slope.overhang ?? 'eave'}`,
+          } as const,
+        ]
+      : []),
+    ...(shape === 'hip'
+      ? []
+      : [
+          {
+            name: 'gable-overhang',
+            from: at(length),
+            to: at(length + overhang.gable),
+            side: 'below',
+            row: 1,
+            value: overhang.gable,
+            field: 'roof.overhang.gable',
+          } as const,
+        ]),
   ]
 }
 
-const gableHandle = ({ design: { footprint: { length, width }, roof: { overhang } } }: Plan): Handle => ({ field: 'roof.overhang.gable', at: { x: length + overhang.gable, y: width / 2 }, along: { x: 1, y: 0 }, gain: 1 })
+const gableHandle = ({
+  design: {
+    footprint: { length, width },
+    roof: { overhang },
+  },
+}: Plan): Handle => ({
+  field: 'roof.overhang.gable',
+  at: { x: length + overhang.gable, y: width / 2 },
+  along: { x: 1, y: 0 },
+  gain: 1,
+})
 
-const eaveHandle = ({ design: { footprint: { length, width }, roof: { overhang } } }: Plan): Handle => ({ field: 'roof.overhang.eave', at: { x: length / 2, y: width + overhang.eave }, along: { x: 0, y: 1 }, gain: 1 })
+const eaveHandle = ({
+  design: {
+    footprint: { length, width },
+    roof: { overhang },
+  },
+}: Plan): Handle => ({
+  field: 'roof.overhang.eave',
+  at: { x: length / 2, y: width + overhang.eave },
+  along: { x: 0, y: 1 },
+  gain: 1,
+})
 
-const views: Record<'east' | 'west', View> = { east: sectionView, west: { right: vec(0, -1, 0), up: vec(0, 0, 1), toward: vec(-1, 0, 0) } }
+const views: Record<'east' | 'west', View> = {
+  east: sectionView,
+  west: { right: vec(0, -1, 0), up: vec(0, 0, 1), toward: vec(-1, 0, 0) },
+}
 
-/** An end of the building as it is seen from outside: its wall's frame, and the roof over it; south at the left from the east, at the right from the west. */
+/**
+ * An end of the building as it is seen from outside: its wall's frame, and the roof over it; south at the
+ * left from the east, at the right from the west.
+ */
 export function roofEnd(plan: Plan, side: 'east' | 'west'): Drawing {
-  const { design: { footprint: { length, width }, roof: { shape } }, frame } = plan
+  const {
+    design: {
+      footprint: { length, width },
+      roof: { shape },
+    },
+    frame,
+  } = plan
   const half = length / 2
   const thick = frame.lumber.rafter.thickness
   const near = (member: Member): boolean => {
-    if (!ofRoof(member)) return member.id.startsWith(`walls/${side}/`) && member.role !== 'wall-sheet' && member.role !== 'slat'
+    if (!ofRoof(member))
+      return member.id.startsWith(`walls/${side}/`) && member.role !== 'wall-sheet' && member.role !== 'slat'
     const { from, to } = stretchOf(member, 'x')
     if (shape === 'hip') return side === 'east' ? to > half : from < half
     return side === 'east' ? to > length - thick : from < thick
   }
   const turn = side === 'east' ? 1 : -1
-  const ground: Line = { from: { x: side === 'east' ? 0 : -width, y: 0 }, to: { x: side === 'east' ? width : 0, y: 0 }, ink: 'ground' }
-  const [left, right] = side === 'east' ? ['south', 'north'] as const : ['north', 'south'] as const
-  const dimension = (name: Dimension['name'], from: number, to: number, rest: Pick<Dimension, 'side' | 'row' | 'value' | 'field'>): Dimension => ({ name, from: { x: turn * from, y: 0 }, to: { x: turn * to, y: 0 }, ...rest })
+  const ground: Line = {
+    from: { x: side === 'east' ? 0 : -width, y: 0 },
+    to: { x: side === 'east' ? width : 0, y: 0 },
+    ink: 'ground',
+  }
+  const [left, right] = side === 'east' ? (['south', 'north'] as const) : (['north', 'south'] as const)
+  const dimension = (
+    name: Dimension['name'],
+    from: number,
+    to: number,
+    rest: Pick<Dimension, 'side' | 'row' | 'value' | 'field'>,
+  ): Dimension => ({ name, from: { x: turn * from, y: 0 }, to: { x: turn * to, y: 0 }, ...rest })
   const plate = (of: SideName): number => frame.roof.slopes[of === 'north' ? 'north' : 'south'].height
   return drawn(`roof-${side}`, {
-    patches: seen(frame.members.filter(near), views[side]), lines: [ground],
+    patches: seen(frame.members.filter(near), views[side]),
+    lines: [ground],
     dimensions: [
       dimension('span', 0, width, { side: 'below', row: 1, value: width, field: 'footprint.width' }),
-      { name: 'wall-height', from: { x: ground.from.x, y: 0 }, to: { x: ground.from.x, y: plate(left) }, side: 'left', row: 1, value: plate(left), field: null },
-      ...(Math.abs(plate(left) - plate(right)) > 0.01 ? [{ name: 'other-height', from: { x: ground.to.x, y: 0 }, to: { x: ground.to.x, y: plate(right) }, side: 'right', row: 1, value: plate(right), field: null } as const] : []),
-      { name: 'ridge-top', from: { x: ground.to.x, y: 0 }, to: { x: ground.to.x, y: frame.roof.highest }, side: 'right', row: 2, value: frame.roof.highest, field: shape === 'gable' ? 'roof.peak.height' : null },
+      {
+        name: 'wall-height',
+        from: { x: ground.from.x, y: 0 },
+        to: { x: ground.from.x, y: plate(left) },
+        side: 'left',
+        row: 1,
+        value: plate(left),
+        field: null,
+      },
+      ...(Math.abs(plate(left) - plate(right)) > 0.01
+        ? [
+            {
+              name: 'other-height',
+              from: { x: ground.to.x, y: 0 },
+              to: { x: ground.to.x, y: plate(right) },
+              side: 'right',
+              row: 1,
+              value: plate(right),
+              field: null,
+            } as const,
+          ]
+        : []),
+      {
+        name: 'ridge-top',
+        from: { x: ground.to.x, y: 0 },
+        to: { x: ground.to.x, y: frame.roof.highest },
+        side: 'right',
+        row: 2,
+        value: frame.roof.highest,
+        field: shape === 'gable' ? 'roof.peak.height' : null,
+      },
     ],
   })
 }

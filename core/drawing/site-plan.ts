@@ -2,9 +2,22 @@ import { type Boundary, buriedKinds, type Site } from '../design'
 import { findsOf, type Plan, type SiteFind } from '../plan'
 import { rectangle, type SiteTurn, type Spot, stakeNames, turnOf } from '../survey'
 import { circle } from './base-views'
-import { type Dimension, type Drawing, drawn, type Handle, type Label, type Line, type Patch, type Point } from './drawing'
+import {
+  type Dimension,
+  type Drawing,
+  drawn,
+  type Handle,
+  type Label,
+  type Line,
+  type Patch,
+  type Point,
+} from './drawing'
 
-/** The site from above in its own axes: the line that is measured off at the bottom, left end at the left; the building, its holes, the plot's lines with their setbacks, and what was found. `sizes` writes the building's own sides on it. */
+/**
+ * The site from above in its own axes: the line that is measured off at the bottom, left end at the left; the
+ * building, its holes, the plot's lines with their setbacks, and what was found. `sizes` writes the
+ * building's own sides on it.
+ */
 export function sitePlan(plan: Plan, sizes = false): Drawing {
   const { site, footprint } = plan.design
   if (!site) return drawn('site-plan', {})
@@ -12,20 +25,39 @@ export function sitePlan(plan: Plan, sizes = false): Drawing {
   const finds = findsOf(plan.design)
   const lines: Line[] = [
     { from: { x: 0, y: 0 }, to: { x: site.reference.length, y: 0 }, ink: 'ground' },
-    ...site.boundaries.flatMap(each => boundaryLines(each, turn, plan)), ...finds.flatMap(each => findLines(each)),
-    ...(turn ? plan.frame.base.holes.flatMap(hole => circle(turn.toSite({ x: hole.x, y: hole.y }), hole.diameter / 2, 'hole')) : []),
+    ...site.boundaries.flatMap(each => boundaryLines(each, turn, plan)),
+    ...finds.flatMap(each => findLines(each)),
+    ...(turn
+      ? plan.frame.base.holes.flatMap(hole =>
+          circle(turn.toSite({ x: hole.x, y: hole.y }), hole.diameter / 2, 'hole'),
+        )
+      : []),
   ]
-  return drawn('site-plan', { patches: turn ? buildingPatches(plan, turn) : [], lines, labels: [...(sizes ? sizesOf(turn, plan) : []), ...labelsOf(site, finds, turn, plan)], dimensions: dimensions(site, turn, plan), handles: handles(site, turn, plan) })
+  return drawn('site-plan', {
+    patches: turn ? buildingPatches(plan, turn) : [],
+    lines,
+    labels: [...(sizes ? sizesOf(turn, plan) : []), ...labelsOf(site, finds, turn, plan)],
+    dimensions: dimensions(site, turn, plan),
+    handles: handles(site, turn, plan),
+  })
 }
 
 function buildingPatches({ frame: { outline }, design: { footprint } }: Plan, turn: SiteTurn): Patch[] {
   const { x0, x1, y0, y1 } = outline
-  const porch = [{ x: x0, y: y0 }, { x: x1, y: y0 }, { x: x1, y: y1 }, { x: x0, y: y1 }].map(turn.toSite)
+  const porch = [
+    { x: x0, y: y0 },
+    { x: x1, y: y0 },
+    { x: x1, y: y1 },
+    { x: x0, y: y1 },
+  ].map(turn.toSite)
   const walls = corners(footprint).map(turn.toSite)
-  return [{ ink: 'sheet', member: null, loops: [porch] }, { ink: 'wood', member: null, loops: [walls] }]
+  return [
+    { ink: 'sheet', member: null, loops: [porch] },
+    { ink: 'wood', member: null, loops: [walls] },
+  ]
 }
 
-const corners = ({ length, width }: { length: number, width: number }): Spot[] => {
+const corners = ({ length, width }: { length: number; width: number }): Spot[] => {
   const stakes = rectangle(length, width)
   return stakeNames.map(name => stakes[name])
 }
@@ -33,15 +65,21 @@ const corners = ({ length, width }: { length: number, width: number }): Spot[] =
 const along = ({ along: x, out: y }: Boundary['from']): Point => ({ x, y })
 
 /** A line of the plot, and its setback on the building's side. */
-function boundaryLines({ from, to, setback }: Boundary, turn: SiteTurn | null, { design: { footprint } }: Plan): Line[] {
+function boundaryLines(
+  { from, to, setback }: Boundary,
+  turn: SiteTurn | null,
+  { design: { footprint } }: Plan,
+): Line[] {
   const [a, b] = [along(from), along(to)]
   const long = Math.hypot(b.x - a.x, b.y - a.y)
   if (long < 1) return []
   const middle = turn ? turn.toSite({ x: footprint.length / 2, y: footprint.width / 2 }) : { x: 0, y: 0 }
   const left = (b.x - a.x) * (middle.y - a.y) - (b.y - a.y) * (middle.x - a.x) > 0 ? 1 : -1
-  const [nx, ny] = [-(b.y - a.y) / long * left * setback, (b.x - a.x) / long * left * setback]
+  const [nx, ny] = [(-(b.y - a.y) / long) * left * setback, ((b.x - a.x) / long) * left * setback]
   const line: Line = { from: a, to: b, ink: 'boundary' }
-  return setback > 0 ? [line, { from: { x: a.x + nx, y: a.y + ny }, to: { x: b.x + nx, y: b.y + ny }, ink: 'setback' }] : [line]
+  return setback > 0
+    ? [line, { from: { x: a.x + nx, y: a.y + ny }, to: { x: b.x + nx, y: b.y + ny }, ink: 'setback' }]
+    : [line]
 }
 
 function findLines({ find, places }: SiteFind): Line[] {
@@ -49,39 +87,103 @@ function findLines({ find, places }: SiteFind): Line[] {
   const [first, second] = places
   if (!first) return []
   const ring = (at: Spot): Line[] => circle(at, Math.max(80, second ? 80 : find.clear), ink)
-  return second ? [{ from: first, to: second, ink }, ...ring(first), ...ring(second)] : [...circle(first, 60, ink), ...ring(first)]
+  return second
+    ? [{ from: first, to: second, ink }, ...ring(first), ...ring(second)]
+    : [...circle(first, 60, ink), ...ring(first)]
 }
 
-function labelsOf(site: Site, finds: readonly SiteFind[], turn: SiteTurn | null, { design: { footprint } }: Plan): Label[] {
-  const stakes = turn ? stakeNames.map((name, i): Label => ({ at: turn.toSite(corners(footprint)[i] ?? { x: 0, y: 0 }), text: name.toUpperCase() })) : []
+function labelsOf(
+  site: Site,
+  finds: readonly SiteFind[],
+  turn: SiteTurn | null,
+  { design: { footprint } }: Plan,
+): Label[] {
+  const stakes = turn
+    ? stakeNames.map((name, i): Label => ({
+        at: turn.toSite(corners(footprint)[i] ?? { x: 0, y: 0 }),
+        text: name.toUpperCase(),
+      }))
+    : []
   return [
-    ...stakes, ...finds.flatMap(({ find, places }): Label[] => places.slice(-1).map(at => ({ at, text: find.name }))),
-    ...site.boundaries.map((each): Label => ({ at: { x: (each.from.along + each.to.along) / 2, y: (each.from.out + each.to.out) / 2 }, text: each.name })),
-    { at: { x: 0, y: 0 }, text: 'A' }, { at: { x: site.reference.length, y: 0 }, text: 'B' },
+    ...stakes,
+    ...finds.flatMap(({ find, places }): Label[] => places.slice(-1).map(at => ({ at, text: find.name }))),
+    ...site.boundaries.map((each): Label => ({
+      at: { x: (each.from.along + each.to.along) / 2, y: (each.from.out + each.to.out) / 2 },
+      text: each.name,
+    })),
+    { at: { x: 0, y: 0 }, text: 'A' },
+    { at: { x: site.reference.length, y: 0 }, text: 'B' },
   ]
 }
 
-function sizesOf(turn: SiteTurn | null, { design: { footprint: { length, width } } }: Plan): Label[] {
-  return turn ? [{ at: turn.toSite({ x: length / 2, y: width * 0.72 }), text: '', value: length }, { at: turn.toSite({ x: length * 0.16, y: width / 2 }), text: '', value: width }] : []
+function sizesOf(
+  turn: SiteTurn | null,
+  {
+    design: {
+      footprint: { length, width },
+    },
+  }: Plan,
+): Label[] {
+  return turn
+    ? [
+        { at: turn.toSite({ x: length / 2, y: width * 0.72 }), text: '', value: length },
+        { at: turn.toSite({ x: length * 0.16, y: width / 2 }), text: '', value: width },
+      ]
+    : []
 }
 
 /** The facing side's corners in site axes. */
 function facing(site: Site, turn: SiteTurn, { design: { footprint } }: Plan): [Spot, Spot] {
   const { length, width } = footprint
   const side = site.place.faces === 'south' || site.place.faces === 'north' ? length : width
-  const c = Math.cos(turn.skew * Math.PI / 180)
-  return [{ x: site.place.along, y: site.place.near }, { x: site.place.along + side * c, y: site.place.far }]
+  const c = Math.cos((turn.skew * Math.PI) / 180)
+  return [
+    { x: site.place.along, y: site.place.near },
+    { x: site.place.along + side * c, y: site.place.far },
+  ]
 }
 
 function dimensions(site: Site, turn: SiteTurn | null, plan: Plan): Dimension[] {
-  const reference: Dimension = { name: 'reference', from: { x: 0, y: 0 }, to: { x: site.reference.length, y: 0 }, side: 'below', row: 2, value: site.reference.length, field: 'site.reference.length' }
+  const reference: Dimension = {
+    name: 'reference',
+    from: { x: 0, y: 0 },
+    to: { x: site.reference.length, y: 0 },
+    side: 'below',
+    row: 2,
+    value: site.reference.length,
+    field: 'site.reference.length',
+  }
   if (!turn) return [reference]
   const [left, right] = facing(site, turn, plan)
   return [
     reference,
-    { name: 'along', from: { x: 0, y: 0 }, to: { x: left.x, y: 0 }, side: 'below', row: 1, value: site.place.along, field: 'site.place.along' },
-    { name: 'near', from: { x: left.x, y: 0 }, to: left, side: 'left', row: 1, value: site.place.near, field: 'site.place.near' },
-    { name: 'far', from: { x: right.x, y: 0 }, to: right, side: 'right', row: 1, value: site.place.far, field: 'site.place.far' },
+    {
+      name: 'along',
+      from: { x: 0, y: 0 },
+      to: { x: left.x, y: 0 },
+      side: 'below',
+      row: 1,
+      value: site.place.along,
+      field: 'site.place.along',
+    },
+    {
+      name: 'near',
+      from: { x: left.x, y: 0 },
+      to: left,
+      side: 'left',
+      row: 1,
+      value: site.place.near,
+      field: 'site.place.near',
+    },
+    {
+      name: 'far',
+      from: { x: right.x, y: 0 },
+      to: right,
+      side: 'right',
+      row: 1,
+      value: site.place.far,
+      field: 'site.place.far',
+    },
   ]
 }
 
@@ -89,7 +191,13 @@ function handles(site: Site, turn: SiteTurn | null, plan: Plan): Handle[] {
   if (!turn) return []
   const [left, right] = facing(site, turn, plan)
   return [
-    { field: 'site.place.near', at: left, along: { x: 0, y: 1 }, gain: 1 }, { field: 'site.place.far', at: right, along: { x: 0, y: 1 }, gain: 1 },
-    { field: 'site.place.along', at: { x: (left.x + right.x) / 2, y: (left.y + right.y) / 2 }, along: { x: 1, y: 0 }, gain: 1 },
+    { field: 'site.place.near', at: left, along: { x: 0, y: 1 }, gain: 1 },
+    { field: 'site.place.far', at: right, along: { x: 0, y: 1 }, gain: 1 },
+    {
+      field: 'site.place.along',
+      at: { x: (left.x + right.x) / 2, y: (left.y + right.y) / 2 },
+      along: { x: 1, y: 0 },
+      gain: 1,
+    },
   ]
 }

@@ -1,6 +1,6 @@
 /**
- * Moves words apart that stand too close along a line, as little as need be and in their order: positions in, new positions out,
- * at least `gap` apart and within 0 to `room` where they fit.
+ * Moves words apart that stand too close along a line, as little as need be and in their order: positions in,
+ * new positions out, at least `gap` apart and within 0 to `room` where they fit.
  */
 export function spread(positions: readonly number[], gap: number, room: number): number[] {
   const order = positions.map((at, i) => ({ at, i })).sort((a, b) => a.at - b.at)
@@ -12,6 +12,8 @@ export function spread(positions: readonly number[], gap: number, room: number):
     limit = (placed[i] ?? 0) - gap
   }
   const out: number[] = []
-  order.forEach((each, i) => { out[each.i] = placed[i] ?? each.at })
+  order.forEach((each, i) => {
+    out[each.i] = placed[i] ?? each.at
+  })
   return out
 }

@@ -13,26 +13,46 @@ function viewOf(wall: Wall): View {
     : { right: vec(0, 1, 0), up: vec(0, 0, 1), toward: vec(1, 0, 0) }
 }
 
-const lengthField = (wall: Wall): 'footprint.length' | 'footprint.width' => wall.along === 'x' ? 'footprint.length' : 'footprint.width'
+const lengthField = (wall: Wall): 'footprint.length' | 'footprint.width' =>
+  wall.along === 'x' ? 'footprint.length' : 'footprint.width'
 
 /** What of a wall is looked at: its frame, or the sheets on it. */
 export type WallLayer = 'frame' | 'sheets'
 
-/** One wall with its gable: its frame, or its sheets; overall length, height and spacing, and joists under and rafters over it by whether a stud stands there. Its marks are on the plates. */
+/**
+ * One wall with its gable: its frame, or its sheets; overall length, height and spacing, and joists under and
+ * rafters over it by whether a stud stands there. Its marks are on the plates.
+ */
 export function wallElevation(plan: Plan, name: WallName, layer: WallLayer = 'frame'): Drawing {
   const wall = plan.frame.walls.find(each => each.name === name)
   if (!wall) throw new RangeError(`no wall ${name}`)
-  const shown = plan.frame.members.filter(member => member.id.startsWith(`walls/${name}/`) && (member.role === 'wall-sheet' || member.role === 'slat') === (layer === 'sheets'))
+  const shown = plan.frame.members.filter(
+    member =>
+      member.id.startsWith(`walls/${name}/`) &&
+      (member.role === 'wall-sheet' || member.role === 'slat') === (layer === 'sheets'),
+  )
   const patches = seen([...shown, ...endRafters(plan, wall)], viewOf(wall))
   const openings = openingsOf(plan, name)
-  const lines: Line[] = [{ from: { x: 0, y: 0 }, to: { x: wall.overall, y: 0 }, ink: 'ground' }, ...openings.flatMap(each => each.lines), ...(layer === 'frame' ? stackLines(plan, wall) : [])]
-  return drawn(`wall-${name}-${layer}`, { patches, lines, dimensions: dimensions(plan, wall), handles: [...handles(plan, wall), ...openings.flatMap(each => each.handles)], labels: openings.map(each => each.label) })
+  const lines: Line[] = [
+    { from: { x: 0, y: 0 }, to: { x: wall.overall, y: 0 }, ink: 'ground' },
+    ...openings.flatMap(each => each.lines),
+    ...(layer === 'frame' ? stackLines(plan, wall) : []),
+  ]
+  return drawn(`wall-${name}-${layer}`, {
+    patches,
+    lines,
+    dimensions: dimensions(plan, wall),
+    handles: [...handles(plan, wall), ...openings.flatMap(each => each.handles)],
+    labels: openings.map(each => each.label),
+  })
 }
 
 /** The rafters that close a gable wall. */
 function endRafters({ frame }: Plan, wall: Wall): Member[] {
   if (wall.along === 'x' || frame.roof.eaves.some(eave => eave.slope.side === wall.name)) return []
-  const slopes = ['roof/south/rafter/', 'roof/north/rafter/', 'roof/rafter/'].map(slope => frame.members.filter(({ id }) => id.startsWith(slope)))
+  const slopes = ['roof/south/rafter/', 'roof/north/rafter/', 'roof/rafter/'].map(slope =>
+    frame.members.filter(({ id }) => id.startsWith(slope)),
+  )
   return slopes.flatMap(rafters => rafters.slice(...(wall.name === 'west' ? [0, 1] : [-1])))
 }
 
@@ -42,42 +62,118 @@ const TICK = 90
 /** A tick under the wall at each joist, and over it at each rafter: in red where no stud stands there. */
 function stackLines(plan: Plan, wall: Wall): Line[] {
   const { joists, rafters } = stackingOf(plan, wall)
-  const tick = ({ at, off }: Stacked, from: number, to: number): Line => ({ from: { x: at, y: from }, to: { x: at, y: to }, ink: off > STACKED + 1e-6 ? 'mark' : 'datum' })
-  return [...joists.map(each => tick(each, -TICK, -10)), ...rafters.map(each => tick(each, wall.height + 10, wall.height + TICK))]
+  const tick = ({ at, off }: Stacked, from: number, to: number): Line => ({
+    from: { x: at, y: from },
+    to: { x: at, y: to },
+    ink: off > STACKED + 1e-6 ? 'mark' : 'datum',
+  })
+  return [
+    ...joists.map(each => tick(each, -TICK, -10)),
+    ...rafters.map(each => tick(each, wall.height + 10, wall.height + TICK)),
+  ]
 }
 
 function dimensions({ design }: Plan, wall: Wall): Dimension[] {
   const { height } = wall
   const { spacing } = design.walls
-  const foot = (x: number): { x: number, y: number } => ({ x, y: 0 })
+  const foot = (x: number): { x: number; y: number } => ({ x, y: 0 })
   const two = 2 * spacing < wall.overall
-  const from = wall.layout === 'centred' ? centred(spacing, wall.overall)[0] ?? 0 : wall.layout === 'high' ? wall.overall - (two ? 2 : 1) * spacing : two ? spacing : 0
+  const from =
+    wall.layout === 'centred'
+      ? (centred(spacing, wall.overall)[0] ?? 0)
+      : wall.layout === 'high'
+        ? wall.overall - (two ? 2 : 1) * spacing
+        : two
+          ? spacing
+          : 0
   return [
-    { name: 'wall-length', from: foot(0), to: foot(wall.overall), side: 'below', row: wall.step ? 3 : 2, value: wall.overall, field: lengthField(wall) },
-    ...(isSide(wall.name) && design.walls.sides[wall.name].build === 'posts' ? [] : [{ name: 'stud-spacing', from: foot(from), to: foot(from + spacing), side: 'below', row: 1, value: spacing, field: 'walls.spacing' } as const]),
-    { name: 'wall-height', from: foot(0), to: { x: 0, y: height }, side: 'left', row: 1, value: height, field: heightField(design.walls, wall.raked ? 'south' : wall.name) },
-    ...stepDimensions(wall), ...otherShoulder(design, wall),
+    {
+      name: 'wall-length',
+      from: foot(0),
+      to: foot(wall.overall),
+      side: 'below',
+      row: wall.step ? 3 : 2,
+      value: wall.overall,
+      field: lengthField(wall),
+    },
+    ...(isSide(wall.name) && design.walls.sides[wall.name].build === 'posts'
+      ? []
+      : [
+          {
+            name: 'stud-spacing',
+            from: foot(from),
+            to: foot(from + spacing),
+            side: 'below',
+            row: 1,
+            value: spacing,
+            field: 'walls.spacing',
+          } as const,
+        ]),
+    {
+      name: 'wall-height',
+      from: foot(0),
+      to: { x: 0, y: height },
+      side: 'left',
+      row: 1,
+      value: height,
+      field: heightField(design.walls, wall.raked ? 'south' : wall.name),
+    },
+    ...stepDimensions(wall),
+    ...otherShoulder(design, wall),
   ]
 }
 
 /** The far eave wall's height, where a raked wall ends at another one than it begins at. */
 function otherShoulder({ walls }: Plan['design'], { raked, overall, height }: Wall): Dimension[] {
   const north = heightOf(walls, 'north')
-  return raked && Math.abs(north - height) > 0.01 ? [{ name: 'other-height', from: { x: overall, y: 0 }, to: { x: overall, y: north }, side: 'right', row: 1, value: north, field: heightField(walls, 'north') }] : []
+  return raked && Math.abs(north - height) > 0.01
+    ? [
+        {
+          name: 'other-height',
+          from: { x: overall, y: 0 },
+          to: { x: overall, y: north },
+          side: 'right',
+          row: 1,
+          value: north,
+          field: heightField(walls, 'north'),
+        },
+      ]
+    : []
 }
 
 function stepDimensions({ name, step, overall }: Wall): Dimension[] {
   if (!step || !isSide(name)) return []
   return [
-    { name: 'step-height', from: { x: overall, y: 0 }, to: { x: overall, y: step.height }, side: 'right', row: 1, value: step.height, field: `walls.sides.${name}.step.height` },
-    { name: 'step-at', from: { x: 0, y: 0 }, to: { x: step.at, y: 0 }, side: 'below', row: 2, value: step.at, field: `walls.sides.${name}.step.at` },
+    {
+      name: 'step-height',
+      from: { x: overall, y: 0 },
+      to: { x: overall, y: step.height },
+      side: 'right',
+      row: 1,
+      value: step.height,
+      field: `walls.sides.${name}.step.height`,
+    },
+    {
+      name: 'step-at',
+      from: { x: 0, y: 0 },
+      to: { x: step.at, y: 0 },
+      side: 'below',
+      row: 2,
+      value: step.at,
+      field: `walls.sides.${name}.step.at`,
+    },
   ]
 }
 
 function handles({ design }: Plan, wall: Wall): Handle[] {
   return [
     { field: lengthField(wall), at: { x: wall.overall, y: wall.height / 2 }, along: { x: 1, y: 0 }, gain: 1 },
-    { field: heightField(design.walls, wall.raked ? 'south' : wall.name), at: { x: wall.raked ? 0 : wall.step ? wall.step.at / 2 : wall.overall / 2, y: wall.height }, along: { x: 0, y: 1 }, gain: 1 },
+    {
+      field: heightField(design.walls, wall.raked ? 'south' : wall.name),
+      at: { x: wall.raked ? 0 : wall.step ? wall.step.at / 2 : wall.overall / 2, y: wall.height },
+      along: { x: 0, y: 1 },
+      gain: 1,
+    },
     ...stepHandles(wall),
   ]
 }
@@ -86,30 +182,70 @@ function handles({ design }: Plan, wall: Wall): Handle[] {
 function stepHandles({ name, step, overall, height }: Wall): Handle[] {
   if (!step || !isSide(name)) return []
   return [
-    { field: `walls.sides.${name}.step.at`, at: { x: step.at, y: (height + step.height) / 2 }, along: { x: 1, y: 0 }, gain: 1 },
-    { field: `walls.sides.${name}.step.height`, at: { x: (step.at + overall) / 2, y: step.height }, along: { x: 0, y: 1 }, gain: 1 },
+    {
+      field: `walls.sides.${name}.step.at`,
+      at: { x: step.at, y: (height + step.height) / 2 },
+      along: { x: 1, y: 0 },
+      gain: 1,
+    },
+    {
+      field: `walls.sides.${name}.step.height`,
+      at: { x: (step.at + overall) / 2, y: step.height },
+      along: { x: 0, y: 1 },
+      gain: 1,
+    },
   ]
 }
 
-interface OpeningDrawn { readonly lines: readonly Line[], readonly handles: readonly Handle[], readonly label: Label }
+interface OpeningDrawn {
+  readonly lines: readonly Line[]
+  readonly handles: readonly Handle[]
+  readonly label: Label
+}
 
-/** Each opening asked for in a wall, framed or not: its rough size, its number, and where it is dragged by: along the wall from under it, wider at its side, taller at its top, up and down at its lower edge. */
+/**
+ * Each opening asked for in a wall, framed or not: its rough size, its number, and where it is dragged by:
+ * along the wall from under it, wider at its side, taller at its top, up and down at its lower edge.
+ */
 function openingsOf({ design }: Plan, name: WallName): OpeningDrawn[] {
   return design.walls.openings.flatMap((opening, i): OpeningDrawn[] => {
     if (opening.wall !== name) return []
     const { width, height } = roughSize(opening)
-    const [x0, x1, y0, y1] = [opening.at - width / 2, opening.at + width / 2, footOf(opening), footOf(opening) + height]
-    const corners = [{ x: x0, y: y0 }, { x: x1, y: y0 }, { x: x1, y: y1 }, { x: x0, y: y1 }] as const
+    const [x0, x1, y0, y1] = [
+      opening.at - width / 2,
+      opening.at + width / 2,
+      footOf(opening),
+      footOf(opening) + height,
+    ]
+    const corners = [
+      { x: x0, y: y0 },
+      { x: x1, y: y0 },
+      { x: x1, y: y1 },
+      { x: x0, y: y1 },
+    ] as const
     const line = (from: Line['from'], to: Line['to']): Line => ({ from, to, ink: 'datum' })
     const field = `walls.openings.${i}` as const
     const middle = { x: opening.at, y: (y0 + y1) / 2 }
-    return [{
-      lines: corners.map((from, k) => line(from, corners[(k + 1) % 4] ?? from)),
-      handles: [
-        { field: `${field}.at`, at: { x: opening.at, y: 0 }, along: { x: 1, y: 0 }, gain: 1 }, { field: `${field}.unit.width`, at: { x: x1, y: middle.y }, along: { x: 1, y: 0 }, gain: 2 }, { field: `${field}.unit.height`, at: { x: opening.at, y: y1 }, along: { x: 0, y: 1 }, gain: 1 },
-        ...(standsOnDeck(opening.kind) ? [] : [{ field: `${field}.foot` as const, at: { x: opening.at, y: y0 }, along: { x: 0, y: 1 }, gain: 1 }]),
-      ],
-      label: { at: { x: x0 + width / 4, y: middle.y }, text: String(i + 1) },
-    }]
+    return [
+      {
+        lines: corners.map((from, k) => line(from, corners[(k + 1) % 4] ?? from)),
+        handles: [
+          { field: `${field}.at`, at: { x: opening.at, y: 0 }, along: { x: 1, y: 0 }, gain: 1 },
+          { field: `${field}.unit.width`, at: { x: x1, y: middle.y }, along: { x: 1, y: 0 }, gain: 2 },
+          { field: `${field}.unit.height`, at: { x: opening.at, y: y1 }, along: { x: 0, y: 1 }, gain: 1 },
+          ...(standsOnDeck(opening.kind)
+            ? []
+            : [
+                {
+                  field: `${field}.foot` as const,
+                  at: { x: opening.at, y: y0 },
+                  along: { x: 0, y: 1 },
+                  gain: 1,
+                },
+              ]),
+        ],
+        label: { at: { x: x0 + width / 4, y: middle.y }, text: String(i + 1) },
+      },
+    ]
   })
 }

@@ -1,34 +1,93 @@
 import { standsOnDeck } from '../design'
 import type { Member, Wall } from '../frame'
 import type { Plan } from '../plan'
-import { type Dimension, type Drawing, drawn, type Handle, type Label, type Line, type Point } from './drawing'
+import {
+  type Dimension,
+  type Drawing,
+  drawn,
+  type Handle,
+  type Label,
+  type Line,
+  type Point,
+} from './drawing'
 import { fromAbove, seen } from './view'
 
-/** The walls from above with their upper plates off: bottom plates and what stands on them, openings with their numbers, and the diagonals to check by. The south side is below. */
+/**
+ * The walls from above with their upper plates off: bottom plates and what stands on them, openings with
+ * their numbers, and the diagonals to check by. The south side is below.
+ */
 export function wallsPlan(plan: Plan): Drawing {
-  const { design: { footprint: { length, width } }, frame } = plan
-  const standing = (member: Member): boolean => member.id.startsWith('walls/') && ['bottom-plate', 'stud', 'king', 'jack', 'wall-post'].includes(member.role)
-  const corners: readonly Point[] = [{ x: 0, y: 0 }, { x: length, y: 0 }, { x: length, y: width }, { x: 0, y: width }]
-  const line = (from: Point | undefined, to: Point | undefined, ink: Line['ink']): Line => ({ from: from ?? { x: 0, y: 0 }, to: to ?? { x: 0, y: 0 }, ink })
+  const {
+    design: {
+      footprint: { length, width },
+    },
+    frame,
+  } = plan
+  const standing = (member: Member): boolean =>
+    member.id.startsWith('walls/') &&
+    ['bottom-plate', 'stud', 'king', 'jack', 'wall-post'].includes(member.role)
+  const corners: readonly Point[] = [
+    { x: 0, y: 0 },
+    { x: length, y: 0 },
+    { x: length, y: width },
+    { x: 0, y: width },
+  ]
+  const line = (from: Point | undefined, to: Point | undefined, ink: Line['ink']): Line => ({
+    from: from ?? { x: 0, y: 0 },
+    to: to ?? { x: 0, y: 0 },
+    ink,
+  })
   const outline = corners.map((corner, i) => line(corner, corners[(i + 1) % 4], 'behind'))
   const openings = frame.walls.flatMap(wall => openingsOn(plan, wall))
   return drawn('walls-plan', {
-    patches: seen(frame.members.filter(standing), fromAbove), lines: [...outline, line(corners[0], corners[2], 'datum'), line(corners[1], corners[3], 'datum'), ...openings.flatMap(each => each.lines)],
-    dimensions: dimensions(plan), handles: [...handles(plan), ...partitionHandles(plan), ...openings.flatMap(each => each.handles)], labels: openings.flatMap(each => each.labels),
+    patches: seen(frame.members.filter(standing), fromAbove),
+    lines: [
+      ...outline,
+      line(corners[0], corners[2], 'datum'),
+      line(corners[1], corners[3], 'datum'),
+      ...openings.flatMap(each => each.lines),
+    ],
+    dimensions: dimensions(plan),
+    handles: [...handles(plan), ...partitionHandles(plan), ...openings.flatMap(each => each.handles)],
+    labels: openings.flatMap(each => each.labels),
   })
 }
 
-function dimensions({ design: { footprint: { length, width } } }: Plan): Dimension[] {
+function dimensions({
+  design: {
+    footprint: { length, width },
+  },
+}: Plan): Dimension[] {
   return [
-    { name: 'length', from: { x: 0, y: 0 }, to: { x: length, y: 0 }, side: 'below', row: 1, value: length, field: 'footprint.length' },
-    { name: 'span', from: { x: 0, y: 0 }, to: { x: 0, y: width }, side: 'left', row: 1, value: width, field: 'footprint.width' },
+    {
+      name: 'length',
+      from: { x: 0, y: 0 },
+      to: { x: length, y: 0 },
+      side: 'below',
+      row: 1,
+      value: length,
+      field: 'footprint.length',
+    },
+    {
+      name: 'span',
+      from: { x: 0, y: 0 },
+      to: { x: 0, y: width },
+      side: 'left',
+      row: 1,
+      value: width,
+      field: 'footprint.width',
+    },
   ]
 }
 
 /** How far the building's own handles stand off its walls, clear of those of openings, mm. */
 const CLEAR = 160
 
-function handles({ design: { footprint: { length, width } } }: Plan): Handle[] {
+function handles({
+  design: {
+    footprint: { length, width },
+  },
+}: Plan): Handle[] {
   return [
     { field: 'footprint.length', at: { x: length + CLEAR, y: width / 2 }, along: { x: 1, y: 0 }, gain: 1 },
     { field: 'footprint.width', at: { x: length / 2, y: width + CLEAR }, along: { x: 0, y: 1 }, gain: 1 },
@@ -38,17 +97,37 @@ function handles({ design: { footprint: { length, width } } }: Plan): Handle[] {
 /** A partition is dragged by a ring near its end, across itself. */
 function partitionHandles({ design: { walls }, frame }: Plan): Handle[] {
   const inset = frame.lumber.plate.depth + 2 * CLEAR
-  return walls.partitions.map(({ runs, at }, i): Handle => runs === 'width'
-    ? { field: `walls.partitions.${i}.at`, at: { x: at + frame.lumber.plate.depth / 2, y: inset }, along: { x: 1, y: 0 }, gain: 1 }
-    : { field: `walls.partitions.${i}.at`, at: { x: inset, y: at + frame.lumber.plate.depth / 2 }, along: { x: 0, y: 1 }, gain: 1 })
+  return walls.partitions.map(({ runs, at }, i): Handle =>
+    runs === 'width'
+      ? {
+          field: `walls.partitions.${i}.at`,
+          at: { x: at + frame.lumber.plate.depth / 2, y: inset },
+          along: { x: 1, y: 0 },
+          gain: 1,
+        }
+      : {
+          field: `walls.partitions.${i}.at`,
+          at: { x: inset, y: at + frame.lumber.plate.depth / 2 },
+          along: { x: 0, y: 1 },
+          gain: 1,
+        },
+  )
 }
 
 /** A point of a wall from above: `s` along it, `across` from its low face. */
-const on = ({ along, low }: Wall, s: number, across: number): Point => along === 'x' ? { x: s, y: low + across } : { x: low + across, y: s }
+const on = ({ along, low }: Wall, s: number, across: number): Point =>
+  along === 'x' ? { x: s, y: low + across } : { x: low + across, y: s }
 
-interface OpeningSeen { readonly lines: readonly Line[], readonly handles: readonly Handle[], readonly labels: readonly Label[] }
+interface OpeningSeen {
+  readonly lines: readonly Line[]
+  readonly handles: readonly Handle[]
+  readonly labels: readonly Label[]
+}
 
-/** Each opening asked for in a wall, framed or not: its two sides across the wall, its number inside the building, and where it is dragged along the wall. */
+/**
+ * Each opening asked for in a wall, framed or not: its two sides across the wall, its number inside the
+ * building, and where it is dragged along the wall.
+ */
 function openingsOn({ design, frame }: Plan, wall: Wall): OpeningSeen[] {
   const thick = frame.lumber.plate.depth
   const inward = wall.outside === 'low' ? thick + 260 : -260
@@ -56,11 +135,29 @@ function openingsOn({ design, frame }: Plan, wall: Wall): OpeningSeen[] {
     if (opening.wall !== wall.name) return []
     const half = (opening.unit.width + opening.clearance.width) / 2
     const [a, b] = [opening.at - half, opening.at + half]
-    const across = (s: number): Line => ({ from: on(wall, s, -60), to: on(wall, s, thick + 60), ink: 'datum' })
-    const face = (off: number): Line => ({ from: on(wall, a, off), to: on(wall, b, off), ink: standsOnDeck(opening.kind) ? 'datum' : 'behind' })
-    return [{
-      lines: [across(a), across(b), face(0), face(thick)], labels: [{ at: on(wall, opening.at, inward), text: String(i + 1) }],
-      handles: [{ field: `walls.openings.${i}.at`, at: on(wall, opening.at, thick / 2), along: wall.along === 'x' ? { x: 1, y: 0 } : { x: 0, y: 1 }, gain: 1 }],
-    }]
+    const across = (s: number): Line => ({
+      from: on(wall, s, -60),
+      to: on(wall, s, thick + 60),
+      ink: 'datum',
+    })
+    const face = (off: number): Line => ({
+      from: on(wall, a, off),
+      to: on(wall, b, off),
+      ink: standsOnDeck(opening.kind) ? 'datum' : 'behind',
+    })
+    return [
+      {
+        lines: [across(a), across(b), face(0), face(thick)],
+        labels: [{ at: on(wall, opening.at, inward), text: String(i + 1) }],
+        handles: [
+          {
+            field: `walls.openings.${i}.at`,
+            at: on(wall, opening.at, thick / 2),
+            along: wall.along === 'x' ? { x: 1, y: 0 } : { x: 0, y: 1 },
+            gain: 1,
+          },
+        ],
+      },
+    ]
   })
 }

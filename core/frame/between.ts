@@ -8,7 +8,10 @@ export const SPARE = 50
 type Axis = 'x' | 'y' | 'z'
 const unitOf: Record<Axis, Vec3> = { x: vec(1, 0, 0), y: vec(0, 1, 0), z: vec(0, 0, 1) }
 
-/** A board square to the building: it runs along one axis between two levels of it, and starts at `corner` on the other two. */
+/**
+ * A board square to the building: it runs along one axis between two levels of it, and starts at `corner` on
+ * the other two.
+ */
 export interface Upright {
   readonly id: string
   readonly role: Role
@@ -26,7 +29,10 @@ export interface Upright {
 export function squareBoard(board: Upright): Order {
   const start = { ...board.corner, [board.along]: board.from - SPARE }
   return {
-    id: board.id, role: board.role, section: board.section, blankLength: board.to - board.from + 2 * SPARE,
+    id: board.id,
+    role: board.role,
+    section: board.section,
+    blankLength: board.to - board.from + 2 * SPARE,
     placement: fromLowCorner(start, board),
     cuts: [
       { kind: 'end', name: 'square', plane: flip(level(board.along, board.from)) },
@@ -35,17 +41,37 @@ export function squareBoard(board: Upright): Order {
   }
 }
 
-/** A board on edge that lies level along x or y: `across` is its lower face on the other of the two, `low` its lower edge. */
-export interface Lying { readonly id: string, readonly role: Role, readonly section: Section, readonly along: 'x' | 'y', readonly from: number, readonly to: number, readonly across: number, readonly low: number }
+/**
+ * A board on edge that lies level along x or y: `across` is its lower face on the other of the two, `low` its
+ * lower edge.
+ */
+export interface Lying {
+  readonly id: string
+  readonly role: Role
+  readonly section: Section
+  readonly along: 'x' | 'y'
+  readonly from: number
+  readonly to: number
+  readonly across: number
+  readonly low: number
+}
 
-export const lyingBoard = ({ across, low, ...board }: Lying): Order => squareBoard({ ...board, depth: 'z', corner: board.along === 'x' ? vec(0, across, low) : vec(across, 0, low) })
+export const lyingBoard = ({ across, low, ...board }: Lying): Order =>
+  squareBoard({
+    ...board,
+    depth: 'z',
+    corner: board.along === 'x' ? vec(0, across, low) : vec(across, 0, low),
+  })
 
 /** The plane at a level of an axis, looking up that axis. */
 export function level(axis: Axis, at: number): Plane {
   return planeAt(scale(unitOf[axis], at), unitOf[axis])
 }
 
-/** Placement whose thickness runs up its axis; where right-handedness turns it down, the blank starts from its far side. */
+/**
+ * Placement whose thickness runs up its axis; where right-handedness turns it down, the blank starts from its
+ * far side.
+ */
 function fromLowCorner(low: Vec3, { along, depth, section }: Upright): Placement {
   const third = (['x', 'y', 'z'] as const).find(axis => axis !== along && axis !== depth) as Axis
   const at = place(low, unitOf[along], unitOf[depth])

@@ -10,10 +10,25 @@ import { frame } from './index'
 
 const base = newDesign('a', 'imperial')
 const { blocking } = base.roof
-/** 12 by 8 ft, 84 in walls, 2x8 joists at 16 in, firrings of 2x6 that fall 1/2 in 12 to the south, 12 in overhang. */
+/**
+ * 12 by 8 ft, 84 in walls, 2x8 joists at 16 in, firrings of 2x6 that fall 1/2 in 12 to the south, 12 in
+ * overhang.
+ */
 const shed = (roof: Partial<Roof> = {}, walls: Partial<Walls> = {}): Design => ({
-  ...base, footprint: { length: 144 * INCH, width: 96 * INCH }, walls: { ...base.walls, height: 84 * INCH, ...walls },
-  roof: { ...base.roof, shape: 'flat', high: 'north', pitch: { rise: 0.5, run: 12 }, rafter: '2x8', spacing: 16 * INCH, overhang: { eave: 12 * INCH, gable: 8 * INCH }, firring: { section: '2x6', least: 0.5 * INCH }, ...roof },
+  ...base,
+  footprint: { length: 144 * INCH, width: 96 * INCH },
+  walls: { ...base.walls, height: 84 * INCH, ...walls },
+  roof: {
+    ...base.roof,
+    shape: 'flat',
+    high: 'north',
+    pitch: { rise: 0.5, run: 12 },
+    rafter: '2x8',
+    spacing: 16 * INCH,
+    overhang: { eave: 12 * INCH, gable: 8 * INCH },
+    firring: { section: '2x6', least: 0.5 * INCH },
+    ...roof,
+  },
 })
 
 describe('a nearly flat roof on firrings, worked by hand', () => {
@@ -35,7 +50,9 @@ describe('a nearly flat roof on firrings, worked by hand', () => {
     const built = plan(shed())
     const piece = built.pieces.find(each => each.role === 'firring')
     const figures = piece ? cardOf(built, piece).figures : []
-    expect(['thin-end', 'thick-end'].map(name => inches(figures.find(figure => figure.name === name)?.value ?? 0))).toEqual([0.5, 5.5])
+    expect(
+      ['thin-end', 'thick-end'].map(name => inches(figures.find(figure => figure.name === name)?.value ?? 0)),
+    ).toEqual([0.5, 5.5])
     expect(piece?.count).toBe(10)
     const turned = frame(shed({ high: 'south' }))
     expect(clashes(turned.members)).toEqual([])
@@ -45,7 +62,11 @@ describe('a nearly flat roof on firrings, worked by hand', () => {
   test('what a framer reads: a level run, the fall over it, bearing on the whole plate', () => {
     const { roof } = plan(shed())
     expect(inches(roof?.run ?? 0)).toBeCloseTo(96, 4)
-    expect([roof?.rise, inches(roof?.bearing ?? 0), inches(roof?.heightAbovePlate ?? 0)]).toEqual([expect.closeTo(96 / 24 * INCH, 6), 3.5, 7.25]) // half an inch a foot
+    expect([roof?.rise, inches(roof?.bearing ?? 0), inches(roof?.heightAbovePlate ?? 0)]).toEqual([
+      expect.closeTo((96 / 24) * INCH, 6),
+      3.5,
+      7.25,
+    ]) // half an inch a foot
     const south = framed.walls.find(wall => wall.name === 'south')
     expect(south && stackingOf(plan(shed()), south).rafters).toHaveLength(10)
   })
@@ -54,58 +75,124 @@ describe('a nearly flat roof on firrings, worked by hand', () => {
     const made = frame(shed({ blocking: { ...blocking, plate: 'plumb', rows: 1, air: INCH } }))
     expect(made.problems).toEqual([])
     expect(clashes(made.members)).toEqual([])
-    for (const id of ['roof/south/block/2', 'roof/north/block/2', 'roof/slope/row/1/2']) expect(reach(find(made, id), 'z')).toEqual([expect.closeTo(84, 4), expect.closeTo(90.25, 4)])
+    for (const id of ['roof/south/block/2', 'roof/north/block/2', 'roof/slope/row/1/2'])
+      expect(reach(find(made, id), 'z')).toEqual([expect.closeTo(84, 4), expect.closeTo(90.25, 4)])
   })
 
   test('no room for fascia is told of the overhang that has none, and the overhang told gives it', () => {
     for (const high of ['north', 'south'] as const) {
-      const bare = (overhang: Partial<Roof['overhang']>): Design => shed({ high, fascia: { sub: null, face: '1x10' }, overhang: { eave: 12 * INCH, gable: 0, high: 12 * INCH, ...overhang } })
+      const bare = (overhang: Partial<Roof['overhang']>): Design =>
+        shed({
+          high,
+          fascia: { sub: null, face: '1x10' },
+          overhang: { eave: 12 * INCH, gable: 0, high: 12 * INCH, ...overhang },
+        })
       for (const at of ['eave', 'high'] as const) {
         const [problem, ...more] = frame(bare({ [at]: 0 })).problems
-        expect([problem, more]).toEqual([{ code: 'fascia-no-room', path: `roof.overhang.${at}`, side: (at === 'high') === (high === 'north') ? 'north' : 'south', least: expect.any(Number) }, []])
-        if (problem?.code === 'fascia-no-room') expect(frame(bare({ [at]: problem.least })).problems).toEqual([])
+        expect([problem, more]).toEqual([
+          {
+            code: 'fascia-no-room',
+            path: `roof.overhang.${at}`,
+            side: (at === 'high') === (high === 'north') ? 'north' : 'south',
+            least: expect.any(Number),
+          },
+          [],
+        ])
+        if (problem?.code === 'fascia-no-room')
+          expect(frame(bare({ [at]: problem.least })).problems).toEqual([])
       }
     }
   })
 
-  test('the plan\'s southern overhang is the one asked for there, whichever way the roof falls', () => {
-    for (const [high, field, value] of [['north', 'roof.overhang.eave', 12], ['south', 'roof.overhang.high', 5]] as const) {
+  test("the plan's southern overhang is the one asked for there, whichever way the roof falls", () => {
+    for (const [high, field, value] of [
+      ['north', 'roof.overhang.eave', 12],
+      ['south', 'roof.overhang.high', 5],
+    ] as const) {
       const drawn = roofPlan(plan(shed({ high, overhang: { eave: 12 * INCH, gable: 0, high: 5 * INCH } })))
-      expect(drawn.dimensions.find(each => each.name === 'eave')).toMatchObject({ field, value: expect.closeTo(value * INCH, 6) })
+      expect(drawn.dimensions.find(each => each.name === 'eave')).toMatchObject({
+        field,
+        value: expect.closeTo(value * INCH, 6),
+      })
     }
   })
 
   test('fascia is ripped to the fall; sheets and an opening with parted joists and firrings fit', () => {
-    const made = frame(shed({ fascia: { sub: null, face: '1x10' }, openings: [{ kind: 'light', slope: 'south', at: 72 * INCH, up: 30 * INCH, width: 30 * INCH, length: 30 * INCH, plies: 2 }] }, { sheathing: usualSheathing.imperial, gables: 'raked' }))
+    const made = frame(
+      shed(
+        {
+          fascia: { sub: null, face: '1x10' },
+          openings: [
+            {
+              kind: 'light',
+              slope: 'south',
+              at: 72 * INCH,
+              up: 30 * INCH,
+              width: 30 * INCH,
+              length: 30 * INCH,
+              plies: 2,
+            },
+          ],
+        },
+        { sheathing: usualSheathing.imperial, gables: 'raked' },
+      ),
+    )
     expect(made.problems).toEqual([])
     expect(clashes(made.members)).toEqual([])
     const parted = made.members.filter(member => member.role === 'cripple-rafter').map(member => member.id)
     expect(parted.length).toBeGreaterThan(1)
-    for (const id of parted.filter(each => each.includes('/upper/'))) expect(find(made, id.replace('roof/', 'roof/firring/')).role).toBe('firring')
+    for (const id of parted.filter(each => each.includes('/upper/')))
+      expect(find(made, id.replace('roof/', 'roof/firring/')).role).toBe('firring')
   })
 
   test.each<[string, Partial<Roof>, Partial<Walls>, string]>([
-    ['walls of unlike height', {}, { sides: { ...base.walls.sides, north: { ...base.walls.sides.north, height: 90 * INCH } } }, 'flat-walls-uneven'],
+    [
+      'walls of unlike height',
+      {},
+      { sides: { ...base.walls.sides, north: { ...base.walls.sides.north, height: 90 * INCH } } },
+      'flat-walls-uneven',
+    ],
     ['firrings too shallow', { pitch: { rise: 1, run: 12 } }, {}, 'firring-shallow'],
     ['firrings thicker than the joists', { firring: { section: '4x6', least: 0 } }, {}, 'firring-thick'],
-    ['more air than blocks', { rafter: '2x4', blocking: { ...blocking, plate: 'plumb', air: 70 } }, {}, 'air-too-much'],
+    [
+      'more air than blocks',
+      { rafter: '2x4', blocking: { ...blocking, plate: 'plumb', air: 70 } },
+      {},
+      'air-too-much',
+    ],
   ])('%s are said', (_, roof, walls, code) => {
     expect(frame(shed(roof, walls)).problems.map(problem => problem.code)).toEqual([code])
   })
 
   test('a roof that hardly falls, and little air, are cautioned', () => {
-    const codes = (roof: Partial<Roof>): string[] => cautionsOf(plan(shed(roof))).map(each => each.code).filter(code => ['fall-low', 'air-low', 'bearing-short', 'no-ties', 'no-birdsmouth'].includes(code))
+    const codes = (roof: Partial<Roof>): string[] =>
+      cautionsOf(plan(shed(roof)))
+        .map(each => each.code)
+        .filter(code => ['fall-low', 'air-low', 'bearing-short', 'no-ties', 'no-birdsmouth'].includes(code))
     expect(codes({})).toEqual([])
-    expect(codes({ pitch: { rise: 0.2, run: 12 }, blocking: { ...blocking, plate: 'plumb', air: 20 } })).toEqual(['fall-low', 'air-low'])
+    expect(
+      codes({ pitch: { rise: 0.2, run: 12 }, blocking: { ...blocking, plate: 'plumb', air: 20 } }),
+    ).toEqual(['fall-low', 'air-low'])
   })
 })
 
 // HAP of a 2x6 at 6 in 12 less an inch square to the slope
-test('blocks of a pitched roof end as far under the rafters\' edges', () => {
-  const made = frame({ ...shed({ shape: 'gable', pitch: { rise: 6, run: 12 }, rafter: '2x6', blocking: { ...blocking, plate: 'square', rows: 1, air: INCH } }) })
+test("blocks of a pitched roof end as far under the rafters' edges", () => {
+  const made = frame({
+    ...shed({
+      shape: 'gable',
+      pitch: { rise: 6, run: 12 },
+      rafter: '2x6',
+      blocking: { ...blocking, plate: 'square', rows: 1, air: INCH },
+    }),
+  })
   expect(made.problems).toEqual([])
   expect(clashes(made.members)).toEqual([])
   const rows = made.members.filter(member => member.id.startsWith('roof/south/row/'))
   expect(rows.length).toBeGreaterThan(0)
-  for (const { board } of rows) expect(Math.max(...board.faces.flatMap(face => face.loops.flat()).map(p => p.y))).toBeCloseTo(4.5 * INCH, 3)
+  for (const { board } of rows)
+    expect(Math.max(...board.faces.flatMap(face => face.loops.flat()).map(p => p.y))).toBeCloseTo(
+      4.5 * INCH,
+      3,
+    )
 })

@@ -18,7 +18,9 @@ export function groundOf(design: Design, rect: Rect, high: number): Ground {
   const { highest, lowest } = extremes(surface, rect, readings)
   const down = high - highest.height
   return {
-    at: place => surface(place) + down, measured: readings.length > 0,
-    highest: { ...highest, height: high }, lowest: { ...lowest, height: lowest.height + down },
+    at: place => surface(place) + down,
+    measured: readings.length > 0,
+    highest: { ...highest, height: high },
+    lowest: { ...lowest, height: lowest.height + down },
   }
 }

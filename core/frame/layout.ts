@@ -1,7 +1,10 @@
 import { least, MARK } from '../trade'
 
 /** A stretch along a wall or roof, mm. */
-export interface Stretch { readonly from: number, readonly to: number }
+export interface Stretch {
+  readonly from: number
+  readonly to: number
+}
 
 /** Centres on the layout from 0, strictly within a length: spacing, twice spacing, … mm. */
 export function onCentre(spacing: number, length: number): number[] {
@@ -10,11 +13,15 @@ export function onCentre(spacing: number, length: number): number[] {
 }
 
 /**
- * Where members stand, in order: those given at fixed places, and one on each layout centre. One that would run into a fixed
- * member is left out when its centre is on that member, and else stands against it, so that a sheet edge on the layout
- * still lands on wood.
+ * Where members stand, in order: those given at fixed places, and one on each layout centre. One that would
+ * run into a fixed member is left out when its centre is on that member, and else stands against it, so that
+ * a sheet edge on the layout still lands on wood.
  */
-export function withLayout(fixed: readonly Stretch[], centres: readonly number[], thickness: number): Stretch[] {
+export function withLayout(
+  fixed: readonly Stretch[],
+  centres: readonly number[],
+  thickness: number,
+): Stretch[] {
   const out = [...fixed]
   for (const centre of centres) {
     const wanted = { from: centre - thickness / 2, to: centre + thickness / 2 }
@@ -25,7 +32,9 @@ export function withLayout(fixed: readonly Stretch[], centres: readonly number[]
 }
 
 /**
- * Centres on a layout between members at two ends, given by their middles: one that would leave no room to nail beside an end is shared with its neighbour, so that the two bays there are alike. `thickness` of the members, mm.
+ * Centres on a layout between members at two ends, given by their middles: one that would leave no room to
+ * nail beside an end is shared with its neighbour, so that the two bays there are alike. `thickness` of the
+ * members, mm.
  */
 export function clearOfEnds(centres: readonly number[], { from, to }: Stretch, thickness: number): number[] {
   const tight = (a: number, b: number): boolean => b - a - thickness > 1e-6 && b - a - thickness < least.clear
@@ -37,35 +46,66 @@ export function clearOfEnds(centres: readonly number[], { from, to }: Stretch, t
   return out
 }
 
-/** The places nearest to one that lies in a stretch that is taken, below and above, clear of all that is taken and within a range; null where there is none that way. A place on the edge of what is taken is clear. */
-export function clearPlaces(at: number, taken: readonly Stretch[], within: Stretch): { readonly below: number | null, readonly above: number | null } {
-  const free = (place: number): boolean => place > within.from - 1e-6 && place < within.to + 1e-6 && taken.every(({ from, to }) => place < from + 1e-6 || place > to - 1e-6)
+/**
+ * The places nearest to one that lies in a stretch that is taken, below and above, clear of all that is taken
+ * and within a range; null where there is none that way. A place on the edge of what is taken is clear.
+ */
+export function clearPlaces(
+  at: number,
+  taken: readonly Stretch[],
+  within: Stretch,
+): { readonly below: number | null; readonly above: number | null } {
+  const free = (place: number): boolean =>
+    place > within.from - 1e-6 &&
+    place < within.to + 1e-6 &&
+    taken.every(({ from, to }) => place < from + 1e-6 || place > to - 1e-6)
   // an edge that a mark of the tape, rounded away from it, still clears
   const room = (place: number, way: 1 | -1): boolean => free(place) && free(place + way * MARK)
   const edges = [within.from, within.to, ...taken.flatMap(({ from, to }) => [from, to])]
-  const best = (way: 1 | -1): number | null => edges.filter(edge => way * (edge - at) > 0 && room(edge, way)).sort((a, b) => way * (a - b))[0] ?? null
+  const best = (way: 1 | -1): number | null =>
+    edges.filter(edge => way * (edge - at) > 0 && room(edge, way)).sort((a, b) => way * (a - b))[0] ?? null
   return { below: best(-1), above: best(1) }
 }
 
 const overlap = (a: Stretch, b: Stretch): boolean => a.from < b.to - 1e-6 && b.from < a.to - 1e-6
 
 /** Where a member goes that is wanted at a place: there, against one in its way, or nowhere. */
-export function clearOf(wanted: Stretch, centre: number, taken: readonly Stretch[], thickness: number): Stretch | null {
+export function clearOf(
+  wanted: Stretch,
+  centre: number,
+  taken: readonly Stretch[],
+  thickness: number,
+): Stretch | null {
   const hit = taken.find(each => overlap(each, wanted))
   if (!hit) return wanted
   if (centre > hit.from - 1e-6 && centre < hit.to + 1e-6) return null
-  const beside = centre > hit.to ? { from: hit.to, to: hit.to + thickness } : { from: hit.from - thickness, to: hit.from }
+  const beside =
+    centre > hit.to ? { from: hit.to, to: hit.to + thickness } : { from: hit.from - thickness, to: hit.from }
   return taken.some(each => overlap(each, beside)) ? null : beside
 }
 
-/** What a row of boards is laid by: where it may break, the longest board, the shortest that is laid where there is another way, and joints to stay `apart` from by so much; mm. */
-export interface RowAsk { readonly breaks: readonly number[], readonly longest: number, readonly shortest: number, readonly joints?: readonly number[], readonly apart?: number }
+/**
+ * What a row of boards is laid by: where it may break, the longest board, the shortest that is laid where
+ * there is another way, and joints to stay `apart` from by so much; mm.
+ */
+export interface RowAsk {
+  readonly breaks: readonly number[]
+  readonly longest: number
+  readonly shortest: number
+  readonly joints?: readonly number[]
+  readonly apart?: number
+}
 
 /**
- * How ill a board of a row is laid: one for itself; far more for what it is too long; and for what it is short, by its square, so that two are a little short rather than one a stub, or for a joint at its end
- * that is near another's.
+ * How ill a board of a row is laid: one for itself; far more for what it is too long; and for what it is
+ * short, by its square, so that two are a little short rather than one a stub, or for a joint at its end that
+ * is near another's.
  */
-function costOf({ from, to }: Stretch, isLast: boolean, { longest, shortest, joints = [], apart = 0 }: RowAsk): number {
+function costOf(
+  { from, to }: Stretch,
+  isLast: boolean,
+  { longest, shortest, joints = [], apart = 0 }: RowAsk,
+): number {
   const long = to - from
   const over = long > longest + 1e-6 ? 1e6 * (1 + ((long - longest) / longest) ** 2) : 0
   const stub = long < shortest - 1e-6 ? 1e3 * ((shortest - long) / shortest) ** 2 : 0
@@ -73,23 +113,36 @@ function costOf({ from, to }: Stretch, isLast: boolean, { longest, shortest, joi
 }
 
 /** How ill a row is laid, to choose between two. */
-export const rowCost = (row: readonly Stretch[], ask: RowAsk): number => row.reduce((sum, each, i) => sum + costOf(each, i === row.length - 1, ask), 0)
+export const rowCost = (row: readonly Stretch[], ask: RowAsk): number =>
+  row.reduce((sum, each, i) => sum + costOf(each, i === row.length - 1, ask), 0)
 
-interface Laid { readonly cost: number, readonly next: number }
+interface Laid {
+  readonly cost: number
+  readonly next: number
+}
 
 /**
- * The boards that a run is laid of: of those within `longest` that end on a break, the fewest; before that none shorter than `shortest` and no joint near another's, where there is a way; of equals the longest first. A stretch that no break
- * parts runs on in one piece.
+ * The boards that a run is laid of: of those within `longest` that end on a break, the fewest; before that
+ * none shorter than `shortest` and no joint near another's, where there is a way; of equals the longest
+ * first. A stretch that no break parts runs on in one piece.
  */
 export function fewestBoards(run: Stretch, ask: RowAsk): Stretch[] {
   const { breaks } = ask
-  const places = [run.from, ...[...new Set(breaks)].filter(at => at > run.from + SLIVER && at < run.to - SLIVER).sort((a, b) => a - b), run.to]
+  const places = [
+    run.from,
+    ...[...new Set(breaks)]
+      .filter(at => at > run.from + SLIVER && at < run.to - SLIVER)
+      .sort((a, b) => a - b),
+    run.to,
+  ]
   const best: Laid[] = []
   const last = places.length - 1
   for (let i = last - 1; i >= 0; i--) {
     let found: Laid = { cost: Infinity, next: last }
     for (let k = i + 1; k <= last; k++) {
-      const cost = costOf({ from: places[i] ?? 0, to: places[k] ?? 0 }, k === last, ask) + (k < last ? best[k]?.cost ?? 0 : 0)
+      const cost =
+        costOf({ from: places[i] ?? 0, to: places[k] ?? 0 }, k === last, ask) +
+        (k < last ? (best[k]?.cost ?? 0) : 0)
       if (cost <= found.cost) found = { cost, next: k }
     }
     best[i] = found
@@ -103,17 +156,37 @@ export function fewestBoards(run: Stretch, ask: RowAsk): Stretch[] {
   return out
 }
 
-/** The boards of plies side by side, each of as few as can be over `breaks`; no two joined at the same one where it can be helped. */
-export function pliesOf(run: Stretch, plies: number, breaks: readonly number[], longest: number): Stretch[][] {
+/**
+ * The boards of plies side by side, each of as few as can be over `breaks`; no two joined at the same one
+ * where it can be helped.
+ */
+export function pliesOf(
+  run: Stretch,
+  plies: number,
+  breaks: readonly number[],
+  longest: number,
+): Stretch[][] {
   const out: Stretch[][] = []
-  for (let p = 0; p < plies; p++) out.push(fewestBoards(run, { breaks, longest, shortest: 0, joints: out.flatMap(row => row.slice(1).map(each => each.from)), apart: 1 }))
+  for (let p = 0; p < plies; p++)
+    out.push(
+      fewestBoards(run, {
+        breaks,
+        longest,
+        shortest: 0,
+        joints: out.flatMap(row => row.slice(1).map(each => each.from)),
+        apart: 1,
+      }),
+    )
   return out
 }
 
 /** mm. No piece of a row is shorter than this. */
 const SLIVER = 12
 
-/** The pieces that a row is laid of end to end: each as long as `longest` lets it be and ending on one of `breaks`, the first no longer than `first`; mm. One that no break shortens runs on. */
+/**
+ * The pieces that a row is laid of end to end: each as long as `longest` lets it be and ending on one of
+ * `breaks`, the first no longer than `first`; mm. One that no break shortens runs on.
+ */
 export function rowOf(u: Stretch, breaks: readonly number[], longest: number, first: number): Stretch[] {
   const out: Stretch[] = []
   let from = u.from

@@ -5,11 +5,67 @@ import type { Stretch } from './layout'
 import type { Cutter, Memory } from './memory'
 
 export type Role =
-  | 'rafter' | 'cripple-rafter' | 'roof-header' | 'stair-header' | 'ledger' | 'roof-joist' | 'firring' | 'wedge' | 'upper-header' | 'purlin' | 'purlin-brace' | 'hip' | 'jack-rafter' | 'fly-rafter' | 'rung' | 'lookout' | 'barge' | 'roof-block' | 'finish-board' | 'soffit-ledger' | 'soffit-joist' | 'ceiling-joist' | 'joist-ledger' | 'ridge' | 'ridge-beam' | 'ridge-post' | 'rafter-tie' | 'collar-tie' | 'sub-fascia' | 'fascia' | 'bottom-plate' | 'top-plate' | 'stud'
-  | 'king' | 'jack' | 'cripple' | 'header' | 'packing' | 'sill' | 'gable-stud' | 'wall-sheet' | 'brace' | 'wall-post' | 'wall-beam' | 'knee' | 'slat'
-  | 'rim' | 'joist' | 'floor-header' | 'block' | 'deck-sheet' | 'deck-board' | 'border' | 'skid' | 'beam' | 'post'
+  | 'rafter'
+  | 'cripple-rafter'
+  | 'roof-header'
+  | 'stair-header'
+  | 'ledger'
+  | 'roof-joist'
+  | 'firring'
+  | 'wedge'
+  | 'upper-header'
+  | 'purlin'
+  | 'purlin-brace'
+  | 'hip'
+  | 'jack-rafter'
+  | 'fly-rafter'
+  | 'rung'
+  | 'lookout'
+  | 'barge'
+  | 'roof-block'
+  | 'finish-board'
+  | 'soffit-ledger'
+  | 'soffit-joist'
+  | 'ceiling-joist'
+  | 'joist-ledger'
+  | 'ridge'
+  | 'ridge-beam'
+  | 'ridge-post'
+  | 'rafter-tie'
+  | 'collar-tie'
+  | 'sub-fascia'
+  | 'fascia'
+  | 'bottom-plate'
+  | 'top-plate'
+  | 'stud'
+  | 'king'
+  | 'jack'
+  | 'cripple'
+  | 'header'
+  | 'packing'
+  | 'sill'
+  | 'gable-stud'
+  | 'wall-sheet'
+  | 'brace'
+  | 'wall-post'
+  | 'wall-beam'
+  | 'knee'
+  | 'slat'
+  | 'rim'
+  | 'joist'
+  | 'floor-header'
+  | 'block'
+  | 'deck-sheet'
+  | 'deck-board'
+  | 'border'
+  | 'skid'
+  | 'beam'
+  | 'post'
 
-/** A cut board in its place. `id` says where it is: `roof/south/rafter/3`. Members of one shape share one `board`. */
+/**
+ * A cut board in its place. `id` says where it is: `roof/south/rafter/3`. Members of one shape share one
+ * `board`.
+ */
 export interface Member {
   readonly id: string
   readonly role: Role
@@ -23,10 +79,17 @@ export interface Member {
 
 /** A cut by planes of the building. */
 export type BuildingCut =
-  | { readonly kind: 'end', readonly name: CutName, readonly plane: Plane }
-  | { readonly kind: 'notch', readonly name: CutName, readonly sides: readonly { readonly name: CutName, readonly plane: Plane }[] }
+  | { readonly kind: 'end'; readonly name: CutName; readonly plane: Plane }
+  | {
+      readonly kind: 'notch'
+      readonly name: CutName
+      readonly sides: readonly { readonly name: CutName; readonly plane: Plane }[]
+    }
 
-/** A board asked for: where its blank lies, how long the blank is (mm, longer than what is left), and the planes that cut it. */
+/**
+ * A board asked for: where its blank lies, how long the blank is (mm, longer than what is left), and the
+ * planes that cut it.
+ */
 export interface Order {
   readonly id: string
   readonly role: Role
@@ -38,10 +101,13 @@ export interface Order {
   readonly sawn?: readonly BuildingCut[]
 }
 
-export type Refused = { readonly id: string, readonly role: Role, readonly fault: BoardFault }
+export type Refused = { readonly id: string; readonly role: Role; readonly fault: BoardFault }
 
 /** Cuts ordered boards. Gives the members and what could not be cut, in the order asked. */
-export function cutOrders(orders: readonly Order[], { cut, of }: Memory): { members: Member[], refused: Refused[] } {
+export function cutOrders(
+  orders: readonly Order[],
+  { cut, of }: Memory,
+): { members: Member[]; refused: Refused[] } {
   const members: Member[] = []
   const refused: Refused[] = []
   for (const order of orders) {
@@ -52,18 +118,31 @@ export function cutOrders(orders: readonly Order[], { cut, of }: Memory): { memb
   return { members, refused }
 }
 
-function memberOf({ id, role, section, placement, blankLength, cuts, sawn }: Order, cut: Cutter): Member | Refused {
+function memberOf(
+  { id, role, section, placement, blankLength, cuts, sawn }: Order,
+  cut: Cutter,
+): Member | Refused {
   const blank = { length: blankLength, depth: section.depth, thickness: section.thickness }
-  const made = (asked: readonly BuildingCut[]): CutResult => cut(blank, asked.map(each => toBoardCut(placement, each)))
+  const made = (asked: readonly BuildingCut[]): CutResult =>
+    cut(
+      blank,
+      asked.map(each => toBoardCut(placement, each)),
+    )
   const result = made(cuts)
   if (!result.ok) return { id, role, fault: result.fault }
   const before = sawn ? made(sawn) : null
-  return before?.ok ? { id, role, section, placement, board: result.board, sawn: before.board } : { id, role, section, placement, board: result.board }
+  return before?.ok
+    ? { id, role, section, placement, board: result.board, sawn: before.board }
+    : { id, role, section, placement, board: result.board }
 }
 
 function toBoardCut(at: Placement, cut: BuildingCut): Cut {
   if (cut.kind === 'end') return { kind: 'end', name: cut.name, plane: planeToBoard(at, cut.plane) }
-  return { kind: 'notch', name: cut.name, sides: cut.sides.map(side => ({ name: side.name, plane: planeToBoard(at, side.plane) })) }
+  return {
+    kind: 'notch',
+    name: cut.name,
+    sides: cut.sides.map(side => ({ name: side.name, plane: planeToBoard(at, side.plane) })),
+  }
 }
 
 /** How far a member reaches along each axis of the building, mm. */
@@ -75,7 +154,9 @@ const reaches = new WeakMap<Member, Reach>()
 export function reachOf(member: Member): Reach {
   const known = reaches.get(member)
   if (known) return known
-  const corners = member.board.faces.flatMap(face => face.loops.flat()).map(p => toBuilding(member.placement, p))
+  const corners = member.board.faces
+    .flatMap(face => face.loops.flat())
+    .map(p => toBuilding(member.placement, p))
   const along = (axis: keyof Vec3): Stretch => {
     let [from, to] = [Infinity, -Infinity]
     for (const corner of corners) {

@@ -4,7 +4,8 @@ import { type CutResult, type Cut, type Blank, cutBoard, cutKey } from '../board
 export type Cutter = (blank: Blank, cuts: readonly Cut[]) => CutResult
 
 /**
- * What is known from the frame before, so that an edit frames and cuts anew only what it changes. It only ever saves work: a frame with a memory is the frame without one.
+ * What is known from the frame before, so that an edit frames and cuts anew only what it changes. It only
+ * ever saves work: a frame with a memory is the frame without one.
  */
 export interface Memory {
   /** Told as a frame begins: what the frame before it did not ask for is forgotten. */
@@ -21,7 +22,7 @@ export interface Memory {
 export function newMemory(): Memory {
   const boards = turning<string, CutResult>()
   const ofs = new Map<string, Turning<object, unknown>>()
-  const lasts = new Map<string, { readonly from: readonly unknown[], readonly result: unknown }>()
+  const lasts = new Map<string, { readonly from: readonly unknown[]; readonly result: unknown }>()
   return {
     turn: () => {
       boards.turn()
@@ -35,7 +36,12 @@ export function newMemory(): Memory {
     },
     last: <T>(name: string, from: readonly unknown[], make: () => T): T => {
       const known = lasts.get(name)
-      if (known && known.from.length === from.length && known.from.every((each, i) => Object.is(each, from[i]))) return known.result as T
+      if (
+        known &&
+        known.from.length === from.length &&
+        known.from.every((each, i) => Object.is(each, from[i]))
+      )
+        return known.result as T
       const result = make()
       lasts.set(name, { from, result })
       return result
@@ -43,9 +49,15 @@ export function newMemory(): Memory {
   }
 }
 
-interface Turning<K, V> { readonly turn: () => void, readonly get: (key: K, make: () => V) => V }
+interface Turning<K, V> {
+  readonly turn: () => void
+  readonly get: (key: K, make: () => V) => V
+}
 
-/** Values by what they are made of; those that are not asked for between two turns are let go. Weak maps would do, but are slow to sweep with thousands of boards. */
+/**
+ * Values by what they are made of; those that are not asked for between two turns are let go. Weak maps would
+ * do, but are slow to sweep with thousands of boards.
+ */
 function turning<K, V>(): Turning<K, V> {
   let now = new Map<K, V>()
   let before = new Map<K, V>()

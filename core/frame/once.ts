@@ -21,7 +21,10 @@ export function once(problems: readonly Problem[]): Problem[] {
   for (const problem of problems) {
     const numbered = (['least', 'most', 'by'] as const).some(name => limitOf(problem, name) !== null)
     // what names another side or board besides a number of its own stands by itself
-    const key = numbered && !problem.code.startsWith('purlin-') ? `${problem.code} ${problem.path}` : JSON.stringify(problem)
+    const key =
+      numbered && !problem.code.startsWith('purlin-')
+        ? `${problem.code} ${problem.path}`
+        : JSON.stringify(problem)
     const before = byField.get(key)
     if (!before || isStricter(problem, before)) byField.set(key, problem)
   }

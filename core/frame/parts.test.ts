@@ -10,7 +10,9 @@ import { frame } from './index'
 const base = newDesign('a', 'imperial')
 /** 12 by 8 ft, 84 in walls, 2x6 rafters at 24 in and 6 in 12, 12 in overhang all round. */
 const shed = (roof: Partial<Roof> = {}, walls: Partial<Design['walls']> = {}): Design => ({
-  ...base, footprint: { length: 144 * INCH, width: 96 * INCH }, walls: { ...base.walls, height: 84 * INCH, ...walls },
+  ...base,
+  footprint: { length: 144 * INCH, width: 96 * INCH },
+  walls: { ...base.walls, height: 84 * INCH, ...walls },
   roof: { ...base.roof, rafter: '2x6', overhang: { eave: 12 * INCH, gable: 12 * INCH }, ...roof },
 })
 const { tails, ends, blocking } = base.roof
@@ -27,8 +29,13 @@ describe('tails, worked by hand', () => {
   const rafter = (roof: Partial<Roof>) => find(made(roof), 'roof/south/rafter/2')
   const top = 84 + lift - 6
 
-  // the upper corner at the overhang by each; below it a face as deep as the rafter is up the plumb line, its depth times the slope's cosine, or as asked
-  test.each<[Roof['tail'], number, 'plumb' | 'square', string[]]>([['plumb', 5.5 * sec, 'plumb', []], ['square', 5.5 / sec, 'square', []], ['level', 3.5, 'plumb', ['level']]])('%s', (tail, face, kind, further) => {
+  // the upper corner at the overhang by each; below it a face as deep as the rafter is up the plumb line, its
+  // depth times the slope's cosine, or as asked
+  test.each<[Roof['tail'], number, 'plumb' | 'square', string[]]>([
+    ['plumb', 5.5 * sec, 'plumb', []],
+    ['square', 5.5 / sec, 'square', []],
+    ['level', 3.5, 'plumb', ['level']],
+  ])('%s', (tail, face, kind, further) => {
     const { board, ...each } = rafter({ tail })
     expect(reach({ board, ...each }, 'y')[0]).toBeCloseTo(-12, 6)
     expect(reach({ board, ...each }, 'z')[0]).toBeCloseTo(top - face, 3)
@@ -45,13 +52,18 @@ describe('tails, worked by hand', () => {
     expect(inches(wild?.length ?? 0)).toBeCloseTo((48 - 0.75 + 12) * sec + 6, 3)
     expect(longOf(find(built.frame, 'roof/south/rafter/2'))).toBeCloseTo((48 - 0.75 + 12) * sec + plumb, 4)
     expect(wild?.ends[1]).toMatchObject({ kind: 'square', miter: 0 })
-    expect(wild && cardOf(built, wild).figures.find(figure => figure.name === 'wild')?.value).toBeCloseTo(6 * INCH, 6)
+    expect(wild && cardOf(built, wild).figures.find(figure => figure.name === 'wild')?.value).toBeCloseTo(
+      6 * INCH,
+      6,
+    )
   })
 
   // boards 3/4 thick: the notch is as deep, from the wall out
   test('boards let into the upper edges lie flush with the rafters, and the notch is as deep as they are thick', () => {
     const finished = made({ tails: { ...tails, finish: '1x6' } })
-    const boards = finished.members.filter(member => member.role === 'finish-board' && member.id.startsWith('roof/south/'))
+    const boards = finished.members.filter(
+      member => member.role === 'finish-board' && member.id.startsWith('roof/south/'),
+    )
     expect(boards.length).toBe(3)
     // its lower edge at the wall, its upper one 3/4 sin a further out
     expect(reach(boards[0], 'y')[1]).toBeCloseTo(0, 3)
@@ -65,7 +77,7 @@ describe('a boxed soffit', () => {
   const boxed = made({ soffit: { section: '2x4' }, fascia: { sub: '2x6', face: '1x6' } })
   const foot = 84 + lift - 6 - 5.5 * sec
 
-  test('is framed level at the tails\' foot, from a ledger on the wall', () => {
+  test("is framed level at the tails' foot, from a ledger on the wall", () => {
     const joist = find(boxed, 'roof/south/soffit/joist/2')
     expect(reach(joist, 'y')).toEqual([-12, -1.5])
     expect(reach(joist, 'z')[0]).toBeCloseTo(foot, 3)
@@ -76,14 +88,20 @@ describe('a boxed soffit', () => {
 
   test('on sheets the ledger lies on them', () => {
     const covered = made({ soffit: { section: '2x4' } }, { sheathing: usualSheathing.imperial })
-    expect(reach(find(covered, 'roof/south/soffit/ledger'), 'y')[1]).toBeCloseTo(-usualSheathing.imperial.thickness / INCH, 6)
+    expect(reach(find(covered, 'roof/south/soffit/ledger'), 'y')[1]).toBeCloseTo(
+      -usualSheathing.imperial.thickness / INCH,
+      6,
+    )
     expect(clashes(covered.members)).toEqual([])
   })
 })
 
 describe('ends over the gables', () => {
   test('a ladder: fly rafters cut as the commons but for the seat, rungs square to the slope between them and the end rafters', () => {
-    const laddered = made({ ends: { ...ends, hold: 'ladder', spacing: 24 * INCH, barge: '1x8' }, fascia: { sub: '2x6', face: null } })
+    const laddered = made({
+      ends: { ...ends, hold: 'ladder', spacing: 24 * INCH, barge: '1x8' },
+      fascia: { sub: '2x6', face: null },
+    })
     const fly = find(laddered, 'roof/south/fly/east')
     expect(longOf(fly)).toBeCloseTo(longOf(find(laddered, 'roof/south/rafter/2')), 6)
     expect(reach(fly, 'x')).toEqual([154.5, 156])
@@ -97,16 +115,25 @@ describe('ends over the gables', () => {
 
   // barge boards: parallel plumb cuts, from the ridge's middle past the sub-fascia
   test('barge boards have parallel plumb cuts, and meet over the middle of the ridge', () => {
-    const barged = made({ ends: { ...ends, hold: 'ladder', barge: '1x8' }, fascia: { sub: '2x6', face: null } })
+    const barged = made({
+      ends: { ...ends, hold: 'ladder', barge: '1x8' },
+      fascia: { sub: '2x6', face: null },
+    })
     const board = find(barged, 'roof/south/barge/west')
-    expect(endsOf(board.board).map(end => [end.kind, Number(end.miter.toFixed(6))])).toEqual([['plumb', 26.565051], ['plumb', 26.565051]])
+    expect(endsOf(board.board).map(end => [end.kind, Number(end.miter.toFixed(6))])).toEqual([
+      ['plumb', 26.565051],
+      ['plumb', 26.565051],
+    ])
     expect(reach(board, 'y').map(value => Number(value.toFixed(3)))).toEqual([-13.5, 48])
     expect(reach(board, 'x')).toEqual([-12.75, -12])
   })
 
   test('lookouts lie on their flat in the end rafters, from the next rafter to the fly rafter; sheets end under them', () => {
     for (const gables of ['studs', 'raked'] as const) {
-      const looked = made({ ends: { ...ends, hold: 'lookouts' } }, { gables, sheathing: usualSheathing.imperial })
+      const looked = made(
+        { ends: { ...ends, hold: 'lookouts' } },
+        { gables, sheathing: usualSheathing.imperial },
+      )
       const lookout = find(looked, 'roof/north/lookout/west/2')
       expect(reach(lookout, 'x')).toEqual([-10.5, 23.25])
       const end = find(looked, 'roof/north/rafter/1')
@@ -116,7 +143,15 @@ describe('ends over the gables', () => {
   })
 
   test('soffit joists nearly as deep as the tails are ripped under the lookouts in the end bays, and whole elsewhere', () => {
-    const boxed = made({ rafter: '2x4', spacing: 12 * INCH, pitch: { rise: 3, run: 12 }, tail: 'square', seat: { rule: 'height-above-plate', height: 3.475 * INCH }, soffit: { section: '2x3' }, ends: { ...ends, hold: 'lookouts' } })
+    const boxed = made({
+      rafter: '2x4',
+      spacing: 12 * INCH,
+      pitch: { rise: 3, run: 12 },
+      tail: 'square',
+      seat: { rule: 'height-above-plate', height: 3.475 * INCH },
+      soffit: { section: '2x3' },
+      ends: { ...ends, hold: 'lookouts' },
+    })
     expect(clashes(boxed.members)).toEqual([])
     const high = (i: number): number => find(boxed, `roof/south/soffit/joist/${i}`).board.volume
     expect(high(1)).toBeLessThan(high(5) - 1)
@@ -144,8 +179,17 @@ describe('blocks between the rafters', () => {
   })
 
   test('rows stand at the thirds between plate and ridge, and keep clear of ties', () => {
-    const rowed = made({ blocking: { ...blocking, rows: 2 }, ties: { rafter: { section: '2x6', height: 12 * INCH, every: 1 }, collar: { section: '2x4', height: 14 * INCH, every: 2 }, ceiling: { section: '2x6', height: 0, every: 1 } } })
-    const middles = [1, 2].map(row => reach(find(rowed, `roof/south/row/${row}/2`), 'y')).map(([from = 0, to = 0]) => (from + to) / 2)
+    const rowed = made({
+      blocking: { ...blocking, rows: 2 },
+      ties: {
+        rafter: { section: '2x6', height: 12 * INCH, every: 1 },
+        collar: { section: '2x4', height: 14 * INCH, every: 2 },
+        ceiling: { section: '2x6', height: 0, every: 1 },
+      },
+    })
+    const middles = [1, 2]
+      .map(row => reach(find(rowed, `roof/south/row/${row}/2`), 'y'))
+      .map(([from = 0, to = 0]) => (from + to) / 2)
     expect((middles[0] ?? 0) - (middles[1] ?? 0)).toBeCloseTo((48 - 0.75) / 3, 3)
     expect(clashes(rowed.members)).toEqual([])
   })
@@ -154,13 +198,17 @@ describe('blocks between the rafters', () => {
     const built = plan(shed({ blocking: { ...blocking, plate: 'plumb', vents: 2, hole: 2 * INCH } }))
     const block = built.pieces.find(piece => piece.role === 'roof-block')
     const card = block && cardOf(built, block)
-    expect(card?.figures.find(figure => figure.name === 'vents')).toMatchObject({ value: 2, from: { hole: 2 * INCH } })
+    expect(card?.figures.find(figure => figure.name === 'vents')).toMatchObject({
+      value: 2,
+      from: { hole: 2 * INCH },
+    })
   })
 })
 
 describe('rafters on wedges, worked by hand', () => {
   const wedged = made({ seat: { rule: 'wedge' } })
-  // the lower edge passes the plate's outer edge; 3 1/2 in of plate at 6 in 12 lift 1 3/4 in at its inside, less a quarter inch of feather edge
+  // the lower edge passes the plate's outer edge; 3 1/2 in of plate at 6 in 12 lift 1 3/4 in at its inside,
+  // less a quarter inch of feather edge
   test('they are uncut at the wall, and a wedge as wide as each fills the gap', () => {
     const [rafter, wedge] = [find(wedged, 'roof/south/rafter/3'), find(wedged, 'roof/south/wedge/3')]
     expect(rafter.board.cuts.map(cut => cut.name)).toEqual(['plumb', 'plumb'])
@@ -172,7 +220,12 @@ describe('rafters on wedges, worked by hand', () => {
     expect(clashes(wedged.members)).toEqual([])
     const built = plan(shed({ seat: { rule: 'wedge' } }))
     const piece = built.pieces.find(each => each.role === 'wedge')
-    expect(piece && cardOf(built, piece).figures.filter(figure => figure.name.endsWith('-end')).map(figure => inches(figure.value))).toEqual([expect.closeTo(tip / 2, 3), 1.75])
+    expect(
+      piece &&
+        cardOf(built, piece)
+          .figures.filter(figure => figure.name.endsWith('-end'))
+          .map(figure => inches(figure.value)),
+    ).toEqual([expect.closeTo(tip / 2, 3), 1.75])
     expect(inches(built.roof?.bearing ?? 0)).toBeCloseTo(3.5 - tip, 3)
   })
 })
@@ -181,11 +234,12 @@ describe('gable studs notched behind the end rafters, worked by hand', () => {
   const [plain, notched] = [made({}, { gables: 'studs' }), made({}, { gables: 'notched' })]
   const studs = (of: typeof plain) => of.members.filter(({ id }) => id.startsWith('walls/west/gable/'))
 
-  // both long points stand at the stud's upper side: one under the rafter, one level with its top, 5 1/2 sec higher plumb
-  test('each runs on to the rafters\' upper edges, two inches of it behind the rafter\'s 1 1/2', () => {
+  // both long points stand at the stud's upper side: one under the rafter, one level with its top, 5 1/2 sec
+  // higher plumb
+  test("each runs on to the rafters' upper edges, two inches of it behind the rafter's 1 1/2", () => {
     const beside = studs(notched).filter(each => !/\/4$/.test(each.id))
     expect(beside.length).toBeGreaterThan(3)
-    for (const each of beside.filter(member => reach(member, 'y')[1] as number < 47)) {
+    for (const each of beside.filter(member => (reach(member, 'y')[1] as number) < 47)) {
       expect(longOf(each) - longOf(find(plain, each.id))).toBeCloseTo(5.5 * sec, 3)
       expect(reach(each, 'z')[1]).toBeCloseTo(84 + lift + (reach(each, 'y')[1] as number) / 2, 3)
       const rafter = find(notched, 'roof/south/rafter/1')
@@ -198,11 +252,16 @@ describe('gable studs notched behind the end rafters, worked by hand', () => {
   test('their common difference is the spacing times 6 in 12', () => {
     const built = plan(shed({}, { gables: 'notched' }))
     const piece = built.pieces.find(each => each.role === 'gable-stud')
-    expect(piece && cardOf(built, piece).figures.find(figure => figure.name === 'common-difference')?.value).toBeCloseTo(8 * INCH, 6)
+    expect(
+      piece && cardOf(built, piece).figures.find(figure => figure.name === 'common-difference')?.value,
+    ).toBeCloseTo(8 * INCH, 6)
   })
 
   test('lookouts end them lower, and walls too thin for the notch are said', () => {
-    const under = made({ ends: { ...ends, hold: 'lookouts' } }, { gables: 'notched', sheathing: usualSheathing.imperial })
+    const under = made(
+      { ends: { ...ends, hold: 'lookouts' } },
+      { gables: 'notched', sheathing: usualSheathing.imperial },
+    )
     const [stud] = studs(under)
     expect(reach(stud, 'z')[1]).toBeCloseTo(84 + lift + (reach(stud, 'y')[1] as number) / 2 - 1.5 * sec, 3)
     expect(clashes(under.members)).toEqual([])
@@ -210,7 +269,20 @@ describe('gable studs notched behind the end rafters, worked by hand', () => {
     expect(thin.problems).toEqual([{ code: 'gable-notch-thin', path: 'walls.gables', left: 16, least: 20 }])
     expect(clashes(thin.members)).toEqual([])
     // over a block on the eave wall's plate a stud ends under the rafter
-    expect(clashes(frame(shed({ pitch: { rise: 18, run: 12 }, blocking: { ...blocking, plate: 'square' } }, { gables: 'notched', sides: { ...base.walls.sides, west: { ...base.walls.sides.west, height: 60 * INCH } }, spacing: 4 * INCH })).members)).toEqual([])
+    expect(
+      clashes(
+        frame(
+          shed(
+            { pitch: { rise: 18, run: 12 }, blocking: { ...blocking, plate: 'square' } },
+            {
+              gables: 'notched',
+              sides: { ...base.walls.sides, west: { ...base.walls.sides.west, height: 60 * INCH } },
+              spacing: 4 * INCH,
+            },
+          ),
+        ).members,
+      ),
+    ).toEqual([])
     // 142 in from the west: its face 2 1/4 in from the end, inside the 3 1/2 of the wall
     const close = frame(shed({ spacing: 35.5 * INCH }, { gables: 'notched' }))
     expect(close.problems).toEqual([{ code: 'gable-notch-blocked', path: 'walls.gables', side: 'east' }])
@@ -218,14 +290,34 @@ describe('gable studs notched behind the end rafters, worked by hand', () => {
   })
 })
 
-describe('parts that can\'t be are said, and the rest is framed', () => {
+describe("parts that can't be are said, and the rest is framed", () => {
   test.each<[string, Partial<Roof>, string]>([
-    ['a level cut over the seat', { tail: 'level', overhang: { eave: 1 * INCH, gable: 0 }, tails: { ...tails, face: 0.7 * INCH } }, 'tail-over-seat'],
+    [
+      'a level cut over the seat',
+      { tail: 'level', overhang: { eave: 1 * INCH, gable: 0 }, tails: { ...tails, face: 0.7 * INCH } },
+      'tail-over-seat',
+    ],
     ['eave boards as thick as the tail', { tails: { ...tails, finish: '4x4' } }, 'finish-too-thick'],
-    ['a soffit with no overhang', { soffit: { section: '2x4' }, overhang: { eave: 2 * INCH, gable: 0 } }, 'soffit-no-room'],
-    ['a soffit as high as the plate', { soffit: { section: '2x4' }, overhang: { eave: 7 * INCH, gable: 0 }, pitch: { rise: 1, run: 12 } }, 'soffit-too-high'],
-    ['a ladder with no overhang', { ends: { ...ends, hold: 'ladder' }, overhang: { eave: 12 * INCH, gable: 2 * INCH } }, 'ends-no-room'],
-    ['lookouts as thick as the rafters', { ends: { ...ends, hold: 'lookouts', lookout: '4x4' } }, 'lookout-too-thick'],
+    [
+      'a soffit with no overhang',
+      { soffit: { section: '2x4' }, overhang: { eave: 2 * INCH, gable: 0 } },
+      'soffit-no-room',
+    ],
+    [
+      'a soffit as high as the plate',
+      { soffit: { section: '2x4' }, overhang: { eave: 7 * INCH, gable: 0 }, pitch: { rise: 1, run: 12 } },
+      'soffit-too-high',
+    ],
+    [
+      'a ladder with no overhang',
+      { ends: { ...ends, hold: 'ladder' }, overhang: { eave: 12 * INCH, gable: 2 * INCH } },
+      'ends-no-room',
+    ],
+    [
+      'lookouts as thick as the rafters',
+      { ends: { ...ends, hold: 'lookouts', lookout: '4x4' } },
+      'lookout-too-thick',
+    ],
   ])('%s', (_, roof, code) => {
     const framed = frame(shed(roof))
     expect(framed.problems.map(problem => problem.code)).toContain(code)
@@ -233,7 +325,17 @@ describe('parts that can\'t be are said, and the rest is framed', () => {
   })
 
   test('a document from before these parts reads as one without them', () => {
-    const { tail: _a, tails: _b, soffit: _c, ends: _d, blocking: _e, peak: _f, northPitch: _g, hip: _h, ...roof } = base.roof
+    const {
+      tail: _a,
+      tails: _b,
+      soffit: _c,
+      ends: _d,
+      blocking: _e,
+      peak: _f,
+      northPitch: _g,
+      hip: _h,
+      ...roof
+    } = base.roof
     const read = readDesign({ ...base, roof: { ...roof, ties: { rafter: null, collar: null } } })
     expect(read.ok && read.design.roof).toEqual(base.roof)
   })

@@ -10,8 +10,17 @@ import { frame } from './index'
 const base = newDesign('a', 'imperial')
 /** 13 ft 4 by 12 ft, 2x4 walls of 84 in, 2x6 rafters at 6 in 12, a ridge of two 2x10. */
 const beamed = (roof: Partial<Roof> = {}, walls: Partial<Design['walls']> = {}): Design => ({
-  ...base, footprint: { length: 160 * INCH, width: 144 * INCH }, walls: { ...base.walls, height: 84 * INCH, ...walls },
-  roof: { ...base.roof, rafter: '2x6', ridge: '2x10', beam: usualBeam.imperial, overhang: { eave: 12 * INCH, gable: 8 * INCH }, ...roof },
+  ...base,
+  footprint: { length: 160 * INCH, width: 144 * INCH },
+  walls: { ...base.walls, height: 84 * INCH, ...walls },
+  roof: {
+    ...base.roof,
+    rafter: '2x6',
+    ridge: '2x10',
+    beam: usualBeam.imperial,
+    overhang: { eave: 12 * INCH, gable: 8 * INCH },
+    ...roof,
+  },
 })
 const clean = (design: Design): ReturnType<typeof frame> => {
   const made = frame(design)
@@ -24,34 +33,66 @@ describe('a ridge beam, worked by hand', () => {
 
   // two plies of 1 1/2 about the middle at 72; rafters butt them at 70 1/2
   test('its plies stand side by side, and rafters end at their sides', () => {
-    expect([1, 2].map(ply => reach(find(made, `roof/ridge/${ply}`), 'y'))).toEqual([[70.5, 72], [72, 73.5]])
+    expect([1, 2].map(ply => reach(find(made, `roof/ridge/${ply}`), 'y'))).toEqual([
+      [70.5, 72],
+      [72, 73.5],
+    ])
     expect(reach(find(made, 'roof/south/rafter/2'), 'y')[1]).toBeCloseTo(70.5, 6)
     expect(reach(find(made, 'roof/ridge/1'), 'x')).toEqual([-8, 168])
   })
 
-  // 153 in between the end walls' insides is two bays of at most 96: one post in the middle, from the deck to the beam
+  // 153 in between the end walls' insides is two bays of at most 96: one post in the middle, from the deck to
+  // the beam
   test('between the end walls a post stands on the deck wherever they are farther apart than asked', () => {
     const post = find(made, 'roof/ridge-post/1')
     const [from = 0, to = 0] = reach(post, 'x')
     expect((from + to) / 2).toBeCloseTo(80, 6)
     expect(reach(post, 'z')).toEqual([0, reach(find(made, 'roof/ridge/1'), 'z')[0]])
     expect(touching(find(made, 'roof/ridge/1'), post, 0.1) / INCH ** 2).toBeCloseTo(1.5 * 3.5, 1)
-    expect(clean(beamed({ beam: { ...usualBeam.imperial, spacing: 60 * INCH } })).members.filter(member => member.role === 'ridge-post')).toHaveLength(2)
+    expect(
+      clean(beamed({ beam: { ...usualBeam.imperial, spacing: 60 * INCH } })).members.filter(
+        member => member.role === 'ridge-post',
+      ),
+    ).toHaveLength(2)
   })
 
-  test.each(['studs', 'raked'] as const)('over %s end walls two studs stand under each end, and the whole clashes nowhere', (gables) => {
-    const full = clean(beamed({ ties: { rafter: { section: '2x6', height: 0, every: 1 }, collar: null, ceiling: null } }, { gables, sheathing: usualSheathing.imperial, bracing: 'let-in' }))
-    const bottom = reach(find(full, 'roof/ridge/1'), 'z')[0]
-    const under = full.members.filter(member => member.id.startsWith('walls/east/') && ['stud', 'gable-stud'].includes(member.role) && (reach(member, 'y')[0] ?? 0) > 70 && (reach(member, 'y')[1] ?? 0) < 74)
-    expect(under.filter(member => reach(member, 'z')[1] === bottom)).toHaveLength(2)
-    expect(clashes(full.members)).toEqual([])
-  })
+  test.each(['studs', 'raked'] as const)(
+    'over %s end walls two studs stand under each end, and the whole clashes nowhere',
+    gables => {
+      const full = clean(
+        beamed(
+          { ties: { rafter: { section: '2x6', height: 0, every: 1 }, collar: null, ceiling: null } },
+          { gables, sheathing: usualSheathing.imperial, bracing: 'let-in' },
+        ),
+      )
+      const bottom = reach(find(full, 'roof/ridge/1'), 'z')[0]
+      const under = full.members.filter(
+        member =>
+          member.id.startsWith('walls/east/') &&
+          ['stud', 'gable-stud'].includes(member.role) &&
+          (reach(member, 'y')[0] ?? 0) > 70 &&
+          (reach(member, 'y')[1] ?? 0) < 74,
+      )
+      expect(under.filter(member => reach(member, 'z')[1] === bottom)).toHaveLength(2)
+      expect(clashes(full.members)).toEqual([])
+    },
+  )
 
   test('ties are not asked for; the beam is to be checked, and a door under its end is flagged', () => {
     const codes = (design: Design): string[] => cautionsOf(plan(design)).map(caution => caution.code)
     expect(codes(beamed())).toContain('beam-unchecked')
     expect(codes(beamed())).not.toContain('no-ties')
-    const door = beamed({}, { openings: [{ ...usualOpening('west', 'door', 72 * INCH, 'imperial'), unit: { width: 30 * INCH, height: 66 * INCH } }] })
+    const door = beamed(
+      {},
+      {
+        openings: [
+          {
+            ...usualOpening('west', 'door', 72 * INCH, 'imperial'),
+            unit: { width: 30 * INCH, height: 66 * INCH },
+          },
+        ],
+      },
+    )
     expect(codes(door)).toContain('beam-on-header')
     expect(clashes(clean(door).members)).toEqual([])
   })
@@ -59,7 +100,11 @@ describe('a ridge beam, worked by hand', () => {
   test.each<[string, Design, string]>([
     ['a beam shallower than the rafters', beamed({ ridge: '2x4' }), 'beam-shallow'],
     ['gables with nothing in them', beamed({}, { gables: 'open' }), 'beam-unborne'],
-    ['a partition where its posts would stand', beamed({}, { partitions: [{ runs: 'length', at: 70 * INCH }] }), 'ridge-post-blocked'],
+    [
+      'a partition where its posts would stand',
+      beamed({}, { partitions: [{ runs: 'length', at: 70 * INCH }] }),
+      'ridge-post-blocked',
+    ],
   ])('%s is said', (_, design, code) => {
     expect(frame(design).problems.map(problem => problem.code)).toEqual([code])
   })
@@ -68,6 +113,8 @@ describe('a ridge beam, worked by hand', () => {
     const crossed = clean(beamed({}, { partitions: [{ runs: 'width', at: 79 * INCH }] }))
     expect(clashes(crossed.members)).toEqual([])
     const metric = newDesign('b', 'metric')
-    expect(frame({ ...metric, roof: { ...metric.roof, ridge: '47x220', beam: usualBeam.metric } }).problems).toEqual([])
+    expect(
+      frame({ ...metric, roof: { ...metric.roof, ridge: '47x220', beam: usualBeam.metric } }).problems,
+    ).toEqual([])
   })
 })

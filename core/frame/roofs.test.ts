@@ -8,50 +8,92 @@ import { plan } from '../plan'
 import { furnishedSheds, runs } from '../testing/designs'
 import { solidOf, touching } from '../testing/solids'
 
-const shaped = (shape: typeof roofShapeNames[number]) => furnishedSheds.filter(design => design.roof.shape === shape)
+const shaped = (shape: (typeof roofShapeNames)[number]) =>
+  furnishedSheds.filter(design => design.roof.shape === shape)
 
 describe('random roofs of every shape', () => {
-  test.each(roofShapeNames)('%s: its pieces close, are told apart and add up, and mirrored ones are mirrored', (shape) => {
-    let framed = 0
-    fc.assert(fc.property(shaped(shape), (design) => {
-      const { pieces, frame } = plan(design)
-      const members = new Map(frame.members.map(member => [member.id, member]))
-      if (frame.members.some(member => member.id.startsWith('roof/'))) framed++
-      expect(pieces.flatMap(piece => piece.members).sort()).toEqual([...members.keys()].sort())
-      const roof = pieces.filter(piece => piece.members.some(id => id.startsWith('roof/')))
-      for (const piece of roof) {
-        // the kernel takes closed meshes alone, and measures the same wood
-        const solid = solidOf(meshOf(piece.board.faces))
-        expect(solid.status()).toBe('NoError')
-        expect(Math.abs(solid.volume() - piece.volume)).toBeLessThan(1e-3 * piece.volume + 1)
-        solid.delete()
-        const other = roof.find(each => each.mark === piece.mirrorOf)
-        if (!other) continue
-        expect(likeness(piece.board, other.board)).toBe('mirrored')
-        expect(Math.abs(piece.volume - other.volume)).toBeLessThan(1e-3 * piece.volume + 1)
-      }
-      roof.forEach((piece, i) => roof.slice(i + 1).filter(each => each.role === piece.role && each.section.name === piece.section.name).forEach(each => expect(likeness(piece.board, each.board)).not.toBe('same')))
-    }), { numRuns: runs(50) })
-    expect(framed).toBeGreaterThan(0)
-  }, 240_000)
+  test.each(roofShapeNames)(
+    '%s: its pieces close, are told apart and add up, and mirrored ones are mirrored',
+    shape => {
+      let framed = 0
+      fc.assert(
+        fc.property(shaped(shape), design => {
+          const { pieces, frame } = plan(design)
+          const members = new Map(frame.members.map(member => [member.id, member]))
+          if (frame.members.some(member => member.id.startsWith('roof/'))) framed++
+          expect(pieces.flatMap(piece => piece.members).sort()).toEqual([...members.keys()].sort())
+          const roof = pieces.filter(piece => piece.members.some(id => id.startsWith('roof/')))
+          for (const piece of roof) {
+            // the kernel takes closed meshes alone, and measures the same wood
+            const solid = solidOf(meshOf(piece.board.faces))
+            expect(solid.status()).toBe('NoError')
+            expect(Math.abs(solid.volume() - piece.volume)).toBeLessThan(1e-3 * piece.volume + 1)
+            solid.delete()
+            const other = roof.find(each => each.mark === piece.mirrorOf)
+            if (!other) continue
+            expect(likeness(piece.board, other.board)).toBe('mirrored')
+            expect(Math.abs(piece.volume - other.volume)).toBeLessThan(1e-3 * piece.volume + 1)
+          }
+          roof.forEach((piece, i) =>
+            roof
+              .slice(i + 1)
+              .filter(each => each.role === piece.role && each.section.name === piece.section.name)
+              .forEach(each => expect(likeness(piece.board, each.board)).not.toBe('same')),
+          )
+        }),
+        { numRuns: runs(50) },
+      )
+      expect(framed).toBeGreaterThan(0)
+    },
+    240_000,
+  )
 
-  test.each(roofShapeNames)('%s: a rafter between the end ones bears on the plates over its thickness by what is said', (shape) => {
-    let held = 0
-    fc.assert(fc.property(shaped(shape), (design) => {
-      const { roof, frame } = plan(design)
-      // read at the low wall, and at the south one of two: slopes may be unlike, and where tails are cut square, so may their seats
-      const low = shape === 'single-slope' || shape === 'lean-to' ? lowSide(design) : 'south'
-      const rafter = frame.members.filter(({ id, role }) => new RegExp(`^roof/(${low}/)?rafter/\\d+$`).test(id) && (role === 'rafter' || role === 'roof-joist')).slice(1, -1)[0]
-      if (!roof || !rafter || !hasMouth(design.roof.seat) || design.roof.seat.rule === 'height-above-plate' || !frame.members.some(member => member.role === 'top-plate')) return
-      const walls = shape === 'flat' ? ['south', 'north'] : [low]
-      const area = frame.members.filter(member => member.role === 'top-plate' && walls.some(wall => member.id.startsWith(`walls/${wall}/`))).reduce((sum, plate) => sum + touching(rafter, plate, 0.1), 0)
-      const stated = walls.length * roof.bearing * rafter.section.thickness
-      if (stated < 1) return // hardly cut: it stands on an edge
-      held++
-      expect(area).toBeGreaterThan(0.96 * stated)
-      // sinking it by a tenth of a millimetre sinks the slope beside the seat too
-      expect(area).toBeLessThan(1.02 * stated + walls.length * rafter.section.thickness * (0.1 / Math.tan(radians(roof.angle)) + 0.2))
-    }), { numRuns: runs(50) })
-    expect(held).toBeGreaterThan(0)
-  }, 240_000)
+  test.each(roofShapeNames)(
+    '%s: a rafter between the end ones bears on the plates over its thickness by what is said',
+    shape => {
+      let held = 0
+      fc.assert(
+        fc.property(shaped(shape), design => {
+          const { roof, frame } = plan(design)
+          // read at the low wall, and at the south one of two: slopes may be unlike, and where tails are cut
+          // square, so may their seats
+          const low = shape === 'single-slope' || shape === 'lean-to' ? lowSide(design) : 'south'
+          const rafter = frame.members
+            .filter(
+              ({ id, role }) =>
+                new RegExp(`^roof/(${low}/)?rafter/\\d+$`).test(id) &&
+                (role === 'rafter' || role === 'roof-joist'),
+            )
+            .slice(1, -1)[0]
+          if (
+            !roof ||
+            !rafter ||
+            !hasMouth(design.roof.seat) ||
+            design.roof.seat.rule === 'height-above-plate' ||
+            !frame.members.some(member => member.role === 'top-plate')
+          )
+            return
+          const walls = shape === 'flat' ? ['south', 'north'] : [low]
+          const area = frame.members
+            .filter(
+              member =>
+                member.role === 'top-plate' && walls.some(wall => member.id.startsWith(`walls/${wall}/`)),
+            )
+            .reduce((sum, plate) => sum + touching(rafter, plate, 0.1), 0)
+          const stated = walls.length * roof.bearing * rafter.section.thickness
+          if (stated < 1) return // hardly cut: it stands on an edge
+          held++
+          expect(area).toBeGreaterThan(0.96 * stated)
+          // sinking it by a tenth of a millimetre sinks the slope beside the seat too
+          expect(area).toBeLessThan(
+            1.02 * stated +
+              walls.length * rafter.section.thickness * (0.1 / Math.tan(radians(roof.angle)) + 0.2),
+          )
+        }),
+        { numRuns: runs(50) },
+      )
+      expect(held).toBeGreaterThan(0)
+    },
+    240_000,
+  )
 })

@@ -3,29 +3,47 @@ import { DUST, ON_PLANE, SAME_POINT } from './tolerance'
 import { add, between, cross, distance, dot, length, scale, subtract, unit, type Vec3, vec } from './vector'
 
 /** One face of a convex solid: its corners run anticlockwise seen from outside, and `plane` looks outward. */
-export interface Face { readonly plane: Plane, readonly corners: readonly Vec3[], readonly tag: string }
-
-/** A convex solid as its faces; at least four. */
-export interface Convex { readonly faces: readonly Face[] }
-
-/** What is left of a solid behind a plane. `whole` and `gone` are the cuts that miss and that remove all. */
-export type Clip = { kind: 'whole', solid: Convex } | { kind: 'gone' } | { kind: 'cut', solid: Convex }
-
-/** The box from the origin to (x, y, z), sizes above 0, faces tagged start, end, bottom, top, near and far. */
-export function box(x: number, y: number, z: number): Convex {
-  if (!(x > 0 && y > 0 && z > 0 && Number.isFinite(x * y * z))) throw new RangeError(`a box needs sizes above 0: ${x} x ${y} x ${z}`)
-  const face = (tag: string, normal: Vec3, offset: number, ...corners: Vec3[]): Face => ({ tag, plane: { normal, offset }, corners })
-  return { faces: [
-    face('start', vec(-1, 0, 0), 0, vec(0, 0, 0), vec(0, 0, z), vec(0, y, z), vec(0, y, 0)),
-    face('end', vec(1, 0, 0), x, vec(x, 0, 0), vec(x, y, 0), vec(x, y, z), vec(x, 0, z)),
-    face('bottom', vec(0, -1, 0), 0, vec(0, 0, 0), vec(x, 0, 0), vec(x, 0, z), vec(0, 0, z)),
-    face('top', vec(0, 1, 0), y, vec(0, y, 0), vec(0, y, z), vec(x, y, z), vec(x, y, 0)),
-    face('near', vec(0, 0, -1), 0, vec(0, 0, 0), vec(0, y, 0), vec(x, y, 0), vec(x, 0, 0)),
-    face('far', vec(0, 0, 1), z, vec(0, 0, z), vec(x, 0, z), vec(x, y, z), vec(0, y, z)),
-  ] }
+export interface Face {
+  readonly plane: Plane
+  readonly corners: readonly Vec3[]
+  readonly tag: string
 }
 
-/** Keeps what is behind `plane`; the new face bears `tag`. The same solid comes back where the plane misses or only touches it. */
+/** A convex solid as its faces; at least four. */
+export interface Convex {
+  readonly faces: readonly Face[]
+}
+
+/** What is left of a solid behind a plane. `whole` and `gone` are the cuts that miss and that remove all. */
+export type Clip = { kind: 'whole'; solid: Convex } | { kind: 'gone' } | { kind: 'cut'; solid: Convex }
+
+/**
+ * The box from the origin to (x, y, z), sizes above 0, faces tagged start, end, bottom, top, near and far.
+ */
+export function box(x: number, y: number, z: number): Convex {
+  if (!(x > 0 && y > 0 && z > 0 && Number.isFinite(x * y * z)))
+    throw new RangeError(`a box needs sizes above 0: ${x} x ${y} x ${z}`)
+  const face = (tag: string, normal: Vec3, offset: number, ...corners: Vec3[]): Face => ({
+    tag,
+    plane: { normal, offset },
+    corners,
+  })
+  return {
+    faces: [
+      face('start', vec(-1, 0, 0), 0, vec(0, 0, 0), vec(0, 0, z), vec(0, y, z), vec(0, y, 0)),
+      face('end', vec(1, 0, 0), x, vec(x, 0, 0), vec(x, y, 0), vec(x, y, z), vec(x, 0, z)),
+      face('bottom', vec(0, -1, 0), 0, vec(0, 0, 0), vec(x, 0, 0), vec(x, 0, z), vec(0, 0, z)),
+      face('top', vec(0, 1, 0), y, vec(0, y, 0), vec(0, y, z), vec(x, y, z), vec(x, y, 0)),
+      face('near', vec(0, 0, -1), 0, vec(0, 0, 0), vec(0, y, 0), vec(x, y, 0), vec(x, 0, 0)),
+      face('far', vec(0, 0, 1), z, vec(0, 0, z), vec(x, 0, z), vec(x, y, z), vec(0, y, z)),
+    ],
+  }
+}
+
+/**
+ * Keeps what is behind `plane`; the new face bears `tag`. The same solid comes back where the plane misses or
+ * only touches it.
+ */
 export function clip(solid: Convex, plane: Plane, tag: string): Clip {
   let front = false
   let behind = false
@@ -72,7 +90,9 @@ function clipPolygon(corners: readonly Vec3[], plane: Plane, rim: Vec3[]): Vec3[
 
 /** Drops corners that repeat the one before. */
 function distinct(corners: readonly Vec3[]): Vec3[] {
-  const out = corners.filter((corner, i) => distance(corner, corners[(i + corners.length - 1) % corners.length] as Vec3) > SAME_POINT)
+  const out = corners.filter(
+    (corner, i) => distance(corner, corners[(i + corners.length - 1) % corners.length] as Vec3) > SAME_POINT,
+  )
   return out.length < 3 ? [] : out
 }
 
@@ -85,16 +105,24 @@ function ring(points: readonly Vec3[], plane: Plane): Vec3[] {
   const right = unit(subtract(once[0] as Vec3, middle))
   const up = cross(plane.normal, right)
   const turn = (p: Vec3): number => Math.atan2(dot(subtract(p, middle), up), dot(subtract(p, middle), right))
-  return once.map(p => ({ p, turn: turn(p) })).sort((a, b) => a.turn - b.turn).map(each => each.p)
+  return once
+    .map(p => ({ p, turn: turn(p) }))
+    .sort((a, b) => a.turn - b.turn)
+    .map(each => each.p)
 }
 
 /** Whether a solid lies in front of a plane, none of it behind. */
 function clearOf({ faces }: Convex, { normal, offset }: Plane): boolean {
-  for (const { corners } of faces) for (const p of corners) if (normal.x * p.x + normal.y * p.y + normal.z * p.z - offset < -ON_PLANE) return false
+  for (const { corners } of faces)
+    for (const p of corners)
+      if (normal.x * p.x + normal.y * p.y + normal.z * p.z - offset < -ON_PLANE) return false
   return true
 }
 
-/** What is left of `solid` when all that lies behind every one of `planes` is taken out, as convex parts that do not overlap. */
+/**
+ * What is left of `solid` when all that lies behind every one of `planes` is taken out, as convex parts that
+ * do not overlap.
+ */
 export function carve(solid: Convex, planes: readonly Plane[], tags: readonly string[]): Convex[] {
   if (planes.some(plane => clearOf(solid, plane))) return [solid]
   const out: Convex[] = []
@@ -117,7 +145,10 @@ export const INSIDE = 'inside'
 export function volume(solid: Convex): number {
   const apex = solid.faces[0]?.corners[0]
   if (!apex) return 0
-  return solid.faces.reduce((sum, face) => sum + polygonArea(face.corners) * -distanceTo(face.plane, apex) / 3, 0)
+  return solid.faces.reduce(
+    (sum, face) => sum + (polygonArea(face.corners) * -distanceTo(face.plane, apex)) / 3,
+    0,
+  )
 }
 
 /** Area in mm² of a flat outline in space, corners in order. */
@@ -125,11 +156,15 @@ export function polygonArea(corners: readonly Vec3[]): number {
   const first = corners[0]
   if (!first) return 0
   let sum = vec(0, 0, 0)
-  for (let i = 1; i + 1 < corners.length; i++) sum = add(sum, cross(subtract(corners[i] as Vec3, first), subtract(corners[i + 1] as Vec3, first)))
+  for (let i = 1; i + 1 < corners.length; i++)
+    sum = add(sum, cross(subtract(corners[i] as Vec3, first), subtract(corners[i + 1] as Vec3, first)))
   return length(sum) / 2
 }
 
-/** Faults of a convex solid: numbers that are not finite, corners off their plane, corners in front of another face, an open edge. */
+/**
+ * Faults of a convex solid: numbers that are not finite, corners off their plane, corners in front of another
+ * face, an open edge.
+ */
 export function validateConvex(solid: Convex): string[] {
   const faults: string[] = []
   const corners = solid.faces.flatMap(face => face.corners)
@@ -141,7 +176,10 @@ export function validateConvex(solid: Convex): string[] {
     if (off > SAME_POINT) faults.push(`${face.tag}: a corner is ${off} mm off its plane`)
     if (out > SAME_POINT) faults.push(`${face.tag}: a corner is ${out} mm in front`)
   }
-  const area = solid.faces.reduce((sum, face) => add(sum, scale(face.plane.normal, polygonArea(face.corners))), vec(0, 0, 0))
+  const area = solid.faces.reduce(
+    (sum, face) => add(sum, scale(face.plane.normal, polygonArea(face.corners))),
+    vec(0, 0, 0),
+  )
   if (length(area) > 1) faults.push(`the faces do not close: ${length(area)} mm²`)
   return faults
 }

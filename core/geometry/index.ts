@@ -1,8 +1,32 @@
-export { box, carve, clip, type Clip, type Convex, type Face, INSIDE, polygonArea, validateConvex, volume } from './convex'
+export {
+  box,
+  carve,
+  clip,
+  type Clip,
+  type Convex,
+  type Face,
+  INSIDE,
+  polygonArea,
+  validateConvex,
+  volume,
+} from './convex'
 export { type Mesh, meshOf, meshVolume } from './mesh'
 export { place, type Placement, planeToBoard, toBoard, toBuilding } from './placement'
 export { distanceTo, downOf, fallOf, flip, meets, type Plane, planeAt, sideOf } from './plane'
 export { outlineOf, shell, type ShellFace } from './shell'
 export { DUST, ON_PLANE, SAME_CUT, SAME_POINT } from './tolerance'
-export { add, between, cross, distance, dot, isFiniteVec, length, scale, subtract, unit, type Vec3, vec } from './vector'
+export {
+  add,
+  between,
+  cross,
+  distance,
+  dot,
+  isFiniteVec,
+  length,
+  scale,
+  subtract,
+  unit,
+  type Vec3,
+  vec,
+} from './vector'
 export { prismShell } from './prism'

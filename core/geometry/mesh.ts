@@ -2,8 +2,14 @@ import earcut from 'earcut'
 import type { ShellFace } from './shell'
 import { cross, dot, unit, type Vec3, vec } from './vector'
 
-/** Triangles: `positions` holds x, y, z of each corner in millimetres, `indices` three corners a triangle, anticlockwise from outside. */
-export interface Mesh { readonly positions: readonly number[], readonly indices: readonly number[] }
+/**
+ * Triangles: `positions` holds x, y, z of each corner in millimetres, `indices` three corners a triangle,
+ * anticlockwise from outside.
+ */
+export interface Mesh {
+  readonly positions: readonly number[]
+  readonly indices: readonly number[]
+}
 
 /** A closed mesh of a shell; corners are shared between faces, so that every edge has two triangles. */
 export function meshOf(faces: readonly ShellFace[]): Mesh {
@@ -32,7 +38,10 @@ export function meshOf(faces: readonly ShellFace[]): Mesh {
   return { positions, indices }
 }
 
-/** The micron a coordinate lies in, and the next where it lies on the line between two: one corner, reckoned on two faces, may fall to either side of it. */
+/**
+ * The micron a coordinate lies in, and the next where it lies on the line between two: one corner, reckoned
+ * on two faces, may fall to either side of it.
+ */
 function cells(value: number): readonly number[] {
   const at = value * 1e3
   const own = Math.round(at)
@@ -53,8 +62,10 @@ function flatten(points: readonly Vec3[], normal: Vec3): number[] {
 
 /** Volume in mm³ enclosed by a mesh, by signed tetrahedra. */
 export function meshVolume(mesh: Mesh): number {
-  const at = (i: number): Vec3 => vec(mesh.positions[3 * i] ?? 0, mesh.positions[3 * i + 1] ?? 0, mesh.positions[3 * i + 2] ?? 0)
+  const at = (i: number): Vec3 =>
+    vec(mesh.positions[3 * i] ?? 0, mesh.positions[3 * i + 1] ?? 0, mesh.positions[3 * i + 2] ?? 0)
   let sum = 0
-  for (let i = 0; i < mesh.indices.length; i += 3) sum += dot(at(mesh.indices[i] ?? 0), cross(at(mesh.indices[i + 1] ?? 0), at(mesh.indices[i + 2] ?? 0)))
+  for (let i = 0; i < mesh.indices.length; i += 3)
+    sum += dot(at(mesh.indices[i] ?? 0), cross(at(mesh.indices[i + 1] ?? 0), at(mesh.indices[i + 2] ?? 0)))
   return sum / 6
 }

@@ -5,13 +5,18 @@ import { add, cross, dot, scale, unit, type Vec3, vec } from './vector'
  * Where a board stands: its own origin in the building, and its own three axes as unit vectors, right-handed
  * (along x depth = thickness).
  */
-export interface Placement { readonly origin: Vec3, readonly along: Vec3, readonly depth: Vec3, readonly thickness: Vec3 }
+export interface Placement {
+  readonly origin: Vec3
+  readonly along: Vec3
+  readonly depth: Vec3
+  readonly thickness: Vec3
+}
 
 /** A placement with `along` and `depth` at right angles. Throws RangeError where they are not, to 1e-9. */
 export function place(origin: Vec3, along: Vec3, depth: Vec3): Placement {
   const u = unit(along)
   const v = unit(depth)
-  if (Math.abs(dot(u, v)) > 1e-9) throw new RangeError('a board\'s depth must be square to its length')
+  if (Math.abs(dot(u, v)) > 1e-9) throw new RangeError("a board's depth must be square to its length")
   return { origin, along: u, depth: v, thickness: cross(u, v) }
 }
 
@@ -29,5 +34,8 @@ export function toBoard(at: Placement, p: Vec3): Vec3 {
 /** A plane of the building in the board's own axes. */
 export function planeToBoard(at: Placement, plane: Plane): Plane {
   const n = plane.normal
-  return { normal: vec(dot(n, at.along), dot(n, at.depth), dot(n, at.thickness)), offset: plane.offset - dot(n, at.origin) }
+  return {
+    normal: vec(dot(n, at.along), dot(n, at.depth), dot(n, at.thickness)),
+    offset: plane.offset - dot(n, at.origin),
+  }
 }

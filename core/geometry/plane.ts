@@ -2,10 +2,14 @@ import { ON_PLANE } from './tolerance'
 import { dot, unit, type Vec3, vec } from './vector'
 
 /**
- * The plane of all points p with normal · p = offset. The normal is a unit vector; what lies along it is **in front**,
- * the rest **behind**. A solid's faces look outward: the solid is behind each of them. An end cut removes what is in front.
+ * The plane of all points p with normal · p = offset. The normal is a unit vector; what lies along it is **in
+ * front**, the rest **behind**. A solid's faces look outward: the solid is behind each of them. An end cut
+ * removes what is in front.
  */
-export interface Plane { readonly normal: Vec3, readonly offset: number }
+export interface Plane {
+  readonly normal: Vec3
+  readonly offset: number
+}
 
 /** The plane through `point` that looks along `direction` (any length above 0). */
 export function planeAt(point: Vec3, direction: Vec3): Plane {
@@ -14,7 +18,10 @@ export function planeAt(point: Vec3, direction: Vec3): Plane {
 }
 
 /** The same plane seen from the other side. */
-export const flip = (plane: Plane): Plane => ({ normal: vec(-plane.normal.x, -plane.normal.y, -plane.normal.z), offset: -plane.offset })
+export const flip = (plane: Plane): Plane => ({
+  normal: vec(-plane.normal.x, -plane.normal.y, -plane.normal.z),
+  offset: -plane.offset,
+})
 
 /** Signed distance of a point in millimetres, positive in front. */
 export const distanceTo = (plane: Plane, point: Vec3): number => dot(plane.normal, point) - plane.offset
@@ -24,7 +31,10 @@ export function sideOf(signed: number): 'front' | 'on' | 'behind' {
   return signed > ON_PLANE ? 'front' : signed < -ON_PLANE ? 'behind' : 'on'
 }
 
-/** Where the line from `point` along `direction` meets the plane, as a multiple of `direction`; null where it runs along it. */
+/**
+ * Where the line from `point` along `direction` meets the plane, as a multiple of `direction`; null where it
+ * runs along it.
+ */
 export function meets(plane: Plane, point: Vec3, direction: Vec3): number | null {
   const slope = dot(plane.normal, direction)
   return Math.abs(slope) < 1e-12 ? null : -distanceTo(plane, point) / slope

@@ -4,16 +4,24 @@ import { SAME_DIRECTION, SAME_POINT } from './tolerance'
 import { cross, distance, dot, length, scale, subtract, unit, type Vec3, vec } from './vector'
 
 /**
- * One outer face of a solid made of parts. The first loop is the outline, anticlockwise seen from outside; further loops
- * are holes, clockwise. Two separate islands in one plane are two faces. Corners that lie in line stay where another face
- * has a corner there, so that neighbours share every edge.
+ * One outer face of a solid made of parts. The first loop is the outline, anticlockwise seen from outside;
+ * further loops are holes, clockwise. Two separate islands in one plane are two faces. Corners that lie in
+ * line stay where another face has a corner there, so that neighbours share every edge.
  */
-export interface ShellFace { readonly plane: Plane, readonly tag: string, readonly loops: readonly (readonly Vec3[])[] }
+export interface ShellFace {
+  readonly plane: Plane
+  readonly tag: string
+  readonly loops: readonly (readonly Vec3[])[]
+}
 
-/** The outer faces of a solid given as convex parts that touch but do not overlap: what lies between parts cancels out. */
+/**
+ * The outer faces of a solid given as convex parts that touch but do not overlap: what lies between parts
+ * cancels out.
+ */
 export function shell(parts: readonly Convex[]): ShellFace[] {
   const faces = parts.flatMap(part => part.faces)
-  if (parts.length === 1) return faces.map(face => ({ plane: face.plane, tag: face.tag, loops: [face.corners] }))
+  if (parts.length === 1)
+    return faces.map(face => ({ plane: face.plane, tag: face.tag, loops: [face.corners] }))
   return dropNeedless(shellOf(faces))
 }
 
@@ -23,8 +31,14 @@ export function shellOf(faces: readonly Face[]): ShellFace[] {
   return groupByPlane(faces).flatMap(group => mergeGroup(group, points))
 }
 
-/** The corners of a shell, one for each place; `snap` gives the one that stands for a point, `between` those that lie within an edge, in order from its start. */
-interface Corners { readonly snap: (p: Vec3) => Vec3, readonly between: (from: Vec3, to: Vec3) => readonly Vec3[] }
+/**
+ * The corners of a shell, one for each place; `snap` gives the one that stands for a point, `between` those
+ * that lie within an edge, in order from its start.
+ */
+interface Corners {
+  readonly snap: (p: Vec3) => Vec3
+  readonly between: (from: Vec3, to: Vec3) => readonly Vec3[]
+}
 
 function onePerPlace(faces: readonly Face[]): Corners {
   const all: Vec3[] = []
@@ -34,7 +48,11 @@ function onePerPlace(faces: readonly Face[]): Corners {
     if (done) return done
     let known = p
     for (const q of all) {
-      if (Math.abs(q.x - p.x) < SAME_POINT && Math.abs(q.y - p.y) < SAME_POINT && distance(p, q) < SAME_POINT) {
+      if (
+        Math.abs(q.x - p.x) < SAME_POINT &&
+        Math.abs(q.y - p.y) < SAME_POINT &&
+        distance(p, q) < SAME_POINT
+      ) {
         known = q
         break
       }
@@ -57,13 +75,21 @@ function onePerPlace(faces: readonly Face[]): Corners {
   return { snap, between }
 }
 
-function remember(edges: Map<Vec3, Map<Vec3, readonly Vec3[]>>, from: Vec3, to: Vec3, found: readonly Vec3[]): void {
+function remember(
+  edges: Map<Vec3, Map<Vec3, readonly Vec3[]>>,
+  from: Vec3,
+  to: Vec3,
+  found: readonly Vec3[],
+): void {
   const known = edges.get(from)
   if (known) known.set(to, found)
   else edges.set(from, new Map([[to, found]]))
 }
 
-interface Group { readonly plane: Plane, readonly faces: [Face, ...Face[]] }
+interface Group {
+  readonly plane: Plane
+  readonly faces: [Face, ...Face[]]
+}
 
 function groupByPlane(faces: readonly Face[]): Group[] {
   const groups: Group[] = []
@@ -78,11 +104,18 @@ function groupByPlane(faces: readonly Face[]): Group[] {
 /** Whether two planes are one, seen from either side. */
 function samePlane(a: Plane, b: Plane): boolean {
   const facing = a.normal.x * b.normal.x + a.normal.y * b.normal.y + a.normal.z * b.normal.z
-  if (Math.abs(facing) < 1 - SAME_DIRECTION || Math.abs(a.offset - Math.sign(facing) * b.offset) >= SAME_POINT) return false
+  if (
+    Math.abs(facing) < 1 - SAME_DIRECTION ||
+    Math.abs(a.offset - Math.sign(facing) * b.offset) >= SAME_POINT
+  )
+    return false
   return length(cross(a.normal, b.normal)) < 1e-6
 }
 
-interface Edge { readonly from: Vec3, readonly to: Vec3 }
+interface Edge {
+  readonly from: Vec3
+  readonly to: Vec3
+}
 
 function mergeGroup(group: Group, points: Corners): ShellFace[] {
   if (group.faces.length === 1 && group.faces[0]?.tag !== INSIDE) {
@@ -105,11 +138,14 @@ const withPointsBetween = (corners: readonly Vec3[], { snap, between }: Corners)
   return own.flatMap((from, i) => [from, ...between(from, own[(i + 1) % own.length] as Vec3)])
 }
 
-/** Points nearer than `SAME_POINT` to an edge's line, and between its ends, in order. In numbers alone, since every corner of a shell is asked for every edge. */
+/**
+ * Points nearer than `SAME_POINT` to an edge's line, and between its ends, in order. In numbers alone, since
+ * every corner of a shell is asked for every edge.
+ */
 function pointsBetween(from: Vec3, to: Vec3, all: readonly Vec3[]): Vec3[] {
   const whole = distance(from, to)
   const way = scale(subtract(to, from), 1 / whole)
-  const inside: { readonly p: Vec3, readonly along: number }[] = []
+  const inside: { readonly p: Vec3; readonly along: number }[] = []
   for (const p of all) {
     if (p === from || p === to) continue
     const [dx, dy, dz] = [p.x - from.x, p.y - from.y, p.z - from.z]
@@ -121,7 +157,10 @@ function pointsBetween(from: Vec3, to: Vec3, all: readonly Vec3[]): Vec3[] {
   return inside.sort((a, b) => a.along - b.along).map(each => each.p)
 }
 
-/** Edges of faces that lie side by side: one that is put in both ways is inside, and cancels out. In the order they were put in. */
+/**
+ * Edges of faces that lie side by side: one that is put in both ways is inside, and cancels out. In the order
+ * they were put in.
+ */
 class OpenEdges {
   private readonly from = new Map<Vec3, Vec3[]>()
   put(from: Vec3, to: Vec3): void {
@@ -167,16 +206,29 @@ function turning(loop: readonly Vec3[], normal: Vec3): number {
   return dot(sum, normal)
 }
 
-/** Each outline with the holes in it. An outline that looks the other way, as a step's underside may, is a face of its own. */
+/**
+ * Each outline with the holes in it. An outline that looks the other way, as a step's underside may, is a
+ * face of its own.
+ */
 function nest(loops: readonly Vec3[][], face: Face, others: readonly Face[]): ShellFace[] {
   const normal = face.plane.normal
   const facing = loops.filter(loop => turning(loop, normal) > 0)
   const turned = loops.filter(loop => turning(loop, normal) <= 0)
-  const isHole = (loop: readonly Vec3[]): boolean => facing.some(outline => isInside(loop[0] as Vec3, outline, normal))
-  const back = others.find(each => each.tag !== INSIDE && dot(each.plane.normal, normal) < 0) ?? { ...face, plane: flip(face.plane) }
+  const isHole = (loop: readonly Vec3[]): boolean =>
+    facing.some(outline => isInside(loop[0] as Vec3, outline, normal))
+  const back = others.find(each => each.tag !== INSIDE && dot(each.plane.normal, normal) < 0) ?? {
+    ...face,
+    plane: flip(face.plane),
+  }
   return [
-    ...facing.map(outline => ({ plane: face.plane, tag: face.tag, loops: [outline, ...turned.filter(hole => isInside(hole[0] as Vec3, outline, normal))] })),
-    ...turned.filter(loop => !isHole(loop)).map(loop => ({ plane: back.plane, tag: back.tag, loops: [loop] })),
+    ...facing.map(outline => ({
+      plane: face.plane,
+      tag: face.tag,
+      loops: [outline, ...turned.filter(hole => isInside(hole[0] as Vec3, outline, normal))],
+    })),
+    ...turned
+      .filter(loop => !isHole(loop))
+      .map(loop => ({ plane: back.plane, tag: back.tag, loops: [loop] })),
   ]
 }
 
@@ -190,7 +242,7 @@ function isInside(p: Vec3, outline: readonly Vec3[], normal: Vec3): boolean {
   outline.forEach((a, i) => {
     const [ax, ay] = flat(a)
     const [bx, by] = flat(outline[(i + 1) % outline.length] as Vec3)
-    if ((ay > 0) !== (by > 0) && ax + (bx - ax) * (ay / (ay - by)) > 0) inside = !inside
+    if (ay > 0 !== by > 0 && ax + (bx - ax) * (ay / (ay - by)) > 0) inside = !inside
   })
   return inside
 }
@@ -211,5 +263,7 @@ function dropNeedless(faces: readonly ShellFace[]): ShellFace[] {
 
 /** A loop's true corners: those where it turns. */
 export function outlineOf(loop: readonly Vec3[]): Vec3[] {
-  return loop.filter((p, i) => turnsAt(loop[(i + loop.length - 1) % loop.length] as Vec3, p, loop[(i + 1) % loop.length] as Vec3))
+  return loop.filter((p, i) =>
+    turnsAt(loop[(i + loop.length - 1) % loop.length] as Vec3, p, loop[(i + 1) % loop.length] as Vec3),
+  )
 }

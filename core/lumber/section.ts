@@ -9,62 +9,119 @@ export interface Section {
   readonly kind: SectionKind
   readonly thickness: number
   readonly depth: number
-  /** Thickness by width in inches that board feet are counted by: the name for surfaced lumber, the actual size for rough. */
-  readonly counted: { readonly thickness: number, readonly width: number }
+  /**
+   * Thickness by width in inches that board feet are counted by: the name for surfaced lumber, the actual
+   * size for rough.
+   */
+  readonly counted: { readonly thickness: number; readonly width: number }
   /** Length it is sold in, mm, for what is not sold by the stock lengths of boards. */
   readonly sold?: number
 }
 
-/** Nominal inch to actual inch of surfaced dry lumber, PS 20 American Softwood Lumber Standard (from memory). */
-const dressed: Record<number, number> = { 1: 0.75, 2: 1.5, 3: 2.5, 4: 3.5, 6: 5.5, 8: 7.25, 10: 9.25, 12: 11.25 }
+/**
+ * Nominal inch to actual inch of surfaced dry lumber, PS 20 American Softwood Lumber Standard (from memory).
+ */
+const dressed: Record<number, number> = {
+  1: 0.75,
+  2: 1.5,
+  3: 2.5,
+  4: 3.5,
+  6: 5.5,
+  8: 7.25,
+  10: 9.25,
+  12: 11.25,
+}
 
 function surfaced(thickness: number, width: number, kind: SectionKind): Section {
   return {
-    name: `${thickness}x${width}`, kind, counted: { thickness, width },
-    thickness: (dressed[thickness] ?? 0) * INCH, depth: dressedWidth(thickness, width) * INCH,
+    name: `${thickness}x${width}`,
+    kind,
+    counted: { thickness, width },
+    thickness: (dressed[thickness] ?? 0) * INCH,
+    depth: dressedWidth(thickness, width) * INCH,
   }
 }
 
 /** Timbers 5 in and thicker are dressed 1/2 in off at every width (PS 20, from memory). */
 function dressedWidth(thickness: number, width: number): number {
-  return thickness >= 5 ? width - 0.5 : dressed[width] ?? 0
+  return thickness >= 5 ? width - 0.5 : (dressed[width] ?? 0)
 }
 
 function metric(thickness: number, depth: number): Section {
-  return { name: `${thickness}x${depth}`, kind: 'metric', thickness, depth, counted: { thickness: thickness / INCH, width: depth / INCH } }
+  return {
+    name: `${thickness}x${depth}`,
+    kind: 'metric',
+    thickness,
+    depth,
+    counted: { thickness: thickness / INCH, width: depth / INCH },
+  }
 }
 
 /** A section of the user's own: rough-sawn or engineered, sizes in millimetres, both greater than 0. */
 export function ownSection(name: string, thickness: number, depth: number): Section {
   return {
-    name, kind: 'own', thickness: Math.min(thickness, depth), depth: Math.max(thickness, depth),
+    name,
+    kind: 'own',
+    thickness: Math.min(thickness, depth),
+    depth: Math.max(thickness, depth),
     counted: { thickness: Math.min(thickness, depth) / INCH, width: Math.max(thickness, depth) / INCH },
   }
 }
 
-/** Decking boards laid flat: 5/4 is dressed to 1 in thick, its width as dimension lumber's (trade book, section 3); metric as named. */
+/**
+ * Decking boards laid flat: 5/4 is dressed to 1 in thick, its width as dimension lumber's (trade book,
+ * section 3); metric as named.
+ */
 const decking: readonly Section[] = [
-  { name: '5/4x4', kind: 'decking', thickness: INCH, depth: 3.5 * INCH, counted: { thickness: 1.25, width: 4 } },
-  { name: '5/4x6', kind: 'decking', thickness: INCH, depth: 5.5 * INCH, counted: { thickness: 1.25, width: 6 } },
-  { ...metric(28, 120), kind: 'decking' }, { ...metric(32, 145), kind: 'decking' },
+  {
+    name: '5/4x4',
+    kind: 'decking',
+    thickness: INCH,
+    depth: 3.5 * INCH,
+    counted: { thickness: 1.25, width: 4 },
+  },
+  {
+    name: '5/4x6',
+    kind: 'decking',
+    thickness: INCH,
+    depth: 5.5 * INCH,
+    counted: { thickness: 1.25, width: 6 },
+  },
+  { ...metric(28, 120), kind: 'decking' },
+  { ...metric(32, 145), kind: 'decking' },
 ]
 
 /** A sheet as a section: `width` across it, sold in `length`; mm, no board feet. */
 export function sheetSection(thickness: number, width: number, length: number): Section {
-  return { name: `${SHEET} ${Math.round(thickness * 100) / 100}`, kind: 'sheet', thickness, depth: width, counted: { thickness: 0, width: 0 }, sold: length }
+  return {
+    name: `${SHEET} ${Math.round(thickness * 100) / 100}`,
+    kind: 'sheet',
+    thickness,
+    depth: width,
+    counted: { thickness: 0, width: 0 },
+    sold: length,
+  }
 }
 
 const SHEET = 'sheet'
 
-/** US dimension lumber and posts, then metric carcassing: CLS, and regularised 47 mm (sizes: common practice, no source). */
+/**
+ * US dimension lumber and posts, then metric carcassing: CLS, and regularised 47 mm (sizes: common practice,
+ * no source).
+ */
 export const standardSections: readonly Section[] = [
   ...[2, 3, 4, 6, 8, 10, 12].map(width => surfaced(2, width, 'dimension')),
   ...[4, 6, 8, 10, 12].map(width => surfaced(1, width, 'dimension')),
-  surfaced(4, 4, 'post'), surfaced(4, 6, 'post'), surfaced(6, 6, 'post'),
-  metric(22, 100), metric(22, 150), metric(89, 89),
+  surfaced(4, 4, 'post'),
+  surfaced(4, 6, 'post'),
+  surfaced(6, 6, 'post'),
+  metric(22, 100),
+  metric(22, 150),
+  metric(89, 89),
   ...[63, 89, 140].map(depth => metric(38, depth)),
   ...[100, 125, 150, 175, 200, 220].map(depth => metric(47, depth)),
-  ...[100, 150].map(depth => metric(100, depth)), metric(150, 150),
+  ...[100, 150].map(depth => metric(100, depth)),
+  metric(150, 150),
   ...decking,
 ]
 
@@ -75,7 +132,10 @@ export function findSection(name: string, own: readonly Section[] = []): Section
   return own.find(section => section.name === name) ?? byName.get(name) ?? null
 }
 
-/** Board feet in a length (millimetres) of a section: thickness x width in inches, as counted, over 12, a foot. */
+/**
+ * Board feet in a length (millimetres) of a section: thickness x width in inches, as counted, over 12, a
+ * foot.
+ */
 export function boardFeet(section: Section, length: number): number {
-  return section.counted.thickness * section.counted.width / 12 * (length / FOOT)
+  return ((section.counted.thickness * section.counted.width) / 12) * (length / FOOT)
 }

@@ -1,4 +1,7 @@
-/** Softwoods a shed is framed in. `gravity` is the oven-dry specific gravity of NDS table 12.3.3A (from memory). */
+/**
+ * Softwoods a shed is framed in. `gravity` is the oven-dry specific gravity of NDS table 12.3.3A (from
+ * memory).
+ */
 export const species = {
   'spruce-pine-fir': { gravity: 0.42 },
   'hem-fir': { gravity: 0.43 },

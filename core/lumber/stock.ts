@@ -6,7 +6,10 @@ export const stockLengths: Record<Units, readonly number[]> = {
   metric: [2400, 3000, 3600, 4200, 4800, 5400, 6000],
 }
 
-/** The shortest stock length that a board of `length` is cut from, both in millimetres; null where none is long enough. */
+/**
+ * The shortest stock length that a board of `length` is cut from, both in millimetres; null where none is
+ * long enough.
+ */
 export function stockFor(length: number, stock: readonly number[]): number | null {
   return stock.find(each => each >= length - 1e-6) ?? null
 }

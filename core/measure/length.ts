@@ -2,28 +2,51 @@ import { type MeasureFault, type Read, read, refuse } from './fault'
 import { FOOT, INCH, METRE, type Units } from './units'
 
 type Unit = 'ft' | 'in' | 'mm' | 'cm' | 'm'
-type Token = { kind: 'number', value: number, whole: boolean, text: string, fraction: boolean } | { kind: 'unit', unit: Unit, text: string } | { kind: 'dash' }
+type Token =
+  | { kind: 'number'; value: number; whole: boolean; text: string; fraction: boolean }
+  | { kind: 'unit'; unit: Unit; text: string }
+  | { kind: 'dash' }
 /** A number with the unit written after it, null where none was. */
-type Term = { value: number, unit: Unit | null, text: string, joined: boolean }
+type Term = { value: number; unit: Unit | null; text: string; joined: boolean }
 
 const size: Record<Unit, number> = { ft: FOOT, in: INCH, mm: 1, cm: 10, m: METRE }
 const vulgar: Record<string, string> = {
-  '½': '1/2', '⅓': '1/3', '⅔': '2/3', '¼': '1/4', '¾': '3/4', '⅕': '1/5', '⅖': '2/5', '⅗': '3/5', '⅘': '4/5',
-  '⅙': '1/6', '⅚': '5/6', '⅛': '1/8', '⅜': '3/8', '⅝': '5/8', '⅞': '7/8', '⅒': '1/10',
+  '½': '1/2',
+  '⅓': '1/3',
+  '⅔': '2/3',
+  '¼': '1/4',
+  '¾': '3/4',
+  '⅕': '1/5',
+  '⅖': '2/5',
+  '⅗': '3/5',
+  '⅘': '4/5',
+  '⅙': '1/6',
+  '⅚': '5/6',
+  '⅛': '1/8',
+  '⅜': '3/8',
+  '⅝': '5/8',
+  '⅞': '7/8',
+  '⅒': '1/10',
 }
-const unitWord = /^(feet|foot|ft\.?|inches|inch|ins\.?|in\.?|millimet(?:re|er)s?|mm|centimet(?:re|er)s?|cm|met(?:re|er)s?|m|''|'|")(?![a-z])/i
+const unitWord =
+  /^(feet|foot|ft\.?|inches|inch|ins\.?|in\.?|millimet(?:re|er)s?|mm|centimet(?:re|er)s?|cm|met(?:re|er)s?|m|''|'|")(?![a-z])/i
 
 /** One spelling for the many ways a keyboard has of writing primes, dashes and fractions. */
 function plain(text: string): string {
   return text
     .replace(/[½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞⅒]/g, mark => ` ${vulgar[mark] ?? mark} `)
-    .replace(/[′’‘ʹ`´]/g, '\'').replace(/[″”“ʺ]/g, '"').replace(/⁄/g, '/').replace(/[–—−‐‑]/g, '-')
-    .replace(/[\u00a0\u2000-\u200a\u202f]/g, ' ').trim().toLowerCase()
+    .replace(/[′’‘ʹ`´]/g, "'")
+    .replace(/[″”“ʺ]/g, '"')
+    .replace(/⁄/g, '/')
+    .replace(/[–—−‐‑]/g, '-')
+    .replace(/[\u00a0\u2000-\u200a\u202f]/g, ' ')
+    .trim()
+    .toLowerCase()
 }
 
 function unitOf(word: string): Unit {
-  if (word === '\'' || word.startsWith('f')) return 'ft'
-  if (word === '"' || word === '\'\'' || word.startsWith('in')) return 'in'
+  if (word === "'" || word.startsWith('f')) return 'ft'
+  if (word === '"' || word === "''" || word.startsWith('in')) return 'in'
   if (word.startsWith('mm') || word.startsWith('mil')) return 'mm'
   return word.startsWith('c') ? 'cm' : 'm'
 }
@@ -33,26 +56,40 @@ function tokens(text: string): Token[] | MeasureFault {
   let rest = text
   while (rest) {
     const space = /^\s+/.exec(rest)
-    if (space) { rest = rest.slice(space[0].length); continue }
+    if (space) {
+      rest = rest.slice(space[0].length)
+      continue
+    }
     if (/^\d+,\d/.test(rest)) return { code: 'decimal-comma', part: /^[\d,.]+/.exec(rest)?.[0] ?? rest }
     const fraction = /^(\d+)\s*\/\s*(\d+)/.exec(rest)
     const number = /^(\d+\.?\d*|\.\d+)/.exec(rest)
     const word = unitWord.exec(rest)
     if (fraction) {
       if (Number(fraction[2]) === 0) return { code: 'zero-denominator', part: fraction[0] }
-      out.push({ kind: 'number', value: Number(fraction[1]) / Number(fraction[2]), whole: false, fraction: true, text: fraction[0] })
+      out.push({
+        kind: 'number',
+        value: Number(fraction[1]) / Number(fraction[2]),
+        whole: false,
+        fraction: true,
+        text: fraction[0],
+      })
       rest = rest.slice(fraction[0].length)
-    }
-    else if (number) {
-      out.push({ kind: 'number', value: Number(number[0]), whole: !number[0].includes('.'), fraction: false, text: number[0] })
+    } else if (number) {
+      out.push({
+        kind: 'number',
+        value: Number(number[0]),
+        whole: !number[0].includes('.'),
+        fraction: false,
+        text: number[0],
+      })
       rest = rest.slice(number[0].length)
-    }
-    else if (word) {
+    } else if (word) {
       out.push({ kind: 'unit', unit: unitOf(word[0]), text: word[0] })
       rest = rest.slice(word[0].length)
-    }
-    else if (rest.startsWith('-')) { out.push({ kind: 'dash' }); rest = rest.slice(1) }
-    else return { code: 'not-understood', part: rest }
+    } else if (rest.startsWith('-')) {
+      out.push({ kind: 'dash' })
+      rest = rest.slice(1)
+    } else return { code: 'not-understood', part: rest }
   }
   return out
 }
@@ -89,9 +126,9 @@ function terms(list: readonly Token[]): Term[] | MeasureFault {
 const isFault = (value: object): value is MeasureFault => 'code' in value
 
 /**
- * Reads a length as people type it: `12' 6 1/2"`, `12-6 1/2`, `150.5`, `12.5'`, `3810mm`, `3.81 m`, `6½`.
- * A bare number is inches or millimetres by `units`; two numbers joined by a dash, or a bare number after feet, are
- * feet and inches. Gives millimetres, zero or more and at most 1e6; refuses a sign unless `signed`.
+ * Reads a length as people type it: `12' 6 1/2"`, `12-6 1/2`, `150.5`, `12.5'`, `3810mm`, `3.81 m`, `6½`. A
+ * bare number is inches or millimetres by `units`; two numbers joined by a dash, or a bare number after feet,
+ * are feet and inches. Gives millimetres, zero or more and at most 1e6; refuses a sign unless `signed`.
  */
 export function parseLength(text: string, units: Units, signed = false): Read<number> {
   const entry = plain(text)
@@ -139,7 +176,7 @@ export interface LengthFormat {
   unit?: boolean
 }
 
-const divisor = (a: number, b: number): number => b === 0 ? a : divisor(b, a % b)
+const divisor = (a: number, b: number): number => (b === 0 ? a : divisor(b, a % b))
 
 /** Writes a length given in millimetres, rounded once. Throws RangeError where it is not finite. */
 export function formatLength(mm: number, format: LengthFormat): string {

@@ -2,34 +2,64 @@ import Papa from 'papaparse'
 import { formatAngle, formatLength } from '../measure'
 import { inOrderOfWork, northSlope, type Piece, type Plan, type RoofReading, weightOf } from '../plan'
 import { cautionsOf } from '../check'
-import { cutNames, roleNames, sayCaution, sayDetails, sayLength, sayLongLength, sayLoose, sayProblem, saySection, sayWeight } from '../words'
+import {
+  cutNames,
+  roleNames,
+  sayCaution,
+  sayDetails,
+  sayLength,
+  sayLongLength,
+  sayLoose,
+  sayProblem,
+  saySection,
+  sayWeight,
+} from '../words'
 
 const angle = (value: number): number => Number(value.toFixed(2))
 
 /** A row of the cut list: lengths as read on a tape, and beside them in mm. */
 function row(plan: Plan, piece: Piece): Record<string, string | number> {
-  const { design: { units }, density } = plan
+  const {
+    design: { units },
+    density,
+  } = plan
   const [start, end] = piece.ends
   const { cuts: further, notches, figures } = sayDetails(plan, piece)
   return {
-    'Mark': piece.mark, 'Count': piece.count, 'Piece': roleNames[piece.role].one, 'Section': saySection(piece.section, units),
-    'Thickness mm': Number(piece.section.thickness.toFixed(1)), 'Depth mm': Number(piece.section.depth.toFixed(1)),
-    [units === 'imperial' ? 'Length' : 'Length m']: units === 'imperial' ? formatLength(piece.length, { units }) : Number((piece.length / 1000).toFixed(3)),
-    'Length mm': Number(piece.length.toFixed(1)), 'Width mm': Number(piece.width.toFixed(1)),
-    'First cut': cutNames[start.kind], 'First mitre': angle(start.miter), 'First bevel': angle(start.bevel),
-    'Last cut': cutNames[end.kind], 'Last mitre': angle(end.miter), 'Last bevel': angle(end.bevel),
+    Mark: piece.mark,
+    Count: piece.count,
+    Piece: roleNames[piece.role].one,
+    Section: saySection(piece.section, units),
+    'Thickness mm': Number(piece.section.thickness.toFixed(1)),
+    'Depth mm': Number(piece.section.depth.toFixed(1)),
+    [units === 'imperial' ? 'Length' : 'Length m']:
+      units === 'imperial' ? formatLength(piece.length, { units }) : Number((piece.length / 1000).toFixed(3)),
+    'Length mm': Number(piece.length.toFixed(1)),
+    'Width mm': Number(piece.width.toFixed(1)),
+    'First cut': cutNames[start.kind],
+    'First mitre': angle(start.miter),
+    'First bevel': angle(start.bevel),
+    'Last cut': cutNames[end.kind],
+    'Last mitre': angle(end.miter),
+    'Last bevel': angle(end.bevel),
     'Cut from': piece.stock === null ? 'longer than stock' : formatLength(piece.stock, { units }),
-    'Weight kg': Number(weightOf(piece.section, piece.volume, density).toFixed(2)), 'Mirror of': piece.mirrorOf ?? '',
-    'Further cuts': further.join('; '), 'Notches': notches.join('; '), 'Figures': figures.join('; '),
+    'Weight kg': Number(weightOf(piece.section, piece.volume, density).toFixed(2)),
+    'Mirror of': piece.mirrorOf ?? '',
+    'Further cuts': further.join('; '),
+    Notches: notches.join('; '),
+    Figures: figures.join('; '),
   }
 }
 
 /** How a list runs: by section, the largest first and lumber before sheets; or in the order of the work. */
 export type ListOrder = 'section' | 'work'
 
-const ordered = (plan: Plan, order: ListOrder): readonly Piece[] => order === 'work' ? inOrderOfWork(plan).map(each => each.piece) : plan.pieces
+const ordered = (plan: Plan, order: ListOrder): readonly Piece[] =>
+  order === 'work' ? inOrderOfWork(plan).map(each => each.piece) : plan.pieces
 
-/** The cut list as CSV (RFC 4180, comma, CRLF), with a byte order mark so that spreadsheets read it as UTF-8. */
+/**
+ * The cut list as CSV (RFC 4180, comma, CRLF), with a byte order mark so that spreadsheets read it as UTF-8.
+ */
 export function cutListCsv(plan: Plan, order: ListOrder = 'section'): string {
   const rows = ordered(plan, order).map(piece => row(plan, piece))
   return `\uFEFF${Papa.unparse(rows, { escapeFormulae: true, newline: '\r\n' })}\r\n`
@@ -47,28 +77,83 @@ export function cutListText(plan: Plan, order: ListOrder = 'section'): string {
   const { units } = design
   const say = (mm: number): string => sayLength(mm, units)
   const north = northSlope(plan)
-  const head = [...(roof ? slopeText(north ? 'South slope' : 'Roof', roof, say) : []), ...(north ? slopeText('North slope', north, say) : [])]
+  const head = [
+    ...(roof ? slopeText(north ? 'South slope' : 'Roof', roof, say) : []),
+    ...(north ? slopeText('North slope', north, say) : []),
+  ]
   const listed = ordered(plan, order)
-  const rows = listed.map(piece => [piece.mark, `${piece.count}`, saySection(piece.section, units), piece.width < piece.section.depth - 0.05 || piece.section.kind === 'sheet' ? `${say(piece.length)} × ${say(piece.width)}` : say(piece.length), cuts(piece), roleNames[piece.role].one])
-  const widths = [0, 1, 2, 3, 4].map(column => Math.max(...rows.map(cells => (cells[column] ?? '').length), 0))
-  const table = rows.map(cells => cells.map((cell, i) => i === 1 || i === 3 ? cell.padStart(widths[i] ?? 0) : cell.padEnd(widths[i] ?? 0)).join('  ').trimEnd())
+  const rows = listed.map(piece => [
+    piece.mark,
+    `${piece.count}`,
+    saySection(piece.section, units),
+    piece.width < piece.section.depth - 0.05 || piece.section.kind === 'sheet'
+      ? `${say(piece.length)} × ${say(piece.width)}`
+      : say(piece.length),
+    cuts(piece),
+    roleNames[piece.role].one,
+  ])
+  const widths = [0, 1, 2, 3, 4].map(column =>
+    Math.max(...rows.map(cells => (cells[column] ?? '').length), 0),
+  )
+  const table = rows.map(cells =>
+    cells
+      .map((cell, i) => (i === 1 || i === 3 ? cell.padStart(widths[i] ?? 0) : cell.padEnd(widths[i] ?? 0)))
+      .join('  ')
+      .trimEnd(),
+  )
   const lines = table.flatMap((line, i) => [line, ...furtherLine(plan, listed[i])])
-  const wood = units === 'imperial' ? `${totals.boardFeet.toFixed(1)} board feet` : `${totals.volume.toFixed(3)} m³`
+  const wood =
+    units === 'imperial' ? `${totals.boardFeet.toFixed(1)} board feet` : `${totals.volume.toFixed(3)} m³`
   return [
-    design.name, '', ...head, '', ...lines, '', `${totals.pieces} pieces, ${sayLongLength(totals.length, units)}, ${wood}, ${totals.sheets ? `${totals.sheets} sheets, ` : ''}${sayWeight(totals.weight, units)}`,
-    ...section('Loose', plan.loose.map(item => `${sayLoose(item, units).name}: ${sayLoose(item, units).value}`)), ...section('Problems', plan.frame.problems.map(problem => sayProblem(problem, units))), ...section('Cautions', cautionsOf(plan).map(caution => sayCaution(caution, units))),
-    '', 'Check the first piece on the building before you cut the rest. Local code and the people licensed for it decide what holds.', '',
+    design.name,
+    '',
+    ...head,
+    '',
+    ...lines,
+    '',
+    `${totals.pieces} pieces, ${sayLongLength(totals.length, units)}, ${wood}, ${totals.sheets ? `${totals.sheets} sheets, ` : ''}${sayWeight(totals.weight, units)}`,
+    ...section(
+      'Loose',
+      plan.loose.map(item => `${sayLoose(item, units).name}: ${sayLoose(item, units).value}`),
+    ),
+    ...section(
+      'Problems',
+      plan.frame.problems.map(problem => sayProblem(problem, units)),
+    ),
+    ...section(
+      'Cautions',
+      cautionsOf(plan).map(caution => sayCaution(caution, units)),
+    ),
+    '',
+    'Check the first piece on the building before you cut the rest. Local code and the people licensed for it decide what holds.',
+    '',
   ].join('\n')
 }
 
 /** What the row of a piece has no room for, set in under it. */
 function furtherLine(plan: Plan, piece: Piece | undefined): string[] {
-  const { cuts: further, notches, figures } = piece ? sayDetails(plan, piece) : { cuts: [], notches: [], figures: [] }
-  const said = [...(piece?.mirrorOf ? [`mirror image of ${piece.mirrorOf}`] : []), ...further, ...notches, ...figures]
+  const {
+    cuts: further,
+    notches,
+    figures,
+  } = piece ? sayDetails(plan, piece) : { cuts: [], notches: [], figures: [] }
+  const said = [
+    ...(piece?.mirrorOf ? [`mirror image of ${piece.mirrorOf}`] : []),
+    ...further,
+    ...notches,
+    ...figures,
+  ]
   return said.length ? [`      ${said.join('; ')}`] : []
 }
 
-const cuts = (piece: Piece): string => piece.ends.map(end => end.miter === 0 && end.bevel === 0 ? 'square' : `${end.kind} ${formatAngle(end.miter)}${end.bevel ? `/${formatAngle(end.bevel)}` : ''}`).join(', ')
+const cuts = (piece: Piece): string =>
+  piece.ends
+    .map(end =>
+      end.miter === 0 && end.bevel === 0
+        ? 'square'
+        : `${end.kind} ${formatAngle(end.miter)}${end.bevel ? `/${formatAngle(end.bevel)}` : ''}`,
+    )
+    .join(', ')
 
-const section = (title: string, lines: readonly string[]): string[] => lines.length ? ['', `${title}:`, ...lines.map(line => `- ${line}`)] : []
-
+const section = (title: string, lines: readonly string[]): string[] =>
+  lines.length ? ['', `${title}:`, ...lines.map(line => `- ${line}`)] : []

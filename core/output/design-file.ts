@@ -5,6 +5,11 @@ export const designFile = (design: Design): string => `${JSON.stringify(design, 
 
 /** A name for a file: letters and digits of the design's name, joined by dashes. */
 export function fileName(name: string, ending: string): string {
-  const stem = name.normalize('NFKD').toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-+|-+$/g, '').slice(0, 60)
+  const stem = name
+    .normalize('NFKD')
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-+|-+$/g, '')
+    .slice(0, 60)
   return `${stem || 'design'}.${ending}`
 }

@@ -6,26 +6,82 @@ import { sayCaution, sayLoose, sayProblem } from '../words'
 /** Lengths in mm and angles in degrees, to six decimals: a millionth of a millimetre. */
 const tidy = (value: number): number => Math.round(value * 1e6) / 1e6 || 0
 
-/** The plan as it is written to a file: format `early-wren/plan`, version 1. See docs/plan-file.md. Throws RangeError on a number that is not finite. */
+/**
+ * The plan as it is written to a file: format `early-wren/plan`, version 1. See docs/plan-file.md. Throws
+ * RangeError on a number that is not finite.
+ */
 export function planFile(plan: Plan): Record<string, unknown> {
   const { design, pieces, frame, totals } = plan
   const { units } = design
   const file = {
-    format: 'early-wren/plan', version: 1, name: design.name, units,
-    roof: roofPart(plan.roof), northSlope: roofPart(northSlope(plan)),
+    format: 'early-wren/plan',
+    version: 1,
+    name: design.name,
+    units,
+    roof: roofPart(plan.roof),
+    northSlope: roofPart(northSlope(plan)),
     pieces: pieces.map(piece => ({
-      mark: piece.mark, role: piece.role, section: piece.section.name, count: piece.count, length: tidy(piece.length), width: tidy(piece.width),
-      ends: piece.ends.map(end => ({ miter: tidy(end.miter), bevel: tidy(end.bevel), kind: end.kind, longPoint: end.longPoint })),
+      mark: piece.mark,
+      role: piece.role,
+      section: piece.section.name,
+      count: piece.count,
+      length: tidy(piece.length),
+      width: tidy(piece.width),
+      ends: piece.ends.map(end => ({
+        miter: tidy(end.miter),
+        bevel: tidy(end.bevel),
+        kind: end.kind,
+        longPoint: end.longPoint,
+      })),
       ...detailPart(plan, piece),
-      members: piece.members, mirrorOf: piece.mirrorOf, stock: piece.stock === null ? null : tidy(piece.stock), weight: tidy(weightOf(piece.section, piece.volume, plan.density)),
+      members: piece.members,
+      mirrorOf: piece.mirrorOf,
+      stock: piece.stock === null ? null : tidy(piece.stock),
+      weight: tidy(weightOf(piece.section, piece.volume, plan.density)),
     })),
-    totals: { pieces: totals.pieces, length: tidy(totals.length), boardFeet: tidy(totals.boardFeet), volume: tidy(totals.volume), sheets: totals.sheets, weight: tidy(totals.weight) },
-    lumber: { species: speciesWords[design.lumber.species], moisture: design.lumber.moisture, density: tidy(plan.density) },
-    sheets: plan.sheets.map(sheet => ({ section: sheet.section, pieces: sheet.pieces.map(each => ({ member: each.member, long: tidy(each.long), wide: tidy(each.wide) })) })),
-    loose: plan.loose.map(item => ({ code: item.code, amount: tidy(item.amount), unit: item.unit, rule: sayLoose(item, units).why, from: Object.fromEntries(Object.entries(item.from).map(([key, value]) => [key, tidy(value)])) })),
-    ground: { measured: frame.ground.measured, highest: tidy(frame.ground.highest.height), lowest: tidy(frame.ground.lowest.height) },
-    cautions: cautionsOf(plan).map(caution => ({ code: caution.code, message: sayCaution(caution, units), members: caution.members })),
-    problems: frame.problems.map(problem => ({ code: problem.code, path: problem.path, message: sayProblem(problem, units) })),
+    totals: {
+      pieces: totals.pieces,
+      length: tidy(totals.length),
+      boardFeet: tidy(totals.boardFeet),
+      volume: tidy(totals.volume),
+      sheets: totals.sheets,
+      weight: tidy(totals.weight),
+    },
+    lumber: {
+      species: speciesWords[design.lumber.species],
+      moisture: design.lumber.moisture,
+      density: tidy(plan.density),
+    },
+    sheets: plan.sheets.map(sheet => ({
+      section: sheet.section,
+      pieces: sheet.pieces.map(each => ({
+        member: each.member,
+        long: tidy(each.long),
+        wide: tidy(each.wide),
+      })),
+    })),
+    loose: plan.loose.map(item => ({
+      code: item.code,
+      amount: tidy(item.amount),
+      unit: item.unit,
+      rule: sayLoose(item, units).why,
+      from: Object.fromEntries(Object.entries(item.from).map(([key, value]) => [key, tidy(value)])),
+    })),
+    ground: {
+      measured: frame.ground.measured,
+      highest: tidy(frame.ground.highest.height),
+      lowest: tidy(frame.ground.lowest.height),
+    },
+    cautions: cautionsOf(plan).map(caution => ({
+      code: caution.code,
+      message: sayCaution(caution, units),
+      members: caution.members,
+    })),
+    problems: frame.problems.map(problem => ({
+      code: problem.code,
+      path: problem.path,
+      message: sayProblem(problem, units),
+    })),
   }
   refuseInfinite(file, '')
   return file
@@ -35,8 +91,18 @@ export function planFile(plan: Plan): Record<string, unknown> {
 function detailPart(plan: Plan, piece: Piece): Record<string, unknown> {
   const { cuts, notches, figures } = detailsOf(plan, piece)
   return {
-    cuts: cuts.map(cut => ({ kind: cut.name, at: tidy(cut.at), miter: tidy(cut.miter), bevel: tidy(cut.bevel) })),
-    notches: notches.map(notch => ({ kind: notch.name, at: tidy(notch.at), depth: tidy(notch.depth), sides: notch.sides.map(side => ({ kind: side.name, length: tidy(side.length) })) })),
+    cuts: cuts.map(cut => ({
+      kind: cut.name,
+      at: tidy(cut.at),
+      miter: tidy(cut.miter),
+      bevel: tidy(cut.bevel),
+    })),
+    notches: notches.map(notch => ({
+      kind: notch.name,
+      at: tidy(notch.at),
+      depth: tidy(notch.depth),
+      sides: notch.sides.map(side => ({ kind: side.name, length: tidy(side.length) })),
+    })),
     figures: Object.fromEntries(figures.map(figure => [figure.name, tidy(figure.value)])),
   }
 }
@@ -45,10 +111,16 @@ function roofPart(roof: RoofReading | null): Record<string, unknown> | null {
   if (!roof) return null
   const { birdsmouth, ridgeDeduction, ...numbers } = roof
   const flat = Object.fromEntries(Object.entries(numbers).map(([key, value]) => [key, tidy(value)]))
-  return { ...flat, ridgeDeduction: ridgeDeduction && tidy(ridgeDeduction.along), ridgeDeductionLevel: ridgeDeduction && tidy(ridgeDeduction.level), birdsmouth: { seat: tidy(birdsmouth.seat), heel: tidy(birdsmouth.heel), notch: tidy(birdsmouth.notch) } }
+  return {
+    ...flat,
+    ridgeDeduction: ridgeDeduction && tidy(ridgeDeduction.along),
+    ridgeDeductionLevel: ridgeDeduction && tidy(ridgeDeduction.level),
+    birdsmouth: { seat: tidy(birdsmouth.seat), heel: tidy(birdsmouth.heel), notch: tidy(birdsmouth.notch) },
+  }
 }
 
 function refuseInfinite(value: unknown, path: string): void {
   if (typeof value === 'number' && !Number.isFinite(value)) throw new RangeError(`${path} is not finite`)
-  if (typeof value === 'object' && value !== null) for (const [key, inner] of Object.entries(value)) refuseInfinite(inner, path ? `${path}.${key}` : key)
+  if (typeof value === 'object' && value !== null)
+    for (const [key, inner] of Object.entries(value)) refuseInfinite(inner, path ? `${path}.${key}` : key)
 }

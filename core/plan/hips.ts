@@ -6,13 +6,16 @@ import { degrees } from '../measure'
 /** What a framer calls a hip's or a jack's numbers, read off its own board and the planes. mm and degrees. */
 export interface SkewReading {
   readonly angle: number
-  /** Level, along the rafter in plan: from the wall's outside or the corner to where its middle meets the hips' middle, or they all meet. */
+  /**
+   * Level, along the rafter in plan: from the wall's outside or the corner to where its middle meets the
+   * hips' middle, or they all meet.
+   */
   readonly run: number
   readonly rise: number
   readonly lineLength: number
   /** From there to the cheeks' own middle or point: along the slope, and level. */
-  readonly deduction: { readonly along: number, readonly level: number }
-  readonly birdsmouth: { readonly seat: number, readonly heel: number, readonly notch: number }
+  readonly deduction: { readonly along: number; readonly level: number }
+  readonly birdsmouth: { readonly seat: number; readonly heel: number; readonly notch: number }
 }
 
 const levelOf = ({ placement: { along } }: Member): number => Math.hypot(along.x, along.y)
@@ -24,13 +27,17 @@ function reading(member: Member, toMiddle: number, toCheek: number): SkewReading
   const [notch] = notches(member.board)
   const side = (name: string): number => notch?.sides.find(each => each.name === name)?.length ?? 0
   return {
-    angle: degrees(Math.atan2(-z, level)), run: toMiddle, rise: toMiddle * -z / level, lineLength: toMiddle / level, deduction: { level: toMiddle - toCheek, along: (toMiddle - toCheek) / level },
+    angle: degrees(Math.atan2(-z, level)),
+    run: toMiddle,
+    rise: (toMiddle * -z) / level,
+    lineLength: toMiddle / level,
+    deduction: { level: toMiddle - toCheek, along: (toMiddle - toCheek) / level },
     birdsmouth: { seat: side('seat'), heel: side('heel'), notch: notch?.depth ?? 0 },
   }
 }
 
 /** The way up a rafter in plan, and the line of its middle there. */
-function middleOf({ placement, section }: Member): { readonly up: Vec3, readonly on: Vec3 } {
+function middleOf({ placement, section }: Member): { readonly up: Vec3; readonly on: Vec3 } {
   const { along } = placement
   const level = Math.hypot(along.x, along.y)
   const on = toBuilding(placement, vec(0, 0, section.thickness / 2))
@@ -40,16 +47,25 @@ function middleOf({ placement, section }: Member): { readonly up: Vec3, readonly
 /** The two slopes that meet over a hip. */
 function slopesOver({ slopes }: Frame['roof'], hip: Member): SlopeDatum[] {
   const { up } = middleOf(hip)
-  return Object.values(slopes).filter(({ wallOutside: { normal } }) => normal.x * up.x + normal.y * up.y < -0.5)
+  return Object.values(slopes).filter(
+    ({ wallOutside: { normal } }) => normal.x * up.x + normal.y * up.y < -0.5,
+  )
 }
 
 /** Reads a hip; null where the member is none. */
 export function readHip({ roof }: Frame, hip: Member): SkewReading | null {
   if (hip.role !== 'hip') return null
   const { up, on } = middleOf(hip)
-  const ways = slopesOver(roof, hip).map(slope => ({ outside: meets(slope.wallOutside, on, up) ?? 0, level: slope.run / Math.abs(slope.wallOutside.normal.x * up.x + slope.wallOutside.normal.y * up.y) }))
+  const ways = slopesOver(roof, hip).map(slope => ({
+    outside: meets(slope.wallOutside, on, up) ?? 0,
+    level: slope.run / Math.abs(slope.wallOutside.normal.x * up.x + slope.wallOutside.normal.y * up.y),
+  }))
   const foot = Math.max(...ways.map(way => way.outside))
-  const point = hip.board.faces.filter(face => cutOfFace(face)?.name === 'cheek').flatMap(face => face.loops.flat()).map(p => toBuilding(hip.placement, p)).map(p => (p.x - on.x) * up.x + (p.y - on.y) * up.y)
+  const point = hip.board.faces
+    .filter(face => cutOfFace(face)?.name === 'cheek')
+    .flatMap(face => face.loops.flat())
+    .map(p => toBuilding(hip.placement, p))
+    .map(p => (p.x - on.x) * up.x + (p.y - on.y) * up.y)
   return reading(hip, ways[0]?.level ?? 0, Math.max(...point) - foot)
 }
 
@@ -68,46 +84,100 @@ export function readJack(frame: Frame, jack: Member): SkewReading | null {
   if (!face || !at) return null
   const n = face.plane.normal
   const { along, depth, thickness } = jack.placement
-  const normal = vec(n.x * along.x + n.y * depth.x + n.z * thickness.x, n.x * along.y + n.y * depth.y + n.z * thickness.y, 0)
+  const normal = vec(
+    n.x * along.x + n.y * depth.x + n.z * thickness.x,
+    n.x * along.y + n.y * depth.y + n.z * thickness.y,
+    0,
+  )
   const plane = planeAt(toBuilding(jack.placement, at), normal)
   const toCheek = (meets(plane, on, up) ?? 0) - foot
-  const toMiddle = (meets({ ...plane, offset: plane.offset + frame.lumber.hip.thickness / 2 }, on, up) ?? 0) - foot
+  const toMiddle =
+    (meets({ ...plane, offset: plane.offset + frame.lumber.hip.thickness / 2 }, on, up) ?? 0) - foot
   return reading(jack, toMiddle, toCheek)
 }
 
 const longOf = ({ board }: Member): number => board.end - board.start
 
-/** How much longer or shorter the member a spacing along is than one, among its own kind; null where none stands there or both are as long. */
-function differenceTo(members: readonly Member[], one: Member, spacing: number, axis: 'x' | 'y'): number | null {
-  const at = (member: Member): number => toBuilding(member.placement, vec(0, 0, member.section.thickness / 2))[axis]
-  const next = members.find(other => Math.abs(Math.abs(at(other) - at(one)) - spacing) < 0.01 && Math.abs(longOf(other) - longOf(one)) > 1e-6)
+/**
+ * How much longer or shorter the member a spacing along is than one, among its own kind; null where none
+ * stands there or both are as long.
+ */
+function differenceTo(
+  members: readonly Member[],
+  one: Member,
+  spacing: number,
+  axis: 'x' | 'y',
+): number | null {
+  const at = (member: Member): number =>
+    toBuilding(member.placement, vec(0, 0, member.section.thickness / 2))[axis]
+  const next = members.find(
+    other =>
+      Math.abs(Math.abs(at(other) - at(one)) - spacing) < 0.01 &&
+      Math.abs(longOf(other) - longOf(one)) > 1e-6,
+  )
   return next ? Math.abs(longOf(next) - longOf(one)) : null
 }
 
-/** The common difference of the jacks beside one: how much longer the next one of its slope is, mm; null where there is none a spacing away. */
+/**
+ * The common difference of the jacks beside one: how much longer the next one of its slope is, mm; null where
+ * there is none a spacing away.
+ */
 export function commonDifference({ members }: Frame, jack: Member, spacing: number): number | null {
   const slope = jack.id.split('/').slice(0, 2).join('/')
-  return differenceTo(members.filter(other => other.role === 'jack-rafter' && other.id.startsWith(`${slope}/`)), jack, spacing, Math.abs(jack.placement.along.x) > 0.5 ? 'y' : 'x')
+  return differenceTo(
+    members.filter(other => other.role === 'jack-rafter' && other.id.startsWith(`${slope}/`)),
+    jack,
+    spacing,
+    Math.abs(jack.placement.along.x) > 0.5 ? 'y' : 'x',
+  )
 }
 
-/** The common difference of studs that end at the roof's slope, under the same slope of the same wall; mm, null where there is none. */
-export function studDifference({ members, walls, roof }: Frame, stud: Member, spacing: number): number | null {
+/**
+ * The common difference of studs that end at the roof's slope, under the same slope of the same wall; mm,
+ * null where there is none.
+ */
+export function studDifference(
+  { members, walls, roof }: Frame,
+  stud: Member,
+  spacing: number,
+): number | null {
   const wall = stud.id.split('/')[1]
-  const slanted = stud.role === 'gable-stud' || (stud.role === 'stud' && walls.some(each => each.name === wall && each.raked))
-  const side = (member: Member): boolean => toBuilding(member.placement, vec(0, 0, member.section.thickness / 2)).y < roof.meet
-  return slanted ? differenceTo(members.filter(other => other.role === stud.role && other.id.startsWith(`walls/${wall}/`) && side(other) === side(stud)), stud, spacing, 'y') : null
+  const slanted =
+    stud.role === 'gable-stud' ||
+    (stud.role === 'stud' && walls.some(each => each.name === wall && each.raked))
+  const side = (member: Member): boolean =>
+    toBuilding(member.placement, vec(0, 0, member.section.thickness / 2)).y < roof.meet
+  return slanted
+    ? differenceTo(
+        members.filter(
+          other =>
+            other.role === stud.role && other.id.startsWith(`walls/${wall}/`) && side(other) === side(stud),
+        ),
+        stud,
+        spacing,
+        'y',
+      )
+    : null
 }
 
-/** The bevel of a backed hip's upper edge, degrees from square, read off the board; null of one that is not backed. */
+/**
+ * The bevel of a backed hip's upper edge, degrees from square, read off the board; null of one that is not
+ * backed.
+ */
 export function backingOf(hip: Member): number | null {
   const face = hip.board.faces.find(each => cutOfFace(each)?.name === 'backing')
   return face ? degrees(Math.atan2(Math.abs(face.plane.normal.z), face.plane.normal.y)) : null
 }
 
-/** How far a hip's upper edge lies under the line where its slopes meet, plumb, mm: read off its placement and the roof's planes. 0 of a backed one. */
+/**
+ * How far a hip's upper edge lies under the line where its slopes meet, plumb, mm: read off its placement and
+ * the roof's planes. 0 of a backed one.
+ */
 export function dropOf({ roof }: Frame, hip: Member): number {
   const { on } = middleOf(hip)
-  const over = Math.min(...slopesOver(roof, hip).map(slope => meets(slope.roofTop, on, vec(0, 0, 1)) ?? Infinity))
+  const over = Math.min(
+    ...slopesOver(roof, hip).map(slope => meets(slope.roofTop, on, vec(0, 0, 1)) ?? Infinity),
+  )
   const edge = planeAt(toBuilding(hip.placement, vec(0, hip.section.depth, 0)), hip.placement.depth)
   return over - (meets(edge, on, vec(0, 0, 1)) ?? NaN)
 }

@@ -5,7 +5,15 @@ export { letters, type Piece, piecesOf, shapeText } from './piece'
 export { plan, type Plan, type Totals } from './plan'
 export { diagonalsOf, LIFT, type Lifting, liftingOf, tiltingOf, wallOrder } from './lifting'
 export { bags, BARROW, BUCKET, type Loose, type LooseCode, looseOf } from './loose'
-export { type MarkedPair, type PairMark, platePair, type RakeStrip, rakeStrips, rimPair, stretchOf } from './marked-pair'
+export {
+  type MarkedPair,
+  type PairMark,
+  platePair,
+  type RakeStrip,
+  rakeStrips,
+  rimPair,
+  stretchOf,
+} from './marked-pair'
 export { inOrderOfWork, raising, type RaisingName, type RaisingStep } from './raising'
 export { northSlope, readRoof, type RoofReading } from './roof'
 export { type SheetCut, type SheetPiece, sheetsOf } from './sheets'

@@ -4,29 +4,50 @@ import { stretchOf } from './marked-pair'
 import type { Plan } from './plan'
 import { weightOf } from './weight'
 
-/** kg that one person is asked to lift: the load constant of the revised NIOSH lifting equation, 51 lb (from memory). */
+/**
+ * kg that one person is asked to lift: the load constant of the revised NIOSH lifting equation, 51 lb (from
+ * memory).
+ */
 export const LIFT = 23
 
-/** Which wall it is in the order of raising; and, mm, how far it reaches over the deck as it lies, and how much deck is free when its turn comes. */
-export interface Tilting { readonly turn: number, readonly needs: number, readonly room: number }
+/**
+ * Which wall it is in the order of raising; and, mm, how far it reaches over the deck as it lies, and how
+ * much deck is free when its turn comes.
+ */
+export interface Tilting {
+  readonly turn: number
+  readonly needs: number
+  readonly room: number
+}
 
 /**
- * A wall as it is tilted up: what lies on the deck (its frame, diagonals and the sheets nailed on before, without a plate that is lapped over others), kg; how many lift its top edge, which
- * takes half of it, two at least.
+ * A wall as it is tilted up: what lies on the deck (its frame, diagonals and the sheets nailed on before,
+ * without a plate that is lapped over others), kg; how many lift its top edge, which takes half of it, two at
+ * least.
  */
-export interface Lifting extends Tilting { readonly weight: number, readonly people: number }
+export interface Lifting extends Tilting {
+  readonly weight: number
+  readonly people: number
+}
 
 /** The walls in the order they are raised: those that run through first. */
 export const wallOrder = ({ frame }: Pick<Plan, 'frame'>): readonly Wall[] => {
   const order: readonly WallName[] = ['south', 'north', 'east', 'west']
-  const place = ({ name }: Wall): number => order.includes(name) ? order.indexOf(name) : order.length
+  const place = ({ name }: Wall): number => (order.includes(name) ? order.indexOf(name) : order.length)
   return [...frame.walls].sort((a, b) => Number(b.through) - Number(a.through) || place(a) - place(b))
 }
 
 export function liftingOf(plan: Plan, name: WallName): Lifting {
   const { frame, design, density } = plan
   const late = design.walls.sheathing?.top === 'round-tails'
-  const lying = frame.members.filter(({ id, role }) => id.startsWith(`walls/${name}/`) && !id.includes('/gable/') && role !== 'slat' && !nailedOnLater(plan, name, id) && !(late && role === 'wall-sheet'))
+  const lying = frame.members.filter(
+    ({ id, role }) =>
+      id.startsWith(`walls/${name}/`) &&
+      !id.includes('/gable/') &&
+      role !== 'slat' &&
+      !nailedOnLater(plan, name, id) &&
+      !(late && role === 'wall-sheet'),
+  )
   const weight = lying.reduce((sum, { section, board }) => sum + weightOf(section, board.volume, density), 0)
   return { ...tiltingOf(plan, name), weight, people: Math.max(2, Math.ceil(weight / 2 / LIFT - 1e-9)) }
 }
@@ -38,10 +59,16 @@ export function tiltingOf(plan: Plan, name: WallName): Tilting {
   const wall = order[turn]
   const across = wall?.along === 'x' ? design.footprint.width : design.footprint.length
   const { z } = lyingBox(plan, name)
-  return { turn: turn + 1, needs: z.to - z.from, room: roomFor(wall, order.slice(0, turn), across, frame.lumber.plate.depth) }
+  return {
+    turn: turn + 1,
+    needs: z.to - z.from,
+    room: roomFor(wall, order.slice(0, turn), across, frame.lumber.plate.depth),
+  }
 }
 
-/** Deck that is free on one side of a wall's line, between the walls of its own way that stand already, mm. */
+/**
+ * Deck that is free on one side of a wall's line, between the walls of its own way that stand already, mm.
+ */
 function roomFor(wall: Wall | undefined, standing: readonly Wall[], across: number, thick: number): number {
   if (!wall) return 0
   const others = standing.filter(other => other.along === wall.along)
@@ -51,28 +78,42 @@ function roomFor(wall: Wall | undefined, standing: readonly Wall[], across: numb
 }
 
 /** A plate that laps over other walls is nailed on when they stand. */
-const nailedOnLater = ({ frame }: Plan, name: WallName, id: string): boolean => id.includes('/plate/cap') && frame.walls.some(wall => wall.name === name && isLapped(wall))
+const nailedOnLater = ({ frame }: Plan, name: WallName, id: string): boolean =>
+  id.includes('/plate/cap') && frame.walls.some(wall => wall.name === name && isLapped(wall))
 
 /**
- * The two diagonals of a wall as it lies, mm: from the outer corner of its foot at the low end to that of its top plate at the high end, and the other way. They are alike
- * where the wall is as high at both ends; as long as that it is square.
+ * The two diagonals of a wall as it lies, mm: from the outer corner of its foot at the low end to that of its
+ * top plate at the high end, and the other way. They are alike where the wall is as high at both ends; as
+ * long as that it is square.
  */
 export function diagonalsOf(plan: Plan, name: WallName): readonly [number, number] {
   const wall = plan.frame.walls.find(each => each.name === name)
-  const corners = edgesOf(plan, name).flatMap(({ board, placement }) => board.faces.flatMap(face => face.loops.flat()).map(p => toBuilding(placement, p)))
+  const corners = edgesOf(plan, name).flatMap(({ board, placement }) =>
+    board.faces.flatMap(face => face.loops.flat()).map(p => toBuilding(placement, p)),
+  )
   if (!wall || !corners.length) return [0, 0]
   const { s, z } = lyingBox(plan, name)
-  const shoulder = (at: number): number => Math.max(...corners.filter(p => Math.abs(p[wall.along] - at) < 1e-3).map(p => p.z)) - z.from
+  const shoulder = (at: number): number =>
+    Math.max(...corners.filter(p => Math.abs(p[wall.along] - at) < 1e-3).map(p => p.z)) - z.from
   return [Math.hypot(s.to - s.from, shoulder(s.to)), Math.hypot(s.to - s.from, shoulder(s.from))]
 }
 
 /** The plates and posts that bound a wall as it lies. */
-const edgesOf = (plan: Plan, name: WallName): Member[] => plan.frame.members.filter(({ id, role }) => id.startsWith(`walls/${name}/`) && (role === 'bottom-plate' || role === 'top-plate' || role === 'wall-post') && !nailedOnLater(plan, name, id))
+const edgesOf = (plan: Plan, name: WallName): Member[] =>
+  plan.frame.members.filter(
+    ({ id, role }) =>
+      id.startsWith(`walls/${name}/`) &&
+      (role === 'bottom-plate' || role === 'top-plate' || role === 'wall-post') &&
+      !nailedOnLater(plan, name, id),
+  )
 
 const none: Stretch = { from: 0, to: 0 }
 
-/** How far a wall reaches along and up as it lies on the deck, read off its plates and posts; nothing of one that isn't framed. */
-function lyingBox(plan: Plan, name: WallName): { readonly s: Stretch, readonly z: Stretch } {
+/**
+ * How far a wall reaches along and up as it lies on the deck, read off its plates and posts; nothing of one
+ * that isn't framed.
+ */
+function lyingBox(plan: Plan, name: WallName): { readonly s: Stretch; readonly z: Stretch } {
   const wall = plan.frame.walls.find(each => each.name === name)
   const edges = edgesOf(plan, name)
   if (!wall || !edges.length) return { s: none, z: none }

@@ -4,9 +4,22 @@ import { earthwork } from '../survey'
 import { sidingOf, WASTE } from './siding'
 
 /** Loose things that are bought by volume or count. */
-export type LooseCode = 'gravel' | 'hole-gravel' | 'concrete' | 'blocks' | 'low-wall' | 'spoil' | 'hangers' | 'nails' | 'wrap' | 'siding'
+export type LooseCode =
+  | 'gravel'
+  | 'hole-gravel'
+  | 'concrete'
+  | 'blocks'
+  | 'low-wall'
+  | 'spoil'
+  | 'hangers'
+  | 'nails'
+  | 'wrap'
+  | 'siding'
 
-/** A quantity and the numbers it comes from: volumes m³, weights kg, lengths mm, areas m². `core/words` says the rule. */
+/**
+ * A quantity and the numbers it comes from: volumes m³, weights kg, lengths mm, areas m². `core/words` says
+ * the rule.
+ */
 export interface Loose {
   readonly code: LooseCode
   readonly unit: 'm3' | 'm2' | 'count'
@@ -19,8 +32,14 @@ export const GRAVEL_DENSITY = 1600
 /** A builder's barrow, m³ (3 ft³), and a bucket (common practice, no source). */
 export const BARROW = 0.085
 export const BUCKET = 0.015
-/** Concrete that a bag makes, m³, and the bag's weight, kg: an 80 lb bag 0.6 ft³, a 25 kg bag 12 l (makers' usual yields under ASTM C387, from memory). */
-export const bags = { imperial: { weight: 36.287, makes: 0.016990 }, metric: { weight: 25, makes: 0.012 } } as const
+/**
+ * Concrete that a bag makes, m³, and the bag's weight, kg: an 80 lb bag 0.6 ft³, a 25 kg bag 12 l (makers'
+ * usual yields under ASTM C387, from memory).
+ */
+export const bags = {
+  imperial: { weight: 36.287, makes: 0.01699 },
+  metric: { weight: 25, makes: 0.012 },
+} as const
 /** Nails through a rim into each joist's end: three 16d, IRC table R602.3(1) (from memory). */
 export const NAILS = 3
 
@@ -30,44 +49,103 @@ const M3 = 1e-9
 export function looseOf(design: Design, frame: Frame): Loose[] {
   const { base } = design
   const beds = beddedOf(frame)
-  const items: Loose[] = [...joistEnds(design, frame), ...wrapOf(frame), ...sidingFor(design, frame), ...(base ? [...gravelOf(base, beds), ...holesOf(frame), ...concreteOf(design, frame), ...blocksOf(base, frame), ...spoilOf(frame, beds)] : [])]
+  const items: Loose[] = [
+    ...joistEnds(design, frame),
+    ...wrapOf(frame),
+    ...sidingFor(design, frame),
+    ...(base
+      ? [
+          ...gravelOf(base, beds),
+          ...holesOf(frame),
+          ...concreteOf(design, frame),
+          ...blocksOf(base, frame),
+          ...spoilOf(frame, beds),
+        ]
+      : []),
+  ]
   return items.filter(item => item.amount > 1e-9)
 }
 
-const count = (code: LooseCode, amount: number, from: Record<string, number>): Loose => ({ code, unit: 'count', amount, from })
-const cubic = (code: LooseCode, mm3: number, from: Record<string, number>): Loose => ({ code, unit: 'm3', amount: mm3 * M3, from })
+const count = (code: LooseCode, amount: number, from: Record<string, number>): Loose => ({
+  code,
+  unit: 'count',
+  amount,
+  from,
+})
+const cubic = (code: LooseCode, mm3: number, from: Record<string, number>): Loose => ({
+  code,
+  unit: 'm3',
+  amount: mm3 * M3,
+  from,
+})
 
 function joistEnds({ floor }: Design, { members }: Frame): Loose[] {
   const of = (role: Role): number => members.filter(member => member.role === role).length
   const [joists, plies] = [of('joist'), of('floor-header')]
   if (!floor || !joists) return []
   // headers are doubled: a hanger takes both plies, nails go into each
-  return floor.hold === 'hangers' ? [count('hangers', 2 * joists + plies, { joists, headers: plies / 2 })] : [count('nails', 2 * (joists + plies) * NAILS, { joists, plies, each: NAILS })]
+  return floor.hold === 'hangers'
+    ? [count('hangers', 2 * joists + plies, { joists, headers: plies / 2 })]
+    : [count('nails', 2 * (joists + plies) * NAILS, { joists, plies, each: NAILS })]
 }
 
-/** Wind-proof paper over the outside: each wall with its sheets' reach and its gable, openings not taken out since it is wrapped over them and cut afterwards (common practice, no source). */
+/**
+ * Wind-proof paper over the outside: each wall with its sheets' reach and its gable, openings not taken out
+ * since it is wrapped over them and cut afterwards (common practice, no source).
+ */
 function wrapOf({ members, openings }: Frame): Loose[] {
-  const sheets = members.filter(member => member.role === 'wall-sheet').reduce((sum, { board, section }) => sum + board.volume / section.thickness, 0)
+  const sheets = members
+    .filter(member => member.role === 'wall-sheet')
+    .reduce((sum, { board, section }) => sum + board.volume / section.thickness, 0)
   if (sheets === 0) return []
-  const holes = sideNames.flatMap(side => openings[side]).reduce((sum, { s, z }) => sum + (s.to - s.from) * (z.to - z.from), 0)
-  return [{ code: 'wrap', unit: 'm2', amount: (sheets + holes) / 1e6, from: { sheets: sheets / 1e6, openings: holes / 1e6 } }]
+  const holes = sideNames
+    .flatMap(side => openings[side])
+    .reduce((sum, { s, z }) => sum + (s.to - s.from) * (z.to - z.from), 0)
+  return [
+    {
+      code: 'wrap',
+      unit: 'm2',
+      amount: (sheets + holes) / 1e6,
+      from: { sheets: sheets / 1e6, openings: holes / 1e6 },
+    },
+  ]
 }
 
 function sidingFor(design: Design, frame: Frame): Loose[] {
   const { siding } = design.walls
   const found = sidingOf(design, frame)
-  return siding && found ? [count('siding', found.boards, { rows: found.rows, length: found.length, stock: found.stock, exposure: siding.exposure, waste: 100 * WASTE })] : []
+  return siding && found
+    ? [
+        count('siding', found.boards, {
+          rows: found.rows,
+          length: found.length,
+          stock: found.stock,
+          exposure: siding.exposure,
+          waste: 100 * WASTE,
+        }),
+      ]
+    : []
 }
 
 /** What is dug and filled at one bed, mm³. */
-interface Bedded { readonly bed: Bed, readonly dug: number, readonly filled: number }
+interface Bedded {
+  readonly bed: Bed
+  readonly dug: number
+  readonly filled: number
+}
 
-const beddedOf = (frame: Frame): Bedded[] => frame.base.beds.map(bed => ({ bed, ...earthwork(frame.ground.at, bed.rect, bed.low) }))
+const beddedOf = (frame: Frame): Bedded[] =>
+  frame.base.beds.map(bed => ({ bed, ...earthwork(frame.ground.at, bed.rect, bed.low) }))
 
 /** Gravel of the beds, compacted: area times depth, and what fills low ground under them. */
-function compacted(beds: readonly Bedded[]): { bed: number, fill: number, area: number } {
-  const sum = (value: (each: Bedded) => number): number => beds.reduce((total, each) => total + value(each), 0)
-  return { area: sum(({ bed }) => areaOfRect(bed.rect)), bed: sum(({ bed }) => areaOfRect(bed.rect) * (bed.high - bed.low)), fill: sum(each => each.filled) }
+function compacted(beds: readonly Bedded[]): { bed: number; fill: number; area: number } {
+  const sum = (value: (each: Bedded) => number): number =>
+    beds.reduce((total, each) => total + value(each), 0)
+  return {
+    area: sum(({ bed }) => areaOfRect(bed.rect)),
+    bed: sum(({ bed }) => areaOfRect(bed.rect) * (bed.high - bed.low)),
+    fill: sum(each => each.filled),
+  }
 }
 
 function gravelOf(base: Base, beds: readonly Bedded[]): Loose[] {
@@ -75,31 +153,52 @@ function gravelOf(base: Base, beds: readonly Bedded[]): Loose[] {
   const { bed, fill, area } = compacted(beds)
   const loose = (bed + fill) * (1 + base.gravel.compaction / 100)
   const weight = loose * M3 * GRAVEL_DENSITY
-  return [cubic('gravel', loose, {
-    area: area / 1e6, depth: base.gravel.depth, fill: fill * M3, compaction: base.gravel.compaction, weight, barrows: Math.ceil(loose * M3 / BARROW), buckets: Math.ceil(loose * M3 / BUCKET), load: base.gravel.load, loads: Math.ceil(weight / base.gravel.load - 1e-9),
-  })]
+  return [
+    cubic('gravel', loose, {
+      area: area / 1e6,
+      depth: base.gravel.depth,
+      fill: fill * M3,
+      compaction: base.gravel.compaction,
+      weight,
+      barrows: Math.ceil((loose * M3) / BARROW),
+      buckets: Math.ceil((loose * M3) / BUCKET),
+      load: base.gravel.load,
+      loads: Math.ceil(weight / base.gravel.load - 1e-9),
+    }),
+  ]
 }
 
 /** What a hole holds below the ground, less the post that stands in it; mm³. */
 function holesOf(frame: Frame): Loose[] {
   const filled = frame.base.holes.filter(hole => hole.fill !== 'pier').map(hole => fillOf(frame, hole.id))
   const tamped = filled.reduce((sum, each) => sum + each.gravel, 0)
-  return [cubic('hole-gravel', tamped, { holes: filled.filter(each => each.gravel > 0).length, weight: tamped * M3 * GRAVEL_DENSITY, barrows: Math.ceil(tamped * M3 / BARROW) })]
+  return [
+    cubic('hole-gravel', tamped, {
+      holes: filled.filter(each => each.gravel > 0).length,
+      weight: tamped * M3 * GRAVEL_DENSITY,
+      barrows: Math.ceil((tamped * M3) / BARROW),
+    }),
+  ]
 }
 
-function fillOf(frame: Frame, id: string): { gravel: number, concrete: number } {
+function fillOf(frame: Frame, id: string): { gravel: number; concrete: number } {
   const hole = frame.base.holes.find(each => each.id === id)
   const post = frame.members.find(member => member.id === id.replace('/hole/', '/post/'))
   if (!hole || !post) return { gravel: 0, concrete: 0 }
-  const round = Math.PI * hole.diameter ** 2 / 4
+  const round = (Math.PI * hole.diameter ** 2) / 4
   const foot = post.placement.origin.z + post.board.start
   const drain = round * Math.max(0, foot - hole.low)
-  const about = (round - post.section.depth * post.section.thickness) * Math.max(0, hole.high - Math.max(hole.low, foot))
-  return hole.fill === 'concrete' ? { gravel: drain, concrete: about } : { gravel: drain + about, concrete: 0 }
+  const about =
+    (round - post.section.depth * post.section.thickness) * Math.max(0, hole.high - Math.max(hole.low, foot))
+  return hole.fill === 'concrete'
+    ? { gravel: drain, concrete: about }
+    : { gravel: drain + about, concrete: 0 }
 }
 
 function concreteOf({ lumber: { yard } }: Design, frame: Frame): Loose[] {
-  const cast = frame.base.parts.filter(part => part.kind === 'slab' || part.kind === 'pier').reduce((sum, part) => sum + partVolume(part), 0)
+  const cast = frame.base.parts
+    .filter(part => part.kind === 'slab' || part.kind === 'pier')
+    .reduce((sum, part) => sum + partVolume(part), 0)
   const about = frame.base.holes.reduce((sum, hole) => sum + fillOf(frame, hole.id).concrete, 0)
   const { weight, makes } = bags[yard]
   const volume = (cast + about) * M3
@@ -109,15 +208,30 @@ function concreteOf({ lumber: { yard } }: Design, frame: Frame): Loose[] {
 function blocksOf(base: Base, frame: Frame): Loose[] {
   const stacks = frame.base.parts.filter(part => part.kind === 'block')
   const height = base.kind === 'blocks' ? base.block.height : 1
-  const low = frame.base.parts.filter(part => part.kind === 'low-wall').reduce((sum, part) => sum + partVolume(part), 0)
+  const low = frame.base.parts
+    .filter(part => part.kind === 'low-wall')
+    .reduce((sum, part) => sum + partVolume(part), 0)
   return [
-    count('blocks', stacks.reduce((sum, part) => sum + Math.round((part.high.z - part.low.z) / height), 0), { stacks: stacks.length, height }),
+    count(
+      'blocks',
+      stacks.reduce((sum, part) => sum + Math.round((part.high.z - part.low.z) / height), 0),
+      { stacks: stacks.length, height },
+    ),
     cubic('low-wall', low, {}),
   ]
 }
 
 function spoilOf(frame: Frame, bedded: readonly Bedded[]): Loose[] {
   const beds = bedded.reduce((sum, each) => sum + each.dug, 0)
-  const holes = frame.base.holes.reduce((sum, hole) => sum + Math.PI * hole.diameter ** 2 / 4 * (hole.high - hole.low), 0)
-  return [cubic('spoil', beds + holes, { beds: beds * M3, holes: holes * M3, barrows: Math.ceil((beds + holes) * M3 / BARROW) })]
+  const holes = frame.base.holes.reduce(
+    (sum, hole) => sum + ((Math.PI * hole.diameter ** 2) / 4) * (hole.high - hole.low),
+    0,
+  )
+  return [
+    cubic('spoil', beds + holes, {
+      beds: beds * M3,
+      holes: holes * M3,
+      barrows: Math.ceil(((beds + holes) * M3) / BARROW),
+    }),
+  ]
 }

@@ -2,19 +2,26 @@ import { standsOnDeck } from '../design'
 import { type Bay, type Frame, type Member, reachOf, type Stretch, type WallName } from '../frame'
 import { toBuilding, type Vec3 } from '../geometry'
 
-/** A member as it is marked on two boards laid side by side: its near and far side, running from their layout end, mm. */
+/**
+ * A member as it is marked on two boards laid side by side: its near and far side, running from their layout
+ * end, mm.
+ */
 export interface PairMark {
   readonly from: number
   readonly to: number
-  /** X for a stud or joist, N for a nailer laid flat, T for a tail joist that an opening cuts short, K a king, J a jack, C a cripple, P a post. */
+  /**
+   * X for a stud or joist, N for a nailer laid flat, T for a tail joist that an opening cuts short, K a king,
+   * J a jack, C a cripple, P a post.
+   */
   readonly letter: 'X' | 'N' | 'T' | 'K' | 'J' | 'C' | 'P'
   readonly member: string
 }
 
 /**
- * Two boards marked as a pair: plates of a wall, rims of a floor frame; `length` mm. Marks run from the end the layout begins at, the low end of the axis or the high one. `cutOuts` are
- * stretches that are cut out of the lower board once the wall stands, under a door; `joints` where either board is spliced; `step` where the upper one goes on at another level. A raked
- * wall's bottom plate is marked alone: `boards` 1.
+ * Two boards marked as a pair: plates of a wall, rims of a floor frame; `length` mm. Marks run from the end
+ * the layout begins at, the low end of the axis or the high one. `cutOuts` are stretches that are cut out of
+ * the lower board once the wall stands, under a door; `joints` where either board is spliced; `step` where
+ * the upper one goes on at another level. A raked wall's bottom plate is marked alone: `boards` 1.
  */
 export interface MarkedPair {
   readonly boards: 1 | 2
@@ -27,81 +34,166 @@ export interface MarkedPair {
 }
 
 /** The plate along a slope of a raked wall, marked on its lower face from its end at the eave wall. */
-export interface RakeStrip extends MarkedPair { readonly side: 'south' | 'north' }
+export interface RakeStrip extends MarkedPair {
+  readonly side: 'south' | 'north'
+}
 
 /** The stretch a member takes along an axis of the building, mm. */
 export const stretchOf = (member: Member, axis: keyof Vec3): Stretch => reachOf(member)[axis]
 
 /** Letters of what stands between a wall's plates. */
-const upright: Partial<Record<Member['role'], PairMark['letter']>> = { stud: 'X', king: 'K', jack: 'J', cripple: 'C', 'wall-post': 'P' }
+const upright: Partial<Record<Member['role'], PairMark['letter']>> = {
+  stud: 'X',
+  king: 'K',
+  jack: 'J',
+  cripple: 'C',
+  'wall-post': 'P',
+}
 
-/** Marks for a wall's bottom and top plate; cripples that stand over one another, and over a jack, are marked once; read off what stands there. */
+/**
+ * Marks for a wall's bottom and top plate; cripples that stand over one another, and over a jack, are marked
+ * once; read off what stands there.
+ */
 export function platePair(frame: Frame, name: WallName): MarkedPair {
   const wall = frame.walls.find(each => each.name === name)
   if (!wall) return { ...unmarked, boards: 2 }
   const all = uprightsOf(frame, name)
   // over an opening stands what a raked wall's bottom plate has no mark of
   const standing = wall.raked ? all.filter(({ id }) => !id.includes('/over/')) : all
-  const pair = pairOf(standing, wall.along, wall.from, wall.to, member => member.id.includes('/nailer/') ? 'N' : upright[member.role] ?? 'X')
-  const turn = ({ from, to }: Stretch): Stretch => wall.layout === 'high' ? { from: wall.to - to, to: wall.to - from } : { from: from - wall.from, to: to - wall.from }
-  const marks = pair.marks.filter((mark, i) => !pair.marks.slice(0, i).some(other => Math.abs(other.from - mark.from) < 0.01))
-  const plates = frame.members.filter(({ id, role }) => id.startsWith(`walls/${name}/plate/`) && !id.includes('/cap') && (role === 'bottom-plate' || (role === 'top-plate' && !wall.raked))).map(member => stretchOf(member, wall.along))
+  const pair = pairOf(standing, wall.along, wall.from, wall.to, member =>
+    member.id.includes('/nailer/') ? 'N' : (upright[member.role] ?? 'X'),
+  )
+  const turn = ({ from, to }: Stretch): Stretch =>
+    wall.layout === 'high'
+      ? { from: wall.to - to, to: wall.to - from }
+      : { from: from - wall.from, to: to - wall.from }
+  const marks = pair.marks.filter(
+    (mark, i) => !pair.marks.slice(0, i).some(other => Math.abs(other.from - mark.from) < 0.01),
+  )
+  const plates = frame.members
+    .filter(
+      ({ id, role }) =>
+        id.startsWith(`walls/${name}/plate/`) &&
+        !id.includes('/cap') &&
+        (role === 'bottom-plate' || (role === 'top-plate' && !wall.raked)),
+    )
+    .map(member => stretchOf(member, wall.along))
   const step = wall.step && plates.length ? turn({ from: wall.step.at, to: wall.step.at }).from : null
-  const joints = [...new Set(plates.map(each => Math.round(turn(each).to * 1e6) / 1e6))].filter(at => at < wall.to - wall.from - 1e-3 && (step === null || Math.abs(at - step) > 1e-3)).sort((a, b) => a - b)
+  const joints = [...new Set(plates.map(each => Math.round(turn(each).to * 1e6) / 1e6))]
+    .filter(at => at < wall.to - wall.from - 1e-3 && (step === null || Math.abs(at - step) > 1e-3))
+    .sort((a, b) => a - b)
   return {
-    ...pair, boards: wall.raked ? 1 : 2, step, end: wall.layout === 'high' ? 'high' : 'low', joints, cutOuts: (frame.openings[name] ?? []).filter(each => standsOnDeck(each.opening.kind)).map(each => turn(each.s)),
-    marks: wall.layout === 'high' ? marks.map(mark => ({ ...mark, from: pair.length - mark.to, to: pair.length - mark.from })).sort((a, b) => a.from - b.from) : marks,
+    ...pair,
+    boards: wall.raked ? 1 : 2,
+    step,
+    end: wall.layout === 'high' ? 'high' : 'low',
+    joints,
+    cutOuts: (frame.openings[name] ?? [])
+      .filter(each => standsOnDeck(each.opening.kind))
+      .map(each => turn(each.s)),
+    marks:
+      wall.layout === 'high'
+        ? marks
+            .map(mark => ({ ...mark, from: pair.length - mark.to, to: pair.length - mark.from }))
+            .sort((a, b) => a.from - b.from)
+        : marks,
   }
 }
 
 const unmarked = { length: 0, marks: [], end: 'low', cutOuts: [], joints: [], step: null } as const
 
-const uprightsOf = (frame: Frame, name: WallName): Member[] => frame.members.filter(({ id, role }) => role in upright && id.startsWith(`walls/${name}/`))
+const uprightsOf = (frame: Frame, name: WallName): Member[] =>
+  frame.members.filter(({ id, role }) => role in upright && id.startsWith(`walls/${name}/`))
 
-/** Marks for the plates of a raked wall's slopes, along the plate; read off what ends under them. None of a wall with level plates. */
-export const rakeStrips = (frame: Frame, name: WallName): readonly RakeStrip[] => (['south', 'north'] as const).flatMap(side => rakeStrip(frame, name, side))
+/**
+ * Marks for the plates of a raked wall's slopes, along the plate; read off what ends under them. None of a
+ * wall with level plates.
+ */
+export const rakeStrips = (frame: Frame, name: WallName): readonly RakeStrip[] =>
+  (['south', 'north'] as const).flatMap(side => rakeStrip(frame, name, side))
 
 function rakeStrip(frame: Frame, name: WallName, side: RakeStrip['side']): RakeStrip[] {
   const under = new RegExp(`^walls/${name}/plate/top/${side}(/|$)`)
   const rows = frame.members.filter(({ id }) => under.test(id)).map(lowerFace)
   const [first, last] = [rows[0], rows[rows.length - 1]]
   if (!first || !last) return []
-  const along = (s: number): number => Math.abs(s - first.foot.y) * Math.hypot(last.head.y - first.foot.y, last.head.z - first.foot.z) / Math.abs(last.head.y - first.foot.y)
-  const levelAt = (s: number): number => first.foot.z + (last.head.z - first.foot.z) * Math.abs(s - first.foot.y) / Math.abs(last.head.y - first.foot.y)
-  const marks = uprightsOf(frame, name).flatMap((member): PairMark[] => {
-    const s = stretchOf(member, 'y')
-    const middle = (s.from + s.to) / 2
-    if ((middle - first.foot.y) * (middle - last.head.y) > 0 || stretchOf(member, 'z').to < levelAt(middle) - 1e-3) return []
-    const [a, b] = [along(s.from), along(s.to)]
-    return [{ from: Math.min(a, b), to: Math.max(a, b), letter: upright[member.role] ?? 'X', member: member.id }]
-  }).sort((a, b) => a.from - b.from)
-  return [{ ...unmarked, boards: 1, side, length: along(last.head.y), marks, joints: rows.slice(0, -1).map(row => along(row.head.y)) }]
+  const along = (s: number): number =>
+    (Math.abs(s - first.foot.y) * Math.hypot(last.head.y - first.foot.y, last.head.z - first.foot.z)) /
+    Math.abs(last.head.y - first.foot.y)
+  const levelAt = (s: number): number =>
+    first.foot.z +
+    ((last.head.z - first.foot.z) * Math.abs(s - first.foot.y)) / Math.abs(last.head.y - first.foot.y)
+  const marks = uprightsOf(frame, name)
+    .flatMap((member): PairMark[] => {
+      const s = stretchOf(member, 'y')
+      const middle = (s.from + s.to) / 2
+      if (
+        (middle - first.foot.y) * (middle - last.head.y) > 0 ||
+        stretchOf(member, 'z').to < levelAt(middle) - 1e-3
+      )
+        return []
+      const [a, b] = [along(s.from), along(s.to)]
+      return [
+        { from: Math.min(a, b), to: Math.max(a, b), letter: upright[member.role] ?? 'X', member: member.id },
+      ]
+    })
+    .sort((a, b) => a.from - b.from)
+  return [
+    {
+      ...unmarked,
+      boards: 1,
+      side,
+      length: along(last.head.y),
+      marks,
+      joints: rows.slice(0, -1).map(row => along(row.head.y)),
+    },
+  ]
 }
 
 /** The ends of a slanted plate's lower face: at its foot and at its head. */
-function lowerFace(member: Member): { readonly foot: Vec3, readonly head: Vec3 } {
+function lowerFace(member: Member): { readonly foot: Vec3; readonly head: Vec3 } {
   const out = member.placement.thickness.z > 0 ? -1 : 1
   const face = member.board.faces.find(({ plane: { normal } }) => normal.z === out)
-  const corners = (face?.loops.flat() ?? []).map(p => toBuilding(member.placement, p)).sort((a, b) => a.z - b.z)
+  const corners = (face?.loops.flat() ?? [])
+    .map(p => toBuilding(member.placement, p))
+    .sort((a, b) => a.z - b.z)
   const [foot, head] = [corners[0], corners[corners.length - 1]]
   if (!foot || !head) throw new RangeError(`${member.id} has no lower face`)
   return { foot, head }
 }
 
-/** Marks for the two rims of a floor frame; read off the joists that meet them. A pair of tails at an opening is marked once. */
+/**
+ * Marks for the two rims of a floor frame; read off the joists that meet them. A pair of tails at an opening
+ * is marked once.
+ */
 export function rimPair(frame: Frame, bay: Bay): MarkedPair {
   const axis = bay.joists === 'y' ? 'x' : 'y'
   const [from, to] = axis === 'x' ? [bay.rect.x0, bay.rect.x1] : [bay.rect.y0, bay.rect.y1]
   const joists = frame.members.filter(({ id, role }) => role === 'joist' && id.startsWith(`${bay.id}/`))
   const longest = Math.max(0, ...joists.map(({ board }) => board.end - board.start))
-  const pair = pairOf(joists, axis, from, to, member => member.board.end - member.board.start < longest - 1 ? 'T' : 'X')
-  return { ...pair, marks: pair.marks.filter((mark, i) => i === 0 || Math.abs(mark.from - (pair.marks[i - 1]?.from ?? 0)) > 0.01) }
+  const pair = pairOf(joists, axis, from, to, member =>
+    member.board.end - member.board.start < longest - 1 ? 'T' : 'X',
+  )
+  return {
+    ...pair,
+    marks: pair.marks.filter(
+      (mark, i) => i === 0 || Math.abs(mark.from - (pair.marks[i - 1]?.from ?? 0)) > 0.01,
+    ),
+  }
 }
 
-function pairOf(members: readonly Member[], axis: 'x' | 'y', start: number, end: number, letter: (member: Member) => PairMark['letter']): MarkedPair {
-  const marks = members.map((member): PairMark => {
-    const { from, to } = stretchOf(member, axis)
-    return { from: from - start, to: to - start, letter: letter(member), member: member.id }
-  }).sort((a, b) => a.from - b.from)
+function pairOf(
+  members: readonly Member[],
+  axis: 'x' | 'y',
+  start: number,
+  end: number,
+  letter: (member: Member) => PairMark['letter'],
+): MarkedPair {
+  const marks = members
+    .map((member): PairMark => {
+      const { from, to } = stretchOf(member, axis)
+      return { from: from - start, to: to - start, letter: letter(member), member: member.id }
+    })
+    .sort((a, b) => a.from - b.from)
   return { ...unmarked, boards: 2, length: end - start, marks }
 }

@@ -28,13 +28,75 @@ export interface Piece {
 
 /** The letter a role's marks begin with. */
 export const letters: Record<Role, string> = {
-  'rafter': 'R', 'cripple-rafter': 'CR', 'roof-header': 'RH', 'stair-header': 'CH', 'ledger': 'LG', 'roof-joist': 'FJ', 'firring': 'FI', 'wedge': 'WE', 'upper-header': 'UH', 'purlin': 'PN', 'purlin-brace': 'PB', 'hip': 'HR', 'jack-rafter': 'JR', 'fly-rafter': 'FR', 'rung': 'LR', 'lookout': 'LO', 'barge': 'BB', 'roof-block': 'RK', 'finish-board': 'FB', 'soffit-ledger': 'SG', 'soffit-joist': 'SJ', 'ceiling-joist': 'CJ', 'joist-ledger': 'JL', 'ridge': 'RB', 'ridge-beam': 'GB', 'ridge-post': 'GP', 'rafter-tie': 'RT', 'collar-tie': 'CT', 'sub-fascia': 'SF', 'fascia': 'FA', 'bottom-plate': 'BP', 'top-plate': 'TP', 'stud': 'S', 'king': 'KS', 'jack': 'JS', 'cripple': 'C', 'header': 'H', 'packing': 'HP', 'sill': 'SL', 'gable-stud': 'GS', 'wall-sheet': 'W', 'brace': 'BR', 'wall-post': 'WP', 'wall-beam': 'WB', 'knee': 'KB', 'slat': 'ST', 'rim': 'RM', 'joist': 'J', 'floor-header': 'FH', 'block': 'K', 'deck-sheet': 'D', 'deck-board': 'DB',
-  'border': 'BT', 'skid': 'SK', 'beam': 'BM', 'post': 'P',
+  rafter: 'R',
+  'cripple-rafter': 'CR',
+  'roof-header': 'RH',
+  'stair-header': 'CH',
+  ledger: 'LG',
+  'roof-joist': 'FJ',
+  firring: 'FI',
+  wedge: 'WE',
+  'upper-header': 'UH',
+  purlin: 'PN',
+  'purlin-brace': 'PB',
+  hip: 'HR',
+  'jack-rafter': 'JR',
+  'fly-rafter': 'FR',
+  rung: 'LR',
+  lookout: 'LO',
+  barge: 'BB',
+  'roof-block': 'RK',
+  'finish-board': 'FB',
+  'soffit-ledger': 'SG',
+  'soffit-joist': 'SJ',
+  'ceiling-joist': 'CJ',
+  'joist-ledger': 'JL',
+  ridge: 'RB',
+  'ridge-beam': 'GB',
+  'ridge-post': 'GP',
+  'rafter-tie': 'RT',
+  'collar-tie': 'CT',
+  'sub-fascia': 'SF',
+  fascia: 'FA',
+  'bottom-plate': 'BP',
+  'top-plate': 'TP',
+  stud: 'S',
+  king: 'KS',
+  jack: 'JS',
+  cripple: 'C',
+  header: 'H',
+  packing: 'HP',
+  sill: 'SL',
+  'gable-stud': 'GS',
+  'wall-sheet': 'W',
+  brace: 'BR',
+  'wall-post': 'WP',
+  'wall-beam': 'WB',
+  knee: 'KB',
+  slat: 'ST',
+  rim: 'RM',
+  joist: 'J',
+  'floor-header': 'FH',
+  block: 'K',
+  'deck-sheet': 'D',
+  'deck-board': 'DB',
+  border: 'BT',
+  skid: 'SK',
+  beam: 'BM',
+  post: 'P',
 }
 
-interface Group { readonly role: Role, readonly section: Section, readonly board: CutBoard, readonly members: Member[] }
+interface Group {
+  readonly role: Role
+  readonly section: Section
+  readonly board: CutBoard
+  readonly members: Member[]
+}
 
-/** Groups a frame's members into pieces: by section, deepest first, then longest first. `stock` in mm, shortest first. */
+/**
+ * Groups a frame's members into pieces: by section, deepest first, then longest first. `stock` in mm,
+ * shortest first.
+ */
 export function piecesOf(frame: Frame, stock: readonly number[], memory: Memory = newMemory()): Piece[] {
   const { groups, mirrored } = merge(byShape(frame.members))
   const numbers = new Map<Role, number>()
@@ -47,16 +109,37 @@ export function piecesOf(frame: Frame, stock: readonly number[], memory: Memory 
     // of a pair, the one that comes first in the list has no mark to point to yet
     const like = mirrored.get(group)?.find(other => marks.has(other))
     marks.set(group, mark)
-    pieces.push(pieceOf(group, mark, like ? marks.get(like) ?? null : null, stock, memory))
+    pieces.push(pieceOf(group, mark, like ? (marks.get(like) ?? null) : null, stock, memory))
   }
   return pieces
 }
 
-function pieceOf({ role, section, board, members }: Group, mark: string, mirrorOf: string | null, stock: readonly number[], memory: Memory): Piece {
-  const { length, width, ends } = memory.of('reading', board, () => ({ length: boardLength(board), width: widthOf(board), ends: endsOf(board) }))
+function pieceOf(
+  { role, section, board, members }: Group,
+  mark: string,
+  mirrorOf: string | null,
+  stock: readonly number[],
+  memory: Memory,
+): Piece {
+  const { length, width, ends } = memory.of('reading', board, () => ({
+    length: boardLength(board),
+    width: widthOf(board),
+    ends: endsOf(board),
+  }))
   return {
-    mark, role, section, board, mirrorOf, length, width, ends, count: members.length, members: members.map(member => member.id),
-    stock: stockFor(length, section.sold === undefined ? stock : [section.sold]), volume: board.volume, boardFeet: boardFeet(section, length),
+    mark,
+    role,
+    section,
+    board,
+    mirrorOf,
+    length,
+    width,
+    ends,
+    count: members.length,
+    members: members.map(member => member.id),
+    stock: stockFor(length, section.sold === undefined ? stock : [section.sold]),
+    volume: board.volume,
+    boardFeet: boardFeet(section, length),
   }
 }
 
@@ -80,13 +163,17 @@ function byShape(members: readonly Member[]): Group[] {
     const known = groups.get(board) ?? []
     const group = known.find(each => each.role === member.role)
     if (group) group.members.push(member)
-    else groups.set(board, [...known, { role: member.role, section: member.section, board, members: [member] }])
+    else
+      groups.set(board, [...known, { role: member.role, section: member.section, board, members: [member] }])
   }
   return [...groups.values()].flat()
 }
 
 /** Groups of one shape put together; those left, and of each the ones that are its mirror image. */
-function merge(all: readonly Group[]): { readonly groups: Group[], readonly mirrored: ReadonlyMap<Group, readonly Group[]> } {
+function merge(all: readonly Group[]): {
+  readonly groups: Group[]
+  readonly mirrored: ReadonlyMap<Group, readonly Group[]>
+} {
   const kinds = new Map<string, Group[]>()
   const mirrored = new Map<Group, Group[]>()
   for (const group of all) {
@@ -101,8 +188,8 @@ function merge(all: readonly Group[]): { readonly groups: Group[], readonly mirr
     }
     for (const { other, is } of like) {
       if (is !== 'mirrored') continue
-      mirrored.set(group, [...mirrored.get(group) ?? [], other])
-      mirrored.set(other, [...mirrored.get(other) ?? [], group])
+      mirrored.set(group, [...(mirrored.get(group) ?? []), other])
+      mirrored.set(other, [...(mirrored.get(other) ?? []), group])
     }
     others.push(group)
   }
@@ -111,16 +198,25 @@ function merge(all: readonly Group[]): { readonly groups: Group[], readonly mirr
 
 /** Lumber before sheets; by section, the largest first, and its longest pieces first. */
 function inOrder(a: Group, b: Group): number {
-  return Number(a.section.kind === 'sheet') - Number(b.section.kind === 'sheet') || b.section.depth - a.section.depth || b.section.thickness - a.section.thickness || compareText(a.section.name, b.section.name)
-    || micrometres(b.board) - micrometres(a.board) || compareText(a.role, b.role)
+  return (
+    Number(a.section.kind === 'sheet') - Number(b.section.kind === 'sheet') ||
+    b.section.depth - a.section.depth ||
+    b.section.thickness - a.section.thickness ||
+    compareText(a.section.name, b.section.name) ||
+    micrometres(b.board) - micrometres(a.board) ||
+    compareText(a.role, b.role)
+  )
 }
 
 /** Lengths that differ by rounding alone are one length in the order of a list. */
 const micrometres = (board: CutBoard): number => Math.round(boardLength(board) * 1000)
 
-const compareText = (a: string, b: string): number => a < b ? -1 : a > b ? 1 : 0
+const compareText = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0)
 
-/** A short text for a cut shape, to see whether a board ticked as cut is still the board asked for; to 0.1 mm and 0.1 degree. */
+/**
+ * A short text for a cut shape, to see whether a board ticked as cut is still the board asked for; to 0.1 mm
+ * and 0.1 degree.
+ */
 export function shapeText(piece: Piece): string {
   const ends = piece.ends.map(end => `${end.kind} ${end.miter.toFixed(1)}/${end.bevel.toFixed(1)}`).join(', ')
   return `${piece.section.name} ${piece.length.toFixed(1)} ${ends} ${Math.round(piece.volume / 1000)}`

@@ -10,12 +10,29 @@ import { groundedSheds, runs } from '../testing/designs'
 import { cardOf, type Plan, plan, shapeText } from './index'
 
 const base = newDesign('a', 'imperial')
-const pitched = (rise: number, roof: Partial<Design['roof']> = {}): Plan => plan({ ...base, roof: { ...base.roof, pitch: { rise, run: 12 }, ...roof } })
+const pitched = (rise: number, roof: Partial<Design['roof']> = {}): Plan =>
+  plan({ ...base, roof: { ...base.roof, pitch: { rise, run: 12 }, ...roof } })
 
 describe('the rafter table of a framing square, length of common rafters per foot of run', () => {
   // First line of the table stamped on a steel framing square, inches (from memory).
   test.each([
-    [2, 12.17], [3, 12.37], [4, 12.65], [5, 13.00], [6, 13.42], [7, 13.89], [8, 14.42], [9, 15.00], [10, 15.62], [11, 16.28], [12, 16.97], [13, 17.69], [14, 18.44], [15, 19.21], [16, 20.00], [17, 20.81], [18, 21.63],
+    [2, 12.17],
+    [3, 12.37],
+    [4, 12.65],
+    [5, 13.0],
+    [6, 13.42],
+    [7, 13.89],
+    [8, 14.42],
+    [9, 15.0],
+    [10, 15.62],
+    [11, 16.28],
+    [12, 16.97],
+    [13, 17.69],
+    [14, 18.44],
+    [15, 19.21],
+    [16, 20.0],
+    [17, 20.81],
+    [18, 21.63],
   ])('%d in 12: %d', (rise, length) => {
     const { roof } = pitched(rise, { overhang: { eave: 50, gable: 0 }, ridge: '1x8' })
     // the stamped figures are cut off or rounded in the second place
@@ -25,26 +42,31 @@ describe('the rafter table of a framing square, length of common rafters per foo
 
 describe('check values of the trade book (section 15; common practice, no source)', () => {
   test('the plumb face of 3 1/2 at 12 in 12 is 4 15/16', () => {
-    expect(Math.abs((pitched(12, { rafter: '2x4' }).roof?.plumbFace ?? 0) / INCH - (4 + 15 / 16))).toBeLessThan(1 / 64)
+    expect(
+      Math.abs((pitched(12, { rafter: '2x4' }).roof?.plumbFace ?? 0) / INCH - (4 + 15 / 16)),
+    ).toBeLessThan(1 / 64)
   })
 
   test('the level cut of 3 in 12 is 12 and 3 on the square, 75.96 degrees', () => {
     const made = pitched(3)
     const rafter = made.pieces.find(piece => piece.role === 'rafter')
     const card = rafter && cardOf(made, rafter)
-    expect(card?.stepping?.square).toEqual({ rise: expect.closeTo(3 * INCH, 6), run: expect.closeTo(12 * INCH, 6) })
+    expect(card?.stepping?.square).toEqual({
+      rise: expect.closeTo(3 * INCH, 6),
+      run: expect.closeTo(12 * INCH, 6),
+    })
     expect(card?.cuts.find(cut => cut.name === 'seat')?.miter).toBeCloseTo(75.96, 2)
   })
 
   test('a third of a 2x6 is 1 7/8 in, to the eighth', () => {
     const { roof } = pitched(12, { seat: { rule: 'third', measured: 'square' } })
-    expect(Math.ceil((roof?.birdsmouth.notch ?? 0) / INCH * 8) / 8).toBe(1.875)
+    expect(Math.ceil(((roof?.birdsmouth.notch ?? 0) / INCH) * 8) / 8).toBe(1.875)
   })
 
   test('a third measured up the plumb line takes less than one measured square to the edge', () => {
     const plumb = pitched(12, { seat: { rule: 'third', measured: 'plumb' } }).roof?.birdsmouth
-    expect(plumb?.heel).toBeCloseTo(5.5 / 3 * INCH, 6)
-    expect(plumb?.notch).toBeCloseTo(5.5 / 3 * INCH * Math.SQRT1_2, 6)
+    expect(plumb?.heel).toBeCloseTo((5.5 / 3) * INCH, 6)
+    expect(plumb?.notch).toBeCloseTo((5.5 / 3) * INCH * Math.SQRT1_2, 6)
   })
 })
 
@@ -53,15 +75,25 @@ describe('stepping off', () => {
     const made = pitched(7, { overhang: { eave: 14 * INCH, gable: 0 } })
     const rafter = made.pieces.find(piece => piece.role === 'rafter')
     const steps = rafter && cardOf(made, rafter).stepping
-    expect(steps?.tail).toEqual({ full: 1, oddRun: expect.closeTo(2 * INCH, 6), oddLength: expect.closeTo(2 * INCH * 13.892 / 12, 2) })
-    expect((steps?.body.full ?? 0) * (steps?.stepLength ?? 0) + (steps?.body.oddLength ?? 0)).toBeCloseTo(made.roof?.lineLength ?? NaN, 6)
+    expect(steps?.tail).toEqual({
+      full: 1,
+      oddRun: expect.closeTo(2 * INCH, 6),
+      oddLength: expect.closeTo((2 * INCH * 13.892) / 12, 2),
+    })
+    expect((steps?.body.full ?? 0) * (steps?.stepLength ?? 0) + (steps?.body.oddLength ?? 0)).toBeCloseTo(
+      made.roof?.lineLength ?? NaN,
+      6,
+    )
     expect(steps?.body).toMatchObject({ full: 4, oddRun: expect.closeTo(0, 6) })
   })
 
   test('a metric square is held at 250', () => {
     const metric = plan(newDesign('m', 'metric'))
     const rafter = metric.pieces.find(piece => piece.role === 'rafter')
-    expect(rafter && cardOf(metric, rafter).stepping?.square).toEqual({ rise: expect.closeTo(125, 6), run: 250 })
+    expect(rafter && cardOf(metric, rafter).stepping?.square).toEqual({
+      rise: expect.closeTo(125, 6),
+      run: 250,
+    })
     expect(metric.roof?.unitRun).toBe(1000)
   })
 })
@@ -70,7 +102,20 @@ describe('pieces', () => {
   test('every member is in one piece, grouped by section and longest first', () => {
     const { pieces, frame, totals } = plan(base)
     expect(totals.pieces).toBe(frame.members.length)
-    expect(pieces.map(piece => piece.mark)).toEqual(['RB1', 'R1', 'BP1', 'TP1', 'TP2', 'TP3', 'BP2', 'TP4', 'S1', 'GS1', 'GS2', 'GS3'])
+    expect(pieces.map(piece => piece.mark)).toEqual([
+      'RB1',
+      'R1',
+      'BP1',
+      'TP1',
+      'TP2',
+      'TP3',
+      'BP2',
+      'TP4',
+      'S1',
+      'GS1',
+      'GS2',
+      'GS3',
+    ])
     for (const depth of new Set(pieces.map(piece => piece.section.depth))) {
       const lengths = pieces.filter(piece => piece.section.depth === depth).map(piece => piece.length)
       expect(lengths).toEqual([...lengths].sort((a, b) => b - a))
@@ -80,7 +125,7 @@ describe('pieces', () => {
   test('totals by hand: studs of a plain shed', () => {
     // 38 studs of 78 1/2 in, 2x4: 38 x 78.5 / 12 x 8 / 12 = 165.7 board feet (by hand)
     const studs = plan(base).pieces.find(piece => piece.role === 'stud')
-    expect((studs?.boardFeet ?? 0) * (studs?.count ?? 0)).toBeCloseTo(38 * 78.5 / 12 * 8 / 12, 6)
+    expect((studs?.boardFeet ?? 0) * (studs?.count ?? 0)).toBeCloseTo((((38 * 78.5) / 12) * 8) / 12, 6)
     expect(studs?.stock).toBe(8 * FOOT)
     expect(studs?.volume).toBeCloseTo(1.5 * 3.5 * 78.5 * INCH ** 3, 3)
   })
@@ -90,43 +135,74 @@ describe('pieces', () => {
     expect(a && b && shapeText(a) === shapeText(b)).toBe(false)
   })
 
-  test.each(readdirSync('demo'))('all cards of %s have finite figures, marks within the board, and a cut each', (file) => {
-    const read = parseDesign(readFileSync(`demo/${file}`, 'utf8'))
-    const made = plan(read.ok ? read.design : base)
-    expect(made.frame.problems).toEqual([])
-    for (const piece of made.pieces) {
-      const card = cardOf(made, piece)
-      expect(card.figures.every(figure => Number.isFinite(figure.value))).toBe(true)
-      expect(card.marks.length).toBeGreaterThanOrEqual(['wall-sheet', 'block'].includes(piece.role) ? 3 : 4) // a sheet or block under a slope may end in a point
-      expect(card.marks.every(mark => mark.at > -1e-9 && mark.at < piece.length + 1e-9)).toBe(true)
-      expect(card.cuts.length).toBeGreaterThanOrEqual(2)
-    }
-  })
+  test.each(readdirSync('demo'))(
+    'all cards of %s have finite figures, marks within the board, and a cut each',
+    file => {
+      const read = parseDesign(readFileSync(`demo/${file}`, 'utf8'))
+      const made = plan(read.ok ? read.design : base)
+      expect(made.frame.problems).toEqual([])
+      for (const piece of made.pieces) {
+        const card = cardOf(made, piece)
+        expect(card.figures.every(figure => Number.isFinite(figure.value))).toBe(true)
+        // a sheet or block under a slope may end in a point
+        expect(card.marks.length).toBeGreaterThanOrEqual(['wall-sheet', 'block'].includes(piece.role) ? 3 : 4)
+        expect(card.marks.every(mark => mark.at > -1e-9 && mark.at < piece.length + 1e-9)).toBe(true)
+        expect(card.cuts.length).toBeGreaterThanOrEqual(2)
+      }
+    },
+  )
 })
 
 describe('cautions name the limit that is passed', () => {
   const codes = (design: Design): string[] => cautionsOf(plan(design)).map(caution => caution.code)
-  const roofed = (roof: Partial<Design['roof']>, walls: Partial<Design['walls']> = {}): Design => ({ ...base, roof: { ...base.roof, ...roof }, walls: { ...base.walls, ...walls } })
+  const roofed = (roof: Partial<Design['roof']>, walls: Partial<Design['walls']> = {}): Design => ({
+    ...base,
+    roof: { ...base.roof, ...roof },
+    walls: { ...base.walls, ...walls },
+  })
 
   test.each<[string, Design, string]>([
     ['full bearing on a 2x4 rafter', roofed({ rafter: '2x4' }), 'notch-over-third'],
     ['full bearing on a 2x6 rafter at 6 in 12', base, 'notch-over-quarter'],
     ['a notched 2x4 tail', roofed({ rafter: '2x4' }), 'tail-shallow'],
     ['a long notched tail', roofed({ overhang: { eave: 640, gable: 0 } }), 'tail-long'],
-    ['a high rafter on little seat', roofed({ seat: { rule: 'height-above-plate', height: 150 } }), 'bearing-short'],
-    ['a low rafter whose seat runs past the plate', roofed({ seat: { rule: 'height-above-plate', height: 80 } }), 'seat-past-plate'],
+    [
+      'a high rafter on little seat',
+      roofed({ seat: { rule: 'height-above-plate', height: 150 } }),
+      'bearing-short',
+    ],
+    [
+      'a low rafter whose seat runs past the plate',
+      roofed({ seat: { rule: 'height-above-plate', height: 80 } }),
+      'seat-past-plate',
+    ],
     ['no notch', roofed({ seat: { rule: 'none' }, overhang: { eave: 100, gable: 0 } }), 'no-birdsmouth'],
     ['a ridge shallower than the plumb cut', roofed({ ridge: '2x6' }), 'ridge-shallow'],
     ['a slope below 3 in 12', roofed({ pitch: { rise: 2.5, run: 12 }, ridge: '1x8' }), 'low-pitch'],
     ['rafters without ties', base, 'no-ties'],
-    ['a single plate and rafters between studs', roofed({ spacing: 500 }, { topPlates: 1 }), 'rafter-off-stud'],
-    ['a building longer than any board', { ...base, footprint: { ...base.footprint, length: 22 * FOOT } }, 'longer-than-stock'],
+    [
+      'a single plate and rafters between studs',
+      roofed({ spacing: 500 }, { topPlates: 1 }),
+      'rafter-off-stud',
+    ],
+    [
+      'a building longer than any board',
+      { ...base, footprint: { ...base.footprint, length: 22 * FOOT } },
+      'longer-than-stock',
+    ],
   ])('%s', (_, design, code) => {
     expect(codes(design)).toContain(code)
   })
 
   test('and stay silent within it', () => {
-    const calm = codes(roofed({ rafter: '2x8', ridge: '2x10', seat: { rule: 'third', measured: 'square' }, pitch: { rise: 4, run: 12 } }))
+    const calm = codes(
+      roofed({
+        rafter: '2x8',
+        ridge: '2x10',
+        seat: { rule: 'third', measured: 'square' },
+        pitch: { rise: 4, run: 12 },
+      }),
+    )
     expect(calm).toEqual(['no-ties'])
     expect(codes(roofed({ spacing: 16 * INCH }, { topPlates: 1 }))).not.toContain('rafter-off-stud')
   })
@@ -134,10 +210,14 @@ describe('cautions name the limit that is passed', () => {
 
 /** Where two documents differ, numbers by more than a ten-thousandth. */
 function differences(a: unknown, b: unknown, path = ''): string[] {
-  if (typeof a === 'number' && typeof b === 'number') return Math.abs(a - b) <= 1e-4 ? [] : [`${path}: ${a} and ${b}`]
-  if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return Object.is(a, b) ? [] : [`${path}: ${String(a)} and ${String(b)}`]
+  if (typeof a === 'number' && typeof b === 'number')
+    return Math.abs(a - b) <= 1e-4 ? [] : [`${path}: ${a} and ${b}`]
+  if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null)
+    return Object.is(a, b) ? [] : [`${path}: ${String(a)} and ${String(b)}`]
   const keys = [...new Set([...Object.keys(a), ...Object.keys(b)])]
-  return keys.flatMap(key => differences((a as Record<string, unknown>)[key], (b as Record<string, unknown>)[key], `${path}.${key}`))
+  return keys.flatMap(key =>
+    differences((a as Record<string, unknown>)[key], (b as Record<string, unknown>)[key], `${path}.${key}`),
+  )
 }
 
 describe('a plan with a memory', () => {
@@ -149,9 +229,35 @@ describe('a plan with a memory', () => {
   // two roads to one answer: what is known from earlier plans changes nothing
   test('is the plan without one, whatever was planned before', () => {
     const memory = newMemory()
-    fc.assert(fc.property(groundedSheds, fc.constantFrom('roof.pitch', 'walls.height', 'walls.spacing', 'footprint.length', 'walls.stack', 'roof.spacing', 'base', 'walls.sheathing'), (design, path) => {
-      const value: Record<string, unknown> = { 'roof.pitch': { rise: 5, run: 12 }, 'walls.height': 2000, 'walls.spacing': 450, 'footprint.length': 3333, 'walls.stack': 'rafters', 'roof.spacing': 500, 'base': null, 'walls.sheathing': null }
-      for (const each of [design, withValue(design, path, value[path]), design]) expect(differences(planFile(plan(each, memory)), planFile(plan(each)))).toEqual([])
-    }), { numRuns: runs(25), endOnFailure: true })
+    fc.assert(
+      fc.property(
+        groundedSheds,
+        fc.constantFrom(
+          'roof.pitch',
+          'walls.height',
+          'walls.spacing',
+          'footprint.length',
+          'walls.stack',
+          'roof.spacing',
+          'base',
+          'walls.sheathing',
+        ),
+        (design, path) => {
+          const value: Record<string, unknown> = {
+            'roof.pitch': { rise: 5, run: 12 },
+            'walls.height': 2000,
+            'walls.spacing': 450,
+            'footprint.length': 3333,
+            'walls.stack': 'rafters',
+            'roof.spacing': 500,
+            base: null,
+            'walls.sheathing': null,
+          }
+          for (const each of [design, withValue(design, path, value[path]), design])
+            expect(differences(planFile(plan(each, memory)), planFile(plan(each)))).toEqual([])
+        },
+      ),
+      { numRuns: runs(25), endOnFailure: true },
+    )
   }, 120_000)
 })

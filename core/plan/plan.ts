@@ -40,14 +40,28 @@ export function plan(asked: Design, memory?: Memory): Plan {
   const pieces = piecesOf(framed, stockLengths[design.lumber.yard], memory)
   const kgPerM3 = density(design.lumber.species, design.lumber.moisture)
   const sheets = sheetsOf(framed)
-  return { design, frame: framed, pieces, roof: readRoof(framed, design.units), totals: { ...totalsOf(pieces, kgPerM3), sheets: sheets.length }, sheets, loose: looseOf(design, framed), density: kgPerM3 }
+  return {
+    design,
+    frame: framed,
+    pieces,
+    roof: readRoof(framed, design.units),
+    totals: { ...totalsOf(pieces, kgPerM3), sheets: sheets.length },
+    sheets,
+    loose: looseOf(design, framed),
+    density: kgPerM3,
+  }
 }
 
 function totalsOf(pieces: readonly Piece[], kgPerM3: number): Omit<Totals, 'sheets'> {
-  const sum = (value: (piece: Piece) => number): number => pieces.reduce((total, piece) => total + piece.count * value(piece), 0)
-  const ofBoards = (value: (piece: Piece) => number) => sum(piece => piece.section.kind === 'sheet' ? 0 : value(piece))
+  const sum = (value: (piece: Piece) => number): number =>
+    pieces.reduce((total, piece) => total + piece.count * value(piece), 0)
+  const ofBoards = (value: (piece: Piece) => number) =>
+    sum(piece => (piece.section.kind === 'sheet' ? 0 : value(piece)))
   return {
-    pieces: sum(() => 1), length: ofBoards(piece => piece.length), boardFeet: sum(piece => piece.boardFeet), volume: ofBoards(piece => piece.volume) * 1e-9,
+    pieces: sum(() => 1),
+    length: ofBoards(piece => piece.length),
+    boardFeet: sum(piece => piece.boardFeet),
+    volume: ofBoards(piece => piece.volume) * 1e-9,
     weight: sum(piece => weightOf(piece.section, piece.volume, kgPerM3)),
   }
 }

@@ -3,18 +3,67 @@ import type { Piece } from './piece'
 import type { Plan } from './plan'
 
 /** A step of putting the building up: what goes up together, boards and parts by their ids. */
-export interface RaisingStep { readonly name: RaisingName, readonly members: readonly string[] }
+export interface RaisingStep {
+  readonly name: RaisingName
+  readonly members: readonly string[]
+}
 
-const order = ['supports', 'base', 'floor', 'porch', 'deck', 'south-wall', 'north-wall', 'east-wall', 'west-wall', 'partitions', 'caps', 'ridge', 'rafters', 'hips', 'jacks', 'ties', 'blocks', 'gables', 'ends', 'fascia', 'sheets'] as const
-export type RaisingName = typeof order[number]
+const order = [
+  'supports',
+  'base',
+  'floor',
+  'porch',
+  'deck',
+  'south-wall',
+  'north-wall',
+  'east-wall',
+  'west-wall',
+  'partitions',
+  'caps',
+  'ridge',
+  'rafters',
+  'hips',
+  'jacks',
+  'ties',
+  'blocks',
+  'gables',
+  'ends',
+  'fascia',
+  'sheets',
+] as const
+export type RaisingName = (typeof order)[number]
 
 /** Steps of the roof's parts by their roles. */
 const ofRoof: Partial<Record<Member['role'], RaisingName>> = {
-  'rafter-tie': 'ties', 'collar-tie': 'ties', 'ceiling-joist': 'ties', 'joist-ledger': 'ties', 'stair-header': 'ties', 'purlin': 'ties', 'purlin-brace': 'ties', 'roof-block': 'blocks', 'fly-rafter': 'ends', 'rung': 'ends', 'lookout': 'ends', 'sub-fascia': 'fascia', 'fascia': 'fascia', 'barge': 'fascia', 'soffit-ledger': 'fascia', 'soffit-joist': 'fascia', 'finish-board': 'fascia',
+  'rafter-tie': 'ties',
+  'collar-tie': 'ties',
+  'ceiling-joist': 'ties',
+  'joist-ledger': 'ties',
+  'stair-header': 'ties',
+  purlin: 'ties',
+  'purlin-brace': 'ties',
+  'roof-block': 'blocks',
+  'fly-rafter': 'ends',
+  rung: 'ends',
+  lookout: 'ends',
+  'sub-fascia': 'fascia',
+  fascia: 'fascia',
+  barge: 'fascia',
+  'soffit-ledger': 'fascia',
+  'soffit-joist': 'fascia',
+  'finish-board': 'fascia',
 }
 
-/** Which step a member belongs to, in the usual order: base, floor frame, deck, walls, the lapped plates that tie them, ridge, rafters, their ties, blocks, gables, what carries the roof over them, fascia and soffit, and sheets that are cut round tails (trade book, section 2; common practice, no source). */
-function stepOf({ id, role }: Pick<Member, 'id' | 'role'>, roundTails: boolean, lapped: (wall: string) => boolean): RaisingName {
+/**
+ * Which step a member belongs to, in the usual order: base, floor frame, deck, walls, the lapped plates that
+ * tie them, ridge, rafters, their ties, blocks, gables, what carries the roof over them, fascia and soffit,
+ * and sheets that are cut round tails (trade book, section 2; common practice, no source).
+ */
+function stepOf(
+  { id, role }: Pick<Member, 'id' | 'role'>,
+  roundTails: boolean,
+  lapped: (wall: string) => boolean,
+): RaisingName {
   if (role === 'post') return 'supports'
   if (id.includes('/gable/')) return 'gables'
   if (role === 'slat' || (role === 'wall-sheet' && roundTails)) return 'sheets'
@@ -22,8 +71,23 @@ function stepOf({ id, role }: Pick<Member, 'id' | 'role'>, roundTails: boolean, 
   if (id.startsWith('porch/')) return 'porch'
   if (role === 'deck-sheet' || role === 'deck-board') return 'deck'
   if (id.startsWith('floor/')) return 'floor'
-  if (role === 'ridge' || role === 'ledger' || role === 'upper-header' || role === 'ridge-beam' || role === 'ridge-post') return 'ridge'
-  if (role === 'rafter' || role === 'cripple-rafter' || role === 'roof-joist' || role === 'firring' || role === 'wedge' || role === 'roof-header') return 'rafters'
+  if (
+    role === 'ridge' ||
+    role === 'ledger' ||
+    role === 'upper-header' ||
+    role === 'ridge-beam' ||
+    role === 'ridge-post'
+  )
+    return 'ridge'
+  if (
+    role === 'rafter' ||
+    role === 'cripple-rafter' ||
+    role === 'roof-joist' ||
+    role === 'firring' ||
+    role === 'wedge' ||
+    role === 'roof-header'
+  )
+    return 'rafters'
   if (role === 'hip') return 'hips'
   if (role === 'jack-rafter') return 'jacks'
   const part = ofRoof[role]
@@ -33,22 +97,47 @@ function stepOf({ id, role }: Pick<Member, 'id' | 'role'>, roundTails: boolean, 
   return `${id.split('/')[1] as 'south' | 'north' | 'east' | 'west'}-wall`
 }
 
-/** The order of raising: walls that run through before those that butt between them; every member and part is in one step, and a step without any is left out. */
+/**
+ * The order of raising: walls that run through before those that butt between them; every member and part is
+ * in one step, and a step without any is left out.
+ */
 export function raising({ frame, design }: Pick<Plan, 'frame' | 'design'>): RaisingStep[] {
   const roundTails = design.walls.sheathing?.top === 'round-tails'
-  const steps = frame.walls.some(wall => wall.along === 'x' && wall.through) ? order : order.map(name => turned[name] ?? name)
+  const steps = frame.walls.some(wall => wall.along === 'x' && wall.through)
+    ? order
+    : order.map(name => turned[name] ?? name)
   const lapped = (name: string): boolean => frame.walls.some(wall => wall.name === name && isLapped(wall))
-  const all = [...frame.base.parts.map(part => ({ id: part.id, name: 'supports' as const })), ...frame.members.map(member => ({ id: member.id, name: stepOf(member, roundTails, lapped) }))]
-  return steps.map(name => ({ name, members: all.filter(each => each.name === name).map(each => each.id) })).filter(step => step.members.length > 0)
+  const all = [
+    ...frame.base.parts.map(part => ({ id: part.id, name: 'supports' as const })),
+    ...frame.members.map(member => ({ id: member.id, name: stepOf(member, roundTails, lapped) })),
+  ]
+  return steps
+    .map(name => ({ name, members: all.filter(each => each.name === name).map(each => each.id) }))
+    .filter(step => step.members.length > 0)
 }
 
-/** Pieces in the order of the work, each with the step in which the first of its members goes up; within a step as they are listed. */
-export function inOrderOfWork(plan: Pick<Plan, 'frame' | 'design' | 'pieces'>): readonly { readonly piece: Piece, readonly step: RaisingName }[] {
+/**
+ * Pieces in the order of the work, each with the step in which the first of its members goes up; within a
+ * step as they are listed.
+ */
+export function inOrderOfWork(
+  plan: Pick<Plan, 'frame' | 'design' | 'pieces'>,
+): readonly { readonly piece: Piece; readonly step: RaisingName }[] {
   const steps = raising(plan)
   const at = new Map(steps.flatMap(({ members }, i) => members.map(member => [member, i] as const)))
-  const placed = plan.pieces.map(piece => ({ piece, at: Math.min(...piece.members.map(member => at.get(member) ?? steps.length - 1)) }))
-  return placed.sort((one, other) => one.at - other.at).map(({ piece, at: step }) => ({ piece, step: steps[step]?.name ?? 'sheets' }))
+  const placed = plan.pieces.map(piece => ({
+    piece,
+    at: Math.min(...piece.members.map(member => at.get(member) ?? steps.length - 1)),
+  }))
+  return placed
+    .sort((one, other) => one.at - other.at)
+    .map(({ piece, at: step }) => ({ piece, step: steps[step]?.name ?? 'sheets' }))
 }
 
 /** Where the gable walls run through they are raised first. */
-const turned: Partial<Record<RaisingName, RaisingName>> = { 'south-wall': 'east-wall', 'north-wall': 'west-wall', 'east-wall': 'south-wall', 'west-wall': 'north-wall' }
+const turned: Partial<Record<RaisingName, RaisingName>> = {
+  'south-wall': 'east-wall',
+  'north-wall': 'west-wall',
+  'east-wall': 'south-wall',
+  'west-wall': 'north-wall',
+}

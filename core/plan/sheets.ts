@@ -3,24 +3,38 @@ import type { Frame, Member } from '../frame'
 import { widthOf } from './piece'
 
 /** A piece of a sheet: its longest way along the sheet and its width across it, mm. */
-export interface SheetPiece { readonly member: string, readonly long: number, readonly wide: number }
+export interface SheetPiece {
+  readonly member: string
+  readonly long: number
+  readonly wide: number
+}
 
 /** What comes out of one sheet, in the order it is cut. */
-export interface SheetCut { readonly section: string, readonly pieces: readonly SheetPiece[] }
+export interface SheetCut {
+  readonly section: string
+  readonly pieces: readonly SheetPiece[]
+}
 
 /** A remnant narrower than this is not kept, mm. */
 const SCRAP = 60
 
-interface Rest { readonly sheet: number, readonly long: number, readonly wide: number }
+interface Rest {
+  readonly sheet: number
+  readonly long: number
+  readonly wide: number
+}
 
 /**
- * The sheets a deck is cut from, offcuts used again: largest piece first, each from the smallest remnant it fits with the face grain the same way,
- * else from a new sheet; cut right across each time (guillotine). The saw's cut is not taken off: sheets are laid an eighth of an inch apart, which is what it takes
- * (common practice, no source).
+ * The sheets a deck is cut from, offcuts used again: largest piece first, each from the smallest remnant it
+ * fits with the face grain the same way, else from a new sheet; cut right across each time (guillotine). The
+ * saw's cut is not taken off: sheets are laid an eighth of an inch apart, which is what it takes (common
+ * practice, no source).
  */
 export function sheetsOf(frame: Frame): SheetCut[] {
   const bySection = new Map<string, Member[]>()
-  for (const member of frame.members) if (member.section.kind === 'sheet') bySection.set(member.section.name, [...bySection.get(member.section.name) ?? [], member])
+  for (const member of frame.members)
+    if (member.section.kind === 'sheet')
+      bySection.set(member.section.name, [...(bySection.get(member.section.name) ?? []), member])
   return [...bySection.values()].flatMap(cutFrom)
 }
 
@@ -28,11 +42,15 @@ function cutFrom(members: readonly Member[]): SheetCut[] {
   const [first] = members
   if (!first) return []
   const full = { long: first.section.sold ?? 0, wide: first.section.depth }
-  const pieces = members.map(({ id, board }): SheetPiece => ({ member: id, long: boardLength(board), wide: widthOf(board) })).sort((a, b) => micrometres(b.wide) - micrometres(a.wide) || micrometres(b.long) - micrometres(a.long))
+  const pieces = members
+    .map(({ id, board }): SheetPiece => ({ member: id, long: boardLength(board), wide: widthOf(board) }))
+    .sort((a, b) => micrometres(b.wide) - micrometres(a.wide) || micrometres(b.long) - micrometres(a.long))
   const cuts: SheetPiece[][] = []
   let rests: Rest[] = []
   for (const piece of pieces) {
-    const fits = rests.filter(rest => rest.long >= piece.long - 1e-6 && rest.wide >= piece.wide - 1e-6).sort((a, b) => Math.round(a.long * a.wide) - Math.round(b.long * b.wide))
+    const fits = rests
+      .filter(rest => rest.long >= piece.long - 1e-6 && rest.wide >= piece.wide - 1e-6)
+      .sort((a, b) => Math.round(a.long * a.wide) - Math.round(b.long * b.wide))
     const from = fits[0] ?? { sheet: cuts.push([]) - 1, ...full }
     cuts[from.sheet]?.push(piece)
     rests = [...rests.filter(rest => rest !== from), ...remnants(from, piece)]
@@ -43,7 +61,10 @@ function cutFrom(members: readonly Member[]): SheetCut[] {
 /** Sizes that differ by rounding alone are one size in the order of a list. */
 const micrometres = (mm: number): number => Math.round(mm * 1000)
 
-/** What is left of a rectangle when a piece is cut off its corner: right across first along the side that leaves the larger rest. */
+/**
+ * What is left of a rectangle when a piece is cut off its corner: right across first along the side that
+ * leaves the larger rest.
+ */
 function remnants(from: Rest, piece: SheetPiece): Rest[] {
   const end = { sheet: from.sheet, long: from.long - piece.long, wide: from.wide }
   const side = { sheet: from.sheet, long: piece.long, wide: from.wide - piece.wide }

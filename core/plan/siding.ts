@@ -3,39 +3,98 @@ import type { Frame, Wall } from '../frame'
 import { meets, vec } from '../geometry'
 import { stretchOf } from './marked-pair'
 
-/** Lapped boards over the walls' sheets: rows from the bottom of each wall to the roof, the whole of them end to end, mm, openings left out; and the boards they come out of. */
-export interface SidingCount { readonly rows: number, readonly length: number, readonly boards: number, readonly stock: number }
+/**
+ * Lapped boards over the walls' sheets: rows from the bottom of each wall to the roof, the whole of them end
+ * to end, mm, openings left out; and the boards they come out of.
+ */
+export interface SidingCount {
+  readonly rows: number
+  readonly length: number
+  readonly boards: number
+  readonly stock: number
+}
 
 /** What is bought over what is laid, for ends and splits (common practice, no source). */
 export const WASTE = 0.1
 
-/** Counts siding; null where there is none to count. Each row is as long as its wall at the middle of what shows of it. */
+/**
+ * Counts siding; null where there is none to count. Each row is as long as its wall at the middle of what
+ * shows of it.
+ */
 export function sidingOf({ walls, roof }: Design, frame: Frame): SidingCount | null {
   const { siding, sheathing, longest } = walls
   if (!siding || !sheathing) return null
-  const rows = frame.walls.filter(wall => isSide(wall.name) && walls.sides[wall.name].cover === 'sheets' && walls.sides[wall.name].build === 'studs').flatMap(wall => rowsOn(walls.gables !== 'open' && roof.shape !== 'flat' && !frame.roof.eaves.some(eave => eave.slope.side === wall.name), frame, wall, siding.exposure))
+  const rows = frame.walls
+    .filter(
+      wall =>
+        isSide(wall.name) &&
+        walls.sides[wall.name].cover === 'sheets' &&
+        walls.sides[wall.name].build === 'studs',
+    )
+    .flatMap(wall =>
+      rowsOn(
+        walls.gables !== 'open' &&
+          roof.shape !== 'flat' &&
+          !frame.roof.eaves.some(eave => eave.slope.side === wall.name),
+        frame,
+        wall,
+        siding.exposure,
+      ),
+    )
   const length = rows.reduce((sum, each) => sum + each, 0)
-  return rows.length ? { rows: rows.length, length, boards: Math.ceil(length * (1 + WASTE) / longest - 1e-9), stock: longest } : null
+  return rows.length
+    ? {
+        rows: rows.length,
+        length,
+        boards: Math.ceil((length * (1 + WASTE)) / longest - 1e-9),
+        stock: longest,
+      }
+    : null
 }
 
 /** Lengths of the rows on one wall and its gable, from its lowest sheet's edge, mm. */
 function rowsOn(gables: boolean, frame: Frame, wall: Wall, exposure: number): number[] {
-  const top = wall.along === 'y' && gables ? roofAt(frame, Math.min(Math.max(frame.roof.meet, 0), wall.overall)) : wall.height
-  const foot = Math.min(...frame.members.filter(({ id, role }) => role === 'wall-sheet' && (id.startsWith(`walls/${wall.name}/sheet/`) || (wall.step && id.startsWith(`walls/${wall.name}/gable/sheet/`)))).map(sheet => stretchOf(sheet, 'z').from))
+  const top =
+    wall.along === 'y' && gables
+      ? roofAt(frame, Math.min(Math.max(frame.roof.meet, 0), wall.overall))
+      : wall.height
+  const foot = Math.min(
+    ...frame.members
+      .filter(
+        ({ id, role }) =>
+          role === 'wall-sheet' &&
+          (id.startsWith(`walls/${wall.name}/sheet/`) ||
+            (wall.step && id.startsWith(`walls/${wall.name}/gable/sheet/`))),
+      )
+      .map(sheet => stretchOf(sheet, 'z').from),
+  )
   const count = Number.isFinite(foot) ? Math.ceil((top - foot) / exposure - 1e-9) : 0
-  return Array.from({ length: Math.max(0, count) }, (_, i) => foot + i * exposure).map((low) => {
-    const middle = Math.min(low + exposure / 2, (low + top) / 2)
-    const whole = wall.along === 'y' && gables ? gableWidth(frame, wall, middle) : wall.overall
-    const open = (frame.openings[wall.name] ?? []).filter(({ z }) => z.from < middle && z.to > middle).reduce((sum, { s }) => sum + s.to - s.from, 0)
-    return Math.max(0, whole - open)
-  }).filter(length => length > 0)
+  return Array.from({ length: Math.max(0, count) }, (_, i) => foot + i * exposure)
+    .map(low => {
+      const middle = Math.min(low + exposure / 2, (low + top) / 2)
+      const whole = wall.along === 'y' && gables ? gableWidth(frame, wall, middle) : wall.overall
+      const open = (frame.openings[wall.name] ?? [])
+        .filter(({ z }) => z.from < middle && z.to > middle)
+        .reduce((sum, { s }) => sum + s.to - s.from, 0)
+      return Math.max(0, whole - open)
+    })
+    .filter(length => length > 0)
 }
 
-const roofAt = ({ roof: { slopes } }: Frame, y: number): number => Math.min(...[slopes.south.roofTop, slopes.north.roofTop].map(plane => meets(plane, vec(0, y, 0), vec(0, 0, 1)) ?? 0))
+const roofAt = ({ roof: { slopes } }: Frame, y: number): number =>
+  Math.min(
+    ...[slopes.south.roofTop, slopes.north.roofTop].map(
+      plane => meets(plane, vec(0, y, 0), vec(0, 0, 1)) ?? 0,
+    ),
+  )
 
 /** How wide a gable is at a level, mm. */
 function gableWidth({ roof: { slopes } }: Frame, wall: Wall, z: number): number {
   const at = (plane: typeof slopes.south.roofTop): number => meets(plane, vec(0, 0, z), vec(0, 1, 0)) ?? 0
   const planes = [slopes.south.roofTop, slopes.north.roofTop]
-  return Math.max(0, Math.min(wall.overall, ...planes.filter(plane => plane.normal.y > 0).map(at)) - Math.max(0, ...planes.filter(plane => plane.normal.y < 0).map(at)))
+  return Math.max(
+    0,
+    Math.min(wall.overall, ...planes.filter(plane => plane.normal.y > 0).map(at)) -
+      Math.max(0, ...planes.filter(plane => plane.normal.y < 0).map(at)),
+  )
 }

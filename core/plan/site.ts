@@ -1,34 +1,92 @@
 import type { Design, Find, Site } from '../design'
-import { apart, cornersOf, leftOf, type Meeting, rectangle, type SiteTurn, type Spot, toStretch, turnOf, twoTapes } from '../survey'
+import {
+  apart,
+  cornersOf,
+  leftOf,
+  type Meeting,
+  rectangle,
+  type SiteTurn,
+  type Spot,
+  toStretch,
+  turnOf,
+  twoTapes,
+} from '../survey'
 import type { Frame } from '../frame'
 
-/** A find with its places in site axes, mm; a place whose two tapes can't meet is null there, with why in `faults`. */
-export interface SiteFind { readonly find: Find, readonly places: readonly Spot[], readonly faults: readonly (Meeting & { readonly ok: false })[] }
+/**
+ * A find with its places in site axes, mm; a place whose two tapes can't meet is null there, with why in
+ * `faults`.
+ */
+export interface SiteFind {
+  readonly find: Find
+  readonly places: readonly Spot[]
+  readonly faults: readonly (Meeting & { readonly ok: false })[]
+}
 
-/** Where the finds are on the site. One that was measured off the building's stakes moves with them only on paper: it is shown from where they are drawn, and not at all while the building has no place. */
+/**
+ * Where the finds are on the site. One that was measured off the building's stakes moves with them only on
+ * paper: it is shown from where they are drawn, and not at all while the building has no place.
+ */
 export function findsOf({ site, footprint }: Design): SiteFind[] {
   if (!site) return []
   const turn = turnOf(site.place, footprint.length, footprint.width)
   const stakes = rectangle(footprint.length, footprint.width)
-  return site.finds.map((find) => {
+  return site.finds.map(find => {
     const placed = find.places.filter(place => place.from === 'line' || turn)
-    const met = placed.map((place) => {
-      const [left, right] = place.from === 'line' || !turn ? [{ x: 0, y: 0 }, { x: site.reference.length, y: 0 }] : cornersOf[place.from].map(name => turn.toSite(stakes[name]))
-      return twoTapes(left ?? { x: 0, y: 0 }, right ?? { x: 0, y: 0 }, place.toLeft, place.toRight, place.lies === 'ahead' ? 'left' : 'right')
+    const met = placed.map(place => {
+      const [left, right] =
+        place.from === 'line' || !turn
+          ? [
+              { x: 0, y: 0 },
+              { x: site.reference.length, y: 0 },
+            ]
+          : cornersOf[place.from].map(name => turn.toSite(stakes[name]))
+      return twoTapes(
+        left ?? { x: 0, y: 0 },
+        right ?? { x: 0, y: 0 },
+        place.toLeft,
+        place.toRight,
+        place.lies === 'ahead' ? 'left' : 'right',
+      )
     })
-    return { find, places: met.flatMap(each => each.ok ? [each.at] : []), faults: met.flatMap(each => each.ok ? [] : [each]) }
+    return {
+      find,
+      places: met.flatMap(each => (each.ok ? [each.at] : [])),
+      faults: met.flatMap(each => (each.ok ? [] : [each])),
+    }
   })
 }
 
-/** How near something of the base comes to a find: the least distance between their edges, mm, and the ids of all that come nearer than it should be kept clear by. */
-export interface Nearness { readonly find: Find, readonly ids: readonly string[], readonly least: number }
+/**
+ * How near something of the base comes to a find: the least distance between their edges, mm, and the ids of
+ * all that come nearer than it should be kept clear by.
+ */
+export interface Nearness {
+  readonly find: Find
+  readonly ids: readonly string[]
+  readonly least: number
+}
 
 /** A round or square place that is dug or stood on, with half its width. */
-interface Dig { readonly id: string, readonly at: Spot, readonly half: number }
+interface Dig {
+  readonly id: string
+  readonly at: Spot
+  readonly half: number
+}
 
 function digsOf({ base }: Frame): Dig[] {
-  const holes = base.holes.map((hole): Dig => ({ id: hole.id.replace('/hole/', hole.fill === 'pier' ? '/pier/' : '/post/'), at: { x: hole.x, y: hole.y }, half: hole.diameter / 2 }))
-  const blocks = base.parts.filter(part => part.kind === 'block').map((part): Dig => ({ id: part.id, at: { x: (part.low.x + part.high.x) / 2, y: (part.low.y + part.high.y) / 2 }, half: Math.hypot(part.high.x - part.low.x, part.high.y - part.low.y) / 2 }))
+  const holes = base.holes.map((hole): Dig => ({
+    id: hole.id.replace('/hole/', hole.fill === 'pier' ? '/pier/' : '/post/'),
+    at: { x: hole.x, y: hole.y },
+    half: hole.diameter / 2,
+  }))
+  const blocks = base.parts
+    .filter(part => part.kind === 'block')
+    .map((part): Dig => ({
+      id: part.id,
+      at: { x: (part.low.x + part.high.x) / 2, y: (part.low.y + part.high.y) / 2 },
+      half: Math.hypot(part.high.x - part.low.x, part.high.y - part.low.y) / 2,
+    }))
   return [...holes, ...blocks]
 }
 
@@ -40,14 +98,28 @@ export function nearnesses(design: Design, frame: Frame): Nearness[] {
   const digs = digsOf(frame).map(dig => ({ ...dig, at: turn.toSite(dig.at) }))
   return findsOf(design).flatMap(({ find, places: [first, second] }) => {
     if (!first) return []
-    const far = digs.map(dig => ({ id: dig.id, by: Math.max(0, (second ? toStretch(dig.at, first, second) : apart(dig.at, first)) - dig.half) }))
+    const far = digs.map(dig => ({
+      id: dig.id,
+      by: Math.max(0, (second ? toStretch(dig.at, first, second) : apart(dig.at, first)) - dig.half),
+    }))
     const near = far.filter(each => each.by < find.clear - 1e-6)
-    return near.length ? [{ find, ids: near.map(each => each.id), least: Math.min(...near.map(each => each.by)) }] : []
+    return near.length
+      ? [{ find, ids: near.map(each => each.id), least: Math.min(...near.map(each => each.by)) }]
+      : []
   })
 }
 
-/** How far the building stands off a line of the plot, mm, square to it, from its nearest corner; and what is asked. Negative where the line runs through it. */
-export interface Clearance { /** Place of the line in the document. */ readonly number: number, readonly name: string, readonly distance: number, readonly setback: number }
+/**
+ * How far the building stands off a line of the plot, mm, square to it, from its nearest corner; and what is
+ * asked. Negative where the line runs through it.
+ */
+export interface Clearance {
+  /** Place of the line in the document. */
+  readonly number: number
+  readonly name: string
+  readonly distance: number
+  readonly setback: number
+}
 
 export function clearances({ site, footprint }: Design, outline: Frame['outline']): Clearance[] {
   const turn = site ? turnOf(site.place, footprint.length, footprint.width) : null
@@ -58,9 +130,21 @@ export function clearances({ site, footprint }: Design, outline: Frame['outline'
   })
 }
 
-function offLine({ from, to }: Site['boundaries'][number], turn: SiteTurn, { x0, x1, y0, y1 }: Frame['outline']): number | null {
-  const [a, b] = [{ x: from.along, y: from.out }, { x: to.along, y: to.out }]
-  const off = [{ x: x0, y: y0 }, { x: x1, y: y0 }, { x: x1, y: y1 }, { x: x0, y: y1 }].map(p => leftOf(turn.toSite(p), a, b))
+function offLine(
+  { from, to }: Site['boundaries'][number],
+  turn: SiteTurn,
+  { x0, x1, y0, y1 }: Frame['outline'],
+): number | null {
+  const [a, b] = [
+    { x: from.along, y: from.out },
+    { x: to.along, y: to.out },
+  ]
+  const off = [
+    { x: x0, y: y0 },
+    { x: x1, y: y0 },
+    { x: x1, y: y1 },
+    { x: x0, y: y1 },
+  ].map(p => leftOf(turn.toSite(p), a, b))
   if (off.some(each => each === null)) return null
   const known = off as number[]
   const middle = known.reduce((sum, each) => sum + each, 0)

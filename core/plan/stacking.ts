@@ -4,21 +4,39 @@ import { INCH } from '../measure'
 import { stretchOf } from './marked-pair'
 import type { Plan } from './plan'
 
-/** A joist under a wall or a rafter over it, by its middle along the wall; `off` how far from the nearest stud's middle, mm. */
-export interface Stacked { readonly member: string, readonly at: number, readonly off: number }
+/**
+ * A joist under a wall or a rafter over it, by its middle along the wall; `off` how far from the nearest
+ * stud's middle, mm.
+ */
+export interface Stacked {
+  readonly member: string
+  readonly at: number
+  readonly off: number
+}
 
 /** mm from a stud's middle within which a member stands over or under it: IRC R602.3.2 (from memory). */
 export const STACKED = INCH
 
-/** Whether a rafter stands on an eave wall: those, the jacks and the lower parts of parted ones of its slope, or, of a single one, all but what ends short of it. */
-export function standsOn({ roof }: Pick<Design, 'roof'>, { id, role }: Pick<Member, 'id' | 'role'>, wall: string): boolean {
-  if (role !== 'rafter' && role !== 'jack-rafter' && role !== 'cripple-rafter' && role !== 'roof-joist') return false
+/**
+ * Whether a rafter stands on an eave wall: those, the jacks and the lower parts of parted ones of its slope,
+ * or, of a single one, all but what ends short of it.
+ */
+export function standsOn(
+  { roof }: Pick<Design, 'roof'>,
+  { id, role }: Pick<Member, 'id' | 'role'>,
+  wall: string,
+): boolean {
+  if (role !== 'rafter' && role !== 'jack-rafter' && role !== 'cripple-rafter' && role !== 'roof-joist')
+    return false
   if (!hasOneSlope(roof)) return id.startsWith(`roof/${wall}/`) && !id.includes('/upper/')
   return role !== 'cripple-rafter' || id.startsWith(roof.high === wall ? 'roof/upper/' : 'roof/rafter/')
 }
 
 /** Joists under a wall and rafters over it that cross it, each with how far it is from a stud; rising. */
-export function stackingOf({ frame, design }: Pick<Plan, 'frame' | 'design'>, wall: Wall): { readonly joists: readonly Stacked[], readonly rafters: readonly Stacked[] } {
+export function stackingOf(
+  { frame, design }: Pick<Plan, 'frame' | 'design'>,
+  wall: Wall,
+): { readonly joists: readonly Stacked[]; readonly rafters: readonly Stacked[] } {
   const { along } = wall
   // a beam carries rafters wherever they stand
   if (isSide(wall.name) && design.walls.sides[wall.name].build === 'posts') return { joists: [], rafters: [] }
@@ -26,11 +44,30 @@ export function stackingOf({ frame, design }: Pick<Plan, 'frame' | 'design'>, wa
     const { from, to } = stretchOf(member, along)
     return (from + to) / 2
   }
-  const studs = frame.members.filter(({ id, role }) => id.startsWith(`walls/${wall.name}/`) && ['stud', 'king', 'jack', 'cripple'].includes(role)).map(middle)
-  const read = (members: readonly Member[]): Stacked[] => members.map(member => ({ member: member.id, at: middle(member) })).map(each => ({ ...each, off: Math.min(Infinity, ...studs.map(at => Math.abs(at - each.at))) })).sort((a, b) => a.at - b.at)
-  const bays = (frame.floor?.bays ?? []).filter(bay => bay.id !== 'porch' && bay.joists !== along).map(bay => bay.id)
+  const studs = frame.members
+    .filter(
+      ({ id, role }) =>
+        id.startsWith(`walls/${wall.name}/`) && ['stud', 'king', 'jack', 'cripple'].includes(role),
+    )
+    .map(middle)
+  const read = (members: readonly Member[]): Stacked[] =>
+    members
+      .map(member => ({ member: member.id, at: middle(member) }))
+      .map(each => ({ ...each, off: Math.min(Infinity, ...studs.map(at => Math.abs(at - each.at))) }))
+      .sort((a, b) => a.at - b.at)
+  const bays = (frame.floor?.bays ?? [])
+    .filter(bay => bay.id !== 'porch' && bay.joists !== along)
+    .map(bay => bay.id)
   return {
-    joists: read(frame.members.filter(({ id, role }) => role === 'joist' && bays.some(bay => id.startsWith(`${bay}/joist/`)))),
-    rafters: read(frame.roof.eaves.some(eave => eave.slope.side === wall.name) ? frame.members.filter(member => standsOn(design, member, wall.name)) : []),
+    joists: read(
+      frame.members.filter(
+        ({ id, role }) => role === 'joist' && bays.some(bay => id.startsWith(`${bay}/joist/`)),
+      ),
+    ),
+    rafters: read(
+      frame.roof.eaves.some(eave => eave.slope.side === wall.name)
+        ? frame.members.filter(member => standsOn(design, member, wall.name))
+        : [],
+    ),
   }
 }

@@ -4,6 +4,8 @@ import type { Section } from '../lumber'
 export const SHEET_DENSITY = 600
 
 /** kg of a volume in mm³ of a section, of lumber of a density in kg/m³. */
-export const weightOf = (section: Section, volume: number, density: number): number => volume * 1e-9 * densityOf(section, density)
+export const weightOf = (section: Section, volume: number, density: number): number =>
+  volume * 1e-9 * densityOf(section, density)
 
-export const densityOf = (section: Section, density: number): number => section.kind === 'sheet' ? SHEET_DENSITY : density
+export const densityOf = (section: Section, density: number): number =>
+  section.kind === 'sheet' ? SHEET_DENSITY : density

@@ -1,11 +1,17 @@
 import { apart, type Spot, spot } from './spot'
 
-/** Where two tapes meet; or, where they can't, by how much they miss: `short` leaves a gap between them, `long` puts one inside the other. */
-export type Meeting = { readonly ok: true, readonly at: Spot } | { readonly ok: false, readonly fault: 'short' | 'long', readonly by: number }
+/**
+ * Where two tapes meet; or, where they can't, by how much they miss: `short` leaves a gap between them,
+ * `long` puts one inside the other.
+ */
+export type Meeting =
+  | { readonly ok: true; readonly at: Spot }
+  | { readonly ok: false; readonly fault: 'short' | 'long'; readonly by: number }
 
 /**
- * The point at distance `toA` from `a` and `toB` from `b`, on the left of the way from `a` to `b`, or on the right of it. All in mm.
- * Two circles meet where x = (toA² - toB² + d²) / 2d along the line (Euclid, Elements I.22, as in any survey text).
+ * The point at distance `toA` from `a` and `toB` from `b`, on the left of the way from `a` to `b`, or on the
+ * right of it. All in mm. Two circles meet where x = (toA² - toB² + d²) / 2d along the line (Euclid, Elements
+ * I.22, as in any survey text).
  */
 export function twoTapes(a: Spot, b: Spot, toA: number, toB: number, side: 'left' | 'right'): Meeting {
   const d = apart(a, b)

@@ -15,5 +15,9 @@ export function find({ members }: Pick<Frame, 'members'>, id: string): Member {
 /** Long point to long point, inches. */
 export const longOf = ({ board }: Member): number => (board.end - board.start) / INCH
 
-/** From where to where a member reaches along an axis of the building, inches; nothing of one that isn't there. */
-export const reach = (member: Member | undefined, axis: 'x' | 'y' | 'z'): number[] => member ? Object.values(stretchOf(member, axis)).map(inches) : []
+/**
+ * From where to where a member reaches along an axis of the building, inches; nothing of one that isn't
+ * there.
+ */
+export const reach = (member: Member | undefined, axis: 'x' | 'y' | 'z'): number[] =>
+  member ? Object.values(stretchOf(member, axis)).map(inches) : []

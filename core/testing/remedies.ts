@@ -1,4 +1,13 @@
-import { changed, type Design, findLimit, isPitchPath, kindOfPath, ownSections, valueAt, withValue } from '../design'
+import {
+  changed,
+  type Design,
+  findLimit,
+  isPitchPath,
+  kindOfPath,
+  ownSections,
+  valueAt,
+  withValue,
+} from '../design'
 import type { Problem } from '../frame'
 import { formatLength, parseLength } from '../measure'
 import { findSection } from '../lumber'
@@ -13,12 +22,22 @@ export function typed(mm: number, { units }: Design, way: 'up' | 'down' | 'as-it
   return read.ok ? read.value : NaN
 }
 
-/** A board of the design's own in a field that names a section: as the one there, but for the side that is told. */
+/**
+ * A board of the design's own in a field that names a section: as the one there, but for the side that is
+ * told.
+ */
 function withSection(design: Design, path: string, side: 'thickness' | 'depth', mm: number): Design {
   const own = ownSections(design.lumber)
   const now = findSection(String(valueAt(design, path) ?? ''), own) ?? findSection('2x6')
-  const other = side === 'depth' ? { thickness: Math.min(now?.thickness ?? 38, mm), depth: mm } : { thickness: mm, depth: Math.max(now?.depth ?? 90, mm) }
-  return withValue(withValue(design, 'lumber.sections', [...design.lumber.sections, { name: 'as told', ...other }]), path, 'as told')
+  const other =
+    side === 'depth'
+      ? { thickness: Math.min(now?.thickness ?? 38, mm), depth: mm }
+      : { thickness: mm, depth: Math.max(now?.depth ?? 90, mm) }
+  return withValue(
+    withValue(design, 'lumber.sections', [...design.lumber.sections, { name: 'as told', ...other }]),
+    path,
+    'as told',
+  )
 }
 
 const number = (problem: Problem, key: string): number | null => {
@@ -26,14 +45,23 @@ const number = (problem: Problem, key: string): number | null => {
   return typeof value === 'number' ? value : null
 }
 
-/** Where a problem's message says a number to set its field to: the number as typed, in mm, with the name of the limit. A range that holds nothing says so in words, and has none. */
+/**
+ * Where a problem's message says a number to set its field to: the number as typed, in mm, with the name of
+ * the limit. A range that holds nothing says so in words, and has none.
+ */
 export function toldNumbers(asked: Problem, design: Design): [string, number][] {
   const problem = typeable(asked, design.units)
   if (!problem) return []
   const told: [string, number][] = []
-  const range = (problem as { range?: { least: number, most: number } | null }).range
-  if (range) told.push(['least', typed(range.least, design, 'up')], ['most', typed(range.most, design, 'down')])
-  const [least, most, below, above] = [number(problem, 'least'), number(problem, 'most'), number(problem, 'below'), number(problem, 'above')]
+  const range = (problem as { range?: { least: number; most: number } | null }).range
+  if (range)
+    told.push(['least', typed(range.least, design, 'up')], ['most', typed(range.most, design, 'down')])
+  const [least, most, below, above] = [
+    number(problem, 'least'),
+    number(problem, 'most'),
+    number(problem, 'below'),
+    number(problem, 'above'),
+  ]
   if (least !== null) told.push(['least', typed(least, design, 'up')])
   if (most !== null) told.push(['most', typed(most, design, 'down')])
   if (below !== null) told.push(['below', typed(below, design, 'down')])
@@ -48,24 +76,38 @@ export function toldNumbers(asked: Problem, design: Design): [string, number][] 
   return told
 }
 
-/** Paths whose value is no number that could be set, though their message names one: what is to be changed instead is said in it. */
+/**
+ * Paths whose value is no number that could be set, though their message names one: what is to be changed
+ * instead is said in it.
+ */
 const elsewhere = /^roof\.purlins$|^walls\.gables$|^walls\.openings\.\d+\.header$/
 
-/** The design with a number that a message names typed into its field, as the page does it. Null where the message is about something else than its field. */
+/**
+ * The design with a number that a message names typed into its field, as the page does it. Null where the
+ * message is about something else than its field.
+ */
 export function asTold(design: Design, problem: Problem, mm: number): Design | null {
   const { code, path } = problem
   if (elsewhere.test(path) || isPitchPath(path)) return null
   const side = sideOf[code]
   if (side) return withSection(design, path, side, mm)
-  if (path === 'roof.seat.rule') return changed(design, 'roof.seat', { rule: 'height-above-plate', height: mm })
+  if (path === 'roof.seat.rule')
+    return changed(design, 'roof.seat', { rule: 'height-above-plate', height: mm })
   return changed(design, path, atLimit(path, mm))
 }
 
-/** A length typed as a field's limit is shown is that limit, as the page takes it: the limit may lie between two marks of the tape. */
+/**
+ * A length typed as a field's limit is shown is that limit, as the page takes it: the limit may lie between
+ * two marks of the tape.
+ */
 function atLimit(path: string, mm: number): number {
   const limit = findLimit(path)
   if (!limit) return mm
-  return [limit.min, limit.max].find(end => Math.abs(end - mm) <= MARK / 2 && (mm < limit.min || mm > limit.max)) ?? mm
+  return (
+    [limit.min, limit.max].find(
+      end => Math.abs(end - mm) <= MARK / 2 && (mm < limit.min || mm > limit.max),
+    ) ?? mm
+  )
 }
 
 /** A problem by what it is and where. */

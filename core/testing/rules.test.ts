@@ -11,21 +11,43 @@ async function broken(filePath: string, code: string): Promise<string[]> {
 
 describe('the linter holds the rooms apart', () => {
   test.each([
-    ['core/measure/angle.ts', 'import { plan } from \'../plan\'\nexport const a = plan\n', 'no-restricted-imports'],
-    ['core/frame/roof/gable.ts', 'import { plan } from \'../../plan\'\nexport const a = plan\n', 'no-restricted-imports'],
-    ['core/board/saw.ts', 'import { ref } from \'vue\'\nexport const a = ref\n', 'no-restricted-imports'],
-    ['core/output/svg.ts', 'import Dexie from \'dexie\'\nexport const a = Dexie\n', 'no-restricted-imports'],
-    ['core/plan/plan.ts', 'import { useBench } from \'../../app/stores/bench\'\nexport const a = useBench\n', 'no-restricted-imports'],
+    [
+      'core/measure/angle.ts',
+      "import { plan } from '../plan'\nexport const a = plan\n",
+      'no-restricted-imports',
+    ],
+    [
+      'core/frame/roof/gable.ts',
+      "import { plan } from '../../plan'\nexport const a = plan\n",
+      'no-restricted-imports',
+    ],
+    ['core/board/saw.ts', "import { ref } from 'vue'\nexport const a = ref\n", 'no-restricted-imports'],
+    ['core/output/svg.ts', "import Dexie from 'dexie'\nexport const a = Dexie\n", 'no-restricted-imports'],
+    [
+      'core/plan/plan.ts',
+      "import { useBench } from '../../app/stores/bench'\nexport const a = useBench\n",
+      'no-restricted-imports',
+    ],
     ['core/plan/plan.ts', 'export const a = Math.random()\n', 'no-restricted-properties'],
     ['core/plan/plan.ts', 'export const a = Date.now()\n', 'no-restricted-globals'],
     ['core/drawing/view.ts', 'export const a = document.title\n', 'no-restricted-globals'],
-    ['app/logic/entry.ts', 'import Dexie from \'dexie\'\nexport const a = Dexie\n', 'no-restricted-imports'],
-    ['core/plan/plan.test.ts', 'import { test } from \'@jest/globals\'\ntest.only(\'x\', () => {})\n', 'no-restricted-syntax'],
-  ])('%s may not hold: %s', async (file, code, rule) => {
-    expect(await broken(file, code)).toContain(rule)
-  }, 30_000)
+    ['app/logic/entry.ts', "import Dexie from 'dexie'\nexport const a = Dexie\n", 'no-restricted-imports'],
+    [
+      'core/plan/plan.test.ts',
+      "import { test } from '@jest/globals'\ntest.only('x', () => {})\n",
+      'no-restricted-syntax',
+    ],
+  ])(
+    '%s may not hold: %s',
+    async (file, code, rule) => {
+      expect(await broken(file, code)).toContain(rule)
+    },
+    30_000,
+  )
 
   test('an import along the direction is let through', async () => {
-    expect(await broken('core/plan/plan.ts', 'import type { Frame } from \'../frame\'\nexport type A = Frame\n')).toEqual([])
+    expect(
+      await broken('core/plan/plan.ts', "import type { Frame } from '../frame'\nexport type A = Frame\n"),
+    ).toEqual([])
   })
 })

@@ -7,13 +7,25 @@ kernel.setup()
 
 /** A mesh as a solid of the independent kernel; throws where it is not closed. */
 export function solidOf(mesh: Mesh): Manifold {
-  const solid = new kernel.Manifold(new kernel.Mesh({ numProp: 3, vertProperties: Float32Array.from(mesh.positions), triVerts: Uint32Array.from(mesh.indices) }))
+  const solid = new kernel.Manifold(
+    new kernel.Mesh({
+      numProp: 3,
+      vertProperties: Float32Array.from(mesh.positions),
+      triVerts: Uint32Array.from(mesh.indices),
+    }),
+  )
   if (solid.status() !== 'NoError') throw new Error(`the kernel refuses the mesh: ${solid.status()}`)
   return solid
 }
 
-/** A member's solid: made in its own axes, where single-precision corners are exact enough, and stood in the building in double precision. */
-function memberSolid({ board, placement: { origin: o, along: x, depth: y, thickness: z } }: Member): Manifold {
+/**
+ * A member's solid: made in its own axes, where single-precision corners are exact enough, and stood in the
+ * building in double precision.
+ */
+function memberSolid({
+  board,
+  placement: { origin: o, along: x, depth: y, thickness: z },
+}: Member): Manifold {
   const made = solidOf(meshOf(board.faces))
   const stood = made.transform([x.x, x.y, x.z, 0, y.x, y.y, y.z, 0, z.x, z.y, z.z, 0, o.x, o.y, o.z, 1])
   made.delete()
@@ -26,7 +38,12 @@ function partMember(part: Part): Pick<Placed, 'id' | 'solid'> {
   return { id: part.id, solid: solidOf(mesh).translate([part.low.x, part.low.y, part.low.z]) }
 }
 
-interface Placed { readonly id: string, readonly solid: Manifold, readonly low: readonly number[], readonly high: readonly number[] }
+interface Placed {
+  readonly id: string
+  readonly solid: Manifold
+  readonly low: readonly number[]
+  readonly high: readonly number[]
+}
 
 function placed(member: Member | Part): Placed {
   const { id, solid } = 'board' in member ? { id: member.id, solid: memberSolid(member) } : partMember(member)
@@ -34,18 +51,34 @@ function placed(member: Member | Part): Placed {
   return { id, solid, low: [...box.min], high: [...box.max] }
 }
 
-const apart = (a: Placed, b: Placed): boolean => a.low.some((low, i) => low > (b.high[i] ?? 0) - 1e-3 || (b.low[i] ?? 0) > (a.high[i] ?? 0) - 1e-3)
+const apart = (a: Placed, b: Placed): boolean =>
+  a.low.some((low, i) => low > (b.high[i] ?? 0) - 1e-3 || (b.low[i] ?? 0) > (a.high[i] ?? 0) - 1e-3)
 
-/** mm³ that two long boards' meshes may share by the rounding of their single-precision corners alone: what is under it is measured again. */
+/**
+ * mm³ that two long boards' meshes may share by the rounding of their single-precision corners alone: what is
+ * under it is measured again.
+ */
 const ROUNDING = 20
 
-/** What two members share, by the hulls of their convex parts in double precision. Parts of the base are boxes, and exact already. */
+/**
+ * What two members share, by the hulls of their convex parts in double precision. Parts of the base are
+ * boxes, and exact already.
+ */
 function exactly(a?: Member | Part, b?: Member | Part): number {
   if (!a || !b || !('board' in a) || !('board' in b)) return Infinity
-  const hulls = ({ board, placement }: Member): Manifold => kernel.Manifold.union(board.parts.map(part => kernel.Manifold.hull(part.faces.flatMap(face => face.corners.map((corner) => {
-    const p = toBuilding(placement, corner)
-    return [p.x, p.y, p.z] as [number, number, number]
-  })))))
+  const hulls = ({ board, placement }: Member): Manifold =>
+    kernel.Manifold.union(
+      board.parts.map(part =>
+        kernel.Manifold.hull(
+          part.faces.flatMap(face =>
+            face.corners.map(corner => {
+              const p = toBuilding(placement, corner)
+              return [p.x, p.y, p.z] as [number, number, number]
+            }),
+          ),
+        ),
+      ),
+    )
   return hulls(a).intersect(hulls(b)).volume()
 }
 
@@ -57,7 +90,10 @@ export function clashes(members: readonly (Member | Part)[], limit = 1): string[
     for (const [k, b] of all.slice(i + 1).entries()) {
       if (apart(a, b)) continue
       const shared = a.solid.intersect(b.solid)
-      const volume = shared.volume() > limit && shared.volume() < ROUNDING ? exactly(members[i], members[i + 1 + k]) : shared.volume()
+      const volume =
+        shared.volume() > limit && shared.volume() < ROUNDING
+          ? exactly(members[i], members[i + 1 + k])
+          : shared.volume()
       if (volume > limit) found.push(`${a.id} and ${b.id}: ${volume.toFixed(2)} mm³`)
       shared.delete()
     }
@@ -66,7 +102,10 @@ export function clashes(members: readonly (Member | Part)[], limit = 1): string[
   return found
 }
 
-/** Area in mm² over which two members touch: what they share when the first is sunk `depth` mm into the second, over that depth. */
+/**
+ * Area in mm² over which two members touch: what they share when the first is sunk `depth` mm into the
+ * second, over that depth.
+ */
 export function touching(a: Member, b: Member, depth = 0.5): number {
   const one = memberSolid(a).translate([0, 0, -depth])
   const shared = one.intersect(memberSolid(b))

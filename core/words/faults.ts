@@ -1,28 +1,53 @@
 import { type DesignFault, limits } from '../design'
 import { fieldName } from './fields'
 
-const kinds: Record<string, string> = { string: 'text', number: 'a number', array: 'a list', object: 'a group of fields', list: 'a list', boolean: 'yes or no' }
+const kinds: Record<string, string> = {
+  string: 'text',
+  number: 'a number',
+  array: 'a list',
+  object: 'a group of fields',
+  list: 'a list',
+  boolean: 'yes or no',
+}
 
-/** What is wrong with one place of a design file, where, and the remedy. Lengths are in mm, as in the file. */
+/**
+ * What is wrong with one place of a design file, where, and the remedy. Lengths are in mm, as in the file.
+ */
 export function sayDesignFault(fault: DesignFault): string {
   const where = fault.path ? `${fieldName(fault.path)} (${fault.path})` : 'The file'
   switch (fault.code) {
-    case 'not-json': return `The file is not a design: it cannot be read from “${fault.near}”. Choose a file that was saved here.`
+    case 'not-json':
+      return `The file is not a design: it cannot be read from “${fault.near}”. Choose a file that was saved here.`
     case 'not-an-object':
-    case 'not-a-design': return 'The file is not a design of this program. Choose a file that was saved here.'
-    case 'version-missing': return 'The file does not say which version it is. Choose a file that was saved here.'
-    case 'version-newer': return `The file is of version ${fault.found}; this program reads up to ${fault.known}. Open it in the newer program.`
-    case 'missing': return `${where} is missing.`
-    case 'wrong-type': return `${where} must be ${kinds[fault.expected] ?? fault.expected}.`
-    case 'too-small': return `${where} must be at least ${fault.min}.`
-    case 'not-above': return `${where} must be more than ${fault.min}.`
-    case 'too-large': return `${where} must be at most ${fault.max}.`
-    case 'too-long': return `${where} is too long; ${fault.max} is the most.`
-    case 'too-deep': return `${where} has lists within lists more than ${fault.max} deep, which no design has. Choose a file that was saved here.`
-    case 'not-one-of': return `${where} must be one of: ${fault.allowed.join(', ')}.`
-    case 'pitch': return `${where} must be a slope between ${limits.roofAngle.min} and ${limits.roofAngle.max} degrees.`
-    case 'no-section': return `${where}: there is no section “${fault.name}”. Name a standard one or add it to the own sizes.`
-    case 'section-twice': return `${where}: the size “${fault.name}” is there twice. Name one of them otherwise.`
-    case 'other': return `${where} is not as it should be.`
+    case 'not-a-design':
+      return 'The file is not a design of this program. Choose a file that was saved here.'
+    case 'version-missing':
+      return 'The file does not say which version it is. Choose a file that was saved here.'
+    case 'version-newer':
+      return `The file is of version ${fault.found}; this program reads up to ${fault.known}. Open it in the newer program.`
+    case 'missing':
+      return `${where} is missing.`
+    case 'wrong-type':
+      return `${where} must be ${kinds[fault.expected] ?? fault.expected}.`
+    case 'too-small':
+      return `${where} must be at least ${fault.min}.`
+    case 'not-above':
+      return `${where} must be more than ${fault.min}.`
+    case 'too-large':
+      return `${where} must be at most ${fault.max}.`
+    case 'too-long':
+      return `${where} is too long; ${fault.max} is the most.`
+    case 'too-deep':
+      return `${where} has lists within lists more than ${fault.max} deep, which no design has. Choose a file that was saved here.`
+    case 'not-one-of':
+      return `${where} must be one of: ${fault.allowed.join(', ')}.`
+    case 'pitch':
+      return `${where} must be a slope between ${limits.roofAngle.min} and ${limits.roofAngle.max} degrees.`
+    case 'no-section':
+      return `${where}: there is no section “${fault.name}”. Name a standard one or add it to the own sizes.`
+    case 'section-twice':
+      return `${where}: the size “${fault.name}” is there twice. Name one of them otherwise.`
+    case 'other':
+      return `${where} is not as it should be.`
   }
 }

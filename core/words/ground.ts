@@ -1,14 +1,42 @@
 import type { BaseKind, FindKind, OpeningKind, RoofOpeningKind } from '../design'
 import { FOOT, type Units } from '../measure'
 
-export const baseWords: Record<BaseKind, string> = { border: 'Timber border', skids: 'Skids', blocks: 'Concrete blocks', posts: 'Posts in the ground', piers: 'Piers', slab: 'Slab' }
+export const baseWords: Record<BaseKind, string> = {
+  border: 'Timber border',
+  skids: 'Skids',
+  blocks: 'Concrete blocks',
+  posts: 'Posts in the ground',
+  piers: 'Piers',
+  slab: 'Slab',
+}
 
 export const findWords: Record<FindKind, string> = {
-  tree: 'Tree', rock: 'Rock', well: 'Well', wall: 'Wall', drain: 'Drain', water: 'Water pipe', gas: 'Gas pipe', electric: 'Power cable', telephone: 'Telephone cable', other: 'Other',
+  tree: 'Tree',
+  rock: 'Rock',
+  well: 'Well',
+  wall: 'Wall',
+  drain: 'Drain',
+  water: 'Water pipe',
+  gas: 'Gas pipe',
+  electric: 'Power cable',
+  telephone: 'Telephone cable',
+  other: 'Other',
 }
 
 /** An area given in m²: square feet, or square metres. */
-export const sayArea = (m2: number, units: Units): string => units === 'imperial' ? `${(m2 / (FOOT / 1000) ** 2).toFixed(0)} ft²` : `${m2.toFixed(1)} m²`
+export const sayArea = (m2: number, units: Units): string =>
+  units === 'imperial' ? `${(m2 / (FOOT / 1000) ** 2).toFixed(0)} ft²` : `${m2.toFixed(1)} m²`
 
-export const roofOpeningWords: Record<RoofOpeningKind, string> = { light: 'Roof light', flue: 'Flue', stair: 'Stair' }
-export const openingWords: Record<OpeningKind, string> = { 'door': 'Door', 'window': 'Window', 'garage-door': 'Garage door', 'panel': 'Fixed panel', 'vent': 'Vent', 'salvaged': 'Salvaged unit' }
+export const roofOpeningWords: Record<RoofOpeningKind, string> = {
+  light: 'Roof light',
+  flue: 'Flue',
+  stair: 'Stair',
+}
+export const openingWords: Record<OpeningKind, string> = {
+  door: 'Door',
+  window: 'Window',
+  'garage-door': 'Garage door',
+  panel: 'Fixed panel',
+  vent: 'Vent',
+  salvaged: 'Salvaged unit',
+}

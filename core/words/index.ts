@@ -1,12 +1,29 @@
 export { sayCaution } from './cautions'
 export { sayDesignFault } from './faults'
 export { adviseOn, cutNames, fieldName, roleNames, saySection, speciesWords } from './fields'
-export { explain, explainCut, explainStepping, figureNames, sayFigure, saySteps, sayWeight, type StepRow } from './figures'
+export {
+  explain,
+  explainCut,
+  explainStepping,
+  figureNames,
+  sayFigure,
+  saySteps,
+  sayWeight,
+  type StepRow,
+} from './figures'
 export { baseWords, findWords, openingWords, roofOpeningWords, sayArea } from './ground'
 export { looseNames, sayLoose, sayVolume } from './loose'
 export { sayMark } from './marks'
 export { sayDetails } from './details'
-export { lengthExample, markOf, pitchExample, sayLength, sayLongLength, sayMeasureFault, sayShort } from './measures'
+export {
+  lengthExample,
+  markOf,
+  pitchExample,
+  sayLength,
+  sayLongLength,
+  sayMeasureFault,
+  sayShort,
+} from './measures'
 export { sayCorner, sayMove, sayShapeFault, sayVerdict, sideWords, stakeWords, tapeWords } from './squaring'
 export { type Called, letterWords, readAloud } from './read-aloud'
 export { raisingNames } from './raising'

@@ -5,7 +5,13 @@ import { toMark } from './measures'
 
 /** Which side of a section a problem's limit is of. */
 export const sideOf: Partial<Record<Problem['code'], 'thickness' | 'depth'>> = {
-  'beam-shallow': 'depth', 'firring-shallow': 'depth', 'post-too-deep': 'depth', 'beam-too-thick': 'thickness', 'finish-too-thick': 'thickness', 'lookout-too-thick': 'thickness', 'firring-thick': 'thickness',
+  'beam-shallow': 'depth',
+  'firring-shallow': 'depth',
+  'post-too-deep': 'depth',
+  'beam-too-thick': 'thickness',
+  'finish-too-thick': 'thickness',
+  'lookout-too-thick': 'thickness',
+  'firring-thick': 'thickness',
 }
 
 /** The limits of what a problem's number is typed into, mm; null where that is no length. */
@@ -14,14 +20,21 @@ function limitOf({ code, path }: Problem): Limit | null {
   return side ? limits[side] : path === 'roof.seat.rule' ? limits.seatHeight : findLimit(path)
 }
 
-/** The problem with its least and most as far as its field takes them, so that what is said can be typed; null where its field takes nothing that would do, to a mark of the tape. */
+/**
+ * The problem with its least and most as far as its field takes them, so that what is said can be typed; null
+ * where its field takes nothing that would do, to a mark of the tape.
+ */
 export function typeable<P extends Problem>(problem: P, units: Units): P | null {
   const limit = limitOf(problem)
-  const { least, most } = problem as { readonly least?: unknown, readonly most?: unknown }
+  const { least, most } = problem as { readonly least?: unknown; readonly most?: unknown }
   if (!limit) return problem
   const low = typeof least === 'number' ? Math.max(least, limit.min) : limit.min
   const high = typeof most === 'number' ? Math.min(most, limit.max) : limit.max
   if (typeof least !== 'number' && typeof most !== 'number') return problem
   if (toMark(low, units, 'up') > toMark(high, units, 'down') + 1e-9) return null
-  return { ...problem, ...(typeof least === 'number' ? { least: low } : {}), ...(typeof most === 'number' ? { most: high } : {}) }
+  return {
+    ...problem,
+    ...(typeof least === 'number' ? { least: low } : {}),
+    ...(typeof most === 'number' ? { most: high } : {}),
+  }
 }

@@ -7,10 +7,21 @@ import type { Problem } from '../problem'
 import type { Rect } from '../rect'
 
 /** Gravel laid level: where, from which level to which, mm. `under` is what it carries. */
-export interface Bed { readonly id: string, readonly rect: Rect, readonly low: number, readonly high: number }
+export interface Bed {
+  readonly id: string
+  readonly rect: Rect
+  readonly low: number
+  readonly high: number
+}
 
-/** Wood or concrete that the floor's frame rests on: seen from above, mm, and the way it runs; null for a single support. */
-export interface Bearing { readonly rect: Rect, readonly along: 'x' | 'y' }
+/**
+ * Wood or concrete that the floor's frame rests on: seen from above, mm, and the way it runs; null for a
+ * single support.
+ */
+export interface Bearing {
+  readonly rect: Rect
+  readonly along: 'x' | 'y'
+}
 
 /** A base as boards, parts, holes and beds. */
 export interface BaseFrame {
@@ -24,7 +35,10 @@ export interface BaseFrame {
 
 export const emptyBase: BaseFrame = { orders: [], parts: [], holes: [], beds: [], bearings: [], problems: [] }
 
-/** What a kind of base is framed from: `rect` and `top` are what stands on it, the outline and the level of its underside; mm. */
+/**
+ * What a kind of base is framed from: `rect` and `top` are what stands on it, the outline and the level of
+ * its underside; mm.
+ */
 export interface BaseAsk<K extends Base = Base> {
   readonly design: Design
   readonly base: K
@@ -37,7 +51,10 @@ export interface BaseAsk<K extends Base = Base> {
   readonly section: (name: string) => Section
 }
 
-/** One kind of base. `foot` gives the level of its lowest timber's underside, from which the ground is set out; then it is framed on that ground. */
+/**
+ * One kind of base. `foot` gives the level of its lowest timber's underside, from which the ground is set
+ * out; then it is framed on that ground.
+ */
 export interface BaseShape<K extends Base> {
   foot(ask: BaseAsk<K>): number
   frame(ask: BaseAsk<K>, ground: Ground): BaseFrame

@@ -9,13 +9,27 @@ import { rectAlong, stretchesOf } from '../rect'
 import type { BaseAsk, Bearing } from './base'
 import { evenRows, evenSupports } from './rows'
 
-/** Beams across the joists, and where their supports stand under them: `place` the middle, `id` row and number, as in `1/3`. */
-export interface Carried { readonly orders: readonly Order[], readonly bearings: readonly Bearing[], readonly supports: readonly { readonly id: string, readonly place: Spot }[], readonly low: number, readonly along: 'x' | 'y', readonly problems: readonly Problem[] }
+/**
+ * Beams across the joists, and where their supports stand under them: `place` the middle, `id` row and
+ * number, as in `1/3`.
+ */
+export interface Carried {
+  readonly orders: readonly Order[]
+  readonly bearings: readonly Bearing[]
+  readonly supports: readonly { readonly id: string; readonly place: Spot }[]
+  readonly low: number
+  readonly along: 'x' | 'y'
+  readonly problems: readonly Problem[]
+}
 
 /** Level of the beams' underside. */
-export const beamFoot = ({ top, section }: BaseAsk, beams: Beams): number => top - section(beams.section).depth
+export const beamFoot = ({ top, section }: BaseAsk, beams: Beams): number =>
+  top - section(beams.section).depth
 
-/** Rows of beams, each of one to three plies side by side, whole where a board is sold that long; longer ones are joined over supports, no two plies at the same one where it can be helped. */
+/**
+ * Rows of beams, each of one to three plies side by side, whole where a board is sold that long; longer ones
+ * are joined over supports, no two plies at the same one where it can be helped.
+ */
 export function layBeams(ask: BaseAsk, beams: Beams, spacing: number, half: number): Carried {
   const { rect, joists, design, section, seams } = ask
   const ply = section(beams.section)
@@ -27,27 +41,44 @@ export function layBeams(ask: BaseAsk, beams: Beams, spacing: number, half: numb
   const supports = evenSupports(run, Math.min(half, (run.to - run.from) / 4), spacing)
   const longest = stockLengths[design.lumber.yard].at(-1) ?? Infinity
   const laid = pliesOf(run, beams.plies, supports.slice(1, -1), longest)
-  const orders = rows.flatMap((row, r) => laid.flatMap((pieces, p) => {
-    return pieces.map((piece, i) => {
-      const id = `base/beam/${r + 1}/${p + 1}${pieces.length > 1 ? `/${i + 1}` : ''}`
-      return lyingBoard({ id, role: 'beam', section: ply, along, from: piece.from, to: piece.to, across: row.from + p * ply.thickness, low })
-    })
-  }))
+  const orders = rows.flatMap((row, r) =>
+    laid.flatMap((pieces, p) => {
+      return pieces.map((piece, i) => {
+        const id = `base/beam/${r + 1}/${p + 1}${pieces.length > 1 ? `/${i + 1}` : ''}`
+        return lyingBoard({
+          id,
+          role: 'beam',
+          section: ply,
+          along,
+          from: piece.from,
+          to: piece.to,
+          across: row.from + p * ply.thickness,
+          low,
+        })
+      })
+    }),
+  )
   const problems = crowded(rows, supports, 2 * half)
   return {
-    orders, low, along, problems,
+    orders,
+    low,
+    along,
+    problems,
     bearings: rows.map((row): Bearing => ({ along, rect: rectAlong(along, run, row) })),
-    supports: rows.flatMap((row, r) => supports.map((at, i) => {
-      const middle = (row.from + row.to) / 2
-      return { id: `${r + 1}/${i + 1}`, place: along === 'x' ? { x: at, y: middle } : { x: middle, y: at } }
-    })),
+    supports: rows.flatMap((row, r) =>
+      supports.map((at, i) => {
+        const middle = (row.from + row.to) / 2
+        return { id: `${r + 1}/${i + 1}`, place: along === 'x' ? { x: at, y: middle } : { x: middle, y: at } }
+      }),
+    ),
   }
 }
 
 /** Whether beams or what stands under them would run into each other; `wide` is a support's width, mm. */
 function crowded(rows: readonly Stretch[], supports: readonly number[], wide: number): Problem[] {
   const middles = rows.map(row => (row.from + row.to) / 2)
-  const apart = (at: readonly number[]): number => Math.min(...at.slice(1).map((each, i) => each - (at[i] ?? 0)))
+  const apart = (at: readonly number[]): number =>
+    Math.min(...at.slice(1).map((each, i) => each - (at[i] ?? 0)))
   const beam = (rows[0]?.to ?? 0) - (rows[0]?.from ?? 0)
   const least = Math.max(beam, wide)
   const closest = Math.min(apart(middles) - least, apart(supports) - wide)

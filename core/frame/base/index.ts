@@ -7,7 +7,14 @@ import { slab } from './slab'
 import { blocks, piers, posts } from './supports'
 
 /** Every kind of base by its name in the document. */
-const baseShapes: { readonly [K in Base['kind']]: BaseShape<Extract<Base, { kind: K }>> } = { border, skids, blocks, posts, piers, slab }
+const baseShapes: { readonly [K in Base['kind']]: BaseShape<Extract<Base, { kind: K }>> } = {
+  border,
+  skids,
+  blocks,
+  posts,
+  piers,
+  slab,
+}
 
 const shapeOf = (base: Base): BaseShape<Base> => baseShapes[base.kind]
 

@@ -8,7 +8,10 @@ import { evenRows } from './rows'
 
 type Skids = Extract<Base, { kind: 'skids' }>
 
-/** Timbers laid on gravel that the building can be drawn away on; their ends square, or sloped up from below at 45 degrees. */
+/**
+ * Timbers laid on gravel that the building can be drawn away on; their ends square, or sloped up from below
+ * at 45 degrees.
+ */
 export const skids: BaseShape<Skids> = {
   foot: ({ base, top, section }) => top - section(base.timber).depth,
   frame({ base, rect, top, section, seams }) {
@@ -17,24 +20,59 @@ export const skids: BaseShape<Skids> = {
     const along = base.runs === 'length' ? 'x' : 'y'
     const { run, across } = stretchesOf(rect, along)
     const least = base.count * timber.thickness + 100
-    if (across.to - across.from < least) return { ...emptyBase, problems: [{ code: 'base-too-small', path: along === 'x' ? 'footprint.width' : 'footprint.length', least }] }
+    if (across.to - across.from < least)
+      return {
+        ...emptyBase,
+        problems: [
+          { code: 'base-too-small', path: along === 'x' ? 'footprint.width' : 'footprint.length', least },
+        ],
+      }
     const rows = evenRows(across, base.count, timber.thickness, seams[along === 'y' ? 'x' : 'y'])
     const tight = Math.max(...rows.slice(1).map((row, i) => (rows[i]?.to ?? 0) - row.from))
-    if (tight > 1e-6) return { ...emptyBase, problems: [{ code: 'supports-touch', path: 'base.count', by: tight }] }
-    const slopes = base.ends === 'sloped' ? [slope(along, run.from, -1, low + timber.depth / 2), slope(along, run.to, 1, low + timber.depth / 2)] : []
+    if (tight > 1e-6)
+      return { ...emptyBase, problems: [{ code: 'supports-touch', path: 'base.count', by: tight }] }
+    const slopes =
+      base.ends === 'sloped'
+        ? [
+            slope(along, run.from, -1, low + timber.depth / 2),
+            slope(along, run.to, 1, low + timber.depth / 2),
+          ]
+        : []
     const orders = rows.map((row, i): Order => {
-      const order = lyingBoard({ id: `base/skid/${i + 1}`, role: 'skid', section: timber, along, from: run.from, to: run.to, across: row.from, low })
+      const order = lyingBoard({
+        id: `base/skid/${i + 1}`,
+        role: 'skid',
+        section: timber,
+        along,
+        from: run.from,
+        to: run.to,
+        across: row.from,
+        low,
+      })
       return { ...order, cuts: [...order.cuts, ...slopes] }
     })
     const bearings = rows.map((row): Bearing => ({ along, rect: rectAlong(along, run, row) }))
     const bedUnder = ({ rect: at }: Bearing): Rect => grown(at, base.gravel.beyond)
-    return { orders, parts: [], holes: [], bearings, problems: [], beds: merge(bearings.map(bedUnder), rect, base.gravel.beyond).map((at, i) => ({ id: `base/gravel/${i + 1}`, rect: at, low: low - base.gravel.depth, high: low })) }
+    return {
+      orders,
+      parts: [],
+      holes: [],
+      bearings,
+      problems: [],
+      beds: merge(bearings.map(bedUnder), rect, base.gravel.beyond).map((at, i) => ({
+        id: `base/gravel/${i + 1}`,
+        rect: at,
+        low: low - base.gravel.depth,
+        high: low,
+      })),
+    }
   },
 }
 
 /** Takes the lower corner off an end, from half the height down. */
 function slope(along: 'x' | 'y', at: number, way: 1 | -1, half: number): BuildingCut {
-  const [place, out] = along === 'x' ? [vec(at, 0, half), vec(way, 0, -1)] : [vec(0, at, half), vec(0, way, -1)]
+  const [place, out] =
+    along === 'x' ? [vec(at, 0, half), vec(way, 0, -1)] : [vec(0, at, half), vec(0, way, -1)]
   return { kind: 'end', name: 'slope', plane: planeAt(place, out) }
 }
 

@@ -7,21 +7,56 @@ import { least } from '../../trade'
 
 type Slab = Extract<Base, { kind: 'slab' }>
 
-/** A concrete slab on gravel, its top at the level everything is measured from; with a low wall round it that the framed walls stand on, or without. */
+/**
+ * A concrete slab on gravel, its top at the level everything is measured from; with a low wall round it that
+ * the framed walls stand on, or without.
+ */
 export const slab: BaseShape<Slab> = {
   foot: ({ top }) => top,
   frame({ base, rect, top }) {
     const whole = grown(rect, base.beyond)
     const low = top - base.thickness
-    const plate: Part = { id: 'base/slab', kind: 'slab', round: false, low: vec(whole.x0, whole.y0, low), high: vec(whole.x1, whole.y1, top) }
+    const plate: Part = {
+      id: 'base/slab',
+      kind: 'slab',
+      round: false,
+      low: vec(whole.x0, whole.y0, low),
+      high: vec(whole.x1, whole.y1, top),
+    }
     const most = (Math.min(rect.x1 - rect.x0, rect.y1 - rect.y0) - least.betweenLowWalls) / 2
     const thick = base.lowWall !== null && base.lowWall.thickness > most + 1e-6
-    const walls = base.lowWall && !thick ? lowWalls(rect, base.lowWall.thickness, top, top + base.lowWall.height) : []
-    return { orders: [], parts: [plate, ...walls], holes: [], bearings: [], problems: thick ? [{ code: 'low-wall-too-thick', path: 'base.lowWall.thickness', most }] : [], beds: [{ id: 'base/gravel', rect: grown(whole, base.gravel.beyond), low: low - base.gravel.depth, high: low }] }
+    const walls =
+      base.lowWall && !thick ? lowWalls(rect, base.lowWall.thickness, top, top + base.lowWall.height) : []
+    return {
+      orders: [],
+      parts: [plate, ...walls],
+      holes: [],
+      bearings: [],
+      problems: thick ? [{ code: 'low-wall-too-thick', path: 'base.lowWall.thickness', most }] : [],
+      beds: [
+        {
+          id: 'base/gravel',
+          rect: grown(whole, base.gravel.beyond),
+          low: low - base.gravel.depth,
+          high: low,
+        },
+      ],
+    }
   },
 }
 
 function lowWalls({ x0, x1, y0, y1 }: Rect, t: number, low: number, high: number): Part[] {
-  const wall = (name: string, ax: number, ay: number, bx: number, by: number): Part => ({ id: `base/low-wall/${name}`, kind: 'low-wall', round: false, low: vec(ax, ay, low), high: vec(bx, by, high) })
-  return [wall('south', x0, y0, x1, y0 + t), wall('north', x0, y1 - t, x1, y1), wall('west', x0, y0 + t, x0 + t, y1 - t), wall('east', x1 - t, y0 + t, x1, y1 - t)]
+  const wall = (name: string, ax: number, ay: number, bx: number, by: number): Part => ({
+    id: `base/low-wall/${name}`,
+    kind: 'low-wall',
+    round: false,
+    low: vec(ax, ay, low),
+    high: vec(bx, by, high),
+  })
+  return [
+    wall('south', x0, y0, x1, y0 + t),
+    wall('north', x0, y1 - t, x1, y1),
+    wall('west', x0, y0 + t, x0 + t, y1 - t),
+    wall('east', x1 - t, y0 + t, x1, y1 - t),
+  ]
 }

@@ -13,9 +13,17 @@ export const DRAIN = 150
 /** mm of post or pier that must show above the ground. */
 const LEAST_SHOWING = 50
 
-const square = (x: number, y: number, side: number) => ({ x0: x - side / 2, x1: x + side / 2, y0: y - side / 2, y1: y + side / 2 })
+const square = (x: number, y: number, side: number) => ({
+  x0: x - side / 2,
+  x1: x + side / 2,
+  y0: y - side / 2,
+  y1: y + side / 2,
+})
 
-/** Beams on stacks of concrete blocks, each stack as high as its ground asks and sunk by what is over, on a pad of gravel. */
+/**
+ * Beams on stacks of concrete blocks, each stack as high as its ground asks and sunk by what is over, on a
+ * pad of gravel.
+ */
 export const blocks: BaseShape<Of<'blocks'>> = {
   foot: ask => beamFoot(ask, ask.base.beams),
   frame(ask, ground) {
@@ -25,17 +33,31 @@ export const blocks: BaseShape<Of<'blocks'>> = {
     const { side, height } = base.block
     const parts = carried.supports.map(({ id, place: { x, y } }): Part => {
       const count = Math.max(1, Math.ceil((carried.low - ground.at({ x, y })) / height - 1e-6))
-      return { id: `base/block/${id}`, kind: 'block', round: false, low: vec(x - side / 2, y - side / 2, carried.low - count * height), high: vec(x + side / 2, y + side / 2, carried.low) }
+      return {
+        id: `base/block/${id}`,
+        kind: 'block',
+        round: false,
+        low: vec(x - side / 2, y - side / 2, carried.low - count * height),
+        high: vec(x + side / 2, y + side / 2, carried.low),
+      }
     })
     const beds = parts.map((part, i) => {
       const { x, y } = carried.supports[i]?.place ?? { x: 0, y: 0 }
-      return { id: `base/gravel/${i + 1}`, rect: square(x, y, side + 2 * base.gravel.beyond), low: part.low.z - base.gravel.depth, high: part.low.z }
+      return {
+        id: `base/gravel/${i + 1}`,
+        rect: square(x, y, side + 2 * base.gravel.beyond),
+        low: part.low.z - base.gravel.depth,
+        high: part.low.z,
+      }
     })
     return { orders: carried.orders, bearings: carried.bearings, parts, holes: [], beds, problems: [] }
   },
 }
 
-/** Beams on posts in the ground: each hole to below the frost, or to the rock that stopped it; posts left long are cut to one level under the beam. */
+/**
+ * Beams on posts in the ground: each hole to below the frost, or to the rock that stopped it; posts left long
+ * are cut to one level under the beam.
+ */
 export const posts: BaseShape<Of<'posts'>> = {
   foot: ask => beamFoot(ask, ask.base.beams),
   frame(ask, ground) {
@@ -48,15 +70,39 @@ export const posts: BaseShape<Of<'posts'>> = {
       const rock = base.rock.find(each => each.post === id)
       const bottom = rock ? level - Math.min(rock.reached, base.frost) : level - base.frost
       const foot = rock ? bottom : bottom + Math.min(DRAIN, base.frost / 2)
-      const hole: Hole = { id: `base/hole/${id}`, x, y, diameter: base.hole, low: bottom, high: level, fill: base.fill }
+      const hole: Hole = {
+        id: `base/hole/${id}`,
+        x,
+        y,
+        diameter: base.hole,
+        low: bottom,
+        high: level,
+        fill: base.fill,
+      }
       const order = squareBoard({
-        id: `base/post/${id}`, role: 'post', section: post, along: 'z', depth: carried.along === 'x' ? 'y' : 'x', from: foot, to: carried.low,
-        corner: carried.along === 'x' ? vec(x - post.thickness / 2, y - post.depth / 2, 0) : vec(x - post.depth / 2, y - post.thickness / 2, 0),
+        id: `base/post/${id}`,
+        role: 'post',
+        section: post,
+        along: 'z',
+        depth: carried.along === 'x' ? 'y' : 'x',
+        from: foot,
+        to: carried.low,
+        corner:
+          carried.along === 'x'
+            ? vec(x - post.thickness / 2, y - post.depth / 2, 0)
+            : vec(x - post.depth / 2, y - post.thickness / 2, 0),
       })
       return { hole, order }
     })
     const short = showing(ground.highest.height, carried.low)
-    return { orders: [...carried.orders, ...short.length ? [] : standing.map(each => each.order)], bearings: carried.bearings, parts: [], holes: short.length ? [] : standing.map(each => each.hole), beds: [], problems: short }
+    return {
+      orders: [...carried.orders, ...(short.length ? [] : standing.map(each => each.order))],
+      bearings: carried.bearings,
+      parts: [],
+      holes: short.length ? [] : standing.map(each => each.hole),
+      beds: [],
+      problems: short,
+    }
   },
 }
 
@@ -70,15 +116,38 @@ export const piers: BaseShape<Of<'piers'>> = {
     const r = base.diameter / 2
     const cast = carried.supports.map(({ id, place: { x, y } }) => {
       const level = ground.at({ x, y })
-      const part: Part = { id: `base/pier/${id}`, kind: 'pier', round: true, low: vec(x - r, y - r, level - base.frost), high: vec(x + r, y + r, carried.low) }
-      const hole: Hole = { id: `base/hole/${id}`, x, y, diameter: base.diameter, low: level - base.frost, high: level, fill: 'pier' }
+      const part: Part = {
+        id: `base/pier/${id}`,
+        kind: 'pier',
+        round: true,
+        low: vec(x - r, y - r, level - base.frost),
+        high: vec(x + r, y + r, carried.low),
+      }
+      const hole: Hole = {
+        id: `base/hole/${id}`,
+        x,
+        y,
+        diameter: base.diameter,
+        low: level - base.frost,
+        high: level,
+        fill: 'pier',
+      }
       return { part, hole }
     })
     const short = showing(ground.highest.height, carried.low)
-    return { orders: carried.orders, bearings: carried.bearings, parts: short.length ? [] : cast.map(each => each.part), holes: short.length ? [] : cast.map(each => each.hole), beds: [], problems: short }
+    return {
+      orders: carried.orders,
+      bearings: carried.bearings,
+      parts: short.length ? [] : cast.map(each => each.part),
+      holes: short.length ? [] : cast.map(each => each.hole),
+      beds: [],
+      problems: short,
+    }
   },
 }
 
 function showing(highest: number, under: number): Problem[] {
-  return under - highest < LEAST_SHOWING - 1e-6 ? [{ code: 'post-no-length', path: 'base.lift', least: LEAST_SHOWING }] : []
+  return under - highest < LEAST_SHOWING - 1e-6
+    ? [{ code: 'post-no-length', path: 'base.lift', least: LEAST_SHOWING }]
+    : []
 }

@@ -5,15 +5,31 @@ import type { Stretch } from '../layout'
 import type { Order, Role } from '../member'
 import { type Rect, rectAlong, stretchesOf } from '../rect'
 
-/** A floor frame of its own: two rims and the joists between. A floor has one, or two that meet, and its porch another. `id` begins its members' ids. */
-export interface Bay { readonly id: string, readonly rect: Rect, /** Which way its joists run. */ readonly joists: 'x' | 'y' }
+/**
+ * A floor frame of its own: two rims and the joists between. A floor has one, or two that meet, and its porch
+ * another. `id` begins its members' ids.
+ */
+export interface Bay {
+  readonly id: string
+  readonly rect: Rect
+  /** Which way its joists run. */
+  readonly joists: 'x' | 'y'
+}
 
 /** A bay seen along its own axes: `u` along the rims, `v` along the joists. */
 export interface BayAxes {
   readonly u: Stretch
   readonly v: Stretch
   /** A board of the frame on edge: `low` is its lower level; it takes `across` on the other axis. */
-  readonly board: (id: string, role: Role, section: Section, along: 'u' | 'v', stretch: Stretch, across: number, low: number) => Order
+  readonly board: (
+    id: string,
+    role: Role,
+    section: Section,
+    along: 'u' | 'v',
+    stretch: Stretch,
+    across: number,
+    low: number,
+  ) => Order
   /** A rectangle of the bay's axes in the building, and back. */
   readonly rect: (u: Stretch, v: Stretch) => Rect
 }
@@ -22,14 +38,31 @@ export function axesOf({ rect, joists }: Bay): BayAxes {
   const turned = joists === 'x'
   const { run, across: other } = stretchesOf(rect, joists)
   return {
-    u: other, v: run,
-    board: (id, role, section, along, stretch, across, low) => lyingBoard({ id, role, section, along: (along === 'u') === turned ? 'y' : 'x', from: stretch.from, to: stretch.to, across, low }),
+    u: other,
+    v: run,
+    board: (id, role, section, along, stretch, across, low) =>
+      lyingBoard({
+        id,
+        role,
+        section,
+        along: (along === 'u') === turned ? 'y' : 'x',
+        from: stretch.from,
+        to: stretch.to,
+        across,
+        low,
+      }),
     rect: (u, v) => rectAlong(joists, v, u),
   }
 }
 
 /** Names of a bay's two rims, the lower on its axis first. */
-export const rimNames = (bay: Bay): readonly [string, string] => bay.joists === 'y' ? ['south', 'north'] : ['west', 'east']
+export const rimNames = (bay: Bay): readonly [string, string] =>
+  bay.joists === 'y' ? ['south', 'north'] : ['west', 'east']
 
 /** An opening of the floor as it lies in the building. */
-export const openingRect = ({ x, y, length, width }: Floor['openings'][number]): Rect => ({ x0: x, x1: x + length, y0: y, y1: y + width })
+export const openingRect = ({ x, y, length, width }: Floor['openings'][number]): Rect => ({
+  x0: x,
+  x1: x + length,
+  y0: y,
+  y1: y + width,
+})

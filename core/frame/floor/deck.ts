@@ -9,8 +9,19 @@ import type { BuildingCut, Order } from '../member'
 import type { Rect } from '../rect'
 import { axesOf, type Bay } from './bay'
 
-/** Lays a deck on a bay: `breaks` are where its ends may meet along the rims (the middle of each joist), `top` the deck's surface. */
-export function layDeck(deck: Deck | { kind: 'boards', section: string, gap: number }, board: Section | null, bay: Bay, joists: readonly Stretch[], openings: readonly Rect[], top: number, stock: number): Order[] {
+/**
+ * Lays a deck on a bay: `breaks` are where its ends may meet along the rims (the middle of each joist), `top`
+ * the deck's surface.
+ */
+export function layDeck(
+  deck: Deck | { kind: 'boards'; section: string; gap: number },
+  board: Section | null,
+  bay: Bay,
+  joists: readonly Stretch[],
+  openings: readonly Rect[],
+  top: number,
+  stock: number,
+): Order[] {
   if (deck.kind === 'sheets') return laySheets(deck, bay, joists, openings, top)
   return board ? layBoards(deck.gap, board, bay, joists, openings, top, stock) : []
 }
@@ -21,30 +32,40 @@ function breaksOf(joists: readonly Stretch[]): number[] {
   const pairs: Stretch[] = []
   for (const each of sorted) {
     const last = pairs[pairs.length - 1]
-    if (last && each.from - last.to < 1e-6) pairs[pairs.length - 1] = { from: last.from, to: Math.max(last.to, each.to) }
+    if (last && each.from - last.to < 1e-6)
+      pairs[pairs.length - 1] = { from: last.from, to: Math.max(last.to, each.to) }
     else pairs.push(each)
   }
   return pairs.map(each => (each.from + each.to) / 2)
 }
 
 const inner = (row: readonly Stretch[]): number[] => row.slice(0, -1).map(each => each.to)
-const shares = (a: readonly number[], b: readonly number[]): number => a.filter(at => b.some(other => Math.abs(other - at) < 1)).length
+const shares = (a: readonly number[], b: readonly number[]): number =>
+  a.filter(at => b.some(other => Math.abs(other - at) < 1)).length
 
-/** Rows laid one after another, none ending where the row before it ends, as far as the joists allow; then of the fewest pieces. */
+/**
+ * Rows laid one after another, none ending where the row before it ends, as far as the joists allow; then of
+ * the fewest pieces.
+ */
 export function staggered(u: Stretch, rows: number, breaks: readonly number[], longest: number): Stretch[][] {
   const out: Stretch[][] = []
   for (let i = 0; i < rows; i++) {
     const before = inner(out[i - 1] ?? [])
-    const starts = (i % 2 === 0 ? [1, 0.5, 0.75, 0.25] : [0.5, 1, 0.25, 0.75]).map(share => rowOf(u, breaks, longest, share * longest))
+    const starts = (i % 2 === 0 ? [1, 0.5, 0.75, 0.25] : [0.5, 1, 0.25, 0.75]).map(share =>
+      rowOf(u, breaks, longest, share * longest),
+    )
     const whole = starts.filter(row => row.every(each => each.to - each.from <= longest + 1e-6))
     const cost = (row: readonly Stretch[]): number => 100 * shares(inner(row), before) + row.length
-    const best = (whole.length ? whole : starts).reduce((a, b) => cost(b) < cost(a) ? b : a)
+    const best = (whole.length ? whole : starts).reduce((a, b) => (cost(b) < cost(a) ? b : a))
     out.push(best)
   }
   return out
 }
 
-/** Rows across a bay, `wide` each with a gap between; where the last would be narrower than `narrowest` it and the one before are ripped alike; mm. */
+/**
+ * Rows across a bay, `wide` each with a gap between; where the last would be narrower than `narrowest` it and
+ * the one before are ripped alike; mm.
+ */
 function coursesOf(v: Stretch, wide: number, asked: number, narrowest: number): Stretch[] {
   const whole = Math.max(1, Math.ceil((v.to - v.from - SLIVER) / (wide + asked)))
   const over = v.to - v.from - whole * wide - (whole - 1) * asked
@@ -52,14 +73,23 @@ function coursesOf(v: Stretch, wide: number, asked: number, narrowest: number): 
   const gap = asked > 0 && whole > 1 && over > 0 && over < SLIVER ? asked + over / (whole - 1) : asked
   const step = wide + gap
   const count = whole
-  const out = Array.from({ length: count }, (_, r): Stretch => ({ from: v.from + r * step, to: Math.min(v.to, v.from + r * step + wide) }))
+  const out = Array.from({ length: count }, (_, r): Stretch => ({
+    from: v.from + r * step,
+    to: Math.min(v.to, v.from + r * step + wide),
+  }))
   const [last, before] = [out[count - 1], out[count - 2]]
   if (!last || !before || last.to - last.from >= narrowest) return out
   const each = (v.to - before.from - gap) / 2
   return [...out.slice(0, -2), { from: before.from, to: before.from + each }, { from: v.to - each, to: v.to }]
 }
 
-function laySheets(deck: Extract<Deck, { kind: 'sheets' }>, bay: Bay, joists: readonly Stretch[], openings: readonly Rect[], top: number): Order[] {
+function laySheets(
+  deck: Extract<Deck, { kind: 'sheets' }>,
+  bay: Bay,
+  joists: readonly Stretch[],
+  openings: readonly Rect[],
+  top: number,
+): Order[] {
   const axes = axesOf(bay)
   const long = Math.max(deck.sheet.length, deck.sheet.width)
   const wide = Math.min(deck.sheet.length, deck.sheet.width)
@@ -68,33 +98,90 @@ function laySheets(deck: Extract<Deck, { kind: 'sheets' }>, bay: Bay, joists: re
   const rows = staggered(axes.u, courses.length, breaksOf(joists), long)
   return rows.flatMap((row, r) => {
     const v = courses[r] ?? axes.v
-    return row.flatMap((u, i) => around(axes.rect(u, v), openings).map(({ rect, notches }, k) => flatBoard(`${bay.id}/sheet/${r + 1}/${i + 1}${k ? `/${k + 1}` : ''}`, 'deck-sheet', section, bay, rect, notches, top)))
+    return row.flatMap((u, i) =>
+      around(axes.rect(u, v), openings).map(({ rect, notches }, k) =>
+        flatBoard(
+          `${bay.id}/sheet/${r + 1}/${i + 1}${k ? `/${k + 1}` : ''}`,
+          'deck-sheet',
+          section,
+          bay,
+          rect,
+          notches,
+          top,
+        ),
+      ),
+    )
   })
 }
 
-function layBoards(gap: number, section: Section, bay: Bay, joists: readonly Stretch[], openings: readonly Rect[], top: number, stock: number): Order[] {
+function layBoards(
+  gap: number,
+  section: Section,
+  bay: Bay,
+  joists: readonly Stretch[],
+  openings: readonly Rect[],
+  top: number,
+  stock: number,
+): Order[] {
   const axes = axesOf(bay)
   const courses = coursesOf(axes.v, section.depth, gap, Math.min(least.deckBoard, section.depth / 2))
   const rows = staggered(axes.u, courses.length, breaksOf(joists), stock)
   return rows.flatMap((row, r) => {
     const v = courses[r] ?? axes.v
-    return row.flatMap((u, i) => around(axes.rect(u, v), openings).map(({ rect, notches }, k) => flatBoard(`${bay.id}/board/${r + 1}/${i + 1}${k ? `/${k + 1}` : ''}`, 'deck-board', section, bay, rect, notches, top)))
+    return row.flatMap((u, i) =>
+      around(axes.rect(u, v), openings).map(({ rect, notches }, k) =>
+        flatBoard(
+          `${bay.id}/board/${r + 1}/${i + 1}${k ? `/${k + 1}` : ''}`,
+          'deck-board',
+          section,
+          bay,
+          rect,
+          notches,
+          top,
+        ),
+      ),
+    )
   })
 }
 
-/** A board or sheet laid flat, good face up, as wide as its section or ripped to what the rectangle leaves; it runs along the bay's rims. */
-function flatBoard(id: string, role: 'deck-sheet' | 'deck-board', section: Section, bay: Bay, rect: Rect, notches: readonly Rect[], top: number): Order {
+/**
+ * A board or sheet laid flat, good face up, as wide as its section or ripped to what the rectangle leaves; it
+ * runs along the bay's rims.
+ */
+function flatBoard(
+  id: string,
+  role: 'deck-sheet' | 'deck-board',
+  section: Section,
+  bay: Bay,
+  rect: Rect,
+  notches: readonly Rect[],
+  top: number,
+): Order {
   const along = bay.joists === 'y' ? 'x' : 'y'
   const across = along === 'x' ? 'y' : 'x'
   const [from, to] = along === 'x' ? [rect.x0, rect.x1] : [rect.y0, rect.y1]
   const [low, high] = along === 'x' ? [rect.y0, rect.y1] : [rect.x0, rect.x1]
-  const at = along === 'x' ? place(vec(from - SPARE, low, top - section.thickness), vec(1, 0, 0), vec(0, 1, 0)) : place(vec(low, from - SPARE, top), vec(0, 1, 0), vec(1, 0, 0))
-  const rip: BuildingCut[] = high - low < section.depth - 1e-6 ? [{ kind: 'end', name: 'rip', plane: level(across, high) }] : []
+  const at =
+    along === 'x'
+      ? place(vec(from - SPARE, low, top - section.thickness), vec(1, 0, 0), vec(0, 1, 0))
+      : place(vec(low, from - SPARE, top), vec(0, 1, 0), vec(1, 0, 0))
+  const rip: BuildingCut[] =
+    high - low < section.depth - 1e-6 ? [{ kind: 'end', name: 'rip', plane: level(across, high) }] : []
   return {
-    id, role, section, placement: at, blankLength: to - from + 2 * SPARE,
-    cuts: [{ kind: 'end', name: 'square', plane: flip(level(along, from)) }, { kind: 'end', name: 'square', plane: level(along, to) }, ...rip, ...notches.map(each => cutOut(each))],
+    id,
+    role,
+    section,
+    placement: at,
+    blankLength: to - from + 2 * SPARE,
+    cuts: [
+      { kind: 'end', name: 'square', plane: flip(level(along, from)) },
+      { kind: 'end', name: 'square', plane: level(along, to) },
+      ...rip,
+      ...notches.map(each => cutOut(each)),
+    ],
   }
 }
 
 /** Thickness of a floor's deck, mm. */
-export const deckThickness = (floor: Floor, board: Section | null): number => floor.deck.kind === 'sheets' ? floor.deck.thickness : board?.thickness ?? 0
+export const deckThickness = (floor: Floor, board: Section | null): number =>
+  floor.deck.kind === 'sheets' ? floor.deck.thickness : (board?.thickness ?? 0)

@@ -9,31 +9,66 @@ import { joistsReach, openStairs } from './stairs'
 import type { RoofDatum, RoofLumber } from './shape'
 import { besideRafters, betweenEnds, tiePlate, type TieFrame } from './ties'
 
-/** The ceiling under one slope, and how high a board across the inside of the high wall may reach under its ledger, mm. */
-interface HungCeiling extends TieFrame { readonly low: number }
+/**
+ * The ceiling under one slope, and how high a board across the inside of the high wall may reach under its
+ * ledger, mm.
+ */
+interface HungCeiling extends TieFrame {
+  readonly low: number
+}
 
 const none: HungCeiling = { orders: [], problems: [], taken: [], crossing: [], low: Infinity }
 
 /**
- * Ceiling joists under one slope: level beside its rafters, from the low wall's plate, where the roof's plane cuts them, to a ledger of their own section across the inside of the high side, on the studs there or on
- * the house; with openings for stairs. A ledger that would meet the rafters, has no studs to hang on or would cross an opening is said, and nothing of the ceiling framed.
+ * Ceiling joists under one slope: level beside its rafters, from the low wall's plate, where the roof's plane
+ * cuts them, to a ledger of their own section across the inside of the high side, on the studs there or on
+ * the house; with openings for stairs. A ledger that would meet the rafters, has no studs to hang on or would
+ * cross an opening is said, and nothing of the ceiling framed.
  */
-export function ceilingOrders(design: Design, lumber: RoofLumber, datum: RoofDatum, standing: readonly Standing[]): HungCeiling {
+export function ceilingOrders(
+  design: Design,
+  lumber: RoofLumber,
+  datum: RoofDatum,
+  standing: readonly Standing[],
+): HungCeiling {
   const asked = design.roof.ties.ceiling
   const section = lumber.ties.ceiling
   const places = standing.map(each => each.at)
   const inside = betweenEnds(design, lumber)
   const from = tiePlate(design, datum) + (asked?.height ?? 0)
   const z = { from, to: from + (section?.depth ?? 0) }
-  const stairs = (of: Omit<Parameters<typeof openStairs>[3], 'z' | 'ties' | 'blocked' | 'inside'>) => openStairs(design, lumber, datum, { ...of, z, ties: [], blocked: places, inside })
-  if (!asked || !section) return { ...none, problems: stairs({ section: lumber.rafter, joists: [] }).problems }
+  const stairs = (of: Omit<Parameters<typeof openStairs>[3], 'z' | 'ties' | 'blocked' | 'inside'>) =>
+    openStairs(design, lumber, datum, { ...of, z, ties: [], blocked: places, inside })
+  if (!asked || !section)
+    return { ...none, problems: stairs({ section: lumber.rafter, joists: [] }).problems }
   const problem = problemOf(design, lumber, datum, z)
   if (problem) return { ...none, problems: [problem] }
   const slope = datum.slopes[lowSide(design)]
   const y = joistsReach(design, lumber)
-  const joists = besideRafters(singlesOf(slope, lumber.rafter, standing), 'ceiling', { every: asked.every, thickness: section.thickness, z, inside, standing: places, taken: [] }).map(({ number, x }) => {
-    const order = lyingBoard({ id: `roof/ceiling-joist/${number}`, role: 'ceiling-joist', section, along: 'y', ...y, across: x.from, low: z.from })
-    return { x, order: { ...order, cuts: [...order.cuts, { kind: 'end', name: 'slope', plane: slope.roofTop } as const] } }
+  const joists = besideRafters(singlesOf(slope, lumber.rafter, standing), 'ceiling', {
+    every: asked.every,
+    thickness: section.thickness,
+    z,
+    inside,
+    standing: places,
+    taken: [],
+  }).map(({ number, x }) => {
+    const order = lyingBoard({
+      id: `roof/ceiling-joist/${number}`,
+      role: 'ceiling-joist',
+      section,
+      along: 'y',
+      ...y,
+      across: x.from,
+      low: z.from,
+    })
+    return {
+      x,
+      order: {
+        ...order,
+        cuts: [...order.cuts, { kind: 'end', name: 'slope', plane: slope.roofTop } as const],
+      },
+    }
   })
   const opened = stairs({ section, joists })
   // nothing to hold
@@ -42,26 +77,68 @@ export function ceilingOrders(design: Design, lumber: RoofLumber, datum: RoofDat
   const pieces = rowOf(inside, between, design.walls.longest, design.walls.longest)
   const across = slope.side === 'south' ? y.to : y.from - section.thickness
   return {
-    orders: [...pieces.map((s, i): Order => lyingBoard({ id: `roof/joist-ledger${pieces.length > 1 ? `/${i + 1}` : ''}`, role: 'joist-ledger', section, along: 'x', ...s, across, low: z.from })), ...opened.orders],
-    problems: opened.problems, crossing: opened.crossing, low: z.from,
+    orders: [
+      ...pieces.map((s, i): Order =>
+        lyingBoard({
+          id: `roof/joist-ledger${pieces.length > 1 ? `/${i + 1}` : ''}`,
+          role: 'joist-ledger',
+          section,
+          along: 'x',
+          ...s,
+          across,
+          low: z.from,
+        }),
+      ),
+      ...opened.orders,
+    ],
+    problems: opened.problems,
+    crossing: opened.crossing,
+    low: z.from,
     taken: [...joists.map(each => each.x), ...opened.doubles].map(s => ({ along: 'x' as const, s, z })),
   }
 }
 
 function problemOf(design: Design, lumber: RoofLumber, datum: RoofDatum, z: Stretch): Problem | null {
-  const { roof: { high }, walls } = design
+  const {
+    roof: { high },
+    walls,
+  } = design
   const reach = joistsReach(design, lumber)
-  const under = meets(datum.slopes[lowSide(design)].underside, vec(0, high === 'north' ? reach.to : reach.from, 0), vec(0, 0, 1)) ?? Infinity
+  const under =
+    meets(
+      datum.slopes[lowSide(design)].underside,
+      vec(0, high === 'north' ? reach.to : reach.from, 0),
+      vec(0, 0, 1),
+    ) ?? Infinity
   const depth = z.to - z.from
   const plate = tiePlate(design, datum)
   const most = Math.min(under, datum.headEnd?.bottom ?? Infinity) - depth - plate
-  if (z.from - plate > most + 1e-6) return { code: 'ceiling-meets-rafters', path: 'roof.ties.ceiling.height', most }
+  if (z.from - plate > most + 1e-6)
+    return { code: 'ceiling-meets-rafters', path: 'roof.ties.ceiling.height', most }
   if (isHouse(design, high)) return null
-  if (walls.sides[high].build === 'posts') return { code: 'ceiling-unborne', path: `walls.sides.${high}.build`, side: high }
-  const taken = walls.openings.map((opening, i) => ({ number: i + 1, wall: opening.wall, from: footOf(opening), to: footOf(opening) + roughSize(opening).height })).filter(({ wall }) => wall === high)
+  if (walls.sides[high].build === 'posts')
+    return { code: 'ceiling-unborne', path: `walls.sides.${high}.build`, side: high }
+  const taken = walls.openings
+    .map((opening, i) => ({
+      number: i + 1,
+      wall: opening.wall,
+      from: footOf(opening),
+      to: footOf(opening) + roughSize(opening).height,
+    }))
+    .filter(({ wall }) => wall === high)
   const crossed = taken.find(each => each.from < z.to - 1e-6 && each.to > z.from + 1e-6)
   if (!crossed) return null
   // over the highest of the openings, or under the lowest
-  const [over, below] = [Math.max(...taken.map(each => each.to)) - plate, Math.min(...taken.map(each => each.from)) - depth - plate]
-  return { code: 'ceiling-meets-opening', path: 'roof.ties.ceiling.height', number: crossed.number, side: high, over: over > most ? null : over, under: below < 0 ? null : below }
+  const [over, below] = [
+    Math.max(...taken.map(each => each.to)) - plate,
+    Math.min(...taken.map(each => each.from)) - depth - plate,
+  ]
+  return {
+    code: 'ceiling-meets-opening',
+    path: 'roof.ties.ceiling.height',
+    number: crossed.number,
+    side: high,
+    over: over > most ? null : over,
+    under: below < 0 ? null : below,
+  }
 }

@@ -13,20 +13,38 @@ import { fallsOut, tailPlane, topAtTail } from './tails'
 /** Overhang that fascia wants, so that it stays clear of what covers the wall, mm. */
 const LEAST = 2 * INCH
 
-interface Layer { readonly role: 'sub-fascia' | 'fascia', readonly section: Section, /** How far out from the tails it lies, mm. */ readonly off: number }
+interface Layer {
+  readonly role: 'sub-fascia' | 'fascia'
+  readonly section: Section
+  /** How far out from the tails it lies, mm. */
+  readonly off: number
+}
 
 /**
- * Boards along the tails' plumb cuts, the sub-fascia first and the fascia on it: each with its upper edge ripped to the roof's slope, or leaning along tails cut square, mitred where two eaves meet at a hip, joined over the middle
- * of a rafter where it is longer than `longest`. Left out and said where the overhang leaves it no room beside the wall, or where it would hang below the deck.
+ * Boards along the tails' plumb cuts, the sub-fascia first and the fascia on it: each with its upper edge
+ * ripped to the roof's slope, or leaning along tails cut square, mitred where two eaves meet at a hip, joined
+ * over the middle of a rafter where it is longer than `longest`. Left out and said where the overhang leaves
+ * it no room beside the wall, or where it would hang below the deck.
  */
-export function fasciaOrders(design: Design, { fascia }: RoofLumber, { eaves }: RoofDatum, under: Under): { readonly orders: readonly Order[], readonly problems: readonly Problem[] } {
+export function fasciaOrders(
+  design: Design,
+  { fascia }: RoofLumber,
+  { eaves }: RoofDatum,
+  under: Under,
+): { readonly orders: readonly Order[]; readonly problems: readonly Problem[] } {
   const layers: Layer[] = []
-  for (const [role, section] of [['sub-fascia', fascia.sub], ['fascia', fascia.face]] as const) {
-    if (section) layers.push({ role, section, off: layers.reduce((sum, layer) => sum + layer.section.thickness, 0) })
+  for (const [role, section] of [
+    ['sub-fascia', fascia.sub],
+    ['fascia', fascia.face],
+  ] as const) {
+    if (section)
+      layers.push({ role, section, off: layers.reduce((sum, layer) => sum + layer.section.thickness, 0) })
   }
   const problems: Problem[] = []
   const orders = eaves.flatMap((eave): Order[] => {
-    const { slope: { side, tail, wallOutside, overhang } } = eave
+    const {
+      slope: { side, tail, wallOutside, overhang },
+    } = eave
     if (layers.length && tail.offset - wallOutside.offset < LEAST - 1e-6) {
       problems.push({ code: 'fascia-no-room', path: `roof.overhang.${overhang}`, side, least: LEAST })
       return []
@@ -36,7 +54,12 @@ export function fasciaOrders(design: Design, { fascia }: RoofLumber, { eaves }: 
       const top = topOf(eave, layer)
       const below = under[side] - (top - layer.section.depth)
       if (below <= 1e-6) return layerOrders(design, eave, layer, top)
-      problems.push({ code: 'fascia-below-deck', path: `roof.fascia.${layer.role === 'fascia' ? 'face' : 'sub'}`, side, by: below })
+      problems.push({
+        code: 'fascia-below-deck',
+        path: `roof.fascia.${layer.role === 'fascia' ? 'face' : 'sub'}`,
+        side,
+        by: below,
+      })
       return []
     })
   })
@@ -49,24 +72,51 @@ function topOf({ slope: { tail, roofTop } }: Eave, { section, off }: Layer): num
   return Math.max(at(off), at(off + section.thickness))
 }
 
-function layerOrders(design: Design, { slope: { side, tail, roofTop }, name = side, rafters, reach, corners }: Eave, { role, section, off }: Layer, top: number): Order[] {
+function layerOrders(
+  design: Design,
+  { slope: { side, tail, roofTop }, name = side, rafters, reach, corners }: Eave,
+  { role, section, off }: Layer,
+  top: number,
+): Order[] {
   const along = Math.abs(tail.normal.y) > 0.5 ? 'x' : 'y'
   const out = along === 'x' ? tail.normal.y : tail.normal.x
   const across = out * (tail.offset + off) - (out < 0 ? section.thickness : 0)
   // a mitred board reaches out to the next one's outer face
   const more = corners.length ? off + section.thickness : 0
-  const row = rowOf({ from: reach.from - more, to: reach.to + more }, rafters.map(each => (each.from + each.to) / 2), design.walls.longest, design.walls.longest)
+  const row = rowOf(
+    { from: reach.from - more, to: reach.to + more },
+    rafters.map(each => (each.from + each.to) / 2),
+    design.walls.longest,
+    design.walls.longest,
+  )
   const rip: BuildingCut = { kind: 'end', name: 'rip', plane: roofTop }
   return row.map((s, k): Order => {
-    const corner: Vec3 = along === 'x' ? vec(0, across, top - section.depth) : vec(across, 0, top - section.depth)
-    const board = squareBoard({ id: `roof/${name}/${role}${row.length > 1 ? `/${k + 1}` : ''}`, role, section, along, depth: 'z', from: s.from, to: s.to, corner })
+    const corner: Vec3 =
+      along === 'x' ? vec(0, across, top - section.depth) : vec(across, 0, top - section.depth)
+    const board = squareBoard({
+      id: `roof/${name}/${role}${row.length > 1 ? `/${k + 1}` : ''}`,
+      role,
+      section,
+      along,
+      depth: 'z',
+      from: s.from,
+      to: s.to,
+      corner,
+    })
     const [low, high] = board.cuts as [BuildingCut, BuildingCut]
-    return { ...board, cuts: [k === 0 ? corners[0] ?? low : low, k === row.length - 1 ? corners[1] ?? high : high, rip] }
+    return {
+      ...board,
+      cuts: [k === 0 ? (corners[0] ?? low) : low, k === row.length - 1 ? (corners[1] ?? high) : high, rip],
+    }
   })
 }
 
 /** Along tails cut square to the slope fascia leans as they do, its edges square. */
-function leaningOrders(design: Design, { slope, name = slope.side, rafters, reach, corners }: Eave, { role, section, off }: Layer): Order[] {
+function leaningOrders(
+  design: Design,
+  { slope, name = slope.side, rafters, reach, corners }: Eave,
+  { role, section, off }: Layer,
+): Order[] {
   const { tail, roofTop } = slope
   const along = Math.abs(tail.normal.y) > 0.5 ? 'x' : 'y'
   const out = tailPlane(design, slope).normal
@@ -74,9 +124,25 @@ function leaningOrders(design: Design, { slope, name = slope.side, rafters, reac
   const edge = vec(top.x, top.y, topAtTail(slope))
   const foot = add(edge, add(scale(roofTop.normal, -section.depth), scale(out, off + section.thickness)))
   const more = corners.length ? off + section.thickness : 0
-  const row = rowOf({ from: reach.from - more, to: reach.to + more }, rafters.map(each => (each.from + each.to) / 2), design.walls.longest, design.walls.longest)
+  const row = rowOf(
+    { from: reach.from - more, to: reach.to + more },
+    rafters.map(each => (each.from + each.to) / 2),
+    design.walls.longest,
+    design.walls.longest,
+  )
   return row.map((s, k): Order => {
     const [low, high] = [k === 0 ? corners[0] : undefined, k === row.length - 1 ? corners[1] : undefined]
-    return leaningBoard({ id: `roof/${name}/${role}${row.length > 1 ? `/${k + 1}` : ''}`, role, section, along, s, foot, up: roofTop.normal, out, ends: [!low, !high], cuts: [...(low ? [low] : []), ...(high ? [high] : [])] })
+    return leaningBoard({
+      id: `roof/${name}/${role}${row.length > 1 ? `/${k + 1}` : ''}`,
+      role,
+      section,
+      along,
+      s,
+      foot,
+      up: roofTop.normal,
+      out,
+      ends: [!low, !high],
+      cuts: [...(low ? [low] : []), ...(high ? [high] : [])],
+    })
   })
 }

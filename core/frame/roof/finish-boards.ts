@@ -10,7 +10,10 @@ import { finishEnd, finishFoot, tailPlane } from './tails'
 /** Narrowest board that is laid, mm. */
 const LEAST = 12
 
-/** Boards let into the tails' upper edges, from the wall out, flush with the rafters; the last is ripped at the tails. */
+/**
+ * Boards let into the tails' upper edges, from the wall out, flush with the rafters; the last is ripped at
+ * the tails.
+ */
 export function finishBoardOrders(design: Design, lumber: RoofLumber, { eaves }: RoofDatum): Order[] {
   return lumber.finish ? eaves.filter(eave => !eave.name).flatMap(eave => boardsOf(design, lumber, eave)) : []
 }
@@ -32,15 +35,35 @@ function boardsOf(design: Design, lumber: RoofLumber, { slope, rafters, reach, c
   const breaks = rafters.map(({ from, to }) => (from + to) / 2)
   const turned = cross(axis, out)
   const facesUp = turned.x * up.x + turned.y * up.y + turned.z * up.z > 0
-  return Array.from({ length: count }, (_, r) => r).flatMap((r) => {
+  return Array.from({ length: count }, (_, r) => r).flatMap(r => {
     const more = corners.length ? finish.depth : 0
-    const row = rowOf({ from: reach.from - more, to: reach.to + more }, breaks, design.walls.longest, design.walls.longest)
+    const row = rowOf(
+      { from: reach.from - more, to: reach.to + more },
+      breaks,
+      design.walls.longest,
+      design.walls.longest,
+    )
     return row.map((s, k): Order => {
-      const level = (at: number, way: 1 | -1): BuildingCut => ({ kind: 'end', name: 'square', plane: planeAt(scale(axis, at), scale(axis, way)) })
-      const low = add(add(start, scale(axis, s.from - SPARE)), add(scale(out, r * finish.depth), scale(up, facesUp ? -finish.thickness : 0)))
+      const level = (at: number, way: 1 | -1): BuildingCut => ({
+        kind: 'end',
+        name: 'square',
+        plane: planeAt(scale(axis, at), scale(axis, way)),
+      })
+      const low = add(
+        add(start, scale(axis, s.from - SPARE)),
+        add(scale(out, r * finish.depth), scale(up, facesUp ? -finish.thickness : 0)),
+      )
       return {
-        id: `roof/${slope.side}/finish/${r + 1}${row.length > 1 ? `/${k + 1}` : ''}`, role: 'finish-board', section: finish, placement: place(low, axis, out), blankLength: s.to - s.from + 2 * SPARE,
-        cuts: [k === 0 && corners[0] ? corners[0] : level(s.from, -1), k === row.length - 1 && corners[1] ? corners[1] : level(s.to, 1), ...(r >= count - 2 ? [{ kind: 'end', name: 'rip', plane: tail } as const] : [])],
+        id: `roof/${slope.side}/finish/${r + 1}${row.length > 1 ? `/${k + 1}` : ''}`,
+        role: 'finish-board',
+        section: finish,
+        placement: place(low, axis, out),
+        blankLength: s.to - s.from + 2 * SPARE,
+        cuts: [
+          k === 0 && corners[0] ? corners[0] : level(s.from, -1),
+          k === row.length - 1 && corners[1] ? corners[1] : level(s.to, 1),
+          ...(r >= count - 2 ? [{ kind: 'end', name: 'rip', plane: tail } as const] : []),
+        ],
       }
     })
   })

@@ -19,47 +19,123 @@ import { wedgeOrders } from './wedges'
 import type { RoofDatum, RoofFrame, RoofLumber, RoofShape, Under } from './shape'
 
 /** Every roof shape by its name in the document. */
-export const roofShapes: Record<Design['roof']['shape'], RoofShape> = { 'gable': gable, 'single-slope': singleSlope, 'lean-to': leanTo, 'flat': flat, 'raised-ridge': raisedRidge, 'hip': hip }
+export const roofShapes: Record<Design['roof']['shape'], RoofShape> = {
+  gable: gable,
+  'single-slope': singleSlope,
+  'lean-to': leanTo,
+  flat: flat,
+  'raised-ridge': raisedRidge,
+  hip: hip,
+}
 
-/** Frames a design's roof: its shape's own boards, and what every shape has along its eaves and over its gables. Parts that can't be as asked are left out and said. */
-export function frameRoof(whole: Design, all: RoofLumber, bearers: readonly Bearer[], under: Under): RoofFrame {
+/**
+ * Frames a design's roof: its shape's own boards, and what every shape has along its eaves and over its
+ * gables. Parts that can't be as asked are left out and said.
+ */
+export function frameRoof(
+  whole: Design,
+  all: RoofLumber,
+  bearers: readonly Bearer[],
+  under: Under,
+): RoofFrame {
   const shape = roofShapes[whole.roof.shape]
   const asked = shape.frame(whole, all, bearers)
-  const cant = asked.orders.length ? [...tailShapeProblems(whole, asked.datum, all), ...endProblems(whole, all), ...roofOpeningProblems(whole, all, asked.datum), ...airProblems(whole, all, asked.datum)] : []
+  const cant = asked.orders.length
+    ? [
+        ...tailShapeProblems(whole, asked.datum, all),
+        ...endProblems(whole, all),
+        ...roofOpeningProblems(whole, all, asked.datum),
+        ...airProblems(whole, all, asked.datum),
+      ]
+    : []
   const { design, lumber } = without(whole, all, cant)
   const made = cant.length ? shape.frame(design, lumber, bearers) : asked
   const problems = [...made.problems, ...tailProblems(design, lumber, made, under), ...cant]
   if (!made.orders.length) return { ...made, problems }
   const { datum, taken = [], across = [] } = made
-  const purlins = purlinOrders(design, lumber, datum, bearers, { taken, across: [...across, ...postsIn(made.orders)] })
+  const purlins = purlinOrders(design, lumber, datum, bearers, {
+    taken,
+    across: [...across, ...postsIn(made.orders)],
+  })
   const [fascia, soffit] = [fasciaOrders(design, lumber, datum, under), soffitOrders(design, lumber, datum)]
-  const orders = [...made.orders, ...wedgeOrders(design, lumber, datum), ...purlins.orders, ...fascia.orders, ...finishBoardOrders(design, lumber, datum), ...soffit.orders, ...endOrders(design, lumber, datum, taken), ...blockingOrders(design, lumber, datum, [...taken, ...lookoutsTaken(design, lumber, datum)], openingsTaken(design, lumber, datum))]
-  return { datum, orders, problems: [...problems, ...purlins.problems, ...fascia.problems, ...soffit.problems] }
+  const orders = [
+    ...made.orders,
+    ...wedgeOrders(design, lumber, datum),
+    ...purlins.orders,
+    ...fascia.orders,
+    ...finishBoardOrders(design, lumber, datum),
+    ...soffit.orders,
+    ...endOrders(design, lumber, datum, taken),
+    ...blockingOrders(
+      design,
+      lumber,
+      datum,
+      [...taken, ...lookoutsTaken(design, lumber, datum)],
+      openingsTaken(design, lumber, datum),
+    ),
+  ]
+  return {
+    datum,
+    orders,
+    problems: [...problems, ...purlins.problems, ...fascia.problems, ...soffit.problems],
+  }
 }
 
 /** The design and its lumber without the parts that can't be. */
-function without(design: Design, lumber: RoofLumber, cant: readonly Problem[]): { readonly design: Design, readonly lumber: RoofLumber } {
+function without(
+  design: Design,
+  lumber: RoofLumber,
+  cant: readonly Problem[],
+): { readonly design: Design; readonly lumber: RoofLumber } {
   const is = (code: Problem['code']): boolean => cant.some(problem => problem.code === code)
   // an opening of no width is not framed, and keeps the numbers of those after it
-  const shut = cant.filter(problem => problem.path.startsWith('roof.openings.')).reduce((each, { path }) => withValue(each, `${path.split('.').slice(0, 3).join('.')}.width`, 0), design)
+  const shut = cant
+    .filter(problem => problem.path.startsWith('roof.openings.'))
+    .reduce((each, { path }) => withValue(each, `${path.split('.').slice(0, 3).join('.')}.width`, 0), design)
   const tail = is('tail-over-seat') ? withValue(shut, 'roof.tail', 'plumb') : shut
   const open = is('air-too-much') ? withValue(tail, 'roof.blocking.air', 0) : tail
-  return { design: is('ends-no-room') || is('lookout-too-thick') ? withValue(open, 'roof.ends.hold', 'none') : open, lumber: is('finish-too-thick') ? { ...lumber, finish: null } : lumber }
+  return {
+    design: is('ends-no-room') || is('lookout-too-thick') ? withValue(open, 'roof.ends.hold', 'none') : open,
+    lumber: is('finish-too-thick') ? { ...lumber, finish: null } : lumber,
+  }
 }
 
 /** How far out a slope's tails reach, mm, and the field that says so. */
-const reachOf = ({ eaves }: RoofDatum): { readonly out: number, readonly slope: RoofDatum['slopes']['south'], readonly high: boolean }[] =>
-  eaves.map(({ slope }) => ({ slope, out: slope.tail.offset - slope.wallOutside.offset, high: slope.overhang === 'high' }))
+const reachOf = ({
+  eaves,
+}: RoofDatum): {
+  readonly out: number
+  readonly slope: RoofDatum['slopes']['south']
+  readonly high: boolean
+}[] =>
+  eaves.map(({ slope }) => ({
+    slope,
+    out: slope.tail.offset - slope.wallOutside.offset,
+    high: slope.overhang === 'high',
+  }))
 
 /** Tails that would reach below the deck, or into a porch; said once for all eaves that share an overhang. */
-function tailProblems({ roof }: Design, { rafter }: RoofLumber, { datum }: RoofFrame, under: Under): Problem[] {
+function tailProblems(
+  { roof }: Design,
+  { rafter }: RoofLumber,
+  { datum }: RoofFrame,
+  under: Under,
+): Problem[] {
   if (roof.seat.rule === 'none') return []
-  const mosts = reachOf(datum).filter(each => !each.high && each.slope.angle > 0).map(({ slope }) => {
-    const angle = radians(slope.angle)
-    const hangs = { plumb: rafter.depth / Math.cos(angle), square: rafter.depth * Math.cos(angle), level: Math.min(roof.tails.face, rafter.depth / Math.cos(angle)) }[roof.tail]
-    return (slope.height - under[slope.side] + slope.lift - hangs) / Math.tan(angle)
-  })
+  const mosts = reachOf(datum)
+    .filter(each => !each.high && each.slope.angle > 0)
+    .map(({ slope }) => {
+      const angle = radians(slope.angle)
+      const hangs = {
+        plumb: rafter.depth / Math.cos(angle),
+        square: rafter.depth * Math.cos(angle),
+        level: Math.min(roof.tails.face, rafter.depth / Math.cos(angle)),
+      }[roof.tail]
+      return (slope.height - under[slope.side] + slope.lift - hangs) / Math.tan(angle)
+    })
   const most = Math.min(Infinity, ...mosts)
   if (roof.overhang.eave <= most + 1e-6) return []
-  return most < 0 ? [{ code: 'tail-below-deck', path: 'roof.rafter', most: null }] : [{ code: 'tail-below-deck', path: 'roof.overhang.eave', most }]
+  return most < 0
+    ? [{ code: 'tail-below-deck', path: 'roof.rafter', most: null }]
+    : [{ code: 'tail-below-deck', path: 'roof.overhang.eave', most }]
 }

@@ -15,40 +15,127 @@ import { outOf, plumbCut, slopeDatum, standingAt } from './slope'
 import { betweenEnds, tieOrders } from './ties'
 import type { Eave, RoofDatum, RoofLumber, RoofShape, SlopeDatum } from './shape'
 
-/** Two slopes that meet at a ridge board, over the middle or, where their pitches or walls differ, off it; rafters cut by the ridge's sides, the plates and the walls' outsides. */
+/**
+ * Two slopes that meet at a ridge board, over the middle or, where their pitches or walls differ, off it;
+ * rafters cut by the ridge's sides, the plates and the walls' outsides.
+ */
 export const gable: RoofShape = {
   frame(design, lumber) {
     const { datum, ridge } = gableDatum(design, lumber)
     const problems = gableProblems(design, lumber, datum)
     if (problems.some(({ code }) => stops.has(code))) return { datum, problems, orders: [] }
-    const standing = { south: standingOn(design, lumber.rafter, 'south'), north: standingOn(design, lumber.rafter, 'north') }
+    const standing = {
+      south: standingOn(design, lumber.rafter, 'south'),
+      north: standingOn(design, lumber.rafter, 'north'),
+    }
     const all = [...standing.south, ...standing.north].map(each => each.at)
-    const ties = tieOrders(design, lumber, datum, pairsOf(datum, lumber.rafter, standing), all, betweenEnds(design, lumber))
+    const ties = tieOrders(
+      design,
+      lumber,
+      datum,
+      pairsOf(datum, lumber.rafter, standing),
+      all,
+      betweenEnds(design, lumber),
+    )
     const { beam } = design.roof
-    const held = beam ? beamOrders(design, lumber, beam, { centre: ridge.centre, bottom: ridge.top - lumber.ridge.depth, undersides: [datum.slopes.south.underside, datum.slopes.north.underside] }, all, [...ties.taken.map(each => each.s), ...overMiddle(ties.crossing, ridge.centre, lumber.post)]) : { orders: [ridgeOrder(design, lumber, ridge)], problems: [] }
-    return { datum, problems: [...problems, ...ties.problems, ...held.problems], orders: [...held.orders, ...slopesOf.flatMap(side => rafterOrders(design, lumber, datum, side, standing[side])), ...ties.orders], taken: ties.taken, across: ties.crossing.map(each => each.x) }
+    const held = beam
+      ? beamOrders(
+          design,
+          lumber,
+          beam,
+          {
+            centre: ridge.centre,
+            bottom: ridge.top - lumber.ridge.depth,
+            undersides: [datum.slopes.south.underside, datum.slopes.north.underside],
+          },
+          all,
+          [...ties.taken.map(each => each.s), ...overMiddle(ties.crossing, ridge.centre, lumber.post)],
+        )
+      : { orders: [ridgeOrder(design, lumber, ridge)], problems: [] }
+    return {
+      datum,
+      problems: [...problems, ...ties.problems, ...held.problems],
+      orders: [
+        ...held.orders,
+        ...slopesOf.flatMap(side => rafterOrders(design, lumber, datum, side, standing[side])),
+        ...ties.orders,
+      ],
+      taken: ties.taken,
+      across: ties.crossing.map(each => each.x),
+    }
   },
   places: overEaveWalls,
 }
 
 /** What leaves nothing to frame. */
-const stops: ReadonlySet<Problem['code']> = new Set(['rafter-no-length', 'ridge-off-span', 'pitches-apart', 'spacing-too-tight', 'seat-through-rafter', 'peak-out-of-reach'])
+const stops: ReadonlySet<Problem['code']> = new Set([
+  'rafter-no-length',
+  'ridge-off-span',
+  'pitches-apart',
+  'spacing-too-tight',
+  'seat-through-rafter',
+  'peak-out-of-reach',
+])
 
-function gableDatum(design: Design, lumber: RoofLumber): { readonly datum: RoofDatum, readonly ridge: Meeting } {
+function gableDatum(
+  design: Design,
+  lumber: RoofLumber,
+): { readonly datum: RoofDatum; readonly ridge: Meeting } {
   const { rafter, ridge, plate } = lumber
-  const { footprint: { width, length }, walls, roof } = design
+  const {
+    footprint: { width, length },
+    walls,
+    roof,
+  } = design
   const angles = { south: pitchAngle(roof.pitch), north: pitchAngle(roof.northPitch ?? roof.pitch) }
-  const lift = { south: heightAbovePlate(roof.seat, angles.south, rafter.depth, plate.depth), north: heightAbovePlate(roof.seat, angles.north, rafter.depth, plate.depth) }
-  const line = (side: Slope): { readonly height: number, readonly angle: number } => ({ height: heightOf(walls, side) + lift[side], angle: angles[side] })
-  const met = meeting(line('south'), line('north'), width, ridge.thickness)
-  const slopeOf = (side: Slope, outside: number, inward: 1 | -1): SlopeDatum => slopeDatum({
-    side, angle: angles[side], height: heightOf(walls, side), lift: lift[side], outside, reach: roof.overhang.eave, depth: rafter.depth,
-    ridgeFace: standingAt(outOf[side === 'south' ? 'north' : 'south'], inward * met.centre - ridge.thickness / 2), run: Math.abs(met.at - Math.abs(outside)),
+  const lift = {
+    south: heightAbovePlate(roof.seat, angles.south, rafter.depth, plate.depth),
+    north: heightAbovePlate(roof.seat, angles.north, rafter.depth, plate.depth),
+  }
+  const line = (side: Slope): { readonly height: number; readonly angle: number } => ({
+    height: heightOf(walls, side) + lift[side],
+    angle: angles[side],
   })
+  const met = meeting(line('south'), line('north'), width, ridge.thickness)
+  const slopeOf = (side: Slope, outside: number, inward: 1 | -1): SlopeDatum =>
+    slopeDatum({
+      side,
+      angle: angles[side],
+      height: heightOf(walls, side),
+      lift: lift[side],
+      outside,
+      reach: roof.overhang.eave,
+      depth: rafter.depth,
+      ridgeFace: standingAt(
+        outOf[side === 'south' ? 'north' : 'south'],
+        inward * met.centre - ridge.thickness / 2,
+      ),
+      run: Math.abs(met.at - Math.abs(outside)),
+    })
   const slopes = { south: slopeOf('south', 0, 1), north: slopeOf('north', width, -1) }
   const reach = { from: -roof.overhang.gable, to: length + roof.overhang.gable }
-  const eave = (slope: SlopeDatum): Eave => ({ slope, rafters: standingOn(design, rafter, slope.side).map(each => each.at), whole: { from: 0, to: length }, reach, corners: [], hip: null })
-  return { ridge: met, datum: { angle: angles.south, slopes, eaves: [eave(slopes.south), eave(slopes.north)], ridgeCentre: level('y', met.centre), headEnd: null, strip: null, meet: met.at, coverDrop: dropOfCover(design, lumber), highest: met.top } }
+  const eave = (slope: SlopeDatum): Eave => ({
+    slope,
+    rafters: standingOn(design, rafter, slope.side).map(each => each.at),
+    whole: { from: 0, to: length },
+    reach,
+    corners: [],
+    hip: null,
+  })
+  return {
+    ridge: met,
+    datum: {
+      angle: angles.south,
+      slopes,
+      eaves: [eave(slopes.south), eave(slopes.north)],
+      ridgeCentre: level('y', met.centre),
+      headEnd: null,
+      strip: null,
+      meet: met.at,
+      coverDrop: dropOfCover(design, lumber),
+      highest: met.top,
+    },
+  }
 }
 
 function gableProblems(design: Design, { rafter, ridge, plate }: RoofLumber, datum: RoofDatum): Problem[] {
@@ -58,10 +145,13 @@ function gableProblems(design: Design, { rafter, ridge, plate }: RoofLumber, dat
   const problems: Problem[] = []
   const leastRun = plate.depth + ridge.thickness / 2 + 10
   const peak = peakProblems(design, datum)
-  if (footprint.width < 2 * leastRun - 1e-6) problems.push({ code: 'rafter-no-length', path: 'footprint.width', least: 2 * leastRun })
+  if (footprint.width < 2 * leastRun - 1e-6)
+    problems.push({ code: 'rafter-no-length', path: 'footprint.width', least: 2 * leastRun })
   else if (peak.length) problems.push(...peak)
-  else if (datum.meet < leastRun || datum.meet > footprint.width - leastRun) problems.push(offSpan(design, datum, leastRun, low))
-  if (roof.spacing < 2 * rafter.thickness - 1e-6) problems.push({ code: 'spacing-too-tight', path: 'roof.spacing', least: 2 * rafter.thickness })
+  else if (datum.meet < leastRun || datum.meet > footprint.width - leastRun)
+    problems.push(offSpan(design, datum, leastRun, low))
+  if (roof.spacing < 2 * rafter.thickness - 1e-6)
+    problems.push({ code: 'spacing-too-tight', path: 'roof.spacing', least: 2 * rafter.thickness })
   const into = high - (datum.highest - ridge.depth)
   if (into > 1e-6) problems.push({ code: 'ridge-into-wall', path: 'roof.ridge', by: into })
   const seats = [south, north].map(slope => seatProblems(design, slope, rafter.depth))
@@ -73,24 +163,43 @@ function gableProblems(design: Design, { rafter, ridge, plate }: RoofLumber, dat
 function peakProblems(design: Design, { meet, highest }: RoofDatum): Problem[] {
   const { at, height } = design.roof.peak
   const found = { at: meet, height: highest }
-  return (['height', 'at'] as const).flatMap((part): Problem[] => {
-    const asked = part === 'at' ? at : height
-    if (asked === null || Math.abs(found[part] - asked) < 0.01) return []
-    const reach = peakReach(design, part)
-    return reach ? [{ code: 'peak-out-of-reach', path: `roof.peak.${part}`, least: reach.least, most: reach.most }] : []
-  }).slice(0, 1)
+  return (['height', 'at'] as const)
+    .flatMap((part): Problem[] => {
+      const asked = part === 'at' ? at : height
+      if (asked === null || Math.abs(found[part] - asked) < 0.01) return []
+      const reach = peakReach(design, part)
+      return reach
+        ? [{ code: 'peak-out-of-reach', path: `roof.peak.${part}`, least: reach.least, most: reach.most }]
+        : []
+    })
+    .slice(0, 1)
 }
 
 /** The ridge leaves the span: by walls of unlike heights, or by pitches that differ too much. */
-function offSpan({ footprint: { width }, roof }: Design, { slopes: { south, north }, meet }: RoofDatum, leastRun: number, low: number): Problem {
+function offSpan(
+  { footprint: { width }, roof }: Design,
+  { slopes: { south, north }, meet }: RoofDatum,
+  leastRun: number,
+  low: number,
+): Problem {
   if (roof.northPitch) return { code: 'pitches-apart', path: 'roof.northPitch' }
   const steep = Math.tan(radians((meet < leastRun ? north : south).angle))
-  return { code: 'ridge-off-span', path: `walls.sides.${south.height > north.height ? 'south' : 'north'}.height`, most: low + (width - 2 * leastRun) * steep }
+  return {
+    code: 'ridge-off-span',
+    path: `walls.sides.${south.height > north.height ? 'south' : 'north'}.height`,
+    most: low + (width - 2 * leastRun) * steep,
+  }
 }
 
 function ridgeOrder({ footprint, roof }: Design, { ridge }: RoofLumber, { centre, top }: Meeting): Order {
   return squareBoard({
-    id: 'roof/ridge', role: 'ridge', section: ridge, along: 'x', depth: 'z', from: -roof.overhang.gable, to: footprint.length + roof.overhang.gable,
+    id: 'roof/ridge',
+    role: 'ridge',
+    section: ridge,
+    along: 'x',
+    depth: 'z',
+    from: -roof.overhang.gable,
+    to: footprint.length + roof.overhang.gable,
     corner: { x: 0, y: centre - ridge.thickness / 2, z: top - ridge.depth },
   })
 }
@@ -100,17 +209,42 @@ type Slope = 'south' | 'north'
 const slopesOf: readonly Slope[] = ['south', 'north']
 
 /** Stretches along the building of what crosses the middle under the ridge, where its posts would stand. */
-const overMiddle = (crossing: readonly { readonly x: Stretch, readonly y: Stretch }[], centre: number, { depth }: Section): Stretch[] =>
-  crossing.filter(({ y }) => y.from < centre + depth / 2 + 5 && y.to > centre - depth / 2 - 5).map(each => each.x)
+const overMiddle = (
+  crossing: readonly { readonly x: Stretch; readonly y: Stretch }[],
+  centre: number,
+  { depth }: Section,
+): Stretch[] =>
+  crossing
+    .filter(({ y }) => y.from < centre + depth / 2 + 5 && y.to > centre - depth / 2 - 5)
+    .map(each => each.x)
 
-function rafterOrders(design: Design, lumber: RoofLumber, datum: RoofDatum, side: Slope, standing: readonly Standing[]): Order[] {
+function rafterOrders(
+  design: Design,
+  lumber: RoofLumber,
+  datum: RoofDatum,
+  side: Slope,
+  standing: readonly Standing[],
+): Order[] {
   const { rafter } = lumber
   const slope = datum.slopes[side]
   const { ridgeFace, tail } = slope
   const lookouts = lookoutCuts(design, lumber, datum, side)
-  const whole = ({ name, at }: Standing, i: number): Order => rafterOn({
-    id: `roof/${side}/${name}`, role: 'rafter', section: rafter, roofTop: slope.roofTop, at, from: -(ridgeFace?.offset ?? 0), to: tail.offset,
-    ...tailed(design, lumber, slope, ridgeFace ? [plumbCut(ridgeFace)] : [], i === 0 || i === standing.length - 1 ? lookouts : []),
-  })
+  const whole = ({ name, at }: Standing, i: number): Order =>
+    rafterOn({
+      id: `roof/${side}/${name}`,
+      role: 'rafter',
+      section: rafter,
+      roofTop: slope.roofTop,
+      at,
+      from: -(ridgeFace?.offset ?? 0),
+      to: tail.offset,
+      ...tailed(
+        design,
+        lumber,
+        slope,
+        ridgeFace ? [plumbCut(ridgeFace)] : [],
+        i === 0 || i === standing.length - 1 ? lookouts : [],
+      ),
+    })
   return [...partedOrders(standing, whole, slope, rafter), ...roofHeaders(design, lumber, slope)]
 }

@@ -16,17 +16,40 @@ import { finishCuts, tailCuts, tailPlane } from './tails'
 import { tieOrders } from './ties'
 
 /**
- * Four slopes of one pitch. Common rafters run to a ridge as long as the length is more than the span, or, over a square, to each other; a common at either end butts the first pair. A hip rafter
- * runs from each corner into the angle between two commons, jack rafters from the plates to the hips, laid out from the commons so that each is shorter than the last by one common difference.
+ * Four slopes of one pitch. Common rafters run to a ridge as long as the length is more than the span, or,
+ * over a square, to each other; a common at either end butts the first pair. A hip rafter runs from each
+ * corner into the angle between two commons, jack rafters from the plates to the hips, laid out from the
+ * commons so that each is shorter than the last by one common difference.
  */
 export const hip: RoofShape = {
   frame(design, lumber) {
     const datum = hipDatum(design, lumber)
     const problems = hipProblems(design, lumber, datum)
-    if (problems.some(({ code }) => stops.has(code))) return { datum: { ...datum, eaves: [] }, problems, orders: [] }
-    const commons = { south: commonsOn(design, lumber.rafter, 'south'), north: commonsOn(design, lumber.rafter, 'north') }
-    const ties = tieOrders(design, lumber, datum, pairsOf(datum, lumber.rafter, commons), [...commons.south, ...commons.north].map(each => each.at), wholeOf(placesOf(design, lumber.rafter).south))
-    return { datum, problems: [...problems, ...ties.problems], orders: [...ridgeOrders(design, lumber, datum), ...corners.map(corner => hipOrder(design, lumber, datum, corner)), ...sideNames.flatMap(side => slopeOrders(design, lumber, datum, side)), ...ties.orders], taken: ties.taken }
+    if (problems.some(({ code }) => stops.has(code)))
+      return { datum: { ...datum, eaves: [] }, problems, orders: [] }
+    const commons = {
+      south: commonsOn(design, lumber.rafter, 'south'),
+      north: commonsOn(design, lumber.rafter, 'north'),
+    }
+    const ties = tieOrders(
+      design,
+      lumber,
+      datum,
+      pairsOf(datum, lumber.rafter, commons),
+      [...commons.south, ...commons.north].map(each => each.at),
+      wholeOf(placesOf(design, lumber.rafter).south),
+    )
+    return {
+      datum,
+      problems: [...problems, ...ties.problems],
+      orders: [
+        ...ridgeOrders(design, lumber, datum),
+        ...corners.map(corner => hipOrder(design, lumber, datum, corner)),
+        ...sideNames.flatMap(side => slopeOrders(design, lumber, datum, side)),
+        ...ties.orders,
+      ],
+      taken: ties.taken,
+    }
   },
   places: (design, rafter) => {
     const at = placesOf(design, rafter)
@@ -35,59 +58,113 @@ export const hip: RoofShape = {
 }
 
 /** What leaves nothing to frame. */
-const stops: ReadonlySet<Problem['code']> = new Set(['rafter-no-length', 'hip-too-short', 'hip-nearly-square', 'hip-walls-uneven', 'spacing-too-tight', 'seat-through-rafter', 'seat-through-hip', 'seat-wants-mouth'])
+const stops: ReadonlySet<Problem['code']> = new Set([
+  'rafter-no-length',
+  'hip-too-short',
+  'hip-nearly-square',
+  'hip-walls-uneven',
+  'spacing-too-tight',
+  'seat-through-rafter',
+  'seat-through-hip',
+  'seat-wants-mouth',
+])
 
 /** A corner of the building by the two walls that meet there, the eave wall first. */
-interface Corner { readonly name: string, readonly sides: readonly ['south' | 'north', 'east' | 'west'] }
+interface Corner {
+  readonly name: string
+  readonly sides: readonly ['south' | 'north', 'east' | 'west']
+}
 const corners: readonly Corner[] = [
-  { name: 'south-west', sides: ['south', 'west'] }, { name: 'south-east', sides: ['south', 'east'] }, { name: 'north-east', sides: ['north', 'east'] }, { name: 'north-west', sides: ['north', 'west'] },
+  { name: 'south-west', sides: ['south', 'west'] },
+  { name: 'south-east', sides: ['south', 'east'] },
+  { name: 'north-east', sides: ['north', 'east'] },
+  { name: 'north-west', sides: ['north', 'west'] },
 ]
 
-const cornerAt = ({ footprint: { length, width } }: Design, { sides: [eave, end] }: Corner): Vec3 => vec(end === 'east' ? length : 0, eave === 'north' ? width : 0, 0)
+const cornerAt = ({ footprint: { length, width } }: Design, { sides: [eave, end] }: Corner): Vec3 =>
+  vec(end === 'east' ? length : 0, eave === 'north' ? width : 0, 0)
 
 const isSquare = ({ footprint: { length, width } }: Design): boolean => Math.abs(length - width) < 1e-6
 
 /** Shortest jack, from the inside of its plate to the hip, mm. */
 const LEAST = 25
 
-interface Places { readonly low: readonly Stretch[], readonly commons: readonly Stretch[], readonly high: readonly Stretch[] }
+interface Places {
+  readonly low: readonly Stretch[]
+  readonly commons: readonly Stretch[]
+  readonly high: readonly Stretch[]
+}
 
 const all = ({ low, commons, high }: Places): Stretch[] => [...low, ...commons, ...high]
 
-/** Where commons and jacks stand along each wall: commons over the ridge, jacks from the outermost common toward either corner. */
-function placesOf({ footprint: { length, width }, roof: { spacing } }: Design, { thickness: t }: Section): Readonly<Record<SideName, Places>> {
+/**
+ * Where commons and jacks stand along each wall: commons over the ridge, jacks from the outermost common
+ * toward either corner.
+ */
+function placesOf(
+  { footprint: { length, width }, roof: { spacing } }: Design,
+  { thickness: t }: Section,
+): Readonly<Record<SideName, Places>> {
   const half = width / 2
   const about = (at: number): Stretch => ({ from: at - t / 2, to: at + t / 2 })
   const steps = Math.max(0, Math.floor((half - LEAST) / spacing))
-  const jacks = (from: number, way: 1 | -1): Stretch[] => Array.from({ length: steps }, (_, i) => about(from + way * (i + 1) * spacing))
+  const jacks = (from: number, way: 1 | -1): Stretch[] =>
+    Array.from({ length: steps }, (_, i) => about(from + way * (i + 1) * spacing))
   const along = (first: number, last: number): Places => {
     const ends = last - first < t ? [about(first)] : [about(first), about(last)]
-    return { low: jacks(first, -1).reverse(), high: jacks(last, 1), commons: withLayout(ends, onCentre(spacing, last - first).map(at => first + at), t) }
+    return {
+      low: jacks(first, -1).reverse(),
+      high: jacks(last, 1),
+      commons: withLayout(
+        ends,
+        onCentre(spacing, last - first).map(at => first + at),
+        t,
+      ),
+    }
   }
   const [eave, end] = [along(half, Math.max(half, length - half)), along(half, half)]
   return { south: eave, north: eave, east: end, west: end }
 }
 
 /** The commons of a slope, those beside and in its openings among them. */
-const commonsOn = (design: Design, rafter: Section, side: SideName): Standing[] => standingIn(placesOf(design, rafter)[side].commons, partingsIn(design, side, rafter), rafter)
+const commonsOn = (design: Design, rafter: Section, side: SideName): Standing[] =>
+  standingIn(placesOf(design, rafter)[side].commons, partingsIn(design, side, rafter), rafter)
 
 /** From the first common to the last. */
-const wholeOf = ({ commons }: Places): Stretch => ({ from: commons[0]?.from ?? 0, to: commons[commons.length - 1]?.to ?? 0 })
+const wholeOf = ({ commons }: Places): Stretch => ({
+  from: commons[0]?.from ?? 0,
+  to: commons[commons.length - 1]?.to ?? 0,
+})
 
 /** Jacks that reach inside their plate; one nearer its corner is left out. */
-function jacksThatFit(places: readonly Stretch[], { footprint }: Design, { hip: hipSection, plate }: RoofLumber, side: SideName): readonly Stretch[] {
+function jacksThatFit(
+  places: readonly Stretch[],
+  { footprint }: Design,
+  { hip: hipSection, plate }: RoofLumber,
+  side: SideName,
+): readonly Stretch[] {
   const overall = side === 'south' || side === 'north' ? footprint.length : footprint.width
-  return places.filter(({ from, to }) => Math.min(from, overall - to) - hipSection.thickness / Math.SQRT2 > plate.depth + LEAST)
+  return places.filter(
+    ({ from, to }) => Math.min(from, overall - to) - hipSection.thickness / Math.SQRT2 > plate.depth + LEAST,
+  )
 }
 
 /** Degrees above level of a hip between two slopes of an angle. */
 const hipAngle = (angle: number): number => degrees(Math.atan(Math.tan(radians(angle)) / Math.SQRT2))
 
-/** How far a dropped hip lies under the line where the slopes meet, plumb, mm: its arrises then lie in the slopes. */
-const dropOf = ({ roof }: Design, { hip: section }: RoofLumber, angle: number): number => roof.hip.edge === 'dropped' ? section.thickness / 2 * Math.tan(radians(hipAngle(angle))) : 0
+/**
+ * How far a dropped hip lies under the line where the slopes meet, plumb, mm: its arrises then lie in the
+ * slopes.
+ */
+const dropOf = ({ roof }: Design, { hip: section }: RoofLumber, angle: number): number =>
+  roof.hip.edge === 'dropped' ? (section.thickness / 2) * Math.tan(radians(hipAngle(angle))) : 0
 
 function hipDatum(design: Design, lumber: RoofLumber): RoofDatum {
-  const { footprint: { length, width }, walls, roof } = design
+  const {
+    footprint: { length, width },
+    walls,
+    roof,
+  } = design
   const { rafter, ridge, plate, hip: hipSection } = lumber
   const angle = pitchAngle(roof.pitch)
   const height = heightOf(walls, 'south')
@@ -95,24 +172,70 @@ function hipDatum(design: Design, lumber: RoofLumber): RoofDatum {
   const half = width / 2
   const thickness = isSquare(design) ? 0 : ridge.thickness
   const face = (side: SideName, inward: number): Plane => standingAt(scale(outOf[side], -1), inward)
-  const slope = (side: SideName, outside: number, back: number): SlopeDatum => slopeDatum({
-    side, angle, height, lift, outside, reach: roof.overhang.eave, depth: rafter.depth, run: half, ridgeFace: face(side, half - back - outside),
-  })
-  const slopes = { south: slope('south', 0, thickness / 2), north: slope('north', width, thickness / 2), west: slope('west', 0, rafter.thickness / 2), east: slope('east', length, rafter.thickness / 2) }
+  const slope = (side: SideName, outside: number, back: number): SlopeDatum =>
+    slopeDatum({
+      side,
+      angle,
+      height,
+      lift,
+      outside,
+      reach: roof.overhang.eave,
+      depth: rafter.depth,
+      run: half,
+      ridgeFace: face(side, half - back - outside),
+    })
+  const slopes = {
+    south: slope('south', 0, thickness / 2),
+    north: slope('north', width, thickness / 2),
+    west: slope('west', 0, rafter.thickness / 2),
+    east: slope('east', length, rafter.thickness / 2),
+  }
   const at = placesOf(design, rafter)
   const eave = (side: SideName): Eave => {
     const overall = side === 'south' || side === 'north' ? length : width
     const { low, high } = at[side]
     return {
-      slope: slopes[side], whole: wholeOf(at[side]), rafters: [...jacksThatFit(low, design, lumber, side), ...commonsOn(design, rafter, side).map(each => each.at), ...jacksThatFit(high, design, lumber, side)], reach: { from: -roof.overhang.eave, to: overall + roof.overhang.eave },
-      corners: cornersOf(side).map(corner => ({ kind: 'end', name: 'mitre', plane: hipPlane(design, corner, side, 0) })),
-      hip: { level: height + lift - dropOf(design, lumber, angle) - hipSection.depth / Math.cos(radians(hipAngle(angle))), angle: hipAngle(angle), half: hipSection.thickness / 2 },
+      slope: slopes[side],
+      whole: wholeOf(at[side]),
+      rafters: [
+        ...jacksThatFit(low, design, lumber, side),
+        ...commonsOn(design, rafter, side).map(each => each.at),
+        ...jacksThatFit(high, design, lumber, side),
+      ],
+      reach: { from: -roof.overhang.eave, to: overall + roof.overhang.eave },
+      corners: cornersOf(side).map(corner => ({
+        kind: 'end',
+        name: 'mitre',
+        plane: hipPlane(design, corner, side, 0),
+      })),
+      hip: {
+        level:
+          height +
+          lift -
+          dropOf(design, lumber, angle) -
+          hipSection.depth / Math.cos(radians(hipAngle(angle))),
+        angle: hipAngle(angle),
+        half: hipSection.thickness / 2,
+      },
     }
   }
-  return { angle, slopes, eaves: sideNames.map(eave), ridgeCentre: level('y', half), headEnd: null, strip: null, meet: half, coverDrop: 0, highest: height + lift + (half - thickness / 2) * Math.tan(radians(angle)) }
+  return {
+    angle,
+    slopes,
+    eaves: sideNames.map(eave),
+    ridgeCentre: level('y', half),
+    headEnd: null,
+    strip: null,
+    meet: half,
+    coverDrop: 0,
+    highest: height + lift + (half - thickness / 2) * Math.tan(radians(angle)),
+  }
 }
 
-/** The plumb plane along a hip, `off` mm toward a side from its middle, that looks away from what lies on that side. */
+/**
+ * The plumb plane along a hip, `off` mm toward a side from its middle, that looks away from what lies on that
+ * side.
+ */
 function hipPlane(design: Design, corner: Corner, side: SideName, off: number): Plane {
   const other = corner.sides.find(each => each !== side) ?? side
   const out = scale(subtract(outOf[other], outOf[side]), Math.SQRT1_2)
@@ -120,24 +243,59 @@ function hipPlane(design: Design, corner: Corner, side: SideName, off: number): 
   return standingAt(out, out.x * at.x + out.y * at.y - off)
 }
 
-function hipProblems(design: Design, lumber: RoofLumber, { slopes: { south }, highest, angle }: RoofDatum): Problem[] {
-  const { footprint: { length, width }, roof, walls } = design
+function hipProblems(
+  design: Design,
+  lumber: RoofLumber,
+  { slopes: { south }, highest, angle }: RoofDatum,
+): Problem[] {
+  const {
+    footprint: { length, width },
+    roof,
+    walls,
+  } = design
   const { rafter, ridge, plate, hip: section } = lumber
   const problems: Problem[] = []
   const leastWidth = 2 * (plate.depth + Math.max(ridge.thickness, rafter.thickness) / 2 + 10)
-  if (width < leastWidth - 1e-6) problems.push({ code: 'rafter-no-length', path: 'footprint.width', least: leastWidth })
-  else if (length < width && !isSquare(design)) problems.push({ code: 'hip-too-short', path: 'footprint.length', least: width })
-  else if (!isSquare(design) && length - width < 2 * rafter.thickness - 1e-6) problems.push({ code: 'hip-nearly-square', path: 'footprint.length', square: width, least: width + 2 * rafter.thickness })
+  if (width < leastWidth - 1e-6)
+    problems.push({ code: 'rafter-no-length', path: 'footprint.width', least: leastWidth })
+  else if (length < width && !isSquare(design))
+    problems.push({ code: 'hip-too-short', path: 'footprint.length', least: width })
+  else if (!isSquare(design) && length - width < 2 * rafter.thickness - 1e-6)
+    problems.push({
+      code: 'hip-nearly-square',
+      path: 'footprint.length',
+      square: width,
+      least: width + 2 * rafter.thickness,
+    })
   const uneven = sideNames.find(side => Math.abs(heightOf(walls, side) - south.height) > 1e-6)
   if (uneven) {
     const side = walls.sides[uneven].height === null ? 'south' : uneven
-    problems.push({ code: 'hip-walls-uneven', path: `walls.sides.${side}.height`, side, height: side === 'south' ? heightOf(walls, uneven) : south.height })
+    problems.push({
+      code: 'hip-walls-uneven',
+      path: `walls.sides.${side}.height`,
+      side,
+      height: side === 'south' ? heightOf(walls, uneven) : south.height,
+    })
   }
-  if (roof.spacing < 2 * rafter.thickness - 1e-6) problems.push({ code: 'spacing-too-tight', path: 'roof.spacing', least: 2 * rafter.thickness })
+  if (roof.spacing < 2 * rafter.thickness - 1e-6)
+    problems.push({ code: 'spacing-too-tight', path: 'roof.spacing', least: 2 * rafter.thickness })
   if (!hasMouth(roof.seat)) return [...problems, { code: 'seat-wants-mouth', path: 'roof.seat.rule' }]
-  problems.push(...seatProblems(design, south, rafter.depth), ...hipSeatProblems(design, { lift: south.lift, drop: dropOf(design, lumber, angle), angle: hipAngle(angle), run: Math.SQRT2 * (width / 2 - rafter.thickness / 2) }, section.depth))
+  problems.push(
+    ...seatProblems(design, south, rafter.depth),
+    ...hipSeatProblems(
+      design,
+      {
+        lift: south.lift,
+        drop: dropOf(design, lumber, angle),
+        angle: hipAngle(angle),
+        run: Math.SQRT2 * (width / 2 - rafter.thickness / 2),
+      },
+      section.depth,
+    ),
+  )
   const into = south.height - (highest - ridge.depth)
-  if (into > 1e-6 && !isSquare(design)) problems.push({ code: 'ridge-into-wall', path: 'roof.ridge', by: into })
+  if (into > 1e-6 && !isSquare(design))
+    problems.push({ code: 'ridge-into-wall', path: 'roof.ridge', by: into })
   const off = south.lift - dropOf(design, lumber, angle) - section.depth / Math.cos(radians(hipAngle(angle)))
   if (off > 1e-6) problems.push({ code: 'hip-off-plate', path: 'roof.hip.section', by: off })
   return problems
@@ -145,10 +303,21 @@ function hipProblems(design: Design, lumber: RoofLumber, { slopes: { south }, hi
 
 function ridgeOrders(design: Design, { ridge, rafter }: RoofLumber, { meet, highest }: RoofDatum): Order[] {
   if (isSquare(design)) return []
-  const { footprint: { length } } = design
-  return [squareBoard({
-    id: 'roof/ridge', role: 'ridge', section: ridge, along: 'x', depth: 'z', from: meet - rafter.thickness / 2, to: length - meet + rafter.thickness / 2, corner: vec(0, meet - ridge.thickness / 2, highest - ridge.depth),
-  })]
+  const {
+    footprint: { length },
+  } = design
+  return [
+    squareBoard({
+      id: 'roof/ridge',
+      role: 'ridge',
+      section: ridge,
+      along: 'x',
+      depth: 'z',
+      from: meet - rafter.thickness / 2,
+      to: length - meet + rafter.thickness / 2,
+      corner: vec(0, meet - ridge.thickness / 2, highest - ridge.depth),
+    }),
+  ]
 }
 
 function hipOrder(design: Design, lumber: RoofLumber, { slopes, angle }: RoofDatum, corner: Corner): Order {
@@ -165,16 +334,49 @@ function hipOrder(design: Design, lumber: RoofLumber, { slopes, angle }: RoofDat
   const start = add(at, subtract(scale(fall, -inward), scale(across, section.thickness / 2)))
   const head = vec(start.x, start.y, meets(top, start, vec(0, 0, 1)) ?? 0)
   const spare = SPARE + section.depth * Math.tan(slope)
-  const nest = (side: SlopeDatum): BuildingCut => ({ kind: 'end', name: 'cheek', plane: standingAt(scale(side.wallOutside.normal, -1), design.footprint.width / 2 - rafter.thickness / 2 - side.wallOutside.offset) })
-  const tail = (side: SlopeDatum): BuildingCut => ({ kind: 'end', name: 'cheek', plane: tailPlane(design, side) })
+  const nest = (side: SlopeDatum): BuildingCut => ({
+    kind: 'end',
+    name: 'cheek',
+    plane: standingAt(
+      scale(side.wallOutside.normal, -1),
+      design.footprint.width / 2 - rafter.thickness / 2 - side.wallOutside.offset,
+    ),
+  })
+  const tail = (side: SlopeDatum): BuildingCut => ({
+    kind: 'end',
+    name: 'cheek',
+    plane: tailPlane(design, side),
+  })
   const foot: BuildingCut[] = tailCuts(design, a).filter(cut => cut.name === 'level')
   const finish = [a, b].flatMap(side => finishCuts(side, lumber, coverOn(design, lumber, side.side)))
-  const backing = design.roof.hip.edge === 'backed' ? [a, b].map((side): BuildingCut => ({ kind: 'end', name: 'backing', plane: side.roofTop })) : []
+  const backing =
+    design.roof.hip.edge === 'backed'
+      ? [a, b].map((side): BuildingCut => ({ kind: 'end', name: 'backing', plane: side.roofTop }))
+      : []
   const heel = standingAt(fall, fall.x * at.x + fall.y * at.y)
   return {
-    id: `roof/hip/${corner.name}`, role: 'hip', section, placement: place(subtract(subtract(head, scale(up, section.depth)), scale(along, spare)), along, up),
+    id: `roof/hip/${corner.name}`,
+    role: 'hip',
+    section,
+    placement: place(subtract(subtract(head, scale(up, section.depth)), scale(along, spare)), along, up),
     blankLength: (inward + Math.SQRT2 * design.roof.overhang.eave) / Math.cos(slope) + 2 * spare,
-    cuts: [nest(a), nest(b), tail(a), tail(b), { kind: 'notch', name: 'birdsmouth', sides: [{ name: 'heel', plane: heel }, { name: 'seat', plane: a.plateTop }] }, ...backing, ...foot, ...finish],
+    cuts: [
+      nest(a),
+      nest(b),
+      tail(a),
+      tail(b),
+      {
+        kind: 'notch',
+        name: 'birdsmouth',
+        sides: [
+          { name: 'heel', plane: heel },
+          { name: 'seat', plane: a.plateTop },
+        ],
+      },
+      ...backing,
+      ...foot,
+      ...finish,
+    ],
   }
 }
 
@@ -186,16 +388,42 @@ function slopeOrders(design: Design, lumber: RoofLumber, { slopes }: RoofDatum, 
   const { ridgeFace, tail, roofTop } = slope
   const [lowCorner, highCorner] = cornersOf(side)
   const order = (id: string, role: 'rafter' | 'jack-rafter', at: Stretch, head: BuildingCut): Order =>
-    rafterOn({ id, role, section: lumber.rafter, roofTop, at, from: -ridgeFace.offset, to: tail.offset, ...tailed(design, lumber, slope, [head]) })
-  const jack = (number: number, at: Stretch, corner: Corner): Order => order(`roof/${side}/jack/${number}`, 'jack-rafter', at, { kind: 'end', name: 'cheek', plane: hipPlane(design, corner, side, lumber.hip.thickness / 2) })
+    rafterOn({
+      id,
+      role,
+      section: lumber.rafter,
+      roofTop,
+      at,
+      from: -ridgeFace.offset,
+      to: tail.offset,
+      ...tailed(design, lumber, slope, [head]),
+    })
+  const jack = (number: number, at: Stretch, corner: Corner): Order =>
+    order(`roof/${side}/jack/${number}`, 'jack-rafter', at, {
+      kind: 'end',
+      name: 'cheek',
+      plane: hipPlane(design, corner, side, lumber.hip.thickness / 2),
+    })
   const [near, far] = [jacksThatFit(low, design, lumber, side), jacksThatFit(high, design, lumber, side)]
   return [
-    ...near.map((at, i) => jack(i + 1, at, lowCorner)), ...partedOrders(commonsOn(design, lumber.rafter, side), ({ name, at }) => order(`roof/${side}/${name}`, 'rafter', at, plumbCut(ridgeFace)), slope, lumber.rafter), ...roofHeaders(design, lumber, slope), ...far.map((at, i) => jack(near.length + i + 1, at, highCorner)),
+    ...near.map((at, i) => jack(i + 1, at, lowCorner)),
+    ...partedOrders(
+      commonsOn(design, lumber.rafter, side),
+      ({ name, at }) => order(`roof/${side}/${name}`, 'rafter', at, plumbCut(ridgeFace)),
+      slope,
+      lumber.rafter,
+    ),
+    ...roofHeaders(design, lumber, slope),
+    ...far.map((at, i) => jack(near.length + i + 1, at, highCorner)),
   ]
 }
 
 /** The corners at the low and at the high end of a wall. */
 function cornersOf(side: SideName): readonly [Corner, Corner] {
   const ends = side === 'south' || side === 'north' ? ['west', 'east'] : ['south', 'north']
-  return ends.map(end => corners.find(corner => corner.sides.some(each => each === end) && corner.sides.some(each => each === side))) as [Corner, Corner]
+  return ends.map(end =>
+    corners.find(
+      corner => corner.sides.some(each => each === end) && corner.sides.some(each => each === side),
+    ),
+  ) as [Corner, Corner]
 }

@@ -13,7 +13,10 @@ import { levelTailProblems, seatProblems } from './seat'
 import { outOf, plumbCut, slopeDatum, standingAt } from './slope'
 import type { RoofDatum, RoofLumber, RoofShape, SlopeDatum } from './shape'
 
-/** One slope from a ledger on a house, in the stead of the wall on its high side, down to a low wall: rafters cut plumb against the ledger's face, with a seat on the low wall. The ledger is of the ridge's section. */
+/**
+ * One slope from a ledger on a house, in the stead of the wall on its high side, down to a low wall: rafters
+ * cut plumb against the ledger's face, with a seat on the low wall. The ledger is of the ridge's section.
+ */
 export const leanTo: RoofShape = {
   frame(design, lumber) {
     const datum = datumOf(design, lumber)
@@ -24,53 +27,124 @@ export const leanTo: RoofShape = {
     const head = ridgeFace ? [plumbCut(ridgeFace)] : []
     const standing = standingOn(design, lumber.rafter, lowSide(design))
     const lookouts = lookoutCuts(design, lumber, datum, 'slope')
-    const whole = ({ name, at }: Standing, i: number): Order => rafterOn({
-      id: `roof/${name}`, role: 'rafter', section: lumber.rafter, roofTop: low.roofTop, at, from: -(ridgeFace?.offset ?? 0), to: low.tail.offset,
-      ...tailed(design, lumber, low, head, i === 0 || i === standing.length - 1 ? lookouts : []),
-    })
+    const whole = ({ name, at }: Standing, i: number): Order =>
+      rafterOn({
+        id: `roof/${name}`,
+        role: 'rafter',
+        section: lumber.rafter,
+        roofTop: low.roofTop,
+        at,
+        from: -(ridgeFace?.offset ?? 0),
+        to: low.tail.offset,
+        ...tailed(design, lumber, low, head, i === 0 || i === standing.length - 1 ? lookouts : []),
+      })
     const ceiling = ceilingOrders(design, lumber, datum, standing)
-    return { datum, problems: [...problems, ...ceiling.problems], orders: [ledgerOrder(design, lumber, datum), ...partedOrders(standing, whole, low, lumber.rafter), ...roofHeaders(design, lumber, low), ...ceiling.orders], taken: ceiling.taken, across: ceiling.crossing.map(each => each.x) }
+    return {
+      datum,
+      problems: [...problems, ...ceiling.problems],
+      orders: [
+        ledgerOrder(design, lumber, datum),
+        ...partedOrders(standing, whole, low, lumber.rafter),
+        ...roofHeaders(design, lumber, low),
+        ...ceiling.orders,
+      ],
+      taken: ceiling.taken,
+      across: ceiling.crossing.map(each => each.x),
+    }
   },
   places: overEaveWalls,
 }
 
 /** What leaves nothing to frame. */
-const stops: ReadonlySet<Problem['code']> = new Set(['rafter-no-length', 'ledger-out-of-reach', 'spacing-too-tight', 'seat-through-rafter'])
+const stops: ReadonlySet<Problem['code']> = new Set([
+  'rafter-no-length',
+  'ledger-out-of-reach',
+  'spacing-too-tight',
+  'seat-through-rafter',
+])
 
 function datumOf(design: Design, lumber: RoofLumber): RoofDatum {
   const { rafter, ridge, plate } = lumber
-  const { footprint: { width, length }, walls, roof } = design
+  const {
+    footprint: { width, length },
+    walls,
+    roof,
+  } = design
   const angle = pitchAngle(roof.pitch)
   const [side, house] = [lowSide(design), roof.high]
   const height = heightOf(walls, side)
   const lift = heightAbovePlate(roof.seat, angle, rafter.depth, plate.depth)
-  const outside = (of: 'south' | 'north'): number => of === 'south' ? 0 : width
+  const outside = (of: 'south' | 'north'): number => (of === 'south' ? 0 : width)
   const run = width - ridge.thickness
   const ridgeFace = standingAt(scale(outOf[side], -1), run - outside(side))
-  const low = slopeDatum({ side, angle, height, lift, outside: outside(side), reach: roof.overhang.eave, depth: rafter.depth, ridgeFace, run })
+  const low = slopeDatum({
+    side,
+    angle,
+    height,
+    lift,
+    outside: outside(side),
+    reach: roof.overhang.eave,
+    depth: rafter.depth,
+    ridgeFace,
+    run,
+  })
   // of the house side only its planes are asked for
   const wall = standingAt(outOf[house], outside(house))
-  const high: SlopeDatum = { ...low, side: house, wallOutside: wall, heel: ridgeFace, tail: wall, ridgeFace: null }
+  const high: SlopeDatum = {
+    ...low,
+    side: house,
+    wallOutside: wall,
+    heel: ridgeFace,
+    tail: wall,
+    ridgeFace: null,
+  }
   const highest = height + lift + run * Math.tan(radians(angle))
   const north = house === 'north'
   return {
-    angle, slopes: north ? { south: low, north: high } : { south: high, north: low },
-    eaves: [{ slope: low, rafters: standingOn(design, rafter, lowSide(design)).map(each => each.at), whole: { from: 0, to: length }, reach: { from: -roof.overhang.gable, to: length + roof.overhang.gable }, corners: [], hip: null }],
-    ridgeCentre: null, headEnd: { from: north ? run : 0, to: north ? width : ridge.thickness, bottom: highest - ridge.depth }, strip: null, meet: north ? width : 0, coverDrop: dropOfCover(design, lumber), highest,
+    angle,
+    slopes: north ? { south: low, north: high } : { south: high, north: low },
+    eaves: [
+      {
+        slope: low,
+        rafters: standingOn(design, rafter, lowSide(design)).map(each => each.at),
+        whole: { from: 0, to: length },
+        reach: { from: -roof.overhang.gable, to: length + roof.overhang.gable },
+        corners: [],
+        hip: null,
+      },
+    ],
+    ridgeCentre: null,
+    headEnd: { from: north ? run : 0, to: north ? width : ridge.thickness, bottom: highest - ridge.depth },
+    strip: null,
+    meet: north ? width : 0,
+    coverDrop: dropOfCover(design, lumber),
+    highest,
   }
 }
 
-function problemsOf(design: Design, { rafter, ridge, plate }: RoofLumber, { slopes, highest }: RoofDatum): Problem[] {
+function problemsOf(
+  design: Design,
+  { rafter, ridge, plate }: RoofLumber,
+  { slopes, highest }: RoofDatum,
+): Problem[] {
   const { roof, footprint, walls } = design
   const low = slopes[lowSide(design)]
   const problems: Problem[] = []
   const least = plate.depth + ridge.thickness + 10
-  if (footprint.width < least - 1e-6) problems.push({ code: 'rafter-no-length', path: 'footprint.width', least })
+  if (footprint.width < least - 1e-6)
+    problems.push({ code: 'rafter-no-length', path: 'footprint.width', least })
   // a ledger that is asked for where no pitch brings the rafters
   const asked = walls.sides[roof.high].height
   const rise = ledgerRise(design)
-  if (asked !== null && rise && Math.abs(asked - highest) > 0.01) problems.push({ code: 'ledger-out-of-reach', path: `walls.sides.${roof.high}.height`, least: rise.top(limits.roofAngle.min), most: rise.top(limits.roofAngle.max) })
-  if (roof.spacing < 2 * rafter.thickness - 1e-6) problems.push({ code: 'spacing-too-tight', path: 'roof.spacing', least: 2 * rafter.thickness })
+  if (asked !== null && rise && Math.abs(asked - highest) > 0.01)
+    problems.push({
+      code: 'ledger-out-of-reach',
+      path: `walls.sides.${roof.high}.height`,
+      least: rise.top(limits.roofAngle.min),
+      most: rise.top(limits.roofAngle.max),
+    })
+  if (roof.spacing < 2 * rafter.thickness - 1e-6)
+    problems.push({ code: 'spacing-too-tight', path: 'roof.spacing', least: 2 * rafter.thickness })
   const bottom = highest - ridge.depth
   const into = Math.max(heightOf(walls, 'east'), heightOf(walls, 'west')) - bottom
   if (bottom < 0) problems.push({ code: 'ledger-below-deck', path: 'roof.ridge', by: -bottom })
@@ -80,8 +154,19 @@ function problemsOf(design: Design, { rafter, ridge, plate }: RoofLumber, { slop
 }
 
 /** The ledger on the house, its top level with the rafters' upper edges at its face. */
-function ledgerOrder({ footprint, roof }: Design, { ridge }: RoofLumber, { headEnd, highest }: RoofDatum): Order {
+function ledgerOrder(
+  { footprint, roof }: Design,
+  { ridge }: RoofLumber,
+  { headEnd, highest }: RoofDatum,
+): Order {
   return squareBoard({
-    id: 'roof/ledger', role: 'ledger', section: ridge, along: 'x', depth: 'z', from: -roof.overhang.gable, to: footprint.length + roof.overhang.gable, corner: { x: 0, y: headEnd?.from ?? 0, z: highest - ridge.depth },
+    id: 'roof/ledger',
+    role: 'ledger',
+    section: ridge,
+    along: 'x',
+    depth: 'z',
+    from: -roof.overhang.gable,
+    to: footprint.length + roof.overhang.gable,
+    corner: { x: 0, y: headEnd?.from ?? 0, z: highest - ridge.depth },
   })
 }

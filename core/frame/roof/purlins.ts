@@ -1,5 +1,17 @@
 import { type Design, hasOneSlope } from '../../design'
-import { add, cross, meets, place, type Plane, planeAt, scale, subtract, unit, vec, type Vec3 } from '../../geometry'
+import {
+  add,
+  cross,
+  meets,
+  place,
+  type Plane,
+  planeAt,
+  scale,
+  subtract,
+  unit,
+  vec,
+  type Vec3,
+} from '../../geometry'
 import type { Section } from '../../lumber'
 import { degrees } from '../../measure'
 import { SPARE } from '../between'
@@ -13,25 +25,45 @@ import { downOf } from './slope'
 import { fallsOut } from './tails'
 import { betweenEnds, type Taken } from './ties'
 
-/** A partition along the building that braces can stand on: its stretch across it, and its top above the deck, mm. */
-export interface Bearer { readonly y: Stretch, readonly top: number }
+/**
+ * A partition along the building that braces can stand on: its stretch across it, and its top above the deck,
+ * mm.
+ */
+export interface Bearer {
+  readonly y: Stretch
+  readonly top: number
+}
 
 /** Shortest purlin, mm. */
 const SHORTEST = 300
 
-/** Degrees above level that a purlin's brace is not flatter than: trade book, section 11; IRC R802.4.5 (from memory). */
+/**
+ * Degrees above level that a purlin's brace is not flatter than: trade book, section 11; IRC R802.4.5 (from
+ * memory).
+ */
 const FLATTEST = 45
 
 export type PurlinProblem = Extract<Problem, { readonly code: `purlin-${string}` }>
 
 /** What purlins and their braces keep clear of: ties, and headers between them, along the building. */
-interface InWay { readonly taken: readonly Taken[], readonly across: readonly Stretch[] }
+interface InWay {
+  readonly taken: readonly Taken[]
+  readonly across: readonly Stretch[]
+}
 
 /**
- * Purlins under the rafters, halfway between plate and ridge, or between two walls, square to the slope; and their braces, no farther apart than asked, down to the nearest partition along the building, cut to its plate and to the purlin's lower
- * edge. One that would stand in the way of a tie, cross an opening, reach below the walls, or has no partition that braces can reach at 45 degrees or steeper, is left out and said.
+ * Purlins under the rafters, halfway between plate and ridge, or between two walls, square to the slope; and
+ * their braces, no farther apart than asked, down to the nearest partition along the building, cut to its
+ * plate and to the purlin's lower edge. One that would stand in the way of a tie, cross an opening, reach
+ * below the walls, or has no partition that braces can reach at 45 degrees or steeper, is left out and said.
  */
-export function purlinOrders(design: Design, lumber: RoofLumber, datum: RoofDatum, bearers: readonly Bearer[], inWay: InWay): { readonly orders: readonly Order[], readonly problems: readonly PurlinProblem[] } {
+export function purlinOrders(
+  design: Design,
+  lumber: RoofLumber,
+  datum: RoofDatum,
+  bearers: readonly Bearer[],
+  inWay: InWay,
+): { readonly orders: readonly Order[]; readonly problems: readonly PurlinProblem[] } {
   const problems: PurlinProblem[] = []
   const orders: Order[] = []
   const { purlins } = design.roof
@@ -46,79 +78,184 @@ export function purlinOrders(design: Design, lumber: RoofLumber, datum: RoofDatu
       continue
     }
     const crossing = [...inWay.taken.map(each => each.s), ...inWay.across, ...stood]
-    const places = bracesAt(field, purlins.spacing, strut.thickness).map(at => clear(at, strut.thickness, crossing, field.reach))
+    const places = bracesAt(field, purlins.spacing, strut.thickness).map(at =>
+      clear(at, strut.thickness, crossing, field.reach),
+    )
     stood.push(...places.map(at => ({ from: at - strut.thickness / 2, to: at + strut.thickness / 2 })))
     const row = rowOf(field.reach, places, design.walls.longest, design.walls.longest)
     orders.push(
-      ...row.map((s, k) => leaningBoard({ id: `roof/${field.name}/purlin${row.length > 1 ? `/${k + 1}` : ''}`, role: 'purlin', section: purlin, along: 'x', s, foot: line.foot, up: line.up, out: line.down, cuts: [] })),
-      ...places.map((at, i) => braceOrder(`roof/${field.name}/purlin-brace/${i + 1}`, strut, line, bearer, at)),
+      ...row.map((s, k) =>
+        leaningBoard({
+          id: `roof/${field.name}/purlin${row.length > 1 ? `/${k + 1}` : ''}`,
+          role: 'purlin',
+          section: purlin,
+          along: 'x',
+          s,
+          foot: line.foot,
+          up: line.up,
+          out: line.down,
+          cuts: [],
+        }),
+      ),
+      ...places.map((at, i) =>
+        braceOrder(`roof/${field.name}/purlin-brace/${i + 1}`, strut, line, bearer, at),
+      ),
     )
   }
   // what both slopes lack is said once
-  return { orders, problems: problems.filter((each, i) => (each.code !== 'purlin-unborne' && each.code !== 'purlin-no-reach') || i === problems.findIndex(other => other.code === each.code)) }
+  return {
+    orders,
+    problems: problems.filter(
+      (each, i) =>
+        (each.code !== 'purlin-unborne' && each.code !== 'purlin-no-reach') ||
+        i === problems.findIndex(other => other.code === each.code),
+    ),
+  }
 }
 
 /** The partition that a purlin's braces stand on, or why it can't be. */
-function bearerOf({ roof }: Design, datum: RoofDatum, { slope, reach, middle }: Field, { low }: PurlinLine, purlin: Section, strut: Section, bearers: readonly Bearer[], taken: readonly Taken[]): Bearer | PurlinProblem {
+function bearerOf(
+  { roof }: Design,
+  datum: RoofDatum,
+  { slope, reach, middle }: Field,
+  { low }: PurlinLine,
+  purlin: Section,
+  strut: Section,
+  bearers: readonly Bearer[],
+  taken: readonly Taken[],
+): Bearer | PurlinProblem {
   const { side, underside } = slope
   const path = 'roof.purlins'
   if (reach.to - reach.from < SHORTEST) return { code: 'purlin-no-reach', path }
-  const z = { from: low.z - purlin.thickness, to: meets(underside, vec(low.x, low.y, 0), vec(0, 0, 1)) ?? Infinity }
+  const z = {
+    from: low.z - purlin.thickness,
+    to: meets(underside, vec(low.x, low.y, 0), vec(0, 0, 1)) ?? Infinity,
+  }
   const top = Math.max(0, ...bearers.map(each => each.top))
   if (z.from < top) return { code: 'purlin-too-low', path, side, by: top - z.from }
-  if (taken.some(each => each.side === undefined && each.z.from < z.to && each.z.to > z.from)) return { code: 'purlin-meets-tie', path, side }
+  if (taken.some(each => each.side === undefined && each.z.from < z.to && each.z.to > z.from))
+    return { code: 'purlin-meets-tie', path, side }
   const cos = underside.normal.z
-  const half = purlin.thickness / 2 * cos
-  const crossed = roof.openings.findIndex(({ kind, slope: of, up, length, width }) => kind !== 'stair' && of === side && width > 0 && up < middle + half - 1e-6 && up + length * cos > middle - half + 1e-6)
+  const half = (purlin.thickness / 2) * cos
+  const crossed = roof.openings.findIndex(
+    ({ kind, slope: of, up, length, width }) =>
+      kind !== 'stair' &&
+      of === side &&
+      width > 0 &&
+      up < middle + half - 1e-6 &&
+      up + length * cos > middle - half + 1e-6,
+  )
   if (crossed >= 0) return { code: 'purlin-meets-opening', path, side, number: crossed + 1 }
-  const reached = bearers.map(bearer => ({ bearer, angle: angleTo(low, bearer) })).sort((a, b) => b.angle - a.angle)[0]
+  const reached = bearers
+    .map(bearer => ({ bearer, angle: angleTo(low, bearer) }))
+    .sort((a, b) => b.angle - a.angle)[0]
   if (!reached) return { code: 'purlin-unborne', path }
-  if (reached.angle < FLATTEST - 1e-6) return { code: 'purlin-brace-flat', path, side, angle: reached.angle, least: low.y - (low.z - reached.bearer.top), most: low.y + (low.z - reached.bearer.top) }
-  return meetsRow(datum, low, reached.bearer, strut.depth) ? { code: 'purlin-brace-blocked', path, side } : reached.bearer
+  if (reached.angle < FLATTEST - 1e-6)
+    return {
+      code: 'purlin-brace-flat',
+      path,
+      side,
+      angle: reached.angle,
+      least: low.y - (low.z - reached.bearer.top),
+      most: low.y + (low.z - reached.bearer.top),
+    }
+  return meetsRow(datum, low, reached.bearer, strut.depth)
+    ? { code: 'purlin-brace-blocked', path, side }
+    : reached.bearer
 }
 
-/** Where braces stand along a purlin, in their middles: half a space in from ends that gable studs carry, else at both ends. */
+/**
+ * Where braces stand along a purlin, in their middles: half a space in from ends that gable studs carry, else
+ * at both ends.
+ */
 function bracesAt({ reach: { from, to }, ends }: Field, spacing: number, thick: number): number[] {
   const spaces = Math.max(1, Math.ceil((to - from) / spacing - 1e-9))
-  if (ends === 'carried') return Array.from({ length: spaces }, (_, i) => from + (to - from) * (i + 0.5) / spaces)
-  return Array.from({ length: spaces + 1 }, (_, i) => from + thick / 2 + (to - from - thick) * i / spaces)
+  if (ends === 'carried')
+    return Array.from({ length: spaces }, (_, i) => from + ((to - from) * (i + 0.5)) / spaces)
+  return Array.from({ length: spaces + 1 }, (_, i) => from + thick / 2 + ((to - from - thick) * i) / spaces)
 }
 
-/** Whether a brace from a partition's plate to a purlin would run into a ledger or header that lies along the building over its way. */
+/**
+ * Whether a brace from a partition's plate to a purlin would run into a ledger or header that lies along the
+ * building over its way.
+ */
 function meetsRow({ strip, headEnd }: RoofDatum, low: Vec3, { y, top }: Bearer, depth: number): boolean {
   const foot = (y.from + y.to) / 2
   const [rise, run] = [low.z - top, Math.abs(low.y - foot)]
-  const half = depth / 2 * Math.hypot(rise, run) / Math.max(rise, 1)
+  const half = ((depth / 2) * Math.hypot(rise, run)) / Math.max(rise, 1)
   const [from, to] = [Math.min(low.y, foot) - half, Math.max(low.y, foot) + half]
   // its upper edge there, as far up toward the purlin as the board reaches
-  const upper = (at: number): number => run < 1 ? low.z : top + (Math.abs(at - foot) + half) * rise / run
-  return [strip?.ledger, headEnd].some(box => box != null && box.from < to && box.to > from && Math.max(...[box.from, box.to].map(at => Math.min(upper(at), low.z))) > box.bottom)
+  const upper = (at: number): number => (run < 1 ? low.z : top + ((Math.abs(at - foot) + half) * rise) / run)
+  return [strip?.ledger, headEnd].some(
+    box =>
+      box != null &&
+      box.from < to &&
+      box.to > from &&
+      Math.max(...[box.from, box.to].map(at => Math.min(upper(at), low.z))) > box.bottom,
+  )
 }
 
 /** Where posts under a ridge stand along the building. */
-export const postsIn = (orders: readonly Order[]): Stretch[] => orders.filter(order => order.role === 'ridge-post').map(({ placement: { origin, thickness }, section }) => {
-  const [a, b] = [origin.x, origin.x + thickness.x * section.thickness]
-  return { from: Math.min(a, b), to: Math.max(a, b) }
-})
+export const postsIn = (orders: readonly Order[]): Stretch[] =>
+  orders
+    .filter(order => order.role === 'ridge-post')
+    .map(({ placement: { origin, thickness }, section }) => {
+      const [a, b] = [origin.x, origin.x + thickness.x * section.thickness]
+      return { from: Math.min(a, b), to: Math.max(a, b) }
+    })
 
-/** A slope that takes a purlin: the level distance in from its wall's outside to it, and how far it reaches along the building; mm. */
-interface Field { readonly name: string, readonly slope: SlopeDatum, readonly middle: number, readonly reach: Stretch, readonly ends: 'carried' | 'free' }
+/**
+ * A slope that takes a purlin: the level distance in from its wall's outside to it, and how far it reaches
+ * along the building; mm.
+ */
+interface Field {
+  readonly name: string
+  readonly slope: SlopeDatum
+  readonly middle: number
+  readonly reach: Stretch
+  readonly ends: 'carried' | 'free'
+}
 
 /** From gable to gable; under the commons alone of a hip roof, whose jacks are short. */
-function fieldsOf(design: Design, lumber: RoofLumber, { slopes: { south, north }, eaves }: RoofDatum): Field[] {
+function fieldsOf(
+  design: Design,
+  lumber: RoofLumber,
+  { slopes: { south, north }, eaves }: RoofDatum,
+): Field[] {
   const { roof, footprint } = design
   const gables = { reach: betweenEnds(design, lumber), ends: 'carried' } as const
-  if (hasOneSlope(roof)) return [{ name: 'slope', slope: fallsOut(south) ? south : north, middle: footprint.width / 2, ...gables }]
+  if (hasOneSlope(roof))
+    return [{ name: 'slope', slope: fallsOut(south) ? south : north, middle: footprint.width / 2, ...gables }]
   return [south, north].map((slope): Field => {
-    const under = roof.shape === 'hip' ? { reach: eaves.find(eave => eave.slope === slope)?.whole ?? { from: 0, to: 0 }, ends: 'free' } as const : gables
+    const under =
+      roof.shape === 'hip'
+        ? ({
+            reach: eaves.find(eave => eave.slope === slope)?.whole ?? { from: 0, to: 0 },
+            ends: 'free',
+          } as const)
+        : gables
     return { name: slope.side, slope, middle: (slope.run + lumber.plate.depth) / 2, ...under }
   })
 }
 
-/** A purlin's place: the middle of its lower edge, the edge itself as a plane looking up, and the ways of its slope. */
-interface PurlinLine { readonly low: Vec3, /** Of its outer face. */ readonly foot: Vec3, readonly up: Vec3, readonly down: Vec3, readonly under: Plane }
+/**
+ * A purlin's place: the middle of its lower edge, the edge itself as a plane looking up, and the ways of its
+ * slope.
+ */
+interface PurlinLine {
+  readonly low: Vec3
+  /** Of its outer face. */
+  readonly foot: Vec3
+  readonly up: Vec3
+  readonly down: Vec3
+  readonly under: Plane
+}
 
-function lineOf({ underside, wallOutside: { normal, offset } }: SlopeDatum, middle: number, { depth, thickness }: Section): PurlinLine {
+function lineOf(
+  { underside, wallOutside: { normal, offset } }: SlopeDatum,
+  middle: number,
+  { depth, thickness }: Section,
+): PurlinLine {
   const up = underside.normal
   const down = downOf(underside)
   const plan = scale(normal, offset - middle)
@@ -127,10 +264,19 @@ function lineOf({ underside, wallOutside: { normal, offset } }: SlopeDatum, midd
   return { low, foot: add(low, scale(down, thickness / 2)), up, down, under: planeAt(low, up) }
 }
 
-/** Degrees above level from the middle of a partition's plate up to a purlin; negative where it lies lower. */
-const angleTo = (low: Vec3, { y, top }: Bearer): number => degrees(Math.atan2(low.z - top, Math.abs(low.y - (y.from + y.to) / 2)))
+/**
+ * Degrees above level from the middle of a partition's plate up to a purlin; negative where it lies lower.
+ */
+const angleTo = (low: Vec3, { y, top }: Bearer): number =>
+  degrees(Math.atan2(low.z - top, Math.abs(low.y - (y.from + y.to) / 2)))
 
-function braceOrder(id: string, section: Section, { low, under }: PurlinLine, { y, top }: Bearer, at: number): Order {
+function braceOrder(
+  id: string,
+  section: Section,
+  { low, under }: PurlinLine,
+  { y, top }: Bearer,
+  at: number,
+): Order {
   const foot = vec(at, (y.from + y.to) / 2, top)
   const along = unit(subtract(vec(at, low.y, low.z), foot))
   const depth = cross(vec(1, 0, 0), along)
@@ -141,7 +287,14 @@ function braceOrder(id: string, section: Section, { low, under }: PurlinLine, { 
   const made = place(corner, along, depth)
   const origin = add(corner, scale(made.thickness, -section.thickness / 2))
   return {
-    id, role: 'purlin-brace', section, placement: { ...made, origin }, blankLength: length + 2 * spare,
-    cuts: [{ kind: 'end', name: 'level', plane: { normal: vec(0, 0, -1), offset: -top } }, { kind: 'end', name: 'slope', plane: under }],
+    id,
+    role: 'purlin-brace',
+    section,
+    placement: { ...made, origin },
+    blankLength: length + 2 * spare,
+    cuts: [
+      { kind: 'end', name: 'level', plane: { normal: vec(0, 0, -1), offset: -top } },
+      { kind: 'end', name: 'slope', plane: under },
+    ],
   }
 }

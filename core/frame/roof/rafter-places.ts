@@ -7,12 +7,20 @@ import type { RoofShape, SlopeDatum } from './shape'
 /** Where the rafters of a roof with gables stand along it: at both ends, and on centre from the west. */
 export function rafterPlaces({ footprint, roof }: Design, rafter: Section): Stretch[] {
   const t = rafter.thickness
-  const ends = [{ from: 0, to: t }, { from: footprint.length - t, to: footprint.length }]
-  return withLayout(ends, clearOfEnds(onCentre(roof.spacing, footprint.length), { from: t / 2, to: footprint.length - t / 2 }, t), t)
+  const ends = [
+    { from: 0, to: t },
+    { from: footprint.length - t, to: footprint.length },
+  ]
+  return withLayout(
+    ends,
+    clearOfEnds(onCentre(roof.spacing, footprint.length), { from: t / 2, to: footprint.length - t / 2 }, t),
+    t,
+  )
 }
 
 /** Where those of one slope stand, those beside and in its openings among them. */
-export const standingOn = (design: Design, rafter: Section, side: SlopeDatum['side']): Standing[] => standingIn(rafterPlaces(design, rafter), partingsIn(design, side, rafter), rafter)
+export const standingOn = (design: Design, rafter: Section, side: SlopeDatum['side']): Standing[] =>
+  standingIn(rafterPlaces(design, rafter), partingsIn(design, side, rafter), rafter)
 
 /** Rafters over both eave walls. */
 export const overEaveWalls: RoofShape['places'] = (design, rafter) => {

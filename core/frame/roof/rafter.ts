@@ -18,7 +18,9 @@ interface RafterAsk {
   readonly roofTop: Plane
   /** Where it stands along the wall. */
   readonly at: Stretch
-  /** From where to where it must reach, level, along the way the plane falls; mm from the building's origin. */
+  /**
+   * From where to where it must reach, level, along the way the plane falls; mm from the building's origin.
+   */
   readonly from: number
   readonly to: number
   readonly cuts: readonly BuildingCut[]
@@ -39,24 +41,74 @@ export function rafterOn({ id, role, section, roofTop, at, from, to, cuts, sawn 
   const u = across.x + across.y > 0 ? at.from : at.to
   const plan = add(scale(fall, from), Math.abs(fall.y) > 0.5 ? vec(u, 0, 0) : vec(0, u, 0))
   const head = add(plan, vec(0, 0, meets(roofTop, plan, vec(0, 0, 1)) ?? 0))
-  const spare = SPARE + section.depth * sin / up.z
-  return { id, role, section, cuts, ...(sawn ? { sawn } : {}), placement: place(subtract(subtract(head, scale(up, section.depth)), scale(along, spare)), along, up), blankLength: (to - from) / up.z + 2 * spare + (sawn ? WILD : 0) }
+  const spare = SPARE + (section.depth * sin) / up.z
+  return {
+    id,
+    role,
+    section,
+    cuts,
+    ...(sawn ? { sawn } : {}),
+    placement: place(subtract(subtract(head, scale(up, section.depth)), scale(along, spare)), along, up),
+    blankLength: (to - from) / up.z + 2 * spare + (sawn ? WILD : 0),
+  }
 }
 
-/** A bird's mouth takes out what is inside the wall's outside and below the plate; cut level, all below the plate goes; on wedges nothing does. */
+/**
+ * A bird's mouth takes out what is inside the wall's outside and below the plate; cut level, all below the
+ * plate goes; on wedges nothing does.
+ */
 export function seatCuts({ roof: { seat } }: Design, { height, heel, plateTop }: SlopeDatum): BuildingCut[] {
   if (seat.rule === 'wedge') return []
-  if (seat.rule === 'none') return [{ kind: 'end', name: 'level', plane: { normal: vec(0, 0, -1), offset: -height } }]
-  return [{ kind: 'notch', name: 'birdsmouth', sides: [{ name: 'heel', plane: heel }, { name: 'seat', plane: plateTop }] }]
+  if (seat.rule === 'none')
+    return [{ kind: 'end', name: 'level', plane: { normal: vec(0, 0, -1), offset: -height } }]
+  return [
+    {
+      kind: 'notch',
+      name: 'birdsmouth',
+      sides: [
+        { name: 'heel', plane: heel },
+        { name: 'seat', plane: plateTop },
+      ],
+    },
+  ]
 }
 
-/** The cuts of a rafter that runs up over a header: its end beyond it, and its bird's mouth there; none of others. */
+/**
+ * The cuts of a rafter that runs up over a header: its end beyond it, and its bird's mouth there; none of
+ * others.
+ */
 export const overCuts = (design: Design, slope: SlopeDatum): BuildingCut[] =>
-  slope.over ? [plumbCut(slope.over.tail), ...seatCuts(design, { ...slope, heel: slope.over.heel, height: slope.over.height, plateTop: level('z', slope.over.height) })] : []
+  slope.over
+    ? [
+        plumbCut(slope.over.tail),
+        ...seatCuts(design, {
+          ...slope,
+          heel: slope.over.heel,
+          height: slope.over.height,
+          plateTop: level('z', slope.over.height),
+        }),
+      ]
+    : []
 
-/** The cuts of a rafter with a seat and a tail, those at its head first, and `more` last; as it is sawn too, where its tail is left to run wild. */
-export function tailed(design: Design, lumber: RoofLumber, slope: SlopeDatum, head: readonly BuildingCut[], more: readonly BuildingCut[] = []): Pick<RafterAsk, 'cuts' | 'sawn'> {
+/**
+ * The cuts of a rafter with a seat and a tail, those at its head first, and `more` last; as it is sawn too,
+ * where its tail is left to run wild.
+ */
+export function tailed(
+  design: Design,
+  lumber: RoofLumber,
+  slope: SlopeDatum,
+  head: readonly BuildingCut[],
+  more: readonly BuildingCut[] = [],
+): Pick<RafterAsk, 'cuts' | 'sawn'> {
   const wild = wildCut(design, slope)
-  const rest = [...seatCuts(design, slope), ...finishCuts(slope, lumber, coverOn(design, lumber, slope.side)), ...more]
-  return { cuts: [...head, ...tailCuts(design, slope), ...rest], sawn: wild ? [...head, wild, ...rest] : undefined }
+  const rest = [
+    ...seatCuts(design, slope),
+    ...finishCuts(slope, lumber, coverOn(design, lumber, slope.side)),
+    ...more,
+  ]
+  return {
+    cuts: [...head, ...tailCuts(design, slope), ...rest],
+    sawn: wild ? [...head, wild, ...rest] : undefined,
+  }
 }

@@ -6,32 +6,66 @@ import type { SlopeDatum } from './shape'
 /** mm of rafter that must be left, plumb, over the heel. */
 const LEAST_OVER_PLATE = 5
 
-/** How long the level seat is that leaves rafters of a depth a slope's height above plate, mm; none or less where they are uncut. */
-export const seatLength = ({ lift, angle }: Pick<SlopeDatum, 'lift' | 'angle'>, depth: number): number => (depth / Math.cos(radians(angle)) - lift) / Math.tan(radians(angle))
+/**
+ * How long the level seat is that leaves rafters of a depth a slope's height above plate, mm; none or less
+ * where they are uncut.
+ */
+export const seatLength = ({ lift, angle }: Pick<SlopeDatum, 'lift' | 'angle'>, depth: number): number =>
+  (depth / Math.cos(radians(angle)) - lift) / Math.tan(radians(angle))
 
-/** Why rafters of a depth (mm) can't stand at a slope's height above plate: off the plate, or cut through, up from the plate or all along to their upper end. */
-export function seatProblems({ roof: { seat } }: Design, { lift, angle, run, wallOutside, ridgeFace }: SlopeDatum, depth: number): Problem[] {
+/**
+ * Why rafters of a depth (mm) can't stand at a slope's height above plate: off the plate, or cut through, up
+ * from the plate or all along to their upper end.
+ */
+export function seatProblems(
+  { roof: { seat } }: Design,
+  { lift, angle, run, wallOutside, ridgeFace }: SlopeDatum,
+  depth: number,
+): Problem[] {
   const plumb = depth / Math.cos(radians(angle))
   const room = ridgeFace ? ridgeFace.offset + wallOutside.offset : run
   const least = Math.max(LEAST_OVER_PLATE, Math.min(plumb, plumb - (room - 1) * Math.tan(radians(angle))))
   return [
-    ...(lift > plumb + 1e-6 ? [{ code: 'rafter-off-plate', path: 'roof.seat.height', most: plumb } as const] : []),
-    ...(lift < least - 1e-6 ? [{ code: 'seat-through-rafter', path: heightField(seat), least } as const] : []),
+    ...(lift > plumb + 1e-6
+      ? [{ code: 'rafter-off-plate', path: 'roof.seat.height', most: plumb } as const]
+      : []),
+    ...(lift < least - 1e-6
+      ? [{ code: 'seat-through-rafter', path: heightField(seat), least } as const]
+      : []),
   ]
 }
 
 /** Where a height above plate is asked for: its field, or the choice of a seat that has one. */
-export const heightField = ({ rule }: Seat): 'roof.seat.height' | 'roof.seat.rule' => rule === 'height-above-plate' ? 'roof.seat.height' : 'roof.seat.rule'
+export const heightField = ({ rule }: Seat): 'roof.seat.height' | 'roof.seat.rule' =>
+  rule === 'height-above-plate' ? 'roof.seat.height' : 'roof.seat.rule'
 
-/** Why hips can't stand at their height above plate (mm), lowered by `drop` where they are dropped: the seat would go through, or run along the whole hip. `run` level along the hip; its angle in degrees. */
-export function hipSeatProblems({ roof: { seat } }: Design, { lift, drop, angle, run }: { readonly lift: number, readonly drop: number, readonly angle: number, readonly run: number }, depth: number): Problem[] {
+/**
+ * Why hips can't stand at their height above plate (mm), lowered by `drop` where they are dropped: the seat
+ * would go through, or run along the whole hip. `run` level along the hip; its angle in degrees.
+ */
+export function hipSeatProblems(
+  { roof: { seat } }: Design,
+  {
+    lift,
+    drop,
+    angle,
+    run,
+  }: { readonly lift: number; readonly drop: number; readonly angle: number; readonly run: number },
+  depth: number,
+): Problem[] {
   const plumb = depth / Math.cos(radians(angle))
-  const least = Math.max(LEAST_OVER_PLATE, Math.min(plumb, plumb - (run - 1) * Math.tan(radians(angle)))) + drop
+  const least =
+    Math.max(LEAST_OVER_PLATE, Math.min(plumb, plumb - (run - 1) * Math.tan(radians(angle)))) + drop
   return lift < least - 1e-6 ? [{ code: 'seat-through-hip', path: heightField(seat), least }] : []
 }
 
-/** Tails that a level cut along the bottom leaves nothing of: they run out before the overhang ends. What is cut through at the seat already is said there. */
+/**
+ * Tails that a level cut along the bottom leaves nothing of: they run out before the overhang ends. What is
+ * cut through at the seat already is said there.
+ */
 export function levelTailProblems({ roof }: Design, slopes: readonly SlopeDatum[]): Problem[] {
   const reach = Math.min(...slopes.map(slope => slope.lift / Math.tan(radians(slope.angle))))
-  return roof.seat.rule === 'none' && reach >= 1 && roof.overhang.eave > reach - 1 + 1e-6 ? [{ code: 'tail-lost', path: 'roof.overhang.eave', most: reach - 1 }] : []
+  return roof.seat.rule === 'none' && reach >= 1 && roof.overhang.eave > reach - 1 + 1e-6
+    ? [{ code: 'tail-lost', path: 'roof.overhang.eave', most: reach - 1 }]
+    : []
 }

@@ -15,8 +15,9 @@ import { outOf, plumbCut, standingAt } from './slope'
 import type { Eave, RoofDatum, RoofLumber, RoofShape, SlopeDatum } from './shape'
 
 /**
- * One slope from a high eave wall to a low one, of the height that the pitch asks for. Each rafter has a bird's mouth on both: its plumb side stands against the low wall's outside, and
- * against the high wall's inside, since the rafter runs up over that.
+ * One slope from a high eave wall to a low one, of the height that the pitch asks for. Each rafter has a
+ * bird's mouth on both: its plumb side stands against the low wall's outside, and against the high wall's
+ * inside, since the rafter runs up over that.
  */
 export const singleSlope: RoofShape = {
   frame(design, lumber) {
@@ -25,30 +26,62 @@ export const singleSlope: RoofShape = {
     if (problems.some(({ code }) => stops.has(code))) return { datum, problems, orders: [] }
     const { south, north } = datum.slopes
     const [high, low] = design.roof.high === 'north' ? [north, south] : [south, north]
-    const top = [plumbCut(high.tail), ...seatCuts(design, high), ...finishCuts(high, lumber, coverOn(design, lumber, high.side))]
+    const top = [
+      plumbCut(high.tail),
+      ...seatCuts(design, high),
+      ...finishCuts(high, lumber, coverOn(design, lumber, high.side)),
+    ]
     const standing = standingOn(design, lumber.rafter, lowSide(design))
     const lookouts = lookoutCuts(design, lumber, datum, 'slope')
-    const whole = ({ name, at }: Standing, i: number): Order => rafterOn({
-      id: `roof/${name}`, role: 'rafter', section: lumber.rafter, roofTop: low.roofTop, at, from: -high.tail.offset, to: low.tail.offset,
-      ...tailed(design, lumber, low, top, i === 0 || i === standing.length - 1 ? lookouts : []),
-    })
+    const whole = ({ name, at }: Standing, i: number): Order =>
+      rafterOn({
+        id: `roof/${name}`,
+        role: 'rafter',
+        section: lumber.rafter,
+        roofTop: low.roofTop,
+        at,
+        from: -high.tail.offset,
+        to: low.tail.offset,
+        ...tailed(design, lumber, low, top, i === 0 || i === standing.length - 1 ? lookouts : []),
+      })
     const ceiling = ceilingOrders(design, lumber, datum, standing)
-    return { datum: { ...datum, joistLedger: ceiling.low }, problems: [...problems, ...ceiling.problems], orders: [...partedOrders(standing, whole, low, lumber.rafter), ...roofHeaders(design, lumber, low), ...ceiling.orders], taken: ceiling.taken, across: ceiling.crossing.map(each => each.x) }
+    return {
+      datum: { ...datum, joistLedger: ceiling.low },
+      problems: [...problems, ...ceiling.problems],
+      orders: [
+        ...partedOrders(standing, whole, low, lumber.rafter),
+        ...roofHeaders(design, lumber, low),
+        ...ceiling.orders,
+      ],
+      taken: ceiling.taken,
+      across: ceiling.crossing.map(each => each.x),
+    }
   },
   places: overEaveWalls,
 }
 
 /** What leaves nothing to frame. */
-const stops: ReadonlySet<Problem['code']> = new Set(['rafter-no-length', 'slope-falls', 'slope-steep', 'spacing-too-tight', 'seat-through-rafter', 'seat-wants-mouth'])
+const stops: ReadonlySet<Problem['code']> = new Set([
+  'rafter-no-length',
+  'slope-falls',
+  'slope-steep',
+  'spacing-too-tight',
+  'seat-through-rafter',
+  'seat-wants-mouth',
+])
 
 function datumOf(design: Design, lumber: RoofLumber): RoofDatum {
   const { rafter, plate } = lumber
-  const { footprint: { width, length }, walls, roof } = design
+  const {
+    footprint: { width, length },
+    walls,
+    roof,
+  } = design
   const way = roof.high === 'north' ? 1 : -1
   const [south, north] = [heightOf(walls, 'south'), heightOf(walls, 'north')]
   const run = width - plate.depth
   const slope = Math.atan2(Math.max(0, way * (north - south)), run)
-  const angle = slope * 180 / Math.PI
+  const angle = (slope * 180) / Math.PI
   const lift = heightAbovePlate(roof.seat, angle, rafter.depth, plate.depth)
   const lowAt = way > 0 ? 0 : width
   const low = Math.min(south, north)
@@ -61,14 +94,42 @@ function datumOf(design: Design, lumber: RoofLumber): RoofDatum {
     const out = outOf[side]
     const outside = side === 'south' ? 0 : width
     return {
-      side, angle, height, lift, run, roofTop, underside, ridgeFace: null, plateTop: planeAt(vec(0, 0, height), vec(0, 0, 1)), wallOutside: standingAt(out, outside), heel: planeAt(vec(0, heels[side], 0), vec(0, -way, 0)),
-      tail: standingAt(out, outside + (side === roof.high ? over : roof.overhang.eave)), overhang: side === roof.high ? 'high' : 'eave',
+      side,
+      angle,
+      height,
+      lift,
+      run,
+      roofTop,
+      underside,
+      ridgeFace: null,
+      plateTop: planeAt(vec(0, 0, height), vec(0, 0, 1)),
+      wallOutside: standingAt(out, outside),
+      heel: planeAt(vec(0, heels[side], 0), vec(0, -way, 0)),
+      tail: standingAt(out, outside + (side === roof.high ? over : roof.overhang.eave)),
+      overhang: side === roof.high ? 'high' : 'eave',
     }
   }
   const slopes = { south: at('south', south), north: at('north', north) }
   const rafters = standingOn(design, rafter, lowSide(design)).map(each => each.at)
-  const eave = (each: SlopeDatum): Eave => ({ slope: each, rafters, whole: { from: 0, to: length }, reach: { from: 0, to: length }, corners: [], hip: null })
-  return { angle, slopes, eaves: [eave(slopes.south), eave(slopes.north)], ridgeCentre: null, headEnd: null, strip: null, meet: way * Infinity, coverDrop: dropOfCover(design, lumber), highest: low + lift + (width + over) * Math.tan(slope) }
+  const eave = (each: SlopeDatum): Eave => ({
+    slope: each,
+    rafters,
+    whole: { from: 0, to: length },
+    reach: { from: 0, to: length },
+    corners: [],
+    hip: null,
+  })
+  return {
+    angle,
+    slopes,
+    eaves: [eave(slopes.south), eave(slopes.north)],
+    ridgeCentre: null,
+    headEnd: null,
+    strip: null,
+    meet: way * Infinity,
+    coverDrop: dropOfCover(design, lumber),
+    highest: low + lift + (width + over) * Math.tan(slope),
+  }
 }
 
 function problemsOf(design: Design, { rafter, plate }: RoofLumber, { angle, slopes }: RoofDatum): Problem[] {
@@ -77,12 +138,26 @@ function problemsOf(design: Design, { rafter, plate }: RoofLumber, { angle, slop
   const run = footprint.width - plate.depth
   const problems: Problem[] = []
   const least = 3 * plate.depth
-  if (footprint.width < least - 1e-6) problems.push({ code: 'rafter-no-length', path: 'footprint.width', least })
+  if (footprint.width < least - 1e-6)
+    problems.push({ code: 'rafter-no-length', path: 'footprint.width', least })
   const { min, max } = limits.roofAngle
   const highAt = (degrees: number): number => slopes[low].height + run * Math.tan(radians(degrees))
-  if (angle < min - 1e-6) problems.push({ code: 'slope-falls', path: `walls.sides.${roof.high}.height`, side: roof.high, least: highAt(min) })
-  if (angle > max + 1e-6) problems.push({ code: 'slope-steep', path: `walls.sides.${roof.high}.height`, side: roof.high, most: highAt(max) })
-  if (roof.spacing < 2 * rafter.thickness - 1e-6) problems.push({ code: 'spacing-too-tight', path: 'roof.spacing', least: 2 * rafter.thickness })
+  if (angle < min - 1e-6)
+    problems.push({
+      code: 'slope-falls',
+      path: `walls.sides.${roof.high}.height`,
+      side: roof.high,
+      least: highAt(min),
+    })
+  if (angle > max + 1e-6)
+    problems.push({
+      code: 'slope-steep',
+      path: `walls.sides.${roof.high}.height`,
+      side: roof.high,
+      most: highAt(max),
+    })
+  if (roof.spacing < 2 * rafter.thickness - 1e-6)
+    problems.push({ code: 'spacing-too-tight', path: 'roof.spacing', least: 2 * rafter.thickness })
   if (!hasMouth(roof.seat)) return [...problems, { code: 'seat-wants-mouth', path: 'roof.seat.rule' }]
   return [...problems, ...seatProblems(design, slopes[low], rafter.depth)]
 }

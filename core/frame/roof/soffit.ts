@@ -11,32 +11,73 @@ import { fallsOut, footOfTail, tailPlane } from './tails'
 /** Shortest soffit joist, and least of one's depth that is left where it is ripped under the plate, mm. */
 const LEAST = { long: 60, deep: 30 } as const
 
-/** A boxed soffit's framing: along each wall a ledger on what covers it, and beside each rafter a level joist from the ledger to the tail, their lower edges at the tail's foot. */
-export function soffitOrders(design: Design, lumber: RoofLumber, { eaves }: RoofDatum): { readonly orders: readonly Order[], readonly problems: readonly Problem[] } {
+/**
+ * A boxed soffit's framing: along each wall a ledger on what covers it, and beside each rafter a level joist
+ * from the ledger to the tail, their lower edges at the tail's foot.
+ */
+export function soffitOrders(
+  design: Design,
+  lumber: RoofLumber,
+  { eaves }: RoofDatum,
+): { readonly orders: readonly Order[]; readonly problems: readonly Problem[] } {
   const problems: Problem[] = []
   if (!lumber.soffit) return { orders: [], problems }
-  const orders = eaves.filter(eave => fallsOut(eave.slope)).flatMap((eave) => {
-    const fit = fitOf(design, lumber, eave)
-    if (fit.long < LEAST.long - 1e-6) problems.push({ code: 'soffit-no-room', path: 'roof.overhang.eave', side: eave.slope.side, least: fit.short + LEAST.long })
-    else if (fit.deep < LEAST.deep - 1e-6) problems.push({ code: 'soffit-too-high', path: 'roof.overhang.eave', side: eave.slope.side, by: LEAST.deep - fit.deep })
-    else return eaveOrders(design, lumber, eave, fit)
-    return []
-  })
+  const orders = eaves
+    .filter(eave => fallsOut(eave.slope))
+    .flatMap(eave => {
+      const fit = fitOf(design, lumber, eave)
+      if (fit.long < LEAST.long - 1e-6)
+        problems.push({
+          code: 'soffit-no-room',
+          path: 'roof.overhang.eave',
+          side: eave.slope.side,
+          least: fit.short + LEAST.long,
+        })
+      else if (fit.deep < LEAST.deep - 1e-6)
+        problems.push({
+          code: 'soffit-too-high',
+          path: 'roof.overhang.eave',
+          side: eave.slope.side,
+          by: LEAST.deep - fit.deep,
+        })
+      else return eaveOrders(design, lumber, eave, fit)
+      return []
+    })
   return { orders, problems }
 }
 
-interface Fit { readonly foot: number, readonly cover: number, /** What cover and ledger take of the overhang. */ readonly short: number, readonly long: number, readonly deep: number }
+interface Fit {
+  readonly foot: number
+  readonly cover: number
+  /** What cover and ledger take of the overhang. */
+  readonly short: number
+  readonly long: number
+  readonly deep: number
+}
 
 function fitOf(design: Design, lumber: RoofLumber, { slope }: Eave): Fit {
   const cover = coverOn(design, lumber, slope.side)
   const short = cover + (lumber.soffit?.thickness ?? 0)
   const foot = footOfTail(design, slope)
   // the rafters' lower edges over the ledger's outer face
-  const under = meets(slope.underside, scale(slope.wallOutside.normal, slope.wallOutside.offset + short), vec(0, 0, 1)) ?? Infinity
-  return { foot, cover, short, long: slope.tail.offset - slope.wallOutside.offset - short, deep: Math.min(slope.height, under) - foot }
+  const under =
+    meets(slope.underside, scale(slope.wallOutside.normal, slope.wallOutside.offset + short), vec(0, 0, 1)) ??
+    Infinity
+  return {
+    foot,
+    cover,
+    short,
+    long: slope.tail.offset - slope.wallOutside.offset - short,
+    deep: Math.min(slope.height, under) - foot,
+  }
 }
 
-function eaveOrders(design: Design, lumber: RoofLumber, { slope, rafters, reach, hip }: Eave, { foot, cover, short }: Fit): Order[] {
+function eaveOrders(
+  design: Design,
+  lumber: RoofLumber,
+  { slope, rafters, reach, hip }: Eave,
+  { foot, cover, short }: Fit,
+): Order[] {
   const { soffit } = lumber
   if (!soffit) return []
   const { side, wallOutside, tail, underside, height } = slope
@@ -46,26 +87,59 @@ function eaveOrders(design: Design, lumber: RoofLumber, { slope, rafters, reach,
   const wall = wallOutside.offset
   const edge = (off: number, thick: number): number => sign * (wall + off) - (sign < 0 ? thick : 0)
   const length = along === 'x' ? design.footprint.length : design.footprint.width
-  const top: BuildingCut[] = foot + soffit.depth > height + 1e-6 ? [{ kind: 'end', name: 'rip', plane: level('z', height) }] : []
+  const top: BuildingCut[] =
+    foot + soffit.depth > height + 1e-6 ? [{ kind: 'end', name: 'rip', plane: level('z', height) }] : []
   // the ledger ends under the rafters' lower edges
   const under: BuildingCut[] = [...top, { kind: 'end', name: 'rip', plane: underside }]
   // clear of the hips that pass over the corners
   const off = Math.SQRT2 * (hip?.half ?? 0)
-  const row = rowOf({ from: Math.max(off, reach.from), to: Math.min(length - off, reach.to) }, rafters.map(({ from, to }) => (from + to) / 2), design.walls.longest, design.walls.longest)
+  const row = rowOf(
+    { from: Math.max(off, reach.from), to: Math.min(length - off, reach.to) },
+    rafters.map(({ from, to }) => (from + to) / 2),
+    design.walls.longest,
+    design.walls.longest,
+  )
   const ledger = row.map((s, k): Order => {
-    const order = lyingBoard({ id: `roof/${side}/soffit/ledger${row.length > 1 ? `/${k + 1}` : ''}`, role: 'soffit-ledger', section: soffit, along, from: s.from, to: s.to, across: edge(cover, soffit.thickness), low: foot })
+    const order = lyingBoard({
+      id: `roof/${side}/soffit/ledger${row.length > 1 ? `/${k + 1}` : ''}`,
+      role: 'soffit-ledger',
+      section: soffit,
+      along,
+      from: s.from,
+      to: s.to,
+      across: edge(cover, soffit.thickness),
+      low: foot,
+    })
     return { ...order, cuts: [...order.cuts, ...under] }
   })
-  const end: BuildingCut[] = design.roof.tail === 'square' ? [{ kind: 'end', name: 'slope', plane: tailPlane(design, slope) }] : []
-  // a joist deeper than the tails is cut off under the roof's plane, or under what is let into it: in the bays at the ends, lookouts
+  const end: BuildingCut[] =
+    design.roof.tail === 'square' ? [{ kind: 'end', name: 'slope', plane: tailPlane(design, slope) }] : []
+  // a joist deeper than the tails is cut off under the roof's plane, or under what is let into it: in the
+  // bays at the ends, lookouts
   const finish = lumber.finish?.thickness ?? 0
   const [second, before] = [rafters[1], rafters[rafters.length - 2]]
   const held = design.roof.ends.hold === 'lookouts' && design.roof.shape !== 'hip'
-  const over = (at: Stretch): number => held && (at.to < (second?.to ?? Infinity) || at.from > (before?.from ?? -Infinity)) ? Math.max(finish, lumber.lookout.thickness) : finish
-  const low = (at: Stretch): BuildingCut => ({ kind: 'end', name: 'slope', plane: { ...slope.roofTop, offset: slope.roofTop.offset - over(at) } })
+  const over = (at: Stretch): number =>
+    held && (at.to < (second?.to ?? Infinity) || at.from > (before?.from ?? -Infinity))
+      ? Math.max(finish, lumber.lookout.thickness)
+      : finish
+  const low = (at: Stretch): BuildingCut => ({
+    kind: 'end',
+    name: 'slope',
+    plane: { ...slope.roofTop, offset: slope.roofTop.offset - over(at) },
+  })
   const joists = placesOf(rafters, soffit.thickness, length).map((at, i): Order => {
     const [from, to] = sign < 0 ? [-tail.offset, -(wall + short)] : [wall + short, tail.offset]
-    const order = lyingBoard({ id: `roof/${side}/soffit/joist/${i + 1}`, role: 'soffit-joist', section: soffit, along: along === 'x' ? 'y' : 'x', from, to, across: at.from, low: foot })
+    const order = lyingBoard({
+      id: `roof/${side}/soffit/joist/${i + 1}`,
+      role: 'soffit-joist',
+      section: soffit,
+      along: along === 'x' ? 'y' : 'x',
+      from,
+      to,
+      across: at.from,
+      low: foot,
+    })
     return { ...order, cuts: [...order.cuts, ...top, ...end, low(at)] }
   })
   return [...ledger, ...joists]
@@ -73,12 +147,24 @@ function eaveOrders(design: Design, lumber: RoofLumber, { slope, rafters, reach,
 
 const meet = (a: Stretch, b: Stretch): boolean => a.from < b.to - 1e-6 && b.from < a.to - 1e-6
 
-/** Beside each rafter, on the face away from the nearer end or, where another stands there, on the other; none where neither is free. */
+/**
+ * Beside each rafter, on the face away from the nearer end or, where another stands there, on the other; none
+ * where neither is free.
+ */
 function placesOf(rafters: readonly Stretch[], thick: number, length: number): Stretch[] {
   const out: Stretch[] = []
   for (const { from, to } of rafters) {
-    const faces = [{ from: to, to: to + thick }, { from: from - thick, to: from }]
-    const free = ((from + to) / 2 < length / 2 ? faces : faces.reverse()).find(at => at.from > -1e-6 && at.to < length + 1e-6 && !rafters.some(other => meet(other, at)) && !out.some(other => meet(other, at)))
+    const faces = [
+      { from: to, to: to + thick },
+      { from: from - thick, to: from },
+    ]
+    const free = ((from + to) / 2 < length / 2 ? faces : faces.reverse()).find(
+      at =>
+        at.from > -1e-6 &&
+        at.to < length + 1e-6 &&
+        !rafters.some(other => meet(other, at)) &&
+        !out.some(other => meet(other, at)),
+    )
     if (free) out.push(free)
   }
   return out

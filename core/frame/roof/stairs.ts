@@ -8,10 +8,24 @@ import type { Problem } from '../problem'
 import type { RoofDatum, RoofLumber } from './shape'
 
 /** A ceiling joist in its place along the building. */
-export interface Joist { readonly x: Stretch, readonly order: Order }
+export interface Joist {
+  readonly x: Stretch
+  readonly order: Order
+}
 
-/** What ceiling joists are opened in: their section and levels, and what stands where a joist could be doubled. */
-interface Ceiling { readonly section: Section, readonly z: Stretch, readonly joists: readonly Joist[], readonly blocked: readonly Stretch[], /** Of those the other ties, that cross the building. */ readonly ties: readonly Stretch[], readonly inside: Stretch }
+/**
+ * What ceiling joists are opened in: their section and levels, and what stands where a joist could be
+ * doubled.
+ */
+interface Ceiling {
+  readonly section: Section
+  readonly z: Stretch
+  readonly joists: readonly Joist[]
+  readonly blocked: readonly Stretch[]
+  /** Of those the other ties, that cross the building. */
+  readonly ties: readonly Stretch[]
+  readonly inside: Stretch
+}
 
 /** mm that a header keeps from the rafters' lower edges. */
 const CLEAR = 10
@@ -21,13 +35,25 @@ const meet = (a: Stretch, b: Stretch): boolean => a.from < b.to - 1e-6 && b.from
 export type StairProblem = Extract<Problem, { readonly code: `stair-${string}` }>
 
 /**
- * Ceiling joists with openings for stairs: the joists in an opening's way end at headers on either side of it, and the nearest that are not are doubled, away from the opening where there is room. `doubles` are where
- * those stand, and `crossing` the headers' stretches along and across the building, for others to keep clear of.
+ * Ceiling joists with openings for stairs: the joists in an opening's way end at headers on either side of
+ * it, and the nearest that are not are doubled, away from the opening where there is room. `doubles` are
+ * where those stand, and `crossing` the headers' stretches along and across the building, for others to keep
+ * clear of.
  */
-export function openStairs(design: Design, lumber: RoofLumber, datum: RoofDatum, ceiling: Ceiling): { readonly orders: readonly Order[], readonly problems: readonly StairProblem[], readonly doubles: readonly Stretch[], readonly crossing: readonly { readonly x: Stretch, readonly y: Stretch }[] } {
+export function openStairs(
+  design: Design,
+  lumber: RoofLumber,
+  datum: RoofDatum,
+  ceiling: Ceiling,
+): {
+  readonly orders: readonly Order[]
+  readonly problems: readonly StairProblem[]
+  readonly doubles: readonly Stretch[]
+  readonly crossing: readonly { readonly x: Stretch; readonly y: Stretch }[]
+} {
   let orders: readonly Order[] = ceiling.joists.map(each => each.order)
   const problems: StairProblem[] = []
-  const crossing: { x: Stretch, y: Stretch }[] = []
+  const crossing: { x: Stretch; y: Stretch }[] = []
   const used: Stretch[] = []
   const doubled: Stretch[] = []
   design.roof.openings.forEach((asked, i) => {
@@ -35,76 +61,177 @@ export function openStairs(design: Design, lumber: RoofLumber, datum: RoofDatum,
     const fit = fitOf(design, lumber, datum, ceiling, i, used)
     if ('code' in fit) return problems.push(fit)
     const { low, high, doubles, parted, y, thick } = fit
-    const x = { from: Math.max(low.x.to, ...doubles.filter(at => at.to < asked.at).map(at => at.to)), to: Math.min(high.x.from, ...doubles.filter(at => at.from > asked.at).map(at => at.from)) }
+    const x = {
+      from: Math.max(low.x.to, ...doubles.filter(at => at.to < asked.at).map(at => at.to)),
+      to: Math.min(high.x.from, ...doubles.filter(at => at.from > asked.at).map(at => at.from)),
+    }
     used.push({ from: low.x.from, to: high.x.to }, ...doubles)
     doubled.push(...doubles)
     crossing.push({ x, y: { from: y.from - thick, to: y.from } }, { x, y: { from: y.to, to: y.to + thick } })
     orders = [
-      ...orders.flatMap(order => parted.some(each => each.order.id === order.id) ? partsOf(order, y.from - thick, y.to + thick) : [order]),
-      ...doubles.map((at, k): Order => shifted(at.to < asked.at ? low : high, at.from, `roof/opening/${i + 1}/trimmer/${k + 1}`)),
-      ...Array.from({ length: asked.plies }, (_, k) => k).flatMap(k => ([['south', y.from - (k + 1) * ceiling.section.thickness], ['north', y.to + k * ceiling.section.thickness]] as const).map(([side, across]): Order =>
-        lyingBoard({ id: `roof/opening/${i + 1}/header/${side}/${k + 1}`, role: 'stair-header', section: ceiling.section, along: 'x', from: x.from, to: x.to, across, low: ceiling.z.from }))),
+      ...orders.flatMap(order =>
+        parted.some(each => each.order.id === order.id)
+          ? partsOf(order, y.from - thick, y.to + thick)
+          : [order],
+      ),
+      ...doubles.map((at, k): Order =>
+        shifted(at.to < asked.at ? low : high, at.from, `roof/opening/${i + 1}/trimmer/${k + 1}`),
+      ),
+      ...Array.from({ length: asked.plies }, (_, k) => k).flatMap(k =>
+        (
+          [
+            ['south', y.from - (k + 1) * ceiling.section.thickness],
+            ['north', y.to + k * ceiling.section.thickness],
+          ] as const
+        ).map(([side, across]): Order =>
+          lyingBoard({
+            id: `roof/opening/${i + 1}/header/${side}/${k + 1}`,
+            role: 'stair-header',
+            section: ceiling.section,
+            along: 'x',
+            from: x.from,
+            to: x.to,
+            across,
+            low: ceiling.z.from,
+          }),
+        ),
+      ),
     ]
     return undefined
   })
   return { orders, problems, crossing, doubles: doubled }
 }
 
-/** The stretch across the building that a stair through ceiling joists can take: its headers, `thick` on either side, under the rafters' lower edges, and before a ledger; `top` the joists' upper edge above the deck; mm. */
-export function stairRoom(design: Design, lumber: RoofLumber, { slopes }: RoofDatum, top: number, thick: number): Stretch {
-  const { footprint: { width }, roof } = design
-  const [south = 0, north = 0] = [slopes.south, slopes.north].map(({ underside, wallOutside: { normal, offset } }) => Math.max(0, meets(underside, vec(0, normal.y * offset, top), vec(0, -normal.y, 0)) ?? 0))
+/**
+ * The stretch across the building that a stair through ceiling joists can take: its headers, `thick` on
+ * either side, under the rafters' lower edges, and before a ledger; `top` the joists' upper edge above the
+ * deck; mm.
+ */
+export function stairRoom(
+  design: Design,
+  lumber: RoofLumber,
+  { slopes }: RoofDatum,
+  top: number,
+  thick: number,
+): Stretch {
+  const {
+    footprint: { width },
+    roof,
+  } = design
+  const [south = 0, north = 0] = [slopes.south, slopes.north].map(
+    ({ underside, wallOutside: { normal, offset } }) =>
+      Math.max(0, meets(underside, vec(0, normal.y * offset, top), vec(0, -normal.y, 0)) ?? 0),
+  )
   const rafters = { from: south, to: width - north }
   const joists = joistsReach(design, lumber)
-  const free = !hasOneSlope(roof) ? rafters : roof.high === 'north' ? { from: rafters.from, to: joists.to } : { from: joists.from, to: rafters.to }
+  const free = !hasOneSlope(roof)
+    ? rafters
+    : roof.high === 'north'
+      ? { from: rafters.from, to: joists.to }
+      : { from: joists.from, to: rafters.to }
   return { from: free.from + thick + CLEAR, to: free.to - thick - CLEAR }
 }
 
-/** The stretch across the building that level joists under one slope take: from the low wall's outside to the ledger's face. */
-export function joistsReach(design: Design, { plate, ties, rafter }: Pick<RoofLumber, 'plate' | 'ties' | 'rafter'>): Stretch {
-  const { footprint: { width }, roof: { high } } = design
+/**
+ * The stretch across the building that level joists under one slope take: from the low wall's outside to the
+ * ledger's face.
+ */
+export function joistsReach(
+  design: Design,
+  { plate, ties, rafter }: Pick<RoofLumber, 'plate' | 'ties' | 'rafter'>,
+): Stretch {
+  const {
+    footprint: { width },
+    roof: { high },
+  } = design
   const back = (isHouse(design, high) ? 0 : plate.depth) + (ties.ceiling ?? rafter).thickness
   return high === 'north' ? { from: 0, to: width - back } : { from: back, to: width }
 }
 
-interface Fit { readonly low: Joist, readonly high: Joist, readonly doubles: readonly Stretch[], readonly parted: readonly Joist[], readonly y: Stretch, readonly thick: number }
+interface Fit {
+  readonly low: Joist
+  readonly high: Joist
+  readonly doubles: readonly Stretch[]
+  readonly parted: readonly Joist[]
+  readonly y: Stretch
+  readonly thick: number
+}
 
-function fitOf(design: Design, lumber: RoofLumber, datum: RoofDatum, { section, z, joists, blocked, ties, inside }: Ceiling, i: number, used: readonly Stretch[]): Fit | StairProblem {
+function fitOf(
+  design: Design,
+  lumber: RoofLumber,
+  datum: RoofDatum,
+  { section, z, joists, blocked, ties, inside }: Ceiling,
+  i: number,
+  used: readonly Stretch[],
+): Fit | StairProblem {
   const asked = design.roof.openings[i]
   const path: `roof.openings.${number}` = `roof.openings.${i}`
   const number = i + 1
   const [first, last] = [joists[0], joists[joists.length - 1]]
-  if (!asked || !first || !last || first === last) return { code: 'stair-no-joists', path: `${path}.kind`, number }
+  if (!asked || !first || !last || first === last)
+    return { code: 'stair-no-joists', path: `${path}.kind`, number }
   const room = last.x.from - first.x.to
   if (asked.width > room) return { code: 'stair-too-big', path: `${path}.width`, number, most: room }
   const clear = { from: asked.at - asked.width / 2, to: asked.at + asked.width / 2 }
   const [least, most] = [first.x.to + asked.width / 2, last.x.from - asked.width / 2]
-  if (asked.at < least - 1e-6 || asked.at > most + 1e-6) return { code: 'stair-no-room', path: `${path}.at`, number, least, most }
+  if (asked.at < least - 1e-6 || asked.at > most + 1e-6)
+    return { code: 'stair-no-room', path: `${path}.at`, number, least, most }
   const thick = asked.plies * section.thickness
   const { from, to } = stairRoom(design, lumber, datum, z.to, thick)
-  if (asked.length > to - from) return { code: 'stair-too-big', path: `${path}.length`, number, most: Math.max(0, to - from) }
-  if (asked.up < from - 1e-6 || asked.up + asked.length > to + 1e-6) return { code: 'stair-no-room', path: `${path}.up`, number, least: from, most: to - asked.length }
+  if (asked.length > to - from)
+    return { code: 'stair-too-big', path: `${path}.length`, number, most: Math.max(0, to - from) }
+  if (asked.up < from - 1e-6 || asked.up + asked.length > to + 1e-6)
+    return { code: 'stair-no-room', path: `${path}.up`, number, least: from, most: to - asked.length }
   const low = joists.filter(each => each.x.to <= clear.from + 1e-6).at(-1) ?? first
   const high = joists.find(each => each.x.from >= clear.to - 1e-6) ?? last
-  if (ties.some(each => meet(each, { from: low.x.to, to: high.x.from }))) return { code: 'stair-meets-tie', path: `${path}.at`, number }
+  if (ties.some(each => meet(each, { from: low.x.to, to: high.x.from })))
+    return { code: 'stair-meets-tie', path: `${path}.at`, number }
   const parted = joists.filter(each => meet(each.x, clear))
   const t = section.thickness
-  const free = (at: Stretch): boolean => at.from > inside.from - 1e-6 && at.to < inside.to + 1e-6 && !meet(at, clear) && ![...blocked, ...used, ...joists.map(each => each.x)].some(other => meet(other, at))
-  const beside = (joist: Joist, out: 1 | -1): Stretch[] => [out, -out].map(way => way > 0 ? { from: joist.x.to, to: joist.x.to + t } : { from: joist.x.from - t, to: joist.x.from }).filter(free).slice(0, 1)
+  const free = (at: Stretch): boolean =>
+    at.from > inside.from - 1e-6 &&
+    at.to < inside.to + 1e-6 &&
+    !meet(at, clear) &&
+    ![...blocked, ...used, ...joists.map(each => each.x)].some(other => meet(other, at))
+  const beside = (joist: Joist, out: 1 | -1): Stretch[] =>
+    [out, -out]
+      .map(way =>
+        way > 0 ? { from: joist.x.to, to: joist.x.to + t } : { from: joist.x.from - t, to: joist.x.from },
+      )
+      .filter(free)
+      .slice(0, 1)
   const doubles = asked.plies === 1 ? [] : [...beside(low, -1), ...beside(high, 1)]
-  if (used.some(at => meet(at, { from: low.x.from, to: high.x.to }))) return { code: 'stair-meets-stair', path: `${path}.at`, number }
-  if (asked.plies === 2 && doubles.length < 2) return { code: 'stair-not-doubled', path: `${path}.at`, number }
+  if (used.some(at => meet(at, { from: low.x.from, to: high.x.to })))
+    return { code: 'stair-meets-stair', path: `${path}.at`, number }
+  if (asked.plies === 2 && doubles.length < 2)
+    return { code: 'stair-not-doubled', path: `${path}.at`, number }
   return { low, high, doubles, parted, y: { from: asked.up, to: asked.up + asked.length }, thick }
 }
 
 /** A joist in two, that end at the headers' outer faces. */
 const partsOf = (order: Order, south: number, north: number): Order[] => [
-  { ...order, id: `${order.id}/south`, cuts: [...order.cuts, { kind: 'end', name: 'square', plane: level('y', south) }] },
-  { ...order, id: `${order.id}/north`, cuts: [...order.cuts, { kind: 'end', name: 'square', plane: { normal: vec(0, -1, 0), offset: -north } }] },
+  {
+    ...order,
+    id: `${order.id}/south`,
+    cuts: [...order.cuts, { kind: 'end', name: 'square', plane: level('y', south) }],
+  },
+  {
+    ...order,
+    id: `${order.id}/north`,
+    cuts: [...order.cuts, { kind: 'end', name: 'square', plane: { normal: vec(0, -1, 0), offset: -north } }],
+  },
 ]
 
 /** The same joist at another place along the building. */
 function shifted({ x, order }: Joist, from: number, id: string): Order {
   const { placement } = order
-  return { ...order, id, placement: { ...placement, origin: vec(placement.origin.x + from - x.from, placement.origin.y, placement.origin.z) } }
+  return {
+    ...order,
+    id,
+    placement: {
+      ...placement,
+      origin: vec(placement.origin.x + from - x.from, placement.origin.y, placement.origin.z),
+    },
+  }
 }

@@ -7,40 +7,59 @@ import { downOf, plumbCut } from './slope'
 import type { Eave, RoofDatum, RoofLumber, SlopeDatum } from './shape'
 
 /** Whether a slope's tails are at its low end: at the high wall of a single slope they point up. */
-export const fallsOut = ({ roofTop, wallOutside }: SlopeDatum): boolean => roofTop.normal.x * wallOutside.normal.x + roofTop.normal.y * wallOutside.normal.y > 0
+export const fallsOut = ({ roofTop, wallOutside }: SlopeDatum): boolean =>
+  roofTop.normal.x * wallOutside.normal.x + roofTop.normal.y * wallOutside.normal.y > 0
 
 /** Level of the roof's plane over its tails' ends, mm. */
-export const topAtTail = ({ roofTop, tail }: SlopeDatum): number => meets(roofTop, scale(tail.normal, tail.offset), vec(0, 0, 1)) ?? 0
+export const topAtTail = ({ roofTop, tail }: SlopeDatum): number =>
+  meets(roofTop, scale(tail.normal, tail.offset), vec(0, 0, 1)) ?? 0
 
 /** mm that a level cut of the tails stays below the seat. */
 const UNDER_SEAT = 1
 
 /** Level of a tail's lower corner, where nothing is cut off below. */
-const wholeFoot = ({ underside, tail }: SlopeDatum): number => meets(underside, scale(tail.normal, tail.offset), vec(0, 0, 1)) ?? 0
+const wholeFoot = ({ underside, tail }: SlopeDatum): number =>
+  meets(underside, scale(tail.normal, tail.offset), vec(0, 0, 1)) ?? 0
 
 /** Level that a slope's tails end at below: their lower corner, or their level cut; mm. */
 export function footOfTail({ roof }: Design, slope: SlopeDatum): number {
   const top = topAtTail(slope)
   const whole = wholeFoot(slope)
-  if (roof.tail === 'square') return top - (slope.roofTop.offset - slope.underside.offset) * slope.roofTop.normal.z
+  if (roof.tail === 'square')
+    return top - (slope.roofTop.offset - slope.underside.offset) * slope.roofTop.normal.z
   return roof.tail === 'level' ? Math.max(whole, top - roof.tails.face) : whole
 }
 
-/** The plane that ends the tails: plumb, or square to the slope through the upper edge at the overhang; plumb always where they point up. */
+/**
+ * The plane that ends the tails: plumb, or square to the slope through the upper edge at the overhang; plumb
+ * always where they point up.
+ */
 export function tailPlane({ roof }: Design, slope: SlopeDatum): Plane {
   if (roof.tail !== 'square' || !fallsOut(slope)) return slope.tail
   const out = slope.tail.normal
-  return planeAt(vec(out.x * slope.tail.offset, out.y * slope.tail.offset, topAtTail(slope)), downOf(slope.roofTop))
+  return planeAt(
+    vec(out.x * slope.tail.offset, out.y * slope.tail.offset, topAtTail(slope)),
+    downOf(slope.roofTop),
+  )
 }
 
 /** How a slope's tails are cut in the end. */
 export function tailCuts(design: Design, slope: SlopeDatum): BuildingCut[] {
-  const end: BuildingCut = design.roof.tail === 'square' ? { kind: 'end', name: 'square', plane: tailPlane(design, slope) } : plumbCut(slope.tail)
+  const end: BuildingCut =
+    design.roof.tail === 'square'
+      ? { kind: 'end', name: 'square', plane: tailPlane(design, slope) }
+      : plumbCut(slope.tail)
   if (design.roof.tail !== 'level') return [end]
-  return [end, { kind: 'end', name: 'level', plane: { normal: vec(0, 0, -1), offset: -footOfTail(design, slope) } }]
+  return [
+    end,
+    { kind: 'end', name: 'level', plane: { normal: vec(0, 0, -1), offset: -footOfTail(design, slope) } },
+  ]
 }
 
-/** How tails are sawn that run wild: square, longer by as much as asked along the slope; null of those cut before. */
+/**
+ * How tails are sawn that run wild: square, longer by as much as asked along the slope; null of those cut
+ * before.
+ */
 export function wildCut({ roof }: Design, slope: SlopeDatum): BuildingCut | null {
   if (roof.tails.wild < 1e-6) return null
   const out = slope.tail.normal
@@ -49,15 +68,35 @@ export function wildCut({ roof }: Design, slope: SlopeDatum): BuildingCut | null
   return { kind: 'end', name: 'square', plane: { ...plane, offset: plane.offset + roof.tails.wild } }
 }
 
-/** The notch along a tail's upper edge that boards lie in, from the wall's cover out; none where no boards are let in. */
+/**
+ * The notch along a tail's upper edge that boards lie in, from the wall's cover out; none where no boards are
+ * let in.
+ */
 export function finishCuts(slope: SlopeDatum, { finish }: RoofLumber, cover: number): BuildingCut[] {
-  return finish ? [{ kind: 'notch', name: 'housing', sides: [{ name: 'housing', plane: letIn(slope, finish.thickness) }, { name: 'square', plane: finishEnd(slope, cover, finish.thickness) }] }] : []
+  return finish
+    ? [
+        {
+          kind: 'notch',
+          name: 'housing',
+          sides: [
+            { name: 'housing', plane: letIn(slope, finish.thickness) },
+            { name: 'square', plane: finishEnd(slope, cover, finish.thickness) },
+          ],
+        },
+      ]
+    : []
 }
 
 /** The floor of such a notch, looking down. */
-const letIn = ({ roofTop: { normal, offset } }: SlopeDatum, deep: number): Plane => ({ normal: scale(normal, -1), offset: -(offset - deep) })
+const letIn = ({ roofTop: { normal, offset } }: SlopeDatum, deep: number): Plane => ({
+  normal: scale(normal, -1),
+  offset: -(offset - deep),
+})
 
-/** Where the notch for boards of a thickness ends, square to the slope: looking in, its lower edge over what covers the wall. */
+/**
+ * Where the notch for boards of a thickness ends, square to the slope: looking in, its lower edge over what
+ * covers the wall.
+ */
 export function finishEnd(slope: SlopeDatum, cover: number, thickness: number): Plane {
   const at = finishFoot(slope, cover, thickness)
   const way = fallsOut(slope) ? downOf(slope.roofTop) : scale(downOf(slope.roofTop), -1)
@@ -65,17 +104,44 @@ export function finishEnd(slope: SlopeDatum, cover: number, thickness: number): 
 }
 
 /** In plan, where the slope's plane passes the notch's end. */
-export const finishFoot = ({ wallOutside: { normal, offset }, roofTop }: SlopeDatum, cover: number, thickness: number): Vec3 => scale(normal, offset + cover + (roofTop.normal.x * normal.x + roofTop.normal.y * normal.y) * thickness)
+export const finishFoot = (
+  { wallOutside: { normal, offset }, roofTop }: SlopeDatum,
+  cover: number,
+  thickness: number,
+): Vec3 =>
+  scale(normal, offset + cover + (roofTop.normal.x * normal.x + roofTop.normal.y * normal.y) * thickness)
 
 /** What tails can't be: a level cut over the seat, boards let in deeper than the tail's face; said once. */
-export function tailShapeProblems(design: Design, { eaves }: RoofDatum, { finish, rafter }: RoofLumber): Problem[] {
+export function tailShapeProblems(
+  design: Design,
+  { eaves }: RoofDatum,
+  { finish, rafter }: RoofLumber,
+): Problem[] {
   const { roof } = design
   const low = eaves.filter((eave: Eave) => fallsOut(eave.slope))
   const problems: Problem[] = []
   // of cuts that take something off the tail
-  const over = low.filter(({ slope }) => roof.tail === 'level' && footOfTail(design, slope) > Math.max(wholeFoot(slope) + 1e-6, slope.height - UNDER_SEAT + 1e-6))
-  problems.push(...over.map(({ slope }): Problem => ({ code: 'tail-over-seat', path: 'roof.tails.face', least: topAtTail(slope) - Math.max(wholeFoot(slope), slope.height - UNDER_SEAT) })))
-  const left = Math.min(...eaves.flatMap(({ slope }) => [topAtTail(slope) - footOfTail(design, slope), slope.lift].map(plumb => plumb * Math.cos(radians(slope.angle)))), rafter.depth)
-  if (finish && finish.thickness > left / 2) problems.push({ code: 'finish-too-thick', path: 'roof.tails.finish', most: left / 2 })
+  const over = low.filter(
+    ({ slope }) =>
+      roof.tail === 'level' &&
+      footOfTail(design, slope) > Math.max(wholeFoot(slope) + 1e-6, slope.height - UNDER_SEAT + 1e-6),
+  )
+  problems.push(
+    ...over.map(({ slope }): Problem => ({
+      code: 'tail-over-seat',
+      path: 'roof.tails.face',
+      least: topAtTail(slope) - Math.max(wholeFoot(slope), slope.height - UNDER_SEAT),
+    })),
+  )
+  const left = Math.min(
+    ...eaves.flatMap(({ slope }) =>
+      [topAtTail(slope) - footOfTail(design, slope), slope.lift].map(
+        plumb => plumb * Math.cos(radians(slope.angle)),
+      ),
+    ),
+    rafter.depth,
+  )
+  if (finish && finish.thickness > left / 2)
+    problems.push({ code: 'finish-too-thick', path: 'roof.tails.finish', most: left / 2 })
   return problems
 }

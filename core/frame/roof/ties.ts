@@ -18,22 +18,51 @@ const faceOf: Record<TieKind, 'east' | 'west'> = { rafter: 'east', collar: 'west
 const roleOf = { rafter: 'rafter-tie', collar: 'collar-tie', ceiling: 'ceiling-joist' } as const
 
 /** What others must keep clear of: where it stands along the wall, and from where to where up; mm. */
-export interface Taken { readonly along: 'x' | 'y', readonly s: Stretch, readonly z: Stretch, /** Of one slope alone. */ readonly side?: SideName }
+export interface Taken {
+  readonly along: 'x' | 'y'
+  readonly s: Stretch
+  readonly z: Stretch
+  /** Of one slope alone. */
+  readonly side?: SideName
+}
 
 /** Where the end walls of a gable leave room for ties, along the ridge. */
-export const betweenEnds = ({ footprint: { length } }: Design, { plate }: RoofLumber): Stretch => ({ from: plate.depth + BRACES, to: length - plate.depth - BRACES })
-
-/** Two rafters that meet over a ridge: their number, where they stand along it, and the level that both reach up to whole, mm. */
-export interface Pair { readonly number: number, readonly at: Stretch, readonly top: number }
-
-/** The boards of ties, and where headers between them lie that posts keep clear of. */
-export interface TieFrame { readonly orders: readonly Order[], readonly problems: readonly Problem[], readonly taken: readonly Taken[], readonly crossing: readonly { readonly x: Stretch, readonly y: Stretch }[] }
+export const betweenEnds = ({ footprint: { length } }: Design, { plate }: RoofLumber): Stretch => ({
+  from: plate.depth + BRACES,
+  to: length - plate.depth - BRACES,
+})
 
 /**
- * Level ties beside rafters that meet over a ridge, `standing` where any rafter stands along it: from wall to wall, their ends cut by the roof's planes; on the other face of a rafter where its own
- * is taken. Those that would not lie within `inside` are left out, and one that would meet the ridge board is said.
+ * Two rafters that meet over a ridge: their number, where they stand along it, and the level that both reach
+ * up to whole, mm.
  */
-export function tieOrders(design: Design, lumber: RoofLumber, datum: RoofDatum, pairs: readonly Pair[], standing: readonly Stretch[], inside: Stretch): TieFrame {
+export interface Pair {
+  readonly number: number
+  readonly at: Stretch
+  readonly top: number
+}
+
+/** The boards of ties, and where headers between them lie that posts keep clear of. */
+export interface TieFrame {
+  readonly orders: readonly Order[]
+  readonly problems: readonly Problem[]
+  readonly taken: readonly Taken[]
+  readonly crossing: readonly { readonly x: Stretch; readonly y: Stretch }[]
+}
+
+/**
+ * Level ties beside rafters that meet over a ridge, `standing` where any rafter stands along it: from wall to
+ * wall, their ends cut by the roof's planes; on the other face of a rafter where its own is taken. Those that
+ * would not lie within `inside` are left out, and one that would meet the ridge board is said.
+ */
+export function tieOrders(
+  design: Design,
+  lumber: RoofLumber,
+  datum: RoofDatum,
+  pairs: readonly Pair[],
+  standing: readonly Stretch[],
+  inside: Stretch,
+): TieFrame {
   const problems: Problem[] = []
   const under = datum.highest - lumber.ridge.depth
   const plate = tiePlate(design, datum)
@@ -45,37 +74,98 @@ export function tieOrders(design: Design, lumber: RoofLumber, datum: RoofDatum, 
     if (!asked || !section) return []
     const z = { from: plate + asked.height, to: plate + asked.height + section.depth }
     if (z.to > under + 1e-6) {
-      problems.push({ code: 'tie-meets-ridge', path: `roof.ties.${kind}.height`, kind, most: under - section.depth - plate })
+      problems.push({
+        code: 'tie-meets-ridge',
+        path: `roof.ties.${kind}.height`,
+        kind,
+        most: under - section.depth - plate,
+      })
       return []
     }
-    const made = besideRafters(pairs, kind, { every: asked.every, thickness: section.thickness, z, inside, standing, taken }).map(({ number, x }): Joist => ({ x, order: tieOrder(design, datum, kind, section, `roof/${roleOf[kind]}/${number}`, x.from, z.from) }))
+    const made = besideRafters(pairs, kind, {
+      every: asked.every,
+      thickness: section.thickness,
+      z,
+      inside,
+      standing,
+      taken,
+    }).map(({ number, x }): Joist => ({
+      x,
+      order: tieOrder(design, datum, kind, section, `roof/${roleOf[kind]}/${number}`, x.from, z.from),
+    }))
     taken.push(...made.map(({ x }): Taken => ({ along: 'x', s: x, z })))
     if (kind !== 'ceiling') return made.map(each => each.order)
     const joists = [...made].sort((a, b) => a.x.from - b.x.from)
-    const ties = taken.filter(each => meet(each.z, z) && !joists.some(joist => joist.x === each.s)).map(each => each.s)
-    const opened = openStairs(design, lumber, datum, { section, z, joists, inside, ties, blocked: [...standing, ...ties] })
+    const ties = taken
+      .filter(each => meet(each.z, z) && !joists.some(joist => joist.x === each.s))
+      .map(each => each.s)
+    const opened = openStairs(design, lumber, datum, {
+      section,
+      z,
+      joists,
+      inside,
+      ties,
+      blocked: [...standing, ...ties],
+    })
     problems.push(...opened.problems)
     crossing.push(...opened.crossing)
     taken.push(...opened.doubles.map((s): Taken => ({ along: 'x', s, z })))
     return [...opened.orders]
   })
-  if (!design.roof.ties.ceiling) problems.push(...openStairs(design, lumber, datum, { section: lumber.rafter, z: { from: plate, to: plate }, joists: [], blocked: [], ties: [], inside }).problems)
+  if (!design.roof.ties.ceiling)
+    problems.push(
+      ...openStairs(design, lumber, datum, {
+        section: lumber.rafter,
+        z: { from: plate, to: plate },
+        joists: [],
+        blocked: [],
+        ties: [],
+        inside,
+      }).problems,
+    )
   return { orders, problems, taken, crossing }
 }
 
-/** The level that ties' heights are measured from, mm: the higher plate of two, the low wall's under one slope. */
-export const tiePlate = (design: Pick<Design, 'roof'>, { slopes }: RoofDatum): number => hasOneSlope(design.roof) ? slopes[lowSide(design)].height : Math.max(slopes.south.height, slopes.north.height)
+/**
+ * The level that ties' heights are measured from, mm: the higher plate of two, the low wall's under one
+ * slope.
+ */
+export const tiePlate = (design: Pick<Design, 'roof'>, { slopes }: RoofDatum): number =>
+  hasOneSlope(design.roof)
+    ? slopes[lowSide(design)].height
+    : Math.max(slopes.south.height, slopes.north.height)
 
 /** What ties beside rafters keep clear of, and how many of the rafters have one. */
-interface Beside { readonly every: number, readonly thickness: number, readonly z: Stretch, readonly inside: Stretch, readonly standing: readonly Stretch[], readonly taken: readonly Taken[] }
+interface Beside {
+  readonly every: number
+  readonly thickness: number
+  readonly z: Stretch
+  readonly inside: Stretch
+  readonly standing: readonly Stretch[]
+  readonly taken: readonly Taken[]
+}
 
-/** Where boards nailed to rafters' faces stand along the roof: on their own face, or on the other where that is taken. One that neither leaves room for, or that reaches past its rafter, is left out. */
-export function besideRafters(pairs: readonly Pair[], kind: TieKind, { every, thickness, z, inside, standing, taken }: Beside): { readonly number: number, readonly x: Stretch }[] {
-  const found: { number: number, x: Stretch }[] = []
+/**
+ * Where boards nailed to rafters' faces stand along the roof: on their own face, or on the other where that
+ * is taken. One that neither leaves room for, or that reaches past its rafter, is left out.
+ */
+export function besideRafters(
+  pairs: readonly Pair[],
+  kind: TieKind,
+  { every, thickness, z, inside, standing, taken }: Beside,
+): { readonly number: number; readonly x: Stretch }[] {
+  const found: { number: number; x: Stretch }[] = []
   for (const { number, at, top } of pairs) {
     if ((number - 1) % every !== 0 || z.to > top + 1e-6) continue
-    const faces = { east: { from: at.to, to: at.to + thickness }, west: { from: at.from - thickness, to: at.from } }
-    const free = (x: Stretch): boolean => x.from > inside.from - 1e-6 && x.to < inside.to + 1e-6 && ![...standing, ...found.map(each => each.x)].some(other => meet(other, x)) && !taken.some(other => meet(other.s, x) && meet(other.z, z))
+    const faces = {
+      east: { from: at.to, to: at.to + thickness },
+      west: { from: at.from - thickness, to: at.from },
+    }
+    const free = (x: Stretch): boolean =>
+      x.from > inside.from - 1e-6 &&
+      x.to < inside.to + 1e-6 &&
+      ![...standing, ...found.map(each => each.x)].some(other => meet(other, x)) &&
+      !taken.some(other => meet(other.s, x) && meet(other.z, z))
     const x = [faces[faceOf[kind]], faces[faceOf[kind] === 'east' ? 'west' : 'east']].find(free)
     if (x) found.push({ number, x })
   }
@@ -84,7 +174,31 @@ export function besideRafters(pairs: readonly Pair[], kind: TieKind, { every, th
 
 const meet = (a: Stretch, b: Stretch): boolean => a.from < b.to - 1e-6 && b.from < a.to - 1e-6
 
-function tieOrder({ footprint: { width } }: Design, { slopes }: RoofDatum, kind: TieKind, section: Section, id: string, x: number, z: number): Order {
-  const order = squareBoard({ id, role: roleOf[kind], section, along: 'y', depth: 'z', from: 0, to: width, corner: vec(x, 0, z) })
-  return { ...order, cuts: [...order.cuts, { kind: 'end', name: 'slope', plane: slopes.south.roofTop }, { kind: 'end', name: 'slope', plane: slopes.north.roofTop }] }
+function tieOrder(
+  { footprint: { width } }: Design,
+  { slopes }: RoofDatum,
+  kind: TieKind,
+  section: Section,
+  id: string,
+  x: number,
+  z: number,
+): Order {
+  const order = squareBoard({
+    id,
+    role: roleOf[kind],
+    section,
+    along: 'y',
+    depth: 'z',
+    from: 0,
+    to: width,
+    corner: vec(x, 0, z),
+  })
+  return {
+    ...order,
+    cuts: [
+      ...order.cuts,
+      { kind: 'end', name: 'slope', plane: slopes.south.roofTop },
+      { kind: 'end', name: 'slope', plane: slopes.north.roofTop },
+    ],
+  }
 }

@@ -9,19 +9,34 @@ import { fallsOut } from './tails'
 /** mm of the plate's outer edge that a wedge leaves bare: a feather edge breaks off. */
 const TIP = 6
 
-/** Wedges on the plates under rafters that have no bird's mouth, as wide as they are and ripped to the slope. */
-export function wedgeOrders({ roof: { seat } }: Design, { rafter, plate }: RoofLumber, { eaves }: RoofDatum): Order[] {
+/**
+ * Wedges on the plates under rafters that have no bird's mouth, as wide as they are and ripped to the slope.
+ */
+export function wedgeOrders(
+  { roof: { seat } }: Design,
+  { rafter, plate }: RoofLumber,
+  { eaves }: RoofDatum,
+): Order[] {
   if (seat.rule !== 'wedge') return []
-  return eaves.filter(eave => fallsOut(eave.slope) && eave.slope.joistTop === undefined).flatMap(({ slope, rafters }) => {
-    const { normal, offset } = slope.wallOutside
-    const along = axisOf(slope) === 'x' ? 'y' : 'x'
-    const sign = normal.x + normal.y
-    const [inner, outer] = [sign * (offset - plate.depth), sign * (offset - TIP)]
-    return rafters.map((at, i): Order => {
-      const order = squareBoard({
-        id: `roof/${slope.side}/wedge/${i + 1}`, role: 'wedge', section: rafter, along, depth: 'z', from: Math.min(inner, outer), to: Math.max(inner, outer), corner: along === 'y' ? vec(at.from, 0, slope.height) : vec(0, at.from, slope.height),
+  return eaves
+    .filter(eave => fallsOut(eave.slope) && eave.slope.joistTop === undefined)
+    .flatMap(({ slope, rafters }) => {
+      const { normal, offset } = slope.wallOutside
+      const along = axisOf(slope) === 'x' ? 'y' : 'x'
+      const sign = normal.x + normal.y
+      const [inner, outer] = [sign * (offset - plate.depth), sign * (offset - TIP)]
+      return rafters.map((at, i): Order => {
+        const order = squareBoard({
+          id: `roof/${slope.side}/wedge/${i + 1}`,
+          role: 'wedge',
+          section: rafter,
+          along,
+          depth: 'z',
+          from: Math.min(inner, outer),
+          to: Math.max(inner, outer),
+          corner: along === 'y' ? vec(at.from, 0, slope.height) : vec(0, at.from, slope.height),
+        })
+        return { ...order, cuts: [...order.cuts, { kind: 'end', name: 'slope', plane: slope.underside }] }
       })
-      return { ...order, cuts: [...order.cuts, { kind: 'end', name: 'slope', plane: slope.underside }] }
     })
-  })
 }

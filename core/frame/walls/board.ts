@@ -5,7 +5,10 @@ import type { Stretch } from '../layout'
 import type { BuildingCut, Order } from '../member'
 import { acrossAxis, type Wall } from './wall'
 
-/** A board of a wall on the wall's own face: `s` along the wall and `z` up, as far as it reaches; `across` its near face from the wall's low face; mm. */
+/**
+ * A board of a wall on the wall's own face: `s` along the wall and `z` up, as far as it reaches; `across` its
+ * near face from the wall's low face; mm.
+ */
 export interface WallBoard {
   readonly id: string
   readonly role: Order['role']
@@ -23,22 +26,50 @@ export interface WallBoard {
 }
 
 /** A point of a wall: `s` along it, `across` from its low face, `z` up. */
-export const wallPoint = (wall: Wall, s: number, across: number, z: number): Vec3 => wall.along === 'x' ? vec(s, wall.low + across, z) : vec(wall.low + across, s, z)
+export const wallPoint = (wall: Wall, s: number, across: number, z: number): Vec3 =>
+  wall.along === 'x' ? vec(s, wall.low + across, z) : vec(wall.low + across, s, z)
 
 /** The order for a wall's board. */
-export function wallOrder(wall: Wall, { id, role, section, runs, wide, s, z, across, cuts = [], open = false }: WallBoard): Order {
+export function wallOrder(
+  wall: Wall,
+  { id, role, section, runs, wide, s, z, across, cuts = [], open = false }: WallBoard,
+): Order {
   const { from, to } = runs === 'along' ? s : z
-  const order = squareBoard({ id, role, section, along: runs === 'up' ? 'z' : wall.along, depth: wide === 'up' ? 'z' : wide === 'along' ? wall.along : acrossAxis(wall), from, to, corner: wallPoint(wall, s.from, across, z.from) })
+  const order = squareBoard({
+    id,
+    role,
+    section,
+    along: runs === 'up' ? 'z' : wall.along,
+    depth: wide === 'up' ? 'z' : wide === 'along' ? wall.along : acrossAxis(wall),
+    from,
+    to,
+    corner: wallPoint(wall, s.from, across, z.from),
+  })
   return cuts.length ? { ...order, cuts: [...(open ? order.cuts.slice(0, 1) : order.cuts), ...cuts] } : order
 }
 
 /** How far a board reaches across its wall, mm. */
-export const acrossOfBoard = ({ wide, section }: WallBoard): number => wide === 'across' ? section.depth : section.thickness
+export const acrossOfBoard = ({ wide, section }: WallBoard): number =>
+  wide === 'across' ? section.depth : section.thickness
 
 /** Whether a board shows on the wall's outside, where sheets are nailed. */
 export const showsOutside = (wall: Wall, board: WallBoard, depth: number): boolean =>
   wall.outside === 'low' ? board.across < 1e-6 : Math.abs(board.across + acrossOfBoard(board) - depth) < 1e-6
 
 /** A stud of a wall: on end, the wall's width deep. */
-export const upright = (section: Section, role: Order['role'], id: string, from: number, z: Stretch): WallBoard =>
-  ({ id, role, section, runs: 'up', wide: 'across', s: { from, to: from + section.thickness }, z, across: 0 })
+export const upright = (
+  section: Section,
+  role: Order['role'],
+  id: string,
+  from: number,
+  z: Stretch,
+): WallBoard => ({
+  id,
+  role,
+  section,
+  runs: 'up',
+  wide: 'across',
+  s: { from, to: from + section.thickness },
+  z,
+  across: 0,
+})

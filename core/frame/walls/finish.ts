@@ -34,54 +34,111 @@ export interface FinishAsk {
   readonly drop: (wall: SideName) => number
 }
 
-/** All boards of the walls, gables and sheets; `loose` counts the plumb joints of each wall's sheets with no stud behind them, `braces` its diagonals. */
-export interface FinishedWalls { readonly orders: readonly Order[], readonly loose: Readonly<Record<SideName, number>>, readonly braces: Readonly<Record<SideName, number>> }
+/**
+ * All boards of the walls, gables and sheets; `loose` counts the plumb joints of each wall's sheets with no
+ * stud behind them, `braces` its diagonals.
+ */
+export interface FinishedWalls {
+  readonly orders: readonly Order[]
+  readonly loose: Readonly<Record<SideName, number>>
+  readonly braces: Readonly<Record<SideName, number>>
+}
 
-/** Puts on the framed walls what needs the roof: gable studs, diagonals, sheets and the blocks behind their joints. */
+/**
+ * Puts on the framed walls what needs the roof: gable studs, diagonals, sheets and the blocks behind their
+ * joints.
+ */
 export function finishWalls(ask: FinishAsk, framed: readonly FramedWall[]): FinishedWalls {
   const loose: Record<SideName, number> = { south: 0, east: 0, north: 0, west: 0 }
   const braces: Record<SideName, number> = { south: 0, east: 0, north: 0, west: 0 }
-  const orders = framed.flatMap((each) => {
+  const orders = framed.flatMap(each => {
     const { name } = each.wall
-    const orderOf = (board: WallBoard): Order => ask.memory.of('order', board, () => wallOrder(each.wall, board))
+    const orderOf = (board: WallBoard): Order =>
+      ask.memory.of('order', board, () => wallOrder(each.wall, board))
     if (!isSide(name)) return each.boards.map(orderOf)
     const gable = gableOf(ask, each)
     const { build, cover } = ask.design.walls.sides[name]
-    const toCover: CoverAsk = { ...ask, sheathing: ask.design.walls.sheathing ?? { ...usualSheathing.imperial, thickness: ask.slat.thickness }, framed: each, drop: ask.drop(name), gable, eave: eaveOf(ask, name) }
-    const covered = cover === 'sheets' && build === 'studs' && ask.design.walls.sheathing ? sheatheWall(toCover) : { sheets: [], blocks: [], loose: 0 }
-    const slats = cover === 'slats' ? slatWall({ ...toCover, sheathing: { ...toCover.sheathing, thickness: ask.slat.thickness } }, ask.slat, ask.design.walls.slats.gap, ask.design.walls.longest) : []
+    const toCover: CoverAsk = {
+      ...ask,
+      sheathing: ask.design.walls.sheathing ?? { ...usualSheathing.imperial, thickness: ask.slat.thickness },
+      framed: each,
+      drop: ask.drop(name),
+      gable,
+      eave: eaveOf(ask, name),
+    }
+    const covered =
+      cover === 'sheets' && build === 'studs' && ask.design.walls.sheathing
+        ? sheatheWall(toCover)
+        : { sheets: [], blocks: [], loose: 0 }
+    const slats =
+      cover === 'slats'
+        ? slatWall(
+            { ...toCover, sheathing: { ...toCover.sheathing, thickness: ask.slat.thickness } },
+            ask.slat,
+            ask.design.walls.slats.gap,
+            ask.design.walls.longest,
+          )
+        : []
     const inGable = (block: WallBoard): boolean => block.id.includes('/gable/')
     const blocks = covered.blocks.filter(block => !inGable(block))
     const boards = [...each.boards, ...blocks]
     const { bracing } = ask.design.walls
-    const braced: Braced = bracing === 'none' || build === 'posts' ? { orders: [], boards, plates: each.raked?.plates ?? [] } : braceWall({ ...each, boards }, ask.stud, ask.brace, bracing, insideLimit(ask, name))
+    const braced: Braced =
+      bracing === 'none' || build === 'posts'
+        ? { orders: [], boards, plates: each.raked?.plates ?? [] }
+        : braceWall({ ...each, boards }, ask.stud, ask.brace, bracing, insideLimit(ask, name))
     loose[name] = covered.loose
     braces[name] = braced.orders.length
-    const above: readonly WallBoard[] = [...gable?.studs ?? [], ...covered.blocks.filter(inGable)]
-    return [...[...braced.boards, ...above].map(orderOf), ...each.slanted, ...braced.plates.map(plate => plate.order), ...braced.orders, ...covered.sheets, ...slats]
+    const above: readonly WallBoard[] = [...(gable?.studs ?? []), ...covered.blocks.filter(inGable)]
+    return [
+      ...[...braced.boards, ...above].map(orderOf),
+      ...each.slanted,
+      ...braced.plates.map(plate => plate.order),
+      ...braced.orders,
+      ...covered.sheets,
+      ...slats,
+    ]
   })
   return { orders, loose, braces }
 }
 
 /** The tails over a wall; null where none are, or the roof could not be framed. */
-const eaveOf = ({ roof, framed }: FinishAsk, name: SideName): Eave | null => framed ? roof.eaves.find(each => each.slope.side === name) ?? null : null
+const eaveOf = ({ roof, framed }: FinishAsk, name: SideName): Eave | null =>
+  framed ? (roof.eaves.find(each => each.slope.side === name) ?? null) : null
 
-/** How high a board across a wall's inside may reach: under a rafter that runs up over a high wall, its lower edge there, and under a ledger for ceiling joists; mm. */
+/**
+ * How high a board across a wall's inside may reach: under a rafter that runs up over a high wall, its lower
+ * edge there, and under a ledger for ceiling joists; mm.
+ */
 function insideLimit(ask: FinishAsk, name: SideName): number {
   const slope = eaveOf(ask, name)?.slope
   if (!slope) return Infinity
   const { heel, wallOutside, underside } = slope
   const { brace } = ask
   const inside = heel.normal.y * heel.offset
-  if (heel.normal.x !== 0 || Math.abs(inside - wallOutside.normal.y * wallOutside.offset) < 1e-6) return Infinity
-  return Math.min(ask.roof.joistLedger ?? Infinity, meets(underside, vec(0, inside - wallOutside.normal.y * brace.thickness, 0), vec(0, 0, 1)) ?? Infinity)
+  if (heel.normal.x !== 0 || Math.abs(inside - wallOutside.normal.y * wallOutside.offset) < 1e-6)
+    return Infinity
+  return Math.min(
+    ask.roof.joistLedger ?? Infinity,
+    meets(underside, vec(0, inside - wallOutside.normal.y * brace.thickness, 0), vec(0, 0, 1)) ?? Infinity,
+  )
 }
 
-/** What stands on a gable wall, and the line it reaches up to; nothing over a raked wall, whose own studs reach there. */
+/**
+ * What stands on a gable wall, and the line it reaches up to; nothing over a raked wall, whose own studs
+ * reach there.
+ */
 function gableOf(ask: FinishAsk, { wall, raked }: FramedWall): CoverAsk['gable'] {
   const { design, stud, lines, framed, line } = ask
   if (raked) return { line: raked.rake.studs, studs: [] }
   if (!isSide(wall.name) || !framed || eaveOf(ask, wall.name) || design.walls.gables === 'open') return null
-  const studs = gableStuds(design, wall, stud, lines, line, behindOf(design, wall.name, stud, ask.rafter, ask.roof, ask.rows))
+  const studs = gableStuds(
+    design,
+    wall,
+    stud,
+    lines,
+    line,
+    behindOf(design, wall.name, stud, ask.rafter, ask.roof, ask.rows),
+  )
   return studs.length ? { line, studs } : null
 }

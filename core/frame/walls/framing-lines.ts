@@ -9,12 +9,23 @@ const EDGE = 9
 const GAP = 20
 
 /** A plumb line of a wall and where it has wood on one side and on the other, rising; mm. */
-interface WoodLine { readonly s: number, readonly sides: readonly (readonly Stretch[])[] }
+interface WoodLine {
+  readonly s: number
+  readonly sides: readonly (readonly Stretch[])[]
+}
 
 /** Wood on a wall's outside, and the plumb lines that joints between sheets may run on. */
-export interface OuterWood { readonly boards: readonly WallBoard[], readonly lines: readonly WoodLine[] }
+export interface OuterWood {
+  readonly boards: readonly WallBoard[]
+  readonly lines: readonly WoodLine[]
+}
 
-export function outerWood(wall: Wall, all: readonly WallBoard[], rough: readonly RoughOpening[], depth: number): OuterWood {
+export function outerWood(
+  wall: Wall,
+  all: readonly WallBoard[],
+  rough: readonly RoughOpening[],
+  depth: number,
+): OuterWood {
   const boards = all.filter(board => showsOutside(wall, board, depth))
   const cap = boards.find(board => board.id.includes('/plate/cap'))
   // a partition's second plate lies where it parts the wall's own
@@ -22,9 +33,14 @@ export function outerWood(wall: Wall, all: readonly WallBoard[], rough: readonly
   const lying = [...boards.filter(board => board.runs === 'along'), ...lapped]
   const standing = boards.filter(board => board.runs === 'up').sort((a, b) => a.s.from - b.s.from)
   const middles = standing.map(({ s }) => (s.from + s.to) / 2)
-  const between = standing.flatMap(({ s }, i) => standing[i + 1] && Math.abs((standing[i + 1]?.s.from ?? 0) - s.to) < 1e-6 ? [s.to] : [])
+  const between = standing.flatMap(({ s }, i) =>
+    standing[i + 1] && Math.abs((standing[i + 1]?.s.from ?? 0) - s.to) < 1e-6 ? [s.to] : [],
+  )
   const at = [...new Set([...middles, ...between])].sort((a, b) => a - b)
-  const lines = at.map((s): WoodLine => ({ s, sides: [s - EDGE, s + EDGE].map(side => woodAt(side, near(standing, side), lying, rough)) }))
+  const lines = at.map((s): WoodLine => ({
+    s,
+    sides: [s - EDGE, s + EDGE].map(side => woodAt(side, near(standing, side), lying, rough)),
+  }))
   return { boards, lines }
 }
 
@@ -48,23 +64,46 @@ function near(standing: readonly WallBoard[], s: number): WallBoard[] {
 /** mm. No stud or post is wider along its wall. */
 const WIDE = 600
 
-/** Stretches of a plumb line with wood, or an opening past which a joint needs none; gaps that are let go are closed. */
-function woodAt(s: number, standing: readonly WallBoard[], lying: readonly Pick<WallBoard, 's' | 'z'>[], rough: readonly RoughOpening[]): Stretch[] {
+/**
+ * Stretches of a plumb line with wood, or an opening past which a joint needs none; gaps that are let go are
+ * closed.
+ */
+function woodAt(
+  s: number,
+  standing: readonly WallBoard[],
+  lying: readonly Pick<WallBoard, 's' | 'z'>[],
+  rough: readonly RoughOpening[],
+): Stretch[] {
   const on = ({ s: each }: Pick<WallBoard, 's'>): boolean => each.from <= s + 1e-6 && each.to >= s - 1e-6
-  const spans = [...standing.filter(on).map(board => board.z), ...lying.filter(on).map(board => board.z), ...rough.filter(each => each.s.from < s && each.s.to > s).map(each => each.z)].sort((a, b) => a.from - b.from)
+  const spans = [
+    ...standing.filter(on).map(board => board.z),
+    ...lying.filter(on).map(board => board.z),
+    ...rough.filter(each => each.s.from < s && each.s.to > s).map(each => each.z),
+  ].sort((a, b) => a.from - b.from)
   const out: Stretch[] = []
   for (const span of spans) {
     const last = out[out.length - 1]
-    if (last && span.from <= last.to + GAP) out[out.length - 1] = { from: last.from, to: Math.max(last.to, span.to) }
+    if (last && span.from <= last.to + GAP)
+      out[out.length - 1] = { from: last.from, to: Math.max(last.to, span.to) }
     else out.push(span)
   }
   return out
 }
 
-/** Where a plumb joint between sheets may run from `z.from` to `z.to`, or to where `most` lets it: on wood all the way, or past an opening; along the wall, rising. */
-export function plumbJoints({ lines }: OuterWood, z: Stretch, most: (s: number) => number = () => Infinity): number[] {
+/**
+ * Where a plumb joint between sheets may run from `z.from` to `z.to`, or to where `most` lets it: on wood all
+ * the way, or past an opening; along the wall, rising.
+ */
+export function plumbJoints(
+  { lines }: OuterWood,
+  z: Stretch,
+  most: (s: number) => number = () => Infinity,
+): number[] {
   return lines.flatMap(({ s, sides }) => {
     const to = Math.min(z.to, most(s))
-    return to > z.from && sides.every(spans => spans.some(each => each.from <= z.from + GAP && each.to >= to - GAP)) ? [s] : []
+    return to > z.from &&
+      sides.every(spans => spans.some(each => each.from <= z.from + GAP && each.to >= to - GAP))
+      ? [s]
+      : []
   })
 }

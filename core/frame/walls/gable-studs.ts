@@ -20,20 +20,52 @@ const LEAST_TONGUE = 20
 
 export type NotchProblem = Extract<Problem, { readonly code: `gable-notch-${string}` }>
 
-/** Why gable studs of a wall can't be notched behind its end rafters: too little would be left of them, or another rafter stands there. */
-export function notchProblem({ walls, footprint: { length }, roof }: Design, side: SideName, stud: Section, rafter: Section, { eaves }: RoofDatum): NotchProblem | null {
+/**
+ * Why gable studs of a wall can't be notched behind its end rafters: too little would be left of them, or
+ * another rafter stands there.
+ */
+export function notchProblem(
+  { walls, footprint: { length }, roof }: Design,
+  side: SideName,
+  stud: Section,
+  rafter: Section,
+  { eaves }: RoofDatum,
+): NotchProblem | null {
   if (walls.gables !== 'notched' || roof.shape === 'hip') return null
   const left = stud.depth - rafter.thickness
-  if (left < LEAST_TONGUE) return { code: 'gable-notch-thin', path: 'walls.gables', left: Math.max(0, left), least: LEAST_TONGUE }
-  const within = side === 'west' ? { from: rafter.thickness, to: stud.depth } : { from: length - stud.depth, to: length - rafter.thickness }
-  return eaves.some(({ rafters }) => rafters.some(at => at.from < within.to - 1e-6 && at.to > within.from + 1e-6)) ? { code: 'gable-notch-blocked', path: 'walls.gables', side } : null
+  if (left < LEAST_TONGUE)
+    return { code: 'gable-notch-thin', path: 'walls.gables', left: Math.max(0, left), least: LEAST_TONGUE }
+  const within =
+    side === 'west'
+      ? { from: rafter.thickness, to: stud.depth }
+      : { from: length - stud.depth, to: length - rafter.thickness }
+  return eaves.some(({ rafters }) =>
+    rafters.some(at => at.from < within.to - 1e-6 && at.to > within.from + 1e-6),
+  )
+    ? { code: 'gable-notch-blocked', path: 'walls.gables', side }
+    : null
 }
 
-/** The end rafters that studs run up behind, and where along the wall blocks over the eave walls' plates leave them room. */
-export interface Behind { readonly rafter: Section, readonly clear: Stretch, /** What rows of blocks take there. */ readonly rows: readonly Stretch[] }
+/**
+ * The end rafters that studs run up behind, and where along the wall blocks over the eave walls' plates leave
+ * them room.
+ */
+export interface Behind {
+  readonly rafter: Section
+  readonly clear: Stretch
+  /** What rows of blocks take there. */
+  readonly rows: readonly Stretch[]
+}
 
 /** The end rafters of a gable wall to run up behind; null where its studs are to end under them. */
-export function behindOf(design: Design, side: SideName, stud: Section, rafter: Section, roof: RoofDatum, rows: readonly Stretch[]): Behind | null {
+export function behindOf(
+  design: Design,
+  side: SideName,
+  stud: Section,
+  rafter: Section,
+  roof: RoofDatum,
+  rows: readonly Stretch[],
+): Behind | null {
   if (design.walls.gables !== 'notched' || notchProblem(design, side, stud, rafter, roof)) return null
   const { plate } = design.roof.blocking
   // square blocks stand across more of the plate the steeper the slope, and lean in over it at a high wall
@@ -41,38 +73,116 @@ export function behindOf(design: Design, side: SideName, stud: Section, rafter: 
     const eave = roof.eaves.find(each => each.slope.side === of)
     if (plate === 'none' || !eave) return 0
     const slope = radians(eave.slope.angle)
-    return plate === 'plumb' ? rafter.thickness : rafter.thickness / Math.cos(slope) + (fallsOut(eave.slope) ? 0 : rafter.depth * Math.sin(slope))
+    return plate === 'plumb'
+      ? rafter.thickness
+      : rafter.thickness / Math.cos(slope) + (fallsOut(eave.slope) ? 0 : rafter.depth * Math.sin(slope))
   }
-  return { rafter, rows, clear: { from: room('south') - 1e-6, to: design.footprint.width - room('north') + 1e-6 } }
+  return {
+    rafter,
+    rows,
+    clear: { from: room('south') - 1e-6, to: design.footprint.width - room('north') + 1e-6 },
+  }
 }
 
-/** The cuts of a stud that runs up behind the end rafter on its slope, to the level that the wall's cover reaches; null of one under the ridge. */
-function notched({ footprint }: Design, wall: Wall, at: Stretch, { middle, ridge, undersides, tops, top }: RoofLine, { thickness }: Section): { readonly top: number, readonly cuts: readonly BuildingCut[] } | null {
+/**
+ * The cuts of a stud that runs up behind the end rafter on its slope, to the level that the wall's cover
+ * reaches; null of one under the ridge.
+ */
+function notched(
+  { footprint }: Design,
+  wall: Wall,
+  at: Stretch,
+  { middle, ridge, undersides, tops, top }: RoofLine,
+  { thickness }: Section,
+): { readonly top: number; readonly cuts: readonly BuildingCut[] } | null {
   if ((at.from < middle && at.to > middle) || (at.from < ridge.to && at.to > ridge.from)) return null
   const side = at.from < middle ? 'south' : 'north'
   const face = wall.outside === 'low' ? level('x', thickness) : flip(level('x', footprint.length - thickness))
   return {
     top: Math.max(top(at.from), top(at.to)),
-    cuts: [{ kind: 'end', name: 'slope', plane: tops[side] }, { kind: 'notch', name: 'housing', sides: [{ name: 'slope', plane: flip(undersides[side]) }, { name: 'plumb', plane: face }] }],
+    cuts: [
+      { kind: 'end', name: 'slope', plane: tops[side] },
+      {
+        kind: 'notch',
+        name: 'housing',
+        sides: [
+          { name: 'slope', plane: flip(undersides[side]) },
+          { name: 'plumb', plane: face },
+        ],
+      },
+    ],
   }
 }
 
-/** Studs of a gable, on the wall's own layout so that each stands over a stud below, from the wall's top plate up to the end rafters, each cut by their lower edges, and one under the ridge by the ridge's end; notched ones run on behind the end rafters, where those are given, beside the ridge. */
-export function gableStuds(design: Design, wall: Wall, stud: Section, lines: StackLines, line: RoofLine, behind: Behind | null): WallBoard[] {
+/**
+ * Studs of a gable, on the wall's own layout so that each stands over a stud below, from the wall's top plate
+ * up to the end rafters, each cut by their lower edges, and one under the ridge by the ridge's end; notched
+ * ones run on behind the end rafters, where those are given, beside the ridge.
+ */
+export function gableStuds(
+  design: Design,
+  wall: Wall,
+  stud: Section,
+  lines: StackLines,
+  line: RoofLine,
+  behind: Behind | null,
+): WallBoard[] {
   const t = stud.thickness
-  const ends = levelAllRound(design) && !wall.step ? { from: 0, to: wall.overall } : { from: wall.from, to: wall.to }
-  const house = (['south', 'north'] as const).filter(side => isHouse(design, side)).map((side): Stretch => side === 'south' ? { from: 0, to: t } : { from: wall.overall - t, to: wall.overall })
-  const posts = (design.roof.beam && design.roof.shape === 'gable') || design.roof.shape === 'raised-ridge' ? underBeam(line.ridge, t) : []
-  const places = withLayout([...house, ...posts], layoutOf(design, { ...wall, ...ends }, lines), t).filter(each => (house.includes(each) || (each.from > ends.from + 1e-6 && each.to < ends.to - 1e-6)) && !(line.apart && each.from < line.apart.to - 1e-6 && each.to > line.apart.from + 1e-6))
+  const ends =
+    levelAllRound(design) && !wall.step ? { from: 0, to: wall.overall } : { from: wall.from, to: wall.to }
+  const house = (['south', 'north'] as const)
+    .filter(side => isHouse(design, side))
+    .map((side): Stretch =>
+      side === 'south' ? { from: 0, to: t } : { from: wall.overall - t, to: wall.overall },
+    )
+  const posts =
+    (design.roof.beam && design.roof.shape === 'gable') || design.roof.shape === 'raised-ridge'
+      ? underBeam(line.ridge, t)
+      : []
+  const places = withLayout([...house, ...posts], layoutOf(design, { ...wall, ...ends }, lines), t).filter(
+    each =>
+      (house.includes(each) || (each.from > ends.from + 1e-6 && each.to < ends.to - 1e-6)) &&
+      !(line.apart && each.from < line.apart.to - 1e-6 && each.to > line.apart.from + 1e-6),
+  )
   return places.flatMap((at): WallBoard[] => {
     const foot = heightAt(wall, (at.from + at.to) / 2)
     const { shorter, longer, cuts } = endingUnder(at, line)
     // where a wedge lies on the eave wall's plate none stands
-    if (design.roof.seat.rule === 'wedge' && (at.from < stud.depth || at.to > design.footprint.width - stud.depth)) return []
+    if (
+      design.roof.seat.rule === 'wedge' &&
+      (at.from < stud.depth || at.to > design.footprint.width - stud.depth)
+    )
+      return []
     // none stands across a step, where one runs up beside it
-    if (shorter - foot < LEAST || foot !== heightAt(wall, at.from) || foot !== heightAt(wall, at.to)) return []
-    const tongue = behind && at.from > behind.clear.from && at.to < behind.clear.to && !behind.rows.some(row => row.from < at.to - 1e-6 && row.to > at.from + 1e-6) ? notched(design, wall, at, line, behind.rafter) : null
-    if (tongue) return [{ ...upright(stud, 'gable-stud', `walls/${wall.name}/gable/stud/${places.indexOf(at) + 1}`, at.from, { from: foot, to: tongue.top }), open: true, cuts: tongue.cuts }]
-    return [{ ...upright(stud, 'gable-stud', `walls/${wall.name}/gable/stud/${places.indexOf(at) + 1}`, at.from, { from: foot, to: longer }), open: true, cuts }]
+    if (shorter - foot < LEAST || foot !== heightAt(wall, at.from) || foot !== heightAt(wall, at.to))
+      return []
+    const tongue =
+      behind &&
+      at.from > behind.clear.from &&
+      at.to < behind.clear.to &&
+      !behind.rows.some(row => row.from < at.to - 1e-6 && row.to > at.from + 1e-6)
+        ? notched(design, wall, at, line, behind.rafter)
+        : null
+    if (tongue)
+      return [
+        {
+          ...upright(stud, 'gable-stud', `walls/${wall.name}/gable/stud/${places.indexOf(at) + 1}`, at.from, {
+            from: foot,
+            to: tongue.top,
+          }),
+          open: true,
+          cuts: tongue.cuts,
+        },
+      ]
+    return [
+      {
+        ...upright(stud, 'gable-stud', `walls/${wall.name}/gable/stud/${places.indexOf(at) + 1}`, at.from, {
+          from: foot,
+          to: longer,
+        }),
+        open: true,
+        cuts,
+      },
+    ]
   })
 }

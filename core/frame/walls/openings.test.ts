@@ -1,6 +1,14 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { type Design, isSide, newDesign, roughSize, usualClearance, usualOpening, type WallOpening } from '../../design'
+import {
+  type Design,
+  isSide,
+  newDesign,
+  roughSize,
+  usualClearance,
+  usualOpening,
+  type WallOpening,
+} from '../../design'
 import { INCH } from '../../measure'
 import { plan, platePair, stretchOf } from '../../plan'
 import { openedSheds, runs } from '../../testing/designs'
@@ -11,39 +19,87 @@ import { inches } from '../../testing/reading'
 
 const base = newDesign('a', 'imperial')
 /** 14 by 10 ft, walls 8 ft high with two top plates, 2x4 at 16 in. */
-const opened = (openings: readonly WallOpening[], walls: Partial<Design['walls']> = {}): Design =>
-  ({ ...base, footprint: { length: 168 * INCH, width: 120 * INCH }, walls: { ...base.walls, height: 96 * INCH, ...walls, openings } })
-const door = (at: number): WallOpening => ({ ...usualOpening('south', 'door', at * INCH, 'imperial'), unit: { width: 30 * INCH, height: 76 * INCH } })
-const window = (at: number): WallOpening => ({ ...usualOpening('south', 'window', at * INCH, 'imperial'), unit: { width: 29 * INCH, height: 35 * INCH }, foot: 36 * INCH })
-const marks = (made: Frame): string[] => platePair(made, 'south').marks.map(mark => `${mark.letter}${inches(mark.from)}`)
-const of = (made: Frame, role: Member['role']): Member[] => made.members.filter(member => member.role === role && member.id.startsWith('walls/south/'))
+const opened = (openings: readonly WallOpening[], walls: Partial<Design['walls']> = {}): Design => ({
+  ...base,
+  footprint: { length: 168 * INCH, width: 120 * INCH },
+  walls: { ...base.walls, height: 96 * INCH, ...walls, openings },
+})
+const door = (at: number): WallOpening => ({
+  ...usualOpening('south', 'door', at * INCH, 'imperial'),
+  unit: { width: 30 * INCH, height: 76 * INCH },
+})
+const window = (at: number): WallOpening => ({
+  ...usualOpening('south', 'window', at * INCH, 'imperial'),
+  unit: { width: 29 * INCH, height: 35 * INCH },
+  foot: 36 * INCH,
+})
+const marks = (made: Frame): string[] =>
+  platePair(made, 'south').marks.map(mark => `${mark.letter}${inches(mark.from)}`)
+const of = (made: Frame, role: Member['role']): Member[] =>
+  made.members.filter(member => member.role === role && member.id.startsWith('walls/south/'))
 const tall = (member: Member): number => inches(member.board.end - member.board.start)
-const at = (member: Member, axis: 'x' | 'y' | 'z'): number[] => Object.values(stretchOf(member, axis)).map(inches)
+const at = (member: Member, axis: 'x' | 'y' | 'z'): number[] =>
+  Object.values(stretchOf(member, axis)).map(inches)
 
 describe('rough openings', () => {
-  // trade book, section 7: 2 in wider and 2 1/2 in taller than a door slab, 1/2 in a side for a window (common practice, no source)
+  // trade book, section 7: 2 in wider and 2 1/2 in taller than a door slab, 1/2 in a side for a window
+  // (common practice, no source)
   test('are the unit and the usual clearance', () => {
     expect(usualClearance.door).toEqual({ width: 2 * INCH, height: 2.5 * INCH })
-    expect([door(60), window(60)].map(roughSize).map(({ width, height }) => [inches(width), inches(height)])).toEqual([[32, 78.5], [30, 36]])
+    expect(
+      [door(60), window(60)].map(roughSize).map(({ width, height }) => [inches(width), inches(height)]),
+    ).toEqual([
+      [32, 78.5],
+      [30, 36],
+    ])
   })
 })
 
 describe('openings worked by hand', () => {
-  // Door of 32 in rough with its middle at 84: 68 to 100. Jacks at 66 1/2 and 100, kings at 65 and 101 1/2. Layout studs at 79 1/4 and 95 1/4 fall in it and
-  // become cripples over the header; that at 63 1/4 stands (to 64 3/4, clear of the king at 65); 111 1/4 stands. Cripples at the header's ends stand over the jacks.
+  // Door of 32 in rough with its middle at 84: 68 to 100. Jacks at 66 1/2 and 100, kings at 65 and 101 1/2.
+  // Layout studs at 79 1/4 and 95 1/4 fall in it and become cripples over the header; that at 63 1/4 stands
+  // (to 64 3/4, clear of the king at 65); 111 1/4 stands. Cripples at the header's ends stand over the jacks.
   test('a door: plate marks with their letters', () => {
-    expect(marks(frame(opened([door(84)])))).toEqual(['X0', 'X3', 'X15.25', 'X31.25', 'X47.25', 'X63.25', 'K65', 'J66.5', 'C79.25', 'C95.25', 'J100', 'K101.5', 'X111.25', 'X127.25', 'X143.25', 'X159.25', 'X163.5', 'X166.5'])
+    expect(marks(frame(opened([door(84)])))).toEqual([
+      'X0',
+      'X3',
+      'X15.25',
+      'X31.25',
+      'X47.25',
+      'X63.25',
+      'K65',
+      'J66.5',
+      'C79.25',
+      'C95.25',
+      'J100',
+      'K101.5',
+      'X111.25',
+      'X127.25',
+      'X143.25',
+      'X159.25',
+      'X163.5',
+      'X166.5',
+    ])
   })
 
-  // wall 96, three plates: kings 91 1/2 as all studs; jacks to the rough height: 78 1/2 - 1 1/2 = 77; header 2x6 on edge from 78 1/2 to 84; cripples from there to 93: 9
+  // wall 96, three plates: kings 91 1/2 as all studs; jacks to the rough height: 78 1/2 - 1 1/2 = 77; header
+  // 2x6 on edge from 78 1/2 to 84; cripples from there to 93: 9
   test('a door: kings, jacks, header on edge packed to the wall, cripples', () => {
     const made = frame(opened([door(84)]))
     expect(of(made, 'king').map(tall)).toEqual([91.5, 91.5])
     expect(of(made, 'jack').map(tall)).toEqual([77, 77])
     expect(of(made, 'header').map(tall)).toEqual([35, 35])
-    expect(of(made, 'header').map(each => at(each, 'z'))).toEqual([[78.5, 84], [78.5, 84]])
-    expect(of(made, 'header').map(each => at(each, 'y'))).toEqual([[0, 1.5], [2, 3.5]])
-    expect(of(made, 'packing').map(each => [at(each, 'y'), at(each, 'z'), tall(each)])).toEqual([[[1.5, 2], [78.5, 84], 35]])
+    expect(of(made, 'header').map(each => at(each, 'z'))).toEqual([
+      [78.5, 84],
+      [78.5, 84],
+    ])
+    expect(of(made, 'header').map(each => at(each, 'y'))).toEqual([
+      [0, 1.5],
+      [2, 3.5],
+    ])
+    expect(of(made, 'packing').map(each => [at(each, 'y'), at(each, 'z'), tall(each)])).toEqual([
+      [[1.5, 2], [78.5, 84], 35],
+    ])
     expect(of(made, 'cripple').map(tall)).toEqual([9, 9, 9, 9])
     expect(of(made, 'sill')).toEqual([])
   })
@@ -59,49 +115,115 @@ describe('openings worked by hand', () => {
     expect(of(frame(opened([door(84)])), 'bottom-plate').map(tall)).toEqual([168])
   })
 
-  // Window rough 30 x 36 at 36 over the deck, middle 84: 69 to 99; sill 30 long on 34 1/2 to 36; cripples under it 34 1/2 - 1 1/2 = 33; header 72 to 77 1/2; cripples over it 93 - 77 1/2 = 15 1/2
+  // Window rough 30 x 36 at 36 over the deck, middle 84: 69 to 99; sill 30 long on 34 1/2 to 36; cripples
+  // under it 34 1/2 - 1 1/2 = 33; header 72 to 77 1/2; cripples over it 93 - 77 1/2 = 15 1/2
   test('a window: sill and cripples above and below', () => {
     const made = frame(opened([window(84)]))
-    expect(of(made, 'sill').map(each => [at(each, 'x'), at(each, 'z'), at(each, 'y')])).toEqual([[[69, 99], [34.5, 36], [0, 3.5]]])
-    expect(of(made, 'cripple').map(each => [at(each, 'x')[0], tall(each)])).toEqual([[67.5, 15.5], [79.25, 15.5], [95.25, 15.5], [99, 15.5], [69, 33], [79.25, 33], [95.25, 33], [97.5, 33]])
+    expect(of(made, 'sill').map(each => [at(each, 'x'), at(each, 'z'), at(each, 'y')])).toEqual([
+      [
+        [69, 99],
+        [34.5, 36],
+        [0, 3.5],
+      ],
+    ])
+    expect(of(made, 'cripple').map(each => [at(each, 'x')[0], tall(each)])).toEqual([
+      [67.5, 15.5],
+      [79.25, 15.5],
+      [95.25, 15.5],
+      [99, 15.5],
+      [69, 33],
+      [79.25, 33],
+      [95.25, 33],
+      [97.5, 33],
+    ])
     expect(of(made, 'jack').map(tall)).toEqual([70.5, 70.5])
   })
 
-  // 8 studs and corners as above with the door's two layout studs away, and the window's: counts by hand for a wall with both
+  // 8 studs and corners as above with the door's two layout studs away, and the window's: counts by hand for
+  // a wall with both
   test('two openings in a wall: counts', () => {
     const made = frame(opened([door(40), window(120)]))
     expect(made.problems).toEqual([])
-    // door 24 to 56 (kings 21 and 57 1/2): layout 31 1/4 and 47 1/4 become cripples; window 105 to 135 (kings 102, 136 1/2): 111 1/4, 127 1/4 become cripples
-    expect(of(made, 'stud').map(each => at(each, 'x')[0])).toEqual([0, 3, 15.25, 63.25, 79.25, 95.25, 143.25, 159.25, 163.5, 166.5])
-    expect([of(made, 'king').length, of(made, 'jack').length, of(made, 'cripple').length, of(made, 'header').length, of(made, 'sill').length]).toEqual([4, 4, 12, 4, 1])
+    // door 24 to 56 (kings 21 and 57 1/2): layout 31 1/4 and 47 1/4 become cripples; window 105 to 135 (kings
+    // 102, 136 1/2): 111 1/4, 127 1/4 become cripples
+    expect(of(made, 'stud').map(each => at(each, 'x')[0])).toEqual([
+      0, 3, 15.25, 63.25, 79.25, 95.25, 143.25, 159.25, 163.5, 166.5,
+    ])
+    expect([
+      of(made, 'king').length,
+      of(made, 'jack').length,
+      of(made, 'cripple').length,
+      of(made, 'header').length,
+      of(made, 'sill').length,
+    ]).toEqual([4, 4, 12, 4, 1])
   })
 
   test('the letters run the same way in a wall along y, and a mirrored wall has the mirrored pieces', () => {
     const middle = 84 * INCH
     const south = frame(opened([{ ...window(84), at: middle - 500 }]))
     const mirrored = frame(opened([{ ...window(84), at: middle + 500 }]))
-    const of_ = (made: Frame, role: Member['role']): number[] => of(made, role).map(each => at(each, 'x')).map(([from, to]) => Number((168 - (from ?? 0) - ((to ?? 0) - (from ?? 0))).toFixed(3))).sort((a, b) => a - b)
-    for (const role of ['king', 'jack', 'header', 'sill'] as const) expect(of(mirrored, role).map(each => at(each, 'x')[0]).sort((a, b) => (a ?? 0) - (b ?? 0)).map(each => Number((each ?? 0).toFixed(3)))).toEqual(of_(south, role))
+    const of_ = (made: Frame, role: Member['role']): number[] =>
+      of(made, role)
+        .map(each => at(each, 'x'))
+        .map(([from, to]) => Number((168 - (from ?? 0) - ((to ?? 0) - (from ?? 0))).toFixed(3)))
+        .sort((a, b) => a - b)
+    for (const role of ['king', 'jack', 'header', 'sill'] as const)
+      expect(
+        of(mirrored, role)
+          .map(each => at(each, 'x')[0])
+          .sort((a, b) => (a ?? 0) - (b ?? 0))
+          .map(each => Number((each ?? 0).toFixed(3))),
+      ).toEqual(of_(south, role))
     const west = frame(opened([{ ...window(60), wall: 'west' }]))
-    expect(platePair(west, 'west').marks.filter(mark => 'KJ'.includes(mark.letter)).map(mark => `${mark.letter}${inches(mark.from)}`)).toEqual(['K38.5', 'J40', 'J71.5', 'K73'])
+    expect(
+      platePair(west, 'west')
+        .marks.filter(mark => 'KJ'.includes(mark.letter))
+        .map(mark => `${mark.letter}${inches(mark.from)}`),
+    ).toEqual(['K38.5', 'J40', 'J71.5', 'K73'])
   })
 })
 
-describe('openings that can\'t be', () => {
+describe("openings that can't be", () => {
   test.each<[string, readonly WallOpening[], string, string]>([
     ['too near the corner', [door(18)], 'opening-near-corner', 'walls.openings.0.at'],
-    ['past the wall\'s end', [door(168)], 'opening-near-corner', 'walls.openings.0.at'],
-    ['wider than the wall', [{ ...door(84), unit: { width: 200 * INCH, height: 70 * INCH } }], 'opening-too-wide', 'walls.openings.0.unit.width'],
+    ["past the wall's end", [door(168)], 'opening-near-corner', 'walls.openings.0.at'],
+    [
+      'wider than the wall',
+      [{ ...door(84), unit: { width: 200 * INCH, height: 70 * INCH } }],
+      'opening-too-wide',
+      'walls.openings.0.unit.width',
+    ],
     ['into another', [door(60), window(90)], 'openings-meet', 'walls.openings.1.at'],
-    ['with no room for the header', [{ ...door(84), unit: { width: 30 * INCH, height: 90 * INCH } }], 'header-no-room', 'walls.openings.0.unit.height'],
-    ['with a header thicker than the wall', [{ ...door(84), header: { section: '2x6', plies: 3 } }], 'header-too-thick', 'walls.openings.0.header'],
-    ['lower than its jacks want', [{ ...door(84), unit: { width: 30 * INCH, height: 2 * INCH }, clearance: { width: 0, height: 0 } }], 'opening-too-low', 'walls.openings.0.unit.height'],
-    ['with a sill on the bottom plate', [{ ...window(84), foot: 2 * INCH }], 'sill-too-low', 'walls.openings.0.foot'],
+    [
+      'with no room for the header',
+      [{ ...door(84), unit: { width: 30 * INCH, height: 90 * INCH } }],
+      'header-no-room',
+      'walls.openings.0.unit.height',
+    ],
+    [
+      'with a header thicker than the wall',
+      [{ ...door(84), header: { section: '2x6', plies: 3 } }],
+      'header-too-thick',
+      'walls.openings.0.header',
+    ],
+    [
+      'lower than its jacks want',
+      [{ ...door(84), unit: { width: 30 * INCH, height: 2 * INCH }, clearance: { width: 0, height: 0 } }],
+      'opening-too-low',
+      'walls.openings.0.unit.height',
+    ],
+    [
+      'with a sill on the bottom plate',
+      [{ ...window(84), foot: 2 * INCH }],
+      'sill-too-low',
+      'walls.openings.0.foot',
+    ],
   ])('%s is left out and said, and the wall is framed', (_, openings, code, path) => {
     const made = frame(opened(openings))
     expect(made.problems.map(problem => [problem.code, problem.path])).toEqual([[code, path]])
     expect(of(made, 'stud').length).toBeGreaterThan(6)
-    for (const problem of made.problems) expect(sayProblem(problem, 'imperial')).toMatch(/^[A-Z](?!.*(NaN|undefined)).*\.$/)
+    for (const problem of made.problems)
+      expect(sayProblem(problem, 'imperial')).toMatch(/^[A-Z](?!.*(NaN|undefined)).*\.$/)
   })
 
   // the remedy holds: an opening put where the message says is framed
@@ -109,39 +231,71 @@ describe('openings that can\'t be', () => {
     for (const at of [0, 18, 160]) {
       const [problem] = frame(opened([door(at)])).problems
       if (problem?.code !== 'opening-near-corner') throw new Error('not said')
-      for (const to of [problem.least, problem.most]) expect(frame(opened([{ ...door(0), at: to }])).problems).toEqual([])
+      for (const to of [problem.least, problem.most])
+        expect(frame(opened([{ ...door(0), at: to }])).problems).toEqual([])
     }
   })
 })
 
 describe('random walls with random openings', () => {
   test('no two boards overlap, and each opening keeps its rough size', () => {
-    fc.assert(fc.property(openedSheds, (design) => {
-      const made = frame(design)
-      if (made.problems.some(problem => problem.code === 'ridge-into-wall' || problem.code === 'tail-below-deck')) return // said, and drawn as asked
-      expect(clashes(made.members)).toEqual([])
-      for (const wall of wallNames) {
-        for (const { number, opening, s, z } of made.openings[wall]) {
-          const size = roughSize(opening)
-          const jacks = made.members.filter(member => member.id.startsWith(`walls/${wall}/opening/${number + 1}/jack/`)).map(member => stretchOf(member, wall === 'south' || wall === 'north' ? 'x' : 'y'))
-          expect(Math.max(...jacks.map(each => each.from)) - Math.min(...jacks.map(each => each.to))).toBeCloseTo(size.width, 6)
-          const headers = made.members.filter(member => member.id.startsWith(`walls/${wall}/opening/${number + 1}/header/`)).map(member => stretchOf(member, 'z').from)
-          expect(Math.min(...headers) - z.from).toBeCloseTo(size.height, 6)
-          expect(s.to - s.from).toBeCloseTo(size.width, 9)
+    fc.assert(
+      fc.property(openedSheds, design => {
+        const made = frame(design)
+        if (
+          made.problems.some(
+            problem => problem.code === 'ridge-into-wall' || problem.code === 'tail-below-deck',
+          )
+        )
+          return // said, and drawn as asked
+        expect(clashes(made.members)).toEqual([])
+        for (const wall of wallNames) {
+          for (const { number, opening, s, z } of made.openings[wall]) {
+            const size = roughSize(opening)
+            const jacks = made.members
+              .filter(member => member.id.startsWith(`walls/${wall}/opening/${number + 1}/jack/`))
+              .map(member => stretchOf(member, wall === 'south' || wall === 'north' ? 'x' : 'y'))
+            expect(
+              Math.max(...jacks.map(each => each.from)) - Math.min(...jacks.map(each => each.to)),
+            ).toBeCloseTo(size.width, 6)
+            const headers = made.members
+              .filter(member => member.id.startsWith(`walls/${wall}/opening/${number + 1}/header/`))
+              .map(member => stretchOf(member, 'z').from)
+            expect(Math.min(...headers) - z.from).toBeCloseTo(size.height, 6)
+            expect(s.to - s.from).toBeCloseTo(size.width, 9)
+          }
         }
-      }
-    }), { numRuns: runs(60), endOnFailure: true })
+      }),
+      { numRuns: runs(60), endOnFailure: true },
+    )
   }, 600_000)
 
   test('every opening asked for is framed or said, and plates add up to the wall', () => {
-    fc.assert(fc.property(openedSheds, (design) => {
-      const made = plan(design)
-      if (made.frame.problems.some(problem => /^wall-too|^spacing|^post-too|^beam-too|^gable-over/.test(problem.code))) return
-      const framed = made.frame.walls.flatMap(wall => (made.frame.openings[wall.name] ?? []).map(each => each.number))
-      const said = made.frame.problems.flatMap(problem => 'number' in problem && problem.path.startsWith('walls.openings.') ? [problem.number - 1] : [])
-      expect([...framed, ...said].sort((a, b) => a - b)).toEqual(design.walls.openings.flatMap(({ wall }, i) => isSide(wall) || made.frame.walls.some(each => each.name === wall) ? [i] : [])) // one in a partition that can't stand goes with it
-      expect(made.frame.problems.filter(problem => problem.code === 'not-cut')).toEqual([])
-      for (const wall of made.frame.walls) expect(platePair(made.frame, wall.name).length).toBeCloseTo(wall.to - wall.from, 6)
-    }), { numRuns: runs(80), endOnFailure: true })
+    fc.assert(
+      fc.property(openedSheds, design => {
+        const made = plan(design)
+        if (
+          made.frame.problems.some(problem =>
+            /^wall-too|^spacing|^post-too|^beam-too|^gable-over/.test(problem.code),
+          )
+        )
+          return
+        const framed = made.frame.walls.flatMap(wall =>
+          (made.frame.openings[wall.name] ?? []).map(each => each.number),
+        )
+        const said = made.frame.problems.flatMap(problem =>
+          'number' in problem && problem.path.startsWith('walls.openings.') ? [problem.number - 1] : [],
+        )
+        expect([...framed, ...said].sort((a, b) => a - b)).toEqual(
+          design.walls.openings.flatMap(({ wall }, i) =>
+            isSide(wall) || made.frame.walls.some(each => each.name === wall) ? [i] : [],
+          ),
+        ) // one in a partition that can't stand goes with it
+        expect(made.frame.problems.filter(problem => problem.code === 'not-cut')).toEqual([])
+        for (const wall of made.frame.walls)
+          expect(platePair(made.frame, wall.name).length).toBeCloseTo(wall.to - wall.from, 6)
+      }),
+      { numRuns: runs(80), endOnFailure: true },
+    )
   })
 })

@@ -4,31 +4,50 @@ import { onCentre, type Stretch, withLayout } from '../layout'
 import { NAILING, showing, type RoughOpening, SIDE_STUDS } from './openings'
 import type { Wall } from './wall'
 
-/** Middles of what studs may be asked to stand over or under: both by the axis they are laid out along; mm. */
-export interface StackLines { readonly joists: { readonly x: readonly number[], readonly y: readonly number[] }, readonly rafters: { readonly x: readonly number[], readonly y: readonly number[] } }
+/**
+ * Middles of what studs may be asked to stand over or under: both by the axis they are laid out along; mm.
+ */
+export interface StackLines {
+  readonly joists: { readonly x: readonly number[]; readonly y: readonly number[] }
+  readonly rafters: { readonly x: readonly number[]; readonly y: readonly number[] }
+}
 
-/** The lines of a wall's layout, rising. Stacked studs stand on the joists' or rafters' lines, gaps wider than the spacing shared out evenly; a wall that has none of them over or under it keeps its own. */
+/**
+ * The lines of a wall's layout, rising. Stacked studs stand on the joists' or rafters' lines, gaps wider than
+ * the spacing shared out evenly; a wall that has none of them over or under it keeps its own.
+ */
 export function layoutOf({ walls }: Design, wall: Wall, lines: StackLines): number[] {
-  const asked = walls.stack === 'own' ? [] : (walls.stack === 'rafters' ? lines.rafters : lines.joists)[wall.along]
-  const centres = asked.length ? shared([0, ...asked, wall.overall], walls.spacing) : ownLayout(walls.spacing, wall)
+  const asked =
+    walls.stack === 'own' ? [] : (walls.stack === 'rafters' ? lines.rafters : lines.joists)[wall.along]
+  const centres = asked.length
+    ? shared([0, ...asked, wall.overall], walls.spacing)
+    : ownLayout(walls.spacing, wall)
   return centres.filter(at => at > wall.from && at < wall.to)
 }
 
 function ownLayout(spacing: number, { layout, overall }: Wall): number[] {
   switch (layout) {
-    case 'low': return onCentre(spacing, overall)
-    case 'high': return onCentre(spacing, overall).map(at => overall - at).reverse()
-    case 'centred': return centred(spacing, overall)
+    case 'low':
+      return onCentre(spacing, overall)
+    case 'high':
+      return onCentre(spacing, overall)
+        .map(at => overall - at)
+        .reverse()
+    case 'centred':
+      return centred(spacing, overall)
   }
 }
 
-/** On centre about the middle: a stud on the middle, or a bay, whichever leaves the wider bays at the ends. */
+/**
+ * On centre about the middle: a stud on the middle, or a bay, whichever leaves the wider bays at the ends.
+ */
 export function centred(spacing: number, overall: number): number[] {
   const half = overall / 2
   const rest = (start: number): number => (half - start) % spacing
   const start = rest(0) >= rest(spacing / 2) - 1e-9 || half < spacing / 2 ? 0 : spacing / 2
   const out: number[] = []
-  for (let off = start; off < half - 1e-6; off += spacing) out.push(...off === 0 ? [half] : [half - off, half + off])
+  for (let off = start; off < half - 1e-6; off += spacing)
+    out.push(...(off === 0 ? [half] : [half - off, half + off]))
   return out.sort((a, b) => a - b)
 }
 
@@ -39,49 +58,97 @@ function shared(lines: readonly number[], spacing: number): number[] {
     const next = sorted[i + 1]
     if (next === undefined) return [at]
     const parts = Math.max(1, Math.ceil((next - at) / spacing - 1e-6))
-    return Array.from({ length: parts }, (_, k) => at + (next - at) * k / parts)
+    return Array.from({ length: parts }, (_, k) => at + ((next - at) * k) / parts)
   })
 }
 
-/** Near face of a corner's third stud: its far face shows past the butting wall, and it clears the end stud. */
+/**
+ * Near face of a corner's third stud: its far face shows past the butting wall, and it clears the end stud.
+ */
 const thirdStud = (stud: Section): number => Math.max(stud.thickness, stud.depth + NAILING - stud.thickness)
 
 /** The two studs that a partition is nailed to, each showing past its face. */
-export const teePlaces = ({ tees }: Wall, stud: Section): Stretch[] => tees.flatMap(({ from, to }) => [{ from: from - showing(stud), to: from - showing(stud) + stud.thickness }, { from: to + showing(stud) - stud.thickness, to: to + showing(stud) }])
+export const teePlaces = ({ tees }: Wall, stud: Section): Stretch[] =>
+  tees.flatMap(({ from, to }) => [
+    { from: from - showing(stud), to: from - showing(stud) + stud.thickness },
+    { from: to + showing(stud) - stud.thickness, to: to + showing(stud) },
+  ])
 
 /** Places that a wall's ends and corners take. */
 export function cornerPlaces(design: Design, wall: Wall, stud: Section): Stretch[] {
   const t = stud.thickness
   const end = (from: number): Stretch => ({ from, to: from + t })
-  const thirds = wall.through && design.walls.corner === 'three-stud' ? [end(thirdStud(stud)), end(wall.overall - thirdStud(stud) - t)] : []
+  const thirds =
+    wall.through && design.walls.corner === 'three-stud'
+      ? [end(thirdStud(stud)), end(wall.overall - thirdStud(stud) - t)]
+      : []
   return [end(wall.from), end(wall.to - t), ...thirds, ...nailerPlaces(design, wall, stud)]
 }
 
 /** Studs on both sides of a wall's step: under the lower plates, and beside it under the higher. */
-export const stepPlaces = ({ step }: Wall, stud: Section): Stretch[] => step ? [{ from: step.at - stud.thickness, to: step.at }, { from: step.at, to: step.at + stud.thickness }] : []
+export const stepPlaces = ({ step }: Wall, stud: Section): Stretch[] =>
+  step
+    ? [
+        { from: step.at - stud.thickness, to: step.at },
+        { from: step.at, to: step.at + stud.thickness },
+      ]
+    : []
 
 /** Where a through wall's studs lie flat as nailers. */
 export function nailerPlaces(design: Design, wall: Wall, stud: Section): Stretch[] {
   const t = stud.thickness
-  return wall.through && design.walls.corner === 'nailer' ? [{ from: t, to: t + stud.depth }, { from: wall.overall - t - stud.depth, to: wall.overall - t }] : []
+  return wall.through && design.walls.corner === 'nailer'
+    ? [
+        { from: t, to: t + stud.depth },
+        { from: wall.overall - t - stud.depth, to: wall.overall - t },
+      ]
+    : []
 }
 
 /** What an opening takes of the wall's length, with its jacks and kings. */
-const takenBy = ({ s }: RoughOpening, t: number): Stretch => ({ from: s.from - SIDE_STUDS * t, to: s.to + SIDE_STUDS * t })
+const takenBy = ({ s }: RoughOpening, t: number): Stretch => ({
+  from: s.from - SIDE_STUDS * t,
+  to: s.to + SIDE_STUDS * t,
+})
 
-/** Where the studs that run from plate to plate stand, along the wall; none in an opening or where its jacks and kings are. `middle` has one beside the layout, where the roof's slopes meet. */
-export function studPlaces(design: Design, wall: Wall, stud: Section, rough: readonly RoughOpening[], lines: StackLines, middle: readonly number[]): Stretch[] {
+/**
+ * Where the studs that run from plate to plate stand, along the wall; none in an opening or where its jacks
+ * and kings are. `middle` has one beside the layout, where the roof's slopes meet.
+ */
+export function studPlaces(
+  design: Design,
+  wall: Wall,
+  stud: Section,
+  rough: readonly RoughOpening[],
+  lines: StackLines,
+  middle: readonly number[],
+): Stretch[] {
   const t = stud.thickness
   const openings = rough.map(each => takenBy(each, t))
   const left = [...nailerPlaces(design, wall, stud), ...openings]
   const layout = layoutOf(design, wall, lines)
   // a layout from the high end, mirrored, is the layout from the low end
-  return withLayout([...cornerPlaces(design, wall, stud), ...teePlaces(wall, stud), ...stepPlaces(wall, stud), ...openings], [...middle, ...wall.layout === 'high' ? [...layout].reverse() : layout], t).filter(each => !left.some(other => other.from === each.from && other.to === each.to))
+  return withLayout(
+    [...cornerPlaces(design, wall, stud), ...teePlaces(wall, stud), ...stepPlaces(wall, stud), ...openings],
+    [...middle, ...(wall.layout === 'high' ? [...layout].reverse() : layout)],
+    t,
+  ).filter(each => !left.some(other => other.from === each.from && other.to === each.to))
 }
 
-/** Lays a row from the end the wall's layout begins at: a row from the high end is laid mirrored, and turned back. */
-export function fromLayoutEnd({ layout, overall }: Wall, whole: Stretch, breaks: readonly number[], lay: (whole: Stretch, breaks: readonly number[]) => readonly Stretch[]): readonly Stretch[] {
+/**
+ * Lays a row from the end the wall's layout begins at: a row from the high end is laid mirrored, and turned
+ * back.
+ */
+export function fromLayoutEnd(
+  { layout, overall }: Wall,
+  whole: Stretch,
+  breaks: readonly number[],
+  lay: (whole: Stretch, breaks: readonly number[]) => readonly Stretch[],
+): readonly Stretch[] {
   if (layout !== 'high') return lay(whole, breaks)
   const turn = ({ from, to }: Stretch): Stretch => ({ from: overall - to, to: overall - from })
-  return lay(turn(whole), breaks.map(at => overall - at).sort((a, b) => a - b)).map(turn)
+  return lay(
+    turn(whole),
+    breaks.map(at => overall - at).sort((a, b) => a - b),
+  ).map(turn)
 }

@@ -10,7 +10,10 @@ import { slantedOrder } from './slanted'
 import type { Wall } from './wall'
 
 /** A side of posts and beam: its boards on the wall's face, and its knee braces. */
-export interface PostSide { readonly boards: readonly WallBoard[], readonly braces: readonly Order[] }
+export interface PostSide {
+  readonly boards: readonly WallBoard[]
+  readonly braces: readonly Order[]
+}
 
 /** Shortest post under its beam, mm. */
 const LEAST_POST = 100
@@ -19,11 +22,32 @@ const LEAST_POST = 100
 const LEAST = 300
 
 /** Why posts or beam don't go into walls of this depth. */
-export function postProblems({ walls, base }: Design, stud: Section, post: Section, beam: Section): Problem[] {
-  const deep: Problem[] = post.depth > stud.depth + 1e-6 ? [{ code: 'post-too-deep', path: 'walls.posts.post', most: stud.depth }] : []
+export function postProblems(
+  { walls, base }: Design,
+  stud: Section,
+  post: Section,
+  beam: Section,
+): Problem[] {
+  const deep: Problem[] =
+    post.depth > stud.depth + 1e-6
+      ? [{ code: 'post-too-deep', path: 'walls.posts.post', most: stud.depth }]
+      : []
   const least = wallFoot(base) + LEAST_POST + beam.depth + walls.topPlates * stud.thickness
-  const low = sideNames.filter(side => walls.sides[side].build === 'posts' && heightOf(walls, side) < least - 1e-6).map((side): Problem => ({ code: 'wall-too-low', path: walls.sides[side].height === null ? 'walls.height' : `walls.sides.${side}.height`, least })).slice(0, 1)
-  return [...deep, ...low, ...(beam.thickness > post.depth / 2 + 1e-6 ? [{ code: 'beam-too-thick', path: 'walls.posts.beam', most: post.depth / 2 } as const] : [])]
+  const low = sideNames
+    .filter(side => walls.sides[side].build === 'posts' && heightOf(walls, side) < least - 1e-6)
+    .map((side): Problem => ({
+      code: 'wall-too-low',
+      path: walls.sides[side].height === null ? 'walls.height' : `walls.sides.${side}.height`,
+      least,
+    }))
+    .slice(0, 1)
+  return [
+    ...deep,
+    ...low,
+    ...(beam.thickness > post.depth / 2 + 1e-6
+      ? [{ code: 'beam-too-thick', path: 'walls.posts.beam', most: post.depth / 2 } as const]
+      : []),
+  ]
 }
 
 /** Where posts stand along a wall: at both ends, and evenly between, no farther apart than asked. */
@@ -31,64 +55,152 @@ export function postPlaces({ walls }: Design, wall: Wall, post: Section): Stretc
   const t = post.thickness
   const run = wall.to - wall.from - t
   const bays = Math.max(1, Math.ceil(run / walls.posts.spacing - 1e-9))
-  return Array.from({ length: bays + 1 }, (_, i) => ({ from: wall.from + run * i / bays, to: wall.from + run * i / bays + t }))
+  return Array.from({ length: bays + 1 }, (_, i) => ({
+    from: wall.from + (run * i) / bays,
+    to: wall.from + (run * i) / bays + t,
+  }))
 }
 
-/** Frames a side of posts: each notched at its top for the beam that runs along the outside under the top plate, beams joined over posts, and a knee brace to either side of each post. */
-export function framePosts(design: Design, wall: Wall, stud: Section, post: Section, beam: Section): PostSide {
+/**
+ * Frames a side of posts: each notched at its top for the beam that runs along the outside under the top
+ * plate, beams joined over posts, and a knee brace to either side of each post.
+ */
+export function framePosts(
+  design: Design,
+  wall: Wall,
+  stud: Section,
+  post: Section,
+  beam: Section,
+): PostSide {
   const { walls, base } = design
   const top = wall.height - walls.topPlates * stud.thickness
   const foot = wallFoot(base)
   const under = top - beam.depth
   const places = postPlaces(design, wall, post)
-  const outer = (thickness: number): number => wall.outside === 'low' ? 0 : stud.depth - thickness
-  const standing = places.map((s, i): WallBoard => ({ ...upright(post, 'wall-post', `walls/${wall.name}/post/${i + 1}`, s.from, { from: foot, to: top }), across: outer(post.depth), cuts: [postNotch(wall, stud, beam, under)] }))
+  const outer = (thickness: number): number => (wall.outside === 'low' ? 0 : stud.depth - thickness)
+  const standing = places.map((s, i): WallBoard => ({
+    ...upright(post, 'wall-post', `walls/${wall.name}/post/${i + 1}`, s.from, { from: foot, to: top }),
+    across: outer(post.depth),
+    cuts: [postNotch(wall, stud, beam, under)],
+  }))
   const middles = places.map(s => (s.from + s.to) / 2)
   const lap = post.thickness
   const row = rowOf(wall, middles.slice(1, -1), walls.longest - lap, walls.longest - lap)
   const beams = row.map((each, i): WallBoard => {
-    const s = { from: i === 0 ? each.from : each.from - lap / 2, to: i === row.length - 1 ? each.to : each.to + lap / 2 }
-    const cuts = [...(i > 0 ? [beamEnd(design, wall, each.from, lap, { from: under, to: top }, 'after')] : []), ...(i < row.length - 1 ? [beamEnd(design, wall, each.to, lap, { from: under, to: top }, 'before')] : [])]
-    return { id: `walls/${wall.name}/beam/${i + 1}`, role: 'wall-beam', section: beam, runs: 'along', wide: 'up', s, z: { from: under, to: top }, across: outer(beam.thickness), cuts }
+    const s = {
+      from: i === 0 ? each.from : each.from - lap / 2,
+      to: i === row.length - 1 ? each.to : each.to + lap / 2,
+    }
+    const cuts = [
+      ...(i > 0 ? [beamEnd(design, wall, each.from, lap, { from: under, to: top }, 'after')] : []),
+      ...(i < row.length - 1
+        ? [beamEnd(design, wall, each.to, lap, { from: under, to: top }, 'before')]
+        : []),
+    ]
+    return {
+      id: `walls/${wall.name}/beam/${i + 1}`,
+      role: 'wall-beam',
+      section: beam,
+      runs: 'along',
+      wide: 'up',
+      s,
+      z: { from: under, to: top },
+      across: outer(beam.thickness),
+      cuts,
+    }
   })
-  return { boards: [...standing, ...beams], braces: under - foot < LEAST ? [] : knees(design, wall, stud, places, under, foot) }
+  return {
+    boards: [...standing, ...beams],
+    braces: under - foot < LEAST ? [] : knees(design, wall, stud, places, under, foot),
+  }
 }
 
 /** What the beam takes out of a post's outside at its top. */
 function postNotch(wall: Wall, stud: Section, beam: Section, under: number): BuildingCut {
   const axis = wall.along === 'x' ? 'y' : 'x'
-  const face = wall.outside === 'low' ? level(axis, wall.low + beam.thickness) : flip(level(axis, wall.low + stud.depth - beam.thickness))
-  return { kind: 'notch', name: 'housing', sides: [{ name: 'seat', plane: flip(level('z', under)) }, { name: 'housing', plane: face }] }
+  const face =
+    wall.outside === 'low'
+      ? level(axis, wall.low + beam.thickness)
+      : flip(level(axis, wall.low + stud.depth - beam.thickness))
+  return {
+    kind: 'notch',
+    name: 'housing',
+    sides: [
+      { name: 'seat', plane: flip(level('z', under)) },
+      { name: 'housing', plane: face },
+    ],
+  }
 }
 
 /** The end of a beam over a post's middle: halved, the one before on top; or cut along one slope. */
-function beamEnd({ walls }: Design, wall: Wall, at: number, lap: number, z: Stretch, piece: 'before' | 'after'): BuildingCut {
+function beamEnd(
+  { walls }: Design,
+  wall: Wall,
+  at: number,
+  lap: number,
+  z: Stretch,
+  piece: 'before' | 'after',
+): BuildingCut {
   const [a, b] = [at - lap / 2, at + lap / 2]
   if (walls.posts.joint === 'scarf') {
-    const down = planeAt(wallPoint(wall, a, 0, z.from), wall.along === 'x' ? { x: z.to - z.from, y: 0, z: -lap } : { x: 0, y: z.to - z.from, z: -lap })
+    const down = planeAt(
+      wallPoint(wall, a, 0, z.from),
+      wall.along === 'x' ? { x: z.to - z.from, y: 0, z: -lap } : { x: 0, y: z.to - z.from, z: -lap },
+    )
     return { kind: 'end', name: 'slope', plane: piece === 'before' ? down : flip(down) }
   }
   const middle = level('z', (z.from + z.to) / 2)
-  const sides = piece === 'before' ? [flip(level(wall.along, a)), middle] as const : [level(wall.along, b), flip(middle)] as const
+  const sides =
+    piece === 'before'
+      ? ([flip(level(wall.along, a)), middle] as const)
+      : ([level(wall.along, b), flip(middle)] as const)
   return { kind: 'notch', name: 'lap', sides: sides.map(plane => ({ name: 'lap' as const, plane })) }
 }
 
-/** Knee braces at 45 degrees, their outer edge from the post's side to the beam's underside; shorter where a bay or the post has no room. */
-function knees({ walls }: Design, wall: Wall, stud: Section, places: readonly Stretch[], under: number, foot: number): Order[] {
+/**
+ * Knee braces at 45 degrees, their outer edge from the post's side to the beam's underside; shorter where a
+ * bay or the post has no room.
+ */
+function knees(
+  { walls }: Design,
+  wall: Wall,
+  stud: Section,
+  places: readonly Stretch[],
+  under: number,
+  foot: number,
+): Order[] {
   const across = wall.outside === 'low' ? 0 : stud.depth - stud.thickness
   return places.slice(1).flatMap((right, i): Order[] => {
     const left = places[i] as Stretch
     const clear = right.from - left.to
     const leg = Math.min(walls.posts.brace, clear / 2 - 5, under - foot - 5)
     if (leg < Math.max(LEAST / 2, 1.6 * stud.depth)) return []
-    return [knee(wall, stud, across, `walls/${wall.name}/knee/${i + 1}/1`, left.to, 1, leg, under), knee(wall, stud, across, `walls/${wall.name}/knee/${i + 1}/2`, right.from, -1, leg, under)]
+    return [
+      knee(wall, stud, across, `walls/${wall.name}/knee/${i + 1}/1`, left.to, 1, leg, under),
+      knee(wall, stud, across, `walls/${wall.name}/knee/${i + 1}/2`, right.from, -1, leg, under),
+    ]
   })
 }
 
-function knee(wall: Wall, section: Section, across: number, id: string, face: number, way: 1 | -1, leg: number, under: number): Order {
+function knee(
+  wall: Wall,
+  section: Section,
+  across: number,
+  id: string,
+  face: number,
+  way: 1 | -1,
+  leg: number,
+  under: number,
+): Order {
   // its middle line lies half its depth inside the outer edge, toward the corner
   const off = section.depth / 2 / Math.SQRT2
-  const line = { from: { s: face - way * off, z: under - leg + off }, to: { s: face + way * (leg - off), z: under + off } }
+  const line = {
+    from: { s: face - way * off, z: under - leg + off },
+    to: { s: face + way * (leg - off), z: under + off },
+  }
   const side = level(wall.along, face)
-  return slantedOrder(wall, line, section, across, id, 'knee', [{ kind: 'end', name: 'plumb', plane: way > 0 ? flip(side) : side }, { kind: 'end', name: 'level', plane: level('z', under) }])
+  return slantedOrder(wall, line, section, across, id, 'knee', [
+    { kind: 'end', name: 'plumb', plane: way > 0 ? flip(side) : side },
+    { kind: 'end', name: 'level', plane: level('z', under) },
+  ])
 }

@@ -10,59 +10,165 @@ import type { Rake } from './top'
 import type { Wall } from './wall'
 
 /** A plate along a slope, and its corners on the wall's face. */
-export interface RakePlate { readonly order: Order, readonly corners: readonly { readonly s: number, readonly z: number }[] }
+export interface RakePlate {
+  readonly order: Order
+  readonly corners: readonly { readonly s: number; readonly z: number }[]
+}
 
 /** Shortest way level that a raked plate is laid, mm. */
 const LEAST = 100
 
 /**
- * The top plates of a raked wall, under its end rafters: from the eave walls' inside, cut plumb, up to where they meet over the middle, or on both sides of the ridge's end; each of as
- * few boards as `longest` allows, spliced square over the middle of a stud, `breaks` along the wall.
+ * The top plates of a raked wall, under its end rafters: from the eave walls' inside, cut plumb, up to where
+ * they meet over the middle, or on both sides of the ridge's end; each of as few boards as `longest` allows,
+ * spliced square over the middle of a stud, `breaks` along the wall.
  */
-export function rakePlates({ topPlates, longest, spacing }: Walls, wall: Wall, stud: Section, rake: Rake, breaks: readonly number[]): RakePlate[] {
+export function rakePlates(
+  { topPlates, longest, spacing }: Walls,
+  wall: Wall,
+  stud: Section,
+  rake: Rake,
+  breaks: readonly number[],
+): RakePlate[] {
   const middle = Math.min(Math.max(rake.rafters.middle, wall.from), wall.to)
-  return (['south', 'north'] as const).flatMap((side) => {
-    const s = side === 'south' ? { from: wall.from, to: rake.gap?.from ?? middle } : { from: rake.gap?.to ?? middle, to: wall.to }
+  return (['south', 'north'] as const).flatMap(side => {
+    const s =
+      side === 'south'
+        ? { from: wall.from, to: rake.gap?.from ?? middle }
+        : { from: rake.gap?.to ?? middle, to: wall.to }
     if (s.to - s.from < LEAST) return []
-    const lie: SlopeLie = { breaks, longest, shortest: least.plateBays * spacing, underside: rake.rafters.undersides[side], thickness: stud.thickness }
+    const lie: SlopeLie = {
+      breaks,
+      longest,
+      shortest: least.plateBays * spacing,
+      underside: rake.rafters.undersides[side],
+      thickness: stud.thickness,
+    }
     const lower = slopeRow(side, s, lie, [])
     const rows = topPlates === 1 ? [lower] : [lower, slopeRow(side, s, lie, inner(side, lower))]
-    return rows.flatMap((row, k) => row.map((each, i) => rakePlate(wall, stud, rake.rafters.undersides[side], side, each, topPlates - k, { first: i === 0, last: i === row.length - 1 },
-      `walls/${wall.name}/plate/${k === 0 ? 'top' : 'cap'}/${side}${row.length > 1 ? `/${i + 1}` : ''}`)))
+    return rows.flatMap((row, k) =>
+      row.map((each, i) =>
+        rakePlate(
+          wall,
+          stud,
+          rake.rafters.undersides[side],
+          side,
+          each,
+          topPlates - k,
+          { first: i === 0, last: i === row.length - 1 },
+          `walls/${wall.name}/plate/${k === 0 ? 'top' : 'cap'}/${side}${row.length > 1 ? `/${i + 1}` : ''}`,
+        ),
+      ),
+    )
   })
 }
 
 type Side = 'south' | 'north'
 
-const upSlope = (side: Side, underside: Plane): Vec3 => vec(0, Math.abs(underside.normal.z) * (side === 'south' ? 1 : -1), Math.abs(underside.normal.y))
+const upSlope = (side: Side, underside: Plane): Vec3 =>
+  vec(0, Math.abs(underside.normal.z) * (side === 'south' ? 1 : -1), Math.abs(underside.normal.y))
 
-/** What a slope's plates are laid by: where studs stand along the wall, how long their boards are along the slope, the shortest level. */
-interface SlopeLie { readonly breaks: readonly number[], readonly longest: number, readonly shortest: number, readonly underside: Plane, readonly thickness: number }
+/**
+ * What a slope's plates are laid by: where studs stand along the wall, how long their boards are along the
+ * slope, the shortest level.
+ */
+interface SlopeLie {
+  readonly breaks: readonly number[]
+  readonly longest: number
+  readonly shortest: number
+  readonly underside: Plane
+  readonly thickness: number
+}
 
-/** Where a slope's boards end, level, in their order from the eave; spliced on a break that is far enough from `apart`, where there is one. */
-function slopeRow(side: Side, s: Stretch, { breaks, longest, shortest, underside: { normal: { y, z } }, thickness: t }: SlopeLie, apart: readonly number[]): Stretch[] {
-  const turn = (at: number): number => side === 'south' ? at - s.from : s.to - at
-  const row = fewestBoards({ from: 0, to: s.to - s.from }, { breaks: breaks.map(turn), longest: (longest - t * Math.abs(y)) * z, shortest, joints: apart.map(turn), apart: JOINTS_APART * z })
-  return side === 'south' ? row.map(each => ({ from: s.from + each.from, to: s.from + each.to })) : row.map(each => ({ from: s.to - each.to, to: s.to - each.from }))
+/**
+ * Where a slope's boards end, level, in their order from the eave; spliced on a break that is far enough from
+ * `apart`, where there is one.
+ */
+function slopeRow(
+  side: Side,
+  s: Stretch,
+  {
+    breaks,
+    longest,
+    shortest,
+    underside: {
+      normal: { y, z },
+    },
+    thickness: t,
+  }: SlopeLie,
+  apart: readonly number[],
+): Stretch[] {
+  const turn = (at: number): number => (side === 'south' ? at - s.from : s.to - at)
+  const row = fewestBoards(
+    { from: 0, to: s.to - s.from },
+    {
+      breaks: breaks.map(turn),
+      longest: (longest - t * Math.abs(y)) * z,
+      shortest,
+      joints: apart.map(turn),
+      apart: JOINTS_APART * z,
+    },
+  )
+  return side === 'south'
+    ? row.map(each => ({ from: s.from + each.from, to: s.from + each.to }))
+    : row.map(each => ({ from: s.to - each.to, to: s.to - each.from }))
 }
 
 /** Where the boards of a row meet. */
-const inner = (side: Side, row: readonly Stretch[]): number[] => row.slice(0, -1).map(each => side === 'south' ? each.to : each.from)
+const inner = (side: Side, row: readonly Stretch[]): number[] =>
+  row.slice(0, -1).map(each => (side === 'south' ? each.to : each.from))
 
-function rakePlate(wall: Wall, stud: Section, underside: Plane, side: Side, s: Stretch, under: number, { first, last }: { readonly first: boolean, readonly last: boolean }, id: string): RakePlate {
+function rakePlate(
+  wall: Wall,
+  stud: Section,
+  underside: Plane,
+  side: Side,
+  s: Stretch,
+  under: number,
+  { first, last }: { readonly first: boolean; readonly last: boolean },
+  id: string,
+): RakePlate {
   const t = stud.thickness
   const along = upSlope(side, underside)
-  const planes = { low: { ...underside, offset: underside.offset - under * t }, high: { ...underside, offset: underside.offset - (under - 1) * t } }
-  const on = (plane: Plane, at: number): Vec3 => vec(wall.low, at, meets(plane, vec(0, at, 0), vec(0, 0, 1)) ?? 0)
+  const planes = {
+    low: { ...underside, offset: underside.offset - under * t },
+    high: { ...underside, offset: underside.offset - (under - 1) * t },
+  }
+  const on = (plane: Plane, at: number): Vec3 =>
+    vec(wall.low, at, meets(plane, vec(0, at, 0), vec(0, 0, 1)) ?? 0)
   const [foot, head] = side === 'south' ? [s.from, s.to] : [s.to, s.from]
-  // the blank's thickness runs down from its upper face on the south slope, and up from its lower one on the north
+  // the blank's thickness runs down from its upper face on the south slope, and up from its lower one on the
+  // north
   const start = on(side === 'south' ? planes.high : planes.low, foot)
   const spare = SPARE + stud.depth + t
-  const plumb = (at: number, way: 'foot' | 'head'): BuildingCut => ({ kind: 'end', name: 'plumb', plane: (side === 'south') === (way === 'head') ? level('y', at) : flip(level('y', at)) })
-  const square = (at: number, way: 'foot' | 'head'): BuildingCut => ({ kind: 'end', name: 'square', plane: planeAt(on(planes.low, at), scale(along, way === 'head' ? 1 : -1)) })
+  const plumb = (at: number, way: 'foot' | 'head'): BuildingCut => ({
+    kind: 'end',
+    name: 'plumb',
+    plane: (side === 'south') === (way === 'head') ? level('y', at) : flip(level('y', at)),
+  })
+  const square = (at: number, way: 'foot' | 'head'): BuildingCut => ({
+    kind: 'end',
+    name: 'square',
+    plane: planeAt(on(planes.low, at), scale(along, way === 'head' ? 1 : -1)),
+  })
   const order: Order = {
-    id, role: 'top-plate', section: stud, placement: place(add(start, scale(along, -spare)), along, vec(1, 0, 0)), blankLength: (s.to - s.from) / underside.normal.z + 2 * spare,
-    cuts: [first ? plumb(foot, 'foot') : square(foot, 'foot'), last ? plumb(head, 'head') : square(head, 'head')],
+    id,
+    role: 'top-plate',
+    section: stud,
+    placement: place(add(start, scale(along, -spare)), along, vec(1, 0, 0)),
+    blankLength: (s.to - s.from) / underside.normal.z + 2 * spare,
+    cuts: [
+      first ? plumb(foot, 'foot') : square(foot, 'foot'),
+      last ? plumb(head, 'head') : square(head, 'head'),
+    ],
   }
-  return { order, corners: [on(planes.low, s.from), on(planes.low, s.to), on(planes.high, s.to), on(planes.high, s.from)].map(({ y, z }) => ({ s: y, z })) }
+  return {
+    order,
+    corners: [
+      on(planes.low, s.from),
+      on(planes.low, s.to),
+      on(planes.high, s.to),
+      on(planes.high, s.from),
+    ].map(({ y, z }) => ({ s: y, z })),
+  }
 }

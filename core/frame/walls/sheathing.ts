@@ -19,8 +19,15 @@ import { reachUnder, type RoofLine } from './roof-line'
 import { heightAt, levelAllRound, lowestOf, type Wall } from './wall'
 import type { FramedWall } from './walls'
 
-/** Sheets of one wall, the blocks behind their level joints, and how many plumb joints have no wood behind them. */
-export interface Covered { readonly sheets: readonly Order[], readonly blocks: readonly WallBoard[], readonly loose: number }
+/**
+ * Sheets of one wall, the blocks behind their level joints, and how many plumb joints have no wood behind
+ * them.
+ */
+export interface Covered {
+  readonly sheets: readonly Order[]
+  readonly blocks: readonly WallBoard[]
+  readonly loose: number
+}
 
 /** What the sheets of a wall meet: its own boards and openings, the gable's studs over it, and the roof. */
 export interface CoverAsk {
@@ -33,22 +40,46 @@ export interface CoverAsk {
   readonly eave: Eave | null
   /** Lowest the sheets may begin below the deck, mm. */
   readonly drop: number
-  readonly gable: { readonly studs: readonly WallBoard[], readonly line: RoofLine } | null
+  readonly gable: { readonly studs: readonly WallBoard[]; readonly line: RoofLine } | null
 }
 
 /**
- * Lays a wall's sheets from its layout end, broken on studs, openings cut out; those of a gable from its plate to the roof's planes, cut round the ridge. Where no level plate parts a wall
- * from what is over it, since it is raked or steps, the rows run on from the foot to the roof.
+ * Lays a wall's sheets from its layout end, broken on studs, openings cut out; those of a gable from its
+ * plate to the roof's planes, cut round the ridge. Where no level plate parts a wall from what is over it,
+ * since it is raked or steps, the rows run on from the foot to the roof.
  */
 export function sheatheWall(ask: CoverAsk): Covered {
-  const { framed: { wall, boards, rough, raked }, gable } = ask
+  const {
+    framed: { wall, boards, rough, raked },
+    gable,
+  } = ask
   if (gable && (raked || wall.step)) {
     const rows = rowsOf({ from: wallReach(ask).from, to: gable.line.peak }, ask.sheathing, TIP)
-    return coverRows(ask, s => raked ? Infinity : heightAt(wall, s), rows, [...boards, ...gable.studs], rough, [...openingHoles(ask.framed), ...ridgeHole(ask, gable.line)], roofCuts(gable.line))
+    return coverRows(
+      ask,
+      s => (raked ? Infinity : heightAt(wall, s)),
+      rows,
+      [...boards, ...gable.studs],
+      rough,
+      [...openingHoles(ask.framed), ...ridgeHole(ask, gable.line)],
+      roofCuts(gable.line),
+    )
   }
-  const lower = coverRows(ask, () => Infinity, wallRows(ask), boards, rough, [...openingHoles(ask.framed), ...tailHoles(ask), ...overStep(ask)], [])
+  const lower = coverRows(
+    ask,
+    () => Infinity,
+    wallRows(ask),
+    boards,
+    rough,
+    [...openingHoles(ask.framed), ...tailHoles(ask), ...overStep(ask)],
+    [],
+  )
   const upper = gable ? coverGable(ask, gable) : nothing
-  return { sheets: [...lower.sheets, ...upper.sheets], blocks: [...lower.blocks, ...upper.blocks], loose: lower.loose + upper.loose }
+  return {
+    sheets: [...lower.sheets, ...upper.sheets],
+    blocks: [...lower.blocks, ...upper.blocks],
+    loose: lower.loose + upper.loose,
+  }
 }
 
 /** How far a row reaches along a wall of level plates: above the lower of two, over the higher part alone. */
@@ -67,13 +98,23 @@ export function overStep({ framed: { wall }, gable }: CoverAsk): Rect[] {
 
 const nothing: Covered = { sheets: [], blocks: [], loose: 0 }
 
-/** The level that a slope's rafters reach down to at the sheets' outer face, mm; null where no tail passes outside the wall. */
-function tailLevel({ design: { roof: { seat } }, sheathing, eave }: CoverAsk): number | null {
+/**
+ * The level that a slope's rafters reach down to at the sheets' outer face, mm; null where no tail passes
+ * outside the wall.
+ */
+function tailLevel({
+  design: {
+    roof: { seat },
+  },
+  sheathing,
+  eave,
+}: CoverAsk): number | null {
   if (!eave || seat.rule === 'none') return null
   const { underside, wallOutside, tail } = eave.slope
   const reach = tail.offset - wallOutside.offset
   if (reach < 1e-6) return null
-  const at = (out: number): number => meets(underside, scale(wallOutside.normal, wallOutside.offset + out), vec(0, 0, 1)) ?? 0
+  const at = (out: number): number =>
+    meets(underside, scale(wallOutside.normal, wallOutside.offset + out), vec(0, 0, 1)) ?? 0
   return Math.min(at(0), at(Math.min(sheathing.thickness, reach)))
 }
 
@@ -89,10 +130,16 @@ const wallRows = (ask: CoverAsk): Stretch[] => rowsOf(wallReach(ask), ask.sheath
 
 /** From where to where a wall is covered below its gable. */
 export function wallReach(ask: CoverAsk): Stretch {
-  const { sheathing, framed: { wall, boards } } = ask
+  const {
+    sheathing,
+    framed: { wall, boards },
+  } = ask
   const foot = Math.min(...boards.map(board => board.z.from))
   const tail = tailLevel(ask)
-  const top = tail !== null && sheathing.top === 'under-tails' ? Math.min(wall.height, tail, hipLevel(ask) ?? Infinity) : Math.max(wall.height, wall.step?.height ?? 0)
+  const top =
+    tail !== null && sheathing.top === 'under-tails'
+      ? Math.min(wall.height, tail, hipLevel(ask) ?? Infinity)
+      : Math.max(wall.height, wall.step?.height ?? 0)
   return { from: foot > 0 ? foot : 0 - ask.drop, to: top }
 }
 
@@ -103,7 +150,8 @@ function rowsOf({ from, to }: Stretch, { sheet, way }: Sheathing, least: number)
   // a strip too low to nail takes some of the row under it
   const short = count > 1 && rest < least ? least - rest : 0
   // what is hardly more than whole sheets is left bare at the top
-  const level = (i: number): number => i >= count ? Math.min(to, from + count * tall) : from + i * tall - (i === count - 1 && i > 0 ? short : 0)
+  const level = (i: number): number =>
+    i >= count ? Math.min(to, from + count * tall) : from + i * tall - (i === count - 1 && i > 0 ? short : 0)
   return Array.from({ length: count }, (_, i) => ({ from: level(i), to: level(i + 1) }))
 }
 
@@ -111,48 +159,119 @@ function rowsOf({ from, to }: Stretch, { sheet, way }: Sheathing, least: number)
 const STRIP = 100
 const TIP = 300
 
-export const openingHoles = ({ rough }: FramedWall): Rect[] => rough.map(({ s, z }) => ({ x0: s.from, x1: s.to, y0: z.from, y1: z.to }))
+export const openingHoles = ({ rough }: FramedWall): Rect[] =>
+  rough.map(({ s, z }) => ({ x0: s.from, x1: s.to, y0: z.from, y1: z.to }))
 
 /** What the tails take out of sheets that reach to the plate's top. */
 export function tailHoles(ask: CoverAsk): Rect[] {
   const at = tailLevel(ask)
   if (at === null || ask.sheathing.top === 'under-tails' || !ask.eave) return []
   const { height, overall } = ask.framed.wall
-  const holes = (stretches: readonly Stretch[], y0: number): Rect[] => y0 >= height ? [] : stretches.map(({ from, to }) => ({ x0: from, x1: to, y0, y1: height + 1 }))
+  const holes = (stretches: readonly Stretch[], y0: number): Rect[] =>
+    y0 >= height ? [] : stretches.map(({ from, to }) => ({ x0: from, x1: to, y0, y1: height + 1 }))
   const hip = ask.eave.hip
   const wide = Math.SQRT2 * (hip?.half ?? 0)
-  return [...holes(ask.eave.rafters, at), ...(hip ? holes([{ from: -1, to: wide }, { from: overall - wide, to: overall + 1 }], hipLevel(ask) ?? height) : [])]
+  return [
+    ...holes(ask.eave.rafters, at),
+    ...(hip
+      ? holes(
+          [
+            { from: -1, to: wide },
+            { from: overall - wide, to: overall + 1 },
+          ],
+          hipLevel(ask) ?? height,
+        )
+      : []),
+  ]
 }
 
 function coverGable(ask: CoverAsk, { studs, line }: NonNullable<CoverAsk['gable']>): Covered {
-  const { framed: { wall }, sheathing } = ask
+  const {
+    framed: { wall },
+    sheathing,
+  } = ask
   const cover = (part: RoofLine, name: string): Covered =>
-    coverRows({ ...ask, gable: { studs, line: part } }, () => -Infinity, rowsOf({ from: wall.height, to: part.peak }, sheathing, TIP), studs.filter(({ s }) => s.from < part.within.to + 1e-6 && s.to > part.within.from - 1e-6), [], [...ridgeHole(ask, part), ...ledgerHole(ask, part)], roofCuts(part), name)
+    coverRows(
+      { ...ask, gable: { studs, line: part } },
+      () => -Infinity,
+      rowsOf({ from: wall.height, to: part.peak }, sheathing, TIP),
+      studs.filter(({ s }) => s.from < part.within.to + 1e-6 && s.to > part.within.from - 1e-6),
+      [],
+      [...ridgeHole(ask, part), ...ledgerHole(ask, part)],
+      roofCuts(part),
+      name,
+    )
   // on both sides of a strip by itself
-  return (line.parts ?? [line]).map((part, i) => cover(part, line.parts ? `${i === 0 ? 'south' : 'north'}/` : '')).reduce((all, each) => ({ sheets: [...all.sheets, ...each.sheets], blocks: [...all.blocks, ...each.blocks], loose: all.loose + each.loose }), nothing)
+  return (line.parts ?? [line])
+    .map((part, i) => cover(part, line.parts ? `${i === 0 ? 'south' : 'north'}/` : ''))
+    .reduce(
+      (all, each) => ({
+        sheets: [...all.sheets, ...each.sheets],
+        blocks: [...all.blocks, ...each.blocks],
+        loose: all.loose + each.loose,
+      }),
+      nothing,
+    )
 }
 
 /** What the ridge takes out of a gable's cover where it runs on outside. */
-export const ridgeHole = ({ design }: CoverAsk, { ridge, peak }: RoofLine): Rect[] => Number.isFinite(ridge.bottom) && design.roof.overhang.gable > 1e-6 ? [{ x0: ridge.from, x1: ridge.to, y0: ridge.bottom, y1: peak + 1 }] : []
+export const ridgeHole = ({ design }: CoverAsk, { ridge, peak }: RoofLine): Rect[] =>
+  Number.isFinite(ridge.bottom) && design.roof.overhang.gable > 1e-6
+    ? [{ x0: ridge.from, x1: ridge.to, y0: ridge.bottom, y1: peak + 1 }]
+    : []
 
 /** What a strip's ledger takes out of it there. */
-export const ledgerHole = ({ design }: CoverAsk, { apart, peak }: RoofLine): Rect[] => apart && design.roof.overhang.gable > 1e-6 ? [{ x0: apart.from, x1: apart.to, y0: apart.bottom, y1: peak + 1 }] : []
+export const ledgerHole = ({ design }: CoverAsk, { apart, peak }: RoofLine): Rect[] =>
+  apart && design.roof.overhang.gable > 1e-6
+    ? [{ x0: apart.from, x1: apart.to, y0: apart.bottom, y1: peak + 1 }]
+    : []
 
 /** What a gable's cover ends at. */
-export const roofCuts = ({ tops }: RoofLine): BuildingCut[] => [tops.south, tops.north].map((plane): BuildingCut => ({ kind: 'end', name: 'slope', plane }))
+export const roofCuts = ({ tops }: RoofLine): BuildingCut[] =>
+  [tops.south, tops.north].map((plane): BuildingCut => ({ kind: 'end', name: 'slope', plane }))
 
-/** Covers rows; what reaches over `wallTop`, along the wall, is of the gable, and goes on when that stands. `slopes` cut what reaches to the roof. */
-function coverRows(ask: CoverAsk, wallTop: (s: number) => number, rows: readonly Stretch[], boards: readonly WallBoard[], rough: FramedWall['rough'], holes: readonly Rect[], slopes: readonly BuildingCut[], name = ''): Covered {
-  const { sheathing, framed: { wall }, stud, gable } = ask
+/**
+ * Covers rows; what reaches over `wallTop`, along the wall, is of the gable, and goes on when that stands.
+ * `slopes` cut what reaches to the roof.
+ */
+function coverRows(
+  ask: CoverAsk,
+  wallTop: (s: number) => number,
+  rows: readonly Stretch[],
+  boards: readonly WallBoard[],
+  rough: FramedWall['rough'],
+  holes: readonly Rect[],
+  slopes: readonly BuildingCut[],
+  name = '',
+): Covered {
+  const {
+    sheathing,
+    framed: { wall },
+    stud,
+    gable,
+  } = ask
   const find = (): OuterWood => outerWood(wall, boards, rough, stud.depth)
   // a wall's own wood is known as long as its boards are
-  const wood = boards === ask.framed.boards ? ask.memory.last(`wood/${wall.name}`, [boards, rough], find) : find()
+  const wood =
+    boards === ask.framed.boards ? ask.memory.last(`wood/${wall.name}`, [boards, rough], find) : find()
   const up = slopes.length > 0 && gable ? gable.line : null
-  const part = (s: Stretch, z: number): string => `walls/${wall.name}/${z > Math.min(wallTop(s.from + 1e-6), wallTop(s.to - 1e-6)) + 1e-6 ? `gable/${name}` : ''}`
+  const part = (s: Stretch, z: number): string =>
+    `walls/${wall.name}/${z > Math.min(wallTop(s.from + 1e-6), wallTop(s.to - 1e-6)) + 1e-6 ? `gable/${name}` : ''}`
   const laid = rows.map((z, r) => ({ z, ...columns(ask, wood, z, r, up) }))
-  const sheets = laid.flatMap(({ z, row }, r) => row.flatMap((s, c) => pieces(ask, `${part(s, z.to)}sheet/${r + 1}/${c + 1}`, s, z, holes, slopes, up)))
+  const sheets = laid.flatMap(({ z, row }, r) =>
+    row.flatMap((s, c) => pieces(ask, `${part(s, z.to)}sheet/${r + 1}/${c + 1}`, s, z, holes, slopes, up)),
+  )
   // a seam close over another finds that one's blocks already there
-  const blocks = seamsOf(rows, wood, sheathing).reduce<readonly WallBoard[]>((found, z, i) => [...found, ...seamBlocks(ask, z, [...boards, ...found], rough, up).map((block, k) => ({ ...block, id: `${part(block.s, z)}block/${i + 1}/${k + 1}` }))], [])
+  const blocks = seamsOf(rows, wood, sheathing).reduce<readonly WallBoard[]>(
+    (found, z, i) => [
+      ...found,
+      ...seamBlocks(ask, z, [...boards, ...found], rough, up).map((block, k) => ({
+        ...block,
+        id: `${part(block.s, z)}block/${i + 1}/${k + 1}`,
+      })),
+    ],
+    [],
+  )
   return { sheets, blocks, loose: laid.reduce((sum, each) => sum + each.loose, 0) }
 }
 
@@ -161,13 +280,27 @@ function seamsOf(rows: readonly Stretch[], wood: OuterWood, sheathing: Sheathing
   const between = rows.slice(0, -1).map(each => each.to)
   const top = rows[rows.length - 1]?.to
   const plates = wood.boards.filter(board => board.role === 'top-plate')
-  const bare = top !== undefined && plates.length > 0 && sheathing.top === 'under-tails' && top < Math.min(...plates.map(board => board.z.from)) + 5
+  const bare =
+    top !== undefined &&
+    plates.length > 0 &&
+    sheathing.top === 'under-tails' &&
+    top < Math.min(...plates.map(board => board.z.from)) + 5
   return bare ? [...between, top] : between
 }
 
-function seamBlocks({ design, framed: { wall, raked }, stud }: CoverAsk, z: number, boards: readonly WallBoard[], rough: FramedWall['rough'], up: RoofLine | null): Block[] {
-  // between the plates alone: higher up their own plates, or the next wall's lapped over, lie behind the joint
-  if (!up) return underPlates(wall, boards, z).flatMap(reach => blocksAt({ wall, stud, boards, rough, taken: [], reach, cuts: () => [] }, z))
+function seamBlocks(
+  { design, framed: { wall, raked }, stud }: CoverAsk,
+  z: number,
+  boards: readonly WallBoard[],
+  rough: FramedWall['rough'],
+  up: RoofLine | null,
+): Block[] {
+  // between the plates alone: higher up their own plates, or the next wall's lapped over, lie behind the
+  // joint
+  if (!up)
+    return underPlates(wall, boards, z).flatMap(reach =>
+      blocksAt({ wall, stud, boards, rough, taken: [], reach, cuts: () => [] }, z),
+    )
   // where an eave wall is higher than the gable wall its end stands in the gable
   const own = levelAllRound(design) && !raked && !wall.step ? { from: 0, to: wall.overall } : wall
   const free = clearOfLedger(up)
@@ -176,41 +309,88 @@ function seamBlocks({ design, framed: { wall, raked }, stud }: CoverAsk, z: numb
   const reach = reachUnder(up.undersides, up.middle, between, z - stud.depth / 2)
   const { south, north } = up.undersides
   // each slope cuts what stands under it
-  const over = (s: Stretch): Plane[] => south === north ? [south] : [...(s.from < up.middle - 1e-6 ? [south] : []), ...(s.to > up.middle + 1e-6 ? [north] : [])]
-  const cuts = (s: Stretch, at: Stretch): BuildingCut[] => over(s).filter(plane => (plane.normal.y < 0 ? up.under(s.from) : up.under(s.to)) < at.to - 1e-6).map(plane => ({ kind: 'end', name: 'slope', plane }))
+  const over = (s: Stretch): Plane[] =>
+    south === north
+      ? [south]
+      : [...(s.from < up.middle - 1e-6 ? [south] : []), ...(s.to > up.middle + 1e-6 ? [north] : [])]
+  const cuts = (s: Stretch, at: Stretch): BuildingCut[] =>
+    over(s)
+      .filter(plane => (plane.normal.y < 0 ? up.under(s.from) : up.under(s.to)) < at.to - 1e-6)
+      .map(plane => ({ kind: 'end', name: 'slope', plane }))
   const ridge = { from: up.ridge.from, to: up.ridge.to }
-  const laid = (taken: readonly Stretch[]): Block[] => blocksAt({ wall, stud, boards, rough, taken, reach, cuts }, z)
+  const laid = (taken: readonly Stretch[]): Block[] =>
+    blocksAt({ wall, stud, boards, rough, taken, reach, cuts }, z)
   // a block is parted by the ridge where it would reach up to it
   const whole = laid([])
-  const parted = whole.some(({ s, z }) => z.to > up.ridge.bottom + 1e-6 && s.from < ridge.to - 1e-6 && s.to > ridge.from + 1e-6)
-  return (parted ? laid([ridge]) : whole).filter(({ s }) => Math.max(up.under(s.from), up.under(s.to)) > z + 5)
+  const parted = whole.some(
+    ({ s, z }) => z.to > up.ridge.bottom + 1e-6 && s.from < ridge.to - 1e-6 && s.to > ridge.from + 1e-6,
+  )
+  return (parted ? laid([ridge]) : whole).filter(
+    ({ s }) => Math.max(up.under(s.from), up.under(s.to)) > z + 5,
+  )
 }
 
 /** What of a line boards between studs may take: beside a strip, up to the ledger on its face. */
 function clearOfLedger({ within, apart }: RoofLine): Stretch {
   if (!apart || apart.from > within.to - 1e-6 || apart.to < within.from + 1e-6) return within
-  return apart.from - within.from > within.to - apart.to ? { from: within.from, to: apart.from } : { from: apart.to, to: within.to }
+  return apart.from - within.from > within.to - apart.to
+    ? { from: within.from, to: apart.from }
+    : { from: apart.to, to: within.to }
 }
 
 /** The stretches of a wall whose top plates lie over a level. */
 function underPlates({ from, to, step }: Wall, boards: readonly WallBoard[], z: number): Stretch[] {
-  const runs = step ? [{ from, to: step.at }, { from: step.at, to }] : [{ from, to }]
-  return runs.filter(run => z < Math.min(...boards.filter(board => board.role === 'top-plate' && board.s.from < run.to - 1e-6 && board.s.to > run.from + 1e-6).map(board => board.z.from)) + 1e-6)
+  const runs = step
+    ? [
+        { from, to: step.at },
+        { from: step.at, to },
+      ]
+    : [{ from, to }]
+  return runs.filter(
+    run =>
+      z <
+      Math.min(
+        ...boards
+          .filter(
+            board =>
+              board.role === 'top-plate' && board.s.from < run.to - 1e-6 && board.s.to > run.from + 1e-6,
+          )
+          .map(board => board.z.from),
+      ) +
+        1e-6,
+  )
 }
 
-/** The pieces of a row, from the wall's layout end, each as long as its sheet lets it be and ending on wood. */
-function columns({ sheathing: { sheet, way }, framed: { wall } }: CoverAsk, wood: OuterWood, z: Stretch, r: number, up: RoofLine | null): { row: readonly Stretch[], loose: number } {
+/**
+ * The pieces of a row, from the wall's layout end, each as long as its sheet lets it be and ending on wood.
+ */
+function columns(
+  { sheathing: { sheet, way }, framed: { wall } }: CoverAsk,
+  wood: OuterWood,
+  z: Stretch,
+  r: number,
+  up: RoofLine | null,
+): { row: readonly Stretch[]; loose: number } {
   const long = way === 'upright' ? Math.min(sheet.length, sheet.width) : Math.max(sheet.length, sheet.width)
   const reach = up ? gableReach(up, wall, z.from) : levelReach(wall, z.from)
   // where a gable is too low for a stud a joint lies on the rafter
-  const low = up ? [reach.from + long, reach.to - long].filter(s => s > reach.from && s < reach.to && up.under(s) - z.from < LEAST) : []
-  const joints = up ? [...plumbJoints(wood, z, lineAt(up)), ...low] : plumbJoints(wood, z, s => wall.step ? heightAt(wall, s) : Infinity)
+  const low = up
+    ? [reach.from + long, reach.to - long].filter(
+        s => s > reach.from && s < reach.to && up.under(s) - z.from < LEAST,
+      )
+    : []
+  const joints = up
+    ? [...plumbJoints(wood, z, lineAt(up)), ...low]
+    : plumbJoints(wood, z, s => (wall.step ? heightAt(wall, s) : Infinity))
   let loose = 0
   const row = fromLayoutEnd(wall, reach, joints, (whole, breaks) => {
     const first = rowOf(whole, breaks, long, way === 'level' && r % 2 === 1 ? long / 2 : long)
     const last = first[first.length - 1]
     // a sliver at the end is shared with the sheet before it, where a stud lets it
-    const laid = first.length > 1 && last && last.to - last.from < least.wallSheet ? fewestBoards(whole, { breaks, longest: long, shortest: least.wallSheet }) : first
+    const laid =
+      first.length > 1 && last && last.to - last.from < least.wallSheet
+        ? fewestBoards(whole, { breaks, longest: long, shortest: least.wallSheet })
+        : first
     const split = laid.flatMap(piece => splitAt(piece, long))
     loose = split.length - laid.length
     return split
@@ -221,30 +401,87 @@ function columns({ sheathing: { sheet, way }, framed: { wall } }: CoverAsk, wood
 /** A piece that no wood breaks within a sheet's reach is broken there all the same. */
 function splitAt({ from, to }: Stretch, long: number): Stretch[] {
   const parts = Math.ceil((to - from) / long - 1e-9)
-  return Array.from({ length: parts }, (_, i) => ({ from: from + i * long, to: Math.min(to, from + (i + 1) * long) }))
+  return Array.from({ length: parts }, (_, i) => ({
+    from: from + i * long,
+    to: Math.min(to, from + (i + 1) * long),
+  }))
 }
 
 /** How far the roof's planes let a gable's row reach at its lower edge. */
-export const gableReach = (up: RoofLine, wall: Wall, z: number): Stretch => reachUnder(up.tops, up.middle, { from: Math.max(0, up.within.from), to: Math.min(wall.overall, up.within.to) }, z)
+export const gableReach = (up: RoofLine, wall: Wall, z: number): Stretch =>
+  reachUnder(
+    up.tops,
+    up.middle,
+    { from: Math.max(0, up.within.from), to: Math.min(wall.overall, up.within.to) },
+    z,
+  )
 
 /** In a gable a joint runs up a stud to the rafter, or to the ridge's end. */
-export const lineAt = (up: RoofLine) => (s: number): number => s > up.ridge.from && s < up.ridge.to ? Math.min(up.under(s), up.ridge.bottom) : up.under(s)
+export const lineAt =
+  (up: RoofLine) =>
+  (s: number): number =>
+    s > up.ridge.from && s < up.ridge.to ? Math.min(up.under(s), up.ridge.bottom) : up.under(s)
 
 /** The sheets over a stretch of a row, about the holes in it. */
-function pieces({ sheathing, framed: { wall }, stud }: CoverAsk, id: string, s: Stretch, z: Stretch, holes: readonly Rect[], slopes: readonly BuildingCut[], up: RoofLine | null): Order[] {
-  const high = up ? Math.min(z.to, Math.max(up.top(s.from), up.top(s.to), s.from < up.ridge.to && s.to > up.ridge.from ? up.top((up.ridge.from + up.ridge.to) / 2) : 0)) : z.to
+function pieces(
+  { sheathing, framed: { wall }, stud }: CoverAsk,
+  id: string,
+  s: Stretch,
+  z: Stretch,
+  holes: readonly Rect[],
+  slopes: readonly BuildingCut[],
+  up: RoofLine | null,
+): Order[] {
+  const high = up
+    ? Math.min(
+        z.to,
+        Math.max(
+          up.top(s.from),
+          up.top(s.to),
+          s.from < up.ridge.to && s.to > up.ridge.from ? up.top((up.ridge.from + up.ridge.to) / 2) : 0,
+        ),
+      )
+    : z.to
   if (high - z.from < SLIVER || s.to - s.from < SLIVER) return []
-  return around({ x0: s.from, x1: s.to, y0: z.from, y1: high }, holes).map(({ rect, notches }, k) => sheetOrder(sheathing, wall, stud, `${id}${k ? `/${k + 1}` : ''}`, rect, notches, slopes))
+  return around({ x0: s.from, x1: s.to, y0: z.from, y1: high }, holes).map(({ rect, notches }, k) =>
+    sheetOrder(sheathing, wall, stud, `${id}${k ? `/${k + 1}` : ''}`, rect, notches, slopes),
+  )
 }
 
-function sheetOrder({ thickness, sheet, way }: Sheathing, wall: Wall, stud: Section, id: string, { x0, x1, y0, y1 }: Rect, notches: readonly Rect[], slopes: readonly BuildingCut[]): Order {
-  const section = sheetSection(thickness, Math.min(sheet.length, sheet.width), Math.max(sheet.length, sheet.width))
+function sheetOrder(
+  { thickness, sheet, way }: Sheathing,
+  wall: Wall,
+  stud: Section,
+  id: string,
+  { x0, x1, y0, y1 }: Rect,
+  notches: readonly Rect[],
+  slopes: readonly BuildingCut[],
+): Order {
+  const section = sheetSection(
+    thickness,
+    Math.min(sheet.length, sheet.width),
+    Math.max(sheet.length, sheet.width),
+  )
   const upright = way === 'upright'
   const across = wall.outside === 'low' ? -thickness : stud.depth
-  const order = squareBoard({ id, role: 'wall-sheet', section, along: upright ? 'z' : wall.along, depth: upright ? wall.along : 'z', from: upright ? y0 : x0, to: upright ? y1 : x1, corner: wallPoint(wall, x0, across, y0) })
+  const order = squareBoard({
+    id,
+    role: 'wall-sheet',
+    section,
+    along: upright ? 'z' : wall.along,
+    depth: upright ? wall.along : 'z',
+    from: upright ? y0 : x0,
+    to: upright ? y1 : x1,
+    corner: wallPoint(wall, x0, across, y0),
+  })
   const [low, high] = upright ? [x0, x1] : [y0, y1]
-  const rip: BuildingCut[] = high - low < section.depth - 1e-6 ? [{ kind: 'end', name: 'rip', plane: level(upright ? wall.along : 'z', high) }] : []
+  const rip: BuildingCut[] =
+    high - low < section.depth - 1e-6
+      ? [{ kind: 'end', name: 'rip', plane: level(upright ? wall.along : 'z', high) }]
+      : []
   const along = wall.along === 'x' ? vec(1, 0, 0) : vec(0, 1, 0)
-  return { ...order, cuts: [...order.cuts, ...rip, ...notches.map(each => cutOut(each, along, vec(0, 0, 1))), ...slopes] }
+  return {
+    ...order,
+    cuts: [...order.cuts, ...rip, ...notches.map(each => cutOut(each, along, vec(0, 0, 1))), ...slopes],
+  }
 }
-

@@ -10,42 +10,117 @@ import { outerWood, plumbJoints } from './framing-lines'
 import { fromLayoutEnd } from './places'
 import type { RoofLine } from './roof-line'
 import { heightAt } from './wall'
-import { type CoverAsk, gableReach, ledgerHole, levelReach, lineAt, openingHoles, overStep, ridgeHole, roofCuts, tailHoles, wallReach } from './sheathing'
+import {
+  type CoverAsk,
+  gableReach,
+  ledgerHole,
+  levelReach,
+  lineAt,
+  openingHoles,
+  overStep,
+  ridgeHole,
+  roofCuts,
+  tailHoles,
+  wallReach,
+} from './sheathing'
 
-/** Lays slats over a wall and its gable, level, a gap between; each ends on a stud, a post or an opening, no longer than `longest`, joints staggered. */
+/**
+ * Lays slats over a wall and its gable, level, a gap between; each ends on a stud, a post or an opening, no
+ * longer than `longest`, joints staggered.
+ */
 export function slatWall(ask: CoverAsk, slat: Section, gap: number, longest: number): Order[] {
-  const { framed: { wall, boards, rough }, stud, gable } = ask
-  const wood = outerWood(wall, [...boards, ...gable?.studs ?? []], rough, stud.depth)
+  const {
+    framed: { wall, boards, rough },
+    stud,
+    gable,
+  } = ask
+  const wood = outerWood(wall, [...boards, ...(gable?.studs ?? [])], rough, stud.depth)
   const lower = wallReach(ask)
   const top = gable ? Math.max(...(gable.line.parts ?? [gable.line]).map(line => line.peak)) : lower.to
-  const holes = [...openingHoles(ask.framed), ...tailHoles(ask), ...overStep(ask), ...(gable ? [...ridgeHole(ask, gable.line), ...ledgerHole(ask, gable.line)] : [])]
+  const holes = [
+    ...openingHoles(ask.framed),
+    ...tailHoles(ask),
+    ...overStep(ask),
+    ...(gable ? [...ridgeHole(ask, gable.line), ...ledgerHole(ask, gable.line)] : []),
+  ]
   const step = slat.depth + gap
   const count = Math.max(0, Math.ceil((top - lower.from - SLIVER) / step))
-  return Array.from({ length: count }, (_, r): Stretch => ({ from: lower.from + r * step, to: Math.min(top, lower.from + r * step + slat.depth) })).flatMap((z, r) => {
+  return Array.from({ length: count }, (_, r): Stretch => ({
+    from: lower.from + r * step,
+    to: Math.min(top, lower.from + r * step + slat.depth),
+  })).flatMap((z, r) => {
     // over the wall each side of a strip has its own slope
     const parts = gable?.line.parts && z.to > wall.height + 1e-6 ? gable.line.parts : [gable?.line ?? null]
-    return parts.flatMap((line, k) => rowUnder(line, r, parts.length > 1 ? `${r + 1}/${k === 0 ? 'south' : 'north'}` : `${r + 1}`, z))
+    return parts.flatMap((line, k) =>
+      rowUnder(line, r, parts.length > 1 ? `${r + 1}/${k === 0 ? 'south' : 'north'}` : `${r + 1}`, z),
+    )
   })
 
   function rowUnder(line: RoofLine | null, r: number, name: string, z: Stretch): Order[] {
     const u = line ? gableReach(line, wall, z.from) : levelReach(wall, z.from)
     if (u.to - u.from < SLIVER) return []
-    const above = line !== null && z.to > Math.min(line.top(Math.max(0, line.within.from)), line.top(Math.min(wall.overall, line.within.to)))
-    const row = fromLayoutEnd(wall, u, plumbJoints(wood, z, line ? lineAt(line) : s => wall.step ? heightAt(wall, s) : Infinity), (whole, breaks) => staggeredRow(whole, breaks, longest, r % 2 === 1))
-    return row.flatMap((s, c) => around({ x0: s.from, x1: s.to, y0: z.from, y1: z.to }, holes).map(({ rect, notches }, k) => slatOrder(ask, slat, `walls/${wall.name}/slat/${name}/${c + 1}${k ? `/${k + 1}` : ''}`, rect, notches, line && above ? roofCuts(line) : [])))
+    const above =
+      line !== null &&
+      z.to >
+        Math.min(line.top(Math.max(0, line.within.from)), line.top(Math.min(wall.overall, line.within.to)))
+    const row = fromLayoutEnd(
+      wall,
+      u,
+      plumbJoints(wood, z, line ? lineAt(line) : s => (wall.step ? heightAt(wall, s) : Infinity)),
+      (whole, breaks) => staggeredRow(whole, breaks, longest, r % 2 === 1),
+    )
+    return row.flatMap((s, c) =>
+      around({ x0: s.from, x1: s.to, y0: z.from, y1: z.to }, holes).map(({ rect, notches }, k) =>
+        slatOrder(
+          ask,
+          slat,
+          `walls/${wall.name}/slat/${name}/${c + 1}${k ? `/${k + 1}` : ''}`,
+          rect,
+          notches,
+          line && above ? roofCuts(line) : [],
+        ),
+      ),
+    )
   }
 }
 
 /** A row of boards; a staggered one begins with half a length, where a stud lets it. */
-function staggeredRow(whole: Stretch, breaks: readonly number[], longest: number, half: boolean): readonly Stretch[] {
+function staggeredRow(
+  whole: Stretch,
+  breaks: readonly number[],
+  longest: number,
+  half: boolean,
+): readonly Stretch[] {
   const row = rowOf(whole, breaks, longest, half ? longest / 2 : longest)
-  return half && row.some(each => each.to - each.from > longest + 1e-6) ? rowOf(whole, breaks, longest, longest) : row
+  return half && row.some(each => each.to - each.from > longest + 1e-6)
+    ? rowOf(whole, breaks, longest, longest)
+    : row
 }
 
-function slatOrder({ framed: { wall }, stud }: CoverAsk, slat: Section, id: string, { x0, x1, y0, y1 }: Rect, notches: readonly Rect[], slopes: readonly BuildingCut[]): Order {
+function slatOrder(
+  { framed: { wall }, stud }: CoverAsk,
+  slat: Section,
+  id: string,
+  { x0, x1, y0, y1 }: Rect,
+  notches: readonly Rect[],
+  slopes: readonly BuildingCut[],
+): Order {
   const across = wall.outside === 'low' ? -slat.thickness : stud.depth
-  const order = squareBoard({ id, role: 'slat', section: slat, along: wall.along, depth: 'z', from: x0, to: x1, corner: wallPoint(wall, x0, across, y0) })
-  const rip: BuildingCut[] = y1 - y0 < slat.depth - 1e-6 ? [{ kind: 'end', name: 'rip', plane: level('z', y1) }] : []
+  const order = squareBoard({
+    id,
+    role: 'slat',
+    section: slat,
+    along: wall.along,
+    depth: 'z',
+    from: x0,
+    to: x1,
+    corner: wallPoint(wall, x0, across, y0),
+  })
+  const rip: BuildingCut[] =
+    y1 - y0 < slat.depth - 1e-6 ? [{ kind: 'end', name: 'rip', plane: level('z', y1) }] : []
   const along = wall.along === 'x' ? vec(1, 0, 0) : vec(0, 1, 0)
-  return { ...order, cuts: [...order.cuts, ...rip, ...notches.map(each => cutOut(each, along, vec(0, 0, 1))), ...slopes] }
+  return {
+    ...order,
+    cuts: [...order.cuts, ...rip, ...notches.map(each => cutOut(each, along, vec(0, 0, 1))), ...slopes],
+  }
 }

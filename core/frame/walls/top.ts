@@ -7,31 +7,46 @@ import { endingUnder, type RoofLine } from './roof-line'
 /** What stands in a wall ends under its top plates: at a level, or along the roof's slopes. */
 export interface WallTop {
   /** Levels that a board at a place reaches up to on its shorter and its longer side, mm. */
-  readonly reach: (s: Stretch) => { readonly shorter: number, readonly longer: number }
+  readonly reach: (s: Stretch) => { readonly shorter: number; readonly longer: number }
   /** What cuts it there; nothing where it ends square. */
   readonly cuts: (s: Stretch) => readonly BuildingCut[]
 }
 
 /** Under level plates; `at` gives their underside along the wall. */
 export const levelTop = (at: (s: number) => number): WallTop => ({
-  reach: (s) => {
+  reach: s => {
     const [a, b] = [at(s.from + 1e-6), at(s.to - 1e-6)]
     return { shorter: Math.min(a, b), longer: Math.max(a, b) }
   },
   cuts: () => [],
 })
 
-/** The lines of a raked wall: of the rafters, of the studs under the plates, and where the plates leave the ridge's end free. */
-export interface Rake { readonly rafters: RoofLine, readonly studs: RoofLine, readonly gap: Stretch | null }
+/**
+ * The lines of a raked wall: of the rafters, of the studs under the plates, and where the plates leave the
+ * ridge's end free.
+ */
+export interface Rake {
+  readonly rafters: RoofLine
+  readonly studs: RoofLine
+  readonly gap: Stretch | null
+}
 
 /** Under raked plates; between them, where the ridge's end comes down, under the ridge. */
 export function rakedTop({ rafters, studs, gap }: Rake): WallTop {
-  const ending = (s: Stretch) => endingUnder(s, gap && s.from > gap.from - 1e-6 && s.to < gap.to + 1e-6 ? rafters : studs)
+  const ending = (s: Stretch) =>
+    endingUnder(s, gap && s.from > gap.from - 1e-6 && s.to < gap.to + 1e-6 ? rafters : studs)
   return { reach: ending, cuts: s => ending(s).cuts }
 }
 
 /** A board that stands on `bottom` and ends under a wall's plates. */
-export function standing(section: Section, role: Role, id: string, s: Stretch, bottom: number, top: WallTop): WallBoard {
+export function standing(
+  section: Section,
+  role: Role,
+  id: string,
+  s: Stretch,
+  bottom: number,
+  top: WallTop,
+): WallBoard {
   const cuts = top.cuts(s)
   const { shorter, longer } = top.reach(s)
   const board = upright(section, role, id, s.from, { from: bottom, to: cuts.length ? longer : shorter })

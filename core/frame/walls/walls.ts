@@ -1,4 +1,13 @@
-import { type Design, heightOf, isHouse, isSide, type SideName, sideNames, wallFoot, withValue } from '../../design'
+import {
+  type Design,
+  heightOf,
+  isHouse,
+  isSide,
+  type SideName,
+  sideNames,
+  wallFoot,
+  withValue,
+} from '../../design'
 import type { Section } from '../../lumber'
 import { hasRoom } from '../../trade'
 import { clearPlaces, type Stretch } from '../layout'
@@ -24,7 +33,7 @@ export interface FramedWall {
   /** Boards that stand aslant on it. */
   readonly slanted: readonly Order[]
   /** The plates of a raked wall, and the lines it is framed to; null of one with level plates. */
-  readonly raked: { readonly plates: readonly RakePlate[], readonly rake: Rake } | null
+  readonly raked: { readonly plates: readonly RakePlate[]; readonly rake: Rake } | null
 }
 
 export interface WallFrame {
@@ -39,55 +48,150 @@ export interface WallFrame {
 const noOpenings: WallFrame['openings'] = { south: [], east: [], north: [], west: [] }
 
 /**
- * Frames the four walls and partitions: plates, studs on layout, corners that close, and openings with their kings, jacks, headers, sills and cripples. What can't be built of an opening
- * is left out and said. `rafters` the line of the end rafters, that raked walls run up to; null where there are none.
+ * Frames the four walls and partitions: plates, studs on layout, corners that close, and openings with their
+ * kings, jacks, headers, sills and cripples. What can't be built of an opening is left out and said.
+ * `rafters` the line of the end rafters, that raked walls run up to; null where there are none.
  */
-export function frameWalls(asked: Design, stud: Section, section: (name: string) => Section, lines: StackLines, rafters: RoofLine | null): WallFrame {
+export function frameWalls(
+  asked: Design,
+  stud: Section,
+  section: (name: string) => Section,
+  lines: StackLines,
+  rafters: RoofLine | null,
+): WallFrame {
   const steps = stepProblems(asked, wallLines(asked, stud, rafters !== null), stud, rafters)
-  const design = withoutSteps(asked, steps.map(problem => problem.side))
+  const design = withoutSteps(
+    asked,
+    steps.map(problem => problem.side),
+  )
   const outside = wallLines(design, stud, rafters !== null)
-  const problems = [...wallProblems(design, stud), ...(usesPosts(design) ? postProblems(design, stud, section(design.walls.posts.post), section(design.walls.posts.beam)) : [])]
-  if (problems.length) return { walls: outside, problems: [...problems, ...steps], framed: [], openings: noOpenings }
+  const problems = [
+    ...wallProblems(design, stud),
+    ...(usesPosts(design)
+      ? postProblems(design, stud, section(design.walls.posts.post), section(design.walls.posts.beam))
+      : []),
+  ]
+  if (problems.length)
+    return { walls: outside, problems: [...problems, ...steps], framed: [], openings: noOpenings }
   const off = partitionProblems(design, stud, rafters !== null)
-  const standing = new Set(design.walls.partitions.map((_, i) => i).filter(i => !off.some(problem => problem.number === i + 1)))
-  const tees = (wall: Wall): Wall => ({ ...wall, tees: wall.tees.filter((_, k) => standing.has(teeNumbers(design, wall)[k] ?? -1)) })
-  const walls = [...outside.map(tees), ...partitionLines(design, stud, rafters !== null).filter((_, i) => standing.has(i))]
+  const standing = new Set(
+    design.walls.partitions.map((_, i) => i).filter(i => !off.some(problem => problem.number === i + 1)),
+  )
+  const tees = (wall: Wall): Wall => ({
+    ...wall,
+    tees: wall.tees.filter((_, k) => standing.has(teeNumbers(design, wall)[k] ?? -1)),
+  })
+  const walls = [
+    ...outside.map(tees),
+    ...partitionLines(design, stud, rafters !== null).filter((_, i) => standing.has(i)),
+  ]
   const made = walls.map(wall => frameWall(design, wall, stud, section, lines, rafters))
-  const openings: WallFrame['openings'] = { ...noOpenings, ...Object.fromEntries(made.map(({ wall, rough }) => [wall.name, rough])) }
-  const inHouse = design.walls.openings.flatMap(({ wall }, i): Problem[] => isHouse(design, wall) ? [{ code: 'opening-in-house', path: `walls.openings.${i}.wall`, number: i + 1 }] : [])
-  return { walls, openings, framed: made, problems: [...steps, ...inHouse, ...off, ...made.flatMap(each => each.problems)] }
+  const openings: WallFrame['openings'] = {
+    ...noOpenings,
+    ...Object.fromEntries(made.map(({ wall, rough }) => [wall.name, rough])),
+  }
+  const inHouse = design.walls.openings.flatMap(({ wall }, i): Problem[] =>
+    isHouse(design, wall)
+      ? [{ code: 'opening-in-house', path: `walls.openings.${i}.wall`, number: i + 1 }]
+      : [],
+  )
+  return {
+    walls,
+    openings,
+    framed: made,
+    problems: [...steps, ...inHouse, ...off, ...made.flatMap(each => each.problems)],
+  }
 }
 
-function frameWall(design: Design, wall: Wall, stud: Section, section: (name: string) => Section, lines: StackLines, rafters: RoofLine | null): FramedWall & { readonly problems: readonly Problem[] } {
-  if (isSide(wall.name) && design.walls.sides[wall.name].build === 'posts') return framePostSide(design, wall, stud, section)
+function frameWall(
+  design: Design,
+  wall: Wall,
+  stud: Section,
+  section: (name: string) => Section,
+  lines: StackLines,
+  rafters: RoofLine | null,
+): FramedWall & { readonly problems: readonly Problem[] } {
+  if (isSide(wall.name) && design.walls.sides[wall.name].build === 'posts')
+    return framePostSide(design, wall, stud, section)
   const plates = design.walls.topPlates * stud.thickness
   const rake = wall.raked && rafters ? rakeOf(rafters, plates, stud) : null
-  const clear: Clear = { bottom: wallFoot(design.base) + stud.thickness, top: rake ? rakedTop(rake) : levelTop(s => heightAt(wall, s) - plates) }
+  const clear: Clear = {
+    bottom: wallFoot(design.base) + stud.thickness,
+    top: rake ? rakedTop(rake) : levelTop(s => heightAt(wall, s) - plates),
+  }
   const { rough, problems } = openingsIn(design, wall, stud, clear, cornerPlaces(design, wall, stud), section)
   const posts = underRidge(design, wall, stud, rafters)
-  const middle = posts.length ? posts.map(({ from, to }) => (from + to) / 2) : rake && rake.rafters.middle > wall.from && rake.rafters.middle < wall.to - stud.thickness ? [rake.rafters.middle] : []
-  const studs = studPlaces(design, wall, stud, rough, lines, middle).map((each, i) => standing(stud, 'stud', `walls/${wall.name}/stud/${i + 1}`, each, clear.bottom, clear.top))
-  const layout = [...middle, ...layoutOf(design, wall, lines)] // under the ridge's end before the layout's own
-  const upright = [...studs, ...nailers(design, wall, stud, clear), ...rough.flatMap(each => openingBoards(wall, stud, clear, each, layout))]
-  const breaks = upright.filter(({ role }) => role === 'stud' || role === 'king').map(({ s }) => (s.from + s.to) / 2)
-  return { wall, rough, problems, slanted: [], boards: [...platesOf(design, wall, stud, upright), ...upright], raked: rake && { rake, plates: rakePlates(design.walls, wall, stud, rake, breaks) } }
+  const middle = posts.length
+    ? posts.map(({ from, to }) => (from + to) / 2)
+    : rake && rake.rafters.middle > wall.from && rake.rafters.middle < wall.to - stud.thickness
+      ? [rake.rafters.middle]
+      : []
+  const studs = studPlaces(design, wall, stud, rough, lines, middle).map((each, i) =>
+    standing(stud, 'stud', `walls/${wall.name}/stud/${i + 1}`, each, clear.bottom, clear.top),
+  )
+  // under the ridge's end before the layout's own
+  const layout = [...middle, ...layoutOf(design, wall, lines)]
+  const upright = [
+    ...studs,
+    ...nailers(design, wall, stud, clear),
+    ...rough.flatMap(each => openingBoards(wall, stud, clear, each, layout)),
+  ]
+  const breaks = upright
+    .filter(({ role }) => role === 'stud' || role === 'king')
+    .map(({ s }) => (s.from + s.to) / 2)
+  return {
+    wall,
+    rough,
+    problems,
+    slanted: [],
+    boards: [...platesOf(design, wall, stud, upright), ...upright],
+    raked: rake && { rake, plates: rakePlates(design.walls, wall, stud, rake, breaks) },
+  }
 }
 
 /** Where studs of an end wall stand under a ridge beam. */
 const underRidge = ({ roof }: Design, wall: Wall, stud: Section, rafters: RoofLine | null): Stretch[] =>
-  rafters && roof.beam && roof.shape === 'gable' && wall.along === 'y' && isSide(wall.name) ? underBeam(rafters.ridge, stud.thickness) : []
+  rafters && roof.beam && roof.shape === 'gable' && wall.along === 'y' && isSide(wall.name)
+    ? underBeam(rafters.ridge, stud.thickness)
+    : []
 
-/** What a raked wall is framed to: its plates leave the ridge's end free where that comes down between them, as wide as a stud under it at least. */
+/**
+ * What a raked wall is framed to: its plates leave the ridge's end free where that comes down between them,
+ * as wide as a stud under it at least.
+ */
 function rakeOf(rafters: RoofLine, plates: number, stud: Section): Rake {
   const half = stud.thickness / 2
   const { middle, ridge } = rafters
-  return { rafters, studs: lowered(rafters, plates), gap: ridgeHangs(rafters) ? { from: Math.min(middle - half, ridge.from), to: Math.max(middle + half, ridge.to) } : null }
+  return {
+    rafters,
+    studs: lowered(rafters, plates),
+    gap: ridgeHangs(rafters)
+      ? { from: Math.min(middle - half, ridge.from), to: Math.max(middle + half, ridge.to) }
+      : null,
+  }
 }
 
-/** A side of posts has its top plates like any wall, and no bottom plate; openings asked for in it are said. */
-function framePostSide(design: Design, wall: Wall, stud: Section, section: (name: string) => Section): FramedWall & { readonly problems: readonly Problem[] } {
-  const { boards, braces } = framePosts(design, wall, stud, section(design.walls.posts.post), section(design.walls.posts.beam))
-  const problems = design.walls.openings.flatMap((opening, i): Problem[] => opening.wall === wall.name ? [{ code: 'opening-in-posts', path: `walls.openings.${i}.wall`, number: i + 1 }] : [])
+/**
+ * A side of posts has its top plates like any wall, and no bottom plate; openings asked for in it are said.
+ */
+function framePostSide(
+  design: Design,
+  wall: Wall,
+  stud: Section,
+  section: (name: string) => Section,
+): FramedWall & { readonly problems: readonly Problem[] } {
+  const { boards, braces } = framePosts(
+    design,
+    wall,
+    stud,
+    section(design.walls.posts.post),
+    section(design.walls.posts.beam),
+  )
+  const problems = design.walls.openings.flatMap((opening, i): Problem[] =>
+    opening.wall === wall.name
+      ? [{ code: 'opening-in-posts', path: `walls.openings.${i}.wall`, number: i + 1 }]
+      : [],
+  )
   const plates = platesOf(design, wall, stud, boards).filter(board => board.role !== 'bottom-plate')
   return { wall, rough: [], problems, slanted: braces, boards: [...plates, ...boards], raked: null }
 }
@@ -97,7 +201,16 @@ const usesPosts = ({ walls }: Design): boolean => sideNames.some(side => walls.s
 /** Studs laid flat against the inside of a through wall, beside its end studs. */
 function nailers(design: Design, wall: Wall, stud: Section, { bottom, top }: Clear): WallBoard[] {
   const across = wall.outside === 'low' ? stud.depth - stud.thickness : 0
-  return nailerPlaces(design, wall, stud).map((s, i) => ({ id: `walls/${wall.name}/nailer/${i + 1}`, role: 'stud', section: stud, runs: 'up', wide: 'along', s, z: { from: bottom, to: top.reach(s).shorter }, across }))
+  return nailerPlaces(design, wall, stud).map((s, i) => ({
+    id: `walls/${wall.name}/nailer/${i + 1}`,
+    role: 'stud',
+    section: stud,
+    runs: 'up',
+    wide: 'along',
+    s,
+    z: { from: bottom, to: top.reach(s).shorter },
+    across,
+  }))
 }
 
 /** Shortest stud a wall is framed with, mm. */
@@ -107,22 +220,44 @@ function wallProblems(design: Design, stud: Section): Problem[] {
   const { footprint, walls } = design
   const problems: Problem[] = []
   const least = wallFoot(design.base) + (1 + walls.topPlates) * stud.thickness + LEAST_STUD
-  if (sideNames.some(side => walls.sides[side].height === null && heightOf(walls, side) < least - 1e-6) && walls.height < least - 1e-6) problems.push({ code: 'wall-too-low', path: 'walls.height', least })
+  if (
+    sideNames.some(side => walls.sides[side].height === null && heightOf(walls, side) < least - 1e-6) &&
+    walls.height < least - 1e-6
+  )
+    problems.push({ code: 'wall-too-low', path: 'walls.height', least })
   const eaves = Math.min(heightOf(walls, 'south'), heightOf(walls, 'north'))
   for (const side of sideNames) {
     const own = walls.sides[side].height
-    if (own !== null && own < least - 1e-6) problems.push({ code: 'wall-too-low', path: `walls.sides.${side}.height`, least })
-    else if (own !== null && (side === 'east' || side === 'west') && design.roof.shape !== 'hip' && own > eaves + 1e-6) problems.push({ code: 'gable-over-eaves', path: `walls.sides.${side}.height`, side, most: eaves })
+    if (own !== null && own < least - 1e-6)
+      problems.push({ code: 'wall-too-low', path: `walls.sides.${side}.height`, least })
+    else if (
+      own !== null &&
+      (side === 'east' || side === 'west') &&
+      design.roof.shape !== 'hip' &&
+      own > eaves + 1e-6
+    )
+      problems.push({ code: 'gable-over-eaves', path: `walls.sides.${side}.height`, side, most: eaves })
   }
-  if (walls.spacing < 2 * stud.thickness - 1e-6) problems.push({ code: 'spacing-too-tight', path: 'walls.spacing', least: 2 * stud.thickness })
+  if (walls.spacing < 2 * stud.thickness - 1e-6)
+    problems.push({ code: 'spacing-too-tight', path: 'walls.spacing', least: 2 * stud.thickness })
   const short = 2 * (stud.depth + Math.max(stud.depth, NAILING) + 2 * stud.thickness)
-  if (footprint.length < short - 1e-6) problems.push({ code: 'wall-too-short', path: 'footprint.length', least: short })
-  if (footprint.width < short - 1e-6) problems.push({ code: 'wall-too-short', path: 'footprint.width', least: short })
+  if (footprint.length < short - 1e-6)
+    problems.push({ code: 'wall-too-short', path: 'footprint.length', least: short })
+  if (footprint.width < short - 1e-6)
+    problems.push({ code: 'wall-too-short', path: 'footprint.width', least: short })
   return problems
 }
 
-/** Why walls can't step as asked: eave walls carry rafters at one level; a step keeps off the corners, and under the end rafters. */
-function stepProblems({ walls, base, roof }: Design, outside: readonly Wall[], stud: Section, rafters: RoofLine | null): StepProblem[] {
+/**
+ * Why walls can't step as asked: eave walls carry rafters at one level; a step keeps off the corners, and
+ * under the end rafters.
+ */
+function stepProblems(
+  { walls, base, roof }: Design,
+  outside: readonly Wall[],
+  stud: Section,
+  rafters: RoofLine | null,
+): StepProblem[] {
   const t = stud.thickness
   return outside.flatMap((wall): StepProblem[] => {
     if (!isSide(wall.name)) return []
@@ -134,15 +269,32 @@ function stepProblems({ walls, base, roof }: Design, outside: readonly Wall[], s
     if (roof.shape === 'raised-ridge') return [{ code: 'step-under-strip', path, side }]
     if (build === 'posts') return [{ code: 'step-in-posts', path, side }]
     const range = { least: wall.from + 2 * t, most: wall.to - 2 * t }
-    if (asked.at < range.least - 1e-6 || asked.at > range.most + 1e-6) return [{ code: 'step-no-room', path: `${path}.at`, side, range: hasRoom(range) ? range : null }]
-    const tees = wall.tees.map(({ from, to }) => ({ from: from - showing(stud) - t, to: to + showing(stud) + t }))
-    if (tees.some(({ from, to }) => asked.at > from + 1e-6 && asked.at < to - 1e-6)) return [{ code: 'step-at-partition', path: `${path}.at`, side, ...clearPlaces(asked.at, tees, { from: range.least, to: range.most }) }]
+    if (asked.at < range.least - 1e-6 || asked.at > range.most + 1e-6)
+      return [{ code: 'step-no-room', path: `${path}.at`, side, range: hasRoom(range) ? range : null }]
+    const tees = wall.tees.map(({ from, to }) => ({
+      from: from - showing(stud) - t,
+      to: to + showing(stud) + t,
+    }))
+    if (tees.some(({ from, to }) => asked.at > from + 1e-6 && asked.at < to - 1e-6))
+      return [
+        {
+          code: 'step-at-partition',
+          path: `${path}.at`,
+          side,
+          ...clearPlaces(asked.at, tees, { from: range.least, to: range.most }),
+        },
+      ]
     const low = wallFoot(base) + (1 + walls.topPlates) * t + LEAST_STUD
     if (asked.height < low - 1e-6) return [{ code: 'step-too-low', path: `${path}.height`, side, least: low }]
     // a rafter's lower edge is level with its plate where its seat is cut
-    const edge = (s: number, line: RoofLine): number => Math.max(line.under(s), heightOf(walls, s < line.middle ? 'south' : 'north'))
-    const under = rafters ? Math.min(edge(asked.at, rafters), edge(wall.to, rafters), ridgeOver(asked.at, wall.to, rafters)) : Infinity
-    return asked.height > under + 1e-6 ? [{ code: 'step-into-roof', path: `${path}.height`, side, most: under }] : []
+    const edge = (s: number, line: RoofLine): number =>
+      Math.max(line.under(s), heightOf(walls, s < line.middle ? 'south' : 'north'))
+    const under = rafters
+      ? Math.min(edge(asked.at, rafters), edge(wall.to, rafters), ridgeOver(asked.at, wall.to, rafters))
+      : Infinity
+    return asked.height > under + 1e-6
+      ? [{ code: 'step-into-roof', path: `${path}.height`, side, most: under }]
+      : []
   })
 }
 
@@ -153,14 +305,19 @@ const withoutSteps = (design: Design, sides: readonly SideName[]): Design =>
   sides.reduce((each, side) => withValue(each, `walls.sides.${side}.step`, null), design)
 
 /** The ridge board's lower edge, where it ends over a stretch of the wall. */
-const ridgeOver = (from: number, to: number, { ridge }: RoofLine): number => ridge.to > from && ridge.from < to ? ridge.bottom : Infinity
+const ridgeOver = (from: number, to: number, { ridge }: RoofLine): number =>
+  ridge.to > from && ridge.from < to ? ridge.bottom : Infinity
 
 /** Which partitions a wall's tees are of, by their places in the document. */
-const teeNumbers = ({ walls }: Design, { along }: Wall): number[] => walls.partitions.flatMap(({ runs }, i) => (runs === 'length' ? 'x' : 'y') === along ? [] : [i])
+const teeNumbers = ({ walls }: Design, { along }: Wall): number[] =>
+  walls.partitions.flatMap(({ runs }, i) => ((runs === 'length' ? 'x' : 'y') === along ? [] : [i]))
 
 type PartitionProblem = Extract<Problem, { readonly code: 'partition-no-room' | 'partitions-meet' }>
 
-/** Why partitions can't stand: too near an outside wall for their two studs in the walls they meet, or into one that stands already. `raked` as of the walls' lines. */
+/**
+ * Why partitions can't stand: too near an outside wall for their two studs in the walls they meet, or into
+ * one that stands already. `raked` as of the walls' lines.
+ */
 export function partitionProblems(design: Design, stud: Section, raked = true): PartitionProblem[] {
   const lines = partitionLines(design, stud, raked)
   const sides = wallLines(design, stud, raked)
@@ -168,11 +325,24 @@ export function partitionProblems(design: Design, stud: Section, raked = true): 
   lines.forEach(({ along, low }, i) => {
     const path = `walls.partitions.${i}.at` as const
     const across = sides.filter(wall => wall.along !== along)
-    const taken = across.flatMap(wall => cornerPlaces(design, wall, stud).map(each => ({ ...each, overall: wall.overall })))
-    const least = Math.max(stud.depth, ...taken.filter(each => each.from < each.overall / 2).map(each => each.to)) + showing(stud)
-    const most = Math.min(...taken.map(each => each.from >= each.overall / 2 ? each.from : Infinity)) - showing(stud) - stud.depth
-    if (low < least - 1e-6 || low > most + 1e-6) return out.push({ code: 'partition-no-room', path, number: i + 1, least, most })
-    const other = lines.findIndex((each, k) => k < i && !out.some(problem => problem.number === k + 1) && (each.along !== along || Math.abs(each.low - low) < stud.depth + 2 * showing(stud)))
+    const taken = across.flatMap(wall =>
+      cornerPlaces(design, wall, stud).map(each => ({ ...each, overall: wall.overall })),
+    )
+    const least =
+      Math.max(stud.depth, ...taken.filter(each => each.from < each.overall / 2).map(each => each.to)) +
+      showing(stud)
+    const most =
+      Math.min(...taken.map(each => (each.from >= each.overall / 2 ? each.from : Infinity))) -
+      showing(stud) -
+      stud.depth
+    if (low < least - 1e-6 || low > most + 1e-6)
+      return out.push({ code: 'partition-no-room', path, number: i + 1, least, most })
+    const other = lines.findIndex(
+      (each, k) =>
+        k < i &&
+        !out.some(problem => problem.number === k + 1) &&
+        (each.along !== along || Math.abs(each.low - low) < stud.depth + 2 * showing(stud)),
+    )
     if (other >= 0) out.push({ code: 'partitions-meet', path, number: i + 1, other: other + 1 })
     return undefined
   })

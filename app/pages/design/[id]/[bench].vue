@@ -26,17 +26,20 @@ onMounted(async () => {
   bench.pick(held)
   bench.view = view.value
 })
-watch(() => [bench.hand, bench.view] as const, ([member, shown]) => {
-  if (bench.state !== 'open') return
-  hand.value = member ?? ''
-  view.value = shown
-})
+watch(
+  () => [bench.hand, bench.view] as const,
+  ([member, shown]) => {
+    if (bench.state !== 'open') return
+    hand.value = member ?? ''
+    view.value = shown
+  },
+)
 onBeforeUnmount(() => bench.close())
 const shelf = useShelf()
 const leaving = useLeaving()
 /** What must be said of saving: nothing while it goes well. */
 const storing = computed(() => sayStoring(bench.storing))
-useHead({ title: () => bench.design ? `${bench.design.name} · Early Wren` : 'Early Wren' })
+useHead({ title: () => (bench.design ? `${bench.design.name} · Early Wren` : 'Early Wren') })
 
 const go = (to: string): void => void router.push(`/design/${id.value}/${to}`)
 async function findPiece(): Promise<void> {
@@ -52,7 +55,8 @@ async function makeRoom(): Promise<void> {
 }
 
 function saveDesign(): void {
-  if (bench.design) saveFile(fileName(bench.design.name, 'json'), designFile(bench.design), 'application/json')
+  if (bench.design)
+    saveFile(fileName(bench.design.name, 'json'), designFile(bench.design), 'application/json')
 }
 
 const open = (): boolean => bench.design !== null
@@ -63,14 +67,38 @@ const commands: Command[] = [
   { id: 'ground', label: 'Ground bench', keys: 'G', may: () => true, run: () => go('ground') },
   { id: 'saw', label: 'Saw bench', keys: 'S', may: () => true, run: () => go('saw') },
   { id: 'units', label: 'Change units', keys: 'U', may: open, run: bench.toggleUnits },
-  { id: 'view', label: 'Frame in 3D, or the drawing again', keys: '3', may: open, run: () => { bench.view = bench.view === 'frame' ? 'drawing' : 'frame' } },
+  {
+    id: 'view',
+    label: 'Frame in 3D, or the drawing again',
+    keys: '3',
+    may: open,
+    run: () => {
+      bench.view = bench.view === 'frame' ? 'drawing' : 'frame'
+    },
+  },
   { id: 'next', label: 'Next card', keys: 'J', may: open, run: () => bench.nextPiece(1) },
   { id: 'previous', label: 'Previous card', keys: 'K', may: open, run: () => bench.nextPiece(-1) },
-  { id: 'tick', label: 'Tick the piece in hand as cut', keys: 'X', may: () => bench.piece !== null, run: () => { if (bench.piece) bench.tick(bench.piece) } },
+  {
+    id: 'tick',
+    label: 'Tick the piece in hand as cut',
+    keys: 'X',
+    may: () => bench.piece !== null,
+    run: () => {
+      if (bench.piece) bench.tick(bench.piece)
+    },
+  },
   { id: 'find', label: 'Find a piece by its mark', keys: '/', may: open, run: () => void findPiece() },
   { id: 'undo', label: 'Undo', keys: 'Ctrl+Z', may: () => bench.canUndo, run: bench.undo },
   { id: 'redo', label: 'Redo', keys: 'Ctrl+Shift+Z', may: () => bench.canRedo, run: bench.redo },
-  { id: 'keys', label: 'This sheet', keys: '?', may: () => true, run: () => { keysOpen.value = true } },
+  {
+    id: 'keys',
+    label: 'This sheet',
+    keys: '?',
+    may: () => true,
+    run: () => {
+      keysOpen.value = true
+    },
+  },
 ]
 useKeys(commands)
 </script>
@@ -84,7 +112,13 @@ useKeys(commands)
       <span>{{ storing }}</span>
       <Button text size="small" label="Save as a file" @click="saveDesign" />
       <Button v-if="bench.storing === 'full'" text size="small" label="Make room" @click="makeRoom" />
-      <Button v-if="bench.storing === 'gone' || bench.storing === 'taken-off'" text size="small" label="Put it back" @click="bench.putBack()" />
+      <Button
+        v-if="bench.storing === 'gone' || bench.storing === 'taken-off'"
+        text
+        size="small"
+        label="Put it back"
+        @click="bench.putBack()"
+      />
       <Button v-else text size="small" label="Try again" @click="bench.retry()" />
     </div>
     <div v-else-if="bench.notice" class="room-notice" role="status">
@@ -100,34 +134,126 @@ useKeys(commands)
         <LazyGroundBench v-else-if="here === 'ground'" />
         <LazySawBench v-else v-model:find="find" :narrow="narrow" :searches="searches" />
       </div>
-      <div class="room-card" :class="{ away: narrow && side === 'sheet' }" role="region" aria-label="The piece in hand" tabindex="0"><CutCard /></div>
+      <div
+        class="room-card"
+        :class="{ away: narrow && side === 'sheet' }"
+        role="region"
+        aria-label="The piece in hand"
+        tabindex="0"
+      >
+        <CutCard />
+      </div>
     </main>
     <nav v-if="narrow" class="room-turn no-print" aria-label="Drawing or card">
-      <SelectButton v-model="side" :options="[{ value: 'sheet', label: here === 'saw' ? 'Pieces' : 'Drawing' }, { value: 'card', label: 'Card' }]" option-value="value" option-label="label" :allow-empty="false" aria-label="Drawing or card" />
+      <SelectButton
+        v-model="side"
+        :options="[
+          { value: 'sheet', label: here === 'saw' ? 'Pieces' : 'Drawing' },
+          { value: 'card', label: 'Card' },
+        ]"
+        option-value="value"
+        option-label="label"
+        :allow-empty="false"
+        aria-label="Drawing or card"
+      />
     </nav>
     <LazyKeySheet v-if="keysOpen" v-model="keysOpen" :commands="commands" />
-    <LeavingDialog v-if="leaving.asking.value" :refused="leaving.refused.value" @reply="leaving.reply" @export="saveDesign" />
+    <LeavingDialog
+      v-if="leaving.asking.value"
+      :refused="leaving.refused.value"
+      @reply="leaving.reply"
+      @export="saveDesign"
+    />
   </div>
   <BenchWait v-else />
 </template>
 
 <style scoped>
-.room { display: grid; height: 100dvh; grid-template: 'pole top' auto 'pole notice' auto 'pole main' minmax(0, 1fr) / 132px minmax(0, 1fr); }
-.room-main { grid-area: main; display: grid; grid-template: minmax(0, 1fr) / minmax(0, 1fr) 400px; min-height: 0; }
-.room-pole { grid-area: pole; border-right: 1px solid var(--line); }
-.room-top { grid-area: top; }
-.room-notice { grid-area: notice; display: flex; align-items: center; gap: 16px; padding: 6px 16px; background: var(--dust); border-bottom: 1px solid var(--sawdust); }
-.room-sheet { background: var(--sheet); min-width: 0; overflow: auto; outline: none; }
-.room-card { border-left: 1px solid var(--line); overflow: auto; min-width: 0; }
-@media (max-width: 1100px) { .room-main { grid-template-columns: minmax(0, 1fr) 340px; } }
-@media (max-width: 720px) {
-  .room { grid-template: 'top' auto 'notice' auto 'turn' auto 'main' minmax(0, 1fr) 'pole' auto / minmax(0, 1fr); }
-  .room-main { grid-template-columns: minmax(0, 1fr); }
-  .room-card { border: 0; }
-  .room-turn { grid-area: turn; padding: 4px 8px; display: flex; }
-  .room-turn :deep(.p-selectbutton) { width: 100%; }
-  .room-turn :deep(.p-togglebutton) { flex: 1; min-height: 44px; }
-  .away { display: none; }
+.room {
+  display: grid;
+  height: 100dvh;
+  grid-template: 'pole top' auto 'pole notice' auto 'pole main' minmax(0, 1fr) / 132px minmax(0, 1fr);
 }
-@media print { .room, .room-main { display: block; height: auto; } .room-sheet, .room-notice { display: none; } .room-card, .room-card.away { display: block; overflow: visible; border: 0; max-width: 520px; } }
+.room-main {
+  grid-area: main;
+  display: grid;
+  grid-template: minmax(0, 1fr) / minmax(0, 1fr) 400px;
+  min-height: 0;
+}
+.room-pole {
+  grid-area: pole;
+  border-right: 1px solid var(--line);
+}
+.room-top {
+  grid-area: top;
+}
+.room-notice {
+  grid-area: notice;
+  display: flex;
+  align-items: center;
+  gap: 16px;
+  padding: 6px 16px;
+  background: var(--dust);
+  border-bottom: 1px solid var(--sawdust);
+}
+.room-sheet {
+  background: var(--sheet);
+  min-width: 0;
+  overflow: auto;
+  outline: none;
+}
+.room-card {
+  border-left: 1px solid var(--line);
+  overflow: auto;
+  min-width: 0;
+}
+@media (max-width: 1100px) {
+  .room-main {
+    grid-template-columns: minmax(0, 1fr) 340px;
+  }
+}
+@media (max-width: 720px) {
+  .room {
+    grid-template: 'top' auto 'notice' auto 'turn' auto 'main' minmax(0, 1fr) 'pole' auto / minmax(0, 1fr);
+  }
+  .room-main {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .room-card {
+    border: 0;
+  }
+  .room-turn {
+    grid-area: turn;
+    padding: 4px 8px;
+    display: flex;
+  }
+  .room-turn :deep(.p-selectbutton) {
+    width: 100%;
+  }
+  .room-turn :deep(.p-togglebutton) {
+    flex: 1;
+    min-height: 44px;
+  }
+  .away {
+    display: none;
+  }
+}
+@media print {
+  .room,
+  .room-main {
+    display: block;
+    height: auto;
+  }
+  .room-sheet,
+  .room-notice {
+    display: none;
+  }
+  .room-card,
+  .room-card.away {
+    display: block;
+    overflow: visible;
+    border: 0;
+    max-width: 520px;
+  }
+}
 </style>
