@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { CUBIC_METRES } from '../../core/measure'
 import { levelsPlan } from '../../core/drawing'
 import { supportHeights } from '../../core/plan'
 import { earthwork } from '../../core/survey'
@@ -24,7 +25,7 @@ const even = computed(() => {
   } = frame
   const down =
     earthwork(at, outline, highest.height).filled / ((outline.x1 - outline.x0) * (outline.y1 - outline.y0))
-  return { down, volume: earthwork(at, outline, highest.height - down).dug * 1e-9 }
+  return { down, volume: earthwork(at, outline, highest.height - down).dug * CUBIC_METRES }
 })
 const say = (mm: number): string => sayLength(mm, units.value)
 const where = (at: { x: number; y: number }): string =>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { spread } from '../../core/drawing'
-import { formatLength, type Units } from '../../core/measure'
+import { formatLength, HAIR, type Units } from '../../core/measure'
 import type { MarkedPair } from '../../core/plan'
 import type { StripLine } from '../logic/strip-pages'
 
@@ -12,7 +12,7 @@ const props = defineProps<{ pair: MarkedPair; line: StripLine; scale: number; un
 const say = (mm: number): string => formatLength(mm, { units: props.units })
 const at = (mm: number): number => (mm - props.line.from) * props.scale
 const BOARD = 7
-const inLine = (mm: number): boolean => mm >= props.line.from - 1e-6 && mm < props.line.to - 1e-6
+const inLine = (mm: number): boolean => mm >= props.line.from - HAIR && mm < props.line.to - HAIR
 const marks = computed(() => props.pair.marks.filter(mark => inLine(mark.from)))
 const width = computed(() => (props.line.to - props.line.from) * props.scale)
 const words = computed(() =>

@@ -9,7 +9,7 @@ import {
 } from '../../core/design'
 import type { WallName } from '../../core/frame'
 import { findSection } from '../../core/lumber'
-import { INCH } from '../../core/measure'
+import { countDown, INCH } from '../../core/measure'
 import { freePlace } from '../logic/free-place'
 import { useBench } from '../stores/bench'
 
@@ -37,7 +37,7 @@ export function useOpenings() {
       ...usual,
       unit: {
         ...usual.unit,
-        height: Math.max(limits.unit.min, Math.min(usual.unit.height, Math.floor(room / grid + 1e-9) * grid)),
+        height: Math.max(limits.unit.min, Math.min(usual.unit.height, countDown(room / grid) * grid)),
       },
     }
     const others = design.walls.openings

@@ -6,7 +6,7 @@ import {
   usualTies,
 } from '../../core/design'
 import { partedEaves, roomOn, stairRoom, tiePlate } from '../../core/frame'
-import { INCH } from '../../core/measure'
+import { countDown, countUp, INCH } from '../../core/measure'
 import { freePlace } from '../logic/free-place'
 import { useBench } from '../stores/bench'
 
@@ -31,7 +31,7 @@ export function useRoofOpenings() {
     const { slope, whole } = eave
     const usual = usualRoofOpening(kind, slope.side, design.footprint.length / 2, 0, design.lumber.yard)
     const grid = design.lumber.yard === 'imperial' ? INCH / 2 : 5
-    const down = (mm: number): number => Math.floor(mm / grid + 1e-9) * grid
+    const down = (mm: number): number => countDown(mm / grid) * grid
     const ceiling = design.roof.ties.ceiling ?? usualTies[design.lumber.yard].ceiling
     const joist = lumber.ties.ceiling ?? lumber.rafter
     const room =
@@ -61,7 +61,7 @@ export function useRoofOpenings() {
       at: kind === 'light' && design.roof.shape !== 'hip' ? bay * design.roof.spacing : free,
       up: Math.max(
         room.from,
-        Math.ceil((room.from + (room.to - room.from - length * cos) / 2) / grid - 1e-9) * grid - grid,
+        countUp((room.from + (room.to - room.from - length * cos) / 2) / grid) * grid - grid,
       ),
     }
     bench.edit(at => ({

@@ -1,3 +1,5 @@
+import { HAIR } from '../../core/measure'
+
 interface Stretch {
   readonly from: number
   readonly to: number
@@ -15,7 +17,7 @@ export function freePlace(room: Stretch, taken: readonly Stretch[], width: numbe
     from: Math.max(room.from, edges[2 * i] ?? 0),
     to: Math.min(room.to, edges[2 * i + 1] ?? 0),
   }))
-    .filter(gap => gap.to - gap.from >= width - 1e-6)
+    .filter(gap => gap.to - gap.from >= width - HAIR)
     .map(gap => Math.min(gap.to - width / 2, Math.max(gap.from + width / 2, middle)))
   return found.length
     ? found.reduce((best, at) => (Math.abs(at - middle) < Math.abs(best - middle) ? at : best))

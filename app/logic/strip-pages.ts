@@ -1,3 +1,5 @@
+import { countUp, HAIR } from '../../core/measure'
+
 /** A stretch of a strip that fits on one line of a page; mm along the strip. */
 export interface StripLine {
   readonly from: number
@@ -14,10 +16,10 @@ export function stripLines(
   scale: number | null,
 ): { readonly scale: number; readonly lines: readonly StripLine[] } {
   if (!(length > 0) || !(paper > 0)) return { scale: 1, lines: [] }
-  if (scale === null || length * scale <= paper + 1e-9)
+  if (scale === null || length * scale <= paper + HAIR)
     return { scale: scale ?? paper / length, lines: [{ from: 0, to: length }] }
   const each = paper / scale
-  const count = Math.ceil(length / each - 1e-9)
+  const count = countUp(length / each)
   return {
     scale,
     lines: Array.from({ length: count }, (_, i) => ({

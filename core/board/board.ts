@@ -1,3 +1,4 @@
+import { HAIR } from '../measure'
 import {
   box,
   carve,
@@ -125,7 +126,7 @@ function parted(parts: readonly Convex[]): boolean {
   const spans = parts.map(part => span([part])).sort((a, b) => a[0] - b[0])
   let reach = spans[0]?.[1] ?? 0
   for (const [from, to] of spans) {
-    if (from > reach + 1e-6) return true
+    if (from > reach + HAIR) return true
     reach = Math.max(reach, to)
   }
   return false
@@ -167,7 +168,7 @@ function finish(
 /** Length of the cut board, long point to long point along it, mm. */
 export const boardLength = (board: CutBoard): number => board.end - board.start
 
-/** A text that two boards share when the same cuts are asked of the same blank, to 1e-6 mm. */
+/** A text that two boards share when the same cuts are asked of the same blank, to HAIR mm. */
 export function cutKey(blank: Blank, cuts: readonly Cut[]): string {
   let key = `${round(blank.length)} ${round(blank.depth)} ${round(blank.thickness)}`
   for (const cut of cuts) {

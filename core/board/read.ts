@@ -1,3 +1,4 @@
+import { HAIR, ONE_READING, TOUCHING } from '../measure'
 import { outlineOf, type ShellFace, type Vec3 } from '../geometry'
 import { type CutBoard, type CutName } from './board'
 import { cutOfFace } from './saw'
@@ -51,7 +52,7 @@ export function edges(board: CutBoard): EdgeReach[] {
   return lines.flatMap(([edge, y, z]) => {
     const on = board.faces
       .flatMap(face => face.loops.flat())
-      .filter(p => Math.abs(p.y - y) < 1e-6 && Math.abs(p.z - z) < 1e-6)
+      .filter(p => Math.abs(p.y - y) < HAIR && Math.abs(p.z - z) < HAIR)
       .map(p => p.x - board.start)
     return on.length < 2 ? [] : [{ edge, from: Math.min(...on), to: Math.max(...on) }]
   })
@@ -82,11 +83,14 @@ export function marks(board: CutBoard): Mark[] {
   const up = marksOn(board, 'far')
   const under = marksOn(board, 'near').filter(
     mark =>
-      !up.some(other => Math.abs(other.at - mark.at) < 0.01 && Math.abs(other.across - mark.across) < 0.01),
+      !up.some(
+        other =>
+          Math.abs(other.at - mark.at) < ONE_READING && Math.abs(other.across - mark.across) < ONE_READING,
+      ),
   )
   const rank = { top: 0, face: 1, bottom: 2 }
   return [...up, ...under, ...marksBetween(board)].sort((a, b) =>
-    Math.abs(a.at - b.at) > 1e-6 ? a.at - b.at : rank[a.edge] - rank[b.edge],
+    Math.abs(a.at - b.at) > HAIR ? a.at - b.at : rank[a.edge] - rank[b.edge],
   )
 }
 
@@ -98,7 +102,7 @@ function marksBetween(board: CutBoard): Mark[] {
     const corners = board.faces
       .filter(face => face.tag === edge)
       .flatMap(face => face.loops.flatMap(outlineOf))
-      .filter(p => p.z > 1e-3 && p.z < thickness - 1e-3)
+      .filter(p => p.z > TOUCHING && p.z < thickness - TOUCHING)
     return corners.map((p): Mark => ({
       at: p.x - board.start,
       across,
@@ -132,11 +136,11 @@ function marksOn(board: CutBoard, side: 'near' | 'far'): Mark[] {
 
 const passes = (face: ShellFace, p: Vec3): boolean =>
   face.loops.some(loop =>
-    loop.some(q => Math.abs(p.x - q.x) < 1e-6 && Math.abs(p.y - q.y) < 1e-6 && Math.abs(p.z - q.z) < 1e-6),
+    loop.some(q => Math.abs(p.x - q.x) < HAIR && Math.abs(p.y - q.y) < HAIR && Math.abs(p.z - q.z) < HAIR),
   )
 
 function edgeAt(board: CutBoard, p: Vec3): Mark['edge'] {
-  return Math.abs(p.y - board.blank.depth) < 1e-6 ? 'top' : Math.abs(p.y) < 1e-6 ? 'bottom' : 'face'
+  return Math.abs(p.y - board.blank.depth) < HAIR ? 'top' : Math.abs(p.y) < HAIR ? 'bottom' : 'face'
 }
 
 /**
@@ -155,7 +159,7 @@ export function notches(board: CutBoard): NotchReading[] {
     const faces = board.faces.filter(face => cutOfFace(face)?.cut === i)
     if (cut.kind !== 'notch' || faces.length === 0) return []
     const lines = faces.map(face => {
-      const near = face.loops.flat().filter(p => p.z < 1e-6)
+      const near = face.loops.flat().filter(p => p.z < HAIR)
       return { name: cutOfFace(face)?.name ?? cut.name, points: near, length: reach(near) }
     })
     const across = lines.flatMap(line => line.points.map(p => p.y))
@@ -183,6 +187,6 @@ export function cutLine(board: CutBoard, cut: number): number {
     board.faces
       .filter(face => cutOfFace(face)?.cut === cut)
       .flatMap(face => face.loops.flat())
-      .filter(p => p.z < 1e-6),
+      .filter(p => p.z < HAIR),
   )
 }

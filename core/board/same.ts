@@ -1,4 +1,5 @@
-import { SAME_CUT, type Vec3, vec } from '../geometry'
+import { SAME_CUT } from '../measure'
+import { vec, type Vec3 } from '../geometry'
 import { boardLength, type CutBoard } from './board'
 
 /**

@@ -1,5 +1,5 @@
 import { polygonArea, type ShellFace, type Vec3 } from '../geometry'
-import { degrees } from '../measure'
+import { degrees, NO_TURN, SAME_ANGLE } from '../measure'
 import { type CutBoard, type CutName } from './board'
 
 /**
@@ -26,9 +26,9 @@ export interface SawWay {
 export function sawWay({ x, y, z }: Vec3): SawWay {
   const leaning = -x * y
   return {
-    leans: Math.abs(leaning) < 1e-9 ? null : leaning > 0 ? 'right' : 'left',
-    long: Math.abs(z) < 1e-9 ? null : z > 0 ? 'under' : 'up',
-    kept: Math.abs(x) < 1e-9 ? null : x < 0 ? 'right' : 'left',
+    leans: Math.abs(leaning) < NO_TURN ? null : leaning > 0 ? 'right' : 'left',
+    long: Math.abs(z) < NO_TURN ? null : z > 0 ? 'under' : 'up',
+    kept: Math.abs(x) < NO_TURN ? null : x < 0 ? 'right' : 'left',
   }
 }
 
@@ -41,9 +41,9 @@ export function sawSetting(normal: Vec3): SawSetting {
   }
 }
 
-/** Angles within rounding of a right figure are that figure: 1e-9 degrees moves a 6 m cut by 1e-7 mm. */
+/** Angles within rounding of a right figure are that figure. */
 const clean = (angle: number): number =>
-  Math.abs(angle - Math.round(angle)) < 1e-9 ? Math.round(angle) : angle
+  Math.abs(angle - Math.round(angle)) < SAME_ANGLE ? Math.round(angle) : angle
 
 /** One end of a cut board as it is sawn. */
 export interface End extends SawSetting {
@@ -67,7 +67,7 @@ export function endsOf(board: CutBoard): readonly [End, End] {
 
 function endOf(board: CutBoard, way: -1 | 1): End {
   const faces = board.faces
-    .filter(face => face.plane.normal.x * way > 1e-9 && madeByEnd(board, face))
+    .filter(face => face.plane.normal.x * way > NO_TURN && madeByEnd(board, face))
     .map(face => ({ face, order: cutOfFace(face)?.cut ?? Infinity }))
     .sort(
       (a, b) => a.order - b.order || polygonArea(b.face.loops[0] ?? []) - polygonArea(a.face.loops[0] ?? []),
@@ -93,5 +93,5 @@ function settingOf(face: ShellFace): SawSetting & { kind: CutName } {
  */
 function longPointOf(face: ShellFace, way: -1 | 1): 'top' | 'bottom' | null {
   const { x, y } = face.plane.normal
-  return Math.abs(y) < 1e-9 ? null : y / (x * way) > 0 ? 'bottom' : 'top'
+  return Math.abs(y) < NO_TURN ? null : y / (x * way) > 0 ? 'bottom' : 'top'
 }

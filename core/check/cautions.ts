@@ -1,7 +1,7 @@
 import { hasMouth, type TieKind, tieKinds } from '../design'
 import { toBuilding, vec } from '../geometry'
 import type { Member } from '../frame'
-import { INCH, pitchAngle } from '../measure'
+import { HAIR, INCH, pitchAngle } from '../measure'
 import { northSlope, type Plan, type RoofReading, standsOn, stretchOf } from '../plan'
 import type { Caution, CautionCode } from './caution'
 import { groundCautions } from './ground'
@@ -38,8 +38,6 @@ export const customary = {
   /** mm from a rafter's middle to a stud's under a single top plate: IRC R602.3.2 (from memory). */
   offStud: INCH,
 } as const
-
-const EPSILON = 1e-6
 
 /** All cautions of a plan, the roof's first. */
 export function cautionsOf(plan: Plan): Caution[] {
@@ -85,36 +83,36 @@ function roofCautions(plan: Plan, roof: RoofReading, members: string[]): Caution
     ids = members,
   ): Caution[] => (passed ? [{ code, members: ids, numbers }] : [])
   return [
-    ...limit('notch-over-third', notch > depth * customary.third + EPSILON, {
+    ...limit('notch-over-third', notch > depth * customary.third + HAIR, {
       notch,
       limit: depth * customary.third,
       depth,
     }),
-    ...limit('notch-over-quarter', notch > depth * customary.quarter + EPSILON, {
+    ...limit('notch-over-quarter', notch > depth * customary.quarter + HAIR, {
       notch,
       limit: depth * customary.quarter,
       depth,
     }),
-    ...limit('tail-shallow', notch > 0 && asked.overhang.eave > 0 && left < customary.tailDepth - EPSILON, {
+    ...limit('tail-shallow', notch > 0 && asked.overhang.eave > 0 && left < customary.tailDepth - HAIR, {
       left,
       limit: customary.tailDepth,
     }),
-    ...limit('tail-long', notch > 0 && asked.overhang.eave > customary.tailReach + EPSILON, {
+    ...limit('tail-long', notch > 0 && asked.overhang.eave > customary.tailReach + HAIR, {
       overhang: asked.overhang.eave,
       limit: customary.tailReach,
     }),
-    ...limit('bearing-short', roof.bearing < customary.bearing - EPSILON, {
+    ...limit('bearing-short', roof.bearing < customary.bearing - HAIR, {
       bearing: roof.bearing,
       limit: customary.bearing,
     }),
-    ...limit('seat-past-plate', seat > lumber.plate.depth + EPSILON, { seat, plate: lumber.plate.depth }),
+    ...limit('seat-past-plate', seat > lumber.plate.depth + HAIR, { seat, plate: lumber.plate.depth }),
     ...limit('no-birdsmouth', !hasMouth(asked.seat) && asked.shape !== 'flat', { angle: roof.angle }),
     ...(asked.shape === 'lean-to'
       ? [
           { code: 'ledger-fixing', members: ['roof/ledger'], numbers: {} } as const,
           ...limit(
             'ledger-shallow',
-            lumber.ridge.depth < roof.plumbFace - EPSILON,
+            lumber.ridge.depth < roof.plumbFace - HAIR,
             { ledger: lumber.ridge.depth, plumb: roof.plumbFace },
             ['roof/ledger'],
           ),
@@ -132,7 +130,7 @@ function roofCautions(plan: Plan, roof: RoofReading, members: string[]): Caution
           } as const,
           ...limit(
             'ledger-shallow',
-            lumber.ridge.depth < roof.plumbFace - EPSILON,
+            lumber.ridge.depth < roof.plumbFace - HAIR,
             { ledger: lumber.ridge.depth, plumb: roof.plumbFace },
             ['roof/ledger'],
           ),
@@ -145,13 +143,13 @@ function roofCautions(plan: Plan, roof: RoofReading, members: string[]): Caution
         : [
             ...limit(
               'ridge-shallow',
-              lumber.ridge.depth < roof.plumbFace - EPSILON,
+              lumber.ridge.depth < roof.plumbFace - HAIR,
               { ridge: lumber.ridge.depth, plumb: roof.plumbFace },
               ['roof/ridge'],
             ),
             ...limit(
               'low-pitch',
-              roof.angle < customary.ridgeBoardAngle - EPSILON,
+              roof.angle < customary.ridgeBoardAngle - HAIR,
               { angle: roof.angle, limit: customary.ridgeBoardAngle },
               ['roof/ridge'],
             ),
@@ -215,11 +213,11 @@ function tieCautions({ design: { roof }, frame }: Plan): Caution[] {
     const members = of(kind)
     if (!asked || !members.length) continue
     const apart = asked.every * roof.spacing
-    if ((kind === 'rafter' || (kind === 'ceiling' && !of('rafter').length)) && asked.height > third + EPSILON)
+    if ((kind === 'rafter' || (kind === 'ceiling' && !of('rafter').length)) && asked.height > third + HAIR)
       out.push({ code: 'ties-high', members, numbers: { height: asked.height, limit: third } })
-    if (kind === 'collar' && asked.height < 2 * third - EPSILON)
+    if (kind === 'collar' && asked.height < 2 * third - HAIR)
       out.push({ code: 'collars-low', members, numbers: { height: asked.height, limit: 2 * third } })
-    if (apart > customary.tiesApart + EPSILON)
+    if (apart > customary.tiesApart + HAIR)
       out.push({ code: 'ties-far', members, numbers: { apart, limit: customary.tiesApart }, names: { kind } })
   }
   return out
@@ -256,7 +254,7 @@ function offStudOn({ design, frame }: Plan, side: 'south' | 'north'): Member[] {
     .map(stud => stud.placement.origin.x + (stud.placement.thickness.x * stud.section.thickness) / 2)
   return frame.members
     .filter(member => standsOn(design, member, side))
-    .filter(rafter => !studs.some(at => Math.abs(at - middle(rafter)) <= customary.offStud + EPSILON))
+    .filter(rafter => !studs.some(at => Math.abs(at - middle(rafter)) <= customary.offStud + HAIR))
 }
 
 /**
@@ -267,7 +265,7 @@ function lookoutCautions({ design: { walls }, frame }: Plan): Caution[] {
   const members = frame.members.filter(member => member.role === 'lookout').map(member => member.id)
   const { lookout, rafter } = frame.lumber
   const limit = rafter.depth * customary.quarter
-  return members.length && walls.gables === 'open' && lookout.thickness > limit + EPSILON
+  return members.length && walls.gables === 'open' && lookout.thickness > limit + HAIR
     ? [{ code: 'lookouts-deep', members, numbers: { notch: lookout.thickness, limit } }]
     : []
 }
@@ -282,7 +280,7 @@ function flatCautions({
   const joists = frame.members.filter(member => member.role === 'roof-joist').map(member => member.id)
   const blocks = frame.members.filter(member => member.role === 'roof-block').map(member => member.id)
   return [
-    ...(joists.length && frame.roof.angle < customary.fall - EPSILON
+    ...(joists.length && frame.roof.angle < customary.fall - HAIR
       ? [
           {
             code: 'fall-low',
@@ -291,7 +289,7 @@ function flatCautions({
           } as const,
         ]
       : []),
-    ...(blocks.length && blocking.air > 0 && blocking.air < customary.air - EPSILON
+    ...(blocks.length && blocking.air > 0 && blocking.air < customary.air - HAIR
       ? [{ code: 'air-low', members: blocks, numbers: { air: blocking.air, limit: customary.air } } as const]
       : []),
   ]
@@ -306,7 +304,7 @@ function purlinCautions({ design: { roof }, frame, pieces }: Plan): Caution[] {
   if (!purlins.length || !purlin || !roof.purlins) return []
   const length = Math.max(...pieces.filter(piece => piece.role === 'purlin-brace').map(piece => piece.length))
   return [
-    ...(purlin.depth < rafter.depth - EPSILON
+    ...(purlin.depth < rafter.depth - HAIR
       ? [
           {
             code: 'purlin-shallow',
@@ -315,7 +313,7 @@ function purlinCautions({ design: { roof }, frame, pieces }: Plan): Caution[] {
           } as const,
         ]
       : []),
-    ...(roof.purlins.spacing > customary.purlinBraces + EPSILON
+    ...(roof.purlins.spacing > customary.purlinBraces + HAIR
       ? [
           {
             code: 'purlin-braces-far',
@@ -324,7 +322,7 @@ function purlinCautions({ design: { roof }, frame, pieces }: Plan): Caution[] {
           } as const,
         ]
       : []),
-    ...(length > customary.braceLength + EPSILON
+    ...(length > customary.braceLength + HAIR
       ? [
           {
             code: 'purlin-brace-long',
@@ -350,7 +348,7 @@ function openingCautions({ design, frame }: Plan): Caution[] {
     const { from, to } = stretchOf(header, Math.abs(header.placement.along.x) > 0.5 ? 'x' : 'y')
     const width = to - from
     const passed = (code: CautionCode, limit: number): Caution[] =>
-      width > limit + EPSILON ? [{ code, members, numbers: { number: i + 1, width, limit } }] : []
+      width > limit + HAIR ? [{ code, members, numbers: { number: i + 1, width, limit } }] : []
     return [
       ...(plies === 1 ? passed('opening-single', customary.singleHeader) : []),
       ...passed('opening-hangers', customary.hungHeader),

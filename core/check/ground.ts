@@ -1,6 +1,6 @@
 import { buriedKinds, type Design } from '../design'
 import type { Rect } from '../frame'
-import { INCH } from '../measure'
+import { HAIR, INCH } from '../measure'
 import { clearances, findsOf, nearnesses, type Plan } from '../plan'
 import type { Caution, CautionCode } from './caution'
 
@@ -14,8 +14,6 @@ export const customaryBelow = {
    */
   bearing: 1.5 * INCH,
 } as const
-
-const SLACK = 1e-6
 
 /** Cautions of site, base and floor. */
 export function groundCautions(plan: Plan): Caution[] {
@@ -45,7 +43,7 @@ function siteCautions(plan: Plan): Caution[] {
     names: { find: find.name, first: ids[0] ?? '' },
   }))
   const tight = clearances(design, frame.outline)
-    .filter(each => each.distance < each.setback - SLACK)
+    .filter(each => each.distance < each.setback - HAIR)
     .map((each): Caution => ({
       code: 'setback-passed',
       members: [],
@@ -61,7 +59,7 @@ function squareCautions({ site }: Design): Caution[] {
   const { swNe, seNw } = site.squaring.tapes
   if (swNe === undefined || seNw === undefined) return []
   const by = Math.abs(swNe - seNw)
-  return by > site.squaring.tolerance.fair + SLACK
+  return by > site.squaring.tolerance.fair + HAIR
     ? [{ code: 'stakes-off', members: [], numbers: { by, fair: site.squaring.tolerance.fair } }]
     : []
 }
@@ -83,7 +81,7 @@ function baseCautions(plan: Plan): Caution[] {
   if (base.kind === 'posts') {
     const stopped = base.rock.filter(
       each =>
-        each.reached < base.frost - SLACK &&
+        each.reached < base.frost - HAIR &&
         frame.base.holes.some(hole => hole.id === `base/hole/${each.post}`),
     )
     if (stopped.length)
@@ -102,7 +100,7 @@ function baseCautions(plan: Plan): Caution[] {
   if (base.kind === 'blocks') {
     const tall = frame.base.parts.filter(
       part =>
-        part.kind === 'block' && part.high.z - part.low.z > customaryBelow.blocks * base.block.height + SLACK,
+        part.kind === 'block' && part.high.z - part.low.z > customaryBelow.blocks * base.block.height + HAIR,
     )
     if (tall.length)
       out.push(
@@ -141,7 +139,7 @@ function jointCautions({ design: { floor }, frame }: Plan): Caution[] {
   const { y0, y1 } = frame.outline
   const strip = (from: number, to: number): Rect => ({ x0: from, x1: to, y0, y1 })
   const carried = (rect: Rect): boolean =>
-    frame.base.bearings.some(each => each.rect.x0 <= rect.x0 + SLACK && each.rect.x1 >= rect.x1 - SLACK)
+    frame.base.bearings.some(each => each.rect.x0 <= rect.x0 + HAIR && each.rect.x1 >= rect.x1 - HAIR)
   const west = carried(strip(joint - customaryBelow.bearing, joint))
   const east = carried(strip(joint, joint + customaryBelow.bearing))
   if (west && east) return []

@@ -1,6 +1,6 @@
 import { isHouse, sideNames } from '../design'
 import { isLapped } from '../frame'
-import { INCH } from '../measure'
+import { HAIR, INCH } from '../measure'
 import { type Plan, stackingOf, tiltingOf } from '../plan'
 import type { Caution } from './caution'
 
@@ -34,10 +34,10 @@ function farRafters(plan: Plan): Caution[] {
     frame,
   } = plan
   const { wide, farFromStud } = wallLimits
-  if (walls.topPlates !== 2 || walls.spacing <= wide + 1e-6 || roof.spacing <= wide + 1e-6) return []
+  if (walls.topPlates !== 2 || walls.spacing <= wide + HAIR || roof.spacing <= wide + HAIR) return []
   const far = frame.walls
     .flatMap(wall => stackingOf(plan, wall).rafters)
-    .filter(each => each.off > farFromStud + 1e-6)
+    .filter(each => each.off > farFromStud + HAIR)
   return far.length
     ? [
         {
@@ -90,7 +90,7 @@ function looseEdges(plan: Plan): Caution[] {
 function tilting(plan: Plan): Caution[] {
   return sideNames.flatMap((wall): Caution[] => {
     const { needs, room } = tiltingOf(plan, wall)
-    return needs > room + 1e-6
+    return needs > room + HAIR
       ? [{ code: 'wall-no-room', members: membersOf(plan, wall), numbers: { needs, room }, names: { wall } }]
       : []
   })

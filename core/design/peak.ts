@@ -1,5 +1,5 @@
 import { findSection } from '../lumber'
-import { type Pitch, pitchAngle, radians } from '../measure'
+import { FOUND, HAIR, type Pitch, pitchAngle, radians } from '../measure'
 import type { Design } from './design'
 import { withValue } from './fields'
 import { limits } from './limits'
@@ -74,7 +74,7 @@ interface Range {
 function rootOf(f: (x: number) => number, from: number, to: number): number | null {
   let [low, high] = [from, to]
   if (!(f(low) <= 0 && f(high) >= 0)) return null
-  for (let i = 0; i < 80 && high - low > 1e-13; i++) {
+  for (let i = 0; i < 80 && high - low > FOUND; i++) {
     const middle = (low + high) / 2
     if (f(middle) <= 0) low = middle
     else high = middle
@@ -162,7 +162,7 @@ function peaksOver({ slope, width }: Asked, at: number): Range {
     slope('south', angle).height + at * Math.tan(radians(angle)),
     slope('north', angle).height + (width - at) * Math.tan(radians(angle)),
   ]
-  return { least: Math.max(...over(LEAST)) + 1e-6, most: Math.min(...over(MOST)) - 1e-6 }
+  return { least: Math.max(...over(LEAST)) + HAIR, most: Math.min(...over(MOST)) - HAIR }
 }
 
 /**

@@ -1,3 +1,4 @@
+import { ONE_READING } from '../measure'
 import type { FlatPoint } from '../board'
 import type { Card } from '../plan'
 import { type Drawing, drawn, type Line, type Patch, type RunningMark } from './drawing'
@@ -26,7 +27,7 @@ export function boardOnBench(card: Card): Drawing {
 /** Edges of the face under, where the cuts go through the board aslant. */
 function underLines({ outline, under }: Card): Line[] {
   const near = (a: FlatPoint, b: FlatPoint): boolean =>
-    Math.abs(a.along - b.along) < 0.01 && Math.abs(a.across - b.across) < 0.01
+    Math.abs(a.along - b.along) < ONE_READING && Math.abs(a.across - b.across) < ONE_READING
   const up = outline.flat()
   return under.flatMap(loop =>
     loop.flatMap((from, i): Line[] => {

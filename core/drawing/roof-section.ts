@@ -1,6 +1,8 @@
+import type { Stretch } from '../trade'
+import { HAIR, ONE_READING, TOUCHING } from '../measure'
 import { hasOneSlope, heightOf, tieKindsOf } from '../design'
 import { heightField } from './height-field'
-import { type Member, type Stretch, tiePlate } from '../frame'
+import { type Member, tiePlate } from '../frame'
 import { meets, vec } from '../geometry'
 import { type Plan, type RoofReading, stretchOf } from '../plan'
 import { type Dimension, type Drawing, drawn, type Handle, type Line, type PitchTag } from './drawing'
@@ -110,11 +112,11 @@ function sectionMembers(plan: Plan, at?: number): Member[] {
   const gap = (x: Stretch): number => Math.max(0, x.from - place.to, place.from - x.to)
   const there = roof.filter(
     ({ member, x }) =>
-      !beside.has(member.role) && gap(x) < 1e-6 && x.from < place.to - 1e-6 && x.to > place.from + 1e-6,
+      !beside.has(member.role) && gap(x) < HAIR && x.from < place.to - HAIR && x.to > place.from + HAIR,
   )
   const nailed = roof.filter(
     ({ member, x }) =>
-      beside.has(member.role) && gap(x) < 1e-3 && (member.role !== 'roof-block' || x.from > place.from),
+      beside.has(member.role) && gap(x) < TOUCHING && (member.role !== 'roof-block' || x.from > place.from),
   )
   // near the middle a tie that stands a bay away is shown too
   const nearest = new Map<string, (typeof roof)[number]>()
@@ -145,7 +147,7 @@ function dimensions(plan: Plan): Dimension[] {
   const { design, roof } = plan
   const { width } = design.footprint
   const [south, north] = [heightOf(design.walls, 'south'), heightOf(design.walls, 'north')]
-  const uneven = Math.abs(north - south) > 0.01
+  const uneven = Math.abs(north - south) > ONE_READING
   return [
     {
       name: 'span',

@@ -1,3 +1,4 @@
+import { ONE_READING } from '../measure'
 import { hasOneSlope, type SideName } from '../design'
 import { type Member, partedEaves } from '../frame'
 import { vec } from '../geometry'
@@ -249,7 +250,7 @@ export function roofEnd(plan: Plan, side: 'east' | 'west'): Drawing {
         value: plate(left),
         field: null,
       },
-      ...(Math.abs(plate(left) - plate(right)) > 0.01
+      ...(Math.abs(plate(left) - plate(right)) > ONE_READING
         ? [
             {
               name: 'other-height',

@@ -1,3 +1,4 @@
+import { HAIR } from '../measure'
 import { type Member, type Part, partFaces } from '../frame'
 import { add, dot, outlineOf, toBuilding, type Vec3, vec } from '../geometry'
 import type { Ink, Patch, Point } from './drawing'
@@ -27,7 +28,7 @@ export function seen(members: readonly Member[], view: View): Patch[] {
         n.x * dot(at.along, view.toward) +
         n.y * dot(at.depth, view.toward) +
         n.z * dot(at.thickness, view.toward)
-      if (facing < 1e-6) return []
+      if (facing < HAIR) return []
       const loops = face.loops.map(loop => outlineOf(loop).map(p => toBuilding(at, p)))
       const depth = Math.max(...loops.flat().map(p => dot(p, view.toward)))
       return [
@@ -49,7 +50,7 @@ export function seen(members: readonly Member[], view: View): Patch[] {
 export function seenParts(parts: readonly Part[], view: View): Patch[] {
   const faces = parts.flatMap(part =>
     partFaces(part).flatMap(face => {
-      if (dot(face.plane.normal, view.toward) < 1e-6) return []
+      if (dot(face.plane.normal, view.toward) < HAIR) return []
       const loops = face.loops.map(loop => loop.map(p => add(p, part.low)))
       const patch: Patch = {
         loops: loops.map(loop => loop.map(p => flatten(view, p))),

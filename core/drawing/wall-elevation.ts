@@ -1,3 +1,4 @@
+import { HAIR, ONE_READING } from '../measure'
 import { footOf, heightOf, isSide, roughSize, standsOnDeck } from '../design'
 import { centred, type Member, type Wall, type WallName } from '../frame'
 import { vec } from '../geometry'
@@ -65,7 +66,7 @@ function stackLines(plan: Plan, wall: Wall): Line[] {
   const tick = ({ at, off }: Stacked, from: number, to: number): Line => ({
     from: { x: at, y: from },
     to: { x: at, y: to },
-    ink: off > STACKED + 1e-6 ? 'mark' : 'datum',
+    ink: off > STACKED + HAIR ? 'mark' : 'datum',
   })
   return [
     ...joists.map(each => tick(each, -TICK, -10)),
@@ -126,7 +127,7 @@ function dimensions({ design }: Plan, wall: Wall): Dimension[] {
 /** The far eave wall's height, where a raked wall ends at another one than it begins at. */
 function otherShoulder({ walls }: Plan['design'], { raked, overall, height }: Wall): Dimension[] {
   const north = heightOf(walls, 'north')
-  return raked && Math.abs(north - height) > 0.01
+  return raked && Math.abs(north - height) > ONE_READING
     ? [
         {
           name: 'other-height',

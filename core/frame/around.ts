@@ -1,9 +1,7 @@
+import { least } from '../trade'
 import { planeAt, vec, type Vec3 } from '../geometry'
 import type { BuildingCut } from './member'
 import { overlaps, type Rect, within } from './rect'
-
-/** Pieces smaller than this either way are left out, mm. */
-export const SLIVER = 12
 
 /**
  * What of a rectangle is left about holes: whole pieces where a hole runs across it, else the piece with what
@@ -16,8 +14,8 @@ export function around(
   const hit = holes.filter(each => overlaps(each, rect))
   if (hit.some(hole => within(rect, hole))) return []
   for (const hole of hit) {
-    const acrossY = hole.y0 <= rect.y0 + SLIVER && hole.y1 >= rect.y1 - SLIVER
-    const acrossX = hole.x0 <= rect.x0 + SLIVER && hole.x1 >= rect.x1 - SLIVER
+    const acrossY = hole.y0 <= rect.y0 + least.piece && hole.y1 >= rect.y1 - least.piece
+    const acrossX = hole.x0 <= rect.x0 + least.piece && hole.x1 >= rect.x1 - least.piece
     if (!acrossY && !acrossX) continue
     const sides = acrossY
       ? [
@@ -29,7 +27,7 @@ export function around(
           { ...rect, y0: hole.y1 },
         ]
     return sides
-      .filter(({ x0, x1, y0, y1 }) => x1 - x0 > SLIVER && y1 - y0 > SLIVER)
+      .filter(({ x0, x1, y0, y1 }) => x1 - x0 > least.piece && y1 - y0 > least.piece)
       .flatMap(side => around(side, holes))
   }
   return [{ rect, notches: hit }]

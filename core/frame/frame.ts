@@ -1,17 +1,24 @@
+import type { Stretch } from '../trade'
 import { type Design, limits, ownSections, settled, type SideName, sideNames, wallFoot } from '../design'
 import { findSection, type Section } from '../lumber'
 import { farRange, turnOf } from '../survey'
 import { baseFoot, type BaseFrame, type BaseAsk, emptyBase, frameBase } from './base'
 import { type FloorFrame, frameFloor } from './floor/floor'
 import { type Ground, groundOf } from './ground'
-import type { Stretch } from './layout'
 import { cutOrders, type Member } from './member'
 import { type Memory, newMemory } from './memory'
 import { once } from './once'
 import type { Problem } from './problem'
 import type { Rect } from './rect'
 import { refusedProblems } from './refused'
-import { type Bearer, frameRoof, type RoofDatum, type RoofLumber, roofShapes, rowsAcross } from './roof'
+import {
+  type BearingPartition,
+  frameRoof,
+  type RoofDatum,
+  type RoofLumber,
+  roofShapes,
+  rowsAcross,
+} from './roof'
 import { finishWalls } from './walls/finish'
 import { notchProblem } from './walls/gable-studs'
 import { rafterLine, ridgeHangs, type RoofLine } from './walls/roof-line'
@@ -183,7 +190,7 @@ export function frame(asked: Design, memory: Memory = newMemory()): Frame {
 }
 
 /** Partitions along the building that stand, for braces to stand on. */
-function bearersOf(design: Design, plate: Section): Bearer[] {
+function bearersOf(design: Design, plate: Section): BearingPartition[] {
   const lost = partitionProblems(design, plate).map(problem => problem.number)
   return partitionLines(design, plate)
     .filter(({ along }, i) => along === 'x' && !lost.includes(i + 1))

@@ -1,14 +1,9 @@
-import { least, MARK } from '../trade'
-
-/** A stretch along a wall or roof, mm. */
-export interface Stretch {
-  readonly from: number
-  readonly to: number
-}
+import { countUp, HAIR } from '../measure'
+import { least, MARK, overlap, type Stretch } from '../trade'
 
 /** Centres on the layout from 0, strictly within a length: spacing, twice spacing, … mm. */
 export function onCentre(spacing: number, length: number): number[] {
-  const count = Math.ceil(length / spacing - 1e-9) - 1
+  const count = countUp(length / spacing) - 1
   return Array.from({ length: Math.max(0, count) }, (_, i) => (i + 1) * spacing)
 }
 
@@ -37,7 +32,7 @@ export function withLayout(
  * members, mm.
  */
 export function clearOfEnds(centres: readonly number[], { from, to }: Stretch, thickness: number): number[] {
-  const tight = (a: number, b: number): boolean => b - a - thickness > 1e-6 && b - a - thickness < least.clear
+  const tight = (a: number, b: number): boolean => b - a - thickness > HAIR && b - a - thickness < least.clear
   const out = [...centres]
   const [last, before] = [out.at(-1), out.at(-2) ?? from]
   if (last !== undefined && tight(last, to)) out[out.length - 1] = (before + to) / 2
@@ -56,9 +51,9 @@ export function clearPlaces(
   within: Stretch,
 ): { readonly below: number | null; readonly above: number | null } {
   const free = (place: number): boolean =>
-    place > within.from - 1e-6 &&
-    place < within.to + 1e-6 &&
-    taken.every(({ from, to }) => place < from + 1e-6 || place > to - 1e-6)
+    place > within.from - HAIR &&
+    place < within.to + HAIR &&
+    taken.every(({ from, to }) => place < from + HAIR || place > to - HAIR)
   // an edge that a mark of the tape, rounded away from it, still clears
   const room = (place: number, way: 1 | -1): boolean => free(place) && free(place + way * MARK)
   const edges = [within.from, within.to, ...taken.flatMap(({ from, to }) => [from, to])]
@@ -66,8 +61,6 @@ export function clearPlaces(
     edges.filter(edge => way * (edge - at) > 0 && room(edge, way)).sort((a, b) => way * (a - b))[0] ?? null
   return { below: best(-1), above: best(1) }
 }
-
-const overlap = (a: Stretch, b: Stretch): boolean => a.from < b.to - 1e-6 && b.from < a.to - 1e-6
 
 /** Where a member goes that is wanted at a place: there, against one in its way, or nowhere. */
 export function clearOf(
@@ -78,7 +71,7 @@ export function clearOf(
 ): Stretch | null {
   const hit = taken.find(each => overlap(each, wanted))
   if (!hit) return wanted
-  if (centre > hit.from - 1e-6 && centre < hit.to + 1e-6) return null
+  if (centre > hit.from - HAIR && centre < hit.to + HAIR) return null
   const beside =
     centre > hit.to ? { from: hit.to, to: hit.to + thickness } : { from: hit.from - thickness, to: hit.from }
   return taken.some(each => overlap(each, beside)) ? null : beside
@@ -107,9 +100,9 @@ function costOf(
   { longest, shortest, joints = [], apart = 0 }: RowAsk,
 ): number {
   const long = to - from
-  const over = long > longest + 1e-6 ? 1e6 * (1 + ((long - longest) / longest) ** 2) : 0
-  const stub = long < shortest - 1e-6 ? 1e3 * ((shortest - long) / shortest) ** 2 : 0
-  return 1 + over + stub + (!isLast && joints.some(other => Math.abs(other - to) < apart - 1e-6) ? 1e3 : 0)
+  const over = long > longest + HAIR ? 1e6 * (1 + ((long - longest) / longest) ** 2) : 0
+  const stub = long < shortest - HAIR ? 1e3 * ((shortest - long) / shortest) ** 2 : 0
+  return 1 + over + stub + (!isLast && joints.some(other => Math.abs(other - to) < apart - HAIR) ? 1e3 : 0)
 }
 
 /** How ill a row is laid, to choose between two. */
@@ -131,7 +124,7 @@ export function fewestBoards(run: Stretch, ask: RowAsk): Stretch[] {
   const places = [
     run.from,
     ...[...new Set(breaks)]
-      .filter(at => at > run.from + SLIVER && at < run.to - SLIVER)
+      .filter(at => at > run.from + least.piece && at < run.to - least.piece)
       .sort((a, b) => a - b),
     run.to,
   ]
@@ -180,9 +173,6 @@ export function pliesOf(
   return out
 }
 
-/** mm. No piece of a row is shorter than this. */
-const SLIVER = 12
-
 /**
  * The pieces that a row is laid of end to end: each as long as `longest` lets it be and ending on one of
  * `breaks`, the first no longer than `first`; mm. One that no break shortens runs on.
@@ -191,8 +181,8 @@ export function rowOf(u: Stretch, breaks: readonly number[], longest: number, fi
   const out: Stretch[] = []
   let from = u.from
   let reach = first
-  while (u.to - from > reach + 1e-6) {
-    const end = Math.max(...breaks.filter(at => at <= from + reach + 1e-6 && at > from + SLIVER))
+  while (u.to - from > reach + HAIR) {
+    const end = Math.max(...breaks.filter(at => at <= from + reach + HAIR && at > from + least.piece))
     if (!Number.isFinite(end)) break
     out.push({ from, to: end })
     from = end

@@ -1,7 +1,7 @@
+import type { Stretch } from '../trade'
 import type { BoardFault, Cut, CutBoard, CutName, CutResult } from '../board'
 import { type Placement, type Plane, planeToBoard, toBuilding, type Vec3 } from '../geometry'
 import type { Section } from '../lumber'
-import type { Stretch } from './layout'
 import type { Cutter, Memory } from './memory'
 
 export type Role =

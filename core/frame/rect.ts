@@ -1,5 +1,6 @@
+import type { Stretch } from '../trade'
+import { HAIR } from '../measure'
 import type { Plot } from '../survey'
-import type { Stretch } from './layout'
 
 /** A rectangle seen from above, in the building, mm; x0 below x1, y0 below y1. */
 export type Rect = Plot
@@ -21,17 +22,15 @@ export const rectAlong = (along: 'x' | 'y', run: Stretch, across: Stretch): Rect
     ? { x0: run.from, x1: run.to, y0: across.from, y1: across.to }
     : { x0: across.from, x1: across.to, y0: run.from, y1: run.to }
 
-const SLACK = 1e-6
-
 /** Whether two rectangles share more than an edge. */
 export const overlaps = (a: Rect, b: Rect): boolean =>
-  a.x0 < b.x1 - SLACK && b.x0 < a.x1 - SLACK && a.y0 < b.y1 - SLACK && b.y0 < a.y1 - SLACK
+  a.x0 < b.x1 - HAIR && b.x0 < a.x1 - HAIR && a.y0 < b.y1 - HAIR && b.y0 < a.y1 - HAIR
 
 export const within = (inner: Rect, outer: Rect): boolean =>
-  inner.x0 >= outer.x0 - SLACK &&
-  inner.x1 <= outer.x1 + SLACK &&
-  inner.y0 >= outer.y0 - SLACK &&
-  inner.y1 <= outer.y1 + SLACK
+  inner.x0 >= outer.x0 - HAIR &&
+  inner.x1 <= outer.x1 + HAIR &&
+  inner.y0 >= outer.y0 - HAIR &&
+  inner.y1 <= outer.y1 + HAIR
 
 export const grown = ({ x0, x1, y0, y1 }: Rect, by: number): Rect => ({
   x0: x0 - by,

@@ -1,5 +1,5 @@
 import { distanceTo, flip, type Plane, sideOf } from './plane'
-import { DUST, ON_PLANE, SAME_POINT } from './tolerance'
+import { DUST, ON_PLANE, SAME_POINT } from '../measure'
 import { add, between, cross, distance, dot, length, scale, subtract, unit, type Vec3, vec } from './vector'
 
 /** One face of a convex solid: its corners run anticlockwise seen from outside, and `plane` looks outward. */

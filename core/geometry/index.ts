@@ -14,7 +14,6 @@ export { type Mesh, meshOf, meshVolume } from './mesh'
 export { place, type Placement, planeToBoard, toBoard, toBuilding } from './placement'
 export { distanceTo, downOf, fallOf, flip, meets, type Plane, planeAt, sideOf } from './plane'
 export { outlineOf, shell, type ShellFace } from './shell'
-export { DUST, ON_PLANE, SAME_CUT, SAME_POINT } from './tolerance'
 export {
   add,
   between,

@@ -1,3 +1,4 @@
+import { TOUCHING } from '../measure'
 import earcut from 'earcut'
 import type { ShellFace } from './shell'
 import { cross, dot, unit, type Vec3, vec } from './vector'
@@ -51,7 +52,7 @@ function cells(value: number): readonly number[] {
 }
 
 /** Microns. */
-const BETWEEN = 1e-3
+const BETWEEN = TOUCHING
 
 /** Corners in their plane's own two directions, anticlockwise kept. */
 function flatten(points: readonly Vec3[], normal: Vec3): number[] {

@@ -1,3 +1,4 @@
+import { NO_TURN } from '../measure'
 import type { Plane } from './plane'
 import { add, cross, dot, scale, unit, type Vec3, vec } from './vector'
 
@@ -12,11 +13,11 @@ export interface Placement {
   readonly thickness: Vec3
 }
 
-/** A placement with `along` and `depth` at right angles. Throws RangeError where they are not, to 1e-9. */
+/** A placement with `along` and `depth` at right angles. Throws RangeError where they are not. */
 export function place(origin: Vec3, along: Vec3, depth: Vec3): Placement {
   const u = unit(along)
   const v = unit(depth)
-  if (Math.abs(dot(u, v)) > 1e-9) throw new RangeError("a board's depth must be square to its length")
+  if (Math.abs(dot(u, v)) > NO_TURN) throw new RangeError("a board's depth must be square to its length")
   return { origin, along: u, depth: v, thickness: cross(u, v) }
 }
 

@@ -1,4 +1,4 @@
-import { ON_PLANE } from './tolerance'
+import { ON_PLANE, PARALLEL } from '../measure'
 import { dot, unit, type Vec3, vec } from './vector'
 
 /**
@@ -37,7 +37,7 @@ export function sideOf(signed: number): 'front' | 'on' | 'behind' {
  */
 export function meets(plane: Plane, point: Vec3, direction: Vec3): number | null {
   const slope = dot(plane.normal, direction)
-  return Math.abs(slope) < 1e-12 ? null : -distanceTo(plane, point) / slope
+  return Math.abs(slope) < PARALLEL ? null : -distanceTo(plane, point) / slope
 }
 
 /** The level way that a sloped plane, looking up, falls; and the way down along it. Unit vectors. */

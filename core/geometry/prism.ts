@@ -1,6 +1,6 @@
 import { type Convex, type Face, INSIDE } from './convex'
 import { outlineOf, type ShellFace, shellOf } from './shell'
-import { ON_PLANE } from './tolerance'
+import { ON_PLANE, TOUCHING } from '../measure'
 import { distance, type Vec3, vec } from './vector'
 
 /**
@@ -58,7 +58,8 @@ function wallOn(
       normal: { x, y },
       offset,
     } = plane
-    if (Math.abs(x * a.x + y * a.y - offset) > EDGE || Math.abs(x * b.x + y * b.y - offset) > EDGE) continue
+    if (Math.abs(x * a.x + y * a.y - offset) > TOUCHING || Math.abs(x * b.x + y * b.y - offset) > TOUCHING)
+      continue
     // the outline runs clockwise seen from over it: what lies to its left is outside
     if (x * -(b.y - a.y) + y * (b.x - a.x) <= 0) continue
     const reach = corners.map(p => (p.x - mx) * (b.x - a.x) + (p.y - my) * (b.y - a.y))
@@ -68,9 +69,3 @@ function wallOn(
   }
   return null
 }
-
-/**
- * mm. How far an outline's corner may be off the plane of the side that stands on it: corners of parts that
- * meet are made one within a tenth of a micron of each other.
- */
-const EDGE = 1e-3

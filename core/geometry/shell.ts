@@ -1,6 +1,6 @@
 import { type Convex, type Face, INSIDE } from './convex'
 import { flip, type Plane } from './plane'
-import { SAME_DIRECTION, SAME_POINT } from './tolerance'
+import { IN_LINE, SAME_DIRECTION, SAME_POINT } from '../measure'
 import { cross, distance, dot, length, scale, subtract, unit, type Vec3, vec } from './vector'
 
 /**
@@ -109,7 +109,7 @@ function samePlane(a: Plane, b: Plane): boolean {
     Math.abs(a.offset - Math.sign(facing) * b.offset) >= SAME_POINT
   )
     return false
-  return length(cross(a.normal, b.normal)) < 1e-6
+  return length(cross(a.normal, b.normal)) < IN_LINE
 }
 
 interface Edge {
@@ -251,7 +251,7 @@ function isInside(p: Vec3, outline: readonly Vec3[], normal: Vec3): boolean {
 export function turnsAt(a: Vec3, b: Vec3, c: Vec3): boolean {
   const before = subtract(b, a)
   const after = subtract(c, b)
-  return length(cross(before, after)) > 1e-6 * length(before) * length(after)
+  return length(cross(before, after)) > IN_LINE * length(before) * length(after)
 }
 
 /** Takes out the corners at which no face of the shell turns. */

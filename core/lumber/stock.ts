@@ -1,4 +1,4 @@
-import { FOOT, type Units } from '../measure'
+import { FOOT, HAIR, type Units } from '../measure'
 
 /** Lengths a yard sells, in millimetres, shortest first (common practice, no source). */
 export const stockLengths: Record<Units, readonly number[]> = {
@@ -11,5 +11,5 @@ export const stockLengths: Record<Units, readonly number[]> = {
  * long enough.
  */
 export function stockFor(length: number, stock: readonly number[]): number | null {
-  return stock.find(each => each >= length - 1e-6) ?? null
+  return stock.find(each => each >= length - HAIR) ?? null
 }

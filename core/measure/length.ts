@@ -1,3 +1,4 @@
+import { countDown } from './tolerance'
 import { type MeasureFault, type Read, read, refuse } from './fault'
 import { FOOT, INCH, METRE, type Units } from './units'
 
@@ -162,7 +163,7 @@ function add(parts: readonly Term[], units: Units): Read<number> {
 
 /** Rounds to the nearest step, halves away from zero, never giving -0. `step` is greater than 0. */
 export function roundTo(value: number, step: number): number {
-  const steps = Math.sign(value) * Math.floor(Math.abs(value) / step + 0.5 + 1e-9)
+  const steps = Math.sign(value) * countDown(Math.abs(value) / step + 0.5)
   return steps === 0 ? 0 : steps * step
 }
 

@@ -7,3 +7,6 @@ export const INCH = 25.4
 export const FOOT = 304.8
 /** Millimetres in a metre. */
 export const METRE = 1000
+
+/** m³ in a mm³. */
+export const CUBIC_METRES = 1e-9

@@ -11,7 +11,7 @@ import {
   type CutName,
 } from '../board'
 import type { Member } from '../frame'
-import { degrees, FOOT, METRE } from '../measure'
+import { CUBIC_METRES, degrees, FOOT, METRE, TOUCHING } from '../measure'
 import {
   backingOf,
   commonDifference,
@@ -142,7 +142,7 @@ function tapers({ role, board }: Piece): Figure[] {
   const depthAt = (x: number): number => {
     const ys = board.faces
       .flatMap(face => face.loops.flat())
-      .filter(p => Math.abs(p.x - x) < 1e-3)
+      .filter(p => Math.abs(p.x - x) < TOUCHING)
       .map(p => p.y)
     return Math.max(...ys) - Math.min(...ys)
   }
@@ -316,7 +316,7 @@ function common({ density }: Plan, piece: Piece): Figure[] {
       kind: 'weight',
       value: weightOf(piece.section, piece.volume, density),
       from: {
-        volume: piece.volume * 1e-9,
+        volume: piece.volume * CUBIC_METRES,
         density: densityOf(piece.section, density),
         sheet: piece.section.kind === 'sheet' ? 1 : 0,
       },

@@ -1,7 +1,7 @@
 import { cutOfFace, notches } from '../board'
 import type { Frame, Member, SlopeDatum } from '../frame'
 import { meets, planeAt, toBuilding, type Vec3, vec } from '../geometry'
-import { degrees } from '../measure'
+import { degrees, HAIR, ONE_READING } from '../measure'
 
 /** What a framer calls a hip's or a jack's numbers, read off its own board and the planes. mm and degrees. */
 export interface SkewReading {
@@ -112,8 +112,8 @@ function differenceTo(
     toBuilding(member.placement, vec(0, 0, member.section.thickness / 2))[axis]
   const next = members.find(
     other =>
-      Math.abs(Math.abs(at(other) - at(one)) - spacing) < 0.01 &&
-      Math.abs(longOf(other) - longOf(one)) > 1e-6,
+      Math.abs(Math.abs(at(other) - at(one)) - spacing) < ONE_READING &&
+      Math.abs(longOf(other) - longOf(one)) > HAIR,
   )
   return next ? Math.abs(longOf(next) - longOf(one)) : null
 }

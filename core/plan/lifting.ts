@@ -1,4 +1,6 @@
-import { isLapped, type Member, type Stretch, type Wall, type WallName } from '../frame'
+import type { Stretch } from '../trade'
+import { countUp, TOUCHING } from '../measure'
+import { isLapped, type Member, type Wall, type WallName } from '../frame'
 import { toBuilding } from '../geometry'
 import { stretchOf } from './marked-pair'
 import type { Plan } from './plan'
@@ -49,7 +51,7 @@ export function liftingOf(plan: Plan, name: WallName): Lifting {
       !(late && role === 'wall-sheet'),
   )
   const weight = lying.reduce((sum, { section, board }) => sum + weightOf(section, board.volume, density), 0)
-  return { ...tiltingOf(plan, name), weight, people: Math.max(2, Math.ceil(weight / 2 / LIFT - 1e-9)) }
+  return { ...tiltingOf(plan, name), weight, people: Math.max(2, countUp(weight / 2 / LIFT)) }
 }
 
 export function tiltingOf(plan: Plan, name: WallName): Tilting {
@@ -94,7 +96,7 @@ export function diagonalsOf(plan: Plan, name: WallName): readonly [number, numbe
   if (!wall || !corners.length) return [0, 0]
   const { s, z } = lyingBox(plan, name)
   const shoulder = (at: number): number =>
-    Math.max(...corners.filter(p => Math.abs(p[wall.along] - at) < 1e-3).map(p => p.z)) - z.from
+    Math.max(...corners.filter(p => Math.abs(p[wall.along] - at) < TOUCHING).map(p => p.z)) - z.from
   return [Math.hypot(s.to - s.from, shoulder(s.to)), Math.hypot(s.to - s.from, shoulder(s.from))]
 }
 

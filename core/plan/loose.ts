@@ -1,3 +1,4 @@
+import { countUp, CUBIC_METRES } from '../measure'
 import { type Base, type Design, sideNames } from '../design'
 import { type Role, areaOfRect, type Bed, type Frame, partVolume } from '../frame'
 import { earthwork } from '../survey'
@@ -43,8 +44,6 @@ export const bags = {
 /** Nails through a rim into each joist's end: three 16d, IRC table R602.3(1) (from memory). */
 export const NAILS = 3
 
-const M3 = 1e-9
-
 /** All loose quantities of a frame; those that come to nothing are left out. */
 export function looseOf(design: Design, frame: Frame): Loose[] {
   const { base } = design
@@ -63,7 +62,7 @@ export function looseOf(design: Design, frame: Frame): Loose[] {
         ]
       : []),
   ]
-  return items.filter(item => item.amount > 1e-9)
+  return items.filter(item => item.amount > CUBIC_METRES)
 }
 
 const count = (code: LooseCode, amount: number, from: Record<string, number>): Loose => ({
@@ -75,7 +74,7 @@ const count = (code: LooseCode, amount: number, from: Record<string, number>): L
 const cubic = (code: LooseCode, mm3: number, from: Record<string, number>): Loose => ({
   code,
   unit: 'm3',
-  amount: mm3 * M3,
+  amount: mm3 * CUBIC_METRES,
   from,
 })
 
@@ -152,18 +151,18 @@ function gravelOf(base: Base, beds: readonly Bedded[]): Loose[] {
   if (!('gravel' in base)) return []
   const { bed, fill, area } = compacted(beds)
   const loose = (bed + fill) * (1 + base.gravel.compaction / 100)
-  const weight = loose * M3 * GRAVEL_DENSITY
+  const weight = loose * CUBIC_METRES * GRAVEL_DENSITY
   return [
     cubic('gravel', loose, {
       area: area / 1e6,
       depth: base.gravel.depth,
-      fill: fill * M3,
+      fill: fill * CUBIC_METRES,
       compaction: base.gravel.compaction,
       weight,
-      barrows: Math.ceil((loose * M3) / BARROW),
-      buckets: Math.ceil((loose * M3) / BUCKET),
+      barrows: Math.ceil((loose * CUBIC_METRES) / BARROW),
+      buckets: Math.ceil((loose * CUBIC_METRES) / BUCKET),
       load: base.gravel.load,
-      loads: Math.ceil(weight / base.gravel.load - 1e-9),
+      loads: countUp(weight / base.gravel.load),
     }),
   ]
 }
@@ -175,8 +174,8 @@ function holesOf(frame: Frame): Loose[] {
   return [
     cubic('hole-gravel', tamped, {
       holes: filled.filter(each => each.gravel > 0).length,
-      weight: tamped * M3 * GRAVEL_DENSITY,
-      barrows: Math.ceil((tamped * M3) / BARROW),
+      weight: tamped * CUBIC_METRES * GRAVEL_DENSITY,
+      barrows: Math.ceil((tamped * CUBIC_METRES) / BARROW),
     }),
   ]
 }
@@ -201,8 +200,8 @@ function concreteOf({ lumber: { yard } }: Design, frame: Frame): Loose[] {
     .reduce((sum, part) => sum + partVolume(part), 0)
   const about = frame.base.holes.reduce((sum, hole) => sum + fillOf(frame, hole.id).concrete, 0)
   const { weight, makes } = bags[yard]
-  const volume = (cast + about) * M3
-  return [cubic('concrete', cast + about, { bags: Math.ceil(volume / makes - 1e-9), bag: weight, makes })]
+  const volume = (cast + about) * CUBIC_METRES
+  return [cubic('concrete', cast + about, { bags: countUp(volume / makes), bag: weight, makes })]
 }
 
 function blocksOf(base: Base, frame: Frame): Loose[] {
@@ -229,9 +228,9 @@ function spoilOf(frame: Frame, bedded: readonly Bedded[]): Loose[] {
   )
   return [
     cubic('spoil', beds + holes, {
-      beds: beds * M3,
-      holes: holes * M3,
-      barrows: Math.ceil(((beds + holes) * M3) / BARROW),
+      beds: beds * CUBIC_METRES,
+      holes: holes * CUBIC_METRES,
+      barrows: Math.ceil(((beds + holes) * CUBIC_METRES) / BARROW),
     }),
   ]
 }

@@ -1,5 +1,7 @@
+import type { Stretch } from '../trade'
+import { ONE_READING, TOUCHING } from '../measure'
 import { standsOnDeck } from '../design'
-import { type Bay, type Frame, type Member, reachOf, type Stretch, type WallName } from '../frame'
+import { type Bay, type Frame, type Member, reachOf, type WallName } from '../frame'
 import { toBuilding, type Vec3 } from '../geometry'
 
 /**
@@ -68,7 +70,7 @@ export function platePair(frame: Frame, name: WallName): MarkedPair {
       ? { from: wall.to - to, to: wall.to - from }
       : { from: from - wall.from, to: to - wall.from }
   const marks = pair.marks.filter(
-    (mark, i) => !pair.marks.slice(0, i).some(other => Math.abs(other.from - mark.from) < 0.01),
+    (mark, i) => !pair.marks.slice(0, i).some(other => Math.abs(other.from - mark.from) < ONE_READING),
   )
   const plates = frame.members
     .filter(
@@ -80,7 +82,7 @@ export function platePair(frame: Frame, name: WallName): MarkedPair {
     .map(member => stretchOf(member, wall.along))
   const step = wall.step && plates.length ? turn({ from: wall.step.at, to: wall.step.at }).from : null
   const joints = [...new Set(plates.map(each => Math.round(turn(each).to * 1e6) / 1e6))]
-    .filter(at => at < wall.to - wall.from - 1e-3 && (step === null || Math.abs(at - step) > 1e-3))
+    .filter(at => at < wall.to - wall.from - TOUCHING && (step === null || Math.abs(at - step) > TOUCHING))
     .sort((a, b) => a - b)
   return {
     ...pair,
@@ -129,7 +131,7 @@ function rakeStrip(frame: Frame, name: WallName, side: RakeStrip['side']): RakeS
       const middle = (s.from + s.to) / 2
       if (
         (middle - first.foot.y) * (middle - last.head.y) > 0 ||
-        stretchOf(member, 'z').to < levelAt(middle) - 1e-3
+        stretchOf(member, 'z').to < levelAt(middle) - TOUCHING
       )
         return []
       const [a, b] = [along(s.from), along(s.to)]
@@ -177,7 +179,7 @@ export function rimPair(frame: Frame, bay: Bay): MarkedPair {
   return {
     ...pair,
     marks: pair.marks.filter(
-      (mark, i) => i === 0 || Math.abs(mark.from - (pair.marks[i - 1]?.from ?? 0)) > 0.01,
+      (mark, i) => i === 0 || Math.abs(mark.from - (pair.marks[i - 1]?.from ?? 0)) > ONE_READING,
     ),
   }
 }

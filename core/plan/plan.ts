@@ -1,3 +1,4 @@
+import { CUBIC_METRES } from '../measure'
 import type { Design } from '../design'
 import { type Frame, frame, type Memory } from '../frame'
 import { density, stockLengths } from '../lumber'
@@ -61,7 +62,7 @@ function totalsOf(pieces: readonly Piece[], kgPerM3: number): Omit<Totals, 'shee
     pieces: sum(() => 1),
     length: ofBoards(piece => piece.length),
     boardFeet: sum(piece => piece.boardFeet),
-    volume: ofBoards(piece => piece.volume) * 1e-9,
+    volume: ofBoards(piece => piece.volume) * CUBIC_METRES,
     weight: sum(piece => weightOf(piece.section, piece.volume, kgPerM3)),
   }
 }

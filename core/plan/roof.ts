@@ -1,8 +1,8 @@
 import { type CutBoard, cutLine, cutOfFace, notches } from '../board'
 import { distanceTo, downOf, meets, planeAt, scale, toBuilding, type Vec3, vec } from '../geometry'
+import type { Design } from '../design'
 import type { Frame, Member, SlopeDatum } from '../frame'
-import { FOOT, METRE, type Units } from '../measure'
-import type { Plan } from './plan'
+import { FOOT, HAIR, METRE, NO_TURN, ONE_READING, type Units } from '../measure'
 
 /**
  * What a framer calls the roof's numbers, read off the planes and the first common rafter. mm and degrees.
@@ -63,7 +63,7 @@ export function readRoof(frame: Frame, units: Units, side: 'south' | 'north' = '
     rise: lineLength * up.z,
     unitLength: unitRun / Math.abs(up.y),
     ridgeDeduction:
-      toFace === null || lineLength - toFace < 1e-9
+      toFace === null || lineLength - toFace < HAIR
         ? null
         : { along: lineLength - toFace, level: levelOf(lineLength - toFace) },
     heightAbovePlate: overPlate(rafter, heel),
@@ -92,10 +92,10 @@ function bearing(frame: Frame, rafter: Member, { wallOutside, height }: SlopeDat
   const wedge = frame.members.find(member => member.role === 'wedge')
   if (wedge) return wedge.board.end - wedge.board.start
   // a level joist lies on the plate as it is
-  if (Math.abs(rafter.placement.along.z) < 1e-9) return frame.lumber.plate.depth
+  if (Math.abs(rafter.placement.along.z) < NO_TURN) return frame.lumber.plate.depth
   const across = levelFace(rafter.board)
     .map(p => toBuilding(rafter.placement, p))
-    .filter(p => Math.abs(p.z - height) < 0.01)
+    .filter(p => Math.abs(p.z - height) < ONE_READING)
     .map(p => -distanceTo(wallOutside, p))
   if (across.length === 0) return 0
   return Math.max(
@@ -111,7 +111,13 @@ function levelFace(board: CutBoard): Vec3[] {
 }
 
 /** The north slope of a gable, where it is not as the south one; null where both are one. */
-export const northSlope = ({ frame, design }: Pick<Plan, 'frame' | 'design'>): RoofReading | null =>
+export const northSlope = ({
+  frame,
+  design,
+}: {
+  readonly frame: Frame
+  readonly design: Design
+}): RoofReading | null =>
   (design.roof.shape === 'gable' && design.roof.northPitch) || design.roof.shape === 'raised-ridge'
     ? readRoof(frame, design.units, 'north')
     : null

@@ -1,3 +1,4 @@
+import { HAIR } from '../measure'
 import { boardLength } from '../board'
 import type { Frame, Member } from '../frame'
 import { widthOf } from './piece'
@@ -49,7 +50,7 @@ function cutFrom(members: readonly Member[]): SheetCut[] {
   let rests: Rest[] = []
   for (const piece of pieces) {
     const fits = rests
-      .filter(rest => rest.long >= piece.long - 1e-6 && rest.wide >= piece.wide - 1e-6)
+      .filter(rest => rest.long >= piece.long - HAIR && rest.wide >= piece.wide - HAIR)
       .sort((a, b) => Math.round(a.long * a.wide) - Math.round(b.long * b.wide))
     const from = fits[0] ?? { sheet: cuts.push([]) - 1, ...full }
     cuts[from.sheet]?.push(piece)

@@ -1,3 +1,4 @@
+import { countUp } from '../measure'
 import { type Design, isSide } from '../design'
 import type { Frame, Wall } from '../frame'
 import { meets, vec } from '../geometry'
@@ -46,7 +47,7 @@ export function sidingOf({ walls, roof }: Design, frame: Frame): SidingCount | n
     ? {
         rows: rows.length,
         length,
-        boards: Math.ceil((length * (1 + WASTE)) / longest - 1e-9),
+        boards: countUp((length * (1 + WASTE)) / longest),
         stock: longest,
       }
     : null
@@ -68,7 +69,7 @@ function rowsOn(gables: boolean, frame: Frame, wall: Wall, exposure: number): nu
       )
       .map(sheet => stretchOf(sheet, 'z').from),
   )
-  const count = Number.isFinite(foot) ? Math.ceil((top - foot) / exposure - 1e-9) : 0
+  const count = Number.isFinite(foot) ? countUp((top - foot) / exposure) : 0
   return Array.from({ length: Math.max(0, count) }, (_, i) => foot + i * exposure)
     .map(low => {
       const middle = Math.min(low + exposure / 2, (low + top) / 2)

@@ -1,3 +1,4 @@
+import { HAIR } from '../measure'
 import type { Design, Find, Site } from '../design'
 import {
   apart,
@@ -102,7 +103,7 @@ export function nearnesses(design: Design, frame: Frame): Nearness[] {
       id: dig.id,
       by: Math.max(0, (second ? toStretch(dig.at, first, second) : apart(dig.at, first)) - dig.half),
     }))
-    const near = far.filter(each => each.by < find.clear - 1e-6)
+    const near = far.filter(each => each.by < find.clear - HAIR)
     return near.length
       ? [{ find, ids: near.map(each => each.id), least: Math.min(...near.map(each => each.by)) }]
       : []

@@ -1,4 +1,4 @@
-import { FOOT, type Units } from '../measure'
+import { countDown, FOOT, type Units } from '../measure'
 import type { RoofReading } from './roof'
 
 /**
@@ -41,7 +41,7 @@ export function stepping(
 ): Stepping {
   const slope = roof.lineLength / roof.run
   const steps = (level: number): Steps => {
-    const full = Math.floor(level / blade + 1e-9)
+    const full = countDown(level / blade)
     const oddRun = Math.max(0, level - full * blade)
     return { full, oddRun, oddLength: oddRun * slope }
   }

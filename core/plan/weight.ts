@@ -1,3 +1,4 @@
+import { CUBIC_METRES } from '../measure'
 import type { Section } from '../lumber'
 
 /** kg/m³ of softwood sheets, plywood or strand board (36 to 40 lb/ft³; common practice, no source). */
@@ -5,7 +6,7 @@ export const SHEET_DENSITY = 600
 
 /** kg of a volume in mm³ of a section, of lumber of a density in kg/m³. */
 export const weightOf = (section: Section, volume: number, density: number): number =>
-  volume * 1e-9 * densityOf(section, density)
+  volume * CUBIC_METRES * densityOf(section, density)
 
 export const densityOf = (section: Section, density: number): number =>
   section.kind === 'sheet' ? SHEET_DENSITY : density

@@ -1,3 +1,5 @@
+import { HAIR } from '../measure'
+
 /** A point of the ground seen from above, mm. Which axes it is in is said where it is used. */
 export interface Spot {
   readonly x: number
@@ -21,7 +23,7 @@ export function toStretch(p: Spot, a: Spot, b: Spot): number {
  */
 export function leftOf(p: Spot, a: Spot, b: Spot): number | null {
   const long = apart(a, b)
-  return long < 1e-9 ? null : ((b.x - a.x) * (p.y - a.y) - (b.y - a.y) * (p.x - a.x)) / long
+  return long < HAIR ? null : ((b.x - a.x) * (p.y - a.y) - (b.y - a.y) * (p.x - a.x)) / long
 }
 
 /** Area of an outline in mm², its corners in order; positive anticlockwise. */

@@ -1,5 +1,5 @@
 import { Matrix, SVD, solve } from 'ml-matrix'
-import { degrees, INCH } from '../measure'
+import { degrees, fit, HAIR, INCH } from '../measure'
 import {
   type HeldSide,
   type Readings,
@@ -59,10 +59,6 @@ const UNKNOWNS = 5
 export const MISREAD = INCH
 /** mm that an honest tape is off (trade book, section 4: builders accept an eighth of an inch). */
 const HONEST = INCH / 8
-/** mm. Steps smaller than this end the search. */
-const STILL = 1e-7
-/** Share of the largest singular value below which a direction is not fixed by the readings. */
-const UNFIXED = 1e-6
 
 const triangles: readonly (readonly [TapeName, TapeName, TapeName])[] = [
   ['south', 'east', 'swNe'],
@@ -182,7 +178,7 @@ function contradiction(
           : 0
         : tapesOf(stakes)[name]
     const read = name === 'triangle' ? (readings.triangle?.hypotenuse ?? 0) : (readings.tapes[name] ?? 0)
-    const own = Math.max(1e-9, kept.get(i, i))
+    const own = Math.max(fit.ownShare, kept.get(i, i))
     const allowed = Math.max(
       MISREAD,
       (HONEST * kept.getRow(i).reduce((sum, value) => sum + Math.abs(value), 0)) / own,
@@ -196,13 +192,13 @@ function contradiction(
     }
   })
   if (!each.some(({ off, allowed }) => off > allowed)) return null
-  const again = each.reduce((best, other) => (other.crooked < best.crooked - 1e-9 ? other : best))
+  const again = each.reduce((best, other) => (other.crooked < best.crooked - HAIR ? other : best))
   return { code: 'disagree', by: again.off, again: again.name, would: again.would }
 }
 
-/** How each residual changes with each unknown, by central differences of 0.01 mm. */
+/** How each residual changes with each unknown, by central differences. */
 function slopes(readings: Readings, at: readonly number[]): Matrix {
-  const h = 0.01
+  const h = fit.step
   const columns = at.map((_, k) => {
     const moved = (by: number): number[] =>
       residuals(
@@ -220,7 +216,7 @@ const sumOfSquares = (values: readonly number[]): number =>
 
 function search(readings: Readings, from: readonly number[]): { at: readonly number[]; fixed: boolean } {
   let at = [...from]
-  let damping = 1e-3
+  let damping: number = fit.damping.first
   for (let round = 0; round < 200; round++) {
     const off = residuals(readings, at)
     const slope = slopes(readings, at)
@@ -231,12 +227,12 @@ function search(readings: Readings, from: readonly number[]): { at: readonly num
     const next = at.map((value, i) => value - (step[i] ?? 0))
     if (sumOfSquares(residuals(readings, next)) <= sumOfSquares(off)) {
       at = next
-      damping = Math.max(1e-12, damping / 10)
+      damping = Math.max(fit.damping.least, damping / 10)
     } else damping *= 10
-    if (Math.sqrt(sumOfSquares(step)) < STILL) break
+    if (Math.sqrt(sumOfSquares(step)) < fit.still) break
   }
   const weights = new SVD(slopes(readings, at)).diagonal
-  return { at, fixed: (weights[UNKNOWNS - 1] ?? 0) > UNFIXED * (weights[0] ?? 1) }
+  return { at, fixed: (weights[UNKNOWNS - 1] ?? 0) > fit.unfixed * (weights[0] ?? 1) }
 }
 
 function isConvex(stakes: Stakes): boolean {
@@ -342,9 +338,8 @@ export function verdictOn(
     Math.abs(tapes.east - width),
     Math.abs(tapes.west - width),
   )
-  const slack = 1e-6
   return {
     worst,
-    verdict: worst <= tolerance.good + slack ? 'good' : worst <= tolerance.fair + slack ? 'fair' : 'fix',
+    verdict: worst <= tolerance.good + HAIR ? 'good' : worst <= tolerance.fair + HAIR ? 'fair' : 'fix',
   }
 }

@@ -1,3 +1,4 @@
+import { fit, HAIR } from '../measure'
 import type { Spot } from './spot'
 
 /** A height read at a place: any level to count from, mm, up. */
@@ -8,11 +9,6 @@ export interface HeightAt extends Spot {
 /** The ground between readings: height at any place, mm. */
 export type Surface = (at: Spot) => number
 
-/** mm. Nearer than this a place takes the reading itself. */
-const AT_READING = 1e-3
-/** mm. Ground whose readings lie this near a plane is that plane. */
-const FLAT = 1e-6
-
 /**
  * A ground surface through readings: the plane that fits them best, and what each reading differs from it
  * spread by the inverse square of the distance (Shepard, "A two-dimensional interpolation function for
@@ -22,13 +18,13 @@ const FLAT = 1e-6
 export function surfaceThrough(readings: readonly HeightAt[]): Surface {
   const plane = bestPlane(readings)
   const off = readings.map(({ x, y, height }) => ({ x, y, height, by: height - plane({ x, y }) }))
-  if (off.every(each => Math.abs(each.by) < FLAT)) return plane
+  if (off.every(each => Math.abs(each.by) < HAIR)) return plane
   return at => {
     let sum = 0
     let weights = 0
     for (const each of off) {
       const square = (each.x - at.x) ** 2 + (each.y - at.y) ** 2
-      if (square < AT_READING ** 2) return each.height
+      if (square < fit.atReading ** 2) return each.height
       weights += 1 / square
       sum += each.by / square
     }
@@ -58,7 +54,7 @@ function bestPlane(readings: readonly HeightAt[]): Surface {
     moment(dy, dh),
   ]
   const det = xx * yy - xy * xy
-  if (det > 1e-9 * (xx + yy) ** 2) {
+  if (det > fit.inOneLine * (xx + yy) ** 2) {
     const [a, b] = [(xh * yy - yh * xy) / det, (yh * xx - xh * xy) / det]
     return at => mh + a * (at.x - mx) + b * (at.y - my)
   }

@@ -1,4 +1,4 @@
-import { degrees, FOOT, INCH, radians, type Units } from '../measure'
+import { degrees, FOOT, HAIR, INCH, radians, type Units } from '../measure'
 
 /**
  * A right triangle to check a corner with: legs along two sides and the tape between their ends, mm. `first`
@@ -23,11 +23,11 @@ const steps: Record<Units, readonly number[]> = { imperial: [FOOT, 3 * INCH, INC
 export function largestTriangle(first: number, second: number, units: Units): CheckTriangle | null {
   const along = Math.min(first / 4, second / 3)
   const across = Math.min(first / 3, second / 4)
-  const most = Math.max(along, across) + 1e-6
+  const most = Math.max(along, across) + HAIR
   const step = steps[units].find(each => each <= most)
   if (step === undefined) return null
   const unit = Math.floor(most / step) * step
-  return along + 1e-6 >= unit
+  return along + HAIR >= unit
     ? { first: 4 * unit, second: 3 * unit, hypotenuse: 5 * unit }
     : { first: 3 * unit, second: 4 * unit, hypotenuse: 5 * unit }
 }
@@ -56,5 +56,5 @@ export function cornerFrom(
   if (!(Math.abs(cosine) < 1)) return null
   const angle = degrees(Math.acos(cosine))
   const by = 2 * side * Math.abs(Math.sin(radians(90 - angle) / 2))
-  return { angle, by, slide: by < 1e-9 ? 'none' : angle < 90 ? 'out' : 'in' }
+  return { angle, by, slide: by < HAIR ? 'none' : angle < 90 ? 'out' : 'in' }
 }

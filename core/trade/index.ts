@@ -1,1 +1,2 @@
-export { hasRoom, least, MARK, type Range } from './least'
+export { gaps, hasRoom, least, MARK, type Range } from './least'
+export { liesIn, middleOf, overlap, type Stretch } from './stretch'

@@ -1,3 +1,5 @@
+import { HAIR, INCH } from '../measure'
+
 /**
  * Least sizes and gaps that boards are laid out with, mm; each is common practice, no source, unless one is
  * named. What would come out smaller is shared with its neighbour, or left out.
@@ -20,12 +22,85 @@ export const least = {
    * R802.7.1 has a sixth for notches between bearings and a quarter at them (from memory), and is cautioned.
    */
   underLookout: 0.5,
+  /** A piece of a board, a sheet or a row, either way: what is smaller is left out. */
+  piece: 12,
+  /** A space between joists that takes a block, and a tail joist. */
+  tailJoist: 50,
+  /** A block between rafters, along its row. */
+  roofBlock: 60,
+  /** A block's height under the air that is left over it. */
+  roofBlockTall: 25,
+  /** The overhang that a fascia wants, so that it stays clear of what covers the wall. */
+  fasciaOverhang: 2 * INCH,
+  /** The narrowest board that is let into tails. */
+  finishBoard: 12,
+  /** A jack rafter, from the inside of its plate to the hip. */
+  jack: 25,
+  purlin: 300,
+  /** The open strip between two slopes that don't meet. */
+  strip: 100,
+  /** Rafter that is left, plumb, over the heel. */
+  overHeel: 5,
+  /** A soffit joist, and what is left of its depth where it is ripped under the plate. */
+  soffitJoist: { long: 60, deep: 30 },
+  /** A stud that a wall is framed with. */
+  stud: 100,
+  /** A stud on a gable wall's plate, at its shorter side. */
+  gableStud: 50,
+  /** A notched stud's wood behind its rafter. */
+  notchedStud: 20,
+  /** A cripple; a gap below it above a header is left. */
+  cripple: 20,
+  /** Packing between a header's plies: the thinnest, and the thickest of one strip of sheet. */
+  packing: { least: 1, most: 45 },
+  /** A post under its beam, and one that gets knee braces. */
+  post: 100,
+  kneePost: 300,
+  /** A raked plate, level. */
+  rakePlate: 100,
+  /** The lowest strip of a sheet, and the lowest tip of a gable that gets one. */
+  sheetStrip: 100,
+  gableTip: 300,
+  /** Post or pier that shows above the ground. */
+  postShowing: 50,
+  /** What of a block is left behind a brace that is let in. */
+  behindBrace: 8,
+  /** An end rafter's wood under a lookout, whatever cuts it below. */
+  underLookoutLeft: 19,
   /** Clear inside of low walls that stand opposite each other. */
   betweenLowWalls: 300,
 } as const
 
+/** Gaps that boards are laid out with, mm; common practice, no source, unless one is named. */
+export const gaps = {
+  /** That a post keeps off what crosses the building beside it. */
+  besidePost: 5,
+  /** That headers in a roof or a ceiling keep from what they don't touch. */
+  besideHeader: 10,
+  /** That boards along a slope keep off its ends. */
+  slopeEnds: 40,
+  /** Along the inside of an end wall, for diagonals nailed across it. */
+  endBraces: INCH,
+  /** Of the plate's outer edge that a wedge leaves bare: a feather edge breaks off. */
+  wedgeTip: 6,
+  /** That a level cut of the tails stays below the seat. */
+  tailUnderSeat: 1,
+  /** Of gravel that a post stands on, so that its end drains. */
+  drain: 150,
+  /** Of wood that each of two sheets' edges has where they meet. */
+  sheetEdge: 9,
+  /** In the wood along a joint that is let go: above a header too close to the plate for cripples. */
+  inJoint: 20,
+  /** How far a corner's third stud, and a partition's two, show beyond the wall that butts there. */
+  nailing: INCH,
+  /** Of a stud past its middle beside the ridge for it to be notched, so that sheets meet on it. */
+  besideRidge: 10,
+  /** Between joints of the two top plates: 24 in, IRC R602.3.2 (from memory). */
+  platesJoints: 24 * INCH,
+} as const
+
 /** What a tape is read to, mm: a sixteenth of an inch. */
-export const MARK = 25.4 / 16
+export const MARK = INCH / 16
 
 /** A range that something may be set to, mm. */
 export interface Range {
@@ -34,4 +109,4 @@ export interface Range {
 }
 
 /** Whether a mark of the tape surely lies in a range: it is as wide as one. */
-export const hasRoom = ({ least: low, most }: Range): boolean => most - low >= MARK - 1e-6
+export const hasRoom = ({ least: low, most }: Range): boolean => most - low >= MARK - HAIR

@@ -1,3 +1,4 @@
+import { HAIR } from '../measure'
 import type { Mark } from '../board'
 import { cutNames } from './fields'
 
@@ -7,7 +8,7 @@ const places: Record<Mark['edge'], string> = { top: 'top edge', bottom: 'bottom 
 export function sayMark(mark: Mark, of: { readonly length: number }): string {
   const cuts = [...new Set(mark.cuts)].map(cut => cutNames[cut])
   const far = { up: '', under: ', on the side under', middle: ', in the middle of its thickness' }[mark.face]
-  const longPoint = mark.at < 1e-6 || mark.at > of.length - 1e-6
+  const longPoint = mark.at < HAIR || mark.at > of.length - HAIR
   const square = mark.cuts.every(cut => cut === 'square')
   return `${cuts.join(' and ')}, ${places[mark.edge]}${far}${longPoint && !square ? ', long point' : ''}`
 }

@@ -1,4 +1,4 @@
-import { formatLength, INCH, type MeasureFault, type Units } from '../measure'
+import { formatLength, INCH, type MeasureFault, ON_MARK, type Units } from '../measure'
 
 /** A length as a sentence says it: with its unit. */
 export const sayLength = (mm: number, units: Units): string =>
@@ -13,7 +13,7 @@ export const markOf = (units: Units): number => (units === 'imperial' ? INCH / 1
  */
 export function toMark(mm: number, units: Units, way: 'up' | 'down'): number {
   const mark = markOf(units)
-  return mark * (way === 'up' ? Math.ceil(mm / mark - 1e-7) : Math.floor(mm / mark + 1e-7))
+  return mark * (way === 'up' ? Math.ceil(mm / mark - ON_MARK) : Math.floor(mm / mark + ON_MARK))
 }
 
 /**

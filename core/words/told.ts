@@ -1,6 +1,6 @@
 import { findLimit, type Limit, limits } from '../design'
 import type { Problem } from '../frame'
-import type { Units } from '../measure'
+import { HAIR, type Units } from '../measure'
 import { toMark } from './measures'
 
 /** Which side of a section a problem's limit is of. */
@@ -31,7 +31,7 @@ export function typeable<P extends Problem>(problem: P, units: Units): P | null 
   const low = typeof least === 'number' ? Math.max(least, limit.min) : limit.min
   const high = typeof most === 'number' ? Math.min(most, limit.max) : limit.max
   if (typeof least !== 'number' && typeof most !== 'number') return problem
-  if (toMark(low, units, 'up') > toMark(high, units, 'down') + 1e-9) return null
+  if (toMark(low, units, 'up') > toMark(high, units, 'down') + HAIR) return null
   return {
     ...problem,
     ...(typeof least === 'number' ? { least: low } : {}),

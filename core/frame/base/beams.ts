@@ -1,8 +1,10 @@
+import type { Stretch } from '../../trade'
+import { HAIR } from '../../measure'
 import type { Beams } from '../../design'
 import { stockLengths } from '../../lumber'
 import type { Spot } from '../../survey'
 import { lyingBoard } from '../between'
-import { pliesOf, type Stretch } from '../layout'
+import { pliesOf } from '../layout'
 import type { Order } from '../member'
 import type { Problem } from '../problem'
 import { rectAlong, stretchesOf } from '../rect'
@@ -82,5 +84,5 @@ function crowded(rows: readonly Stretch[], supports: readonly number[], wide: nu
   const beam = (rows[0]?.to ?? 0) - (rows[0]?.from ?? 0)
   const least = Math.max(beam, wide)
   const closest = Math.min(apart(middles) - least, apart(supports) - wide)
-  return closest < -1e-6 ? [{ code: 'supports-touch', path: 'base.beams.rows', by: -closest }] : []
+  return closest < -HAIR ? [{ code: 'supports-touch', path: 'base.beams.rows', by: -closest }] : []
 }

@@ -24,4 +24,3 @@ export const baseFoot = (ask: BaseAsk): number => shapeOf(ask.base).foot(ask)
 export const frameBase = (ask: BaseAsk, ground: Ground): BaseFrame => shapeOf(ask.base).frame(ask, ground)
 
 export { type BaseAsk, type BaseFrame, type Bearing, type Bed, emptyBase } from './base'
-export { DRAIN } from './supports'

@@ -1,4 +1,5 @@
-import type { Stretch } from '../layout'
+import type { Stretch } from '../../trade'
+import { countUp } from '../../measure'
 
 /**
  * Rows evenly from one edge to the other, the outer ones flush with the edges; `wide` is a row's width, mm.
@@ -32,6 +33,6 @@ export function evenRows(
  */
 export function evenSupports(row: Stretch, half: number, most: number): number[] {
   const room = row.to - row.from - 2 * half
-  const gaps = Math.max(1, Math.ceil(room / most - 1e-9))
+  const gaps = Math.max(1, countUp(room / most))
   return Array.from({ length: gaps + 1 }, (_, i) => row.from + half + (room * i) / gaps)
 }

@@ -1,3 +1,4 @@
+import { HAIR } from '../../measure'
 import type { Base } from '../../design'
 import { planeAt, vec } from '../../geometry'
 import { lyingBoard } from '../between'
@@ -29,7 +30,7 @@ export const skids: BaseShape<Skids> = {
       }
     const rows = evenRows(across, base.count, timber.thickness, seams[along === 'y' ? 'x' : 'y'])
     const tight = Math.max(...rows.slice(1).map((row, i) => (rows[i]?.to ?? 0) - row.from))
-    if (tight > 1e-6)
+    if (tight > HAIR)
       return { ...emptyBase, problems: [{ code: 'supports-touch', path: 'base.count', by: tight }] }
     const slopes =
       base.ends === 'sloped'

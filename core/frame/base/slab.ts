@@ -1,3 +1,4 @@
+import { HAIR } from '../../measure'
 import type { Base } from '../../design'
 import { vec } from '../../geometry'
 import type { Part } from '../part'
@@ -24,7 +25,7 @@ export const slab: BaseShape<Slab> = {
       high: vec(whole.x1, whole.y1, top),
     }
     const most = (Math.min(rect.x1 - rect.x0, rect.y1 - rect.y0) - least.betweenLowWalls) / 2
-    const thick = base.lowWall !== null && base.lowWall.thickness > most + 1e-6
+    const thick = base.lowWall !== null && base.lowWall.thickness > most + HAIR
     const walls =
       base.lowWall && !thick ? lowWalls(rect, base.lowWall.thickness, top, top + base.lowWall.height) : []
     return {

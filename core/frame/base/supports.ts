@@ -1,3 +1,5 @@
+import { gaps, least } from '../../trade'
+import { HAIR } from '../../measure'
 import type { Base } from '../../design'
 import { vec } from '../../geometry'
 import { squareBoard } from '../between'
@@ -7,12 +9,6 @@ import { type BaseShape, emptyBase } from './base'
 import { beamFoot, layBeams } from './beams'
 
 type Of<K extends Base['kind']> = Extract<Base, { kind: K }>
-
-/** mm of gravel that a post stands on, so that its end drains (common practice, no source). */
-export const DRAIN = 150
-/** mm of post or pier that must show above the ground. */
-const LEAST_SHOWING = 50
-
 const square = (x: number, y: number, side: number) => ({
   x0: x - side / 2,
   x1: x + side / 2,
@@ -32,7 +28,7 @@ export const blocks: BaseShape<Of<'blocks'>> = {
     if (carried.problems.length) return { ...emptyBase, problems: carried.problems }
     const { side, height } = base.block
     const parts = carried.supports.map(({ id, place: { x, y } }): Part => {
-      const count = Math.max(1, Math.ceil((carried.low - ground.at({ x, y })) / height - 1e-6))
+      const count = Math.max(1, Math.ceil((carried.low - ground.at({ x, y })) / height - HAIR))
       return {
         id: `base/block/${id}`,
         kind: 'block',
@@ -69,7 +65,7 @@ export const posts: BaseShape<Of<'posts'>> = {
       const level = ground.at({ x, y })
       const rock = base.rock.find(each => each.post === id)
       const bottom = rock ? level - Math.min(rock.reached, base.frost) : level - base.frost
-      const foot = rock ? bottom : bottom + Math.min(DRAIN, base.frost / 2)
+      const foot = rock ? bottom : bottom + Math.min(gaps.drain, base.frost / 2)
       const hole: Hole = {
         id: `base/hole/${id}`,
         x,
@@ -147,7 +143,7 @@ export const piers: BaseShape<Of<'piers'>> = {
 }
 
 function showing(highest: number, under: number): Problem[] {
-  return under - highest < LEAST_SHOWING - 1e-6
-    ? [{ code: 'post-no-length', path: 'base.lift', least: LEAST_SHOWING }]
+  return under - highest < least.postShowing - HAIR
+    ? [{ code: 'post-no-length', path: 'base.lift', least: least.postShowing }]
     : []
 }

@@ -1,7 +1,7 @@
+import type { Stretch } from '../../trade'
 import type { Floor } from '../../design'
 import type { Section } from '../../lumber'
 import { lyingBoard } from '../between'
-import type { Stretch } from '../layout'
 import type { Order, Role } from '../member'
 import { type Rect, rectAlong, stretchesOf } from '../rect'
 

@@ -1,10 +1,11 @@
+import { HAIR } from '../../measure'
 import type { Deck, Floor } from '../../design'
 import { flip, place, vec } from '../../geometry'
 import { type Section, sheetSection } from '../../lumber'
-import { least } from '../../trade'
-import { around, cutOut, SLIVER } from '../around'
+import { least, type Stretch } from '../../trade'
+import { around, cutOut } from '../around'
 import { level, SPARE } from '../between'
-import { rowOf, type Stretch } from '../layout'
+import { rowOf } from '../layout'
 import type { BuildingCut, Order } from '../member'
 import type { Rect } from '../rect'
 import { axesOf, type Bay } from './bay'
@@ -32,7 +33,7 @@ function breaksOf(joists: readonly Stretch[]): number[] {
   const pairs: Stretch[] = []
   for (const each of sorted) {
     const last = pairs[pairs.length - 1]
-    if (last && each.from - last.to < 1e-6)
+    if (last && each.from - last.to < HAIR)
       pairs[pairs.length - 1] = { from: last.from, to: Math.max(last.to, each.to) }
     else pairs.push(each)
   }
@@ -54,7 +55,7 @@ export function staggered(u: Stretch, rows: number, breaks: readonly number[], l
     const starts = (i % 2 === 0 ? [1, 0.5, 0.75, 0.25] : [0.5, 1, 0.25, 0.75]).map(share =>
       rowOf(u, breaks, longest, share * longest),
     )
-    const whole = starts.filter(row => row.every(each => each.to - each.from <= longest + 1e-6))
+    const whole = starts.filter(row => row.every(each => each.to - each.from <= longest + HAIR))
     const cost = (row: readonly Stretch[]): number => 100 * shares(inner(row), before) + row.length
     const best = (whole.length ? whole : starts).reduce((a, b) => (cost(b) < cost(a) ? b : a))
     out.push(best)
@@ -67,10 +68,10 @@ export function staggered(u: Stretch, rows: number, breaks: readonly number[], l
  * the one before are ripped alike; mm.
  */
 function coursesOf(v: Stretch, wide: number, asked: number, narrowest: number): Stretch[] {
-  const whole = Math.max(1, Math.ceil((v.to - v.from - SLIVER) / (wide + asked)))
+  const whole = Math.max(1, Math.ceil((v.to - v.from - least.piece) / (wide + asked)))
   const over = v.to - v.from - whole * wide - (whole - 1) * asked
   // what is hardly more than whole boards goes into their gaps; whole sheets leave it bare
-  const gap = asked > 0 && whole > 1 && over > 0 && over < SLIVER ? asked + over / (whole - 1) : asked
+  const gap = asked > 0 && whole > 1 && over > 0 && over < least.piece ? asked + over / (whole - 1) : asked
   const step = wide + gap
   const count = whole
   const out = Array.from({ length: count }, (_, r): Stretch => ({
@@ -166,7 +167,7 @@ function flatBoard(
       ? place(vec(from - SPARE, low, top - section.thickness), vec(1, 0, 0), vec(0, 1, 0))
       : place(vec(low, from - SPARE, top), vec(0, 1, 0), vec(1, 0, 0))
   const rip: BuildingCut[] =
-    high - low < section.depth - 1e-6 ? [{ kind: 'end', name: 'rip', plane: level(across, high) }] : []
+    high - low < section.depth - HAIR ? [{ kind: 'end', name: 'rip', plane: level(across, high) }] : []
   return {
     id,
     role,

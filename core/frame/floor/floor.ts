@@ -1,7 +1,7 @@
+import { HAIR } from '../../measure'
 import { type Design, type Floor, limits } from '../../design'
 import { type Section, stockLengths } from '../../lumber'
-import { hasRoom } from '../../trade'
-import type { Stretch } from '../layout'
+import { hasRoom, type Stretch } from '../../trade'
 import type { Order } from '../member'
 import type { Problem } from '../problem'
 import { grown, overlaps, type Rect, within } from '../rect'
@@ -143,11 +143,11 @@ const leastBay = (floor: Floor, { joist }: FloorLumber): number =>
 function sizeProblems({ footprint }: Design, floor: Floor, lumber: FloorLumber): Problem[] {
   const problems: Problem[] = []
   const least = leastBay(floor, lumber)
-  if (floor.spacing < 2 * lumber.joist.thickness - 1e-6)
+  if (floor.spacing < 2 * lumber.joist.thickness - HAIR)
     problems.push({ code: 'spacing-too-tight', path: 'floor.spacing', least: 2 * lumber.joist.thickness })
-  if (footprint.length < least - 1e-6)
+  if (footprint.length < least - HAIR)
     problems.push({ code: 'floor-too-small', path: 'footprint.length', least })
-  if (footprint.width < least - 1e-6)
+  if (footprint.width < least - HAIR)
     problems.push({ code: 'floor-too-small', path: 'footprint.width', least })
   return problems
 }
@@ -156,9 +156,9 @@ function seamProblems({ footprint }: Design, floor: Floor, lumber: FloorLumber):
   const problems: Problem[] = []
   const least = leastBay(floor, lumber)
   const joint = { least: Math.max(least, limits.footprintLength.min), most: footprint.length - least }
-  if (floor.joint !== null && (floor.joint < least - 1e-6 || floor.joint > joint.most + 1e-6))
+  if (floor.joint !== null && (floor.joint < least - HAIR || floor.joint > joint.most + HAIR))
     problems.push({ code: 'joint-off-floor', path: 'floor.joint', range: hasRoom(joint) ? joint : null })
-  if (floor.porch && floor.porch.depth < least - 1e-6)
+  if (floor.porch && floor.porch.depth < least - HAIR)
     problems.push({ code: 'porch-too-small', path: 'floor.porch.depth', least })
   return problems
 }

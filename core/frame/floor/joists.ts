@@ -1,6 +1,7 @@
+import { least, overlap, type Stretch } from '../../trade'
 import type { Floor } from '../../design'
 import type { Section } from '../../lumber'
-import { clearOfEnds, onCentre, type Stretch, withLayout } from '../layout'
+import { clearOfEnds, onCentre, withLayout } from '../layout'
 import type { Order } from '../member'
 import { grown, overlaps, type Rect, stretchesOf } from '../rect'
 import { axesOf, type Bay, rimNames } from './bay'
@@ -16,9 +17,6 @@ export interface JoistPlace {
   readonly u: Stretch
   readonly v: Stretch
 }
-
-/** Shortest space that takes a block, and shortest tail joist, mm. */
-const LEAST = 50
 
 /** Rims, joists, headers about openings and blocks of one frame, below a level (the joists' top edges). */
 export function frameBay(
@@ -95,22 +93,20 @@ export function joistPlaces(
   )
   const places = withLayout(distinct([...ends, ...trimmers, ...doubles]), centres, t)
   return places.flatMap((at): JoistPlace[] => {
-    const cut = holes.filter(hole => meet(at, hole.u)).sort((a, b) => a.v.from - b.v.from)
+    const cut = holes.filter(hole => overlap(at, hole.u)).sort((a, b) => a.v.from - b.v.from)
     const edges = [whole.from, ...cut.flatMap(hole => [hole.v.from - 2 * t, hole.v.to + 2 * t]), whole.to]
     return Array.from({ length: edges.length / 2 }, (_, i) => ({
       from: edges[2 * i] ?? 0,
       to: edges[2 * i + 1] ?? 0,
     }))
-      .filter(run => run.to - run.from > LEAST)
+      .filter(run => run.to - run.from > least.tailJoist)
       .map(run => ({ u: at, v: run }))
   })
 }
 
-const meet = (a: Stretch, b: Stretch): boolean => a.from < b.to - 1e-6 && b.from < a.to - 1e-6
-
 /** Those that don't run into one before. */
 const distinct = (places: readonly Stretch[]): Stretch[] =>
-  places.filter((place, i) => !places.slice(0, i).some(other => meet(place, other)))
+  places.filter((place, i) => !places.slice(0, i).some(other => overlap(place, other)))
 
 interface Block {
   readonly id: string
@@ -146,7 +142,7 @@ function blocks(
       const held = [before, next].every(each => each.v.from <= at && each.v.to >= at + t)
       if (
         !held ||
-        u.to - u.from < LEAST ||
+        u.to - u.from < least.tailJoist ||
         open.some(each => overlaps(each, rect(u, { from: at, to: at + t })))
       )
         return []

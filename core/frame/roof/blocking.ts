@@ -1,20 +1,17 @@
+import type { Obstacle } from './obstacle'
+import { least, type Stretch } from '../../trade'
 import type { Design } from '../../design'
 import { add, meets, type Plane, scale, vec, type Vec3 } from '../../geometry'
 import type { Section } from '../../lumber'
-import { radians } from '../../measure'
+import { HAIR, radians, TOUCHING } from '../../measure'
 import { level } from '../between'
-import type { Stretch } from '../layout'
 import type { BuildingCut, Order } from '../member'
 import type { Problem } from '../problem'
 import { coverOn } from './cover'
 import { leaningBoard } from './leaning'
-import { type Taken } from './ties'
 import type { Eave, RoofDatum, RoofLumber, SlopeDatum } from './shape'
 import { downOf, fallOf } from './slope'
 import { fallsOut, finishCuts } from './tails'
-
-/** Shortest block, mm. */
-const LEAST = 60
 
 /**
  * Blocks between the rafters: over the plates, plumb or square to the slope, bevelled on top where the slope
@@ -24,8 +21,8 @@ export function blockingOrders(
   design: Design,
   lumber: RoofLumber,
   datum: RoofDatum,
-  taken: readonly Taken[],
-  openings: readonly Taken[],
+  taken: readonly Obstacle[],
+  openings: readonly Obstacle[],
 ): Order[] {
   const { plate, rows } = design.roof.blocking
   const over =
@@ -57,9 +54,6 @@ function topOfBlocks({ roof: { blocking } }: Design, { roofTop, joistTop }: Slop
 const overBlocks = (design: Design, slope: SlopeDatum): BuildingCut[] =>
   design.roof.blocking.air > 0 ? [{ kind: 'end', name: 'rip', plane: topOfBlocks(design, slope) }] : []
 
-/** Least height of a block under the air over it, mm. */
-const LEAST_TALL = 25
-
 /** Air over the blocks that would leave too little of them. */
 export function airProblems({ roof }: Design, { rafter }: RoofLumber, { eaves }: RoofDatum): Problem[] {
   const { air, plate, rows } = roof.blocking
@@ -72,8 +66,8 @@ export function airProblems({ roof }: Design, { rafter }: RoofLumber, { eaves }:
           slope.joistTop === undefined ? slope.lift * slope.roofTop.normal.z : rafter.depth,
         )),
   )
-  return air > tall - LEAST_TALL
-    ? [{ code: 'air-too-much', path: 'roof.blocking.air', most: Math.max(0, tall - LEAST_TALL) }]
+  return air > tall - least.roofBlockTall
+    ? [{ code: 'air-too-much', path: 'roof.blocking.air', most: Math.max(0, tall - least.roofBlockTall) }]
     : []
 }
 
@@ -81,9 +75,14 @@ export function airProblems({ roof }: Design, { rafter }: RoofLumber, { eaves }:
  * The spaces between members along a wall that take a block, without what is in the way at the block's
  * height.
  */
-function bays(rafters: readonly Stretch[], along: 'x' | 'y', z: Stretch, taken: readonly Taken[]): Stretch[] {
+function bays(
+  rafters: readonly Stretch[],
+  along: 'x' | 'y',
+  z: Stretch,
+  taken: readonly Obstacle[],
+): Stretch[] {
   const inWay = taken
-    .filter(each => each.along === along && each.z.from < z.to - 1e-6 && each.z.to > z.from + 1e-6)
+    .filter(each => each.along === along && each.z.from < z.to - HAIR && each.z.to > z.from + HAIR)
     .map(each => each.s)
   return rafters
     .slice(1)
@@ -102,7 +101,7 @@ function bays(rafters: readonly Stretch[], along: 'x' | 'y', z: Stretch, taken: 
           [{ from, to: next.from }],
         )
     })
-    .filter(({ from, to }) => to - from >= LEAST)
+    .filter(({ from, to }) => to - from >= least.roofBlock)
 }
 
 const block = (
@@ -139,7 +138,7 @@ function bayToHip(
     },
   ]
   return ends.flatMap(({ s, clear, corner }) =>
-    corner?.kind === 'end' && clear >= LEAST && fallsOut(slope)
+    corner?.kind === 'end' && clear >= least.roofBlock && fallsOut(slope)
       ? [
           {
             s,
@@ -154,7 +153,7 @@ function bayToHip(
   )
 }
 
-function plateBlocks(design: Design, lumber: RoofLumber, eave: Eave, taken: readonly Taken[]): Order[] {
+function plateBlocks(design: Design, lumber: RoofLumber, eave: Eave, taken: readonly Obstacle[]): Order[] {
   const { slope, rafters, name } = eave
   const { rafter } = lumber
   const { wallOutside, height, lift, roofTop, side } = slope
@@ -263,11 +262,11 @@ function slopesOf(design: Design, lumber: RoofLumber, { eaves, slopes }: RoofDat
         design.roof.shape === 'hip'
           ? rafters.filter(
               ({ from, to }) =>
-                (from + to) / 2 > slope.run - 1e-3 &&
+                (from + to) / 2 > slope.run - TOUCHING &&
                 (from + to) / 2 <
                   (axisOf(slope) === 'x' ? design.footprint.length : design.footprint.width) -
                     slope.run +
-                    1e-3,
+                    TOUCHING,
             )
           : rafters
       return [
@@ -309,7 +308,7 @@ function rowBlocks(
   { rafter, plate, post, ridge }: RoofLumber,
   { name, slope, rafters, from, to }: Field,
   rows: 1 | 2,
-  taken: readonly Taken[],
+  taken: readonly Obstacle[],
 ): Order[] {
   const lies = slope.joistTop !== undefined
   const up = lies ? vec(0, 0, 1) : slope.roofTop.normal

@@ -1,7 +1,9 @@
+import type { Stretch } from '../../trade'
+import { HAIR } from '../../measure'
 import { type Design, footOf, isHouse, lowSide, roughSize } from '../../design'
 import { meets, vec } from '../../geometry'
 import { lyingBoard } from '../between'
-import { rowOf, type Stretch } from '../layout'
+import { rowOf } from '../layout'
 import type { Order } from '../member'
 import type { Problem } from '../problem'
 import { singlesOf, type Standing } from './openings'
@@ -113,7 +115,7 @@ function problemOf(design: Design, lumber: RoofLumber, datum: RoofDatum, z: Stre
   const depth = z.to - z.from
   const plate = tiePlate(design, datum)
   const most = Math.min(under, datum.headEnd?.bottom ?? Infinity) - depth - plate
-  if (z.from - plate > most + 1e-6)
+  if (z.from - plate > most + HAIR)
     return { code: 'ceiling-meets-rafters', path: 'roof.ties.ceiling.height', most }
   if (isHouse(design, high)) return null
   if (walls.sides[high].build === 'posts')
@@ -126,7 +128,7 @@ function problemOf(design: Design, lumber: RoofLumber, datum: RoofDatum, z: Stre
       to: footOf(opening) + roughSize(opening).height,
     }))
     .filter(({ wall }) => wall === high)
-  const crossed = taken.find(each => each.from < z.to - 1e-6 && each.to > z.from + 1e-6)
+  const crossed = taken.find(each => each.from < z.to - HAIR && each.to > z.from + HAIR)
   if (!crossed) return null
   // over the highest of the openings, or under the lowest
   const [over, below] = [

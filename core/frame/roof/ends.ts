@@ -1,9 +1,10 @@
+import type { Obstacle } from './obstacle'
+import { countUp, HAIR } from '../../measure'
 import type { Design } from '../../design'
 import { add, meets, place, planeAt, type Plane, scale, vec } from '../../geometry'
 import type { Section } from '../../lumber'
-import { least } from '../../trade'
+import { gaps, least, type Stretch } from '../../trade'
 import { level, SPARE } from '../between'
-import type { Stretch } from '../layout'
 import type { BuildingCut, Order } from '../member'
 import type { Problem } from '../problem'
 import { coverOn } from './cover'
@@ -11,7 +12,6 @@ import { overCuts, rafterOn } from './rafter'
 import { downOf, fallOf, plumbCut } from './slope'
 import type { RoofDatum, RoofLumber, SlopeDatum } from './shape'
 import { fallsOut, finishCuts, footOfTail, tailCuts } from './tails'
-import type { Taken } from './ties'
 
 type End = 'west' | 'east'
 
@@ -39,9 +39,6 @@ interface Flank {
   }
 }
 
-/** How far boards along the slope keep off its ends, mm. */
-const CLEAR = 40
-
 /**
  * What carries a roof over its gable walls, and what finishes it there: fly rafters, cut as the commons but
  * for their seats, with rungs square to the slope between them and the wall's cover, or lookouts on their
@@ -51,7 +48,7 @@ export function endOrders(
   design: Design,
   lumber: RoofLumber,
   datum: RoofDatum,
-  taken: readonly Taken[],
+  taken: readonly Obstacle[],
 ): Order[] {
   const { roof } = design
   if (roof.shape === 'hip') return []
@@ -80,10 +77,10 @@ export function endProblems(design: Design, lumber: RoofLumber): Problem[] {
   if (roof.shape === 'hip' || roof.ends.hold === 'none') return []
   const wanted =
     2 * rafter.thickness + Math.max(coverOn(design, lumber, 'east'), coverOn(design, lumber, 'west'))
-  if (roof.overhang.gable < wanted - 1e-6)
+  if (roof.overhang.gable < wanted - HAIR)
     return [{ code: 'ends-no-room', path: 'roof.overhang.gable', least: wanted }]
   const most = rafter.depth * (1 - least.underLookout)
-  return roof.ends.hold === 'lookouts' && lookout.thickness > most + 1e-6
+  return roof.ends.hold === 'lookouts' && lookout.thickness > most + HAIR
     ? [{ code: 'lookout-too-thick', path: 'roof.ends.lookout', most }]
     : []
 }
@@ -230,14 +227,14 @@ function places(
   { roofTop, from, to, inner }: Flank,
 ): number[] {
   const cos = roofTop.normal.z
-  const half = (wide / 2 + CLEAR) / cos
+  const half = (wide / 2 + gaps.slopeEnds) / cos
   // square to the slope their lower edges reach further up
   const [first, last] = [
     from + half + deep * Math.hypot(roofTop.normal.x, roofTop.normal.y),
     (tails.finish ? inner.to : to) - half,
   ]
   if (last <= first) return []
-  const count = Math.max(1, Math.ceil((last - first) / cos / ends.spacing - 1e-9))
+  const count = Math.max(1, countUp((last - first) / cos / ends.spacing))
   return Array.from({ length: count + 1 }, (_, i) => first + ((last - first) * i) / count)
 }
 
@@ -328,7 +325,7 @@ function lookouts(
   { eaves }: RoofDatum,
   flank: Flank,
   end: End,
-  taken: readonly Taken[],
+  taken: readonly Obstacle[],
 ): Order[] {
   const { rafter, lookout } = lumber
   const fly = outermost(design, end, 0, rafter.thickness)
@@ -363,16 +360,14 @@ const raftersOf = (eaves: RoofDatum['eaves'], { name }: Flank): readonly Stretch
 function lookoutPlaces(design: Design, { lookout, rafter }: RoofLumber, flank: Flank): number[] {
   const wide = (lookout.depth / 2) * flank.roofTop.normal.z
   const sound = (at: number): boolean =>
-    woodAt(flank, at - wide, at + wide) - lookout.thickness >= Math.min(lookout.thickness, LEFT)
+    woodAt(flank, at - wide, at + wide) - lookout.thickness >=
+    Math.min(lookout.thickness, least.underLookoutLeft)
   const all = places(design, lookout.depth, lookout.thickness, flank).flatMap(at => nearestSound(at, sound))
   if (design.roof.blocking.plate === 'none') return all
   const room = lookout.depth / 2 + rafter.depth
   const walls = flank.name === 'slope' ? [flank.inner.from, flank.inner.to] : [flank.inner.to]
   return all.filter(at => walls.every(wall => Math.abs(at - wall) > room))
 }
-
-/** mm of an end rafter that is left under a lookout at the least, whatever cuts it below. */
-const LEFT = 19
 
 /**
  * Where a lookout goes whose place leaves too little of the rafter: the nearest that does not, up or down;
@@ -393,14 +388,14 @@ function woodAt(
   from: number,
   to: number,
 ): number {
-  if (from < head + CLEAR || to > tail - CLEAR / 2) return 0
+  if (from < head + gaps.slopeEnds || to > tail - gaps.slopeEnds / 2) return 0
   const plan = (at: number) => scale(fallOf(roofTop), at)
   const z = (plane: Plane, at: number): number => meets(plane, plan(at), vec(0, 0, 1)) ?? 0
   const bottom = (at: number): number =>
     Math.max(
       z(edge, at),
       cut,
-      ...seats.filter(seat => at < seat.at + 1e-6 && z(edge, at) < seat.height).map(seat => seat.height),
+      ...seats.filter(seat => at < seat.at + HAIR && z(edge, at) < seat.height).map(seat => seat.height),
     )
   const edges = seats.map(seat => seat.at).filter(at => at > from && at < to)
   return Math.min(...[from, to, ...edges].map(at => (z(roofTop, at) - bottom(at)) * roofTop.normal.z))
@@ -414,7 +409,7 @@ function reachOf(flank: Flank, lookout: Section, at: number): Stretch {
 }
 
 /** What lookouts take in the bays at the ends, for what is put between the rafters after them. */
-export function lookoutsTaken(design: Design, lumber: RoofLumber, datum: RoofDatum): Taken[] {
+export function lookoutsTaken(design: Design, lumber: RoofLumber, datum: RoofDatum): Obstacle[] {
   if (design.roof.ends.hold !== 'lookouts' || design.roof.shape === 'hip') return []
   return flanksOf(design, lumber, datum).flatMap(flank => {
     const rafters = raftersOf(datum.eaves, flank)
@@ -426,7 +421,7 @@ export function lookoutsTaken(design: Design, lumber: RoofLumber, datum: RoofDat
     ]
     if (!first || !second || !last || !before) return []
     const own = flank.name === 'south' || flank.name === 'north' ? ({ side: flank.name } as const) : {}
-    return lookoutPlaces(design, lumber, flank).flatMap((at): Taken[] =>
+    return lookoutPlaces(design, lumber, flank).flatMap((at): Obstacle[] =>
       [
         { from: first.to, to: second.from },
         { from: before.to, to: last.from },

@@ -1,6 +1,7 @@
+import { least } from '../../trade'
 import type { Design } from '../../design'
 import { add, meets, scale, vec, type Vec3 } from '../../geometry'
-import { INCH } from '../../measure'
+import { HAIR } from '../../measure'
 import { squareBoard } from '../between'
 import { rowOf } from '../layout'
 import type { BuildingCut, Order } from '../member'
@@ -9,9 +10,6 @@ import type { Section } from '../../lumber'
 import { leaningBoard } from './leaning'
 import type { Eave, RoofDatum, RoofLumber, Under } from './shape'
 import { fallsOut, tailPlane, topAtTail } from './tails'
-
-/** Overhang that fascia wants, so that it stays clear of what covers the wall, mm. */
-const LEAST = 2 * INCH
 
 interface Layer {
   readonly role: 'sub-fascia' | 'fascia'
@@ -45,15 +43,20 @@ export function fasciaOrders(
     const {
       slope: { side, tail, wallOutside, overhang },
     } = eave
-    if (layers.length && tail.offset - wallOutside.offset < LEAST - 1e-6) {
-      problems.push({ code: 'fascia-no-room', path: `roof.overhang.${overhang}`, side, least: LEAST })
+    if (layers.length && tail.offset - wallOutside.offset < least.fasciaOverhang - HAIR) {
+      problems.push({
+        code: 'fascia-no-room',
+        path: `roof.overhang.${overhang}`,
+        side,
+        least: least.fasciaOverhang,
+      })
       return []
     }
     return layers.flatMap((layer): Order[] => {
       if (design.roof.tail === 'square' && fallsOut(eave.slope)) return leaningOrders(design, eave, layer)
       const top = topOf(eave, layer)
       const below = under[side] - (top - layer.section.depth)
-      if (below <= 1e-6) return layerOrders(design, eave, layer, top)
+      if (below <= HAIR) return layerOrders(design, eave, layer, top)
       problems.push({
         code: 'fascia-below-deck',
         path: `roof.fascia.${layer.role === 'fascia' ? 'face' : 'sub'}`,

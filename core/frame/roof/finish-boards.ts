@@ -1,3 +1,4 @@
+import { least } from '../../trade'
 import type { Design } from '../../design'
 import { add, cross, meets, place, planeAt, scale, vec } from '../../geometry'
 import { SPARE } from '../between'
@@ -6,9 +7,6 @@ import type { BuildingCut, Order } from '../member'
 import { coverOn } from './cover'
 import type { Eave, RoofDatum, RoofLumber } from './shape'
 import { finishEnd, finishFoot, tailPlane } from './tails'
-
-/** Narrowest board that is laid, mm. */
-const LEAST = 12
 
 /**
  * Boards let into the tails' upper edges, from the wall out, flush with the rafters; the last is ripped at
@@ -31,7 +29,7 @@ function boardsOf(design: Design, lumber: RoofLumber, { slope, rafters, reach, c
   const start = vec(foot.x, foot.y, meets(slope.roofTop, foot, vec(0, 0, 1)) ?? 0)
   const tail = tailPlane(design, slope)
   const wide = meets(tail, start, out) ?? 0
-  const count = Math.max(0, Math.ceil((wide - LEAST) / finish.depth))
+  const count = Math.max(0, Math.ceil((wide - least.finishBoard) / finish.depth))
   const breaks = rafters.map(({ from, to }) => (from + to) / 2)
   const turned = cross(axis, out)
   const facesUp = turned.x * up.x + turned.y * up.y + turned.z * up.z > 0

@@ -1,6 +1,6 @@
 import { type Design, heightOf, lowSide } from '../../design'
 import { planeAt, vec } from '../../geometry'
-import { pitchAngle, radians } from '../../measure'
+import { HAIR, pitchAngle, radians } from '../../measure'
 import { level, squareBoard } from '../between'
 import type { Order } from '../member'
 import type { Problem } from '../problem'
@@ -138,7 +138,7 @@ function problemsOf(
   const problems: Problem[] = []
   const { height, joistTop = 0 } = slopes[low]
   const other = heightOf(walls, roof.high)
-  if (Math.abs(other - height) > 1e-6) {
+  if (Math.abs(other - height) > HAIR) {
     const side = walls.sides[roof.high].height === null ? low : roof.high
     problems.push({
       code: 'flat-walls-uneven',
@@ -147,12 +147,12 @@ function problemsOf(
       height: side === low ? other : height,
     })
   }
-  if (roof.spacing < 2 * rafter.thickness - 1e-6)
+  if (roof.spacing < 2 * rafter.thickness - HAIR)
     problems.push({ code: 'spacing-too-tight', path: 'roof.spacing', least: 2 * rafter.thickness })
   const least = highest - joistTop
-  if (least > firring.depth + 1e-6)
+  if (least > firring.depth + HAIR)
     problems.push({ code: 'firring-shallow', path: 'roof.firring.section', least })
-  if (firring.thickness > rafter.thickness + 1e-6)
+  if (firring.thickness > rafter.thickness + HAIR)
     problems.push({ code: 'firring-thick', path: 'roof.firring.section', most: rafter.thickness })
   return problems
 }

@@ -1,5 +1,6 @@
+import type { BearingPartition } from './obstacle'
 import { type Design, withValue } from '../../design'
-import { radians } from '../../measure'
+import { HAIR, radians } from '../../measure'
 import type { Problem } from '../problem'
 import { airProblems, blockingOrders } from './blocking'
 import { endOrders, endProblems, lookoutsTaken } from './ends'
@@ -10,7 +11,7 @@ import { gable } from './gable'
 import { hip } from './hip'
 import { openingsTaken, roofOpeningProblems } from './openings'
 import { leanTo } from './lean-to'
-import { type Bearer, postsIn, purlinOrders } from './purlins'
+import { postsIn, purlinOrders } from './purlins'
 import { raisedRidge } from './raised-ridge'
 import { singleSlope } from './single-slope'
 import { soffitOrders } from './soffit'
@@ -35,7 +36,7 @@ export const roofShapes: Record<Design['roof']['shape'], RoofShape> = {
 export function frameRoof(
   whole: Design,
   all: RoofLumber,
-  bearers: readonly Bearer[],
+  bearers: readonly BearingPartition[],
   under: Under,
 ): RoofFrame {
   const shape = roofShapes[whole.roof.shape]
@@ -134,7 +135,7 @@ function tailProblems(
       return (slope.height - under[slope.side] + slope.lift - hangs) / Math.tan(angle)
     })
   const most = Math.min(Infinity, ...mosts)
-  if (roof.overhang.eave <= most + 1e-6) return []
+  if (roof.overhang.eave <= most + HAIR) return []
   return most < 0
     ? [{ code: 'tail-below-deck', path: 'roof.rafter', most: null }]
     : [{ code: 'tail-below-deck', path: 'roof.overhang.eave', most }]

@@ -1,8 +1,8 @@
+import type { Stretch } from '../../trade'
 import { type Design, heightAbovePlate, heightOf, meeting, type Meeting, peakReach } from '../../design'
-import { pitchAngle, radians } from '../../measure'
+import { HAIR, ONE_READING, pitchAngle, radians } from '../../measure'
 import type { Section } from '../../lumber'
 import { level, squareBoard } from '../between'
-import type { Stretch } from '../layout'
 import type { Order } from '../member'
 import type { Problem } from '../problem'
 import { dropOfCover, lookoutCuts } from './ends'
@@ -145,15 +145,15 @@ function gableProblems(design: Design, { rafter, ridge, plate }: RoofLumber, dat
   const problems: Problem[] = []
   const leastRun = plate.depth + ridge.thickness / 2 + 10
   const peak = peakProblems(design, datum)
-  if (footprint.width < 2 * leastRun - 1e-6)
+  if (footprint.width < 2 * leastRun - HAIR)
     problems.push({ code: 'rafter-no-length', path: 'footprint.width', least: 2 * leastRun })
   else if (peak.length) problems.push(...peak)
   else if (datum.meet < leastRun || datum.meet > footprint.width - leastRun)
     problems.push(offSpan(design, datum, leastRun, low))
-  if (roof.spacing < 2 * rafter.thickness - 1e-6)
+  if (roof.spacing < 2 * rafter.thickness - HAIR)
     problems.push({ code: 'spacing-too-tight', path: 'roof.spacing', least: 2 * rafter.thickness })
   const into = high - (datum.highest - ridge.depth)
-  if (into > 1e-6) problems.push({ code: 'ridge-into-wall', path: 'roof.ridge', by: into })
+  if (into > HAIR) problems.push({ code: 'ridge-into-wall', path: 'roof.ridge', by: into })
   const seats = [south, north].map(slope => seatProblems(design, slope, rafter.depth))
   problems.push(...seats.flat())
   return [...problems, ...levelTailProblems(design, [south, north])]
@@ -166,7 +166,7 @@ function peakProblems(design: Design, { meet, highest }: RoofDatum): Problem[] {
   return (['height', 'at'] as const)
     .flatMap((part): Problem[] => {
       const asked = part === 'at' ? at : height
-      if (asked === null || Math.abs(found[part] - asked) < 0.01) return []
+      if (asked === null || Math.abs(found[part] - asked) < ONE_READING) return []
       const reach = peakReach(design, part)
       return reach
         ? [{ code: 'peak-out-of-reach', path: `roof.peak.${part}`, least: reach.least, most: reach.most }]

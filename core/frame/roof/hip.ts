@@ -1,9 +1,10 @@
+import { least, type Stretch } from '../../trade'
 import { type Design, hasMouth, heightAbovePlate, heightOf, type SideName, sideNames } from '../../design'
 import { add, meets, place, type Plane, planeAt, scale, subtract, vec, type Vec3 } from '../../geometry'
-import { degrees, pitchAngle, radians } from '../../measure'
+import { degrees, HAIR, pitchAngle, radians } from '../../measure'
 import type { Section } from '../../lumber'
 import { level, SPARE, squareBoard } from '../between'
-import { onCentre, type Stretch, withLayout } from '../layout'
+import { onCentre, withLayout } from '../layout'
 import type { BuildingCut, Order } from '../member'
 import type { Problem } from '../problem'
 import { pairsOf, partedOrders, partingsIn, roofHeaders, type Standing, standingIn } from './openings'
@@ -84,10 +85,7 @@ const corners: readonly Corner[] = [
 const cornerAt = ({ footprint: { length, width } }: Design, { sides: [eave, end] }: Corner): Vec3 =>
   vec(end === 'east' ? length : 0, eave === 'north' ? width : 0, 0)
 
-const isSquare = ({ footprint: { length, width } }: Design): boolean => Math.abs(length - width) < 1e-6
-
-/** Shortest jack, from the inside of its plate to the hip, mm. */
-const LEAST = 25
+const isSquare = ({ footprint: { length, width } }: Design): boolean => Math.abs(length - width) < HAIR
 
 interface Places {
   readonly low: readonly Stretch[]
@@ -107,7 +105,7 @@ function placesOf(
 ): Readonly<Record<SideName, Places>> {
   const half = width / 2
   const about = (at: number): Stretch => ({ from: at - t / 2, to: at + t / 2 })
-  const steps = Math.max(0, Math.floor((half - LEAST) / spacing))
+  const steps = Math.max(0, Math.floor((half - least.jack) / spacing))
   const jacks = (from: number, way: 1 | -1): Stretch[] =>
     Array.from({ length: steps }, (_, i) => about(from + way * (i + 1) * spacing))
   const along = (first: number, last: number): Places => {
@@ -145,7 +143,8 @@ function jacksThatFit(
 ): readonly Stretch[] {
   const overall = side === 'south' || side === 'north' ? footprint.length : footprint.width
   return places.filter(
-    ({ from, to }) => Math.min(from, overall - to) - hipSection.thickness / Math.SQRT2 > plate.depth + LEAST,
+    ({ from, to }) =>
+      Math.min(from, overall - to) - hipSection.thickness / Math.SQRT2 > plate.depth + least.jack,
   )
 }
 
@@ -256,18 +255,18 @@ function hipProblems(
   const { rafter, ridge, plate, hip: section } = lumber
   const problems: Problem[] = []
   const leastWidth = 2 * (plate.depth + Math.max(ridge.thickness, rafter.thickness) / 2 + 10)
-  if (width < leastWidth - 1e-6)
+  if (width < leastWidth - HAIR)
     problems.push({ code: 'rafter-no-length', path: 'footprint.width', least: leastWidth })
   else if (length < width && !isSquare(design))
     problems.push({ code: 'hip-too-short', path: 'footprint.length', least: width })
-  else if (!isSquare(design) && length - width < 2 * rafter.thickness - 1e-6)
+  else if (!isSquare(design) && length - width < 2 * rafter.thickness - HAIR)
     problems.push({
       code: 'hip-nearly-square',
       path: 'footprint.length',
       square: width,
       least: width + 2 * rafter.thickness,
     })
-  const uneven = sideNames.find(side => Math.abs(heightOf(walls, side) - south.height) > 1e-6)
+  const uneven = sideNames.find(side => Math.abs(heightOf(walls, side) - south.height) > HAIR)
   if (uneven) {
     const side = walls.sides[uneven].height === null ? 'south' : uneven
     problems.push({
@@ -277,7 +276,7 @@ function hipProblems(
       height: side === 'south' ? heightOf(walls, uneven) : south.height,
     })
   }
-  if (roof.spacing < 2 * rafter.thickness - 1e-6)
+  if (roof.spacing < 2 * rafter.thickness - HAIR)
     problems.push({ code: 'spacing-too-tight', path: 'roof.spacing', least: 2 * rafter.thickness })
   if (!hasMouth(roof.seat)) return [...problems, { code: 'seat-wants-mouth', path: 'roof.seat.rule' }]
   problems.push(
@@ -294,10 +293,10 @@ function hipProblems(
     ),
   )
   const into = south.height - (highest - ridge.depth)
-  if (into > 1e-6 && !isSquare(design))
+  if (into > HAIR && !isSquare(design))
     problems.push({ code: 'ridge-into-wall', path: 'roof.ridge', by: into })
   const off = south.lift - dropOf(design, lumber, angle) - section.depth / Math.cos(radians(hipAngle(angle)))
-  if (off > 1e-6) problems.push({ code: 'hip-off-plate', path: 'roof.hip.section', by: off })
+  if (off > HAIR) problems.push({ code: 'hip-off-plate', path: 'roof.hip.section', by: off })
   return problems
 }
 

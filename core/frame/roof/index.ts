@@ -1,6 +1,6 @@
 export { rafterPlaces } from './rafter-places'
 export { underBeam } from './ridge-beam'
-export type { Bearer } from './purlins'
+export type { BearingPartition } from './obstacle'
 export { partedEaves, roomOn } from './openings'
 export { stairRoom } from './stairs'
 export { tiePlate } from './ties'

@@ -1,6 +1,6 @@
 import { type Design, heightAbovePlate, heightOf, ledgerRise, limits, lowSide } from '../../design'
 import { scale } from '../../geometry'
-import { pitchAngle, radians } from '../../measure'
+import { HAIR, ONE_READING, pitchAngle, radians } from '../../measure'
 import { squareBoard } from '../between'
 import type { Order } from '../member'
 import type { Problem } from '../problem'
@@ -131,25 +131,25 @@ function problemsOf(
   const low = slopes[lowSide(design)]
   const problems: Problem[] = []
   const least = plate.depth + ridge.thickness + 10
-  if (footprint.width < least - 1e-6)
+  if (footprint.width < least - HAIR)
     problems.push({ code: 'rafter-no-length', path: 'footprint.width', least })
   // a ledger that is asked for where no pitch brings the rafters
   const asked = walls.sides[roof.high].height
   const rise = ledgerRise(design)
-  if (asked !== null && rise && Math.abs(asked - highest) > 0.01)
+  if (asked !== null && rise && Math.abs(asked - highest) > ONE_READING)
     problems.push({
       code: 'ledger-out-of-reach',
       path: `walls.sides.${roof.high}.height`,
       least: rise.top(limits.roofAngle.min),
       most: rise.top(limits.roofAngle.max),
     })
-  if (roof.spacing < 2 * rafter.thickness - 1e-6)
+  if (roof.spacing < 2 * rafter.thickness - HAIR)
     problems.push({ code: 'spacing-too-tight', path: 'roof.spacing', least: 2 * rafter.thickness })
   const bottom = highest - ridge.depth
   const into = Math.max(heightOf(walls, 'east'), heightOf(walls, 'west')) - bottom
   if (bottom < 0) problems.push({ code: 'ledger-below-deck', path: 'roof.ridge', by: -bottom })
   // its ends lie over the end walls' plates, or against them
-  else if (into > 1e-6) problems.push({ code: 'ridge-into-wall', path: 'roof.ridge', by: into })
+  else if (into > HAIR) problems.push({ code: 'ridge-into-wall', path: 'roof.ridge', by: into })
   return [...problems, ...seatProblems(design, low, rafter.depth), ...levelTailProblems(design, [low])]
 }
 

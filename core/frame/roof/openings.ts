@@ -1,8 +1,10 @@
+import type { Obstacle } from './obstacle'
+import { gaps, overlap, type Stretch } from '../../trade'
 import { type Design, hasOneSlope, type RoofOpening, tieKindsOf } from '../../design'
 import { add, meets, type Plane, planeAt, scale, vec, type Vec3 } from '../../geometry'
 import type { Section } from '../../lumber'
-import { radians } from '../../measure'
-import { clearOf, type Stretch } from '../layout'
+import { HAIR, radians } from '../../measure'
+import { clearOf } from '../layout'
 import type { BuildingCut, Order } from '../member'
 import type { Problem } from '../problem'
 import { axisOf } from './blocking'
@@ -11,7 +13,7 @@ import { seatLength } from './seat'
 import type { RoofDatum, RoofLumber, SlopeDatum } from './shape'
 import { downOf } from './slope'
 import { fallsOut } from './tails'
-import type { Pair, Taken } from './ties'
+import type { Pair } from './ties'
 
 /**
  * An opening that parts the rafters of a slope: its clear stretch along the wall, and that with the doubled
@@ -44,8 +46,6 @@ export function partingsIn(
     return [{ number: i + 1, asked, s, wide: { from: s.from - asked.plies * t, to: s.to + asked.plies * t } }]
   })
 }
-
-const meet = (a: Stretch, b: Stretch): boolean => a.from < b.to - 1e-6 && b.from < a.to - 1e-6
 
 /**
  * The rafters of a slope by their places, numbered as without openings: trimmers stand beside each opening; a
@@ -83,7 +83,7 @@ export function standingIn(
         t,
       )
     if (at)
-      out.push({ name: `rafter/${i + 1}`, at, parting: partings.find(each => meet(each.s, at)) ?? null })
+      out.push({ name: `rafter/${i + 1}`, at, parting: partings.find(each => overlap(each.s, at)) ?? null })
   }
   // the end rafters stand where they are: those between give way to them
   const ends = new Set([0, base.length - 1])
@@ -196,9 +196,9 @@ export function roofHeaders(design: Design, { rafter }: RoofLumber, slope: Slope
  * What rows of blocks on a slope keep clear of: its openings, from their lower headers' feet to their upper
  * ones' tops.
  */
-export function openingsTaken(design: Design, { rafter }: RoofLumber, { eaves }: RoofDatum): Taken[] {
+export function openingsTaken(design: Design, { rafter }: RoofLumber, { eaves }: RoofDatum): Obstacle[] {
   return partedEaves(design, eaves).flatMap(({ slope }) =>
-    partingsIn(design, slope.side, rafter).map((parting): Taken => {
+    partingsIn(design, slope.side, rafter).map((parting): Obstacle => {
       const { low, high, down, up } = edgesOf(slope, parting)
       const thick = parting.asked.plies * rafter.thickness
       return {
@@ -226,7 +226,7 @@ export function pairsOf(
   const others = singlesOf(slopes.north, rafter, north)
   return singlesOf(slopes.south, rafter, south).flatMap((each): Pair[] => {
     const other = others.find(({ number }) => number === each.number)
-    return other && Math.abs(other.at.from - each.at.from) < 1e-6
+    return other && Math.abs(other.at.from - each.at.from) < HAIR
       ? [{ ...each, top: Math.min(each.top, other.top) }]
       : []
   })
@@ -245,9 +245,6 @@ export const singlesOf = (slope: SlopeDatum, rafter: Section, standing: readonly
 /** The slopes that openings can be in: of a single slope its eave at the low wall alone. */
 export const partedEaves = ({ roof }: Design, eaves: RoofDatum['eaves']): RoofDatum['eaves'] =>
   hasOneSlope(roof) ? eaves.filter(eave => fallsOut(eave.slope)) : eaves.filter(eave => !eave.name)
-
-/** mm that headers keep from what they don't touch. */
-const CLEAR = 10
 
 /**
  * Why openings can't be in a slope: none there, no room for trimmers or headers, or one in another's way; and
@@ -288,14 +285,14 @@ export function roofOpeningProblems(
     const bounds = { least: up.from, most: up.to - asked.length * cos }
     const sides = 2 * lumber.rafter.thickness * (1 + asked.plies)
     const room = eave.whole.to - eave.whole.from - sides
-    if (asked.width > room + 1e-6)
+    if (asked.width > room + HAIR)
       return {
         code: 'roof-opening-too-big',
         path: `roof.openings.${i}.width`,
         number: i + 1,
         most: Math.max(0, room),
       }
-    if (bounds.most < bounds.least - 1e-6)
+    if (bounds.most < bounds.least - HAIR)
       return {
         code: 'roof-opening-too-big',
         path: `roof.openings.${i}.length`,
@@ -304,16 +301,16 @@ export function roofOpeningProblems(
       }
     const least = eave.whole.from + (sides + asked.width) / 2
     const most = eave.whole.to - (sides + asked.width) / 2
-    if (asked.at < least - 1e-6 || asked.at > most + 1e-6)
+    if (asked.at < least - HAIR || asked.at > most + HAIR)
       return { code: 'roof-opening-no-room', path: `roof.openings.${i}.at`, number: i + 1, least, most }
-    if (asked.up < bounds.least - 1e-6 || asked.up > bounds.most + 1e-6)
+    if (asked.up < bounds.least - HAIR || asked.up > bounds.most + HAIR)
       return { code: 'roof-opening-no-room', path: `roof.openings.${i}.up`, number: i + 1, ...bounds }
     const other = found.find(
       each =>
         each.parting.number < parting.number &&
         !refused.has(each.parting.number) &&
         each.eave === eave &&
-        meet(each.parting.wide, parting.wide),
+        overlap(each.parting.wide, parting.wide),
     )
     return other
       ? {
@@ -354,7 +351,7 @@ export function roomOn(
   const seat =
     joistTop === undefined ? Math.max(plate.depth, seatLength({ lift, angle }, rafter.depth)) : plate.depth
   return {
-    from: seat + rafter.depth * sin + rafter.thickness + headers + CLEAR,
-    to: top - headers - rafter.depth * sin - CLEAR,
+    from: seat + rafter.depth * sin + rafter.thickness + headers + gaps.besideHeader,
+    to: top - headers - rafter.depth * sin - gaps.besideHeader,
   }
 }

@@ -1,3 +1,5 @@
+import type { BearingPartition, Obstacle } from './obstacle'
+import { least, type Stretch } from '../../trade'
 import { type Design, hasOneSlope } from '../../design'
 import {
   add,
@@ -13,9 +15,9 @@ import {
   type Vec3,
 } from '../../geometry'
 import type { Section } from '../../lumber'
-import { degrees } from '../../measure'
+import { countUp, degrees, HAIR } from '../../measure'
 import { SPARE } from '../between'
-import { rowOf, type Stretch } from '../layout'
+import { rowOf } from '../layout'
 import type { Order } from '../member'
 import type { Problem } from '../problem'
 import { leaningBoard } from './leaning'
@@ -23,19 +25,7 @@ import { clear } from './ridge-beam'
 import type { RoofDatum, RoofLumber, SlopeDatum } from './shape'
 import { downOf } from './slope'
 import { fallsOut } from './tails'
-import { betweenEnds, type Taken } from './ties'
-
-/**
- * A partition along the building that braces can stand on: its stretch across it, and its top above the deck,
- * mm.
- */
-export interface Bearer {
-  readonly y: Stretch
-  readonly top: number
-}
-
-/** Shortest purlin, mm. */
-const SHORTEST = 300
+import { betweenEnds } from './ties'
 
 /**
  * Degrees above level that a purlin's brace is not flatter than: trade book, section 11; IRC R802.4.5 (from
@@ -47,7 +37,7 @@ export type PurlinProblem = Extract<Problem, { readonly code: `purlin-${string}`
 
 /** What purlins and their braces keep clear of: ties, and headers between them, along the building. */
 interface InWay {
-  readonly taken: readonly Taken[]
+  readonly taken: readonly Obstacle[]
   readonly across: readonly Stretch[]
 }
 
@@ -61,7 +51,7 @@ export function purlinOrders(
   design: Design,
   lumber: RoofLumber,
   datum: RoofDatum,
-  bearers: readonly Bearer[],
+  bearers: readonly BearingPartition[],
   inWay: InWay,
 ): { readonly orders: readonly Order[]; readonly problems: readonly PurlinProblem[] } {
   const problems: PurlinProblem[] = []
@@ -121,12 +111,12 @@ function bearerOf(
   { low }: PurlinLine,
   purlin: Section,
   strut: Section,
-  bearers: readonly Bearer[],
-  taken: readonly Taken[],
-): Bearer | PurlinProblem {
+  bearers: readonly BearingPartition[],
+  taken: readonly Obstacle[],
+): BearingPartition | PurlinProblem {
   const { side, underside } = slope
   const path = 'roof.purlins'
-  if (reach.to - reach.from < SHORTEST) return { code: 'purlin-no-reach', path }
+  if (reach.to - reach.from < least.purlin) return { code: 'purlin-no-reach', path }
   const z = {
     from: low.z - purlin.thickness,
     to: meets(underside, vec(low.x, low.y, 0), vec(0, 0, 1)) ?? Infinity,
@@ -142,15 +132,15 @@ function bearerOf(
       kind !== 'stair' &&
       of === side &&
       width > 0 &&
-      up < middle + half - 1e-6 &&
-      up + length * cos > middle - half + 1e-6,
+      up < middle + half - HAIR &&
+      up + length * cos > middle - half + HAIR,
   )
   if (crossed >= 0) return { code: 'purlin-meets-opening', path, side, number: crossed + 1 }
   const reached = bearers
     .map(bearer => ({ bearer, angle: angleTo(low, bearer) }))
     .sort((a, b) => b.angle - a.angle)[0]
   if (!reached) return { code: 'purlin-unborne', path }
-  if (reached.angle < FLATTEST - 1e-6)
+  if (reached.angle < FLATTEST - HAIR)
     return {
       code: 'purlin-brace-flat',
       path,
@@ -169,7 +159,7 @@ function bearerOf(
  * at both ends.
  */
 function bracesAt({ reach: { from, to }, ends }: Field, spacing: number, thick: number): number[] {
-  const spaces = Math.max(1, Math.ceil((to - from) / spacing - 1e-9))
+  const spaces = Math.max(1, countUp((to - from) / spacing))
   if (ends === 'carried')
     return Array.from({ length: spaces }, (_, i) => from + ((to - from) * (i + 0.5)) / spaces)
   return Array.from({ length: spaces + 1 }, (_, i) => from + thick / 2 + ((to - from - thick) * i) / spaces)
@@ -179,7 +169,12 @@ function bracesAt({ reach: { from, to }, ends }: Field, spacing: number, thick: 
  * Whether a brace from a partition's plate to a purlin would run into a ledger or header that lies along the
  * building over its way.
  */
-function meetsRow({ strip, headEnd }: RoofDatum, low: Vec3, { y, top }: Bearer, depth: number): boolean {
+function meetsRow(
+  { strip, headEnd }: RoofDatum,
+  low: Vec3,
+  { y, top }: BearingPartition,
+  depth: number,
+): boolean {
   const foot = (y.from + y.to) / 2
   const [rise, run] = [low.z - top, Math.abs(low.y - foot)]
   const half = ((depth / 2) * Math.hypot(rise, run)) / Math.max(rise, 1)
@@ -267,14 +262,14 @@ function lineOf(
 /**
  * Degrees above level from the middle of a partition's plate up to a purlin; negative where it lies lower.
  */
-const angleTo = (low: Vec3, { y, top }: Bearer): number =>
+const angleTo = (low: Vec3, { y, top }: BearingPartition): number =>
   degrees(Math.atan2(low.z - top, Math.abs(low.y - (y.from + y.to) / 2)))
 
 function braceOrder(
   id: string,
   section: Section,
   { low, under }: PurlinLine,
-  { y, top }: Bearer,
+  { y, top }: BearingPartition,
   at: number,
 ): Order {
   const foot = vec(at, (y.from + y.to) / 2, top)

@@ -1,6 +1,7 @@
+import type { Stretch } from '../../trade'
 import type { Design } from '../../design'
 import type { Section } from '../../lumber'
-import { clearOfEnds, onCentre, type Stretch, withLayout } from '../layout'
+import { clearOfEnds, onCentre, withLayout } from '../layout'
 import { partingsIn, type Standing, standingIn } from './openings'
 import type { RoofShape, SlopeDatum } from './shape'
 

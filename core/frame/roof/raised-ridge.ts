@@ -1,14 +1,15 @@
+import type { BearingPartition } from './obstacle'
+import { gaps, least, type Stretch } from '../../trade'
 import { type Design, hasMouth, heightAbovePlate, heightOf, lowSide } from '../../design'
 import { meets, scale, vec, type Vec3 } from '../../geometry'
-import { pitchAngle, radians } from '../../measure'
+import { countUp, HAIR, pitchAngle, radians, TOUCHING } from '../../measure'
 import { level, squareBoard } from '../between'
-import { fewestBoards, pliesOf, type Stretch } from '../layout'
+import { fewestBoards, pliesOf } from '../layout'
 import type { Order } from '../member'
 import type { Problem } from '../problem'
 import { dropOfCover, lookoutCuts } from './ends'
 import { partedOrders, roofHeaders, type Standing } from './openings'
 import { overEaveWalls, standingOn } from './rafter-places'
-import type { Bearer } from './purlins'
 import { overCuts, rafterOn, tailed } from './rafter'
 import { clear } from './ridge-beam'
 import { seatProblems } from './seat'
@@ -55,10 +56,6 @@ const stops: ReadonlySet<Problem['code']> = new Set([
   'seat-wants-mouth',
   'ridge-into-wall',
 ])
-
-/** Lowest strip, and how far a post keeps off what crosses the building beside it, mm. */
-const LEAST = 100
-const CLEAR = 5
 
 /**
  * The row of posts across the building: where they, the header on them and the ledger at their face stand,
@@ -196,19 +193,19 @@ function problemsOf(
       : [side + Math.max(post.depth, ridge.thickness), side + ply.thickness]
   if (Math.min(posts.from, ledger.from) < side || Math.max(posts.to, ledger.to) > width - side)
     problems.push({ code: 'strip-off-span', path: 'roof.raised.at', least: near, most: width - far })
-  else if (under - top < LEAST)
+  else if (under - top < least.strip)
     problems.push({
       code: 'strip-too-low',
       path: `walls.sides.${roof.high}.height`,
       side: roof.high,
       clear: under - top,
-      least: heightOf(walls, roof.high) + LEAST - (under - top),
+      least: heightOf(walls, roof.high) + least.strip - (under - top),
     })
-  if (roof.spacing < 2 * rafter.thickness - 1e-6)
+  if (roof.spacing < 2 * rafter.thickness - HAIR)
     problems.push({ code: 'spacing-too-tight', path: 'roof.spacing', least: 2 * rafter.thickness })
   if (!hasMouth(roof.seat)) return [...problems, { code: 'seat-wants-mouth', path: 'roof.seat.rule' }]
   const into = Math.max(walls.height, heightOf(walls, 'east'), heightOf(walls, 'west')) - (top - ridge.depth)
-  if (into > 1e-6) problems.push({ code: 'ridge-into-wall', path: 'roof.ridge', by: into })
+  if (into > HAIR) problems.push({ code: 'ridge-into-wall', path: 'roof.ridge', by: into })
   const seats = [slopes.south, slopes.north].map(slope => seatProblems(design, slope, rafter.depth))
   return [...problems, ...seats.flat()]
 }
@@ -219,7 +216,7 @@ function rowOrders(
   lumber: RoofLumber,
   { slopes }: RoofDatum,
   row: Row,
-  bearers: readonly Bearer[],
+  bearers: readonly BearingPartition[],
   rafters: readonly Stretch[],
 ): { readonly orders: readonly Order[]; readonly problems: readonly Problem[] } {
   const {
@@ -229,14 +226,18 @@ function rowOrders(
   } = design
   const { post, ply, plate, ridge } = lumber
   const inside = { from: plate.depth, to: length - plate.depth }
-  const bays = Math.max(1, Math.ceil((inside.to - inside.from) / raised.spacing - 1e-9))
-  const lengthwise = bearers.filter(({ y }) => y.from < row.posts.to + CLEAR && y.to > row.posts.from - CLEAR)
-  const bearer = lengthwise.find(({ y }) => y.from < row.posts.from + 1e-3 && y.to > row.posts.to - 1e-3)
+  const bays = Math.max(1, countUp((inside.to - inside.from) / raised.spacing))
+  const lengthwise = bearers.filter(
+    ({ y }) => y.from < row.posts.to + gaps.besidePost && y.to > row.posts.from - gaps.besidePost,
+  )
+  const bearer = lengthwise.find(
+    ({ y }) => y.from < row.posts.from + TOUCHING && y.to > row.posts.to - TOUCHING,
+  )
   const foot = bearer?.top ?? 0
   const blocked = bays > 1 && ((lengthwise.length > 0 && !bearer) || foot > row.top - ridge.depth)
   // upper rafters that come down below the header beside it leave a wider post no room under them
   const outer = high === 'north' ? row.posts.to : row.posts.from
-  const low = (meets(slopes[high].underside, vec(0, outer, 0), vec(0, 0, 1)) ?? Infinity) < row.under - 1e-6
+  const low = (meets(slopes[high].underside, vec(0, outer, 0), vec(0, 0, 1)) ?? Infinity) < row.under - HAIR
   const partitions = bearer
     ? []
     : walls.partitions

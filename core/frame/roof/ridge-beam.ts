@@ -1,7 +1,9 @@
+import { gaps, type Stretch } from '../../trade'
+import { countUp, HAIR, ONE_READING } from '../../measure'
 import type { Design, RidgeBeam } from '../../design'
 import { meets, type Plane, vec } from '../../geometry'
 import { squareBoard } from '../between'
-import { pliesOf, type Stretch } from '../layout'
+import { pliesOf } from '../layout'
 import type { Order } from '../member'
 import type { Problem } from '../problem'
 import type { RoofLumber } from './shape'
@@ -13,9 +15,6 @@ interface BeamLine {
   /** The rafters' lower edges. */
   readonly undersides: readonly Plane[]
 }
-
-/** How far a post keeps off what crosses the building beside it, mm. */
-const CLEAR = 5
 
 /**
  * A ridge beam's plies side by side, joined over its posts, and the posts between the end walls, from the
@@ -37,18 +36,18 @@ export function beamOrders(
   } = design
   const { post, ply } = lumber
   const inside = { from: lumber.plate.depth, to: length - lumber.plate.depth }
-  const bays = Math.max(1, Math.ceil((inside.to - inside.from) / beam.spacing - 1e-9))
+  const bays = Math.max(1, countUp((inside.to - inside.from) / beam.spacing))
   const lengthwise = walls.partitions.some(
     ({ runs, at }) =>
       runs === 'length' &&
-      at < centre + post.depth / 2 + CLEAR &&
-      at + lumber.plate.depth > centre - post.depth / 2 - CLEAR,
+      at < centre + post.depth / 2 + gaps.besidePost &&
+      at + lumber.plate.depth > centre - post.depth / 2 - gaps.besidePost,
   )
   // rafters that come down below the beam beside it leave a wider post no room under them
   const low = undersides.some(plane =>
     [-1, 1].some(
       way =>
-        (meets(plane, vec(0, centre + (way * post.depth) / 2, 0), vec(0, 0, 1)) ?? Infinity) < bottom - 1e-6,
+        (meets(plane, vec(0, centre + (way * post.depth) / 2, 0), vec(0, 0, 1)) ?? Infinity) < bottom - HAIR,
     ),
   )
   const crossing = [
@@ -105,11 +104,11 @@ export function clear(
   crossing: readonly Stretch[],
   { from, to }: Stretch = { from: -Infinity, to: Infinity },
 ): number {
-  const half = thick / 2 + CLEAR
+  const half = thick / 2 + gaps.besidePost
   const free = (x: number): boolean =>
-    x > from + thick / 2 - 1e-6 &&
-    x < to - thick / 2 + 1e-6 &&
-    crossing.every(s => s.to <= x - half + 1e-6 || s.from >= x + half - 1e-6)
+    x > from + thick / 2 - HAIR &&
+    x < to - thick / 2 + HAIR &&
+    crossing.every(s => s.to <= x - half + HAIR || s.from >= x + half - HAIR)
   const edges = crossing
     .flatMap(s => [s.from - half, s.to + half])
     .filter(free)
@@ -119,7 +118,7 @@ export function clear(
 
 /** The studs of a gable wall that stand under a beam's end, side by side as wide as it, about its middle. */
 export function underBeam(ridge: Stretch, thickness: number): Stretch[] {
-  const count = Math.max(1, Math.ceil((ridge.to - ridge.from) / thickness - 0.01))
+  const count = Math.max(1, Math.ceil((ridge.to - ridge.from) / thickness - ONE_READING))
   const first = (ridge.from + ridge.to) / 2 - (count * thickness) / 2
   return Array.from({ length: count }, (_, i) => ({
     from: first + i * thickness,

@@ -1,10 +1,8 @@
+import { least } from '../../trade'
 import type { Design, Seat } from '../../design'
-import { radians } from '../../measure'
+import { HAIR, radians } from '../../measure'
 import type { Problem } from '../problem'
 import type { SlopeDatum } from './shape'
-
-/** mm of rafter that must be left, plumb, over the heel. */
-const LEAST_OVER_PLATE = 5
 
 /**
  * How long the level seat is that leaves rafters of a depth a slope's height above plate, mm; none or less
@@ -24,13 +22,13 @@ export function seatProblems(
 ): Problem[] {
   const plumb = depth / Math.cos(radians(angle))
   const room = ridgeFace ? ridgeFace.offset + wallOutside.offset : run
-  const least = Math.max(LEAST_OVER_PLATE, Math.min(plumb, plumb - (room - 1) * Math.tan(radians(angle))))
+  const lowest = Math.max(least.overHeel, Math.min(plumb, plumb - (room - 1) * Math.tan(radians(angle))))
   return [
-    ...(lift > plumb + 1e-6
+    ...(lift > plumb + HAIR
       ? [{ code: 'rafter-off-plate', path: 'roof.seat.height', most: plumb } as const]
       : []),
-    ...(lift < least - 1e-6
-      ? [{ code: 'seat-through-rafter', path: heightField(seat), least } as const]
+    ...(lift < lowest - HAIR
+      ? [{ code: 'seat-through-rafter', path: heightField(seat), least: lowest } as const]
       : []),
   ]
 }
@@ -54,9 +52,9 @@ export function hipSeatProblems(
   depth: number,
 ): Problem[] {
   const plumb = depth / Math.cos(radians(angle))
-  const least =
-    Math.max(LEAST_OVER_PLATE, Math.min(plumb, plumb - (run - 1) * Math.tan(radians(angle)))) + drop
-  return lift < least - 1e-6 ? [{ code: 'seat-through-hip', path: heightField(seat), least }] : []
+  const lowest =
+    Math.max(least.overHeel, Math.min(plumb, plumb - (run - 1) * Math.tan(radians(angle)))) + drop
+  return lift < lowest - HAIR ? [{ code: 'seat-through-hip', path: heightField(seat), least: lowest }] : []
 }
 
 /**
@@ -65,7 +63,7 @@ export function hipSeatProblems(
  */
 export function levelTailProblems({ roof }: Design, slopes: readonly SlopeDatum[]): Problem[] {
   const reach = Math.min(...slopes.map(slope => slope.lift / Math.tan(radians(slope.angle))))
-  return roof.seat.rule === 'none' && reach >= 1 && roof.overhang.eave > reach - 1 + 1e-6
+  return roof.seat.rule === 'none' && reach >= 1 && roof.overhang.eave > reach - 1 + HAIR
     ? [{ code: 'tail-lost', path: 'roof.overhang.eave', most: reach - 1 }]
     : []
 }

@@ -1,11 +1,10 @@
+import type { BearingPartition, Obstacle } from './obstacle'
+import type { Stretch } from '../../trade'
 import type { Design, SideName, TieKind } from '../../design'
 import type { Plane } from '../../geometry'
 import type { Section } from '../../lumber'
-import type { Stretch } from '../layout'
 import type { BuildingCut, Order } from '../member'
 import type { Problem } from '../problem'
-import type { Bearer } from './purlins'
-import type { Taken } from './ties'
 
 /** Sections a roof is framed of. */
 export interface RoofLumber {
@@ -142,7 +141,7 @@ export interface RoofFrame {
   readonly orders: readonly Order[]
   readonly problems: readonly Problem[]
   /** What boards between the rafters must keep clear of. */
-  readonly taken?: readonly Taken[]
+  readonly taken?: readonly Obstacle[]
   /** Stretches along the building of headers between ties. */
   readonly across?: readonly Stretch[]
 }
@@ -152,7 +151,7 @@ export interface RoofFrame {
  * have along their eaves is put on by `frameRoof`.
  */
 export interface RoofShape {
-  readonly frame: (design: Design, lumber: RoofLumber, bearers: readonly Bearer[]) => RoofFrame
+  readonly frame: (design: Design, lumber: RoofLumber, bearers: readonly BearingPartition[]) => RoofFrame
   /** Where rafters stand along each wall that carries some. */
   readonly places: (
     design: Design,

@@ -1,6 +1,6 @@
 import { type Design, hasMouth, heightAbovePlate, heightOf, limits, lowSide } from '../../design'
 import { planeAt, vec } from '../../geometry'
-import { radians } from '../../measure'
+import { HAIR, radians } from '../../measure'
 import type { Order } from '../member'
 import type { Problem } from '../problem'
 import { ceilingOrders } from './ceiling'
@@ -138,25 +138,25 @@ function problemsOf(design: Design, { rafter, plate }: RoofLumber, { angle, slop
   const run = footprint.width - plate.depth
   const problems: Problem[] = []
   const least = 3 * plate.depth
-  if (footprint.width < least - 1e-6)
+  if (footprint.width < least - HAIR)
     problems.push({ code: 'rafter-no-length', path: 'footprint.width', least })
   const { min, max } = limits.roofAngle
   const highAt = (degrees: number): number => slopes[low].height + run * Math.tan(radians(degrees))
-  if (angle < min - 1e-6)
+  if (angle < min - HAIR)
     problems.push({
       code: 'slope-falls',
       path: `walls.sides.${roof.high}.height`,
       side: roof.high,
       least: highAt(min),
     })
-  if (angle > max + 1e-6)
+  if (angle > max + HAIR)
     problems.push({
       code: 'slope-steep',
       path: `walls.sides.${roof.high}.height`,
       side: roof.high,
       most: highAt(max),
     })
-  if (roof.spacing < 2 * rafter.thickness - 1e-6)
+  if (roof.spacing < 2 * rafter.thickness - HAIR)
     problems.push({ code: 'spacing-too-tight', path: 'roof.spacing', least: 2 * rafter.thickness })
   if (!hasMouth(roof.seat)) return [...problems, { code: 'seat-wants-mouth', path: 'roof.seat.rule' }]
   return [...problems, ...seatProblems(design, slopes[low], rafter.depth)]

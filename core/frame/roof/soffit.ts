@@ -1,15 +1,14 @@
+import { least, overlap, type Stretch } from '../../trade'
+import { HAIR } from '../../measure'
 import type { Design } from '../../design'
 import { meets, scale, vec } from '../../geometry'
 import { level, lyingBoard } from '../between'
-import { rowOf, type Stretch } from '../layout'
+import { rowOf } from '../layout'
 import type { BuildingCut, Order } from '../member'
 import type { Problem } from '../problem'
 import { coverOn } from './cover'
 import type { Eave, RoofDatum, RoofLumber } from './shape'
 import { fallsOut, footOfTail, tailPlane } from './tails'
-
-/** Shortest soffit joist, and least of one's depth that is left where it is ripped under the plate, mm. */
-const LEAST = { long: 60, deep: 30 } as const
 
 /**
  * A boxed soffit's framing: along each wall a ledger on what covers it, and beside each rafter a level joist
@@ -26,19 +25,19 @@ export function soffitOrders(
     .filter(eave => fallsOut(eave.slope))
     .flatMap(eave => {
       const fit = fitOf(design, lumber, eave)
-      if (fit.long < LEAST.long - 1e-6)
+      if (fit.long < least.soffitJoist.long - HAIR)
         problems.push({
           code: 'soffit-no-room',
           path: 'roof.overhang.eave',
           side: eave.slope.side,
-          least: fit.short + LEAST.long,
+          least: fit.short + least.soffitJoist.long,
         })
-      else if (fit.deep < LEAST.deep - 1e-6)
+      else if (fit.deep < least.soffitJoist.deep - HAIR)
         problems.push({
           code: 'soffit-too-high',
           path: 'roof.overhang.eave',
           side: eave.slope.side,
-          by: LEAST.deep - fit.deep,
+          by: least.soffitJoist.deep - fit.deep,
         })
       else return eaveOrders(design, lumber, eave, fit)
       return []
@@ -88,7 +87,7 @@ function eaveOrders(
   const edge = (off: number, thick: number): number => sign * (wall + off) - (sign < 0 ? thick : 0)
   const length = along === 'x' ? design.footprint.length : design.footprint.width
   const top: BuildingCut[] =
-    foot + soffit.depth > height + 1e-6 ? [{ kind: 'end', name: 'rip', plane: level('z', height) }] : []
+    foot + soffit.depth > height + HAIR ? [{ kind: 'end', name: 'rip', plane: level('z', height) }] : []
   // the ledger ends under the rafters' lower edges
   const under: BuildingCut[] = [...top, { kind: 'end', name: 'rip', plane: underside }]
   // clear of the hips that pass over the corners
@@ -145,8 +144,6 @@ function eaveOrders(
   return [...ledger, ...joists]
 }
 
-const meet = (a: Stretch, b: Stretch): boolean => a.from < b.to - 1e-6 && b.from < a.to - 1e-6
-
 /**
  * Beside each rafter, on the face away from the nearer end or, where another stands there, on the other; none
  * where neither is free.
@@ -160,10 +157,10 @@ function placesOf(rafters: readonly Stretch[], thick: number, length: number): S
     ]
     const free = ((from + to) / 2 < length / 2 ? faces : faces.reverse()).find(
       at =>
-        at.from > -1e-6 &&
-        at.to < length + 1e-6 &&
-        !rafters.some(other => meet(other, at)) &&
-        !out.some(other => meet(other, at)),
+        at.from > -HAIR &&
+        at.to < length + HAIR &&
+        !rafters.some(other => overlap(other, at)) &&
+        !out.some(other => overlap(other, at)),
     )
     if (free) out.push(free)
   }

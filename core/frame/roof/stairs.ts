@@ -1,8 +1,9 @@
+import { gaps, overlap, type Stretch } from '../../trade'
+import { HAIR } from '../../measure'
 import { type Design, hasOneSlope, isHouse } from '../../design'
 import { meets, vec } from '../../geometry'
 import type { Section } from '../../lumber'
 import { level, lyingBoard } from '../between'
-import type { Stretch } from '../layout'
 import type { Order } from '../member'
 import type { Problem } from '../problem'
 import type { RoofDatum, RoofLumber } from './shape'
@@ -26,11 +27,6 @@ interface Ceiling {
   readonly ties: readonly Stretch[]
   readonly inside: Stretch
 }
-
-/** mm that a header keeps from the rafters' lower edges. */
-const CLEAR = 10
-
-const meet = (a: Stretch, b: Stretch): boolean => a.from < b.to - 1e-6 && b.from < a.to - 1e-6
 
 export type StairProblem = Extract<Problem, { readonly code: `stair-${string}` }>
 
@@ -129,7 +125,7 @@ export function stairRoom(
     : roof.high === 'north'
       ? { from: rafters.from, to: joists.to }
       : { from: joists.from, to: rafters.to }
-  return { from: free.from + thick + CLEAR, to: free.to - thick - CLEAR }
+  return { from: free.from + thick + gaps.besideHeader, to: free.to - thick - gaps.besideHeader }
 }
 
 /**
@@ -175,25 +171,25 @@ function fitOf(
   if (asked.width > room) return { code: 'stair-too-big', path: `${path}.width`, number, most: room }
   const clear = { from: asked.at - asked.width / 2, to: asked.at + asked.width / 2 }
   const [least, most] = [first.x.to + asked.width / 2, last.x.from - asked.width / 2]
-  if (asked.at < least - 1e-6 || asked.at > most + 1e-6)
+  if (asked.at < least - HAIR || asked.at > most + HAIR)
     return { code: 'stair-no-room', path: `${path}.at`, number, least, most }
   const thick = asked.plies * section.thickness
   const { from, to } = stairRoom(design, lumber, datum, z.to, thick)
   if (asked.length > to - from)
     return { code: 'stair-too-big', path: `${path}.length`, number, most: Math.max(0, to - from) }
-  if (asked.up < from - 1e-6 || asked.up + asked.length > to + 1e-6)
+  if (asked.up < from - HAIR || asked.up + asked.length > to + HAIR)
     return { code: 'stair-no-room', path: `${path}.up`, number, least: from, most: to - asked.length }
-  const low = joists.filter(each => each.x.to <= clear.from + 1e-6).at(-1) ?? first
-  const high = joists.find(each => each.x.from >= clear.to - 1e-6) ?? last
-  if (ties.some(each => meet(each, { from: low.x.to, to: high.x.from })))
+  const low = joists.filter(each => each.x.to <= clear.from + HAIR).at(-1) ?? first
+  const high = joists.find(each => each.x.from >= clear.to - HAIR) ?? last
+  if (ties.some(each => overlap(each, { from: low.x.to, to: high.x.from })))
     return { code: 'stair-meets-tie', path: `${path}.at`, number }
-  const parted = joists.filter(each => meet(each.x, clear))
+  const parted = joists.filter(each => overlap(each.x, clear))
   const t = section.thickness
   const free = (at: Stretch): boolean =>
-    at.from > inside.from - 1e-6 &&
-    at.to < inside.to + 1e-6 &&
-    !meet(at, clear) &&
-    ![...blocked, ...used, ...joists.map(each => each.x)].some(other => meet(other, at))
+    at.from > inside.from - HAIR &&
+    at.to < inside.to + HAIR &&
+    !overlap(at, clear) &&
+    ![...blocked, ...used, ...joists.map(each => each.x)].some(other => overlap(other, at))
   const beside = (joist: Joist, out: 1 | -1): Stretch[] =>
     [out, -out]
       .map(way =>
@@ -202,7 +198,7 @@ function fitOf(
       .filter(free)
       .slice(0, 1)
   const doubles = asked.plies === 1 ? [] : [...beside(low, -1), ...beside(high, 1)]
-  if (used.some(at => meet(at, { from: low.x.from, to: high.x.to })))
+  if (used.some(at => overlap(at, { from: low.x.from, to: high.x.to })))
     return { code: 'stair-meets-stair', path: `${path}.at`, number }
   if (asked.plies === 2 && doubles.length < 2)
     return { code: 'stair-not-doubled', path: `${path}.at`, number }

@@ -1,6 +1,7 @@
+import { gaps } from '../../trade'
 import type { Design } from '../../design'
 import { meets, type Plane, planeAt, scale, vec, type Vec3 } from '../../geometry'
-import { radians } from '../../measure'
+import { HAIR, radians } from '../../measure'
 import type { BuildingCut } from '../member'
 import type { Problem } from '../problem'
 import { downOf, plumbCut } from './slope'
@@ -13,9 +14,6 @@ export const fallsOut = ({ roofTop, wallOutside }: SlopeDatum): boolean =>
 /** Level of the roof's plane over its tails' ends, mm. */
 export const topAtTail = ({ roofTop, tail }: SlopeDatum): number =>
   meets(roofTop, scale(tail.normal, tail.offset), vec(0, 0, 1)) ?? 0
-
-/** mm that a level cut of the tails stays below the seat. */
-const UNDER_SEAT = 1
 
 /** Level of a tail's lower corner, where nothing is cut off below. */
 const wholeFoot = ({ underside, tail }: SlopeDatum): number =>
@@ -61,7 +59,7 @@ export function tailCuts(design: Design, slope: SlopeDatum): BuildingCut[] {
  * before.
  */
 export function wildCut({ roof }: Design, slope: SlopeDatum): BuildingCut | null {
-  if (roof.tails.wild < 1e-6) return null
+  if (roof.tails.wild < HAIR) return null
   const out = slope.tail.normal
   const way = fallsOut(slope) ? downOf(slope.roofTop) : scale(downOf(slope.roofTop), -1)
   const plane = planeAt(vec(out.x * slope.tail.offset, out.y * slope.tail.offset, topAtTail(slope)), way)
@@ -124,13 +122,13 @@ export function tailShapeProblems(
   const over = low.filter(
     ({ slope }) =>
       roof.tail === 'level' &&
-      footOfTail(design, slope) > Math.max(wholeFoot(slope) + 1e-6, slope.height - UNDER_SEAT + 1e-6),
+      footOfTail(design, slope) > Math.max(wholeFoot(slope) + HAIR, slope.height - gaps.tailUnderSeat + HAIR),
   )
   problems.push(
     ...over.map(({ slope }): Problem => ({
       code: 'tail-over-seat',
       path: 'roof.tails.face',
-      least: topAtTail(slope) - Math.max(wholeFoot(slope), slope.height - UNDER_SEAT),
+      least: topAtTail(slope) - Math.max(wholeFoot(slope), slope.height - gaps.tailUnderSeat),
     })),
   )
   const left = Math.min(

@@ -1,35 +1,24 @@
-import { type Design, hasOneSlope, lowSide, type SideName, type TieKind, tieKinds } from '../../design'
+import type { Obstacle } from './obstacle'
+import { gaps, overlap, type Stretch } from '../../trade'
+import { type Design, hasOneSlope, lowSide, type TieKind, tieKinds } from '../../design'
 import { vec } from '../../geometry'
 import type { Section } from '../../lumber'
-import { INCH } from '../../measure'
+import { HAIR } from '../../measure'
 import { squareBoard } from '../between'
-import type { Stretch } from '../layout'
 import type { Order } from '../member'
 import type { Problem } from '../problem'
 import type { RoofDatum, RoofLumber } from './shape'
 import { type Joist, openStairs } from './stairs'
-
-/** Room along the inside of an end wall, for diagonals nailed across it, mm. */
-const BRACES = INCH
 
 /** The face of its rafter that a tie is nailed to: apart, so that both kinds pass each other. */
 const faceOf: Record<TieKind, 'east' | 'west'> = { rafter: 'east', collar: 'west', ceiling: 'east' }
 
 const roleOf = { rafter: 'rafter-tie', collar: 'collar-tie', ceiling: 'ceiling-joist' } as const
 
-/** What others must keep clear of: where it stands along the wall, and from where to where up; mm. */
-export interface Taken {
-  readonly along: 'x' | 'y'
-  readonly s: Stretch
-  readonly z: Stretch
-  /** Of one slope alone. */
-  readonly side?: SideName
-}
-
 /** Where the end walls of a gable leave room for ties, along the ridge. */
 export const betweenEnds = ({ footprint: { length } }: Design, { plate }: RoofLumber): Stretch => ({
-  from: plate.depth + BRACES,
-  to: length - plate.depth - BRACES,
+  from: plate.depth + gaps.endBraces,
+  to: length - plate.depth - gaps.endBraces,
 })
 
 /**
@@ -46,7 +35,7 @@ export interface Pair {
 export interface TieFrame {
   readonly orders: readonly Order[]
   readonly problems: readonly Problem[]
-  readonly taken: readonly Taken[]
+  readonly taken: readonly Obstacle[]
   readonly crossing: readonly { readonly x: Stretch; readonly y: Stretch }[]
 }
 
@@ -66,14 +55,14 @@ export function tieOrders(
   const problems: Problem[] = []
   const under = datum.highest - lumber.ridge.depth
   const plate = tiePlate(design, datum)
-  const taken: Taken[] = []
+  const taken: Obstacle[] = []
   const crossing: TieFrame['crossing'][number][] = []
   const orders = tieKinds.flatMap((kind): Order[] => {
     const asked = design.roof.ties[kind]
     const section = lumber.ties[kind]
     if (!asked || !section) return []
     const z = { from: plate + asked.height, to: plate + asked.height + section.depth }
-    if (z.to > under + 1e-6) {
+    if (z.to > under + HAIR) {
       problems.push({
         code: 'tie-meets-ridge',
         path: `roof.ties.${kind}.height`,
@@ -93,11 +82,11 @@ export function tieOrders(
       x,
       order: tieOrder(design, datum, kind, section, `roof/${roleOf[kind]}/${number}`, x.from, z.from),
     }))
-    taken.push(...made.map(({ x }): Taken => ({ along: 'x', s: x, z })))
+    taken.push(...made.map(({ x }): Obstacle => ({ along: 'x', s: x, z })))
     if (kind !== 'ceiling') return made.map(each => each.order)
     const joists = [...made].sort((a, b) => a.x.from - b.x.from)
     const ties = taken
-      .filter(each => meet(each.z, z) && !joists.some(joist => joist.x === each.s))
+      .filter(each => overlap(each.z, z) && !joists.some(joist => joist.x === each.s))
       .map(each => each.s)
     const opened = openStairs(design, lumber, datum, {
       section,
@@ -109,7 +98,7 @@ export function tieOrders(
     })
     problems.push(...opened.problems)
     crossing.push(...opened.crossing)
-    taken.push(...opened.doubles.map((s): Taken => ({ along: 'x', s, z })))
+    taken.push(...opened.doubles.map((s): Obstacle => ({ along: 'x', s, z })))
     return [...opened.orders]
   })
   if (!design.roof.ties.ceiling)
@@ -142,7 +131,7 @@ interface Beside {
   readonly z: Stretch
   readonly inside: Stretch
   readonly standing: readonly Stretch[]
-  readonly taken: readonly Taken[]
+  readonly taken: readonly Obstacle[]
 }
 
 /**
@@ -156,23 +145,21 @@ export function besideRafters(
 ): { readonly number: number; readonly x: Stretch }[] {
   const found: { number: number; x: Stretch }[] = []
   for (const { number, at, top } of pairs) {
-    if ((number - 1) % every !== 0 || z.to > top + 1e-6) continue
+    if ((number - 1) % every !== 0 || z.to > top + HAIR) continue
     const faces = {
       east: { from: at.to, to: at.to + thickness },
       west: { from: at.from - thickness, to: at.from },
     }
     const free = (x: Stretch): boolean =>
-      x.from > inside.from - 1e-6 &&
-      x.to < inside.to + 1e-6 &&
-      ![...standing, ...found.map(each => each.x)].some(other => meet(other, x)) &&
-      !taken.some(other => meet(other.s, x) && meet(other.z, z))
+      x.from > inside.from - HAIR &&
+      x.to < inside.to + HAIR &&
+      ![...standing, ...found.map(each => each.x)].some(other => overlap(other, x)) &&
+      !taken.some(other => overlap(other.s, x) && overlap(other.z, z))
     const x = [faces[faceOf[kind]], faces[faceOf[kind] === 'east' ? 'west' : 'east']].find(free)
     if (x) found.push({ number, x })
   }
   return found
 }
-
-const meet = (a: Stretch, b: Stretch): boolean => a.from < b.to - 1e-6 && b.from < a.to - 1e-6
 
 function tieOrder(
   { footprint: { width } }: Design,

@@ -1,3 +1,4 @@
+import { gaps } from '../../trade'
 import type { Design } from '../../design'
 import { vec } from '../../geometry'
 import { squareBoard } from '../between'
@@ -5,9 +6,6 @@ import type { Order } from '../member'
 import { axisOf } from './blocking'
 import type { RoofDatum, RoofLumber } from './shape'
 import { fallsOut } from './tails'
-
-/** mm of the plate's outer edge that a wedge leaves bare: a feather edge breaks off. */
-const TIP = 6
 
 /**
  * Wedges on the plates under rafters that have no bird's mouth, as wide as they are and ripped to the slope.
@@ -24,7 +22,7 @@ export function wedgeOrders(
       const { normal, offset } = slope.wallOutside
       const along = axisOf(slope) === 'x' ? 'y' : 'x'
       const sign = normal.x + normal.y
-      const [inner, outer] = [sign * (offset - plate.depth), sign * (offset - TIP)]
+      const [inner, outer] = [sign * (offset - plate.depth), sign * (offset - gaps.wedgeTip)]
       return rafters.map((at, i): Order => {
         const order = squareBoard({
           id: `roof/${slope.side}/wedge/${i + 1}`,

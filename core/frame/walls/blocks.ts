@@ -1,6 +1,6 @@
+import { HAIR } from '../../measure'
 import type { Section } from '../../lumber'
-import { least } from '../../trade'
-import type { Stretch } from '../layout'
+import { least, type Stretch } from '../../trade'
 import type { BuildingCut } from '../member'
 import { acrossOfBoard, type WallBoard } from './board'
 import type { RoughOpening } from './openings'
@@ -36,14 +36,14 @@ export function blocksAt(ask: BlockAsk, z: number): Block[] {
   ] as const
   const shown = boards.filter(board => reaches(board, outer, outer + stud.thickness))
   const lying = shown
-    .filter(board => board.runs === 'along' && board.z.from < z - 1e-6 && board.z.to > z + 1e-6)
+    .filter(board => board.runs === 'along' && board.z.from < z - HAIR && board.z.to > z + HAIR)
     .map(board => board.s)
   const standing = shown
     .filter(
       board => board.runs === 'up' && board.z.from < z + stud.depth / 2 && board.z.to > z - stud.depth / 2,
     )
     .map(board => board.s)
-  const openings = rough.filter(each => each.z.from < z + 1e-6 && each.z.to > z - 1e-6).map(each => each.s)
+  const openings = rough.filter(each => each.z.from < z + HAIR && each.z.to > z - HAIR).map(each => each.s)
   return gaps(reach, [...standing, ...lying, ...openings, ...taken]).flatMap((s): Block[] => {
     for (const { wide, tall, across, thick } of shapes) {
       const at = bandAt(shown, s, z, tall)
@@ -62,25 +62,25 @@ export function blocksAt(ask: BlockAsk, z: number): Block[] {
 /** Half below the joint and half above, or against a lying board that is closer than that. */
 function bandAt(boards: readonly WallBoard[], s: Stretch, z: number, tall: number): Stretch {
   const near = boards.filter(
-    board => board.runs === 'along' && board.s.from < s.to - 1e-6 && board.s.to > s.from + 1e-6,
+    board => board.runs === 'along' && board.s.from < s.to - HAIR && board.s.to > s.from + HAIR,
   )
-  const under = Math.max(-Infinity, ...near.filter(board => board.z.to <= z + 1e-6).map(board => board.z.to))
+  const under = Math.max(-Infinity, ...near.filter(board => board.z.to <= z + HAIR).map(board => board.z.to))
   const over = Math.min(
     Infinity,
-    ...near.filter(board => board.z.from >= z - 1e-6).map(board => board.z.from),
+    ...near.filter(board => board.z.from >= z - HAIR).map(board => board.z.from),
   )
   const low = Math.min(Math.max(z - tall / 2, under), over - tall)
   return { from: low, to: low + tall }
 }
 
 const meetsOn = (board: WallBoard, s: Stretch, z: Stretch): boolean =>
-  board.s.from < s.to - 1e-6 &&
-  board.s.to > s.from + 1e-6 &&
-  board.z.from < z.to - 1e-6 &&
-  board.z.to > z.from + 1e-6
+  board.s.from < s.to - HAIR &&
+  board.s.to > s.from + HAIR &&
+  board.z.from < z.to - HAIR &&
+  board.z.to > z.from + HAIR
 
 const reaches = (board: WallBoard, from: number, to: number): boolean =>
-  board.across < to - 1e-6 && board.across + acrossOfBoard(board) > from + 1e-6
+  board.across < to - HAIR && board.across + acrossOfBoard(board) > from + HAIR
 
 /** What of a stretch none of the others takes. */
 export function gaps(whole: Stretch, taken: readonly Stretch[]): Stretch[] {

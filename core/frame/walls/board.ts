@@ -1,7 +1,8 @@
+import type { Stretch } from '../../trade'
+import { HAIR } from '../../measure'
 import { vec, type Vec3 } from '../../geometry'
 import type { Section } from '../../lumber'
 import { squareBoard } from '../between'
-import type { Stretch } from '../layout'
 import type { BuildingCut, Order } from '../member'
 import { acrossAxis, type Wall } from './wall'
 
@@ -54,7 +55,7 @@ export const acrossOfBoard = ({ wide, section }: WallBoard): number =>
 
 /** Whether a board shows on the wall's outside, where sheets are nailed. */
 export const showsOutside = (wall: Wall, board: WallBoard, depth: number): boolean =>
-  wall.outside === 'low' ? board.across < 1e-6 : Math.abs(board.across + acrossOfBoard(board) - depth) < 1e-6
+  wall.outside === 'low' ? board.across < HAIR : Math.abs(board.across + acrossOfBoard(board) - depth) < HAIR
 
 /** A stud of a wall: on end, the wall's width deep. */
 export const upright = (

@@ -1,8 +1,9 @@
+import { least, type Stretch } from '../../trade'
+import { HAIR } from '../../measure'
 import type { Bracing } from '../../design'
 import { flip, planeAt, scale, vec, type Vec3 } from '../../geometry'
 import type { Section } from '../../lumber'
 import { level } from '../between'
-import type { Stretch } from '../layout'
 import type { BuildingCut, Order } from '../member'
 import { acrossOfBoard, type WallBoard, wallPoint } from './board'
 import { SIDE_STUDS } from './openings'
@@ -159,16 +160,13 @@ function braceLines(
   ]
 }
 
-/** mm of a block that is left behind a let-in brace. */
-const BEHIND = 8
-
 /**
  * Whether a brace would part a block that is hardly thicker: it is left out there, and the joint lies on the
  * brace.
  */
 const isParted = (board: WallBoard, line: SlantedLine, brace: Section): boolean =>
   board.role === 'block' &&
-  acrossOfBoard(board) < brace.thickness + BEHIND &&
+  acrossOfBoard(board) < brace.thickness + least.behindBrace &&
   crosses(cornersOf(board), line, brace.depth / 2)
 
 /** A board's outline on the wall's face. */
@@ -183,8 +181,8 @@ const cornersOf = ({ s, z }: WallBoard) => [
 function letIn(wall: Wall, board: WallBoard, line: SlantedLine, brace: Section, across: number): WallBoard {
   if (
     !crosses(cornersOf(board), line, brace.depth / 2) ||
-    across >= board.across + acrossOfBoard(board) - 1e-6 ||
-    across + brace.thickness <= board.across + 1e-6
+    across >= board.across + acrossOfBoard(board) - HAIR ||
+    across + brace.thickness <= board.across + HAIR
   )
     return board
   return { ...board, cuts: [...(board.cuts ?? []), housing(wall, line, brace, across)] }
@@ -233,12 +231,12 @@ function crosses(
   const [ds, dz] = [to.s - from.s, to.z - from.z]
   const long = Math.hypot(ds, dz)
   const levels = outline.map(({ z }) => z)
-  if (Math.min(...levels) > to.z - 1e-6 || Math.max(...levels) < from.z + 1e-6) return false
+  if (Math.min(...levels) > to.z - HAIR || Math.max(...levels) < from.z + HAIR) return false
   const off = outline.map(({ s, z }) => ((s - from.s) * -dz + (z - from.z) * ds) / long)
   const along = outline.map(({ s, z }) => ((s - from.s) * ds + (z - from.z) * dz) / long)
   return (
-    Math.min(...off) < half - 1e-6 &&
-    Math.max(...off) > -half + 1e-6 &&
+    Math.min(...off) < half - HAIR &&
+    Math.max(...off) > -half + HAIR &&
     Math.min(...along) < long + half &&
     Math.max(...along) > -half
   )

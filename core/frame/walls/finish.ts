@@ -1,7 +1,8 @@
+import type { Stretch } from '../../trade'
+import { HAIR } from '../../measure'
 import { type Design, isSide, type SideName, usualSheathing } from '../../design'
 import { meets, vec } from '../../geometry'
 import type { Section } from '../../lumber'
-import type { Stretch } from '../layout'
 import type { Order } from '../member'
 import type { Memory } from '../memory'
 import type { Eave, RoofDatum } from '../roof'
@@ -116,7 +117,7 @@ function insideLimit(ask: FinishAsk, name: SideName): number {
   const { heel, wallOutside, underside } = slope
   const { brace } = ask
   const inside = heel.normal.y * heel.offset
-  if (heel.normal.x !== 0 || Math.abs(inside - wallOutside.normal.y * wallOutside.offset) < 1e-6)
+  if (heel.normal.x !== 0 || Math.abs(inside - wallOutside.normal.y * wallOutside.offset) < HAIR)
     return Infinity
   return Math.min(
     ask.roof.joistLedger ?? Infinity,

@@ -1,3 +1,5 @@
+import { least } from '../../trade'
+import { HAIR } from '../../measure'
 import {
   type Design,
   heightOf,
@@ -9,7 +11,7 @@ import {
   withValue,
 } from '../../design'
 import type { Section } from '../../lumber'
-import { LEAST_CRIPPLE, SIDE_STUDS } from './openings'
+import { SIDE_STUDS } from './openings'
 import { cornerPlaces } from './places'
 import { wallLines } from './wall'
 
@@ -54,7 +56,7 @@ export function fitUnits(
   const header = section(usual.header.section)
   const tallest = Math.max(...wanted.map(unit => unit.height)) + usual.clearance.height
   const top = walls.topPlates * t + header.depth
-  const foot = wallFoot(design.base) + t + LEAST_CRIPPLE + t
+  const foot = wallFoot(design.base) + t + least.cripple + t
   const height = Math.max(heightOf(walls, side), foot + tallest + top)
   const line = wallLines(design, stud).find(wall => wall.name === side)
   const corner = line
@@ -93,7 +95,7 @@ export function withUnits(design: Design, side: SideName, fit: UnitsFit): Design
   const { walls } = design
   const own = walls.sides[side].height !== null
   const raised =
-    fit.height > heightOf(walls, side) + 1e-6
+    fit.height > heightOf(walls, side) + HAIR
       ? withValue(design, own ? `walls.sides.${side}.height` : 'walls.height', fit.height)
       : design
   const sized = withValue(

@@ -1,13 +1,8 @@
-import type { Stretch } from '../layout'
+import { gaps, type Stretch } from '../../trade'
+import { HAIR } from '../../measure'
 import { showsOutside, type WallBoard } from './board'
 import type { RoughOpening } from './openings'
 import type { Wall } from './wall'
-
-/** mm of wood that each of two sheets' edges has at least where they meet. */
-const EDGE = 9
-/** A gap in the wood along a joint that is let go: above a header too close to the plate for cripples, mm. */
-const GAP = 20
-
 /** A plumb line of a wall and where it has wood on one side and on the other, rising; mm. */
 interface WoodLine {
   readonly s: number
@@ -34,12 +29,14 @@ export function outerWood(
   const standing = boards.filter(board => board.runs === 'up').sort((a, b) => a.s.from - b.s.from)
   const middles = standing.map(({ s }) => (s.from + s.to) / 2)
   const between = standing.flatMap(({ s }, i) =>
-    standing[i + 1] && Math.abs((standing[i + 1]?.s.from ?? 0) - s.to) < 1e-6 ? [s.to] : [],
+    standing[i + 1] && Math.abs((standing[i + 1]?.s.from ?? 0) - s.to) < HAIR ? [s.to] : [],
   )
   const at = [...new Set([...middles, ...between])].sort((a, b) => a - b)
   const lines = at.map((s): WoodLine => ({
     s,
-    sides: [s - EDGE, s + EDGE].map(side => woodAt(side, near(standing, side), lying, rough)),
+    sides: [s - gaps.sheetEdge, s + gaps.sheetEdge].map(side =>
+      woodAt(side, near(standing, side), lying, rough),
+    ),
   }))
   return { boards, lines }
 }
@@ -55,7 +52,7 @@ function near(standing: readonly WallBoard[], s: number): WallBoard[] {
   const out: WallBoard[] = []
   for (let i = low; i < standing.length; i++) {
     const board = standing[i] as WallBoard
-    if (board.s.from > s + 1e-6) break
+    if (board.s.from > s + HAIR) break
     out.push(board)
   }
   return out
@@ -74,7 +71,7 @@ function woodAt(
   lying: readonly Pick<WallBoard, 's' | 'z'>[],
   rough: readonly RoughOpening[],
 ): Stretch[] {
-  const on = ({ s: each }: Pick<WallBoard, 's'>): boolean => each.from <= s + 1e-6 && each.to >= s - 1e-6
+  const on = ({ s: each }: Pick<WallBoard, 's'>): boolean => each.from <= s + HAIR && each.to >= s - HAIR
   const spans = [
     ...standing.filter(on).map(board => board.z),
     ...lying.filter(on).map(board => board.z),
@@ -83,7 +80,7 @@ function woodAt(
   const out: Stretch[] = []
   for (const span of spans) {
     const last = out[out.length - 1]
-    if (last && span.from <= last.to + GAP)
+    if (last && span.from <= last.to + gaps.inJoint)
       out[out.length - 1] = { from: last.from, to: Math.max(last.to, span.to) }
     else out.push(span)
   }
@@ -102,7 +99,9 @@ export function plumbJoints(
   return lines.flatMap(({ s, sides }) => {
     const to = Math.min(z.to, most(s))
     return to > z.from &&
-      sides.every(spans => spans.some(each => each.from <= z.from + GAP && each.to >= to - GAP))
+      sides.every(spans =>
+        spans.some(each => each.from <= z.from + gaps.inJoint && each.to >= to - gaps.inJoint),
+      )
       ? [s]
       : []
   })

@@ -1,9 +1,10 @@
+import { least, type Stretch } from '../../trade'
 import { type Design, isHouse, type SideName } from '../../design'
 import { flip } from '../../geometry'
 import type { Section } from '../../lumber'
-import { radians } from '../../measure'
+import { HAIR, radians } from '../../measure'
 import { level } from '../between'
-import { type Stretch, withLayout } from '../layout'
+import { withLayout } from '../layout'
 import type { BuildingCut } from '../member'
 import type { Problem } from '../problem'
 import { fallsOut, type RoofDatum, underBeam } from '../roof'
@@ -11,12 +12,6 @@ import { upright, type WallBoard } from './board'
 import { layoutOf, type StackLines } from './places'
 import { endingUnder, type RoofLine } from './roof-line'
 import { heightAt, levelAllRound, type Wall } from './wall'
-
-/** Shortest stud that is cut for a gable, at its shorter side, mm. */
-export const LEAST = 50
-
-/** Least of a notched stud that must be left behind its rafter, mm. */
-const LEAST_TONGUE = 20
 
 export type NotchProblem = Extract<Problem, { readonly code: `gable-notch-${string}` }>
 
@@ -33,14 +28,19 @@ export function notchProblem(
 ): NotchProblem | null {
   if (walls.gables !== 'notched' || roof.shape === 'hip') return null
   const left = stud.depth - rafter.thickness
-  if (left < LEAST_TONGUE)
-    return { code: 'gable-notch-thin', path: 'walls.gables', left: Math.max(0, left), least: LEAST_TONGUE }
+  if (left < least.notchedStud)
+    return {
+      code: 'gable-notch-thin',
+      path: 'walls.gables',
+      left: Math.max(0, left),
+      least: least.notchedStud,
+    }
   const within =
     side === 'west'
       ? { from: rafter.thickness, to: stud.depth }
       : { from: length - stud.depth, to: length - rafter.thickness }
   return eaves.some(({ rafters }) =>
-    rafters.some(at => at.from < within.to - 1e-6 && at.to > within.from + 1e-6),
+    rafters.some(at => at.from < within.to - HAIR && at.to > within.from + HAIR),
   )
     ? { code: 'gable-notch-blocked', path: 'walls.gables', side }
     : null
@@ -80,7 +80,7 @@ export function behindOf(
   return {
     rafter,
     rows,
-    clear: { from: room('south') - 1e-6, to: design.footprint.width - room('north') + 1e-6 },
+    clear: { from: room('south') - HAIR, to: design.footprint.width - room('north') + HAIR },
   }
 }
 
@@ -141,8 +141,8 @@ export function gableStuds(
       : []
   const places = withLayout([...house, ...posts], layoutOf(design, { ...wall, ...ends }, lines), t).filter(
     each =>
-      (house.includes(each) || (each.from > ends.from + 1e-6 && each.to < ends.to - 1e-6)) &&
-      !(line.apart && each.from < line.apart.to - 1e-6 && each.to > line.apart.from + 1e-6),
+      (house.includes(each) || (each.from > ends.from + HAIR && each.to < ends.to - HAIR)) &&
+      !(line.apart && each.from < line.apart.to - HAIR && each.to > line.apart.from + HAIR),
   )
   return places.flatMap((at): WallBoard[] => {
     const foot = heightAt(wall, (at.from + at.to) / 2)
@@ -154,13 +154,17 @@ export function gableStuds(
     )
       return []
     // none stands across a step, where one runs up beside it
-    if (shorter - foot < LEAST || foot !== heightAt(wall, at.from) || foot !== heightAt(wall, at.to))
+    if (
+      shorter - foot < least.gableStud ||
+      foot !== heightAt(wall, at.from) ||
+      foot !== heightAt(wall, at.to)
+    )
       return []
     const tongue =
       behind &&
       at.from > behind.clear.from &&
       at.to < behind.clear.to &&
-      !behind.rows.some(row => row.from < at.to - 1e-6 && row.to > at.from + 1e-6)
+      !behind.rows.some(row => row.from < at.to - HAIR && row.to > at.from + HAIR)
         ? notched(design, wall, at, line, behind.rafter)
         : null
     if (tongue)

@@ -1,3 +1,4 @@
+import { gaps } from '../../trade'
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { type Design, newDesign, sideNames, usualFloors, usualOpening } from '../../design'
@@ -7,7 +8,6 @@ import { furnishedSheds, openedSheds, runs } from '../../testing/designs'
 import { frame, type Frame, type Member } from '../index'
 import { BRACE_ANGLE } from './bracing'
 import { centred } from './places'
-import { JOINTS_APART } from './plates'
 
 const base = newDesign('a', 'imperial')
 const sized = (length: number, width: number, walls: Partial<Design['walls']> = {}): Design => ({
@@ -137,10 +137,10 @@ describe('plates cut to stock', () => {
           const [, top = [], cap = []] = rows
           const close = cap
             .slice(0, -1)
-            .some(a => top.slice(0, -1).some(b => Math.abs(a.to - b.to) < JOINTS_APART - 1e-6))
+            .some(a => top.slice(0, -1).some(b => Math.abs(a.to - b.to) < gaps.platesJoints - 1e-6))
           if (close) expect(uprights.length).toBeLessThan(60) // only where the studs leave no other joint
-          const gaps = uprights.map(stud => (stud.from + stud.to) / 2).sort((a, b) => a - b)
-          const widest = Math.max(...gaps.slice(1).map((at, k) => at - (gaps[k] ?? 0)))
+          const middles = uprights.map(stud => (stud.from + stud.to) / 2).sort((a, b) => a - b)
+          const widest = Math.max(...middles.slice(1).map((at, k) => at - (middles[k] ?? 0)))
           if (widest < design.walls.longest - 200)
             for (const each of rows[1] ?? [])
               expect(each.to - each.from).toBeLessThanOrEqual(design.walls.longest + 1e-6)

@@ -1,10 +1,12 @@
+import { least, type Stretch } from '../../trade'
+import { HAIR } from '../../measure'
 import type { Section } from '../../lumber'
 import { level } from '../between'
-import { type Stretch, withLayout } from '../layout'
+import { withLayout } from '../layout'
 import type { Order } from '../member'
 import { upright, type WallBoard } from './board'
 import { standing } from './top'
-import { type Clear, isOnDeck, LEAST_CRIPPLE, packingOf, type RoughOpening } from './openings'
+import { type Clear, isOnDeck, packingOf, type RoughOpening } from './openings'
 import type { Wall } from './wall'
 
 /**
@@ -68,10 +70,10 @@ export function openingBoards(
     [],
     layout.filter(at => at > s.from && at < s.to),
     t,
-  ).filter(each => each.from >= s.from - 1e-6 && each.to <= s.to + 1e-6)
+  ).filter(each => each.from >= s.from - HAIR && each.to <= s.to + HAIR)
   const head = z.to + header.depth
   const above = cripplePlaces(onLayout, span, t).flatMap((each, i) =>
-    top.reach(each).shorter - head < LEAST_CRIPPLE
+    top.reach(each).shorter - head < least.cripple
       ? []
       : [underPlates('cripple', `over/${i + 1}`, each.from, head)],
   )
@@ -115,6 +117,6 @@ function cripplePlaces(onLayout: readonly Stretch[], span: Stretch, t: number): 
         ]
   return [
     ...ends,
-    ...onLayout.filter(each => !ends.some(end => end.from < each.to - 1e-6 && each.from < end.to - 1e-6)),
+    ...onLayout.filter(each => !ends.some(end => end.from < each.to - HAIR && each.from < end.to - HAIR)),
   ].sort((a, b) => a.from - b.from)
 }

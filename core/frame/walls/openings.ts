@@ -1,8 +1,8 @@
 import { type Design, footOf, roughSize, wallFoot, type WallOpening } from '../../design'
 import { type Section, sheetSection } from '../../lumber'
-import { hasRoom, MARK } from '../../trade'
-import { clearPlaces, type Stretch } from '../layout'
-import { INCH } from '../../measure'
+import { gaps, hasRoom, least, MARK, type Stretch } from '../../trade'
+import { clearPlaces } from '../layout'
+import { HAIR } from '../../measure'
 import type { Problem } from '../problem'
 import type { WallTop } from './top'
 import type { Wall } from './wall'
@@ -26,24 +26,14 @@ export interface Clear {
 }
 
 /**
- * How far a corner's third stud, and a partition's two, show beyond the wall that butts there, to nail to, mm
- * (common practice, no source).
- */
-export const NAILING = INCH
-
-/**
  * How far a partition's two studs show beyond its faces, mm: enough to nail to, and as far as two stand clear
  * of each other.
  */
-export const showing = ({ thickness, depth }: Section): number => Math.max(NAILING, thickness - depth / 2)
+export const showing = ({ thickness, depth }: Section): number =>
+  Math.max(gaps.nailing, thickness - depth / 2)
 
 /** Studs on each side of an opening: a jack that carries the header, and a king. */
 export const SIDE_STUDS = 2
-/** Least height that a cripple is cut, mm; a gap below it above a header is left. */
-export const LEAST_CRIPPLE = 20
-/** Narrowest packing between a header's plies, and the thickest that is packed of one strip of sheet, mm. */
-const PACKING = { least: 1, most: 45 }
-
 /**
  * A wall's openings that can be framed, in their order along it, and why others can't. `taken` is where the
  * wall's corners stand.
@@ -94,19 +84,19 @@ function problemOf(
   const path = `walls.openings.${number}` as const
   const half = (s.to - s.from) / 2 + side
   const ends = endsOf(wall, taken)
-  if (s.from - side < ends.from - 1e-6 || s.to + side > ends.to + 1e-6) {
-    const [least, most] = [ends.from + half, ends.to - half]
-    return !hasRoom({ least, most })
+  if (s.from - side < ends.from - HAIR || s.to + side > ends.to + HAIR) {
+    const [lowest, most] = [ends.from + half, ends.to - half]
+    return !hasRoom({ least: lowest, most })
       ? {
           code: 'opening-too-wide',
           path: `${path}.unit.width`,
           number: number + 1,
           most: Math.max(0, ends.to - ends.from - 2 * side - opening.clearance.width - MARK),
         }
-      : { code: 'opening-near-corner', path: `${path}.at`, number: number + 1, least, most }
+      : { code: 'opening-near-corner', path: `${path}.at`, number: number + 1, least: lowest, most }
   }
   const other = others.find(
-    each => s.from - side < each.s.to + side - 1e-6 && each.s.from - side < s.to + side - 1e-6,
+    each => s.from - side < each.s.to + side - HAIR && each.s.from - side < s.to + side - HAIR,
   )
   if (other)
     return {
@@ -117,27 +107,27 @@ function problemOf(
       apart: 2 * side,
     }
   const over = z.to + header.depth - clear.top.reach({ from: s.from - t, to: s.to + t }).shorter
-  if (over > 1e-6)
+  if (over > HAIR)
     return { code: 'header-no-room', path: `${path}.unit.height`, number: number + 1, by: over }
-  if (!isOnDeck(z) && z.from - t < clear.bottom + LEAST_CRIPPLE - 1e-6)
+  if (!isOnDeck(z) && z.from - t < clear.bottom + least.cripple - HAIR)
     return {
       code: 'sill-too-low',
       path: `${path}.foot`,
       number: number + 1,
-      least: clear.bottom + LEAST_CRIPPLE + t,
+      least: clear.bottom + least.cripple + t,
     }
   return null
 }
 
 /** A door so low that its jacks would have no length over the bottom plate. */
 function tooLow({ number, opening, z }: RoughOpening, clear: Clear): Problem | null {
-  const least = clear.bottom + LEAST_CRIPPLE - z.from
-  return isOnDeck(z) && z.to - z.from < least - 1e-6
+  const lowest = clear.bottom + least.cripple - z.from
+  return isOnDeck(z) && z.to - z.from < lowest - HAIR
     ? {
         code: 'opening-too-low',
         path: `walls.openings.${number}.unit.height`,
         number: number + 1,
-        least: least - opening.clearance.height,
+        least: lowest - opening.clearance.height,
       }
     : null
 }
@@ -174,7 +164,7 @@ function besideTeeOrStep(
   const half = (s.to - s.from) / 2 + SIDE_STUDS * stud.thickness
   const { tees, step } = inWay(wall, half, stud)
   const meets = (places: readonly Stretch[]): boolean =>
-    places.some(({ from, to }) => opening.at > from + 1e-6 && opening.at < to - 1e-6)
+    places.some(({ from, to }) => opening.at > from + HAIR && opening.at < to - HAIR)
   const code = meets(tees) ? 'opening-at-partition' : meets(step) ? 'opening-at-step' : null
   const ends = endsOf(wall, taken)
   return (
@@ -189,7 +179,7 @@ function besideTeeOrStep(
 
 function thickness({ number, opening, header }: RoughOpening, stud: Section): Problem | null {
   const over = opening.header.plies * header.thickness - stud.depth
-  return over > 1e-6
+  return over > HAIR
     ? { code: 'header-too-thick', path: `walls.openings.${number}.header`, number: number + 1, by: over }
     : null
 }
@@ -202,7 +192,7 @@ function lowWall({ number, z }: RoughOpening, design: Design): Problem | null {
     : null
 }
 
-export const isOnDeck = (z: Stretch): boolean => z.from < 1e-6
+export const isOnDeck = (z: Stretch): boolean => z.from < HAIR
 
 /**
  * What packs a header's plies out to the wall's thickness, from the outside in: boards of its own section as
@@ -211,10 +201,10 @@ export const isOnDeck = (z: Stretch): boolean => z.from < 1e-6
  */
 export function packingOf({ opening, header }: RoughOpening, stud: Section): Section[] {
   const gap = stud.depth - opening.header.plies * header.thickness
-  const boards = gap > PACKING.most ? Math.floor((gap + 1e-6) / header.thickness) : 0
+  const boards = gap > least.packing.most ? Math.floor((gap + HAIR) / header.thickness) : 0
   const rest = gap - boards * header.thickness
-  if (rest < PACKING.least) return Array.from({ length: boards }, () => header)
-  const strips = rest > PACKING.most ? 2 : 1
+  if (rest < least.packing.least) return Array.from({ length: boards }, () => header)
+  const strips = rest > least.packing.most ? 2 : 1
   return [
     ...Array.from({ length: boards }, () => header),
     ...Array.from({ length: strips }, () => sheetSection(rest / strips, 1219.2, 2438.4)),

@@ -1,7 +1,9 @@
+import { gaps, type Stretch } from '../../trade'
+import { HAIR } from '../../measure'
 import type { Design } from '../../design'
 import type { Section } from '../../lumber'
-import { onCentre, type Stretch, withLayout } from '../layout'
-import { NAILING, showing, type RoughOpening, SIDE_STUDS } from './openings'
+import { onCentre, withLayout } from '../layout'
+import { showing, type RoughOpening, SIDE_STUDS } from './openings'
 import type { Wall } from './wall'
 
 /**
@@ -44,9 +46,9 @@ function ownLayout(spacing: number, { layout, overall }: Wall): number[] {
 export function centred(spacing: number, overall: number): number[] {
   const half = overall / 2
   const rest = (start: number): number => (half - start) % spacing
-  const start = rest(0) >= rest(spacing / 2) - 1e-9 || half < spacing / 2 ? 0 : spacing / 2
+  const start = rest(0) >= rest(spacing / 2) - HAIR || half < spacing / 2 ? 0 : spacing / 2
   const out: number[] = []
-  for (let off = start; off < half - 1e-6; off += spacing)
+  for (let off = start; off < half - HAIR; off += spacing)
     out.push(...(off === 0 ? [half] : [half - off, half + off]))
   return out.sort((a, b) => a - b)
 }
@@ -57,7 +59,7 @@ function shared(lines: readonly number[], spacing: number): number[] {
   return sorted.flatMap((at, i) => {
     const next = sorted[i + 1]
     if (next === undefined) return [at]
-    const parts = Math.max(1, Math.ceil((next - at) / spacing - 1e-6))
+    const parts = Math.max(1, Math.ceil((next - at) / spacing - HAIR))
     return Array.from({ length: parts }, (_, k) => at + ((next - at) * k) / parts)
   })
 }
@@ -65,7 +67,8 @@ function shared(lines: readonly number[], spacing: number): number[] {
 /**
  * Near face of a corner's third stud: its far face shows past the butting wall, and it clears the end stud.
  */
-const thirdStud = (stud: Section): number => Math.max(stud.thickness, stud.depth + NAILING - stud.thickness)
+const thirdStud = (stud: Section): number =>
+  Math.max(stud.thickness, stud.depth + gaps.nailing - stud.thickness)
 
 /** The two studs that a partition is nailed to, each showing past its face. */
 export const teePlaces = ({ tees }: Wall, stud: Section): Stretch[] =>

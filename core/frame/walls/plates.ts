@@ -1,14 +1,11 @@
 import { type Design, wallFoot } from '../../design'
 import type { Section } from '../../lumber'
-import { INCH } from '../../measure'
-import { least } from '../../trade'
-import { fewestBoards, type RowAsk, rowCost, type Stretch } from '../layout'
+import { HAIR } from '../../measure'
+import { gaps, least, type Stretch } from '../../trade'
+import { fewestBoards, type RowAsk, rowCost } from '../layout'
 import type { WallBoard } from './board'
 import { fromLayoutEnd } from './places'
 import type { Wall } from './wall'
-
-/** mm that joints in the two top plates stand apart at least: 24 in, IRC R602.3.2 (from memory). */
-export const JOINTS_APART = 24 * INCH
 
 /**
  * A wall's plates, each of as few boards as `longest` allows, spliced over the middle of a stud that runs
@@ -141,11 +138,11 @@ function rowsApart(
   const cost = (rows: typeof first): number =>
     [
       ...rows.lower.map(row =>
-        rowCost(row, { ...ask, joints: [...parted, ...joined(rows.upper)], apart: JOINTS_APART }),
+        rowCost(row, { ...ask, joints: [...parted, ...joined(rows.upper)], apart: gaps.platesJoints }),
       ),
       ...rows.upper.map(row => rowCost(row, ask)),
     ].reduce((sum, each) => sum + each, 0)
-  return cost(other) < cost(first) - 1e-6 ? other : first
+  return cost(other) < cost(first) - HAIR ? other : first
 }
 
 /**
@@ -170,6 +167,6 @@ const rowApart = (
       ...ask,
       breaks,
       joints: wall.layout === 'high' ? joints.map(at => wall.overall - at) : joints,
-      apart: JOINTS_APART,
+      apart: gaps.platesJoints,
     }),
   )

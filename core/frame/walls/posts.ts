@@ -1,8 +1,10 @@
+import { least, type Stretch } from '../../trade'
+import { countUp, HAIR } from '../../measure'
 import { type Design, heightOf, sideNames, wallFoot } from '../../design'
 import { flip, planeAt } from '../../geometry'
 import type { Section } from '../../lumber'
 import { level } from '../between'
-import { rowOf, type Stretch } from '../layout'
+import { rowOf } from '../layout'
 import type { BuildingCut, Order } from '../member'
 import type { Problem } from '../problem'
 import { upright, type WallBoard, wallPoint } from './board'
@@ -15,12 +17,6 @@ export interface PostSide {
   readonly braces: readonly Order[]
 }
 
-/** Shortest post under its beam, mm. */
-const LEAST_POST = 100
-
-/** Least height of post that gets knee braces, mm. */
-const LEAST = 300
-
 /** Why posts or beam don't go into walls of this depth. */
 export function postProblems(
   { walls, base }: Design,
@@ -29,22 +25,22 @@ export function postProblems(
   beam: Section,
 ): Problem[] {
   const deep: Problem[] =
-    post.depth > stud.depth + 1e-6
+    post.depth > stud.depth + HAIR
       ? [{ code: 'post-too-deep', path: 'walls.posts.post', most: stud.depth }]
       : []
-  const least = wallFoot(base) + LEAST_POST + beam.depth + walls.topPlates * stud.thickness
+  const lowest = wallFoot(base) + least.post + beam.depth + walls.topPlates * stud.thickness
   const low = sideNames
-    .filter(side => walls.sides[side].build === 'posts' && heightOf(walls, side) < least - 1e-6)
+    .filter(side => walls.sides[side].build === 'posts' && heightOf(walls, side) < lowest - HAIR)
     .map((side): Problem => ({
       code: 'wall-too-low',
       path: walls.sides[side].height === null ? 'walls.height' : `walls.sides.${side}.height`,
-      least,
+      least: lowest,
     }))
     .slice(0, 1)
   return [
     ...deep,
     ...low,
-    ...(beam.thickness > post.depth / 2 + 1e-6
+    ...(beam.thickness > post.depth / 2 + HAIR
       ? [{ code: 'beam-too-thick', path: 'walls.posts.beam', most: post.depth / 2 } as const]
       : []),
   ]
@@ -54,7 +50,7 @@ export function postProblems(
 export function postPlaces({ walls }: Design, wall: Wall, post: Section): Stretch[] {
   const t = post.thickness
   const run = wall.to - wall.from - t
-  const bays = Math.max(1, Math.ceil(run / walls.posts.spacing - 1e-9))
+  const bays = Math.max(1, countUp(run / walls.posts.spacing))
   return Array.from({ length: bays + 1 }, (_, i) => ({
     from: wall.from + (run * i) / bays,
     to: wall.from + (run * i) / bays + t,
@@ -111,7 +107,7 @@ export function framePosts(
   })
   return {
     boards: [...standing, ...beams],
-    braces: under - foot < LEAST ? [] : knees(design, wall, stud, places, under, foot),
+    braces: under - foot < least.kneePost ? [] : knees(design, wall, stud, places, under, foot),
   }
 }
 
@@ -174,7 +170,7 @@ function knees(
     const left = places[i] as Stretch
     const clear = right.from - left.to
     const leg = Math.min(walls.posts.brace, clear / 2 - 5, under - foot - 5)
-    if (leg < Math.max(LEAST / 2, 1.6 * stud.depth)) return []
+    if (leg < Math.max(least.kneePost / 2, 1.6 * stud.depth)) return []
     return [
       knee(wall, stud, across, `walls/${wall.name}/knee/${i + 1}/1`, left.to, 1, leg, under),
       knee(wall, stud, across, `walls/${wall.name}/knee/${i + 1}/2`, right.from, -1, leg, under),

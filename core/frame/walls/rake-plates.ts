@@ -2,10 +2,9 @@ import type { Walls } from '../../design'
 import { add, flip, meets, type Plane, place, planeAt, scale, vec, type Vec3 } from '../../geometry'
 import type { Section } from '../../lumber'
 import { level, SPARE } from '../between'
-import { least } from '../../trade'
-import { fewestBoards, type Stretch } from '../layout'
+import { gaps, least, type Stretch } from '../../trade'
+import { fewestBoards } from '../layout'
 import type { BuildingCut, Order } from '../member'
-import { JOINTS_APART } from './plates'
 import type { Rake } from './top'
 import type { Wall } from './wall'
 
@@ -14,9 +13,6 @@ export interface RakePlate {
   readonly order: Order
   readonly corners: readonly { readonly s: number; readonly z: number }[]
 }
-
-/** Shortest way level that a raked plate is laid, mm. */
-const LEAST = 100
 
 /**
  * The top plates of a raked wall, under its end rafters: from the eave walls' inside, cut plumb, up to where
@@ -36,7 +32,7 @@ export function rakePlates(
       side === 'south'
         ? { from: wall.from, to: rake.gap?.from ?? middle }
         : { from: rake.gap?.to ?? middle, to: wall.to }
-    if (s.to - s.from < LEAST) return []
+    if (s.to - s.from < least.rakePlate) return []
     const lie: SlopeLie = {
       breaks,
       longest,
@@ -106,7 +102,7 @@ function slopeRow(
       longest: (longest - t * Math.abs(y)) * z,
       shortest,
       joints: apart.map(turn),
-      apart: JOINTS_APART * z,
+      apart: gaps.platesJoints * z,
     },
   )
   return side === 'south'

@@ -1,7 +1,8 @@
+import { gaps, type Stretch } from '../../trade'
+import { HAIR } from '../../measure'
 import { flip, meets, type Plane, vec } from '../../geometry'
 import type { Section } from '../../lumber'
 import { level } from '../between'
-import type { Stretch } from '../layout'
 import type { BuildingCut } from '../member'
 import type { RoofDatum } from '../roof'
 
@@ -106,7 +107,7 @@ function partOf(line: RoofLine, side: Slope, within: Stretch): RoofLine {
   const one = (plane: Plane): Readonly<Record<Slope, Plane>> => ({ south: plane, north: plane })
   const [undersides, tops] = [one(line.undersides[side]), one(line.tops[side])]
   const middle = side === 'south' ? Infinity : -Infinity
-  const mine = line.ridge.from < within.to - 1e-6 && line.ridge.to > within.from + 1e-6
+  const mine = line.ridge.from < within.to - HAIR && line.ridge.to > within.from + HAIR
   return {
     ...line,
     within,
@@ -164,7 +165,7 @@ export function reachUnder(
  */
 export const ridgeHangs = (line: RoofLine): boolean =>
   Number.isFinite(line.ridge.bottom) &&
-  line.ridge.bottom < (Number.isFinite(line.middle) ? highInMiddle(line) : Infinity) - 1e-6
+  line.ridge.bottom < (Number.isFinite(line.middle) ? highInMiddle(line) : Infinity) - HAIR
 
 /**
  * How a board that stands at a place ends under a line: the levels of its shorter and longer side, and what
@@ -188,19 +189,13 @@ export function endingUnder(at: Stretch, line: RoofLine): Ending {
 }
 
 /**
- * mm of a stud past its middle that must stand beside the ridge for it to be notched, so that sheets can meet
- * on it all the way up.
- */
-const BESIDE = 10
-
-/**
  * How the ridge board's end takes part of a stud under it: not at all; all across, so that it is cut level;
  * or only one side, so that it is notched and runs on beside it.
  */
 function ridgeCut(at: Stretch, line: RoofLine): 'clear' | 'level' | 'notch-low' | 'notch-high' {
   const { ridge } = line
-  if (!ridgeHangs(line) || at.from >= ridge.to - 1e-6 || at.to <= ridge.from + 1e-6) return 'clear'
-  const beside = (at.to - at.from) / 2 + BESIDE
+  if (!ridgeHangs(line) || at.from >= ridge.to - HAIR || at.to <= ridge.from + HAIR) return 'clear'
+  const beside = (at.to - at.from) / 2 + gaps.besideRidge
   if (at.to - ridge.to >= beside) return 'notch-low'
   return ridge.from - at.from >= beside ? 'notch-high' : 'level'
 }

@@ -1,11 +1,11 @@
 import type { Design, Sheathing } from '../../design'
 import { meets, type Plane, scale, vec } from '../../geometry'
-import { radians } from '../../measure'
+import { countUp, HAIR, radians } from '../../measure'
 import { type Section, sheetSection } from '../../lumber'
-import { around, cutOut, SLIVER } from '../around'
+import { around, cutOut } from '../around'
 import { level, squareBoard } from '../between'
-import { least } from '../../trade'
-import { fewestBoards, rowOf, type Stretch } from '../layout'
+import { least, type Stretch } from '../../trade'
+import { fewestBoards, rowOf } from '../layout'
 import type { BuildingCut, Order } from '../member'
 import type { Memory } from '../memory'
 import type { Rect } from '../rect'
@@ -13,7 +13,6 @@ import type { Eave } from '../roof'
 import { type Block, blocksAt } from './blocks'
 import { type WallBoard, wallPoint } from './board'
 import { type OuterWood, outerWood, plumbJoints } from './framing-lines'
-import { LEAST } from './gable-studs'
 import { fromLayoutEnd } from './places'
 import { reachUnder, type RoofLine } from './roof-line'
 import { heightAt, levelAllRound, lowestOf, type Wall } from './wall'
@@ -54,7 +53,7 @@ export function sheatheWall(ask: CoverAsk): Covered {
     gable,
   } = ask
   if (gable && (raked || wall.step)) {
-    const rows = rowsOf({ from: wallReach(ask).from, to: gable.line.peak }, ask.sheathing, TIP)
+    const rows = rowsOf({ from: wallReach(ask).from, to: gable.line.peak }, ask.sheathing, least.gableTip)
     return coverRows(
       ask,
       s => (raked ? Infinity : heightAt(wall, s)),
@@ -84,7 +83,7 @@ export function sheatheWall(ask: CoverAsk): Covered {
 
 /** How far a row reaches along a wall of level plates: above the lower of two, over the higher part alone. */
 export function levelReach({ step, height, overall }: Wall, z: number): Stretch {
-  if (!step || z < Math.min(height, step.height) - 1e-6) return { from: 0, to: overall }
+  if (!step || z < Math.min(height, step.height) - HAIR) return { from: 0, to: overall }
   return height > step.height ? { from: 0, to: step.at } : { from: step.at, to: overall }
 }
 
@@ -112,7 +111,7 @@ function tailLevel({
   if (!eave || seat.rule === 'none') return null
   const { underside, wallOutside, tail } = eave.slope
   const reach = tail.offset - wallOutside.offset
-  if (reach < 1e-6) return null
+  if (reach < HAIR) return null
   const at = (out: number): number =>
     meets(underside, scale(wallOutside.normal, wallOutside.offset + out), vec(0, 0, 1)) ?? 0
   return Math.min(at(0), at(Math.min(sheathing.thickness, reach)))
@@ -126,7 +125,7 @@ function hipLevel({ sheathing, eave }: CoverAsk): number | null {
 }
 
 /** Rows of a wall's sheets from the bottom; a level joint lies between two. */
-const wallRows = (ask: CoverAsk): Stretch[] => rowsOf(wallReach(ask), ask.sheathing, STRIP)
+const wallRows = (ask: CoverAsk): Stretch[] => rowsOf(wallReach(ask), ask.sheathing, least.sheetStrip)
 
 /** From where to where a wall is covered below its gable. */
 export function wallReach(ask: CoverAsk): Stretch {
@@ -143,21 +142,17 @@ export function wallReach(ask: CoverAsk): Stretch {
   return { from: foot > 0 ? foot : 0 - ask.drop, to: top }
 }
 
-function rowsOf({ from, to }: Stretch, { sheet, way }: Sheathing, least: number): Stretch[] {
+function rowsOf({ from, to }: Stretch, { sheet, way }: Sheathing, lowest: number): Stretch[] {
   const tall = way === 'upright' ? Math.max(sheet.length, sheet.width) : Math.min(sheet.length, sheet.width)
-  const count = Math.max(0, Math.ceil((to - from - SLIVER) / tall))
+  const count = Math.max(0, Math.ceil((to - from - least.piece) / tall))
   const rest = to - from - (count - 1) * tall
   // a strip too low to nail takes some of the row under it
-  const short = count > 1 && rest < least ? least - rest : 0
+  const short = count > 1 && rest < lowest ? lowest - rest : 0
   // what is hardly more than whole sheets is left bare at the top
   const level = (i: number): number =>
     i >= count ? Math.min(to, from + count * tall) : from + i * tall - (i === count - 1 && i > 0 ? short : 0)
   return Array.from({ length: count }, (_, i) => ({ from: level(i), to: level(i + 1) }))
 }
-
-/** Lowest strip of a sheet that is laid, and lowest tip of a gable, mm. */
-const STRIP = 100
-const TIP = 300
 
 export const openingHoles = ({ rough }: FramedWall): Rect[] =>
   rough.map(({ s, z }) => ({ x0: s.from, x1: s.to, y0: z.from, y1: z.to }))
@@ -194,8 +189,8 @@ function coverGable(ask: CoverAsk, { studs, line }: NonNullable<CoverAsk['gable'
     coverRows(
       { ...ask, gable: { studs, line: part } },
       () => -Infinity,
-      rowsOf({ from: wall.height, to: part.peak }, sheathing, TIP),
-      studs.filter(({ s }) => s.from < part.within.to + 1e-6 && s.to > part.within.from - 1e-6),
+      rowsOf({ from: wall.height, to: part.peak }, sheathing, least.gableTip),
+      studs.filter(({ s }) => s.from < part.within.to + HAIR && s.to > part.within.from - HAIR),
       [],
       [...ridgeHole(ask, part), ...ledgerHole(ask, part)],
       roofCuts(part),
@@ -216,13 +211,13 @@ function coverGable(ask: CoverAsk, { studs, line }: NonNullable<CoverAsk['gable'
 
 /** What the ridge takes out of a gable's cover where it runs on outside. */
 export const ridgeHole = ({ design }: CoverAsk, { ridge, peak }: RoofLine): Rect[] =>
-  Number.isFinite(ridge.bottom) && design.roof.overhang.gable > 1e-6
+  Number.isFinite(ridge.bottom) && design.roof.overhang.gable > HAIR
     ? [{ x0: ridge.from, x1: ridge.to, y0: ridge.bottom, y1: peak + 1 }]
     : []
 
 /** What a strip's ledger takes out of it there. */
 export const ledgerHole = ({ design }: CoverAsk, { apart, peak }: RoofLine): Rect[] =>
-  apart && design.roof.overhang.gable > 1e-6
+  apart && design.roof.overhang.gable > HAIR
     ? [{ x0: apart.from, x1: apart.to, y0: apart.bottom, y1: peak + 1 }]
     : []
 
@@ -256,7 +251,7 @@ function coverRows(
     boards === ask.framed.boards ? ask.memory.last(`wood/${wall.name}`, [boards, rough], find) : find()
   const up = slopes.length > 0 && gable ? gable.line : null
   const part = (s: Stretch, z: number): string =>
-    `walls/${wall.name}/${z > Math.min(wallTop(s.from + 1e-6), wallTop(s.to - 1e-6)) + 1e-6 ? `gable/${name}` : ''}`
+    `walls/${wall.name}/${z > Math.min(wallTop(s.from + HAIR), wallTop(s.to - HAIR)) + HAIR ? `gable/${name}` : ''}`
   const laid = rows.map((z, r) => ({ z, ...columns(ask, wood, z, r, up) }))
   const sheets = laid.flatMap(({ z, row }, r) =>
     row.flatMap((s, c) => pieces(ask, `${part(s, z.to)}sheet/${r + 1}/${c + 1}`, s, z, holes, slopes, up)),
@@ -312,10 +307,10 @@ function seamBlocks(
   const over = (s: Stretch): Plane[] =>
     south === north
       ? [south]
-      : [...(s.from < up.middle - 1e-6 ? [south] : []), ...(s.to > up.middle + 1e-6 ? [north] : [])]
+      : [...(s.from < up.middle - HAIR ? [south] : []), ...(s.to > up.middle + HAIR ? [north] : [])]
   const cuts = (s: Stretch, at: Stretch): BuildingCut[] =>
     over(s)
-      .filter(plane => (plane.normal.y < 0 ? up.under(s.from) : up.under(s.to)) < at.to - 1e-6)
+      .filter(plane => (plane.normal.y < 0 ? up.under(s.from) : up.under(s.to)) < at.to - HAIR)
       .map(plane => ({ kind: 'end', name: 'slope', plane }))
   const ridge = { from: up.ridge.from, to: up.ridge.to }
   const laid = (taken: readonly Stretch[]): Block[] =>
@@ -323,7 +318,7 @@ function seamBlocks(
   // a block is parted by the ridge where it would reach up to it
   const whole = laid([])
   const parted = whole.some(
-    ({ s, z }) => z.to > up.ridge.bottom + 1e-6 && s.from < ridge.to - 1e-6 && s.to > ridge.from + 1e-6,
+    ({ s, z }) => z.to > up.ridge.bottom + HAIR && s.from < ridge.to - HAIR && s.to > ridge.from + HAIR,
   )
   return (parted ? laid([ridge]) : whole).filter(
     ({ s }) => Math.max(up.under(s.from), up.under(s.to)) > z + 5,
@@ -332,7 +327,7 @@ function seamBlocks(
 
 /** What of a line boards between studs may take: beside a strip, up to the ledger on its face. */
 function clearOfLedger({ within, apart }: RoofLine): Stretch {
-  if (!apart || apart.from > within.to - 1e-6 || apart.to < within.from + 1e-6) return within
+  if (!apart || apart.from > within.to - HAIR || apart.to < within.from + HAIR) return within
   return apart.from - within.from > within.to - apart.to
     ? { from: within.from, to: apart.from }
     : { from: apart.to, to: within.to }
@@ -353,11 +348,11 @@ function underPlates({ from, to, step }: Wall, boards: readonly WallBoard[], z: 
         ...boards
           .filter(
             board =>
-              board.role === 'top-plate' && board.s.from < run.to - 1e-6 && board.s.to > run.from + 1e-6,
+              board.role === 'top-plate' && board.s.from < run.to - HAIR && board.s.to > run.from + HAIR,
           )
           .map(board => board.z.from),
       ) +
-        1e-6,
+        HAIR,
   )
 }
 
@@ -376,7 +371,7 @@ function columns(
   // where a gable is too low for a stud a joint lies on the rafter
   const low = up
     ? [reach.from + long, reach.to - long].filter(
-        s => s > reach.from && s < reach.to && up.under(s) - z.from < LEAST,
+        s => s > reach.from && s < reach.to && up.under(s) - z.from < least.gableStud,
       )
     : []
   const joints = up
@@ -400,7 +395,7 @@ function columns(
 
 /** A piece that no wood breaks within a sheet's reach is broken there all the same. */
 function splitAt({ from, to }: Stretch, long: number): Stretch[] {
-  const parts = Math.ceil((to - from) / long - 1e-9)
+  const parts = countUp((to - from) / long)
   return Array.from({ length: parts }, (_, i) => ({
     from: from + i * long,
     to: Math.min(to, from + (i + 1) * long),
@@ -442,7 +437,7 @@ function pieces(
         ),
       )
     : z.to
-  if (high - z.from < SLIVER || s.to - s.from < SLIVER) return []
+  if (high - z.from < least.piece || s.to - s.from < least.piece) return []
   return around({ x0: s.from, x1: s.to, y0: z.from, y1: high }, holes).map(({ rect, notches }, k) =>
     sheetOrder(sheathing, wall, stud, `${id}${k ? `/${k + 1}` : ''}`, rect, notches, slopes),
   )
@@ -476,7 +471,7 @@ function sheetOrder(
   })
   const [low, high] = upright ? [x0, x1] : [y0, y1]
   const rip: BuildingCut[] =
-    high - low < section.depth - 1e-6
+    high - low < section.depth - HAIR
       ? [{ kind: 'end', name: 'rip', plane: level(upright ? wall.along : 'z', high) }]
       : []
   const along = wall.along === 'x' ? vec(1, 0, 0) : vec(0, 1, 0)

@@ -1,8 +1,10 @@
+import { least, type Stretch } from '../../trade'
+import { HAIR } from '../../measure'
 import { vec } from '../../geometry'
 import type { Section } from '../../lumber'
-import { around, cutOut, SLIVER } from '../around'
+import { around, cutOut } from '../around'
 import { level, squareBoard } from '../between'
-import { rowOf, type Stretch } from '../layout'
+import { rowOf } from '../layout'
 import type { BuildingCut, Order } from '../member'
 import type { Rect } from '../rect'
 import { wallPoint } from './board'
@@ -44,13 +46,13 @@ export function slatWall(ask: CoverAsk, slat: Section, gap: number, longest: num
     ...(gable ? [...ridgeHole(ask, gable.line), ...ledgerHole(ask, gable.line)] : []),
   ]
   const step = slat.depth + gap
-  const count = Math.max(0, Math.ceil((top - lower.from - SLIVER) / step))
+  const count = Math.max(0, Math.ceil((top - lower.from - least.piece) / step))
   return Array.from({ length: count }, (_, r): Stretch => ({
     from: lower.from + r * step,
     to: Math.min(top, lower.from + r * step + slat.depth),
   })).flatMap((z, r) => {
     // over the wall each side of a strip has its own slope
-    const parts = gable?.line.parts && z.to > wall.height + 1e-6 ? gable.line.parts : [gable?.line ?? null]
+    const parts = gable?.line.parts && z.to > wall.height + HAIR ? gable.line.parts : [gable?.line ?? null]
     return parts.flatMap((line, k) =>
       rowUnder(line, r, parts.length > 1 ? `${r + 1}/${k === 0 ? 'south' : 'north'}` : `${r + 1}`, z),
     )
@@ -58,7 +60,7 @@ export function slatWall(ask: CoverAsk, slat: Section, gap: number, longest: num
 
   function rowUnder(line: RoofLine | null, r: number, name: string, z: Stretch): Order[] {
     const u = line ? gableReach(line, wall, z.from) : levelReach(wall, z.from)
-    if (u.to - u.from < SLIVER) return []
+    if (u.to - u.from < least.piece) return []
     const above =
       line !== null &&
       z.to >
@@ -92,7 +94,7 @@ function staggeredRow(
   half: boolean,
 ): readonly Stretch[] {
   const row = rowOf(whole, breaks, longest, half ? longest / 2 : longest)
-  return half && row.some(each => each.to - each.from > longest + 1e-6)
+  return half && row.some(each => each.to - each.from > longest + HAIR)
     ? rowOf(whole, breaks, longest, longest)
     : row
 }
@@ -117,7 +119,7 @@ function slatOrder(
     corner: wallPoint(wall, x0, across, y0),
   })
   const rip: BuildingCut[] =
-    y1 - y0 < slat.depth - 1e-6 ? [{ kind: 'end', name: 'rip', plane: level('z', y1) }] : []
+    y1 - y0 < slat.depth - HAIR ? [{ kind: 'end', name: 'rip', plane: level('z', y1) }] : []
   const along = wall.along === 'x' ? vec(1, 0, 0) : vec(0, 1, 0)
   return {
     ...order,

@@ -1,5 +1,6 @@
+import type { Stretch } from '../../trade'
+import { HAIR } from '../../measure'
 import type { Section } from '../../lumber'
-import type { Stretch } from '../layout'
 import type { BuildingCut, Role } from '../member'
 import { upright, type WallBoard } from './board'
 import { endingUnder, type RoofLine } from './roof-line'
@@ -15,7 +16,7 @@ export interface WallTop {
 /** Under level plates; `at` gives their underside along the wall. */
 export const levelTop = (at: (s: number) => number): WallTop => ({
   reach: s => {
-    const [a, b] = [at(s.from + 1e-6), at(s.to - 1e-6)]
+    const [a, b] = [at(s.from + HAIR), at(s.to - HAIR)]
     return { shorter: Math.min(a, b), longer: Math.max(a, b) }
   },
   cuts: () => [],
@@ -34,7 +35,7 @@ export interface Rake {
 /** Under raked plates; between them, where the ridge's end comes down, under the ridge. */
 export function rakedTop({ rafters, studs, gap }: Rake): WallTop {
   const ending = (s: Stretch) =>
-    endingUnder(s, gap && s.from > gap.from - 1e-6 && s.to < gap.to + 1e-6 ? rafters : studs)
+    endingUnder(s, gap && s.from > gap.from - HAIR && s.to < gap.to + HAIR ? rafters : studs)
   return { reach: ending, cuts: s => ending(s).cuts }
 }
 

@@ -1,3 +1,4 @@
+import { HAIR } from '../../measure'
 import {
   type Design,
   heightOf,
@@ -10,8 +11,7 @@ import {
   type WallId,
 } from '../../design'
 import type { Section } from '../../lumber'
-import { least } from '../../trade'
-import type { Stretch } from '../layout'
+import { least, type Stretch } from '../../trade'
 
 export type WallName = WallId
 /** The outside walls. */
@@ -71,7 +71,7 @@ export const acrossAxis = (wall: Wall): 'x' | 'y' => (wall.along === 'x' ? 'y' :
 
 /** Whether all four walls are as high, so that they can lap at the corners. */
 export const levelAllRound = ({ walls }: Design): boolean =>
-  sideNames.every(name => Math.abs(heightOf(walls, name) - heightOf(walls, 'south')) < 1e-6)
+  sideNames.every(name => Math.abs(heightOf(walls, name) - heightOf(walls, 'south')) < HAIR)
 
 /** Deck to the top of the top plate of a wall of level plates at a distance along it, mm. */
 export const heightAt = ({ height, step }: Wall, s: number): number =>
@@ -157,7 +157,7 @@ function leavesPlates({ walls, footprint }: Design, stud: Section, i: number): b
     overall - stud.depth - mine.at - stud.depth,
     ...others.map(at => Math.abs(at - mine.at) - stud.depth),
   ]
-  return Math.min(...room) >= least.plateBays * walls.spacing - 1e-6
+  return Math.min(...room) >= least.plateBays * walls.spacing - HAIR
 }
 
 /** Between the eave walls' insides, or from one to the house. */

@@ -1,3 +1,4 @@
+import { HAIR } from '../../measure'
 import {
   type Design,
   heightOf,
@@ -9,14 +10,14 @@ import {
   withValue,
 } from '../../design'
 import type { Section } from '../../lumber'
-import { hasRoom } from '../../trade'
-import { clearPlaces, type Stretch } from '../layout'
+import { gaps, hasRoom, least, type Stretch } from '../../trade'
+import { clearPlaces } from '../layout'
 import type { Order } from '../member'
 import type { Problem } from '../problem'
 import { underBeam } from '../roof'
 import type { WallBoard } from './board'
 import { openingBoards } from './opening-boards'
-import { type Clear, NAILING, openingsIn, type RoughOpening, showing } from './openings'
+import { type Clear, openingsIn, type RoughOpening, showing } from './openings'
 import { cornerPlaces, layoutOf, nailerPlaces, type StackLines, studPlaces } from './places'
 import { platesOf } from './plates'
 import { framePosts, postProblems } from './posts'
@@ -213,37 +214,34 @@ function nailers(design: Design, wall: Wall, stud: Section, { bottom, top }: Cle
   }))
 }
 
-/** Shortest stud a wall is framed with, mm. */
-const LEAST_STUD = 100
-
 function wallProblems(design: Design, stud: Section): Problem[] {
   const { footprint, walls } = design
   const problems: Problem[] = []
-  const least = wallFoot(design.base) + (1 + walls.topPlates) * stud.thickness + LEAST_STUD
+  const lowest = wallFoot(design.base) + (1 + walls.topPlates) * stud.thickness + least.stud
   if (
-    sideNames.some(side => walls.sides[side].height === null && heightOf(walls, side) < least - 1e-6) &&
-    walls.height < least - 1e-6
+    sideNames.some(side => walls.sides[side].height === null && heightOf(walls, side) < lowest - HAIR) &&
+    walls.height < lowest - HAIR
   )
-    problems.push({ code: 'wall-too-low', path: 'walls.height', least })
+    problems.push({ code: 'wall-too-low', path: 'walls.height', least: lowest })
   const eaves = Math.min(heightOf(walls, 'south'), heightOf(walls, 'north'))
   for (const side of sideNames) {
     const own = walls.sides[side].height
-    if (own !== null && own < least - 1e-6)
-      problems.push({ code: 'wall-too-low', path: `walls.sides.${side}.height`, least })
+    if (own !== null && own < lowest - HAIR)
+      problems.push({ code: 'wall-too-low', path: `walls.sides.${side}.height`, least: lowest })
     else if (
       own !== null &&
       (side === 'east' || side === 'west') &&
       design.roof.shape !== 'hip' &&
-      own > eaves + 1e-6
+      own > eaves + HAIR
     )
       problems.push({ code: 'gable-over-eaves', path: `walls.sides.${side}.height`, side, most: eaves })
   }
-  if (walls.spacing < 2 * stud.thickness - 1e-6)
+  if (walls.spacing < 2 * stud.thickness - HAIR)
     problems.push({ code: 'spacing-too-tight', path: 'walls.spacing', least: 2 * stud.thickness })
-  const short = 2 * (stud.depth + Math.max(stud.depth, NAILING) + 2 * stud.thickness)
-  if (footprint.length < short - 1e-6)
+  const short = 2 * (stud.depth + Math.max(stud.depth, gaps.nailing) + 2 * stud.thickness)
+  if (footprint.length < short - HAIR)
     problems.push({ code: 'wall-too-short', path: 'footprint.length', least: short })
-  if (footprint.width < short - 1e-6)
+  if (footprint.width < short - HAIR)
     problems.push({ code: 'wall-too-short', path: 'footprint.width', least: short })
   return problems
 }
@@ -269,13 +267,13 @@ function stepProblems(
     if (roof.shape === 'raised-ridge') return [{ code: 'step-under-strip', path, side }]
     if (build === 'posts') return [{ code: 'step-in-posts', path, side }]
     const range = { least: wall.from + 2 * t, most: wall.to - 2 * t }
-    if (asked.at < range.least - 1e-6 || asked.at > range.most + 1e-6)
+    if (asked.at < range.least - HAIR || asked.at > range.most + HAIR)
       return [{ code: 'step-no-room', path: `${path}.at`, side, range: hasRoom(range) ? range : null }]
     const tees = wall.tees.map(({ from, to }) => ({
       from: from - showing(stud) - t,
       to: to + showing(stud) + t,
     }))
-    if (tees.some(({ from, to }) => asked.at > from + 1e-6 && asked.at < to - 1e-6))
+    if (tees.some(({ from, to }) => asked.at > from + HAIR && asked.at < to - HAIR))
       return [
         {
           code: 'step-at-partition',
@@ -284,15 +282,15 @@ function stepProblems(
           ...clearPlaces(asked.at, tees, { from: range.least, to: range.most }),
         },
       ]
-    const low = wallFoot(base) + (1 + walls.topPlates) * t + LEAST_STUD
-    if (asked.height < low - 1e-6) return [{ code: 'step-too-low', path: `${path}.height`, side, least: low }]
+    const low = wallFoot(base) + (1 + walls.topPlates) * t + least.stud
+    if (asked.height < low - HAIR) return [{ code: 'step-too-low', path: `${path}.height`, side, least: low }]
     // a rafter's lower edge is level with its plate where its seat is cut
     const edge = (s: number, line: RoofLine): number =>
       Math.max(line.under(s), heightOf(walls, s < line.middle ? 'south' : 'north'))
     const under = rafters
       ? Math.min(edge(asked.at, rafters), edge(wall.to, rafters), ridgeOver(asked.at, wall.to, rafters))
       : Infinity
-    return asked.height > under + 1e-6
+    return asked.height > under + HAIR
       ? [{ code: 'step-into-roof', path: `${path}.height`, side, most: under }]
       : []
   })
@@ -335,7 +333,7 @@ export function partitionProblems(design: Design, stud: Section, raked = true): 
       Math.min(...taken.map(each => (each.from >= each.overall / 2 ? each.from : Infinity))) -
       showing(stud) -
       stud.depth
-    if (low < least - 1e-6 || low > most + 1e-6)
+    if (low < least - HAIR || low > most + HAIR)
       return out.push({ code: 'partition-no-room', path, number: i + 1, least, most })
     const other = lines.findIndex(
       (each, k) =>
