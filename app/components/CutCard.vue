@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { roles } from '../../core/trade'
 import { formatLength } from '../../core/measure'
 import { cardOf } from '../../core/plan'
-import { adviseOn, roleNames, saySection, sayLength } from '../../core/words'
+import { adviseOn, saySection, sayLength } from '../../core/words'
 import { figureRows, markRows, sawRows, steppingRows } from '../logic/card-rows'
 
 const bench = useBench()
@@ -13,7 +14,7 @@ const print = (): void => window.print()
 const square = ref(false)
 const squareAsked = ref(false)
 const roleName = computed(() =>
-  card.value ? roleNames[card.value.piece.role][card.value.piece.count === 1 ? 'one' : 'many'] : '',
+  card.value ? roles[card.value.piece.role][card.value.piece.count === 1 ? 'one' : 'many'] : '',
 )
 </script>
 

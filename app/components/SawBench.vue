@@ -1,9 +1,10 @@
 <script setup lang="ts">
+import { roles } from '../../core/trade'
 import { cutListCsv, designFile, fileName, planFile } from '../../core/output'
 import { inOrderOfWork, type Piece } from '../../core/plan'
 import { formatAngle } from '../../core/measure'
 import { cautionsOf } from '../../core/check'
-import { raisingNames, roleNames, sayDetails, saySection, sayCaution, sayLength } from '../../core/words'
+import { raisingNames, sayDetails, saySection, sayCaution, sayLength } from '../../core/words'
 import { saveFile } from '../composables/useFiles'
 import { looseRows } from '../logic/card-rows'
 
@@ -56,7 +57,7 @@ const done = computed(() =>
 
 const matches = (piece: Piece): boolean => {
   const wanted = find.value.trim().toLowerCase()
-  return !wanted || piece.mark.toLowerCase().startsWith(wanted) || roleNames[piece.role].one.includes(wanted)
+  return !wanted || piece.mark.toLowerCase().startsWith(wanted) || roles[piece.role].one.includes(wanted)
 }
 
 /** Both ends' cuts; told once where they are alike. */
@@ -82,7 +83,7 @@ function rowOf(piece: Piece) {
     piece,
     section: saySection(piece.section, units.value),
     group: stepOf.value.get(piece.mark) ?? saySection(piece.section, units.value),
-    name: roleNames[piece.role][piece.count === 1 ? 'one' : 'many'],
+    name: roles[piece.role][piece.count === 1 ? 'one' : 'many'],
     count: piece.count,
     length:
       piece.section.kind === 'sheet' || piece.width < piece.section.depth - 0.05

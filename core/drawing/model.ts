@@ -1,5 +1,6 @@
+import type { Role } from '../trade'
 import type { CutBoard } from '../board'
-import { type Frame, partFaces, type PartKind, type Role } from '../frame'
+import { type Frame, partFaces, type PartKind } from '../frame'
 import { between, type Mesh, meshOf, place, type Placement, toBuilding, vec, type Vec3 } from '../geometry'
 
 /**

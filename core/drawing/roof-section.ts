@@ -1,4 +1,4 @@
-import type { Stretch } from '../trade'
+import { type InSection, roles, type Stretch } from '../trade'
 import { HAIR, ONE_READING, TOUCHING } from '../measure'
 import { hasOneSlope, heightOf, tieKindsOf } from '../design'
 import { heightField } from './height-field'
@@ -66,29 +66,11 @@ function reachOf({ design: { roof } }: Plan): Readonly<Record<'south' | 'north',
   return { south: roof.high === 'south' ? high : eave, north: roof.high === 'north' ? high : eave }
 }
 
-const standing: ReadonlySet<Member['role']> = new Set([
-  'rafter',
-  'jack-rafter',
-  'cripple-rafter',
-  'roof-joist',
-])
+/** Whether it is nailed to a rafter's face or end. */
+const isNailed = ({ role }: Member): boolean => ['nailed', 'tie'].includes(roles[role].section)
 
-/** What is nailed to a rafter's face or end. */
-const beside: ReadonlySet<Member['role']> = new Set([
-  'rafter-tie',
-  'collar-tie',
-  'ceiling-joist',
-  'soffit-joist',
-  'roof-block',
-])
-
-/** Of what is shown of the nearest, where none is cut: the ties nailed to rafters, and purlins' braces. */
-const nearby: ReadonlySet<Member['role']> = new Set([
-  'rafter-tie',
-  'collar-tie',
-  'ceiling-joist',
-  'purlin-brace',
-])
+/** Whether the nearest is shown near the middle, where none is cut. */
+const isNearest = (how: InSection): boolean => how === 'tie' || how === 'strut'
 
 /**
  * The members that a cut beside a rafter shows: those that stand there, what runs past, the ties nailed to it
@@ -112,17 +94,18 @@ function sectionMembers(plan: Plan, at?: number): Member[] {
   const gap = (x: Stretch): number => Math.max(0, x.from - place.to, place.from - x.to)
   const there = roof.filter(
     ({ member, x }) =>
-      !beside.has(member.role) && gap(x) < HAIR && x.from < place.to - HAIR && x.to > place.from + HAIR,
+      !isNailed(member) && gap(x) < HAIR && x.from < place.to - HAIR && x.to > place.from + HAIR,
   )
   const nailed = roof.filter(
     ({ member, x }) =>
-      beside.has(member.role) && gap(x) < TOUCHING && (member.role !== 'roof-block' || x.from > place.from),
+      isNailed(member) && gap(x) < TOUCHING && (member.role !== 'roof-block' || x.from > place.from),
   )
   // near the middle a tie that stands a bay away is shown too
   const nearest = new Map<string, (typeof roof)[number]>()
   for (const each of at === undefined
     ? roof.filter(
-        ({ member: { role } }) => nearby.has(role) && !nailed.some(({ member }) => member.role === role),
+        ({ member: { role } }) =>
+          isNearest(roles[role].section) && !nailed.some(({ member }) => member.role === role),
       )
     : []) {
     // one of each kind of tie, and of each slope's braces
@@ -134,8 +117,8 @@ function sectionMembers(plan: Plan, at?: number): Member[] {
   const ties = [...nailed, ...nearest.values()]
   return [
     ...ties,
-    ...there.filter(({ member }) => !standing.has(member.role)),
-    ...there.filter(({ member }) => standing.has(member.role)),
+    ...there.filter(({ member }) => roles[member.role].section !== 'rafter'),
+    ...there.filter(({ member }) => roles[member.role].section === 'rafter'),
   ]
     .map(({ member }) => member)
     .concat(walls)

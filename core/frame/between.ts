@@ -1,6 +1,7 @@
+import type { Role } from '../trade'
 import { flip, place, type Placement, type Plane, planeAt, scale, type Vec3, vec } from '../geometry'
 import type { Section } from '../lumber'
-import type { Order, Role } from './member'
+import type { Order } from './member'
 
 /** mm of spare blank beyond each cutting plane, so that every end is a cut. */
 export const SPARE = 50

@@ -1,32 +1,6 @@
+import type { Role, RoleField } from '../trade'
 import type { BoardFault } from '../board'
-import type { Role } from './member'
 import type { SideName, TieKind } from '../design'
-
-/** Fields whose change lets a board be cut that could not be. */
-export type RefusedPath =
-  | 'roof.rafter'
-  | 'roof.ridge'
-  | 'roof.hip.section'
-  | 'roof.spacing'
-  | 'roof.purlins'
-  | 'roof.ends.lookout'
-  | 'roof.ends.barge'
-  | 'roof.tails.finish'
-  | 'roof.soffit'
-  | 'roof.fascia'
-  | 'roof.ties'
-  | 'roof.firring.section'
-  | 'walls.stud'
-  | 'walls.posts.post'
-  | 'walls.posts.beam'
-  | 'walls.slats.section'
-  | 'walls.bracing'
-  | 'walls.sheathing'
-  | 'walls.openings'
-  | 'floor.joist'
-  | 'floor.deck'
-  | 'base.kind'
-  | 'base.lift'
 
 /**
  * Why a building cannot be framed as drawn. `path` is the field to change; numbers in mm. What can be framed
@@ -434,7 +408,7 @@ export type Problem =
     }
   | {
       readonly code: 'not-cut'
-      readonly path: RefusedPath
+      readonly path: RoleField
       readonly role: Role
       readonly member: string
       readonly fault: BoardFault

@@ -1,10 +1,10 @@
+import { roles } from '../trade'
 import Papa from 'papaparse'
 import { formatAngle, formatLength } from '../measure'
 import { inOrderOfWork, northSlope, type Piece, type Plan, type RoofReading, weightOf } from '../plan'
 import { cautionsOf } from '../check'
 import {
   cutNames,
-  roleNames,
   sayCaution,
   sayDetails,
   sayLength,
@@ -28,7 +28,7 @@ function row(plan: Plan, piece: Piece): Record<string, string | number> {
   return {
     Mark: piece.mark,
     Count: piece.count,
-    Piece: roleNames[piece.role].one,
+    Piece: roles[piece.role].one,
     Section: saySection(piece.section, units),
     'Thickness mm': Number(piece.section.thickness.toFixed(1)),
     'Depth mm': Number(piece.section.depth.toFixed(1)),
@@ -90,7 +90,7 @@ export function cutListText(plan: Plan, order: ListOrder = 'section'): string {
       ? `${say(piece.length)} × ${say(piece.width)}`
       : say(piece.length),
     cuts(piece),
-    roleNames[piece.role].one,
+    roles[piece.role].one,
   ])
   const widths = [0, 1, 2, 3, 4].map(column =>
     Math.max(...rows.map(cells => (cells[column] ?? '').length), 0),

@@ -1,7 +1,7 @@
 export { backingOf, commonDifference, readHip, readJack, type SkewReading } from './hips'
 export { type Card, cardOf, type Figure, type FigureName, type SawCut } from './card'
 export { detailsOf, furtherCuts, type NotchDetail, type PieceDetails } from './details'
-export { letters, type Piece, piecesOf, shapeText } from './piece'
+export { type Piece, piecesOf, shapeText } from './piece'
 export { plan, type Plan, type Totals } from './plan'
 export { diagonalsOf, LIFT, type Lifting, liftingOf, tiltingOf, wallOrder } from './lifting'
 export { bags, BARROW, BUCKET, type Loose, type LooseCode, looseOf } from './loose'
@@ -14,7 +14,7 @@ export {
   rimPair,
   stretchOf,
 } from './marked-pair'
-export { inOrderOfWork, raising, type RaisingName, type RaisingStep } from './raising'
+export { inOrderOfWork, raising, type RaisingStep } from './raising'
 export { northSlope, readRoof, type RoofReading } from './roof'
 export { type SheetCut, type SheetPiece, sheetsOf } from './sheets'
 export { type Clearance, clearances, findsOf, type Nearness, nearnesses, type SiteFind } from './site'

@@ -1,6 +1,7 @@
+import type { Role } from '../trade'
 import { countUp, CUBIC_METRES } from '../measure'
 import { type Base, type Design, sideNames } from '../design'
-import { type Role, areaOfRect, type Bed, type Frame, partVolume } from '../frame'
+import { areaOfRect, type Bed, type Frame, partVolume } from '../frame'
 import { earthwork } from '../survey'
 import { sidingOf, WASTE } from './siding'
 

@@ -1,5 +1,6 @@
+import { type Role, roles } from '../trade'
 import { boardLength, type CutBoard, type End, endsOf, likeness } from '../board'
-import { type Frame, type Member, type Memory, newMemory, type Role } from '../frame'
+import { type Frame, type Member, type Memory, newMemory } from '../frame'
 import { boardFeet, type Section, stockFor } from '../lumber'
 
 /** Members of one cut shape. */
@@ -26,66 +27,6 @@ export interface Piece {
   readonly boardFeet: number
 }
 
-/** The letter a role's marks begin with. */
-export const letters: Record<Role, string> = {
-  rafter: 'R',
-  'cripple-rafter': 'CR',
-  'roof-header': 'RH',
-  'stair-header': 'CH',
-  ledger: 'LG',
-  'roof-joist': 'FJ',
-  firring: 'FI',
-  wedge: 'WE',
-  'upper-header': 'UH',
-  purlin: 'PN',
-  'purlin-brace': 'PB',
-  hip: 'HR',
-  'jack-rafter': 'JR',
-  'fly-rafter': 'FR',
-  rung: 'LR',
-  lookout: 'LO',
-  barge: 'BB',
-  'roof-block': 'RK',
-  'finish-board': 'FB',
-  'soffit-ledger': 'SG',
-  'soffit-joist': 'SJ',
-  'ceiling-joist': 'CJ',
-  'joist-ledger': 'JL',
-  ridge: 'RB',
-  'ridge-beam': 'GB',
-  'ridge-post': 'GP',
-  'rafter-tie': 'RT',
-  'collar-tie': 'CT',
-  'sub-fascia': 'SF',
-  fascia: 'FA',
-  'bottom-plate': 'BP',
-  'top-plate': 'TP',
-  stud: 'S',
-  king: 'KS',
-  jack: 'JS',
-  cripple: 'C',
-  header: 'H',
-  packing: 'HP',
-  sill: 'SL',
-  'gable-stud': 'GS',
-  'wall-sheet': 'W',
-  brace: 'BR',
-  'wall-post': 'WP',
-  'wall-beam': 'WB',
-  knee: 'KB',
-  slat: 'ST',
-  rim: 'RM',
-  joist: 'J',
-  'floor-header': 'FH',
-  block: 'K',
-  'deck-sheet': 'D',
-  'deck-board': 'DB',
-  border: 'BT',
-  skid: 'SK',
-  beam: 'BM',
-  post: 'P',
-}
-
 interface Group {
   readonly role: Role
   readonly section: Section
@@ -105,7 +46,7 @@ export function piecesOf(frame: Frame, stock: readonly number[], memory: Memory 
   for (const group of groups.sort(inOrder)) {
     const number = (numbers.get(group.role) ?? 0) + 1
     numbers.set(group.role, number)
-    const mark = `${letters[group.role]}${number}`
+    const mark = `${roles[group.role].mark}${number}`
     // of a pair, the one that comes first in the list has no mark to point to yet
     const like = mirrored.get(group)?.find(other => marks.has(other))
     marks.set(group, mark)

@@ -1,3 +1,4 @@
+import { type RaisingName, raisingSteps, roles } from '../trade'
 import { isLapped, type Member } from '../frame'
 import type { Piece } from './piece'
 import type { Plan } from './plan'
@@ -6,52 +7,6 @@ import type { Plan } from './plan'
 export interface RaisingStep {
   readonly name: RaisingName
   readonly members: readonly string[]
-}
-
-const order = [
-  'supports',
-  'base',
-  'floor',
-  'porch',
-  'deck',
-  'south-wall',
-  'north-wall',
-  'east-wall',
-  'west-wall',
-  'partitions',
-  'caps',
-  'ridge',
-  'rafters',
-  'hips',
-  'jacks',
-  'ties',
-  'blocks',
-  'gables',
-  'ends',
-  'fascia',
-  'sheets',
-] as const
-export type RaisingName = (typeof order)[number]
-
-/** Steps of the roof's parts by their roles. */
-const ofRoof: Partial<Record<Member['role'], RaisingName>> = {
-  'rafter-tie': 'ties',
-  'collar-tie': 'ties',
-  'ceiling-joist': 'ties',
-  'joist-ledger': 'ties',
-  'stair-header': 'ties',
-  purlin: 'ties',
-  'purlin-brace': 'ties',
-  'roof-block': 'blocks',
-  'fly-rafter': 'ends',
-  rung: 'ends',
-  lookout: 'ends',
-  'sub-fascia': 'fascia',
-  fascia: 'fascia',
-  barge: 'fascia',
-  'soffit-ledger': 'fascia',
-  'soffit-joist': 'fascia',
-  'finish-board': 'fascia',
 }
 
 /**
@@ -64,34 +19,14 @@ function stepOf(
   roundTails: boolean,
   lapped: (wall: string) => boolean,
 ): RaisingName {
-  if (role === 'post') return 'supports'
+  const { step } = roles[role]
+  if (step !== 'place' && step !== 'sheets') return step
   if (id.includes('/gable/')) return 'gables'
-  if (role === 'slat' || (role === 'wall-sheet' && roundTails)) return 'sheets'
+  if (step === 'sheets' || (role === 'wall-sheet' && roundTails)) return 'sheets'
   if (id.startsWith('base/')) return 'base'
   if (id.startsWith('porch/')) return 'porch'
   if (role === 'deck-sheet' || role === 'deck-board') return 'deck'
   if (id.startsWith('floor/')) return 'floor'
-  if (
-    role === 'ridge' ||
-    role === 'ledger' ||
-    role === 'upper-header' ||
-    role === 'ridge-beam' ||
-    role === 'ridge-post'
-  )
-    return 'ridge'
-  if (
-    role === 'rafter' ||
-    role === 'cripple-rafter' ||
-    role === 'roof-joist' ||
-    role === 'firring' ||
-    role === 'wedge' ||
-    role === 'roof-header'
-  )
-    return 'rafters'
-  if (role === 'hip') return 'hips'
-  if (role === 'jack-rafter') return 'jacks'
-  const part = ofRoof[role]
-  if (part) return part
   if (id.includes('/plate/cap') && lapped(id.split('/')[1] ?? '')) return 'caps'
   if (id.startsWith('walls/partition-')) return 'partitions'
   return `${id.split('/')[1] as 'south' | 'north' | 'east' | 'west'}-wall`
@@ -104,8 +39,8 @@ function stepOf(
 export function raising({ frame, design }: Pick<Plan, 'frame' | 'design'>): RaisingStep[] {
   const roundTails = design.walls.sheathing?.top === 'round-tails'
   const steps = frame.walls.some(wall => wall.along === 'x' && wall.through)
-    ? order
-    : order.map(name => turned[name] ?? name)
+    ? raisingSteps
+    : raisingSteps.map(name => turned[name] ?? name)
   const lapped = (name: string): boolean => frame.walls.some(wall => wall.name === name && isLapped(wall))
   const all = [
     ...frame.base.parts.map(part => ({ id: part.id, name: 'supports' as const })),

@@ -1,5 +1,5 @@
+import type { Role } from '../trade'
 import { kindOfPath } from '../design'
-import type { Role } from '../frame'
 import type { CutName } from '../board'
 import type { Section, Species } from '../lumber'
 import { formatLength, type Units } from '../measure'
@@ -240,65 +240,6 @@ export const saySection = (section: Section, units: Units): string =>
     ? `Sheet ${formatLength(section.thickness, { units, denominator: 32, unit: true })}`
     : section.name
 
-export const roleNames: Record<Role, { one: string; many: string }> = {
-  rafter: { one: 'common rafter', many: 'common rafters' },
-  hip: { one: 'hip rafter', many: 'hip rafters' },
-  'jack-rafter': { one: 'jack rafter', many: 'jack rafters' },
-  'fly-rafter': { one: 'fly rafter', many: 'fly rafters' },
-  rung: { one: 'ladder rung', many: 'ladder rungs' },
-  lookout: { one: 'lookout', many: 'lookouts' },
-  barge: { one: 'barge board', many: 'barge boards' },
-  ledger: { one: 'ledger', many: 'ledgers' },
-  'roof-joist': { one: 'roof joist', many: 'roof joists' },
-  firring: { one: 'firring', many: 'firrings' },
-  'upper-header': { one: 'upper header', many: 'upper headers' },
-  wedge: { one: 'wedge', many: 'wedges' },
-  purlin: { one: 'purlin', many: 'purlins' },
-  'purlin-brace': { one: 'purlin brace', many: 'purlin braces' },
-  'cripple-rafter': { one: 'cripple rafter', many: 'cripple rafters' },
-  'roof-header': { one: 'roof header', many: 'roof headers' },
-  'stair-header': { one: 'ceiling header', many: 'ceiling headers' },
-  'roof-block': { one: 'block between rafters', many: 'blocks between rafters' },
-  'finish-board': { one: 'eave board', many: 'eave boards' },
-  'soffit-ledger': { one: 'soffit ledger', many: 'soffit ledgers' },
-  'soffit-joist': { one: 'soffit joist', many: 'soffit joists' },
-  'ceiling-joist': { one: 'ceiling joist', many: 'ceiling joists' },
-  'joist-ledger': { one: 'joist ledger', many: 'joist ledgers' },
-  'ridge-beam': { one: 'ridge beam ply', many: 'ridge beam plies' },
-  'ridge-post': { one: 'ridge post', many: 'ridge posts' },
-  ridge: { one: 'ridge board', many: 'ridge boards' },
-  'rafter-tie': { one: 'rafter tie', many: 'rafter ties' },
-  'collar-tie': { one: 'collar tie', many: 'collar ties' },
-  'sub-fascia': { one: 'sub-fascia', many: 'sub-fascias' },
-  fascia: { one: 'fascia board', many: 'fascia boards' },
-  'bottom-plate': { one: 'bottom plate', many: 'bottom plates' },
-  'top-plate': { one: 'top plate', many: 'top plates' },
-  stud: { one: 'stud', many: 'studs' },
-  king: { one: 'king stud', many: 'king studs' },
-  jack: { one: 'jack stud', many: 'jack studs' },
-  cripple: { one: 'cripple', many: 'cripples' },
-  header: { one: 'header ply', many: 'header plies' },
-  packing: { one: 'header packing', many: 'header packings' },
-  sill: { one: 'sill', many: 'sills' },
-  'gable-stud': { one: 'gable stud', many: 'gable studs' },
-  'wall-sheet': { one: 'wall sheet', many: 'wall sheets' },
-  brace: { one: 'diagonal brace', many: 'diagonal braces' },
-  'wall-post': { one: 'wall post', many: 'wall posts' },
-  'wall-beam': { one: 'wall beam', many: 'wall beams' },
-  knee: { one: 'knee brace', many: 'knee braces' },
-  slat: { one: 'slat', many: 'slats' },
-  rim: { one: 'rim', many: 'rims' },
-  joist: { one: 'joist', many: 'joists' },
-  'floor-header': { one: 'floor header', many: 'floor headers' },
-  block: { one: 'block', many: 'blocks' },
-  'deck-sheet': { one: 'deck sheet', many: 'deck sheets' },
-  'deck-board': { one: 'deck board', many: 'deck boards' },
-  border: { one: 'border timber', many: 'border timbers' },
-  skid: { one: 'skid', many: 'skids' },
-  beam: { one: 'beam ply', many: 'beam plies' },
-  post: { one: 'post', many: 'posts' },
-}
-
 export const cutNames: Record<CutName, string> = {
   square: 'square cut',
   plumb: 'plumb cut',
@@ -325,107 +266,81 @@ export const speciesWords: Record<Species, string> = {
 }
 
 /** What to mind with a piece, in a sentence or two, at the foot of its card. */
-export function adviseOn(role: Role): string {
-  switch (role) {
-    case 'post':
-      return 'Set it long, and cut it where it stands, to the level line carried from the highest ground. The length is from the ground as it was measured.'
-    case 'deck-sheet':
-      return 'Long way across the joists, ends on a joist.'
-    case 'deck-board':
-      return 'Ends on a joist; the last row is ripped to what is left.'
-    case 'wall-post':
-      return 'Its notch outward, the beam bearing on the whole seat; screws or bolts by local code.'
-    case 'wall-beam':
-      return 'Crown up, joined over a post; its depth is yours to have checked.'
-    case 'knee':
-      return 'Tight at both ends before it is fastened; cut one, try it.'
-    case 'slat':
-      return 'Ends on a stud or post; a spacer keeps the gap.'
-    case 'wall-sheet':
-      return 'Edges on studs, plates or blocks, an eighth of an inch (3 mm) from the next; its opening cut to the rough size.'
-    case 'gable-stud':
-      return 'Over the stud below it; its top cut at the slope. Cut one, try it under the end rafter.'
-    case 'brace':
-      return 'From plate to plate once the two diagonals are alike; leave it until the wall is sheathed.'
-    case 'bottom-plate':
-      return 'It runs through under a door; cut it out there once the wall stands.'
-    case 'border':
-      return 'Half its height at a lap, as long as the other is wide; treat the cut ends.'
-    case 'skid':
-      return 'Treat the cut ends.'
-    case 'header':
-      return 'On edge, crown up, its plies packed out to the wall; its depth is yours to have checked.'
-    case 'packing':
-      return 'Between the plies, nailed and glued with them.'
-    case 'sub-fascia':
-    case 'fascia':
-      return 'Its upper edge ripped to the slope before it is cut to length; snap a line over the tails first, and plane what stands proud.'
-    case 'rafter-tie':
-      return 'Nailed to both rafters over the plates; its splice, if it has one, and its nails by local code.'
-    case 'collar-tie':
-      return 'Up under the ridge, nailed to both rafters: it holds the slopes together, not the walls.'
-    case 'ridge-beam':
-      return "It carries half of both slopes: its depth, its plies' nails and the rafters' hangers are yours to have checked. Crown up, joined over a post."
-    case 'ridge-post':
-      return 'From the deck to the beam, with solid wood under it down to the ground; strapped at both ends by local code.'
-    case 'fly-rafter':
-      return "The common rafter without its bird's mouth; sight along the fascia before it is nailed. Crown up."
-    case 'rung':
-      return 'Square to the slope, flush on top; nail it through the fly rafter, and through the end rafter from inside.'
-    case 'lookout':
-      return "On its flat in the end rafter's housing, flush on top; it carries the fly rafter, so nail it well into the rafter behind."
-    case 'barge':
-      return 'Plumb at both ends, its upper edge in the slope; the pair meets over the middle of the ridge.'
-    case 'ledger':
-      return "Level on the house's frame, flashed, never on siding or facing brick; bolts or structural screws by the schedule of local code. The rafters hang on it in hangers or on a strip."
-    case 'roof-joist':
-      return 'Level from wall to wall, nailed to both plates. Crown up; its depth is yours to have checked.'
-    case 'firring':
-      return 'Ripped to the fall, two out of one board where it is deep enough; screwed down on its joist, thick end to the high side.'
-    case 'upper-header':
-      return "On the posts over the strip; the upper rafters' bird's mouths stand on it. Its depth and plies are yours to have checked. Crown up."
-    case 'wedge':
-      return "Thick end in, its blunt tip a quarter of an inch (6 mm) from the wall's outside. Cut from a long offcut, turned over after each, and keep your hands off the blade."
-    case 'purlin':
-      return "Up against every rafter's lower edge, joined over a brace; its depth is yours to have checked."
-    case 'purlin-brace':
-      return "Tight under the purlin and on the partition's plate, never flatter than 45°; the partition needs solid wood under it down to the ground."
-    case 'cripple-rafter':
-      return 'A common rafter stopped at a header; mark it from the whole one. Crown up.'
-    case 'roof-header':
-      return "Square to the slope between the trimmers, hung or nailed by local code; fasten the trimmers' plies to each other first."
-    case 'stair-header':
-      return 'Between the doubled joists, hung or nailed by local code. Crown up.'
-    case 'roof-block':
-      return 'Between the rafters, flush on top; cut it to what is there if the rafters wander.'
-    case 'finish-board':
-      return 'Good face down, from the wall out; the last is ripped at the tails.'
-    case 'soffit-ledger':
-      return 'To a level line carried from the tails; its upper edge ripped where the rafters ask it.'
-    case 'soffit-joist':
-      return "Level from the ledger to the tail, nailed to the rafter's side."
-    case 'ceiling-joist':
-      return 'Level beside its rafter, from plate to plate, or to a ledger under one slope. Crown up; its depth is yours to have checked.'
-    case 'joist-ledger':
-      return "To a level line on the studs of the high wall, or on the house's frame; nailed to each, the joists against it."
-    case 'hip':
-      return 'Both cheeks at its head and tail are cut plumb, the saw tilted 45°; try it in its corner before the others are traced. Crown up.'
-    case 'jack-rafter':
-      return 'Jacks are cut in pairs, one for each side of the hip, and set in pairs, so that the hip stays straight. Crown up.'
-    case 'rafter':
-    case 'ridge':
-    case 'joist':
-    case 'rim':
-    case 'beam':
-    case 'floor-header':
-      return 'Cut one, try it on the building, then trace it. Crown up.'
-    case 'stud':
-    case 'king':
-    case 'jack':
-    case 'cripple':
-    case 'sill':
-    case 'block':
-    case 'top-plate':
-      return 'Cut one, try it on the building, then trace it.'
-  }
+export const adviseOn = (role: Role): string => advice[role]
+
+const advice: Record<Role, string> = {
+  post: 'Set it long, and cut it where it stands, to the level line carried from the highest ground. The length is from the ground as it was measured.',
+  'deck-sheet': 'Long way across the joists, ends on a joist.',
+  'deck-board': 'Ends on a joist; the last row is ripped to what is left.',
+  'wall-post': 'Its notch outward, the beam bearing on the whole seat; screws or bolts by local code.',
+  'wall-beam': 'Crown up, joined over a post; its depth is yours to have checked.',
+  knee: 'Tight at both ends before it is fastened; cut one, try it.',
+  slat: 'Ends on a stud or post; a spacer keeps the gap.',
+  'wall-sheet':
+    'Edges on studs, plates or blocks, an eighth of an inch (3 mm) from the next; its opening cut to the rough size.',
+  'gable-stud': 'Over the stud below it; its top cut at the slope. Cut one, try it under the end rafter.',
+  brace: 'From plate to plate once the two diagonals are alike; leave it until the wall is sheathed.',
+  'bottom-plate': 'It runs through under a door; cut it out there once the wall stands.',
+  border: 'Half its height at a lap, as long as the other is wide; treat the cut ends.',
+  skid: 'Treat the cut ends.',
+  header: 'On edge, crown up, its plies packed out to the wall; its depth is yours to have checked.',
+  packing: 'Between the plies, nailed and glued with them.',
+  'sub-fascia':
+    'Its upper edge ripped to the slope before it is cut to length; snap a line over the tails first, and plane what stands proud.',
+  fascia:
+    'Its upper edge ripped to the slope before it is cut to length; snap a line over the tails first, and plane what stands proud.',
+  'rafter-tie':
+    'Nailed to both rafters over the plates; its splice, if it has one, and its nails by local code.',
+  'collar-tie': 'Up under the ridge, nailed to both rafters: it holds the slopes together, not the walls.',
+  'ridge-beam':
+    "It carries half of both slopes: its depth, its plies' nails and the rafters' hangers are yours to have checked. Crown up, joined over a post.",
+  'ridge-post':
+    'From the deck to the beam, with solid wood under it down to the ground; strapped at both ends by local code.',
+  'fly-rafter':
+    "The common rafter without its bird's mouth; sight along the fascia before it is nailed. Crown up.",
+  rung: 'Square to the slope, flush on top; nail it through the fly rafter, and through the end rafter from inside.',
+  lookout:
+    "On its flat in the end rafter's housing, flush on top; it carries the fly rafter, so nail it well into the rafter behind.",
+  barge: 'Plumb at both ends, its upper edge in the slope; the pair meets over the middle of the ridge.',
+  ledger:
+    "Level on the house's frame, flashed, never on siding or facing brick; bolts or structural screws by the schedule of local code. The rafters hang on it in hangers or on a strip.",
+  'roof-joist':
+    'Level from wall to wall, nailed to both plates. Crown up; its depth is yours to have checked.',
+  firring:
+    'Ripped to the fall, two out of one board where it is deep enough; screwed down on its joist, thick end to the high side.',
+  'upper-header':
+    "On the posts over the strip; the upper rafters' bird's mouths stand on it. Its depth and plies are yours to have checked. Crown up.",
+  wedge:
+    "Thick end in, its blunt tip a quarter of an inch (6 mm) from the wall's outside. Cut from a long offcut, turned over after each, and keep your hands off the blade.",
+  purlin: "Up against every rafter's lower edge, joined over a brace; its depth is yours to have checked.",
+  'purlin-brace':
+    "Tight under the purlin and on the partition's plate, never flatter than 45°; the partition needs solid wood under it down to the ground.",
+  'cripple-rafter': 'A common rafter stopped at a header; mark it from the whole one. Crown up.',
+  'roof-header':
+    "Square to the slope between the trimmers, hung or nailed by local code; fasten the trimmers' plies to each other first.",
+  'stair-header': 'Between the doubled joists, hung or nailed by local code. Crown up.',
+  'roof-block': 'Between the rafters, flush on top; cut it to what is there if the rafters wander.',
+  'finish-board': 'Good face down, from the wall out; the last is ripped at the tails.',
+  'soffit-ledger': 'To a level line carried from the tails; its upper edge ripped where the rafters ask it.',
+  'soffit-joist': "Level from the ledger to the tail, nailed to the rafter's side.",
+  'ceiling-joist':
+    'Level beside its rafter, from plate to plate, or to a ledger under one slope. Crown up; its depth is yours to have checked.',
+  'joist-ledger':
+    "To a level line on the studs of the high wall, or on the house's frame; nailed to each, the joists against it.",
+  hip: 'Both cheeks at its head and tail are cut plumb, the saw tilted 45°; try it in its corner before the others are traced. Crown up.',
+  'jack-rafter':
+    'Jacks are cut in pairs, one for each side of the hip, and set in pairs, so that the hip stays straight. Crown up.',
+  rafter: 'Cut one, try it on the building, then trace it. Crown up.',
+  ridge: 'Cut one, try it on the building, then trace it. Crown up.',
+  joist: 'Cut one, try it on the building, then trace it. Crown up.',
+  rim: 'Cut one, try it on the building, then trace it. Crown up.',
+  beam: 'Cut one, try it on the building, then trace it. Crown up.',
+  'floor-header': 'Cut one, try it on the building, then trace it. Crown up.',
+  stud: 'Cut one, try it on the building, then trace it.',
+  king: 'Cut one, try it on the building, then trace it.',
+  jack: 'Cut one, try it on the building, then trace it.',
+  cripple: 'Cut one, try it on the building, then trace it.',
+  sill: 'Cut one, try it on the building, then trace it.',
+  block: 'Cut one, try it on the building, then trace it.',
+  'top-plate': 'Cut one, try it on the building, then trace it.',
 }

@@ -1,6 +1,6 @@
 export { sayCaution } from './cautions'
 export { sayDesignFault } from './faults'
-export { adviseOn, cutNames, fieldName, roleNames, saySection, speciesWords } from './fields'
+export { adviseOn, cutNames, fieldName, saySection, speciesWords } from './fields'
 export {
   explain,
   explainCut,

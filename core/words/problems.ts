@@ -1,7 +1,8 @@
+import { type RoleField, roles } from '../trade'
 import { limits } from '../design'
-import type { Problem, RefusedPath } from '../frame'
+import type { Problem } from '../frame'
 import { formatAngle, type Units } from '../measure'
-import { cutNames, roleNames } from './fields'
+import { cutNames } from './fields'
 import { sayLength, toMark } from './measures'
 import { typeable } from './told'
 
@@ -297,7 +298,7 @@ const clearOf = (heights: readonly string[]): string =>
     : 'Change the opening, or use shallower joists.'
 
 /** What there is to change where a board can't be cut as asked. */
-const refusedWords: Record<RefusedPath, string> = {
+const refusedWords: Record<RoleField, string> = {
   'roof.rafter': 'Use deeper rafters, or less of a seat or overhang.',
   'roof.ridge': 'Use another section for the ridge or ledger, or another pitch.',
   'roof.hip.section': 'Use deeper or thinner hips, or more height above plate.',
@@ -324,7 +325,7 @@ const refusedWords: Record<RefusedPath, string> = {
 }
 
 function sayRefused({ role, member, fault, path }: Extract<Problem, { readonly code: 'not-cut' }>): string {
-  const what = `The ${roleNames[role].one} ${member} can't be cut as asked`
+  const what = `The ${roles[role].one} ${member} can't be cut as asked`
   switch (fault.code) {
     case 'no-size':
       return `${what}: the board has no size. ${refusedWords[path]}`

@@ -1,4 +1,4 @@
-import type { RaisingName } from '../plan'
+import type { RaisingName } from '../trade'
 
 /** What goes up in a step. */
 export const raisingNames: Record<RaisingName, string> = {

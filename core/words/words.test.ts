@@ -1,7 +1,8 @@
+import { type Role, roles } from '../trade'
 import { describe, expect, test } from '@jest/globals'
 import { cautionsOf } from '../check'
 import { baseKinds, newDesign, usualBase, usualFloors } from '../design'
-import type { Problem, Role } from '../frame'
+import type { Problem } from '../frame'
 import { cardOf, plan } from '../plan'
 import { INCH } from '../measure'
 import {
@@ -9,7 +10,6 @@ import {
   explain,
   explainCut,
   explainStepping,
-  roleNames,
   sayCaution,
   sayCorner,
   sayFigure,
@@ -136,7 +136,7 @@ describe('squaring and loose things, said', () => {
   )
 
   test('every role has a sentence at the foot of its card; a post is cut where it stands', () => {
-    for (const role of Object.keys(roleNames) as Role[]) expect(adviseOn(role)).toMatch(/^[A-Z].*\.$/)
+    for (const role of Object.keys(roles) as Role[]) expect(adviseOn(role)).toMatch(/^[A-Z].*\.$/)
     expect(adviseOn('post')).toContain('where it stands')
   })
 

@@ -1,8 +1,8 @@
-import type { Stretch } from '../../trade'
+import type { Role, Stretch } from '../../trade'
 import type { Floor } from '../../design'
 import type { Section } from '../../lumber'
 import { lyingBoard } from '../between'
-import type { Order, Role } from '../member'
+import type { Order } from '../member'
 import { type Rect, rectAlong, stretchesOf } from '../rect'
 
 /**

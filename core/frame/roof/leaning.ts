@@ -1,8 +1,8 @@
-import type { Stretch } from '../../trade'
+import type { Role, Stretch } from '../../trade'
 import { add, cross, place, planeAt, scale, vec, type Vec3 } from '../../geometry'
 import type { Section } from '../../lumber'
 import { SPARE } from '../between'
-import type { BuildingCut, Order, Role } from '../member'
+import type { BuildingCut, Order } from '../member'
 
 /** A board along a wall that leans as a slope does. */
 interface Leaning {

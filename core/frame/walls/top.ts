@@ -1,7 +1,7 @@
-import type { Stretch } from '../../trade'
+import type { Role, Stretch } from '../../trade'
 import { HAIR } from '../../measure'
 import type { Section } from '../../lumber'
-import type { BuildingCut, Role } from '../member'
+import type { BuildingCut } from '../member'
 import { upright, type WallBoard } from './board'
 import { endingUnder, type RoofLine } from './roof-line'
 

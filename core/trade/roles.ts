@@ -1,0 +1,127 @@
+/** The steps in which a building goes up, in their order. */
+export const raisingSteps = [
+  'supports',
+  'base',
+  'floor',
+  'porch',
+  'deck',
+  'south-wall',
+  'north-wall',
+  'east-wall',
+  'west-wall',
+  'partitions',
+  'caps',
+  'ridge',
+  'rafters',
+  'hips',
+  'jacks',
+  'ties',
+  'blocks',
+  'gables',
+  'ends',
+  'fascia',
+  'sheets',
+] as const
+export type RaisingName = (typeof raisingSteps)[number]
+
+/**
+ * How a section beside a rafter shows a board: one of the rafters; nailed to a rafter's face or end; a tie
+ * nailed there, of which the nearest is shown near the middle; a strut, of which the nearest is shown; or as
+ * it is cut.
+ */
+export type InSection = 'rafter' | 'nailed' | 'tie' | 'strut' | 'cut'
+
+/** What there is to know of a role. */
+interface Row<Field extends string> {
+  /** The letters that its marks begin with. */
+  readonly mark: string
+  readonly one: string
+  readonly many: string
+  /** The step in which it goes up; of its place where that decides: its wall, its gable, floor or base. */
+  readonly step: RaisingName | 'place'
+  /** The field that its boards hang on first. */
+  readonly field: Field
+  readonly section: InSection
+}
+
+/** `name` alone where an s makes many of one. */
+function row<const Field extends string>(
+  mark: string,
+  name: string | readonly [string, string],
+  step: Row<Field>['step'],
+  field: Field,
+  section: InSection = 'cut',
+): Row<Field> {
+  const [one, many] = typeof name === 'string' ? [name, `${name}s`] : name
+  return { mark, one, many, step, field, section }
+}
+
+/** What boards are for, a row each. */
+export const roles = {
+  rafter: row('R', 'common rafter', 'rafters', 'roof.rafter', 'rafter'),
+  'cripple-rafter': row('CR', 'cripple rafter', 'rafters', 'roof.rafter', 'rafter'),
+  'roof-header': row('RH', 'roof header', 'rafters', 'roof.rafter'),
+  'stair-header': row('CH', 'ceiling header', 'ties', 'roof.ties'),
+  ledger: row('LG', 'ledger', 'ridge', 'roof.ridge'),
+  'roof-joist': row('FJ', 'roof joist', 'rafters', 'roof.rafter', 'rafter'),
+  firring: row('FI', 'firring', 'rafters', 'roof.firring.section'),
+  wedge: row('WE', 'wedge', 'rafters', 'roof.rafter'),
+  'upper-header': row('UH', 'upper header', 'ridge', 'roof.ridge'),
+  purlin: row('PN', 'purlin', 'ties', 'roof.purlins'),
+  'purlin-brace': row('PB', 'purlin brace', 'ties', 'roof.purlins', 'strut'),
+  hip: row('HR', 'hip rafter', 'hips', 'roof.hip.section'),
+  'jack-rafter': row('JR', 'jack rafter', 'jacks', 'roof.spacing', 'rafter'),
+  'fly-rafter': row('FR', 'fly rafter', 'ends', 'roof.rafter'),
+  rung: row('LR', 'ladder rung', 'ends', 'roof.rafter'),
+  lookout: row('LO', 'lookout', 'ends', 'roof.ends.lookout'),
+  barge: row('BB', 'barge board', 'fascia', 'roof.ends.barge'),
+  'roof-block': row(
+    'RK',
+    ['block between rafters', 'blocks between rafters'],
+    'blocks',
+    'roof.rafter',
+    'nailed',
+  ),
+  'finish-board': row('FB', 'eave board', 'fascia', 'roof.tails.finish'),
+  'soffit-ledger': row('SG', 'soffit ledger', 'fascia', 'roof.soffit'),
+  'soffit-joist': row('SJ', 'soffit joist', 'fascia', 'roof.soffit', 'nailed'),
+  'ceiling-joist': row('CJ', 'ceiling joist', 'ties', 'roof.ties', 'tie'),
+  'joist-ledger': row('JL', 'joist ledger', 'ties', 'roof.ties'),
+  ridge: row('RB', 'ridge board', 'ridge', 'roof.ridge'),
+  'ridge-beam': row('GB', ['ridge beam ply', 'ridge beam plies'], 'ridge', 'roof.ridge'),
+  'ridge-post': row('GP', 'ridge post', 'ridge', 'roof.ridge'),
+  'rafter-tie': row('RT', 'rafter tie', 'ties', 'roof.ties', 'tie'),
+  'collar-tie': row('CT', 'collar tie', 'ties', 'roof.ties', 'tie'),
+  'sub-fascia': row('SF', 'sub-fascia', 'fascia', 'roof.fascia'),
+  fascia: row('FA', 'fascia board', 'fascia', 'roof.fascia'),
+  'bottom-plate': row('BP', 'bottom plate', 'place', 'walls.stud'),
+  'top-plate': row('TP', 'top plate', 'place', 'walls.stud'),
+  stud: row('S', 'stud', 'place', 'walls.stud'),
+  king: row('KS', 'king stud', 'place', 'walls.openings'),
+  jack: row('JS', 'jack stud', 'place', 'walls.openings'),
+  cripple: row('C', 'cripple', 'place', 'walls.openings'),
+  header: row('H', ['header ply', 'header plies'], 'place', 'walls.openings'),
+  packing: row('HP', 'header packing', 'place', 'walls.openings'),
+  sill: row('SL', 'sill', 'place', 'walls.openings'),
+  'gable-stud': row('GS', 'gable stud', 'place', 'walls.stud'),
+  'wall-sheet': row('W', 'wall sheet', 'place', 'walls.sheathing'),
+  brace: row('BR', 'diagonal brace', 'place', 'walls.bracing'),
+  'wall-post': row('WP', 'wall post', 'place', 'walls.posts.post'),
+  'wall-beam': row('WB', 'wall beam', 'place', 'walls.posts.beam'),
+  knee: row('KB', 'knee brace', 'place', 'walls.posts.beam'),
+  slat: row('ST', 'slat', 'sheets', 'walls.slats.section'),
+  rim: row('RM', 'rim', 'place', 'floor.joist'),
+  joist: row('J', 'joist', 'place', 'floor.joist'),
+  'floor-header': row('FH', 'floor header', 'place', 'floor.joist'),
+  block: row('K', 'block', 'place', 'walls.bracing'),
+  'deck-sheet': row('D', 'deck sheet', 'place', 'floor.deck'),
+  'deck-board': row('DB', 'deck board', 'place', 'floor.deck'),
+  border: row('BT', 'border timber', 'place', 'base.kind'),
+  skid: row('SK', 'skid', 'place', 'base.kind'),
+  beam: row('BM', ['beam ply', 'beam plies'], 'place', 'base.kind'),
+  post: row('P', 'post', 'supports', 'base.lift'),
+}
+export type Role = keyof typeof roles
+
+/** The fields that boards hang on. */
+export type RoleField = (typeof roles)[Role]['field']
