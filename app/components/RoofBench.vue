@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Seat } from '../../core/design'
+import { roofHas, type Seat } from '../../core/design'
 import { type Drawing, roofEnd, roofPlan, roofSection, sectionPlaces, withLast } from '../../core/drawing'
 import { shapeOf } from '../logic/roof-shapes'
 
@@ -7,6 +7,7 @@ const bench = useBench()
 const sections = useSectionChoices()
 const design = computed(() => bench.design)
 const rafter = useChoice<string>('roof.rafter')
+const has = computed(() => design.value && roofHas(design.value.roof))
 const shape = computed(() => (design.value ? shapeOf(design.value) : null))
 type View = 'section' | 'plan' | 'east' | 'west'
 const view = usePlace<View>('roof', 'section')
@@ -80,7 +81,7 @@ const seats = [
 ]
 /** A rafter over two walls has a bird's mouth on both. */
 const seatChoices = computed(() =>
-  design.value?.roof.shape === 'gable' || design.value?.roof.shape === 'lean-to'
+  has.value?.seats.includes('none')
     ? [...seats, { value: 'none', label: 'None: level cut' }, { value: 'wedge', label: 'None: wedges' }]
     : seats,
 )
@@ -124,8 +125,8 @@ function seatFor(choice: string): Seat {
       />
       <LazyRoofShapes v-if="shapesAsked" v-model="shapes" />
       <ChoiceField v-model="rafter" label="Rafters" :options="sections" />
-      <MeasureField path="roof.spacing" :value="bench.plan?.design.roof.spacing ?? design.roof.spacing" />
-      <ChoiceField v-if="design.roof.shape !== 'flat'" v-model="seat" label="Seat" :options="seatChoices" />
+      <MeasureField path="roof.spacing" :value="bench.plan?.building.roof.spacing ?? design.roof.spacing" />
+      <ChoiceField v-if="has?.seats.length" v-model="seat" label="Seat" :options="seatChoices" />
       <Button
         label="Parts"
         text

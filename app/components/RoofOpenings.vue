@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { hasOneSlope, roofOpeningKinds, type SideName, tieKindsOf } from '../../core/design'
+import { roofHas, roofOpeningKinds, type SideName } from '../../core/design'
 import { roofOpeningWords } from '../../core/words'
 
 /** Roof lights, flues and stairs of a roof: added here, and one at a time typed over. */
@@ -9,9 +9,10 @@ const all = computed(() => bench.design?.roof.openings ?? [])
 const chosen = ref(0)
 const i = computed(() => Math.min(chosen.value, all.value.length - 1))
 const opening = computed(() => all.value[i.value])
-const single = computed(() => !!bench.design && hasOneSlope(bench.design.roof))
+const has = computed(() => bench.design && roofHas(bench.design.roof))
+const single = computed(() => has.value?.falls.length === 1)
 /** Whether the roof has ceiling joists that a stair could open. */
-const joisted = computed(() => !!bench.design && tieKindsOf(bench.design.roof).includes('ceiling'))
+const joisted = computed(() => !!has.value?.ties.includes('ceiling'))
 const kinds = computed(() => roofOpeningKinds.filter(kind => kind !== 'stair' || joisted.value))
 const slopes: { value: SideName; label: string }[] = [
   { value: 'south', label: 'South' },

@@ -2,8 +2,8 @@
 import { INCH } from '../../core/measure'
 import {
   type GableHold,
-  hasOneSlope,
-  tieKindsOf,
+  roofHas,
+  type RoofPart,
   type TieKind,
   usualBeam,
   usualPurlins,
@@ -18,14 +18,16 @@ const open = defineModel<boolean>({ required: true })
 const bench = useBench()
 const sections = useSectionChoices()
 const roof = computed(() => bench.design?.roof)
-const ridged = computed(() => !!roof.value && !hasOneSlope(roof.value) && roof.value.shape !== 'raised-ridge')
-const strip = computed(() => roof.value?.shape === 'raised-ridge')
+const has = computed(() => roof.value && roofHas(roof.value))
+const hasPart = (part: RoofPart): boolean => !!has.value?.parts.includes(part)
+const ridged = computed(() => hasPart('ridge'))
+const strip = computed(() => hasPart('strip'))
 const stripPlies = useChoice<number>('roof.raised.plies')
 const stripPost = useChoice<string>('roof.raised.post')
-const isFlat = computed(() => roof.value?.shape === 'flat')
+const isFlat = computed(() => hasPart('firrings'))
 const firring = useChoice<string>('roof.firring.section')
-const ledger = computed(() => roof.value?.shape === 'lean-to')
-const hipped = computed(() => roof.value?.shape === 'hip')
+const ledger = computed(() => hasPart('ledger'))
+const hipped = computed(() => hasPart('hips'))
 const boards = computed(() => [{ value: '', label: 'None' }, ...sections.value])
 const hips = computed(() => [{ value: '', label: 'As the ridge' }, ...sections.value])
 const ridge = useChoice<string>('roof.ridge')
@@ -79,7 +81,7 @@ const every = [
   { value: 3, label: 'Each third' },
 ]
 const kinds = computed(() =>
-  (roof.value ? tieKindsOf(roof.value) : []).map(kind => ({
+  (has.value?.ties ?? []).map(kind => ({
     kind,
     ...names[kind],
     ...(ridged.value ? {} : { why: hung }),
@@ -208,7 +210,7 @@ const counts = (most: number) =>
       <ChoiceField v-model="face" label="Fascia" :options="boards" />
       <ChoiceField v-if="!isFlat" v-model="soffit" label="Boxed soffit, of" :options="boards" />
       <ChoiceField v-if="!isFlat" v-model="finish" label="Boards let into the tails" :options="boards" />
-      <template v-if="!hipped && !isFlat">
+      <template v-if="hasPart('ends')">
         <h3>Over the gables</h3>
         <MeasureField path="roof.overhang.gable" :value="roof.overhang.gable" />
         <ChoiceField v-model="hold" label="Carried by" :options="holds" />
@@ -249,7 +251,7 @@ const counts = (most: number) =>
       </template>
       <ChoiceField
         v-model="rows"
-        :label="hasOneSlope(roof) ? 'Rows between the walls' : 'Rows between plate and ridge'"
+        :label="has?.falls.length === 1 ? 'Rows between the walls' : 'Rows between plate and ridge'"
         :options="counts(2)"
       />
       <template v-if="roof.blocking.plate !== 'none' || roof.blocking.rows">

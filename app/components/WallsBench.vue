@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { wallElevation, type WallLayer, wallsPlan } from '../../core/drawing'
 import type { WallName } from '../../core/frame'
-import { isHouse, isSide, openingKinds, type OpeningKind } from '../../core/design'
+import { isSide, type OpeningKind, openingKinds, roofHas } from '../../core/design'
 import { platePair } from '../../core/plan'
 import { openingWords } from '../../core/words'
 
@@ -14,7 +14,7 @@ const names = computed(() => [
     { value: 'east', label: 'East' },
     { value: 'north', label: 'North' },
     { value: 'west', label: 'West' },
-  ].filter(each => !bench.design || !isHouse(bench.design, each.value)),
+  ].filter(each => !bench.design || roofHas(bench.design.roof).house !== each.value),
   ...(bench.plan?.frame.walls ?? [])
     .filter(each => !isSide(each.name))
     .map(each => ({ value: each.name, label: `P${each.name.split('-')[1] ?? ''}` })),

@@ -23,42 +23,43 @@ export function useRoofOpenings() {
     const { plan } = bench
     if (!plan) return
     const {
-      design,
+      building,
       frame: { lumber, roof },
     } = plan
-    const eave = partedEaves(design, roof.eaves)[0]
+    const eave = partedEaves(building, roof.eaves)[0]
     if (!eave) return
     const { slope, whole } = eave
-    const usual = usualRoofOpening(kind, slope.side, design.footprint.length / 2, 0, design.lumber.yard)
-    const grid = design.lumber.yard === 'imperial' ? INCH / 2 : 5
+    const usual = usualRoofOpening(kind, slope.side, building.footprint.length / 2, 0, building.lumber.yard)
+    const grid = building.lumber.yard === 'imperial' ? INCH / 2 : 5
     const down = (mm: number): number => countDown(mm / grid) * grid
-    const ceiling = design.roof.ties.ceiling ?? usualTies[design.lumber.yard].ceiling
+    const ceiling = building.roof.ties.ceiling ?? usualTies[building.lumber.yard].ceiling
     const joist = lumber.ties.ceiling ?? lumber.rafter
     const room =
       kind === 'stair'
         ? stairRoom(
-            design,
+            building,
             lumber,
             roof,
-            tiePlate(design, roof) + ceiling.height + joist.depth,
+            tiePlate(building, roof) + ceiling.height + joist.depth,
             usual.plies * joist.thickness,
           )
-        : roomOn(design, lumber, roof, slope, usual.plies)
+        : roomOn(building, lumber, roof, slope, usual.plies)
     const cos = kind === 'stair' || slope.joistTop !== undefined ? 1 : slope.roofTop.normal.z
     const length = Math.max(limits.opening.min, Math.min(usual.length, down((room.to - room.from) / cos)))
     const t = lumber.rafter.thickness
-    const width = kind === 'light' ? Math.max(limits.opening.min, design.roof.spacing - t) : usual.width
-    const others = design.roof.openings
+    const width = kind === 'light' ? Math.max(limits.opening.min, building.roof.spacing - t) : usual.width
+    const others = building.roof.openings
       .filter(each => (each.kind === 'stair') === (kind === 'stair'))
       .map(each => ({ from: each.at - each.width / 2 - 2 * t, to: each.at + each.width / 2 + 2 * t }))
     const free = freePlace({ from: whole.from + t, to: whole.to - t }, others, width + 4 * t) ?? usual.at
     // between rafters that stand on their own centres
-    const bay = Math.floor(free / design.roof.spacing) + 0.5
+    const { spacing } = building.roof
+    const bay = whole.from + (Math.floor((free - whole.from) / spacing) + 0.5) * spacing
     const opening: RoofOpening = {
       ...usual,
       width,
       length,
-      at: kind === 'light' && design.roof.shape !== 'hip' ? bay * design.roof.spacing : free,
+      at: kind === 'light' ? bay : free,
       up: Math.max(
         room.from,
         countUp((room.from + (room.to - room.from - length * cos) / 2) / grid) * grid - grid,

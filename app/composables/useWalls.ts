@@ -4,6 +4,7 @@ import {
   isSide,
   type LayoutFrom,
   type Side,
+  type SideName,
   usualSheathing,
   usualSiding,
   type WallId,
@@ -20,15 +21,14 @@ export function useWalls(wall: Ref<WallId>) {
       if (isSide(wall.value)) bench.setValue(`walls.sides.${wall.value}.layout`, value)
     },
   })
+  const heightNow = (side: SideName): number =>
+    bench.plan?.building.heights[side] ?? (walls.value ? heightOf(walls.value, side) : 0)
   /** A wall that gets its own height begins with the one it has. */
   const ownHeight = computed<'all' | 'own'>({
     get: () => (!isSide(wall.value) || walls.value?.sides[wall.value].height === null ? 'all' : 'own'),
     set: value => {
       if (walls.value && isSide(wall.value))
-        bench.setValue(
-          `walls.sides.${wall.value}.height`,
-          value === 'own' ? heightOf(bench.plan?.design.walls ?? walls.value, wall.value) : null,
-        )
+        bench.setValue(`walls.sides.${wall.value}.height`, value === 'own' ? heightNow(wall.value) : null)
     },
   })
   const step = computed(() => (isSide(wall.value) ? (walls.value?.sides[wall.value].step ?? null) : null))
@@ -42,7 +42,7 @@ export function useWalls(wall: Ref<WallId>) {
           value === 'yes'
             ? {
                 at: Math.round(bench.design.footprint.width / 2),
-                height: heightOf(bench.plan?.design.walls ?? walls.value, 'north'),
+                height: heightNow('north'),
               }
             : null,
         )

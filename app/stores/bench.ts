@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { cautionsOf } from '../../core/check'
-import { changed, type Design, withValue } from '../../core/design'
+import { withEdit, type Design, withValue } from '../../core/design'
 import { newMemory } from '../../core/frame'
 import { type Piece, plan as planOf, shapeText, valueOf } from '../../core/plan'
 import { sayDesignFault } from '../../core/words'
@@ -116,7 +116,7 @@ export const useBench = defineStore('bench', () => {
   }
 
   /**
-   * Another tab has changed the design: show it, when nothing of ours is under way. What is no longer stored
+   * Another tab has withEdit the design: show it, when nothing of ours is under way. What is no longer stored
    * stays on the screen while something of ours waits.
    */
   async function meet(seen: DesignRow | null): Promise<void> {
@@ -147,10 +147,10 @@ export const useBench = defineStore('bench', () => {
     journal.add({ kind: 'change', change })
   }
 
-  const setValue = (path: string, value: unknown): void => edit(at => changed(at, path, value))
+  const setValue = (path: string, value: unknown): void => edit(at => withEdit(at, path, value))
   /** Shows a value while it is dragged, without keeping it. */
   const tryValue = (path: string, value: unknown): void => {
-    if (saved.value) preview.value = changed(saved.value, path, value)
+    if (saved.value) preview.value = withEdit(saved.value, path, value)
   }
   const dropPreview = (): void => {
     preview.value = null

@@ -69,7 +69,7 @@ export function cautionsOf(plan: Plan): Caution[] {
 
 function roofCautions(plan: Plan, roof: RoofReading, members: string[]): Caution[] {
   const {
-    design: { roof: asked },
+    building: { roof: asked },
     frame,
   } = plan
   const { lumber } = frame
@@ -106,8 +106,8 @@ function roofCautions(plan: Plan, roof: RoofReading, members: string[]): Caution
       limit: customary.bearing,
     }),
     ...limit('seat-past-plate', seat > lumber.plate.depth + HAIR, { seat, plate: lumber.plate.depth }),
-    ...limit('no-birdsmouth', !hasMouth(asked.seat) && asked.shape !== 'flat', { angle: roof.angle }),
-    ...(asked.shape === 'lean-to'
+    ...limit('no-birdsmouth', !hasMouth(asked.seat) && asked.has.seats.length > 0, { angle: roof.angle }),
+    ...(asked.has.house
       ? [
           { code: 'ledger-fixing', members: ['roof/ledger'], numbers: {} } as const,
           ...limit(
@@ -119,7 +119,7 @@ function roofCautions(plan: Plan, roof: RoofReading, members: string[]): Caution
         ]
       : []),
     ...hungCeiling(plan),
-    ...(frame.roof.strip
+    ...(asked.raised
       ? [
           {
             code: 'strip-unchecked',
@@ -138,7 +138,7 @@ function roofCautions(plan: Plan, roof: RoofReading, members: string[]): Caution
       : []),
     ...(frame.roof.ridgeCentre === null || frame.roof.strip
       ? []
-      : asked.beam && asked.shape === 'gable'
+      : asked.beam
         ? beamCautions(plan)
         : [
             ...limit(
@@ -167,7 +167,7 @@ function hungCeiling({ frame }: Plan): Caution[] {
 /**
  * A ridge that carries is a beam that someone must check, at its ends most of all; its ties may be left out.
  */
-function beamCautions({ design: { roof }, frame }: Plan): Caution[] {
+function beamCautions({ building: { roof }, frame }: Plan): Caution[] {
   const beam = frame.members.filter(member => member.role === 'ridge-beam').map(member => member.id)
   const { offset = 0 } = frame.roof.ridgeCentre ?? {}
   const half = frame.lumber.ridge.thickness / 2
@@ -191,7 +191,7 @@ function beamCautions({ design: { roof }, frame }: Plan): Caution[] {
  * Rafter ties belong in the lower third of the height from plate to ridge, collar ties in the upper; each no
  * farther apart than 4 ft.
  */
-function tieCautions({ design: { roof }, frame }: Plan): Caution[] {
+function tieCautions({ building: { roof }, frame }: Plan): Caution[] {
   const of = (kind: TieKind): string[] =>
     frame.members
       .filter(member => member.role === (kind === 'ceiling' ? 'ceiling-joist' : `${kind}-tie`))
@@ -229,10 +229,10 @@ const middle = ({ placement, section }: Member): number =>
 
 /** Under a single top plate each rafter should stand over a stud. */
 function offStud(plan: Plan): Caution[] {
-  const { design } = plan
-  if (design.walls.topPlates !== 1) return []
+  const { building } = plan
+  if (building.walls.topPlates !== 1) return []
   const off = (['south', 'north'] as const)
-    .filter(side => design.walls.sides[side].build === 'studs')
+    .filter(side => building.walls.sides[side].build === 'studs')
     .flatMap(side => offStudOn(plan, side))
   return off.length
     ? [
@@ -245,7 +245,7 @@ function offStud(plan: Plan): Caution[] {
     : []
 }
 
-function offStudOn({ design, frame }: Plan, side: 'south' | 'north'): Member[] {
+function offStudOn({ building, frame }: Plan, side: 'south' | 'north'): Member[] {
   const studs = frame.members
     .filter(
       member =>
@@ -253,7 +253,7 @@ function offStudOn({ design, frame }: Plan, side: 'south' | 'north'): Member[] {
     )
     .map(stud => stud.placement.origin.x + (stud.placement.thickness.x * stud.section.thickness) / 2)
   return frame.members
-    .filter(member => standsOn(design, member, side))
+    .filter(member => standsOn(building, member, side))
     .filter(rafter => !studs.some(at => Math.abs(at - middle(rafter)) <= customary.offStud + HAIR))
 }
 
@@ -261,7 +261,7 @@ function offStudOn({ design, frame }: Plan, side: 'south' | 'north'): Member[] {
  * Lookouts let into end rafters that no gable studs carry: those are then rafters like others, held to what
  * may be notched out of one.
  */
-function lookoutCautions({ design: { walls }, frame }: Plan): Caution[] {
+function lookoutCautions({ building: { walls }, frame }: Plan): Caution[] {
   const members = frame.members.filter(member => member.role === 'lookout').map(member => member.id)
   const { lookout, rafter } = frame.lumber
   const limit = rafter.depth * customary.quarter
@@ -272,7 +272,7 @@ function lookoutCautions({ design: { walls }, frame }: Plan): Caution[] {
 
 /** A roof must fall, and air over its blocks pass. */
 function flatCautions({
-  design: {
+  building: {
     roof: { blocking },
   },
   frame,
@@ -296,7 +296,7 @@ function flatCautions({
 }
 
 /** Purlins as deep as the rafters, on braces near each other and not too long. */
-function purlinCautions({ design: { roof }, frame, pieces }: Plan): Caution[] {
+function purlinCautions({ building: { roof }, frame, pieces }: Plan): Caution[] {
   const of = (role: Member['role']): string[] =>
     frame.members.filter(member => member.role === role).map(member => member.id)
   const [purlins, braces] = [of('purlin'), of('purlin-brace')]
@@ -335,8 +335,8 @@ function purlinCautions({ design: { roof }, frame, pieces }: Plan): Caution[] {
 }
 
 /** What headers beside openings customarily ask, and a flue above all. */
-function openingCautions({ design, frame }: Plan): Caution[] {
-  return design.roof.openings.flatMap(({ kind, plies }, i): Caution[] => {
+function openingCautions({ building, frame }: Plan): Caution[] {
+  return building.roof.openings.flatMap(({ kind, plies }, i): Caution[] => {
     const members = frame.members
       .filter(({ id }) => id.startsWith(`roof/opening/${i + 1}/`))
       .map(each => each.id)

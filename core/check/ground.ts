@@ -1,4 +1,4 @@
-import { buriedKinds, type Design } from '../design'
+import { buriedKinds, type Building } from '../design'
 import type { Rect } from '../frame'
 import { HAIR, INCH } from '../measure'
 import { clearances, findsOf, nearnesses, type Plan } from '../plan'
@@ -19,7 +19,7 @@ export const customaryBelow = {
 export function groundCautions(plan: Plan): Caution[] {
   return [
     ...siteCautions(plan),
-    ...squareCautions(plan.design),
+    ...squareCautions(plan.building),
     ...baseCautions(plan),
     ...jointCautions(plan),
     ...skidCautions(plan),
@@ -27,8 +27,8 @@ export function groundCautions(plan: Plan): Caution[] {
 }
 
 function siteCautions(plan: Plan): Caution[] {
-  const { design, frame } = plan
-  const lost = findsOf(design).flatMap(({ find, faults }) =>
+  const { building, frame } = plan
+  const lost = findsOf(building).flatMap(({ find, faults }) =>
     faults.map((fault): Caution => ({
       code: fault.fault === 'short' ? 'tapes-short' : 'tapes-long',
       members: [],
@@ -36,13 +36,13 @@ function siteCautions(plan: Plan): Caution[] {
       names: { find: find.name },
     })),
   )
-  const near = nearnesses(design, frame).map(({ find, ids, least }): Caution => ({
+  const near = nearnesses(building, frame).map(({ find, ids, least }): Caution => ({
     code: buriedKinds.includes(find.kind) ? 'near-buried' : 'near-find',
     members: ids.filter(id => frame.members.some(member => member.id === id)),
     numbers: { distance: least, clear: find.clear, count: ids.length },
     names: { find: find.name, first: ids[0] ?? '' },
   }))
-  const tight = clearances(design, frame.outline)
+  const tight = clearances(building, frame.outline)
     .filter(each => each.distance < each.setback - HAIR)
     .map((each): Caution => ({
       code: 'setback-passed',
@@ -54,7 +54,7 @@ function siteCautions(plan: Plan): Caution[] {
 }
 
 /** What the diagonals alone say, before anything is solved: opposite sides alike and diagonals not. */
-function squareCautions({ site }: Design): Caution[] {
+function squareCautions({ site }: Building): Caution[] {
   if (!site) return []
   const { swNe, seNw } = site.squaring.tapes
   if (swNe === undefined || seNw === undefined) return []
@@ -66,7 +66,7 @@ function squareCautions({ site }: Design): Caution[] {
 
 function baseCautions(plan: Plan): Caution[] {
   const {
-    design: { base },
+    building: { base },
     frame,
   } = plan
   if (!base) return []
@@ -121,7 +121,7 @@ function baseCautions(plan: Plan): Caution[] {
 }
 
 /** Joists that run the way of the skids rest on nothing themselves: only the rims at their ends do. */
-function skidCautions({ design: { base, floor }, frame }: Plan): Caution[] {
+function skidCautions({ building: { base, floor }, frame }: Plan): Caution[] {
   if (base?.kind !== 'skids' || !floor || base.runs !== floor.runs) return []
   const joists = frame.members
     .filter(member => member.role === 'joist' && member.id.startsWith('floor/'))
@@ -133,7 +133,7 @@ function skidCautions({ design: { base, floor }, frame }: Plan): Caution[] {
  * Where two floor frames meet, something must carry both: a bearing across under the joint, or bearings that
  * run on beneath it.
  */
-function jointCautions({ design: { floor }, frame }: Plan): Caution[] {
+function jointCautions({ building: { floor }, frame }: Plan): Caution[] {
   const joint = floor?.joint ?? null
   if (joint === null || !frame.floor || frame.floor.bays.length < 2) return []
   const { y0, y1 } = frame.outline

@@ -1,4 +1,4 @@
-import { isHouse, sideNames } from '../design'
+import { sideNames } from '../design'
 import { isLapped } from '../frame'
 import { HAIR, INCH } from '../measure'
 import { type Plan, stackingOf, tiltingOf } from '../plan'
@@ -30,7 +30,7 @@ export function wallCautions(plan: Plan): Caution[] {
 
 function farRafters(plan: Plan): Caution[] {
   const {
-    design: { walls, roof },
+    building: { walls, roof },
     frame,
   } = plan
   const { wide, farFromStud } = wallLimits
@@ -49,16 +49,16 @@ function farRafters(plan: Plan): Caution[] {
     : []
 }
 
-function singlePlates({ design, frame }: Plan): Caution[] {
+function singlePlates({ building, frame }: Plan): Caution[] {
   const spliced = frame.members.filter(({ id }) => /\/plate\/top\/(?:(?:south|north)\/)?\d+$/.test(id))
-  return design.walls.topPlates === 1 && spliced.length
+  return building.walls.topPlates === 1 && spliced.length
     ? [{ code: 'single-plate-joint', members: spliced.map(each => each.id), numbers: {} }]
     : []
 }
 
 /** Corners over which no plate laps, since walls there are raked, step or stand unlike. */
-function unlapped({ design, frame }: Plan): Caution[] {
-  if (frame.walls.some(isLapped) || sideNames.every(side => design.walls.sides[side].build === 'posts'))
+function unlapped({ building, frame }: Plan): Caution[] {
+  if (frame.walls.some(isLapped) || sideNames.every(side => building.walls.sides[side].build === 'posts'))
     return []
   const plates = frame.members
     .filter(({ id, role }) => role === 'top-plate' && !id.startsWith('walls/partition-'))
@@ -70,12 +70,12 @@ const membersOf = ({ frame }: Plan, wall: string): string[] =>
   frame.members.filter(({ id }) => id.startsWith(`walls/${wall}/`)).map(({ id }) => id)
 
 function unbraced(plan: Plan): Caution[] {
-  if (plan.design.walls.bracing === 'none') return []
+  if (plan.building.walls.bracing === 'none') return []
   return sideNames
     .filter(
       wall =>
-        !isHouse(plan.design, wall) &&
-        plan.design.walls.sides[wall].build === 'studs' &&
+        plan.building.roof.has.house !== wall &&
+        plan.building.walls.sides[wall].build === 'studs' &&
         plan.frame.braces[wall] === 0,
     )
     .map(wall => ({ code: 'wall-unbraced', members: membersOf(plan, wall), numbers: {}, names: { wall } }))

@@ -1,4 +1,3 @@
-import type { Design } from './design'
 import type { SideName } from './sides'
 
 type Digit = `${number}`
@@ -96,19 +95,19 @@ export const isPitchPath = (path: string): path is PitchPath =>
 export const kindOfPath = (path: string): string =>
   path.replace(/\.(?:\d+|south|east|north|west)(?=\.|$)/g, '.*')
 
-/** The value at a dotted path; undefined where there is none. */
-export function valueAt(design: Design, path: string): unknown {
+/** The value at a dotted path of a design or a building; undefined where there is none. */
+export function valueAt(document: object, path: string): unknown {
   return path
     .split('.')
-    .reduce<unknown>((at, key) => (at as Record<string, unknown> | undefined)?.[key], design)
+    .reduce<unknown>((at, key) => (at as Record<string, unknown> | undefined)?.[key], document)
 }
 
 /**
- * The design with one value changed; the same design where nothing changes. Objects on the way are copied,
- * the rest is shared.
+ * A design or a building with one value changed; the same one where nothing changes. Objects on the way are
+ * copied, the rest is shared.
  */
-export function withValue(design: Design, path: string, value: unknown): Design {
-  return Object.is(valueAt(design, path), value) ? design : (put(design, path.split('.'), value) as Design)
+export function withValue<T extends object>(document: T, path: string, value: unknown): T {
+  return Object.is(valueAt(document, path), value) ? document : (put(document, path.split('.'), value) as T)
 }
 
 function put(at: unknown, keys: readonly string[], value: unknown): unknown {

@@ -46,13 +46,10 @@ export {
   type WallOpening,
 } from './openings'
 export { type DesignFault, type DesignRead, MAX_FILE, parseDesign, readDesign, sectionsUsed } from './read'
-export { meeting, type Meeting, ledgerRise, peakReach } from './peak'
 export {
   type Fascia,
-  hasOneSlope,
   type Hip,
   hipEdges,
-  isHouse,
   type Panel,
   type Peak,
   type Roof,
@@ -60,7 +57,6 @@ export {
   roofShapeNames,
   type TieKind,
   tieKinds,
-  tieKindsOf,
   type Ties,
   usualTies,
 } from './roof'
@@ -83,7 +79,6 @@ export {
 } from './roof-parts'
 export { type RoofOpening, type RoofOpeningKind, roofOpeningKinds, usualRoofOpening } from './roof-openings'
 export { hasMouth, heightAbovePlate, type Seat } from './seat'
-export { changed, lowSide, settled } from './settle'
 export {
   type Boundary,
   buriedKinds,
@@ -136,3 +131,18 @@ export {
   type Walls,
 } from './walls'
 export { type Migration, migrations, toCurrent, type VersionFault } from './versions'
+export { type Building, type BuildingRoof, had, type RoofHas, type RoofPart } from './building'
+export {
+  hasRoof,
+  ledgerRise,
+  lowSide,
+  meeting,
+  type Meeting,
+  peakReach,
+  type RoofChoice,
+  roofChoices,
+  roofHas,
+  withEdit,
+  withRoofOf,
+  workedOut,
+} from './roofs'

@@ -98,25 +98,6 @@ export interface Hip {
   readonly edge: (typeof hipEdges)[number]
 }
 
-/**
- * The ties a shape can have: where one slope rises from wall to wall, ceiling joists alone; none where level
- * joists are the roof, or both slopes are carried at a strip.
- */
-export const tieKindsOf = ({ shape }: Pick<Roof, 'shape'>): readonly TieKind[] =>
-  shape === 'flat' || shape === 'raised-ridge'
-    ? []
-    : shape === 'single-slope' || shape === 'lean-to'
-      ? ['ceiling']
-      : tieKinds
-
-/** Whether a roof is of one slope, that rises to its high side. */
-export const hasOneSlope = ({ shape }: Pick<Roof, 'shape'>): boolean =>
-  shape === 'single-slope' || shape === 'lean-to' || shape === 'flat'
-
-/** Whether a house stands in the stead of a side's wall. */
-export const isHouse = ({ roof }: { readonly roof: Pick<Roof, 'shape' | 'high'> }, side: string): boolean =>
-  roof.shape === 'lean-to' && roof.high === side
-
 export interface Panel {
   readonly cover: number
   readonly per: 1 | 2 | 3

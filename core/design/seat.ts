@@ -17,6 +17,10 @@ export type Seat =
   | { readonly rule: 'none' }
   | { readonly rule: 'wedge' }
 
+/** The schools by their names; and those that cut a bird's mouth. */
+export const seatRules = ['full-bearing', 'third', 'height-above-plate', 'none', 'wedge'] as const
+export const mouthRules = ['full-bearing', 'third', 'height-above-plate'] as const
+
 /** Whether a school cuts a bird's mouth, that hooks over the wall. */
 export const hasMouth = ({ rule }: Seat): boolean => rule !== 'none' && rule !== 'wedge'
 

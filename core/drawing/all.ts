@@ -23,10 +23,10 @@ const named = (file: string, drawing: Drawing, wide = 1000): NamedDrawing => ({ 
 
 /** Every drawing there is of a plan, in the order of the work. */
 export function drawingsOf(plan: Plan): NamedDrawing[] {
-  const { design, frame, pieces } = plan
+  const { building, frame, pieces } = plan
   const { plate } = frame.lumber
-  const site = design.site ? [named('site-plan', sitePlan(plan)), named('levels', levelsPlan(plan))] : []
-  const base = design.base
+  const site = building.site ? [named('site-plan', sitePlan(plan)), named('levels', levelsPlan(plan))] : []
+  const base = building.base
     ? [named('base-plan', basePlan(plan)), named('base-elevation', baseElevation(plan))]
     : []
   const floor = frame.floor

@@ -15,7 +15,7 @@ import { fromAbove, fromSouth, seen, seenParts } from './view'
 export function basePlan(plan: Plan): Drawing {
   const {
     frame,
-    design: {
+    building: {
       footprint: { length, width },
     },
   } = plan
@@ -134,7 +134,7 @@ function holeLines({ x, diameter, low, high }: Hole): Line[] {
   ]
 }
 
-function dimensions({ design: { base }, frame: { ground, outline, base: framed } }: Plan): Dimension[] {
+function dimensions({ building: { base }, frame: { ground, outline, base: framed } }: Plan): Dimension[] {
   const at = (y: number): Point => ({ x: outline.x1, y })
   const high = ground.highest.height
   const deck: Dimension = {
@@ -188,7 +188,7 @@ function dimensions({ design: { base }, frame: { ground, outline, base: framed }
   return [lift, deck, ...frost, ...low]
 }
 
-function handles({ design: { base }, frame: { outline, ground } }: Plan): Handle[] {
+function handles({ building: { base }, frame: { outline, ground } }: Plan): Handle[] {
   return base
     ? [
         {

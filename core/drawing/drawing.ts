@@ -38,8 +38,8 @@ export interface Line {
 }
 
 /**
- * A number on a drawing. `field` names the value of the design that typing over it changes; null where it is
- * only read.
+ * A number on a drawing. `field` names the value of the building that typing over it changes; null where it
+ * is only read.
  */
 export interface Dimension {
   readonly name: DimensionName

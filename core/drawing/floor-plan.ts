@@ -9,11 +9,11 @@ export type FloorLayer = 'frame' | 'deck'
 const onDeck = (member: Member): boolean => member.role === 'deck-sheet' || member.role === 'deck-board'
 
 /**
- * The floor from above, the south side below, with the diagonals to check it by. A design without a floor
+ * The floor from above, the south side below, with the diagonals to check it by. A building without a floor
  * shows its outline alone.
  */
 export function floorPlan(plan: Plan, layer: FloorLayer): Drawing {
-  const { length, width } = plan.design.footprint
+  const { length, width } = plan.building.footprint
   const members = plan.frame.members.filter(
     member => /^(floor|porch)\//.test(member.id) && onDeck(member) === (layer === 'deck'),
   )
@@ -52,18 +52,18 @@ const diagonals = ({ frame }: Plan): Line[] =>
   ])
 
 /** Where the floor's two frames meet. */
-function joints({ design }: Plan): Line[] {
-  const { floor, footprint } = design
+function joints({ building }: Plan): Line[] {
+  const { floor, footprint } = building
   return floor?.joint
     ? [{ from: { x: floor.joint, y: -120 }, to: { x: floor.joint, y: footprint.width + 120 }, ink: 'mark' }]
     : []
 }
 
-function dimensions({ design }: Plan): Dimension[] {
+function dimensions({ building }: Plan): Dimension[] {
   const {
     footprint: { length, width },
     floor,
-  } = design
+  } = building
   const foot = (x: number): Point => ({ x, y: 0 })
   const always: Dimension[] = [
     {
@@ -129,10 +129,10 @@ function dimensions({ design }: Plan): Dimension[] {
             field: 'floor.joint',
           },
         ]
-  return [...always, ...joists, ...split, ...porchDimension(design)]
+  return [...always, ...joists, ...split, ...porchDimension(building)]
 }
 
-function porchDimension({ footprint: { length, width }, floor }: Plan['design']): Dimension[] {
+function porchDimension({ footprint: { length, width }, floor }: Plan['building']): Dimension[] {
   const porch = floor?.porch
   if (!porch) return []
   const { side, depth } = porch
@@ -148,7 +148,7 @@ function porchDimension({ footprint: { length, width }, floor }: Plan['design'])
 }
 
 function handles({
-  design: {
+  building: {
     footprint: { length, width },
     floor,
   },

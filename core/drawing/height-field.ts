@@ -1,12 +1,14 @@
-import { heightOf, isSide, type LengthPath, type WallId, type Walls } from '../design'
+import { type Building, isSide, type LengthPath, type WallId } from '../design'
 
 /**
- * The field that a wall's height is typed into: its own, where it has one, else that of all walls; a gable
- * wall's is that of the lower eave wall.
+ * The field that a wall's height is typed into: its own, where it has one or it follows from the roof, else
+ * that of all walls; a gable wall's is that of the lower eave wall.
  */
-export function heightField(walls: Walls, side: WallId): LengthPath {
-  if (!isSide(side)) return heightField(walls, 'west')
+export function heightField(building: Pick<Building, 'walls' | 'heights'>, side: WallId): LengthPath {
+  const { walls, heights } = building
+  if (!isSide(side)) return heightField(building, 'west')
   if (walls.sides[side].height !== null) return `walls.sides.${side}.height`
-  if (side === 'south' || side === 'north') return 'walls.height'
-  return heightField(walls, heightOf(walls, 'south') <= heightOf(walls, 'north') ? 'south' : 'north')
+  if (side === 'south' || side === 'north')
+    return heights[side] === walls.height ? 'walls.height' : `walls.sides.${side}.height`
+  return heightField(building, heights.south <= heights.north ? 'south' : 'north')
 }

@@ -8,9 +8,9 @@ import { type Drawing, drawn, type Label, type Line, type Point } from './drawin
  * and where supports stand.
  */
 export function levelsPlan(plan: Plan): Drawing {
-  const { design, frame } = plan
-  const { length, width } = design.footprint
-  const readings = design.site ? heightsOf(design.site.levels) : []
+  const { building, frame } = plan
+  const { length, width } = building.footprint
+  const readings = building.site ? heightsOf(building.site.levels) : []
   const corners: readonly Point[] = [
     { x: 0, y: 0 },
     { x: length, y: 0 },

@@ -1,6 +1,6 @@
 import { type InSection, roles, type Stretch } from '../trade'
 import { HAIR, ONE_READING, TOUCHING } from '../measure'
-import { hasOneSlope, heightOf, tieKindsOf } from '../design'
+import {} from '../design'
 import { heightField } from './height-field'
 import { type Member, tiePlate } from '../frame'
 import { meets, vec } from '../geometry'
@@ -16,19 +16,19 @@ export const sectionPlaces = ({ frame }: Plan): readonly Stretch[] => frame.roof
  * rafters and the ridge, with the roof's dimensions.
  */
 export function roofSection(plan: Plan, at?: number): Drawing {
-  const { design, frame } = plan
+  const { building, frame } = plan
   const reach = reachOf(plan)
   const middle = frame.roof.meet
   const lines: Line[] = [
     {
       from: { x: -reach.south - 150, y: 0 },
-      to: { x: design.footprint.width + reach.north + 150, y: 0 },
+      to: { x: building.footprint.width + reach.north + 150, y: 0 },
       ink: 'ground',
     },
     ...(frame.roof.ridgeCentre && !frame.roof.strip
       ? [
           {
-            from: { x: middle, y: heightOf(design.walls, 'south') - 120 },
+            from: { x: middle, y: building.heights.south - 120 },
             to: { x: middle, y: frame.roof.highest + 120 },
             ink: 'datum',
           } as const,
@@ -47,22 +47,22 @@ export function roofSection(plan: Plan, at?: number): Drawing {
 
 /** The face of the house that a lean-to stands against. */
 function houseLine({
-  design: {
+  building: {
     roof,
     footprint: { width },
   },
   frame,
 }: Plan): Line[] {
-  if (roof.shape !== 'lean-to') return []
+  if (!roof.has.house) return []
   const x = roof.high === 'north' ? width : 0
   return [{ from: { x, y: -150 }, to: { x, y: frame.roof.highest + 400 }, ink: 'ground' }]
 }
 
 /** How far the rafters reach past each eave wall, mm. */
-function reachOf({ design: { roof } }: Plan): Readonly<Record<'south' | 'north', number>> {
+function reachOf({ building: { roof } }: Plan): Readonly<Record<'south' | 'north', number>> {
   const { eave } = roof.overhang
-  if (roof.shape === 'raised-ridge') return { south: eave, north: eave }
-  const high = roof.shape === 'lean-to' ? 0 : hasOneSlope(roof) ? (roof.overhang.high ?? eave) : eave
+  if (roof.raised) return { south: eave, north: eave }
+  const high = roof.has.house ? 0 : (roof.overhang.high ?? eave)
   return { south: roof.high === 'south' ? high : eave, north: roof.high === 'north' ? high : eave }
 }
 
@@ -127,9 +127,9 @@ function sectionMembers(plan: Plan, at?: number): Member[] {
 const foot = (x: number): { x: number; y: number } => ({ x, y: 0 })
 
 function dimensions(plan: Plan): Dimension[] {
-  const { design, roof } = plan
-  const { width } = design.footprint
-  const [south, north] = [heightOf(design.walls, 'south'), heightOf(design.walls, 'north')]
+  const { building, roof } = plan
+  const { width } = building.footprint
+  const [south, north] = [building.heights.south, building.heights.north]
   const uneven = Math.abs(north - south) > ONE_READING
   return [
     {
@@ -148,7 +148,7 @@ function dimensions(plan: Plan): Dimension[] {
       side: 'left',
       row: 1,
       value: south,
-      field: heightField(design.walls, 'south'),
+      field: heightField(building, 'south'),
     },
     ...(uneven
       ? [
@@ -159,7 +159,7 @@ function dimensions(plan: Plan): Dimension[] {
             side: 'right',
             row: 1,
             value: north,
-            field: heightField(design.walls, 'north'),
+            field: heightField(building, 'north'),
           } as const,
         ]
       : []),
@@ -172,7 +172,7 @@ function dimensions(plan: Plan): Dimension[] {
 /** The overhang at the south, or under a single slope at both walls. */
 function eaves(plan: Plan): Dimension[] {
   const {
-    design: {
+    building: {
       roof,
       footprint: { width },
     },
@@ -193,18 +193,18 @@ function eaves(plan: Plan): Dimension[] {
   })
   const { strip } = plan.frame.roof
   if (strip) return [at('south', 'roof.overhang.eave', 'eave'), overStrip(plan, strip.at)]
-  if (!hasOneSlope(roof)) return [at('south', 'roof.overhang.eave', 'eave')]
+  if (roof.has.falls.length > 1) return [at('south', 'roof.overhang.eave', 'eave')]
   const low = roof.high === 'north' ? 'south' : 'north'
   return [
     at(low, 'roof.overhang.eave', 'eave'),
-    ...(roof.shape === 'lean-to' ? [] : [at(roof.high, 'roof.overhang.high', 'high-eave')]),
+    ...(roof.has.house ? [] : [at(roof.high, 'roof.overhang.high', 'high-eave')]),
   ]
 }
 
 /** How far the upper slope reaches past a strip's face. */
 function overStrip(
   {
-    design: {
+    building: {
       roof: { high, overhang },
     },
   }: Plan,
@@ -229,7 +229,7 @@ const topAt = (plan: Plan): number => {
     frame: {
       roof: { meet },
     },
-    design: {
+    building: {
       footprint: { width },
     },
   } = plan
@@ -239,12 +239,12 @@ const topAt = (plan: Plan): number => {
 
 function top(plan: Plan): Dimension[] {
   // a lean-to is as high as its ledger, whose height is shown
-  if (plan.design.roof.shape === 'lean-to') return []
+  if (plan.building.roof.has.house) return []
   const {
     frame: {
       roof: { highest, ridgeCentre },
     },
-    design: {
+    building: {
       footprint: { width },
     },
   } = plan
@@ -259,7 +259,7 @@ function top(plan: Plan): Dimension[] {
       side: left ? 'left' : 'right',
       row: 2,
       value: highest,
-      field: plan.design.roof.shape === 'gable' ? 'roof.peak.height' : null,
+      field: plan.building.roof.has.peak ? 'roof.peak.height' : null,
     },
     ...(strip
       ? [
@@ -278,24 +278,23 @@ function top(plan: Plan): Dimension[] {
 }
 
 /** Whether a gable's slopes are asked to differ, or to meet at a place. */
-const isUnequal = ({ design: { roof } }: Plan): boolean =>
-  roof.shape === 'raised-ridge' ||
-  (roof.shape === 'gable' && (roof.northPitch !== null || roof.peak.at !== null))
+const isUnequal = ({ building: { roof } }: Plan): boolean =>
+  roof.raised !== null || roof.northPitch !== null || roof.peak.at !== null
 
 /**
  * The run, and the height above plate at the wall it is read at; where the slopes differ both runs, the first
  * of which is typed over to move the peak.
  */
 function ofRafters(plan: Plan, roof: RoofReading, uneven: boolean): Dimension[] {
-  const { design, frame } = plan
-  const { width } = design.footprint
+  const { building, frame } = plan
+  const { width } = building.footprint
   const { meet, ridgeCentre, slopes } = frame.roof
   const single = ridgeCentre === null
   const unequal = isUnequal(plan)
   const heel = single ? (meet > 0 ? 0 : width) : uneven || unequal ? 0 : width
   const far = single ? heel + (meet > 0 ? roof.run : -roof.run) : meet
   const height = (heel === 0 ? slopes.south : slopes.north).height
-  const field = design.roof.seat.rule === 'height-above-plate' ? ('roof.seat.height' as const) : null
+  const field = building.roof.seat.rule === 'height-above-plate' ? ('roof.seat.height' as const) : null
   return [
     {
       name: 'run',
@@ -349,7 +348,7 @@ function planeLevel(
 
 /** The pitch of a slope over its own plane. */
 function pitchTag(
-  { design: { roof }, frame }: Plan,
+  { building: { roof }, frame }: Plan,
   x: number,
   side: 'south' | 'north',
   field: PitchTag['field'],
@@ -365,7 +364,7 @@ function pitchTag(
 }
 
 function pitchTags(plan: Plan): PitchTag[] {
-  const { width } = plan.design.footprint
+  const { width } = plan.building.footprint
   const { strip, ridgeCentre, meet } = plan.frame.roof
   if (strip || isUnequal(plan))
     return [
@@ -378,7 +377,7 @@ function pitchTags(plan: Plan): PitchTag[] {
 
 /** Ties are dragged up and down beside the ridge; under one slope, its ceiling joists in the middle. */
 function tieHandles({
-  design: {
+  building: {
     roof,
     footprint: { width },
   },
@@ -386,7 +385,7 @@ function tieHandles({
 }: Plan): Handle[] {
   const plate = tiePlate({ roof }, frame.roof)
   const x = frame.roof.ridgeCentre ? frame.roof.meet : width / 2
-  return tieKindsOf(roof).flatMap((kind): Handle[] =>
+  return roof.has.ties.flatMap((kind): Handle[] =>
     roof.ties[kind]
       ? [
           {
@@ -406,10 +405,11 @@ function tieHandles({
  */
 function stripHandles(plan: Plan): Handle[] {
   const {
-    design: {
+    building,
+    building: {
+      heights,
       footprint: { width },
       roof: { high, overhang },
-      walls,
     },
     frame: {
       roof: { strip, highest },
@@ -439,8 +439,8 @@ function stripHandles(plan: Plan): Handle[] {
     },
     { field: 'footprint.width', at: { x: width, y: 0 }, along: { x: 1, y: 0 }, gain: 1 },
     ...(['south', 'north'] as const).map((side): Handle => ({
-      field: heightField(walls, side),
-      at: { x: side === 'north' ? width : 0, y: heightOf(walls, side) },
+      field: heightField(building, side),
+      at: { x: side === 'north' ? width : 0, y: heights[side] },
       along: { x: 0, y: 1 },
       gain: 1,
     })),
@@ -448,18 +448,18 @@ function stripHandles(plan: Plan): Handle[] {
 }
 
 function handles(plan: Plan): Handle[] {
-  const { design, frame } = plan
-  const { width } = design.footprint
+  const { building, frame } = plan
+  const { width } = building.footprint
   const reach = reachOf(plan)
   const at = topAt(plan)
   const gable = frame.roof.ridgeCentre !== null
-  const low = !gable && design.roof.high === 'south' ? 'north' : 'south'
+  const low = !gable && building.roof.high === 'south' ? 'north' : 'south'
   if (frame.roof.strip) return stripHandles(plan)
   const tail = low === 'south' ? { x: -reach.south, way: -1 } : { x: width + reach.north, way: 1 }
   const high = { x: low === 'south' ? width + reach.north : -reach.south, way: -tail.way }
   const unequal = isUnequal(plan)
   return [
-    ...(unequal || design.roof.peak.height !== null
+    ...(unequal || building.roof.peak.height !== null
       ? [
           {
             field: 'roof.peak.height' as const,
@@ -492,7 +492,7 @@ function handles(plan: Plan): Handle[] {
       along: { x: tail.way, y: 0 },
       gain: 1,
     },
-    ...(gable || design.roof.shape === 'lean-to'
+    ...(gable || building.roof.has.house
       ? []
       : [
           {
@@ -505,8 +505,8 @@ function handles(plan: Plan): Handle[] {
     ...tieHandles(plan),
     { field: 'footprint.width', at: { x: width, y: 0 }, along: { x: 1, y: 0 }, gain: 1 },
     ...(gable ? ['north' as const] : ['south' as const, 'north' as const]).map((side): Handle => ({
-      field: heightField(design.walls, side),
-      at: { x: side === 'north' ? width : 0, y: heightOf(design.walls, side) },
+      field: heightField(building, side),
+      at: { x: side === 'north' ? width : 0, y: building.heights[side] },
       along: { x: 0, y: 1 },
       gain: 1,
     })),

@@ -1,5 +1,5 @@
 import { ONE_READING } from '../measure'
-import { hasOneSlope, type SideName } from '../design'
+import { type SideName } from '../design'
 import { type Member, partedEaves } from '../frame'
 import { vec } from '../geometry'
 import { type Plan, stretchOf } from '../plan'
@@ -23,7 +23,7 @@ const ofRoof = ({ id }: Member): boolean => id.startsWith('roof/')
  */
 export function roofPlan(plan: Plan): Drawing {
   const {
-    design: {
+    building: {
       footprint: { length, width },
       roof,
     },
@@ -49,7 +49,7 @@ export function roofPlan(plan: Plan): Drawing {
     running: running.length > MOST ? [] : running,
     dimensions: planDimensions(plan),
     handles: [
-      ...(roof.shape === 'hip' ? [eaveHandle(plan)] : [gableHandle(plan), eaveHandle(plan)]),
+      ...(roof.hip ? [eaveHandle(plan)] : [gableHandle(plan), eaveHandle(plan)]),
       ...openings.flatMap(each => each.handles),
     ],
     labels: openings.map(each => each.label),
@@ -58,17 +58,15 @@ export function roofPlan(plan: Plan): Drawing {
 
 /** The openings as framed, with rings that move them along the slope's wall and up from it. */
 function openingsDrawn({
-  design,
+  building,
   frame,
 }: Plan): { readonly handles: readonly Handle[]; readonly label: Label }[] {
-  const eaves = partedEaves(design, frame.roof.eaves)
-  return design.roof.openings.flatMap(({ kind, slope, at, up, width, length }, i) => {
+  const eaves = partedEaves(building, frame.roof.eaves)
+  return building.roof.openings.flatMap(({ kind, slope, at, up, width, length }, i) => {
     const eave =
       kind === 'stair'
         ? frame.roof.eaves.find(each => each.slope.side === 'south')
-        : hasOneSlope(design.roof)
-          ? eaves[0]
-          : eaves.find(each => each.slope.side === slope)
+        : eaves.find(each => each.slope.side === slope)
     if (!eave || !frame.members.some(({ id }) => id.startsWith(`roof/opening/${i + 1}/`))) return []
     const { normal, offset } = eave.slope.wallOutside
     const level = kind === 'stair' ? length : length * eave.slope.roofTop.normal.z
@@ -98,9 +96,9 @@ function openingsDrawn({
 const MOST = 20
 
 function planDimensions({
-  design: {
+  building: {
     footprint: { length, width },
-    roof: { overhang, shape, spacing },
+    roof: { overhang, hip, spacing },
   },
   frame: {
     roof: { eaves },
@@ -156,7 +154,7 @@ function planDimensions({
           } as const,
         ]
       : []),
-    ...(shape === 'hip'
+    ...(hip
       ? []
       : [
           {
@@ -173,7 +171,7 @@ function planDimensions({
 }
 
 const gableHandle = ({
-  design: {
+  building: {
     footprint: { length, width },
     roof: { overhang },
   },
@@ -185,7 +183,7 @@ const gableHandle = ({
 })
 
 const eaveHandle = ({
-  design: {
+  building: {
     footprint: { length, width },
     roof: { overhang },
   },
@@ -207,9 +205,9 @@ const views: Record<'east' | 'west', View> = {
  */
 export function roofEnd(plan: Plan, side: 'east' | 'west'): Drawing {
   const {
-    design: {
+    building: {
       footprint: { length, width },
-      roof: { shape },
+      roof: { has, hip },
     },
     frame,
   } = plan
@@ -219,7 +217,7 @@ export function roofEnd(plan: Plan, side: 'east' | 'west'): Drawing {
     if (!ofRoof(member))
       return member.id.startsWith(`walls/${side}/`) && member.role !== 'wall-sheet' && member.role !== 'slat'
     const { from, to } = stretchOf(member, 'x')
-    if (shape === 'hip') return side === 'east' ? to > half : from < half
+    if (hip) return side === 'east' ? to > half : from < half
     return side === 'east' ? to > length - thick : from < thick
   }
   const turn = side === 'east' ? 1 : -1
@@ -270,7 +268,7 @@ export function roofEnd(plan: Plan, side: 'east' | 'west'): Drawing {
         side: 'right',
         row: 2,
         value: frame.roof.highest,
-        field: shape === 'gable' ? 'roof.peak.height' : null,
+        field: has.peak ? 'roof.peak.height' : null,
       },
     ],
   })

@@ -19,10 +19,10 @@ import {
  * building's own sides on it.
  */
 export function sitePlan(plan: Plan, sizes = false): Drawing {
-  const { site, footprint } = plan.design
+  const { site, footprint } = plan.building
   if (!site) return drawn('site-plan', {})
   const turn = turnOf(site.place, footprint.length, footprint.width)
-  const finds = findsOf(plan.design)
+  const finds = findsOf(plan.building)
   const lines: Line[] = [
     { from: { x: 0, y: 0 }, to: { x: site.reference.length, y: 0 }, ink: 'ground' },
     ...site.boundaries.flatMap(each => boundaryLines(each, turn, plan)),
@@ -42,7 +42,7 @@ export function sitePlan(plan: Plan, sizes = false): Drawing {
   })
 }
 
-function buildingPatches({ frame: { outline }, design: { footprint } }: Plan, turn: SiteTurn): Patch[] {
+function buildingPatches({ frame: { outline }, building: { footprint } }: Plan, turn: SiteTurn): Patch[] {
   const { x0, x1, y0, y1 } = outline
   const porch = [
     { x: x0, y: y0 },
@@ -68,7 +68,7 @@ const along = ({ along: x, out: y }: Boundary['from']): Point => ({ x, y })
 function boundaryLines(
   { from, to, setback }: Boundary,
   turn: SiteTurn | null,
-  { design: { footprint } }: Plan,
+  { building: { footprint } }: Plan,
 ): Line[] {
   const [a, b] = [along(from), along(to)]
   const long = Math.hypot(b.x - a.x, b.y - a.y)
@@ -96,7 +96,7 @@ function labelsOf(
   site: Site,
   finds: readonly SiteFind[],
   turn: SiteTurn | null,
-  { design: { footprint } }: Plan,
+  { building: { footprint } }: Plan,
 ): Label[] {
   const stakes = turn
     ? stakeNames.map((name, i): Label => ({
@@ -119,7 +119,7 @@ function labelsOf(
 function sizesOf(
   turn: SiteTurn | null,
   {
-    design: {
+    building: {
       footprint: { length, width },
     },
   }: Plan,
@@ -133,7 +133,7 @@ function sizesOf(
 }
 
 /** The facing side's corners in site axes. */
-function facing(site: Site, turn: SiteTurn, { design: { footprint } }: Plan): [Spot, Spot] {
+function facing(site: Site, turn: SiteTurn, { building: { footprint } }: Plan): [Spot, Spot] {
   const { length, width } = footprint
   const side = site.place.faces === 'south' || site.place.faces === 'north' ? length : width
   const c = Math.cos((turn.skew * Math.PI) / 180)

@@ -1,5 +1,5 @@
 import { HAIR, ONE_READING } from '../measure'
-import { footOf, heightOf, isSide, roughSize, standsOnDeck } from '../design'
+import { footOf, isSide, roughSize, standsOnDeck } from '../design'
 import { centred, type Member, type Wall, type WallName } from '../frame'
 import { vec } from '../geometry'
 import { type Plan, STACKED, type Stacked, stackingOf } from '../plan'
@@ -74,9 +74,9 @@ function stackLines(plan: Plan, wall: Wall): Line[] {
   ]
 }
 
-function dimensions({ design }: Plan, wall: Wall): Dimension[] {
+function dimensions({ building }: Plan, wall: Wall): Dimension[] {
   const { height } = wall
-  const { spacing } = design.walls
+  const { spacing } = building.walls
   const foot = (x: number): { x: number; y: number } => ({ x, y: 0 })
   const two = 2 * spacing < wall.overall
   const from =
@@ -97,7 +97,7 @@ function dimensions({ design }: Plan, wall: Wall): Dimension[] {
       value: wall.overall,
       field: lengthField(wall),
     },
-    ...(isSide(wall.name) && design.walls.sides[wall.name].build === 'posts'
+    ...(isSide(wall.name) && building.walls.sides[wall.name].build === 'posts'
       ? []
       : [
           {
@@ -117,16 +117,16 @@ function dimensions({ design }: Plan, wall: Wall): Dimension[] {
       side: 'left',
       row: 1,
       value: height,
-      field: heightField(design.walls, wall.raked ? 'south' : wall.name),
+      field: heightField(building, wall.raked ? 'south' : wall.name),
     },
     ...stepDimensions(wall),
-    ...otherShoulder(design, wall),
+    ...otherShoulder(building, wall),
   ]
 }
 
 /** The far eave wall's height, where a raked wall ends at another one than it begins at. */
-function otherShoulder({ walls }: Plan['design'], { raked, overall, height }: Wall): Dimension[] {
-  const north = heightOf(walls, 'north')
+function otherShoulder(building: Plan['building'], { raked, overall, height }: Wall): Dimension[] {
+  const { north } = building.heights
   return raked && Math.abs(north - height) > ONE_READING
     ? [
         {
@@ -136,7 +136,7 @@ function otherShoulder({ walls }: Plan['design'], { raked, overall, height }: Wa
           side: 'right',
           row: 1,
           value: north,
-          field: heightField(walls, 'north'),
+          field: heightField(building, 'north'),
         },
       ]
     : []
@@ -166,11 +166,11 @@ function stepDimensions({ name, step, overall }: Wall): Dimension[] {
   ]
 }
 
-function handles({ design }: Plan, wall: Wall): Handle[] {
+function handles({ building }: Plan, wall: Wall): Handle[] {
   return [
     { field: lengthField(wall), at: { x: wall.overall, y: wall.height / 2 }, along: { x: 1, y: 0 }, gain: 1 },
     {
-      field: heightField(design.walls, wall.raked ? 'south' : wall.name),
+      field: heightField(building, wall.raked ? 'south' : wall.name),
       at: { x: wall.raked ? 0 : wall.step ? wall.step.at / 2 : wall.overall / 2, y: wall.height },
       along: { x: 0, y: 1 },
       gain: 1,
@@ -208,8 +208,8 @@ interface OpeningDrawn {
  * Each opening asked for in a wall, framed or not: its rough size, its number, and where it is dragged by:
  * along the wall from under it, wider at its side, taller at its top, up and down at its lower edge.
  */
-function openingsOf({ design }: Plan, name: WallName): OpeningDrawn[] {
-  return design.walls.openings.flatMap((opening, i): OpeningDrawn[] => {
+function openingsOf({ building }: Plan, name: WallName): OpeningDrawn[] {
+  return building.walls.openings.flatMap((opening, i): OpeningDrawn[] => {
     if (opening.wall !== name) return []
     const { width, height } = roughSize(opening)
     const [x0, x1, y0, y1] = [

@@ -18,7 +18,7 @@ import { fromAbove, seen } from './view'
  */
 export function wallsPlan(plan: Plan): Drawing {
   const {
-    design: {
+    building: {
       footprint: { length, width },
     },
     frame,
@@ -54,7 +54,7 @@ export function wallsPlan(plan: Plan): Drawing {
 }
 
 function dimensions({
-  design: {
+  building: {
     footprint: { length, width },
   },
 }: Plan): Dimension[] {
@@ -84,7 +84,7 @@ function dimensions({
 const CLEAR = 160
 
 function handles({
-  design: {
+  building: {
     footprint: { length, width },
   },
 }: Plan): Handle[] {
@@ -95,7 +95,7 @@ function handles({
 }
 
 /** A partition is dragged by a ring near its end, across itself. */
-function partitionHandles({ design: { walls }, frame }: Plan): Handle[] {
+function partitionHandles({ building: { walls }, frame }: Plan): Handle[] {
   const inset = frame.lumber.plate.depth + 2 * CLEAR
   return walls.partitions.map(({ runs, at }, i): Handle =>
     runs === 'width'
@@ -128,10 +128,10 @@ interface OpeningSeen {
  * Each opening asked for in a wall, framed or not: its two sides across the wall, its number inside the
  * building, and where it is dragged along the wall.
  */
-function openingsOn({ design, frame }: Plan, wall: Wall): OpeningSeen[] {
+function openingsOn({ building, frame }: Plan, wall: Wall): OpeningSeen[] {
   const thick = frame.lumber.plate.depth
   const inward = wall.outside === 'low' ? thick + 260 : -260
-  return design.walls.openings.flatMap((opening, i): OpeningSeen[] => {
+  return building.walls.openings.flatMap((opening, i): OpeningSeen[] => {
     if (opening.wall !== wall.name) return []
     const half = (opening.unit.width + opening.clearance.width) / 2
     const [a, b] = [opening.at - half, opening.at + half]

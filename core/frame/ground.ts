@@ -1,4 +1,4 @@
-import { type Design, heightsOf } from '../design'
+import { type Building, heightsOf } from '../design'
 import { extremes, type HeightAt, type Spot, surfaceThrough } from '../survey'
 import type { Rect } from './rect'
 
@@ -12,8 +12,8 @@ export interface Ground {
 }
 
 /** The ground under a building of which `rect` is the outline, its highest place at level `high`. */
-export function groundOf(design: Design, rect: Rect, high: number): Ground {
-  const readings = design.site ? heightsOf(design.site.levels) : []
+export function groundOf(building: Building, rect: Rect, high: number): Ground {
+  const readings = building.site ? heightsOf(building.site.levels) : []
   const surface = surfaceThrough(readings)
   const { highest, lowest } = extremes(surface, rect, readings)
   const down = high - highest.height

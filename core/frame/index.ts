@@ -14,7 +14,6 @@ export {
   type RoofDatum,
   type RoofLumber,
   partedEaves,
-  roofShapes,
   roomOn,
   type SlopeDatum,
   stairRoom,

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import { cautionsOf } from '../check'
-import { changed, type Design, newDesign, type Roof, usualSheathing, type Walls } from '../design'
+import { withEdit, type Design, newDesign, type Roof, usualSheathing, type Walls } from '../design'
 import { INCH } from '../measure'
 import { cardOf, liftingOf, plan } from '../plan'
 import { find, inches, longOf, reach } from '../testing/reading'
@@ -56,7 +56,7 @@ describe('a lean-to from a ledger on a house, worked by hand', () => {
       [94.5, 96],
     ])
     expect(reach(ledger, 'z').map(at => at - top)).toEqual([expect.closeTo(-7.25, 3), expect.closeTo(0, 3)])
-    expect(plan(shed()).design.walls.sides.north.height).toBeCloseTo(top * INCH, 6)
+    expect(plan(shed()).building.heights.north).toBeCloseTo(top * INCH, 6)
   })
 
   test('side walls run to the house, their last stud under the ledger, the raked plates up to it', () => {
@@ -88,7 +88,7 @@ describe('a lean-to from a ledger on a house, worked by hand', () => {
     const { sides } = base.walls
     const asked = shed({}, { sides: { ...sides, north: { ...sides.north, height: 130 * INCH } } })
     expect(inches(frame(asked).roof.highest)).toBeCloseTo(130, 4)
-    expect(changed(asked, 'roof.pitch', { rise: 4, run: 12 }).walls.sides.north.height).toBeNull()
+    expect(withEdit(asked, 'roof.pitch', { rise: 4, run: 12 }).walls.sides.north.height).toBeNull()
     const low = frame(shed({}, { sides: { ...sides, north: { ...sides.north, height: 80 * INCH } } }))
     expect(low.problems).toMatchObject([{ code: 'ledger-out-of-reach', path: 'walls.sides.north.height' }])
     expect(low.members.some(member => member.role === 'rafter')).toBe(false)

@@ -16,12 +16,15 @@ export interface Memory {
   readonly of: <T>(name: string, from: object, make: () => T) => T
   /** The last result under a name, where all it was made from is the very same. */
   readonly last: <T>(name: string, from: readonly unknown[], make: () => T) => T
+  /** A value of plain data: its parts are those of the last under its name wherever they are equal. */
+  readonly shared: <T>(name: string, value: T) => T
 }
 
 /** A new memory, of this frame and the one before. */
 export function newMemory(): Memory {
   const boards = turning<string, CutResult>()
   const ofs = new Map<string, Turning<object, unknown>>()
+  const shares = new Map<string, unknown>()
   const lasts = new Map<string, { readonly from: readonly unknown[]; readonly result: unknown }>()
   return {
     turn: () => {
@@ -46,7 +49,28 @@ export function newMemory(): Memory {
       lasts.set(name, { from, result })
       return result
     },
+    shared: <T>(name: string, value: T): T => {
+      const result = sharedWith(shares.get(name), value) as T
+      shares.set(name, result)
+      return result
+    },
   }
+}
+
+/** A value of plain data with every part that is equal in the value before taken from there. */
+function sharedWith(before: unknown, now: unknown): unknown {
+  if (Object.is(before, now) || typeof now !== 'object' || now === null) return now
+  if (typeof before !== 'object' || before === null || Array.isArray(before) !== Array.isArray(now))
+    return now
+  const [old, young] = [before as Record<string, unknown>, now as Record<string, unknown>]
+  const keys = Object.keys(young)
+  const parts = keys.map(key => sharedWith(old[key], young[key]))
+  if (
+    keys.length === Object.keys(old).length &&
+    keys.every((key, i) => key in old && Object.is(parts[i], old[key]))
+  )
+    return before
+  return Array.isArray(now) ? parts : Object.fromEntries(keys.map((key, i) => [key, parts[i]]))
 }
 
 interface Turning<K, V> {

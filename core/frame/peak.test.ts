@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import { cautionsOf } from '../check'
-import { changed, type Design, newDesign, type Roof, settled, usualSheathing } from '../design'
+import { withEdit, type Design, newDesign, type Roof, workedOut, usualSheathing } from '../design'
 import { INCH, pitchAngle, radians } from '../measure'
 import { cardOf, plan, readRoof } from '../plan'
 import { clashes } from '../testing/solids'
@@ -120,7 +120,7 @@ describe('a peak that is given', () => {
 
   test("at a place the north slope follows the south one's pitch", () => {
     const design = gabled({ pitch: { rise: 12, run: 12 }, peak: peak(48, null) })
-    const { roof } = settled(design)
+    const { roof } = workedOut(design)
     const n = Math.tan(radians(pitchAngle(roof.northPitch ?? roof.pitch)))
     expect(lift(n) + 96 * n).toBeCloseTo(lift(1) + 48, 6)
     expect(roof.pitch).toEqual({ rise: 12, run: 12 })
@@ -128,9 +128,9 @@ describe('a peak that is given', () => {
 
   test('a pitch asked for afterwards lets go of what it decides', () => {
     const design = gabled({ peak: peak(50, 128) })
-    expect(changed(design, 'roof.pitch', { rise: 8, run: 12 }).roof.peak).toEqual(peak(50, null))
-    expect(changed(design, 'roof.northPitch', { rise: 8, run: 12 }).roof.peak).toEqual(peak(null, 128))
-    const twelve = changed(gabled({ peak: peak(null, 128) }), 'roof.pitch', { rise: 12, run: 12 })
+    expect(withEdit(design, 'roof.pitch', { rise: 8, run: 12 }).roof.peak).toEqual(peak(50, null))
+    expect(withEdit(design, 'roof.northPitch', { rise: 8, run: 12 }).roof.peak).toEqual(peak(null, 128))
+    const twelve = withEdit(gabled({ peak: peak(null, 128) }), 'roof.pitch', { rise: 12, run: 12 })
     expect(frame(twelve).roof.angle).toBeCloseTo(45, 9)
   })
 
@@ -176,7 +176,7 @@ describe('limits and spacing follow both slopes and what leads', () => {
     const design = gabled({ panel: { cover: 36 * INCH, per: 2 } })
     const middles = frame(design).roof.eaves[0]?.rafters.map(({ from, to }) => inches((from + to) / 2))
     expect(middles).toEqual([0.75, 18, 36, 54, 72, 90, 108, 126, 143.25])
-    const typed = changed(design, 'roof.spacing', 24 * INCH)
-    expect([typed.roof.panel, settled(typed).roof.spacing]).toEqual([null, 24 * INCH])
+    const typed = withEdit(design, 'roof.spacing', 24 * INCH)
+    expect([typed.roof.panel, workedOut(typed).roof.spacing]).toEqual([null, 24 * INCH])
   })
 })

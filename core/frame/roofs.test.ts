@@ -57,7 +57,7 @@ describe('random roofs of every shape', () => {
           const { roof, frame } = plan(design)
           // read at the low wall, and at the south one of two: slopes may be unlike, and where tails are cut
           // square, so may their seats
-          const low = shape === 'single-slope' || shape === 'lean-to' ? lowSide(design) : 'south'
+          const low = shape === 'single-slope' || shape === 'lean-to' ? lowSide(design.roof) : 'south'
           const rafter = frame.members
             .filter(
               ({ id, role }) =>

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { changed, type Design, newDesign, type Roof, settled, usualSheathing } from '../design'
+import { withEdit, type Design, newDesign, type Roof, workedOut, usualSheathing } from '../design'
 import { INCH } from '../measure'
 import { cautionsOf } from '../check'
 import { cardOf, plan, stretchOf } from '../plan'
@@ -49,9 +49,9 @@ describe('a single slope, worked by hand', () => {
   test('from two heights the pitch follows; a pitch asked for afterwards lets the high wall follow it', () => {
     const given = shed({}, own(84 + 37))
     expect(plan(given).roof?.angle).toBeCloseTo((Math.atan(37 / 92.5) * 180) / Math.PI, 9)
-    expect(settled(given).roof.pitch.rise / settled(given).roof.pitch.run).toBeCloseTo(0.4, 9)
-    expect(walls(changed(given, 'roof.pitch', { rise: 3, run: 12 }))[2]).toBeCloseTo(84 + 92.5 / 4, 9)
-    expect(changed(shed(), 'roof.rafter', '2x8').roof.rafter).toBe('2x8')
+    expect(workedOut(given).roof.pitch.rise / workedOut(given).roof.pitch.run).toBeCloseTo(0.4, 9)
+    expect(walls(withEdit(given, 'roof.pitch', { rise: 3, run: 12 }))[2]).toBeCloseTo(84 + 92.5 / 4, 9)
+    expect(withEdit(shed(), 'roof.rafter', '2x8').roof.rafter).toBe('2x8')
   })
 
   // plumb cuts at both tails: level 96 + 12 + 12 = 120 between them, and the depth's plumb cut adds 5 1/2 tan

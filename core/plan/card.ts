@@ -86,7 +86,7 @@ export interface Card {
 
 /** The card of a piece of the plan. */
 export function cardOf(plan: Plan, piece: Piece): Card {
-  const { frame, design } = plan
+  const { frame, building } = plan
   const first = frame.members.find(member => member.id === piece.members[0])
   const laid = first ? layout(plan, first) : null
   return {
@@ -95,7 +95,7 @@ export function cardOf(plan: Plan, piece: Piece): Card {
     under: outlines(piece.board, 'near'),
     marks: marks(piece.board),
     cuts: sawCuts(piece),
-    stepping: laid && stepping(laid.reading, laid.tail, laid.blade ?? bladeOf(design.units)),
+    stepping: laid && stepping(laid.reading, laid.tail, laid.blade ?? bladeOf(building.units)),
     figures: [
       ...common(plan, piece),
       ...(laid?.figures ?? []),
@@ -109,8 +109,8 @@ export function cardOf(plan: Plan, piece: Piece): Card {
 }
 
 /** How much of a tail that runs wild is cut off in place, along its upper edge. */
-const inPlace = ({ design }: Plan, member?: Member): Figure[] =>
-  member?.sawn ? [figure('wild', design.roof.tails.wild, {})] : []
+const inPlace = ({ building }: Plan, member?: Member): Figure[] =>
+  member?.sawn ? [figure('wild', building.roof.tails.wild, {})] : []
 
 /**
  * How high the posts are cut that hold a ridge board until its rafters do: from the deck to its lower edge.
@@ -123,7 +123,7 @@ function props({ frame }: Plan, { role, section }: Piece): Figure[] {
 /** How much longer the next stud is, where studs end at the slope. */
 function studs(
   {
-    design: {
+    building: {
       walls: { spacing },
     },
     frame,
@@ -156,7 +156,7 @@ function tapers({ role, board }: Piece): Figure[] {
 /** Holes for air in a block over the plate, and what they leave free, m². */
 function vents(
   {
-    design: {
+    building: {
       roof: { blocking },
     },
   }: Plan,
@@ -185,10 +185,10 @@ interface Layout {
 }
 
 function layout(plan: Plan, member: Member): Layout | null {
-  const { frame, design } = plan
-  const { eave } = design.roof.overhang
+  const { frame, building } = plan
+  const { eave } = building.roof.overhang
   if (member.role === 'rafter') {
-    const roof = readRoof(frame, design.units, member.id.startsWith('roof/north/') ? 'north' : 'south')
+    const roof = readRoof(frame, building.units, member.id.startsWith('roof/north/') ? 'north' : 'south')
     return roof && { reading: roof, tail: eave, figures: rafterFigures(plan, roof) }
   }
   const hip = readHip(frame, member)
@@ -196,7 +196,7 @@ function layout(plan: Plan, member: Member): Layout | null {
     return {
       reading: hip,
       tail: eave * Math.SQRT2,
-      blade: bladeOf(design.units) * Math.SQRT2,
+      blade: bladeOf(building.units) * Math.SQRT2,
       figures: hipFigures(plan, member, hip),
     }
   const jack = readJack(frame, member)
@@ -212,7 +212,7 @@ const figure = (
 
 /** Figures of a rafter that stands at its own angle: its lines and its bird's mouth. */
 function skewFigures(
-  { design }: Plan,
+  { building }: Plan,
   { section }: Member,
   { angle, run, rise, lineLength, birdsmouth }: SkewReading,
   unit: number,
@@ -221,8 +221,8 @@ function skewFigures(
     figure('angle', angle, { rise, run }, 'angle'),
     figure('rise', rise, { run, angle }),
     figure('line-length', lineLength, { run, angle }),
-    figure('unit-length', (unit * (design.units === 'imperial' ? FOOT : METRE) * lineLength) / run, {
-      unitRun: unit * (design.units === 'imperial' ? FOOT : METRE),
+    figure('unit-length', (unit * (building.units === 'imperial' ? FOOT : METRE) * lineLength) / run, {
+      unitRun: unit * (building.units === 'imperial' ? FOOT : METRE),
       angle,
     }),
     figure('seat', birdsmouth.seat, { angle, heel: birdsmouth.heel }),
@@ -257,7 +257,7 @@ function hipFigures(plan: Plan, member: Member, reading: SkewReading): Figure[] 
 function jackFigures(plan: Plan, member: Member, reading: SkewReading): Figure[] {
   const {
     frame,
-    design: {
+    building: {
       roof: { spacing },
     },
   } = plan
@@ -336,7 +336,7 @@ function plumbOver(
   return { plumb, heel: plumb - heightAbovePlate }
 }
 
-function rafterFigures({ design, frame }: Plan, roof: RoofReading): Figure[] {
+function rafterFigures({ building, frame }: Plan, roof: RoofReading): Figure[] {
   const { angle, run, rise, birdsmouth } = roof
   const notched: Figure[] =
     birdsmouth.notch > 0
@@ -356,10 +356,10 @@ function rafterFigures({ design, frame }: Plan, roof: RoofReading): Figure[] {
       'run',
       run,
       frame.roof.ridgeCentre
-        ? { width: design.footprint.width, off: run - design.footprint.width / 2 }
-        : design.roof.shape === 'lean-to'
-          ? { width: design.footprint.width, ledger: frame.lumber.ridge.thickness }
-          : { width: design.footprint.width, plate: frame.lumber.plate.depth },
+        ? { width: building.footprint.width, off: run - building.footprint.width / 2 }
+        : building.roof.has.house
+          ? { width: building.footprint.width, ledger: frame.lumber.ridge.thickness }
+          : { width: building.footprint.width, plate: frame.lumber.plate.depth },
     ),
     figure('rise', rise, { run, angle }),
     figure('line-length', roof.lineLength, { run, angle }),

@@ -40,8 +40,8 @@ export const wallOrder = ({ frame }: Pick<Plan, 'frame'>): readonly Wall[] => {
 }
 
 export function liftingOf(plan: Plan, name: WallName): Lifting {
-  const { frame, design, density } = plan
-  const late = design.walls.sheathing?.top === 'round-tails'
+  const { frame, building, density } = plan
+  const late = building.walls.sheathing?.top === 'round-tails'
   const lying = frame.members.filter(
     ({ id, role }) =>
       id.startsWith(`walls/${name}/`) &&
@@ -55,11 +55,11 @@ export function liftingOf(plan: Plan, name: WallName): Lifting {
 }
 
 export function tiltingOf(plan: Plan, name: WallName): Tilting {
-  const { frame, design } = plan
+  const { frame, building } = plan
   const order = wallOrder(plan)
   const turn = order.findIndex(wall => wall.name === name)
   const wall = order[turn]
-  const across = wall?.along === 'x' ? design.footprint.width : design.footprint.length
+  const across = wall?.along === 'x' ? building.footprint.width : building.footprint.length
   const { z } = lyingBox(plan, name)
   return {
     turn: turn + 1,

@@ -1,6 +1,6 @@
 import type { Role } from '../trade'
 import { countUp, CUBIC_METRES } from '../measure'
-import { type Base, type Design, sideNames } from '../design'
+import { type Base, type Building, sideNames } from '../design'
 import { areaOfRect, type Bed, type Frame, partVolume } from '../frame'
 import { earthwork } from '../survey'
 import { sidingOf, WASTE } from './siding'
@@ -46,18 +46,18 @@ export const bags = {
 export const NAILS = 3
 
 /** All loose quantities of a frame; those that come to nothing are left out. */
-export function looseOf(design: Design, frame: Frame): Loose[] {
-  const { base } = design
+export function looseOf(building: Building, frame: Frame): Loose[] {
+  const { base } = building
   const beds = beddedOf(frame)
   const items: Loose[] = [
-    ...joistEnds(design, frame),
+    ...joistEnds(building, frame),
     ...wrapOf(frame),
-    ...sidingFor(design, frame),
+    ...sidingFor(building, frame),
     ...(base
       ? [
           ...gravelOf(base, beds),
           ...holesOf(frame),
-          ...concreteOf(design, frame),
+          ...concreteOf(building, frame),
           ...blocksOf(base, frame),
           ...spoilOf(frame, beds),
         ]
@@ -79,7 +79,7 @@ const cubic = (code: LooseCode, mm3: number, from: Record<string, number>): Loos
   from,
 })
 
-function joistEnds({ floor }: Design, { members }: Frame): Loose[] {
+function joistEnds({ floor }: Building, { members }: Frame): Loose[] {
   const of = (role: Role): number => members.filter(member => member.role === role).length
   const [joists, plies] = [of('joist'), of('floor-header')]
   if (!floor || !joists) return []
@@ -111,9 +111,9 @@ function wrapOf({ members, openings }: Frame): Loose[] {
   ]
 }
 
-function sidingFor(design: Design, frame: Frame): Loose[] {
-  const { siding } = design.walls
-  const found = sidingOf(design, frame)
+function sidingFor(building: Building, frame: Frame): Loose[] {
+  const { siding } = building.walls
+  const found = sidingOf(building, frame)
   return siding && found
     ? [
         count('siding', found.boards, {
@@ -195,7 +195,7 @@ function fillOf(frame: Frame, id: string): { gravel: number; concrete: number } 
     : { gravel: drain + about, concrete: 0 }
 }
 
-function concreteOf({ lumber: { yard } }: Design, frame: Frame): Loose[] {
+function concreteOf({ lumber: { yard } }: Building, frame: Frame): Loose[] {
   const cast = frame.base.parts
     .filter(part => part.kind === 'slab' || part.kind === 'pier')
     .reduce((sum, part) => sum + partVolume(part), 0)

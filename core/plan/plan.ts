@@ -1,5 +1,5 @@
 import { CUBIC_METRES } from '../measure'
-import type { Design } from '../design'
+import type { Building, Design } from '../design'
 import { type Frame, frame, type Memory } from '../frame'
 import { density, stockLengths } from '../lumber'
 import { type Loose, looseOf } from './loose'
@@ -23,7 +23,9 @@ export interface Totals {
 }
 
 export interface Plan {
+  /** As it was asked for, and worked out. */
   readonly design: Design
+  readonly building: Building
   readonly frame: Frame
   readonly roof: RoofReading | null
   readonly pieces: readonly Piece[]
@@ -34,21 +36,22 @@ export interface Plan {
   readonly density: number
 }
 
-/** Everything that is read off a design. The design is valid; `memory` may know a plan before. */
+/** Everything that is read off a building. The building is valid; `memory` may know a plan before. */
 export function plan(asked: Design, memory?: Memory): Plan {
   const framed = frame(asked, memory)
-  const { design } = framed
-  const pieces = piecesOf(framed, stockLengths[design.lumber.yard], memory)
-  const kgPerM3 = density(design.lumber.species, design.lumber.moisture)
+  const { building } = framed
+  const pieces = piecesOf(framed, stockLengths[building.lumber.yard], memory)
+  const kgPerM3 = density(building.lumber.species, building.lumber.moisture)
   const sheets = sheetsOf(framed)
   return {
-    design,
+    design: asked,
+    building,
     frame: framed,
     pieces,
-    roof: readRoof(framed, design.units),
+    roof: readRoof(framed, building.units),
     totals: { ...totalsOf(pieces, kgPerM3), sheets: sheets.length },
     sheets,
-    loose: looseOf(design, framed),
+    loose: looseOf(building, framed),
     density: kgPerM3,
   }
 }

@@ -36,8 +36,8 @@ function stepOf(
  * The order of raising: walls that run through before those that butt between them; every member and part is
  * in one step, and a step without any is left out.
  */
-export function raising({ frame, design }: Pick<Plan, 'frame' | 'design'>): RaisingStep[] {
-  const roundTails = design.walls.sheathing?.top === 'round-tails'
+export function raising({ frame, building }: Pick<Plan, 'frame' | 'building'>): RaisingStep[] {
+  const roundTails = building.walls.sheathing?.top === 'round-tails'
   const steps = frame.walls.some(wall => wall.along === 'x' && wall.through)
     ? raisingSteps
     : raisingSteps.map(name => turned[name] ?? name)
@@ -56,7 +56,7 @@ export function raising({ frame, design }: Pick<Plan, 'frame' | 'design'>): Rais
  * step as they are listed.
  */
 export function inOrderOfWork(
-  plan: Pick<Plan, 'frame' | 'design' | 'pieces'>,
+  plan: Pick<Plan, 'frame' | 'building' | 'pieces'>,
 ): readonly { readonly piece: Piece; readonly step: RaisingName }[] {
   const steps = raising(plan)
   const at = new Map(steps.flatMap(({ members }, i) => members.map(member => [member, i] as const)))

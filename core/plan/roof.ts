@@ -1,6 +1,6 @@
 import { type CutBoard, cutLine, cutOfFace, notches } from '../board'
 import { distanceTo, downOf, meets, planeAt, scale, toBuilding, type Vec3, vec } from '../geometry'
-import type { Design } from '../design'
+import type { Building } from '../design'
 import type { Frame, Member, SlopeDatum } from '../frame'
 import { FOOT, HAIR, METRE, NO_TURN, ONE_READING, type Units } from '../measure'
 
@@ -113,11 +113,9 @@ function levelFace(board: CutBoard): Vec3[] {
 /** The north slope of a gable, where it is not as the south one; null where both are one. */
 export const northSlope = ({
   frame,
-  design,
+  building,
 }: {
   readonly frame: Frame
-  readonly design: Design
+  readonly building: Building
 }): RoofReading | null =>
-  (design.roof.shape === 'gable' && design.roof.northPitch) || design.roof.shape === 'raised-ridge'
-    ? readRoof(frame, design.units, 'north')
-    : null
+  building.roof.northPitch || building.roof.raised ? readRoof(frame, building.units, 'north') : null

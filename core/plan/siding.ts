@@ -1,5 +1,5 @@
 import { countUp } from '../measure'
-import { type Design, isSide } from '../design'
+import { type Building, isSide } from '../design'
 import type { Frame, Wall } from '../frame'
 import { meets, vec } from '../geometry'
 import { stretchOf } from './marked-pair'
@@ -22,7 +22,7 @@ export const WASTE = 0.1
  * Counts siding; null where there is none to count. Each row is as long as its wall at the middle of what
  * shows of it.
  */
-export function sidingOf({ walls, roof }: Design, frame: Frame): SidingCount | null {
+export function sidingOf({ walls }: Pick<Building, 'walls'>, frame: Frame): SidingCount | null {
   const { siding, sheathing, longest } = walls
   if (!siding || !sheathing) return null
   const rows = frame.walls
@@ -35,7 +35,7 @@ export function sidingOf({ walls, roof }: Design, frame: Frame): SidingCount | n
     .flatMap(wall =>
       rowsOn(
         walls.gables !== 'open' &&
-          roof.shape !== 'flat' &&
+          frame.building.roof.firring === null &&
           !frame.roof.eaves.some(eave => eave.slope.side === wall.name),
         frame,
         wall,

@@ -1,5 +1,5 @@
 import { HAIR } from '../measure'
-import type { Design, Find, Site } from '../design'
+import type { Building, Find, Site } from '../design'
 import {
   apart,
   cornersOf,
@@ -24,11 +24,14 @@ export interface SiteFind {
   readonly faults: readonly (Meeting & { readonly ok: false })[]
 }
 
+/** What says where a building stands on its site: a design, or a building. */
+type OnSite = Pick<Building, 'site' | 'footprint'>
+
 /**
  * Where the finds are on the site. One that was measured off the building's stakes moves with them only on
  * paper: it is shown from where they are drawn, and not at all while the building has no place.
  */
-export function findsOf({ site, footprint }: Design): SiteFind[] {
+export function findsOf({ site, footprint }: OnSite): SiteFind[] {
   if (!site) return []
   const turn = turnOf(site.place, footprint.length, footprint.width)
   const stakes = rectangle(footprint.length, footprint.width)
@@ -92,12 +95,12 @@ function digsOf({ base }: Frame): Dig[] {
 }
 
 /** Which posts, holes, piers and blocks come nearer to a find than they should. */
-export function nearnesses(design: Design, frame: Frame): Nearness[] {
-  const { site, footprint } = design
+export function nearnesses(building: OnSite, frame: Frame): Nearness[] {
+  const { site, footprint } = building
   const turn = site ? turnOf(site.place, footprint.length, footprint.width) : null
   if (!turn) return []
   const digs = digsOf(frame).map(dig => ({ ...dig, at: turn.toSite(dig.at) }))
-  return findsOf(design).flatMap(({ find, places: [first, second] }) => {
+  return findsOf(building).flatMap(({ find, places: [first, second] }) => {
     if (!first) return []
     const far = digs.map(dig => ({
       id: dig.id,
@@ -122,7 +125,7 @@ export interface Clearance {
   readonly setback: number
 }
 
-export function clearances({ site, footprint }: Design, outline: Frame['outline']): Clearance[] {
+export function clearances({ site, footprint }: OnSite, outline: Frame['outline']): Clearance[] {
   const turn = site ? turnOf(site.place, footprint.length, footprint.width) : null
   if (!site || !turn) return []
   return site.boundaries.flatMap((boundary, number) => {

@@ -1,4 +1,4 @@
-import { type Design, hasOneSlope, isSide } from '../design'
+import { type Building, isSide } from '../design'
 import type { Member, Wall } from '../frame'
 import { INCH } from '../measure'
 import { stretchOf } from './marked-pair'
@@ -22,24 +22,25 @@ export const STACKED = INCH
  * or, of a single one, all but what ends short of it.
  */
 export function standsOn(
-  { roof }: Pick<Design, 'roof'>,
+  { roof }: Pick<Building, 'roof'>,
   { id, role }: Pick<Member, 'id' | 'role'>,
   wall: string,
 ): boolean {
   if (role !== 'rafter' && role !== 'jack-rafter' && role !== 'cripple-rafter' && role !== 'roof-joist')
     return false
-  if (!hasOneSlope(roof)) return id.startsWith(`roof/${wall}/`) && !id.includes('/upper/')
+  if (roof.has.falls.length > 1) return id.startsWith(`roof/${wall}/`) && !id.includes('/upper/')
   return role !== 'cripple-rafter' || id.startsWith(roof.high === wall ? 'roof/upper/' : 'roof/rafter/')
 }
 
 /** Joists under a wall and rafters over it that cross it, each with how far it is from a stud; rising. */
 export function stackingOf(
-  { frame, design }: Pick<Plan, 'frame' | 'design'>,
+  { frame, building }: Pick<Plan, 'frame' | 'building'>,
   wall: Wall,
 ): { readonly joists: readonly Stacked[]; readonly rafters: readonly Stacked[] } {
   const { along } = wall
   // a beam carries rafters wherever they stand
-  if (isSide(wall.name) && design.walls.sides[wall.name].build === 'posts') return { joists: [], rafters: [] }
+  if (isSide(wall.name) && building.walls.sides[wall.name].build === 'posts')
+    return { joists: [], rafters: [] }
   const middle = (member: Member): number => {
     const { from, to } = stretchOf(member, along)
     return (from + to) / 2
@@ -66,7 +67,7 @@ export function stackingOf(
     ),
     rafters: read(
       frame.roof.eaves.some(eave => eave.slope.side === wall.name)
-        ? frame.members.filter(member => standsOn(design, member, wall.name))
+        ? frame.members.filter(member => standsOn(building, member, wall.name))
         : [],
     ),
   }

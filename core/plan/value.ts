@@ -1,12 +1,14 @@
-import { valueAt } from '../design'
+import { isSide, valueAt } from '../design'
 import type { Plan } from './plan'
 
 /**
- * The value of a field of a plan's design, worked out where it follows from others: of a peak that isn't
+ * The value of a field of a plan's building, worked out where it follows from others: of a peak that isn't
  * asked for, where it is.
  */
-export function valueOf({ design, frame }: Plan, path: string): unknown {
-  const own = valueAt(design, path)
+export function valueOf({ building, frame }: Plan, path: string): unknown {
+  const side = /^walls\.sides\.(\w+)\.height$/.exec(path)?.[1]
+  if (side && isSide(side)) return building.heights[side]
+  const own = valueAt(building, path)
   if (own !== null) return own
   switch (path) {
     case 'roof.peak.at':
@@ -14,7 +16,7 @@ export function valueOf({ design, frame }: Plan, path: string): unknown {
     case 'roof.peak.height':
       return frame.roof.highest
     case 'roof.northPitch':
-      return design.roof.pitch
+      return building.roof.pitch
     default:
       return own
   }

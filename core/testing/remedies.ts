@@ -1,5 +1,5 @@
 import {
-  changed,
+  withEdit,
   type Design,
   findLimit,
   isPitchPath,
@@ -77,7 +77,7 @@ export function toldNumbers(asked: Problem, design: Design): [string, number][] 
 }
 
 /**
- * Paths whose value is no number that could be set, though their message names one: what is to be changed
+ * Paths whose value is no number that could be set, though their message names one: what is to be withEdit
  * instead is said in it.
  */
 const elsewhere = /^roof\.purlins$|^walls\.gables$|^walls\.openings\.\d+\.header$/
@@ -92,8 +92,8 @@ export function asTold(design: Design, problem: Problem, mm: number): Design | n
   const side = sideOf[code]
   if (side) return withSection(design, path, side, mm)
   if (path === 'roof.seat.rule')
-    return changed(design, 'roof.seat', { rule: 'height-above-plate', height: mm })
-  return changed(design, path, atLimit(path, mm))
+    return withEdit(design, 'roof.seat', { rule: 'height-above-plate', height: mm })
+  return withEdit(design, path, atLimit(path, mm))
 }
 
 /**

@@ -1,4 +1,4 @@
-import type { Base, Design } from '../../design'
+import type { Base, Building } from '../../design'
 import type { Section } from '../../lumber'
 import type { Ground } from '../ground'
 import type { Order } from '../member'
@@ -40,7 +40,7 @@ export const emptyBase: BaseFrame = { orders: [], parts: [], holes: [], beds: []
  * its underside; mm.
  */
 export interface BaseAsk<K extends Base = Base> {
-  readonly design: Design
+  readonly building: Building
   readonly base: K
   readonly rect: Rect
   readonly top: number

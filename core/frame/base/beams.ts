@@ -33,7 +33,7 @@ export const beamFoot = ({ top, section }: BaseAsk, beams: Beams): number =>
  * are joined over supports, no two plies at the same one where it can be helped.
  */
 export function layBeams(ask: BaseAsk, beams: Beams, spacing: number, half: number): Carried {
-  const { rect, joists, design, section, seams } = ask
+  const { rect, joists, building, section, seams } = ask
   const ply = section(beams.section)
   const low = beamFoot(ask, beams)
   const along = joists === 'y' ? 'x' : 'y'
@@ -41,7 +41,7 @@ export function layBeams(ask: BaseAsk, beams: Beams, spacing: number, half: numb
   const wide = beams.plies * ply.thickness
   const rows = evenRows(across, beams.rows, wide, seams[along === 'y' ? 'x' : 'y'])
   const supports = evenSupports(run, Math.min(half, (run.to - run.from) / 4), spacing)
-  const longest = stockLengths[design.lumber.yard].at(-1) ?? Infinity
+  const longest = stockLengths[building.lumber.yard].at(-1) ?? Infinity
   const laid = pliesOf(run, beams.plies, supports.slice(1, -1), longest)
   const orders = rows.flatMap((row, r) =>
     laid.flatMap((pieces, p) => {

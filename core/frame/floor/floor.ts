@@ -1,5 +1,5 @@
 import { HAIR } from '../../measure'
-import { type Design, type Floor, limits } from '../../design'
+import { type Building, type Floor, limits } from '../../design'
 import { type Section, stockLengths } from '../../lumber'
 import { hasRoom, type Stretch } from '../../trade'
 import type { Order } from '../member'
@@ -44,16 +44,16 @@ export const floorBottom = (floor: Floor, lumber: FloorLumber): number =>
  * Frames a floor below the deck, and its porch on the same level: rims, joists, headers, blocks and what lies
  * on them. What can't be built of a joint, a porch or an opening is left out and said.
  */
-export function frameFloor(design: Design, asked: Floor, lumber: FloorLumber): FloorFrame {
+export function frameFloor(building: Building, asked: Floor, lumber: FloorLumber): FloorFrame {
   const { joist } = lumber
-  const bad = [...sizeProblems(design, asked, lumber), ...seamProblems(design, asked, lumber)]
+  const bad = [...sizeProblems(building, asked, lumber), ...seamProblems(building, asked, lumber)]
   const has = (code: Problem['code']): boolean => bad.some(problem => problem.code === code)
   const floor: Floor = {
     ...asked,
     joint: has('joint-off-floor') ? null : asked.joint,
     porch: has('porch-too-small') ? null : asked.porch,
   }
-  const bays = baysOf(design, floor)
+  const bays = baysOf(building, floor)
   const bottom = floorBottom(floor, lumber)
   const rect = outer(bays)
   if (has('spacing-too-tight') || has('floor-too-small'))
@@ -62,7 +62,7 @@ export function frameFloor(design: Design, asked: Floor, lumber: FloorLumber): F
   const problems = [...bad, ...off.map(each => each.problem)]
   const openings = floor.openings.filter((_, i) => !off.some(each => each.number === i)).map(openingRect)
   const top = bottom + joist.depth
-  const stock = stockLengths[design.lumber.yard].at(-1) ?? 6000
+  const stock = stockLengths[building.lumber.yard].at(-1) ?? 6000
   const places: { axis: 'x' | 'y'; at: Stretch }[] = []
   const orders = bays.flatMap(bay => {
     const porch = bay.id === 'porch'
@@ -99,7 +99,7 @@ function placeAlongRims({ placement, section }: Order, bay: Bay): Stretch {
 /**
  * One frame, or two that meet at the joint; and the porch's, whose joists run out from the building's side.
  */
-function baysOf({ footprint: { length, width } }: Design, floor: Floor): Bay[] {
+function baysOf({ footprint: { length, width } }: Building, floor: Floor): Bay[] {
   const joists = floor.runs === 'width' ? 'y' : 'x'
   const whole: Rect = { x0: 0, x1: length, y0: 0, y1: width }
   const { joint, porch } = floor
@@ -140,7 +140,7 @@ const outer = (bays: readonly Bay[]): Rect =>
 const leastBay = (floor: Floor, { joist }: FloorLumber): number =>
   2 * (floor.ends + 1) * joist.thickness + 100
 
-function sizeProblems({ footprint }: Design, floor: Floor, lumber: FloorLumber): Problem[] {
+function sizeProblems({ footprint }: Building, floor: Floor, lumber: FloorLumber): Problem[] {
   const problems: Problem[] = []
   const least = leastBay(floor, lumber)
   if (floor.spacing < 2 * lumber.joist.thickness - HAIR)
@@ -152,7 +152,7 @@ function sizeProblems({ footprint }: Design, floor: Floor, lumber: FloorLumber):
   return problems
 }
 
-function seamProblems({ footprint }: Design, floor: Floor, lumber: FloorLumber): Problem[] {
+function seamProblems({ footprint }: Building, floor: Floor, lumber: FloorLumber): Problem[] {
   const problems: Problem[] = []
   const least = leastBay(floor, lumber)
   const joint = { least: Math.max(least, limits.footprintLength.min), most: footprint.length - least }

@@ -1,6 +1,6 @@
 import type { Obstacle } from './obstacle'
 import { least, type Stretch } from '../../trade'
-import type { Design } from '../../design'
+import type { Building } from '../../design'
 import { add, meets, type Plane, scale, vec, type Vec3 } from '../../geometry'
 import type { Section } from '../../lumber'
 import { HAIR, radians, TOUCHING } from '../../measure'
@@ -18,23 +18,23 @@ import { fallsOut, finishCuts } from './tails'
  * asks; and rows of them, square to the slope, between the walls and the ridge, out of its openings.
  */
 export function blockingOrders(
-  design: Design,
+  building: Building,
   lumber: RoofLumber,
   datum: RoofDatum,
   taken: readonly Obstacle[],
   openings: readonly Obstacle[],
 ): Order[] {
-  const { plate, rows } = design.roof.blocking
+  const { plate, rows } = building.roof.blocking
   const over =
-    plate === 'none' || design.roof.seat.rule === 'none'
+    plate === 'none' || building.roof.seat.rule === 'none'
       ? []
-      : datum.eaves.flatMap(eave => plateBlocks(design, lumber, eave, taken))
+      : datum.eaves.flatMap(eave => plateBlocks(building, lumber, eave, taken))
   return [
     ...over,
     ...(rows === 0
       ? []
-      : slopesOf(design, lumber, datum).flatMap(each =>
-          rowBlocks(design, lumber, each, rows, [...taken, ...openings]),
+      : slopesOf(building, lumber, datum).flatMap(each =>
+          rowBlocks(building, lumber, each, rows, [...taken, ...openings]),
         )),
   ]
 }
@@ -46,16 +46,16 @@ export const axisOf = ({ wallOutside: { normal } }: SlopeDatum): 'x' | 'y' =>
  * The plane that blocks end under, looking up: that of the rafters' upper edges, or as much lower as air is
  * to pass over them.
  */
-function topOfBlocks({ roof: { blocking } }: Design, { roofTop, joistTop }: SlopeDatum): Plane {
+function topOfBlocks({ roof: { blocking } }: Building, { roofTop, joistTop }: SlopeDatum): Plane {
   const edge = joistTop === undefined ? roofTop : level('z', joistTop)
   return { ...edge, offset: edge.offset - blocking.air }
 }
 
-const overBlocks = (design: Design, slope: SlopeDatum): BuildingCut[] =>
-  design.roof.blocking.air > 0 ? [{ kind: 'end', name: 'rip', plane: topOfBlocks(design, slope) }] : []
+const overBlocks = (building: Building, slope: SlopeDatum): BuildingCut[] =>
+  building.roof.blocking.air > 0 ? [{ kind: 'end', name: 'rip', plane: topOfBlocks(building, slope) }] : []
 
 /** Air over the blocks that would leave too little of them. */
-export function airProblems({ roof }: Design, { rafter }: RoofLumber, { eaves }: RoofDatum): Problem[] {
+export function airProblems({ roof }: Building, { rafter }: RoofLumber, { eaves }: RoofDatum): Problem[] {
   const { air, plate, rows } = roof.blocking
   if (air === 0 || (plate === 'none' && rows === 0)) return []
   const tall = Math.min(
@@ -153,21 +153,26 @@ function bayToHip(
   )
 }
 
-function plateBlocks(design: Design, lumber: RoofLumber, eave: Eave, taken: readonly Obstacle[]): Order[] {
+function plateBlocks(
+  building: Building,
+  lumber: RoofLumber,
+  eave: Eave,
+  taken: readonly Obstacle[],
+): Order[] {
   const { slope, rafters, name } = eave
   const { rafter } = lumber
   const { wallOutside, height, lift, roofTop, side } = slope
   const out = wallOutside.normal
   const along = axisOf(slope)
-  const plumb = design.roof.blocking.plate === 'plumb'
+  const plumb = building.roof.blocking.plate === 'plumb'
   const sin = Math.sin(radians(slope.angle))
   const rises = fallsOut(slope)
-  const overall = along === 'x' ? design.footprint.length : design.footprint.width
-  const finish = name ? [] : finishCuts(slope, lumber, coverOn(design, lumber, side))
+  const overall = along === 'x' ? building.footprint.length : building.footprint.width
+  const finish = name ? [] : finishCuts(slope, lumber, coverOn(building, lumber, side))
   if (plumb) {
     const foot = vec(out.x * wallOutside.offset, out.y * wallOutside.offset, height)
     const top = height + rafter.depth
-    const cut: BuildingCut[] = [{ kind: 'end', name: 'rip', plane: topOfBlocks(design, slope) }, ...finish]
+    const cut: BuildingCut[] = [{ kind: 'end', name: 'rip', plane: topOfBlocks(building, slope) }, ...finish]
     // where the slope passes over it, a block is as deep as it is
     const reach = Math.min(
       top,
@@ -200,7 +205,7 @@ function plateBlocks(design: Design, lumber: RoofLumber, eave: Eave, taken: read
   const foot = add(corner, scale(roofTop.normal, deep - rafter.depth))
   const below: BuildingCut[] = [
     { kind: 'end', name: 'rip', plane: { normal: vec(0, 0, -1), offset: -height } },
-    ...overBlocks(design, slope),
+    ...overBlocks(building, slope),
   ]
   // at a high wall a block leans in over the plate: what stands out of the wall is cut plumb
   const face: BuildingCut[] = rises ? [] : [{ kind: 'end', name: 'rip', plane: wallOutside }]
@@ -239,8 +244,8 @@ interface Field {
   readonly to: number
 }
 
-function slopesOf(design: Design, lumber: RoofLumber, { eaves, slopes }: RoofDatum): Field[] {
-  if (design.roof.shape === 'single-slope' || design.roof.shape === 'flat') {
+function slopesOf(building: Building, lumber: RoofLumber, { eaves, slopes }: RoofDatum): Field[] {
+  if (building.roof.has.falls.length === 1 && building.roof.has.house === null) {
     const [low, high] = fallsOut(slopes.south) ? [slopes.south, slopes.north] : [slopes.north, slopes.south]
     return [
       {
@@ -258,17 +263,16 @@ function slopesOf(design: Design, lumber: RoofLumber, { eaves, slopes }: RoofDat
       const head = slope.ridgeFace ?? slope.over?.heel
       if (!head) return []
       // under a hip only the commons run all the way
-      const whole =
-        design.roof.shape === 'hip'
-          ? rafters.filter(
-              ({ from, to }) =>
-                (from + to) / 2 > slope.run - TOUCHING &&
-                (from + to) / 2 <
-                  (axisOf(slope) === 'x' ? design.footprint.length : design.footprint.width) -
-                    slope.run +
-                    TOUCHING,
-            )
-          : rafters
+      const whole = building.roof.hip
+        ? rafters.filter(
+            ({ from, to }) =>
+              (from + to) / 2 > slope.run - TOUCHING &&
+              (from + to) / 2 <
+                (axisOf(slope) === 'x' ? building.footprint.length : building.footprint.width) -
+                  slope.run +
+                  TOUCHING,
+          )
+        : rafters
       return [
         {
           name: slope.side,
@@ -285,11 +289,11 @@ function slopesOf(design: Design, lumber: RoofLumber, { eaves, slopes }: RoofDat
  * What rows of blocks take across the building in the bays at the gables, where studs may run up behind the
  * end rafters; mm.
  */
-export function rowsAcross(design: Design, lumber: RoofLumber, datum: RoofDatum): Stretch[] {
-  const { rows } = design.roof.blocking
+export function rowsAcross(building: Building, lumber: RoofLumber, datum: RoofDatum): Stretch[] {
+  const { rows } = building.roof.blocking
   if (rows === 0) return []
   const { rafter } = lumber
-  return slopesOf(design, lumber, datum)
+  return slopesOf(building, lumber, datum)
     .filter(({ slope }) => axisOf(slope) === 'x')
     .flatMap(({ slope, from, to }) =>
       Array.from({ length: rows }, (_, k): Stretch => {
@@ -304,7 +308,7 @@ export function rowsAcross(design: Design, lumber: RoofLumber, datum: RoofDatum)
 }
 
 function rowBlocks(
-  design: Design,
+  building: Building,
   { rafter, plate, post, ridge }: RoofLumber,
   { name, slope, rafters, from, to }: Field,
   rows: 1 | 2,
@@ -319,7 +323,11 @@ function rowBlocks(
     const at = from + ((to - from) * k) / (rows + 1)
     const half = rafter.thickness / 2
     // clear of the ridge, of posts under it and of the walls, or left out
-    const off = slope.over ? Math.max(0, post.depth - ridge.thickness) : design.roof.beam ? post.depth / 2 : 0
+    const off = slope.over
+      ? Math.max(0, post.depth - ridge.thickness)
+      : building.roof.beam
+        ? post.depth / 2
+        : 0
     if (at - half - rafter.depth * Math.hypot(up.x, up.y) < from + off || at + half > to - plate.depth)
       return []
     const plan = scale(fall, at)
@@ -334,7 +342,7 @@ function rowBlocks(
       { from: Math.min(...levels), to: Math.max(...levels) },
       taken.filter(each => each.side === undefined || each.side === slope.side),
     ).map((s, i) =>
-      block(`roof/${name}/row/${k}/${i + 1}`, rafter, along, s, face, up, way, overBlocks(design, slope)),
+      block(`roof/${name}/row/${k}/${i + 1}`, rafter, along, s, face, up, way, overBlocks(building, slope)),
     )
   })
 }

@@ -1,6 +1,6 @@
 import type { Stretch } from '../../trade'
 import { HAIR } from '../../measure'
-import { type Design, footOf, isHouse, lowSide, roughSize } from '../../design'
+import { type Building, footOf, lowSide, roughSize } from '../../design'
 import { meets, vec } from '../../geometry'
 import { lyingBoard } from '../between'
 import { rowOf } from '../layout'
@@ -28,25 +28,25 @@ const none: HungCeiling = { orders: [], problems: [], taken: [], crossing: [], l
  * cross an opening is said, and nothing of the ceiling framed.
  */
 export function ceilingOrders(
-  design: Design,
+  building: Building,
   lumber: RoofLumber,
   datum: RoofDatum,
   standing: readonly Standing[],
 ): HungCeiling {
-  const asked = design.roof.ties.ceiling
+  const asked = building.roof.ties.ceiling
   const section = lumber.ties.ceiling
   const places = standing.map(each => each.at)
-  const inside = betweenEnds(design, lumber)
-  const from = tiePlate(design, datum) + (asked?.height ?? 0)
+  const inside = betweenEnds(building, lumber)
+  const from = tiePlate(building, datum) + (asked?.height ?? 0)
   const z = { from, to: from + (section?.depth ?? 0) }
   const stairs = (of: Omit<Parameters<typeof openStairs>[3], 'z' | 'ties' | 'blocked' | 'inside'>) =>
-    openStairs(design, lumber, datum, { ...of, z, ties: [], blocked: places, inside })
+    openStairs(building, lumber, datum, { ...of, z, ties: [], blocked: places, inside })
   if (!asked || !section)
     return { ...none, problems: stairs({ section: lumber.rafter, joists: [] }).problems }
-  const problem = problemOf(design, lumber, datum, z)
+  const problem = problemOf(building, lumber, datum, z)
   if (problem) return { ...none, problems: [problem] }
-  const slope = datum.slopes[lowSide(design)]
-  const y = joistsReach(design, lumber)
+  const slope = datum.slopes[lowSide(building.roof)]
+  const y = joistsReach(building, lumber)
   const joists = besideRafters(singlesOf(slope, lumber.rafter, standing), 'ceiling', {
     every: asked.every,
     thickness: section.thickness,
@@ -76,7 +76,7 @@ export function ceilingOrders(
   // nothing to hold
   if (!joists.length) return { ...none, problems: opened.problems }
   const between = joists.slice(1).map(({ x }, i) => ((joists[i]?.x.to ?? 0) + x.from) / 2)
-  const pieces = rowOf(inside, between, design.walls.longest, design.walls.longest)
+  const pieces = rowOf(inside, between, building.walls.longest, building.walls.longest)
   const across = slope.side === 'south' ? y.to : y.from - section.thickness
   return {
     orders: [
@@ -100,24 +100,24 @@ export function ceilingOrders(
   }
 }
 
-function problemOf(design: Design, lumber: RoofLumber, datum: RoofDatum, z: Stretch): Problem | null {
+function problemOf(building: Building, lumber: RoofLumber, datum: RoofDatum, z: Stretch): Problem | null {
   const {
     roof: { high },
     walls,
-  } = design
-  const reach = joistsReach(design, lumber)
+  } = building
+  const reach = joistsReach(building, lumber)
   const under =
     meets(
-      datum.slopes[lowSide(design)].underside,
+      datum.slopes[lowSide(building.roof)].underside,
       vec(0, high === 'north' ? reach.to : reach.from, 0),
       vec(0, 0, 1),
     ) ?? Infinity
   const depth = z.to - z.from
-  const plate = tiePlate(design, datum)
+  const plate = tiePlate(building, datum)
   const most = Math.min(under, datum.headEnd?.bottom ?? Infinity) - depth - plate
   if (z.from - plate > most + HAIR)
     return { code: 'ceiling-meets-rafters', path: 'roof.ties.ceiling.height', most }
-  if (isHouse(design, high)) return null
+  if (building.roof.has.house) return null
   if (walls.sides[high].build === 'posts')
     return { code: 'ceiling-unborne', path: `walls.sides.${high}.build`, side: high }
   const taken = walls.openings

@@ -1,6 +1,6 @@
 import type { Obstacle } from './obstacle'
 import { countUp, HAIR } from '../../measure'
-import type { Design } from '../../design'
+import type { Building } from '../../design'
 import { add, meets, place, planeAt, type Plane, scale, vec } from '../../geometry'
 import type { Section } from '../../lumber'
 import { gaps, least, type Stretch } from '../../trade'
@@ -45,24 +45,24 @@ interface Flank {
  * flat let into the end rafters; barge boards on the outermost rafters, plumb at both ends.
  */
 export function endOrders(
-  design: Design,
+  building: Building,
   lumber: RoofLumber,
   datum: RoofDatum,
   taken: readonly Obstacle[],
 ): Order[] {
-  const { roof } = design
-  if (roof.shape === 'hip') return []
+  const { roof } = building
+  if (roof.hip) return []
   const held = roof.ends.hold !== 'none'
-  const flanks = flanksOf(design, lumber, datum)
+  const flanks = flanksOf(building, lumber, datum)
   return (['west', 'east'] as const).flatMap(end =>
     flanks.flatMap((flank): Order[] => [
-      ...(held ? [flyRafter(design, lumber, flank, end)] : []),
+      ...(held ? [flyRafter(building, lumber, flank, end)] : []),
       ...(roof.ends.hold === 'ladder'
-        ? rungs(design, lumber, flank, end)
+        ? rungs(building, lumber, flank, end)
         : roof.ends.hold === 'lookouts'
-          ? lookouts(design, lumber, datum, flank, end, taken)
+          ? lookouts(building, lumber, datum, flank, end, taken)
           : []),
-      ...barge(design, lumber, datum, flank, end),
+      ...barge(building, lumber, datum, flank, end),
     ]),
   )
 }
@@ -71,12 +71,12 @@ export function endOrders(
  * Why an end can't be held as asked: no room for a fly rafter, or lookouts that would leave too little of the
  * end rafters.
  */
-export function endProblems(design: Design, lumber: RoofLumber): Problem[] {
-  const { roof } = design
+export function endProblems(building: Building, lumber: RoofLumber): Problem[] {
+  const { roof } = building
   const { rafter, lookout } = lumber
-  if (roof.shape === 'hip' || roof.ends.hold === 'none') return []
+  if (roof.ends.hold === 'none') return []
   const wanted =
-    2 * rafter.thickness + Math.max(coverOn(design, lumber, 'east'), coverOn(design, lumber, 'west'))
+    2 * rafter.thickness + Math.max(coverOn(building, lumber, 'east'), coverOn(building, lumber, 'west'))
   if (roof.overhang.gable < wanted - HAIR)
     return [{ code: 'ends-no-room', path: 'roof.overhang.gable', least: wanted }]
   const most = rafter.depth * (1 - least.underLookout)
@@ -87,24 +87,24 @@ export function endProblems(design: Design, lumber: RoofLumber): Problem[] {
 
 /** Cuts that lookouts take out of a slope's end rafters. */
 export function lookoutCuts(
-  design: Design,
+  building: Building,
   lumber: RoofLumber,
   datum: RoofDatum,
   side: string,
 ): BuildingCut[] {
-  if (design.roof.ends.hold !== 'lookouts' || design.roof.shape === 'hip') return []
-  const flank = flanksOf(design, lumber, datum).find(each => each.name === side)
-  return flank ? lookoutPlaces(design, lumber, flank).map(at => letIn(flank, at, lumber.lookout)) : []
+  if (building.roof.ends.hold !== 'lookouts') return []
+  const flank = flanksOf(building, lumber, datum).find(each => each.name === side)
+  return flank ? lookoutPlaces(building, lumber, flank).map(at => letIn(flank, at, lumber.lookout)) : []
 }
 
 function flanksOf(
-  design: Design,
+  building: Building,
   lumber: RoofLumber,
   { slopes: { south, north }, ridgeCentre }: RoofDatum,
 ): Flank[] {
   const finish = (slope: SlopeDatum): BuildingCut[] =>
-    finishCuts(slope, lumber, coverOn(design, lumber, slope.side))
-  const { rule } = design.roof.seat
+    finishCuts(slope, lumber, coverOn(building, lumber, slope.side))
+  const { rule } = building.roof.seat
   const seats = (slope: SlopeDatum): Flank['lower']['seats'] =>
     rule === 'none' || rule === 'wedge'
       ? []
@@ -118,7 +118,7 @@ function flanksOf(
     edge: of[0].underside,
     level: Math.max(
       rule === 'none' ? of[0].height : -Infinity,
-      design.roof.tail === 'level' ? footOfTail(design, of[0]) : -Infinity,
+      building.roof.tail === 'level' ? footOfTail(building, of[0]) : -Infinity,
     ),
     seats: of.flatMap(seats),
   })
@@ -128,8 +128,8 @@ function flanksOf(
         return {
           name: slope.side,
           roofTop: slope.roofTop,
-          head: overCuts(design, slope),
-          tail: [...tailCuts(design, slope), ...finish(slope)],
+          head: overCuts(building, slope),
+          tail: [...tailCuts(building, slope), ...finish(slope)],
           from: -slope.over.tail.offset,
           to: slope.tail.offset,
           lower: lower(slope),
@@ -140,7 +140,7 @@ function flanksOf(
         name: slope.side,
         roofTop: slope.roofTop,
         head: slope.ridgeFace ? [plumbCut(slope.ridgeFace)] : [],
-        tail: [...tailCuts(design, slope), ...finish(slope)],
+        tail: [...tailCuts(building, slope), ...finish(slope)],
         from,
         to: slope.tail.offset,
         lower: lower(slope),
@@ -156,7 +156,7 @@ function flanksOf(
         name: 'slope',
         roofTop: low.roofTop,
         head: [plumbCut(low.ridgeFace)],
-        tail: [...tailCuts(design, low), ...finish(low)],
+        tail: [...tailCuts(building, low), ...finish(low)],
         from,
         to: low.tail.offset,
         lower: lower(low),
@@ -169,7 +169,7 @@ function flanksOf(
       name: 'slope',
       roofTop: low.roofTop,
       head: [...headCuts(high), ...finish(high)],
-      tail: [...tailCuts(design, low), ...finish(low)],
+      tail: [...tailCuts(building, low), ...finish(low)],
       from: -high.tail.offset,
       to: low.tail.offset,
       lower: lower(low, high),
@@ -189,7 +189,7 @@ export const headCuts = (high: SlopeDatum): BuildingCut[] => [plumbCut(high.tail
 
 /** Where a board of an end lies along the ridge, from the outermost in, mm. */
 function outermost(
-  { footprint: { length }, roof: { overhang } }: Design,
+  { footprint: { length }, roof: { overhang } }: Building,
   end: End,
   off: number,
   thick: number,
@@ -200,7 +200,7 @@ function outermost(
 }
 
 const flyRafter = (
-  design: Design,
+  building: Building,
   { rafter }: RoofLumber,
   { name, roofTop, head, tail, from, to }: Flank,
   end: End,
@@ -210,7 +210,7 @@ const flyRafter = (
     role: 'fly-rafter',
     section: rafter,
     roofTop,
-    at: outermost(design, end, 0, rafter.thickness),
+    at: outermost(building, end, 0, rafter.thickness),
     from,
     to,
     cuts: [...head, ...tail],
@@ -221,7 +221,7 @@ const flyRafter = (
  * between as keeps them within the spacing along the slope.
  */
 function places(
-  { roof: { ends, tails } }: Design,
+  { roof: { ends, tails } }: Building,
   wide: number,
   deep: number,
   { roofTop, from, to, inner }: Flank,
@@ -285,14 +285,14 @@ function across(
   }
 }
 
-function rungs(design: Design, lumber: RoofLumber, flank: Flank, end: End): Order[] {
+function rungs(building: Building, lumber: RoofLumber, flank: Flank, end: End): Order[] {
   const { rafter } = lumber
-  const fly = outermost(design, end, 0, rafter.thickness)
-  const cover = coverOn(design, lumber, end)
+  const fly = outermost(building, end, 0, rafter.thickness)
+  const cover = coverOn(building, lumber, end)
   const x =
-    end === 'west' ? { from: fly.to, to: -cover } : { from: design.footprint.length + cover, to: fly.from }
+    end === 'west' ? { from: fly.to, to: -cover } : { from: building.footprint.length + cover, to: fly.from }
   // what ends the tails ends a rung that lies beside them
-  return places(design, rafter.thickness, rafter.depth, flank).map((at, i) => {
+  return places(building, rafter.thickness, rafter.depth, flank).map((at, i) => {
     const order = across(`roof/${flank.name}/rung/${end}/${i + 1}`, 'rung', rafter, flank, at, x, false)
     return {
       ...order,
@@ -320,7 +320,7 @@ function letIn(flank: Flank, at: number, lookout: Section): BuildingCut {
 }
 
 function lookouts(
-  design: Design,
+  building: Building,
   lumber: RoofLumber,
   { eaves }: RoofDatum,
   flank: Flank,
@@ -328,11 +328,11 @@ function lookouts(
   taken: readonly Obstacle[],
 ): Order[] {
   const { rafter, lookout } = lumber
-  const fly = outermost(design, end, 0, rafter.thickness)
+  const fly = outermost(building, end, 0, rafter.thickness)
   const rafters = raftersOf(eaves, flank)
   const next = end === 'west' ? rafters[1] : rafters[rafters.length - 2]
   if (!next) return []
-  return lookoutPlaces(design, lumber, flank).map((at, i) => {
+  return lookoutPlaces(building, lumber, flank).map((at, i) => {
     const z = reachOf(flank, lookout, at)
     // a tie beside the next rafter stands in the way: the lookout is nailed to that
     const ties = taken.filter(each => each.z.from < z.to && each.z.to > z.from).map(each => each.s)
@@ -357,13 +357,13 @@ const raftersOf = (eaves: RoofDatum['eaves'], { name }: Flank): readonly Stretch
   (eaves.find(eave => eave.slope.side === name) ?? eaves[0])?.rafters ?? []
 
 /** Where lookouts lie: clear of blocks over the plates, where there are some. */
-function lookoutPlaces(design: Design, { lookout, rafter }: RoofLumber, flank: Flank): number[] {
+function lookoutPlaces(building: Building, { lookout, rafter }: RoofLumber, flank: Flank): number[] {
   const wide = (lookout.depth / 2) * flank.roofTop.normal.z
   const sound = (at: number): boolean =>
     woodAt(flank, at - wide, at + wide) - lookout.thickness >=
     Math.min(lookout.thickness, least.underLookoutLeft)
-  const all = places(design, lookout.depth, lookout.thickness, flank).flatMap(at => nearestSound(at, sound))
-  if (design.roof.blocking.plate === 'none') return all
+  const all = places(building, lookout.depth, lookout.thickness, flank).flatMap(at => nearestSound(at, sound))
+  if (building.roof.blocking.plate === 'none') return all
   const room = lookout.depth / 2 + rafter.depth
   const walls = flank.name === 'slope' ? [flank.inner.from, flank.inner.to] : [flank.inner.to]
   return all.filter(at => walls.every(wall => Math.abs(at - wall) > room))
@@ -409,9 +409,9 @@ function reachOf(flank: Flank, lookout: Section, at: number): Stretch {
 }
 
 /** What lookouts take in the bays at the ends, for what is put between the rafters after them. */
-export function lookoutsTaken(design: Design, lumber: RoofLumber, datum: RoofDatum): Obstacle[] {
-  if (design.roof.ends.hold !== 'lookouts' || design.roof.shape === 'hip') return []
-  return flanksOf(design, lumber, datum).flatMap(flank => {
+export function lookoutsTaken(building: Building, lumber: RoofLumber, datum: RoofDatum): Obstacle[] {
+  if (building.roof.ends.hold !== 'lookouts') return []
+  return flanksOf(building, lumber, datum).flatMap(flank => {
     const rafters = raftersOf(datum.eaves, flank)
     const [first, second, last, before] = [
       rafters[0],
@@ -421,7 +421,7 @@ export function lookoutsTaken(design: Design, lumber: RoofLumber, datum: RoofDat
     ]
     if (!first || !second || !last || !before) return []
     const own = flank.name === 'south' || flank.name === 'north' ? ({ side: flank.name } as const) : {}
-    return lookoutPlaces(design, lumber, flank).flatMap((at): Obstacle[] =>
+    return lookoutPlaces(building, lumber, flank).flatMap((at): Obstacle[] =>
       [
         { from: first.to, to: second.from },
         { from: before.to, to: last.from },
@@ -435,7 +435,7 @@ export function lookoutsTaken(design: Design, lumber: RoofLumber, datum: RoofDat
  * of the ridge, and past the tails by what is nailed to them.
  */
 function barge(
-  design: Design,
+  building: Building,
   lumber: RoofLumber,
   { ridgeCentre, slopes }: RoofDatum,
   flank: Flank,
@@ -445,9 +445,9 @@ function barge(
   if (!section) return []
   // with less overhang than cover it lies on the cover
   const x = outermost(
-    design,
+    building,
     end,
-    -section.thickness - Math.max(0, coverOn(design, lumber, end) - design.roof.overhang.gable),
+    -section.thickness - Math.max(0, coverOn(building, lumber, end) - building.roof.overhang.gable),
     section.thickness,
   )
   const layers = (fascia.sub?.thickness ?? 0) + (fascia.face?.thickness ?? 0)
@@ -462,7 +462,7 @@ function barge(
       : { normal: scale(ridgeCentre.normal, -1), offset: -ridgeCentre.offset })
   // on a ledger it runs on to the house
   const own = slope.over?.tail ?? slope.ridgeFace
-  if (mid && design.roof.shape === 'raised-ridge' && own)
+  if (mid && building.roof.raised && own)
     return [
       rafterOn({
         id: `roof/${flank.name}/barge/${end}`,
@@ -495,5 +495,5 @@ function barge(
 /**
  * How far under the roof's planes a gable's cover ends, square to them, so that lookouts pass over it; mm.
  */
-export const dropOfCover = (design: Design, { lookout }: Pick<RoofLumber, 'lookout'>): number =>
-  design.roof.shape !== 'hip' && design.roof.ends.hold === 'lookouts' ? lookout.thickness : 0
+export const dropOfCover = (building: Building, { lookout }: Pick<RoofLumber, 'lookout'>): number =>
+  building.roof.ends.hold === 'lookouts' ? lookout.thickness : 0

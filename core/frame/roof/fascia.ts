@@ -1,5 +1,5 @@
 import { least } from '../../trade'
-import type { Design } from '../../design'
+import type { Building } from '../../design'
 import { add, meets, scale, vec, type Vec3 } from '../../geometry'
 import { HAIR } from '../../measure'
 import { squareBoard } from '../between'
@@ -25,7 +25,7 @@ interface Layer {
  * it no room beside the wall, or where it would hang below the deck.
  */
 export function fasciaOrders(
-  design: Design,
+  building: Building,
   { fascia }: RoofLumber,
   { eaves }: RoofDatum,
   under: Under,
@@ -53,10 +53,10 @@ export function fasciaOrders(
       return []
     }
     return layers.flatMap((layer): Order[] => {
-      if (design.roof.tail === 'square' && fallsOut(eave.slope)) return leaningOrders(design, eave, layer)
+      if (building.roof.tail === 'square' && fallsOut(eave.slope)) return leaningOrders(building, eave, layer)
       const top = topOf(eave, layer)
       const below = under[side] - (top - layer.section.depth)
-      if (below <= HAIR) return layerOrders(design, eave, layer, top)
+      if (below <= HAIR) return layerOrders(building, eave, layer, top)
       problems.push({
         code: 'fascia-below-deck',
         path: `roof.fascia.${layer.role === 'fascia' ? 'face' : 'sub'}`,
@@ -76,7 +76,7 @@ function topOf({ slope: { tail, roofTop } }: Eave, { section, off }: Layer): num
 }
 
 function layerOrders(
-  design: Design,
+  building: Building,
   { slope: { side, tail, roofTop }, name = side, rafters, reach, corners }: Eave,
   { role, section, off }: Layer,
   top: number,
@@ -89,8 +89,8 @@ function layerOrders(
   const row = rowOf(
     { from: reach.from - more, to: reach.to + more },
     rafters.map(each => (each.from + each.to) / 2),
-    design.walls.longest,
-    design.walls.longest,
+    building.walls.longest,
+    building.walls.longest,
   )
   const rip: BuildingCut = { kind: 'end', name: 'rip', plane: roofTop }
   return row.map((s, k): Order => {
@@ -116,13 +116,13 @@ function layerOrders(
 
 /** Along tails cut square to the slope fascia leans as they do, its edges square. */
 function leaningOrders(
-  design: Design,
+  building: Building,
   { slope, name = slope.side, rafters, reach, corners }: Eave,
   { role, section, off }: Layer,
 ): Order[] {
   const { tail, roofTop } = slope
   const along = Math.abs(tail.normal.y) > 0.5 ? 'x' : 'y'
-  const out = tailPlane(design, slope).normal
+  const out = tailPlane(building, slope).normal
   const top = scale(tail.normal, tail.offset)
   const edge = vec(top.x, top.y, topAtTail(slope))
   const foot = add(edge, add(scale(roofTop.normal, -section.depth), scale(out, off + section.thickness)))
@@ -130,8 +130,8 @@ function leaningOrders(
   const row = rowOf(
     { from: reach.from - more, to: reach.to + more },
     rafters.map(each => (each.from + each.to) / 2),
-    design.walls.longest,
-    design.walls.longest,
+    building.walls.longest,
+    building.walls.longest,
   )
   return row.map((s, k): Order => {
     const [low, high] = [k === 0 ? corners[0] : undefined, k === row.length - 1 ? corners[1] : undefined]

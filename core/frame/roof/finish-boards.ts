@@ -1,5 +1,5 @@
 import { least } from '../../trade'
-import type { Design } from '../../design'
+import type { Building } from '../../design'
 import { add, cross, meets, place, planeAt, scale, vec } from '../../geometry'
 import { SPARE } from '../between'
 import { rowOf } from '../layout'
@@ -12,14 +12,16 @@ import { finishEnd, finishFoot, tailPlane } from './tails'
  * Boards let into the tails' upper edges, from the wall out, flush with the rafters; the last is ripped at
  * the tails.
  */
-export function finishBoardOrders(design: Design, lumber: RoofLumber, { eaves }: RoofDatum): Order[] {
-  return lumber.finish ? eaves.filter(eave => !eave.name).flatMap(eave => boardsOf(design, lumber, eave)) : []
+export function finishBoardOrders(building: Building, lumber: RoofLumber, { eaves }: RoofDatum): Order[] {
+  return lumber.finish
+    ? eaves.filter(eave => !eave.name).flatMap(eave => boardsOf(building, lumber, eave))
+    : []
 }
 
-function boardsOf(design: Design, lumber: RoofLumber, { slope, rafters, reach, corners }: Eave): Order[] {
+function boardsOf(building: Building, lumber: RoofLumber, { slope, rafters, reach, corners }: Eave): Order[] {
   const { finish } = lumber
   if (!finish) return []
-  const cover = coverOn(design, lumber, slope.side)
+  const cover = coverOn(building, lumber, slope.side)
   const end = finishEnd(slope, cover, finish.thickness)
   const up = slope.roofTop.normal
   const out = scale(end.normal, -1)
@@ -27,7 +29,7 @@ function boardsOf(design: Design, lumber: RoofLumber, { slope, rafters, reach, c
   // where the notch ends in the slope, over the axis' origin
   const foot = finishFoot(slope, cover, finish.thickness)
   const start = vec(foot.x, foot.y, meets(slope.roofTop, foot, vec(0, 0, 1)) ?? 0)
-  const tail = tailPlane(design, slope)
+  const tail = tailPlane(building, slope)
   const wide = meets(tail, start, out) ?? 0
   const count = Math.max(0, Math.ceil((wide - least.finishBoard) / finish.depth))
   const breaks = rafters.map(({ from, to }) => (from + to) / 2)
@@ -38,8 +40,8 @@ function boardsOf(design: Design, lumber: RoofLumber, { slope, rafters, reach, c
     const row = rowOf(
       { from: reach.from - more, to: reach.to + more },
       breaks,
-      design.walls.longest,
-      design.walls.longest,
+      building.walls.longest,
+      building.walls.longest,
     )
     return row.map((s, k): Order => {
       const level = (at: number, way: 1 | -1): BuildingCut => ({

@@ -1,4 +1,4 @@
-import { type Design, heightOf, lowSide } from '../../design'
+import { type Building, had, lowSide } from '../../design'
 import { planeAt, vec } from '../../geometry'
 import { HAIR, pitchAngle, radians } from '../../measure'
 import { level, squareBoard } from '../between'
@@ -14,12 +14,12 @@ import type { Eave, RoofDatum, RoofLumber, RoofShape, SlopeDatum } from './shape
  * ripped to the fall, that the roof lies on.
  */
 export const flat: RoofShape = {
-  frame(design, lumber) {
-    const datum = datumOf(design, lumber)
-    const problems = problemsOf(design, lumber, datum)
+  frame(building, lumber) {
+    const datum = datumOf(building, lumber)
+    const problems = problemsOf(building, lumber, datum)
     if (problems.some(({ code }) => stops.has(code))) return { datum, problems, orders: [] }
-    const low = datum.slopes[lowSide(design)]
-    const standing = standingOn(design, lumber.rafter, lowSide(design))
+    const low = datum.slopes[lowSide(building.roof)]
+    const standing = standingOn(building, lumber.rafter, lowSide(building.roof))
     const lies = {
       along: 'y' as const,
       depth: 'z' as const,
@@ -51,7 +51,7 @@ export const flat: RoofShape = {
       orders: [
         ...partedOrders(standing, joist, low, lumber.rafter),
         ...partedOrders(standing, firring, low, lumber.rafter, 'firring'),
-        ...roofHeaders(design, lumber, low),
+        ...roofHeaders(building, lumber, low),
       ],
     }
   },
@@ -65,26 +65,26 @@ const stops: ReadonlySet<Problem['code']> = new Set([
   'firring-shallow',
 ])
 
-function datumOf(design: Design, { rafter }: RoofLumber): RoofDatum {
+function datumOf(building: Building, { rafter }: RoofLumber): RoofDatum {
   const {
     footprint: { width, length },
-    walls,
+    heights,
     roof,
-  } = design
+  } = building
   const angle = pitchAngle(roof.pitch)
   const slope = radians(angle)
   const way = roof.high === 'north' ? 1 : -1
-  const height = heightOf(walls, lowSide(design))
+  const height = heights[lowSide(building.roof)]
   const over = roof.overhang.high ?? roof.overhang.eave
   const joistTop = height + rafter.depth
   const reach = (side: 'south' | 'north'): number => (side === roof.high ? over : roof.overhang.eave)
   const lowTail = way > 0 ? -roof.overhang.eave : width + roof.overhang.eave
+  const firring = had(roof.firring)
   const roofTop = planeAt(
-    vec(0, lowTail, joistTop + roof.firring.least),
+    vec(0, lowTail, joistTop + firring.least),
     vec(0, -way * Math.sin(slope), Math.cos(slope)),
   )
-  const levelAt = (y: number): number =>
-    joistTop + roof.firring.least + Math.abs(y - lowTail) * Math.tan(slope)
+  const levelAt = (y: number): number => joistTop + firring.least + Math.abs(y - lowTail) * Math.tan(slope)
   const at = (side: 'south' | 'north'): SlopeDatum => {
     const outside = side === 'south' ? 0 : width
     const wall = standingAt(outOf[side], outside)
@@ -106,7 +106,7 @@ function datumOf(design: Design, { rafter }: RoofLumber): RoofDatum {
     }
   }
   const slopes = { south: at('south'), north: at('north') }
-  const rafters = standingOn(design, rafter, lowSide(design)).map(each => each.at)
+  const rafters = standingOn(building, rafter, lowSide(building.roof)).map(each => each.at)
   const eave = (each: SlopeDatum): Eave => ({
     slope: each,
     rafters,
@@ -129,15 +129,15 @@ function datumOf(design: Design, { rafter }: RoofLumber): RoofDatum {
 }
 
 function problemsOf(
-  design: Design,
+  building: Building,
   { rafter, firring }: RoofLumber,
   { slopes, highest }: RoofDatum,
 ): Problem[] {
-  const { roof, walls } = design
-  const low = lowSide(design)
+  const { roof, walls, heights } = building
+  const low = lowSide(building.roof)
   const problems: Problem[] = []
   const { height, joistTop = 0 } = slopes[low]
-  const other = heightOf(walls, roof.high)
+  const other = heights[roof.high]
   if (Math.abs(other - height) > HAIR) {
     const side = walls.sides[roof.high].height === null ? low : roof.high
     problems.push({

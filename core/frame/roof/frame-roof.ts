@@ -1,45 +1,29 @@
 import type { BearingPartition } from './obstacle'
-import { type Design, withValue } from '../../design'
+import { type Building, withValue } from '../../design'
 import { HAIR, radians } from '../../measure'
 import type { Problem } from '../problem'
 import { airProblems, blockingOrders } from './blocking'
 import { endOrders, endProblems, lookoutsTaken } from './ends'
 import { fasciaOrders } from './fascia'
 import { finishBoardOrders } from './finish-boards'
-import { flat } from './flat'
-import { gable } from './gable'
-import { hip } from './hip'
 import { openingsTaken, roofOpeningProblems } from './openings'
-import { leanTo } from './lean-to'
 import { postsIn, purlinOrders } from './purlins'
-import { raisedRidge } from './raised-ridge'
-import { singleSlope } from './single-slope'
 import { soffitOrders } from './soffit'
 import { tailShapeProblems } from './tails'
 import { wedgeOrders } from './wedges'
 import type { RoofDatum, RoofFrame, RoofLumber, RoofShape, Under } from './shape'
-
-/** Every roof shape by its name in the document. */
-export const roofShapes: Record<Design['roof']['shape'], RoofShape> = {
-  gable: gable,
-  'single-slope': singleSlope,
-  'lean-to': leanTo,
-  flat: flat,
-  'raised-ridge': raisedRidge,
-  hip: hip,
-}
 
 /**
  * Frames a design's roof: its shape's own boards, and what every shape has along its eaves and over its
  * gables. Parts that can't be as asked are left out and said.
  */
 export function frameRoof(
-  whole: Design,
+  shape: RoofShape,
+  whole: Building,
   all: RoofLumber,
   bearers: readonly BearingPartition[],
   under: Under,
 ): RoofFrame {
-  const shape = roofShapes[whole.roof.shape]
   const asked = shape.frame(whole, all, bearers)
   const cant = asked.orders.length
     ? [
@@ -49,30 +33,33 @@ export function frameRoof(
         ...airProblems(whole, all, asked.datum),
       ]
     : []
-  const { design, lumber } = without(whole, all, cant)
-  const made = cant.length ? shape.frame(design, lumber, bearers) : asked
-  const problems = [...made.problems, ...tailProblems(design, lumber, made, under), ...cant]
+  const { building, lumber } = without(whole, all, cant)
+  const made = cant.length ? shape.frame(building, lumber, bearers) : asked
+  const problems = [...made.problems, ...tailProblems(building, lumber, made, under), ...cant]
   if (!made.orders.length) return { ...made, problems }
   const { datum, taken = [], across = [] } = made
-  const purlins = purlinOrders(design, lumber, datum, bearers, {
+  const purlins = purlinOrders(building, lumber, datum, bearers, {
     taken,
     across: [...across, ...postsIn(made.orders)],
   })
-  const [fascia, soffit] = [fasciaOrders(design, lumber, datum, under), soffitOrders(design, lumber, datum)]
+  const [fascia, soffit] = [
+    fasciaOrders(building, lumber, datum, under),
+    soffitOrders(building, lumber, datum),
+  ]
   const orders = [
     ...made.orders,
-    ...wedgeOrders(design, lumber, datum),
+    ...wedgeOrders(building, lumber, datum),
     ...purlins.orders,
     ...fascia.orders,
-    ...finishBoardOrders(design, lumber, datum),
+    ...finishBoardOrders(building, lumber, datum),
     ...soffit.orders,
-    ...endOrders(design, lumber, datum, taken),
+    ...endOrders(building, lumber, datum, taken),
     ...blockingOrders(
-      design,
+      building,
       lumber,
       datum,
-      [...taken, ...lookoutsTaken(design, lumber, datum)],
-      openingsTaken(design, lumber, datum),
+      [...taken, ...lookoutsTaken(building, lumber, datum)],
+      openingsTaken(building, lumber, datum),
     ),
   ]
   return {
@@ -82,21 +69,25 @@ export function frameRoof(
   }
 }
 
-/** The design and its lumber without the parts that can't be. */
+/** The building and its lumber without the parts that can't be. */
 function without(
-  design: Design,
+  building: Building,
   lumber: RoofLumber,
   cant: readonly Problem[],
-): { readonly design: Design; readonly lumber: RoofLumber } {
+): { readonly building: Building; readonly lumber: RoofLumber } {
   const is = (code: Problem['code']): boolean => cant.some(problem => problem.code === code)
   // an opening of no width is not framed, and keeps the numbers of those after it
   const shut = cant
     .filter(problem => problem.path.startsWith('roof.openings.'))
-    .reduce((each, { path }) => withValue(each, `${path.split('.').slice(0, 3).join('.')}.width`, 0), design)
+    .reduce(
+      (each, { path }) => withValue(each, `${path.split('.').slice(0, 3).join('.')}.width`, 0),
+      building,
+    )
   const tail = is('tail-over-seat') ? withValue(shut, 'roof.tail', 'plumb') : shut
   const open = is('air-too-much') ? withValue(tail, 'roof.blocking.air', 0) : tail
   return {
-    design: is('ends-no-room') || is('lookout-too-thick') ? withValue(open, 'roof.ends.hold', 'none') : open,
+    building:
+      is('ends-no-room') || is('lookout-too-thick') ? withValue(open, 'roof.ends.hold', 'none') : open,
     lumber: is('finish-too-thick') ? { ...lumber, finish: null } : lumber,
   }
 }
@@ -117,7 +108,7 @@ const reachOf = ({
 
 /** Tails that would reach below the deck, or into a porch; said once for all eaves that share an overhang. */
 function tailProblems(
-  { roof }: Design,
+  { roof }: Building,
   { rafter }: RoofLumber,
   { datum }: RoofFrame,
   under: Under,

@@ -1,5 +1,5 @@
 import type { Stretch } from '../../trade'
-import { type Design, heightAbovePlate, heightOf, meeting, type Meeting, peakReach } from '../../design'
+import { type Building, heightAbovePlate, meeting, type Meeting, peakReach } from '../../design'
 import { HAIR, ONE_READING, pitchAngle, radians } from '../../measure'
 import type { Section } from '../../lumber'
 import { level, squareBoard } from '../between'
@@ -20,27 +20,27 @@ import type { Eave, RoofDatum, RoofLumber, RoofShape, SlopeDatum } from './shape
  * rafters cut by the ridge's sides, the plates and the walls' outsides.
  */
 export const gable: RoofShape = {
-  frame(design, lumber) {
-    const { datum, ridge } = gableDatum(design, lumber)
-    const problems = gableProblems(design, lumber, datum)
+  frame(building, lumber) {
+    const { datum, ridge } = gableDatum(building, lumber)
+    const problems = gableProblems(building, lumber, datum)
     if (problems.some(({ code }) => stops.has(code))) return { datum, problems, orders: [] }
     const standing = {
-      south: standingOn(design, lumber.rafter, 'south'),
-      north: standingOn(design, lumber.rafter, 'north'),
+      south: standingOn(building, lumber.rafter, 'south'),
+      north: standingOn(building, lumber.rafter, 'north'),
     }
     const all = [...standing.south, ...standing.north].map(each => each.at)
     const ties = tieOrders(
-      design,
+      building,
       lumber,
       datum,
       pairsOf(datum, lumber.rafter, standing),
       all,
-      betweenEnds(design, lumber),
+      betweenEnds(building, lumber),
     )
-    const { beam } = design.roof
+    const { beam } = building.roof
     const held = beam
       ? beamOrders(
-          design,
+          building,
           lumber,
           beam,
           {
@@ -51,13 +51,13 @@ export const gable: RoofShape = {
           all,
           [...ties.taken.map(each => each.s), ...overMiddle(ties.crossing, ridge.centre, lumber.post)],
         )
-      : { orders: [ridgeOrder(design, lumber, ridge)], problems: [] }
+      : { orders: [ridgeOrder(building, lumber, ridge)], problems: [] }
     return {
       datum,
       problems: [...problems, ...ties.problems, ...held.problems],
       orders: [
         ...held.orders,
-        ...slopesOf.flatMap(side => rafterOrders(design, lumber, datum, side, standing[side])),
+        ...slopesOf.flatMap(side => rafterOrders(building, lumber, datum, side, standing[side])),
         ...ties.orders,
       ],
       taken: ties.taken,
@@ -78,22 +78,22 @@ const stops: ReadonlySet<Problem['code']> = new Set([
 ])
 
 function gableDatum(
-  design: Design,
+  building: Building,
   lumber: RoofLumber,
 ): { readonly datum: RoofDatum; readonly ridge: Meeting } {
   const { rafter, ridge, plate } = lumber
   const {
     footprint: { width, length },
-    walls,
+    heights,
     roof,
-  } = design
+  } = building
   const angles = { south: pitchAngle(roof.pitch), north: pitchAngle(roof.northPitch ?? roof.pitch) }
   const lift = {
     south: heightAbovePlate(roof.seat, angles.south, rafter.depth, plate.depth),
     north: heightAbovePlate(roof.seat, angles.north, rafter.depth, plate.depth),
   }
   const line = (side: Slope): { readonly height: number; readonly angle: number } => ({
-    height: heightOf(walls, side) + lift[side],
+    height: heights[side] + lift[side],
     angle: angles[side],
   })
   const met = meeting(line('south'), line('north'), width, ridge.thickness)
@@ -101,7 +101,7 @@ function gableDatum(
     slopeDatum({
       side,
       angle: angles[side],
-      height: heightOf(walls, side),
+      height: heights[side],
       lift: lift[side],
       outside,
       reach: roof.overhang.eave,
@@ -116,7 +116,7 @@ function gableDatum(
   const reach = { from: -roof.overhang.gable, to: length + roof.overhang.gable }
   const eave = (slope: SlopeDatum): Eave => ({
     slope,
-    rafters: standingOn(design, rafter, slope.side).map(each => each.at),
+    rafters: standingOn(building, rafter, slope.side).map(each => each.at),
     whole: { from: 0, to: length },
     reach,
     corners: [],
@@ -132,42 +132,46 @@ function gableDatum(
       headEnd: null,
       strip: null,
       meet: met.at,
-      coverDrop: dropOfCover(design, lumber),
+      coverDrop: dropOfCover(building, lumber),
       highest: met.top,
     },
   }
 }
 
-function gableProblems(design: Design, { rafter, ridge, plate }: RoofLumber, datum: RoofDatum): Problem[] {
-  const { roof, footprint } = design
+function gableProblems(
+  building: Building,
+  { rafter, ridge, plate }: RoofLumber,
+  datum: RoofDatum,
+): Problem[] {
+  const { roof, footprint } = building
   const { south, north } = datum.slopes
   const [low, high] = [Math.min(south.height, north.height), Math.max(south.height, north.height)]
   const problems: Problem[] = []
   const leastRun = plate.depth + ridge.thickness / 2 + 10
-  const peak = peakProblems(design, datum)
+  const peak = peakProblems(building, datum)
   if (footprint.width < 2 * leastRun - HAIR)
     problems.push({ code: 'rafter-no-length', path: 'footprint.width', least: 2 * leastRun })
   else if (peak.length) problems.push(...peak)
   else if (datum.meet < leastRun || datum.meet > footprint.width - leastRun)
-    problems.push(offSpan(design, datum, leastRun, low))
+    problems.push(offSpan(building, datum, leastRun, low))
   if (roof.spacing < 2 * rafter.thickness - HAIR)
     problems.push({ code: 'spacing-too-tight', path: 'roof.spacing', least: 2 * rafter.thickness })
   const into = high - (datum.highest - ridge.depth)
   if (into > HAIR) problems.push({ code: 'ridge-into-wall', path: 'roof.ridge', by: into })
-  const seats = [south, north].map(slope => seatProblems(design, slope, rafter.depth))
+  const seats = [south, north].map(slope => seatProblems(building, slope, rafter.depth))
   problems.push(...seats.flat())
-  return [...problems, ...levelTailProblems(design, [south, north])]
+  return [...problems, ...levelTailProblems(building, [south, north])]
 }
 
 /** What is asked of the peak, and no pitches within the limits give. */
-function peakProblems(design: Design, { meet, highest }: RoofDatum): Problem[] {
-  const { at, height } = design.roof.peak
+function peakProblems(building: Building, { meet, highest }: RoofDatum): Problem[] {
+  const { at, height } = building.roof.peak
   const found = { at: meet, height: highest }
   return (['height', 'at'] as const)
     .flatMap((part): Problem[] => {
       const asked = part === 'at' ? at : height
       if (asked === null || Math.abs(found[part] - asked) < ONE_READING) return []
-      const reach = peakReach(design, part)
+      const reach = peakReach(building, part)
       return reach
         ? [{ code: 'peak-out-of-reach', path: `roof.peak.${part}`, least: reach.least, most: reach.most }]
         : []
@@ -177,7 +181,7 @@ function peakProblems(design: Design, { meet, highest }: RoofDatum): Problem[] {
 
 /** The ridge leaves the span: by walls of unlike heights, or by pitches that differ too much. */
 function offSpan(
-  { footprint: { width }, roof }: Design,
+  { footprint: { width }, roof }: Building,
   { slopes: { south, north }, meet }: RoofDatum,
   leastRun: number,
   low: number,
@@ -191,7 +195,7 @@ function offSpan(
   }
 }
 
-function ridgeOrder({ footprint, roof }: Design, { ridge }: RoofLumber, { centre, top }: Meeting): Order {
+function ridgeOrder({ footprint, roof }: Building, { ridge }: RoofLumber, { centre, top }: Meeting): Order {
   return squareBoard({
     id: 'roof/ridge',
     role: 'ridge',
@@ -219,7 +223,7 @@ const overMiddle = (
     .map(each => each.x)
 
 function rafterOrders(
-  design: Design,
+  building: Building,
   lumber: RoofLumber,
   datum: RoofDatum,
   side: Slope,
@@ -228,7 +232,7 @@ function rafterOrders(
   const { rafter } = lumber
   const slope = datum.slopes[side]
   const { ridgeFace, tail } = slope
-  const lookouts = lookoutCuts(design, lumber, datum, side)
+  const lookouts = lookoutCuts(building, lumber, datum, side)
   const whole = ({ name, at }: Standing, i: number): Order =>
     rafterOn({
       id: `roof/${side}/${name}`,
@@ -239,12 +243,12 @@ function rafterOrders(
       from: -(ridgeFace?.offset ?? 0),
       to: tail.offset,
       ...tailed(
-        design,
+        building,
         lumber,
         slope,
         ridgeFace ? [plumbCut(ridgeFace)] : [],
         i === 0 || i === standing.length - 1 ? lookouts : [],
       ),
     })
-  return [...partedOrders(standing, whole, slope, rafter), ...roofHeaders(design, lumber, slope)]
+  return [...partedOrders(standing, whole, slope, rafter), ...roofHeaders(building, lumber, slope)]
 }

@@ -1,5 +1,5 @@
 import { least, type Stretch } from '../../trade'
-import { type Design, hasMouth, heightAbovePlate, heightOf, type SideName, sideNames } from '../../design'
+import { type Building, had, hasMouth, heightAbovePlate, type SideName, sideNames } from '../../design'
 import { add, meets, place, type Plane, planeAt, scale, subtract, vec, type Vec3 } from '../../geometry'
 import { degrees, HAIR, pitchAngle, radians } from '../../measure'
 import type { Section } from '../../lumber'
@@ -23,37 +23,37 @@ import { tieOrders } from './ties'
  * commons so that each is shorter than the last by one common difference.
  */
 export const hip: RoofShape = {
-  frame(design, lumber) {
-    const datum = hipDatum(design, lumber)
-    const problems = hipProblems(design, lumber, datum)
+  frame(building, lumber) {
+    const datum = hipDatum(building, lumber)
+    const problems = hipProblems(building, lumber, datum)
     if (problems.some(({ code }) => stops.has(code)))
       return { datum: { ...datum, eaves: [] }, problems, orders: [] }
     const commons = {
-      south: commonsOn(design, lumber.rafter, 'south'),
-      north: commonsOn(design, lumber.rafter, 'north'),
+      south: commonsOn(building, lumber.rafter, 'south'),
+      north: commonsOn(building, lumber.rafter, 'north'),
     }
     const ties = tieOrders(
-      design,
+      building,
       lumber,
       datum,
       pairsOf(datum, lumber.rafter, commons),
       [...commons.south, ...commons.north].map(each => each.at),
-      wholeOf(placesOf(design, lumber.rafter).south),
+      wholeOf(placesOf(building, lumber.rafter).south),
     )
     return {
       datum,
       problems: [...problems, ...ties.problems],
       orders: [
-        ...ridgeOrders(design, lumber, datum),
-        ...corners.map(corner => hipOrder(design, lumber, datum, corner)),
-        ...sideNames.flatMap(side => slopeOrders(design, lumber, datum, side)),
+        ...ridgeOrders(building, lumber, datum),
+        ...corners.map(corner => hipOrder(building, lumber, datum, corner)),
+        ...sideNames.flatMap(side => slopeOrders(building, lumber, datum, side)),
         ...ties.orders,
       ],
       taken: ties.taken,
     }
   },
-  places: (design, rafter) => {
-    const at = placesOf(design, rafter)
+  places: (building, rafter) => {
+    const at = placesOf(building, rafter)
     return Object.fromEntries(sideNames.map(side => [side, all(at[side])]))
   },
 }
@@ -82,10 +82,10 @@ const corners: readonly Corner[] = [
   { name: 'north-west', sides: ['north', 'west'] },
 ]
 
-const cornerAt = ({ footprint: { length, width } }: Design, { sides: [eave, end] }: Corner): Vec3 =>
+const cornerAt = ({ footprint: { length, width } }: Building, { sides: [eave, end] }: Corner): Vec3 =>
   vec(end === 'east' ? length : 0, eave === 'north' ? width : 0, 0)
 
-const isSquare = ({ footprint: { length, width } }: Design): boolean => Math.abs(length - width) < HAIR
+const isSquare = ({ footprint: { length, width } }: Building): boolean => Math.abs(length - width) < HAIR
 
 interface Places {
   readonly low: readonly Stretch[]
@@ -100,7 +100,7 @@ const all = ({ low, commons, high }: Places): Stretch[] => [...low, ...commons, 
  * toward either corner.
  */
 function placesOf(
-  { footprint: { length, width }, roof: { spacing } }: Design,
+  { footprint: { length, width }, roof: { spacing } }: Building,
   { thickness: t }: Section,
 ): Readonly<Record<SideName, Places>> {
   const half = width / 2
@@ -125,8 +125,8 @@ function placesOf(
 }
 
 /** The commons of a slope, those beside and in its openings among them. */
-const commonsOn = (design: Design, rafter: Section, side: SideName): Standing[] =>
-  standingIn(placesOf(design, rafter)[side].commons, partingsIn(design, side, rafter), rafter)
+const commonsOn = (building: Building, rafter: Section, side: SideName): Standing[] =>
+  standingIn(placesOf(building, rafter)[side].commons, partingsIn(building, side, rafter), rafter)
 
 /** From the first common to the last. */
 const wholeOf = ({ commons }: Places): Stretch => ({
@@ -137,7 +137,7 @@ const wholeOf = ({ commons }: Places): Stretch => ({
 /** Jacks that reach inside their plate; one nearer its corner is left out. */
 function jacksThatFit(
   places: readonly Stretch[],
-  { footprint }: Design,
+  { footprint }: Building,
   { hip: hipSection, plate }: RoofLumber,
   side: SideName,
 ): readonly Stretch[] {
@@ -155,21 +155,21 @@ const hipAngle = (angle: number): number => degrees(Math.atan(Math.tan(radians(a
  * How far a dropped hip lies under the line where the slopes meet, plumb, mm: its arrises then lie in the
  * slopes.
  */
-const dropOf = ({ roof }: Design, { hip: section }: RoofLumber, angle: number): number =>
-  roof.hip.edge === 'dropped' ? (section.thickness / 2) * Math.tan(radians(hipAngle(angle))) : 0
+const dropOf = ({ roof }: Building, { hip: section }: RoofLumber, angle: number): number =>
+  had(roof.hip).edge === 'dropped' ? (section.thickness / 2) * Math.tan(radians(hipAngle(angle))) : 0
 
-function hipDatum(design: Design, lumber: RoofLumber): RoofDatum {
+function hipDatum(building: Building, lumber: RoofLumber): RoofDatum {
   const {
     footprint: { length, width },
-    walls,
+    heights,
     roof,
-  } = design
+  } = building
   const { rafter, ridge, plate, hip: hipSection } = lumber
   const angle = pitchAngle(roof.pitch)
-  const height = heightOf(walls, 'south')
+  const height = heights.south
   const lift = heightAbovePlate(roof.seat, angle, rafter.depth, plate.depth)
   const half = width / 2
-  const thickness = isSquare(design) ? 0 : ridge.thickness
+  const thickness = isSquare(building) ? 0 : ridge.thickness
   const face = (side: SideName, inward: number): Plane => standingAt(scale(outOf[side], -1), inward)
   const slope = (side: SideName, outside: number, back: number): SlopeDatum =>
     slopeDatum({
@@ -189,7 +189,7 @@ function hipDatum(design: Design, lumber: RoofLumber): RoofDatum {
     west: slope('west', 0, rafter.thickness / 2),
     east: slope('east', length, rafter.thickness / 2),
   }
-  const at = placesOf(design, rafter)
+  const at = placesOf(building, rafter)
   const eave = (side: SideName): Eave => {
     const overall = side === 'south' || side === 'north' ? length : width
     const { low, high } = at[side]
@@ -197,21 +197,21 @@ function hipDatum(design: Design, lumber: RoofLumber): RoofDatum {
       slope: slopes[side],
       whole: wholeOf(at[side]),
       rafters: [
-        ...jacksThatFit(low, design, lumber, side),
-        ...commonsOn(design, rafter, side).map(each => each.at),
-        ...jacksThatFit(high, design, lumber, side),
+        ...jacksThatFit(low, building, lumber, side),
+        ...commonsOn(building, rafter, side).map(each => each.at),
+        ...jacksThatFit(high, building, lumber, side),
       ],
       reach: { from: -roof.overhang.eave, to: overall + roof.overhang.eave },
       corners: cornersOf(side).map(corner => ({
         kind: 'end',
         name: 'mitre',
-        plane: hipPlane(design, corner, side, 0),
+        plane: hipPlane(building, corner, side, 0),
       })),
       hip: {
         level:
           height +
           lift -
-          dropOf(design, lumber, angle) -
+          dropOf(building, lumber, angle) -
           hipSection.depth / Math.cos(radians(hipAngle(angle))),
         angle: hipAngle(angle),
         half: hipSection.thickness / 2,
@@ -235,15 +235,15 @@ function hipDatum(design: Design, lumber: RoofLumber): RoofDatum {
  * The plumb plane along a hip, `off` mm toward a side from its middle, that looks away from what lies on that
  * side.
  */
-function hipPlane(design: Design, corner: Corner, side: SideName, off: number): Plane {
+function hipPlane(building: Building, corner: Corner, side: SideName, off: number): Plane {
   const other = corner.sides.find(each => each !== side) ?? side
   const out = scale(subtract(outOf[other], outOf[side]), Math.SQRT1_2)
-  const at = cornerAt(design, corner)
+  const at = cornerAt(building, corner)
   return standingAt(out, out.x * at.x + out.y * at.y - off)
 }
 
 function hipProblems(
-  design: Design,
+  building: Building,
   lumber: RoofLumber,
   { slopes: { south }, highest, angle }: RoofDatum,
 ): Problem[] {
@@ -251,41 +251,42 @@ function hipProblems(
     footprint: { length, width },
     roof,
     walls,
-  } = design
+    heights,
+  } = building
   const { rafter, ridge, plate, hip: section } = lumber
   const problems: Problem[] = []
   const leastWidth = 2 * (plate.depth + Math.max(ridge.thickness, rafter.thickness) / 2 + 10)
   if (width < leastWidth - HAIR)
     problems.push({ code: 'rafter-no-length', path: 'footprint.width', least: leastWidth })
-  else if (length < width && !isSquare(design))
+  else if (length < width && !isSquare(building))
     problems.push({ code: 'hip-too-short', path: 'footprint.length', least: width })
-  else if (!isSquare(design) && length - width < 2 * rafter.thickness - HAIR)
+  else if (!isSquare(building) && length - width < 2 * rafter.thickness - HAIR)
     problems.push({
       code: 'hip-nearly-square',
       path: 'footprint.length',
       square: width,
       least: width + 2 * rafter.thickness,
     })
-  const uneven = sideNames.find(side => Math.abs(heightOf(walls, side) - south.height) > HAIR)
+  const uneven = sideNames.find(side => Math.abs(heights[side] - south.height) > HAIR)
   if (uneven) {
     const side = walls.sides[uneven].height === null ? 'south' : uneven
     problems.push({
       code: 'hip-walls-uneven',
       path: `walls.sides.${side}.height`,
       side,
-      height: side === 'south' ? heightOf(walls, uneven) : south.height,
+      height: side === 'south' ? heights[uneven] : south.height,
     })
   }
   if (roof.spacing < 2 * rafter.thickness - HAIR)
     problems.push({ code: 'spacing-too-tight', path: 'roof.spacing', least: 2 * rafter.thickness })
   if (!hasMouth(roof.seat)) return [...problems, { code: 'seat-wants-mouth', path: 'roof.seat.rule' }]
   problems.push(
-    ...seatProblems(design, south, rafter.depth),
+    ...seatProblems(building, south, rafter.depth),
     ...hipSeatProblems(
-      design,
+      building,
       {
         lift: south.lift,
-        drop: dropOf(design, lumber, angle),
+        drop: dropOf(building, lumber, angle),
         angle: hipAngle(angle),
         run: Math.SQRT2 * (width / 2 - rafter.thickness / 2),
       },
@@ -293,18 +294,23 @@ function hipProblems(
     ),
   )
   const into = south.height - (highest - ridge.depth)
-  if (into > HAIR && !isSquare(design))
+  if (into > HAIR && !isSquare(building))
     problems.push({ code: 'ridge-into-wall', path: 'roof.ridge', by: into })
-  const off = south.lift - dropOf(design, lumber, angle) - section.depth / Math.cos(radians(hipAngle(angle)))
+  const off =
+    south.lift - dropOf(building, lumber, angle) - section.depth / Math.cos(radians(hipAngle(angle)))
   if (off > HAIR) problems.push({ code: 'hip-off-plate', path: 'roof.hip.section', by: off })
   return problems
 }
 
-function ridgeOrders(design: Design, { ridge, rafter }: RoofLumber, { meet, highest }: RoofDatum): Order[] {
-  if (isSquare(design)) return []
+function ridgeOrders(
+  building: Building,
+  { ridge, rafter }: RoofLumber,
+  { meet, highest }: RoofDatum,
+): Order[] {
+  if (isSquare(building)) return []
   const {
     footprint: { length },
-  } = design
+  } = building
   return [
     squareBoard({
       id: 'roof/ridge',
@@ -319,17 +325,22 @@ function ridgeOrders(design: Design, { ridge, rafter }: RoofLumber, { meet, high
   ]
 }
 
-function hipOrder(design: Design, lumber: RoofLumber, { slopes, angle }: RoofDatum, corner: Corner): Order {
+function hipOrder(
+  building: Building,
+  lumber: RoofLumber,
+  { slopes, angle }: RoofDatum,
+  corner: Corner,
+): Order {
   const { hip: section, rafter } = lumber
   const [a, b] = corner.sides.map(side => slopes[side]) as [SlopeDatum, SlopeDatum]
-  const at = cornerAt(design, corner)
+  const at = cornerAt(building, corner)
   const fall = scale(add(a.wallOutside.normal, b.wallOutside.normal), Math.SQRT1_2)
   const slope = radians(hipAngle(angle))
   const up = vec(fall.x * Math.sin(slope), fall.y * Math.sin(slope), Math.cos(slope))
   const along = vec(fall.x * Math.cos(slope), fall.y * Math.cos(slope), -Math.sin(slope))
   const across = vec(fall.y, -fall.x, 0)
-  const top = planeAt(vec(at.x, at.y, a.height + a.lift - dropOf(design, lumber, angle)), up)
-  const inward = Math.SQRT2 * (design.footprint.width / 2 - rafter.thickness / 2) + section.thickness / 2
+  const top = planeAt(vec(at.x, at.y, a.height + a.lift - dropOf(building, lumber, angle)), up)
+  const inward = Math.SQRT2 * (building.footprint.width / 2 - rafter.thickness / 2) + section.thickness / 2
   const start = add(at, subtract(scale(fall, -inward), scale(across, section.thickness / 2)))
   const head = vec(start.x, start.y, meets(top, start, vec(0, 0, 1)) ?? 0)
   const spare = SPARE + section.depth * Math.tan(slope)
@@ -338,18 +349,18 @@ function hipOrder(design: Design, lumber: RoofLumber, { slopes, angle }: RoofDat
     name: 'cheek',
     plane: standingAt(
       scale(side.wallOutside.normal, -1),
-      design.footprint.width / 2 - rafter.thickness / 2 - side.wallOutside.offset,
+      building.footprint.width / 2 - rafter.thickness / 2 - side.wallOutside.offset,
     ),
   })
   const tail = (side: SlopeDatum): BuildingCut => ({
     kind: 'end',
     name: 'cheek',
-    plane: tailPlane(design, side),
+    plane: tailPlane(building, side),
   })
-  const foot: BuildingCut[] = tailCuts(design, a).filter(cut => cut.name === 'level')
-  const finish = [a, b].flatMap(side => finishCuts(side, lumber, coverOn(design, lumber, side.side)))
+  const foot: BuildingCut[] = tailCuts(building, a).filter(cut => cut.name === 'level')
+  const finish = [a, b].flatMap(side => finishCuts(side, lumber, coverOn(building, lumber, side.side)))
   const backing =
-    design.roof.hip.edge === 'backed'
+    had(building.roof.hip).edge === 'backed'
       ? [a, b].map((side): BuildingCut => ({ kind: 'end', name: 'backing', plane: side.roofTop }))
       : []
   const heel = standingAt(fall, fall.x * at.x + fall.y * at.y)
@@ -358,7 +369,7 @@ function hipOrder(design: Design, lumber: RoofLumber, { slopes, angle }: RoofDat
     role: 'hip',
     section,
     placement: place(subtract(subtract(head, scale(up, section.depth)), scale(along, spare)), along, up),
-    blankLength: (inward + Math.SQRT2 * design.roof.overhang.eave) / Math.cos(slope) + 2 * spare,
+    blankLength: (inward + Math.SQRT2 * building.roof.overhang.eave) / Math.cos(slope) + 2 * spare,
     cuts: [
       nest(a),
       nest(b),
@@ -380,10 +391,10 @@ function hipOrder(design: Design, lumber: RoofLumber, { slopes, angle }: RoofDat
 }
 
 /** Commons and jacks of one slope. */
-function slopeOrders(design: Design, lumber: RoofLumber, { slopes }: RoofDatum, side: SideName): Order[] {
+function slopeOrders(building: Building, lumber: RoofLumber, { slopes }: RoofDatum, side: SideName): Order[] {
   const slope = slopes[side]
   if (!slope?.ridgeFace) return []
-  const { low, high } = placesOf(design, lumber.rafter)[side]
+  const { low, high } = placesOf(building, lumber.rafter)[side]
   const { ridgeFace, tail, roofTop } = slope
   const [lowCorner, highCorner] = cornersOf(side)
   const order = (id: string, role: 'rafter' | 'jack-rafter', at: Stretch, head: BuildingCut): Order =>
@@ -395,24 +406,24 @@ function slopeOrders(design: Design, lumber: RoofLumber, { slopes }: RoofDatum, 
       at,
       from: -ridgeFace.offset,
       to: tail.offset,
-      ...tailed(design, lumber, slope, [head]),
+      ...tailed(building, lumber, slope, [head]),
     })
   const jack = (number: number, at: Stretch, corner: Corner): Order =>
     order(`roof/${side}/jack/${number}`, 'jack-rafter', at, {
       kind: 'end',
       name: 'cheek',
-      plane: hipPlane(design, corner, side, lumber.hip.thickness / 2),
+      plane: hipPlane(building, corner, side, lumber.hip.thickness / 2),
     })
-  const [near, far] = [jacksThatFit(low, design, lumber, side), jacksThatFit(high, design, lumber, side)]
+  const [near, far] = [jacksThatFit(low, building, lumber, side), jacksThatFit(high, building, lumber, side)]
   return [
     ...near.map((at, i) => jack(i + 1, at, lowCorner)),
     ...partedOrders(
-      commonsOn(design, lumber.rafter, side),
+      commonsOn(building, lumber.rafter, side),
       ({ name, at }) => order(`roof/${side}/${name}`, 'rafter', at, plumbCut(ridgeFace)),
       slope,
       lumber.rafter,
     ),
-    ...roofHeaders(design, lumber, slope),
+    ...roofHeaders(building, lumber, slope),
     ...far.map((at, i) => jack(near.length + i + 1, at, highCorner)),
   ]
 }

@@ -1,4 +1,4 @@
-import { type Design, heightAbovePlate, heightOf, ledgerRise, limits, lowSide } from '../../design'
+import { type Building, heightAbovePlate, ledgerRise, limits, lowSide } from '../../design'
 import { scale } from '../../geometry'
 import { HAIR, ONE_READING, pitchAngle, radians } from '../../measure'
 import { squareBoard } from '../between'
@@ -18,15 +18,15 @@ import type { RoofDatum, RoofLumber, RoofShape, SlopeDatum } from './shape'
  * cut plumb against the ledger's face, with a seat on the low wall. The ledger is of the ridge's section.
  */
 export const leanTo: RoofShape = {
-  frame(design, lumber) {
-    const datum = datumOf(design, lumber)
-    const problems = problemsOf(design, lumber, datum)
+  frame(building, lumber) {
+    const datum = datumOf(building, lumber)
+    const problems = problemsOf(building, lumber, datum)
     if (problems.some(({ code }) => stops.has(code))) return { datum, problems, orders: [] }
-    const low = datum.slopes[lowSide(design)]
+    const low = datum.slopes[lowSide(building.roof)]
     const { ridgeFace } = low
     const head = ridgeFace ? [plumbCut(ridgeFace)] : []
-    const standing = standingOn(design, lumber.rafter, lowSide(design))
-    const lookouts = lookoutCuts(design, lumber, datum, 'slope')
+    const standing = standingOn(building, lumber.rafter, lowSide(building.roof))
+    const lookouts = lookoutCuts(building, lumber, datum, 'slope')
     const whole = ({ name, at }: Standing, i: number): Order =>
       rafterOn({
         id: `roof/${name}`,
@@ -36,16 +36,16 @@ export const leanTo: RoofShape = {
         at,
         from: -(ridgeFace?.offset ?? 0),
         to: low.tail.offset,
-        ...tailed(design, lumber, low, head, i === 0 || i === standing.length - 1 ? lookouts : []),
+        ...tailed(building, lumber, low, head, i === 0 || i === standing.length - 1 ? lookouts : []),
       })
-    const ceiling = ceilingOrders(design, lumber, datum, standing)
+    const ceiling = ceilingOrders(building, lumber, datum, standing)
     return {
       datum,
       problems: [...problems, ...ceiling.problems],
       orders: [
-        ledgerOrder(design, lumber, datum),
+        ledgerOrder(building, lumber, datum),
         ...partedOrders(standing, whole, low, lumber.rafter),
-        ...roofHeaders(design, lumber, low),
+        ...roofHeaders(building, lumber, low),
         ...ceiling.orders,
       ],
       taken: ceiling.taken,
@@ -63,16 +63,16 @@ const stops: ReadonlySet<Problem['code']> = new Set([
   'seat-through-rafter',
 ])
 
-function datumOf(design: Design, lumber: RoofLumber): RoofDatum {
+function datumOf(building: Building, lumber: RoofLumber): RoofDatum {
   const { rafter, ridge, plate } = lumber
   const {
     footprint: { width, length },
-    walls,
+    heights,
     roof,
-  } = design
+  } = building
   const angle = pitchAngle(roof.pitch)
-  const [side, house] = [lowSide(design), roof.high]
-  const height = heightOf(walls, side)
+  const [side, house] = [lowSide(building.roof), roof.high]
+  const height = heights[side]
   const lift = heightAbovePlate(roof.seat, angle, rafter.depth, plate.depth)
   const outside = (of: 'south' | 'north'): number => (of === 'south' ? 0 : width)
   const run = width - ridge.thickness
@@ -106,7 +106,7 @@ function datumOf(design: Design, lumber: RoofLumber): RoofDatum {
     eaves: [
       {
         slope: low,
-        rafters: standingOn(design, rafter, lowSide(design)).map(each => each.at),
+        rafters: standingOn(building, rafter, lowSide(building.roof)).map(each => each.at),
         whole: { from: 0, to: length },
         reach: { from: -roof.overhang.gable, to: length + roof.overhang.gable },
         corners: [],
@@ -117,25 +117,25 @@ function datumOf(design: Design, lumber: RoofLumber): RoofDatum {
     headEnd: { from: north ? run : 0, to: north ? width : ridge.thickness, bottom: highest - ridge.depth },
     strip: null,
     meet: north ? width : 0,
-    coverDrop: dropOfCover(design, lumber),
+    coverDrop: dropOfCover(building, lumber),
     highest,
   }
 }
 
 function problemsOf(
-  design: Design,
+  building: Building,
   { rafter, ridge, plate }: RoofLumber,
   { slopes, highest }: RoofDatum,
 ): Problem[] {
-  const { roof, footprint, walls } = design
-  const low = slopes[lowSide(design)]
+  const { roof, footprint, walls, heights } = building
+  const low = slopes[lowSide(building.roof)]
   const problems: Problem[] = []
   const least = plate.depth + ridge.thickness + 10
   if (footprint.width < least - HAIR)
     problems.push({ code: 'rafter-no-length', path: 'footprint.width', least })
   // a ledger that is asked for where no pitch brings the rafters
   const asked = walls.sides[roof.high].height
-  const rise = ledgerRise(design)
+  const rise = ledgerRise(building)
   if (asked !== null && rise && Math.abs(asked - highest) > ONE_READING)
     problems.push({
       code: 'ledger-out-of-reach',
@@ -146,16 +146,16 @@ function problemsOf(
   if (roof.spacing < 2 * rafter.thickness - HAIR)
     problems.push({ code: 'spacing-too-tight', path: 'roof.spacing', least: 2 * rafter.thickness })
   const bottom = highest - ridge.depth
-  const into = Math.max(heightOf(walls, 'east'), heightOf(walls, 'west')) - bottom
+  const into = Math.max(heights.east, heights.west) - bottom
   if (bottom < 0) problems.push({ code: 'ledger-below-deck', path: 'roof.ridge', by: -bottom })
   // its ends lie over the end walls' plates, or against them
   else if (into > HAIR) problems.push({ code: 'ridge-into-wall', path: 'roof.ridge', by: into })
-  return [...problems, ...seatProblems(design, low, rafter.depth), ...levelTailProblems(design, [low])]
+  return [...problems, ...seatProblems(building, low, rafter.depth), ...levelTailProblems(building, [low])]
 }
 
 /** The ledger on the house, its top level with the rafters' upper edges at its face. */
 function ledgerOrder(
-  { footprint, roof }: Design,
+  { footprint, roof }: Building,
   { ridge }: RoofLumber,
   { headEnd, highest }: RoofDatum,
 ): Order {

@@ -1,6 +1,6 @@
 import type { Obstacle } from './obstacle'
 import { gaps, overlap, type Stretch } from '../../trade'
-import { type Design, hasOneSlope, type RoofOpening, tieKindsOf } from '../../design'
+import { type Building, type RoofOpening } from '../../design'
 import { add, meets, type Plane, planeAt, scale, vec, type Vec3 } from '../../geometry'
 import type { Section } from '../../lumber'
 import { HAIR, radians } from '../../measure'
@@ -12,7 +12,6 @@ import { leaningBoard } from './leaning'
 import { seatLength } from './seat'
 import type { RoofDatum, RoofLumber, SlopeDatum } from './shape'
 import { downOf } from './slope'
-import { fallsOut } from './tails'
 import type { Pair } from './ties'
 
 /**
@@ -35,13 +34,12 @@ export interface Standing {
 
 /** The openings of a slope, in the order asked; those of no width are not framed. */
 export function partingsIn(
-  { roof: { openings, shape } }: Design,
+  { roof: { openings } }: Building,
   side: SlopeDatum['side'],
   { thickness: t }: Section,
 ): Parting[] {
   return openings.flatMap((asked, i): Parting[] => {
-    if (asked.kind === 'stair' || asked.width === 0 || (!hasOneSlope({ shape }) && asked.slope !== side))
-      return []
+    if (asked.kind === 'stair' || asked.width === 0 || asked.slope !== side) return []
     const s = { from: asked.at - asked.width / 2, to: asked.at + asked.width / 2 }
     return [{ number: i + 1, asked, s, wide: { from: s.from - asked.plies * t, to: s.to + asked.plies * t } }]
   })
@@ -164,9 +162,9 @@ export function partedOrders(
 }
 
 /** The headers of a slope's openings, square to it between the trimmers. */
-export function roofHeaders(design: Design, { rafter }: RoofLumber, slope: SlopeDatum): Order[] {
+export function roofHeaders(building: Building, { rafter }: RoofLumber, slope: SlopeDatum): Order[] {
   const along = axisOf(slope)
-  return partingsIn(design, slope.side, rafter).flatMap(parting => {
+  return partingsIn(building, slope.side, rafter).flatMap(parting => {
     const { low, high, down, up } = edgesOf(slope, parting)
     const ply = (name: 'low' | 'high', k: number): Order => {
       const edge =
@@ -196,9 +194,9 @@ export function roofHeaders(design: Design, { rafter }: RoofLumber, slope: Slope
  * What rows of blocks on a slope keep clear of: its openings, from their lower headers' feet to their upper
  * ones' tops.
  */
-export function openingsTaken(design: Design, { rafter }: RoofLumber, { eaves }: RoofDatum): Obstacle[] {
-  return partedEaves(design, eaves).flatMap(({ slope }) =>
-    partingsIn(design, slope.side, rafter).map((parting): Obstacle => {
+export function openingsTaken(building: Building, { rafter }: RoofLumber, { eaves }: RoofDatum): Obstacle[] {
+  return partedEaves(building, eaves).flatMap(({ slope }) =>
+    partingsIn(building, slope.side, rafter).map((parting): Obstacle => {
       const { low, high, down, up } = edgesOf(slope, parting)
       const thick = parting.asked.plies * rafter.thickness
       return {
@@ -243,24 +241,24 @@ export const singlesOf = (slope: SlopeDatum, rafter: Section, standing: readonly
     }))
 
 /** The slopes that openings can be in: of a single slope its eave at the low wall alone. */
-export const partedEaves = ({ roof }: Design, eaves: RoofDatum['eaves']): RoofDatum['eaves'] =>
-  hasOneSlope(roof) ? eaves.filter(eave => fallsOut(eave.slope)) : eaves.filter(eave => !eave.name)
+export const partedEaves = ({ roof }: Building, eaves: RoofDatum['eaves']): RoofDatum['eaves'] =>
+  eaves.filter(eave => !eave.name && roof.has.falls.includes(eave.slope.side))
 
 /**
  * Why openings can't be in a slope: none there, no room for trimmers or headers, or one in another's way; and
  * stairs where no roof has ceiling joists.
  */
 export function roofOpeningProblems(
-  design: Design,
+  building: Building,
   lumber: RoofLumber,
   datum: RoofDatum,
 ): RoofOpeningProblem[] {
-  const eaves = partedEaves(design, datum.eaves)
+  const eaves = partedEaves(building, datum.eaves)
   const found = eaves.flatMap(eave =>
-    partingsIn(design, eave.slope.side, lumber.rafter).map(parting => ({ parting, eave })),
+    partingsIn(building, eave.slope.side, lumber.rafter).map(parting => ({ parting, eave })),
   )
   const refused = new Set<number>()
-  return design.roof.openings.flatMap((asked, i): RoofOpeningProblem[] => {
+  return building.roof.openings.flatMap((asked, i): RoofOpeningProblem[] => {
     const problem = problemOf(asked, i)
     if (problem) refused.add(i + 1)
     return problem ? [problem] : []
@@ -268,7 +266,7 @@ export function roofOpeningProblems(
 
   function problemOf(asked: RoofOpening, i: number): RoofOpeningProblem | null {
     if (asked.kind === 'stair')
-      return tieKindsOf(design.roof).includes('ceiling')
+      return building.roof.has.ties.includes('ceiling')
         ? null
         : { code: 'stair-no-joists', path: `roof.openings.${i}.kind`, number: i + 1 }
     const mine = found.find(each => each.parting.number === i + 1)
@@ -281,7 +279,7 @@ export function roofOpeningProblems(
       }
     const { parting, eave } = mine
     const cos = eave.slope.joistTop === undefined ? eave.slope.roofTop.normal.z : 1
-    const up = roomOn(design, lumber, datum, eave.slope, parting.asked.plies)
+    const up = roomOn(building, lumber, datum, eave.slope, parting.asked.plies)
     const bounds = { least: up.from, most: up.to - asked.length * cos }
     const sides = 2 * lumber.rafter.thickness * (1 + asked.plies)
     const room = eave.whole.to - eave.whole.from - sides
@@ -333,7 +331,7 @@ export type RoofOpeningProblem = Extract<
  * clear of the plate, with blocks on it, of a seat longer than that, and of the ridge or the high wall; mm.
  */
 export function roomOn(
-  { footprint, roof }: Design,
+  { footprint, roof }: Building,
   { rafter, plate, ridge, post }: RoofLumber,
   { ridgeCentre }: RoofDatum,
   { angle, run, side, ridgeFace, joistTop, lift }: SlopeDatum,

@@ -1,6 +1,6 @@
 import type { BearingPartition, Obstacle } from './obstacle'
 import { least, type Stretch } from '../../trade'
-import { type Design, hasOneSlope } from '../../design'
+import { type Building } from '../../design'
 import {
   add,
   cross,
@@ -48,7 +48,7 @@ interface InWay {
  * below the walls, or has no partition that braces can reach at 45 degrees or steeper, is left out and said.
  */
 export function purlinOrders(
-  design: Design,
+  building: Building,
   lumber: RoofLumber,
   datum: RoofDatum,
   bearers: readonly BearingPartition[],
@@ -56,13 +56,13 @@ export function purlinOrders(
 ): { readonly orders: readonly Order[]; readonly problems: readonly PurlinProblem[] } {
   const problems: PurlinProblem[] = []
   const orders: Order[] = []
-  const { purlins } = design.roof
+  const { purlins } = building.roof
   const { purlin, strut } = lumber
   if (!purlins || !purlin || !strut) return { orders, problems }
   const stood: Stretch[] = []
-  for (const field of fieldsOf(design, lumber, datum)) {
+  for (const field of fieldsOf(building, lumber, datum)) {
     const line = lineOf(field.slope, field.middle, purlin)
-    const bearer = bearerOf(design, datum, field, line, purlin, strut, bearers, inWay.taken)
+    const bearer = bearerOf(building, datum, field, line, purlin, strut, bearers, inWay.taken)
     if ('code' in bearer) {
       problems.push(bearer)
       continue
@@ -72,7 +72,7 @@ export function purlinOrders(
       clear(at, strut.thickness, crossing, field.reach),
     )
     stood.push(...places.map(at => ({ from: at - strut.thickness / 2, to: at + strut.thickness / 2 })))
-    const row = rowOf(field.reach, places, design.walls.longest, design.walls.longest)
+    const row = rowOf(field.reach, places, building.walls.longest, building.walls.longest)
     orders.push(
       ...row.map((s, k) =>
         leaningBoard({
@@ -105,7 +105,7 @@ export function purlinOrders(
 
 /** The partition that a purlin's braces stand on, or why it can't be. */
 function bearerOf(
-  { roof }: Design,
+  { roof }: Building,
   datum: RoofDatum,
   { slope, reach, middle }: Field,
   { low }: PurlinLine,
@@ -213,22 +213,21 @@ interface Field {
 
 /** From gable to gable; under the commons alone of a hip roof, whose jacks are short. */
 function fieldsOf(
-  design: Design,
+  building: Building,
   lumber: RoofLumber,
   { slopes: { south, north }, eaves }: RoofDatum,
 ): Field[] {
-  const { roof, footprint } = design
-  const gables = { reach: betweenEnds(design, lumber), ends: 'carried' } as const
-  if (hasOneSlope(roof))
+  const { roof, footprint } = building
+  const gables = { reach: betweenEnds(building, lumber), ends: 'carried' } as const
+  if (roof.has.falls.length === 1)
     return [{ name: 'slope', slope: fallsOut(south) ? south : north, middle: footprint.width / 2, ...gables }]
   return [south, north].map((slope): Field => {
-    const under =
-      roof.shape === 'hip'
-        ? ({
-            reach: eaves.find(eave => eave.slope === slope)?.whole ?? { from: 0, to: 0 },
-            ends: 'free',
-          } as const)
-        : gables
+    const under = roof.hip
+      ? ({
+          reach: eaves.find(eave => eave.slope === slope)?.whole ?? { from: 0, to: 0 },
+          ends: 'free',
+        } as const)
+      : gables
     return { name: slope.side, slope, middle: (slope.run + lumber.plate.depth) / 2, ...under }
   })
 }

@@ -1,12 +1,12 @@
 import type { Stretch } from '../../trade'
-import type { Design } from '../../design'
+import type { Building } from '../../design'
 import type { Section } from '../../lumber'
 import { clearOfEnds, onCentre, withLayout } from '../layout'
 import { partingsIn, type Standing, standingIn } from './openings'
 import type { RoofShape, SlopeDatum } from './shape'
 
 /** Where the rafters of a roof with gables stand along it: at both ends, and on centre from the west. */
-export function rafterPlaces({ footprint, roof }: Design, rafter: Section): Stretch[] {
+export function rafterPlaces({ footprint, roof }: Building, rafter: Section): Stretch[] {
   const t = rafter.thickness
   const ends = [
     { from: 0, to: t },
@@ -20,11 +20,11 @@ export function rafterPlaces({ footprint, roof }: Design, rafter: Section): Stre
 }
 
 /** Where those of one slope stand, those beside and in its openings among them. */
-export const standingOn = (design: Design, rafter: Section, side: SlopeDatum['side']): Standing[] =>
-  standingIn(rafterPlaces(design, rafter), partingsIn(design, side, rafter), rafter)
+export const standingOn = (building: Building, rafter: Section, side: SlopeDatum['side']): Standing[] =>
+  standingIn(rafterPlaces(building, rafter), partingsIn(building, side, rafter), rafter)
 
 /** Rafters over both eave walls. */
-export const overEaveWalls: RoofShape['places'] = (design, rafter) => {
-  const along = rafterPlaces(design, rafter)
+export const overEaveWalls: RoofShape['places'] = (building, rafter) => {
+  const along = rafterPlaces(building, rafter)
   return { south: along, north: along }
 }

@@ -1,5 +1,5 @@
 import type { Role, Stretch } from '../../trade'
-import { type Design, limits } from '../../design'
+import { type Building, limits } from '../../design'
 import { add, cross, meets, place, type Plane, scale, subtract, vec } from '../../geometry'
 import type { Section } from '../../lumber'
 import { level, SPARE } from '../between'
@@ -57,7 +57,10 @@ export function rafterOn({ id, role, section, roofTop, at, from, to, cuts, sawn 
  * A bird's mouth takes out what is inside the wall's outside and below the plate; cut level, all below the
  * plate goes; on wedges nothing does.
  */
-export function seatCuts({ roof: { seat } }: Design, { height, heel, plateTop }: SlopeDatum): BuildingCut[] {
+export function seatCuts(
+  { roof: { seat } }: Building,
+  { height, heel, plateTop }: SlopeDatum,
+): BuildingCut[] {
   if (seat.rule === 'wedge') return []
   if (seat.rule === 'none')
     return [{ kind: 'end', name: 'level', plane: { normal: vec(0, 0, -1), offset: -height } }]
@@ -77,11 +80,11 @@ export function seatCuts({ roof: { seat } }: Design, { height, heel, plateTop }:
  * The cuts of a rafter that runs up over a header: its end beyond it, and its bird's mouth there; none of
  * others.
  */
-export const overCuts = (design: Design, slope: SlopeDatum): BuildingCut[] =>
+export const overCuts = (building: Building, slope: SlopeDatum): BuildingCut[] =>
   slope.over
     ? [
         plumbCut(slope.over.tail),
-        ...seatCuts(design, {
+        ...seatCuts(building, {
           ...slope,
           heel: slope.over.heel,
           height: slope.over.height,
@@ -95,20 +98,20 @@ export const overCuts = (design: Design, slope: SlopeDatum): BuildingCut[] =>
  * where its tail is left to run wild.
  */
 export function tailed(
-  design: Design,
+  building: Building,
   lumber: RoofLumber,
   slope: SlopeDatum,
   head: readonly BuildingCut[],
   more: readonly BuildingCut[] = [],
 ): Pick<RafterAsk, 'cuts' | 'sawn'> {
-  const wild = wildCut(design, slope)
+  const wild = wildCut(building, slope)
   const rest = [
-    ...seatCuts(design, slope),
-    ...finishCuts(slope, lumber, coverOn(design, lumber, slope.side)),
+    ...seatCuts(building, slope),
+    ...finishCuts(slope, lumber, coverOn(building, lumber, slope.side)),
     ...more,
   ]
   return {
-    cuts: [...head, ...tailCuts(design, slope), ...rest],
+    cuts: [...head, ...tailCuts(building, slope), ...rest],
     sawn: wild ? [...head, wild, ...rest] : undefined,
   }
 }

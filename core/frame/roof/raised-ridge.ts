@@ -1,6 +1,6 @@
 import type { BearingPartition } from './obstacle'
 import { gaps, least, type Stretch } from '../../trade'
-import { type Design, hasMouth, heightAbovePlate, heightOf, lowSide } from '../../design'
+import { type Building, had, hasMouth, heightAbovePlate, lowSide } from '../../design'
 import { meets, scale, vec, type Vec3 } from '../../geometry'
 import { countUp, HAIR, pitchAngle, radians, TOUCHING } from '../../measure'
 import { level, squareBoard } from '../between'
@@ -23,23 +23,23 @@ import type { Eave, RoofDatum, RoofLumber, RoofShape, SlopeDatum } from './shape
  * on the deck; at the ends studs of the gables carry the header.
  */
 export const raisedRidge: RoofShape = {
-  frame(design, lumber, bearers) {
-    const { datum, row } = raisedDatum(design, lumber)
-    const problems = problemsOf(design, lumber, datum, row)
+  frame(building, lumber, bearers) {
+    const { datum, row } = raisedDatum(building, lumber)
+    const problems = problemsOf(building, lumber, datum, row)
     if (problems.some(({ code }) => stops.has(code))) return { datum, problems, orders: [] }
     const standing = {
-      south: standingOn(design, lumber.rafter, 'south'),
-      north: standingOn(design, lumber.rafter, 'north'),
+      south: standingOn(building, lumber.rafter, 'south'),
+      north: standingOn(building, lumber.rafter, 'north'),
     }
     const all = [...standing.south, ...standing.north].map(each => each.at)
-    const held = rowOrders(design, lumber, datum, row, bearers, all)
+    const held = rowOrders(building, lumber, datum, row, bearers, all)
     return {
       datum,
       problems: [...problems, ...held.problems],
       orders: [
         ...held.orders,
         ...(['south', 'north'] as const).flatMap(side =>
-          rafterOrders(design, lumber, datum, datum.slopes[side], standing[side]),
+          rafterOrders(building, lumber, datum, datum.slopes[side], standing[side]),
         ),
       ],
     }
@@ -69,18 +69,21 @@ interface Row {
   readonly under: number
 }
 
-function raisedDatum(design: Design, lumber: RoofLumber): { readonly datum: RoofDatum; readonly row: Row } {
+function raisedDatum(
+  building: Building,
+  lumber: RoofLumber,
+): { readonly datum: RoofDatum; readonly row: Row } {
   const { rafter, ridge, ply, post, plate } = lumber
   const {
     footprint: { width, length },
-    walls,
+    heights,
     roof,
-  } = design
-  const [lower, upper] = [lowSide(design), roof.high]
+  } = building
+  const [lower, upper] = [lowSide(building.roof), roof.high]
   const angles = { south: pitchAngle(roof.pitch), north: pitchAngle(roof.northPitch ?? roof.pitch) }
   const lift = (side: 'south' | 'north'): number =>
     heightAbovePlate(roof.seat, angles[side], rafter.depth, plate.depth)
-  const at = roof.raised.at ?? width / 2
+  const at = had(roof.raised).at
   // level along the way out of the upper slope
   const way = upper === 'north' ? 1 : -1
   const from = (near: number, thick: number): Stretch =>
@@ -94,13 +97,13 @@ function raisedDatum(design: Design, lumber: RoofLumber): { readonly datum: Roof
   const runLow = Math.abs(at - outside(lower)) - ply.thickness
   const runHigh = Math.abs(outside(upper) - at) - ridge.thickness
   const rise = (run: number, side: 'south' | 'north'): number => run * Math.tan(radians(angles[side]))
-  const top = heightOf(walls, lower) + lift(lower) + rise(runLow, lower)
-  const seat = heightOf(walls, upper) + rise(runHigh, upper)
+  const top = heights[lower] + lift(lower) + rise(runLow, lower)
+  const seat = heights[upper] + rise(runHigh, upper)
   const over = roof.overhang.high ?? roof.overhang.eave
   const common = (side: 'south' | 'north') => ({
     side,
     angle: angles[side],
-    height: heightOf(walls, side),
+    height: heights[side],
     lift: lift(side),
     outside: outside(side),
     reach: roof.overhang.eave,
@@ -124,7 +127,7 @@ function raisedDatum(design: Design, lumber: RoofLumber): { readonly datum: Roof
   const reach = { from: -roof.overhang.gable, to: length + roof.overhang.gable }
   const eave = (slope: SlopeDatum): Eave => ({
     slope,
-    rafters: standingOn(design, rafter, slope.side).map(each => each.at),
+    rafters: standingOn(building, rafter, slope.side).map(each => each.at),
     whole: { from: 0, to: length },
     reach,
     corners: [],
@@ -146,7 +149,7 @@ function raisedDatum(design: Design, lumber: RoofLumber): { readonly datum: Roof
       headEnd: { ...header, bottom: under },
       strip: { at, ledger: { ...ledger, bottom: top - ridge.depth }, clear: { from: top, to: under } },
       meet: at,
-      coverDrop: dropOfCover(design, lumber),
+      coverDrop: dropOfCover(building, lumber),
       highest,
     },
   }
@@ -175,7 +178,7 @@ function overStrip(slope: SlopeDatum, out: Vec3, outside: number): SlopeDatum {
 }
 
 function problemsOf(
-  design: Design,
+  building: Building,
   { rafter, ridge, ply, plate, post }: RoofLumber,
   { slopes }: RoofDatum,
   { posts, ledger, top, under }: Row,
@@ -184,7 +187,8 @@ function problemsOf(
     roof,
     footprint: { width },
     walls,
-  } = design
+    heights,
+  } = building
   const problems: Problem[] = []
   const side = plate.depth + 10
   const [near, far] =
@@ -199,20 +203,20 @@ function problemsOf(
       path: `walls.sides.${roof.high}.height`,
       side: roof.high,
       clear: under - top,
-      least: heightOf(walls, roof.high) + least.strip - (under - top),
+      least: heights[roof.high] + least.strip - (under - top),
     })
   if (roof.spacing < 2 * rafter.thickness - HAIR)
     problems.push({ code: 'spacing-too-tight', path: 'roof.spacing', least: 2 * rafter.thickness })
   if (!hasMouth(roof.seat)) return [...problems, { code: 'seat-wants-mouth', path: 'roof.seat.rule' }]
-  const into = Math.max(walls.height, heightOf(walls, 'east'), heightOf(walls, 'west')) - (top - ridge.depth)
+  const into = Math.max(walls.height, heights.east, heights.west) - (top - ridge.depth)
   if (into > HAIR) problems.push({ code: 'ridge-into-wall', path: 'roof.ridge', by: into })
-  const seats = [slopes.south, slopes.north].map(slope => seatProblems(design, slope, rafter.depth))
+  const seats = [slopes.south, slopes.north].map(slope => seatProblems(building, slope, rafter.depth))
   return [...problems, ...seats.flat()]
 }
 
 /** Posts, ledger and header. */
 function rowOrders(
-  design: Design,
+  building: Building,
   lumber: RoofLumber,
   { slopes }: RoofDatum,
   row: Row,
@@ -221,9 +225,10 @@ function rowOrders(
 ): { readonly orders: readonly Order[]; readonly problems: readonly Problem[] } {
   const {
     footprint: { length },
-    roof: { overhang, raised, high },
+    roof: { overhang, high },
     walls,
-  } = design
+  } = building
+  const raised = had(building.roof.raised)
   const { post, ply, plate, ridge } = lumber
   const inside = { from: plate.depth, to: length - plate.depth }
   const bays = Math.max(1, countUp((inside.to - inside.from) / raised.spacing))
@@ -300,15 +305,15 @@ function rowOrders(
 }
 
 function rafterOrders(
-  design: Design,
+  building: Building,
   lumber: RoofLumber,
   datum: RoofDatum,
   slope: SlopeDatum,
   standing: readonly Standing[],
 ): Order[] {
   const { over, ridgeFace, tail, roofTop, side } = slope
-  const lookouts = lookoutCuts(design, lumber, datum, side)
-  const head = over ? overCuts(design, slope) : ridgeFace ? [plumbCut(ridgeFace)] : []
+  const lookouts = lookoutCuts(building, lumber, datum, side)
+  const head = over ? overCuts(building, slope) : ridgeFace ? [plumbCut(ridgeFace)] : []
   const whole = ({ name, at }: Standing, i: number): Order =>
     rafterOn({
       id: `roof/${side}/${name}`,
@@ -318,7 +323,7 @@ function rafterOrders(
       at,
       from: -((over?.tail ?? ridgeFace)?.offset ?? 0),
       to: tail.offset,
-      ...tailed(design, lumber, slope, head, i === 0 || i === standing.length - 1 ? lookouts : []),
+      ...tailed(building, lumber, slope, head, i === 0 || i === standing.length - 1 ? lookouts : []),
     })
-  return [...partedOrders(standing, whole, slope, lumber.rafter), ...roofHeaders(design, lumber, slope)]
+  return [...partedOrders(standing, whole, slope, lumber.rafter), ...roofHeaders(building, lumber, slope)]
 }

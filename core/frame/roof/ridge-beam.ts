@@ -1,6 +1,6 @@
 import { gaps, type Stretch } from '../../trade'
 import { countUp, HAIR, ONE_READING } from '../../measure'
-import type { Design, RidgeBeam } from '../../design'
+import type { Building, RidgeBeam } from '../../design'
 import { meets, type Plane, vec } from '../../geometry'
 import { squareBoard } from '../between'
 import { pliesOf } from '../layout'
@@ -22,7 +22,7 @@ interface BeamLine {
  * the building there. A post that partitions leave no room for is said.
  */
 export function beamOrders(
-  design: Design,
+  building: Building,
   lumber: RoofLumber,
   beam: RidgeBeam,
   { centre, bottom, undersides }: BeamLine,
@@ -33,7 +33,7 @@ export function beamOrders(
     footprint: { length },
     roof: { overhang },
     walls,
-  } = design
+  } = building
   const { post, ply } = lumber
   const inside = { from: lumber.plate.depth, to: length - lumber.plate.depth }
   const bays = Math.max(1, countUp((inside.to - inside.from) / beam.spacing))

@@ -1,5 +1,5 @@
 import { least } from '../../trade'
-import type { Design, Seat } from '../../design'
+import type { Building, Seat } from '../../design'
 import { HAIR, radians } from '../../measure'
 import type { Problem } from '../problem'
 import type { SlopeDatum } from './shape'
@@ -16,7 +16,7 @@ export const seatLength = ({ lift, angle }: Pick<SlopeDatum, 'lift' | 'angle'>, 
  * from the plate or all along to their upper end.
  */
 export function seatProblems(
-  { roof: { seat } }: Design,
+  { roof: { seat } }: Building,
   { lift, angle, run, wallOutside, ridgeFace }: SlopeDatum,
   depth: number,
 ): Problem[] {
@@ -42,7 +42,7 @@ export const heightField = ({ rule }: Seat): 'roof.seat.height' | 'roof.seat.rul
  * would go through, or run along the whole hip. `run` level along the hip; its angle in degrees.
  */
 export function hipSeatProblems(
-  { roof: { seat } }: Design,
+  { roof: { seat } }: Building,
   {
     lift,
     drop,
@@ -61,7 +61,7 @@ export function hipSeatProblems(
  * Tails that a level cut along the bottom leaves nothing of: they run out before the overhang ends. What is
  * cut through at the seat already is said there.
  */
-export function levelTailProblems({ roof }: Design, slopes: readonly SlopeDatum[]): Problem[] {
+export function levelTailProblems({ roof }: Building, slopes: readonly SlopeDatum[]): Problem[] {
   const reach = Math.min(...slopes.map(slope => slope.lift / Math.tan(radians(slope.angle))))
   return roof.seat.rule === 'none' && reach >= 1 && roof.overhang.eave > reach - 1 + HAIR
     ? [{ code: 'tail-lost', path: 'roof.overhang.eave', most: reach - 1 }]

@@ -1,6 +1,6 @@
 import type { BearingPartition, Obstacle } from './obstacle'
 import type { Stretch } from '../../trade'
-import type { Design, SideName, TieKind } from '../../design'
+import type { Building, SideName, TieKind } from '../../design'
 import type { Plane } from '../../geometry'
 import type { Section } from '../../lumber'
 import type { BuildingCut, Order } from '../member'
@@ -151,10 +151,10 @@ export interface RoofFrame {
  * have along their eaves is put on by `frameRoof`.
  */
 export interface RoofShape {
-  readonly frame: (design: Design, lumber: RoofLumber, bearers: readonly BearingPartition[]) => RoofFrame
+  readonly frame: (building: Building, lumber: RoofLumber, bearers: readonly BearingPartition[]) => RoofFrame
   /** Where rafters stand along each wall that carries some. */
   readonly places: (
-    design: Design,
+    building: Building,
     rafter: Section,
   ) => Readonly<Partial<Record<SideName, readonly Stretch[]>>>
 }

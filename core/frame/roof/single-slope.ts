@@ -1,4 +1,4 @@
-import { type Design, hasMouth, heightAbovePlate, heightOf, limits, lowSide } from '../../design'
+import { type Building, hasMouth, heightAbovePlate, limits, lowSide } from '../../design'
 import { planeAt, vec } from '../../geometry'
 import { HAIR, radians } from '../../measure'
 import type { Order } from '../member'
@@ -20,19 +20,19 @@ import type { Eave, RoofDatum, RoofLumber, RoofShape, SlopeDatum } from './shape
  * inside, since the rafter runs up over that.
  */
 export const singleSlope: RoofShape = {
-  frame(design, lumber) {
-    const datum = datumOf(design, lumber)
-    const problems = problemsOf(design, lumber, datum)
+  frame(building, lumber) {
+    const datum = datumOf(building, lumber)
+    const problems = problemsOf(building, lumber, datum)
     if (problems.some(({ code }) => stops.has(code))) return { datum, problems, orders: [] }
     const { south, north } = datum.slopes
-    const [high, low] = design.roof.high === 'north' ? [north, south] : [south, north]
+    const [high, low] = building.roof.high === 'north' ? [north, south] : [south, north]
     const top = [
       plumbCut(high.tail),
-      ...seatCuts(design, high),
-      ...finishCuts(high, lumber, coverOn(design, lumber, high.side)),
+      ...seatCuts(building, high),
+      ...finishCuts(high, lumber, coverOn(building, lumber, high.side)),
     ]
-    const standing = standingOn(design, lumber.rafter, lowSide(design))
-    const lookouts = lookoutCuts(design, lumber, datum, 'slope')
+    const standing = standingOn(building, lumber.rafter, lowSide(building.roof))
+    const lookouts = lookoutCuts(building, lumber, datum, 'slope')
     const whole = ({ name, at }: Standing, i: number): Order =>
       rafterOn({
         id: `roof/${name}`,
@@ -42,15 +42,15 @@ export const singleSlope: RoofShape = {
         at,
         from: -high.tail.offset,
         to: low.tail.offset,
-        ...tailed(design, lumber, low, top, i === 0 || i === standing.length - 1 ? lookouts : []),
+        ...tailed(building, lumber, low, top, i === 0 || i === standing.length - 1 ? lookouts : []),
       })
-    const ceiling = ceilingOrders(design, lumber, datum, standing)
+    const ceiling = ceilingOrders(building, lumber, datum, standing)
     return {
       datum: { ...datum, joistLedger: ceiling.low },
       problems: [...problems, ...ceiling.problems],
       orders: [
         ...partedOrders(standing, whole, low, lumber.rafter),
-        ...roofHeaders(design, lumber, low),
+        ...roofHeaders(building, lumber, low),
         ...ceiling.orders,
       ],
       taken: ceiling.taken,
@@ -70,15 +70,15 @@ const stops: ReadonlySet<Problem['code']> = new Set([
   'seat-wants-mouth',
 ])
 
-function datumOf(design: Design, lumber: RoofLumber): RoofDatum {
+function datumOf(building: Building, lumber: RoofLumber): RoofDatum {
   const { rafter, plate } = lumber
   const {
     footprint: { width, length },
-    walls,
+    heights,
     roof,
-  } = design
+  } = building
   const way = roof.high === 'north' ? 1 : -1
-  const [south, north] = [heightOf(walls, 'south'), heightOf(walls, 'north')]
+  const [south, north] = [heights.south, heights.north]
   const run = width - plate.depth
   const slope = Math.atan2(Math.max(0, way * (north - south)), run)
   const angle = (slope * 180) / Math.PI
@@ -110,7 +110,7 @@ function datumOf(design: Design, lumber: RoofLumber): RoofDatum {
     }
   }
   const slopes = { south: at('south', south), north: at('north', north) }
-  const rafters = standingOn(design, rafter, lowSide(design)).map(each => each.at)
+  const rafters = standingOn(building, rafter, lowSide(building.roof)).map(each => each.at)
   const eave = (each: SlopeDatum): Eave => ({
     slope: each,
     rafters,
@@ -127,13 +127,17 @@ function datumOf(design: Design, lumber: RoofLumber): RoofDatum {
     headEnd: null,
     strip: null,
     meet: way * Infinity,
-    coverDrop: dropOfCover(design, lumber),
+    coverDrop: dropOfCover(building, lumber),
     highest: low + lift + (width + over) * Math.tan(slope),
   }
 }
 
-function problemsOf(design: Design, { rafter, plate }: RoofLumber, { angle, slopes }: RoofDatum): Problem[] {
-  const { roof, footprint } = design
+function problemsOf(
+  building: Building,
+  { rafter, plate }: RoofLumber,
+  { angle, slopes }: RoofDatum,
+): Problem[] {
+  const { roof, footprint } = building
   const low = roof.high === 'north' ? 'south' : 'north'
   const run = footprint.width - plate.depth
   const problems: Problem[] = []
@@ -159,5 +163,5 @@ function problemsOf(design: Design, { rafter, plate }: RoofLumber, { angle, slop
   if (roof.spacing < 2 * rafter.thickness - HAIR)
     problems.push({ code: 'spacing-too-tight', path: 'roof.spacing', least: 2 * rafter.thickness })
   if (!hasMouth(roof.seat)) return [...problems, { code: 'seat-wants-mouth', path: 'roof.seat.rule' }]
-  return [...problems, ...seatProblems(design, slopes[low], rafter.depth)]
+  return [...problems, ...seatProblems(building, slopes[low], rafter.depth)]
 }

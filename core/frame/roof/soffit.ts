@@ -1,6 +1,6 @@
 import { least, overlap, type Stretch } from '../../trade'
 import { HAIR } from '../../measure'
-import type { Design } from '../../design'
+import type { Building } from '../../design'
 import { meets, scale, vec } from '../../geometry'
 import { level, lyingBoard } from '../between'
 import { rowOf } from '../layout'
@@ -15,7 +15,7 @@ import { fallsOut, footOfTail, tailPlane } from './tails'
  * from the ledger to the tail, their lower edges at the tail's foot.
  */
 export function soffitOrders(
-  design: Design,
+  building: Building,
   lumber: RoofLumber,
   { eaves }: RoofDatum,
 ): { readonly orders: readonly Order[]; readonly problems: readonly Problem[] } {
@@ -24,7 +24,7 @@ export function soffitOrders(
   const orders = eaves
     .filter(eave => fallsOut(eave.slope))
     .flatMap(eave => {
-      const fit = fitOf(design, lumber, eave)
+      const fit = fitOf(building, lumber, eave)
       if (fit.long < least.soffitJoist.long - HAIR)
         problems.push({
           code: 'soffit-no-room',
@@ -39,7 +39,7 @@ export function soffitOrders(
           side: eave.slope.side,
           by: least.soffitJoist.deep - fit.deep,
         })
-      else return eaveOrders(design, lumber, eave, fit)
+      else return eaveOrders(building, lumber, eave, fit)
       return []
     })
   return { orders, problems }
@@ -54,10 +54,10 @@ interface Fit {
   readonly deep: number
 }
 
-function fitOf(design: Design, lumber: RoofLumber, { slope }: Eave): Fit {
-  const cover = coverOn(design, lumber, slope.side)
+function fitOf(building: Building, lumber: RoofLumber, { slope }: Eave): Fit {
+  const cover = coverOn(building, lumber, slope.side)
   const short = cover + (lumber.soffit?.thickness ?? 0)
-  const foot = footOfTail(design, slope)
+  const foot = footOfTail(building, slope)
   // the rafters' lower edges over the ledger's outer face
   const under =
     meets(slope.underside, scale(slope.wallOutside.normal, slope.wallOutside.offset + short), vec(0, 0, 1)) ??
@@ -72,7 +72,7 @@ function fitOf(design: Design, lumber: RoofLumber, { slope }: Eave): Fit {
 }
 
 function eaveOrders(
-  design: Design,
+  building: Building,
   lumber: RoofLumber,
   { slope, rafters, reach, hip }: Eave,
   { foot, cover, short }: Fit,
@@ -85,7 +85,7 @@ function eaveOrders(
   const sign = out.x + out.y
   const wall = wallOutside.offset
   const edge = (off: number, thick: number): number => sign * (wall + off) - (sign < 0 ? thick : 0)
-  const length = along === 'x' ? design.footprint.length : design.footprint.width
+  const length = along === 'x' ? building.footprint.length : building.footprint.width
   const top: BuildingCut[] =
     foot + soffit.depth > height + HAIR ? [{ kind: 'end', name: 'rip', plane: level('z', height) }] : []
   // the ledger ends under the rafters' lower edges
@@ -95,8 +95,8 @@ function eaveOrders(
   const row = rowOf(
     { from: Math.max(off, reach.from), to: Math.min(length - off, reach.to) },
     rafters.map(({ from, to }) => (from + to) / 2),
-    design.walls.longest,
-    design.walls.longest,
+    building.walls.longest,
+    building.walls.longest,
   )
   const ledger = row.map((s, k): Order => {
     const order = lyingBoard({
@@ -112,12 +112,12 @@ function eaveOrders(
     return { ...order, cuts: [...order.cuts, ...under] }
   })
   const end: BuildingCut[] =
-    design.roof.tail === 'square' ? [{ kind: 'end', name: 'slope', plane: tailPlane(design, slope) }] : []
+    building.roof.tail === 'square' ? [{ kind: 'end', name: 'slope', plane: tailPlane(building, slope) }] : []
   // a joist deeper than the tails is cut off under the roof's plane, or under what is let into it: in the
   // bays at the ends, lookouts
   const finish = lumber.finish?.thickness ?? 0
   const [second, before] = [rafters[1], rafters[rafters.length - 2]]
-  const held = design.roof.ends.hold === 'lookouts' && design.roof.shape !== 'hip'
+  const held = building.roof.ends.hold === 'lookouts'
   const over = (at: Stretch): number =>
     held && (at.to < (second?.to ?? Infinity) || at.from > (before?.from ?? -Infinity))
       ? Math.max(finish, lumber.lookout.thickness)

@@ -1,6 +1,6 @@
 import { gaps, overlap, type Stretch } from '../../trade'
 import { HAIR } from '../../measure'
-import { type Design, hasOneSlope, isHouse } from '../../design'
+import { type Building } from '../../design'
 import { meets, vec } from '../../geometry'
 import type { Section } from '../../lumber'
 import { level, lyingBoard } from '../between'
@@ -37,7 +37,7 @@ export type StairProblem = Extract<Problem, { readonly code: `stair-${string}` }
  * clear of.
  */
 export function openStairs(
-  design: Design,
+  building: Building,
   lumber: RoofLumber,
   datum: RoofDatum,
   ceiling: Ceiling,
@@ -52,9 +52,9 @@ export function openStairs(
   const crossing: { x: Stretch; y: Stretch }[] = []
   const used: Stretch[] = []
   const doubled: Stretch[] = []
-  design.roof.openings.forEach((asked, i) => {
+  building.roof.openings.forEach((asked, i) => {
     if (asked.kind !== 'stair') return
-    const fit = fitOf(design, lumber, datum, ceiling, i, used)
+    const fit = fitOf(building, lumber, datum, ceiling, i, used)
     if ('code' in fit) return problems.push(fit)
     const { low, high, doubles, parted, y, thick } = fit
     const x = {
@@ -104,7 +104,7 @@ export function openStairs(
  * deck; mm.
  */
 export function stairRoom(
-  design: Design,
+  building: Building,
   lumber: RoofLumber,
   { slopes }: RoofDatum,
   top: number,
@@ -113,18 +113,19 @@ export function stairRoom(
   const {
     footprint: { width },
     roof,
-  } = design
+  } = building
   const [south = 0, north = 0] = [slopes.south, slopes.north].map(
     ({ underside, wallOutside: { normal, offset } }) =>
       Math.max(0, meets(underside, vec(0, normal.y * offset, top), vec(0, -normal.y, 0)) ?? 0),
   )
   const rafters = { from: south, to: width - north }
-  const joists = joistsReach(design, lumber)
-  const free = !hasOneSlope(roof)
-    ? rafters
-    : roof.high === 'north'
-      ? { from: rafters.from, to: joists.to }
-      : { from: joists.from, to: rafters.to }
+  const joists = joistsReach(building, lumber)
+  const free =
+    roof.has.falls.length > 1
+      ? rafters
+      : roof.high === 'north'
+        ? { from: rafters.from, to: joists.to }
+        : { from: joists.from, to: rafters.to }
   return { from: free.from + thick + gaps.besideHeader, to: free.to - thick - gaps.besideHeader }
 }
 
@@ -133,14 +134,14 @@ export function stairRoom(
  * ledger's face.
  */
 export function joistsReach(
-  design: Design,
+  building: Building,
   { plate, ties, rafter }: Pick<RoofLumber, 'plate' | 'ties' | 'rafter'>,
 ): Stretch {
   const {
     footprint: { width },
-    roof: { high },
-  } = design
-  const back = (isHouse(design, high) ? 0 : plate.depth) + (ties.ceiling ?? rafter).thickness
+    roof: { high, has },
+  } = building
+  const back = (has.house ? 0 : plate.depth) + (ties.ceiling ?? rafter).thickness
   return high === 'north' ? { from: 0, to: width - back } : { from: back, to: width }
 }
 
@@ -154,14 +155,14 @@ interface Fit {
 }
 
 function fitOf(
-  design: Design,
+  building: Building,
   lumber: RoofLumber,
   datum: RoofDatum,
   { section, z, joists, blocked, ties, inside }: Ceiling,
   i: number,
   used: readonly Stretch[],
 ): Fit | StairProblem {
-  const asked = design.roof.openings[i]
+  const asked = building.roof.openings[i]
   const path: `roof.openings.${number}` = `roof.openings.${i}`
   const number = i + 1
   const [first, last] = [joists[0], joists[joists.length - 1]]
@@ -174,7 +175,7 @@ function fitOf(
   if (asked.at < least - HAIR || asked.at > most + HAIR)
     return { code: 'stair-no-room', path: `${path}.at`, number, least, most }
   const thick = asked.plies * section.thickness
-  const { from, to } = stairRoom(design, lumber, datum, z.to, thick)
+  const { from, to } = stairRoom(building, lumber, datum, z.to, thick)
   if (asked.length > to - from)
     return { code: 'stair-too-big', path: `${path}.length`, number, most: Math.max(0, to - from) }
   if (asked.up < from - HAIR || asked.up + asked.length > to + HAIR)

@@ -1,5 +1,5 @@
 import { gaps } from '../../trade'
-import type { Design } from '../../design'
+import type { Building } from '../../design'
 import { meets, type Plane, planeAt, scale, vec, type Vec3 } from '../../geometry'
 import { HAIR, radians } from '../../measure'
 import type { BuildingCut } from '../member'
@@ -20,7 +20,7 @@ const wholeFoot = ({ underside, tail }: SlopeDatum): number =>
   meets(underside, scale(tail.normal, tail.offset), vec(0, 0, 1)) ?? 0
 
 /** Level that a slope's tails end at below: their lower corner, or their level cut; mm. */
-export function footOfTail({ roof }: Design, slope: SlopeDatum): number {
+export function footOfTail({ roof }: Building, slope: SlopeDatum): number {
   const top = topAtTail(slope)
   const whole = wholeFoot(slope)
   if (roof.tail === 'square')
@@ -32,7 +32,7 @@ export function footOfTail({ roof }: Design, slope: SlopeDatum): number {
  * The plane that ends the tails: plumb, or square to the slope through the upper edge at the overhang; plumb
  * always where they point up.
  */
-export function tailPlane({ roof }: Design, slope: SlopeDatum): Plane {
+export function tailPlane({ roof }: Building, slope: SlopeDatum): Plane {
   if (roof.tail !== 'square' || !fallsOut(slope)) return slope.tail
   const out = slope.tail.normal
   return planeAt(
@@ -42,15 +42,15 @@ export function tailPlane({ roof }: Design, slope: SlopeDatum): Plane {
 }
 
 /** How a slope's tails are cut in the end. */
-export function tailCuts(design: Design, slope: SlopeDatum): BuildingCut[] {
+export function tailCuts(building: Building, slope: SlopeDatum): BuildingCut[] {
   const end: BuildingCut =
-    design.roof.tail === 'square'
-      ? { kind: 'end', name: 'square', plane: tailPlane(design, slope) }
+    building.roof.tail === 'square'
+      ? { kind: 'end', name: 'square', plane: tailPlane(building, slope) }
       : plumbCut(slope.tail)
-  if (design.roof.tail !== 'level') return [end]
+  if (building.roof.tail !== 'level') return [end]
   return [
     end,
-    { kind: 'end', name: 'level', plane: { normal: vec(0, 0, -1), offset: -footOfTail(design, slope) } },
+    { kind: 'end', name: 'level', plane: { normal: vec(0, 0, -1), offset: -footOfTail(building, slope) } },
   ]
 }
 
@@ -58,7 +58,7 @@ export function tailCuts(design: Design, slope: SlopeDatum): BuildingCut[] {
  * How tails are sawn that run wild: square, longer by as much as asked along the slope; null of those cut
  * before.
  */
-export function wildCut({ roof }: Design, slope: SlopeDatum): BuildingCut | null {
+export function wildCut({ roof }: Building, slope: SlopeDatum): BuildingCut | null {
   if (roof.tails.wild < HAIR) return null
   const out = slope.tail.normal
   const way = fallsOut(slope) ? downOf(slope.roofTop) : scale(downOf(slope.roofTop), -1)
@@ -111,18 +111,19 @@ export const finishFoot = (
 
 /** What tails can't be: a level cut over the seat, boards let in deeper than the tail's face; said once. */
 export function tailShapeProblems(
-  design: Design,
+  building: Building,
   { eaves }: RoofDatum,
   { finish, rafter }: RoofLumber,
 ): Problem[] {
-  const { roof } = design
+  const { roof } = building
   const low = eaves.filter((eave: Eave) => fallsOut(eave.slope))
   const problems: Problem[] = []
   // of cuts that take something off the tail
   const over = low.filter(
     ({ slope }) =>
       roof.tail === 'level' &&
-      footOfTail(design, slope) > Math.max(wholeFoot(slope) + HAIR, slope.height - gaps.tailUnderSeat + HAIR),
+      footOfTail(building, slope) >
+        Math.max(wholeFoot(slope) + HAIR, slope.height - gaps.tailUnderSeat + HAIR),
   )
   problems.push(
     ...over.map(({ slope }): Problem => ({
@@ -133,7 +134,7 @@ export function tailShapeProblems(
   )
   const left = Math.min(
     ...eaves.flatMap(({ slope }) =>
-      [topAtTail(slope) - footOfTail(design, slope), slope.lift].map(
+      [topAtTail(slope) - footOfTail(building, slope), slope.lift].map(
         plumb => plumb * Math.cos(radians(slope.angle)),
       ),
     ),

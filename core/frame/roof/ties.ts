@@ -1,6 +1,6 @@
 import type { Obstacle } from './obstacle'
 import { gaps, overlap, type Stretch } from '../../trade'
-import { type Design, hasOneSlope, lowSide, type TieKind, tieKinds } from '../../design'
+import { type Building, lowSide, type TieKind, tieKinds } from '../../design'
 import { vec } from '../../geometry'
 import type { Section } from '../../lumber'
 import { HAIR } from '../../measure'
@@ -16,7 +16,7 @@ const faceOf: Record<TieKind, 'east' | 'west'> = { rafter: 'east', collar: 'west
 const roleOf = { rafter: 'rafter-tie', collar: 'collar-tie', ceiling: 'ceiling-joist' } as const
 
 /** Where the end walls of a gable leave room for ties, along the ridge. */
-export const betweenEnds = ({ footprint: { length } }: Design, { plate }: RoofLumber): Stretch => ({
+export const betweenEnds = ({ footprint: { length } }: Building, { plate }: RoofLumber): Stretch => ({
   from: plate.depth + gaps.endBraces,
   to: length - plate.depth - gaps.endBraces,
 })
@@ -45,7 +45,7 @@ export interface TieFrame {
  * would not lie within `inside` are left out, and one that would meet the ridge board is said.
  */
 export function tieOrders(
-  design: Design,
+  building: Building,
   lumber: RoofLumber,
   datum: RoofDatum,
   pairs: readonly Pair[],
@@ -54,11 +54,11 @@ export function tieOrders(
 ): TieFrame {
   const problems: Problem[] = []
   const under = datum.highest - lumber.ridge.depth
-  const plate = tiePlate(design, datum)
+  const plate = tiePlate(building, datum)
   const taken: Obstacle[] = []
   const crossing: TieFrame['crossing'][number][] = []
   const orders = tieKinds.flatMap((kind): Order[] => {
-    const asked = design.roof.ties[kind]
+    const asked = building.roof.ties[kind]
     const section = lumber.ties[kind]
     if (!asked || !section) return []
     const z = { from: plate + asked.height, to: plate + asked.height + section.depth }
@@ -80,7 +80,7 @@ export function tieOrders(
       taken,
     }).map(({ number, x }): Joist => ({
       x,
-      order: tieOrder(design, datum, kind, section, `roof/${roleOf[kind]}/${number}`, x.from, z.from),
+      order: tieOrder(building, datum, kind, section, `roof/${roleOf[kind]}/${number}`, x.from, z.from),
     }))
     taken.push(...made.map(({ x }): Obstacle => ({ along: 'x', s: x, z })))
     if (kind !== 'ceiling') return made.map(each => each.order)
@@ -88,7 +88,7 @@ export function tieOrders(
     const ties = taken
       .filter(each => overlap(each.z, z) && !joists.some(joist => joist.x === each.s))
       .map(each => each.s)
-    const opened = openStairs(design, lumber, datum, {
+    const opened = openStairs(building, lumber, datum, {
       section,
       z,
       joists,
@@ -101,9 +101,9 @@ export function tieOrders(
     taken.push(...opened.doubles.map((s): Obstacle => ({ along: 'x', s, z })))
     return [...opened.orders]
   })
-  if (!design.roof.ties.ceiling)
+  if (!building.roof.ties.ceiling)
     problems.push(
-      ...openStairs(design, lumber, datum, {
+      ...openStairs(building, lumber, datum, {
         section: lumber.rafter,
         z: { from: plate, to: plate },
         joists: [],
@@ -119,9 +119,9 @@ export function tieOrders(
  * The level that ties' heights are measured from, mm: the higher plate of two, the low wall's under one
  * slope.
  */
-export const tiePlate = (design: Pick<Design, 'roof'>, { slopes }: RoofDatum): number =>
-  hasOneSlope(design.roof)
-    ? slopes[lowSide(design)].height
+export const tiePlate = (building: Pick<Building, 'roof'>, { slopes }: RoofDatum): number =>
+  building.roof.has.falls.length === 1
+    ? slopes[lowSide(building.roof)].height
     : Math.max(slopes.south.height, slopes.north.height)
 
 /** What ties beside rafters keep clear of, and how many of the rafters have one. */
@@ -162,7 +162,7 @@ export function besideRafters(
 }
 
 function tieOrder(
-  { footprint: { width } }: Design,
+  { footprint: { width } }: Building,
   { slopes }: RoofDatum,
   kind: TieKind,
   section: Section,

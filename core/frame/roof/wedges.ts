@@ -1,5 +1,5 @@
 import { gaps } from '../../trade'
-import type { Design } from '../../design'
+import type { Building } from '../../design'
 import { vec } from '../../geometry'
 import { squareBoard } from '../between'
 import type { Order } from '../member'
@@ -11,7 +11,7 @@ import { fallsOut } from './tails'
  * Wedges on the plates under rafters that have no bird's mouth, as wide as they are and ripped to the slope.
  */
 export function wedgeOrders(
-  { roof: { seat } }: Design,
+  { roof: { seat } }: Building,
   { rafter, plate }: RoofLumber,
   { eaves }: RoofDatum,
 ): Order[] {

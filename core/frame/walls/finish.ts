@@ -1,6 +1,6 @@
 import type { Stretch } from '../../trade'
 import { HAIR } from '../../measure'
-import { type Design, isSide, type SideName, usualSheathing } from '../../design'
+import { type Building, isSide, type SideName, usualSheathing } from '../../design'
 import { meets, vec } from '../../geometry'
 import type { Section } from '../../lumber'
 import type { Order } from '../member'
@@ -17,7 +17,7 @@ import type { FramedWall } from './walls'
 
 /** Sections and lines of the building that walls are finished with. */
 export interface FinishAsk {
-  readonly design: Design
+  readonly building: Building
   readonly stud: Section
   readonly brace: Section
   readonly slat: Section
@@ -58,17 +58,20 @@ export function finishWalls(ask: FinishAsk, framed: readonly FramedWall[]): Fini
       ask.memory.of('order', board, () => wallOrder(each.wall, board))
     if (!isSide(name)) return each.boards.map(orderOf)
     const gable = gableOf(ask, each)
-    const { build, cover } = ask.design.walls.sides[name]
+    const { build, cover } = ask.building.walls.sides[name]
     const toCover: CoverAsk = {
       ...ask,
-      sheathing: ask.design.walls.sheathing ?? { ...usualSheathing.imperial, thickness: ask.slat.thickness },
+      sheathing: ask.building.walls.sheathing ?? {
+        ...usualSheathing.imperial,
+        thickness: ask.slat.thickness,
+      },
       framed: each,
       drop: ask.drop(name),
       gable,
       eave: eaveOf(ask, name),
     }
     const covered =
-      cover === 'sheets' && build === 'studs' && ask.design.walls.sheathing
+      cover === 'sheets' && build === 'studs' && ask.building.walls.sheathing
         ? sheatheWall(toCover)
         : { sheets: [], blocks: [], loose: 0 }
     const slats =
@@ -76,14 +79,14 @@ export function finishWalls(ask: FinishAsk, framed: readonly FramedWall[]): Fini
         ? slatWall(
             { ...toCover, sheathing: { ...toCover.sheathing, thickness: ask.slat.thickness } },
             ask.slat,
-            ask.design.walls.slats.gap,
-            ask.design.walls.longest,
+            ask.building.walls.slats.gap,
+            ask.building.walls.longest,
           )
         : []
     const inGable = (block: WallBoard): boolean => block.id.includes('/gable/')
     const blocks = covered.blocks.filter(block => !inGable(block))
     const boards = [...each.boards, ...blocks]
-    const { bracing } = ask.design.walls
+    const { bracing } = ask.building.walls
     const braced: Braced =
       bracing === 'none' || build === 'posts'
         ? { orders: [], boards, plates: each.raked?.plates ?? [] }
@@ -130,16 +133,16 @@ function insideLimit(ask: FinishAsk, name: SideName): number {
  * reach there.
  */
 function gableOf(ask: FinishAsk, { wall, raked }: FramedWall): CoverAsk['gable'] {
-  const { design, stud, lines, framed, line } = ask
+  const { building, stud, lines, framed, line } = ask
   if (raked) return { line: raked.rake.studs, studs: [] }
-  if (!isSide(wall.name) || !framed || eaveOf(ask, wall.name) || design.walls.gables === 'open') return null
+  if (!isSide(wall.name) || !framed || eaveOf(ask, wall.name) || building.walls.gables === 'open') return null
   const studs = gableStuds(
-    design,
+    building,
     wall,
     stud,
     lines,
     line,
-    behindOf(design, wall.name, stud, ask.rafter, ask.roof, ask.rows),
+    behindOf(building, wall.name, stud, ask.rafter, ask.roof, ask.rows),
   )
   return studs.length ? { line, studs } : null
 }

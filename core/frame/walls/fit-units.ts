@@ -9,6 +9,7 @@ import {
   wallFoot,
   type WallOpening,
   withValue,
+  workedOut,
 } from '../../design'
 import type { Section } from '../../lumber'
 import { SIDE_STUDS } from './openings'
@@ -49,6 +50,7 @@ export function fitUnits(
     walls,
     lumber: { yard },
   } = design
+  const building = workedOut(design)
   const wanted = walls.units.flatMap(unit => Array.from({ length: unit.count }, () => unit))
   if (!wanted.length) return { ok: false, code: 'no-units' }
   const t = stud.thickness
@@ -57,11 +59,11 @@ export function fitUnits(
   const tallest = Math.max(...wanted.map(unit => unit.height)) + usual.clearance.height
   const top = walls.topPlates * t + header.depth
   const foot = wallFoot(design.base) + t + least.cripple + t
-  const height = Math.max(heightOf(walls, side), foot + tallest + top)
-  const line = wallLines(design, stud).find(wall => wall.name === side)
+  const height = Math.max(building.heights[side], foot + tallest + top)
+  const line = wallLines(building, stud).find(wall => wall.name === side)
   const corner = line
     ? Math.max(
-        ...cornerPlaces(design, line, stud)
+        ...cornerPlaces(building, line, stud)
           .filter(each => each.from < line.overall / 2)
           .map(each => each.to),
       )

@@ -1,5 +1,5 @@
 import { least, type Stretch } from '../../trade'
-import { type Design, isHouse, type SideName } from '../../design'
+import { type Building, type SideName } from '../../design'
 import { flip } from '../../geometry'
 import type { Section } from '../../lumber'
 import { HAIR, radians } from '../../measure'
@@ -20,13 +20,13 @@ export type NotchProblem = Extract<Problem, { readonly code: `gable-notch-${stri
  * another rafter stands there.
  */
 export function notchProblem(
-  { walls, footprint: { length }, roof }: Design,
+  { walls, footprint: { length }, roof }: Building,
   side: SideName,
   stud: Section,
   rafter: Section,
   { eaves }: RoofDatum,
 ): NotchProblem | null {
-  if (walls.gables !== 'notched' || roof.shape === 'hip') return null
+  if (walls.gables !== 'notched' || roof.has.falls.includes(side)) return null
   const left = stud.depth - rafter.thickness
   if (left < least.notchedStud)
     return {
@@ -59,15 +59,15 @@ export interface Behind {
 
 /** The end rafters of a gable wall to run up behind; null where its studs are to end under them. */
 export function behindOf(
-  design: Design,
+  building: Building,
   side: SideName,
   stud: Section,
   rafter: Section,
   roof: RoofDatum,
   rows: readonly Stretch[],
 ): Behind | null {
-  if (design.walls.gables !== 'notched' || notchProblem(design, side, stud, rafter, roof)) return null
-  const { plate } = design.roof.blocking
+  if (building.walls.gables !== 'notched' || notchProblem(building, side, stud, rafter, roof)) return null
+  const { plate } = building.roof.blocking
   // square blocks stand across more of the plate the steeper the slope, and lean in over it at a high wall
   const room = (of: 'south' | 'north'): number => {
     const eave = roof.eaves.find(each => each.slope.side === of)
@@ -80,7 +80,7 @@ export function behindOf(
   return {
     rafter,
     rows,
-    clear: { from: room('south') - HAIR, to: design.footprint.width - room('north') + HAIR },
+    clear: { from: room('south') - HAIR, to: building.footprint.width - room('north') + HAIR },
   }
 }
 
@@ -89,7 +89,7 @@ export function behindOf(
  * reaches; null of one under the ridge.
  */
 function notched(
-  { footprint }: Design,
+  { footprint }: Building,
   wall: Wall,
   at: Stretch,
   { middle, ridge, undersides, tops, top }: RoofLine,
@@ -120,7 +120,7 @@ function notched(
  * ones run on behind the end rafters, where those are given, beside the ridge.
  */
 export function gableStuds(
-  design: Design,
+  building: Building,
   wall: Wall,
   stud: Section,
   lines: StackLines,
@@ -129,17 +129,14 @@ export function gableStuds(
 ): WallBoard[] {
   const t = stud.thickness
   const ends =
-    levelAllRound(design) && !wall.step ? { from: 0, to: wall.overall } : { from: wall.from, to: wall.to }
+    levelAllRound(building) && !wall.step ? { from: 0, to: wall.overall } : { from: wall.from, to: wall.to }
   const house = (['south', 'north'] as const)
-    .filter(side => isHouse(design, side))
+    .filter(side => building.roof.has.house === side)
     .map((side): Stretch =>
       side === 'south' ? { from: 0, to: t } : { from: wall.overall - t, to: wall.overall },
     )
-  const posts =
-    (design.roof.beam && design.roof.shape === 'gable') || design.roof.shape === 'raised-ridge'
-      ? underBeam(line.ridge, t)
-      : []
-  const places = withLayout([...house, ...posts], layoutOf(design, { ...wall, ...ends }, lines), t).filter(
+  const posts = building.roof.beam || building.roof.raised ? underBeam(line.ridge, t) : []
+  const places = withLayout([...house, ...posts], layoutOf(building, { ...wall, ...ends }, lines), t).filter(
     each =>
       (house.includes(each) || (each.from > ends.from + HAIR && each.to < ends.to - HAIR)) &&
       !(line.apart && each.from < line.apart.to - HAIR && each.to > line.apart.from + HAIR),
@@ -149,8 +146,8 @@ export function gableStuds(
     const { shorter, longer, cuts } = endingUnder(at, line)
     // where a wedge lies on the eave wall's plate none stands
     if (
-      design.roof.seat.rule === 'wedge' &&
-      (at.from < stud.depth || at.to > design.footprint.width - stud.depth)
+      building.roof.seat.rule === 'wedge' &&
+      (at.from < stud.depth || at.to > building.footprint.width - stud.depth)
     )
       return []
     // none stands across a step, where one runs up beside it
@@ -165,7 +162,7 @@ export function gableStuds(
       at.from > behind.clear.from &&
       at.to < behind.clear.to &&
       !behind.rows.some(row => row.from < at.to - HAIR && row.to > at.from + HAIR)
-        ? notched(design, wall, at, line, behind.rafter)
+        ? notched(building, wall, at, line, behind.rafter)
         : null
     if (tongue)
       return [

@@ -1,4 +1,4 @@
-import { type Design, footOf, roughSize, wallFoot, type WallOpening } from '../../design'
+import { type Building, footOf, roughSize, wallFoot, type WallOpening } from '../../design'
 import { type Section, sheetSection } from '../../lumber'
 import { gaps, hasRoom, least, MARK, type Stretch } from '../../trade'
 import { clearPlaces } from '../layout'
@@ -39,7 +39,7 @@ export const SIDE_STUDS = 2
  * wall's corners stand.
  */
 export function openingsIn(
-  design: Design,
+  building: Building,
   wall: Wall,
   stud: Section,
   clear: Clear,
@@ -49,7 +49,7 @@ export function openingsIn(
   const t = stud.thickness
   const problems: Problem[] = []
   const rough: RoughOpening[] = []
-  design.walls.openings.forEach((opening, number) => {
+  building.walls.openings.forEach((opening, number) => {
     if (opening.wall !== wall.name) return
     const size = roughSize(opening)
     const foot = footOf(opening)
@@ -64,7 +64,7 @@ export function openingsIn(
       problemOf(each, wall, t, clear, taken, rough) ??
       besideTeeOrStep(each, wall, stud, taken) ??
       thickness(each, stud) ??
-      lowWall(each, design) ??
+      lowWall(each, building) ??
       tooLow(each, clear)
     if (problem) problems.push(problem)
     else rough.push(each)
@@ -185,8 +185,8 @@ function thickness({ number, opening, header }: RoughOpening, stud: Section): Pr
 }
 
 /** A door can't stand on the deck where a low wall is. */
-function lowWall({ number, z }: RoughOpening, design: Design): Problem | null {
-  const foot = wallFoot(design.base)
+function lowWall({ number, z }: RoughOpening, building: Building): Problem | null {
+  const foot = wallFoot(building.base)
   return foot > 0 && isOnDeck(z)
     ? { code: 'door-in-low-wall', path: `walls.openings.${number}.kind`, number: number + 1, foot }
     : null

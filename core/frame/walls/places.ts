@@ -1,6 +1,6 @@
 import { gaps, type Stretch } from '../../trade'
 import { HAIR } from '../../measure'
-import type { Design } from '../../design'
+import type { Building } from '../../design'
 import type { Section } from '../../lumber'
 import { onCentre, withLayout } from '../layout'
 import { showing, type RoughOpening, SIDE_STUDS } from './openings'
@@ -18,7 +18,7 @@ export interface StackLines {
  * The lines of a wall's layout, rising. Stacked studs stand on the joists' or rafters' lines, gaps wider than
  * the spacing shared out evenly; a wall that has none of them over or under it keeps its own.
  */
-export function layoutOf({ walls }: Design, wall: Wall, lines: StackLines): number[] {
+export function layoutOf({ walls }: Building, wall: Wall, lines: StackLines): number[] {
   const asked =
     walls.stack === 'own' ? [] : (walls.stack === 'rafters' ? lines.rafters : lines.joists)[wall.along]
   const centres = asked.length
@@ -78,14 +78,14 @@ export const teePlaces = ({ tees }: Wall, stud: Section): Stretch[] =>
   ])
 
 /** Places that a wall's ends and corners take. */
-export function cornerPlaces(design: Design, wall: Wall, stud: Section): Stretch[] {
+export function cornerPlaces(building: Building, wall: Wall, stud: Section): Stretch[] {
   const t = stud.thickness
   const end = (from: number): Stretch => ({ from, to: from + t })
   const thirds =
-    wall.through && design.walls.corner === 'three-stud'
+    wall.through && building.walls.corner === 'three-stud'
       ? [end(thirdStud(stud)), end(wall.overall - thirdStud(stud) - t)]
       : []
-  return [end(wall.from), end(wall.to - t), ...thirds, ...nailerPlaces(design, wall, stud)]
+  return [end(wall.from), end(wall.to - t), ...thirds, ...nailerPlaces(building, wall, stud)]
 }
 
 /** Studs on both sides of a wall's step: under the lower plates, and beside it under the higher. */
@@ -98,9 +98,9 @@ export const stepPlaces = ({ step }: Wall, stud: Section): Stretch[] =>
     : []
 
 /** Where a through wall's studs lie flat as nailers. */
-export function nailerPlaces(design: Design, wall: Wall, stud: Section): Stretch[] {
+export function nailerPlaces(building: Building, wall: Wall, stud: Section): Stretch[] {
   const t = stud.thickness
-  return wall.through && design.walls.corner === 'nailer'
+  return wall.through && building.walls.corner === 'nailer'
     ? [
         { from: t, to: t + stud.depth },
         { from: wall.overall - t - stud.depth, to: wall.overall - t },
@@ -119,7 +119,7 @@ const takenBy = ({ s }: RoughOpening, t: number): Stretch => ({
  * and kings are. `middle` has one beside the layout, where the roof's slopes meet.
  */
 export function studPlaces(
-  design: Design,
+  building: Building,
   wall: Wall,
   stud: Section,
   rough: readonly RoughOpening[],
@@ -128,11 +128,11 @@ export function studPlaces(
 ): Stretch[] {
   const t = stud.thickness
   const openings = rough.map(each => takenBy(each, t))
-  const left = [...nailerPlaces(design, wall, stud), ...openings]
-  const layout = layoutOf(design, wall, lines)
+  const left = [...nailerPlaces(building, wall, stud), ...openings]
+  const layout = layoutOf(building, wall, lines)
   // a layout from the high end, mirrored, is the layout from the low end
   return withLayout(
-    [...cornerPlaces(design, wall, stud), ...teePlaces(wall, stud), ...stepPlaces(wall, stud), ...openings],
+    [...cornerPlaces(building, wall, stud), ...teePlaces(wall, stud), ...stepPlaces(wall, stud), ...openings],
     [...middle, ...(wall.layout === 'high' ? [...layout].reverse() : layout)],
     t,
   ).filter(each => !left.some(other => other.from === each.from && other.to === each.to))

@@ -1,4 +1,4 @@
-import { type Design, wallFoot } from '../../design'
+import { type Building, wallFoot } from '../../design'
 import type { Section } from '../../lumber'
 import { HAIR } from '../../measure'
 import { gaps, least, type Stretch } from '../../trade'
@@ -12,7 +12,7 @@ import type { Wall } from './wall'
  * from plate to plate; the second top plate's joints away from the first one's.
  */
 export function platesOf(
-  { walls, base }: Design,
+  { walls, base }: Building,
   wall: Wall,
   stud: Section,
   standing: readonly WallBoard[],

@@ -1,6 +1,6 @@
 import { least, type Stretch } from '../../trade'
 import { countUp, HAIR } from '../../measure'
-import { type Design, heightOf, sideNames, wallFoot } from '../../design'
+import { type Building, sideNames, wallFoot } from '../../design'
 import { flip, planeAt } from '../../geometry'
 import type { Section } from '../../lumber'
 import { level } from '../between'
@@ -19,7 +19,7 @@ export interface PostSide {
 
 /** Why posts or beam don't go into walls of this depth. */
 export function postProblems(
-  { walls, base }: Design,
+  { walls, base, heights }: Building,
   stud: Section,
   post: Section,
   beam: Section,
@@ -30,7 +30,7 @@ export function postProblems(
       : []
   const lowest = wallFoot(base) + least.post + beam.depth + walls.topPlates * stud.thickness
   const low = sideNames
-    .filter(side => walls.sides[side].build === 'posts' && heightOf(walls, side) < lowest - HAIR)
+    .filter(side => walls.sides[side].build === 'posts' && heights[side] < lowest - HAIR)
     .map((side): Problem => ({
       code: 'wall-too-low',
       path: walls.sides[side].height === null ? 'walls.height' : `walls.sides.${side}.height`,
@@ -47,7 +47,7 @@ export function postProblems(
 }
 
 /** Where posts stand along a wall: at both ends, and evenly between, no farther apart than asked. */
-export function postPlaces({ walls }: Design, wall: Wall, post: Section): Stretch[] {
+export function postPlaces({ walls }: Building, wall: Wall, post: Section): Stretch[] {
   const t = post.thickness
   const run = wall.to - wall.from - t
   const bays = Math.max(1, countUp(run / walls.posts.spacing))
@@ -62,17 +62,17 @@ export function postPlaces({ walls }: Design, wall: Wall, post: Section): Stretc
  * plate, beams joined over posts, and a knee brace to either side of each post.
  */
 export function framePosts(
-  design: Design,
+  building: Building,
   wall: Wall,
   stud: Section,
   post: Section,
   beam: Section,
 ): PostSide {
-  const { walls, base } = design
+  const { walls, base } = building
   const top = wall.height - walls.topPlates * stud.thickness
   const foot = wallFoot(base)
   const under = top - beam.depth
-  const places = postPlaces(design, wall, post)
+  const places = postPlaces(building, wall, post)
   const outer = (thickness: number): number => (wall.outside === 'low' ? 0 : stud.depth - thickness)
   const standing = places.map((s, i): WallBoard => ({
     ...upright(post, 'wall-post', `walls/${wall.name}/post/${i + 1}`, s.from, { from: foot, to: top }),
@@ -88,9 +88,9 @@ export function framePosts(
       to: i === row.length - 1 ? each.to : each.to + lap / 2,
     }
     const cuts = [
-      ...(i > 0 ? [beamEnd(design, wall, each.from, lap, { from: under, to: top }, 'after')] : []),
+      ...(i > 0 ? [beamEnd(building, wall, each.from, lap, { from: under, to: top }, 'after')] : []),
       ...(i < row.length - 1
-        ? [beamEnd(design, wall, each.to, lap, { from: under, to: top }, 'before')]
+        ? [beamEnd(building, wall, each.to, lap, { from: under, to: top }, 'before')]
         : []),
     ]
     return {
@@ -107,7 +107,7 @@ export function framePosts(
   })
   return {
     boards: [...standing, ...beams],
-    braces: under - foot < least.kneePost ? [] : knees(design, wall, stud, places, under, foot),
+    braces: under - foot < least.kneePost ? [] : knees(building, wall, stud, places, under, foot),
   }
 }
 
@@ -130,7 +130,7 @@ function postNotch(wall: Wall, stud: Section, beam: Section, under: number): Bui
 
 /** The end of a beam over a post's middle: halved, the one before on top; or cut along one slope. */
 function beamEnd(
-  { walls }: Design,
+  { walls }: Building,
   wall: Wall,
   at: number,
   lap: number,
@@ -158,7 +158,7 @@ function beamEnd(
  * bay or the post has no room.
  */
 function knees(
-  { walls }: Design,
+  { walls }: Building,
   wall: Wall,
   stud: Section,
   places: readonly Stretch[],

@@ -1,4 +1,4 @@
-import type { Design, Sheathing } from '../../design'
+import type { Building, Sheathing } from '../../design'
 import { meets, type Plane, scale, vec } from '../../geometry'
 import { countUp, HAIR, radians } from '../../measure'
 import { type Section, sheetSection } from '../../lumber'
@@ -30,7 +30,7 @@ export interface Covered {
 
 /** What the sheets of a wall meet: its own boards and openings, the gable's studs over it, and the roof. */
 export interface CoverAsk {
-  readonly design: Design
+  readonly building: Building
   readonly memory: Memory
   readonly sheathing: Sheathing
   readonly framed: FramedWall
@@ -102,7 +102,7 @@ const nothing: Covered = { sheets: [], blocks: [], loose: 0 }
  * outside the wall.
  */
 function tailLevel({
-  design: {
+  building: {
     roof: { seat },
   },
   sheathing,
@@ -210,14 +210,14 @@ function coverGable(ask: CoverAsk, { studs, line }: NonNullable<CoverAsk['gable'
 }
 
 /** What the ridge takes out of a gable's cover where it runs on outside. */
-export const ridgeHole = ({ design }: CoverAsk, { ridge, peak }: RoofLine): Rect[] =>
-  Number.isFinite(ridge.bottom) && design.roof.overhang.gable > HAIR
+export const ridgeHole = ({ building }: CoverAsk, { ridge, peak }: RoofLine): Rect[] =>
+  Number.isFinite(ridge.bottom) && building.roof.overhang.gable > HAIR
     ? [{ x0: ridge.from, x1: ridge.to, y0: ridge.bottom, y1: peak + 1 }]
     : []
 
 /** What a strip's ledger takes out of it there. */
-export const ledgerHole = ({ design }: CoverAsk, { apart, peak }: RoofLine): Rect[] =>
-  apart && design.roof.overhang.gable > HAIR
+export const ledgerHole = ({ building }: CoverAsk, { apart, peak }: RoofLine): Rect[] =>
+  apart && building.roof.overhang.gable > HAIR
     ? [{ x0: apart.from, x1: apart.to, y0: apart.bottom, y1: peak + 1 }]
     : []
 
@@ -284,7 +284,7 @@ function seamsOf(rows: readonly Stretch[], wood: OuterWood, sheathing: Sheathing
 }
 
 function seamBlocks(
-  { design, framed: { wall, raked }, stud }: CoverAsk,
+  { building, framed: { wall, raked }, stud }: CoverAsk,
   z: number,
   boards: readonly WallBoard[],
   rough: FramedWall['rough'],
@@ -297,7 +297,7 @@ function seamBlocks(
       blocksAt({ wall, stud, boards, rough, taken: [], reach, cuts: () => [] }, z),
     )
   // where an eave wall is higher than the gable wall its end stands in the gable
-  const own = levelAllRound(design) && !raked && !wall.step ? { from: 0, to: wall.overall } : wall
+  const own = levelAllRound(building) && !raked && !wall.step ? { from: 0, to: wall.overall } : wall
   const free = clearOfLedger(up)
   const between = { from: Math.max(own.from, free.from), to: Math.min(own.to, free.to) }
   // in a gable a row reaches from rafter to rafter, its outermost blocks cut by them

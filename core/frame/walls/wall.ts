@@ -1,8 +1,6 @@
 import { HAIR } from '../../measure'
 import {
-  type Design,
-  heightOf,
-  isHouse,
+  type Building,
   type LayoutFrom,
   type PartitionName,
   type SideName,
@@ -70,8 +68,8 @@ export interface Tee extends Stretch {
 export const acrossAxis = (wall: Wall): 'x' | 'y' => (wall.along === 'x' ? 'y' : 'x')
 
 /** Whether all four walls are as high, so that they can lap at the corners. */
-export const levelAllRound = ({ walls }: Design): boolean =>
-  sideNames.every(name => Math.abs(heightOf(walls, name) - heightOf(walls, 'south')) < HAIR)
+export const levelAllRound = ({ heights }: Building): boolean =>
+  sideNames.every(name => Math.abs(heights[name] - heights.south) < HAIR)
 
 /** Deck to the top of the top plate of a wall of level plates at a distance along it, mm. */
 export const heightAt = ({ height, step }: Wall, s: number): number =>
@@ -86,12 +84,10 @@ export const isLapped = ({ cap, from, to }: Wall): boolean => cap.from !== from 
 /**
  * Whether a gable wall is asked to be raked: one of studs with no height of its own, not under a hip roof.
  */
-export const asksRake = ({ walls, roof }: Design, side: SideName): boolean => {
+export const asksRake = ({ walls, roof }: Building, side: SideName): boolean => {
   const { build, height, step } = walls.sides[side]
   return (
-    roof.shape !== 'hip' &&
-    roof.shape !== 'flat' &&
-    roof.shape !== 'raised-ridge' &&
+    roof.has.endWalls.rake &&
     walls.gables === 'raked' &&
     (side === 'east' || side === 'west') &&
     build === 'studs' &&
@@ -104,26 +100,27 @@ export const asksRake = ({ walls, roof }: Design, side: SideName): boolean => {
  * Walls of unlike heights, and under raked ones: the eave walls run through, so that the end rafters have
  * their plates.
  */
-const eavesThrough = (design: Design, lapped: boolean): boolean => design.walls.through === 'eaves' || !lapped
+const eavesThrough = (building: Building, lapped: boolean): boolean =>
+  building.walls.through === 'eaves' || !lapped
 
 /** Whether second plates lap over the walls they meet: all walls as high, and none raked or stepped. */
-const allLap = (design: Design, raked: boolean): boolean =>
-  levelAllRound(design) &&
-  !sideNames.some(side => design.walls.sides[side].step || (raked && asksRake(design, side)))
+const allLap = (building: Building, raked: boolean): boolean =>
+  levelAllRound(building) &&
+  !sideNames.some(side => building.walls.sides[side].step || (raked && asksRake(building, side)))
 
 /**
  * The partitions' lines, those that can't stand among them. They are as high as the lowest of the outside
  * walls; their plates end at those walls' insides, the second one laps over them.
  */
-export function partitionLines(design: Design, stud: Section, raked = true): readonly Wall[] {
-  const { walls, footprint } = design
-  const lapped = allLap(design, raked)
-  const height = Math.min(...sideNames.map(side => heightOf(walls, side)))
+export function partitionLines(building: Building, stud: Section, raked = true): readonly Wall[] {
+  const { walls, footprint, heights } = building
+  const lapped = allLap(building, raked)
+  const height = Math.min(...sideNames.map(side => heights[side]))
   return walls.partitions.map(({ runs, at }, i): Wall => {
     const along = runs === 'length' ? 'x' : 'y'
     const overall = along === 'x' ? footprint.length : footprint.width
     const own =
-      along === 'x' ? { from: stud.depth, to: overall - stud.depth } : betweenEaves(design, stud.depth)
+      along === 'x' ? { from: stud.depth, to: overall - stud.depth } : betweenEaves(building, stud.depth)
     return {
       name: `partition-${i + 1}`,
       along,
@@ -135,7 +132,7 @@ export function partitionLines(design: Design, stud: Section, raked = true): rea
       height,
       overall,
       ...own,
-      cap: lapped && leavesPlates(design, stud, i) ? { from: 0, to: overall } : own,
+      cap: lapped && leavesPlates(building, stud, i) ? { from: 0, to: overall } : own,
       tees: [],
       step: null,
       raked: false,
@@ -147,7 +144,7 @@ export function partitionLines(design: Design, stud: Section, raked = true): rea
  * Whether a partition's second plate, lapped over the walls it meets, leaves plates of two bays or more on
  * both sides: else it ends at their insides and theirs run through.
  */
-function leavesPlates({ walls, footprint }: Design, stud: Section, i: number): boolean {
+function leavesPlates({ walls, footprint }: Building, stud: Section, i: number): boolean {
   const mine = walls.partitions[i]
   if (!mine) return false
   const overall = mine.runs === 'length' ? footprint.width : footprint.length
@@ -161,36 +158,36 @@ function leavesPlates({ walls, footprint }: Design, stud: Section, i: number): b
 }
 
 /** Between the eave walls' insides, or from one to the house. */
-const betweenEaves = (design: Design, inset: number): Stretch => ({
-  from: isHouse(design, 'south') ? 0 : inset,
-  to: design.footprint.width - (isHouse(design, 'north') ? 0 : inset),
+const betweenEaves = (building: Building, inset: number): Stretch => ({
+  from: building.roof.has.house === 'south' ? 0 : inset,
+  to: building.footprint.width - (building.roof.has.house === 'north' ? 0 : inset),
 })
 
 /**
  * The four walls' lines, without one that a house stands in the stead of, of studs of a section; `raked`
  * whether walls that ask for it can be raked: where the roof's slopes are known.
  */
-export function wallLines(design: Design, stud: Section, raked = true): readonly Wall[] {
-  const { length, width } = design.footprint
+export function wallLines(building: Building, stud: Section, raked = true): readonly Wall[] {
+  const { length, width } = building.footprint
   const inset = stud.depth
-  const lapped = allLap(design, raked)
+  const lapped = allLap(building, raked)
   const tops = (name: SideName): Pick<Wall, 'height' | 'step' | 'raked'> => {
-    const rakes = raked && asksRake(design, name)
+    const rakes = raked && asksRake(building, name)
     return {
       raked: rakes,
-      height: heightOf(design.walls, rakes ? 'south' : name),
-      step: name === 'east' || name === 'west' ? design.walls.sides[name].step : null,
+      height: building.heights[rakes ? 'south' : name],
+      step: name === 'east' || name === 'west' ? building.walls.sides[name].step : null,
     }
   }
   const line = (name: SideName, along: 'x' | 'y', low: number): Wall => {
     const overall = along === 'x' ? length : width
-    const through = (along === 'x') === eavesThrough(design, lapped)
+    const through = (along === 'x') === eavesThrough(building, lapped)
     const whole = { from: 0, to: overall }
-    const between = along === 'x' ? { from: inset, to: overall - inset } : betweenEaves(design, inset)
+    const between = along === 'x' ? { from: inset, to: overall - inset } : betweenEaves(building, inset)
     const own = through ? whole : between
     const cap = lapped ? (through ? between : whole) : own
     const outside = name === 'south' || name === 'west' ? 'low' : 'high'
-    const tees = partitionLines(design, stud, raked)
+    const tees = partitionLines(building, stud, raked)
       .filter(each => each.along !== along)
       .map(each => ({
         from: each.low,
@@ -207,7 +204,7 @@ export function wallLines(design: Design, stud: Section, raked = true): readonly
       overall,
       ...own,
       cap,
-      layout: design.walls.sides[name].layout,
+      layout: building.walls.sides[name].layout,
       ...tops(name),
       seenFrom: name === 'south' || name === 'east' ? 'outside' : 'inside',
     }
@@ -217,5 +214,5 @@ export function wallLines(design: Design, stud: Section, raked = true): readonly
     line('east', 'y', length - inset),
     line('north', 'x', width - inset),
     line('west', 'y', 0),
-  ].filter(wall => !isHouse(design, wall.name))
+  ].filter(wall => building.roof.has.house !== wall.name)
 }

@@ -1,14 +1,5 @@
 import { HAIR } from '../../measure'
-import {
-  type Design,
-  heightOf,
-  isHouse,
-  isSide,
-  type SideName,
-  sideNames,
-  wallFoot,
-  withValue,
-} from '../../design'
+import { type Building, isSide, type SideName, sideNames, wallFoot, withValue } from '../../design'
 import type { Section } from '../../lumber'
 import { gaps, hasRoom, least, type Stretch } from '../../trade'
 import { clearPlaces } from '../layout'
@@ -54,45 +45,45 @@ const noOpenings: WallFrame['openings'] = { south: [], east: [], north: [], west
  * `rafters` the line of the end rafters, that raked walls run up to; null where there are none.
  */
 export function frameWalls(
-  asked: Design,
+  asked: Building,
   stud: Section,
   section: (name: string) => Section,
   lines: StackLines,
   rafters: RoofLine | null,
 ): WallFrame {
   const steps = stepProblems(asked, wallLines(asked, stud, rafters !== null), stud, rafters)
-  const design = withoutSteps(
+  const building = withoutSteps(
     asked,
     steps.map(problem => problem.side),
   )
-  const outside = wallLines(design, stud, rafters !== null)
+  const outside = wallLines(building, stud, rafters !== null)
   const problems = [
-    ...wallProblems(design, stud),
-    ...(usesPosts(design)
-      ? postProblems(design, stud, section(design.walls.posts.post), section(design.walls.posts.beam))
+    ...wallProblems(building, stud),
+    ...(usesPosts(building)
+      ? postProblems(building, stud, section(building.walls.posts.post), section(building.walls.posts.beam))
       : []),
   ]
   if (problems.length)
     return { walls: outside, problems: [...problems, ...steps], framed: [], openings: noOpenings }
-  const off = partitionProblems(design, stud, rafters !== null)
+  const off = partitionProblems(building, stud, rafters !== null)
   const standing = new Set(
-    design.walls.partitions.map((_, i) => i).filter(i => !off.some(problem => problem.number === i + 1)),
+    building.walls.partitions.map((_, i) => i).filter(i => !off.some(problem => problem.number === i + 1)),
   )
   const tees = (wall: Wall): Wall => ({
     ...wall,
-    tees: wall.tees.filter((_, k) => standing.has(teeNumbers(design, wall)[k] ?? -1)),
+    tees: wall.tees.filter((_, k) => standing.has(teeNumbers(building, wall)[k] ?? -1)),
   })
   const walls = [
     ...outside.map(tees),
-    ...partitionLines(design, stud, rafters !== null).filter((_, i) => standing.has(i)),
+    ...partitionLines(building, stud, rafters !== null).filter((_, i) => standing.has(i)),
   ]
-  const made = walls.map(wall => frameWall(design, wall, stud, section, lines, rafters))
+  const made = walls.map(wall => frameWall(building, wall, stud, section, lines, rafters))
   const openings: WallFrame['openings'] = {
     ...noOpenings,
     ...Object.fromEntries(made.map(({ wall, rough }) => [wall.name, rough])),
   }
-  const inHouse = design.walls.openings.flatMap(({ wall }, i): Problem[] =>
-    isHouse(design, wall)
+  const inHouse = building.walls.openings.flatMap(({ wall }, i): Problem[] =>
+    building.roof.has.house === wall
       ? [{ code: 'opening-in-house', path: `walls.openings.${i}.wall`, number: i + 1 }]
       : [],
   )
@@ -105,36 +96,43 @@ export function frameWalls(
 }
 
 function frameWall(
-  design: Design,
+  building: Building,
   wall: Wall,
   stud: Section,
   section: (name: string) => Section,
   lines: StackLines,
   rafters: RoofLine | null,
 ): FramedWall & { readonly problems: readonly Problem[] } {
-  if (isSide(wall.name) && design.walls.sides[wall.name].build === 'posts')
-    return framePostSide(design, wall, stud, section)
-  const plates = design.walls.topPlates * stud.thickness
+  if (isSide(wall.name) && building.walls.sides[wall.name].build === 'posts')
+    return framePostSide(building, wall, stud, section)
+  const plates = building.walls.topPlates * stud.thickness
   const rake = wall.raked && rafters ? rakeOf(rafters, plates, stud) : null
   const clear: Clear = {
-    bottom: wallFoot(design.base) + stud.thickness,
+    bottom: wallFoot(building.base) + stud.thickness,
     top: rake ? rakedTop(rake) : levelTop(s => heightAt(wall, s) - plates),
   }
-  const { rough, problems } = openingsIn(design, wall, stud, clear, cornerPlaces(design, wall, stud), section)
-  const posts = underRidge(design, wall, stud, rafters)
+  const { rough, problems } = openingsIn(
+    building,
+    wall,
+    stud,
+    clear,
+    cornerPlaces(building, wall, stud),
+    section,
+  )
+  const posts = underRidge(building, wall, stud, rafters)
   const middle = posts.length
     ? posts.map(({ from, to }) => (from + to) / 2)
     : rake && rake.rafters.middle > wall.from && rake.rafters.middle < wall.to - stud.thickness
       ? [rake.rafters.middle]
       : []
-  const studs = studPlaces(design, wall, stud, rough, lines, middle).map((each, i) =>
+  const studs = studPlaces(building, wall, stud, rough, lines, middle).map((each, i) =>
     standing(stud, 'stud', `walls/${wall.name}/stud/${i + 1}`, each, clear.bottom, clear.top),
   )
   // under the ridge's end before the layout's own
-  const layout = [...middle, ...layoutOf(design, wall, lines)]
+  const layout = [...middle, ...layoutOf(building, wall, lines)]
   const upright = [
     ...studs,
-    ...nailers(design, wall, stud, clear),
+    ...nailers(building, wall, stud, clear),
     ...rough.flatMap(each => openingBoards(wall, stud, clear, each, layout)),
   ]
   const breaks = upright
@@ -145,14 +143,14 @@ function frameWall(
     rough,
     problems,
     slanted: [],
-    boards: [...platesOf(design, wall, stud, upright), ...upright],
-    raked: rake && { rake, plates: rakePlates(design.walls, wall, stud, rake, breaks) },
+    boards: [...platesOf(building, wall, stud, upright), ...upright],
+    raked: rake && { rake, plates: rakePlates(building.walls, wall, stud, rake, breaks) },
   }
 }
 
 /** Where studs of an end wall stand under a ridge beam. */
-const underRidge = ({ roof }: Design, wall: Wall, stud: Section, rafters: RoofLine | null): Stretch[] =>
-  rafters && roof.beam && roof.shape === 'gable' && wall.along === 'y' && isSide(wall.name)
+const underRidge = ({ roof }: Building, wall: Wall, stud: Section, rafters: RoofLine | null): Stretch[] =>
+  rafters && roof.beam && wall.along === 'y' && isSide(wall.name)
     ? underBeam(rafters.ridge, stud.thickness)
     : []
 
@@ -176,33 +174,34 @@ function rakeOf(rafters: RoofLine, plates: number, stud: Section): Rake {
  * A side of posts has its top plates like any wall, and no bottom plate; openings asked for in it are said.
  */
 function framePostSide(
-  design: Design,
+  building: Building,
   wall: Wall,
   stud: Section,
   section: (name: string) => Section,
 ): FramedWall & { readonly problems: readonly Problem[] } {
   const { boards, braces } = framePosts(
-    design,
+    building,
     wall,
     stud,
-    section(design.walls.posts.post),
-    section(design.walls.posts.beam),
+    section(building.walls.posts.post),
+    section(building.walls.posts.beam),
   )
-  const problems = design.walls.openings.flatMap((opening, i): Problem[] =>
+  const problems = building.walls.openings.flatMap((opening, i): Problem[] =>
     opening.wall === wall.name
       ? [{ code: 'opening-in-posts', path: `walls.openings.${i}.wall`, number: i + 1 }]
       : [],
   )
-  const plates = platesOf(design, wall, stud, boards).filter(board => board.role !== 'bottom-plate')
+  const plates = platesOf(building, wall, stud, boards).filter(board => board.role !== 'bottom-plate')
   return { wall, rough: [], problems, slanted: braces, boards: [...plates, ...boards], raked: null }
 }
 
-const usesPosts = ({ walls }: Design): boolean => sideNames.some(side => walls.sides[side].build === 'posts')
+const usesPosts = ({ walls }: Building): boolean =>
+  sideNames.some(side => walls.sides[side].build === 'posts')
 
 /** Studs laid flat against the inside of a through wall, beside its end studs. */
-function nailers(design: Design, wall: Wall, stud: Section, { bottom, top }: Clear): WallBoard[] {
+function nailers(building: Building, wall: Wall, stud: Section, { bottom, top }: Clear): WallBoard[] {
   const across = wall.outside === 'low' ? stud.depth - stud.thickness : 0
-  return nailerPlaces(design, wall, stud).map((s, i) => ({
+  return nailerPlaces(building, wall, stud).map((s, i) => ({
     id: `walls/${wall.name}/nailer/${i + 1}`,
     role: 'stud',
     section: stud,
@@ -214,16 +213,16 @@ function nailers(design: Design, wall: Wall, stud: Section, { bottom, top }: Cle
   }))
 }
 
-function wallProblems(design: Design, stud: Section): Problem[] {
-  const { footprint, walls } = design
+function wallProblems(building: Building, stud: Section): Problem[] {
+  const { footprint, walls, heights } = building
   const problems: Problem[] = []
-  const lowest = wallFoot(design.base) + (1 + walls.topPlates) * stud.thickness + least.stud
+  const lowest = wallFoot(building.base) + (1 + walls.topPlates) * stud.thickness + least.stud
   if (
-    sideNames.some(side => walls.sides[side].height === null && heightOf(walls, side) < lowest - HAIR) &&
+    sideNames.some(side => walls.sides[side].height === null && heights[side] < lowest - HAIR) &&
     walls.height < lowest - HAIR
   )
     problems.push({ code: 'wall-too-low', path: 'walls.height', least: lowest })
-  const eaves = Math.min(heightOf(walls, 'south'), heightOf(walls, 'north'))
+  const eaves = Math.min(heights.south, heights.north)
   for (const side of sideNames) {
     const own = walls.sides[side].height
     if (own !== null && own < lowest - HAIR)
@@ -231,7 +230,7 @@ function wallProblems(design: Design, stud: Section): Problem[] {
     else if (
       own !== null &&
       (side === 'east' || side === 'west') &&
-      design.roof.shape !== 'hip' &&
+      !building.roof.has.falls.includes(side) &&
       own > eaves + HAIR
     )
       problems.push({ code: 'gable-over-eaves', path: `walls.sides.${side}.height`, side, most: eaves })
@@ -251,7 +250,7 @@ function wallProblems(design: Design, stud: Section): Problem[] {
  * under the end rafters.
  */
 function stepProblems(
-  { walls, base, roof }: Design,
+  { walls, base, roof, heights }: Building,
   outside: readonly Wall[],
   stud: Section,
   rafters: RoofLine | null,
@@ -263,8 +262,9 @@ function stepProblems(
     const { step: asked, build } = walls.sides[side]
     const path = `walls.sides.${side}.step` as const
     if (!asked) return []
-    if (wall.along === 'x' || roof.shape === 'hip') return [{ code: 'step-under-rafters', path, side }]
-    if (roof.shape === 'raised-ridge') return [{ code: 'step-under-strip', path, side }]
+    if (wall.along === 'x' || roof.has.falls.includes(side))
+      return [{ code: 'step-under-rafters', path, side }]
+    if (!roof.has.endWalls.step) return [{ code: 'step-under-strip', path, side }]
     if (build === 'posts') return [{ code: 'step-in-posts', path, side }]
     const range = { least: wall.from + 2 * t, most: wall.to - 2 * t }
     if (asked.at < range.least - HAIR || asked.at > range.most + HAIR)
@@ -286,7 +286,7 @@ function stepProblems(
     if (asked.height < low - HAIR) return [{ code: 'step-too-low', path: `${path}.height`, side, least: low }]
     // a rafter's lower edge is level with its plate where its seat is cut
     const edge = (s: number, line: RoofLine): number =>
-      Math.max(line.under(s), heightOf(walls, s < line.middle ? 'south' : 'north'))
+      Math.max(line.under(s), heights[s < line.middle ? 'south' : 'north'])
     const under = rafters
       ? Math.min(edge(asked.at, rafters), edge(wall.to, rafters), ridgeOver(asked.at, wall.to, rafters))
       : Infinity
@@ -298,16 +298,16 @@ function stepProblems(
 
 type StepProblem = Extract<Problem, { readonly code: `step-${string}` }>
 
-/** The design with some walls level that can't step as asked. */
-const withoutSteps = (design: Design, sides: readonly SideName[]): Design =>
-  sides.reduce((each, side) => withValue(each, `walls.sides.${side}.step`, null), design)
+/** The building with some walls level that can't step as asked. */
+const withoutSteps = (building: Building, sides: readonly SideName[]): Building =>
+  sides.reduce((each, side) => withValue(each, `walls.sides.${side}.step`, null), building)
 
 /** The ridge board's lower edge, where it ends over a stretch of the wall. */
 const ridgeOver = (from: number, to: number, { ridge }: RoofLine): number =>
   ridge.to > from && ridge.from < to ? ridge.bottom : Infinity
 
 /** Which partitions a wall's tees are of, by their places in the document. */
-const teeNumbers = ({ walls }: Design, { along }: Wall): number[] =>
+const teeNumbers = ({ walls }: Building, { along }: Wall): number[] =>
   walls.partitions.flatMap(({ runs }, i) => ((runs === 'length' ? 'x' : 'y') === along ? [] : [i]))
 
 type PartitionProblem = Extract<Problem, { readonly code: 'partition-no-room' | 'partitions-meet' }>
@@ -316,15 +316,15 @@ type PartitionProblem = Extract<Problem, { readonly code: 'partition-no-room' | 
  * Why partitions can't stand: too near an outside wall for their two studs in the walls they meet, or into
  * one that stands already. `raked` as of the walls' lines.
  */
-export function partitionProblems(design: Design, stud: Section, raked = true): PartitionProblem[] {
-  const lines = partitionLines(design, stud, raked)
-  const sides = wallLines(design, stud, raked)
+export function partitionProblems(building: Building, stud: Section, raked = true): PartitionProblem[] {
+  const lines = partitionLines(building, stud, raked)
+  const sides = wallLines(building, stud, raked)
   const out: PartitionProblem[] = []
   lines.forEach(({ along, low }, i) => {
     const path = `walls.partitions.${i}.at` as const
     const across = sides.filter(wall => wall.along !== along)
     const taken = across.flatMap(wall =>
-      cornerPlaces(design, wall, stud).map(each => ({ ...each, overall: wall.overall })),
+      cornerPlaces(building, wall, stud).map(each => ({ ...each, overall: wall.overall })),
     )
     const least =
       Math.max(stud.depth, ...taken.filter(each => each.from < each.overall / 2).map(each => each.to)) +

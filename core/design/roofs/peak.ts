@@ -1,11 +1,9 @@
-import { findSection } from '../lumber'
-import { FOUND, HAIR, type Pitch, pitchAngle, radians } from '../measure'
-import type { Design } from './design'
-import { withValue } from './fields'
-import { limits } from './limits'
-import { ownSections } from './lumber'
-import { heightAbovePlate } from './seat'
-import { heightOf } from './walls'
+import { findSection } from '../../lumber'
+import { FOUND, HAIR, type Pitch, pitchAngle, radians } from '../../measure'
+import { type Building, withRoof } from '../building'
+import { limits } from '../limits'
+import { ownSections } from '../lumber'
+import { heightAbovePlate } from '../seat'
 
 /** A slope's upper plane: its level over its wall's outside, mm, and its angle in degrees. */
 export interface SlopeLine {
@@ -49,17 +47,17 @@ interface Asked {
   readonly stud: number
 }
 
-function askedOf({ roof, walls, footprint, lumber }: Design): Asked | null {
+function askedOf({ roof, walls, footprint, lumber, heights }: Building): Asked | null {
   const own = ownSections(lumber)
   const [rafter, stud, ridge] = [roof.rafter, walls.stud, roof.ridge].map(name => findSection(name, own))
   if (!rafter || !stud || !ridge) return null
   return {
     width: footprint.width,
     stud: stud.depth,
-    ridge: ridge.thickness * (roof.shape === 'gable' ? (roof.beam?.plies ?? 1) : 1),
+    ridge: ridge.thickness * (roof.beam?.plies ?? 1),
     slope: (side, angle) => ({
       angle,
-      height: heightOf(walls, side) + heightAbovePlate(roof.seat, angle, rafter.depth, stud.depth),
+      height: heights[side] + heightAbovePlate(roof.seat, angle, rafter.depth, stud.depth),
     }),
   }
 }
@@ -98,14 +96,14 @@ interface Angles {
 }
 
 /** The angles that a gable's fields ask for; null where none within the limits meet as asked. */
-function anglesOf(design: Design, asked: Asked): Angles | null {
+function anglesOf(building: Building, asked: Asked): Angles | null {
   const {
     roof: {
       pitch,
       northPitch,
       peak: { at, height },
     },
-  } = design
+  } = building
   const south = pitchAngle(pitch)
   const north = northPitch && pitchAngle(northPitch)
   const { slope, width, ridge } = asked
@@ -166,22 +164,22 @@ function peaksOver({ slope, width }: Asked, at: number): Range {
 }
 
 /**
- * The design with the pitches that its peak asks for; the same design where the pitches are given, or where
+ * The building with the pitches that its peak asks for; the same one where the pitches are given, or where
  * none can meet there.
  */
-export function peakSettled(design: Design): Design {
+export function peakWorkedOut(building: Building): Building {
   const {
     peak: { at, height },
     northPitch,
-  } = design.roof
-  if (at === null && height === null) return design
-  const asked = askedOf(design)
-  const angles = asked && anglesOf(design, asked)
-  if (!angles) return design
-  const south = height === null ? design : withValue(design, 'roof.pitch', pitchOf(angles.south))
+  } = building.roof
+  if (at === null && height === null) return building
+  const asked = askedOf(building)
+  const angles = asked && anglesOf(building, asked)
+  if (!angles) return building
+  const south = height === null ? building : withRoof(building, { pitch: pitchOf(angles.south) })
   return at === null && !northPitch
     ? south
-    : withValue(south, 'roof.northPitch', at === null ? northPitch : pitchOf(angles.north))
+    : withRoof(south, { northPitch: at === null ? northPitch : pitchOf(angles.north) })
 }
 
 /**
@@ -190,11 +188,11 @@ export function peakSettled(design: Design): Design {
  * where a section is not known. mm and degrees.
  */
 export function ledgerRise(
-  design: Design,
+  building: Building,
 ): { readonly top: (angle: number) => number; readonly angle: (top: number) => number | null } | null {
-  const asked = askedOf(design)
+  const asked = askedOf(building)
   if (!asked) return null
-  const low = design.roof.high === 'north' ? 'south' : 'north'
+  const low = building.roof.high === 'north' ? 'south' : 'north'
   const run = asked.width - asked.ridge
   return {
     top: angle => asked.slope(low, angle).height + run * Math.tan(radians(angle)),
@@ -205,8 +203,8 @@ export function ledgerRise(
 /**
  * Least and most that a part of the peak can be, mm, the rest as asked; to say how far one asked for is off.
  */
-export function peakReach(design: Design, part: 'at' | 'height'): Range | null {
-  const asked = askedOf(design)
+export function peakReach(building: Building, part: 'at' | 'height'): Range | null {
+  const asked = askedOf(building)
   if (!asked) return null
   const {
     roof: {
@@ -214,7 +212,7 @@ export function peakReach(design: Design, part: 'at' | 'height'): Range | null {
       northPitch,
       peak: { at },
     },
-  } = design
+  } = building
   const { slope, width, ridge } = asked
   const top = (south: number, north: number): Meeting =>
     meeting(slope('south', south), slope('north', north), width, ridge)

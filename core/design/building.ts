@@ -1,0 +1,130 @@
+import type { Pitch } from '../measure'
+import type { Design } from './design'
+import type { Hip, Roof, TieKind } from './roof'
+import type { Firring, Raised } from './roof-parts'
+import type { Seat } from './seat'
+import { type SideName, sideNames } from './sides'
+import { heightOf } from './walls'
+
+/**
+ * Parts that only some roofs have: a ridge board, one that may be a beam, hips, firrings over level joists,
+ * an open strip between two slopes, a ledger on a house, ends over gables, and tails that lie in the slope.
+ */
+export type RoofPart = 'ridge' | 'beam' | 'hips' | 'firrings' | 'strip' | 'ledger' | 'ends' | 'sloped-tails'
+
+/** What a roof has, as its shape and its high side make it: what is asked instead of what it is called. */
+export interface RoofHas {
+  /** The sides that its slopes fall to: one, two or all four. */
+  readonly falls: readonly SideName[]
+  /** The side where a house stands in a wall's stead; null without. */
+  readonly house: 'south' | 'north' | null
+  readonly parts: readonly RoofPart[]
+  /** The ties it can have. */
+  readonly ties: readonly TieKind[]
+  /** How its rafters may bear on the plates; none where what bears is level as it is. */
+  readonly seats: readonly Seat['rule'][]
+  /** Whether it may be asked where its slopes meet, and how high. */
+  readonly peak: boolean
+  /** Whether its end walls may run up to it under raked plates, and whether they may step. */
+  readonly endWalls: { readonly rake: boolean; readonly step: boolean }
+}
+
+/** A roof's part of a building: null stands for what the roof has not. */
+export interface BuildingRoof extends Omit<
+  Roof,
+  'shape' | 'panel' | 'hip' | 'raised' | 'firring' | 'overhang'
+> {
+  readonly has: RoofHas
+  readonly pitch: Pitch
+  readonly hip: Hip | null
+  readonly raised: (Raised & { readonly at: number }) | null
+  readonly firring: Firring | null
+  /** As of a roof; `high` null where no tails reach out on the high side. */
+  readonly overhang: { readonly eave: number; readonly gable: number; readonly high: number | null }
+}
+
+/**
+ * A design worked out: what follows from its fields stands in them, what the roof has not is null, and the
+ * walls are as they were asked for, their heights beside them. It does not say what the roof is called.
+ */
+export interface Building extends Pick<
+  Design,
+  'units' | 'footprint' | 'site' | 'base' | 'floor' | 'walls' | 'lumber'
+> {
+  /** Deck to the top of each side's top plate, mm; where a house stands, to the top of the ledger on it. */
+  readonly heights: Readonly<Record<SideName, number>>
+  readonly roof: BuildingRoof
+}
+
+/** A building with nothing worked out but its walls' heights: what all roofs begin from. */
+export function plainBuilding(
+  {
+    units,
+    footprint,
+    site,
+    base,
+    floor,
+    walls,
+    lumber,
+    roof,
+  }: Omit<Design, 'roof'> & { readonly roof: Omit<Roof, 'shape'> },
+  has: RoofHas,
+): Building {
+  const { panel, overhang, ties, ...rest } = roof
+  // of one slope it is not asked which
+  const only = has.falls.length === 1 ? has.falls[0] : undefined
+  const kept = (kind: TieKind) => (has.ties.includes(kind) ? ties[kind] : null)
+  return {
+    units,
+    footprint,
+    site,
+    base,
+    floor,
+    walls,
+    lumber,
+    heights: heightsOf(walls),
+    roof: {
+      ...rest,
+      has,
+      spacing: panel ? panel.cover / panel.per : roof.spacing,
+      openings: only ? roof.openings.map(each => ({ ...each, slope: only })) : roof.openings,
+      ties: { rafter: kept('rafter'), collar: kept('collar'), ceiling: kept('ceiling') },
+      northPitch: null,
+      peak: { at: null, height: null },
+      beam: null,
+      hip: null,
+      raised: null,
+      firring: null,
+      overhang: { eave: overhang.eave, gable: overhang.gable, high: null },
+    },
+  }
+}
+
+const heightsOf = (walls: Design['walls']): Building['heights'] =>
+  Object.fromEntries(sideNames.map(side => [side, heightOf(walls, side)])) as Building['heights']
+
+/** A building whose roof is another in part. */
+export const withRoof = (building: Building, roof: Partial<BuildingRoof>): Building => ({
+  ...building,
+  roof: { ...building.roof, ...roof },
+})
+
+/**
+ * A building one of whose walls is as high, mm; end walls without a height of their own follow the eaves'.
+ */
+export function withHeight(building: Building, side: SideName, height: number): Building {
+  const sides = building.walls.sides
+  const heights = { ...building.heights, [side]: height }
+  const low = Math.min(heights.south, heights.north)
+  const end = (name: 'east' | 'west'): number =>
+    name !== side && sides[name].height === null ? low : heights[name]
+  return { ...building, heights: { ...heights, east: end('east'), west: end('west') } }
+}
+
+/**
+ * A part of a roof that only some roofs have, asked for where the roof has it. Throws RangeError where not.
+ */
+export function had<T>(part: T | null): T {
+  if (part === null) throw new RangeError('the roof has no such part')
+  return part
+}

@@ -1,0 +1,86 @@
+import type { Building, RoofHas } from '../building'
+import { plainBuilding } from '../building'
+import type { Design } from '../design'
+import { withValue } from '../fields'
+import type { Roof, RoofShapeName } from '../roof'
+import { flat } from './flat'
+import { gable } from './gable'
+import { hip } from './hip'
+import type { RoofChoice, RoofKind } from './kind'
+import { leanTo } from './lean-to'
+import { raisedRidge } from './raised-ridge'
+import { singleSlope } from './single-slope'
+
+/** Each shape's half of the document, by its name there. */
+const kinds: Readonly<Record<RoofShapeName, RoofKind>> = {
+  gable,
+  'single-slope': singleSlope,
+  'lean-to': leanTo,
+  flat,
+  'raised-ridge': raisedRidge,
+  hip,
+}
+
+/** What a roof has, as it was asked for. */
+export const roofHas = (roof: Pick<Roof, 'shape' | 'high'>): RoofHas => kinds[roof.shape].has(roof)
+
+/** The building that a valid design asks for, with what follows from its fields worked out. */
+export function workedOut(design: Design): Building {
+  const { shape, ...roof } = design.roof
+  const { has, workOut } = kinds[shape]
+  return workOut(plainBuilding({ ...design, roof }, has(roof)), design.roof)
+}
+
+/** The roofs that can be chosen, in the order they are shown in. */
+export const roofChoices: readonly RoofChoice[] = Object.entries(kinds).flatMap(([shape, { choices }]) =>
+  choices.map(choice => ({ shape: shape as RoofShapeName, ...choice })),
+)
+
+const isUnequal = ({ northPitch, peak }: Roof): boolean => northPitch !== null || peak.at !== null
+
+/** Whether a design has a roof as it is chosen. */
+export const hasRoof = ({ roof }: Design, { shape, high, unequal }: RoofChoice): boolean =>
+  roof.shape === shape &&
+  (high === undefined || roof.high === high) &&
+  (unequal === undefined || isUnequal(roof) === unequal)
+
+/**
+ * The design with another roof on it. Both eave walls begin as high as all; what the new roof can't have is
+ * let go.
+ */
+export function withRoofOf(design: Design, choice: RoofChoice): Design {
+  const { shape, high = design.roof.high } = choice
+  const before = kinds[design.roof.shape].left?.(design) ?? design
+  const { walls, roof } = before
+  const { south, north } = walls.sides
+  const level = {
+    ...before,
+    walls: {
+      ...walls,
+      sides: { ...walls.sides, south: { ...south, height: null }, north: { ...north, height: null } },
+    },
+    roof: { ...roof, shape, high, northPitch: null, peak: { at: null, height: null } },
+  }
+  return kinds[shape].begun(level, choice, before)
+}
+
+/**
+ * The design with one value changed, and what was asked for before and would stand against it let go: a pitch
+ * lets go of the height that decides it, a north pitch of the peak's place, a spacing of panels that led.
+ */
+export function withEdit(design: Design, path: string, value: unknown): Design {
+  const next = withValue(design, path, value)
+  switch (path) {
+    case 'roof.pitch': {
+      const free = withValue(next, 'roof.peak.height', null)
+      const { falls } = roofHas(next.roof)
+      return falls.length === 1 ? withValue(free, `walls.sides.${next.roof.high}.height`, null) : free
+    }
+    case 'roof.northPitch':
+      return withValue(next, 'roof.peak.at', null)
+    case 'roof.spacing':
+      return withValue(next, 'roof.panel', null)
+    default:
+      return next
+  }
+}

@@ -1,0 +1,20 @@
+import type { Roof } from '../../design'
+import { flat } from './flat'
+import { gable } from './gable'
+import { hip } from './hip'
+import { leanTo } from './lean-to'
+import { raisedRidge } from './raised-ridge'
+import type { RoofShape } from './shape'
+import { singleSlope } from './single-slope'
+
+/** Each shape's lines and boards, by its name in the document. */
+const shapes: Readonly<Record<Roof['shape'], RoofShape>> = {
+  gable,
+  'single-slope': singleSlope,
+  'lean-to': leanTo,
+  flat,
+  'raised-ridge': raisedRidge,
+  hip,
+}
+
+export const shapeFor = ({ shape }: Pick<Roof, 'shape'>): RoofShape => shapes[shape]

@@ -1,0 +1,48 @@
+import { type Building, sideNames } from '../../design'
+import type { Problem } from '../problem'
+import type { RoofDatum, RoofLumber } from '../roof'
+import { notchProblem } from './gable-studs'
+import { ridgeHangs, type RoofLine } from './roof-line'
+
+/** Whether any wall is framed to the roof's planes, so that it is framed anew with them. */
+export const wallsReachRoof = ({ roof, walls }: Building): boolean =>
+  !roof.has.falls.includes('east') &&
+  roof.firring === null &&
+  (roof.beam !== null ||
+    roof.raised !== null ||
+    walls.gables === 'raked' ||
+    sideNames.some(side => walls.sides[side].step))
+
+/** What the end walls can't be to the roof over them. */
+export const endWallProblems = (
+  building: Building,
+  lumber: RoofLumber,
+  roof: RoofDatum,
+  line: RoofLine,
+): Problem[] => [...beamProblems(building, line, lumber.ply.depth), ...notchProblems(building, lumber, roof)]
+
+/**
+ * Why a ridge beam would not bear on the gable walls: they have no studs under it, or it ends above what they
+ * reach to.
+ */
+function beamProblems({ roof, walls }: Building, line: RoofLine, depth: number): Problem[] {
+  if (!roof.beam) return []
+  const open = (['east', 'west'] as const).find(side => walls.sides[side].build === 'posts')
+  if (open) return [{ code: 'beam-unborne', path: `walls.sides.${open}.build` }]
+  if (walls.gables === 'open') return [{ code: 'beam-unborne', path: 'walls.gables' }]
+  if (ridgeHangs(line)) return []
+  const least = depth + line.ridge.bottom - line.under(line.middle)
+  return [{ code: 'beam-shallow', path: 'roof.ridge', least }]
+}
+
+/**
+ * Why gable studs end under the rafters that are asked to be notched behind them; what holds for both ends is
+ * said once.
+ */
+function notchProblems(building: Building, { plate, rafter }: RoofLumber, roof: RoofDatum): Problem[] {
+  const [west, east] = [
+    notchProblem(building, 'west', plate, rafter, roof),
+    notchProblem(building, 'east', plate, rafter, roof),
+  ]
+  return [west, west?.code === 'gable-notch-thin' ? null : east].filter(each => each !== null)
+}

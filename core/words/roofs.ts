@@ -1,0 +1,25 @@
+import type { RoofChoice } from '../design'
+
+/** What a framer calls a roof that can be chosen, at length and in a word or two. */
+export function sayRoof({ shape, high, unequal }: RoofChoice): {
+  readonly label: string
+  readonly short: string
+} {
+  const low = high === 'north' ? 'south' : 'north'
+  switch (shape) {
+    case 'gable':
+      return unequal
+        ? { label: 'Gable, two pitches', short: 'Two pitches' }
+        : { label: 'Gable', short: 'Gable' }
+    case 'single-slope':
+      return { label: `Single slope, high on the ${high}`, short: 'Single slope' }
+    case 'lean-to':
+      return { label: `Lean-to, house on the ${high}`, short: 'Lean-to' }
+    case 'flat':
+      return { label: `Flat, falls to the ${low}`, short: 'Flat' }
+    case 'raised-ridge':
+      return { label: `Raised ridge, strip to the ${low}`, short: 'Raised ridge' }
+    case 'hip':
+      return { label: 'Hip', short: 'Hip' }
+  }
+}
