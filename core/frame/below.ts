@@ -4,7 +4,7 @@ import { farRange, turnOf } from '../survey'
 import { baseFoot, type BaseFrame, type BaseAsk, emptyBase, frameBase } from './base'
 import { type FloorFrame, frameFloor } from './floor/floor'
 import { type Ground, groundOf } from './ground'
-import type { Problem } from './problem'
+import type { Problem } from '../lines'
 import type { Rect } from './rect'
 
 /** What lies below the walls. */

@@ -1,5 +1,5 @@
 import type { Role } from '../trade'
-import { flip, place, type Placement, type Plane, planeAt, scale, type Vec3, vec } from '../geometry'
+import { flip, place, planeAcross, type Placement, vec, type Vec3 } from '../geometry'
 import type { Section } from '../lumber'
 import type { Order } from './member'
 
@@ -36,8 +36,8 @@ export function squareBoard(board: Upright): Order {
     blankLength: board.to - board.from + 2 * SPARE,
     placement: fromLowCorner(start, board),
     cuts: [
-      { kind: 'end', name: 'square', plane: flip(level(board.along, board.from)) },
-      { kind: 'end', name: 'square', plane: level(board.along, board.to) },
+      { kind: 'end', name: 'square', plane: flip(planeAcross(board.along, board.from)) },
+      { kind: 'end', name: 'square', plane: planeAcross(board.along, board.to) },
     ],
   }
 }
@@ -63,11 +63,6 @@ export const lyingBoard = ({ across, low, ...board }: Lying): Order =>
     depth: 'z',
     corner: board.along === 'x' ? vec(0, across, low) : vec(across, 0, low),
   })
-
-/** The plane at a level of an axis, looking up that axis. */
-export function level(axis: Axis, at: number): Plane {
-  return planeAt(scale(unitOf[axis], at), unitOf[axis])
-}
 
 /**
  * Placement whose thickness runs up its axis; where right-handedness turns it down, the blank starts from its

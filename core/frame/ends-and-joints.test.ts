@@ -1,3 +1,4 @@
+import { clearOfEnds, clearPlaces, fewestBoards, pliesOf } from '../trade'
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import {
@@ -17,7 +18,6 @@ import { runs } from '../testing/designs'
 import { find, inches, reach } from '../testing/reading'
 import { clashes } from '../testing/solids'
 import { type Frame, frame, type Member } from './index'
-import { clearOfEnds, clearPlaces, fewestBoards, pliesOf } from './layout'
 
 const base = newDesign('a', 'imperial')
 const sized = (

@@ -3,11 +3,10 @@ export { type Bay } from './floor/bay'
 export { type FloorFrame } from './floor/floor'
 export { type Frame, frame } from './frame'
 export type { Ground } from './ground'
-export { onCentre, rowOf } from './layout'
 export { type Member, reachOf } from './member'
 export { type Memory, newMemory } from './memory'
 export { type Hole, type Part, partFaces, type PartKind, partVolume } from './part'
-export type { Problem } from './problem'
+export type { Problem } from '../lines'
 export { areaOfRect, overlaps, type Rect } from './rect'
 export {
   type Eave,

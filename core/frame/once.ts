@@ -1,4 +1,4 @@
-import type { Problem } from './problem'
+import type { Problem } from '../lines'
 
 const limitOf = (problem: Problem, name: 'least' | 'most' | 'by'): number | null => {
   const value = (problem as { readonly [key in typeof name]?: unknown })[name]

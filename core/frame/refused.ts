@@ -1,6 +1,6 @@
 import { roles } from '../trade'
 import type { Refused } from './member'
-import type { Problem } from './problem'
+import type { Problem } from '../lines'
 
 /** Boards that planes leave nothing of, or part in two, each with the field to change. */
 export const refusedProblems = (refused: readonly Refused[]): Problem[] =>

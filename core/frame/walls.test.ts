@@ -1,10 +1,11 @@
+import { onCentre } from '../trade'
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { type Design, newDesign } from '../design'
 import { INCH } from '../measure'
 import { plan, platePair, stretchOf } from '../plan'
 import { gableSheds, runs } from '../testing/designs'
-import { frame, onCentre, wallNames } from './index'
+import { frame, wallNames } from './index'
 
 const base = newDesign('a', 'imperial')
 const sized = (length: number, width: number, walls: Partial<Design['walls']> = {}): Design => ({

@@ -12,7 +12,7 @@ export {
 } from './convex'
 export { type Mesh, meshOf, meshVolume } from './mesh'
 export { place, type Placement, planeToBoard, toBoard, toBuilding } from './placement'
-export { distanceTo, downOf, fallOf, flip, meets, type Plane, planeAt, sideOf } from './plane'
+export { distanceTo, downOf, fallOf, flip, meets, type Plane, planeAcross, planeAt, sideOf } from './plane'
 export { outlineOf, shell, type ShellFace } from './shell'
 export {
   add,

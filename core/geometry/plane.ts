@@ -17,6 +17,11 @@ export function planeAt(point: Vec3, direction: Vec3): Plane {
   return { normal, offset: dot(normal, point) }
 }
 
+const axes = { x: vec(1, 0, 0), y: vec(0, 1, 0), z: vec(0, 0, 1) } as const
+
+/** The plane across an axis at a place on it, mm, looking up the axis. */
+export const planeAcross = (axis: 'x' | 'y' | 'z', at: number): Plane => ({ normal: axes[axis], offset: at })
+
 /** The same plane seen from the other side. */
 export const flip = (plane: Plane): Plane => ({
   normal: vec(-plane.normal.x, -plane.normal.y, -plane.normal.z),

@@ -1,3 +1,15 @@
 export { gaps, hasRoom, least, MARK, type Range } from './least'
 export { liesIn, middleOf, overlap, type Stretch } from './stretch'
 export { type InSection, raisingSteps, type RaisingName, type Role, type RoleField, roles } from './roles'
+export {
+  onCentre,
+  withLayout,
+  clearOfEnds,
+  clearPlaces,
+  clearOf,
+  type RowAsk,
+  rowCost,
+  fewestBoards,
+  pliesOf,
+  rowOf,
+} from './layout'

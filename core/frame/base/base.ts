@@ -3,7 +3,7 @@ import type { Section } from '../../lumber'
 import type { Ground } from '../ground'
 import type { Order } from '../member'
 import type { Hole, Part } from '../part'
-import type { Problem } from '../problem'
+import type { Problem } from '../../lines'
 import type { Rect } from '../rect'
 
 /** Gravel laid level: where, from which level to which, mm. `under` is what it carries. */

@@ -4,7 +4,7 @@ import type { Base } from '../../design'
 import { vec } from '../../geometry'
 import { squareBoard } from '../between'
 import type { Hole, Part } from '../part'
-import type { Problem } from '../problem'
+import type { Problem } from '../../lines'
 import { type BaseShape, emptyBase } from './base'
 import { beamFoot, layBeams } from './beams'
 

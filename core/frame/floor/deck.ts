@@ -1,11 +1,10 @@
 import { HAIR } from '../../measure'
 import type { Deck, Floor } from '../../design'
-import { flip, place, vec } from '../../geometry'
+import { flip, planeAcross, place, vec } from '../../geometry'
 import { type Section, sheetSection } from '../../lumber'
-import { least, type Stretch } from '../../trade'
+import { least, rowOf, type Stretch } from '../../trade'
 import { around, cutOut } from '../around'
-import { level, SPARE } from '../between'
-import { rowOf } from '../layout'
+import { SPARE } from '../between'
 import type { BuildingCut, Order } from '../member'
 import type { Rect } from '../rect'
 import { axesOf, type Bay } from './bay'
@@ -167,7 +166,7 @@ function flatBoard(
       ? place(vec(from - SPARE, low, top - section.thickness), vec(1, 0, 0), vec(0, 1, 0))
       : place(vec(low, from - SPARE, top), vec(0, 1, 0), vec(1, 0, 0))
   const rip: BuildingCut[] =
-    high - low < section.depth - HAIR ? [{ kind: 'end', name: 'rip', plane: level(across, high) }] : []
+    high - low < section.depth - HAIR ? [{ kind: 'end', name: 'rip', plane: planeAcross(across, high) }] : []
   return {
     id,
     role,
@@ -175,8 +174,8 @@ function flatBoard(
     placement: at,
     blankLength: to - from + 2 * SPARE,
     cuts: [
-      { kind: 'end', name: 'square', plane: flip(level(along, from)) },
-      { kind: 'end', name: 'square', plane: level(along, to) },
+      { kind: 'end', name: 'square', plane: flip(planeAcross(along, from)) },
+      { kind: 'end', name: 'square', plane: planeAcross(along, to) },
       ...rip,
       ...notches.map(each => cutOut(each)),
     ],

@@ -1,7 +1,6 @@
-import { least, overlap, type Stretch } from '../../trade'
+import { clearOfEnds, least, onCentre, overlap, type Stretch, withLayout } from '../../trade'
 import type { Floor } from '../../design'
 import type { Section } from '../../lumber'
-import { clearOfEnds, onCentre, withLayout } from '../layout'
 import type { Order } from '../member'
 import { grown, overlaps, type Rect, stretchesOf } from '../rect'
 import { axesOf, type Bay, rimNames } from './bay'

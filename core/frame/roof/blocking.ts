@@ -1,12 +1,11 @@
 import type { Obstacle } from './obstacle'
 import { least, type Stretch } from '../../trade'
 import type { Building } from '../../design'
-import { add, meets, type Plane, scale, vec, type Vec3 } from '../../geometry'
+import { add, planeAcross, meets, type Plane, scale, vec, type Vec3 } from '../../geometry'
 import type { Section } from '../../lumber'
 import { HAIR, radians, TOUCHING } from '../../measure'
-import { level } from '../between'
 import type { BuildingCut, Order } from '../member'
-import type { Problem } from '../problem'
+import type { Problem } from '../../lines'
 import { coverOn } from './cover'
 import { leaningBoard } from './leaning'
 import type { Eave, RoofDatum, RoofLumber, SlopeDatum } from './shape'
@@ -47,7 +46,7 @@ export const axisOf = ({ wallOutside: { normal } }: SlopeDatum): 'x' | 'y' =>
  * to pass over them.
  */
 function topOfBlocks({ roof: { blocking } }: Building, { roofTop, joistTop }: SlopeDatum): Plane {
-  const edge = joistTop === undefined ? roofTop : level('z', joistTop)
+  const edge = joistTop === undefined ? roofTop : planeAcross('z', joistTop)
   return { ...edge, offset: edge.offset - blocking.air }
 }
 

@@ -1,12 +1,12 @@
 import type { Obstacle } from './obstacle'
 import { countUp, HAIR } from '../../measure'
 import type { Building } from '../../design'
-import { add, meets, place, planeAt, type Plane, scale, vec } from '../../geometry'
+import { add, planeAcross, meets, place, type Plane, planeAt, scale, vec } from '../../geometry'
 import type { Section } from '../../lumber'
 import { gaps, least, type Stretch } from '../../trade'
-import { level, SPARE } from '../between'
+import { SPARE } from '../between'
 import type { BuildingCut, Order } from '../member'
-import type { Problem } from '../problem'
+import type { Problem } from '../../lines'
 import { coverOn } from './cover'
 import { overCuts, rafterOn } from './rafter'
 import { downOf, fallOf, plumbCut } from './slope'
@@ -280,7 +280,7 @@ function across(
     blankLength: x.to - x.from + 2 * SPARE,
     cuts: [
       { kind: 'end', name: 'square', plane: planeAt(vec(x.from, 0, 0), vec(-1, 0, 0)) },
-      { kind: 'end', name: 'square', plane: level('x', x.to) },
+      { kind: 'end', name: 'square', plane: planeAcross('x', x.to) },
     ],
   }
 }

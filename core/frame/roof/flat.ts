@@ -1,9 +1,9 @@
 import { type Building, had, lowSide } from '../../design'
-import { planeAt, vec } from '../../geometry'
+import { planeAcross, planeAt, vec } from '../../geometry'
 import { HAIR, pitchAngle, radians } from '../../measure'
-import { level, squareBoard } from '../between'
+import { squareBoard } from '../between'
 import type { Order } from '../member'
-import type { Problem } from '../problem'
+import type { Problem } from '../../lines'
 import { partedOrders, roofHeaders, type Standing } from './openings'
 import { overEaveWalls, standingOn } from './rafter-places'
 import { outOf, standingAt } from './slope'
@@ -95,13 +95,13 @@ function datumOf(building: Building, { rafter }: RoofLumber): RoofDatum {
       joistTop,
       overhang: side === roof.high ? 'high' : 'eave',
       lift: levelAt(side === 'south' ? 0 : width) - height,
-      plateTop: level('z', height),
+      plateTop: planeAcross('z', height),
       wallOutside: wall,
       heel: wall,
       ridgeFace: null,
       tail: standingAt(outOf[side], (side === 'south' ? 0 : width) + reach(side)),
       roofTop,
-      underside: level('z', height),
+      underside: planeAcross('z', height),
       run: width,
     }
   }

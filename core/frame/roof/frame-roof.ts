@@ -1,7 +1,7 @@
 import type { BearingPartition } from './obstacle'
 import { type Building, withValue } from '../../design'
 import { HAIR, radians } from '../../measure'
-import type { Problem } from '../problem'
+import type { Problem } from '../../lines'
 import { airProblems, blockingOrders } from './blocking'
 import { endOrders, endProblems, lookoutsTaken } from './ends'
 import { fasciaOrders } from './fascia'

@@ -1,10 +1,11 @@
+import { planeAcross } from '../../geometry'
 import type { Stretch } from '../../trade'
 import { type Building, heightAbovePlate, meeting, type Meeting, peakReach } from '../../design'
 import { HAIR, ONE_READING, pitchAngle, radians } from '../../measure'
 import type { Section } from '../../lumber'
-import { level, squareBoard } from '../between'
+import { squareBoard } from '../between'
 import type { Order } from '../member'
-import type { Problem } from '../problem'
+import type { Problem } from '../../lines'
 import { dropOfCover, lookoutCuts } from './ends'
 import { pairsOf, partedOrders, roofHeaders, type Standing } from './openings'
 import { overEaveWalls, standingOn } from './rafter-places'
@@ -128,7 +129,7 @@ function gableDatum(
       angle: angles.south,
       slopes,
       eaves: [eave(slopes.south), eave(slopes.north)],
-      ridgeCentre: level('y', met.centre),
+      ridgeCentre: planeAcross('y', met.centre),
       headEnd: null,
       strip: null,
       meet: met.at,

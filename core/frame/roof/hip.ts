@@ -1,12 +1,22 @@
-import { least, type Stretch } from '../../trade'
+import { least, onCentre, type Stretch, withLayout } from '../../trade'
 import { type Building, had, hasMouth, heightAbovePlate, type SideName, sideNames } from '../../design'
-import { add, meets, place, type Plane, planeAt, scale, subtract, vec, type Vec3 } from '../../geometry'
+import {
+  add,
+  planeAcross,
+  meets,
+  place,
+  type Plane,
+  planeAt,
+  scale,
+  subtract,
+  vec,
+  type Vec3,
+} from '../../geometry'
 import { degrees, HAIR, pitchAngle, radians } from '../../measure'
 import type { Section } from '../../lumber'
-import { level, SPARE, squareBoard } from '../between'
-import { onCentre, withLayout } from '../layout'
+import { SPARE, squareBoard } from '../between'
 import type { BuildingCut, Order } from '../member'
-import type { Problem } from '../problem'
+import type { Problem } from '../../lines'
 import { pairsOf, partedOrders, partingsIn, roofHeaders, type Standing, standingIn } from './openings'
 import { rafterOn, tailed } from './rafter'
 import { hipSeatProblems, seatProblems } from './seat'
@@ -222,7 +232,7 @@ function hipDatum(building: Building, lumber: RoofLumber): RoofDatum {
     angle,
     slopes,
     eaves: sideNames.map(eave),
-    ridgeCentre: level('y', half),
+    ridgeCentre: planeAcross('y', half),
     headEnd: null,
     strip: null,
     meet: half,

@@ -1,5 +1,5 @@
 import type { BearingPartition, Obstacle } from './obstacle'
-import { least, type Stretch } from '../../trade'
+import { least, rowOf, type Stretch } from '../../trade'
 import { type Building } from '../../design'
 import {
   add,
@@ -17,9 +17,8 @@ import {
 import type { Section } from '../../lumber'
 import { countUp, degrees, HAIR } from '../../measure'
 import { SPARE } from '../between'
-import { rowOf } from '../layout'
 import type { Order } from '../member'
-import type { Problem } from '../problem'
+import type { Problem } from '../../lines'
 import { leaningBoard } from './leaning'
 import { clear } from './ridge-beam'
 import type { RoofDatum, RoofLumber, SlopeDatum } from './shape'

@@ -1,7 +1,6 @@
-import type { Stretch } from '../../trade'
+import { clearOfEnds, onCentre, type Stretch, withLayout } from '../../trade'
 import type { Building } from '../../design'
 import type { Section } from '../../lumber'
-import { clearOfEnds, onCentre, withLayout } from '../layout'
 import { partingsIn, type Standing, standingIn } from './openings'
 import type { RoofShape, SlopeDatum } from './shape'
 

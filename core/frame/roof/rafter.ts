@@ -1,8 +1,8 @@
 import type { Role, Stretch } from '../../trade'
 import { type Building, limits } from '../../design'
-import { add, cross, meets, place, type Plane, scale, subtract, vec } from '../../geometry'
+import { add, cross, planeAcross, meets, place, type Plane, scale, subtract, vec } from '../../geometry'
 import type { Section } from '../../lumber'
-import { level, SPARE } from '../between'
+import { SPARE } from '../between'
 import type { BuildingCut, Order } from '../member'
 import { coverOn } from './cover'
 import type { RoofLumber, SlopeDatum } from './shape'
@@ -88,7 +88,7 @@ export const overCuts = (building: Building, slope: SlopeDatum): BuildingCut[] =
           ...slope,
           heel: slope.over.heel,
           height: slope.over.height,
-          plateTop: level('z', slope.over.height),
+          plateTop: planeAcross('z', slope.over.height),
         }),
       ]
     : []

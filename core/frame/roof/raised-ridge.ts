@@ -1,12 +1,11 @@
 import type { BearingPartition } from './obstacle'
-import { gaps, least, type Stretch } from '../../trade'
+import { fewestBoards, gaps, least, pliesOf, type Stretch } from '../../trade'
 import { type Building, had, hasMouth, heightAbovePlate, lowSide } from '../../design'
-import { meets, scale, vec, type Vec3 } from '../../geometry'
+import { planeAcross, meets, scale, vec, type Vec3 } from '../../geometry'
 import { countUp, HAIR, pitchAngle, radians, TOUCHING } from '../../measure'
-import { level, squareBoard } from '../between'
-import { fewestBoards, pliesOf } from '../layout'
+import { squareBoard } from '../between'
 import type { Order } from '../member'
-import type { Problem } from '../problem'
+import type { Problem } from '../../lines'
 import { dropOfCover, lookoutCuts } from './ends'
 import { partedOrders, roofHeaders, type Standing } from './openings'
 import { overEaveWalls, standingOn } from './rafter-places'
@@ -145,7 +144,7 @@ function raisedDatum(
         eave(slopes.north),
         { ...eave(overStrip(high, scale(up, -1), -way * at)), name: 'strip' },
       ],
-      ridgeCentre: level('y', (header.from + header.to) / 2),
+      ridgeCentre: planeAcross('y', (header.from + header.to) / 2),
       headEnd: { ...header, bottom: under },
       strip: { at, ledger: { ...ledger, bottom: top - ridge.depth }, clear: { from: top, to: under } },
       meet: at,
@@ -168,7 +167,7 @@ function overStrip(slope: SlopeDatum, out: Vec3, outside: number): SlopeDatum {
   return {
     ...rest,
     height: over.height,
-    plateTop: level('z', over.height),
+    plateTop: planeAcross('z', over.height),
     lift,
     wallOutside: face,
     heel: over.heel,

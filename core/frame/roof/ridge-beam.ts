@@ -1,11 +1,10 @@
-import { gaps, type Stretch } from '../../trade'
+import { gaps, pliesOf, type Stretch } from '../../trade'
 import { countUp, HAIR, ONE_READING } from '../../measure'
 import type { Building, RidgeBeam } from '../../design'
 import { meets, type Plane, vec } from '../../geometry'
 import { squareBoard } from '../between'
-import { pliesOf } from '../layout'
 import type { Order } from '../member'
-import type { Problem } from '../problem'
+import type { Problem } from '../../lines'
 import type { RoofLumber } from './shape'
 
 /** Where a ridge beam lies: its middle across the building, and its lower and upper edge, mm. */

@@ -1,7 +1,7 @@
 import { least } from '../../trade'
 import type { Building, Seat } from '../../design'
 import { HAIR, radians } from '../../measure'
-import type { Problem } from '../problem'
+import type { Problem } from '../../lines'
 import type { SlopeDatum } from './shape'
 
 /**

@@ -4,7 +4,7 @@ import type { Building, SideName, TieKind } from '../../design'
 import type { Plane } from '../../geometry'
 import type { Section } from '../../lumber'
 import type { BuildingCut, Order } from '../member'
-import type { Problem } from '../problem'
+import type { Problem } from '../../lines'
 
 /** Sections a roof is framed of. */
 export interface RoofLumber {

@@ -2,7 +2,7 @@ import { type Building, hasMouth, heightAbovePlate, limits, lowSide } from '../.
 import { planeAt, vec } from '../../geometry'
 import { HAIR, radians } from '../../measure'
 import type { Order } from '../member'
-import type { Problem } from '../problem'
+import type { Problem } from '../../lines'
 import { ceilingOrders } from './ceiling'
 import { coverOn } from './cover'
 import { dropOfCover, lookoutCuts } from './ends'

@@ -1,7 +1,6 @@
-import { type Plane, planeAt, vec } from '../../geometry'
+import { planeAcross, type Plane, planeAt, vec } from '../../geometry'
 import { radians } from '../../measure'
 import type { SideName } from '../../design'
-import { level } from '../between'
 import type { BuildingCut } from '../member'
 import type { SlopeDatum } from './shape'
 
@@ -64,7 +63,7 @@ export function slopeDatum({
     run,
     ridgeFace,
     overhang: 'eave',
-    plateTop: level('z', height),
+    plateTop: planeAcross('z', height),
     wallOutside: standingAt(out, outside),
     heel: standingAt(out, outside),
     tail: standingAt(out, outside + reach),

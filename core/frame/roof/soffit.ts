@@ -1,11 +1,10 @@
-import { least, overlap, type Stretch } from '../../trade'
+import { least, overlap, rowOf, type Stretch } from '../../trade'
 import { HAIR } from '../../measure'
 import type { Building } from '../../design'
-import { meets, scale, vec } from '../../geometry'
-import { level, lyingBoard } from '../between'
-import { rowOf } from '../layout'
+import { planeAcross, meets, scale, vec } from '../../geometry'
+import { lyingBoard } from '../between'
 import type { BuildingCut, Order } from '../member'
-import type { Problem } from '../problem'
+import type { Problem } from '../../lines'
 import { coverOn } from './cover'
 import type { Eave, RoofDatum, RoofLumber } from './shape'
 import { fallsOut, footOfTail, tailPlane } from './tails'
@@ -87,7 +86,7 @@ function eaveOrders(
   const edge = (off: number, thick: number): number => sign * (wall + off) - (sign < 0 ? thick : 0)
   const length = along === 'x' ? building.footprint.length : building.footprint.width
   const top: BuildingCut[] =
-    foot + soffit.depth > height + HAIR ? [{ kind: 'end', name: 'rip', plane: level('z', height) }] : []
+    foot + soffit.depth > height + HAIR ? [{ kind: 'end', name: 'rip', plane: planeAcross('z', height) }] : []
   // the ledger ends under the rafters' lower edges
   const under: BuildingCut[] = [...top, { kind: 'end', name: 'rip', plane: underside }]
   // clear of the hips that pass over the corners

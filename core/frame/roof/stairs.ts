@@ -1,11 +1,11 @@
 import { gaps, overlap, type Stretch } from '../../trade'
 import { HAIR } from '../../measure'
 import { type Building } from '../../design'
-import { meets, vec } from '../../geometry'
+import { planeAcross, meets, vec } from '../../geometry'
 import type { Section } from '../../lumber'
-import { level, lyingBoard } from '../between'
+import { lyingBoard } from '../between'
 import type { Order } from '../member'
-import type { Problem } from '../problem'
+import type { Problem } from '../../lines'
 import type { RoofDatum, RoofLumber } from './shape'
 
 /** A ceiling joist in its place along the building. */
@@ -211,7 +211,7 @@ const partsOf = (order: Order, south: number, north: number): Order[] => [
   {
     ...order,
     id: `${order.id}/south`,
-    cuts: [...order.cuts, { kind: 'end', name: 'square', plane: level('y', south) }],
+    cuts: [...order.cuts, { kind: 'end', name: 'square', plane: planeAcross('y', south) }],
   },
   {
     ...order,

@@ -3,7 +3,7 @@ import type { Building } from '../../design'
 import { meets, type Plane, planeAt, scale, vec, type Vec3 } from '../../geometry'
 import { HAIR, radians } from '../../measure'
 import type { BuildingCut } from '../member'
-import type { Problem } from '../problem'
+import type { Problem } from '../../lines'
 import { downOf, plumbCut } from './slope'
 import type { Eave, RoofDatum, RoofLumber, SlopeDatum } from './shape'
 

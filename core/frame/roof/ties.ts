@@ -6,7 +6,7 @@ import type { Section } from '../../lumber'
 import { HAIR } from '../../measure'
 import { squareBoard } from '../between'
 import type { Order } from '../member'
-import type { Problem } from '../problem'
+import type { Problem } from '../../lines'
 import type { RoofDatum, RoofLumber } from './shape'
 import { type Joist, openStairs } from './stairs'
 

@@ -1,9 +1,8 @@
 import { least, type Stretch } from '../../trade'
 import { HAIR } from '../../measure'
 import type { Bracing } from '../../design'
-import { flip, planeAt, scale, vec, type Vec3 } from '../../geometry'
+import { flip, planeAcross, planeAt, scale, vec, type Vec3 } from '../../geometry'
 import type { Section } from '../../lumber'
-import { level } from '../between'
 import type { BuildingCut, Order } from '../member'
 import { acrossOfBoard, type WallBoard, wallPoint } from './board'
 import { SIDE_STUDS } from './openings'
@@ -85,9 +84,9 @@ export function braceWall(
  * plumb at the wall's end where the slope would take it past that.
  */
 function headCuts(wall: Wall, { from, to }: SlantedLine, raked: FramedWall['raked']): BuildingCut[] {
-  if (!raked) return [{ kind: 'end', name: 'level', plane: level('z', to.z) }]
+  if (!raked) return [{ kind: 'end', name: 'level', plane: planeAcross('z', to.z) }]
   const { undersides, middle } = raked.rake.rafters
-  const plumb = to.s > from.s ? level(wall.along, wall.to) : flip(level(wall.along, wall.from))
+  const plumb = to.s > from.s ? planeAcross(wall.along, wall.to) : flip(planeAcross(wall.along, wall.from))
   return [
     { kind: 'end', name: 'slope', plane: undersides[to.s < middle ? 'south' : 'north'] },
     { kind: 'end', name: 'plumb', plane: plumb },

@@ -1,12 +1,10 @@
-import { least, type Stretch } from '../../trade'
+import { least, type Stretch, withLayout } from '../../trade'
 import { type Building, type SideName } from '../../design'
-import { flip } from '../../geometry'
+import { flip, planeAcross } from '../../geometry'
 import type { Section } from '../../lumber'
 import { HAIR, radians } from '../../measure'
-import { level } from '../between'
-import { withLayout } from '../layout'
 import type { BuildingCut } from '../member'
-import type { Problem } from '../problem'
+import type { Problem } from '../../lines'
 import { fallsOut, type RoofDatum, underBeam } from '../roof'
 import { upright, type WallBoard } from './board'
 import { layoutOf, type StackLines } from './places'
@@ -97,7 +95,10 @@ function notched(
 ): { readonly top: number; readonly cuts: readonly BuildingCut[] } | null {
   if ((at.from < middle && at.to > middle) || (at.from < ridge.to && at.to > ridge.from)) return null
   const side = at.from < middle ? 'south' : 'north'
-  const face = wall.outside === 'low' ? level('x', thickness) : flip(level('x', footprint.length - thickness))
+  const face =
+    wall.outside === 'low'
+      ? planeAcross('x', thickness)
+      : flip(planeAcross('x', footprint.length - thickness))
   return {
     top: Math.max(top(at.from), top(at.to)),
     cuts: [

@@ -1,8 +1,7 @@
-import { least, type Stretch } from '../../trade'
+import { planeAcross } from '../../geometry'
+import { least, type Stretch, withLayout } from '../../trade'
 import { HAIR } from '../../measure'
 import type { Section } from '../../lumber'
-import { level } from '../between'
-import { withLayout } from '../layout'
 import type { Order } from '../member'
 import { upright, type WallBoard } from './board'
 import { standing } from './top'
@@ -52,7 +51,7 @@ export function openingBoards(
   // width
   const rip = (section: Section): Pick<WallBoard, 'cuts'> =>
     section.kind === 'sheet'
-      ? { cuts: [{ kind: 'end', name: 'rip', plane: level('z', z.to + header.depth) }] }
+      ? { cuts: [{ kind: 'end', name: 'rip', plane: planeAcross('z', z.to + header.depth) }] }
       : {}
   const packed = packing.map((section, i): WallBoard => {
     const off = packing.slice(0, i).reduce((sum, each) => sum + each.thickness, header.thickness)

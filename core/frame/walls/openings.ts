@@ -1,9 +1,8 @@
 import { type Building, footOf, roughSize, wallFoot, type WallOpening } from '../../design'
 import { type Section, sheetSection } from '../../lumber'
-import { gaps, hasRoom, least, MARK, type Stretch } from '../../trade'
-import { clearPlaces } from '../layout'
+import { clearPlaces, gaps, hasRoom, least, MARK, type Stretch } from '../../trade'
 import { HAIR } from '../../measure'
-import type { Problem } from '../problem'
+import type { Problem } from '../../lines'
 import type { WallTop } from './top'
 import type { Wall } from './wall'
 

@@ -1,8 +1,7 @@
-import { gaps, type Stretch } from '../../trade'
+import { gaps, onCentre, type Stretch, withLayout } from '../../trade'
 import { HAIR } from '../../measure'
 import type { Building } from '../../design'
 import type { Section } from '../../lumber'
-import { onCentre, withLayout } from '../layout'
 import { showing, type RoughOpening, SIDE_STUDS } from './openings'
 import type { Wall } from './wall'
 

@@ -1,12 +1,10 @@
-import { least, type Stretch } from '../../trade'
+import { least, rowOf, type Stretch } from '../../trade'
 import { countUp, HAIR } from '../../measure'
 import { type Building, sideNames, wallFoot } from '../../design'
-import { flip, planeAt } from '../../geometry'
+import { flip, planeAcross, planeAt } from '../../geometry'
 import type { Section } from '../../lumber'
-import { level } from '../between'
-import { rowOf } from '../layout'
 import type { BuildingCut, Order } from '../member'
-import type { Problem } from '../problem'
+import type { Problem } from '../../lines'
 import { upright, type WallBoard, wallPoint } from './board'
 import { slantedOrder } from './slanted'
 import type { Wall } from './wall'
@@ -116,13 +114,13 @@ function postNotch(wall: Wall, stud: Section, beam: Section, under: number): Bui
   const axis = wall.along === 'x' ? 'y' : 'x'
   const face =
     wall.outside === 'low'
-      ? level(axis, wall.low + beam.thickness)
-      : flip(level(axis, wall.low + stud.depth - beam.thickness))
+      ? planeAcross(axis, wall.low + beam.thickness)
+      : flip(planeAcross(axis, wall.low + stud.depth - beam.thickness))
   return {
     kind: 'notch',
     name: 'housing',
     sides: [
-      { name: 'seat', plane: flip(level('z', under)) },
+      { name: 'seat', plane: flip(planeAcross('z', under)) },
       { name: 'housing', plane: face },
     ],
   }
@@ -145,11 +143,11 @@ function beamEnd(
     )
     return { kind: 'end', name: 'slope', plane: piece === 'before' ? down : flip(down) }
   }
-  const middle = level('z', (z.from + z.to) / 2)
+  const middle = planeAcross('z', (z.from + z.to) / 2)
   const sides =
     piece === 'before'
-      ? ([flip(level(wall.along, a)), middle] as const)
-      : ([level(wall.along, b), flip(middle)] as const)
+      ? ([flip(planeAcross(wall.along, a)), middle] as const)
+      : ([planeAcross(wall.along, b), flip(middle)] as const)
   return { kind: 'notch', name: 'lap', sides: sides.map(plane => ({ name: 'lap' as const, plane })) }
 }
 
@@ -194,9 +192,9 @@ function knee(
     from: { s: face - way * off, z: under - leg + off },
     to: { s: face + way * (leg - off), z: under + off },
   }
-  const side = level(wall.along, face)
+  const side = planeAcross(wall.along, face)
   return slantedOrder(wall, line, section, across, id, 'knee', [
     { kind: 'end', name: 'plumb', plane: way > 0 ? flip(side) : side },
-    { kind: 'end', name: 'level', plane: level('z', under) },
+    { kind: 'end', name: 'level', plane: planeAcross('z', under) },
   ])
 }

@@ -1,9 +1,19 @@
 import type { Walls } from '../../design'
-import { add, flip, meets, type Plane, place, planeAt, scale, vec, type Vec3 } from '../../geometry'
+import {
+  add,
+  flip,
+  planeAcross,
+  meets,
+  place,
+  type Plane,
+  planeAt,
+  scale,
+  vec,
+  type Vec3,
+} from '../../geometry'
 import type { Section } from '../../lumber'
-import { level, SPARE } from '../between'
-import { gaps, least, type Stretch } from '../../trade'
-import { fewestBoards } from '../layout'
+import { SPARE } from '../between'
+import { fewestBoards, gaps, least, type Stretch } from '../../trade'
 import type { BuildingCut, Order } from '../member'
 import type { Rake } from './top'
 import type { Wall } from './wall'
@@ -140,7 +150,7 @@ function rakePlate(
   const plumb = (at: number, way: 'foot' | 'head'): BuildingCut => ({
     kind: 'end',
     name: 'plumb',
-    plane: (side === 'south') === (way === 'head') ? level('y', at) : flip(level('y', at)),
+    plane: (side === 'south') === (way === 'head') ? planeAcross('y', at) : flip(planeAcross('y', at)),
   })
   const square = (at: number, way: 'foot' | 'head'): BuildingCut => ({
     kind: 'end',

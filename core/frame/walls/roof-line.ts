@@ -1,8 +1,7 @@
 import { gaps, type Stretch } from '../../trade'
 import { HAIR } from '../../measure'
-import { flip, meets, type Plane, vec } from '../../geometry'
+import { flip, planeAcross, meets, type Plane, vec } from '../../geometry'
 import type { Section } from '../../lumber'
-import { level } from '../between'
 import type { BuildingCut } from '../member'
 import type { RoofDatum } from '../roof'
 
@@ -207,7 +206,7 @@ function topCuts(
   cut: ReturnType<typeof ridgeCut>,
 ): BuildingCut[] {
   const slope = (side: Slope): BuildingCut => ({ kind: 'end', name: 'slope', plane: undersides[side] })
-  const under = { name: 'level', plane: flip(level('z', ridge.bottom)) } as const
+  const under = { name: 'level', plane: flip(planeAcross('z', ridge.bottom)) } as const
   const about = (face: { name: 'plumb'; plane: Plane }): BuildingCut[] => [
     { kind: 'notch', name: 'housing', sides: [under, face] },
   ]
@@ -216,10 +215,10 @@ function topCuts(
     case 'clear':
       return ends
     case 'level':
-      return [...ends, { kind: 'end', name: 'level', plane: level('z', ridge.bottom) }]
+      return [...ends, { kind: 'end', name: 'level', plane: planeAcross('z', ridge.bottom) }]
     case 'notch-low':
-      return [...ends, ...about({ name: 'plumb', plane: level('y', ridge.to) })]
+      return [...ends, ...about({ name: 'plumb', plane: planeAcross('y', ridge.to) })]
     case 'notch-high':
-      return [...ends, ...about({ name: 'plumb', plane: flip(level('y', ridge.from)) })]
+      return [...ends, ...about({ name: 'plumb', plane: flip(planeAcross('y', ridge.from)) })]
   }
 }

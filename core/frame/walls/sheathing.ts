@@ -1,11 +1,10 @@
 import type { Building, Sheathing } from '../../design'
-import { meets, type Plane, scale, vec } from '../../geometry'
+import { planeAcross, meets, type Plane, scale, vec } from '../../geometry'
 import { countUp, HAIR, radians } from '../../measure'
 import { type Section, sheetSection } from '../../lumber'
 import { around, cutOut } from '../around'
-import { level, squareBoard } from '../between'
-import { least, type Stretch } from '../../trade'
-import { fewestBoards, rowOf } from '../layout'
+import { squareBoard } from '../between'
+import { fewestBoards, least, rowOf, type Stretch } from '../../trade'
 import type { BuildingCut, Order } from '../member'
 import type { Memory } from '../memory'
 import type { Rect } from '../rect'
@@ -472,7 +471,7 @@ function sheetOrder(
   const [low, high] = upright ? [x0, x1] : [y0, y1]
   const rip: BuildingCut[] =
     high - low < section.depth - HAIR
-      ? [{ kind: 'end', name: 'rip', plane: level(upright ? wall.along : 'z', high) }]
+      ? [{ kind: 'end', name: 'rip', plane: planeAcross(upright ? wall.along : 'z', high) }]
       : []
   const along = wall.along === 'x' ? vec(1, 0, 0) : vec(0, 1, 0)
   return {

@@ -1,10 +1,9 @@
-import { least, type Stretch } from '../../trade'
+import { least, rowOf, type Stretch } from '../../trade'
 import { HAIR } from '../../measure'
-import { vec } from '../../geometry'
+import { planeAcross, vec } from '../../geometry'
 import type { Section } from '../../lumber'
 import { around, cutOut } from '../around'
-import { level, squareBoard } from '../between'
-import { rowOf } from '../layout'
+import { squareBoard } from '../between'
 import type { BuildingCut, Order } from '../member'
 import type { Rect } from '../rect'
 import { wallPoint } from './board'
@@ -119,7 +118,7 @@ function slatOrder(
     corner: wallPoint(wall, x0, across, y0),
   })
   const rip: BuildingCut[] =
-    y1 - y0 < slat.depth - HAIR ? [{ kind: 'end', name: 'rip', plane: level('z', y1) }] : []
+    y1 - y0 < slat.depth - HAIR ? [{ kind: 'end', name: 'rip', plane: planeAcross('z', y1) }] : []
   const along = wall.along === 'x' ? vec(1, 0, 0) : vec(0, 1, 0)
   return {
     ...order,

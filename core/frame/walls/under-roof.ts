@@ -1,5 +1,5 @@
 import { type Building, sideNames } from '../../design'
-import type { Problem } from '../problem'
+import type { Problem } from '../../lines'
 import type { RoofDatum, RoofLumber } from '../roof'
 import { notchProblem } from './gable-studs'
 import { ridgeHangs, type RoofLine } from './roof-line'

@@ -1,5 +1,6 @@
 import { countUp, HAIR } from '../measure'
-import { least, MARK, overlap, type Stretch } from '../trade'
+import { least, MARK } from './least'
+import { overlap, type Stretch } from './stretch'
 
 /** Centres on the layout from 0, strictly within a length: spacing, twice spacing, … mm. */
 export function onCentre(spacing: number, length: number): number[] {
