@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { lowEaves } from '../../core/lines'
 import type { Frame } from '../../core/frame'
 import { formatLength } from '../../core/measure'
 import { benchKeys } from '../logic/benches'
@@ -10,10 +11,8 @@ const box = useTemplateRef<HTMLElement>('box')
 const { height } = useElementSize(box)
 const units = computed(() => store.design?.units ?? 'imperial')
 /** The highest plate; under a single slope the low wall's, that the roof rises from. */
-const plateOf = ({ roof: { ridgeCentre, slopes }, walls }: Frame): number =>
-  ridgeCentre
-    ? Math.max(...walls.map(wall => wall.height))
-    : Math.min(slopes.south.height, slopes.north.height)
+const plateOf = ({ roof, walls }: Frame): number =>
+  roof.faces.length > 1 ? Math.max(...walls.map(wall => wall.height)) : (lowEaves(roof)[0]?.height ?? 0)
 const heights = computed(() => {
   const frame = store.plan?.frame
   return {
@@ -21,7 +20,7 @@ const heights = computed(() => {
     base: frame?.floor?.bottom ?? 0,
     plate: frame ? plateOf(frame) : 2400,
     ridge: frame?.roof.highest ?? 3200,
-    top: frame?.roof.ridgeCentre === null ? ('Top' as const) : ('Ridge' as const),
+    top: frame?.roof.faces.length === 1 ? ('Top' as const) : ('Ridge' as const),
   }
 })
 const top = computed(() => Math.min(...pole.value.ticks.map(tick => tick.y)))

@@ -1,3 +1,4 @@
+import { lowEaves } from '../../core/lines'
 import {
   limits,
   type RoofOpening,
@@ -5,7 +6,7 @@ import {
   usualRoofOpening,
   usualTies,
 } from '../../core/design'
-import { partedEaves, roomOn, stairRoom, tiePlate } from '../../core/frame'
+import { roomOn, stairRoom, tiePlate } from '../../core/frame'
 import { countDown, countUp, INCH } from '../../core/measure'
 import { freePlace } from '../logic/free-place'
 import { useBench } from '../stores/bench'
@@ -26,10 +27,11 @@ export function useRoofOpenings() {
       building,
       frame: { lumber, roof },
     } = plan
-    const eave = partedEaves(building, roof.eaves)[0]
+    const eave = lowEaves(roof)[0]
     if (!eave) return
-    const { slope, whole } = eave
-    const usual = usualRoofOpening(kind, slope.side, building.footprint.length / 2, 0, building.lumber.yard)
+    const { face, side } = eave
+    const { whole } = face
+    const usual = usualRoofOpening(kind, side, building.footprint.length / 2, 0, building.lumber.yard)
     const grid = building.lumber.yard === 'imperial' ? INCH / 2 : 5
     const down = (mm: number): number => countDown(mm / grid) * grid
     const ceiling = building.roof.ties.ceiling ?? usualTies[building.lumber.yard].ceiling
@@ -40,11 +42,11 @@ export function useRoofOpenings() {
             building,
             lumber,
             roof,
-            tiePlate(building, roof) + ceiling.height + joist.depth,
+            tiePlate(roof) + ceiling.height + joist.depth,
             usual.plies * joist.thickness,
           )
-        : roomOn(building, lumber, roof, slope, usual.plies)
-    const cos = kind === 'stair' || slope.joistTop !== undefined ? 1 : slope.roofTop.normal.z
+        : roomOn(building, lumber, roof, eave, usual.plies)
+    const cos = kind === 'stair' ? 1 : face.carrier.top.normal.z
     const length = Math.max(limits.opening.min, Math.min(usual.length, down((room.to - room.from) / cos)))
     const t = lumber.rafter.thickness
     const width = kind === 'light' ? Math.max(limits.opening.min, building.roof.spacing - t) : usual.width

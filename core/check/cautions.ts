@@ -1,6 +1,7 @@
+import { ridgeOf } from '../lines'
 import { hasMouth, type TieKind, tieKinds } from '../design'
 import { toBuilding, vec } from '../geometry'
-import type { Member } from '../frame'
+import { type Member, tiePlate } from '../frame'
 import { HAIR, INCH, pitchAngle } from '../measure'
 import { northSlope, type Plan, type RoofReading, standsOn, stretchOf } from '../plan'
 import type { Caution, CautionCode } from './caution'
@@ -136,7 +137,7 @@ function roofCautions(plan: Plan, roof: RoofReading, members: string[]): Caution
           ),
         ]
       : []),
-    ...(frame.roof.ridgeCentre === null || frame.roof.strip
+    ...(!ridgeOf(frame.roof)
       ? []
       : asked.beam
         ? beamCautions(plan)
@@ -169,7 +170,7 @@ function hungCeiling({ frame }: Plan): Caution[] {
  */
 function beamCautions({ building: { roof }, frame }: Plan): Caution[] {
   const beam = frame.members.filter(member => member.role === 'ridge-beam').map(member => member.id)
-  const { offset = 0 } = frame.roof.ridgeCentre ?? {}
+  const { offset = 0 } = ridgeOf(frame.roof)?.middle ?? {}
   const half = frame.lumber.ridge.thickness / 2
   const over = (['east', 'west'] as const).filter(wall =>
     frame.openings[wall].some(({ s }) => s.from < offset + half && s.to > offset - half),
@@ -196,7 +197,7 @@ function tieCautions({ building: { roof }, frame }: Plan): Caution[] {
     frame.members
       .filter(member => member.role === (kind === 'ceiling' ? 'ceiling-joist' : `${kind}-tie`))
       .map(member => member.id)
-  const plate = Math.max(frame.roof.slopes.south.height, frame.roof.slopes.north.height)
+  const plate = tiePlate(frame.roof)
   const third = (frame.roof.highest - plate) / 3
   const out: Caution[] =
     of('rafter').length || of('ceiling').length
@@ -279,13 +280,14 @@ function flatCautions({
 }: Plan): Caution[] {
   const joists = frame.members.filter(member => member.role === 'roof-joist').map(member => member.id)
   const blocks = frame.members.filter(member => member.role === 'roof-block').map(member => member.id)
+  const angle = frame.roof.faces[0]?.angle ?? 0
   return [
-    ...(joists.length && frame.roof.angle < customary.fall - HAIR
+    ...(joists.length && angle < customary.fall - HAIR
       ? [
           {
             code: 'fall-low',
             members: joists,
-            numbers: { angle: frame.roof.angle, limit: customary.fall },
+            numbers: { angle, limit: customary.fall },
           } as const,
         ]
       : []),

@@ -1,15 +1,14 @@
+import { eaveOver, eavesOf, faceLevel, faceTo, peakAcross, ridgeOf, roofLevel, stripOf } from '../lines'
 import { type InSection, roles, type Stretch } from '../trade'
 import { HAIR, ONE_READING, TOUCHING } from '../measure'
-import {} from '../design'
 import { heightField } from './height-field'
 import { type Member, tiePlate } from '../frame'
-import { meets, vec } from '../geometry'
 import { type Plan, type RoofReading, stretchOf } from '../plan'
 import { type Dimension, type Drawing, drawn, type Handle, type Line, type PitchTag } from './drawing'
 import { seen, sectionView } from './view'
 
 /** Where the building can be cut across at a rafter, along the length; mm. */
-export const sectionPlaces = ({ frame }: Plan): readonly Stretch[] => frame.roof.eaves[0]?.rafters ?? []
+export const sectionPlaces = ({ frame }: Plan): readonly Stretch[] => eavesOf(frame.roof)[0]?.rafters ?? []
 
 /**
  * Across the building at a rafter, `at` its number from the west, or near the middle: walls, plates, the
@@ -18,14 +17,14 @@ export const sectionPlaces = ({ frame }: Plan): readonly Stretch[] => frame.roof
 export function roofSection(plan: Plan, at?: number): Drawing {
   const { building, frame } = plan
   const reach = reachOf(plan)
-  const middle = frame.roof.meet
+  const middle = peakAcross(frame.roof)
   const lines: Line[] = [
     {
       from: { x: -reach.south - 150, y: 0 },
       to: { x: building.footprint.width + reach.north + 150, y: 0 },
       ink: 'ground',
     },
-    ...(frame.roof.ridgeCentre && !frame.roof.strip
+    ...(ridgeOf(frame.roof)
       ? [
           {
             from: { x: middle, y: building.heights.south - 120 },
@@ -191,7 +190,7 @@ function eaves(plan: Plan): Dimension[] {
     value: reach[side],
     field,
   })
-  const { strip } = plan.frame.roof
+  const strip = stripOf(plan.frame.roof)
   if (strip) return [at('south', 'roof.overhang.eave', 'eave'), overStrip(plan, strip.at)]
   if (roof.has.falls.length > 1) return [at('south', 'roof.overhang.eave', 'eave')]
   const low = roof.high === 'north' ? 'south' : 'north'
@@ -225,40 +224,31 @@ function overStrip(
 
 /** Where the section's highest point is, across the building. */
 const topAt = (plan: Plan): number => {
-  const {
-    frame: {
-      roof: { meet },
-    },
-    building: {
-      footprint: { width },
-    },
-  } = plan
+  const { width } = plan.building.footprint
   const reach = reachOf(plan)
-  return Math.min(Math.max(meet, -reach.south), width + reach.north)
+  return Math.min(Math.max(peakAcross(plan.frame.roof), -reach.south), width + reach.north)
 }
 
 function top(plan: Plan): Dimension[] {
   // a lean-to is as high as its ledger, whose height is shown
   if (plan.building.roof.has.house) return []
   const {
-    frame: {
-      roof: { highest, ridgeCentre },
-    },
+    frame: { roof },
     building: {
       footprint: { width },
     },
   } = plan
   const at = topAt(plan)
-  const left = !ridgeCentre && at < 0
-  const { strip } = plan.frame.roof
+  const left = roof.faces.length === 1 && at < 0
+  const strip = stripOf(plan.frame.roof)
   return [
     {
       name: 'ridge-top',
       from: foot(left ? 0 : width),
-      to: { x: at, y: highest },
+      to: { x: at, y: roof.highest },
       side: left ? 'left' : 'right',
       row: 2,
-      value: highest,
+      value: roof.highest,
       field: plan.building.roof.has.peak ? 'roof.peak.height' : null,
     },
     ...(strip
@@ -288,12 +278,14 @@ const isUnequal = ({ building: { roof } }: Plan): boolean =>
 function ofRafters(plan: Plan, roof: RoofReading, uneven: boolean): Dimension[] {
   const { building, frame } = plan
   const { width } = building.footprint
-  const { meet, ridgeCentre, slopes } = frame.roof
-  const single = ridgeCentre === null
+  const lines = frame.roof
+  const meet = peakAcross(lines)
+  const single = lines.faces.length === 1
+  const rising = lines.faces[0]?.falls === 'south'
   const unequal = isUnequal(plan)
-  const heel = single ? (meet > 0 ? 0 : width) : uneven || unequal ? 0 : width
-  const far = single ? heel + (meet > 0 ? roof.run : -roof.run) : meet
-  const height = (heel === 0 ? slopes.south : slopes.north).height
+  const heel = single ? (rising ? 0 : width) : uneven || unequal ? 0 : width
+  const far = single ? heel + (rising ? roof.run : -roof.run) : meet
+  const height = eaveOver(lines, heel === 0 ? 'south' : 'north')?.height ?? 0
   const field = building.roof.seat.rule === 'height-above-plate' ? ('roof.seat.height' as const) : null
   return [
     {
@@ -303,7 +295,7 @@ function ofRafters(plan: Plan, roof: RoofReading, uneven: boolean): Dimension[] 
       side: 'below',
       row: single ? 3 : 1,
       value: Math.abs(far - heel),
-      field: frame.roof.strip ? 'roof.raised.at' : unequal ? 'roof.peak.at' : null,
+      field: stripOf(lines) ? 'roof.raised.at' : unequal ? 'roof.peak.at' : null,
     },
     ...(unequal
       ? [
@@ -330,22 +322,6 @@ function ofRafters(plan: Plan, roof: RoofReading, uneven: boolean): Dimension[] 
   ]
 }
 
-/** Level of the roof's planes over a place across the building. */
-function planeLevel(
-  {
-    frame: {
-      roof: { slopes },
-    },
-  }: Plan,
-  x: number,
-): number {
-  return Math.min(
-    ...[slopes.south, slopes.north].map(
-      ({ roofTop }) => meets(roofTop, vec(0, x, 0), vec(0, 0, 1)) ?? Infinity,
-    ),
-  )
-}
-
 /** The pitch of a slope over its own plane. */
 function pitchTag(
   { building: { roof }, frame }: Plan,
@@ -353,11 +329,11 @@ function pitchTag(
   side: 'south' | 'north',
   field: PitchTag['field'],
 ): PitchTag {
-  const { roofTop, angle } = frame.roof.slopes[side]
+  const face = faceTo(frame.roof, side) ?? frame.roof.faces[0]
   return {
-    at: { x, y: meets(roofTop, vec(0, x, 0), vec(0, 0, 1)) ?? 0 },
-    falls: roofTop.normal.y > 0 ? 'right' : 'left',
-    angle,
+    at: { x, y: face ? faceLevel(face, x) : 0 },
+    falls: face?.falls === 'north' ? 'right' : 'left',
+    angle: face?.angle ?? 0,
     pitch: field === 'roof.pitch' ? roof.pitch : (roof.northPitch ?? roof.pitch),
     field,
   }
@@ -365,14 +341,15 @@ function pitchTag(
 
 function pitchTags(plan: Plan): PitchTag[] {
   const { width } = plan.building.footprint
-  const { strip, ridgeCentre, meet } = plan.frame.roof
-  if (strip || isUnequal(plan))
+  const lines = plan.frame.roof
+  const meet = peakAcross(lines)
+  if (isUnequal(plan))
     return [
       pitchTag(plan, meet / 2, 'south', 'roof.pitch'),
       pitchTag(plan, (meet + width) / 2, 'north', 'roof.northPitch'),
     ]
-  if (ridgeCentre) return [pitchTag(plan, width * 0.74, 'north', 'roof.pitch')]
-  return [pitchTag(plan, width * (meet >= width ? 0.3 : 0.74), 'south', 'roof.pitch')]
+  if (lines.faces.length > 1) return [pitchTag(plan, width * 0.74, 'north', 'roof.pitch')]
+  return [pitchTag(plan, width * (lines.faces[0]?.falls === 'south' ? 0.3 : 0.74), 'south', 'roof.pitch')]
 }
 
 /** Ties are dragged up and down beside the ridge; under one slope, its ceiling joists in the middle. */
@@ -383,8 +360,8 @@ function tieHandles({
   },
   frame,
 }: Plan): Handle[] {
-  const plate = tiePlate({ roof }, frame.roof)
-  const x = frame.roof.ridgeCentre ? frame.roof.meet : width / 2
+  const plate = tiePlate(frame.roof)
+  const x = ridgeOf(frame.roof)?.at ?? width / 2
   return roof.has.ties.flatMap((kind): Handle[] =>
     roof.ties[kind]
       ? [
@@ -411,10 +388,10 @@ function stripHandles(plan: Plan): Handle[] {
       footprint: { width },
       roof: { high, overhang },
     },
-    frame: {
-      roof: { strip, highest },
-    },
+    frame: { roof: lines },
   } = plan
+  const { highest } = lines
+  const strip = stripOf(lines)
   if (!strip) return []
   const way = high === 'north' ? -1 : 1
   const over = overhang.high ?? overhang.eave
@@ -433,7 +410,7 @@ function stripHandles(plan: Plan): Handle[] {
     },
     {
       field: 'roof.overhang.eave',
-      at: { x: -overhang.eave, y: planeLevel(plan, -overhang.eave) },
+      at: { x: -overhang.eave, y: roofLevel(plan.frame.roof, -overhang.eave) },
       along: { x: -1, y: 0 },
       gain: 1,
     },
@@ -452,9 +429,9 @@ function handles(plan: Plan): Handle[] {
   const { width } = building.footprint
   const reach = reachOf(plan)
   const at = topAt(plan)
-  const gable = frame.roof.ridgeCentre !== null
+  const gable = frame.roof.faces.length > 1
   const low = !gable && building.roof.high === 'south' ? 'north' : 'south'
-  if (frame.roof.strip) return stripHandles(plan)
+  if (stripOf(frame.roof)) return stripHandles(plan)
   const tail = low === 'south' ? { x: -reach.south, way: -1 } : { x: width + reach.north, way: 1 }
   const high = { x: low === 'south' ? width + reach.north : -reach.south, way: -tail.way }
   const unequal = isUnequal(plan)
@@ -488,7 +465,7 @@ function handles(plan: Plan): Handle[] {
       : []),
     {
       field: 'roof.overhang.eave',
-      at: { x: tail.x, y: planeLevel(plan, tail.x) },
+      at: { x: tail.x, y: roofLevel(plan.frame.roof, tail.x) },
       along: { x: tail.way, y: 0 },
       gain: 1,
     },

@@ -1,6 +1,7 @@
+import { eaveOver, eavesOf, lowEaves } from '../lines'
 import { ONE_READING } from '../measure'
 import { type SideName } from '../design'
-import { type Member, partedEaves } from '../frame'
+import { type Member } from '../frame'
 import { vec } from '../geometry'
 import { type Plan, stretchOf } from '../plan'
 import {
@@ -37,7 +38,7 @@ export function roofPlan(plan: Plan): Drawing {
   ] as const
   const outline = corners.map((from, i): Line => ({ from, to: corners[(i + 1) % 4] ?? from, ink: 'datum' }))
   const openings = openingsDrawn(plan)
-  const running = (frame.roof.eaves[0]?.rafters ?? []).map(({ from, to }): RunningMark => ({
+  const running = (eavesOf(frame.roof)[0]?.rafters ?? []).map(({ from, to }): RunningMark => ({
     at: { x: from, y: 0 },
     value: from,
     to: { x: to, y: 0 },
@@ -61,15 +62,12 @@ function openingsDrawn({
   building,
   frame,
 }: Plan): { readonly handles: readonly Handle[]; readonly label: Label }[] {
-  const eaves = partedEaves(building, frame.roof.eaves)
+  const eaves = lowEaves(frame.roof)
   return building.roof.openings.flatMap(({ kind, slope, at, up, width, length }, i) => {
-    const eave =
-      kind === 'stair'
-        ? frame.roof.eaves.find(each => each.slope.side === 'south')
-        : eaves.find(each => each.slope.side === slope)
+    const eave = kind === 'stair' ? eaveOver(frame.roof, 'south') : eaves.find(each => each.side === slope)
     if (!eave || !frame.members.some(({ id }) => id.startsWith(`roof/opening/${i + 1}/`))) return []
-    const { normal, offset } = eave.slope.wallOutside
-    const level = kind === 'stair' ? length : length * eave.slope.roofTop.normal.z
+    const { normal, offset } = eave.outside
+    const level = kind === 'stair' ? length : length * eave.face.top.normal.z
     const place = (along: number, inward: number): Point =>
       Math.abs(normal.y) > 0.5
         ? { x: along, y: normal.y * (offset - inward) }
@@ -100,15 +98,14 @@ function planDimensions({
     footprint: { length, width },
     roof: { overhang, hip, spacing },
   },
-  frame: {
-    roof: { eaves },
-  },
+  frame,
 }: Plan): Dimension[] {
   const at = (x: number, y = 0): { x: number; y: number } => ({ x, y })
-  const rafters = eaves[0]?.rafters ?? []
+  const [eave] = eavesOf(frame.roof)
+  const rafters = eave?.rafters ?? []
   const [a, b] = [rafters[1], rafters[2]].map(each => each && (each.from + each.to) / 2)
   const apart = a !== undefined && b !== undefined && Math.abs(b - a - spacing) < 0.5
-  const tail = eaves[0] ? eaves[0].slope.tail.offset - eaves[0].slope.wallOutside.offset : overhang.eave
+  const tail = eave ? eave.tail.offset - eave.outside.offset : overhang.eave
   return [
     {
       name: 'length',
@@ -150,7 +147,7 @@ function planDimensions({
             side: 'left',
             row: 1,
             value: tail,
-            field: `roof.overhang.${eaves[0]?.slope.overhang ?? 'eave'}`,
+            field: eave?.reach.field ?? 'roof.overhang.eave',
           } as const,
         ]
       : []),
@@ -208,6 +205,7 @@ export function roofEnd(plan: Plan, side: 'east' | 'west'): Drawing {
     building: {
       footprint: { length, width },
       roof: { has, hip },
+      heights,
     },
     frame,
   } = plan
@@ -233,7 +231,8 @@ export function roofEnd(plan: Plan, side: 'east' | 'west'): Drawing {
     to: number,
     rest: Pick<Dimension, 'side' | 'row' | 'value' | 'field'>,
   ): Dimension => ({ name, from: { x: turn * from, y: 0 }, to: { x: turn * to, y: 0 }, ...rest })
-  const plate = (of: SideName): number => frame.roof.slopes[of === 'north' ? 'north' : 'south'].height
+  const plate = (of: SideName): number =>
+    (eaveOver(frame.roof, of) ?? lowEaves(frame.roof)[0])?.height ?? heights[of]
   return drawn(`roof-${side}`, {
     patches: seen(frame.members.filter(near), views[side]),
     lines: [ground],

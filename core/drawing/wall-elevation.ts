@@ -1,3 +1,4 @@
+import { eavesOf } from '../lines'
 import { HAIR, ONE_READING } from '../measure'
 import { footOf, isSide, roughSize, standsOnDeck } from '../design'
 import { centred, type Member, type Wall, type WallName } from '../frame'
@@ -50,7 +51,7 @@ export function wallElevation(plan: Plan, name: WallName, layer: WallLayer = 'fr
 
 /** The rafters that close a gable wall. */
 function endRafters({ frame }: Plan, wall: Wall): Member[] {
-  if (wall.along === 'x' || frame.roof.eaves.some(eave => eave.slope.side === wall.name)) return []
+  if (wall.along === 'x' || eavesOf(frame.roof).some(eave => eave.side === wall.name)) return []
   const slopes = ['roof/south/rafter/', 'roof/north/rafter/', 'roof/rafter/'].map(slope =>
     frame.members.filter(({ id }) => id.startsWith(slope)),
   )

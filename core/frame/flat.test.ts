@@ -1,3 +1,4 @@
+import { eaveOver } from '../lines'
 import { describe, expect, test } from '@jest/globals'
 import { cautionsOf } from '../check'
 import { type Design, newDesign, type Roof, usualSheathing, type Walls } from '../design'
@@ -56,7 +57,9 @@ describe('a nearly flat roof on firrings, worked by hand', () => {
     expect(piece?.count).toBe(10)
     const turned = frame(shed({ high: 'south' }))
     expect(clashes(turned.members)).toEqual([])
-    expect(inches(turned.roof.slopes.south.lift)).toBeGreaterThan(inches(turned.roof.slopes.north.lift))
+    expect(inches(eaveOver(turned.roof, 'south')?.heightAbovePlate ?? NaN)).toBeGreaterThan(
+      inches(eaveOver(turned.roof, 'north')?.heightAbovePlate ?? NaN),
+    )
   })
 
   test('what a framer reads: a level run, the fall over it, bearing on the whole plate', () => {

@@ -6,16 +6,15 @@ import type { Ground } from './ground'
 import { cutOrders, type Member } from './member'
 import { type Memory, newMemory } from './memory'
 import { once } from './once'
-import type { Problem } from '../lines'
+import { type Problem, type Profile, profileOf, type RoofLines, type RoofLumber, shapeFor } from '../lines'
 import type { Rect } from './rect'
 import { refusedProblems } from './refused'
-import { frameRoof, type RoofDatum, type RoofLumber, rowsAcross, shapeFor, type Under } from './roof'
+import { frameRoof, rowsAcross, type Under } from './roof'
 import { roofLumber, sectionsOf } from './sections'
 import { stackLines } from './stack-lines'
 import { bearingPartitions } from './walls/bearing'
 import { coverDrops } from './walls/cover-drops'
 import { finishWalls } from './walls/finish'
-import { rafterLine } from './walls/roof-line'
 import { endWallProblems, wallsReachRoof } from './walls/under-roof'
 import { frameWalls } from './walls/walls'
 import type { RoughOpening } from './walls/openings'
@@ -36,7 +35,9 @@ export interface Frame {
   /** Plumb joints of a wall's sheets that have no stud behind them, and a wall's diagonals. */
   readonly looseJoints: Readonly<Record<SideName, number>>
   readonly braces: Readonly<Record<SideName, number>>
-  readonly roof: RoofDatum
+  readonly roof: RoofLines
+  /** The roof's line over its gables. */
+  readonly profile: Profile
   readonly lumber: RoofLumber
   readonly floor: FloorFrame | null
   readonly base: BaseFrame
@@ -70,8 +71,8 @@ export function frame(asked: Design, memory: Memory = newMemory()): Frame {
     underTails(building, below),
   )
   const framed = roof.orders.length > 0
-  const line = rafterLine(roof.datum, lumber.ridge)
-  const rafters = framed && wallsReachRoof(building) ? line : null
+  const profile = profileOf(roof.lines)
+  const rafters = framed && wallsReachRoof(building) ? profile : null
 
   const walls = memory.last(
     'walls',
@@ -91,14 +92,15 @@ export function frame(asked: Design, memory: Memory = newMemory()): Frame {
     {
       building,
       stud: lumber.plate,
-      line,
+      line: profile,
       brace: section(braceOf[yard.yard]),
       slat: lumber.slat,
       rafter: lumber.rafter,
       lines,
       memory,
-      roof: roof.datum,
-      rows: framed ? rowsAcross(building, lumber, roof.datum) : [],
+      roof: roof.lines,
+      underLedger: roof.underLedger,
+      rows: framed ? rowsAcross(building, lumber, roof.lines) : [],
       framed,
       drop: coverDrops(building, below.floor),
     },
@@ -115,14 +117,15 @@ export function frame(asked: Design, memory: Memory = newMemory()): Frame {
       ...below.problems,
       ...walls.problems,
       ...roof.problems,
-      ...(framed ? endWallProblems(building, lumber, roof.datum, line) : []),
+      ...(framed ? endWallProblems(building, lumber, roof.lines, profile) : []),
       ...refusedProblems(refused),
     ]),
     walls: walls.walls,
     openings: walls.openings,
     looseJoints: finished.loose,
     braces: finished.braces,
-    roof: roof.datum,
+    roof: roof.lines,
+    profile,
     lumber,
     floor: below.floor,
     base: below.base,

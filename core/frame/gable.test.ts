@@ -175,7 +175,7 @@ describe('rafters and ridge in their places', () => {
       design.footprint.length + 2 * design.roof.overhang.gable,
       9,
     )
-    const slope = radians(roof.angle)
+    const slope = radians(roof.faces[0]?.angle ?? NaN)
     const lift = plan(design).roof?.heightAbovePlate ?? NaN
     expect(roof.highest).toBeCloseTo(
       design.walls.height + lift + (design.footprint.width / 2 - 0.75 * INCH) * Math.tan(slope),

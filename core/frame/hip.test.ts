@@ -1,3 +1,4 @@
+import { faceTo } from '../lines'
 import { describe, expect, test } from '@jest/globals'
 import { edges, endsOf } from '../board'
 import { type Design, newDesign, type Roof, usualSheathing } from '../design'
@@ -125,11 +126,9 @@ describe('a hip roof, worked by hand', () => {
         .filter(face => face.tag === 'top' || face.tag.endsWith(':backing'))
         .flatMap(face => face.loops.flat())
         .map(p => toBuilding(hip.placement, p))
-      const {
-        slopes: { north, east },
-      } = each.roof
+      const [north, east] = (['north', 'east'] as const).map(side => faceTo(each.roof, side)?.top)
       const over = tops.map(p =>
-        Math.max(distanceTo(north.roofTop, p), east ? distanceTo(east.roofTop, p) : NaN),
+        Math.max(north ? distanceTo(north, p) : NaN, east ? distanceTo(east, p) : NaN),
       )
       expect(Math.max(...over)).toBeCloseTo(0, 6)
       expect(hip.board.faces.some(face => face.tag.endsWith(':backing'))).toBe(edge === 'backed')
@@ -289,6 +288,6 @@ describe('a hip roof, worked by hand', () => {
       Math.atan(8 / (12 * Math.SQRT2)),
       9,
     )
-    expect(made.roof.angle).toBeCloseTo(radians(1) ** -1 * Math.atan(8 / 12), 9)
+    expect(made.roof.faces[0]?.angle).toBeCloseTo(radians(1) ** -1 * Math.atan(8 / 12), 9)
   })
 })

@@ -8,16 +8,7 @@ export { type Memory, newMemory } from './memory'
 export { type Hole, type Part, partFaces, type PartKind, partVolume } from './part'
 export type { Problem } from '../lines'
 export { areaOfRect, overlaps, type Rect } from './rect'
-export {
-  type Eave,
-  type RoofDatum,
-  type RoofLumber,
-  partedEaves,
-  roomOn,
-  type SlopeDatum,
-  stairRoom,
-  tiePlate,
-} from './roof'
+export { roomOn, stairRoom, tiePlate } from './roof'
 export { fitUnits, type UnitsFit, withUnits } from './walls/fit-units'
 export { centred } from './walls/places'
 export type { RoughOpening } from './walls/openings'

@@ -1,3 +1,4 @@
+import { eaveOver } from '../lines'
 import { describe, expect, test } from '@jest/globals'
 import { endsOf } from '../board'
 import { type Design, newDesign, readDesign, type Roof, usualSheathing } from '../design'
@@ -212,7 +213,7 @@ describe('rafters on wedges, worked by hand', () => {
   test('they are uncut at the wall, and a wedge as wide as each fills the gap', () => {
     const [rafter, wedge] = [find(wedged, 'roof/south/rafter/3'), find(wedged, 'roof/south/wedge/3')]
     expect(rafter.board.cuts.map(cut => cut.name)).toEqual(['plumb', 'plumb'])
-    expect(wedged.roof.slopes.south.lift / INCH).toBeCloseTo(5.5 * sec, 6)
+    expect((eaveOver(wedged.roof, 'south')?.heightAbovePlate ?? NaN) / INCH).toBeCloseTo(5.5 * sec, 6)
     const tip = 6 / 25.4
     expect(reach(wedge, 'y')).toEqual([expect.closeTo(tip, 4), 3.5])
     expect(reach(wedge, 'z')).toEqual([84, expect.closeTo(85.75, 4)])

@@ -1,3 +1,4 @@
+import { eavesOf, peakAcross } from '../lines'
 import { describe, expect, test } from '@jest/globals'
 import { cautionsOf } from '../check'
 import { withEdit, type Design, newDesign, type Roof, workedOut, usualSheathing } from '../design'
@@ -43,7 +44,7 @@ describe('slopes of unlike pitch, worked by hand', () => {
   const at = (144 * n + lift(n) - lift(s)) / (s + n)
 
   test('they meet where the two lines cross, nearer the steeper wall', () => {
-    expect(inches(made.frame.roof.meet)).toBeCloseTo(at, 4)
+    expect(inches(peakAcross(made.frame.roof))).toBeCloseTo(at, 4)
     expect(at).toBeGreaterThan(72)
   })
 
@@ -115,7 +116,8 @@ describe('a peak that is given', () => {
   ])("the ridge's top %s is as asked", (_, design) => {
     expect(frame(design).problems).toEqual([])
     expect(topOf(design)).toBeCloseTo(design.roof.peak.height! / INCH, 6)
-    if (design.roof.peak.at !== null) expect(frame(design).roof.meet).toBeCloseTo(design.roof.peak.at, 6)
+    if (design.roof.peak.at !== null)
+      expect(peakAcross(frame(design).roof)).toBeCloseTo(design.roof.peak.at, 6)
   })
 
   test("at a place the north slope follows the south one's pitch", () => {
@@ -131,7 +133,7 @@ describe('a peak that is given', () => {
     expect(withEdit(design, 'roof.pitch', { rise: 8, run: 12 }).roof.peak).toEqual(peak(50, null))
     expect(withEdit(design, 'roof.northPitch', { rise: 8, run: 12 }).roof.peak).toEqual(peak(null, 128))
     const twelve = withEdit(gabled({ peak: peak(null, 128) }), 'roof.pitch', { rise: 12, run: 12 })
-    expect(frame(twelve).roof.angle).toBeCloseTo(45, 9)
+    expect(frame(twelve).roof.faces[0]?.angle).toBeCloseTo(45, 9)
   })
 
   test.each<[string, Design, string]>([
@@ -174,7 +176,7 @@ describe('limits and spacing follow both slopes and what leads', () => {
   // 36 in of cover with a rafter in the middle: 18 in on centre; a spacing typed afterwards leads again
   test('where panels lead rafters stand at their seams', () => {
     const design = gabled({ panel: { cover: 36 * INCH, per: 2 } })
-    const middles = frame(design).roof.eaves[0]?.rafters.map(({ from, to }) => inches((from + to) / 2))
+    const middles = eavesOf(frame(design).roof)[0]?.rafters.map(({ from, to }) => inches((from + to) / 2))
     expect(middles).toEqual([0.75, 18, 36, 54, 72, 90, 108, 126, 143.25])
     const typed = withEdit(design, 'roof.spacing', 24 * INCH)
     expect([typed.roof.panel, workedOut(typed).roof.spacing]).toEqual([null, 24 * INCH])

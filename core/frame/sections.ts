@@ -1,6 +1,6 @@
 import { type Building, ownSections } from '../design'
 import { findSection, type Section } from '../lumber'
-import type { RoofLumber } from './roof'
+import type { RoofLumber } from '../lines'
 
 /** Finds sections by name, of the standard ones and a design's own. Throws RangeError of one not known. */
 export function sectionsOf({ lumber }: Pick<Building, 'lumber'>): (name: string) => Section {

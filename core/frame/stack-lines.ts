@@ -2,7 +2,7 @@ import type { Building } from '../design'
 import type { Section } from '../lumber'
 import { middleOf } from '../trade'
 import type { FloorFrame } from './floor/floor'
-import type { RoofShape } from './roof'
+import type { RoofShape } from '../lines'
 import type { StackLines } from './walls/places'
 
 /** Middles of joists and rafters, for walls that are asked to stand over or under them. */

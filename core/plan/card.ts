@@ -355,7 +355,7 @@ function rafterFigures({ building, frame }: Plan, roof: RoofReading): Figure[] {
     figure(
       'run',
       run,
-      frame.roof.ridgeCentre
+      frame.roof.faces.length > 1
         ? { width: building.footprint.width, off: run - building.footprint.width / 2 }
         : building.roof.has.house
           ? { width: building.footprint.width, ledger: frame.lumber.ridge.thickness }

@@ -1,5 +1,6 @@
+import { type Eave, lowEaves, peakAcross, type RoofLines } from '../lines'
 import { cutOfFace, notches } from '../board'
-import type { Frame, Member, SlopeDatum } from '../frame'
+import type { Frame, Member } from '../frame'
 import { meets, planeAt, toBuilding, type Vec3, vec } from '../geometry'
 import { degrees, HAIR, ONE_READING } from '../measure'
 
@@ -44,21 +45,19 @@ function middleOf({ placement, section }: Member): { readonly up: Vec3; readonly
   return { up: vec(-along.x / level, -along.y / level, 0), on: vec(on.x, on.y, 0) }
 }
 
-/** The two slopes that meet over a hip. */
-function slopesOver({ slopes }: Frame['roof'], hip: Member): SlopeDatum[] {
+/** The eaves on both sides of the corner that a hip comes down to. */
+function eavesUnder(lines: RoofLines, hip: Member): Eave[] {
   const { up } = middleOf(hip)
-  return Object.values(slopes).filter(
-    ({ wallOutside: { normal } }) => normal.x * up.x + normal.y * up.y < -0.5,
-  )
+  return lowEaves(lines).filter(({ outside: { normal } }) => normal.x * up.x + normal.y * up.y < -0.5)
 }
 
 /** Reads a hip; null where the member is none. */
 export function readHip({ roof }: Frame, hip: Member): SkewReading | null {
   if (hip.role !== 'hip') return null
   const { up, on } = middleOf(hip)
-  const ways = slopesOver(roof, hip).map(slope => ({
-    outside: meets(slope.wallOutside, on, up) ?? 0,
-    level: slope.run / Math.abs(slope.wallOutside.normal.x * up.x + slope.wallOutside.normal.y * up.y),
+  const ways = eavesUnder(roof, hip).map(({ outside, run }) => ({
+    outside: meets(outside, on, up) ?? 0,
+    level: run / Math.abs(outside.normal.x * up.x + outside.normal.y * up.y),
   }))
   const foot = Math.max(...ways.map(way => way.outside))
   const point = hip.board.faces
@@ -71,13 +70,13 @@ export function readHip({ roof }: Frame, hip: Member): SkewReading | null {
 
 /** Reads a jack rafter; null where the member is none. */
 export function readJack(frame: Frame, jack: Member): SkewReading | null {
-  const side = jack.id.split('/')[1] as keyof Frame['roof']['slopes']
-  const slope = frame.roof.slopes[side]
+  const side = jack.id.split('/')[1]
+  const eave = lowEaves(frame.roof).find(each => each.side === side)
   const cheek = jack.board.cuts.findIndex(cut => cut.kind === 'end' && cut.name === 'cheek')
   const cut = jack.board.cuts[cheek]
-  if (jack.role !== 'jack-rafter' || !slope || cut?.kind !== 'end') return null
+  if (jack.role !== 'jack-rafter' || !eave || cut?.kind !== 'end') return null
   const { up, on } = middleOf(jack)
-  const foot = meets(slope.wallOutside, on, up) ?? 0
+  const foot = meets(eave.outside, on, up) ?? 0
   // the cheek's plane stands half a hip off that hip's middle
   const face = jack.board.faces.find(each => cutOfFace(each)?.cut === cheek)
   const at = face?.loops[0]?.[0]
@@ -146,7 +145,7 @@ export function studDifference(
     stud.role === 'gable-stud' ||
     (stud.role === 'stud' && walls.some(each => each.name === wall && each.raked))
   const side = (member: Member): boolean =>
-    toBuilding(member.placement, vec(0, 0, member.section.thickness / 2)).y < roof.meet
+    toBuilding(member.placement, vec(0, 0, member.section.thickness / 2)).y < peakAcross(roof)
   return slanted
     ? differenceTo(
         members.filter(
@@ -176,7 +175,7 @@ export function backingOf(hip: Member): number | null {
 export function dropOf({ roof }: Frame, hip: Member): number {
   const { on } = middleOf(hip)
   const over = Math.min(
-    ...slopesOver(roof, hip).map(slope => meets(slope.roofTop, on, vec(0, 0, 1)) ?? Infinity),
+    ...eavesUnder(roof, hip).map(({ face }) => meets(face.top, on, vec(0, 0, 1)) ?? Infinity),
   )
   const edge = planeAt(toBuilding(hip.placement, vec(0, hip.section.depth, 0)), hip.placement.depth)
   return over - (meets(edge, on, vec(0, 0, 1)) ?? NaN)

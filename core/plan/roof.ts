@@ -1,7 +1,28 @@
+import {
+  abutmentOf,
+  type Eave,
+  faceTo,
+  headPlane,
+  highEaveOf,
+  lowEaveOf,
+  ridgeOf,
+  type RoofFace,
+} from '../lines'
 import { type CutBoard, cutLine, cutOfFace, notches } from '../board'
-import { distanceTo, downOf, meets, planeAt, scale, toBuilding, type Vec3, vec } from '../geometry'
+import {
+  distanceTo,
+  downOf,
+  meets,
+  type Plane,
+  planeAcross,
+  planeAt,
+  scale,
+  toBuilding,
+  type Vec3,
+  vec,
+} from '../geometry'
 import type { Building } from '../design'
-import type { Frame, Member, SlopeDatum } from '../frame'
+import type { Frame, Member } from '../frame'
 import { FOOT, HAIR, METRE, NO_TURN, ONE_READING, type Units } from '../measure'
 
 /**
@@ -30,33 +51,27 @@ export interface RoofReading {
   readonly highest: number
 }
 
-/** Reads a slope of the roof off its first rafter; null where it could not be framed. */
+/**
+ * Reads the face of a roof that falls to a side, or its only one, off its first rafter; null where it could
+ * not be framed.
+ */
 export function readRoof(frame: Frame, units: Units, side: 'south' | 'north' = 'south'): RoofReading | null {
   const { roof } = frame
-  const single = roof.ridgeCentre === null
-  const rafter = frame.members.find(
-    member => member.id === (single ? 'roof/rafter/1' : `roof/${side}/rafter/1`),
-  )
+  const face = roof.faces.length === 1 ? roof.faces[0] : faceTo(roof, side)
+  const eave = face && lowEaveOf(roof, face)
+  if (!eave) return null
+  const path = face.name === 'slope' ? 'roof' : `roof/${face.id}`
+  const rafter = frame.members.find(member => member.id === `${path}/rafter/1`)
   if (!rafter) return null
-  // a single slope is read from its low wall
-  const slope = single ? (roof.meet > 0 ? roof.slopes.south : roof.slopes.north) : roof.slopes[side]
-  const high = single ? (roof.meet > 0 ? roof.slopes.north : roof.slopes.south) : null
-  const up = scale(downOf(slope.roofTop), -1)
-  const heel = vec(0, slope.heel.normal.y * slope.heel.offset, slope.height)
-  const lineLength =
-    meets(
-      high?.heel ??
-        slope.over?.heel ??
-        (frame.roof.strip ? slope.ridgeFace : null) ??
-        (single ? slope.heel : planeAt(vec(0, roof.meet, 0), vec(0, 1, 0))),
-      heel,
-      up,
-    ) ?? 0
-  const toFace = slope.ridgeFace ? (meets(slope.ridgeFace, heel, up) ?? 0) : null
+  const up = scale(downOf(face.top), -1)
+  const heel = vec(0, eave.heel.normal.y * eave.heel.offset, eave.height)
+  const head = headPlane(roof, face)
+  const lineLength = meets(endOfRun(frame, face), heel, up) ?? 0
+  const toFace = head ? (meets(head, heel, up) ?? 0) : null
   const unitRun = units === 'imperial' ? FOOT : METRE
   const levelOf = (along: number): number => Math.abs(along * up.y)
   return {
-    angle: slope.angle,
+    angle: face.angle,
     lineLength,
     unitRun,
     run: levelOf(lineLength),
@@ -67,11 +82,18 @@ export function readRoof(frame: Frame, units: Units, side: 'south' | 'north' = '
         ? null
         : { along: lineLength - toFace, level: levelOf(lineLength - toFace) },
     heightAbovePlate: overPlate(rafter, heel),
-    birdsmouth: birdsmouth(frame, rafter, slope),
-    bearing: bearing(frame, rafter, slope),
+    birdsmouth: birdsmouth(frame, rafter, eave),
+    bearing: bearing(frame, rafter, eave),
     plumbFace: cutLine(rafter.board, 0),
     highest: roof.highest,
   }
+}
+
+/**
+ * What a face's run ends at: the heel over a high wall or header, a ledger's face, the middle of the ridge.
+ */
+function endOfRun({ roof }: Frame, face: RoofFace): Plane {
+  return highEaveOf(roof, face)?.heel ?? abutmentOf(roof)?.end ?? planeAcross('y', ridgeOf(roof)?.at ?? 0)
 }
 
 /** Plumb distance from a point to the plane of the rafter's top edge. */
@@ -80,15 +102,15 @@ function overPlate({ placement, section }: Member, point: Vec3): number {
   return -distanceTo(top, point) / placement.depth.z
 }
 
-function birdsmouth(frame: Frame, rafter: Member, slope: SlopeDatum): RoofReading['birdsmouth'] {
+function birdsmouth(frame: Frame, rafter: Member, eave: Eave): RoofReading['birdsmouth'] {
   const [notch] = notches(rafter.board)
   const side = (name: string): number => notch?.sides.find(each => each.name === name)?.length ?? 0
   if (notch) return { seat: side('seat'), heel: side('heel'), notch: notch.depth }
-  return { seat: bearing(frame, rafter, slope), heel: 0, notch: 0 }
+  return { seat: bearing(frame, rafter, eave), heel: 0, notch: 0 }
 }
 
 /** How far the rafter's level face at a wall reaches over the plate's width. */
-function bearing(frame: Frame, rafter: Member, { wallOutside, height }: SlopeDatum): number {
+function bearing(frame: Frame, rafter: Member, { outside, height }: Eave): number {
   const wedge = frame.members.find(member => member.role === 'wedge')
   if (wedge) return wedge.board.end - wedge.board.start
   // a level joist lies on the plate as it is
@@ -96,7 +118,7 @@ function bearing(frame: Frame, rafter: Member, { wallOutside, height }: SlopeDat
   const across = levelFace(rafter.board)
     .map(p => toBuilding(rafter.placement, p))
     .filter(p => Math.abs(p.z - height) < ONE_READING)
-    .map(p => -distanceTo(wallOutside, p))
+    .map(p => -distanceTo(outside, p))
   if (across.length === 0) return 0
   return Math.max(
     0,

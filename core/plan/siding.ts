@@ -1,7 +1,8 @@
+import { eavesOf, facesAcross, peakAcross, roofLevel } from '../lines'
 import { countUp } from '../measure'
 import { type Building, isSide } from '../design'
 import type { Frame, Wall } from '../frame'
-import { meets, vec } from '../geometry'
+import { meets, type Plane, vec } from '../geometry'
 import { stretchOf } from './marked-pair'
 
 /**
@@ -36,7 +37,7 @@ export function sidingOf({ walls }: Pick<Building, 'walls'>, frame: Frame): Sidi
       rowsOn(
         walls.gables !== 'open' &&
           frame.building.roof.firring === null &&
-          !frame.roof.eaves.some(eave => eave.slope.side === wall.name),
+          !eavesOf(frame.roof).some(eave => eave.side === wall.name),
         frame,
         wall,
         siding.exposure,
@@ -57,7 +58,7 @@ export function sidingOf({ walls }: Pick<Building, 'walls'>, frame: Frame): Sidi
 function rowsOn(gables: boolean, frame: Frame, wall: Wall, exposure: number): number[] {
   const top =
     wall.along === 'y' && gables
-      ? roofAt(frame, Math.min(Math.max(frame.roof.meet, 0), wall.overall))
+      ? roofLevel(frame.roof, Math.min(Math.max(peakAcross(frame.roof), 0), wall.overall))
       : wall.height
   const foot = Math.min(
     ...frame.members
@@ -82,17 +83,10 @@ function rowsOn(gables: boolean, frame: Frame, wall: Wall, exposure: number): nu
     .filter(length => length > 0)
 }
 
-const roofAt = ({ roof: { slopes } }: Frame, y: number): number =>
-  Math.min(
-    ...[slopes.south.roofTop, slopes.north.roofTop].map(
-      plane => meets(plane, vec(0, y, 0), vec(0, 0, 1)) ?? 0,
-    ),
-  )
-
 /** How wide a gable is at a level, mm. */
-function gableWidth({ roof: { slopes } }: Frame, wall: Wall, z: number): number {
-  const at = (plane: typeof slopes.south.roofTop): number => meets(plane, vec(0, 0, z), vec(0, 1, 0)) ?? 0
-  const planes = [slopes.south.roofTop, slopes.north.roofTop]
+function gableWidth({ roof }: Frame, wall: Wall, z: number): number {
+  const at = (plane: Plane): number => meets(plane, vec(0, 0, z), vec(0, 1, 0)) ?? 0
+  const planes = facesAcross(roof).map(face => face.top)
   return Math.max(
     0,
     Math.min(wall.overall, ...planes.filter(plane => plane.normal.y > 0).map(at)) -

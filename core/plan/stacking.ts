@@ -1,3 +1,4 @@
+import { eavesOf } from '../lines'
 import { type Building, isSide } from '../design'
 import type { Member, Wall } from '../frame'
 import { INCH } from '../measure'
@@ -66,7 +67,7 @@ export function stackingOf(
       ),
     ),
     rafters: read(
-      frame.roof.eaves.some(eave => eave.slope.side === wall.name)
+      eavesOf(frame.roof).some(eave => eave.side === wall.name)
         ? frame.members.filter(member => standsOn(building, member, wall.name))
         : [],
     ),

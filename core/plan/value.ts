@@ -1,3 +1,4 @@
+import { peakAcross } from '../lines'
 import { isSide, valueAt } from '../design'
 import type { Plan } from './plan'
 
@@ -12,7 +13,7 @@ export function valueOf({ building, frame }: Plan, path: string): unknown {
   if (own !== null) return own
   switch (path) {
     case 'roof.peak.at':
-      return frame.roof.meet
+      return peakAcross(frame.roof)
     case 'roof.peak.height':
       return frame.roof.highest
     case 'roof.northPitch':

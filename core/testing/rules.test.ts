@@ -17,7 +17,7 @@ describe('the linter holds the rooms apart', () => {
       'no-restricted-imports',
     ],
     [
-      'core/frame/roof/gable.ts',
+      'core/frame/roof/rafters.ts',
       "import { plan } from '../../plan'\nexport const a = plan\n",
       'no-restricted-imports',
     ],

@@ -1,3 +1,4 @@
+import { faceTo } from '../../lines'
 import { describe, expect, test } from '@jest/globals'
 import hide from '../../../demo/reed-hide.json'
 import { roofPlan, roofSection } from '../../drawing'
@@ -80,7 +81,7 @@ describe('what each roof has', () => {
     )
     // each slope is steepest toward the side it falls to
     for (const side of falls) {
-      const top = plan(design).frame.roof.slopes[side]?.roofTop.normal
+      const top = faceTo(plan(design).frame.roof, side)?.top.normal
       expect(Math.sign(top ? top.x + top.y : 0)).toBe(side === 'south' || side === 'west' ? -1 : 1)
     }
   })

@@ -1,16 +1,23 @@
 import type { Obstacle } from './obstacle'
 import { least, type Stretch } from '../../trade'
 import type { Building } from '../../design'
-import { add, planeAcross, meets, type Plane, scale, vec, type Vec3 } from '../../geometry'
+import { add, downOf, fallOf, meets, type Plane, scale, vec, type Vec3 } from '../../geometry'
 import type { Section } from '../../lumber'
-import { HAIR, radians, TOUCHING } from '../../measure'
+import { HAIR, radians } from '../../measure'
 import type { BuildingCut, Order } from '../member'
-import type { Problem } from '../../lines'
+import {
+  type Eave,
+  eavesOf,
+  headPlane,
+  highEaveOf,
+  lowEaves,
+  type Problem,
+  type RoofLines,
+  type RoofLumber,
+} from '../../lines'
 import { coverOn } from './cover'
 import { leaningBoard } from './leaning'
-import type { Eave, RoofDatum, RoofLumber, SlopeDatum } from './shape'
-import { downOf, fallOf } from './slope'
-import { fallsOut, finishCuts } from './tails'
+import { finishCuts } from './tails'
 
 /**
  * Blocks between the rafters: over the plates, plumb or square to the slope, bevelled on top where the slope
@@ -19,7 +26,7 @@ import { fallsOut, finishCuts } from './tails'
 export function blockingOrders(
   building: Building,
   lumber: RoofLumber,
-  datum: RoofDatum,
+  lines: RoofLines,
   taken: readonly Obstacle[],
   openings: readonly Obstacle[],
 ): Order[] {
@@ -27,42 +34,38 @@ export function blockingOrders(
   const over =
     plate === 'none' || building.roof.seat.rule === 'none'
       ? []
-      : datum.eaves.flatMap(eave => plateBlocks(building, lumber, eave, taken))
+      : eavesOf(lines).flatMap(eave => plateBlocks(building, lumber, eave, taken))
   return [
     ...over,
     ...(rows === 0
       ? []
-      : slopesOf(building, lumber, datum).flatMap(each =>
-          rowBlocks(building, lumber, each, rows, [...taken, ...openings]),
-        )),
+      : fieldsOf(lines).flatMap(each => rowBlocks(building, lumber, each, rows, [...taken, ...openings]))),
   ]
 }
 
-export const axisOf = ({ wallOutside: { normal } }: SlopeDatum): 'x' | 'y' =>
-  Math.abs(normal.y) > 0.5 ? 'x' : 'y'
+export const axisOf = ({ outside: { normal } }: Eave): 'x' | 'y' => (Math.abs(normal.y) > 0.5 ? 'x' : 'y')
 
 /**
  * The plane that blocks end under, looking up: that of the rafters' upper edges, or as much lower as air is
  * to pass over them.
  */
-function topOfBlocks({ roof: { blocking } }: Building, { roofTop, joistTop }: SlopeDatum): Plane {
-  const edge = joistTop === undefined ? roofTop : planeAcross('z', joistTop)
-  return { ...edge, offset: edge.offset - blocking.air }
+function topOfBlocks({ roof: { blocking } }: Building, { face: { carrier } }: Eave): Plane {
+  return { ...carrier.top, offset: carrier.top.offset - blocking.air }
 }
 
-const overBlocks = (building: Building, slope: SlopeDatum): BuildingCut[] =>
-  building.roof.blocking.air > 0 ? [{ kind: 'end', name: 'rip', plane: topOfBlocks(building, slope) }] : []
+const overBlocks = (building: Building, eave: Eave): BuildingCut[] =>
+  building.roof.blocking.air > 0 ? [{ kind: 'end', name: 'rip', plane: topOfBlocks(building, eave) }] : []
 
 /** Air over the blocks that would leave too little of them. */
-export function airProblems({ roof }: Building, { rafter }: RoofLumber, { eaves }: RoofDatum): Problem[] {
+export function airProblems({ roof }: Building, { rafter }: RoofLumber, lines: RoofLines): Problem[] {
   const { air, plate, rows } = roof.blocking
   if (air === 0 || (plate === 'none' && rows === 0)) return []
   const tall = Math.min(
     rafter.depth,
     ...(plate === 'none'
       ? []
-      : eaves.map(({ slope }) =>
-          slope.joistTop === undefined ? slope.lift * slope.roofTop.normal.z : rafter.depth,
+      : eavesOf(lines).map(({ face, heightAbovePlate }) =>
+          face.carrier.kind === 'rafters' ? heightAbovePlate * face.top.normal.z : rafter.depth,
         )),
   )
   return air > tall - least.roofBlockTall
@@ -119,7 +122,7 @@ const block = (
  * cut against the hip's face.
  */
 function bayToHip(
-  { slope, rafters, hip, corners }: Eave,
+  { points, rafters, hip, corners }: Eave,
   thickness: number,
   overall: number,
 ): { readonly s: Stretch; readonly cut: BuildingCut }[] {
@@ -137,15 +140,15 @@ function bayToHip(
     },
   ]
   return ends.flatMap(({ s, clear, corner }) =>
-    corner?.kind === 'end' && clear >= least.roofBlock && fallsOut(slope)
+    corner && clear >= least.roofBlock && points === 'down'
       ? [
           {
             s,
             cut: {
-              ...corner,
-              name: 'cheek' as const,
-              plane: { ...corner.plane, offset: corner.plane.offset - hip.half },
-            },
+              kind: 'end',
+              name: 'cheek',
+              plane: { ...corner, offset: corner.offset - hip.half },
+            } as const,
           },
         ]
       : [],
@@ -158,24 +161,24 @@ function plateBlocks(
   eave: Eave,
   taken: readonly Obstacle[],
 ): Order[] {
-  const { slope, rafters, name } = eave
+  const { rafters, id, outside, height, heightAbovePlate, face, side } = eave
   const { rafter } = lumber
-  const { wallOutside, height, lift, roofTop, side } = slope
-  const out = wallOutside.normal
-  const along = axisOf(slope)
+  const roofTop = face.top
+  const out = outside.normal
+  const along = axisOf(eave)
   const plumb = building.roof.blocking.plate === 'plumb'
-  const sin = Math.sin(radians(slope.angle))
-  const rises = fallsOut(slope)
+  const sin = Math.sin(radians(face.angle))
+  const rises = eave.points === 'down'
   const overall = along === 'x' ? building.footprint.length : building.footprint.width
-  const finish = name ? [] : finishCuts(slope, lumber, coverOn(building, lumber, side))
+  const finish = eave.header ? [] : finishCuts(eave, lumber, coverOn(building, lumber, side))
   if (plumb) {
-    const foot = vec(out.x * wallOutside.offset, out.y * wallOutside.offset, height)
+    const foot = vec(out.x * outside.offset, out.y * outside.offset, height)
     const top = height + rafter.depth
-    const cut: BuildingCut[] = [{ kind: 'end', name: 'rip', plane: topOfBlocks(building, slope) }, ...finish]
+    const cut: BuildingCut[] = [{ kind: 'end', name: 'rip', plane: topOfBlocks(building, eave) }, ...finish]
     // where the slope passes over it, a block is as deep as it is
     const reach = Math.min(
       top,
-      height + lift + (rises ? rafter.thickness * Math.tan(radians(slope.angle)) : 0),
+      height + heightAbovePlate + (rises ? rafter.thickness * Math.tan(radians(face.angle)) : 0),
     )
     const between = bays(
       rafters,
@@ -185,7 +188,7 @@ function plateBlocks(
     )
     return [
       ...between.map((s, i) =>
-        block(`roof/${name ?? side}/block/${i + 1}`, rafter, along, s, foot, vec(0, 0, 1), out, cut),
+        block(`roof/${id}/block/${i + 1}`, rafter, along, s, foot, vec(0, 0, 1), out, cut),
       ),
       ...bayToHip(eave, rafter.thickness, overall).map((each, i) =>
         block(`roof/${side}/block/hip/${i + 1}`, rafter, along, each.s, foot, vec(0, 0, 1), out, [
@@ -198,35 +201,35 @@ function plateBlocks(
   // square to the slope, its outer face through the plate's outer edge, bevelled below by the plate
   const way = downOf(roofTop)
   const outward = rises ? way : scale(way, -1)
-  const corner = vec(out.x * wallOutside.offset, out.y * wallOutside.offset, height)
+  const corner = vec(out.x * outside.offset, out.y * outside.offset, height)
   const deep =
     roofTop.offset - (roofTop.normal.x * corner.x + roofTop.normal.y * corner.y + roofTop.normal.z * corner.z)
   const foot = add(corner, scale(roofTop.normal, deep - rafter.depth))
   const below: BuildingCut[] = [
     { kind: 'end', name: 'rip', plane: { normal: vec(0, 0, -1), offset: -height } },
-    ...overBlocks(building, slope),
+    ...overBlocks(building, eave),
   ]
   // at a high wall a block leans in over the plate: what stands out of the wall is cut plumb
-  const face: BuildingCut[] = rises ? [] : [{ kind: 'end', name: 'rip', plane: wallOutside }]
+  const bevel: BuildingCut[] = rises ? [] : [{ kind: 'end', name: 'rip', plane: outside }]
   const between = bays(
     rafters,
     along,
-    { from: height, to: height + lift + rafter.thickness * sin },
+    { from: height, to: height + heightAbovePlate + rafter.thickness * sin },
     taken.filter(each => each.side === undefined || each.side === side),
   )
   const leans = rafter.thickness / Math.max(0.2, roofTop.normal.z) + rafter.depth * sin
   return [
     ...between.map((s, i) =>
-      block(`roof/${name ?? side}/block/${i + 1}`, rafter, along, s, foot, roofTop.normal, outward, [
+      block(`roof/${id}/block/${i + 1}`, rafter, along, s, foot, roofTop.normal, outward, [
         ...below,
-        ...face,
+        ...bevel,
         ...finish,
       ]),
     ),
     ...bayToHip(eave, leans, overall).map((each, i) =>
       block(`roof/${side}/block/hip/${i + 1}`, rafter, along, each.s, foot, roofTop.normal, outward, [
         ...below,
-        ...face,
+        ...bevel,
         ...finish,
         each.cut,
       ]),
@@ -234,70 +237,43 @@ function plateBlocks(
   ]
 }
 
-/** A slope with rafters all along it from a low to a high line, level, along its fall; mm. */
+/** A face with rafters all along it from a low to a high line, level, along its fall; mm. */
 interface Field {
   readonly name: string
-  readonly slope: SlopeDatum
+  readonly eave: Eave
+  /** Where it ends at a header that its rafters run up over. */
+  readonly overHeader: boolean
   readonly rafters: readonly Stretch[]
   readonly from: number
   readonly to: number
 }
 
-function slopesOf(building: Building, lumber: RoofLumber, { eaves, slopes }: RoofDatum): Field[] {
-  if (building.roof.has.falls.length === 1 && building.roof.has.house === null) {
-    const [low, high] = fallsOut(slopes.south) ? [slopes.south, slopes.north] : [slopes.north, slopes.south]
-    return [
-      {
-        name: 'slope',
-        slope: low,
-        rafters: eaves[0]?.rafters ?? [],
-        from: -high.wallOutside.offset,
-        to: low.wallOutside.offset,
-      },
-    ]
-  }
-  return eaves
-    .filter(eave => !eave.name)
-    .flatMap(({ slope, rafters }): Field[] => {
-      const head = slope.ridgeFace ?? slope.over?.heel
-      if (!head) return []
-      // under a hip only the commons run all the way
-      const whole = building.roof.hip
-        ? rafters.filter(
-            ({ from, to }) =>
-              (from + to) / 2 > slope.run - TOUCHING &&
-              (from + to) / 2 <
-                (axisOf(slope) === 'x' ? building.footprint.length : building.footprint.width) -
-                  slope.run +
-                  TOUCHING,
-          )
-        : rafters
-      return [
-        {
-          name: slope.side,
-          slope,
-          rafters: whole,
-          from: slope.ridgeFace ? -slope.ridgeFace.offset : head.offset,
-          to: slope.wallOutside.offset,
-        },
-      ]
-    })
-}
+/** Every face between its low wall and its head; under a hip only its commons run all the way. */
+const fieldsOf = (lines: RoofLines): Field[] =>
+  lowEaves(lines).map((eave): Field => {
+    const { face, outside } = eave
+    const head = headPlane(lines, face)
+    const high = highEaveOf(lines, face)
+    const from = head ? -head.offset : high?.header ? high.heel.offset : -(high?.outside.offset ?? 0)
+    const rafters = face.places.map(each => each.at)
+    const name = high && !high.header ? face.name : eave.id
+    return { name, eave, overHeader: !!high?.header, rafters, from, to: outside.offset }
+  })
 
 /**
  * What rows of blocks take across the building in the bays at the gables, where studs may run up behind the
  * end rafters; mm.
  */
-export function rowsAcross(building: Building, lumber: RoofLumber, datum: RoofDatum): Stretch[] {
+export function rowsAcross(building: Building, lumber: RoofLumber, lines: RoofLines): Stretch[] {
   const { rows } = building.roof.blocking
   if (rows === 0) return []
   const { rafter } = lumber
-  return slopesOf(building, lumber, datum)
-    .filter(({ slope }) => axisOf(slope) === 'x')
-    .flatMap(({ slope, from, to }) =>
+  return fieldsOf(lines)
+    .filter(({ eave }) => axisOf(eave) === 'x')
+    .flatMap(({ eave: { face }, from, to }) =>
       Array.from({ length: rows }, (_, k): Stretch => {
-        const fall = fallOf(slope.roofTop).y
-        const up = slope.joistTop === undefined ? slope.roofTop.normal : vec(0, 0, 1)
+        const fall = fallOf(face.top).y
+        const up = face.carrier.top.normal
         const at = fall * (from + ((to - from) * (k + 1)) / (rows + 1))
         const half = (rafter.thickness / 2) * up.z
         const low = at - up.y * rafter.depth
@@ -309,20 +285,20 @@ export function rowsAcross(building: Building, lumber: RoofLumber, datum: RoofDa
 function rowBlocks(
   building: Building,
   { rafter, plate, post, ridge }: RoofLumber,
-  { name, slope, rafters, from, to }: Field,
+  { name, eave, overHeader, rafters, from, to }: Field,
   rows: 1 | 2,
   taken: readonly Obstacle[],
 ): Order[] {
-  const lies = slope.joistTop !== undefined
-  const up = lies ? vec(0, 0, 1) : slope.roofTop.normal
-  const fall = fallOf(slope.roofTop)
-  const way = lies ? fall : downOf(slope.roofTop)
-  const along = axisOf(slope)
+  const { carrier, top: roofTop } = eave.face
+  const up = carrier.top.normal
+  const fall = fallOf(roofTop)
+  const way = carrier.kind === 'joists' ? fall : downOf(roofTop)
+  const along = axisOf(eave)
   return Array.from({ length: rows }, (_, k) => k + 1).flatMap(k => {
     const at = from + ((to - from) * k) / (rows + 1)
     const half = rafter.thickness / 2
     // clear of the ridge, of posts under it and of the walls, or left out
-    const off = slope.over
+    const off = overHeader
       ? Math.max(0, post.depth - ridge.thickness)
       : building.roof.beam
         ? post.depth / 2
@@ -330,18 +306,18 @@ function rowBlocks(
     if (at - half - rafter.depth * Math.hypot(up.x, up.y) < from + off || at + half > to - plate.depth)
       return []
     const plan = scale(fall, at)
-    const top = vec(plan.x, plan.y, slope.joistTop ?? meets(slope.roofTop, plan, vec(0, 0, 1)) ?? 0)
+    const top = vec(plan.x, plan.y, meets(carrier.top, plan, vec(0, 0, 1)) ?? 0)
     const low = add(top, scale(up, -rafter.depth))
     const face = add(low, scale(way, rafter.thickness / 2))
-    if (face.z < Math.max(slope.height, 0)) return []
+    if (face.z < Math.max(eave.height, 0)) return []
     const levels = [low, top].flatMap(p => [p.z - rafter.thickness, p.z + rafter.thickness])
     return bays(
       rafters,
       along,
       { from: Math.min(...levels), to: Math.max(...levels) },
-      taken.filter(each => each.side === undefined || each.side === slope.side),
+      taken.filter(each => each.side === undefined || each.side === eave.side),
     ).map((s, i) =>
-      block(`roof/${name}/row/${k}/${i + 1}`, rafter, along, s, face, up, way, overBlocks(building, slope)),
+      block(`roof/${name}/row/${k}/${i + 1}`, rafter, along, s, face, up, way, overBlocks(building, eave)),
     )
   })
 }

@@ -1,13 +1,12 @@
 import { rowOf, type Stretch } from '../../trade'
 import { HAIR } from '../../measure'
-import { type Building, footOf, lowSide, roughSize } from '../../design'
-import { meets, vec } from '../../geometry'
+import { type Building, footOf, roughSize } from '../../design'
+import { meets, planeAcross, vec } from '../../geometry'
 import { lyingBoard } from '../between'
 import type { Order } from '../member'
-import type { Problem } from '../../lines'
-import { singlesOf, type Standing } from './openings'
+import { abutmentOf, lowEaves, type Problem, type RoofLines, type RoofLumber } from '../../lines'
+import { singlesOf } from './openings'
 import { joistsReach, openStairs } from './stairs'
-import type { RoofDatum, RoofLumber } from './shape'
 import { besideRafters, betweenEnds, tiePlate, type TieFrame } from './ties'
 
 /**
@@ -26,27 +25,22 @@ const none: HungCeiling = { orders: [], problems: [], taken: [], crossing: [], l
  * the house; with openings for stairs. A ledger that would meet the rafters, has no studs to hang on or would
  * cross an opening is said, and nothing of the ceiling framed.
  */
-export function ceilingOrders(
-  building: Building,
-  lumber: RoofLumber,
-  datum: RoofDatum,
-  standing: readonly Standing[],
-): HungCeiling {
+export function ceilingOrders(building: Building, lumber: RoofLumber, lines: RoofLines): HungCeiling {
   const asked = building.roof.ties.ceiling
   const section = lumber.ties.ceiling
-  const places = standing.map(each => each.at)
+  const eave = lowEaves(lines)[0]
+  const places = (eave?.face.places ?? []).map(each => each.at)
   const inside = betweenEnds(building, lumber)
-  const from = tiePlate(building, datum) + (asked?.height ?? 0)
+  const from = tiePlate(lines) + (asked?.height ?? 0)
   const z = { from, to: from + (section?.depth ?? 0) }
   const stairs = (of: Omit<Parameters<typeof openStairs>[3], 'z' | 'ties' | 'blocked' | 'inside'>) =>
-    openStairs(building, lumber, datum, { ...of, z, ties: [], blocked: places, inside })
-  if (!asked || !section)
+    openStairs(building, lumber, lines, { ...of, z, ties: [], blocked: places, inside })
+  if (!asked || !section || !eave)
     return { ...none, problems: stairs({ section: lumber.rafter, joists: [] }).problems }
-  const problem = problemOf(building, lumber, datum, z)
+  const problem = problemOf(building, lumber, lines, z)
   if (problem) return { ...none, problems: [problem] }
-  const slope = datum.slopes[lowSide(building.roof)]
   const y = joistsReach(building, lumber)
-  const joists = besideRafters(singlesOf(slope, lumber.rafter, standing), 'ceiling', {
+  const joists = besideRafters(singlesOf(lines, eave.face, lumber.rafter), 'ceiling', {
     every: asked.every,
     thickness: section.thickness,
     z,
@@ -67,7 +61,7 @@ export function ceilingOrders(
       x,
       order: {
         ...order,
-        cuts: [...order.cuts, { kind: 'end', name: 'slope', plane: slope.roofTop } as const],
+        cuts: [...order.cuts, { kind: 'end', name: 'slope', plane: eave.face.top } as const],
       },
     }
   })
@@ -76,7 +70,7 @@ export function ceilingOrders(
   if (!joists.length) return { ...none, problems: opened.problems }
   const between = joists.slice(1).map(({ x }, i) => ((joists[i]?.x.to ?? 0) + x.from) / 2)
   const pieces = rowOf(inside, between, building.walls.longest, building.walls.longest)
-  const across = slope.side === 'south' ? y.to : y.from - section.thickness
+  const across = eave.side === 'south' ? y.to : y.from - section.thickness
   return {
     orders: [
       ...pieces.map((s, i): Order =>
@@ -99,7 +93,7 @@ export function ceilingOrders(
   }
 }
 
-function problemOf(building: Building, lumber: RoofLumber, datum: RoofDatum, z: Stretch): Problem | null {
+function problemOf(building: Building, lumber: RoofLumber, lines: RoofLines, z: Stretch): Problem | null {
   const {
     roof: { high },
     walls,
@@ -107,13 +101,13 @@ function problemOf(building: Building, lumber: RoofLumber, datum: RoofDatum, z: 
   const reach = joistsReach(building, lumber)
   const under =
     meets(
-      datum.slopes[lowSide(building.roof)].underside,
+      lowEaves(lines)[0]?.face.carrier.underside ?? planeAcross('z', Infinity),
       vec(0, high === 'north' ? reach.to : reach.from, 0),
       vec(0, 0, 1),
     ) ?? Infinity
   const depth = z.to - z.from
-  const plate = tiePlate(building, datum)
-  const most = Math.min(under, datum.headEnd?.bottom ?? Infinity) - depth - plate
+  const plate = tiePlate(lines)
+  const most = Math.min(under, abutmentOf(lines)?.box.bottom ?? Infinity) - depth - plate
   if (z.from - plate > most + HAIR)
     return { code: 'ceiling-meets-rafters', path: 'roof.ties.ceiling.height', most }
   if (building.roof.has.house) return null

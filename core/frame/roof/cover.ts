@@ -1,5 +1,5 @@
 import type { Building, SideName } from '../../design'
-import type { RoofLumber } from './shape'
+import type { RoofLumber } from '../../lines'
 
 /** How thick the sheets or slats on a wall's outside are, mm; 0 where nothing covers it. */
 export function coverOn({ walls }: Building, { slat }: Pick<RoofLumber, 'slat'>, side: SideName): number {

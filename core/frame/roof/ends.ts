@@ -1,17 +1,39 @@
+import { plumbCut } from './cuts'
 import type { Obstacle } from './obstacle'
 import { countUp, HAIR } from '../../measure'
 import type { Building } from '../../design'
-import { add, planeAcross, meets, place, type Plane, planeAt, scale, vec } from '../../geometry'
+import {
+  add,
+  downOf,
+  fallOf,
+  flip,
+  meets,
+  place,
+  type Plane,
+  planeAcross,
+  planeAt,
+  scale,
+  vec,
+} from '../../geometry'
 import type { Section } from '../../lumber'
 import { gaps, least, type Stretch } from '../../trade'
 import { SPARE } from '../between'
 import type { BuildingCut, Order } from '../member'
-import type { Problem } from '../../lines'
+import {
+  abutmentOf,
+  type Eave,
+  headPlane,
+  highEaveOf,
+  lowEaveOf,
+  type Problem,
+  ridgeOf,
+  type RoofFace,
+  type RoofLines,
+  type RoofLumber,
+} from '../../lines'
 import { coverOn } from './cover'
-import { overCuts, rafterOn } from './rafter'
-import { downOf, fallOf, plumbCut } from './slope'
-import type { RoofDatum, RoofLumber, SlopeDatum } from './shape'
-import { fallsOut, finishCuts, footOfTail, tailCuts } from './tails'
+import { headCuts, rafterOn, rafterReach } from './rafter'
+import { finishCuts, footOfTail, tailCuts } from './tails'
 
 type End = 'west' | 'east'
 
@@ -20,6 +42,7 @@ type End = 'west' | 'east'
  * along its fall those are, mm.
  */
 interface Flank {
+  readonly face: RoofFace
   readonly name: string
   readonly roofTop: Plane
   readonly head: readonly BuildingCut[]
@@ -47,22 +70,21 @@ interface Flank {
 export function endOrders(
   building: Building,
   lumber: RoofLumber,
-  datum: RoofDatum,
+  lines: RoofLines,
   taken: readonly Obstacle[],
 ): Order[] {
   const { roof } = building
-  if (roof.hip) return []
   const held = roof.ends.hold !== 'none'
-  const flanks = flanksOf(building, lumber, datum)
+  const flanks = flanksOf(building, lumber, lines)
   return (['west', 'east'] as const).flatMap(end =>
     flanks.flatMap((flank): Order[] => [
       ...(held ? [flyRafter(building, lumber, flank, end)] : []),
       ...(roof.ends.hold === 'ladder'
         ? rungs(building, lumber, flank, end)
         : roof.ends.hold === 'lookouts'
-          ? lookouts(building, lumber, datum, flank, end, taken)
+          ? lookouts(building, lumber, flank, end, taken)
           : []),
-      ...barge(building, lumber, datum, flank, end),
+      ...barge(building, lumber, lines, flank, end),
     ]),
   )
 }
@@ -89,93 +111,70 @@ export function endProblems(building: Building, lumber: RoofLumber): Problem[] {
 export function lookoutCuts(
   building: Building,
   lumber: RoofLumber,
-  datum: RoofDatum,
-  side: string,
+  lines: RoofLines,
+  face: RoofFace,
 ): BuildingCut[] {
   if (building.roof.ends.hold !== 'lookouts') return []
-  const flank = flanksOf(building, lumber, datum).find(each => each.name === side)
+  const flank = flanksOf(building, lumber, lines).find(each => each.face === face)
   return flank ? lookoutPlaces(building, lumber, flank).map(at => letIn(flank, at, lumber.lookout)) : []
 }
 
-function flanksOf(
+function flanksOf(building: Building, lumber: RoofLumber, lines: RoofLines): Flank[] {
+  const raked = lines.faces.filter(face =>
+    lines.edges.some(edge => edge.kind === 'rake' && edge.face === face),
+  )
+  return raked.flatMap(face => {
+    const low = lowEaveOf(lines, face)
+    return low ? [flankOf(building, lumber, lines, low)] : []
+  })
+}
+
+function flankOf(building: Building, lumber: RoofLumber, lines: RoofLines, low: Eave): Flank {
+  const { face } = low
+  const high = highEaveOf(lines, face)
+  const { from, to } = rafterReach(lines, low)
+  const cover = coverOn(building, lumber, low.side)
+  return {
+    face,
+    name: face.name,
+    roofTop: face.top,
+    head: flyHead(building, lumber, lines, face),
+    tail: [...tailCuts(building, low), ...finishCuts(low, lumber, cover)],
+    from,
+    to,
+    lower: lowerOf(building, low, high),
+    inner: {
+      from: high ? (high.header ? high.heel.offset : -high.outside.offset) : from,
+      to: low.outside.offset,
+    },
+  }
+}
+
+/** The cuts at a fly rafter's head: as the commons', but for a seat on a wall. */
+function flyHead(
   building: Building,
   lumber: RoofLumber,
-  { slopes: { south, north }, ridgeCentre }: RoofDatum,
-): Flank[] {
-  const finish = (slope: SlopeDatum): BuildingCut[] =>
-    finishCuts(slope, lumber, coverOn(building, lumber, slope.side))
-  const { rule } = building.roof.seat
-  const seats = (slope: SlopeDatum): Flank['lower']['seats'] =>
-    rule === 'none' || rule === 'wedge'
-      ? []
-      : [
-          { at: alongFall(slope.roofTop, slope.heel), height: slope.height },
-          ...(slope.over
-            ? [{ at: alongFall(slope.roofTop, slope.over.heel), height: slope.over.height }]
-            : []),
-        ]
-  const lower = (...of: readonly [SlopeDatum, ...SlopeDatum[]]): Flank['lower'] => ({
-    edge: of[0].underside,
+  lines: RoofLines,
+  face: RoofFace,
+): readonly BuildingCut[] {
+  const cuts = headCuts(building, lumber, lines, face)
+  return highEaveOf(lines, face)?.header === null
+    ? cuts.filter(({ name }) => name === 'plumb' || name === 'housing')
+    : cuts
+}
+
+/** What takes wood off the lower edges of a face's rafters. */
+function lowerOf({ roof }: Building, low: Eave, high: Eave | undefined): Flank['lower'] {
+  const { rule } = roof.seat
+  const seated = rule === 'none' || rule === 'wedge' ? [] : high ? [low, high] : [low]
+  return {
+    edge: low.face.carrier.underside,
     level: Math.max(
-      rule === 'none' ? of[0].height : -Infinity,
-      building.roof.tail === 'level' ? footOfTail(building, of[0]) : -Infinity,
+      rule === 'none' ? low.height : -Infinity,
+      roof.tail === 'level' ? footOfTail({ roof }, low) : -Infinity,
     ),
-    seats: of.flatMap(seats),
-  })
-  if (ridgeCentre) {
-    return [south, north].map((slope): Flank => {
-      if (slope.over)
-        return {
-          name: slope.side,
-          roofTop: slope.roofTop,
-          head: overCuts(building, slope),
-          tail: [...tailCuts(building, slope), ...finish(slope)],
-          from: -slope.over.tail.offset,
-          to: slope.tail.offset,
-          lower: lower(slope),
-          inner: { from: slope.over.heel.offset, to: slope.wallOutside.offset },
-        }
-      const from = -(slope.ridgeFace?.offset ?? 0)
-      return {
-        name: slope.side,
-        roofTop: slope.roofTop,
-        head: slope.ridgeFace ? [plumbCut(slope.ridgeFace)] : [],
-        tail: [...tailCuts(building, slope), ...finish(slope)],
-        from,
-        to: slope.tail.offset,
-        lower: lower(slope),
-        inner: { from, to: slope.wallOutside.offset },
-      }
-    })
+    seats: seated.map(({ face, heel, height }) => ({ at: alongFall(face.top, heel), height })),
   }
-  const [low, high] = fallsOut(south) ? [south, north] : [north, south]
-  if (low.ridgeFace) {
-    const from = -low.ridgeFace.offset
-    return [
-      {
-        name: 'slope',
-        roofTop: low.roofTop,
-        head: [plumbCut(low.ridgeFace)],
-        tail: [...tailCuts(building, low), ...finish(low)],
-        from,
-        to: low.tail.offset,
-        lower: lower(low),
-        inner: { from, to: low.wallOutside.offset },
-      },
-    ]
-  }
-  return [
-    {
-      name: 'slope',
-      roofTop: low.roofTop,
-      head: [...headCuts(high), ...finish(high)],
-      tail: [...tailCuts(building, low), ...finish(low)],
-      from: -high.tail.offset,
-      to: low.tail.offset,
-      lower: lower(low, high),
-      inner: { from: -high.wallOutside.offset, to: low.wallOutside.offset },
-    },
-  ]
 }
 
 /** Where a plumb plane square to a slope's fall stands along it, mm. */
@@ -183,9 +182,6 @@ const alongFall = (slope: Plane, { normal, offset }: Plane): number => {
   const fall = fallOf(slope)
   return offset * (normal.x * fall.x + normal.y * fall.y)
 }
-
-/** The tails at a single slope's high end are cut plumb, whatever those at the low end are. */
-export const headCuts = (high: SlopeDatum): BuildingCut[] => [plumbCut(high.tail)]
 
 /** Where a board of an end lies along the ridge, from the outermost in, mm. */
 function outermost(
@@ -322,14 +318,13 @@ function letIn(flank: Flank, at: number, lookout: Section): BuildingCut {
 function lookouts(
   building: Building,
   lumber: RoofLumber,
-  { eaves }: RoofDatum,
   flank: Flank,
   end: End,
   taken: readonly Obstacle[],
 ): Order[] {
   const { rafter, lookout } = lumber
   const fly = outermost(building, end, 0, rafter.thickness)
-  const rafters = raftersOf(eaves, flank)
+  const rafters = raftersOf(flank)
   const next = end === 'west' ? rafters[1] : rafters[rafters.length - 2]
   if (!next) return []
   return lookoutPlaces(building, lumber, flank).map((at, i) => {
@@ -353,8 +348,7 @@ function lookouts(
 }
 
 /** Where a flank's rafters stand along the ridge. */
-const raftersOf = (eaves: RoofDatum['eaves'], { name }: Flank): readonly Stretch[] =>
-  (eaves.find(eave => eave.slope.side === name) ?? eaves[0])?.rafters ?? []
+const raftersOf = ({ face }: Flank): readonly Stretch[] => face.places.map(each => each.at)
 
 /** Where lookouts lie: clear of blocks over the plates, where there are some. */
 function lookoutPlaces(building: Building, { lookout, rafter }: RoofLumber, flank: Flank): number[] {
@@ -409,10 +403,10 @@ function reachOf(flank: Flank, lookout: Section, at: number): Stretch {
 }
 
 /** What lookouts take in the bays at the ends, for what is put between the rafters after them. */
-export function lookoutsTaken(building: Building, lumber: RoofLumber, datum: RoofDatum): Obstacle[] {
+export function lookoutsTaken(building: Building, lumber: RoofLumber, lines: RoofLines): Obstacle[] {
   if (building.roof.ends.hold !== 'lookouts') return []
-  return flanksOf(building, lumber, datum).flatMap(flank => {
-    const rafters = raftersOf(datum.eaves, flank)
+  return flanksOf(building, lumber, lines).flatMap(flank => {
+    const rafters = raftersOf(flank)
     const [first, second, last, before] = [
       rafters[0],
       rafters[1],
@@ -434,13 +428,7 @@ export function lookoutsTaken(building: Building, lumber: RoofLumber, datum: Roo
  * A board on the outermost rafter's face, its upper edge in the slope; where two slopes meet, to the middle
  * of the ridge, and past the tails by what is nailed to them.
  */
-function barge(
-  building: Building,
-  lumber: RoofLumber,
-  { ridgeCentre, slopes }: RoofDatum,
-  flank: Flank,
-  end: End,
-): Order[] {
+function barge(building: Building, lumber: RoofLumber, lines: RoofLines, flank: Flank, end: End): Order[] {
   const { barge: section, fascia } = lumber
   if (!section) return []
   // with less overhang than cover it lies on the cover
@@ -451,33 +439,9 @@ function barge(
     section.thickness,
   )
   const layers = (fascia.sub?.thickness ?? 0) + (fascia.face?.thickness ?? 0)
-  const slope = slopes[flank.name === 'north' ? 'north' : 'south']
-  const ends = (plane: Plane): Plane => ({ ...plane, offset: plane.offset + layers })
-  const high = fallsOut(slopes.south) ? slopes.north : slopes.south
-  const low = fallsOut(slopes.south) ? slopes.south : slopes.north
-  const mid =
-    ridgeCentre &&
-    (flank.name === 'south'
-      ? ridgeCentre
-      : { normal: scale(ridgeCentre.normal, -1), offset: -ridgeCentre.offset })
-  // on a ledger it runs on to the house
-  const own = slope.over?.tail ?? slope.ridgeFace
-  if (mid && building.roof.raised && own)
-    return [
-      rafterOn({
-        id: `roof/${flank.name}/barge/${end}`,
-        role: 'barge',
-        section,
-        roofTop: flank.roofTop,
-        at: x,
-        from: flank.from - layers - section.depth,
-        to: flank.to + layers,
-        cuts: [plumbCut(slope.over ? ends(own) : own), plumbCut(ends(slope.tail))],
-      }),
-    ]
-  const [head, tail] = mid
-    ? [mid, ends(slope.tail)]
-    : [low.ridgeFace ? high.wallOutside : ends(high.tail), ends(low.tail)]
+  const past = (plane: Plane): Plane => ({ ...plane, offset: plane.offset + layers })
+  const low = lowEaveOf(lines, flank.face)
+  const head = bargeHead(lines, flank.face, past)
   return [
     rafterOn({
       id: `roof/${flank.name}/barge/${end}`,
@@ -487,13 +451,22 @@ function barge(
       at: x,
       from: flank.from - layers - section.depth,
       to: flank.to + layers,
-      cuts: [plumbCut(head), plumbCut(tail)],
+      cuts: [...(head ? [plumbCut(head)] : []), ...(low ? [plumbCut(past(low.tail))] : [])],
     }),
   ]
 }
 
 /**
- * How far under the roof's planes a gable's cover ends, square to them, so that lookouts pass over it; mm.
+ * Where a barge board ends at its head: at the middle of the ridge; on a ledger's face, or past that to the
+ * house; or past the tails of what the rafters run up over.
  */
-export const dropOfCover = (building: Building, { lookout }: Pick<RoofLumber, 'lookout'>): number =>
-  building.roof.ends.hold === 'lookouts' ? lookout.thickness : 0
+function bargeHead(lines: RoofLines, face: RoofFace, past: (plane: Plane) => Plane): Plane | null {
+  const ridge = ridgeOf(lines)
+  if (ridge) return ridge.sides[0].face === face ? ridge.middle : flip(ridge.middle)
+  const high = highEaveOf(lines, face)
+  if (high) return past(high.tail)
+  const ledger = abutmentOf(lines)
+  if (!ledger || ledger.against === 'posts') return headPlane(lines, face)
+  const { normal } = ledger.end
+  return { normal, offset: normal.y > 0 ? ledger.box.to : 0 - ledger.box.from }
+}

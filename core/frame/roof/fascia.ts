@@ -1,14 +1,15 @@
+import type { Under } from './roof-frame'
+import { mitre } from './cuts'
 import { least, rowOf } from '../../trade'
 import type { Building } from '../../design'
-import { add, meets, scale, vec, type Vec3 } from '../../geometry'
+import { add, scale, vec, type Vec3 } from '../../geometry'
 import { HAIR } from '../../measure'
 import { squareBoard } from '../between'
 import type { BuildingCut, Order } from '../member'
-import type { Problem } from '../../lines'
+import { type Eave, eavesOf, levelOver, type Problem, type RoofLines, type RoofLumber } from '../../lines'
 import type { Section } from '../../lumber'
 import { leaningBoard } from './leaning'
-import type { Eave, RoofDatum, RoofLumber, Under } from './shape'
-import { fallsOut, tailPlane, topAtTail } from './tails'
+import { tailPlane, topAtTail } from './tails'
 
 interface Layer {
   readonly role: 'sub-fascia' | 'fascia'
@@ -26,7 +27,7 @@ interface Layer {
 export function fasciaOrders(
   building: Building,
   { fascia }: RoofLumber,
-  { eaves }: RoofDatum,
+  lines: RoofLines,
   under: Under,
 ): { readonly orders: readonly Order[]; readonly problems: readonly Problem[] } {
   const layers: Layer[] = []
@@ -38,21 +39,20 @@ export function fasciaOrders(
       layers.push({ role, section, off: layers.reduce((sum, layer) => sum + layer.section.thickness, 0) })
   }
   const problems: Problem[] = []
-  const orders = eaves.flatMap((eave): Order[] => {
-    const {
-      slope: { side, tail, wallOutside, overhang },
-    } = eave
-    if (layers.length && tail.offset - wallOutside.offset < least.fasciaOverhang - HAIR) {
+  const orders = eavesOf(lines).flatMap((eave): Order[] => {
+    const { side, tail, outside, reach } = eave
+    if (layers.length && tail.offset - outside.offset < least.fasciaOverhang - HAIR) {
       problems.push({
         code: 'fascia-no-room',
-        path: `roof.overhang.${overhang}`,
+        path: reach.field,
         side,
         least: least.fasciaOverhang,
       })
       return []
     }
     return layers.flatMap((layer): Order[] => {
-      if (building.roof.tail === 'square' && fallsOut(eave.slope)) return leaningOrders(building, eave, layer)
+      if (building.roof.tail === 'square' && eave.points === 'down')
+        return leaningOrders(building, eave, layer)
       const top = topOf(eave, layer)
       const below = under[side] - (top - layer.section.depth)
       if (below <= HAIR) return layerOrders(building, eave, layer, top)
@@ -69,14 +69,14 @@ export function fasciaOrders(
 }
 
 /** The higher of the levels at which the roof's plane passes a layer's two faces. */
-function topOf({ slope: { tail, roofTop } }: Eave, { section, off }: Layer): number {
-  const at = (out: number): number => meets(roofTop, scale(tail.normal, tail.offset + out), vec(0, 0, 1)) ?? 0
+function topOf({ tail, face }: Eave, { section, off }: Layer): number {
+  const at = (out: number): number => levelOver(face.top, { ...tail, offset: tail.offset + out })
   return Math.max(at(off), at(off + section.thickness))
 }
 
 function layerOrders(
   building: Building,
-  { slope: { side, tail, roofTop }, name = side, rafters, reach, corners }: Eave,
+  { id, tail, face, rafters, along: reach, corners }: Eave,
   { role, section, off }: Layer,
   top: number,
 ): Order[] {
@@ -91,12 +91,13 @@ function layerOrders(
     building.walls.longest,
     building.walls.longest,
   )
-  const rip: BuildingCut = { kind: 'end', name: 'rip', plane: roofTop }
+  const mitres = corners.map(mitre)
+  const rip: BuildingCut = { kind: 'end', name: 'rip', plane: face.top }
   return row.map((s, k): Order => {
     const corner: Vec3 =
       along === 'x' ? vec(0, across, top - section.depth) : vec(across, 0, top - section.depth)
     const board = squareBoard({
-      id: `roof/${name}/${role}${row.length > 1 ? `/${k + 1}` : ''}`,
+      id: `roof/${id}/${role}${row.length > 1 ? `/${k + 1}` : ''}`,
       role,
       section,
       along,
@@ -108,23 +109,21 @@ function layerOrders(
     const [low, high] = board.cuts as [BuildingCut, BuildingCut]
     return {
       ...board,
-      cuts: [k === 0 ? (corners[0] ?? low) : low, k === row.length - 1 ? (corners[1] ?? high) : high, rip],
+      cuts: [k === 0 ? (mitres[0] ?? low) : low, k === row.length - 1 ? (mitres[1] ?? high) : high, rip],
     }
   })
 }
 
 /** Along tails cut square to the slope fascia leans as they do, its edges square. */
-function leaningOrders(
-  building: Building,
-  { slope, name = slope.side, rafters, reach, corners }: Eave,
-  { role, section, off }: Layer,
-): Order[] {
-  const { tail, roofTop } = slope
+function leaningOrders(building: Building, eave: Eave, { role, section, off }: Layer): Order[] {
+  const { id, tail, face, rafters, along: reach } = eave
+  const corners = eave.corners.map(mitre)
+  const up = face.top.normal
   const along = Math.abs(tail.normal.y) > 0.5 ? 'x' : 'y'
-  const out = tailPlane(building, slope).normal
+  const out = tailPlane(building, eave).normal
   const top = scale(tail.normal, tail.offset)
-  const edge = vec(top.x, top.y, topAtTail(slope))
-  const foot = add(edge, add(scale(roofTop.normal, -section.depth), scale(out, off + section.thickness)))
+  const edge = vec(top.x, top.y, topAtTail(eave))
+  const foot = add(edge, add(scale(up, -section.depth), scale(out, off + section.thickness)))
   const more = corners.length ? off + section.thickness : 0
   const row = rowOf(
     { from: reach.from - more, to: reach.to + more },
@@ -135,13 +134,13 @@ function leaningOrders(
   return row.map((s, k): Order => {
     const [low, high] = [k === 0 ? corners[0] : undefined, k === row.length - 1 ? corners[1] : undefined]
     return leaningBoard({
-      id: `roof/${name}/${role}${row.length > 1 ? `/${k + 1}` : ''}`,
+      id: `roof/${id}/${role}${row.length > 1 ? `/${k + 1}` : ''}`,
       role,
       section,
       along,
       s,
       foot,
-      up: roofTop.normal,
+      up,
       out,
       ends: [!low, !high],
       cuts: [...(low ? [low] : []), ...(high ? [high] : [])],

@@ -1,34 +1,39 @@
+import { mitre } from './cuts'
+import { type Eave, eavesOf, type RoofLines, type RoofLumber } from '../../lines'
 import { least, rowOf } from '../../trade'
 import type { Building } from '../../design'
 import { add, cross, meets, place, planeAt, scale, vec } from '../../geometry'
 import { SPARE } from '../between'
 import type { BuildingCut, Order } from '../member'
 import { coverOn } from './cover'
-import type { Eave, RoofDatum, RoofLumber } from './shape'
 import { finishEnd, finishFoot, tailPlane } from './tails'
 
 /**
  * Boards let into the tails' upper edges, from the wall out, flush with the rafters; the last is ripped at
  * the tails.
  */
-export function finishBoardOrders(building: Building, lumber: RoofLumber, { eaves }: RoofDatum): Order[] {
+export function finishBoardOrders(building: Building, lumber: RoofLumber, lines: RoofLines): Order[] {
   return lumber.finish
-    ? eaves.filter(eave => !eave.name).flatMap(eave => boardsOf(building, lumber, eave))
+    ? eavesOf(lines)
+        .filter(eave => !eave.header)
+        .flatMap(eave => boardsOf(building, lumber, eave))
     : []
 }
 
-function boardsOf(building: Building, lumber: RoofLumber, { slope, rafters, reach, corners }: Eave): Order[] {
+function boardsOf(building: Building, lumber: RoofLumber, eave: Eave): Order[] {
   const { finish } = lumber
+  const { rafters, along: reach, face } = eave
+  const corners = eave.corners.map(mitre)
   if (!finish) return []
-  const cover = coverOn(building, lumber, slope.side)
-  const end = finishEnd(slope, cover, finish.thickness)
-  const up = slope.roofTop.normal
+  const cover = coverOn(building, lumber, eave.side)
+  const end = finishEnd(eave, cover, finish.thickness)
+  const up = face.top.normal
   const out = scale(end.normal, -1)
-  const axis = Math.abs(slope.wallOutside.normal.y) > 0.5 ? vec(1, 0, 0) : vec(0, 1, 0)
+  const axis = Math.abs(eave.outside.normal.y) > 0.5 ? vec(1, 0, 0) : vec(0, 1, 0)
   // where the notch ends in the slope, over the axis' origin
-  const foot = finishFoot(slope, cover, finish.thickness)
-  const start = vec(foot.x, foot.y, meets(slope.roofTop, foot, vec(0, 0, 1)) ?? 0)
-  const tail = tailPlane(building, slope)
+  const foot = finishFoot(eave, cover, finish.thickness)
+  const start = vec(foot.x, foot.y, meets(face.top, foot, vec(0, 0, 1)) ?? 0)
+  const tail = tailPlane(building, eave)
   const wide = meets(tail, start, out) ?? 0
   const count = Math.max(0, Math.ceil((wide - least.finishBoard) / finish.depth))
   const breaks = rafters.map(({ from, to }) => (from + to) / 2)
@@ -53,7 +58,7 @@ function boardsOf(building: Building, lumber: RoofLumber, { slope, rafters, reac
         add(scale(out, r * finish.depth), scale(up, facesUp ? -finish.thickness : 0)),
       )
       return {
-        id: `roof/${slope.side}/finish/${r + 1}${row.length > 1 ? `/${k + 1}` : ''}`,
+        id: `roof/${eave.side}/finish/${r + 1}${row.length > 1 ? `/${k + 1}` : ''}`,
         role: 'finish-board',
         section: finish,
         placement: place(low, axis, out),

@@ -1,21 +1,43 @@
-import type { BearingPartition } from './obstacle'
 import { type Building, withValue } from '../../design'
+import {
+  hipsOf,
+  lowEaves,
+  type Problem,
+  ridgeOf,
+  abutmentOf,
+  type RoofLines,
+  type RoofLumber,
+  type RoofShape,
+} from '../../lines'
 import { HAIR, radians } from '../../measure'
-import type { Problem } from '../../lines'
+import { gaps, type Stretch } from '../../trade'
 import { airProblems, blockingOrders } from './blocking'
+import { ceilingOrders } from './ceiling'
 import { endOrders, endProblems, lookoutsTaken } from './ends'
 import { fasciaOrders } from './fascia'
 import { finishBoardOrders } from './finish-boards'
-import { openingsTaken, roofOpeningProblems } from './openings'
+import { hipOrder } from './hips'
+import { ledgerOrder, stripOrders } from './ledger'
+import type { BearingPartition, Obstacle } from './obstacle'
+import { openingsTaken, pairsOf, roofOpeningProblems } from './openings'
 import { postsIn, purlinOrders } from './purlins'
+import { faceOrders } from './rafters'
+import { beamOrders, type Heads, ridgeOrders } from './ridge-beam'
+import type { RoofFrame, Under } from './roof-frame'
 import { soffitOrders } from './soffit'
 import { tailShapeProblems } from './tails'
+import { betweenEnds, tieOrders } from './ties'
 import { wedgeOrders } from './wedges'
-import type { RoofDatum, RoofFrame, RoofLumber, RoofShape, Under } from './shape'
+
+/** A building, and the lumber of its roof, as far as it can be framed. */
+interface Framable {
+  readonly building: Building
+  readonly lumber: RoofLumber
+}
 
 /**
- * Frames a design's roof: its shape's own boards, and what every shape has along its eaves and over its
- * gables. Parts that can't be as asked are left out and said.
+ * Frames a building's roof by its faces and edges. Parts that can't be as asked are left out and said: the
+ * roof is laid, what is refused is dropped, and it is laid again, once.
  */
 export function frameRoof(
   shape: RoofShape,
@@ -24,60 +46,150 @@ export function frameRoof(
   bearers: readonly BearingPartition[],
   under: Under,
 ): RoofFrame {
-  const asked = shape.frame(whole, all, bearers)
-  const cant = asked.orders.length
-    ? [
-        ...tailShapeProblems(whole, asked.datum, all),
-        ...endProblems(whole, all),
-        ...roofOpeningProblems(whole, all, asked.datum),
-        ...airProblems(whole, all, asked.datum),
-      ]
-    : []
-  const { building, lumber } = without(whole, all, cant)
-  const made = cant.length ? shape.frame(building, lumber, bearers) : asked
-  const problems = [...made.problems, ...tailProblems(building, lumber, made, under), ...cant]
-  if (!made.orders.length) return { ...made, problems }
-  const { datum, taken = [], across = [] } = made
-  const purlins = purlinOrders(building, lumber, datum, bearers, {
+  const asked = shape.lay(whole, all)
+  const refusals = asked.framed ? refusalsOf(whole, all, asked.lines) : []
+  const { building, lumber } = dropRefusedParts({ building: whole, lumber: all }, refusals)
+  const laid = refusals.length ? shape.lay(building, lumber) : asked
+  const carried = laid.framed ? carriedBy(building, lumber, laid.lines, bearers) : nothing
+  const problems = [
+    ...laid.problems,
+    ...carried.problems,
+    ...tailProblems(building, lumber, laid.lines, under),
+    ...refusals,
+  ]
+  const { lines } = laid
+  if (!laid.framed) return { lines, problems, orders: [], underLedger: Infinity }
+  const more = finished({ building, lumber }, lines, carried, bearers, under)
+  return {
+    lines,
+    orders: [...carried.orders, ...more.orders],
+    problems: [...problems, ...more.problems],
+    underLedger: carried.underLedger,
+  }
+}
+
+/** What can't be as it was asked for in a roof that can be framed. */
+const refusalsOf = (building: Building, lumber: RoofLumber, lines: RoofLines): Problem[] => [
+  ...tailShapeProblems(building, lines, lumber),
+  ...endProblems(building, lumber),
+  ...roofOpeningProblems(building, lumber, lines),
+  ...airProblems(building, lumber, lines),
+]
+
+/** The boards that carry a roof, and what others must keep clear of. */
+interface Carried extends Heads {
+  readonly taken: readonly Obstacle[]
+  /** Stretches along the building of headers between ties. */
+  readonly across: readonly Stretch[]
+  readonly underLedger: number
+}
+
+const nothing: Carried = { orders: [], problems: [], taken: [], across: [], underLedger: Infinity }
+
+/** Rafters from eave to head, what they head on, and the ties between them. */
+function carriedBy(
+  building: Building,
+  lumber: RoofLumber,
+  lines: RoofLines,
+  bearers: readonly BearingPartition[],
+): Carried {
+  const { ties, hung } = tiesOf(building, lumber, lines)
+  const heads = headsOf(building, lumber, lines, ties, bearers)
+  return {
+    taken: ties.taken,
+    across: ties.crossing.map(each => each.x),
+    underLedger: hung,
+    problems: [...ties.problems, ...heads.problems],
+    orders: [
+      ...heads.orders,
+      ...hipsOf(lines).map(hip => hipOrder(building, lumber, hip)),
+      ...lines.faces.flatMap(face => faceOrders(building, lumber, lines, face)),
+      ...ties.orders,
+    ],
+  }
+}
+
+type TieFrame = ReturnType<typeof tieOrders>
+
+/** Ties between two faces, or a ceiling hung under one; none where the roof has none. */
+function tiesOf(
+  building: Building,
+  lumber: RoofLumber,
+  lines: RoofLines,
+): { readonly ties: TieFrame; readonly hung: number } {
+  const { has } = building.roof
+  if (!has.ties.length) return { ties: { orders: [], problems: [], taken: [], crossing: [] }, hung: Infinity }
+  if (lines.faces.length === 1) {
+    const ceiling = ceilingOrders(building, lumber, lines)
+    return { ties: ceiling, hung: ceiling.low }
+  }
+  const met = (ridgeOf(lines)?.sides ?? []).map(({ face }) => face)
+  const rafters = met.flatMap(face => face.places.map(each => each.at))
+  const inside = (hipsOf(lines).length ? met[0]?.whole : null) ?? betweenEnds(building, lumber)
+  return {
+    ties: tieOrders(building, lumber, lines, pairsOf(lines, lumber.rafter), rafters, inside),
+    hung: Infinity,
+  }
+}
+
+/** What the rafters head on: a ridge board or beam, a ledger on a house, or a row of posts. */
+function headsOf(
+  building: Building,
+  lumber: RoofLumber,
+  lines: RoofLines,
+  ties: TieFrame,
+  bearers: readonly BearingPartition[],
+): Heads {
+  const { beam, raised } = building.roof
+  const [ridge, ledger] = [ridgeOf(lines), abutmentOf(lines)]
+  if (raised) return stripOrders(building, lumber, lines, raised, bearers)
+  if (ledger) return { orders: [ledgerOrder(lumber, ledger)], problems: [] }
+  if (!ridge?.board) return { orders: [], problems: [] }
+  if (!beam) return { orders: ridgeOrders(lumber, ridge), problems: [] }
+  const { from, to } = ridge.board
+  const half = lumber.post.depth / 2 - (to - from) / 2 + gaps.besidePost
+  const crossing = ties.crossing
+    .filter(({ y }) => y.from < to + half && y.to > from - half)
+    .map(each => each.x)
+  return beamOrders(building, lumber, lines, ridge, beam, [...ties.taken.map(each => each.s), ...crossing])
+}
+
+/** What finishes a roof along its eaves and over its gables, and what is put between its rafters. */
+function finished(
+  { building, lumber }: Framable,
+  lines: RoofLines,
+  { taken, across, orders }: Carried,
+  bearers: readonly BearingPartition[],
+  under: Under,
+): Heads {
+  const purlins = purlinOrders(building, lumber, lines, bearers, {
     taken,
-    across: [...across, ...postsIn(made.orders)],
+    across: [...across, ...postsIn(orders)],
   })
   const [fascia, soffit] = [
-    fasciaOrders(building, lumber, datum, under),
-    soffitOrders(building, lumber, datum),
+    fasciaOrders(building, lumber, lines, under),
+    soffitOrders(building, lumber, lines),
   ]
-  const orders = [
-    ...made.orders,
-    ...wedgeOrders(building, lumber, datum),
-    ...purlins.orders,
-    ...fascia.orders,
-    ...finishBoardOrders(building, lumber, datum),
-    ...soffit.orders,
-    ...endOrders(building, lumber, datum, taken),
-    ...blockingOrders(
-      building,
-      lumber,
-      datum,
-      [...taken, ...lookoutsTaken(building, lumber, datum)],
-      openingsTaken(building, lumber, datum),
-    ),
-  ]
+  const kept = [...taken, ...lookoutsTaken(building, lumber, lines)]
   return {
-    datum,
-    orders,
-    problems: [...problems, ...purlins.problems, ...fascia.problems, ...soffit.problems],
+    orders: [
+      ...wedgeOrders(building, lumber, lines),
+      ...purlins.orders,
+      ...fascia.orders,
+      ...finishBoardOrders(building, lumber, lines),
+      ...soffit.orders,
+      ...endOrders(building, lumber, lines, taken),
+      ...blockingOrders(building, lumber, lines, kept, openingsTaken(building, lumber, lines)),
+    ],
+    problems: [...purlins.problems, ...fascia.problems, ...soffit.problems],
   }
 }
 
 /** The building and its lumber without the parts that can't be. */
-function without(
-  building: Building,
-  lumber: RoofLumber,
-  cant: readonly Problem[],
-): { readonly building: Building; readonly lumber: RoofLumber } {
-  const is = (code: Problem['code']): boolean => cant.some(problem => problem.code === code)
+function dropRefusedParts({ building, lumber }: Framable, refusals: readonly Problem[]): Framable {
+  const is = (code: Problem['code']): boolean => refusals.some(problem => problem.code === code)
   // an opening of no width is not framed, and keeps the numbers of those after it
-  const shut = cant
+  const shut = refusals
     .filter(problem => problem.path.startsWith('roof.openings.'))
     .reduce(
       (each, { path }) => withValue(each, `${path.split('.').slice(0, 3).join('.')}.width`, 0),
@@ -92,38 +204,19 @@ function without(
   }
 }
 
-/** How far out a slope's tails reach, mm, and the field that says so. */
-const reachOf = ({
-  eaves,
-}: RoofDatum): {
-  readonly out: number
-  readonly slope: RoofDatum['slopes']['south']
-  readonly high: boolean
-}[] =>
-  eaves.map(({ slope }) => ({
-    slope,
-    out: slope.tail.offset - slope.wallOutside.offset,
-    high: slope.overhang === 'high',
-  }))
-
 /** Tails that would reach below the deck, or into a porch; said once for all eaves that share an overhang. */
-function tailProblems(
-  { roof }: Building,
-  { rafter }: RoofLumber,
-  { datum }: RoofFrame,
-  under: Under,
-): Problem[] {
+function tailProblems({ roof }: Building, { rafter }: RoofLumber, lines: RoofLines, under: Under): Problem[] {
   if (roof.seat.rule === 'none') return []
-  const mosts = reachOf(datum)
-    .filter(each => !each.high && each.slope.angle > 0)
-    .map(({ slope }) => {
-      const angle = radians(slope.angle)
+  const mosts = lowEaves(lines)
+    .filter(({ face }) => face.angle > 0)
+    .map(({ face, height, heightAbovePlate, side }) => {
+      const angle = radians(face.angle)
       const hangs = {
         plumb: rafter.depth / Math.cos(angle),
         square: rafter.depth * Math.cos(angle),
         level: Math.min(roof.tails.face, rafter.depth / Math.cos(angle)),
       }[roof.tail]
-      return (slope.height - under[slope.side] + slope.lift - hangs) / Math.tan(angle)
+      return (height - under[side] + heightAbovePlate - hangs) / Math.tan(angle)
     })
   const most = Math.min(Infinity, ...mosts)
   if (roof.overhang.eave <= most + HAIR) return []

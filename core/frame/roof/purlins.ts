@@ -4,6 +4,7 @@ import { type Building } from '../../design'
 import {
   add,
   cross,
+  downOf,
   meets,
   place,
   type Plane,
@@ -18,12 +19,18 @@ import type { Section } from '../../lumber'
 import { countUp, degrees, HAIR } from '../../measure'
 import { SPARE } from '../between'
 import type { Order } from '../member'
-import type { Problem } from '../../lines'
+import {
+  abutmentOf,
+  type Eave,
+  hipsOf,
+  lowEaves,
+  type Problem,
+  type RoofLines,
+  type RoofLumber,
+  stripOf,
+} from '../../lines'
 import { leaningBoard } from './leaning'
-import { clear } from './ridge-beam'
-import type { RoofDatum, RoofLumber, SlopeDatum } from './shape'
-import { downOf } from './slope'
-import { fallsOut } from './tails'
+import { nearestClear } from './posts'
 import { betweenEnds } from './ties'
 
 /**
@@ -49,7 +56,7 @@ interface InWay {
 export function purlinOrders(
   building: Building,
   lumber: RoofLumber,
-  datum: RoofDatum,
+  lines: RoofLines,
   bearers: readonly BearingPartition[],
   inWay: InWay,
 ): { readonly orders: readonly Order[]; readonly problems: readonly PurlinProblem[] } {
@@ -59,16 +66,16 @@ export function purlinOrders(
   const { purlin, strut } = lumber
   if (!purlins || !purlin || !strut) return { orders, problems }
   const stood: Stretch[] = []
-  for (const field of fieldsOf(building, lumber, datum)) {
-    const line = lineOf(field.slope, field.middle, purlin)
-    const bearer = bearerOf(building, datum, field, line, purlin, strut, bearers, inWay.taken)
+  for (const field of fieldsOf(building, lumber, lines)) {
+    const line = lineOf(field.eave, field.middle, purlin)
+    const bearer = bearerOf(building, lines, field, line, purlin, strut, bearers, inWay.taken)
     if ('code' in bearer) {
       problems.push(bearer)
       continue
     }
     const crossing = [...inWay.taken.map(each => each.s), ...inWay.across, ...stood]
     const places = bracesAt(field, purlins.spacing, strut.thickness).map(at =>
-      clear(at, strut.thickness, crossing, field.reach),
+      nearestClear(at, strut.thickness, crossing, field.reach),
     )
     stood.push(...places.map(at => ({ from: at - strut.thickness / 2, to: at + strut.thickness / 2 })))
     const row = rowOf(field.reach, places, building.walls.longest, building.walls.longest)
@@ -105,15 +112,16 @@ export function purlinOrders(
 /** The partition that a purlin's braces stand on, or why it can't be. */
 function bearerOf(
   { roof }: Building,
-  datum: RoofDatum,
-  { slope, reach, middle }: Field,
+  lines: RoofLines,
+  { eave, reach, middle }: Field,
   { low }: PurlinLine,
   purlin: Section,
   strut: Section,
   bearers: readonly BearingPartition[],
   taken: readonly Obstacle[],
 ): BearingPartition | PurlinProblem {
-  const { side, underside } = slope
+  const { side } = eave
+  const { underside } = eave.face.carrier
   const path = 'roof.purlins'
   if (reach.to - reach.from < least.purlin) return { code: 'purlin-no-reach', path }
   const z = {
@@ -148,7 +156,7 @@ function bearerOf(
       least: low.y - (low.z - reached.bearer.top),
       most: low.y + (low.z - reached.bearer.top),
     }
-  return meetsRow(datum, low, reached.bearer, strut.depth)
+  return meetsRow(lines, low, reached.bearer, strut.depth)
     ? { code: 'purlin-brace-blocked', path, side }
     : reached.bearer
 }
@@ -168,19 +176,14 @@ function bracesAt({ reach: { from, to }, ends }: Field, spacing: number, thick: 
  * Whether a brace from a partition's plate to a purlin would run into a ledger or header that lies along the
  * building over its way.
  */
-function meetsRow(
-  { strip, headEnd }: RoofDatum,
-  low: Vec3,
-  { y, top }: BearingPartition,
-  depth: number,
-): boolean {
+function meetsRow(lines: RoofLines, low: Vec3, { y, top }: BearingPartition, depth: number): boolean {
   const foot = (y.from + y.to) / 2
   const [rise, run] = [low.z - top, Math.abs(low.y - foot)]
   const half = ((depth / 2) * Math.hypot(rise, run)) / Math.max(rise, 1)
   const [from, to] = [Math.min(low.y, foot) - half, Math.max(low.y, foot) + half]
   // its upper edge there, as far up toward the purlin as the board reaches
   const upper = (at: number): number => (run < 1 ? low.z : top + ((Math.abs(at - foot) + half) * rise) / run)
-  return [strip?.ledger, headEnd].some(
+  return [abutmentOf(lines)?.box, stripOf(lines)?.upper.header].some(
     box =>
       box != null &&
       box.from < to &&
@@ -204,31 +207,26 @@ export const postsIn = (orders: readonly Order[]): Stretch[] =>
  */
 interface Field {
   readonly name: string
-  readonly slope: SlopeDatum
+  readonly eave: Eave
   readonly middle: number
   readonly reach: Stretch
   readonly ends: 'carried' | 'free'
 }
 
 /** From gable to gable; under the commons alone of a hip roof, whose jacks are short. */
-function fieldsOf(
-  building: Building,
-  lumber: RoofLumber,
-  { slopes: { south, north }, eaves }: RoofDatum,
-): Field[] {
-  const { roof, footprint } = building
-  const gables = { reach: betweenEnds(building, lumber), ends: 'carried' } as const
-  if (roof.has.falls.length === 1)
-    return [{ name: 'slope', slope: fallsOut(south) ? south : north, middle: footprint.width / 2, ...gables }]
-  return [south, north].map((slope): Field => {
-    const under = roof.hip
-      ? ({
-          reach: eaves.find(eave => eave.slope === slope)?.whole ?? { from: 0, to: 0 },
-          ends: 'free',
-        } as const)
-      : gables
-    return { name: slope.side, slope, middle: (slope.run + lumber.plate.depth) / 2, ...under }
-  })
+function fieldsOf(building: Building, lumber: RoofLumber, lines: RoofLines): Field[] {
+  const { footprint } = building
+  const alone = lines.faces.length === 1
+  return lowEaves(lines)
+    .filter(({ side }) => side === 'south' || side === 'north')
+    .map((eave): Field => ({
+      name: eave.face.name,
+      eave,
+      middle: alone ? footprint.width / 2 : (eave.run + lumber.plate.depth) / 2,
+      ...(hipsOf(lines).length
+        ? { reach: eave.face.whole, ends: 'free' }
+        : { reach: betweenEnds(building, lumber), ends: 'carried' }),
+    }))
 }
 
 /**
@@ -245,7 +243,12 @@ interface PurlinLine {
 }
 
 function lineOf(
-  { underside, wallOutside: { normal, offset } }: SlopeDatum,
+  {
+    face: {
+      carrier: { underside },
+    },
+    outside: { normal, offset },
+  }: Eave,
   middle: number,
   { depth, thickness }: Section,
 ): PurlinLine {

@@ -1,12 +1,12 @@
+import { plumbCut } from './cuts'
+import { type Eave, headPlane, highEaveOf, type RoofFace, type RoofLines, type RoofLumber } from '../../lines'
 import type { Role, Stretch } from '../../trade'
 import { type Building, limits } from '../../design'
-import { add, cross, planeAcross, meets, place, type Plane, scale, subtract, vec } from '../../geometry'
+import { add, cross, downOf, fallOf, meets, place, type Plane, scale, subtract, vec } from '../../geometry'
 import type { Section } from '../../lumber'
 import { SPARE } from '../between'
 import type { BuildingCut, Order } from '../member'
 import { coverOn } from './cover'
-import type { RoofLumber, SlopeDatum } from './shape'
-import { downOf, fallOf, plumbCut } from './slope'
 import { finishCuts, tailCuts, wildCut } from './tails'
 
 /** A rafter square to its eave. */
@@ -57,10 +57,7 @@ export function rafterOn({ id, role, section, roofTop, at, from, to, cuts, sawn 
  * A bird's mouth takes out what is inside the wall's outside and below the plate; cut level, all below the
  * plate goes; on wedges nothing does.
  */
-export function seatCuts(
-  { roof: { seat } }: Building,
-  { height, heel, plateTop }: SlopeDatum,
-): BuildingCut[] {
+export function seatCuts({ roof: { seat } }: Building, { height, heel, seat: plate }: Eave): BuildingCut[] {
   if (seat.rule === 'wedge') return []
   if (seat.rule === 'none')
     return [{ kind: 'end', name: 'level', plane: { normal: vec(0, 0, -1), offset: -height } }]
@@ -70,48 +67,55 @@ export function seatCuts(
       name: 'birdsmouth',
       sides: [
         { name: 'heel', plane: heel },
-        { name: 'seat', plane: plateTop },
+        { name: 'seat', plane: plate },
       ],
     },
   ]
 }
 
 /**
- * The cuts of a rafter that runs up over a header: its end beyond it, and its bird's mouth there; none of
- * others.
+ * The cuts at a rafter's head: the plumb cut at a ridge, a ledger or the first pair of commons; or, where it
+ * runs up over a wall or a header, its end beyond that, and its bird's mouth there.
  */
-export const overCuts = (building: Building, slope: SlopeDatum): BuildingCut[] =>
-  slope.over
-    ? [
-        plumbCut(slope.over.tail),
-        ...seatCuts(building, {
-          ...slope,
-          heel: slope.over.heel,
-          height: slope.over.height,
-          plateTop: planeAcross('z', slope.over.height),
-        }),
-      ]
-    : []
+export function headCuts(
+  building: Building,
+  lumber: RoofLumber,
+  lines: RoofLines,
+  face: RoofFace,
+): BuildingCut[] {
+  const end = headPlane(lines, face)
+  if (end) return [plumbCut(end)]
+  const high = highEaveOf(lines, face)
+  if (!high) return []
+  const finish = high.header ? [] : finishCuts(high, lumber, coverOn(building, lumber, high.side))
+  return [plumbCut(high.tail), ...seatCuts(building, high), ...finish]
+}
+
+/** Level along a face's fall, from where to where its rafters reach; mm. */
+export function rafterReach(lines: RoofLines, eave: Eave): Stretch {
+  const head = headPlane(lines, eave.face) ?? highEaveOf(lines, eave.face)?.tail
+  return { from: -(head?.offset ?? 0), to: eave.tail.offset }
+}
 
 /**
  * The cuts of a rafter with a seat and a tail, those at its head first, and `more` last; as it is sawn too,
  * where its tail is left to run wild.
  */
-export function tailed(
+export function rafterCuts(
   building: Building,
   lumber: RoofLumber,
-  slope: SlopeDatum,
+  eave: Eave,
   head: readonly BuildingCut[],
   more: readonly BuildingCut[] = [],
 ): Pick<RafterAsk, 'cuts' | 'sawn'> {
-  const wild = wildCut(building, slope)
+  const wild = wildCut(building, eave)
   const rest = [
-    ...seatCuts(building, slope),
-    ...finishCuts(slope, lumber, coverOn(building, lumber, slope.side)),
+    ...seatCuts(building, eave),
+    ...finishCuts(eave, lumber, coverOn(building, lumber, eave.side)),
     ...more,
   ]
   return {
-    cuts: [...head, ...tailCuts(building, slope), ...rest],
+    cuts: [...head, ...tailCuts(building, eave), ...rest],
     sawn: wild ? [...head, wild, ...rest] : undefined,
   }
 }

@@ -1,13 +1,12 @@
 import { least, overlap, rowOf, type Stretch } from '../../trade'
 import { HAIR } from '../../measure'
 import type { Building } from '../../design'
-import { planeAcross, meets, scale, vec } from '../../geometry'
+import { planeAcross } from '../../geometry'
 import { lyingBoard } from '../between'
 import type { BuildingCut, Order } from '../member'
-import type { Problem } from '../../lines'
+import { type Eave, levelOver, lowEaves, type Problem, type RoofLines, type RoofLumber } from '../../lines'
 import { coverOn } from './cover'
-import type { Eave, RoofDatum, RoofLumber } from './shape'
-import { fallsOut, footOfTail, tailPlane } from './tails'
+import { footOfTail, tailPlane } from './tails'
 
 /**
  * A boxed soffit's framing: along each wall a ledger on what covers it, and beside each rafter a level joist
@@ -16,31 +15,29 @@ import { fallsOut, footOfTail, tailPlane } from './tails'
 export function soffitOrders(
   building: Building,
   lumber: RoofLumber,
-  { eaves }: RoofDatum,
+  lines: RoofLines,
 ): { readonly orders: readonly Order[]; readonly problems: readonly Problem[] } {
   const problems: Problem[] = []
   if (!lumber.soffit) return { orders: [], problems }
-  const orders = eaves
-    .filter(eave => fallsOut(eave.slope))
-    .flatMap(eave => {
-      const fit = fitOf(building, lumber, eave)
-      if (fit.long < least.soffitJoist.long - HAIR)
-        problems.push({
-          code: 'soffit-no-room',
-          path: 'roof.overhang.eave',
-          side: eave.slope.side,
-          least: fit.short + least.soffitJoist.long,
-        })
-      else if (fit.deep < least.soffitJoist.deep - HAIR)
-        problems.push({
-          code: 'soffit-too-high',
-          path: 'roof.overhang.eave',
-          side: eave.slope.side,
-          by: least.soffitJoist.deep - fit.deep,
-        })
-      else return eaveOrders(building, lumber, eave, fit)
-      return []
-    })
+  const orders = lowEaves(lines).flatMap(eave => {
+    const fit = fitOf(building, lumber, eave)
+    if (fit.long < least.soffitJoist.long - HAIR)
+      problems.push({
+        code: 'soffit-no-room',
+        path: 'roof.overhang.eave',
+        side: eave.side,
+        least: fit.short + least.soffitJoist.long,
+      })
+    else if (fit.deep < least.soffitJoist.deep - HAIR)
+      problems.push({
+        code: 'soffit-too-high',
+        path: 'roof.overhang.eave',
+        side: eave.side,
+        by: least.soffitJoist.deep - fit.deep,
+      })
+    else return eaveOrders(building, lumber, eave, fit)
+    return []
+  })
   return { orders, problems }
 }
 
@@ -53,42 +50,43 @@ interface Fit {
   readonly deep: number
 }
 
-function fitOf(building: Building, lumber: RoofLumber, { slope }: Eave): Fit {
-  const cover = coverOn(building, lumber, slope.side)
+function fitOf(building: Building, lumber: RoofLumber, eave: Eave): Fit {
+  const cover = coverOn(building, lumber, eave.side)
   const short = cover + (lumber.soffit?.thickness ?? 0)
-  const foot = footOfTail(building, slope)
+  const foot = footOfTail(building, eave)
   // the rafters' lower edges over the ledger's outer face
-  const under =
-    meets(slope.underside, scale(slope.wallOutside.normal, slope.wallOutside.offset + short), vec(0, 0, 1)) ??
-    Infinity
+  const under = levelOver(eave.face.carrier.underside, {
+    ...eave.outside,
+    offset: eave.outside.offset + short,
+  })
   return {
     foot,
     cover,
     short,
-    long: slope.tail.offset - slope.wallOutside.offset - short,
-    deep: Math.min(slope.height, under) - foot,
+    long: eave.tail.offset - eave.outside.offset - short,
+    deep: Math.min(eave.height, under) - foot,
   }
 }
 
 function eaveOrders(
   building: Building,
   lumber: RoofLumber,
-  { slope, rafters, reach, hip }: Eave,
+  eave: Eave,
   { foot, cover, short }: Fit,
 ): Order[] {
   const { soffit } = lumber
   if (!soffit) return []
-  const { side, wallOutside, tail, underside, height } = slope
-  const out = wallOutside.normal
+  const { side, outside, tail, face, height, rafters, along: reach, hip } = eave
+  const out = outside.normal
   const along = Math.abs(out.y) > 0.5 ? 'x' : 'y'
   const sign = out.x + out.y
-  const wall = wallOutside.offset
+  const wall = outside.offset
   const edge = (off: number, thick: number): number => sign * (wall + off) - (sign < 0 ? thick : 0)
   const length = along === 'x' ? building.footprint.length : building.footprint.width
   const top: BuildingCut[] =
     foot + soffit.depth > height + HAIR ? [{ kind: 'end', name: 'rip', plane: planeAcross('z', height) }] : []
   // the ledger ends under the rafters' lower edges
-  const under: BuildingCut[] = [...top, { kind: 'end', name: 'rip', plane: underside }]
+  const under: BuildingCut[] = [...top, { kind: 'end', name: 'rip', plane: face.carrier.underside }]
   // clear of the hips that pass over the corners
   const off = Math.SQRT2 * (hip?.half ?? 0)
   const row = rowOf(
@@ -111,7 +109,7 @@ function eaveOrders(
     return { ...order, cuts: [...order.cuts, ...under] }
   })
   const end: BuildingCut[] =
-    building.roof.tail === 'square' ? [{ kind: 'end', name: 'slope', plane: tailPlane(building, slope) }] : []
+    building.roof.tail === 'square' ? [{ kind: 'end', name: 'slope', plane: tailPlane(building, eave) }] : []
   // a joist deeper than the tails is cut off under the roof's plane, or under what is let into it: in the
   // bays at the ends, lookouts
   const finish = lumber.finish?.thickness ?? 0
@@ -124,7 +122,7 @@ function eaveOrders(
   const low = (at: Stretch): BuildingCut => ({
     kind: 'end',
     name: 'slope',
-    plane: { ...slope.roofTop, offset: slope.roofTop.offset - over(at) },
+    plane: { ...face.top, offset: face.top.offset - over(at) },
   })
   const joists = placesOf(rafters, soffit.thickness, length).map((at, i): Order => {
     const [from, to] = sign < 0 ? [-tail.offset, -(wall + short)] : [wall + short, tail.offset]

@@ -5,8 +5,7 @@ import { planeAcross, meets, vec } from '../../geometry'
 import type { Section } from '../../lumber'
 import { lyingBoard } from '../between'
 import type { Order } from '../member'
-import type { Problem } from '../../lines'
-import type { RoofDatum, RoofLumber } from './shape'
+import { lowEaves, type Problem, type RoofLines, type RoofLumber } from '../../lines'
 
 /** A ceiling joist in its place along the building. */
 export interface Joist {
@@ -39,7 +38,7 @@ export type StairProblem = Extract<Problem, { readonly code: `stair-${string}` }
 export function openStairs(
   building: Building,
   lumber: RoofLumber,
-  datum: RoofDatum,
+  lines: RoofLines,
   ceiling: Ceiling,
 ): {
   readonly orders: readonly Order[]
@@ -54,7 +53,7 @@ export function openStairs(
   const doubled: Stretch[] = []
   building.roof.openings.forEach((asked, i) => {
     if (asked.kind !== 'stair') return
-    const fit = fitOf(building, lumber, datum, ceiling, i, used)
+    const fit = fitOf(building, lumber, lines, ceiling, i, used)
     if ('code' in fit) return problems.push(fit)
     const { low, high, doubles, parted, y, thick } = fit
     const x = {
@@ -106,7 +105,7 @@ export function openStairs(
 export function stairRoom(
   building: Building,
   lumber: RoofLumber,
-  { slopes }: RoofDatum,
+  lines: RoofLines,
   top: number,
   thick: number,
 ): Stretch {
@@ -114,11 +113,17 @@ export function stairRoom(
     footprint: { width },
     roof,
   } = building
-  const [south = 0, north = 0] = [slopes.south, slopes.north].map(
-    ({ underside, wallOutside: { normal, offset } }) =>
-      Math.max(0, meets(underside, vec(0, normal.y * offset, top), vec(0, -normal.y, 0)) ?? 0),
-  )
-  const rafters = { from: south, to: width - north }
+  // in from a wall's outside to where the rafters' lower edges are as high
+  const inFrom = (side: 'south' | 'north'): number => {
+    const eave = lowEaves(lines).find(each => each.side === side)
+    if (!eave) return 0
+    const { normal, offset } = eave.outside
+    return Math.max(
+      0,
+      meets(eave.face.carrier.underside, vec(0, normal.y * offset, top), vec(0, -normal.y, 0)) ?? 0,
+    )
+  }
+  const rafters = { from: inFrom('south'), to: width - inFrom('north') }
   const joists = joistsReach(building, lumber)
   const free =
     roof.has.falls.length > 1
@@ -157,7 +162,7 @@ interface Fit {
 function fitOf(
   building: Building,
   lumber: RoofLumber,
-  datum: RoofDatum,
+  lines: RoofLines,
   { section, z, joists, blocked, ties, inside }: Ceiling,
   i: number,
   used: readonly Stretch[],
@@ -175,7 +180,7 @@ function fitOf(
   if (asked.at < least - HAIR || asked.at > most + HAIR)
     return { code: 'stair-no-room', path: `${path}.at`, number, least, most }
   const thick = asked.plies * section.thickness
-  const { from, to } = stairRoom(building, lumber, datum, z.to, thick)
+  const { from, to } = stairRoom(building, lumber, lines, z.to, thick)
   if (asked.length > to - from)
     return { code: 'stair-too-big', path: `${path}.length`, number, most: Math.max(0, to - from) }
   if (asked.up < from - HAIR || asked.up + asked.length > to + HAIR)

@@ -1,13 +1,12 @@
 import type { Obstacle } from './obstacle'
 import { gaps, overlap, type Stretch } from '../../trade'
-import { type Building, lowSide, type TieKind, tieKinds } from '../../design'
+import { type Building, type TieKind, tieKinds } from '../../design'
 import { vec } from '../../geometry'
 import type { Section } from '../../lumber'
 import { HAIR } from '../../measure'
 import { squareBoard } from '../between'
-import type { Order } from '../member'
-import type { Problem } from '../../lines'
-import type { RoofDatum, RoofLumber } from './shape'
+import type { BuildingCut, Order } from '../member'
+import { lowEaves, type Problem, ridgeOf, type RoofLines, type RoofLumber } from '../../lines'
 import { type Joist, openStairs } from './stairs'
 
 /** The face of its rafter that a tie is nailed to: apart, so that both kinds pass each other. */
@@ -47,14 +46,14 @@ export interface TieFrame {
 export function tieOrders(
   building: Building,
   lumber: RoofLumber,
-  datum: RoofDatum,
+  lines: RoofLines,
   pairs: readonly Pair[],
   standing: readonly Stretch[],
   inside: Stretch,
 ): TieFrame {
   const problems: Problem[] = []
-  const under = datum.highest - lumber.ridge.depth
-  const plate = tiePlate(building, datum)
+  const under = lines.highest - lumber.ridge.depth
+  const plate = tiePlate(lines)
   const taken: Obstacle[] = []
   const crossing: TieFrame['crossing'][number][] = []
   const orders = tieKinds.flatMap((kind): Order[] => {
@@ -80,7 +79,7 @@ export function tieOrders(
       taken,
     }).map(({ number, x }): Joist => ({
       x,
-      order: tieOrder(building, datum, kind, section, `roof/${roleOf[kind]}/${number}`, x.from, z.from),
+      order: tieOrder(building, lines, kind, section, `roof/${roleOf[kind]}/${number}`, x.from, z.from),
     }))
     taken.push(...made.map(({ x }): Obstacle => ({ along: 'x', s: x, z })))
     if (kind !== 'ceiling') return made.map(each => each.order)
@@ -88,7 +87,7 @@ export function tieOrders(
     const ties = taken
       .filter(each => overlap(each.z, z) && !joists.some(joist => joist.x === each.s))
       .map(each => each.s)
-    const opened = openStairs(building, lumber, datum, {
+    const opened = openStairs(building, lumber, lines, {
       section,
       z,
       joists,
@@ -103,7 +102,7 @@ export function tieOrders(
   })
   if (!building.roof.ties.ceiling)
     problems.push(
-      ...openStairs(building, lumber, datum, {
+      ...openStairs(building, lumber, lines, {
         section: lumber.rafter,
         z: { from: plate, to: plate },
         joists: [],
@@ -116,13 +115,15 @@ export function tieOrders(
 }
 
 /**
- * The level that ties' heights are measured from, mm: the higher plate of two, the low wall's under one
- * slope.
+ * The level that ties' heights are measured from, mm: the plate's at the rafters' low ends, the higher of
+ * two.
  */
-export const tiePlate = (building: Pick<Building, 'roof'>, { slopes }: RoofDatum): number =>
-  building.roof.has.falls.length === 1
-    ? slopes[lowSide(building.roof)].height
-    : Math.max(slopes.south.height, slopes.north.height)
+export const tiePlate = (lines: RoofLines): number =>
+  Math.max(
+    ...['south', 'north']
+      .flatMap(side => lowEaves(lines).filter(eave => eave.side === side))
+      .map(eave => eave.height),
+  )
 
 /** What ties beside rafters keep clear of, and how many of the rafters have one. */
 interface Beside {
@@ -163,7 +164,7 @@ export function besideRafters(
 
 function tieOrder(
   { footprint: { width } }: Building,
-  { slopes }: RoofDatum,
+  lines: RoofLines,
   kind: TieKind,
   section: Section,
   id: string,
@@ -184,8 +185,11 @@ function tieOrder(
     ...order,
     cuts: [
       ...order.cuts,
-      { kind: 'end', name: 'slope', plane: slopes.south.roofTop },
-      { kind: 'end', name: 'slope', plane: slopes.north.roofTop },
+      ...(ridgeOf(lines)?.sides ?? []).map(({ face }): BuildingCut => ({
+        kind: 'end',
+        name: 'slope',
+        plane: face.top,
+      })),
     ],
   }
 }

@@ -1,3 +1,4 @@
+import { levelUnder, runAt } from '../../lines'
 import { least, type Stretch } from '../../trade'
 import { HAIR } from '../../measure'
 import type { Bracing } from '../../design'
@@ -45,7 +46,7 @@ export function braceWall(
   ]
   const head = (s: number): number =>
     raked
-      ? raked.rake.rafters.under(s)
+      ? levelUnder(raked.rake.rafters, s)
       : Math.min(topAt(boards, s), bracing === 'temporary' ? most : Infinity)
   const lines = braceLines(wall, taken, foot, head, clearEnds(wall, stud, brace, bracing), brace).filter(
     line => !meetsRidge(line, raked?.rake.gap ?? null, brace),
@@ -85,10 +86,10 @@ export function braceWall(
  */
 function headCuts(wall: Wall, { from, to }: SlantedLine, raked: FramedWall['raked']): BuildingCut[] {
   if (!raked) return [{ kind: 'end', name: 'level', plane: planeAcross('z', to.z) }]
-  const { undersides, middle } = raked.rake.rafters
+  const run = runAt(raked.rake.rafters, to.s)
   const plumb = to.s > from.s ? planeAcross(wall.along, wall.to) : flip(planeAcross(wall.along, wall.from))
   return [
-    { kind: 'end', name: 'slope', plane: undersides[to.s < middle ? 'south' : 'north'] },
+    ...(run ? [{ kind: 'end', name: 'slope', plane: run.under } as const] : []),
     { kind: 'end', name: 'plumb', plane: plumb },
   ]
 }

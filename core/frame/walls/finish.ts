@@ -1,3 +1,4 @@
+import { type Eave, eaveOver, type Profile, type RoofLines } from '../../lines'
 import type { Stretch } from '../../trade'
 import { HAIR } from '../../measure'
 import { type Building, isSide, type SideName, usualSheathing } from '../../design'
@@ -5,14 +6,12 @@ import { meets, vec } from '../../geometry'
 import type { Section } from '../../lumber'
 import type { Order } from '../member'
 import type { Memory } from '../memory'
-import type { Eave, RoofDatum } from '../roof'
 import { type WallBoard, wallOrder } from './board'
 import { type Braced, braceWall } from './bracing'
 import { behindOf, gableStuds } from './gable-studs'
 import type { StackLines } from './places'
 import { type CoverAsk, sheatheWall } from './sheathing'
 import { slatWall } from './slats'
-import type { RoofLine } from './roof-line'
 import type { FramedWall } from './walls'
 
 /** Sections and lines of the building that walls are finished with. */
@@ -24,11 +23,13 @@ export interface FinishAsk {
   readonly rafter: Section
   readonly lines: StackLines
   readonly memory: Memory
-  readonly roof: RoofDatum
+  readonly roof: RoofLines
+  /** How high a board across the inside of a high wall may reach under a ledger for ceiling joists, mm. */
+  readonly underLedger: number
   /** What rows of blocks between the rafters take across the building. */
   readonly rows: readonly Stretch[]
   /** The line of the end rafters. */
-  readonly line: RoofLine
+  readonly line: Profile
   /** Whether the roof could be framed. */
   readonly framed: boolean
   /** How far below the deck a wall's sheets may reach, mm. */
@@ -108,23 +109,23 @@ export function finishWalls(ask: FinishAsk, framed: readonly FramedWall[]): Fini
 
 /** The tails over a wall; null where none are, or the roof could not be framed. */
 const eaveOf = ({ roof, framed }: FinishAsk, name: SideName): Eave | null =>
-  framed ? (roof.eaves.find(each => each.slope.side === name) ?? null) : null
+  framed ? (eaveOver(roof, name) ?? null) : null
 
 /**
  * How high a board across a wall's inside may reach: under a rafter that runs up over a high wall, its lower
  * edge there, and under a ledger for ceiling joists; mm.
  */
 function insideLimit(ask: FinishAsk, name: SideName): number {
-  const slope = eaveOf(ask, name)?.slope
-  if (!slope) return Infinity
-  const { heel, wallOutside, underside } = slope
+  const eave = eaveOf(ask, name)
+  if (!eave) return Infinity
+  const { heel, outside, face } = eave
   const { brace } = ask
   const inside = heel.normal.y * heel.offset
-  if (heel.normal.x !== 0 || Math.abs(inside - wallOutside.normal.y * wallOutside.offset) < HAIR)
-    return Infinity
+  if (heel.normal.x !== 0 || Math.abs(inside - outside.normal.y * outside.offset) < HAIR) return Infinity
   return Math.min(
-    ask.roof.joistLedger ?? Infinity,
-    meets(underside, vec(0, inside - wallOutside.normal.y * brace.thickness, 0), vec(0, 0, 1)) ?? Infinity,
+    ask.underLedger,
+    meets(face.carrier.underside, vec(0, inside - outside.normal.y * brace.thickness, 0), vec(0, 0, 1)) ??
+      Infinity,
   )
 }
 

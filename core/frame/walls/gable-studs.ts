@@ -4,11 +4,19 @@ import { flip, planeAcross } from '../../geometry'
 import type { Section } from '../../lumber'
 import { HAIR, radians } from '../../measure'
 import type { BuildingCut } from '../member'
-import type { Problem } from '../../lines'
-import { fallsOut, type RoofDatum, underBeam } from '../roof'
+import {
+  coverLevel,
+  eaveOver,
+  eavesOf,
+  type Problem,
+  type Profile,
+  type RoofLines,
+  runsOver,
+} from '../../lines'
+import { uprightUnder } from '../roof'
 import { upright, type WallBoard } from './board'
 import { layoutOf, type StackLines } from './places'
-import { endingUnder, type RoofLine } from './roof-line'
+import { endingUnder } from './ending'
 import { heightAt, levelAllRound, type Wall } from './wall'
 
 export type NotchProblem = Extract<Problem, { readonly code: `gable-notch-${string}` }>
@@ -18,13 +26,13 @@ export type NotchProblem = Extract<Problem, { readonly code: `gable-notch-${stri
  * another rafter stands there.
  */
 export function notchProblem(
-  { walls, footprint: { length }, roof }: Building,
+  { walls, footprint: { length }, roof: { has } }: Building,
   side: SideName,
   stud: Section,
   rafter: Section,
-  { eaves }: RoofDatum,
+  roof: RoofLines,
 ): NotchProblem | null {
-  if (walls.gables !== 'notched' || roof.has.falls.includes(side)) return null
+  if (walls.gables !== 'notched' || has.falls.includes(side)) return null
   const left = stud.depth - rafter.thickness
   if (left < least.notchedStud)
     return {
@@ -37,7 +45,7 @@ export function notchProblem(
     side === 'west'
       ? { from: rafter.thickness, to: stud.depth }
       : { from: length - stud.depth, to: length - rafter.thickness }
-  return eaves.some(({ rafters }) =>
+  return eavesOf(roof).some(({ rafters }) =>
     rafters.some(at => at.from < within.to - HAIR && at.to > within.from + HAIR),
   )
     ? { code: 'gable-notch-blocked', path: 'walls.gables', side }
@@ -61,19 +69,19 @@ export function behindOf(
   side: SideName,
   stud: Section,
   rafter: Section,
-  roof: RoofDatum,
+  roof: RoofLines,
   rows: readonly Stretch[],
 ): Behind | null {
   if (building.walls.gables !== 'notched' || notchProblem(building, side, stud, rafter, roof)) return null
   const { plate } = building.roof.blocking
   // square blocks stand across more of the plate the steeper the slope, and lean in over it at a high wall
   const room = (of: 'south' | 'north'): number => {
-    const eave = roof.eaves.find(each => each.slope.side === of)
+    const eave = eaveOver(roof, of)
     if (plate === 'none' || !eave) return 0
-    const slope = radians(eave.slope.angle)
+    const slope = radians(eave.face.angle)
     return plate === 'plumb'
       ? rafter.thickness
-      : rafter.thickness / Math.cos(slope) + (fallsOut(eave.slope) ? 0 : rafter.depth * Math.sin(slope))
+      : rafter.thickness / Math.cos(slope) + (eave.points === 'down' ? 0 : rafter.depth * Math.sin(slope))
   }
   return {
     rafter,
@@ -90,24 +98,25 @@ function notched(
   { footprint }: Building,
   wall: Wall,
   at: Stretch,
-  { middle, ridge, undersides, tops, top }: RoofLine,
+  line: Profile,
   { thickness }: Section,
 ): { readonly top: number; readonly cuts: readonly BuildingCut[] } | null {
-  if ((at.from < middle && at.to > middle) || (at.from < ridge.to && at.to > ridge.from)) return null
-  const side = at.from < middle ? 'south' : 'north'
+  const { hanging } = line
+  const [run, ...more] = runsOver(line, at)
+  if (!run || more.length || (hanging && at.from < hanging.to && at.to > hanging.from)) return null
   const face =
     wall.outside === 'low'
       ? planeAcross('x', thickness)
       : flip(planeAcross('x', footprint.length - thickness))
   return {
-    top: Math.max(top(at.from), top(at.to)),
+    top: Math.max(coverLevel(line, at.from), coverLevel(line, at.to)),
     cuts: [
-      { kind: 'end', name: 'slope', plane: tops[side] },
+      { kind: 'end', name: 'slope', plane: run.top },
       {
         kind: 'notch',
         name: 'housing',
         sides: [
-          { name: 'slope', plane: flip(undersides[side]) },
+          { name: 'slope', plane: flip(run.under) },
           { name: 'plumb', plane: face },
         ],
       },
@@ -125,7 +134,7 @@ export function gableStuds(
   wall: Wall,
   stud: Section,
   lines: StackLines,
-  line: RoofLine,
+  line: Profile,
   behind: Behind | null,
 ): WallBoard[] {
   const t = stud.thickness
@@ -136,7 +145,8 @@ export function gableStuds(
     .map((side): Stretch =>
       side === 'south' ? { from: 0, to: t } : { from: wall.overall - t, to: wall.overall },
     )
-  const posts = building.roof.beam || building.roof.raised ? underBeam(line.ridge, t) : []
+  const posts =
+    (building.roof.beam || building.roof.raised) && line.hanging ? uprightUnder(line.hanging, t) : []
   const places = withLayout([...house, ...posts], layoutOf(building, { ...wall, ...ends }, lines), t).filter(
     each =>
       (house.includes(each) || (each.from > ends.from + HAIR && each.to < ends.to - HAIR)) &&

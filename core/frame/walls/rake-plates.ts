@@ -36,18 +36,20 @@ export function rakePlates(
   rake: Rake,
   breaks: readonly number[],
 ): RakePlate[] {
-  const middle = Math.min(Math.max(rake.rafters.middle, wall.from), wall.to)
-  return (['south', 'north'] as const).flatMap(side => {
-    const s =
-      side === 'south'
-        ? { from: wall.from, to: rake.gap?.from ?? middle }
-        : { from: rake.gap?.to ?? middle, to: wall.to }
+  const { runs } = rake.rafters
+  return runs.flatMap(({ face, s: run, under }, i) => {
+    const side = face.falls === 'south' ? 'south' : 'north'
+    const { gap } = rake
+    const s = {
+      from: gap && liesAt(gap, run.from) ? gap.to : i === 0 ? wall.from : run.from,
+      to: gap && liesAt(gap, run.to) ? gap.from : i === runs.length - 1 ? wall.to : run.to,
+    }
     if (s.to - s.from < least.rakePlate) return []
     const lie: SlopeLie = {
       breaks,
       longest,
       shortest: least.plateBays * spacing,
-      underside: rake.rafters.undersides[side],
+      underside: under,
       thickness: stud.thickness,
     }
     const lower = slopeRow(side, s, lie, [])
@@ -57,7 +59,7 @@ export function rakePlates(
         rakePlate(
           wall,
           stud,
-          rake.rafters.undersides[side],
+          under,
           side,
           each,
           topPlates - k,
@@ -68,6 +70,9 @@ export function rakePlates(
     )
   })
 }
+
+/** Whether the gap that the ridge's end wants is at a place. */
+const liesAt = ({ from, to }: Stretch, at: number): boolean => at >= from && at <= to
 
 type Side = 'south' | 'north'
 

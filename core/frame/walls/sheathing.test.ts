@@ -1,3 +1,4 @@
+import { abutmentOf, peakAcross } from '../../lines'
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { type Design, newDesign, usualOpening, usualSheathing } from '../../design'
@@ -319,7 +320,9 @@ function unborne(made: Frame, design: Design, wall: WallName): string[] {
                 z < least &&
                 s > ends &&
                 s < (line?.overall ?? 0) - ends &&
-                !(along === 'y' && Math.abs(s - made.roof.meet) < made.lumber.ridge.thickness / 2 + 1) &&
+                !(
+                  along === 'y' && Math.abs(s - peakAcross(made.roof)) < made.lumber.ridge.thickness / 2 + 1
+                ) &&
                 !wood.some(each => onLoop(each, s, z)),
             )
             .map(({ s, z }) => `${sheet.id} at ${s.toFixed(1)}, ${z.toFixed(1)}`)
@@ -334,22 +337,22 @@ function unborne(made: Frame, design: Design, wall: WallName): string[] {
  * of them, less the ridge's section with its peak where it runs on; mm².
  */
 function underRoof({ roof, lumber: { ridge } }: Frame, design: Design, overall: number): number {
-  const rise = Math.tan((roof.angle * Math.PI) / 180)
+  const rise = Math.tan(((roof.faces[0]?.angle ?? NaN) * Math.PI) / 180)
   const { eave, high } = design.roof.overhang
   // the ledger's top is the roof's plane at its face, a thickness from the house; where it runs on outside it
   // takes its end and what of the roof is over it
   const { thickness: t, depth } = ridge
-  if (roof.headEnd && !roof.strip)
+  if (abutmentOf(roof)?.against === 'house')
     return (
       overall * (roof.highest - (overall / 2 - t) * rise) -
       (design.roof.overhang.gable > 1e-6 ? t * depth + (t * t * rise) / 2 : 0)
     )
-  if (!roof.ridgeCentre) return overall * (roof.highest - ((high ?? eave) + overall / 2) * rise)
+  if (roof.faces.length === 1) return overall * (roof.highest - ((high ?? eave) + overall / 2) * rise)
   const peak = roof.highest + (ridge.thickness / 2) * rise
   const half = (run: number): number => run * peak - (run * run * rise) / 2
   const hole =
     design.roof.overhang.gable > 1e-6 ? ridge.thickness * ridge.depth + (ridge.thickness ** 2 / 4) * rise : 0
-  return half(roof.meet) + half(overall - roof.meet) - hole
+  return half(peakAcross(roof)) + half(overall - peakAcross(roof)) - hole
 }
 
 describe('random walls', () => {

@@ -1,19 +1,28 @@
+import {
+  coverLevel,
+  type Eave,
+  levelOver,
+  levelUnder,
+  peakOf,
+  type Profile,
+  reachAt,
+  runsOver,
+  withinOf,
+} from '../../lines'
 import type { Building, Sheathing } from '../../design'
-import { planeAcross, meets, type Plane, scale, vec } from '../../geometry'
+import { planeAcross, type Plane, vec } from '../../geometry'
 import { countUp, HAIR, radians } from '../../measure'
 import { type Section, sheetSection } from '../../lumber'
 import { around, cutOut } from '../around'
 import { squareBoard } from '../between'
-import { fewestBoards, least, rowOf, type Stretch } from '../../trade'
+import { fewestBoards, least, middleOf, rowOf, type Stretch } from '../../trade'
 import type { BuildingCut, Order } from '../member'
 import type { Memory } from '../memory'
 import type { Rect } from '../rect'
-import type { Eave } from '../roof'
 import { type Block, blocksAt } from './blocks'
 import { type WallBoard, wallPoint } from './board'
 import { type OuterWood, outerWood, plumbJoints } from './framing-lines'
 import { fromLayoutEnd } from './places'
-import { reachUnder, type RoofLine } from './roof-line'
 import { heightAt, levelAllRound, lowestOf, type Wall } from './wall'
 import type { FramedWall } from './walls'
 
@@ -38,7 +47,7 @@ export interface CoverAsk {
   readonly eave: Eave | null
   /** Lowest the sheets may begin below the deck, mm. */
   readonly drop: number
-  readonly gable: { readonly studs: readonly WallBoard[]; readonly line: RoofLine } | null
+  readonly gable: { readonly studs: readonly WallBoard[]; readonly line: Profile } | null
 }
 
 /**
@@ -52,7 +61,7 @@ export function sheatheWall(ask: CoverAsk): Covered {
     gable,
   } = ask
   if (gable && (raked || wall.step)) {
-    const rows = rowsOf({ from: wallReach(ask).from, to: gable.line.peak }, ask.sheathing, least.gableTip)
+    const rows = rowsOf({ from: wallReach(ask).from, to: peakOf(gable.line) }, ask.sheathing, least.gableTip)
     return coverRows(
       ask,
       s => (raked ? Infinity : heightAt(wall, s)),
@@ -108,11 +117,11 @@ function tailLevel({
   eave,
 }: CoverAsk): number | null {
   if (!eave || seat.rule === 'none') return null
-  const { underside, wallOutside, tail } = eave.slope
-  const reach = tail.offset - wallOutside.offset
+  const { face, outside, tail } = eave
+  const reach = tail.offset - outside.offset
   if (reach < HAIR) return null
   const at = (out: number): number =>
-    meets(underside, scale(wallOutside.normal, wallOutside.offset + out), vec(0, 0, 1)) ?? 0
+    levelOver(face.carrier.underside, { ...outside, offset: outside.offset + out })
   return Math.min(at(0), at(Math.min(sheathing.thickness, reach)))
 }
 
@@ -184,20 +193,22 @@ function coverGable(ask: CoverAsk, { studs, line }: NonNullable<CoverAsk['gable'
     framed: { wall },
     sheathing,
   } = ask
-  const cover = (part: RoofLine, name: string): Covered =>
-    coverRows(
+  const cover = (part: Profile, name: string): Covered => {
+    const within = withinOf(part)
+    return coverRows(
       { ...ask, gable: { studs, line: part } },
       () => -Infinity,
-      rowsOf({ from: wall.height, to: part.peak }, sheathing, least.gableTip),
-      studs.filter(({ s }) => s.from < part.within.to + HAIR && s.to > part.within.from - HAIR),
+      rowsOf({ from: wall.height, to: peakOf(part) }, sheathing, least.gableTip),
+      studs.filter(({ s }) => s.from < within.to + HAIR && s.to > within.from - HAIR),
       [],
       [...ridgeHole(ask, part), ...ledgerHole(ask, part)],
       roofCuts(part),
       name,
     )
+  }
   // on both sides of a strip by itself
   return (line.parts ?? [line])
-    .map((part, i) => cover(part, line.parts ? `${i === 0 ? 'south' : 'north'}/` : ''))
+    .map(part => cover(part, line.parts ? `${part.runs[0]?.face.falls}/` : ''))
     .reduce(
       (all, each) => ({
         sheets: [...all.sheets, ...each.sheets],
@@ -209,20 +220,20 @@ function coverGable(ask: CoverAsk, { studs, line }: NonNullable<CoverAsk['gable'
 }
 
 /** What the ridge takes out of a gable's cover where it runs on outside. */
-export const ridgeHole = ({ building }: CoverAsk, { ridge, peak }: RoofLine): Rect[] =>
-  Number.isFinite(ridge.bottom) && building.roof.overhang.gable > HAIR
-    ? [{ x0: ridge.from, x1: ridge.to, y0: ridge.bottom, y1: peak + 1 }]
+export const ridgeHole = ({ building }: CoverAsk, line: Profile): Rect[] =>
+  line.hanging && building.roof.overhang.gable > HAIR
+    ? [{ x0: line.hanging.from, x1: line.hanging.to, y0: line.hanging.bottom, y1: peakOf(line) + 1 }]
     : []
 
 /** What a strip's ledger takes out of it there. */
-export const ledgerHole = ({ building }: CoverAsk, { apart, peak }: RoofLine): Rect[] =>
-  apart && building.roof.overhang.gable > HAIR
-    ? [{ x0: apart.from, x1: apart.to, y0: apart.bottom, y1: peak + 1 }]
+export const ledgerHole = ({ building }: CoverAsk, line: Profile): Rect[] =>
+  line.apart && building.roof.overhang.gable > HAIR
+    ? [{ x0: line.apart.from, x1: line.apart.to, y0: line.apart.bottom, y1: peakOf(line) + 1 }]
     : []
 
 /** What a gable's cover ends at. */
-export const roofCuts = ({ tops }: RoofLine): BuildingCut[] =>
-  [tops.south, tops.north].map((plane): BuildingCut => ({ kind: 'end', name: 'slope', plane }))
+export const roofCuts = ({ runs }: Profile): BuildingCut[] =>
+  runs.map(({ top }): BuildingCut => ({ kind: 'end', name: 'slope', plane: top }))
 
 /**
  * Covers rows; what reaches over `wallTop`, along the wall, is of the gable, and goes on when that stands.
@@ -287,7 +298,7 @@ function seamBlocks(
   z: number,
   boards: readonly WallBoard[],
   rough: FramedWall['rough'],
-  up: RoofLine | null,
+  up: Profile | null,
 ): Block[] {
   // between the plates alone: higher up their own plates, or the next wall's lapped over, lie behind the
   // joint
@@ -300,32 +311,31 @@ function seamBlocks(
   const free = clearOfLedger(up)
   const between = { from: Math.max(own.from, free.from), to: Math.min(own.to, free.to) }
   // in a gable a row reaches from rafter to rafter, its outermost blocks cut by them
-  const reach = reachUnder(up.undersides, up.middle, between, z - stud.depth / 2)
-  const { south, north } = up.undersides
-  // each slope cuts what stands under it
-  const over = (s: Stretch): Plane[] =>
-    south === north
-      ? [south]
-      : [...(s.from < up.middle - HAIR ? [south] : []), ...(s.to > up.middle + HAIR ? [north] : [])]
+  const reach = reachAt(up, 'under', between, z - stud.depth / 2)
+  // each face cuts what stands under it
+  const over = (s: Stretch): Plane[] => runsOver(up, s, HAIR).map(run => run.under)
   const cuts = (s: Stretch, at: Stretch): BuildingCut[] =>
     over(s)
-      .filter(plane => (plane.normal.y < 0 ? up.under(s.from) : up.under(s.to)) < at.to - HAIR)
+      .filter(plane => levelUnder(up, plane.normal.y < 0 ? s.from : s.to) < at.to - HAIR)
       .map(plane => ({ kind: 'end', name: 'slope', plane }))
-  const ridge = { from: up.ridge.from, to: up.ridge.to }
+  const ridge: Stretch = up.hanging ?? { from: Infinity, to: Infinity }
   const laid = (taken: readonly Stretch[]): Block[] =>
     blocksAt({ wall, stud, boards, rough, taken, reach, cuts }, z)
   // a block is parted by the ridge where it would reach up to it
   const whole = laid([])
   const parted = whole.some(
-    ({ s, z }) => z.to > up.ridge.bottom + HAIR && s.from < ridge.to - HAIR && s.to > ridge.from + HAIR,
+    ({ s, z }) =>
+      z.to > (up.hanging?.bottom ?? Infinity) + HAIR && s.from < ridge.to - HAIR && s.to > ridge.from + HAIR,
   )
   return (parted ? laid([ridge]) : whole).filter(
-    ({ s }) => Math.max(up.under(s.from), up.under(s.to)) > z + 5,
+    ({ s }) => Math.max(levelUnder(up, s.from), levelUnder(up, s.to)) > z + 5,
   )
 }
 
 /** What of a line boards between studs may take: beside a strip, up to the ledger on its face. */
-function clearOfLedger({ within, apart }: RoofLine): Stretch {
+function clearOfLedger(line: Profile): Stretch {
+  const { apart } = line
+  const within = withinOf(line)
   if (!apart || apart.from > within.to - HAIR || apart.to < within.from + HAIR) return within
   return apart.from - within.from > within.to - apart.to
     ? { from: within.from, to: apart.from }
@@ -363,14 +373,14 @@ function columns(
   wood: OuterWood,
   z: Stretch,
   r: number,
-  up: RoofLine | null,
+  up: Profile | null,
 ): { row: readonly Stretch[]; loose: number } {
   const long = way === 'upright' ? Math.min(sheet.length, sheet.width) : Math.max(sheet.length, sheet.width)
   const reach = up ? gableReach(up, wall, z.from) : levelReach(wall, z.from)
   // where a gable is too low for a stud a joint lies on the rafter
   const low = up
     ? [reach.from + long, reach.to - long].filter(
-        s => s > reach.from && s < reach.to && up.under(s) - z.from < least.gableStud,
+        s => s > reach.from && s < reach.to && levelUnder(up, s) - z.from < least.gableStud,
       )
     : []
   const joints = up
@@ -402,19 +412,18 @@ function splitAt({ from, to }: Stretch, long: number): Stretch[] {
 }
 
 /** How far the roof's planes let a gable's row reach at its lower edge. */
-export const gableReach = (up: RoofLine, wall: Wall, z: number): Stretch =>
-  reachUnder(
-    up.tops,
-    up.middle,
-    { from: Math.max(0, up.within.from), to: Math.min(wall.overall, up.within.to) },
-    z,
-  )
+export function gableReach(up: Profile, wall: Wall, z: number): Stretch {
+  const { from, to } = withinOf(up)
+  return reachAt(up, 'top', { from: Math.max(0, from), to: Math.min(wall.overall, to) }, z)
+}
 
 /** In a gable a joint runs up a stud to the rafter, or to the ridge's end. */
 export const lineAt =
-  (up: RoofLine) =>
+  (up: Profile) =>
   (s: number): number =>
-    s > up.ridge.from && s < up.ridge.to ? Math.min(up.under(s), up.ridge.bottom) : up.under(s)
+    up.hanging && s > up.hanging.from && s < up.hanging.to
+      ? Math.min(levelUnder(up, s), up.hanging.bottom)
+      : levelUnder(up, s)
 
 /** The sheets over a stretch of a row, about the holes in it. */
 function pieces(
@@ -424,15 +433,17 @@ function pieces(
   z: Stretch,
   holes: readonly Rect[],
   slopes: readonly BuildingCut[],
-  up: RoofLine | null,
+  up: Profile | null,
 ): Order[] {
   const high = up
     ? Math.min(
         z.to,
         Math.max(
-          up.top(s.from),
-          up.top(s.to),
-          s.from < up.ridge.to && s.to > up.ridge.from ? up.top((up.ridge.from + up.ridge.to) / 2) : 0,
+          coverLevel(up, s.from),
+          coverLevel(up, s.to),
+          up.hanging && s.from < up.hanging.to && s.to > up.hanging.from
+            ? coverLevel(up, middleOf(up.hanging))
+            : 0,
         ),
       )
     : z.to

@@ -1,3 +1,4 @@
+import { coverLevel, peakOf, type Profile, withinOf } from '../../lines'
 import { least, rowOf, type Stretch } from '../../trade'
 import { HAIR } from '../../measure'
 import { planeAcross, vec } from '../../geometry'
@@ -9,7 +10,6 @@ import type { Rect } from '../rect'
 import { wallPoint } from './board'
 import { outerWood, plumbJoints } from './framing-lines'
 import { fromLayoutEnd } from './places'
-import type { RoofLine } from './roof-line'
 import { heightAt } from './wall'
 import {
   type CoverAsk,
@@ -37,7 +37,7 @@ export function slatWall(ask: CoverAsk, slat: Section, gap: number, longest: num
   } = ask
   const wood = outerWood(wall, [...boards, ...(gable?.studs ?? [])], rough, stud.depth)
   const lower = wallReach(ask)
-  const top = gable ? Math.max(...(gable.line.parts ?? [gable.line]).map(line => line.peak)) : lower.to
+  const top = gable ? peakOf(gable.line) : lower.to
   const holes = [
     ...openingHoles(ask.framed),
     ...tailHoles(ask),
@@ -52,18 +52,15 @@ export function slatWall(ask: CoverAsk, slat: Section, gap: number, longest: num
   })).flatMap((z, r) => {
     // over the wall each side of a strip has its own slope
     const parts = gable?.line.parts && z.to > wall.height + HAIR ? gable.line.parts : [gable?.line ?? null]
-    return parts.flatMap((line, k) =>
-      rowUnder(line, r, parts.length > 1 ? `${r + 1}/${k === 0 ? 'south' : 'north'}` : `${r + 1}`, z),
+    return parts.flatMap(line =>
+      rowUnder(line, r, parts.length > 1 ? `${r + 1}/${line?.runs[0]?.face.falls}` : `${r + 1}`, z),
     )
   })
 
-  function rowUnder(line: RoofLine | null, r: number, name: string, z: Stretch): Order[] {
+  function rowUnder(line: Profile | null, r: number, name: string, z: Stretch): Order[] {
     const u = line ? gableReach(line, wall, z.from) : levelReach(wall, z.from)
     if (u.to - u.from < least.piece) return []
-    const above =
-      line !== null &&
-      z.to >
-        Math.min(line.top(Math.max(0, line.within.from)), line.top(Math.min(wall.overall, line.within.to)))
+    const above = line !== null && z.to > lowestCover(line, wall.overall)
     const row = fromLayoutEnd(
       wall,
       u,
@@ -124,4 +121,10 @@ function slatOrder(
     ...order,
     cuts: [...order.cuts, ...rip, ...notches.map(each => cutOut(each, along, vec(0, 0, 1))), ...slopes],
   }
+}
+
+/** The level that the cover reaches at the lower end of a line over a wall, mm. */
+function lowestCover(line: Profile, overall: number): number {
+  const { from, to } = withinOf(line)
+  return Math.min(coverLevel(line, Math.max(0, from)), coverLevel(line, Math.min(overall, to)))
 }

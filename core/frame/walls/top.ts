@@ -3,7 +3,8 @@ import { HAIR } from '../../measure'
 import type { Section } from '../../lumber'
 import type { BuildingCut } from '../member'
 import { upright, type WallBoard } from './board'
-import { endingUnder, type RoofLine } from './roof-line'
+import type { Profile } from '../../lines'
+import { endingUnder } from './ending'
 
 /** What stands in a wall ends under its top plates: at a level, or along the roof's slopes. */
 export interface WallTop {
@@ -27,8 +28,8 @@ export const levelTop = (at: (s: number) => number): WallTop => ({
  * ridge's end free.
  */
 export interface Rake {
-  readonly rafters: RoofLine
-  readonly studs: RoofLine
+  readonly rafters: Profile
+  readonly studs: Profile
   readonly gap: Stretch | null
 }
 

@@ -1,8 +1,14 @@
 import { type Building, sideNames } from '../../design'
-import type { Problem } from '../../lines'
-import type { RoofDatum, RoofLumber } from '../roof'
+import {
+  breaksOf,
+  hangsDown,
+  levelUnder,
+  type Problem,
+  type Profile,
+  type RoofLines,
+  type RoofLumber,
+} from '../../lines'
 import { notchProblem } from './gable-studs'
-import { ridgeHangs, type RoofLine } from './roof-line'
 
 /** Whether any wall is framed to the roof's planes, so that it is framed anew with them. */
 export const wallsReachRoof = ({ roof, walls }: Building): boolean =>
@@ -17,21 +23,22 @@ export const wallsReachRoof = ({ roof, walls }: Building): boolean =>
 export const endWallProblems = (
   building: Building,
   lumber: RoofLumber,
-  roof: RoofDatum,
-  line: RoofLine,
+  roof: RoofLines,
+  line: Profile,
 ): Problem[] => [...beamProblems(building, line, lumber.ply.depth), ...notchProblems(building, lumber, roof)]
 
 /**
  * Why a ridge beam would not bear on the gable walls: they have no studs under it, or it ends above what they
  * reach to.
  */
-function beamProblems({ roof, walls }: Building, line: RoofLine, depth: number): Problem[] {
+function beamProblems({ roof, walls }: Building, line: Profile, depth: number): Problem[] {
   if (!roof.beam) return []
   const open = (['east', 'west'] as const).find(side => walls.sides[side].build === 'posts')
   if (open) return [{ code: 'beam-unborne', path: `walls.sides.${open}.build` }]
   if (walls.gables === 'open') return [{ code: 'beam-unborne', path: 'walls.gables' }]
-  if (ridgeHangs(line)) return []
-  const least = depth + line.ridge.bottom - line.under(line.middle)
+  const [peak = 0] = breaksOf(line)
+  if (!line.hanging || hangsDown(line)) return []
+  const least = depth + line.hanging.bottom - levelUnder(line, peak)
   return [{ code: 'beam-shallow', path: 'roof.ridge', least }]
 }
 
@@ -39,7 +46,7 @@ function beamProblems({ roof, walls }: Building, line: RoofLine, depth: number):
  * Why gable studs end under the rafters that are asked to be notched behind them; what holds for both ends is
  * said once.
  */
-function notchProblems(building: Building, { plate, rafter }: RoofLumber, roof: RoofDatum): Problem[] {
+function notchProblems(building: Building, { plate, rafter }: RoofLumber, roof: RoofLines): Problem[] {
   const [west, east] = [
     notchProblem(building, 'west', plate, rafter, roof),
     notchProblem(building, 'east', plate, rafter, roof),

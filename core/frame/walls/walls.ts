@@ -3,8 +3,17 @@ import { type Building, isSide, type SideName, sideNames, wallFoot, withValue } 
 import type { Section } from '../../lumber'
 import { clearPlaces, gaps, hasRoom, least, type Stretch } from '../../trade'
 import type { Order } from '../member'
-import type { Problem } from '../../lines'
-import { underBeam } from '../roof'
+import {
+  breaksOf,
+  hangsDown,
+  levelUnder,
+  lowered,
+  type Problem,
+  type Profile,
+  runAt,
+  withinOf,
+} from '../../lines'
+import { uprightUnder } from '../roof'
 import type { WallBoard } from './board'
 import { openingBoards } from './opening-boards'
 import { type Clear, openingsIn, type RoughOpening, showing } from './openings'
@@ -12,7 +21,6 @@ import { cornerPlaces, layoutOf, nailerPlaces, type StackLines, studPlaces } fro
 import { platesOf } from './plates'
 import { framePosts, postProblems } from './posts'
 import { type RakePlate, rakePlates } from './rake-plates'
-import { lowered, ridgeHangs, type RoofLine } from './roof-line'
 import { levelTop, type Rake, rakedTop, standing } from './top'
 import { heightAt, partitionLines, type PerWall, type Wall, wallLines } from './wall'
 
@@ -48,7 +56,7 @@ export function frameWalls(
   stud: Section,
   section: (name: string) => Section,
   lines: StackLines,
-  rafters: RoofLine | null,
+  rafters: Profile | null,
 ): WallFrame {
   const steps = stepProblems(asked, wallLines(asked, stud, rafters !== null), stud, rafters)
   const building = withoutSteps(
@@ -100,7 +108,7 @@ function frameWall(
   stud: Section,
   section: (name: string) => Section,
   lines: StackLines,
-  rafters: RoofLine | null,
+  rafters: Profile | null,
 ): FramedWall & { readonly problems: readonly Problem[] } {
   if (isSide(wall.name) && building.walls.sides[wall.name].build === 'posts')
     return framePostSide(building, wall, stud, section)
@@ -121,8 +129,8 @@ function frameWall(
   const posts = underRidge(building, wall, stud, rafters)
   const middle = posts.length
     ? posts.map(({ from, to }) => (from + to) / 2)
-    : rake && rake.rafters.middle > wall.from && rake.rafters.middle < wall.to - stud.thickness
-      ? [rake.rafters.middle]
+    : rake
+      ? breaksOf(rake.rafters).filter(at => at > wall.from && at < wall.to - stud.thickness)
       : []
   const studs = studPlaces(building, wall, stud, rough, lines, middle).map((each, i) =>
     standing(stud, 'stud', `walls/${wall.name}/stud/${i + 1}`, each, clear.bottom, clear.top),
@@ -148,24 +156,30 @@ function frameWall(
 }
 
 /** Where studs of an end wall stand under a ridge beam. */
-const underRidge = ({ roof }: Building, wall: Wall, stud: Section, rafters: RoofLine | null): Stretch[] =>
+const underRidge = ({ roof }: Building, wall: Wall, stud: Section, rafters: Profile | null): Stretch[] =>
   rafters && roof.beam && wall.along === 'y' && isSide(wall.name)
-    ? underBeam(rafters.ridge, stud.thickness)
+    ? rafters.hanging
+      ? uprightUnder(rafters.hanging, stud.thickness)
+      : []
     : []
 
 /**
  * What a raked wall is framed to: its plates leave the ridge's end free where that comes down between them,
  * as wide as a stud under it at least.
  */
-function rakeOf(rafters: RoofLine, plates: number, stud: Section): Rake {
+function rakeOf(rafters: Profile, plates: number, stud: Section): Rake {
   const half = stud.thickness / 2
-  const { middle, ridge } = rafters
+  const { hanging } = rafters
+  const { from, to } = withinOf(rafters)
+  const ends = [from, to].filter(s => hanging && s >= hanging.from && s <= hanging.to)
+  const [middle = 0] = [...breaksOf(rafters), ...ends]
   return {
     rafters,
     studs: lowered(rafters, plates),
-    gap: ridgeHangs(rafters)
-      ? { from: Math.min(middle - half, ridge.from), to: Math.max(middle + half, ridge.to) }
-      : null,
+    gap:
+      hanging && hangsDown(rafters)
+        ? { from: Math.min(middle - half, hanging.from), to: Math.max(middle + half, hanging.to) }
+        : null,
   }
 }
 
@@ -252,7 +266,7 @@ function stepProblems(
   { walls, base, roof, heights }: Building,
   outside: readonly Wall[],
   stud: Section,
-  rafters: RoofLine | null,
+  rafters: Profile | null,
 ): StepProblem[] {
   const t = stud.thickness
   return outside.flatMap((wall): StepProblem[] => {
@@ -284,8 +298,8 @@ function stepProblems(
     const low = wallFoot(base) + (1 + walls.topPlates) * t + least.stud
     if (asked.height < low - HAIR) return [{ code: 'step-too-low', path: `${path}.height`, side, least: low }]
     // a rafter's lower edge is level with its plate where its seat is cut
-    const edge = (s: number, line: RoofLine): number =>
-      Math.max(line.under(s), heights[s < line.middle ? 'south' : 'north'])
+    const edge = (s: number, line: Profile): number =>
+      Math.max(levelUnder(line, s), heights[runAt(line, s)?.face.falls ?? 'south'])
     const under = rafters
       ? Math.min(edge(asked.at, rafters), edge(wall.to, rafters), ridgeOver(asked.at, wall.to, rafters))
       : Infinity
@@ -302,8 +316,8 @@ const withoutSteps = (building: Building, sides: readonly SideName[]): Building 
   sides.reduce((each, side) => withValue(each, `walls.sides.${side}.step`, null), building)
 
 /** The ridge board's lower edge, where it ends over a stretch of the wall. */
-const ridgeOver = (from: number, to: number, { ridge }: RoofLine): number =>
-  ridge.to > from && ridge.from < to ? ridge.bottom : Infinity
+const ridgeOver = (from: number, to: number, { hanging }: Profile): number =>
+  hanging && hanging.to > from && hanging.from < to ? hanging.bottom : Infinity
 
 /** Which partitions a wall's tees are of, by their places in the document. */
 const teeNumbers = ({ walls }: Building, { along }: Wall): number[] =>

@@ -27,7 +27,7 @@ const facts = computed(() => {
     ['Outside of the framing', `${say(length)} by ${say(width)}`],
     ['Floor area', sayArea(length * width * 1e-6, units.value)],
     [
-      frame.roof.ridgeCentre ? 'Ridge over the highest ground' : 'Roof over the highest ground',
+      frame.roof.faces.length > 1 ? 'Ridge over the highest ground' : 'Roof over the highest ground',
       say(frame.roof.highest - frame.ground.highest.height),
     ],
     ['Wall height', say(design.walls.height)],

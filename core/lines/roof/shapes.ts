@@ -1,13 +1,13 @@
 import type { Roof } from '../../design'
 import { flat } from './flat'
+import type { RoofShape } from './form'
 import { gable } from './gable'
 import { hip } from './hip'
 import { leanTo } from './lean-to'
 import { raisedRidge } from './raised-ridge'
-import type { RoofShape } from './shape'
 import { singleSlope } from './single-slope'
 
-/** Each shape's lines and boards, by its name in the document. */
+/** Each shape's lines, by its name in the document. */
 const shapes: Readonly<Record<Roof['shape'], RoofShape>> = {
   gable,
   'single-slope': singleSlope,

@@ -1,0 +1,150 @@
+import type { Building, Raised } from '../../design'
+import { meets, vec } from '../../geometry'
+import {
+  abutmentOf,
+  type Abutment,
+  type Box,
+  type Eave,
+  type RoofLines,
+  type RoofLumber,
+  stripOf,
+} from '../../lines'
+import { HAIR, TOUCHING } from '../../measure'
+import { fewestBoards, gaps, pliesOf, type Stretch } from '../../trade'
+import { squareBoard } from '../between'
+import type { Order } from '../member'
+import type { BearingPartition } from './obstacle'
+import { acrossPartitions, evenPosts, nearestClear } from './posts'
+import type { Heads } from './ridge-beam'
+
+const none: Heads = { orders: [], problems: [] }
+
+const boardAlong = (
+  lumber: RoofLumber,
+  id: string,
+  role: Order['role'],
+  s: Stretch,
+  y: number,
+  z: number,
+): Order =>
+  squareBoard({
+    id,
+    role,
+    section: lumber.ply,
+    along: 'x',
+    depth: 'z',
+    from: s.from,
+    to: s.to,
+    corner: vec(0, y, z),
+  })
+
+/** The ledger on the house, its top level with the rafters' upper edges at its face. */
+export const ledgerOrder = (lumber: RoofLumber, { box, along }: Abutment): Order =>
+  boardAlong(lumber, 'roof/ledger', 'ledger', along, box.from, box.bottom)
+
+/**
+ * The row of posts under a strip between two faces: the ledger at their face, the header on them, and the
+ * posts, on a partition that lies under them, or on the deck; at the ends studs of the gables carry the
+ * header.
+ */
+export function stripOrders(
+  building: Building,
+  lumber: RoofLumber,
+  lines: RoofLines,
+  raised: Raised,
+  bearers: readonly BearingPartition[],
+): Heads {
+  const ledger = abutmentOf(lines)
+  const strip = stripOf(lines)
+  if (!ledger || !strip?.upper.header) return none
+  const { header } = strip.upper
+  const row = rowUnder(building, lumber, strip)
+  const { places, foot, blocked } = postsUnder(
+    building,
+    lumber,
+    lines,
+    { ledger: ledger.box, header, row, upper: strip.upper },
+    raised,
+    bearers,
+  )
+  const { post, ply } = lumber
+  const pieces = fewestBoards(ledger.along, { breaks: places, longest: building.walls.longest, shortest: 0 })
+  const named = (id: string, i: number, of: readonly Stretch[]): string =>
+    `${id}${of.length > 1 ? `/${i + 1}` : ''}`
+  return {
+    problems: blocked ? [{ code: 'ridge-post-blocked', path: 'roof.raised.spacing' }] : [],
+    orders: [
+      ...places.map((x, i): Order =>
+        squareBoard({
+          id: `roof/ridge-post/${i + 1}`,
+          role: 'ridge-post',
+          section: post,
+          along: 'z',
+          depth: 'y',
+          from: foot,
+          to: header.bottom,
+          corner: vec(x - post.thickness / 2, row.from, 0),
+        }),
+      ),
+      ...pieces.map((s, i) =>
+        boardAlong(lumber, named('roof/ledger', i, pieces), 'ledger', s, ledger.box.from, ledger.box.bottom),
+      ),
+      ...pliesOf(ledger.along, raised.plies, places, building.walls.longest).flatMap((laid, k) =>
+        laid.map((s, i) =>
+          boardAlong(
+            lumber,
+            named(`roof/upper-header/${k + 1}`, i, laid),
+            'upper-header',
+            s,
+            header.from + k * ply.thickness,
+            header.bottom,
+          ),
+        ),
+      ),
+    ],
+  }
+}
+
+/** Where the posts stand across the building: from the strip's face toward the upper face's wall. */
+function rowUnder(
+  { roof: { high } }: Building,
+  { post }: RoofLumber,
+  { at }: { readonly at: number },
+): Stretch {
+  return high === 'north' ? { from: at, to: at + post.depth } : { from: at - post.depth, to: at }
+}
+
+interface Row {
+  readonly ledger: Box
+  readonly header: Box
+  readonly row: Stretch
+  readonly upper: Eave
+}
+
+/**
+ * Where posts stand along the building and on what level; none, and blocked, where partitions leave no room.
+ */
+function postsUnder(
+  building: Building,
+  { post, plate }: RoofLumber,
+  lines: RoofLines,
+  { ledger, header, row, upper }: Row,
+  { spacing }: Raised,
+  bearers: readonly BearingPartition[],
+): { readonly places: readonly number[]; readonly foot: number; readonly blocked: boolean } {
+  const asked = evenPosts(building, plate.depth, spacing)
+  const lengthwise = bearers.filter(
+    ({ y }) => y.from < row.to + gaps.besidePost && y.to > row.from - gaps.besidePost,
+  )
+  const bearer = lengthwise.find(({ y }) => y.from < row.from + TOUCHING && y.to > row.to - TOUCHING)
+  const foot = bearer?.top ?? 0
+  if (asked.length > 0 && ((lengthwise.length > 0 && !bearer) || foot > ledger.bottom))
+    return { places: [], foot, blocked: true }
+  // upper rafters that come down below the header beside it leave a wider post no room under them
+  const outer = building.roof.high === 'north' ? row.to : row.from
+  const { underside } = upper.face.carrier
+  const low = (meets(underside, vec(0, outer, 0), vec(0, 0, 1)) ?? Infinity) < header.bottom - HAIR
+  const rafters = lines.faces.flatMap(face => face.places.map(each => each.at))
+  const crossing = [...(bearer ? [] : acrossPartitions(building, plate.depth)), ...(low ? rafters : [])]
+  return { places: asked.map(at => nearestClear(at, post.thickness, crossing)), foot, blocked: false }
+}

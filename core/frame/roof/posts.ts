@@ -1,0 +1,40 @@
+import type { Building } from '../../design'
+import { countUp, HAIR } from '../../measure'
+import { gaps, type Stretch } from '../../trade'
+
+/**
+ * Where posts between the end walls would stand along the building, as evenly as keeps them within a spacing.
+ */
+export function evenPosts({ footprint: { length } }: Building, plate: number, spacing: number): number[] {
+  const [from, to] = [plate, length - plate]
+  const bays = Math.max(1, countUp((to - from) / spacing))
+  return Array.from({ length: bays - 1 }, (_, i) => from + ((to - from) * (i + 1)) / bays)
+}
+
+/** Stretches along the building that partitions across it, and what is nailed to them, take. */
+export const acrossPartitions = ({ walls }: Building, plate: number): Stretch[] =>
+  walls.partitions
+    .filter(({ runs }) => runs === 'width')
+    .map(({ at }): Stretch => ({ from: at - 50, to: at + plate + 50 }))
+
+/**
+ * The place nearest to one asked for, with all of a post's thickness within a stretch, where it is clear of
+ * what crosses.
+ */
+export function nearestClear(
+  at: number,
+  thick: number,
+  crossing: readonly Stretch[],
+  { from, to }: Stretch = { from: -Infinity, to: Infinity },
+): number {
+  const half = thick / 2 + gaps.besidePost
+  const free = (x: number): boolean =>
+    x > from + thick / 2 - HAIR &&
+    x < to - thick / 2 + HAIR &&
+    crossing.every(s => s.to <= x - half + HAIR || s.from >= x + half - HAIR)
+  const edges = crossing
+    .flatMap(s => [s.from - half, s.to + half])
+    .filter(free)
+    .sort((a, b) => Math.abs(a - at) - Math.abs(b - at))
+  return free(at) ? at : (edges[0] ?? at)
+}

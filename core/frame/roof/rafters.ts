@@ -1,0 +1,98 @@
+import type { Building } from '../../design'
+import { vec } from '../../geometry'
+import {
+  type Eave,
+  eavesOf,
+  type JackPlace,
+  lowEaveOf,
+  type RafterPlace,
+  type RoofFace,
+  type RoofLines,
+  type RoofLumber,
+} from '../../lines'
+import { middleOf, type Stretch } from '../../trade'
+import { squareBoard } from '../between'
+import type { BuildingCut, Order } from '../member'
+import { lookoutCuts } from './ends'
+import { partedOrders, roofHeaders } from './openings'
+import { headCuts, rafterCuts, rafterOn, rafterReach } from './rafter'
+
+/** Where a face's rafters stand in the ids: of one alone in the roof itself. */
+const pathOf = ({ name, id }: RoofFace): string => (name === 'slope' ? 'roof' : `roof/${id}`)
+
+/**
+ * What carries a face, from its low wall to its head: rafters, with the jacks on both sides of them, or level
+ * joists with a firring on each; and the headers of its openings.
+ */
+export function faceOrders(
+  building: Building,
+  lumber: RoofLumber,
+  lines: RoofLines,
+  face: RoofFace,
+): Order[] {
+  const eave = lowEaveOf(lines, face)
+  if (!eave) return []
+  if (face.carrier.kind === 'joists') return joistOrders(building, lumber, lines, eave)
+  const head = headCuts(building, lumber, lines, face)
+  const lookouts = lookoutCuts(building, lumber, lines, face)
+  const rafter = (
+    id: string,
+    role: 'rafter' | 'jack-rafter',
+    at: Stretch,
+    cuts: readonly BuildingCut[],
+    more: readonly BuildingCut[] = [],
+  ): Order =>
+    rafterOn({
+      id,
+      role,
+      section: lumber.rafter,
+      roofTop: face.top,
+      at,
+      ...rafterReach(lines, eave),
+      ...rafterCuts(building, lumber, eave, cuts, more),
+    })
+  const jack = ({ number, at, cheek }: JackPlace): Order =>
+    rafter(`roof/${face.id}/jack/${number}`, 'jack-rafter', at, [
+      { kind: 'end', name: 'cheek', plane: cheek },
+    ])
+  const last = face.places.length - 1
+  const whole = ({ name, at }: RafterPlace, i: number): Order =>
+    rafter(`${pathOf(face)}/${name}`, 'rafter', at, head, i === 0 || i === last ? lookouts : [])
+  return [
+    ...face.jacks.low.map(jack),
+    ...partedOrders(face.places, whole, eave, lumber.rafter),
+    ...roofHeaders(building, lumber, eave),
+    ...face.jacks.high.map(jack),
+  ]
+}
+
+/** Level joists from tail to tail, and on each a firring, ripped to the fall. */
+function joistOrders(building: Building, lumber: RoofLumber, lines: RoofLines, low: Eave): Order[] {
+  const { rafter, firring } = lumber
+  const tails = eavesOf(lines).map(({ tail }) => tail.normal.y * tail.offset)
+  const lies = { along: 'y', depth: 'z', from: Math.min(...tails), to: Math.max(...tails) } as const
+  const joist = ({ name, at }: RafterPlace): Order =>
+    squareBoard({
+      ...lies,
+      id: `roof/${name}`,
+      role: 'roof-joist',
+      section: rafter,
+      corner: vec(at.from, 0, low.height),
+    })
+  const onJoist = ({ name, at }: RafterPlace): Order => {
+    const order = squareBoard({
+      ...lies,
+      id: `roof/firring/${name}`,
+      role: 'firring',
+      section: firring,
+      corner: vec(middleOf(at) - firring.thickness / 2, 0, low.height + rafter.depth),
+    })
+    return { ...order, cuts: [...order.cuts, { kind: 'end', name: 'rip', plane: low.face.top }] }
+  }
+  const { places } = low.face
+  return [
+    ...partedOrders(places, joist, low, rafter),
+    ...partedOrders(places, onJoist, low, rafter, 'firring'),
+    ...roofHeaders(building, lumber, low),
+  ]
+}

@@ -1,0 +1,18 @@
+import type { SideName } from '../../design'
+import type { Problem, RoofLines } from '../../lines'
+import type { Order } from '../member'
+
+/**
+ * The level on each side that tails may not reach below: the deck's, or a porch's where its boards are
+ * higher; mm.
+ */
+export type Under = Readonly<Record<SideName, number>>
+
+/** A roof as framed; no orders where it can't be. */
+export interface RoofFrame {
+  readonly lines: RoofLines
+  readonly orders: readonly Order[]
+  readonly problems: readonly Problem[]
+  /** How high a board across the inside of a high wall may reach under a ledger for ceiling joists, mm. */
+  readonly underLedger: number
+}

@@ -1,0 +1,29 @@
+import type { Building } from '../../design'
+import type { Section } from '../../lumber'
+import { HAIR } from '../../measure'
+import type { Problem } from '../problem'
+import type { Rake, RoofFace, RoofLumber } from './form'
+
+/** Where faces end over both gables. */
+export const rakesOf = (faces: readonly RoofFace[], reach: number): Rake[] =>
+  faces.flatMap(face =>
+    (['west', 'east'] as const).map((end): Rake => ({
+      kind: 'rake',
+      id: `${face.id}/${end}`,
+      face,
+      end,
+      reach: { value: reach, field: 'roof.overhang.gable' },
+    })),
+  )
+
+/**
+ * How far under the faces a gable's cover ends, square to them, so that lookouts pass over it; mm.
+ */
+export const setbackOf = ({ roof }: Building, { lookout }: Pick<RoofLumber, 'lookout'>): number =>
+  roof.ends.hold === 'lookouts' ? lookout.thickness : 0
+
+/** Rafters so close that none is left between two. */
+export const tightSpacing = ({ roof }: Building, rafter: Section): Problem[] =>
+  roof.spacing < 2 * rafter.thickness - HAIR
+    ? [{ code: 'spacing-too-tight', path: 'roof.spacing', least: 2 * rafter.thickness }]
+    : []

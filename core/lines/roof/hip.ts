@@ -1,0 +1,323 @@
+import { type Building, had, hasMouth, heightAbovePlate, type SideName, sideNames } from '../../design'
+import { type Plane, planeAcross, scale, subtract } from '../../geometry'
+import type { Section } from '../../lumber'
+import { degrees, HAIR, pitchAngle, radians } from '../../measure'
+import { least, onCentre, type Stretch, withLayout } from '../../trade'
+import type { Problem } from '../problem'
+import { tightSpacing } from './common'
+import type { Apex, Eave, Hip, JackPlace, Ridge, RoofLines, RoofLumber, RoofShape } from './form'
+import { lowEave, outOf, plumbPlaneAt, slopedFace } from './planes'
+import { partingsIn, placesAbout } from './places'
+import { hipSeatProblems, seatProblems } from './seat'
+
+/**
+ * Four slopes of one pitch. Common rafters run to a ridge as long as the length is more than the span, or,
+ * over a square, to each other; a common at either end butts the first pair. A hip rafter runs from each
+ * corner into the angle between two commons, jack rafters from the plates to the hips, laid out from the
+ * commons so that each is shorter than the last by one common difference.
+ */
+export const hip: RoofShape = {
+  lay(building, lumber) {
+    const laid = layOf(building, lumber)
+    const problems = problemsOf(building, lumber, laid)
+    return { lines: laid.lines, problems, framed: !problems.some(({ code }) => stops.has(code)) }
+  },
+  places: (building, rafter) => {
+    const at = placesOf(building, rafter)
+    return Object.fromEntries(sideNames.map(side => [side, all(at[side])]))
+  },
+}
+
+/** What leaves nothing to frame. */
+const stops: ReadonlySet<Problem['code']> = new Set([
+  'rafter-no-length',
+  'hip-too-short',
+  'hip-nearly-square',
+  'hip-walls-uneven',
+  'spacing-too-tight',
+  'seat-through-rafter',
+  'seat-through-hip',
+  'seat-wants-mouth',
+])
+
+/** A corner of the building by the two walls that meet there, the eave wall first. */
+interface Corner {
+  readonly name: string
+  readonly sides: readonly ['south' | 'north', 'east' | 'west']
+}
+const corners: readonly Corner[] = [
+  { name: 'south-west', sides: ['south', 'west'] },
+  { name: 'south-east', sides: ['south', 'east'] },
+  { name: 'north-east', sides: ['north', 'east'] },
+  { name: 'north-west', sides: ['north', 'west'] },
+]
+
+const cornerAt = (
+  { footprint: { length, width } }: Building,
+  { sides: [eave, end] }: Corner,
+): { x: number; y: number } => ({
+  x: end === 'east' ? length : 0,
+  y: eave === 'north' ? width : 0,
+})
+
+const isSquare = ({ footprint: { length, width } }: Building): boolean => Math.abs(length - width) < HAIR
+
+interface Places {
+  readonly low: readonly Stretch[]
+  readonly commons: readonly Stretch[]
+  readonly high: readonly Stretch[]
+}
+
+const all = ({ low, commons, high }: Places): Stretch[] => [...low, ...commons, ...high]
+
+/**
+ * Where commons and jacks stand along each wall: commons over the ridge, jacks from the outermost common
+ * toward either corner.
+ */
+function placesOf(
+  { footprint: { length, width }, roof: { spacing } }: Building,
+  { thickness: t }: Section,
+): Readonly<Record<SideName, Places>> {
+  const half = width / 2
+  const about = (at: number): Stretch => ({ from: at - t / 2, to: at + t / 2 })
+  const steps = Math.max(0, Math.floor((half - least.jack) / spacing))
+  const jacks = (from: number, way: 1 | -1): Stretch[] =>
+    Array.from({ length: steps }, (_, i) => about(from + way * (i + 1) * spacing))
+  const along = (first: number, last: number): Places => {
+    const ends = last - first < t ? [about(first)] : [about(first), about(last)]
+    return {
+      low: jacks(first, -1).reverse(),
+      high: jacks(last, 1),
+      commons: withLayout(
+        ends,
+        onCentre(spacing, last - first).map(at => first + at),
+        t,
+      ),
+    }
+  }
+  const [eave, end] = [along(half, Math.max(half, length - half)), along(half, half)]
+  return { south: eave, north: eave, east: end, west: end }
+}
+
+/** From the first common to the last. */
+const wholeOf = ({ commons }: Places): Stretch => ({
+  from: commons[0]?.from ?? 0,
+  to: commons[commons.length - 1]?.to ?? 0,
+})
+
+const overallOf = ({ footprint: { length, width } }: Building, side: SideName): number =>
+  side === 'south' || side === 'north' ? length : width
+
+/** Jacks that reach inside their plate; one nearer its corner is left out. */
+function jacksThatFit(
+  places: readonly Stretch[],
+  building: Building,
+  { hip: section, plate }: RoofLumber,
+  side: SideName,
+): readonly Stretch[] {
+  const overall = overallOf(building, side)
+  return places.filter(
+    ({ from, to }) =>
+      Math.min(from, overall - to) - section.thickness / Math.SQRT2 > plate.depth + least.jack,
+  )
+}
+
+/** Degrees above level of a hip between two slopes of an angle. */
+const hipAngle = (angle: number): number => degrees(Math.atan(Math.tan(radians(angle)) / Math.SQRT2))
+
+/**
+ * How far a dropped hip lies under the line where the slopes meet, plumb, mm: its arrises then lie in the
+ * slopes.
+ */
+const dropOf = ({ roof }: Building, { hip: section }: RoofLumber, angle: number): number =>
+  had(roof.hip).edge === 'dropped' ? (section.thickness / 2) * Math.tan(radians(hipAngle(angle))) : 0
+
+/**
+ * The plumb plane along a hip, `off` mm toward a side from its middle, that looks away from what lies on that
+ * side.
+ */
+function hipPlane(building: Building, corner: Corner, side: SideName, off: number): Plane {
+  const other = corner.sides.find(each => each !== side) ?? side
+  const out = scale(subtract(outOf[other], outOf[side]), Math.SQRT1_2)
+  const at = cornerAt(building, corner)
+  return plumbPlaneAt(out, out.x * at.x + out.y * at.y - off)
+}
+
+/** The corners at a wall's low and high end. */
+function cornersOf(side: SideName): readonly [Corner, Corner] {
+  const ends = side === 'south' || side === 'north' ? ['west', 'east'] : ['south', 'north']
+  return ends.map(end =>
+    corners.find(
+      corner => corner.sides.some(each => each === end) && corner.sides.some(each => each === side),
+    ),
+  ) as [Corner, Corner]
+}
+
+interface Laid {
+  readonly lines: RoofLines
+  readonly eaves: Readonly<Record<SideName, Eave>>
+  readonly ends: Readonly<Record<SideName, Plane>>
+  readonly hips: readonly Hip[]
+}
+
+function layOf(building: Building, lumber: RoofLumber): Laid {
+  const {
+    footprint: { length, width },
+    heights,
+    roof,
+  } = building
+  const { rafter, ridge, plate, hip: section } = lumber
+  const angle = pitchAngle(roof.pitch)
+  const height = heights.south
+  const above = heightAbovePlate(roof.seat, angle, rafter.depth, plate.depth)
+  const half = width / 2
+  const thickness = isSquare(building) ? 0 : ridge.thickness
+  const outside = { south: 0, north: width, west: 0, east: length }
+  const drop = dropOf(building, lumber, angle)
+  const places = placesOf(building, rafter)
+  const eave = (side: SideName): Eave => {
+    const { low, commons, high } = places[side]
+    const [lowCorner, highCorner] = cornersOf(side)
+    const jack =
+      (corner: Corner, first: number) =>
+      (at: Stretch, i: number): JackPlace => ({
+        number: first + i,
+        at,
+        cheek: hipPlane(building, corner, side, section.thickness / 2),
+      })
+    const [near, far] = [
+      jacksThatFit(low, building, lumber, side),
+      jacksThatFit(high, building, lumber, side),
+    ]
+    const face = slopedFace({
+      falls: side,
+      name: side,
+      angle,
+      outside: outside[side],
+      level: height + above,
+      depth: rafter.depth,
+      places: placesAbout(commons, partingsIn(building, side, rafter), rafter),
+      whole: wholeOf(places[side]),
+      jacks: { low: near.map(jack(lowCorner, 1)), high: far.map(jack(highCorner, near.length + 1)) },
+    })
+    return {
+      ...lowEave({
+        face,
+        height,
+        heightAbovePlate: above,
+        outside: outside[side],
+        reach: { value: roof.overhang.eave, field: 'roof.overhang.eave' },
+        run: half,
+        along: { from: -roof.overhang.eave, to: overallOf(building, side) + roof.overhang.eave },
+      }),
+      rafters: [...near, ...face.places.map(each => each.at), ...far],
+      corners: [lowCorner, highCorner].map(corner => hipPlane(building, corner, side, 0)),
+      hip: {
+        level: height + above - drop - section.depth / Math.cos(radians(hipAngle(angle))),
+        angle: hipAngle(angle),
+        half: section.thickness / 2,
+      },
+    }
+  }
+  const eaves = { south: eave('south'), east: eave('east'), north: eave('north'), west: eave('west') }
+  const end = (side: SideName, back: number): Plane =>
+    plumbPlaneAt(scale(outOf[side], -1), half - back - outside[side])
+  const ends = {
+    south: end('south', thickness / 2),
+    north: end('north', thickness / 2),
+    west: end('west', rafter.thickness / 2),
+    east: end('east', rafter.thickness / 2),
+  }
+  const highest = height + above + (half - thickness / 2) * Math.tan(radians(angle))
+  const ridgeLine: Ridge = {
+    kind: 'ridge',
+    id: 'ridge',
+    sides: [
+      { face: eaves.south.face, end: ends.south },
+      { face: eaves.north.face, end: ends.north },
+    ],
+    middle: planeAcross('y', half),
+    at: half,
+    board: thickness
+      ? { from: half - thickness / 2, to: half + thickness / 2, bottom: highest - ridge.depth, top: highest }
+      : null,
+    along: { from: half - rafter.thickness / 2, to: length - half + rafter.thickness / 2 },
+  }
+  const apex = (side: 'east' | 'west'): Apex => ({
+    kind: 'apex',
+    id: side,
+    face: eaves[side].face,
+    end: ends[side],
+  })
+  const hips = corners.map((corner): Hip => ({
+    kind: 'hip',
+    id: corner.name,
+    sides: [eaves[corner.sides[0]], eaves[corner.sides[1]]],
+    corner: cornerAt(building, corner),
+    angle: hipAngle(angle),
+    drop,
+    run: Math.SQRT2 * (half - rafter.thickness / 2),
+  }))
+  return {
+    eaves,
+    ends,
+    hips,
+    lines: {
+      faces: sideNames.map(side => eaves[side].face),
+      edges: [...sideNames.map(side => eaves[side]), ridgeLine, apex('west'), apex('east'), ...hips],
+      coverSetback: 0,
+      highest,
+    },
+  }
+}
+
+function problemsOf(
+  building: Building,
+  lumber: RoofLumber,
+  { lines: { highest }, eaves: { south }, ends, hips }: Laid,
+): Problem[] {
+  const {
+    footprint: { length, width },
+    roof,
+    walls,
+    heights,
+  } = building
+  const { rafter, ridge, plate, hip: section } = lumber
+  const problems: Problem[] = []
+  const leastWidth = 2 * (plate.depth + Math.max(ridge.thickness, rafter.thickness) / 2 + 10)
+  if (width < leastWidth - HAIR)
+    problems.push({ code: 'rafter-no-length', path: 'footprint.width', least: leastWidth })
+  else if (length < width && !isSquare(building))
+    problems.push({ code: 'hip-too-short', path: 'footprint.length', least: width })
+  else if (!isSquare(building) && length - width < 2 * rafter.thickness - HAIR)
+    problems.push({
+      code: 'hip-nearly-square',
+      path: 'footprint.length',
+      square: width,
+      least: width + 2 * rafter.thickness,
+    })
+  const uneven = sideNames.find(side => Math.abs(heights[side] - south.height) > HAIR)
+  if (uneven) {
+    const side = walls.sides[uneven].height === null ? 'south' : uneven
+    problems.push({
+      code: 'hip-walls-uneven',
+      path: `walls.sides.${side}.height`,
+      side,
+      height: side === 'south' ? heights[uneven] : south.height,
+    })
+  }
+  problems.push(...tightSpacing(building, rafter))
+  if (!hasMouth(roof.seat)) return [...problems, { code: 'seat-wants-mouth', path: 'roof.seat.rule' }]
+  const above = south.heightAbovePlate
+  const { angle, drop, run } = hips[0] ?? { angle: 0, drop: 0, run: 0 }
+  problems.push(
+    ...seatProblems(building, south, ends.south, rafter.depth),
+    ...hipSeatProblems(building, { heightAbovePlate: above, drop, angle, run }, section.depth),
+  )
+  const into = south.height - (highest - ridge.depth)
+  if (into > HAIR && !isSquare(building))
+    problems.push({ code: 'ridge-into-wall', path: 'roof.ridge', by: into })
+  const off = above - drop - section.depth / Math.cos(radians(angle))
+  if (off > HAIR) problems.push({ code: 'hip-off-plate', path: 'roof.hip.section', by: off })
+  return problems
+}
