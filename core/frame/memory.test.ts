@@ -1,0 +1,67 @@
+import { describe, expect, test } from '@jest/globals'
+import fc from 'fast-check'
+import { type Design, newDesign, readDesign, roofChoices, withRoofOf, withValue } from '../design'
+import { furnishedSheds, groundedSheds, openedSheds, runs } from '../testing/designs'
+import { differences } from '../testing/differences'
+import { documentedFiles } from '../testing/documented'
+import { type Frame, frame, newMemory, reachOf } from './index'
+
+/** A memory only ever saves work: what is framed with it is what is framed without. */
+const read = (file: unknown): Design => {
+  const result = readDesign(JSON.parse(JSON.stringify(file)))
+  if (!result.ok) throw new Error('not a valid design')
+  return result.design
+}
+const any: fc.Arbitrary<Design> = fc.oneof(
+  documentedFiles.map(read),
+  furnishedSheds,
+  groundedSheds,
+  openedSheds,
+)
+/** A frame without what the order of a board's corners says. */
+const told = ({ members, ...rest }: Frame): unknown => [
+  rest,
+  members.map(member => {
+    const { id, role, section, placement, board, sawn } = member
+    const cut = [board, sawn].map(each => each && [each.start, each.end, each.volume, each.faces.length])
+    return [id, role, section, placement, cut, reachOf(member)]
+  }),
+]
+const warmIsCold = (...designs: readonly Design[]): void => {
+  const memory = newMemory()
+  for (const design of designs)
+    expect(differences(told(frame(design, memory)), told(frame(design)))).toEqual([])
+}
+
+describe('a frame that knows the one before', () => {
+  test('is the frame without, over pairs of unlike buildings, there and back', () => {
+    fc.assert(
+      fc.property(any, any, (one, other) => warmIsCold(one, other, one)),
+      { numRuns: runs(25) },
+    )
+  }, 3_600_000)
+
+  test('is the frame without, over a building that takes every roof in turn', () => {
+    fc.assert(
+      fc.property(
+        any,
+        fc.shuffledSubarray([...roofChoices], { minLength: 4, maxLength: 4 }),
+        (design, choices) => warmIsCold(design, ...choices.map(choice => read(withRoofOf(design, choice)))),
+      ),
+      { numRuns: runs(8) },
+    )
+  }, 3_600_000)
+
+  // a house to the north and then to the south, the ledger and the wall each of a height of its own
+  test('a lean-to turned over keeps no wall of the house side', () => {
+    const heights = (design: Design): Design =>
+      withValue(withValue(design, 'walls.sides.north.height', 2700), 'walls.sides.south.height', 2700)
+    const [north, south] = (['north', 'south'] as const).map(high =>
+      heights(withRoofOf(newDesign('a', 'metric'), { shape: 'lean-to', high })),
+    ) as [Design, Design]
+    warmIsCold(north, south, north)
+    const memory = newMemory()
+    frame(north, memory)
+    expect(frame(south, memory).walls.map(wall => wall.name)).toEqual(['east', 'north', 'west'])
+  })
+})
