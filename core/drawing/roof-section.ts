@@ -382,9 +382,7 @@ function tieHandles({
  */
 function stripHandles(plan: Plan): Handle[] {
   const {
-    building,
     building: {
-      heights,
       footprint: { width },
       roof: { high, overhang },
     },
@@ -415,12 +413,7 @@ function stripHandles(plan: Plan): Handle[] {
       gain: 1,
     },
     { field: 'footprint.width', at: { x: width, y: 0 }, along: { x: 1, y: 0 }, gain: 1 },
-    ...(['south', 'north'] as const).map((side): Handle => ({
-      field: heightField(building, side),
-      at: { x: side === 'north' ? width : 0, y: heights[side] },
-      along: { x: 0, y: 1 },
-      gain: 1,
-    })),
+    ...wallHandles(plan, ['south', 'north']),
   ]
 }
 
@@ -481,11 +474,17 @@ function handles(plan: Plan): Handle[] {
         ]),
     ...tieHandles(plan),
     { field: 'footprint.width', at: { x: width, y: 0 }, along: { x: 1, y: 0 }, gain: 1 },
-    ...(gable ? ['north' as const] : ['south' as const, 'north' as const]).map((side): Handle => ({
-      field: heightField(building, side),
-      at: { x: side === 'north' ? width : 0, y: building.heights[side] },
-      along: { x: 0, y: 1 },
-      gain: 1,
-    })),
+    ...wallHandles(plan, gable ? ['north'] : ['south', 'north']),
   ]
+}
+
+/** Walls are dragged up and down at their plates; where both are of one height by one ring. */
+function wallHandles({ building }: Plan, sides: readonly ('south' | 'north')[]): Handle[] {
+  const rings = sides.map((side): Handle => ({
+    field: heightField(building, side),
+    at: { x: side === 'north' ? building.footprint.width : 0, y: building.heights[side] },
+    along: { x: 0, y: 1 },
+    gain: 1,
+  }))
+  return rings.filter((ring, i) => rings.findIndex(other => other.field === ring.field) === i)
 }

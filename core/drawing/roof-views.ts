@@ -50,7 +50,8 @@ export function roofPlan(plan: Plan): Drawing {
     running: running.length > MOST ? [] : running,
     dimensions: planDimensions(plan),
     handles: [
-      ...(roof.hip ? [eaveHandle(plan)] : [gableHandle(plan), eaveHandle(plan)]),
+      ...(roof.hip ? [] : [gableHandle(plan)]),
+      ...overhangHandles(plan),
       ...openings.flatMap(each => each.handles),
     ],
     labels: openings.map(each => each.label),
@@ -179,17 +180,22 @@ const gableHandle = ({
   gain: 1,
 })
 
-const eaveHandle = ({
-  building: {
-    footprint: { length, width },
-    roof: { overhang },
-  },
-}: Plan): Handle => ({
-  field: 'roof.overhang.eave',
-  at: { x: length / 2, y: width + overhang.eave },
-  along: { x: 0, y: 1 },
-  gain: 1,
-})
+/** A ring to each overhang, at the end of tails that reach out by it: on the north where there are some. */
+function overhangHandles({ frame: { roof } }: Plan): Handle[] {
+  const eaves = [...eavesOf(roof)].sort((a, b) => Number(b.side === 'north') - Number(a.side === 'north'))
+  const first = eaves.filter(
+    (eave, i) => eaves.findIndex(other => other.reach.field === eave.reach.field) === i,
+  )
+  return first.map(({ tail, along, reach }): Handle => {
+    const middle = (along.from + along.to) / 2
+    const out = { x: tail.normal.x, y: tail.normal.y }
+    const at = {
+      x: out.x * tail.offset + Math.abs(out.y) * middle,
+      y: out.y * tail.offset + Math.abs(out.x) * middle,
+    }
+    return { field: reach.field, at, along: out, gain: 1 }
+  })
+}
 
 const views: Record<'east' | 'west', View> = {
   east: sectionView,
