@@ -45,7 +45,12 @@ async function writeAll(made: Plan, directory: string, order: ListOrder): Promis
     'cut-list.txt': cutListText(made, order),
   }
   for (const { file, drawing, wide } of drawingsOf(made))
-    files[`${file}.svg`] = drawingSvg(drawing, units, wide)
+    files[`${file}.svg`] = drawingSvg(
+      drawing,
+      units,
+      wide,
+      made.frame.problems.map(problem => problem.path),
+    )
   await mkdir(directory, { recursive: true })
   for (const [name, content] of Object.entries(files)) await writeFile(join(directory, name), content)
   process.stdout.write(`${Object.keys(files).length} files written to ${directory}\n`)

@@ -1,16 +1,6 @@
 <script setup lang="ts">
-import {
-  closeRows,
-  type Drawing,
-  fit as fitTo,
-  type Handle,
-  marginsOf,
-  pathOf,
-  placeDimension,
-  px,
-  spread,
-} from '../../core/drawing'
-import { formatLength, riseInTwelve } from '../../core/measure'
+import { closeRows, type Drawing, fit as fitTo, type Handle, layOut, marginsOf, px } from '../../core/drawing'
+import { riseInTwelve } from '../../core/measure'
 import { fieldName, sayLength } from '../../core/words'
 import { showEntry } from '../logic/entry'
 
@@ -31,37 +21,26 @@ const free = computed(() =>
 const drag = useDragHandle(() => free.value)
 const fit = computed(() => drag.heldFit.value ?? free.value)
 const units = computed(() => bench.design?.units ?? 'imperial')
-const placed = computed(() =>
-  drawing.value.dimensions.map(dimension => ({
-    dimension,
-    at: placeDimension(dimension, fit.value, drawing.value),
-  })),
-)
-const inHand = computed(() => new Set(bench.piece?.members ?? []))
-/** A pitch stands off its slope, on the side to which that falls. */
-const pitches = computed(() =>
-  drawing.value.pitches.map(tag => {
-    const at = fit.value.at(tag.at)
-    return { tag, x: at.x + (tag.falls === 'left' ? -46 : 46), y: at.y - 34 }
+const faults = computed(() => (still ? [] : (bench.plan?.frame.problems ?? []).map(problem => problem.path)))
+/** The drawing as it lies here: what is typed over and dragged stands over it. */
+const laid = computed(() =>
+  layOut(drawing.value, {
+    on: fit.value,
+    units: units.value,
+    faults: faults.value,
+    room: Math.max(width.value, 320),
   }),
 )
-const running = computed(() => {
-  const at = drawing.value.running.map(mark => fit.value.at(mark.at).x)
-  const words = spread(at, 15, Math.max(width.value, 320))
-  return drawing.value.running.map((mark, i) => ({
-    mark,
-    x: at[i] ?? 0,
-    words: words[i] ?? 0,
-    to: mark.to ? fit.value.at(mark.to).x : null,
-  }))
-})
+const written = computed(() => laid.value.texts.filter(({ kind }) => kind === 'label' || kind === 'running'))
+const figures = computed(() =>
+  laid.value.texts.filter(({ kind }) => kind === 'figure' || (kind === 'pitch' && !still)),
+)
+const inHand = computed(() => new Set(bench.piece?.members ?? []))
 const handleSize = (handle: Handle): number => {
   const value = drag.valueOf(handle)
   return typeof value === 'number' ? value : riseInTwelve(value)
 }
 const sayHandle = (handle: Handle): string => showEntry(drag.valueOf(handle), units.value)
-const sayLabel = ({ text, value }: Drawing['labels'][number]): string =>
-  value === undefined ? text : `${text} ${formatLength(value, { units: units.value })}`.trim()
 </script>
 
 <template>
@@ -69,78 +48,41 @@ const sayLabel = ({ text, value }: Drawing['labels'][number]): string =>
     <svg v-if="width" :width="width" :height="height" role="img" :aria-label="label">
       <g>
         <path
-          v-for="(patch, i) in drawing.patches"
+          v-for="(patch, i) in laid.patches"
           :key="i"
-          :d="pathOf(patch.loops, fit.at)"
+          :d="patch.d"
           fill-rule="evenodd"
           :class="[patch.ink, { hand: patch.member && inHand.has(patch.member) }]"
           :data-member="patch.member ?? undefined"
           @click="bench.pick(patch.member)"
         />
       </g>
-      <path
-        v-for="(line, i) in drawing.lines"
-        :key="`l${i}`"
-        :class="line.ink"
-        :d="`M${px(fit.at(line.from).x)} ${px(fit.at(line.from).y)}L${px(fit.at(line.to).x)} ${px(fit.at(line.to).y)}`"
-      />
-      <g v-for="each in placed" :key="each.dimension.name" class="dimension">
-        <path
-          v-for="(way, i) in [each.at.line, ...each.at.ticks]"
-          :key="i"
-          :d="`M${px(way[0].x)} ${px(way[0].y)}L${px(way[1].x)} ${px(way[1].y)}`"
-        />
-        <path
-          v-for="(way, i) in each.at.extensions"
-          :key="`e${i}`"
-          class="out"
-          :d="`M${px(way[0].x)} ${px(way[0].y)}L${px(way[1].x)} ${px(way[1].y)}`"
-        />
-      </g>
-      <g v-for="(each, i) in drawing.labels" :key="`t${i}`">
-        <text class="label" :x="px(fit.at(each.at).x)" :y="px(fit.at(each.at).y - 11)">
-          {{ sayLabel(each) }}
-        </text>
-      </g>
-      <g v-for="(each, i) in running" :key="`r${i}`" class="running">
-        <path :d="`M${px(each.x)} ${px(fit.bottom)}v8L${px(each.words)} ${px(fit.bottom + 16)}`" />
-        <text
-          :x="px(each.words)"
-          :y="px(fit.bottom + 20)"
-          :transform="`rotate(-90 ${px(each.words)} ${px(fit.bottom + 20)})`"
-          dy="4"
-        >
-          {{ formatLength(each.mark.value, { units }) }}
-        </text>
-      </g>
+      <path v-for="(line, i) in laid.lines" :key="`l${i}`" :class="line.ink" :d="line.d" />
+      <text
+        v-for="each in written"
+        :key="`${each.kind}${each.name}`"
+        :class="each.kind"
+        :x="px(each.at.x)"
+        :y="px(each.at.y)"
+        :transform="each.upright ? `rotate(-90 ${px(each.at.x)} ${px(each.at.y)})` : undefined"
+        :dy="each.upright ? 4 : 0"
+      >
+        {{ each.text }}
+      </text>
     </svg>
     <template v-if="width">
       <span
-        v-for="each in placed"
-        :key="each.dimension.name"
+        v-for="each in figures"
+        :key="each.name"
         class="on"
-        :style="{ left: `${px(each.at.words.x)}px`, top: `${px(each.at.words.y)}px` }"
+        :class="[each.kind, { fault: each.atFault }]"
+        :style="{ left: `${px(each.at.x)}px`, top: `${px(each.at.y)}px` }"
       >
-        <MeasureField
-          v-if="each.dimension.field && !still"
-          :path="each.dimension.field"
-          :value="each.dimension.value"
-          bare
-        />
-        <span v-else class="read figures">{{
-          sayLength(each.dimension.value, units).replace(' mm', '')
-        }}</span>
-      </span>
-      <span
-        v-for="{ tag, x, y } in still ? [] : pitches"
-        :key="tag.field"
-        class="on pitch"
-        :style="{ left: `${px(x)}px`, top: `${px(y)}px` }"
-      >
-        <MeasureField :path="tag.field" :value="tag.pitch" bare />
+        <MeasureField v-if="each.field && !still" :path="each.field" :value="each.value ?? 0" bare />
+        <span v-else class="read figures">{{ sayLength(Number(each.value), units).replace(' mm', '') }}</span>
       </span>
       <button
-        v-for="handle in still ? [] : drawing.handles"
+        v-for="{ handle, at, atFault } in still ? [] : laid.rings"
         :key="handle.field"
         type="button"
         class="handle"
@@ -149,8 +91,11 @@ const sayLabel = ({ text, value }: Drawing['labels'][number]): string =>
         :aria-valuenow="handleSize(handle)"
         :aria-valuetext="sayHandle(handle)"
         :data-handle="handle.field"
-        :class="[{ held: drag.held.value?.field === handle.field }, handle.along.x ? 'level' : 'plumb']"
-        :style="{ left: `${px(fit.at(handle.at).x)}px`, top: `${px(fit.at(handle.at).y)}px` }"
+        :class="[
+          { held: drag.held.value?.field === handle.field, fault: atFault },
+          handle.along.x ? 'level' : 'plumb',
+        ]"
+        :style="{ left: `${px(at.x)}px`, top: `${px(at.y)}px` }"
         @pointerdown="drag.begin($event, handle)"
         @pointermove="drag.move"
         @pointerup="drag.end"
@@ -250,16 +195,17 @@ path {
 .mark {
   stroke: var(--crayon);
 }
-.dimension path {
+.dimension,
+.extension {
   stroke: var(--chalk);
 }
-.dimension .out {
+.extension {
   opacity: 0.45;
 }
-.running path {
+path.running {
   stroke: var(--crayon);
 }
-.running text {
+text.running {
   font: 13px var(--figures);
   fill: var(--crayon-words);
   text-anchor: end;
@@ -302,6 +248,24 @@ path {
 .handle:hover::after,
 .handle.held::after {
   background: var(--crayon);
+}
+.handle.fault::after {
+  border-width: 4px;
+  background: var(--crayon);
+}
+/* the number at fault: ringed in crayon, and marked besides by more than colour */
+.on.fault {
+  outline: 2.5px solid var(--crayon);
+  outline-offset: 2px;
+  border-radius: 3px;
+  background: var(--sheet);
+}
+.on.fault::before {
+  content: '!';
+  position: absolute;
+  left: -1.1rem;
+  font: 700 1.1rem var(--text);
+  color: var(--crayon-words);
 }
 .handle.level {
   cursor: ew-resize;

@@ -135,6 +135,11 @@ const roofCautions = computed(() =>
     ? cautionsOf(bench.plan).filter(caution => caution.members.some(id => bench.piece?.members.includes(id)))
     : [],
 )
+/** The search let go, and the field left. */
+function leaveFind(event: KeyboardEvent): void {
+  find.value = ''
+  ;(event.target as HTMLElement).blur()
+}
 </script>
 
 <template>
@@ -149,10 +154,7 @@ const roofCautions = computed(() =>
           placeholder="Find a mark ( / )"
           autocomplete="off"
           @keydown.enter="takeFirst"
-          @keydown.escape="
-            find = ''
-            ;($event.target as HTMLElement).blur()
-          "
+          @keydown.escape="leaveFind"
       /></label>
       <ChoiceField v-model="section" label="Section" :options="sections" />
       <Button

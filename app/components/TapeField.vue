@@ -56,6 +56,10 @@ function revert(): void {
   entry.value = null
   message.value = ''
 }
+function typed(event: Event): void {
+  entry.value = (event.target as HTMLInputElement).value
+  message.value = ''
+}
 </script>
 
 <template>
@@ -72,10 +76,7 @@ function revert(): void {
       :size="Math.max(8, text.length)"
       :aria-invalid="message ? 'true' : undefined"
       :aria-describedby="message ? `${id}-m` : `${id}-t`"
-      @input="
-        entry = ($event.target as HTMLInputElement).value
-        message = ''
-      "
+      @input="typed"
       @focus="($event.target as HTMLInputElement).select()"
       @blur="commit"
       @keydown.enter.prevent="commit"

@@ -30,6 +30,11 @@ useTypedField({
     return ''
   },
 })
+/** The name as it was, and the field left. */
+function keepName(event: KeyboardEvent): void {
+  name.value = null
+  ;(event.target as HTMLInputElement).blur()
+}
 </script>
 
 <template>
@@ -43,10 +48,7 @@ useTypedField({
         @input="name = ($event.target as HTMLInputElement).value"
         @blur="rename"
         @keydown.enter="($event.target as HTMLInputElement).blur()"
-        @keydown.escape="
-          name = null
-          ;($event.target as HTMLInputElement).blur()
-        "
+        @keydown.escape="keepName"
       />
     </h1>
     <span
