@@ -248,7 +248,8 @@ function top(plan: Plan): Dimension[] {
       to: { x: at, y: roof.highest },
       side: left ? 'left' : 'right',
       row: 2,
-      value: roof.highest,
+      // a height that no pitch brings stays as it was typed
+      value: plan.building.roof.peak.height ?? roof.highest,
       field: plan.building.roof.has.peak ? 'roof.peak.height' : null,
     },
     ...(strip

@@ -210,7 +210,7 @@ export function roofEnd(plan: Plan, side: 'east' | 'west'): Drawing {
   const {
     building: {
       footprint: { length, width },
-      roof: { has, hip },
+      roof: { has, hip, peak },
       heights,
     },
     frame,
@@ -272,7 +272,7 @@ export function roofEnd(plan: Plan, side: 'east' | 'west'): Drawing {
         to: { x: ground.to.x, y: frame.roof.highest },
         side: 'right',
         row: 2,
-        value: frame.roof.highest,
+        value: peak.height ?? frame.roof.highest,
         field: has.peak ? 'roof.peak.height' : null,
       },
     ],

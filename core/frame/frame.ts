@@ -1,3 +1,4 @@
+import type { StackLines } from './walls/places'
 import { type Building, type Design, type SideName, sideNames, workedOut } from '../design'
 import type { BaseFrame } from './base'
 import { type Below, frameBelow } from './below'
@@ -9,12 +10,12 @@ import { once } from './once'
 import { type Problem, type Profile, profileOf, type RoofLines, type RoofLumber, shapeFor } from '../lines'
 import type { Rect } from './rect'
 import { refusedProblems } from './refused'
-import { frameRoof, rowsAcross, type Under } from './roof'
-import { roofLumber, sectionsOf } from './sections'
+import { frameRoof, type RoofFrame, rowsAcross, type Under } from './roof'
+import { roofLumber, type SectionOf, sectionsOf } from './sections'
 import { stackLines } from './stack-lines'
 import { bearingPartitions } from './walls/bearing'
 import { coverDrops } from './walls/cover-drops'
-import { finishWalls } from './walls/finish'
+import { type FinishAsk, finishWalls } from './walls/finish'
 import { endWallProblems, wallsReachRoof } from './walls/under-roof'
 import { frameWalls } from './walls/walls'
 import type { RoughOpening } from './walls/openings'
@@ -53,63 +54,24 @@ export interface Frame {
 export function frame(asked: Design, memory: Memory = newMemory()): Frame {
   memory.turn()
   const building = memory.shared('building', workedOut(asked))
-  const { walls: wanted, heights, footprint, base, lumber: yard, roof: wantedRoof } = building
   const section = sectionsOf(building)
   const lumber = roofLumber(building, section)
   const shape = shapeFor(asked.roof)
+  const bearers = bearingPartitions(building, lumber.plate)
 
-  const below = memory.last('below', [base, building.floor, building.site, footprint, yard], () =>
-    frameBelow(building, section),
-  )
-  const lines = memory.shared('lines', stackLines(building, below.floor, shape.places, lumber.rafter))
-
-  const roof = frameRoof(
-    shape,
-    building,
-    lumber,
-    bearingPartitions(building, lumber.plate),
-    underTails(building, below),
-  )
+  const below = belowOf(building, section, memory)
+  const stack = memory.shared('stack', stackLines(building, below.floor, shape.places, lumber.rafter))
+  const roof = frameRoof(shape, building, lumber, bearers, underTails(building, below))
   const framed = roof.orders.length > 0
   const profile = profileOf(roof.lines)
   const rafters = framed && wallsReachRoof(building) ? profile : null
+  const walls = frameWalls(building, lumber.plate, section, stack, rafters, memory)
+  const over = { ...roof, profile, framed }
+  const finished = finishWalls(finishing(building, lumber, section, below, over, stack, memory), walls.framed)
 
-  const walls = memory.last(
-    'walls',
-    [
-      wanted,
-      heights,
-      footprint,
-      base,
-      yard,
-      wanted.stack === 'own' ? null : lines,
-      wantedRoof.has,
-      rafters && wantedRoof,
-    ],
-    () => frameWalls(building, lumber.plate, section, lines, rafters),
-  )
-  const finished = finishWalls(
-    {
-      building,
-      stud: lumber.plate,
-      line: profile,
-      brace: section(braceOf[yard.yard]),
-      slat: lumber.slat,
-      rafter: lumber.rafter,
-      lines,
-      memory,
-      roof: roof.lines,
-      underLedger: roof.underLedger,
-      rows: framed ? rowsAcross(building, lumber, roof.lines) : [],
-      framed,
-      drop: coverDrops(building, below.floor),
-    },
-    walls.framed,
-  )
-  const { members, refused } = cutOrders(
-    [...below.base.orders, ...(below.floor?.orders ?? []), ...finished.orders, ...roof.orders],
-    memory,
-  )
+  const orders = [...below.base.orders, ...(below.floor?.orders ?? []), ...finished.orders, ...roof.orders]
+  const { members, refused } = cutOrders(orders, memory)
+  const unmet = framed ? endWallProblems(building, lumber, roof.lines, profile) : []
   return {
     building,
     members,
@@ -117,7 +79,7 @@ export function frame(asked: Design, memory: Memory = newMemory()): Frame {
       ...below.problems,
       ...walls.problems,
       ...roof.problems,
-      ...(framed ? endWallProblems(building, lumber, roof.lines, profile) : []),
+      ...unmet,
       ...refusedProblems(refused),
     ]),
     walls: walls.walls,
@@ -131,6 +93,41 @@ export function frame(asked: Design, memory: Memory = newMemory()): Frame {
     base: below.base,
     ground: below.ground,
     outline: below.outline,
+  }
+}
+
+/** Floor, base and ground, known while nothing that they hang on changes. */
+const belowOf = (building: Building, section: SectionOf, memory: Memory): Below =>
+  memory.last(
+    'below',
+    [building.base, building.floor, building.site, building.footprint, building.lumber],
+    () => frameBelow(building, section),
+  )
+
+/** What the walls are finished by once the roof stands over them. */
+function finishing(
+  building: Building,
+  lumber: RoofLumber,
+  section: SectionOf,
+  below: Below,
+  roof: RoofFrame & { readonly profile: Profile; readonly framed: boolean },
+  stack: StackLines,
+  memory: Memory,
+): FinishAsk {
+  return {
+    building,
+    stud: lumber.plate,
+    brace: section(braceOf[building.lumber.yard]),
+    slat: lumber.slat,
+    rafter: lumber.rafter,
+    lines: stack,
+    memory,
+    roof: roof.lines,
+    line: roof.profile,
+    underLedger: roof.underLedger,
+    rows: roof.framed ? rowsAcross(building, lumber, roof.lines) : [],
+    framed: roof.framed,
+    drop: coverDrops(building, below.floor),
   }
 }
 

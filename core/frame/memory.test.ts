@@ -52,6 +52,21 @@ describe('a frame that knows the one before', () => {
     )
   }, 3_600_000)
 
+  test('is the frame without, over a building that takes each part of another in turn', () => {
+    const part = <T extends object>(a: T, b: T): T[] =>
+      (Object.keys(a) as (keyof T)[]).map(key => ({ ...a, [key]: b[key] }))
+    const taken = (one: Design, other: Design): Design[] =>
+      [
+        ...part(one, other),
+        ...part(one.walls, other.walls).map(walls => ({ ...one, walls })),
+        ...part(one.roof, other.roof).map(roof => ({ ...one, roof })),
+      ].filter(design => readDesign(JSON.parse(JSON.stringify(design))).ok)
+    fc.assert(
+      fc.property(any, any, (one, other) => warmIsCold(one, ...taken(one, other).map(read))),
+      { numRuns: runs(3) },
+    )
+  }, 3_600_000)
+
   // a house to the north and then to the south, the ledger and the wall each of a height of its own
   test('a lean-to turned over keeps no wall of the house side', () => {
     const heights = (design: Design): Design =>

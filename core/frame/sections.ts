@@ -2,8 +2,10 @@ import { type Building, ownSections } from '../design'
 import { findSection, type Section } from '../lumber'
 import type { RoofLumber } from '../lines'
 
+export type SectionOf = (name: string) => Section
+
 /** Finds sections by name, of the standard ones and a design's own. Throws RangeError of one not known. */
-export function sectionsOf({ lumber }: Pick<Building, 'lumber'>): (name: string) => Section {
+export function sectionsOf({ lumber }: Pick<Building, 'lumber'>): SectionOf {
   const own = ownSections(lumber)
   return name => {
     const found = findSection(name, own)
@@ -13,7 +15,7 @@ export function sectionsOf({ lumber }: Pick<Building, 'lumber'>): (name: string)
 }
 
 /** The sections that a roof is framed of. What the roof has not stands as what lies nearest. */
-export function roofLumber({ roof, walls }: Building, section: (name: string) => Section): RoofLumber {
+export function roofLumber({ roof, walls }: Building, section: SectionOf): RoofLumber {
   const { ties, fascia } = roof
   const optional = (name: string | null | undefined): Section | null => (name ? section(name) : null)
   const ply = section(roof.ridge)

@@ -55,56 +55,96 @@ export function finishWalls(ask: FinishAsk, framed: readonly FramedWall[]): Fini
   const braces: Record<SideName, number> = { south: 0, east: 0, north: 0, west: 0 }
   const orders = framed.flatMap(each => {
     const { name } = each.wall
-    const orderOf = (board: WallBoard): Order =>
-      ask.memory.of('order', board, () => wallOrder(each.wall, board))
-    if (!isSide(name)) return each.boards.map(orderOf)
-    const gable = gableOf(ask, each)
-    const { build, cover } = ask.building.walls.sides[name]
-    const toCover: CoverAsk = {
-      ...ask,
-      sheathing: ask.building.walls.sheathing ?? {
-        ...usualSheathing.imperial,
-        thickness: ask.slat.thickness,
-      },
-      framed: each,
-      drop: ask.drop(name),
-      gable,
-      eave: eaveOf(ask, name),
+    const made = ask.memory.last(`finished/${name}`, argumentsOf(ask, each), () => finishWall(ask, each))
+    if (isSide(name)) {
+      loose[name] = made.loose
+      braces[name] = made.braces
     }
-    const covered =
-      cover === 'sheets' && build === 'studs' && ask.building.walls.sheathing
-        ? sheatheWall(toCover)
-        : { sheets: [], blocks: [], loose: 0 }
-    const slats =
-      cover === 'slats'
-        ? slatWall(
-            { ...toCover, sheathing: { ...toCover.sheathing, thickness: ask.slat.thickness } },
-            ask.slat,
-            ask.building.walls.slats.gap,
-            ask.building.walls.longest,
-          )
-        : []
-    const inGable = (block: WallBoard): boolean => block.id.includes('/gable/')
-    const blocks = covered.blocks.filter(block => !inGable(block))
-    const boards = [...each.boards, ...blocks]
-    const { bracing } = ask.building.walls
-    const braced: Braced =
-      bracing === 'none' || build === 'posts'
-        ? { orders: [], boards, plates: each.raked?.plates ?? [] }
-        : braceWall({ ...each, boards }, ask.stud, ask.brace, bracing, insideLimit(ask, name))
-    loose[name] = covered.loose
-    braces[name] = braced.orders.length
-    const above: readonly WallBoard[] = [...(gable?.studs ?? []), ...covered.blocks.filter(inGable)]
-    return [
+    return made.orders
+  })
+  return { orders, loose, braces }
+}
+
+/** What is put on one wall, its loose joints and its diagonals. */
+interface FinishedWall {
+  readonly orders: readonly Order[]
+  readonly loose: number
+  readonly braces: number
+}
+
+/** All that a wall is finished by: what is the same as the last time is the same object. */
+function argumentsOf(ask: FinishAsk, framed: FramedWall): readonly unknown[] {
+  const { building, memory } = ask
+  const { walls, roof } = building
+  const { name, along } = framed.wall
+  if (!isSide(name)) return [framed]
+  const { sheathing, slats, gables, bracing, longest, spacing, stack, topPlates, corner, stud } = walls
+  const over = along === 'y' ? memory.shared('roof', [ask.roof, ask.line, ask.rows]) : null
+  return [
+    framed,
+    walls.sides[name],
+    ...[sheathing, slats, gables, bracing, longest, spacing, stack, topPlates, corner, stud],
+    ...[building.footprint, building.heights, building.base, building.lumber],
+    ...[roof.overhang, roof.seat, roof.blocking, roof.beam, roof.raised, roof.has],
+    ...[ask.framed, ask.underLedger, ask.drop(name), roof.rafter],
+    memory.shared(`eave/${name}`, eaveOf(ask, name)),
+    over,
+    ask.lines,
+  ]
+}
+
+function finishWall(ask: FinishAsk, each: FramedWall): FinishedWall {
+  const { name } = each.wall
+  const orderOf = (board: WallBoard): Order =>
+    ask.memory.of('order', board, () => wallOrder(each.wall, board))
+  if (!isSide(name)) return { orders: each.boards.map(orderOf), loose: 0, braces: 0 }
+  const gable = gableOf(ask, each)
+  const { build, cover } = ask.building.walls.sides[name]
+  const toCover: CoverAsk = {
+    ...ask,
+    sheathing: ask.building.walls.sheathing ?? {
+      ...usualSheathing.imperial,
+      thickness: ask.slat.thickness,
+    },
+    framed: each,
+    drop: ask.drop(name),
+    gable,
+    eave: eaveOf(ask, name),
+  }
+  const covered =
+    cover === 'sheets' && build === 'studs' && ask.building.walls.sheathing
+      ? sheatheWall(toCover)
+      : { sheets: [], blocks: [], loose: 0 }
+  const slats =
+    cover === 'slats'
+      ? slatWall(
+          { ...toCover, sheathing: { ...toCover.sheathing, thickness: ask.slat.thickness } },
+          ask.slat,
+          ask.building.walls.slats.gap,
+          ask.building.walls.longest,
+        )
+      : []
+  const inGable = (block: WallBoard): boolean => block.id.includes('/gable/')
+  const blocks = covered.blocks.filter(block => !inGable(block))
+  const boards = [...each.boards, ...blocks]
+  const { bracing } = ask.building.walls
+  const braced: Braced =
+    bracing === 'none' || build === 'posts'
+      ? { orders: [], boards, plates: each.raked?.plates ?? [] }
+      : braceWall({ ...each, boards }, ask.stud, ask.brace, bracing, insideLimit(ask, name))
+  const above: readonly WallBoard[] = [...(gable?.studs ?? []), ...covered.blocks.filter(inGable)]
+  return {
+    loose: covered.loose,
+    braces: braced.orders.length,
+    orders: [
       ...[...braced.boards, ...above].map(orderOf),
       ...each.slanted,
       ...braced.plates.map(plate => plate.order),
       ...braced.orders,
       ...covered.sheets,
       ...slats,
-    ]
-  })
-  return { orders, loose, braces }
+    ],
+  }
 }
 
 /** The tails over a wall; null where none are, or the roof could not be framed. */

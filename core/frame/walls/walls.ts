@@ -1,3 +1,4 @@
+import { type Memory, newMemory } from '../memory'
 import { HAIR } from '../../measure'
 import { type Building, isSide, type SideName, sideNames, wallFoot, withValue } from '../../design'
 import type { Section } from '../../lumber'
@@ -57,6 +58,7 @@ export function frameWalls(
   section: (name: string) => Section,
   lines: StackLines,
   rafters: Profile | null,
+  memory: Memory = newMemory(),
 ): WallFrame {
   const steps = stepProblems(asked, wallLines(asked, stud, rafters !== null), stud, rafters)
   const building = withoutSteps(
@@ -84,7 +86,11 @@ export function frameWalls(
     ...outside.map(tees),
     ...partitionLines(building, stud, rafters !== null).filter((_, i) => standing.has(i)),
   ]
-  const made = walls.map(wall => frameWall(building, wall, stud, section, lines, rafters))
+  const made = walls.map(wall =>
+    memory.last(`wall/${wall.name}`, argumentsOf(building, wall, lines, rafters, memory), () =>
+      frameWall(building, wall, stud, section, lines, rafters),
+    ),
+  )
   const openings: WallFrame['openings'] = {
     ...noOpenings,
     ...Object.fromEntries(made.map(({ wall, rough }) => [wall.name, rough])),
@@ -100,6 +106,29 @@ export function frameWalls(
     framed: made,
     problems: [...steps, ...inHouse, ...off, ...made.flatMap(each => each.problems)],
   }
+}
+
+/** All that a wall is framed by: what is the same as the last time is the same object. */
+function argumentsOf(
+  { walls, base, lumber, roof }: Building,
+  wall: Wall,
+  lines: StackLines,
+  rafters: Profile | null,
+  memory: Memory,
+): readonly unknown[] {
+  const { name } = wall
+  const mine = walls.openings
+    .map((opening, i) => [i, opening] as const)
+    .filter(([, each]) => each.wall === name)
+  const { stud, spacing, topPlates, corner, stack, longest, posts } = walls
+  return [
+    memory.shared(`line/${name}`, wall),
+    memory.shared(`openings/${name}`, mine),
+    isSide(name) ? walls.sides[name] : null,
+    ...[stud, spacing, topPlates, corner, stack, longest, posts, lumber, wallFoot(base), roof.beam],
+    stack === 'own' ? null : lines,
+    wall.along === 'y' && rafters ? memory.shared('profile', rafters) : null,
+  ]
 }
 
 function frameWall(
