@@ -7,10 +7,18 @@ import type { Ground } from './ground'
 import { cutOrders, type Member } from './member'
 import { type Memory, newMemory } from './memory'
 import { once } from './once'
-import { type Problem, type Profile, profileOf, type RoofLines, type RoofLumber, shapeFor } from '../lines'
+import {
+  type Problem,
+  type Profile,
+  profileOf,
+  type RoofLines,
+  type RoofLumber,
+  type RoofShape,
+  shapeFor,
+} from '../lines'
 import type { Rect } from './rect'
 import { refusedProblems } from './refused'
-import { frameRoof, type RoofFrame, rowsAcross, type Under } from './roof'
+import { type BearingPartition, frameRoof, type RoofFrame, rowsAcross, type Under } from './roof'
 import { roofLumber, type SectionOf, sectionsOf } from './sections'
 import { stackLines } from './stack-lines'
 import { bearingPartitions } from './walls/bearing'
@@ -57,13 +65,15 @@ export function frame(asked: Design, memory: Memory = newMemory()): Frame {
   const section = sectionsOf(building)
   const lumber = roofLumber(building, section)
   const shape = shapeFor(asked.roof)
-  const bearers = bearingPartitions(building, lumber.plate)
+  const bearers = memory.shared('bearers', bearingPartitions(building, lumber.plate))
 
   const below = belowOf(building, section, memory)
   const stack = memory.shared('stack', stackLines(building, below.floor, shape.places, lumber.rafter))
-  const roof = frameRoof(shape, building, lumber, bearers, underTails(building, below))
+  const roof = memory.last('roof', roofArguments(building, shape, bearers, below, memory), () =>
+    frameRoof(shape, building, lumber, bearers, underTails(building, below)),
+  )
   const framed = roof.orders.length > 0
-  const profile = profileOf(roof.lines)
+  const profile = memory.last('profile', [roof.lines], () => profileOf(roof.lines))
   const rafters = framed && wallsReachRoof(building) ? profile : null
   const walls = frameWalls(building, lumber.plate, section, stack, rafters, memory)
   const over = { ...roof, profile, framed }
@@ -104,6 +114,32 @@ const belowOf = (building: Building, section: SectionOf, memory: Memory): Below 
     () => frameBelow(building, section),
   )
 
+/** All that a roof is framed by: what is the same as the last time is the same object. */
+function roofArguments(
+  building: Building,
+  shape: RoofShape,
+  bearers: readonly BearingPartition[],
+  below: Below,
+  memory: Memory,
+): readonly unknown[] {
+  const { walls, roof, heights, footprint, lumber } = building
+  const { sides, sheathing, slats, partitions, stud, longest, posts, height, topPlates, gables } = walls
+  return [
+    ...[
+      shape,
+      roof,
+      heights,
+      footprint,
+      lumber,
+      bearers,
+      memory.shared('under', underTails(building, below)),
+    ],
+    ...[sides, sheathing, slats, partitions, stud, longest, posts, height, topPlates, gables],
+    // a ceiling's ledger keeps off the openings in its wall
+    roof.ties.ceiling ? walls.openings : null,
+  ]
+}
+
 /** What the walls are finished by once the roof stands over them. */
 function finishing(
   building: Building,
@@ -125,7 +161,9 @@ function finishing(
     roof: roof.lines,
     line: roof.profile,
     underLedger: roof.underLedger,
-    rows: roof.framed ? rowsAcross(building, lumber, roof.lines) : [],
+    rows: memory.last('rows', [roof.lines, roof.framed, building.roof], () =>
+      roof.framed ? rowsAcross(building, lumber, roof.lines) : [],
+    ),
     framed: roof.framed,
     drop: coverDrops(building, below.floor),
   }

@@ -74,12 +74,12 @@ interface FinishedWall {
 
 /** All that a wall is finished by: what is the same as the last time is the same object. */
 function argumentsOf(ask: FinishAsk, framed: FramedWall): readonly unknown[] {
-  const { building, memory } = ask
+  const { building } = ask
   const { walls, roof } = building
   const { name, along } = framed.wall
   if (!isSide(name)) return [framed]
   const { sheathing, slats, gables, bracing, longest, spacing, stack, topPlates, corner, stud } = walls
-  const over = along === 'y' ? memory.shared('roof', [ask.roof, ask.line, ask.rows]) : null
+  const over = along === 'y' ? [ask.roof, ask.line, ask.rows] : []
   return [
     framed,
     walls.sides[name],
@@ -87,8 +87,8 @@ function argumentsOf(ask: FinishAsk, framed: FramedWall): readonly unknown[] {
     ...[building.footprint, building.heights, building.base, building.lumber],
     ...[roof.overhang, roof.seat, roof.blocking, roof.beam, roof.raised, roof.has],
     ...[ask.framed, ask.underLedger, ask.drop(name), roof.rafter],
-    memory.shared(`eave/${name}`, eaveOf(ask, name)),
-    over,
+    eaveOf(ask, name),
+    ...over,
     ask.lines,
   ]
 }

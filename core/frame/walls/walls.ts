@@ -127,7 +127,7 @@ function argumentsOf(
     isSide(name) ? walls.sides[name] : null,
     ...[stud, spacing, topPlates, corner, stack, longest, posts, lumber, wallFoot(base), roof.beam],
     stack === 'own' ? null : lines,
-    wall.along === 'y' && rafters ? memory.shared('profile', rafters) : null,
+    wall.along === 'y' ? rafters : null,
   ]
 }
 
