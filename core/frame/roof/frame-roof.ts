@@ -1,3 +1,4 @@
+import { lookoutsTaken } from './lookouts'
 import { type Building, withValue } from '../../design'
 import {
   hipsOf,
@@ -13,7 +14,7 @@ import { HAIR, radians } from '../../measure'
 import { gaps, type Stretch } from '../../trade'
 import { airProblems, blockingOrders } from './blocking'
 import { ceilingOrders } from './ceiling'
-import { endOrders, endProblems, lookoutsTaken } from './ends'
+import { endOrders, endProblems } from './ends'
 import { fasciaOrders } from './fascia'
 import { finishBoardOrders } from './finish-boards'
 import { hipOrder } from './hips'

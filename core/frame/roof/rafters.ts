@@ -1,3 +1,4 @@
+import { lookoutCuts } from './lookouts'
 import type { Building } from '../../design'
 import { vec } from '../../geometry'
 import {
@@ -13,7 +14,6 @@ import {
 import { middleOf, type Stretch } from '../../trade'
 import { squareBoard } from '../between'
 import type { BuildingCut, Order } from '../member'
-import { lookoutCuts } from './ends'
 import { partedOrders, roofHeaders } from './openings'
 import { headCuts, rafterCuts, rafterOn, rafterReach } from './rafter'
 

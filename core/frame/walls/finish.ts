@@ -1,3 +1,4 @@
+import type { CoverAsk } from './cover'
 import { type Eave, eaveOver, type Profile, type RoofLines } from '../../lines'
 import type { Stretch } from '../../trade'
 import { HAIR } from '../../measure'
@@ -10,7 +11,7 @@ import { type WallBoard, wallOrder } from './board'
 import { type Braced, braceWall } from './bracing'
 import { behindOf, gableStuds } from './gable-studs'
 import type { StackLines } from './places'
-import { type CoverAsk, sheatheWall } from './sheathing'
+import { sheatheWall } from './sheathing'
 import { slatWall } from './slats'
 import type { FramedWall } from './walls'
 

@@ -1,3 +1,16 @@
+import {
+  type CoverAsk,
+  gableReach,
+  ledgerHole,
+  levelReach,
+  lineAt,
+  openingHoles,
+  overStep,
+  ridgeHole,
+  roofCuts,
+  tailHoles,
+  wallReach,
+} from './cover'
 import { coverLevel, peakOf, type Profile, withinOf } from '../../lines'
 import { least, rowOf, type Stretch } from '../../trade'
 import { HAIR } from '../../measure'
@@ -11,19 +24,6 @@ import { wallPoint } from './board'
 import { outerWood, plumbJoints } from './framing-lines'
 import { fromLayoutEnd } from './places'
 import { heightAt } from './wall'
-import {
-  type CoverAsk,
-  gableReach,
-  ledgerHole,
-  levelReach,
-  lineAt,
-  openingHoles,
-  overStep,
-  ridgeHole,
-  roofCuts,
-  tailHoles,
-  wallReach,
-} from './sheathing'
 
 /**
  * Lays slats over a wall and its gable, level, a gap between; each ends on a stud, a post or an opening, no

@@ -1,0 +1,66 @@
+import { eavesOf } from '../lines'
+import { type InSection, roles, type Stretch } from '../trade'
+import { HAIR, TOUCHING } from '../measure'
+import type { Member } from '../frame'
+import { type Plan, stretchOf } from '../plan'
+
+/** Where the building can be cut across at a rafter, along the length; mm. */
+export const sectionPlaces = ({ frame }: Plan): readonly Stretch[] => eavesOf(frame.roof)[0]?.rafters ?? []
+
+/** Whether it is nailed to a rafter's face or end. */
+const isNailed = ({ role }: Member): boolean => ['nailed', 'tie'].includes(roles[role].section)
+
+/** Whether the nearest is shown near the middle, where none is cut. */
+const isNearest = (how: InSection): boolean => how === 'tie' || how === 'strut'
+
+/**
+ * The members that a cut beside a rafter shows: those that stand there, what runs past, the ties nailed to it
+ * or, near the middle, the nearest, and studs behind, those of partitions along the building too.
+ */
+export function sectionMembers(plan: Plan, at?: number): Member[] {
+  const { frame } = plan
+  const places = sectionPlaces(plan)
+  const place = places[at ?? Math.ceil(places.length / 2) - 1]
+  const wall = new RegExp(
+    `^walls/(${frame.walls
+      .filter(({ along }) => along === 'x')
+      .map(({ name }) => name)
+      .join('|')})/(plate/|stud/2$)`,
+  )
+  const walls = frame.members.filter(({ id }) => wall.test(id))
+  if (!place) return walls
+  const roof = frame.members
+    .filter(({ id, role }) => id.startsWith('roof/') && role !== 'hip' && !/^roof\/(east|west)\//.test(id))
+    .map(member => ({ member, x: stretchOf(member, 'x') }))
+  const gap = (x: Stretch): number => Math.max(0, x.from - place.to, place.from - x.to)
+  const there = roof.filter(
+    ({ member, x }) =>
+      !isNailed(member) && gap(x) < HAIR && x.from < place.to - HAIR && x.to > place.from + HAIR,
+  )
+  const nailed = roof.filter(
+    ({ member, x }) =>
+      isNailed(member) && gap(x) < TOUCHING && (member.role !== 'roof-block' || x.from > place.from),
+  )
+  // near the middle a tie that stands a bay away is shown too
+  const nearest = new Map<string, (typeof roof)[number]>()
+  for (const each of at === undefined
+    ? roof.filter(
+        ({ member: { role } }) =>
+          isNearest(roles[role].section) && !nailed.some(({ member }) => member.role === role),
+      )
+    : []) {
+    // one of each kind of tie, and of each slope's braces
+    const { id, role } = each.member
+    const row = role === 'purlin-brace' ? id.slice(0, id.lastIndexOf('/')) : role
+    const known = nearest.get(row)
+    if (!known || gap(each.x) < gap(known.x)) nearest.set(row, each)
+  }
+  const ties = [...nailed, ...nearest.values()]
+  return [
+    ...ties,
+    ...there.filter(({ member }) => roles[member.role].section !== 'rafter'),
+    ...there.filter(({ member }) => roles[member.role].section === 'rafter'),
+  ]
+    .map(({ member }) => member)
+    .concat(walls)
+}

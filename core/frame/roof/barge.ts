@@ -1,0 +1,70 @@
+import { plumbCut } from './cuts'
+import type { Building } from '../../design'
+import { flip, type Plane } from '../../geometry'
+import type { Order } from '../member'
+import {
+  abutmentOf,
+  headPlane,
+  highEaveOf,
+  lowEaveOf,
+  ridgeOf,
+  type RoofFace,
+  type RoofLines,
+  type RoofLumber,
+} from '../../lines'
+import { coverOn } from './cover'
+import { rafterOn } from './rafter'
+import { type End, type Flank, outermost } from './flank'
+
+/**
+ * A board on the outermost rafter's face, its upper edge in the slope; where two slopes meet, to the middle
+ * of the ridge, and past the tails by what is nailed to them.
+ */
+export function barge(
+  building: Building,
+  lumber: RoofLumber,
+  lines: RoofLines,
+  flank: Flank,
+  end: End,
+): Order[] {
+  const { barge: section, fascia } = lumber
+  if (!section) return []
+  // with less overhang than cover it lies on the cover
+  const x = outermost(
+    building,
+    end,
+    -section.thickness - Math.max(0, coverOn(building, lumber, end) - building.roof.overhang.gable),
+    section.thickness,
+  )
+  const layers = (fascia.sub?.thickness ?? 0) + (fascia.face?.thickness ?? 0)
+  const past = (plane: Plane): Plane => ({ ...plane, offset: plane.offset + layers })
+  const low = lowEaveOf(lines, flank.face)
+  const head = bargeHead(lines, flank.face, past)
+  return [
+    rafterOn({
+      id: `roof/${flank.name}/barge/${end}`,
+      role: 'barge',
+      section,
+      roofTop: flank.roofTop,
+      at: x,
+      from: flank.from - layers - section.depth,
+      to: flank.to + layers,
+      cuts: [...(head ? [plumbCut(head)] : []), ...(low ? [plumbCut(past(low.tail))] : [])],
+    }),
+  ]
+}
+
+/**
+ * Where a barge board ends at its head: at the middle of the ridge; on a ledger's face, or past that to the
+ * house; or past the tails of what the rafters run up over.
+ */
+function bargeHead(lines: RoofLines, face: RoofFace, past: (plane: Plane) => Plane): Plane | null {
+  const ridge = ridgeOf(lines)
+  if (ridge) return ridge.sides[0].face === face ? ridge.middle : flip(ridge.middle)
+  const high = highEaveOf(lines, face)
+  if (high) return past(high.tail)
+  const ledger = abutmentOf(lines)
+  if (!ledger || ledger.against === 'posts') return headPlane(lines, face)
+  const { normal } = ledger.end
+  return { normal, offset: normal.y > 0 ? ledger.box.to : 0 - ledger.box.from }
+}
