@@ -1,44 +1,11 @@
-import { ridgeOf } from '../lines'
-import { hasMouth, type TieKind, tieKinds } from '../design'
 import { toBuilding, vec } from '../geometry'
-import { type Member, tiePlate } from '../frame'
-import { HAIR, INCH, pitchAngle } from '../measure'
-import { northSlope, type Plan, type RoofReading, standsOn, stretchOf } from '../plan'
+import type { Member } from '../frame'
+import { HAIR } from '../measure'
+import { northSlope, type Plan, standsOn, stretchOf } from '../plan'
 import type { Caution, CautionCode } from './caution'
 import { groundCautions } from './ground'
 import { wallCautions } from './walls'
-
-/** The customary limits held against; each names where it comes from. */
-export const customary = {
-  /** Share of the depth a bird's mouth may take (common practice, no source). */
-  third: 1 / 3,
-  /** Share of the depth a notch at the end of a member may take: IRC R502.8.1, R802.7.1 (from memory). */
-  quarter: 1 / 4,
-  /** mm of rafter, square to the edge, left over the overhang: IRC R802.7.1.1, 4 in nominal (from memory). */
-  tailDepth: 3.5 * INCH,
-  /** mm of overhang with a notched tail: IRC R802.7.1.1 (from memory). */
-  tailReach: 24 * INCH,
-  /** mm of bearing on wood: IRC R802.6 (from memory). */
-  bearing: 1.5 * INCH,
-  /** Degrees below which a ridge is held up as a beam, 3 in 12: IRC R802.3 (from memory). */
-  ridgeBoardAngle: pitchAngle({ rise: 3, run: 12 }),
-  /** mm between rafter ties, and between collar ties: 4 ft, IRC R802.5.2.2 and R802.4.6 (from memory). */
-  tiesApart: 48 * INCH,
-  /**
-   * Degrees of fall: 1/4 in 12, IRC R905 (from memory); mm of air over insulation: 1 in, IRC R806.3 (from
-   * memory).
-   */
-  fall: pitchAngle({ rise: 0.25, run: 12 }),
-  air: INCH,
-  /** mm between a purlin's braces, and of a brace unheld: IRC R802.4.5 (from memory). */
-  purlinBraces: 48 * INCH,
-  braceLength: 96 * INCH,
-  /** mm that a header spans singly, and without hangers: IRC R802.9 (from memory). */
-  singleHeader: 48 * INCH,
-  hungHeader: 72 * INCH,
-  /** mm from a rafter's middle to a stud's under a single top plate: IRC R602.3.2 (from memory). */
-  offStud: INCH,
-} as const
+import { customary, roofCautions, lookoutCautions, flatCautions, purlinCautions } from './roof-cautions'
 
 /** All cautions of a plan, the roof's first. */
 export function cautionsOf(plan: Plan): Caution[] {
@@ -68,168 +35,12 @@ export function cautionsOf(plan: Plan): Caution[] {
   ]
 }
 
-function roofCautions(plan: Plan, roof: RoofReading, members: string[]): Caution[] {
-  const {
-    building: { roof: asked },
-    frame,
-  } = plan
-  const { lumber } = frame
-  const depth = lumber.rafter.depth
-  const { notch, seat } = roof.birdsmouth
-  const left = Math.max(0, depth - notch - (lumber.finish?.thickness ?? 0))
-  const limit = (
-    code: CautionCode,
-    passed: boolean,
-    numbers: Record<string, number>,
-    ids = members,
-  ): Caution[] => (passed ? [{ code, members: ids, numbers }] : [])
-  return [
-    ...limit('notch-over-third', notch > depth * customary.third + HAIR, {
-      notch,
-      limit: depth * customary.third,
-      depth,
-    }),
-    ...limit('notch-over-quarter', notch > depth * customary.quarter + HAIR, {
-      notch,
-      limit: depth * customary.quarter,
-      depth,
-    }),
-    ...limit('tail-shallow', notch > 0 && asked.overhang.eave > 0 && left < customary.tailDepth - HAIR, {
-      left,
-      limit: customary.tailDepth,
-    }),
-    ...limit('tail-long', notch > 0 && asked.overhang.eave > customary.tailReach + HAIR, {
-      overhang: asked.overhang.eave,
-      limit: customary.tailReach,
-    }),
-    ...limit('bearing-short', roof.bearing < customary.bearing - HAIR, {
-      bearing: roof.bearing,
-      limit: customary.bearing,
-    }),
-    ...limit('seat-past-plate', seat > lumber.plate.depth + HAIR, { seat, plate: lumber.plate.depth }),
-    ...limit('no-birdsmouth', !hasMouth(asked.seat) && asked.has.seats.length > 0, { angle: roof.angle }),
-    ...(asked.has.house
-      ? [
-          { code: 'ledger-fixing', members: ['roof/ledger'], numbers: {} } as const,
-          ...limit(
-            'ledger-shallow',
-            lumber.ridge.depth < roof.plumbFace - HAIR,
-            { ledger: lumber.ridge.depth, plumb: roof.plumbFace },
-            ['roof/ledger'],
-          ),
-        ]
-      : []),
-    ...hungCeiling(plan),
-    ...(asked.raised
-      ? [
-          {
-            code: 'strip-unchecked',
-            members: frame.members
-              .filter(member => member.role === 'upper-header' || member.role === 'ledger')
-              .map(member => member.id),
-            numbers: { spacing: asked.raised.spacing },
-          } as const,
-          ...limit(
-            'ledger-shallow',
-            lumber.ridge.depth < roof.plumbFace - HAIR,
-            { ledger: lumber.ridge.depth, plumb: roof.plumbFace },
-            ['roof/ledger'],
-          ),
-        ]
-      : []),
-    ...(!ridgeOf(frame.roof)
-      ? []
-      : asked.beam
-        ? beamCautions(plan)
-        : [
-            ...limit(
-              'ridge-shallow',
-              lumber.ridge.depth < roof.plumbFace - HAIR,
-              { ridge: lumber.ridge.depth, plumb: roof.plumbFace },
-              ['roof/ridge'],
-            ),
-            ...limit(
-              'low-pitch',
-              roof.angle < customary.ridgeBoardAngle - HAIR,
-              { angle: roof.angle, limit: customary.ridgeBoardAngle },
-              ['roof/ridge'],
-            ),
-            ...tieCautions(plan),
-          ]),
-  ]
-}
-
-/** Joists under one slope hang on a ledger. */
-function hungCeiling({ frame }: Plan): Caution[] {
-  const members = frame.members.filter(member => member.role === 'joist-ledger').map(member => member.id)
-  return members.length ? [{ code: 'joist-ledger-fixing', members, numbers: {} }] : []
-}
-
-/**
- * A ridge that carries is a beam that someone must check, at its ends most of all; its ties may be left out.
- */
-function beamCautions({ building: { roof }, frame }: Plan): Caution[] {
-  const beam = frame.members.filter(member => member.role === 'ridge-beam').map(member => member.id)
-  const { offset = 0 } = ridgeOf(frame.roof)?.middle ?? {}
-  const half = frame.lumber.ridge.thickness / 2
-  const over = (['east', 'west'] as const).filter(wall =>
-    frame.openings[wall].some(({ s }) => s.from < offset + half && s.to > offset - half),
-  )
-  return beam.length
-    ? [
-        { code: 'beam-unchecked', members: beam, numbers: { spacing: roof.beam?.spacing ?? 0 } },
-        ...over.map((wall): Caution => ({
-          code: 'beam-on-header',
-          members: beam,
-          numbers: {},
-          names: { wall },
-        })),
-      ]
-    : []
-}
-
-/**
- * Rafter ties belong in the lower third of the height from plate to ridge, collar ties in the upper; each no
- * farther apart than 4 ft.
- */
-function tieCautions({ building: { roof }, frame }: Plan): Caution[] {
-  const of = (kind: TieKind): string[] =>
-    frame.members
-      .filter(member => member.role === (kind === 'ceiling' ? 'ceiling-joist' : `${kind}-tie`))
-      .map(member => member.id)
-  const plate = tiePlate(frame.roof)
-  const third = (frame.roof.highest - plate) / 3
-  const out: Caution[] =
-    of('rafter').length || of('ceiling').length
-      ? []
-      : [
-          {
-            code: 'no-ties',
-            members: frame.members.filter(member => member.role === 'rafter').map(member => member.id),
-            numbers: {},
-          },
-        ]
-  for (const kind of tieKinds) {
-    const asked = roof.ties[kind]
-    const members = of(kind)
-    if (!asked || !members.length) continue
-    const apart = asked.every * roof.spacing
-    if ((kind === 'rafter' || (kind === 'ceiling' && !of('rafter').length)) && asked.height > third + HAIR)
-      out.push({ code: 'ties-high', members, numbers: { height: asked.height, limit: third } })
-    if (kind === 'collar' && asked.height < 2 * third - HAIR)
-      out.push({ code: 'collars-low', members, numbers: { height: asked.height, limit: 2 * third } })
-    if (apart > customary.tiesApart + HAIR)
-      out.push({ code: 'ties-far', members, numbers: { apart, limit: customary.tiesApart }, names: { kind } })
-  }
-  return out
-}
-
 /** Middle of a member's thickness along the ridge, mm. */
 const middle = ({ placement, section }: Member): number =>
   toBuilding(placement, vec(0, 0, section.thickness / 2)).x
 
 /** Under a single top plate each rafter should stand over a stud. */
-function offStud(plan: Plan): Caution[] {
+export function offStud(plan: Plan): Caution[] {
   const { building } = plan
   if (building.walls.topPlates !== 1) return []
   const off = (['south', 'north'] as const)
@@ -256,84 +67,6 @@ function offStudOn({ building, frame }: Plan, side: 'south' | 'north'): Member[]
   return frame.members
     .filter(member => standsOn(building, member, side))
     .filter(rafter => !studs.some(at => Math.abs(at - middle(rafter)) <= customary.offStud + HAIR))
-}
-
-/**
- * Lookouts let into end rafters that no gable studs carry: those are then rafters like others, held to what
- * may be notched out of one.
- */
-function lookoutCautions({ building: { walls }, frame }: Plan): Caution[] {
-  const members = frame.members.filter(member => member.role === 'lookout').map(member => member.id)
-  const { lookout, rafter } = frame.lumber
-  const limit = rafter.depth * customary.quarter
-  return members.length && walls.gables === 'open' && lookout.thickness > limit + HAIR
-    ? [{ code: 'lookouts-deep', members, numbers: { notch: lookout.thickness, limit } }]
-    : []
-}
-
-/** A roof must fall, and air over its blocks pass. */
-function flatCautions({
-  building: {
-    roof: { blocking },
-  },
-  frame,
-}: Plan): Caution[] {
-  const joists = frame.members.filter(member => member.role === 'roof-joist').map(member => member.id)
-  const blocks = frame.members.filter(member => member.role === 'roof-block').map(member => member.id)
-  const angle = frame.roof.faces[0]?.angle ?? 0
-  return [
-    ...(joists.length && angle < customary.fall - HAIR
-      ? [
-          {
-            code: 'fall-low',
-            members: joists,
-            numbers: { angle, limit: customary.fall },
-          } as const,
-        ]
-      : []),
-    ...(blocks.length && blocking.air > 0 && blocking.air < customary.air - HAIR
-      ? [{ code: 'air-low', members: blocks, numbers: { air: blocking.air, limit: customary.air } } as const]
-      : []),
-  ]
-}
-
-/** Purlins as deep as the rafters, on braces near each other and not too long. */
-function purlinCautions({ building: { roof }, frame, pieces }: Plan): Caution[] {
-  const of = (role: Member['role']): string[] =>
-    frame.members.filter(member => member.role === role).map(member => member.id)
-  const [purlins, braces] = [of('purlin'), of('purlin-brace')]
-  const { purlin, rafter } = frame.lumber
-  if (!purlins.length || !purlin || !roof.purlins) return []
-  const length = Math.max(...pieces.filter(piece => piece.role === 'purlin-brace').map(piece => piece.length))
-  return [
-    ...(purlin.depth < rafter.depth - HAIR
-      ? [
-          {
-            code: 'purlin-shallow',
-            members: purlins,
-            numbers: { depth: purlin.depth, limit: rafter.depth },
-          } as const,
-        ]
-      : []),
-    ...(roof.purlins.spacing > customary.purlinBraces + HAIR
-      ? [
-          {
-            code: 'purlin-braces-far',
-            members: braces,
-            numbers: { apart: roof.purlins.spacing, limit: customary.purlinBraces },
-          } as const,
-        ]
-      : []),
-    ...(length > customary.braceLength + HAIR
-      ? [
-          {
-            code: 'purlin-brace-long',
-            members: braces,
-            numbers: { length, limit: customary.braceLength },
-          } as const,
-        ]
-      : []),
-  ]
 }
 
 /** What headers beside openings customarily ask, and a flue above all. */

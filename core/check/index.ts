@@ -1,3 +1,4 @@
 export type { Caution, CautionCode } from './caution'
-export { cautionsOf, customary } from './cautions'
+export { cautionsOf } from './cautions'
+export { customary } from './roof-cautions'
 export { customaryBelow } from './ground'

@@ -1,11 +1,25 @@
 export type { Problem } from './problem'
+export type {
+  Apex,
+  Asked,
+  Abutment,
+  Box,
+  Eave,
+  Hip,
+  JackPlace,
+  Parting,
+  RafterPlace,
+  Rake,
+  Ridge,
+  RoofEdge,
+  RoofFace,
+  RoofLay,
+  RoofLines,
+  RoofLumber,
+  RoofShape,
+} from './roof/form'
 export {
   abutmentOf,
-  type Apex,
-  type Asked,
-  type Abutment,
-  type Box,
-  type Eave,
   eaveOver,
   eavesOf,
   faceLevel,
@@ -15,25 +29,13 @@ export {
   roofLevel,
   headPlane,
   highEaveOf,
-  type Hip,
   hipsOf,
-  type JackPlace,
   levelOver,
   lowEaveOf,
   lowEaves,
-  type Parting,
-  type RafterPlace,
-  type Rake,
-  type Ridge,
   ridgeOf,
-  type RoofEdge,
-  type RoofFace,
-  type RoofLay,
-  type RoofLines,
-  type RoofLumber,
-  type RoofShape,
   stripOf,
-} from './roof/form'
+} from './roof/read'
 export { partingsIn } from './roof/places'
 export { outOf, plumbPlaneAt } from './roof/planes'
 export { seatLength } from './roof/seat'

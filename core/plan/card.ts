@@ -11,59 +11,23 @@ import {
   type CutName,
 } from '../board'
 import type { Member } from '../frame'
-import { CUBIC_METRES, degrees, FOOT, METRE, TOUCHING } from '../measure'
-import {
-  backingOf,
-  commonDifference,
-  dropOf,
-  readHip,
-  readJack,
-  type SkewReading,
-  studDifference,
-} from './hips'
+import { readHip, readJack } from './hips'
 import type { Piece } from './piece'
 import type { Plan } from './plan'
 import { bladeOf, type Stepping, stepping } from './stepping'
 import { readRoof, type RoofReading } from './roof'
-import { densityOf, weightOf } from './weight'
-
-/**
- * A number a card shows, and the numbers it comes from; `core/words` says it in a sentence. Lengths mm,
- * angles degrees.
- */
-export interface Figure {
-  readonly name: FigureName
-  readonly kind: 'length' | 'angle' | 'weight' | 'count'
-  readonly value: number
-  readonly from: Readonly<Record<string, number>>
-}
-
-export type FigureName =
-  | 'length'
-  | 'stock'
-  | 'angle'
-  | 'run'
-  | 'rise'
-  | 'line-length'
-  | 'unit-length'
-  | 'ridge-deduction'
-  | 'seat'
-  | 'heel'
-  | 'notch'
-  | 'height-above-plate'
-  | 'bearing'
-  | 'weight'
-  | 'hip-run'
-  | 'jack-run'
-  | 'shortening'
-  | 'drop'
-  | 'backing'
-  | 'common-difference'
-  | 'wild'
-  | 'vents'
-  | 'prop'
-  | 'thin-end'
-  | 'thick-end'
+import {
+  type Figure,
+  props,
+  studs,
+  tapers,
+  vents,
+  figure,
+  hipFigures,
+  jackFigures,
+  common,
+  rafterFigures,
+} from './figures'
 
 /** One cut as the saw is set for it. */
 export interface SawCut extends SawSetting, SawWay {
@@ -113,67 +77,6 @@ const inPlace = ({ building }: Plan, member?: Member): Figure[] =>
   member?.sawn ? [figure('wild', building.roof.tails.wild, {})] : []
 
 /**
- * How high the posts are cut that hold a ridge board until its rafters do: from the deck to its lower edge.
- */
-function props({ frame }: Plan, { role, section }: Piece): Figure[] {
-  const { highest } = frame.roof
-  return role === 'ridge' ? [figure('prop', highest - section.depth, { highest, depth: section.depth })] : []
-}
-
-/** How much longer the next stud is, where studs end at the slope. */
-function studs(
-  {
-    building: {
-      walls: { spacing },
-    },
-    frame,
-  }: Plan,
-  member: Member,
-): Figure[] {
-  const difference = studDifference(frame, member, spacing)
-  return difference === null
-    ? []
-    : [figure('common-difference', difference, { spacing, angle: degrees(Math.atan(difference / spacing)) })]
-}
-
-/** A firring's or a wedge's depth at both ends, read off its board. */
-function tapers({ role, board }: Piece): Figure[] {
-  if (role !== 'firring' && role !== 'wedge') return []
-  const depthAt = (x: number): number => {
-    const ys = board.faces
-      .flatMap(face => face.loops.flat())
-      .filter(p => Math.abs(p.x - x) < TOUCHING)
-      .map(p => p.y)
-    return Math.max(...ys) - Math.min(...ys)
-  }
-  const [one, other] = [depthAt(board.start), depthAt(board.end)]
-  return [
-    figure('thin-end', Math.min(one, other), {}),
-    figure('thick-end', Math.max(one, other), { length: board.end - board.start, by: Math.abs(one - other) }),
-  ]
-}
-
-/** Holes for air in a block over the plate, and what they leave free, m². */
-function vents(
-  {
-    building: {
-      roof: { blocking },
-    },
-  }: Plan,
-  { role, members }: Piece,
-): Figure[] {
-  if (role !== 'roof-block' || blocking.vents === 0 || !members[0]?.includes('/block/')) return []
-  return [
-    figure(
-      'vents',
-      blocking.vents,
-      { hole: blocking.hole, area: (blocking.vents * Math.PI * blocking.hole ** 2) / 4 },
-      'count',
-    ),
-  ]
-}
-
-/**
  * What a rafter is laid out by: its runs, the tail's, and the square's blade where it is not the usual one;
  * and its figures.
  */
@@ -203,79 +106,6 @@ function layout(plan: Plan, member: Member): Layout | null {
   return jack && { reading: jack, tail: eave, figures: jackFigures(plan, member, jack) }
 }
 
-const figure = (
-  name: FigureName,
-  value: number,
-  from: Record<string, number>,
-  kind: Figure['kind'] = 'length',
-): Figure => ({ name, value, from, kind })
-
-/** Figures of a rafter that stands at its own angle: its lines and its bird's mouth. */
-function skewFigures(
-  { building }: Plan,
-  { section }: Member,
-  { angle, run, rise, lineLength, birdsmouth }: SkewReading,
-  unit: number,
-): Figure[] {
-  return [
-    figure('angle', angle, { rise, run }, 'angle'),
-    figure('rise', rise, { run, angle }),
-    figure('line-length', lineLength, { run, angle }),
-    figure('unit-length', (unit * (building.units === 'imperial' ? FOOT : METRE) * lineLength) / run, {
-      unitRun: unit * (building.units === 'imperial' ? FOOT : METRE),
-      angle,
-    }),
-    figure('seat', birdsmouth.seat, { angle, heel: birdsmouth.heel }),
-    figure('heel', birdsmouth.heel, { angle, seat: birdsmouth.seat }),
-    figure('notch', birdsmouth.notch, { angle, seat: birdsmouth.seat, depth: section.depth }),
-  ]
-}
-
-function hipFigures(plan: Plan, member: Member, reading: SkewReading): Figure[] {
-  const {
-    frame: { lumber },
-  } = plan
-  const backing = backingOf(member)
-  return [
-    figure('hip-run', reading.run, { run: reading.run / Math.SQRT2 }),
-    ...skewFigures(plan, member, reading, Math.SQRT2),
-    figure('shortening', reading.deduction.along, {
-      level: reading.deduction.level,
-      thickness: lumber.rafter.thickness,
-      angle: reading.angle,
-      hip: 1,
-    }),
-    backing === null
-      ? figure('drop', dropOf(plan.frame, member), {
-          thickness: member.section.thickness,
-          angle: reading.angle,
-        })
-      : figure('backing', backing, { thickness: member.section.thickness, angle: reading.angle }, 'angle'),
-  ]
-}
-
-function jackFigures(plan: Plan, member: Member, reading: SkewReading): Figure[] {
-  const {
-    frame,
-    building: {
-      roof: { spacing },
-    },
-  } = plan
-  const difference = commonDifference(frame, member, spacing)
-  return [
-    figure('jack-run', reading.run, {}),
-    ...skewFigures(plan, member, reading, 1),
-    figure('shortening', reading.deduction.along, {
-      level: reading.deduction.level,
-      thickness: frame.lumber.hip.thickness,
-      angle: reading.angle,
-    }),
-    ...(difference === null
-      ? []
-      : [figure('common-difference', difference, { spacing, angle: reading.angle })]),
-  ]
-}
-
 /** Each cut face of the board, by where it begins. */
 function sawCuts({ board }: Piece): SawCut[] {
   const seen = new Set<string>()
@@ -295,86 +125,4 @@ function sawCuts({ board }: Piece): SawCut[] {
     })
     .sort((a, b) => Math.round((a.cut.at - b.cut.at) * 1000) || a.order - b.order)
     .map(each => each.cut)
-}
-
-function common({ density }: Plan, piece: Piece): Figure[] {
-  const length: Figure = {
-    name: 'length',
-    kind: 'length',
-    value: piece.length,
-    from: { depth: piece.section.depth },
-  }
-  const stock: Figure[] =
-    piece.stock === null
-      ? []
-      : [{ name: 'stock', kind: 'length', value: piece.stock, from: { length: piece.length } }]
-  return [
-    length,
-    ...stock,
-    {
-      name: 'weight',
-      kind: 'weight',
-      value: weightOf(piece.section, piece.volume, density),
-      from: {
-        volume: piece.volume * CUBIC_METRES,
-        density: densityOf(piece.section, density),
-        sheet: piece.section.kind === 'sheet' ? 1 : 0,
-      },
-    },
-  ]
-}
-
-/**
- * What a rafter's height above plate comes of: its plumb depth at the slope, and what the seat takes off
- * that; mm. On a flat roof the firring lies over the joist.
- */
-function plumbOver(
-  { lumber: { rafter } }: Plan['frame'],
-  { angle, heightAbovePlate }: RoofReading,
-): { plumb: number; heel: number } {
-  const plumb = Math.max(heightAbovePlate, rafter.depth / Math.cos((angle * Math.PI) / 180))
-  return { plumb, heel: plumb - heightAbovePlate }
-}
-
-function rafterFigures({ building, frame }: Plan, roof: RoofReading): Figure[] {
-  const { angle, run, rise, birdsmouth } = roof
-  const notched: Figure[] =
-    birdsmouth.notch > 0
-      ? [
-          figure('seat', birdsmouth.seat, { angle, heel: birdsmouth.heel }),
-          figure('heel', birdsmouth.heel, { angle, seat: birdsmouth.seat }),
-          figure('notch', birdsmouth.notch, {
-            angle,
-            seat: birdsmouth.seat,
-            depth: frame.lumber.rafter.depth,
-          }),
-        ]
-      : []
-  return [
-    figure('angle', angle, { rise, run }, 'angle'),
-    figure(
-      'run',
-      run,
-      frame.roof.faces.length > 1
-        ? { width: building.footprint.width, off: run - building.footprint.width / 2 }
-        : building.roof.has.house
-          ? { width: building.footprint.width, ledger: frame.lumber.ridge.thickness }
-          : { width: building.footprint.width, plate: frame.lumber.plate.depth },
-    ),
-    figure('rise', rise, { run, angle }),
-    figure('line-length', roof.lineLength, { run, angle }),
-    figure('unit-length', roof.unitLength, { unitRun: roof.unitRun, angle }),
-    ...(roof.ridgeDeduction
-      ? [
-          figure('ridge-deduction', roof.ridgeDeduction.along, {
-            level: roof.ridgeDeduction.level,
-            ridge: frame.lumber.ridge.thickness,
-            angle,
-          }),
-        ]
-      : []),
-    ...notched,
-    figure('height-above-plate', roof.heightAbovePlate, plumbOver(frame, roof)),
-    figure('bearing', roof.bearing, { plate: frame.lumber.plate.depth }),
-  ]
 }

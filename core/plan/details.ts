@@ -1,5 +1,6 @@
+import type { Figure, FigureName } from './figures'
 import { type CutName, cutOfFace, notches } from '../board'
-import { cardOf, type Figure, type FigureName, type SawCut } from './card'
+import { cardOf, type SawCut } from './card'
 import type { Piece } from './piece'
 import type { Plan } from './plan'
 

@@ -1,5 +1,6 @@
 export { backingOf, commonDifference, readHip, readJack, type SkewReading } from './hips'
-export { type Card, cardOf, type Figure, type FigureName, type SawCut } from './card'
+export { type Card, cardOf, type SawCut } from './card'
+export { type Figure, type FigureName } from './figures'
 export { detailsOf, furtherCuts, type NotchDetail, type PieceDetails } from './details'
 export { type Piece, piecesOf, shapeText } from './piece'
 export { plan, type Plan, type Totals } from './plan'

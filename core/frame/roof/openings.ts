@@ -1,3 +1,4 @@
+import { axisOf } from './block'
 import type { Obstacle } from './obstacle'
 import { gaps, overlap, type Stretch } from '../../trade'
 import { type Building, type RoofOpening } from '../../design'
@@ -20,7 +21,6 @@ import {
   type RoofLumber,
   seatLength,
 } from '../../lines'
-import { axisOf } from './blocking'
 import { leaningBoard } from './leaning'
 import type { Pair } from './ties'
 

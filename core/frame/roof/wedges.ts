@@ -1,10 +1,10 @@
+import { axisOf } from './block'
 import { lowEaves, type RoofLines, type RoofLumber } from '../../lines'
 import { gaps } from '../../trade'
 import type { Building } from '../../design'
 import { vec } from '../../geometry'
 import { squareBoard } from '../between'
 import type { Order } from '../member'
-import { axisOf } from './blocking'
 
 /**
  * Wedges on the plates under rafters that have no bird's mouth, as wide as they are and ripped to the slope.

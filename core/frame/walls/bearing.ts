@@ -1,8 +1,8 @@
+import { partitionProblems } from './wall-problems'
 import type { Building } from '../../design'
 import type { Section } from '../../lumber'
 import type { BearingPartition } from '../roof'
 import { partitionLines } from './wall'
-import { partitionProblems } from './walls'
 
 /** Partitions along the building that stand, for what the roof asks to be borne: braces of purlins, posts. */
 export function bearingPartitions(building: Building, plate: Section): BearingPartition[] {

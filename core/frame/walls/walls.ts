@@ -1,29 +1,20 @@
 import { type Memory, newMemory } from '../memory'
-import { HAIR } from '../../measure'
 import { type Building, isSide, type SideName, sideNames, wallFoot, withValue } from '../../design'
 import type { Section } from '../../lumber'
-import { clearPlaces, gaps, hasRoom, least, type Stretch } from '../../trade'
+import type { Stretch } from '../../trade'
 import type { Order } from '../member'
-import {
-  breaksOf,
-  hangsDown,
-  levelUnder,
-  lowered,
-  type Problem,
-  type Profile,
-  runAt,
-  withinOf,
-} from '../../lines'
+import { breaksOf, hangsDown, lowered, type Problem, type Profile, withinOf } from '../../lines'
 import { uprightUnder } from '../roof'
 import type { WallBoard } from './board'
 import { openingBoards } from './opening-boards'
-import { type Clear, openingsIn, type RoughOpening, showing } from './openings'
+import { type Clear, openingsIn, type RoughOpening } from './openings'
 import { cornerPlaces, layoutOf, nailerPlaces, type StackLines, studPlaces } from './places'
 import { platesOf } from './plates'
 import { framePosts, postProblems } from './posts'
 import { type RakePlate, rakePlates } from './rake-plates'
 import { levelTop, type Rake, rakedTop, standing } from './top'
 import { heightAt, partitionLines, type PerWall, type Wall, wallLines } from './wall'
+import { wallProblems, stepProblems, partitionProblems } from './wall-problems'
 
 /** A wall as framed on its own face: its boards, and its openings as they could be framed. */
 export interface FramedWall {
@@ -255,136 +246,10 @@ function nailers(building: Building, wall: Wall, stud: Section, { bottom, top }:
   }))
 }
 
-function wallProblems(building: Building, stud: Section): Problem[] {
-  const { footprint, walls, heights } = building
-  const problems: Problem[] = []
-  const lowest = wallFoot(building.base) + (1 + walls.topPlates) * stud.thickness + least.stud
-  if (
-    sideNames.some(side => walls.sides[side].height === null && heights[side] < lowest - HAIR) &&
-    walls.height < lowest - HAIR
-  )
-    problems.push({ code: 'wall-too-low', path: 'walls.height', least: lowest })
-  const eaves = Math.min(heights.south, heights.north)
-  for (const side of sideNames) {
-    const own = walls.sides[side].height
-    if (own !== null && own < lowest - HAIR)
-      problems.push({ code: 'wall-too-low', path: `walls.sides.${side}.height`, least: lowest })
-    else if (
-      own !== null &&
-      (side === 'east' || side === 'west') &&
-      !building.roof.has.falls.includes(side) &&
-      own > eaves + HAIR
-    )
-      problems.push({ code: 'gable-over-eaves', path: `walls.sides.${side}.height`, side, most: eaves })
-  }
-  if (walls.spacing < 2 * stud.thickness - HAIR)
-    problems.push({ code: 'spacing-too-tight', path: 'walls.spacing', least: 2 * stud.thickness })
-  const short = 2 * (stud.depth + Math.max(stud.depth, gaps.nailing) + 2 * stud.thickness)
-  if (footprint.length < short - HAIR)
-    problems.push({ code: 'wall-too-short', path: 'footprint.length', least: short })
-  if (footprint.width < short - HAIR)
-    problems.push({ code: 'wall-too-short', path: 'footprint.width', least: short })
-  return problems
-}
-
-/**
- * Why walls can't step as asked: eave walls carry rafters at one level; a step keeps off the corners, and
- * under the end rafters.
- */
-function stepProblems(
-  { walls, base, roof, heights }: Building,
-  outside: readonly Wall[],
-  stud: Section,
-  rafters: Profile | null,
-): StepProblem[] {
-  const t = stud.thickness
-  return outside.flatMap((wall): StepProblem[] => {
-    if (!isSide(wall.name)) return []
-    const side = wall.name
-    const { step: asked, build } = walls.sides[side]
-    const path = `walls.sides.${side}.step` as const
-    if (!asked) return []
-    if (wall.along === 'x' || roof.has.falls.includes(side))
-      return [{ code: 'step-under-rafters', path, side }]
-    if (!roof.has.endWalls.step) return [{ code: 'step-under-strip', path, side }]
-    if (build === 'posts') return [{ code: 'step-in-posts', path, side }]
-    const range = { least: wall.from + 2 * t, most: wall.to - 2 * t }
-    if (asked.at < range.least - HAIR || asked.at > range.most + HAIR)
-      return [{ code: 'step-no-room', path: `${path}.at`, side, range: hasRoom(range) ? range : null }]
-    const tees = wall.tees.map(({ from, to }) => ({
-      from: from - showing(stud) - t,
-      to: to + showing(stud) + t,
-    }))
-    if (tees.some(({ from, to }) => asked.at > from + HAIR && asked.at < to - HAIR))
-      return [
-        {
-          code: 'step-at-partition',
-          path: `${path}.at`,
-          side,
-          ...clearPlaces(asked.at, tees, { from: range.least, to: range.most }),
-        },
-      ]
-    const low = wallFoot(base) + (1 + walls.topPlates) * t + least.stud
-    if (asked.height < low - HAIR) return [{ code: 'step-too-low', path: `${path}.height`, side, least: low }]
-    // a rafter's lower edge is level with its plate where its seat is cut
-    const edge = (s: number, line: Profile): number =>
-      Math.max(levelUnder(line, s), heights[runAt(line, s)?.face.falls ?? 'south'])
-    const under = rafters
-      ? Math.min(edge(asked.at, rafters), edge(wall.to, rafters), ridgeOver(asked.at, wall.to, rafters))
-      : Infinity
-    return asked.height > under + HAIR
-      ? [{ code: 'step-into-roof', path: `${path}.height`, side, most: under }]
-      : []
-  })
-}
-
-type StepProblem = Extract<Problem, { readonly code: `step-${string}` }>
-
 /** The building with some walls level that can't step as asked. */
 const withoutSteps = (building: Building, sides: readonly SideName[]): Building =>
   sides.reduce((each, side) => withValue(each, `walls.sides.${side}.step`, null), building)
 
-/** The ridge board's lower edge, where it ends over a stretch of the wall. */
-const ridgeOver = (from: number, to: number, { hanging }: Profile): number =>
-  hanging && hanging.to > from && hanging.from < to ? hanging.bottom : Infinity
-
 /** Which partitions a wall's tees are of, by their places in the document. */
 const teeNumbers = ({ walls }: Building, { along }: Wall): number[] =>
   walls.partitions.flatMap(({ runs }, i) => ((runs === 'length' ? 'x' : 'y') === along ? [] : [i]))
-
-type PartitionProblem = Extract<Problem, { readonly code: 'partition-no-room' | 'partitions-meet' }>
-
-/**
- * Why partitions can't stand: too near an outside wall for their two studs in the walls they meet, or into
- * one that stands already. `raked` as of the walls' lines.
- */
-export function partitionProblems(building: Building, stud: Section, raked = true): PartitionProblem[] {
-  const lines = partitionLines(building, stud, raked)
-  const sides = wallLines(building, stud, raked)
-  const out: PartitionProblem[] = []
-  lines.forEach(({ along, low }, i) => {
-    const path = `walls.partitions.${i}.at` as const
-    const across = sides.filter(wall => wall.along !== along)
-    const taken = across.flatMap(wall =>
-      cornerPlaces(building, wall, stud).map(each => ({ ...each, overall: wall.overall })),
-    )
-    const least =
-      Math.max(stud.depth, ...taken.filter(each => each.from < each.overall / 2).map(each => each.to)) +
-      showing(stud)
-    const most =
-      Math.min(...taken.map(each => (each.from >= each.overall / 2 ? each.from : Infinity))) -
-      showing(stud) -
-      stud.depth
-    if (low < least - HAIR || low > most + HAIR)
-      return out.push({ code: 'partition-no-room', path, number: i + 1, least, most })
-    const other = lines.findIndex(
-      (each, k) =>
-        k < i &&
-        !out.some(problem => problem.number === k + 1) &&
-        (each.along !== along || Math.abs(each.low - low) < stud.depth + 2 * showing(stud)),
-    )
-    if (other >= 0) out.push({ code: 'partitions-meet', path, number: i + 1, other: other + 1 })
-    return undefined
-  })
-  return out
-}

@@ -1,14 +1,26 @@
 import { type Building, had, hasMouth, heightAbovePlate, type SideName, sideNames } from '../../design'
-import { type Plane, planeAcross, scale, subtract } from '../../geometry'
-import type { Section } from '../../lumber'
+import { type Plane, planeAcross, scale } from '../../geometry'
 import { degrees, HAIR, pitchAngle, radians } from '../../measure'
-import { least, onCentre, type Stretch, withLayout } from '../../trade'
+import { type Stretch } from '../../trade'
 import type { Problem } from '../problem'
 import { tightSpacing } from './common'
 import type { Apex, Eave, Hip, JackPlace, Ridge, RoofLines, RoofLumber, RoofShape } from './form'
 import { lowEave, outOf, plumbPlaneAt, slopedFace } from './planes'
 import { partingsIn, placesAbout } from './places'
 import { hipSeatProblems, seatProblems } from './seat'
+import {
+  type Corner,
+  corners,
+  cornerAt,
+  isSquare,
+  all,
+  placesOf,
+  wholeOf,
+  overallOf,
+  jacksThatFit,
+  hipPlane,
+  cornersOf,
+} from './hip-places'
 
 /**
  * Four slopes of one pitch. Common rafters run to a ridge as long as the length is more than the span, or,
@@ -40,88 +52,6 @@ const stops: ReadonlySet<Problem['code']> = new Set([
   'seat-wants-mouth',
 ])
 
-/** A corner of the building by the two walls that meet there, the eave wall first. */
-interface Corner {
-  readonly name: string
-  readonly sides: readonly ['south' | 'north', 'east' | 'west']
-}
-const corners: readonly Corner[] = [
-  { name: 'south-west', sides: ['south', 'west'] },
-  { name: 'south-east', sides: ['south', 'east'] },
-  { name: 'north-east', sides: ['north', 'east'] },
-  { name: 'north-west', sides: ['north', 'west'] },
-]
-
-const cornerAt = (
-  { footprint: { length, width } }: Building,
-  { sides: [eave, end] }: Corner,
-): { x: number; y: number } => ({
-  x: end === 'east' ? length : 0,
-  y: eave === 'north' ? width : 0,
-})
-
-const isSquare = ({ footprint: { length, width } }: Building): boolean => Math.abs(length - width) < HAIR
-
-interface Places {
-  readonly low: readonly Stretch[]
-  readonly commons: readonly Stretch[]
-  readonly high: readonly Stretch[]
-}
-
-const all = ({ low, commons, high }: Places): Stretch[] => [...low, ...commons, ...high]
-
-/**
- * Where commons and jacks stand along each wall: commons over the ridge, jacks from the outermost common
- * toward either corner.
- */
-function placesOf(
-  { footprint: { length, width }, roof: { spacing } }: Building,
-  { thickness: t }: Section,
-): Readonly<Record<SideName, Places>> {
-  const half = width / 2
-  const about = (at: number): Stretch => ({ from: at - t / 2, to: at + t / 2 })
-  const steps = Math.max(0, Math.floor((half - least.jack) / spacing))
-  const jacks = (from: number, way: 1 | -1): Stretch[] =>
-    Array.from({ length: steps }, (_, i) => about(from + way * (i + 1) * spacing))
-  const along = (first: number, last: number): Places => {
-    const ends = last - first < t ? [about(first)] : [about(first), about(last)]
-    return {
-      low: jacks(first, -1).reverse(),
-      high: jacks(last, 1),
-      commons: withLayout(
-        ends,
-        onCentre(spacing, last - first).map(at => first + at),
-        t,
-      ),
-    }
-  }
-  const [eave, end] = [along(half, Math.max(half, length - half)), along(half, half)]
-  return { south: eave, north: eave, east: end, west: end }
-}
-
-/** From the first common to the last. */
-const wholeOf = ({ commons }: Places): Stretch => ({
-  from: commons[0]?.from ?? 0,
-  to: commons[commons.length - 1]?.to ?? 0,
-})
-
-const overallOf = ({ footprint: { length, width } }: Building, side: SideName): number =>
-  side === 'south' || side === 'north' ? length : width
-
-/** Jacks that reach inside their plate; one nearer its corner is left out. */
-function jacksThatFit(
-  places: readonly Stretch[],
-  building: Building,
-  { hip: section, plate }: RoofLumber,
-  side: SideName,
-): readonly Stretch[] {
-  const overall = overallOf(building, side)
-  return places.filter(
-    ({ from, to }) =>
-      Math.min(from, overall - to) - section.thickness / Math.SQRT2 > plate.depth + least.jack,
-  )
-}
-
 /** Degrees above level of a hip between two slopes of an angle. */
 const hipAngle = (angle: number): number => degrees(Math.atan(Math.tan(radians(angle)) / Math.SQRT2))
 
@@ -131,27 +61,6 @@ const hipAngle = (angle: number): number => degrees(Math.atan(Math.tan(radians(a
  */
 const dropOf = ({ roof }: Building, { hip: section }: RoofLumber, angle: number): number =>
   had(roof.hip).edge === 'dropped' ? (section.thickness / 2) * Math.tan(radians(hipAngle(angle))) : 0
-
-/**
- * The plumb plane along a hip, `off` mm toward a side from its middle, that looks away from what lies on that
- * side.
- */
-function hipPlane(building: Building, corner: Corner, side: SideName, off: number): Plane {
-  const other = corner.sides.find(each => each !== side) ?? side
-  const out = scale(subtract(outOf[other], outOf[side]), Math.SQRT1_2)
-  const at = cornerAt(building, corner)
-  return plumbPlaneAt(out, out.x * at.x + out.y * at.y - off)
-}
-
-/** The corners at a wall's low and high end. */
-function cornersOf(side: SideName): readonly [Corner, Corner] {
-  const ends = side === 'south' || side === 'north' ? ['west', 'east'] : ['south', 'north']
-  return ends.map(end =>
-    corners.find(
-      corner => corner.sides.some(each => each === end) && corner.sides.some(each => each === side),
-    ),
-  ) as [Corner, Corner]
-}
 
 interface Laid {
   readonly lines: RoofLines

@@ -1,16 +1,8 @@
+import { abutmentOf, highEaveOf, lowEaveOf, ridgeOf, stripOf } from './read'
 import { meets, type Plane, vec } from '../../geometry'
 import { HAIR } from '../../measure'
 import type { Stretch } from '../../trade'
-import {
-  abutmentOf,
-  type Box,
-  lowEaveOf,
-  highEaveOf,
-  type RoofFace,
-  type RoofLines,
-  ridgeOf,
-  stripOf,
-} from './form'
+import type { Box, RoofFace, RoofLines } from './form'
 
 /** Where one face is the line over a wall across the building: `s` along the wall, mm; planes look up. */
 export interface ProfileRun {

@@ -1,0 +1,92 @@
+import type { SideName } from '../../design'
+import { meets, type Plane, scale, vec } from '../../geometry'
+import type { Stretch } from '../../trade'
+import type { RoofFace, Eave, Ridge, Hip, Abutment, RoofLines } from './form'
+
+export const eavesOf = ({ edges }: RoofLines): readonly Eave[] => edges.filter(edge => edge.kind === 'eave')
+
+/** The eaves at the low ends of the faces, each over its wall. */
+export const lowEaves = (lines: RoofLines): readonly Eave[] =>
+  eavesOf(lines).filter(eave => eave.points === 'down')
+
+export const lowEaveOf = (lines: RoofLines, face: RoofFace): Eave | undefined =>
+  lowEaves(lines).find(eave => eave.face === face)
+
+/** The wall or header that a face's rafters run up over at their high end; undefined where they end there. */
+export const highEaveOf = (lines: RoofLines, face: RoofFace): Eave | undefined =>
+  eavesOf(lines).find(eave => eave.points === 'up' && eave.face === face)
+
+/** The eave over a side's wall; undefined where there is none. */
+export const eaveOver = (lines: RoofLines, side: SideName): Eave | undefined =>
+  eavesOf(lines).find(eave => eave.side === side && eave.header === null)
+
+export const ridgeOf = ({ edges }: RoofLines): Ridge | undefined => edges.find(edge => edge.kind === 'ridge')
+
+export const abutmentOf = ({ edges }: RoofLines): Abutment | undefined =>
+  edges.find(edge => edge.kind === 'abutment')
+
+export const hipsOf = ({ edges }: RoofLines): readonly Hip[] => edges.filter(edge => edge.kind === 'hip')
+
+/** The face that falls to a side. */
+export const faceTo = ({ faces }: RoofLines, side: SideName): RoofFace | undefined =>
+  faces.find(face => face.falls === side)
+
+/**
+ * The plane that ends a face's rafters at their heads, looking away from them; null where they run on over.
+ */
+export function headPlane({ edges }: RoofLines, face: RoofFace): Plane | null {
+  for (const edge of edges) {
+    if (edge.kind === 'ridge') {
+      const mine = edge.sides.find(side => side.face === face)
+      if (mine) return mine.end
+    }
+    if ((edge.kind === 'apex' || edge.kind === 'abutment') && edge.face === face) return edge.end
+  }
+  return null
+}
+
+/**
+ * An open strip between two faces that don't meet: where its face stands, and its clear heights; null
+ * without.
+ */
+export function stripOf(
+  lines: RoofLines,
+): { readonly at: number; readonly clear: Stretch; readonly upper: Eave } | null {
+  const upper = eavesOf(lines).find(eave => eave.header !== null)
+  const ledger = abutmentOf(lines)
+  if (!upper?.header || !ledger) return null
+  return {
+    at: upper.outside.normal.y * upper.outside.offset,
+    clear: { from: ledger.box.top, to: upper.header.bottom },
+    upper,
+  }
+}
+
+/** Level of a plane over a place in plan that a plumb plane stands at, mm; 0 where it is plumb itself. */
+export const levelOver = (plane: Plane, { normal, offset }: Plane): number =>
+  meets(plane, scale(normal, offset), vec(0, 0, 1)) ?? 0
+
+/** Level of a face's plane over a place across the building, mm. */
+export const faceLevel = ({ top }: RoofFace, y: number): number =>
+  meets(top, vec(0, y, 0), vec(0, 0, 1)) ?? Infinity
+
+/** The faces that fall across the building; the roof over a place there is the lowest of them. */
+export const facesAcross = ({ faces }: RoofLines): readonly RoofFace[] =>
+  faces.filter(({ falls }) => falls === 'south' || falls === 'north')
+
+/** Level of the roof over a place across the building, mm. */
+export const roofLevel = (lines: RoofLines, y: number): number =>
+  Math.min(...facesAcross(lines).map(face => faceLevel(face, y)))
+
+/**
+ * Where a roof is highest across the building, from the south wall's outside: at its ridge, at a strip's
+ * face, at the far side of a ledger, or at the tails over a high wall; mm.
+ */
+export function peakAcross(lines: RoofLines): number {
+  const known = ridgeOf(lines)?.at ?? stripOf(lines)?.at
+  if (known !== undefined) return known
+  const high = eavesOf(lines).find(eave => eave.points === 'up')?.tail
+  if (high) return high.normal.y * high.offset
+  const ledger = abutmentOf(lines)
+  return ledger ? (ledger.face.falls === 'south' ? ledger.box.to : ledger.box.from) : 0
+}
