@@ -1,7 +1,7 @@
 import { HAIR } from '../../measure'
 import type { Base } from '../../design'
 import { planeAt, vec } from '../../geometry'
-import { lyingBoard } from '../between'
+import { lyingBoard } from '../square-board'
 import type { BuildingCut, Order } from '../member'
 import { grown, overlaps, type Rect, rectAlong, stretchesOf } from '../rect'
 import { type BaseShape, type Bearing, emptyBase } from './base'

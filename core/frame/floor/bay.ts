@@ -1,7 +1,7 @@
 import type { Role, Stretch } from '../../trade'
 import type { Floor } from '../../design'
 import type { Section } from '../../lumber'
-import { lyingBoard } from '../between'
+import { lyingBoard } from '../square-board'
 import type { Order } from '../member'
 import { type Rect, rectAlong, stretchesOf } from '../rect'
 

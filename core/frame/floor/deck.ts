@@ -3,8 +3,8 @@ import type { Deck, Floor } from '../../design'
 import { flip, planeAcross, place, vec } from '../../geometry'
 import { type Section, sheetSection } from '../../lumber'
 import { least, rowOf, type Stretch } from '../../trade'
-import { around, cutOut } from '../around'
-import { SPARE } from '../between'
+import { piecesAbout, cutOut } from '../pieces-about'
+import { SPARE } from '../square-board'
 import type { BuildingCut, Order } from '../member'
 import type { Rect } from '../rect'
 import { axesOf, type Bay } from './bay'
@@ -99,7 +99,7 @@ function laySheets(
   return rows.flatMap((row, r) => {
     const v = courses[r] ?? axes.v
     return row.flatMap((u, i) =>
-      around(axes.rect(u, v), openings).map(({ rect, notches }, k) =>
+      piecesAbout(axes.rect(u, v), openings).map(({ rect, notches }, k) =>
         flatBoard(
           `${bay.id}/sheet/${r + 1}/${i + 1}${k ? `/${k + 1}` : ''}`,
           'deck-sheet',
@@ -129,7 +129,7 @@ function layBoards(
   return rows.flatMap((row, r) => {
     const v = courses[r] ?? axes.v
     return row.flatMap((u, i) =>
-      around(axes.rect(u, v), openings).map(({ rect, notches }, k) =>
+      piecesAbout(axes.rect(u, v), openings).map(({ rect, notches }, k) =>
         flatBoard(
           `${bay.id}/board/${r + 1}/${i + 1}${k ? `/${k + 1}` : ''}`,
           'deck-board',

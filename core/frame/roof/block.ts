@@ -6,7 +6,7 @@ import type { Section } from '../../lumber'
 import { HAIR } from '../../measure'
 import type { BuildingCut, Order } from '../member'
 import type { Eave } from '../../lines'
-import { leaningBoard } from './leaning'
+import { leaningBoard } from './leaning-board'
 
 export const axisOf = ({ outside: { normal } }: Eave): 'x' | 'y' => (Math.abs(normal.y) > 0.5 ? 'x' : 'y')
 

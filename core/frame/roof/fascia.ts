@@ -4,11 +4,11 @@ import { least, rowOf } from '../../trade'
 import type { Building } from '../../design'
 import { add, scale, vec, type Vec3 } from '../../geometry'
 import { HAIR } from '../../measure'
-import { squareBoard } from '../between'
+import { squareBoard } from '../square-board'
 import type { BuildingCut, Order } from '../member'
 import { type Eave, eavesOf, levelOver, type Problem, type RoofLines, type RoofLumber } from '../../lines'
 import type { Section } from '../../lumber'
-import { leaningBoard } from './leaning'
+import { leaningBoard } from './leaning-board'
 import { tailPlane, topAtTail } from './tails'
 
 interface Layer {

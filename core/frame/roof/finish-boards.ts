@@ -3,7 +3,7 @@ import { type Eave, eavesOf, type RoofLines, type RoofLumber } from '../../lines
 import { least, rowOf } from '../../trade'
 import type { Building } from '../../design'
 import { add, cross, meets, place, planeAt, scale, vec } from '../../geometry'
-import { SPARE } from '../between'
+import { SPARE } from '../square-board'
 import type { BuildingCut, Order } from '../member'
 import { coverOn } from './cover'
 import { finishEnd, finishFoot, tailPlane } from './tails'

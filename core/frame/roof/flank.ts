@@ -14,7 +14,7 @@ import {
 } from '../../geometry'
 import type { Section } from '../../lumber'
 import { gaps, type Stretch } from '../../trade'
-import { SPARE } from '../between'
+import { SPARE } from '../square-board'
 import type { BuildingCut, Order } from '../member'
 import { type Eave, highEaveOf, lowEaveOf, type RoofFace, type RoofLines, type RoofLumber } from '../../lines'
 import { coverOn } from './cover'

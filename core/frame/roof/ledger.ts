@@ -11,7 +11,7 @@ import {
 } from '../../lines'
 import { HAIR, TOUCHING } from '../../measure'
 import { fewestBoards, gaps, pliesOf, type Stretch } from '../../trade'
-import { squareBoard } from '../between'
+import { squareBoard } from '../square-board'
 import type { Order } from '../member'
 import type { BearingPartition } from './obstacle'
 import { acrossPartitions, evenPosts, nearestClear } from './posts'

@@ -21,7 +21,7 @@ import {
   type RoofLumber,
   seatLength,
 } from '../../lines'
-import { leaningBoard } from './leaning'
+import { leaningBoard } from './leaning-board'
 import type { Pair } from './ties'
 
 /** The level clear edges of an opening on its slope's upper plane, and the ways of the slope. */

@@ -17,7 +17,7 @@ import {
 } from '../../geometry'
 import type { Section } from '../../lumber'
 import { countUp, degrees, HAIR } from '../../measure'
-import { SPARE } from '../between'
+import { SPARE } from '../square-board'
 import type { Order } from '../member'
 import {
   abutmentOf,
@@ -29,7 +29,7 @@ import {
   type RoofLumber,
   stripOf,
 } from '../../lines'
-import { leaningBoard } from './leaning'
+import { leaningBoard } from './leaning-board'
 import { nearestClear } from './posts'
 import { betweenEnds } from './ties'
 

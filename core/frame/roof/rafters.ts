@@ -12,7 +12,7 @@ import {
   type RoofLumber,
 } from '../../lines'
 import { middleOf, type Stretch } from '../../trade'
-import { squareBoard } from '../between'
+import { squareBoard } from '../square-board'
 import type { BuildingCut, Order } from '../member'
 import { partedOrders, roofHeaders } from './openings'
 import { headCuts, rafterCuts, rafterOn, rafterReach } from './rafter'

@@ -3,7 +3,7 @@ import { meets, vec } from '../../geometry'
 import type { Problem, Ridge, RoofLines, RoofLumber } from '../../lines'
 import { HAIR } from '../../measure'
 import { gaps, middleOf, pliesOf, type Stretch } from '../../trade'
-import { squareBoard } from '../between'
+import { squareBoard } from '../square-board'
 import type { Order } from '../member'
 import { acrossPartitions, evenPosts, nearestClear } from './posts'
 

@@ -2,7 +2,7 @@ import { least, overlap, rowOf, type Stretch } from '../../trade'
 import { HAIR } from '../../measure'
 import type { Building } from '../../design'
 import { planeAcross } from '../../geometry'
-import { lyingBoard } from '../between'
+import { lyingBoard } from '../square-board'
 import type { BuildingCut, Order } from '../member'
 import { type Eave, levelOver, lowEaves, type Problem, type RoofLines, type RoofLumber } from '../../lines'
 import { coverOn } from './cover'
@@ -20,28 +20,28 @@ export function soffitOrders(
   const problems: Problem[] = []
   if (!lumber.soffit) return { orders: [], problems }
   const orders = lowEaves(lines).flatMap(eave => {
-    const fit = fitOf(building, lumber, eave)
-    if (fit.long < least.soffitJoist.long - HAIR)
+    const room = roomFor(building, lumber, eave)
+    if (room.long < least.soffitJoist.long - HAIR)
       problems.push({
         code: 'soffit-no-room',
         path: 'roof.overhang.eave',
         side: eave.side,
-        least: fit.short + least.soffitJoist.long,
+        least: room.short + least.soffitJoist.long,
       })
-    else if (fit.deep < least.soffitJoist.deep - HAIR)
+    else if (room.deep < least.soffitJoist.deep - HAIR)
       problems.push({
         code: 'soffit-too-high',
         path: 'roof.overhang.eave',
         side: eave.side,
-        by: least.soffitJoist.deep - fit.deep,
+        by: least.soffitJoist.deep - room.deep,
       })
-    else return eaveOrders(building, lumber, eave, fit)
+    else return eaveOrders(building, lumber, eave, room)
     return []
   })
   return { orders, problems }
 }
 
-interface Fit {
+interface SoffitRoom {
   readonly foot: number
   readonly cover: number
   /** What cover and ledger take of the overhang. */
@@ -50,7 +50,7 @@ interface Fit {
   readonly deep: number
 }
 
-function fitOf(building: Building, lumber: RoofLumber, eave: Eave): Fit {
+function roomFor(building: Building, lumber: RoofLumber, eave: Eave): SoffitRoom {
   const cover = coverOn(building, lumber, eave.side)
   const short = cover + (lumber.soffit?.thickness ?? 0)
   const foot = footOfTail(building, eave)
@@ -72,7 +72,7 @@ function eaveOrders(
   building: Building,
   lumber: RoofLumber,
   eave: Eave,
-  { foot, cover, short }: Fit,
+  { foot, cover, short }: SoffitRoom,
 ): Order[] {
   const { soffit } = lumber
   if (!soffit) return []

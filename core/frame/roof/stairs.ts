@@ -3,7 +3,7 @@ import { HAIR } from '../../measure'
 import { type Building } from '../../design'
 import { planeAcross, meets, vec } from '../../geometry'
 import type { Section } from '../../lumber'
-import { lyingBoard } from '../between'
+import { lyingBoard } from '../square-board'
 import type { Order } from '../member'
 import { lowEaves, type Problem, type RoofLines, type RoofLumber } from '../../lines'
 
@@ -150,7 +150,7 @@ export function joistsReach(
   return high === 'north' ? { from: 0, to: width - back } : { from: back, to: width }
 }
 
-interface Fit {
+interface StairFit {
   readonly low: Joist
   readonly high: Joist
   readonly doubles: readonly Stretch[]
@@ -166,7 +166,7 @@ function fitOf(
   { section, z, joists, blocked, ties, inside }: Ceiling,
   i: number,
   used: readonly Stretch[],
-): Fit | StairProblem {
+): StairFit | StairProblem {
   const asked = building.roof.openings[i]
   const path: `roof.openings.${number}` = `roof.openings.${i}`
   const number = i + 1

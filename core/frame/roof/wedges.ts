@@ -3,7 +3,7 @@ import { lowEaves, type RoofLines, type RoofLumber } from '../../lines'
 import { gaps } from '../../trade'
 import type { Building } from '../../design'
 import { vec } from '../../geometry'
-import { squareBoard } from '../between'
+import { squareBoard } from '../square-board'
 import type { Order } from '../member'
 
 /**

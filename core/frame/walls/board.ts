@@ -2,7 +2,7 @@ import type { Stretch } from '../../trade'
 import { HAIR } from '../../measure'
 import { vec, type Vec3 } from '../../geometry'
 import type { Section } from '../../lumber'
-import { squareBoard } from '../between'
+import { squareBoard } from '../square-board'
 import type { BuildingCut, Order } from '../member'
 import { acrossAxis, type Wall } from './wall'
 

@@ -8,7 +8,7 @@ import type { BuildingCut, Order } from '../member'
 import { acrossOfBoard, type WallBoard, wallPoint } from './board'
 import { SIDE_STUDS } from './openings'
 import type { RakePlate } from './rake-plates'
-import { acrossOf, slantedAxes, type SlantedLine, slantedOrder } from './slanted'
+import { acrossOf, slantedAxes, type SlantedLine, slantedOrder } from './slanted-board'
 import type { Wall } from './wall'
 import type { FramedWall } from './walls'
 

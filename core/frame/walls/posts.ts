@@ -6,7 +6,7 @@ import type { Section } from '../../lumber'
 import type { BuildingCut, Order } from '../member'
 import type { Problem } from '../../lines'
 import { upright, type WallBoard, wallPoint } from './board'
-import { slantedOrder } from './slanted'
+import { slantedOrder } from './slanted-board'
 import type { Wall } from './wall'
 
 /** A side of posts and beam: its boards on the wall's face, and its knee braces. */

@@ -12,7 +12,7 @@ import {
   type Vec3,
 } from '../../geometry'
 import type { Section } from '../../lumber'
-import { SPARE } from '../between'
+import { SPARE } from '../square-board'
 import { fewestBoards, gaps, least, type Stretch } from '../../trade'
 import type { BuildingCut, Order } from '../member'
 import type { Rake } from './top'

@@ -3,8 +3,8 @@ import type { Sheathing } from '../../design'
 import { planeAcross, vec } from '../../geometry'
 import { countUp, HAIR } from '../../measure'
 import { type Section, sheetSection } from '../../lumber'
-import { around, cutOut } from '../around'
-import { squareBoard } from '../between'
+import { piecesAbout, cutOut } from '../pieces-about'
+import { squareBoard } from '../square-board'
 import { fewestBoards, least, middleOf, rowOf, type Stretch } from '../../trade'
 import type { BuildingCut, Order } from '../member'
 import type { Rect } from '../rect'
@@ -218,7 +218,7 @@ function pieces(
       )
     : z.to
   if (high - z.from < least.piece || s.to - s.from < least.piece) return []
-  return around({ x0: s.from, x1: s.to, y0: z.from, y1: high }, holes).map(({ rect, notches }, k) =>
+  return piecesAbout({ x0: s.from, x1: s.to, y0: z.from, y1: high }, holes).map(({ rect, notches }, k) =>
     sheetOrder(sheathing, wall, stud, `${id}${k ? `/${k + 1}` : ''}`, rect, notches, slopes),
   )
 }

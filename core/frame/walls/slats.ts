@@ -16,8 +16,8 @@ import { least, rowOf, type Stretch } from '../../trade'
 import { HAIR } from '../../measure'
 import { planeAcross, vec } from '../../geometry'
 import type { Section } from '../../lumber'
-import { around, cutOut } from '../around'
-import { squareBoard } from '../between'
+import { piecesAbout, cutOut } from '../pieces-about'
+import { squareBoard } from '../square-board'
 import type { BuildingCut, Order } from '../member'
 import type { Rect } from '../rect'
 import { wallPoint } from './board'
@@ -68,7 +68,7 @@ export function slatWall(ask: CoverAsk, slat: Section, gap: number, longest: num
       (whole, breaks) => staggeredRow(whole, breaks, longest, r % 2 === 1),
     )
     return row.flatMap((s, c) =>
-      around({ x0: s.from, x1: s.to, y0: z.from, y1: z.to }, holes).map(({ rect, notches }, k) =>
+      piecesAbout({ x0: s.from, x1: s.to, y0: z.from, y1: z.to }, holes).map(({ rect, notches }, k) =>
         slatOrder(
           ask,
           slat,

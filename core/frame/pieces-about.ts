@@ -7,7 +7,7 @@ import { overlaps, type Rect, within } from './rect'
  * What of a rectangle is left about holes: whole pieces where a hole runs across it, else the piece with what
  * is to be cut out of it.
  */
-export function around(
+export function piecesAbout(
   rect: Rect,
   holes: readonly Rect[],
 ): { readonly rect: Rect; readonly notches: readonly Rect[] }[] {
@@ -28,7 +28,7 @@ export function around(
         ]
     return sides
       .filter(({ x0, x1, y0, y1 }) => x1 - x0 > least.piece && y1 - y0 > least.piece)
-      .flatMap(side => around(side, holes))
+      .flatMap(side => piecesAbout(side, holes))
   }
   return [{ rect, notches: hit }]
 }

@@ -1,7 +1,7 @@
 import type { Role } from '../../trade'
 import { cross, place, scale, subtract, vec, type Vec3 } from '../../geometry'
 import type { Section } from '../../lumber'
-import { SPARE } from '../between'
+import { SPARE } from '../square-board'
 import type { BuildingCut, Order } from '../member'
 import { wallPoint } from './board'
 import { acrossAxis, type Wall } from './wall'

@@ -1,7 +1,7 @@
 import type { Role, Stretch } from '../../trade'
 import { add, cross, place, planeAt, scale, vec, type Vec3 } from '../../geometry'
 import type { Section } from '../../lumber'
-import { SPARE } from '../between'
+import { SPARE } from '../square-board'
 import type { BuildingCut, Order } from '../member'
 
 /** A board along a wall that leans as a slope does. */
