@@ -2,7 +2,7 @@ import { peakAcross, ridgeOf } from '../lines'
 import type { Plan } from '../plan'
 import { type Drawing, drawn, type Line } from './drawing'
 import { seen, sectionView } from './view'
-import { reachOf } from './section-reach'
+import { overhangs } from './section-reach'
 import { sectionMembers } from './section-members'
 import { dimensions, pitchTags } from './section-dimensions'
 import { handles } from './section-handles'
@@ -13,7 +13,7 @@ import { handles } from './section-handles'
  */
 export function roofSection(plan: Plan, at?: number): Drawing {
   const { building, frame } = plan
-  const reach = reachOf(plan)
+  const reach = overhangs(plan)
   const middle = peakAcross(frame.roof)
   const lines: Line[] = [
     {

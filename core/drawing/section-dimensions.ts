@@ -3,7 +3,7 @@ import { ONE_READING } from '../measure'
 import { heightField } from './height-field'
 import type { Plan, RoofReading } from '../plan'
 import type { Dimension, PitchTag } from './drawing'
-import { reachOf, topAt, isUnequal } from './section-reach'
+import { overhangs, topAt, isUnequal } from './section-reach'
 
 const foot = (x: number): { x: number; y: number } => ({ x, y: 0 })
 
@@ -58,7 +58,7 @@ function eaves(plan: Plan): Dimension[] {
       footprint: { width },
     },
   } = plan
-  const reach = reachOf(plan)
+  const reach = overhangs(plan)
   const at = (
     side: 'south' | 'north',
     field: 'roof.overhang.eave' | 'roof.overhang.high',

@@ -3,7 +3,7 @@ import { heightField } from './height-field'
 import { tiePlate } from '../frame'
 import type { Plan } from '../plan'
 import type { Handle } from './drawing'
-import { reachOf, topAt, isUnequal } from './section-reach'
+import { overhangs, topAt, isUnequal } from './section-reach'
 
 /** Ties are dragged up and down beside the ridge; under one slope, its ceiling joists in the middle. */
 function tieHandles({
@@ -73,7 +73,7 @@ function stripHandles(plan: Plan): Handle[] {
 export function handles(plan: Plan): Handle[] {
   const { building, frame } = plan
   const { width } = building.footprint
-  const reach = reachOf(plan)
+  const reach = overhangs(plan)
   const at = topAt(plan)
   const gable = frame.roof.faces.length > 1
   const low = !gable && building.roof.high === 'south' ? 'north' : 'south'

@@ -2,7 +2,7 @@ import { peakAcross } from '../lines'
 import type { Plan } from '../plan'
 
 /** How far the rafters reach past each eave wall, mm. */
-export function reachOf({ building: { roof } }: Plan): Readonly<Record<'south' | 'north', number>> {
+export function overhangs({ building: { roof } }: Plan): Readonly<Record<'south' | 'north', number>> {
   const { eave } = roof.overhang
   if (roof.raised) return { south: eave, north: eave }
   const high = roof.has.house ? 0 : (roof.overhang.high ?? eave)
@@ -12,7 +12,7 @@ export function reachOf({ building: { roof } }: Plan): Readonly<Record<'south' |
 /** Where the section's highest point is, across the building. */
 export const topAt = (plan: Plan): number => {
   const { width } = plan.building.footprint
-  const reach = reachOf(plan)
+  const reach = overhangs(plan)
   return Math.min(Math.max(peakAcross(plan.frame.roof), -reach.south), width + reach.north)
 }
 

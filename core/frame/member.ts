@@ -93,7 +93,7 @@ export type Reach = Readonly<Record<keyof Vec3, Stretch>>
 const reaches = new WeakMap<Member, Reach>()
 
 /** Read off its faces, once for each member. */
-export function reachOf(member: Member): Reach {
+export function boxOf(member: Member): Reach {
   const known = reaches.get(member)
   if (known) return known
   const corners = member.board.faces

@@ -4,7 +4,7 @@ import { type Design, newDesign, readDesign, roofChoices, withRoofOf, withValue 
 import { furnishedSheds, groundedSheds, openedSheds, runs } from '../testing/designs'
 import { differences } from '../testing/differences'
 import { documentedFiles } from '../testing/documented'
-import { type Frame, frame, newMemory, reachOf } from './index'
+import { type Frame, frame, newMemory, boxOf } from './index'
 
 /** A memory only ever saves work: what is framed with it is what is framed without. */
 const read = (file: unknown): Design => {
@@ -24,7 +24,7 @@ const told = ({ members, ...rest }: Frame): unknown => [
   members.map(member => {
     const { id, role, section, placement, board, sawn } = member
     const cut = [board, sawn].map(each => each && [each.start, each.end, each.volume, each.faces.length])
-    return [id, role, section, placement, cut, reachOf(member)]
+    return [id, role, section, placement, cut, boxOf(member)]
   }),
 ]
 const warmIsCold = (...designs: readonly Design[]): void => {

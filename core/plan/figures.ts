@@ -1,6 +1,6 @@
 import type { Member } from '../frame'
 import { CUBIC_METRES, degrees, FOOT, METRE, TOUCHING } from '../measure'
-import { backingOf, commonDifference, dropOf, type SkewReading, studDifference } from './hips'
+import { backingOf, commonDifference, hipDrop, type SkewReading, studDifference } from './hips'
 import type { Piece } from './piece'
 import type { Plan } from './plan'
 import type { RoofReading } from './roof'
@@ -148,7 +148,7 @@ export function hipFigures(plan: Plan, member: Member, reading: SkewReading): Fi
       hip: 1,
     }),
     backing === null
-      ? figure('drop', dropOf(plan.frame, member), {
+      ? figure('drop', hipDrop(plan.frame, member), {
           thickness: member.section.thickness,
           angle: reading.angle,
         })

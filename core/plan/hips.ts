@@ -172,7 +172,7 @@ export function backingOf(hip: Member): number | null {
  * How far a hip's upper edge lies under the line where its slopes meet, plumb, mm: read off its placement and
  * the roof's planes. 0 of a backed one.
  */
-export function dropOf({ roof }: Frame, hip: Member): number {
+export function hipDrop({ roof }: Frame, hip: Member): number {
   const { on } = middleOf(hip)
   const over = Math.min(
     ...eavesUnder(roof, hip).map(({ face }) => meets(face.top, on, vec(0, 0, 1)) ?? Infinity),

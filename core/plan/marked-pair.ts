@@ -1,7 +1,7 @@
 import type { Stretch } from '../trade'
 import { ONE_READING, TOUCHING } from '../measure'
 import { standsOnDeck } from '../design'
-import { type Bay, type Frame, type Member, reachOf, type WallName } from '../frame'
+import { type Bay, type Frame, type Member, boxOf, type WallName } from '../frame'
 import { toBuilding, type Vec3 } from '../geometry'
 
 /**
@@ -41,7 +41,7 @@ export interface RakeStrip extends MarkedPair {
 }
 
 /** The stretch a member takes along an axis of the building, mm. */
-export const stretchOf = (member: Member, axis: keyof Vec3): Stretch => reachOf(member)[axis]
+export const stretchOf = (member: Member, axis: keyof Vec3): Stretch => boxOf(member)[axis]
 
 /** Letters of what stands between a wall's plates. */
 const upright: Partial<Record<Member['role'], PairMark['letter']>> = {

@@ -51,7 +51,7 @@ export function lookouts(
   const next = end === 'west' ? rafters[1] : rafters[rafters.length - 2]
   if (!next) return []
   return lookoutPlaces(building, lumber, flank).map((at, i) => {
-    const z = reachOf(flank, lookout, at)
+    const z = lookoutReach(flank, lookout, at)
     // a tie beside the next rafter stands in the way: the lookout is nailed to that
     const ties = taken.filter(each => each.z.from < z.to && each.z.to > z.from).map(each => each.s)
     const inner =
@@ -116,7 +116,7 @@ function woodAt(
 }
 
 /** From where to where up a lookout takes. */
-function reachOf(flank: Flank, lookout: Section, at: number): Stretch {
+function lookoutReach(flank: Flank, lookout: Section, at: number): Stretch {
   const { z } = pointAt(flank, at)
   const half = (lookout.depth / 2) * Math.hypot(flank.roofTop.normal.x, flank.roofTop.normal.y)
   return { from: z - half - lookout.thickness, to: z + half }
@@ -139,7 +139,7 @@ export function lookoutsTaken(building: Building, lumber: RoofLumber, lines: Roo
       [
         { from: first.to, to: second.from },
         { from: before.to, to: last.from },
-      ].map(s => ({ along: 'x', s, z: reachOf(flank, lumber.lookout, at), ...own })),
+      ].map(s => ({ along: 'x', s, z: lookoutReach(flank, lumber.lookout, at), ...own })),
     )
   })
 }

@@ -59,7 +59,7 @@ const hipAngle = (angle: number): number => degrees(Math.atan(Math.tan(radians(a
  * How far a dropped hip lies under the line where the slopes meet, plumb, mm: its arrises then lie in the
  * slopes.
  */
-const dropOf = ({ roof }: Building, { hip: section }: RoofLumber, angle: number): number =>
+const hipDrop = ({ roof }: Building, { hip: section }: RoofLumber, angle: number): number =>
   had(roof.hip).edge === 'dropped' ? (section.thickness / 2) * Math.tan(radians(hipAngle(angle))) : 0
 
 interface Laid {
@@ -82,7 +82,7 @@ function layOf(building: Building, lumber: RoofLumber): Laid {
   const half = width / 2
   const thickness = isSquare(building) ? 0 : ridge.thickness
   const outside = { south: 0, north: width, west: 0, east: length }
-  const drop = dropOf(building, lumber, angle)
+  const drop = hipDrop(building, lumber, angle)
   const places = placesOf(building, rafter)
   const eave = (side: SideName): Eave => {
     const { low, commons, high } = places[side]
