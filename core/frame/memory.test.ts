@@ -37,7 +37,7 @@ describe('a frame that knows the one before', () => {
   test('is the frame without, over pairs of unlike buildings, there and back', () => {
     fc.assert(
       fc.property(any, any, (one, other) => warmIsCold(one, other, one)),
-      { numRuns: runs(25) },
+      { numRuns: runs(15) },
     )
   }, 3_600_000)
 
@@ -48,7 +48,7 @@ describe('a frame that knows the one before', () => {
         fc.shuffledSubarray([...roofChoices], { minLength: 4, maxLength: 4 }),
         (design, choices) => warmIsCold(design, ...choices.map(choice => read(withRoofOf(design, choice)))),
       ),
-      { numRuns: runs(8) },
+      { numRuns: runs(5) },
     )
   }, 3_600_000)
 
