@@ -32,6 +32,18 @@ describe('the linter holds the rooms apart', () => {
     ['core/plan/plan.ts', 'export const a = Date.now()\n', 'no-restricted-globals'],
     ['core/drawing/view.ts', 'export const a = document.title\n', 'no-restricted-globals'],
     ['app/logic/entry.ts', "import Dexie from 'dexie'\nexport const a = Dexie\n", 'no-restricted-imports'],
+    ['core/plan/plan.ts', 'export const a = (b: number): boolean => b < 1e-6\n', 'no-restricted-syntax'],
+    [
+      'core/plan/plan.ts',
+      'export const a = (roof: { shape: string }) => roof.shape\n',
+      'no-restricted-syntax',
+    ],
+    [
+      'app/logic/entry.ts',
+      'export const a = ({ roof: { shape } }: { roof: { shape: string } }) => shape\n',
+      'no-restricted-syntax',
+    ],
+    ['core/frame/memory.ts', "export type { Frame } from './frame'\n", 'house/no-circles'],
     [
       'core/plan/plan.test.ts',
       "import { test } from '@jest/globals'\ntest.only('x', () => {})\n",

@@ -2,7 +2,14 @@ import type { Building } from '../../design'
 import type { Section } from '../../lumber'
 import { HAIR } from '../../measure'
 import type { Problem } from '../problem'
-import type { Rake, RoofFace, RoofLumber } from './form'
+import type { Rake, RoofFace, RoofLay, RoofLines, RoofLumber } from './form'
+
+/** A roof as laid, framed unless one of its problems leaves nothing to frame. */
+export const layUnless = (
+  stops: readonly Problem['code'][],
+  lines: RoofLines,
+  problems: readonly Problem[],
+): RoofLay => ({ lines, problems, framed: !problems.some(({ code }) => stops.includes(code)) })
 
 /** Where faces end over both gables. */
 export const rakesOf = (faces: readonly RoofFace[], reach: number): Rake[] =>

@@ -2,7 +2,7 @@ import { type Building, had, lowSide } from '../../design'
 import { planeAcross, planeAt, vec } from '../../geometry'
 import { HAIR, pitchAngle, radians } from '../../measure'
 import type { Problem } from '../problem'
-import { rakesOf, tightSpacing } from './common'
+import { layUnless, rakesOf, tightSpacing } from './common'
 import type { Eave, RoofFace, RoofLines, RoofLumber, RoofShape } from './form'
 import { noJacks, outOf, plumbPlaneAt } from './planes'
 import { overEaveWalls, placesTo } from './places'
@@ -14,18 +14,13 @@ import { overEaveWalls, placesTo } from './places'
 export const flat: RoofShape = {
   lay(building, lumber) {
     const lines = linesOf(building, lumber)
-    const problems = problemsOf(building, lumber, lines)
-    return { lines, problems, framed: !problems.some(({ code }) => stops.has(code)) }
+    return layUnless(stops, lines, problemsOf(building, lumber, lines))
   },
   places: overEaveWalls,
 }
 
 /** What leaves nothing to frame. */
-const stops: ReadonlySet<Problem['code']> = new Set([
-  'flat-walls-uneven',
-  'spacing-too-tight',
-  'firring-shallow',
-])
+const stops: readonly Problem['code'][] = ['flat-walls-uneven', 'spacing-too-tight', 'firring-shallow']
 
 type Side = 'south' | 'north'
 

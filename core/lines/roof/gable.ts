@@ -2,7 +2,7 @@ import { type Building, heightAbovePlate, type Meeting, meeting, peakReach } fro
 import { planeAcross } from '../../geometry'
 import { HAIR, ONE_READING, pitchAngle, radians } from '../../measure'
 import type { Problem } from '../problem'
-import { rakesOf, setbackOf, tightSpacing } from './common'
+import { layUnless, rakesOf, setbackOf, tightSpacing } from './common'
 import type { Eave, RoofLay, RoofLumber, RoofShape } from './form'
 import { lowEave, outOf, plumbPlaneAt, slopedFace } from './planes'
 import { overEaveWalls, placesTo } from './places'
@@ -15,21 +15,20 @@ import { levelTailProblems, seatProblems } from './seat'
 export const gable: RoofShape = {
   lay(building, lumber) {
     const laid = layOf(building, lumber)
-    const problems = problemsOf(building, lumber, laid)
-    return { lines: laid.lines, problems, framed: !problems.some(({ code }) => stops.has(code)) }
+    return layUnless(stops, laid.lines, problemsOf(building, lumber, laid))
   },
   places: overEaveWalls,
 }
 
 /** What leaves nothing to frame. */
-const stops: ReadonlySet<Problem['code']> = new Set([
+const stops: readonly Problem['code'][] = [
   'rafter-no-length',
   'ridge-off-span',
   'pitches-apart',
   'spacing-too-tight',
   'seat-through-rafter',
   'peak-out-of-reach',
-])
+]
 
 interface Laid {
   readonly lines: RoofLay['lines']

@@ -3,7 +3,7 @@ import { type Plane, planeAcross, scale } from '../../geometry'
 import { degrees, HAIR, pitchAngle, radians } from '../../measure'
 import { type Stretch } from '../../trade'
 import type { Problem } from '../problem'
-import { tightSpacing } from './common'
+import { layUnless, tightSpacing } from './common'
 import type { Apex, Eave, Hip, JackPlace, Ridge, RoofLines, RoofLumber, RoofShape } from './form'
 import { lowEave, outOf, plumbPlaneAt, slopedFace } from './planes'
 import { partingsIn, placesAbout } from './places'
@@ -31,8 +31,7 @@ import {
 export const hip: RoofShape = {
   lay(building, lumber) {
     const laid = layOf(building, lumber)
-    const problems = problemsOf(building, lumber, laid)
-    return { lines: laid.lines, problems, framed: !problems.some(({ code }) => stops.has(code)) }
+    return layUnless(stops, laid.lines, problemsOf(building, lumber, laid))
   },
   places: (building, rafter) => {
     const at = placesOf(building, rafter)
@@ -41,7 +40,7 @@ export const hip: RoofShape = {
 }
 
 /** What leaves nothing to frame. */
-const stops: ReadonlySet<Problem['code']> = new Set([
+const stops: readonly Problem['code'][] = [
   'rafter-no-length',
   'hip-too-short',
   'hip-nearly-square',
@@ -50,7 +49,7 @@ const stops: ReadonlySet<Problem['code']> = new Set([
   'seat-through-rafter',
   'seat-through-hip',
   'seat-wants-mouth',
-])
+]
 
 /** Degrees above level of a hip between two slopes of an angle. */
 const hipAngle = (angle: number): number => degrees(Math.atan(Math.tan(radians(angle)) / Math.SQRT2))

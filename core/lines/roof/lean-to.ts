@@ -2,7 +2,7 @@ import { type Building, heightAbovePlate, ledgerRise, limits, lowSide } from '..
 import { scale } from '../../geometry'
 import { HAIR, ONE_READING, pitchAngle, radians } from '../../measure'
 import type { Problem } from '../problem'
-import { rakesOf, setbackOf, tightSpacing } from './common'
+import { layUnless, rakesOf, setbackOf, tightSpacing } from './common'
 import type { Abutment, Eave, RoofLines, RoofLumber, RoofShape } from './form'
 import { lowEave, outOf, plumbPlaneAt, slopedFace } from './planes'
 import { overEaveWalls, placesTo } from './places'
@@ -15,19 +15,18 @@ import { levelTailProblems, seatProblems } from './seat'
 export const leanTo: RoofShape = {
   lay(building, lumber) {
     const laid = layOf(building, lumber)
-    const problems = problemsOf(building, lumber, laid)
-    return { lines: laid.lines, problems, framed: !problems.some(({ code }) => stops.has(code)) }
+    return layUnless(stops, laid.lines, problemsOf(building, lumber, laid))
   },
   places: overEaveWalls,
 }
 
 /** What leaves nothing to frame. */
-const stops: ReadonlySet<Problem['code']> = new Set([
+const stops: readonly Problem['code'][] = [
   'rafter-no-length',
   'ledger-out-of-reach',
   'spacing-too-tight',
   'seat-through-rafter',
-])
+]
 
 interface Laid {
   readonly lines: RoofLines

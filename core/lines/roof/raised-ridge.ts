@@ -3,7 +3,7 @@ import { meets, planeAcross, scale, vec } from '../../geometry'
 import { HAIR, pitchAngle, radians } from '../../measure'
 import { least, type Stretch } from '../../trade'
 import type { Problem } from '../problem'
-import { rakesOf, setbackOf, tightSpacing } from './common'
+import { layUnless, rakesOf, setbackOf, tightSpacing } from './common'
 import type { Abutment, Box, Eave, RoofLines, RoofLumber, RoofShape } from './form'
 import { lowEave, outOf, plumbPlaneAt, slopedFace } from './planes'
 import { overEaveWalls, placesTo } from './places'
@@ -17,21 +17,20 @@ import { seatProblems } from './seat'
 export const raisedRidge: RoofShape = {
   lay(building, lumber) {
     const laid = layOf(building, lumber)
-    const problems = problemsOf(building, lumber, laid)
-    return { lines: laid.lines, problems, framed: !problems.some(({ code }) => stops.has(code)) }
+    return layUnless(stops, laid.lines, problemsOf(building, lumber, laid))
   },
   places: overEaveWalls,
 }
 
 /** What leaves nothing to frame. */
-const stops: ReadonlySet<Problem['code']> = new Set([
+const stops: readonly Problem['code'][] = [
   'strip-off-span',
   'strip-too-low',
   'spacing-too-tight',
   'seat-through-rafter',
   'seat-wants-mouth',
   'ridge-into-wall',
-])
+]
 
 type Side = 'south' | 'north'
 

@@ -2,7 +2,7 @@ import { type Building, hasMouth, heightAbovePlate, limits, lowSide } from '../.
 import { planeAcross, planeAt, vec } from '../../geometry'
 import { HAIR, radians } from '../../measure'
 import type { Problem } from '../problem'
-import { rakesOf, setbackOf, tightSpacing } from './common'
+import { layUnless, rakesOf, setbackOf, tightSpacing } from './common'
 import type { Eave, RoofFace, RoofLines, RoofLumber, RoofShape } from './form'
 import { noJacks, outOf, plumbPlaneAt } from './planes'
 import { overEaveWalls, placesTo } from './places'
@@ -16,21 +16,20 @@ import { seatProblems } from './seat'
 export const singleSlope: RoofShape = {
   lay(building, lumber) {
     const { lines, low } = layOf(building, lumber)
-    const problems = problemsOf(building, lumber, low)
-    return { lines, problems, framed: !problems.some(({ code }) => stops.has(code)) }
+    return layUnless(stops, lines, problemsOf(building, lumber, low))
   },
   places: overEaveWalls,
 }
 
 /** What leaves nothing to frame. */
-const stops: ReadonlySet<Problem['code']> = new Set([
+const stops: readonly Problem['code'][] = [
   'rafter-no-length',
   'slope-falls',
   'slope-steep',
   'spacing-too-tight',
   'seat-through-rafter',
   'seat-wants-mouth',
-])
+]
 
 type Side = 'south' | 'north'
 
