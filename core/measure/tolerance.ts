@@ -72,7 +72,9 @@ export const fit = {
   damping: { first: 1e-3, least: 1e-12 },
   /** Share of a reading that it decides itself, below which it decides nothing. */
   ownShare: 1e-9,
-  /** mm. Nearer than this to a reading a place takes the reading itself. */
+  /**
+   * mm. Nearer than this to a reading a place takes the reading itself, and two readings are of one place.
+   */
   atReading: 1e-3,
   /** As a share of their spread squared: readings in one line leave a plane free to tilt. */
   inOneLine: 1e-9,

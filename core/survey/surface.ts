@@ -58,7 +58,8 @@ function bestPlane(readings: readonly HeightAt[]): Surface {
     const [a, b] = [(xh * yy - yh * xy) / det, (yh * xx - xh * xy) / det]
     return at => mh + a * (at.x - mx) + b * (at.y - my)
   }
-  if (xx + yy === 0) return () => mh
+  // readings of one place lean nowhere
+  if (xx + yy < fit.atReading ** 2) return () => mh
   const [ux, uy] = xx >= yy ? [xx, xy] : [xy, yy]
   const long = Math.hypot(ux, uy)
   const slope = (xh * ux + yh * uy) / long / (xx + yy)

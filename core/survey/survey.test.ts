@@ -380,6 +380,15 @@ describe('the ground', () => {
     [4000, 3000],
     [0, 3000],
   ] as const
+  // a plane through two readings of one place would lean by nothing over nothing
+  test.each([0, 1e-102, 1e-7])('two readings %d mm apart are of one place, and level', apart => {
+    const at = surfaceThrough([
+      { x: 0, y: 0, height: 10 },
+      { x: 0, y: apart, height: 10 },
+    ])
+    expect([at({ x: 0, y: 0 }), at({ x: 5000, y: -300 })]).toEqual([10, 10])
+  })
+
   test('is exact at its readings, and everywhere on ground that is a plane', () => {
     fc.assert(
       fc.property(
