@@ -26,6 +26,7 @@ export {
   facesAcross,
   faceTo,
   peakAcross,
+  rafterPath,
   roofLevel,
   headPlane,
   highEaveOf,

@@ -5,6 +5,7 @@ import {
   headPlane,
   highEaveOf,
   lowEaveOf,
+  rafterPath,
   ridgeOf,
   type RoofFace,
 } from '../lines'
@@ -60,8 +61,7 @@ export function readRoof(frame: Frame, units: Units, side: 'south' | 'north' = '
   const face = roof.faces.length === 1 ? roof.faces[0] : faceTo(roof, side)
   const eave = face && lowEaveOf(roof, face)
   if (!eave) return null
-  const path = face.name === 'slope' ? 'roof' : `roof/${face.id}`
-  const rafter = frame.members.find(member => member.id === `${path}/rafter/1`)
+  const rafter = frame.members.find(member => member.id === `${rafterPath(face)}/rafter/1`)
   if (!rafter) return null
   const up = scale(downOf(face.top), -1)
   const heel = vec(0, eave.heel.normal.y * eave.heel.offset, eave.height)

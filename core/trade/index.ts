@@ -1,5 +1,5 @@
 export { gaps, hasRoom, least, MARK, type Range } from './least'
-export { liesIn, middleOf, overlap, type Stretch } from './stretch'
+export { middleOf, overlap, type Stretch } from './stretch'
 export { type InSection, raisingSteps, type RaisingName, type Role, type RoleField, roles } from './roles'
 export {
   onCentre,

@@ -9,9 +9,5 @@ export interface Stretch {
 /** Whether two stretches share more than an end. */
 export const overlap = (a: Stretch, b: Stretch): boolean => a.from < b.to - HAIR && b.from < a.to - HAIR
 
-/** Whether a stretch lies in another, its ends on the other's at most. */
-export const liesIn = (inner: Stretch, outer: Stretch): boolean =>
-  inner.from >= outer.from - HAIR && inner.to <= outer.to + HAIR
-
 /** The middle of a stretch, mm. */
 export const middleOf = ({ from, to }: Stretch): number => (from + to) / 2

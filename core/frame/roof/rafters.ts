@@ -6,6 +6,7 @@ import {
   eavesOf,
   type JackPlace,
   lowEaveOf,
+  rafterPath,
   type RafterPlace,
   type RoofFace,
   type RoofLines,
@@ -16,9 +17,6 @@ import { squareBoard } from '../square-board'
 import type { BuildingCut, Order } from '../member'
 import { partedOrders, roofHeaders } from './openings'
 import { headCuts, rafterCuts, rafterOn, rafterReach } from './rafter'
-
-/** Where a face's rafters stand in the ids: of one alone in the roof itself. */
-const pathOf = ({ name, id }: RoofFace): string => (name === 'slope' ? 'roof' : `roof/${id}`)
 
 /**
  * What carries a face, from its low wall to its head: rafters, with the jacks on both sides of them, or level
@@ -57,7 +55,7 @@ export function faceOrders(
     ])
   const last = face.places.length - 1
   const whole = ({ name, at }: RafterPlace, i: number): Order =>
-    rafter(`${pathOf(face)}/${name}`, 'rafter', at, head, i === 0 || i === last ? lookouts : [])
+    rafter(`${rafterPath(face)}/${name}`, 'rafter', at, head, i === 0 || i === last ? lookouts : [])
   return [
     ...face.jacks.low.map(jack),
     ...partedOrders(face.places, whole, eave, lumber.rafter),
