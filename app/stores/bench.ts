@@ -116,7 +116,7 @@ export const useBench = defineStore('bench', () => {
   }
 
   /**
-   * Another tab has withEdit the design: show it, when nothing of ours is under way. What is no longer stored
+   * Another tab has changed the design: show it, when nothing of ours is under way. What is no longer stored
    * stays on the screen while something of ours waits.
    */
   async function meet(seen: DesignRow | null): Promise<void> {
