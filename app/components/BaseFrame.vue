@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { supportName } from '../../core/frame'
 import { type BaseKind, baseKinds, type GroundPath, valueAt } from '../../core/design'
 import { baseElevation, basePlan } from '../../core/drawing'
 import { baseWords } from '../../core/words'
@@ -48,9 +49,7 @@ const loose = computed(() =>
     units.value,
   ),
 )
-const postInHand = computed(() =>
-  bench.hand?.startsWith('base/post/') ? bench.hand.slice('base/post/'.length) : null,
-)
+const postInHand = computed(() => (bench.member?.role === 'post' ? supportName(bench.member.where) : null))
 const rock = computed(() => (base.value?.kind === 'posts' ? base.value.rock : []))
 const stopped = computed(() => rock.value.some(each => each.post === postInHand.value))
 const lowWall = computed({
@@ -70,12 +69,10 @@ watch(
   () => base.value?.kind,
   () => {
     const members = bench.plan?.frame.members ?? []
-    if (!members.some(member => member.id === bench.hand && member.id.startsWith('base/')))
+    if (bench.member?.where.in !== 'base')
       bench.hand =
-        (
-          members.find(member => member.role === 'post') ??
-          members.find(member => member.id.startsWith('base/'))
-        )?.id ?? bench.hand
+        (members.find(member => member.role === 'post') ?? members.find(member => member.where.in === 'base'))
+          ?.id ?? bench.hand
   },
   { immediate: true },
 )

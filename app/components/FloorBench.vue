@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import type { Bay } from '../../core/frame'
 import { floorPlan, type FloorLayer } from '../../core/drawing'
-import { rimPair } from '../../core/plan'
+import { rimPair, sheetsIn } from '../../core/plan'
 import { sayLength } from '../../core/words'
 
 const bench = useBench()
@@ -17,12 +18,8 @@ const design = computed(() => bench.design)
 const units = computed(() => design.value?.units ?? 'imperial')
 const drawing = computed(() => (bench.plan ? floorPlan(bench.plan, layer.value) : null))
 const bays = computed(() => bench.plan?.frame.floor?.bays ?? [])
-const bayNames: Record<string, string> = {
-  floor: 'Floor',
-  'floor/west': 'West frame',
-  'floor/east': 'East frame',
-  porch: 'Porch',
-}
+const bayNames = { floor: 'Floor', west: 'West frame', east: 'East frame', porch: 'Porch' } as const
+const nameOf = ({ in: within, frame }: Bay): string => bayNames[frame ?? within]
 const chosen = ref('')
 const bay = computed(() => bays.value.find(each => each.id === chosen.value) ?? bays.value[0] ?? null)
 const pair = computed(() => (bench.plan && bay.value ? rimPair(bench.plan.frame, bay.value) : null))
@@ -44,9 +41,7 @@ const split = computed({
   set: (value: string) => below.splitFloor(value === 'two'),
 })
 const doubled = computed(() => below.joistInHand() !== null)
-const deckSheets = computed(() =>
-  (bench.plan?.sheets ?? []).filter(sheet => sheet.pieces.some(each => each.member.startsWith('floor/'))),
-)
+const deckSheets = computed(() => (bench.plan ? sheetsIn(bench.plan, 'floor') : []))
 /** What comes out of each sheet, by the pieces' marks; sheets that are cut alike are told once. */
 const sheetCuts = computed(() => {
   const markOf = new Map(
@@ -202,7 +197,7 @@ onMounted(() => {
           v-if="bays.length > 1"
           :model-value="bay?.id"
           class="bays"
-          :options="bays.map(each => ({ value: each.id, label: bayNames[each.id] ?? each.id }))"
+          :options="bays.map(each => ({ value: each.id, label: nameOf(each) }))"
           option-value="value"
           option-label="label"
           :allow-empty="false"

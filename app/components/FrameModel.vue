@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import type { Member, Part } from '../../core/frame'
+import type { Role } from '../../core/trade'
 import { modelOf } from '../../core/drawing'
 import { fileName } from '../../core/output'
 import { raising } from '../../core/plan'
@@ -12,16 +14,23 @@ const canvas = useTemplateRef<HTMLCanvasElement>('canvas')
 const all = [
   { value: 'roof', label: 'Roof' },
   { value: 'walls', label: 'Walls' },
+  { value: 'skin', label: 'Sheets' },
   { value: 'deck', label: 'Deck' },
   { value: 'floor', label: 'Floor' },
   { value: 'base', label: 'Base' },
 ]
-const ids = computed(() =>
-  [...(bench.plan?.frame.members ?? []), ...(bench.plan?.frame.base.parts ?? [])].map(each => each.id),
-)
-const partOf = (id: string): string =>
-  /\/(sheet|board)\//.test(id) ? 'deck' : id.startsWith('porch/') ? 'floor' : (id.split('/')[0] ?? '')
-const parts = computed(() => all.filter(part => ids.value.some(id => partOf(id) === part.value)))
+const things = computed(() => [...(bench.plan?.frame.members ?? []), ...(bench.plan?.frame.base.parts ?? [])])
+const skins: Partial<Record<Role, string>> = {
+  'wall-sheet': 'skin',
+  slat: 'skin',
+  'deck-sheet': 'deck',
+  'deck-board': 'deck',
+}
+function partOf(thing: Member | Part): string {
+  const skin = 'role' in thing ? skins[thing.role] : undefined
+  return skin ?? (thing.where.in === 'porch' ? 'floor' : thing.where.in)
+}
+const parts = computed(() => all.filter(part => things.value.some(thing => partOf(thing) === part.value)))
 const solid = ref(all.map(part => part.value))
 const apart = ref(0)
 const steps = computed(() => (bench.plan ? raising(bench.plan) : []))
@@ -36,7 +45,7 @@ const stepName = computed(() =>
 )
 const showing = computed(() => ({
   hand: new Set(bench.piece?.members ?? []),
-  faded: new Set(ids.value.filter(id => !solid.value.includes(partOf(id)))),
+  faded: new Set(things.value.filter(thing => !solid.value.includes(partOf(thing))).map(thing => thing.id)),
   hidden: new Set(steps.value.slice(upTo.value).flatMap(each => each.members)),
   apart: apart.value,
 }))

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { CUBIC_METRES } from '../../core/measure'
 import { levelsPlan } from '../../core/drawing'
-import { supportHeights } from '../../core/plan'
+import { type SupportHeight, supportHeights } from '../../core/plan'
 import { earthwork } from '../../core/survey'
 import { sayLength, sayLoose, sayVolume } from '../../core/words'
 
@@ -30,14 +30,13 @@ const even = computed(() => {
 const say = (mm: number): string => sayLength(mm, units.value)
 const where = (at: { x: number; y: number }): string =>
   `${say(Math.max(0, at.x))} from the west, ${say(Math.max(0, at.y))} from the south`
-const placeOf = (id: string): string => id.replace(/^base\/(post|pier|block)\//, '').replace('/', '-')
 /** The piece's mark where it is sawn, then row and number. */
-const markOf = (id: string): string =>
-  [bench.plan?.pieces.find(piece => piece.members.includes(id))?.mark, placeOf(id)]
+const markOf = ({ id, where }: SupportHeight): string =>
+  [bench.plan?.pieces.find(piece => piece.members.includes(id))?.mark, where.run.join('-')]
     .filter(Boolean)
     .join(' · ')
-const kindOf = (id: string): string =>
-  id.includes('/post/') ? 'Post' : id.includes('/pier/') ? 'Pier' : 'Stack'
+const kinds: Record<string, string> = { post: 'Post', pier: 'Pier', block: 'Stack' }
+const kindOf = (support: SupportHeight | undefined): string => kinds[support?.where.name ?? ''] ?? ''
 </script>
 
 <template>
@@ -111,7 +110,7 @@ const kindOf = (id: string): string =>
         <thead>
           <tr>
             <th scope="col">
-              {{ kindOf(supports[0]?.id ?? '') }}, row from the
+              {{ kindOf(supports[0]) }}, row from the
               {{ design.floor?.runs === 'length' ? 'west' : 'south' }} and number
             </th>
             <th scope="col">Shows</th>
@@ -122,12 +121,12 @@ const kindOf = (id: string): string =>
           <tr v-for="each in supports" :key="each.id">
             <td>
               <button
-                v-if="each.id.includes('/post/')"
+                v-if="each.where.name === 'post'"
                 type="button"
                 class="plain-button"
                 @click="bench.pick(each.id)"
               >
-                {{ markOf(each.id) }}</button><span v-else>{{ markOf(each.id) }}</span>
+                {{ markOf(each) }}</button><span v-else>{{ markOf(each) }}</span>
             </td>
             <td class="figures">{{ say(each.showing) }}</td>
             <td class="figures">{{ say(each.whole) }}</td>

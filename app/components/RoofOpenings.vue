@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { isOfRoofOpening } from '../../core/frame'
 import { roofHas, roofOpeningKinds, type SideName } from '../../core/design'
 import { roofOpeningWords } from '../../core/words'
 
@@ -26,7 +27,7 @@ const numbers = computed(() =>
   all.value.map(({ kind }, value) => ({ value, label: `${value + 1} ${roofOpeningWords[kind]}` })),
 )
 const framed = computed(() =>
-  (bench.plan?.frame.members ?? []).some(({ id }) => id.startsWith(`roof/opening/${i.value + 1}/`)),
+  (bench.plan?.frame.members ?? []).some(({ where }) => isOfRoofOpening(where, i.value + 1)),
 )
 function add(kind: (typeof roofOpeningKinds)[number]): void {
   openings.add(kind)

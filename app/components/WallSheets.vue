@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { sheetsIn } from '../../core/plan'
 import type { WallName } from '../../core/frame'
 import { sayLoose } from '../../core/words'
 
@@ -25,9 +26,7 @@ const shown = computed({
 const way = useChoice<string>('walls.sheathing.way')
 const top = useChoice<string>('walls.sheathing.top')
 const units = computed(() => bench.design?.units ?? 'imperial')
-const sheets = computed(() =>
-  (bench.plan?.sheets ?? []).filter(sheet => sheet.pieces.some(each => each.member.startsWith('walls/'))),
-)
+const sheets = computed(() => (bench.plan ? sheetsIn(bench.plan, 'walls') : []))
 /** What comes out of each sheet, by the pieces' marks; sheets that are cut alike are told once. */
 const cuts = computed(() => {
   const markOf = new Map(

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { wallElevation, type WallLayer, wallsPlan } from '../../core/drawing'
-import type { WallName } from '../../core/frame'
-import { isSide, type OpeningKind, openingKinds, roofHas } from '../../core/design'
+import { isOfWall, type WallName } from '../../core/frame'
+import { isSide, type OpeningKind, openingKinds, partitionIndex, roofHas } from '../../core/design'
 import { platePair } from '../../core/plan'
 import { openingWords } from '../../core/words'
 
@@ -17,7 +17,7 @@ const names = computed(() => [
   ].filter(each => !bench.design || roofHas(bench.design.roof).house !== each.value),
   ...(bench.plan?.frame.walls ?? [])
     .filter(each => !isSide(each.name))
-    .map(each => ({ value: each.name, label: `P${each.name.split('-')[1] ?? ''}` })),
+    .map(each => ({ value: each.name, label: `P${isSide(each.name) ? '' : partitionIndex(each.name) + 1}` })),
 ])
 /** Another wall than one that was taken away. */
 watch(
@@ -43,7 +43,9 @@ const drawing = computed(() =>
     : null,
 )
 onMounted(() => {
-  bench.hand ??= `walls/${wall.value}/stud/1`
+  bench.hand ??=
+    bench.plan?.frame.members.find(({ where, role }) => isOfWall(where, wall.value) && role === 'stud')?.id ??
+    null
 })
 const openings = useOpenings()
 const kinds = openingKinds.map(value => ({ value, label: openingWords[value] }))
@@ -68,7 +70,7 @@ const layoutChoices = computed(() => [
 const label = computed(() =>
   layer.value === 'plan'
     ? 'The walls from above, south at the bottom'
-    : `${isSide(wall.value) ? `The ${wall.value} wall` : `Partition ${wall.value.split('-')[1] ?? ''}`}, seen from ${line.value?.seenFrom ?? 'outside'}`,
+    : `${isSide(wall.value) ? `The ${wall.value} wall` : `Partition ${partitionIndex(wall.value) + 1}`}, seen from ${line.value?.seenFrom ?? 'outside'}`,
 )
 </script>
 

@@ -92,11 +92,8 @@ export function useBelow() {
    * Where the floor's joist in hand stands along the rims; null for the porch's, and for what is no joist.
    */
   function joistInHand(): number | null {
-    const frame = bench.plan?.frame
-    const member = frame?.members.find(
-      each => each.id === bench.hand && each.role === 'joist' && each.id.startsWith('floor/'),
-    )
-    if (!member || !bench.design?.floor) return null
+    const { member } = bench
+    if (member?.role !== 'joist' || member.where.in !== 'floor' || !bench.design?.floor) return null
     const { from, to } = stretchOf(member, bench.design.floor.runs === 'width' ? 'x' : 'y')
     return (from + to) / 2
   }

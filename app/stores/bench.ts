@@ -41,6 +41,8 @@ export const useBench = defineStore('bench', () => {
   const plan = computed(() => (design.value ? planOf(design.value, memory) : null))
   const cautions = computed(() => (plan.value ? cautionsOf(plan.value) : []))
   const piece = computed<Piece | null>(() => pieceInHand())
+  /** The very board in hand, or null where what is in hand is gone. */
+  const member = computed(() => plan.value?.frame.members.find(each => each.id === hand.value) ?? null)
 
   /** The piece in hand is remembered by one of its members, which outlives a new mark. */
   function pieceInHand(): Piece | null {
@@ -221,6 +223,7 @@ export const useBench = defineStore('bench', () => {
     plan,
     cautions,
     piece,
+    member,
     hand,
     view,
     notice,

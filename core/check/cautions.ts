@@ -1,5 +1,6 @@
+import { idsOf } from './ids-of'
 import { toBuilding, vec } from '../geometry'
-import type { Member } from '../frame'
+import { type Member, isOfRoofOpening, isOfWall } from '../frame'
 import { HAIR } from '../measure'
 import { northSlope, type Plan, standsOn, stretchOf } from '../plan'
 import type { Caution, CautionCode } from './caution'
@@ -9,7 +10,7 @@ import { customary, roofCautions, lookoutCautions, flatCautions, purlinCautions 
 
 /** All cautions of a plan, the roof's first. */
 export function cautionsOf(plan: Plan): Caution[] {
-  const rafters = plan.frame.members.filter(member => member.role === 'rafter').map(member => member.id)
+  const rafters = idsOf(plan.frame, 'rafter')
   // slopes of unlike pitch are each held to the limits; what both pass is said once
   const readings = plan.roof ? [plan.roof, northSlope(plan)].filter(each => each !== null) : []
   const all = readings.flatMap(roof => roofCautions(plan, roof, rafters))
@@ -60,8 +61,7 @@ export function offStud(plan: Plan): Caution[] {
 function offStudOn({ building, frame }: Plan, side: 'south' | 'north'): Member[] {
   const studs = frame.members
     .filter(
-      member =>
-        member.id.startsWith(`walls/${side}/`) && ['stud', 'king', 'jack', 'cripple'].includes(member.role),
+      member => isOfWall(member.where, side) && ['stud', 'king', 'jack', 'cripple'].includes(member.role),
     )
     .map(stud => stud.placement.origin.x + (stud.placement.thickness.x * stud.section.thickness) / 2)
   return frame.members
@@ -72,12 +72,10 @@ function offStudOn({ building, frame }: Plan, side: 'south' | 'north'): Member[]
 /** What headers beside openings customarily ask, and a flue above all. */
 function openingCautions({ building, frame }: Plan): Caution[] {
   return building.roof.openings.flatMap(({ kind, plies }, i): Caution[] => {
-    const members = frame.members
-      .filter(({ id }) => id.startsWith(`roof/opening/${i + 1}/`))
-      .map(each => each.id)
+    const members = frame.members.filter(({ where }) => isOfRoofOpening(where, i + 1)).map(each => each.id)
     const header = frame.members.find(
-      ({ role, id }) =>
-        (role === 'roof-header' || role === 'stair-header') && id.startsWith(`roof/opening/${i + 1}/`),
+      ({ role, where }) =>
+        (role === 'roof-header' || role === 'stair-header') && isOfRoofOpening(where, i + 1),
     )
     if (!header) return []
     const { from, to } = stretchOf(header, Math.abs(header.placement.along.x) > 0.5 ? 'x' : 'y')

@@ -1,5 +1,6 @@
+import { idsOf } from './ids-of'
 import { buriedKinds, type Building } from '../design'
-import type { Rect } from '../frame'
+import { type Rect, supportName } from '../frame'
 import { HAIR, INCH } from '../measure'
 import { clearances, findsOf, nearnesses, type Plan } from '../plan'
 import type { Caution, CautionCode } from './caution'
@@ -75,20 +76,22 @@ function baseCautions(plan: Plan): Caution[] {
     members: readonly string[],
     numbers: Record<string, number> = {},
   ): Caution => ({ code, members, numbers })
-  const ids = (role: string): string[] =>
-    frame.members.filter(member => member.role === role).map(member => member.id)
   const out: Caution[] = []
   if (base.kind === 'posts') {
     const stopped = base.rock.filter(
       each =>
         each.reached < base.frost - HAIR &&
-        frame.base.holes.some(hole => hole.id === `base/hole/${each.post}`),
+        frame.base.holes.some(hole => supportName(hole.where) === each.post),
     )
     if (stopped.length)
       out.push(
         caution(
           'rock-above-frost',
-          stopped.map(each => `base/post/${each.post}`),
+          frame.members
+            .filter(
+              ({ role, where }) => role === 'post' && stopped.some(({ post }) => post === supportName(where)),
+            )
+            .map(member => member.id),
           {
             reached: Math.min(...stopped.map(each => each.reached)),
             frost: base.frost,
@@ -111,11 +114,20 @@ function baseCautions(plan: Plan): Caution[] {
         }),
       )
   }
-  if (frame.base.holes.length || frame.base.beds.length) out.push(caution('before-digging', ids('post')))
+  if (frame.base.holes.length || frame.base.beds.length)
+    out.push(caution('before-digging', idsOf(frame, 'post')))
   if (base.kind === 'border' || base.kind === 'skids' || base.kind === 'posts')
-    out.push(caution('ground-contact', [...ids('border'), ...ids('skid'), ...ids('post')]))
+    out.push(
+      caution('ground-contact', [
+        ...idsOf(frame, 'border'),
+        ...idsOf(frame, 'skid'),
+        ...idsOf(frame, 'post'),
+      ]),
+    )
   if (base.kind === 'border' || base.kind === 'skids' || base.kind === 'blocks')
-    out.push(caution('not-anchored', [...ids('border'), ...ids('skid'), ...ids('beam')]))
+    out.push(
+      caution('not-anchored', [...idsOf(frame, 'border'), ...idsOf(frame, 'skid'), ...idsOf(frame, 'beam')]),
+    )
   if (!frame.ground.measured) out.push(caution('ground-not-measured', []))
   return out
 }
@@ -124,7 +136,7 @@ function baseCautions(plan: Plan): Caution[] {
 function skidCautions({ building: { base, floor }, frame }: Plan): Caution[] {
   if (base?.kind !== 'skids' || !floor || base.runs !== floor.runs) return []
   const joists = frame.members
-    .filter(member => member.role === 'joist' && member.id.startsWith('floor/'))
+    .filter(member => member.role === 'joist' && member.where.in === 'floor')
     .map(member => member.id)
   return joists.length ? [{ code: 'joists-along-skids', members: joists, numbers: {} }] : []
 }
@@ -144,7 +156,7 @@ function jointCautions({ building: { floor }, frame }: Plan): Caution[] {
   const east = carried(strip(joint, joint + customaryBelow.bearing))
   if (west && east) return []
   const ends = frame.members
-    .filter(member => /^floor\/(west|east)\/(rim|joist)\//.test(member.id))
+    .filter(({ where, role }) => where.in === 'floor' && (role === 'rim' || role === 'joist'))
     .map(member => member.id)
   return [
     { code: 'joint-unborne', members: ends.slice(0, 1), numbers: { joint, bearing: customaryBelow.bearing } },

@@ -1,3 +1,4 @@
+import { idsOf } from './ids-of'
 import { ridgeOf } from '../lines'
 import { hasMouth, type TieKind, tieKinds } from '../design'
 import { type Member, tiePlate } from '../frame'
@@ -46,45 +47,45 @@ export function roofCautions(plan: Plan, roof: RoofReading, members: string[]): 
   const depth = lumber.rafter.depth
   const { notch, seat } = roof.birdsmouth
   const left = Math.max(0, depth - notch - (lumber.finish?.thickness ?? 0))
-  const limit = (
+  const cautionIf = (
     code: CautionCode,
     passed: boolean,
     numbers: Record<string, number>,
     ids = members,
   ): Caution[] => (passed ? [{ code, members: ids, numbers }] : [])
   return [
-    ...limit('notch-over-third', notch > depth * customary.third + HAIR, {
+    ...cautionIf('notch-over-third', notch > depth * customary.third + HAIR, {
       notch,
       limit: depth * customary.third,
       depth,
     }),
-    ...limit('notch-over-quarter', notch > depth * customary.quarter + HAIR, {
+    ...cautionIf('notch-over-quarter', notch > depth * customary.quarter + HAIR, {
       notch,
       limit: depth * customary.quarter,
       depth,
     }),
-    ...limit('tail-shallow', notch > 0 && asked.overhang.eave > 0 && left < customary.tailDepth - HAIR, {
+    ...cautionIf('tail-shallow', notch > 0 && asked.overhang.eave > 0 && left < customary.tailDepth - HAIR, {
       left,
       limit: customary.tailDepth,
     }),
-    ...limit('tail-long', notch > 0 && asked.overhang.eave > customary.tailReach + HAIR, {
+    ...cautionIf('tail-long', notch > 0 && asked.overhang.eave > customary.tailReach + HAIR, {
       overhang: asked.overhang.eave,
       limit: customary.tailReach,
     }),
-    ...limit('bearing-short', roof.bearing < customary.bearing - HAIR, {
+    ...cautionIf('bearing-short', roof.bearing < customary.bearing - HAIR, {
       bearing: roof.bearing,
       limit: customary.bearing,
     }),
-    ...limit('seat-past-plate', seat > lumber.plate.depth + HAIR, { seat, plate: lumber.plate.depth }),
-    ...limit('no-birdsmouth', !hasMouth(asked.seat) && asked.has.seats.length > 0, { angle: roof.angle }),
+    ...cautionIf('seat-past-plate', seat > lumber.plate.depth + HAIR, { seat, plate: lumber.plate.depth }),
+    ...cautionIf('no-birdsmouth', !hasMouth(asked.seat) && asked.has.seats.length > 0, { angle: roof.angle }),
     ...(asked.has.house
       ? [
-          { code: 'ledger-fixing', members: ['roof/ledger'], numbers: {} } as const,
-          ...limit(
+          { code: 'ledger-fixing', members: idsOf(frame, 'ledger'), numbers: {} } as const,
+          ...cautionIf(
             'ledger-shallow',
             lumber.ridge.depth < roof.plumbFace - HAIR,
             { ledger: lumber.ridge.depth, plumb: roof.plumbFace },
-            ['roof/ledger'],
+            idsOf(frame, 'ledger'),
           ),
         ]
       : []),
@@ -93,16 +94,14 @@ export function roofCautions(plan: Plan, roof: RoofReading, members: string[]): 
       ? [
           {
             code: 'strip-unchecked',
-            members: frame.members
-              .filter(member => member.role === 'upper-header' || member.role === 'ledger')
-              .map(member => member.id),
+            members: idsOf(frame, 'upper-header', 'ledger'),
             numbers: { spacing: asked.raised.spacing },
           } as const,
-          ...limit(
+          ...cautionIf(
             'ledger-shallow',
             lumber.ridge.depth < roof.plumbFace - HAIR,
             { ledger: lumber.ridge.depth, plumb: roof.plumbFace },
-            ['roof/ledger'],
+            idsOf(frame, 'ledger'),
           ),
         ]
       : []),
@@ -111,17 +110,17 @@ export function roofCautions(plan: Plan, roof: RoofReading, members: string[]): 
       : asked.beam
         ? beamCautions(plan)
         : [
-            ...limit(
+            ...cautionIf(
               'ridge-shallow',
               lumber.ridge.depth < roof.plumbFace - HAIR,
               { ridge: lumber.ridge.depth, plumb: roof.plumbFace },
-              ['roof/ridge'],
+              idsOf(frame, 'ridge'),
             ),
-            ...limit(
+            ...cautionIf(
               'low-pitch',
               roof.angle < customary.ridgeBoardAngle - HAIR,
               { angle: roof.angle, limit: customary.ridgeBoardAngle },
-              ['roof/ridge'],
+              idsOf(frame, 'ridge'),
             ),
             ...tieCautions(plan),
           ]),
@@ -130,7 +129,7 @@ export function roofCautions(plan: Plan, roof: RoofReading, members: string[]): 
 
 /** Joists under one slope hang on a ledger. */
 function hungCeiling({ frame }: Plan): Caution[] {
-  const members = frame.members.filter(member => member.role === 'joist-ledger').map(member => member.id)
+  const members = idsOf(frame, 'joist-ledger')
   return members.length ? [{ code: 'joist-ledger-fixing', members, numbers: {} }] : []
 }
 
@@ -138,7 +137,7 @@ function hungCeiling({ frame }: Plan): Caution[] {
  * A ridge that carries is a beam that someone must check, at its ends most of all; its ties may be left out.
  */
 function beamCautions({ building: { roof }, frame }: Plan): Caution[] {
-  const beam = frame.members.filter(member => member.role === 'ridge-beam').map(member => member.id)
+  const beam = idsOf(frame, 'ridge-beam')
   const { offset = 0 } = ridgeOf(frame.roof)?.middle ?? {}
   const half = frame.lumber.ridge.thickness / 2
   const over = (['east', 'west'] as const).filter(wall =>
@@ -174,7 +173,7 @@ function tieCautions({ building: { roof }, frame }: Plan): Caution[] {
       : [
           {
             code: 'no-ties',
-            members: frame.members.filter(member => member.role === 'rafter').map(member => member.id),
+            members: idsOf(frame, 'rafter'),
             numbers: {},
           },
         ]
@@ -198,7 +197,7 @@ function tieCautions({ building: { roof }, frame }: Plan): Caution[] {
  * may be notched out of one.
  */
 export function lookoutCautions({ building: { walls }, frame }: Plan): Caution[] {
-  const members = frame.members.filter(member => member.role === 'lookout').map(member => member.id)
+  const members = idsOf(frame, 'lookout')
   const { lookout, rafter } = frame.lumber
   const limit = rafter.depth * customary.quarter
   return members.length && walls.gables === 'open' && lookout.thickness > limit + HAIR
@@ -213,8 +212,8 @@ export function flatCautions({
   },
   frame,
 }: Plan): Caution[] {
-  const joists = frame.members.filter(member => member.role === 'roof-joist').map(member => member.id)
-  const blocks = frame.members.filter(member => member.role === 'roof-block').map(member => member.id)
+  const joists = idsOf(frame, 'roof-joist')
+  const blocks = idsOf(frame, 'roof-block')
   const angle = frame.roof.faces[0]?.angle ?? 0
   return [
     ...(joists.length && angle < customary.fall - HAIR
@@ -234,8 +233,7 @@ export function flatCautions({
 
 /** Purlins as deep as the rafters, on braces near each other and not too long. */
 export function purlinCautions({ building: { roof }, frame, pieces }: Plan): Caution[] {
-  const of = (role: Member['role']): string[] =>
-    frame.members.filter(member => member.role === role).map(member => member.id)
+  const of = (role: Member['role']): string[] => idsOf(frame, role)
   const [purlins, braces] = [of('purlin'), of('purlin-brace')]
   const { purlin, rafter } = frame.lumber
   if (!purlins.length || !purlin || !roof.purlins) return []

@@ -1,5 +1,6 @@
+import { idsOf } from './ids-of'
 import { sideNames } from '../design'
-import { isLapped } from '../frame'
+import { isLapped, type WallName, isOfPartition, isOfWall } from '../frame'
 import { HAIR, INCH } from '../measure'
 import { type Plan, stackingOf, tiltingOf } from '../plan'
 import type { Caution } from './caution'
@@ -50,7 +51,9 @@ function farRafters(plan: Plan): Caution[] {
 }
 
 function singlePlates({ building, frame }: Plan): Caution[] {
-  const spliced = frame.members.filter(({ id }) => /\/plate\/top\/(?:(?:south|north)\/)?\d+$/.test(id))
+  const spliced = frame.members.filter(
+    ({ where }) => where.name === 'plate/top' && typeof where.run.at(-1) === 'number',
+  )
   return building.walls.topPlates === 1 && spliced.length
     ? [{ code: 'single-plate-joint', members: spliced.map(each => each.id), numbers: {} }]
     : []
@@ -61,13 +64,13 @@ function unlapped({ building, frame }: Plan): Caution[] {
   if (frame.walls.some(isLapped) || sideNames.every(side => building.walls.sides[side].build === 'posts'))
     return []
   const plates = frame.members
-    .filter(({ id, role }) => role === 'top-plate' && !id.startsWith('walls/partition-'))
+    .filter(({ where, role }) => role === 'top-plate' && !isOfPartition(where))
     .map(({ id }) => id)
   return plates.length ? [{ code: 'corners-unlapped', members: plates, numbers: {} }] : []
 }
 
-const membersOf = ({ frame }: Plan, wall: string): string[] =>
-  frame.members.filter(({ id }) => id.startsWith(`walls/${wall}/`)).map(({ id }) => id)
+const membersOf = ({ frame }: Plan, wall: WallName): string[] =>
+  frame.members.filter(({ where }) => isOfWall(where, wall)).map(({ id }) => id)
 
 function unbraced(plan: Plan): Caution[] {
   if (plan.building.walls.bracing === 'none') return []
@@ -83,7 +86,7 @@ function unbraced(plan: Plan): Caution[] {
 
 function looseEdges(plan: Plan): Caution[] {
   const count = sideNames.reduce((sum, wall) => sum + plan.frame.looseJoints[wall], 0)
-  const sheets = plan.frame.members.filter(member => member.role === 'wall-sheet').map(member => member.id)
+  const sheets = idsOf(plan.frame, 'wall-sheet')
   return count ? [{ code: 'sheet-edge-loose', members: sheets, numbers: { count } }] : []
 }
 

@@ -35,7 +35,7 @@ export function drawingsOf(plan: Plan): NamedDrawing[] {
         named('floor-deck', floorPlan(plan, 'deck')),
         ...frame.floor.bays.map(bay =>
           named(
-            `rims-${bay.id.replace('/', '-')}`,
+            `rims-${bay.in}${bay.frame ? `-${bay.frame}` : ''}`,
             pairStrip(`rims-${bay.id}`, rimPair(frame, bay), 60),
             2000,
           ),

@@ -22,6 +22,7 @@ export function basePlan(plan: Plan): Drawing {
   const beds = frame.base.beds.map(({ rect: { x0, x1, y0, y1 } }): Patch => ({
     ink: 'gravel',
     member: null,
+    part: null,
     loops: [
       [
         { x: x0, y: y0 },
@@ -44,7 +45,7 @@ export function basePlan(plan: Plan): Drawing {
       ...beds,
       ...seenParts(frame.base.parts, fromAbove),
       ...seen(
-        frame.members.filter(member => member.id.startsWith('base/')),
+        frame.members.filter(({ where }) => where.in === 'base'),
         fromAbove,
       ),
     ],
@@ -96,8 +97,8 @@ export function baseElevation(plan: Plan): Drawing {
   const { frame } = plan
   const { outline, base, ground } = frame
   const below = frame.members.filter(
-    ({ id, role }) =>
-      (id.startsWith('base/') || id.startsWith('floor/') || id.startsWith('porch/')) &&
+    ({ where, role }) =>
+      (where.in === 'base' || where.in === 'floor' || where.in === 'porch') &&
       role !== 'joist' &&
       role !== 'block',
   )

@@ -11,6 +11,7 @@ export function boardOnBench(card: Card): Drawing {
   const patch: Patch = {
     ink: 'wood',
     member: null,
+    part: null,
     loops: card.outline.map(loop => loop.map(p => ({ x: p.along, y: p.across }))),
   }
   const { depth } = card.piece.section

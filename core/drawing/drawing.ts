@@ -1,4 +1,5 @@
 import type { FieldPath, LengthPath, PitchPath } from '../design'
+import type { MemberPlace } from '../frame'
 import type { Pitch } from '../measure'
 
 /** A point of a drawing: millimetres at full size, x to the right, y up. */
@@ -24,11 +25,15 @@ export type Ink =
   | 'buried'
   | 'hole'
 
-/** A filled outline with its holes. `member` is the id of the board it shows. */
+/**
+ * A filled outline with its holes. `member` is the id of the board or part it shows, `part` what of the
+ * building that is in.
+ */
 export interface Patch {
   readonly loops: readonly (readonly Point[])[]
   readonly ink: Ink
   readonly member: string | null
+  readonly part: MemberPlace['in'] | null
 }
 
 export interface Line {

@@ -15,7 +15,8 @@ const onDeck = (member: Member): boolean => member.role === 'deck-sheet' || memb
 export function floorPlan(plan: Plan, layer: FloorLayer): Drawing {
   const { length, width } = plan.building.footprint
   const members = plan.frame.members.filter(
-    member => /^(floor|porch)\//.test(member.id) && onDeck(member) === (layer === 'deck'),
+    member =>
+      (member.where.in === 'floor' || member.where.in === 'porch') && onDeck(member) === (layer === 'deck'),
   )
   const corners: readonly Point[] = [
     { x: 0, y: 0 },

@@ -1,4 +1,6 @@
 import { cross, unit, vec } from '../geometry'
+import { isOfPartition, type Member } from '../frame'
+import { isPlate } from '../trade'
 import type { Plan } from '../plan'
 import { type Drawing, drawn } from './drawing'
 import { seen, type View } from './view'
@@ -9,14 +11,18 @@ const right = unit(cross(vec(0, 0, 1), toward))
 const fromCorner: View = { right, up: cross(toward, right), toward }
 
 /** What of the walls a roof is shown on: their plates, and the studs at their ends. */
-const carries = /^walls\/(south|east|north|west)\/(plate\/|stud\/(1|2)$)/
+const carries = ({ where, role }: Member): boolean =>
+  where.in === 'walls' &&
+  !isOfPartition(where) &&
+  (isPlate(role) ||
+    (where.of?.kind === 'wall' && where.name === 'stud' && (where.run[0] === 1 || where.run[0] === 2)))
 
 /** The roof on its walls' plates, looked at from over a corner: to tell one shape from another. */
 export function frameSketch({ frame }: Plan): Drawing {
   return drawn('frame', {
     patches: seen(
       frame.members.filter(
-        ({ id, role }) => (id.startsWith('roof/') && role !== 'wall-sheet') || carries.test(id),
+        member => (member.where.in === 'roof' && member.role !== 'wall-sheet') || carries(member),
       ),
       fromCorner,
     ),

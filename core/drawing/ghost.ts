@@ -6,7 +6,7 @@ import { type Drawing, extentOf, type Line } from './drawing'
  */
 export function withLast(drawing: Drawing, last: Drawing): Drawing {
   const lines = last.patches
-    .filter(({ member }) => member?.startsWith('roof/'))
+    .filter(({ part }) => part === 'roof')
     .flatMap(({ loops }) =>
       loops.flatMap(loop =>
         loop.map((from, i): Line => ({ from, to: loop[(i + 1) % loop.length] ?? from, ink: 'behind' })),

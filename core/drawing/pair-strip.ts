@@ -12,6 +12,7 @@ export function pairStrip(name: string, pair: MarkedPair, depth: number): Drawin
   const lows = [0, depth + GAP].slice(0, pair.boards)
   const patches = lows.map((low): Patch => ({
     member: null,
+    part: null,
     ink: 'wood',
     loops: [
       [

@@ -1,7 +1,7 @@
 import { eaveOver, eavesOf, lowEaves } from '../lines'
 import { ONE_READING } from '../measure'
 import { type SideName } from '../design'
-import { type Member } from '../frame'
+import { type Member, isOfRoofOpening, isOfWall } from '../frame'
 import { vec } from '../geometry'
 import { type Plan, stretchOf } from '../plan'
 import {
@@ -16,7 +16,7 @@ import {
 } from './drawing'
 import { fromAbove, seen, sectionView, type View } from './view'
 
-const ofRoof = ({ id }: Member): boolean => id.startsWith('roof/')
+const ofRoof = ({ where }: Member): boolean => where.in === 'roof'
 
 /**
  * The roof's frame from above, south below: every rafter in its place, running from the end that the layout
@@ -66,7 +66,7 @@ function openingsDrawn({
   const eaves = lowEaves(frame.roof)
   return building.roof.openings.flatMap(({ kind, slope, at, up, width, length }, i) => {
     const eave = kind === 'stair' ? eaveOver(frame.roof, 'south') : eaves.find(each => each.side === slope)
-    if (!eave || !frame.members.some(({ id }) => id.startsWith(`roof/opening/${i + 1}/`))) return []
+    if (!eave || !frame.members.some(({ where }) => isOfRoofOpening(where, i + 1))) return []
     const { normal, offset } = eave.outside
     const level = kind === 'stair' ? length : length * eave.face.top.normal.z
     const place = (along: number, inward: number): Point =>
@@ -219,7 +219,7 @@ export function roofEnd(plan: Plan, side: 'east' | 'west'): Drawing {
   const thick = frame.lumber.rafter.thickness
   const near = (member: Member): boolean => {
     if (!ofRoof(member))
-      return member.id.startsWith(`walls/${side}/`) && member.role !== 'wall-sheet' && member.role !== 'slat'
+      return isOfWall(member.where, side) && member.role !== 'wall-sheet' && member.role !== 'slat'
     const { from, to } = stretchOf(member, 'x')
     if (hip) return side === 'east' ? to > half : from < half
     return side === 'east' ? to > length - thick : from < thick

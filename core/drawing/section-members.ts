@@ -1,7 +1,7 @@
 import { eavesOf } from '../lines'
-import { type InSection, roles, type Stretch } from '../trade'
+import { type InSection, roles, type Stretch, isPlate } from '../trade'
 import { HAIR, TOUCHING } from '../measure'
-import type { Member } from '../frame'
+import { type Member, type MemberPlace, faceOf, isOfWall } from '../frame'
 import { type Plan, stretchOf } from '../plan'
 
 /** Where the building can be cut across at a rafter, along the length; mm. */
@@ -13,6 +13,10 @@ const isNailed = ({ role }: Member): boolean => ['nailed', 'tie'].includes(roles
 /** Whether the nearest is shown near the middle, where none is cut. */
 const isNearest = (how: InSection): boolean => how === 'tie' || how === 'strut'
 
+/** Whether it is of a face or an edge that lies over a wall at an end of the building. */
+const isOverEnd = ({ of }: MemberPlace): boolean =>
+  (of?.kind === 'face' || of?.kind === 'edge') && (of.id === 'east' || of.id === 'west')
+
 /**
  * The members that a cut beside a rafter shows: those that stand there, what runs past, the ties nailed to it
  * or, near the middle, the nearest, and studs behind, those of partitions along the building too.
@@ -21,16 +25,15 @@ export function sectionMembers(plan: Plan, at?: number): Member[] {
   const { frame } = plan
   const places = sectionPlaces(plan)
   const place = places[at ?? Math.ceil(places.length / 2) - 1]
-  const wall = new RegExp(
-    `^walls/(${frame.walls
-      .filter(({ along }) => along === 'x')
-      .map(({ name }) => name)
-      .join('|')})/(plate/|stud/2$)`,
+  const lengthwise = frame.walls.filter(({ along }) => along === 'x')
+  const walls = frame.members.filter(
+    ({ where, role }) =>
+      lengthwise.some(({ name }) => isOfWall(where, name)) &&
+      (isPlate(role) || (where.of?.kind === 'wall' && where.name === 'stud' && where.run[0] === 2)),
   )
-  const walls = frame.members.filter(({ id }) => wall.test(id))
   if (!place) return walls
   const roof = frame.members
-    .filter(({ id, role }) => id.startsWith('roof/') && role !== 'hip' && !/^roof\/(east|west)\//.test(id))
+    .filter(({ where, role }) => where.in === 'roof' && role !== 'hip' && !isOverEnd(where))
     .map(member => ({ member, x: stretchOf(member, 'x') }))
   const gap = (x: Stretch): number => Math.max(0, x.from - place.to, place.from - x.to)
   const there = roof.filter(
@@ -50,8 +53,8 @@ export function sectionMembers(plan: Plan, at?: number): Member[] {
       )
     : []) {
     // one of each kind of tie, and of each slope's braces
-    const { id, role } = each.member
-    const row = role === 'purlin-brace' ? id.slice(0, id.lastIndexOf('/')) : role
+    const { where, role } = each.member
+    const row = role === 'purlin-brace' ? `${role} ${faceOf(where)}` : role
     const known = nearest.get(row)
     if (!known || gap(each.x) < gap(known.x)) nearest.set(row, each)
   }

@@ -52,8 +52,8 @@ function buildingPatches({ frame: { outline }, building: { footprint } }: Plan, 
   ].map(turn.toSite)
   const walls = corners(footprint).map(turn.toSite)
   return [
-    { ink: 'sheet', member: null, loops: [porch] },
-    { ink: 'wood', member: null, loops: [walls] },
+    { ink: 'sheet', member: null, part: null, loops: [porch] },
+    { ink: 'wood', member: null, part: null, loops: [walls] },
   ]
 }
 

@@ -38,6 +38,7 @@ export function seen(members: readonly Member[], view: View): Patch[] {
             loops: loops.map(loop => loop.map(p => flatten(view, p))),
             ink: member.section.kind === 'sheet' ? 'sheet' : inkOf(face.tag),
             member: member.id,
+            part: member.where.in,
           },
         },
       ]
@@ -56,6 +57,7 @@ export function seenParts(parts: readonly Part[], view: View): Patch[] {
         loops: loops.map(loop => loop.map(p => flatten(view, p))),
         ink: 'concrete',
         member: part.id,
+        part: part.where.in,
       }
       return [{ depth: Math.max(...loops.flat().map(p => dot(p, view.toward))), patch }]
     }),

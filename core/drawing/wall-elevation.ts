@@ -1,7 +1,7 @@
 import { eavesOf } from '../lines'
 import { HAIR, ONE_READING } from '../measure'
 import { footOf, isSide, roughSize, standsOnDeck } from '../design'
-import { centred, type Member, type Wall, type WallName } from '../frame'
+import { centred, type Member, type Wall, type WallName, faceOf, isOfWall } from '../frame'
 import { vec } from '../geometry'
 import { type Plan, STACKED, type Stacked, stackingOf } from '../plan'
 import { type Dimension, type Drawing, drawn, type Handle, type Label, type Line } from './drawing'
@@ -30,7 +30,7 @@ export function wallElevation(plan: Plan, name: WallName, layer: WallLayer = 'fr
   if (!wall) throw new RangeError(`no wall ${name}`)
   const shown = plan.frame.members.filter(
     member =>
-      member.id.startsWith(`walls/${name}/`) &&
+      isOfWall(member.where, name) &&
       (member.role === 'wall-sheet' || member.role === 'slat') === (layer === 'sheets'),
   )
   const patches = seen([...shown, ...endRafters(plan, wall)], viewOf(wall))
@@ -52,8 +52,9 @@ export function wallElevation(plan: Plan, name: WallName, layer: WallLayer = 'fr
 /** The rafters that close a gable wall. */
 function endRafters({ frame }: Plan, wall: Wall): Member[] {
   if (wall.along === 'x' || eavesOf(frame.roof).some(eave => eave.side === wall.name)) return []
-  const slopes = ['roof/south/rafter/', 'roof/north/rafter/', 'roof/rafter/'].map(slope =>
-    frame.members.filter(({ id }) => id.startsWith(slope)),
+  const across = frame.roof.faces.filter(({ falls }) => falls === 'south' || falls === 'north')
+  const slopes = across.map(({ id }) =>
+    frame.members.filter(({ where }) => faceOf(where) === id && where.name === 'rafter'),
   )
   return slopes.flatMap(rafters => rafters.slice(...(wall.name === 'west' ? [0, 1] : [-1])))
 }

@@ -24,8 +24,7 @@ export function wallsPlan(plan: Plan): Drawing {
     frame,
   } = plan
   const standing = (member: Member): boolean =>
-    member.id.startsWith('walls/') &&
-    ['bottom-plate', 'stud', 'king', 'jack', 'wall-post'].includes(member.role)
+    member.where.in === 'walls' && ['bottom-plate', 'stud', 'king', 'jack', 'wall-post'].includes(member.role)
   const corners: readonly Point[] = [
     { x: 0, y: 0 },
     { x: length, y: 0 },

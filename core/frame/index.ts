@@ -7,6 +7,18 @@ export { type Member, boxOf } from './member'
 export { type Memory, newMemory } from './memory'
 export { type Hole, type Part, partFaces, type PartKind, partVolume } from './part'
 export type { Problem } from '../lines'
+export {
+  faceOf,
+  idOf,
+  isInGable,
+  isOfFrame,
+  isOfPartition,
+  isOfRoofOpening,
+  isOfWall,
+  type MemberPlace,
+  supportName,
+  wallOf,
+} from './place'
 export { areaOfRect, overlaps, type Rect } from './rect'
 export { roomOn, stairRoom, tiePlate } from './roof'
 export { fitUnits, type UnitsFit, withUnits } from './walls/fit-units'

@@ -1,3 +1,4 @@
+import { idOf, type MemberPlace } from './place'
 import type { Role, Stretch } from '../trade'
 import type { BoardFault, Cut, CutBoard, CutName, CutResult } from '../board'
 import { type Placement, type Plane, planeToBoard, toBuilding, type Vec3 } from '../geometry'
@@ -5,11 +6,12 @@ import type { Section } from '../lumber'
 import type { Cutter, Memory } from './memory'
 
 /**
- * A cut board in its place. `id` says where it is: `roof/south/rafter/3`. Members of one shape share one
- * `board`.
+ * A cut board in its place. `where` says where it belongs, `id` spells that: `roof/south/rafter/3`. Members
+ * of one shape share one `board`.
  */
 export interface Member {
   readonly id: string
+  readonly where: MemberPlace
   readonly role: Role
   readonly section: Section
   readonly placement: Placement
@@ -33,7 +35,7 @@ export type BuildingCut =
  * planes that cut it.
  */
 export interface Order {
-  readonly id: string
+  readonly where: MemberPlace
   readonly role: Role
   readonly section: Section
   readonly placement: Placement
@@ -61,7 +63,7 @@ export function cutOrders(
 }
 
 function memberOf(
-  { id, role, section, placement, blankLength, cuts, sawn }: Order,
+  { where, role, section, placement, blankLength, cuts, sawn }: Order,
   cut: Cutter,
 ): Member | Refused {
   const blank = { length: blankLength, depth: section.depth, thickness: section.thickness }
@@ -71,11 +73,12 @@ function memberOf(
       asked.map(each => toBoardCut(placement, each)),
     )
   const result = made(cuts)
+  const id = idOf(where)
   if (!result.ok) return { id, role, fault: result.fault }
   const before = sawn ? made(sawn) : null
   return before?.ok
-    ? { id, role, section, placement, board: result.board, sawn: before.board }
-    : { id, role, section, placement, board: result.board }
+    ? { id, where, role, section, placement, board: result.board, sawn: before.board }
+    : { id, where, role, section, placement, board: result.board }
 }
 
 function toBoardCut(at: Placement, cut: BuildingCut): Cut {

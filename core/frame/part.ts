@@ -1,3 +1,4 @@
+import { type Placed } from './place'
 import { box, clip, type Convex, planeAt, type ShellFace, shell, vec, type Vec3 } from '../geometry'
 
 export type PartKind = 'block' | 'pier' | 'slab' | 'low-wall'
@@ -6,8 +7,7 @@ export type PartKind = 'block' | 'pier' | 'slab' | 'low-wall'
  * Something that stands in the building and is not sawn: a block, a pier, a slab. `low` and `high` are the
  * corners of its box in the building, mm; a round one fills the box's width with a circle.
  */
-export interface Part {
-  readonly id: string
+export interface Part extends Placed {
   readonly kind: PartKind
   readonly round: boolean
   readonly low: Vec3
@@ -41,8 +41,7 @@ export function partVolume({ round, low, high }: Part): number {
 }
 
 /** A hole that is dug and filled round what stands in it; mm, `low` and `high` levels in the building. */
-export interface Hole {
-  readonly id: string
+export interface Hole extends Placed {
   readonly x: number
   readonly y: number
   readonly diameter: number

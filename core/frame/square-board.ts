@@ -1,3 +1,4 @@
+import { type MemberPlace } from './place'
 import type { Role } from '../trade'
 import { flip, place, planeAcross, type Placement, vec, type Vec3 } from '../geometry'
 import type { Section } from '../lumber'
@@ -14,7 +15,7 @@ const unitOf: Record<Axis, Vec3> = { x: vec(1, 0, 0), y: vec(0, 1, 0), z: vec(0,
  * the other two.
  */
 export interface Upright {
-  readonly id: string
+  readonly where: MemberPlace
   readonly role: Role
   readonly section: Section
   readonly along: Axis
@@ -30,7 +31,7 @@ export interface Upright {
 export function squareBoard(board: Upright): Order {
   const start = { ...board.corner, [board.along]: board.from - SPARE }
   return {
-    id: board.id,
+    where: board.where,
     role: board.role,
     section: board.section,
     blankLength: board.to - board.from + 2 * SPARE,
@@ -47,7 +48,7 @@ export function squareBoard(board: Upright): Order {
  * lower edge.
  */
 export interface Lying {
-  readonly id: string
+  readonly where: MemberPlace
   readonly role: Role
   readonly section: Section
   readonly along: 'x' | 'y'

@@ -26,7 +26,6 @@ export {
   facesAcross,
   faceTo,
   peakAcross,
-  rafterPath,
   roofLevel,
   headPlane,
   highEaveOf,

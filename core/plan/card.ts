@@ -10,7 +10,7 @@ import {
   cutOfFace,
   type CutName,
 } from '../board'
-import type { Member } from '../frame'
+import { type Member, faceOf } from '../frame'
 import { readHip, readJack } from './hips'
 import type { Piece } from './piece'
 import type { Plan } from './plan'
@@ -91,7 +91,7 @@ function layout(plan: Plan, member: Member): Layout | null {
   const { frame, building } = plan
   const { eave } = building.roof.overhang
   if (member.role === 'rafter') {
-    const roof = readRoof(frame, building.units, member.id.startsWith('roof/north/') ? 'north' : 'south')
+    const roof = readRoof(frame, building.units, faceOf(member.where) === 'north' ? 'north' : 'south')
     return roof && { reading: roof, tail: eave, figures: rafterFigures(plan, roof) }
   }
   const hip = readHip(frame, member)

@@ -1,6 +1,6 @@
 import { type Eave, lowEaves, peakAcross, type RoofLines } from '../lines'
 import { cutOfFace, notches } from '../board'
-import type { Frame, Member } from '../frame'
+import { type Frame, type Member, faceOf, wallOf } from '../frame'
 import { meets, planeAt, toBuilding, type Vec3, vec } from '../geometry'
 import { degrees, HAIR, ONE_READING } from '../measure'
 
@@ -70,7 +70,7 @@ export function readHip({ roof }: Frame, hip: Member): SkewReading | null {
 
 /** Reads a jack rafter; null where the member is none. */
 export function readJack(frame: Frame, jack: Member): SkewReading | null {
-  const side = jack.id.split('/')[1]
+  const side = faceOf(jack.where)
   const eave = lowEaves(frame.roof).find(each => each.side === side)
   const cheek = jack.board.cuts.findIndex(cut => cut.kind === 'end' && cut.name === 'cheek')
   const cut = jack.board.cuts[cheek]
@@ -122,9 +122,8 @@ function differenceTo(
  * there is none a spacing away.
  */
 export function commonDifference({ members }: Frame, jack: Member, spacing: number): number | null {
-  const slope = jack.id.split('/').slice(0, 2).join('/')
   return differenceTo(
-    members.filter(other => other.role === 'jack-rafter' && other.id.startsWith(`${slope}/`)),
+    members.filter(other => other.role === 'jack-rafter' && faceOf(other.where) === faceOf(jack.where)),
     jack,
     spacing,
     Math.abs(jack.placement.along.x) > 0.5 ? 'y' : 'x',
@@ -140,7 +139,7 @@ export function studDifference(
   stud: Member,
   spacing: number,
 ): number | null {
-  const wall = stud.id.split('/')[1]
+  const wall = wallOf(stud.where)
   const slanted =
     stud.role === 'gable-stud' ||
     (stud.role === 'stud' && walls.some(each => each.name === wall && each.raked))
@@ -149,8 +148,7 @@ export function studDifference(
   return slanted
     ? differenceTo(
         members.filter(
-          other =>
-            other.role === stud.role && other.id.startsWith(`walls/${wall}/`) && side(other) === side(stud),
+          other => other.role === stud.role && wallOf(other.where) === wall && side(other) === side(stud),
         ),
         stud,
         spacing,

@@ -17,7 +17,7 @@ export {
 } from './marked-pair'
 export { inOrderOfWork, raising, type RaisingStep } from './raising'
 export { northSlope, readRoof, type RoofReading } from './roof'
-export { type SheetCut, type SheetPiece, sheetsOf } from './sheets'
+export { type SheetCut, type SheetPiece, sheetsIn, sheetsOf } from './sheets'
 export { type Clearance, clearances, findsOf, type Nearness, nearnesses, type SiteFind } from './site'
 export { squareLayout, type SquareLayout, type SquareMark, type SquareMarkName } from './square'
 export { bladeOf, type SquareSetting, stepping, type Stepping, type Steps } from './stepping'

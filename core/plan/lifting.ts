@@ -1,6 +1,6 @@
 import type { Stretch } from '../trade'
 import { countUp, TOUCHING } from '../measure'
-import { isLapped, type Member, type Wall, type WallName } from '../frame'
+import { isLapped, type Member, type Wall, type WallName, isInGable, isOfWall } from '../frame'
 import { toBuilding } from '../geometry'
 import { stretchOf } from './marked-pair'
 import type { Plan } from './plan'
@@ -43,12 +43,12 @@ export function liftingOf(plan: Plan, name: WallName): Lifting {
   const { frame, building, density } = plan
   const late = building.walls.sheathing?.top === 'round-tails'
   const lying = frame.members.filter(
-    ({ id, role }) =>
-      id.startsWith(`walls/${name}/`) &&
-      !id.includes('/gable/') &&
-      role !== 'slat' &&
-      !nailedOnLater(plan, name, id) &&
-      !(late && role === 'wall-sheet'),
+    member =>
+      isOfWall(member.where, name) &&
+      !isInGable(member.where) &&
+      member.role !== 'slat' &&
+      !nailedOnLater(plan, member) &&
+      !(late && member.role === 'wall-sheet'),
   )
   const weight = lying.reduce((sum, { section, board }) => sum + weightOf(section, board.volume, density), 0)
   return { ...tiltingOf(plan, name), weight, people: Math.max(2, countUp(weight / 2 / LIFT)) }
@@ -80,8 +80,8 @@ function roomFor(wall: Wall | undefined, standing: readonly Wall[], across: numb
 }
 
 /** A plate that laps over other walls is nailed on when they stand. */
-const nailedOnLater = ({ frame }: Plan, name: WallName, id: string): boolean =>
-  id.includes('/plate/cap') && frame.walls.some(wall => wall.name === name && isLapped(wall))
+const nailedOnLater = ({ frame }: Plan, { where }: Member): boolean =>
+  where.name === 'plate/cap' && frame.walls.some(wall => isOfWall(where, wall.name) && isLapped(wall))
 
 /**
  * The two diagonals of a wall as it lies, mm: from the outer corner of its foot at the low end to that of its
@@ -103,10 +103,10 @@ export function diagonalsOf(plan: Plan, name: WallName): readonly [number, numbe
 /** The plates and posts that bound a wall as it lies. */
 const edgesOf = (plan: Plan, name: WallName): Member[] =>
   plan.frame.members.filter(
-    ({ id, role }) =>
-      id.startsWith(`walls/${name}/`) &&
-      (role === 'bottom-plate' || role === 'top-plate' || role === 'wall-post') &&
-      !nailedOnLater(plan, name, id),
+    member =>
+      isOfWall(member.where, name) &&
+      (member.role === 'bottom-plate' || member.role === 'top-plate' || member.role === 'wall-post') &&
+      !nailedOnLater(plan, member),
   )
 
 const none: Stretch = { from: 0, to: 0 }

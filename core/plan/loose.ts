@@ -1,7 +1,7 @@
 import type { Role } from '../trade'
 import { countUp, CUBIC_METRES } from '../measure'
 import { type Base, type Building, sideNames } from '../design'
-import { areaOfRect, type Bed, type Frame, partVolume } from '../frame'
+import { areaOfRect, type Bed, type Frame, partVolume, type Hole, supportName } from '../frame'
 import { earthwork } from '../survey'
 import { sidingOf, WASTE } from './siding'
 
@@ -170,7 +170,7 @@ function gravelOf(base: Base, beds: readonly Bedded[]): Loose[] {
 
 /** What a hole holds below the ground, less the post that stands in it; mm³. */
 function holesOf(frame: Frame): Loose[] {
-  const filled = frame.base.holes.filter(hole => hole.fill !== 'pier').map(hole => fillOf(frame, hole.id))
+  const filled = frame.base.holes.filter(hole => hole.fill !== 'pier').map(hole => fillOf(frame, hole))
   const tamped = filled.reduce((sum, each) => sum + each.gravel, 0)
   return [
     cubic('hole-gravel', tamped, {
@@ -181,10 +181,11 @@ function holesOf(frame: Frame): Loose[] {
   ]
 }
 
-function fillOf(frame: Frame, id: string): { gravel: number; concrete: number } {
-  const hole = frame.base.holes.find(each => each.id === id)
-  const post = frame.members.find(member => member.id === id.replace('/hole/', '/post/'))
-  if (!hole || !post) return { gravel: 0, concrete: 0 }
+function fillOf(frame: Frame, hole: Hole): { gravel: number; concrete: number } {
+  const post = frame.members.find(
+    member => member.role === 'post' && supportName(member.where) === supportName(hole.where),
+  )
+  if (!post) return { gravel: 0, concrete: 0 }
   const round = (Math.PI * hole.diameter ** 2) / 4
   const foot = post.placement.origin.z + post.board.start
   const drain = round * Math.max(0, foot - hole.low)
@@ -199,7 +200,7 @@ function concreteOf({ lumber: { yard } }: Building, frame: Frame): Loose[] {
   const cast = frame.base.parts
     .filter(part => part.kind === 'slab' || part.kind === 'pier')
     .reduce((sum, part) => sum + partVolume(part), 0)
-  const about = frame.base.holes.reduce((sum, hole) => sum + fillOf(frame, hole.id).concrete, 0)
+  const about = frame.base.holes.reduce((sum, hole) => sum + fillOf(frame, hole).concrete, 0)
   const { weight, makes } = bags[yard]
   const volume = (cast + about) * CUBIC_METRES
   return [cubic('concrete', cast + about, { bags: countUp(volume / makes), bag: weight, makes })]

@@ -1,7 +1,7 @@
 import type { Stretch } from '../trade'
 import { ONE_READING, TOUCHING } from '../measure'
 import { standsOnDeck } from '../design'
-import { type Bay, type Frame, type Member, boxOf, type WallName } from '../frame'
+import { type Bay, type Frame, type Member, boxOf, type WallName, isOfFrame, isOfWall } from '../frame'
 import { toBuilding, type Vec3 } from '../geometry'
 
 /**
@@ -61,9 +61,9 @@ export function platePair(frame: Frame, name: WallName): MarkedPair {
   if (!wall) return { ...unmarked, boards: 2 }
   const all = uprightsOf(frame, name)
   // over an opening stands what a raked wall's bottom plate has no mark of
-  const standing = wall.raked ? all.filter(({ id }) => !id.includes('/over/')) : all
+  const standing = wall.raked ? all.filter(({ where }) => where.name !== 'over') : all
   const pair = pairOf(standing, wall.along, wall.from, wall.to, member =>
-    member.id.includes('/nailer/') ? 'N' : (upright[member.role] ?? 'X'),
+    member.where.name === 'nailer' ? 'N' : (upright[member.role] ?? 'X'),
   )
   const turn = ({ from, to }: Stretch): Stretch =>
     wall.layout === 'high'
@@ -74,9 +74,9 @@ export function platePair(frame: Frame, name: WallName): MarkedPair {
   )
   const plates = frame.members
     .filter(
-      ({ id, role }) =>
-        id.startsWith(`walls/${name}/plate/`) &&
-        !id.includes('/cap') &&
+      ({ where, role }) =>
+        isOfWall(where, name) &&
+        where.name !== 'plate/cap' &&
         (role === 'bottom-plate' || (role === 'top-plate' && !wall.raked)),
     )
     .map(member => stretchOf(member, wall.along))
@@ -105,7 +105,7 @@ export function platePair(frame: Frame, name: WallName): MarkedPair {
 const unmarked = { length: 0, marks: [], end: 'low', cutOuts: [], joints: [], step: null } as const
 
 const uprightsOf = (frame: Frame, name: WallName): Member[] =>
-  frame.members.filter(({ id, role }) => role in upright && id.startsWith(`walls/${name}/`))
+  frame.members.filter(({ where, role }) => role in upright && isOfWall(where, name))
 
 /**
  * Marks for the plates of a raked wall's slopes, along the plate; read off what ends under them. None of a
@@ -115,8 +115,9 @@ export const rakeStrips = (frame: Frame, name: WallName): readonly RakeStrip[] =
   (['south', 'north'] as const).flatMap(side => rakeStrip(frame, name, side))
 
 function rakeStrip(frame: Frame, name: WallName, side: RakeStrip['side']): RakeStrip[] {
-  const under = new RegExp(`^walls/${name}/plate/top/${side}(/|$)`)
-  const rows = frame.members.filter(({ id }) => under.test(id)).map(lowerFace)
+  const rows = frame.members
+    .filter(({ where }) => isOfWall(where, name) && where.name === 'plate/top' && where.run[0] === side)
+    .map(lowerFace)
   const [first, last] = [rows[0], rows[rows.length - 1]]
   if (!first || !last) return []
   const along = (s: number): number =>
@@ -171,7 +172,7 @@ function lowerFace(member: Member): { readonly foot: Vec3; readonly head: Vec3 }
 export function rimPair(frame: Frame, bay: Bay): MarkedPair {
   const axis = bay.joists === 'y' ? 'x' : 'y'
   const [from, to] = axis === 'x' ? [bay.rect.x0, bay.rect.x1] : [bay.rect.y0, bay.rect.y1]
-  const joists = frame.members.filter(({ id, role }) => role === 'joist' && id.startsWith(`${bay.id}/`))
+  const joists = frame.members.filter(({ where, role }) => role === 'joist' && isOfFrame(where, bay))
   const longest = Math.max(0, ...joists.map(({ board }) => board.end - board.start))
   const pair = pairOf(joists, axis, from, to, member =>
     member.board.end - member.board.start < longest - 1 ? 'T' : 'X',

@@ -1,5 +1,6 @@
 import { type RaisingName, raisingSteps, roles } from '../trade'
-import { isLapped, type Member } from '../frame'
+import { isInGable, isLapped, type Member, wallOf } from '../frame'
+import { isSide, type WallId } from '../design'
 import type { Piece } from './piece'
 import type { Plan } from './plan'
 
@@ -15,21 +16,19 @@ export interface RaisingStep {
  * and sheets that are cut round tails (trade book, section 2; common practice, no source).
  */
 function stepOf(
-  { id, role }: Pick<Member, 'id' | 'role'>,
+  { where, role }: Pick<Member, 'where' | 'role'>,
   roundTails: boolean,
-  lapped: (wall: string) => boolean,
+  lapped: (wall: WallId) => boolean,
 ): RaisingName {
   const { step } = roles[role]
   if (step !== 'place' && step !== 'sheets') return step
-  if (id.includes('/gable/')) return 'gables'
+  if (isInGable(where)) return 'gables'
   if (step === 'sheets' || (role === 'wall-sheet' && roundTails)) return 'sheets'
-  if (id.startsWith('base/')) return 'base'
-  if (id.startsWith('porch/')) return 'porch'
-  if (role === 'deck-sheet' || role === 'deck-board') return 'deck'
-  if (id.startsWith('floor/')) return 'floor'
-  if (id.includes('/plate/cap') && lapped(id.split('/')[1] ?? '')) return 'caps'
-  if (id.startsWith('walls/partition-')) return 'partitions'
-  return `${id.split('/')[1] as 'south' | 'north' | 'east' | 'west'}-wall`
+  if (where.in === 'base' || where.in === 'porch') return where.in
+  if (where.in === 'floor') return role === 'deck-sheet' || role === 'deck-board' ? 'deck' : 'floor'
+  const wall = wallOf(where)
+  if (wall && where.name === 'plate/cap' && lapped(wall)) return 'caps'
+  return wall && isSide(wall) ? `${wall}-wall` : 'partitions'
 }
 
 /**
@@ -41,7 +40,7 @@ export function raising({ frame, building }: Pick<Plan, 'frame' | 'building'>): 
   const steps = frame.walls.some(wall => wall.along === 'x' && wall.through)
     ? raisingSteps
     : raisingSteps.map(name => turned[name] ?? name)
-  const lapped = (name: string): boolean => frame.walls.some(wall => wall.name === name && isLapped(wall))
+  const lapped = (name: WallId): boolean => frame.walls.some(wall => wall.name === name && isLapped(wall))
   const all = [
     ...frame.base.parts.map(part => ({ id: part.id, name: 'supports' as const })),
     ...frame.members.map(member => ({ id: member.id, name: stepOf(member, roundTails, lapped) })),

@@ -5,7 +5,6 @@ import {
   headPlane,
   highEaveOf,
   lowEaveOf,
-  rafterPath,
   ridgeOf,
   type RoofFace,
 } from '../lines'
@@ -23,7 +22,7 @@ import {
   vec,
 } from '../geometry'
 import type { Building } from '../design'
-import type { Frame, Member } from '../frame'
+import { type Frame, type Member, faceOf } from '../frame'
 import { FOOT, HAIR, METRE, NO_TURN, ONE_READING, type Units } from '../measure'
 
 /**
@@ -61,7 +60,9 @@ export function readRoof(frame: Frame, units: Units, side: 'south' | 'north' = '
   const face = roof.faces.length === 1 ? roof.faces[0] : faceTo(roof, side)
   const eave = face && lowEaveOf(roof, face)
   if (!eave) return null
-  const rafter = frame.members.find(member => member.id === `${rafterPath(face)}/rafter/1`)
+  const rafter = frame.members.find(
+    ({ where }) => faceOf(where) === face.id && where.name === 'rafter' && where.run[0] === 1,
+  )
   if (!rafter) return null
   const up = scale(downOf(face.top), -1)
   const heel = vec(0, eave.heel.normal.y * eave.heel.offset, eave.height)

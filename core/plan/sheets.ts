@@ -71,3 +71,12 @@ function remnants(from: Rest, piece: SheetPiece): Rest[] {
   const side = { sheet: from.sheet, long: piece.long, wide: from.wide - piece.wide }
   return [end, side].filter(rest => rest.long > SCRAP && rest.wide > SCRAP)
 }
+
+/** The sheets that something of the walls or of the floor comes out of. */
+export function sheetsIn(
+  { frame, sheets }: { readonly frame: Frame; readonly sheets: readonly SheetCut[] },
+  part: 'walls' | 'floor',
+): SheetCut[] {
+  const there = new Set(frame.members.filter(({ where }) => where.in === part).map(({ id }) => id))
+  return sheets.filter(sheet => sheet.pieces.some(({ member }) => there.has(member)))
+}

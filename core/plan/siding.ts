@@ -1,7 +1,7 @@
 import { eavesOf, facesAcross, peakAcross, roofLevel } from '../lines'
 import { countUp } from '../measure'
 import { type Building, isSide } from '../design'
-import type { Frame, Wall } from '../frame'
+import { type Frame, type Wall, isInGable, isOfWall } from '../frame'
 import { meets, type Plane, vec } from '../geometry'
 import { stretchOf } from './marked-pair'
 
@@ -63,10 +63,10 @@ function rowsOn(gables: boolean, frame: Frame, wall: Wall, exposure: number): nu
   const foot = Math.min(
     ...frame.members
       .filter(
-        ({ id, role }) =>
+        ({ where, role }) =>
           role === 'wall-sheet' &&
-          (id.startsWith(`walls/${wall.name}/sheet/`) ||
-            (wall.step && id.startsWith(`walls/${wall.name}/gable/sheet/`))),
+          isOfWall(where, wall.name) &&
+          (!isInGable(where) || (wall.step !== null && where.name === 'sheet')),
       )
       .map(sheet => stretchOf(sheet, 'z').from),
   )

@@ -12,7 +12,7 @@ import {
   turnOf,
   twoTapes,
 } from '../survey'
-import type { Frame } from '../frame'
+import { type Frame, idOf } from '../frame'
 
 /**
  * A find with its places in site axes, mm; a place whose two tapes can't meet is null there, with why in
@@ -80,7 +80,7 @@ interface Dig {
 
 function digsOf({ base }: Frame): Dig[] {
   const holes = base.holes.map((hole): Dig => ({
-    id: hole.id.replace('/hole/', hole.fill === 'pier' ? '/pier/' : '/post/'),
+    id: idOf({ ...hole.where, name: hole.fill === 'pier' ? 'pier' : 'post' }),
     at: { x: hole.x, y: hole.y },
     half: hole.diameter / 2,
   }))

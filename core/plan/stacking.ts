@@ -1,6 +1,6 @@
 import { eavesOf } from '../lines'
 import { type Building, isSide } from '../design'
-import type { Member, Wall } from '../frame'
+import { faceOf, isOfFrame, isOfWall, type Member, type Wall, type WallName } from '../frame'
 import { INCH } from '../measure'
 import { stretchOf } from './marked-pair'
 import type { Plan } from './plan'
@@ -24,13 +24,13 @@ export const STACKED = INCH
  */
 export function standsOn(
   { roof }: Pick<Building, 'roof'>,
-  { id, role }: Pick<Member, 'id' | 'role'>,
-  wall: string,
+  { where, role }: Pick<Member, 'where' | 'role'>,
+  wall: WallName,
 ): boolean {
   if (role !== 'rafter' && role !== 'jack-rafter' && role !== 'cripple-rafter' && role !== 'roof-joist')
     return false
-  if (roof.has.falls.length > 1) return id.startsWith(`roof/${wall}/`) && !id.includes('/upper/')
-  return role !== 'cripple-rafter' || id.startsWith(roof.high === wall ? 'roof/upper/' : 'roof/rafter/')
+  if (roof.has.falls.length > 1) return faceOf(where) === wall && where.name !== 'upper'
+  return role !== 'cripple-rafter' || where.name === (roof.high === wall ? 'upper' : 'rafter')
 }
 
 /** Joists under a wall and rafters over it that cross it, each with how far it is from a stud; rising. */
@@ -48,8 +48,7 @@ export function stackingOf(
   }
   const studs = frame.members
     .filter(
-      ({ id, role }) =>
-        id.startsWith(`walls/${wall.name}/`) && ['stud', 'king', 'jack', 'cripple'].includes(role),
+      ({ where, role }) => isOfWall(where, wall.name) && ['stud', 'king', 'jack', 'cripple'].includes(role),
     )
     .map(middle)
   const read = (members: readonly Member[]): Stacked[] =>
@@ -57,14 +56,10 @@ export function stackingOf(
       .map(member => ({ member: member.id, at: middle(member) }))
       .map(each => ({ ...each, off: Math.min(Infinity, ...studs.map(at => Math.abs(at - each.at))) }))
       .sort((a, b) => a.at - b.at)
-  const bays = (frame.floor?.bays ?? [])
-    .filter(bay => bay.id !== 'porch' && bay.joists !== along)
-    .map(bay => bay.id)
+  const bays = (frame.floor?.bays ?? []).filter(bay => bay.in === 'floor' && bay.joists !== along)
   return {
     joists: read(
-      frame.members.filter(
-        ({ id, role }) => role === 'joist' && bays.some(bay => id.startsWith(`${bay}/joist/`)),
-      ),
+      frame.members.filter(({ where, role }) => role === 'joist' && bays.some(bay => isOfFrame(where, bay))),
     ),
     rafters: read(
       eavesOf(frame.roof).some(eave => eave.side === wall.name)

@@ -1,4 +1,4 @@
-import type { Frame } from '../frame'
+import { type Frame, type MemberPlace, supportName } from '../frame'
 
 /**
  * A support as it is set out: where it stands, the ground there, how much of it shows, and its whole height;
@@ -6,6 +6,7 @@ import type { Frame } from '../frame'
  */
 export interface SupportHeight {
   readonly id: string
+  readonly where: MemberPlace
   readonly x: number
   readonly y: number
   readonly ground: number
@@ -21,10 +22,11 @@ export function supportHeights({ members, base, ground }: Frame): SupportHeight[
   const posts = members
     .filter(member => member.role === 'post')
     .map(member => {
-      const hole = base.holes.find(each => each.id === member.id.replace('/post/', '/hole/'))
+      const hole = base.holes.find(each => supportName(each.where) === supportName(member.where))
       const low = member.placement.origin.z + member.board.start
       return {
         id: member.id,
+        where: member.where,
         x: hole?.x ?? 0,
         y: hole?.y ?? 0,
         low,
@@ -35,13 +37,14 @@ export function supportHeights({ members, base, ground }: Frame): SupportHeight[
     .filter(part => part.kind === 'block' || part.kind === 'pier')
     .map(part => ({
       id: part.id,
+      where: part.where,
       x: (part.low.x + part.high.x) / 2,
       y: (part.low.y + part.high.y) / 2,
       low: part.low.z,
       high: part.high.z,
     }))
-  return [...posts, ...parts].map(({ id, x, y, low, high }) => {
+  return [...posts, ...parts].map(({ id, where, x, y, low, high }) => {
     const level = ground.at({ x, y })
-    return { id, x, y, ground: level, showing: high - level, whole: high - low }
+    return { id, where, x, y, ground: level, showing: high - level, whole: high - low }
   })
 }

@@ -1,6 +1,14 @@
 export { gaps, hasRoom, least, MARK, type Range } from './least'
 export { middleOf, overlap, type Stretch } from './stretch'
-export { type InSection, raisingSteps, type RaisingName, type Role, type RoleField, roles } from './roles'
+export {
+  type InSection,
+  isPlate,
+  raisingSteps,
+  type RaisingName,
+  type Role,
+  type RoleField,
+  roles,
+} from './roles'
 export {
   onCentre,
   withLayout,

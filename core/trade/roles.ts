@@ -123,5 +123,8 @@ export const roles = {
 }
 export type Role = keyof typeof roles
 
+/** Whether a role is a wall's bottom or top plate. */
+export const isPlate = (role: Role): boolean => role === 'bottom-plate' || role === 'top-plate'
+
 /** The fields that boards hang on. */
 export type RoleField = (typeof roles)[Role]['field']

@@ -1,3 +1,4 @@
+import { type Placed } from '../place'
 import type { Base, Building } from '../../design'
 import type { Section } from '../../lumber'
 import type { Ground } from '../ground'
@@ -7,8 +8,7 @@ import type { Problem } from '../../lines'
 import type { Rect } from '../rect'
 
 /** Gravel laid level: where, from which level to which, mm. `under` is what it carries. */
-export interface Bed {
-  readonly id: string
+export interface Bed extends Placed {
   readonly rect: Rect
   readonly low: number
   readonly high: number

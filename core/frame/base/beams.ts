@@ -1,3 +1,4 @@
+import { inBase, nth } from '../place'
 import { pliesOf, type Stretch } from '../../trade'
 import { HAIR } from '../../measure'
 import type { Beams } from '../../design'
@@ -11,13 +12,13 @@ import type { BaseAsk, Bearing } from './base'
 import { evenRows, evenSupports } from './rows'
 
 /**
- * Beams across the joists, and where their supports stand under them: `place` the middle, `id` row and
- * number, as in `1/3`.
+ * Beams across the joists, and where their supports stand under them: `place` the middle, `run` row and
+ * number.
  */
 export interface Carried {
   readonly orders: readonly Order[]
   readonly bearings: readonly Bearing[]
-  readonly supports: readonly { readonly id: string; readonly place: Spot }[]
+  readonly supports: readonly { readonly run: readonly [number, number]; readonly place: Spot }[]
   readonly low: number
   readonly along: 'x' | 'y'
   readonly problems: readonly Problem[]
@@ -45,9 +46,8 @@ export function layBeams(ask: BaseAsk, beams: Beams, spacing: number, half: numb
   const orders = rows.flatMap((row, r) =>
     laid.flatMap((pieces, p) => {
       return pieces.map((piece, i) => {
-        const id = `base/beam/${r + 1}/${p + 1}${pieces.length > 1 ? `/${i + 1}` : ''}`
         return lyingBoard({
-          id,
+          where: inBase('beam', r + 1, p + 1, ...nth(i, pieces)),
           role: 'beam',
           section: ply,
           along,
@@ -69,7 +69,10 @@ export function layBeams(ask: BaseAsk, beams: Beams, spacing: number, half: numb
     supports: rows.flatMap((row, r) =>
       supports.map((at, i) => {
         const middle = (row.from + row.to) / 2
-        return { id: `${r + 1}/${i + 1}`, place: along === 'x' ? { x: at, y: middle } : { x: middle, y: at } }
+        return {
+          run: [r + 1, i + 1] as const,
+          place: along === 'x' ? { x: at, y: middle } : { x: middle, y: at },
+        }
       }),
     ),
   }

@@ -1,3 +1,4 @@
+import { inBase, type MemberPlace, named } from '../place'
 import type { Stretch } from '../../trade'
 import type { Base } from '../../design'
 import { planeAt, vec, type Vec3 } from '../../geometry'
@@ -40,7 +41,12 @@ export const border: BaseShape<Border> = {
       bearings,
       problems: [],
       beds: [
-        { id: 'base/gravel', rect: grown(rect, base.gravel.beyond), low: low - base.gravel.depth, high: low },
+        {
+          ...named(inBase('gravel')),
+          rect: grown(rect, base.gravel.beyond),
+          low: low - base.gravel.depth,
+          high: low,
+        },
       ],
     }
   },
@@ -54,10 +60,10 @@ function lapped(timber: Section, { x0, x1, y0, y1 }: Rect, low: number): Order[]
   const long = [upper(x0 + t, 1), upper(x1 - t, -1)]
   const short = [lower(y0 + t, 1), lower(y1 - t, -1)]
   return [
-    alongX('base/border/south', timber, x0, x1, y0, low, long),
-    alongX('base/border/north', timber, x0, x1, y1 - t, low, long),
-    alongY('base/border/west', timber, y0, y1, x0, low, short),
-    alongY('base/border/east', timber, y0, y1, x1 - t, low, short),
+    alongX(inBase('border', 'south'), timber, x0, x1, y0, low, long),
+    alongX(inBase('border', 'north'), timber, x0, x1, y1 - t, low, long),
+    alongY(inBase('border', 'west'), timber, y0, y1, x0, low, short),
+    alongY(inBase('border', 'east'), timber, y0, y1, x1 - t, low, short),
   ]
 }
 
@@ -79,23 +85,23 @@ function lap(axis: 'x' | 'y', at: number, way: 1 | -1, half: number, takes: 'upp
 }
 
 const alongX = (
-  id: string,
+  where: MemberPlace,
   section: Section,
   from: number,
   to: number,
   across: number,
   low: number,
   laps: readonly BuildingCut[],
-): Order => timberOf({ id, section, along: 'x', from, to, across, low }, laps)
+): Order => timberOf({ where, section, along: 'x', from, to, across, low }, laps)
 const alongY = (
-  id: string,
+  where: MemberPlace,
   section: Section,
   from: number,
   to: number,
   across: number,
   low: number,
   laps: readonly BuildingCut[],
-): Order => timberOf({ id, section, along: 'y', from, to, across, low }, laps)
+): Order => timberOf({ where, section, along: 'y', from, to, across, low }, laps)
 
 function timberOf(board: Omit<Lying, 'role'>, laps: readonly BuildingCut[]): Order {
   const order = lyingBoard({ ...board, role: 'border' })
@@ -114,10 +120,13 @@ function seamTimbers(
 ): (Bearing & { readonly order: Order })[] {
   const t = timber.thickness
   const band = (at: number): Stretch => ({ from: at - t / 2, to: at + t / 2 })
-  const lay = (id: string, along: 'x' | 'y', run: Stretch, across: Stretch) => ({
+  const lay = (where: MemberPlace, along: 'x' | 'y', run: Stretch, across: Stretch) => ({
     along,
     rect: rectAlong(along, run, across),
-    order: timberOf({ id, section: timber, along, from: run.from, to: run.to, across: across.from, low }, []),
+    order: timberOf(
+      { where, section: timber, along, from: run.from, to: run.to, across: across.from, low },
+      [],
+    ),
   })
   const edges = [x0 + t, ...seams.x.flatMap(at => [at - t / 2, at + t / 2]), x1 - t]
   const spaces = Array.from({ length: edges.length / 2 }, (_, i): Stretch => ({
@@ -125,9 +134,9 @@ function seamTimbers(
     to: edges[2 * i + 1] ?? 0,
   })).filter(space => space.to - space.from > t)
   return [
-    ...seams.x.map((at, i) => lay(`base/border/seam/${i + 1}`, 'y', { from: y0 + t, to: y1 - t }, band(at))),
+    ...seams.x.map((at, i) => lay(inBase('border/seam', i + 1), 'y', { from: y0 + t, to: y1 - t }, band(at))),
     ...seams.y.flatMap((at, k) =>
-      spaces.map((space, i) => lay(`base/border/seam-along/${k + 1}/${i + 1}`, 'x', space, band(at))),
+      spaces.map((space, i) => lay(inBase('border/seam-along', k + 1, i + 1), 'x', space, band(at))),
     ),
   ]
 }

@@ -1,3 +1,4 @@
+import { inBase, named } from '../place'
 import { HAIR } from '../../measure'
 import type { Base } from '../../design'
 import { planeAt, vec } from '../../geometry'
@@ -41,7 +42,7 @@ export const skids: BaseShape<Skids> = {
         : []
     const orders = rows.map((row, i): Order => {
       const order = lyingBoard({
-        id: `base/skid/${i + 1}`,
+        where: inBase('skid', i + 1),
         role: 'skid',
         section: timber,
         along,
@@ -61,7 +62,7 @@ export const skids: BaseShape<Skids> = {
       bearings,
       problems: [],
       beds: merge(bearings.map(bedUnder), rect, base.gravel.beyond).map((at, i) => ({
-        id: `base/gravel/${i + 1}`,
+        ...named(inBase('gravel', i + 1)),
         rect: at,
         low: low - base.gravel.depth,
         high: low,

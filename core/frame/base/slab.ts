@@ -1,3 +1,4 @@
+import { inBase, named } from '../place'
 import { HAIR } from '../../measure'
 import type { Base } from '../../design'
 import { vec } from '../../geometry'
@@ -18,7 +19,7 @@ export const slab: BaseShape<Slab> = {
     const whole = grown(rect, base.beyond)
     const low = top - base.thickness
     const plate: Part = {
-      id: 'base/slab',
+      ...named(inBase('slab')),
       kind: 'slab',
       round: false,
       low: vec(whole.x0, whole.y0, low),
@@ -36,7 +37,7 @@ export const slab: BaseShape<Slab> = {
       problems: thick ? [{ code: 'low-wall-too-thick', path: 'base.lowWall.thickness', most }] : [],
       beds: [
         {
-          id: 'base/gravel',
+          ...named(inBase('gravel')),
           rect: grown(whole, base.gravel.beyond),
           low: low - base.gravel.depth,
           high: low,
@@ -48,7 +49,7 @@ export const slab: BaseShape<Slab> = {
 
 function lowWalls({ x0, x1, y0, y1 }: Rect, t: number, low: number, high: number): Part[] {
   const wall = (name: string, ax: number, ay: number, bx: number, by: number): Part => ({
-    id: `base/low-wall/${name}`,
+    ...named(inBase('low-wall', name)),
     kind: 'low-wall',
     round: false,
     low: vec(ax, ay, low),

@@ -1,3 +1,4 @@
+import { inBase, named, supportName } from '../place'
 import { gaps, least } from '../../trade'
 import { HAIR } from '../../measure'
 import type { Base } from '../../design'
@@ -27,10 +28,10 @@ export const blocks: BaseShape<Of<'blocks'>> = {
     const carried = layBeams(ask, base.beams, base.spacing, base.block.side / 2)
     if (carried.problems.length) return { ...emptyBase, problems: carried.problems }
     const { side, height } = base.block
-    const parts = carried.supports.map(({ id, place: { x, y } }): Part => {
+    const parts = carried.supports.map(({ run, place: { x, y } }): Part => {
       const count = Math.max(1, Math.ceil((carried.low - ground.at({ x, y })) / height - HAIR))
       return {
-        id: `base/block/${id}`,
+        ...named(inBase('block', ...run)),
         kind: 'block',
         round: false,
         low: vec(x - side / 2, y - side / 2, carried.low - count * height),
@@ -40,7 +41,7 @@ export const blocks: BaseShape<Of<'blocks'>> = {
     const beds = parts.map((part, i) => {
       const { x, y } = carried.supports[i]?.place ?? { x: 0, y: 0 }
       return {
-        id: `base/gravel/${i + 1}`,
+        ...named(inBase('gravel', i + 1)),
         rect: square(x, y, side + 2 * base.gravel.beyond),
         low: part.low.z - base.gravel.depth,
         high: part.low.z,
@@ -61,13 +62,14 @@ export const posts: BaseShape<Of<'posts'>> = {
     const post = section(base.post)
     const carried = layBeams(ask, base.beams, base.spacing, post.thickness / 2)
     if (carried.problems.length) return { ...emptyBase, problems: carried.problems }
-    const standing = carried.supports.map(({ id, place: { x, y } }) => {
+    const standing = carried.supports.map(({ run, place: { x, y } }) => {
+      const where = inBase('post', ...run)
       const level = ground.at({ x, y })
-      const rock = base.rock.find(each => each.post === id)
+      const rock = base.rock.find(each => each.post === supportName(where))
       const bottom = rock ? level - Math.min(rock.reached, base.frost) : level - base.frost
       const foot = rock ? bottom : bottom + Math.min(gaps.drain, base.frost / 2)
       const hole: Hole = {
-        id: `base/hole/${id}`,
+        ...named(inBase('hole', ...run)),
         x,
         y,
         diameter: base.hole,
@@ -76,7 +78,7 @@ export const posts: BaseShape<Of<'posts'>> = {
         fill: base.fill,
       }
       const order = squareBoard({
-        id: `base/post/${id}`,
+        where,
         role: 'post',
         section: post,
         along: 'z',
@@ -110,17 +112,17 @@ export const piers: BaseShape<Of<'piers'>> = {
     const carried = layBeams(ask, base.beams, base.spacing, base.diameter / 2)
     if (carried.problems.length) return { ...emptyBase, problems: carried.problems }
     const r = base.diameter / 2
-    const cast = carried.supports.map(({ id, place: { x, y } }) => {
+    const cast = carried.supports.map(({ run, place: { x, y } }) => {
       const level = ground.at({ x, y })
       const part: Part = {
-        id: `base/pier/${id}`,
+        ...named(inBase('pier', ...run)),
         kind: 'pier',
         round: true,
         low: vec(x - r, y - r, level - base.frost),
         high: vec(x + r, y + r, carried.low),
       }
       const hole: Hole = {
-        id: `base/hole/${id}`,
+        ...named(inBase('hole', ...run)),
         x,
         y,
         diameter: base.diameter,

@@ -1,3 +1,4 @@
+import { type FloorFrameName, type MemberPlace } from '../place'
 import type { Role, Stretch } from '../../trade'
 import type { Floor } from '../../design'
 import type { Section } from '../../lumber'
@@ -7,10 +8,12 @@ import { type Rect, rectAlong, stretchesOf } from '../rect'
 
 /**
  * A floor frame of its own: two rims and the joists between. A floor has one, or two that meet, and its porch
- * another. `id` begins its members' ids.
+ * another.
  */
 export interface Bay {
   readonly id: string
+  readonly in: 'floor' | 'porch'
+  readonly frame: FloorFrameName | null
   readonly rect: Rect
   /** Which way its joists run. */
   readonly joists: 'x' | 'y'
@@ -22,7 +25,7 @@ export interface BayAxes {
   readonly v: Stretch
   /** A board of the frame on edge: `low` is its lower level; it takes `across` on the other axis. */
   readonly board: (
-    id: string,
+    where: MemberPlace,
     role: Role,
     section: Section,
     along: 'u' | 'v',
@@ -40,9 +43,9 @@ export function axesOf({ rect, joists }: Bay): BayAxes {
   return {
     u: other,
     v: run,
-    board: (id, role, section, along, stretch, across, low) =>
+    board: (where, role, section, along, stretch, across, low) =>
       lyingBoard({
-        id,
+        where,
         role,
         section,
         along: (along === 'u') === turned ? 'y' : 'x',

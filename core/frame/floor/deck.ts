@@ -1,3 +1,4 @@
+import { inFloor, type MemberPlace } from '../place'
 import { HAIR } from '../../measure'
 import type { Deck, Floor } from '../../design'
 import { flip, planeAcross, place, vec } from '../../geometry'
@@ -101,7 +102,7 @@ function laySheets(
     return row.flatMap((u, i) =>
       piecesAbout(axes.rect(u, v), openings).map(({ rect, notches }, k) =>
         flatBoard(
-          `${bay.id}/sheet/${r + 1}/${i + 1}${k ? `/${k + 1}` : ''}`,
+          inFloor(bay, 'sheet', r + 1, i + 1, ...(k ? [k + 1] : [])),
           'deck-sheet',
           section,
           bay,
@@ -131,7 +132,7 @@ function layBoards(
     return row.flatMap((u, i) =>
       piecesAbout(axes.rect(u, v), openings).map(({ rect, notches }, k) =>
         flatBoard(
-          `${bay.id}/board/${r + 1}/${i + 1}${k ? `/${k + 1}` : ''}`,
+          inFloor(bay, 'board', r + 1, i + 1, ...(k ? [k + 1] : [])),
           'deck-board',
           section,
           bay,
@@ -149,7 +150,7 @@ function layBoards(
  * runs along the bay's rims.
  */
 function flatBoard(
-  id: string,
+  where: MemberPlace,
   role: 'deck-sheet' | 'deck-board',
   section: Section,
   bay: Bay,
@@ -168,7 +169,7 @@ function flatBoard(
   const rip: BuildingCut[] =
     high - low < section.depth - HAIR ? [{ kind: 'end', name: 'rip', plane: planeAcross(across, high) }] : []
   return {
-    id,
+    where,
     role,
     section,
     placement: at,

@@ -65,7 +65,7 @@ export function frameFloor(building: Building, asked: Floor, lumber: FloorLumber
   const stock = stockLengths[building.lumber.yard].at(-1) ?? 6000
   const places: { axis: 'x' | 'y'; at: Stretch }[] = []
   const orders = bays.flatMap(bay => {
-    const porch = bay.id === 'porch'
+    const porch = bay.in === 'porch'
     const framed = frameBay(porch ? { ...floor, doubled: [] } : floor, bay, porch ? [] : openings, joist, top)
     const joists = framed.filter(order => order.role === 'joist').map(order => placeAlongRims(order, bay))
     if (!porch)
@@ -103,12 +103,19 @@ function baysOf({ footprint: { length, width } }: Building, floor: Floor): Bay[]
   const joists = floor.runs === 'width' ? 'y' : 'x'
   const whole: Rect = { x0: 0, x1: length, y0: 0, y1: width }
   const { joint, porch } = floor
+  const bay = (within: Bay['in'], frame: Bay['frame'], rect: Rect, joists: Bay['joists']): Bay => ({
+    id: frame ? `${within}/${frame}` : within,
+    in: within,
+    frame,
+    rect,
+    joists,
+  })
   const main: Bay[] =
     joint === null || joint >= length
-      ? [{ id: 'floor', rect: whole, joists }]
+      ? [bay('floor', null, whole, joists)]
       : [
-          { id: 'floor/west', rect: { ...whole, x1: joint }, joists },
-          { id: 'floor/east', rect: { ...whole, x0: joint }, joists },
+          bay('floor', 'west', { ...whole, x1: joint }, joists),
+          bay('floor', 'east', { ...whole, x0: joint }, joists),
         ]
   if (!porch) return main
   const beside: Record<typeof porch.side, Rect> = {
@@ -117,14 +124,8 @@ function baysOf({ footprint: { length, width } }: Building, floor: Floor): Bay[]
     west: { ...whole, x0: -porch.depth, x1: 0 },
     east: { ...whole, x0: length, x1: length + porch.depth },
   }
-  return [
-    ...main,
-    {
-      id: 'porch',
-      rect: beside[porch.side],
-      joists: porch.side === 'south' || porch.side === 'north' ? 'y' : 'x',
-    },
-  ]
+  const out = porch.side === 'south' || porch.side === 'north' ? 'y' : 'x'
+  return [...main, bay('porch', null, beside[porch.side], out)]
 }
 
 const outer = (bays: readonly Bay[]): Rect =>
@@ -174,7 +175,7 @@ function openingProblems(
 ): { readonly number: number; readonly problem: Problem }[] {
   const t = joist.thickness
   const clear = (floor.ends + 4) * t
-  const inside = bays.filter(bay => bay.id !== 'porch').map(bay => grown(bay.rect, -clear))
+  const inside = bays.filter(bay => bay.in !== 'porch').map(bay => grown(bay.rect, -clear))
   return floor.openings.flatMap((opening, i) => {
     const rect = openingRect(opening)
     const clash = floor.openings

@@ -1,3 +1,4 @@
+import { inFloor, type MemberPlace } from '../place'
 import { clearOfEnds, least, onCentre, overlap, type Stretch, withLayout } from '../../trade'
 import type { Floor } from '../../design'
 import type { Section } from '../../lumber'
@@ -32,16 +33,18 @@ export function frameBay(
   const places = joistPlaces(floor, bay, section, holes)
   const [first, last] = rimNames(bay)
   return [
-    board(`${bay.id}/rim/${first}`, 'rim', section, 'u', u, v.from, low),
-    board(`${bay.id}/rim/${last}`, 'rim', section, 'u', u, v.to - t, low),
-    ...places.map((at, i) => board(`${bay.id}/joist/${i + 1}`, 'joist', section, 'v', at.v, at.u.from, low)),
+    board(inFloor(bay, 'rim', first), 'rim', section, 'u', u, v.from, low),
+    board(inFloor(bay, 'rim', last), 'rim', section, 'u', u, v.to - t, low),
+    ...places.map((at, i) =>
+      board(inFloor(bay, 'joist', i + 1), 'joist', section, 'v', at.v, at.u.from, low),
+    ),
     ...holes.flatMap((hole, i) =>
       headersOf(hole, t).map((at, k) =>
-        board(`${bay.id}/header/${i + 1}/${k + 1}`, 'floor-header', section, 'u', hole.u, at, low),
+        board(inFloor(bay, 'header', i + 1, k + 1), 'floor-header', section, 'u', hole.u, at, low),
       ),
     ),
-    ...blocks(floor, bay, section, places, holes).map(({ id, u: between, at }) =>
-      board(id, 'block', section, 'u', between, at, low),
+    ...blocks(floor, bay, section, places, holes).map(({ where, u: between, at }) =>
+      board(where, 'block', section, 'u', between, at, low),
     ),
   ]
 }
@@ -108,7 +111,7 @@ const distinct = (places: readonly Stretch[]): Stretch[] =>
   places.filter((place, i) => !places.slice(0, i).some(other => overlap(place, other)))
 
 interface Block {
-  readonly id: string
+  readonly where: MemberPlace
   readonly u: Stretch
   readonly at: number
 }
@@ -145,7 +148,7 @@ function blocks(
         open.some(each => overlaps(each, rect(u, { from: at, to: at + t })))
       )
         return []
-      return [{ id: `${bay.id}/block/${row + 1}/${i + 1}`, u, at }]
+      return [{ where: inFloor(bay, 'block', row + 1, i + 1), u, at }]
     })
   })
 }

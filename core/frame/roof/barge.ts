@@ -1,3 +1,4 @@
+import { ofFace } from '../place'
 import { plumbCut } from './cuts'
 import type { Building } from '../../design'
 import { flip, type Plane } from '../../geometry'
@@ -42,7 +43,7 @@ export function barge(
   const head = bargeHead(lines, flank.face, past)
   return [
     rafterOn({
-      id: `roof/${flank.name}/barge/${end}`,
+      where: ofFace(flank.face, 'barge', end),
       role: 'barge',
       section,
       roofTop: flank.roofTop,

@@ -1,3 +1,4 @@
+import { type MemberPlace } from '../place'
 import type { Obstacle } from './obstacle'
 import { least, type Stretch } from '../../trade'
 import type { Building } from '../../design'
@@ -55,7 +56,7 @@ export function bays(
 }
 
 export const block = (
-  id: string,
+  where: MemberPlace,
   section: Section,
   along: 'x' | 'y',
   s: Stretch,
@@ -63,4 +64,4 @@ export const block = (
   up: Vec3,
   out: Vec3,
   cuts: readonly BuildingCut[],
-): Order => leaningBoard({ id, role: 'roof-block', section, along, s, foot, up, out, cuts })
+): Order => leaningBoard({ where, role: 'roof-block', section, along, s, foot, up, out, cuts })

@@ -1,3 +1,4 @@
+import { type MemberPlace, ofEave, ofFace } from '../place'
 import type { Obstacle } from './obstacle'
 import { least, type Stretch } from '../../trade'
 import type { Building } from '../../design'
@@ -59,7 +60,8 @@ export function airProblems({ roof }: Building, { rafter }: RoofLumber, lines: R
 
 /** A face with rafters all along it from a low to a high line, level, along its fall; mm. */
 interface Field {
-  readonly name: string
+  /** What a row of blocks on it is called. */
+  readonly row: (...run: readonly number[]) => MemberPlace
   readonly eave: Eave
   /** Where it ends at a header that its rafters run up over. */
   readonly overHeader: boolean
@@ -76,8 +78,9 @@ const fieldsOf = (lines: RoofLines): Field[] =>
     const high = highEaveOf(lines, face)
     const from = head ? -head.offset : high?.header ? high.heel.offset : -(high?.outside.offset ?? 0)
     const rafters = face.places.map(each => each.at)
-    const name = high && !high.header ? face.name : eave.id
-    return { name, eave, overHeader: !!high?.header, rafters, from, to: outside.offset }
+    const row: Field['row'] = (...run) =>
+      high && !high.header ? ofFace(face, 'row', ...run) : ofEave(eave, 'row', ...run)
+    return { row, eave, overHeader: !!high?.header, rafters, from, to: outside.offset }
   })
 
 /**
@@ -105,7 +108,7 @@ export function rowsAcross(building: Building, lumber: RoofLumber, lines: RoofLi
 function rowBlocks(
   building: Building,
   { rafter, plate, post, ridge }: RoofLumber,
-  { name, eave, overHeader, rafters, from, to }: Field,
+  { row, eave, overHeader, rafters, from, to }: Field,
   rows: 1 | 2,
   taken: readonly Obstacle[],
 ): Order[] {
@@ -136,8 +139,6 @@ function rowBlocks(
       along,
       { from: Math.min(...levels), to: Math.max(...levels) },
       taken.filter(each => each.side === undefined || each.side === eave.side),
-    ).map((s, i) =>
-      block(`roof/${name}/row/${k}/${i + 1}`, rafter, along, s, face, up, way, overBlocks(building, eave)),
-    )
+    ).map((s, i) => block(row(k, i + 1), rafter, along, s, face, up, way, overBlocks(building, eave)))
   })
 }

@@ -1,3 +1,4 @@
+import { inRoof, nth } from '../place'
 import { rowOf, type Stretch } from '../../trade'
 import { HAIR } from '../../measure'
 import { type Building, footOf, roughSize } from '../../design'
@@ -49,7 +50,7 @@ export function ceilingOrders(building: Building, lumber: RoofLumber, lines: Roo
     taken: [],
   }).map(({ number, x }) => {
     const order = lyingBoard({
-      id: `roof/ceiling-joist/${number}`,
+      where: inRoof('ceiling-joist', number),
       role: 'ceiling-joist',
       section,
       along: 'y',
@@ -75,7 +76,7 @@ export function ceilingOrders(building: Building, lumber: RoofLumber, lines: Roo
     orders: [
       ...pieces.map((s, i): Order =>
         lyingBoard({
-          id: `roof/joist-ledger${pieces.length > 1 ? `/${i + 1}` : ''}`,
+          where: inRoof('joist-ledger', ...nth(i, pieces)),
           role: 'joist-ledger',
           section,
           along: 'x',

@@ -1,3 +1,4 @@
+import { ofFace } from '../place'
 import type { Obstacle } from './obstacle'
 import { HAIR } from '../../measure'
 import type { Building } from '../../design'
@@ -58,11 +59,11 @@ export function endProblems(building: Building, lumber: RoofLumber): Problem[] {
 const flyRafter = (
   building: Building,
   { rafter }: RoofLumber,
-  { name, roofTop, head, tail, from, to }: Flank,
+  { face, roofTop, head, tail, from, to }: Flank,
   end: End,
 ): Order =>
   rafterOn({
-    id: `roof/${name}/fly/${end}`,
+    where: ofFace(face, 'fly', end),
     role: 'fly-rafter',
     section: rafter,
     roofTop,
@@ -80,7 +81,7 @@ function rungs(building: Building, lumber: RoofLumber, flank: Flank, end: End): 
     end === 'west' ? { from: fly.to, to: -cover } : { from: building.footprint.length + cover, to: fly.from }
   // what ends the tails ends a rung that lies beside them
   return places(building, rafter.thickness, rafter.depth, flank).map((at, i) => {
-    const order = across(`roof/${flank.name}/rung/${end}/${i + 1}`, 'rung', rafter, flank, at, x, false)
+    const order = across(ofFace(flank.face, 'rung', end, i + 1), 'rung', rafter, flank, at, x, false)
     return {
       ...order,
       cuts: [...order.cuts, ...flank.tail.filter(cut => cut.name === 'level'), ...flank.head],

@@ -1,3 +1,4 @@
+import { nth, ofEave } from '../place'
 import type { Under } from './roof-frame'
 import { mitre } from './cuts'
 import { least, rowOf } from '../../trade'
@@ -97,7 +98,7 @@ function layerOrders(
     const corner: Vec3 =
       along === 'x' ? vec(0, across, top - section.depth) : vec(across, 0, top - section.depth)
     const board = squareBoard({
-      id: `roof/${id}/${role}${row.length > 1 ? `/${k + 1}` : ''}`,
+      where: ofEave({ id }, role, ...nth(k, row)),
       role,
       section,
       along,
@@ -134,7 +135,7 @@ function leaningOrders(building: Building, eave: Eave, { role, section, off }: L
   return row.map((s, k): Order => {
     const [low, high] = [k === 0 ? corners[0] : undefined, k === row.length - 1 ? corners[1] : undefined]
     return leaningBoard({
-      id: `roof/${id}/${role}${row.length > 1 ? `/${k + 1}` : ''}`,
+      where: ofEave({ id }, role, ...nth(k, row)),
       role,
       section,
       along,

@@ -1,3 +1,4 @@
+import { nth, ofEave } from '../place'
 import { mitre } from './cuts'
 import { type Eave, eavesOf, type RoofLines, type RoofLumber } from '../../lines'
 import { least, rowOf } from '../../trade'
@@ -58,7 +59,7 @@ function boardsOf(building: Building, lumber: RoofLumber, eave: Eave): Order[] {
         add(scale(out, r * finish.depth), scale(up, facesUp ? -finish.thickness : 0)),
       )
       return {
-        id: `roof/${eave.side}/finish/${r + 1}${row.length > 1 ? `/${k + 1}` : ''}`,
+        where: ofEave(eave, 'finish', r + 1, ...nth(k, row)),
         role: 'finish-board',
         section: finish,
         placement: place(low, axis, out),

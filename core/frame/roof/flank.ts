@@ -1,3 +1,4 @@
+import { type MemberPlace } from '../place'
 import { countUp } from '../../measure'
 import type { Building } from '../../design'
 import {
@@ -157,7 +158,7 @@ export function pointAt({ roofTop }: Flank, at: number) {
  * along the fall: `deep` of it square to the slope.
  */
 export function across(
-  id: string,
+  where: MemberPlace,
   role: 'rung' | 'lookout',
   section: Section,
   flank: Flank,
@@ -181,7 +182,7 @@ export function across(
   const origin =
     t.x * other.x + t.y * other.y + t.z * other.z > 0 ? corner : add(corner, scale(other, flat ? deep : wide))
   return {
-    id,
+    where,
     role,
     section,
     placement: place(origin, along, depth),

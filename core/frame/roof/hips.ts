@@ -1,3 +1,4 @@
+import { inRoof } from '../place'
 import { type Building, had } from '../../design'
 import { add, meets, place, planeAt, scale, subtract, vec } from '../../geometry'
 import { type Eave, type Hip, plumbPlaneAt, type RoofLumber } from '../../lines'
@@ -41,7 +42,7 @@ export function hipOrder(building: Building, lumber: RoofLumber, hip: Hip): Orde
       ? hip.sides.map((side): BuildingCut => ({ kind: 'end', name: 'backing', plane: side.face.top }))
       : []
   return {
-    id: `roof/hip/${hip.id}`,
+    where: inRoof('hip', hip.id),
     role: 'hip',
     section,
     placement: place(subtract(subtract(head, scale(up, section.depth)), scale(along, spare)), along, up),

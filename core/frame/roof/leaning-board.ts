@@ -1,3 +1,4 @@
+import { type MemberPlace } from '../place'
 import type { Role, Stretch } from '../../trade'
 import { add, cross, place, planeAt, scale, vec, type Vec3 } from '../../geometry'
 import type { Section } from '../../lumber'
@@ -6,7 +7,7 @@ import type { BuildingCut, Order } from '../member'
 
 /** A board along a wall that leans as a slope does. */
 interface Leaning {
-  readonly id: string
+  readonly where: MemberPlace
   readonly role: Role
   readonly section: Section
   readonly along: 'x' | 'y'
@@ -26,7 +27,7 @@ interface Leaning {
 
 /** The order for a board along a wall that leans. */
 export function leaningBoard({
-  id,
+  where,
   role,
   section,
   along,
@@ -48,7 +49,7 @@ export function leaningBoard({
     plane: planeAt(scale(axis, at), scale(axis, way)),
   })
   return {
-    id,
+    where,
     role,
     section,
     placement: place(origin, axis, up),

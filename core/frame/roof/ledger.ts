@@ -1,3 +1,4 @@
+import { inRoof, type MemberPlace, nth } from '../place'
 import type { Building, Raised } from '../../design'
 import { meets, vec } from '../../geometry'
 import {
@@ -21,14 +22,14 @@ const none: Heads = { orders: [], problems: [] }
 
 const boardAlong = (
   lumber: RoofLumber,
-  id: string,
+  where: MemberPlace,
   role: Order['role'],
   s: Stretch,
   y: number,
   z: number,
 ): Order =>
   squareBoard({
-    id,
+    where,
     role,
     section: lumber.ply,
     along: 'x',
@@ -40,7 +41,7 @@ const boardAlong = (
 
 /** The ledger on the house, its top level with the rafters' upper edges at its face. */
 export const ledgerOrder = (lumber: RoofLumber, { box, along }: Abutment): Order =>
-  boardAlong(lumber, 'roof/ledger', 'ledger', along, box.from, box.bottom)
+  boardAlong(lumber, inRoof('ledger'), 'ledger', along, box.from, box.bottom)
 
 /**
  * The row of posts under a strip between two faces: the ledger at their face, the header on them, and the
@@ -69,14 +70,12 @@ export function stripOrders(
   )
   const { post, ply } = lumber
   const pieces = fewestBoards(ledger.along, { breaks: places, longest: building.walls.longest, shortest: 0 })
-  const named = (id: string, i: number, of: readonly Stretch[]): string =>
-    `${id}${of.length > 1 ? `/${i + 1}` : ''}`
   return {
     problems: blocked ? [{ code: 'ridge-post-blocked', path: 'roof.raised.spacing' }] : [],
     orders: [
       ...places.map((x, i): Order =>
         squareBoard({
-          id: `roof/ridge-post/${i + 1}`,
+          where: inRoof('ridge-post', i + 1),
           role: 'ridge-post',
           section: post,
           along: 'z',
@@ -87,13 +86,20 @@ export function stripOrders(
         }),
       ),
       ...pieces.map((s, i) =>
-        boardAlong(lumber, named('roof/ledger', i, pieces), 'ledger', s, ledger.box.from, ledger.box.bottom),
+        boardAlong(
+          lumber,
+          inRoof('ledger', ...nth(i, pieces)),
+          'ledger',
+          s,
+          ledger.box.from,
+          ledger.box.bottom,
+        ),
       ),
       ...pliesOf(ledger.along, raised.plies, places, building.walls.longest).flatMap((laid, k) =>
         laid.map((s, i) =>
           boardAlong(
             lumber,
-            named(`roof/upper-header/${k + 1}`, i, laid),
+            inRoof('upper-header', k + 1, ...nth(i, laid)),
             'upper-header',
             s,
             header.from + k * ply.thickness,

@@ -1,3 +1,4 @@
+import { ofFace } from '../place'
 import type { Obstacle } from './obstacle'
 import { HAIR } from '../../measure'
 import type { Building } from '../../design'
@@ -59,7 +60,7 @@ export function lookouts(
         ? Math.min(next.from, ...ties.filter(s => s.to > fly.to && s.from < next.from).map(s => s.from))
         : Math.max(next.to, ...ties.filter(s => s.from < fly.from && s.to > next.to).map(s => s.to))
     return across(
-      `roof/${flank.name}/lookout/${end}/${i + 1}`,
+      ofFace(flank.face, 'lookout', end, i + 1),
       'lookout',
       lookout,
       flank,

@@ -1,3 +1,4 @@
+import { ofRoofOpening } from '../place'
 import { axisOf } from './block'
 import type { Obstacle } from './obstacle'
 import { gaps, overlap, type Stretch } from '../../trade'
@@ -64,6 +65,7 @@ export function partedOrders(
   eave: Eave,
   rafter: Section,
   short: Order['role'] = 'cripple-rafter',
+  upper = 'upper',
 ): Order[] {
   return places.flatMap((each, i): Order[] => {
     const order = whole(each, i)
@@ -80,7 +82,7 @@ export function partedOrders(
       },
       {
         ...made,
-        id: order.id.replace(/rafter\/(\d+)$/, 'upper/$1'),
+        where: { ...order.where, name: upper },
         role: short,
         cuts: [...order.cuts, end(ends.high)],
       },
@@ -99,7 +101,7 @@ export function roofHeaders(building: Building, { rafter }: RoofLumber, eave: Ea
           ? add(low, scale(down, (k + 1) * rafter.thickness))
           : add(high, scale(down, -k * rafter.thickness))
       return leaningBoard({
-        id: `roof/opening/${parting.number}/header/${name}/${k + 1}`,
+        where: ofRoofOpening(parting.number, 'header', name, k + 1),
         role: 'roof-header',
         section: rafter,
         along,

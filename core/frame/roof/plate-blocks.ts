@@ -1,3 +1,4 @@
+import { ofEave } from '../place'
 import type { Obstacle } from './obstacle'
 import { least, type Stretch } from '../../trade'
 import type { Building } from '../../design'
@@ -53,7 +54,7 @@ export function plateBlocks(
   eave: Eave,
   taken: readonly Obstacle[],
 ): Order[] {
-  const { rafters, id, outside, height, heightAbovePlate, face, side } = eave
+  const { rafters, outside, height, heightAbovePlate, face, side } = eave
   const { rafter } = lumber
   const roofTop = face.top
   const out = outside.normal
@@ -80,10 +81,10 @@ export function plateBlocks(
     )
     return [
       ...between.map((s, i) =>
-        block(`roof/${id}/block/${i + 1}`, rafter, along, s, foot, vec(0, 0, 1), out, cut),
+        block(ofEave(eave, 'block', i + 1), rafter, along, s, foot, vec(0, 0, 1), out, cut),
       ),
       ...bayToHip(eave, rafter.thickness, overall).map((each, i) =>
-        block(`roof/${side}/block/hip/${i + 1}`, rafter, along, each.s, foot, vec(0, 0, 1), out, [
+        block(ofEave(eave, 'block/hip', i + 1), rafter, along, each.s, foot, vec(0, 0, 1), out, [
           ...cut,
           each.cut,
         ]),
@@ -112,14 +113,14 @@ export function plateBlocks(
   const leans = rafter.thickness / Math.max(0.2, roofTop.normal.z) + rafter.depth * sin
   return [
     ...between.map((s, i) =>
-      block(`roof/${id}/block/${i + 1}`, rafter, along, s, foot, roofTop.normal, outward, [
+      block(ofEave(eave, 'block', i + 1), rafter, along, s, foot, roofTop.normal, outward, [
         ...below,
         ...bevel,
         ...finish,
       ]),
     ),
     ...bayToHip(eave, leans, overall).map((each, i) =>
-      block(`roof/${side}/block/hip/${i + 1}`, rafter, along, each.s, foot, roofTop.normal, outward, [
+      block(ofEave(eave, 'block/hip', i + 1), rafter, along, each.s, foot, roofTop.normal, outward, [
         ...below,
         ...bevel,
         ...finish,

@@ -1,3 +1,4 @@
+import { type MemberPlace, nth, ofFace } from '../place'
 import type { BearingPartition, Obstacle } from './obstacle'
 import { least, rowOf, type Stretch } from '../../trade'
 import { type Building } from '../../design'
@@ -82,7 +83,7 @@ export function purlinOrders(
     orders.push(
       ...row.map((s, k) =>
         leaningBoard({
-          id: `roof/${field.name}/purlin${row.length > 1 ? `/${k + 1}` : ''}`,
+          where: ofFace(field.eave.face, 'purlin', ...nth(k, row)),
           role: 'purlin',
           section: purlin,
           along: 'x',
@@ -94,7 +95,7 @@ export function purlinOrders(
         }),
       ),
       ...places.map((at, i) =>
-        braceOrder(`roof/${field.name}/purlin-brace/${i + 1}`, strut, line, bearer, at),
+        braceOrder(ofFace(field.eave.face, 'purlin-brace', i + 1), strut, line, bearer, at),
       ),
     )
   }
@@ -206,7 +207,6 @@ export const postsIn = (orders: readonly Order[]): Stretch[] =>
  * along the building; mm.
  */
 interface Field {
-  readonly name: string
   readonly eave: Eave
   readonly middle: number
   readonly reach: Stretch
@@ -220,7 +220,6 @@ function fieldsOf(building: Building, lumber: RoofLumber, lines: RoofLines): Fie
   return lowEaves(lines)
     .filter(({ side }) => side === 'south' || side === 'north')
     .map((eave): Field => ({
-      name: eave.face.name,
       eave,
       middle: alone ? footprint.width / 2 : (eave.run + lumber.plate.depth) / 2,
       ...(hipsOf(lines).length
@@ -267,7 +266,7 @@ const angleTo = (low: Vec3, { y, top }: BearingPartition): number =>
   degrees(Math.atan2(low.z - top, Math.abs(low.y - (y.from + y.to) / 2)))
 
 function braceOrder(
-  id: string,
+  where: MemberPlace,
   section: Section,
   { low, under }: PurlinLine,
   { y, top }: BearingPartition,
@@ -283,7 +282,7 @@ function braceOrder(
   const made = place(corner, along, depth)
   const origin = add(corner, scale(made.thickness, -section.thickness / 2))
   return {
-    id,
+    where,
     role: 'purlin-brace',
     section,
     placement: { ...made, origin },

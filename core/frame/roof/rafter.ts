@@ -1,3 +1,4 @@
+import { type MemberPlace } from '../place'
 import { plumbCut } from './cuts'
 import { type Eave, headPlane, highEaveOf, type RoofFace, type RoofLines, type RoofLumber } from '../../lines'
 import type { Role, Stretch } from '../../trade'
@@ -11,7 +12,7 @@ import { finishCuts, tailCuts, wildCut } from './tails'
 
 /** A rafter square to its eave. */
 interface RafterAsk {
-  readonly id: string
+  readonly where: MemberPlace
   readonly role: Role
   readonly section: Section
   /** The plane its upper edge lies in. */
@@ -32,7 +33,7 @@ interface RafterAsk {
 const WILD = limits.wild.max
 
 /** The order for a rafter, its start at the high end. */
-export function rafterOn({ id, role, section, roofTop, at, from, to, cuts, sawn }: RafterAsk): Order {
+export function rafterOn({ where, role, section, roofTop, at, from, to, cuts, sawn }: RafterAsk): Order {
   const up = roofTop.normal
   const fall = fallOf(roofTop)
   const sin = Math.hypot(up.x, up.y)
@@ -43,7 +44,7 @@ export function rafterOn({ id, role, section, roofTop, at, from, to, cuts, sawn 
   const head = add(plan, vec(0, 0, meets(roofTop, plan, vec(0, 0, 1)) ?? 0))
   const spare = SPARE + (section.depth * sin) / up.z
   return {
-    id,
+    where,
     role,
     section,
     cuts,

@@ -1,3 +1,4 @@
+import { carrierOf, type MemberPlace, ofFace } from '../place'
 import { lookoutCuts } from './lookouts'
 import type { Building } from '../../design'
 import { vec } from '../../geometry'
@@ -6,7 +7,6 @@ import {
   eavesOf,
   type JackPlace,
   lowEaveOf,
-  rafterPath,
   type RafterPlace,
   type RoofFace,
   type RoofLines,
@@ -34,14 +34,14 @@ export function faceOrders(
   const head = headCuts(building, lumber, lines, face)
   const lookouts = lookoutCuts(building, lumber, lines, face)
   const rafter = (
-    id: string,
+    where: MemberPlace,
     role: 'rafter' | 'jack-rafter',
     at: Stretch,
     cuts: readonly BuildingCut[],
     more: readonly BuildingCut[] = [],
   ): Order =>
     rafterOn({
-      id,
+      where,
       role,
       section: lumber.rafter,
       roofTop: face.top,
@@ -50,12 +50,10 @@ export function faceOrders(
       ...rafterCuts(building, lumber, eave, cuts, more),
     })
   const jack = ({ number, at, cheek }: JackPlace): Order =>
-    rafter(`roof/${face.id}/jack/${number}`, 'jack-rafter', at, [
-      { kind: 'end', name: 'cheek', plane: cheek },
-    ])
+    rafter(ofFace(face, 'jack', number), 'jack-rafter', at, [{ kind: 'end', name: 'cheek', plane: cheek }])
   const last = face.places.length - 1
-  const whole = ({ name, at }: RafterPlace, i: number): Order =>
-    rafter(`${rafterPath(face)}/${name}`, 'rafter', at, head, i === 0 || i === last ? lookouts : [])
+  const whole = ({ name, run, at }: RafterPlace, i: number): Order =>
+    rafter(carrierOf(face, name, ...run), 'rafter', at, head, i === 0 || i === last ? lookouts : [])
   return [
     ...face.jacks.low.map(jack),
     ...partedOrders(face.places, whole, eave, lumber.rafter),
@@ -69,18 +67,18 @@ function joistOrders(building: Building, lumber: RoofLumber, lines: RoofLines, l
   const { rafter, firring } = lumber
   const tails = eavesOf(lines).map(({ tail }) => tail.normal.y * tail.offset)
   const lies = { along: 'y', depth: 'z', from: Math.min(...tails), to: Math.max(...tails) } as const
-  const joist = ({ name, at }: RafterPlace): Order =>
+  const joist = ({ name, run, at }: RafterPlace): Order =>
     squareBoard({
       ...lies,
-      id: `roof/${name}`,
+      where: carrierOf(low.face, name, ...run),
       role: 'roof-joist',
       section: rafter,
       corner: vec(at.from, 0, low.height),
     })
-  const onJoist = ({ name, at }: RafterPlace): Order => {
+  const onJoist = ({ name, run, at }: RafterPlace): Order => {
     const order = squareBoard({
       ...lies,
-      id: `roof/firring/${name}`,
+      where: carrierOf(low.face, `firring/${name}`, ...run),
       role: 'firring',
       section: firring,
       corner: vec(middleOf(at) - firring.thickness / 2, 0, low.height + rafter.depth),
@@ -90,7 +88,7 @@ function joistOrders(building: Building, lumber: RoofLumber, lines: RoofLines, l
   const { places } = low.face
   return [
     ...partedOrders(places, joist, low, rafter),
-    ...partedOrders(places, onJoist, low, rafter, 'firring'),
+    ...partedOrders(places, onJoist, low, rafter, 'firring', 'firring/upper'),
     ...roofHeaders(building, lumber, low),
   ]
 }

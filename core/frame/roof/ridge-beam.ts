@@ -1,3 +1,4 @@
+import { inRoof, nth } from '../place'
 import type { Building, RidgeBeam } from '../../design'
 import { meets, vec } from '../../geometry'
 import type { Problem, Ridge, RoofLines, RoofLumber } from '../../lines'
@@ -18,7 +19,7 @@ export function ridgeOrders({ ridge }: RoofLumber, { board, along }: Ridge): Ord
   if (!board) return []
   return [
     squareBoard({
-      id: 'roof/ridge',
+      where: inRoof('ridge'),
       role: 'ridge',
       section: ridge,
       along: 'x',
@@ -66,7 +67,7 @@ export function beamOrders(
   const places = lengthwise ? [] : asked.map(at => nearestClear(at, post.thickness, crossing))
   const posts = places.map((at, i): Order =>
     squareBoard({
-      id: `roof/ridge-post/${i + 1}`,
+      where: inRoof('ridge-post', i + 1),
       role: 'ridge-post',
       section: post,
       along: 'z',
@@ -79,7 +80,7 @@ export function beamOrders(
   const plies = pliesOf(ridge.along, beam.plies, places, walls.longest).flatMap((row, k) =>
     row.map((s, i): Order =>
       squareBoard({
-        id: `roof/ridge/${k + 1}${row.length > 1 ? `/${i + 1}` : ''}`,
+        where: inRoof('ridge', k + 1, ...nth(i, row)),
         role: 'ridge-beam',
         section: ply,
         along: 'x',

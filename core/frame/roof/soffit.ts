@@ -1,3 +1,4 @@
+import { nth, ofEave } from '../place'
 import { least, overlap, rowOf, type Stretch } from '../../trade'
 import { HAIR } from '../../measure'
 import type { Building } from '../../design'
@@ -76,7 +77,7 @@ function eaveOrders(
 ): Order[] {
   const { soffit } = lumber
   if (!soffit) return []
-  const { side, outside, tail, face, height, rafters, along: reach, hip } = eave
+  const { outside, tail, face, height, rafters, along: reach, hip } = eave
   const out = outside.normal
   const along = Math.abs(out.y) > 0.5 ? 'x' : 'y'
   const sign = out.x + out.y
@@ -97,7 +98,7 @@ function eaveOrders(
   )
   const ledger = row.map((s, k): Order => {
     const order = lyingBoard({
-      id: `roof/${side}/soffit/ledger${row.length > 1 ? `/${k + 1}` : ''}`,
+      where: ofEave(eave, 'soffit/ledger', ...nth(k, row)),
       role: 'soffit-ledger',
       section: soffit,
       along,
@@ -127,7 +128,7 @@ function eaveOrders(
   const joists = placesOf(rafters, soffit.thickness, length).map((at, i): Order => {
     const [from, to] = sign < 0 ? [-tail.offset, -(wall + short)] : [wall + short, tail.offset]
     const order = lyingBoard({
-      id: `roof/${side}/soffit/joist/${i + 1}`,
+      where: ofEave(eave, 'soffit/joist', i + 1),
       role: 'soffit-joist',
       section: soffit,
       along: along === 'x' ? 'y' : 'x',

@@ -1,3 +1,4 @@
+import { type MemberPlace, ofRoofOpening } from '../place'
 import { gaps, overlap, type Stretch } from '../../trade'
 import { HAIR } from '../../measure'
 import { type Building } from '../../design'
@@ -65,12 +66,10 @@ export function openStairs(
     crossing.push({ x, y: { from: y.from - thick, to: y.from } }, { x, y: { from: y.to, to: y.to + thick } })
     orders = [
       ...orders.flatMap(order =>
-        parted.some(each => each.order.id === order.id)
-          ? partsOf(order, y.from - thick, y.to + thick)
-          : [order],
+        parted.some(each => each.order === order) ? partsOf(order, y.from - thick, y.to + thick) : [order],
       ),
       ...doubles.map((at, k): Order =>
-        shifted(at.to < asked.at ? low : high, at.from, `roof/opening/${i + 1}/trimmer/${k + 1}`),
+        shifted(at.to < asked.at ? low : high, at.from, ofRoofOpening(i + 1, 'trimmer', k + 1)),
       ),
       ...Array.from({ length: asked.plies }, (_, k) => k).flatMap(k =>
         (
@@ -80,7 +79,7 @@ export function openStairs(
           ] as const
         ).map(([side, across]): Order =>
           lyingBoard({
-            id: `roof/opening/${i + 1}/header/${side}/${k + 1}`,
+            where: ofRoofOpening(i + 1, 'header', side, k + 1),
             role: 'stair-header',
             section: ceiling.section,
             along: 'x',
@@ -215,22 +214,22 @@ function fitOf(
 const partsOf = (order: Order, south: number, north: number): Order[] => [
   {
     ...order,
-    id: `${order.id}/south`,
+    where: { ...order.where, run: [...order.where.run, 'south'] },
     cuts: [...order.cuts, { kind: 'end', name: 'square', plane: planeAcross('y', south) }],
   },
   {
     ...order,
-    id: `${order.id}/north`,
+    where: { ...order.where, run: [...order.where.run, 'north'] },
     cuts: [...order.cuts, { kind: 'end', name: 'square', plane: { normal: vec(0, -1, 0), offset: -north } }],
   },
 ]
 
 /** The same joist at another place along the building. */
-function shifted({ x, order }: Joist, from: number, id: string): Order {
+function shifted({ x, order }: Joist, from: number, where: MemberPlace): Order {
   const { placement } = order
   return {
     ...order,
-    id,
+    where,
     placement: {
       ...placement,
       origin: vec(placement.origin.x + from - x.from, placement.origin.y, placement.origin.z),

@@ -1,3 +1,4 @@
+import { inRoof, type MemberPlace } from '../place'
 import type { Obstacle } from './obstacle'
 import { gaps, overlap, type Stretch } from '../../trade'
 import { type Building, type TieKind, tieKinds } from '../../design'
@@ -79,7 +80,7 @@ export function tieOrders(
       taken,
     }).map(({ number, x }): Joist => ({
       x,
-      order: tieOrder(building, lines, kind, section, `roof/${roleOf[kind]}/${number}`, x.from, z.from),
+      order: tieOrder(building, lines, kind, section, inRoof(roleOf[kind], number), x.from, z.from),
     }))
     taken.push(...made.map(({ x }): Obstacle => ({ along: 'x', s: x, z })))
     if (kind !== 'ceiling') return made.map(each => each.order)
@@ -167,12 +168,12 @@ function tieOrder(
   lines: RoofLines,
   kind: TieKind,
   section: Section,
-  id: string,
+  where: MemberPlace,
   x: number,
   z: number,
 ): Order {
   const order = squareBoard({
-    id,
+    where,
     role: roleOf[kind],
     section,
     along: 'y',

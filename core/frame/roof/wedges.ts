@@ -1,3 +1,4 @@
+import { ofEave } from '../place'
 import { axisOf } from './block'
 import { lowEaves, type RoofLines, type RoofLumber } from '../../lines'
 import { gaps } from '../../trade'
@@ -24,7 +25,7 @@ export function wedgeOrders(
       const [inner, outer] = [sign * (offset - plate.depth), sign * (offset - gaps.wedgeTip)]
       return eave.rafters.map((at, i): Order => {
         const order = squareBoard({
-          id: `roof/${eave.side}/wedge/${i + 1}`,
+          where: ofEave(eave, 'wedge', i + 1),
           role: 'wedge',
           section: rafter,
           along,

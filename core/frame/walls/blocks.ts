@@ -21,7 +21,7 @@ export interface BlockAsk {
 }
 
 /** A block without its name. */
-export type Block = Omit<WallBoard, 'id'>
+export type Block = Omit<WallBoard, 'where'>
 
 /**
  * Blocks behind a level joint of sheets: on edge against the sheets between what stands there, flat where

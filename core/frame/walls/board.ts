@@ -1,3 +1,4 @@
+import { type MemberPlace } from '../place'
 import type { Stretch } from '../../trade'
 import { HAIR } from '../../measure'
 import { vec, type Vec3 } from '../../geometry'
@@ -11,7 +12,7 @@ import { acrossAxis, type Wall } from './wall'
  * near face from the wall's low face; mm.
  */
 export interface WallBoard {
-  readonly id: string
+  readonly where: MemberPlace
   readonly role: Order['role']
   readonly section: Section
   readonly runs: 'along' | 'up'
@@ -33,11 +34,11 @@ export const wallPoint = (wall: Wall, s: number, across: number, z: number): Vec
 /** The order for a wall's board. */
 export function wallOrder(
   wall: Wall,
-  { id, role, section, runs, wide, s, z, across, cuts = [], open = false }: WallBoard,
+  { where, role, section, runs, wide, s, z, across, cuts = [], open = false }: WallBoard,
 ): Order {
   const { from, to } = runs === 'along' ? s : z
   const order = squareBoard({
-    id,
+    where,
     role,
     section,
     along: runs === 'up' ? 'z' : wall.along,
@@ -61,11 +62,11 @@ export const showsOutside = (wall: Wall, board: WallBoard, depth: number): boole
 export const upright = (
   section: Section,
   role: Order['role'],
-  id: string,
+  where: MemberPlace,
   from: number,
   z: Stretch,
 ): WallBoard => ({
-  id,
+  where,
   role,
   section,
   runs: 'up',

@@ -1,3 +1,4 @@
+import { ofWall } from '../place'
 import { levelUnder, runAt } from '../../lines'
 import { least, type Stretch } from '../../trade'
 import { HAIR } from '../../measure'
@@ -61,7 +62,7 @@ export function braceWall(
       ? stud.depth
       : -brace.thickness
   const orders = lines.map((line, i) =>
-    slantedOrder(wall, line, brace, across, `walls/${wall.name}/brace/${i + 1}`, 'brace', [
+    slantedOrder(wall, line, brace, across, ofWall(wall.name, 'brace', i + 1), 'brace', [
       { kind: 'end', name: 'level', plane: { normal: vec(0, 0, -1), offset: -foot } },
       ...headCuts(wall, line, raked),
     ]),
@@ -108,7 +109,7 @@ const topAt = (boards: readonly WallBoard[], s: number): number =>
       .filter(
         board =>
           board.role === 'top-plate' &&
-          !board.id.includes('/plate/cap') &&
+          board.where.name !== 'plate/cap' &&
           board.s.from < s &&
           board.s.to > s,
       )

@@ -1,3 +1,4 @@
+import { isInGable } from '../place'
 import type { CoverAsk } from './cover'
 import { type Eave, eaveOver, type Profile, type RoofLines } from '../../lines'
 import type { Stretch } from '../../trade'
@@ -125,7 +126,7 @@ function finishWall(ask: FinishAsk, each: FramedWall): FinishedWall {
           ask.building.walls.longest,
         )
       : []
-  const inGable = (block: WallBoard): boolean => block.id.includes('/gable/')
+  const inGable = ({ where }: WallBoard): boolean => isInGable(where)
   const blocks = covered.blocks.filter(block => !inGable(block))
   const boards = [...each.boards, ...blocks]
   const { bracing } = ask.building.walls

@@ -22,7 +22,7 @@ export function outerWood(
   depth: number,
 ): OuterWood {
   const boards = all.filter(board => showsOutside(wall, board, depth))
-  const cap = boards.find(board => board.id.includes('/plate/cap'))
+  const cap = boards.find(board => board.where.name === 'plate/cap')
   // a partition's second plate lies where it parts the wall's own
   const lapped = cap ? wall.tees.filter(tee => tee.laps).map(tee => ({ s: tee, z: cap.z })) : []
   const lying = [...boards.filter(board => board.runs === 'along'), ...lapped]

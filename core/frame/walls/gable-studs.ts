@@ -1,3 +1,4 @@
+import { ofGable } from '../place'
 import { least, type Stretch, withLayout } from '../../trade'
 import { type Building, type SideName } from '../../design'
 import { flip, planeAcross } from '../../geometry'
@@ -178,7 +179,7 @@ export function gableStuds(
     if (tongue)
       return [
         {
-          ...upright(stud, 'gable-stud', `walls/${wall.name}/gable/stud/${places.indexOf(at) + 1}`, at.from, {
+          ...upright(stud, 'gable-stud', ofGable(wall.name, 'stud', places.indexOf(at) + 1), at.from, {
             from: foot,
             to: tongue.top,
           }),
@@ -188,7 +189,7 @@ export function gableStuds(
       ]
     return [
       {
-        ...upright(stud, 'gable-stud', `walls/${wall.name}/gable/stud/${places.indexOf(at) + 1}`, at.from, {
+        ...upright(stud, 'gable-stud', ofGable(wall.name, 'stud', places.indexOf(at) + 1), at.from, {
           from: foot,
           to: longer,
         }),

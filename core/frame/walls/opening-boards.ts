@@ -1,3 +1,4 @@
+import { type MemberPlace, nth, ofOpening } from '../place'
 import { planeAcross } from '../../geometry'
 import { least, type Stretch, withLayout } from '../../trade'
 import { HAIR } from '../../measure'
@@ -20,14 +21,15 @@ export function openingBoards(
 ): WallBoard[] {
   const t = stud.thickness
   const { s, z, header, opening, number } = rough
-  const id = (part: string): string => `walls/${wall.name}/opening/${number + 1}/${part}`
-  const square = (role: Order['role'], part: string, from: number, to: number): WallBoard =>
-    upright(stud, role, id(part), from, { from: bottom, to })
-  const underPlates = (role: Order['role'], part: string, at: number, foot: number): WallBoard =>
-    standing(stud, role, id(part), { from: at, to: at + t }, foot, top)
+  const at = (name: string, ...run: readonly number[]): MemberPlace =>
+    ofOpening(wall.name, number + 1, name, ...run)
+  const square = (role: Order['role'], where: MemberPlace, from: number, to: number): WallBoard =>
+    upright(stud, role, where, from, { from: bottom, to })
+  const underPlates = (role: Order['role'], where: MemberPlace, at: number, foot: number): WallBoard =>
+    standing(stud, role, where, { from: at, to: at + t }, foot, top)
   const span = { from: s.from - t, to: s.to + t }
-  const onEdge = (part: string, role: Order['role'], section: Section, across: number): WallBoard => ({
-    id: id(part),
+  const onEdge = (where: MemberPlace, role: Order['role'], section: Section, across: number): WallBoard => ({
+    where,
     role,
     section,
     runs: 'along',
@@ -44,7 +46,7 @@ export function openingBoards(
   const across = (ply: number): number =>
     fromOutside(ply === 0 ? 0 : stud.depth - (plies - ply) * header.thickness, header.thickness)
   const plyBoards = Array.from({ length: plies }, (_, ply) =>
-    onEdge(`header/${ply + 1}`, 'header', header, across(ply)),
+    onEdge(at('header', ply + 1), 'header', header, across(ply)),
   )
   const packing = packingOf(rough, stud)
   // packing is as long and as tall as the header: a board like its plies, or a strip ripped off a sheet's
@@ -56,12 +58,7 @@ export function openingBoards(
   const packed = packing.map((section, i): WallBoard => {
     const off = packing.slice(0, i).reduce((sum, each) => sum + each.thickness, header.thickness)
     return {
-      ...onEdge(
-        packing.length > 1 ? `packing/${i + 1}` : 'packing',
-        'packing',
-        section,
-        fromOutside(off, section.thickness),
-      ),
+      ...onEdge(at('packing', ...nth(i, packing)), 'packing', section, fromOutside(off, section.thickness)),
       ...rip(section),
     }
   })
@@ -74,13 +71,13 @@ export function openingBoards(
   const above = cripplePlaces(onLayout, span, t).flatMap((each, i) =>
     top.reach(each).shorter - head < least.cripple
       ? []
-      : [underPlates('cripple', `over/${i + 1}`, each.from, head)],
+      : [underPlates('cripple', at('over', i + 1), each.from, head)],
   )
   const sill: WallBoard[] = isOnDeck(z)
     ? []
     : [
         {
-          id: id('sill'),
+          where: at('sill'),
           role: 'sill',
           section: stud,
           runs: 'along',
@@ -90,14 +87,14 @@ export function openingBoards(
           across: 0,
         },
         ...cripplePlaces(onLayout, s, t).map((each, i) =>
-          square('cripple', `under/${i + 1}`, each.from, z.from - t),
+          square('cripple', at('under', i + 1), each.from, z.from - t),
         ),
       ]
   return [
-    underPlates('king', 'king/1', s.from - 2 * t, bottom),
-    underPlates('king', 'king/2', s.to + t, bottom),
-    square('jack', 'jack/1', s.from - t, z.to),
-    square('jack', 'jack/2', s.to, z.to),
+    underPlates('king', at('king', 1), s.from - 2 * t, bottom),
+    underPlates('king', at('king', 2), s.to + t, bottom),
+    square('jack', at('jack', 1), s.from - t, z.to),
+    square('jack', at('jack', 2), s.to, z.to),
     ...plyBoards,
     ...packed,
     ...above,

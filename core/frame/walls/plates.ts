@@ -1,3 +1,4 @@
+import { nth, ofWall } from '../place'
 import { type Building, wallFoot } from '../../design'
 import type { Section } from '../../lumber'
 import { HAIR } from '../../measure'
@@ -31,7 +32,7 @@ export function platesOf(
     row: readonly Stretch[],
   ): WallBoard[] =>
     row.map((s, i) => ({
-      id: `walls/${wall.name}/plate/${name}${row.length > 1 ? `/${i + 1}` : ''}`,
+      where: ofWall(wall.name, `plate/${name}`, ...nth(i, row)),
       role,
       section: stud,
       runs: 'along',
@@ -84,7 +85,7 @@ function levelRuns(
 const numbered = (plates: readonly WallBoard[]): WallBoard[] =>
   plates.map((each, i) => ({
     ...each,
-    id: each.id.replace(/\/(top|cap)(\/\d+)?$/, plates.length > 1 ? `/$1/${i + 1}` : '/$1'),
+    where: { ...each.where, run: nth(i, plates) },
   }))
 
 /** Where the boards of a row meet, mm. */

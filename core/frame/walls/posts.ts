@@ -1,3 +1,4 @@
+import { type MemberPlace, ofWall } from '../place'
 import { least, rowOf, type Stretch } from '../../trade'
 import { countUp, HAIR } from '../../measure'
 import { type Building, sideNames, wallFoot } from '../../design'
@@ -73,7 +74,7 @@ export function framePosts(
   const places = postPlaces(building, wall, post)
   const outer = (thickness: number): number => (wall.outside === 'low' ? 0 : stud.depth - thickness)
   const standing = places.map((s, i): WallBoard => ({
-    ...upright(post, 'wall-post', `walls/${wall.name}/post/${i + 1}`, s.from, { from: foot, to: top }),
+    ...upright(post, 'wall-post', ofWall(wall.name, 'post', i + 1), s.from, { from: foot, to: top }),
     across: outer(post.depth),
     cuts: [postNotch(wall, stud, beam, under)],
   }))
@@ -92,7 +93,7 @@ export function framePosts(
         : []),
     ]
     return {
-      id: `walls/${wall.name}/beam/${i + 1}`,
+      where: ofWall(wall.name, 'beam', i + 1),
       role: 'wall-beam',
       section: beam,
       runs: 'along',
@@ -170,8 +171,8 @@ function knees(
     const leg = Math.min(walls.posts.brace, clear / 2 - 5, under - foot - 5)
     if (leg < Math.max(least.kneePost / 2, 1.6 * stud.depth)) return []
     return [
-      knee(wall, stud, across, `walls/${wall.name}/knee/${i + 1}/1`, left.to, 1, leg, under),
-      knee(wall, stud, across, `walls/${wall.name}/knee/${i + 1}/2`, right.from, -1, leg, under),
+      knee(wall, stud, across, ofWall(wall.name, 'knee', i + 1, 1), left.to, 1, leg, under),
+      knee(wall, stud, across, ofWall(wall.name, 'knee', i + 1, 2), right.from, -1, leg, under),
     ]
   })
 }
@@ -180,7 +181,7 @@ function knee(
   wall: Wall,
   section: Section,
   across: number,
-  id: string,
+  where: MemberPlace,
   face: number,
   way: 1 | -1,
   leg: number,
@@ -193,7 +194,7 @@ function knee(
     to: { s: face + way * (leg - off), z: under + off },
   }
   const side = planeAcross(wall.along, face)
-  return slantedOrder(wall, line, section, across, id, 'knee', [
+  return slantedOrder(wall, line, section, across, where, 'knee', [
     { kind: 'end', name: 'plumb', plane: way > 0 ? flip(side) : side },
     { kind: 'end', name: 'level', plane: planeAcross('z', under) },
   ])

@@ -1,3 +1,4 @@
+import { type MemberPlace, nth, ofWall } from '../place'
 import type { Walls } from '../../design'
 import {
   add,
@@ -64,7 +65,7 @@ export function rakePlates(
           each,
           topPlates - k,
           { first: i === 0, last: i === row.length - 1 },
-          `walls/${wall.name}/plate/${k === 0 ? 'top' : 'cap'}/${side}${row.length > 1 ? `/${i + 1}` : ''}`,
+          ofWall(wall.name, k === 0 ? 'plate/top' : 'plate/cap', side, ...nth(i, row)),
         ),
       ),
     )
@@ -137,7 +138,7 @@ function rakePlate(
   s: Stretch,
   under: number,
   { first, last }: { readonly first: boolean; readonly last: boolean },
-  id: string,
+  where: MemberPlace,
 ): RakePlate {
   const t = stud.thickness
   const along = upSlope(side, underside)
@@ -163,7 +164,7 @@ function rakePlate(
     plane: planeAt(on(planes.low, at), scale(along, way === 'head' ? 1 : -1)),
   })
   const order: Order = {
-    id,
+    where,
     role: 'top-plate',
     section: stud,
     placement: place(add(start, scale(along, -spare)), along, vec(1, 0, 0)),

@@ -1,3 +1,4 @@
+import { type MemberPlace, ofGable, ofWall } from '../place'
 import { coverLevel, levelUnder, peakOf, type Profile, withinOf } from '../../lines'
 import type { Sheathing } from '../../design'
 import { planeAcross, vec } from '../../geometry'
@@ -129,11 +130,13 @@ function coverRows(
   const wood =
     boards === ask.framed.boards ? ask.memory.last(`wood/${wall.name}`, [boards, rough], find) : find()
   const up = slopes.length > 0 && gable ? gable.line : null
-  const part = (s: Stretch, z: number): string =>
-    `walls/${wall.name}/${z > Math.min(wallTop(s.from + HAIR), wallTop(s.to - HAIR)) + HAIR ? `gable/${name}` : ''}`
+  const at = (s: Stretch, z: number, what: string, ...run: readonly number[]): MemberPlace =>
+    z > Math.min(wallTop(s.from + HAIR), wallTop(s.to - HAIR)) + HAIR
+      ? ofGable(wall.name, `${name}${what}`, ...run)
+      : ofWall(wall.name, what, ...run)
   const laid = rows.map((z, r) => ({ z, ...columns(ask, wood, z, r, up) }))
   const sheets = laid.flatMap(({ z, row }, r) =>
-    row.flatMap((s, c) => pieces(ask, `${part(s, z.to)}sheet/${r + 1}/${c + 1}`, s, z, holes, slopes, up)),
+    row.flatMap((s, c) => pieces(ask, at(s, z.to, 'sheet', r + 1, c + 1), s, z, holes, slopes, up)),
   )
   // a seam close over another finds that one's blocks already there
   const blocks = seamsOf(rows, wood, sheathing).reduce<readonly WallBoard[]>(
@@ -141,7 +144,7 @@ function coverRows(
       ...found,
       ...seamBlocks(ask, z, [...boards, ...found], rough, up).map((block, k) => ({
         ...block,
-        id: `${part(block.s, z)}block/${i + 1}/${k + 1}`,
+        where: at(block.s, z, 'block', i + 1, k + 1),
       })),
     ],
     [],
@@ -198,7 +201,7 @@ function splitAt({ from, to }: Stretch, long: number): Stretch[] {
 /** The sheets over a stretch of a row, about the holes in it. */
 function pieces(
   { sheathing, framed: { wall }, stud }: CoverAsk,
-  id: string,
+  where: MemberPlace,
   s: Stretch,
   z: Stretch,
   holes: readonly Rect[],
@@ -219,7 +222,15 @@ function pieces(
     : z.to
   if (high - z.from < least.piece || s.to - s.from < least.piece) return []
   return piecesAbout({ x0: s.from, x1: s.to, y0: z.from, y1: high }, holes).map(({ rect, notches }, k) =>
-    sheetOrder(sheathing, wall, stud, `${id}${k ? `/${k + 1}` : ''}`, rect, notches, slopes),
+    sheetOrder(
+      sheathing,
+      wall,
+      stud,
+      k ? { ...where, run: [...where.run, k + 1] } : where,
+      rect,
+      notches,
+      slopes,
+    ),
   )
 }
 
@@ -227,7 +238,7 @@ function sheetOrder(
   { thickness, sheet, way }: Sheathing,
   wall: Wall,
   stud: Section,
-  id: string,
+  where: MemberPlace,
   { x0, x1, y0, y1 }: Rect,
   notches: readonly Rect[],
   slopes: readonly BuildingCut[],
@@ -240,7 +251,7 @@ function sheetOrder(
   const upright = way === 'upright'
   const across = wall.outside === 'low' ? -thickness : stud.depth
   const order = squareBoard({
-    id,
+    where,
     role: 'wall-sheet',
     section,
     along: upright ? 'z' : wall.along,

@@ -1,3 +1,4 @@
+import { type MemberPlace } from '../place'
 import type { Role } from '../../trade'
 import { cross, place, scale, subtract, vec, type Vec3 } from '../../geometry'
 import type { Section } from '../../lumber'
@@ -35,7 +36,7 @@ export function slantedOrder(
   line: SlantedLine,
   section: Section,
   across: number,
-  id: string,
+  where: MemberPlace,
   role: Role,
   ends: readonly BuildingCut[],
 ): Order {
@@ -47,7 +48,7 @@ export function slantedOrder(
   const spare = SPARE + section.depth
   const origin = subtract(subtract(low, scale(up, section.depth / 2)), scale(along, spare))
   return {
-    id,
+    where,
     role,
     section,
     placement: place(origin, along, up),

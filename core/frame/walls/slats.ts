@@ -1,3 +1,5 @@
+import { type SideName } from '../../design'
+import { type MemberPlace, ofWall } from '../place'
 import {
   type CoverAsk,
   gableReach,
@@ -53,11 +55,11 @@ export function slatWall(ask: CoverAsk, slat: Section, gap: number, longest: num
     // over the wall each side of a strip has its own slope
     const parts = gable?.line.parts && z.to > wall.height + HAIR ? gable.line.parts : [gable?.line ?? null]
     return parts.flatMap(line =>
-      rowUnder(line, r, parts.length > 1 ? `${r + 1}/${line?.runs[0]?.face.falls}` : `${r + 1}`, z),
+      rowUnder(line, r, parts.length > 1 && line?.runs[0] ? [line.runs[0].face.falls] : [], z),
     )
   })
 
-  function rowUnder(line: Profile | null, r: number, name: string, z: Stretch): Order[] {
+  function rowUnder(line: Profile | null, r: number, part: readonly SideName[], z: Stretch): Order[] {
     const u = line ? gableReach(line, wall, z.from) : levelReach(wall, z.from)
     if (u.to - u.from < least.piece) return []
     const above = line !== null && z.to > lowestCover(line, wall.overall)
@@ -72,7 +74,7 @@ export function slatWall(ask: CoverAsk, slat: Section, gap: number, longest: num
         slatOrder(
           ask,
           slat,
-          `walls/${wall.name}/slat/${name}/${c + 1}${k ? `/${k + 1}` : ''}`,
+          ofWall(wall.name, 'slat', r + 1, ...part, c + 1, ...(k ? [k + 1] : [])),
           rect,
           notches,
           line && above ? roofCuts(line) : [],
@@ -98,14 +100,14 @@ function staggeredRow(
 function slatOrder(
   { framed: { wall }, stud }: CoverAsk,
   slat: Section,
-  id: string,
+  where: MemberPlace,
   { x0, x1, y0, y1 }: Rect,
   notches: readonly Rect[],
   slopes: readonly BuildingCut[],
 ): Order {
   const across = wall.outside === 'low' ? -slat.thickness : stud.depth
   const order = squareBoard({
-    id,
+    where,
     role: 'slat',
     section: slat,
     along: wall.along,

@@ -1,3 +1,4 @@
+import { type MemberPlace } from '../place'
 import type { Role, Stretch } from '../../trade'
 import { HAIR } from '../../measure'
 import type { Section } from '../../lumber'
@@ -44,13 +45,13 @@ export function rakedTop({ rafters, studs, gap }: Rake): WallTop {
 export function standing(
   section: Section,
   role: Role,
-  id: string,
+  where: MemberPlace,
   s: Stretch,
   bottom: number,
   top: WallTop,
 ): WallBoard {
   const cuts = top.cuts(s)
   const { shorter, longer } = top.reach(s)
-  const board = upright(section, role, id, s.from, { from: bottom, to: cuts.length ? longer : shorter })
+  const board = upright(section, role, where, s.from, { from: bottom, to: cuts.length ? longer : shorter })
   return cuts.length ? { ...board, cuts, open: true } : board
 }

@@ -1,3 +1,4 @@
+import { ofWall } from '../place'
 import { type Memory, newMemory } from '../memory'
 import { type Building, isSide, type SideName, sideNames, wallFoot, withValue } from '../../design'
 import type { Section } from '../../lumber'
@@ -153,7 +154,7 @@ function frameWall(
       ? breaksOf(rake.rafters).filter(at => at > wall.from && at < wall.to - stud.thickness)
       : []
   const studs = studPlaces(building, wall, stud, rough, lines, middle).map((each, i) =>
-    standing(stud, 'stud', `walls/${wall.name}/stud/${i + 1}`, each, clear.bottom, clear.top),
+    standing(stud, 'stud', ofWall(wall.name, 'stud', i + 1), each, clear.bottom, clear.top),
   )
   // under the ridge's end before the layout's own
   const layout = [...middle, ...layoutOf(building, wall, lines)]
@@ -235,7 +236,7 @@ const usesPosts = ({ walls }: Building): boolean =>
 function nailers(building: Building, wall: Wall, stud: Section, { bottom, top }: Clear): WallBoard[] {
   const across = wall.outside === 'low' ? stud.depth - stud.thickness : 0
   return nailerPlaces(building, wall, stud).map((s, i) => ({
-    id: `walls/${wall.name}/nailer/${i + 1}`,
+    where: ofWall(wall.name, 'nailer', i + 1),
     role: 'stud',
     section: stud,
     runs: 'up',

@@ -39,7 +39,9 @@ export interface Parting {
 
 /** Where a rafter stands along its wall; `parting` the opening that it runs into, null without. */
 export interface RafterPlace {
-  readonly name: string
+  readonly name: 'rafter' | 'trimmer'
+  /** Its number of that name; a trimmer's opening, side of it and ply. */
+  readonly run: readonly (number | string)[]
   /** Of those on the layout, as without openings; null of trimmers. */
   readonly number: number | null
   readonly at: Stretch

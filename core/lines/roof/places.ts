@@ -50,7 +50,8 @@ export function placesAbout(
   { thickness: t }: Section,
 ): RafterPlace[] {
   const named = (i: number, at: Stretch): RafterPlace => ({
-    name: `rafter/${i + 1}`,
+    name: 'rafter',
+    run: [i + 1],
     number: i + 1,
     at,
     parting: partings.find(each => overlap(each.s, at)) ?? null,
@@ -80,13 +81,15 @@ export function placesAbout(
 const trimmers = ({ number, s, asked: { plies } }: Parting, t: number): RafterPlace[] =>
   Array.from({ length: plies }, (_, k) => k).flatMap((k): RafterPlace[] => [
     {
-      name: `trimmer/${number}/low/${k + 1}`,
+      name: 'trimmer',
+      run: [number, 'low', k + 1],
       number: null,
       at: { from: s.from - (k + 1) * t, to: s.from - k * t },
       parting: null,
     },
     {
-      name: `trimmer/${number}/high/${k + 1}`,
+      name: 'trimmer',
+      run: [number, 'high', k + 1],
       number: null,
       at: { from: s.to + k * t, to: s.to + (k + 1) * t },
       parting: null,

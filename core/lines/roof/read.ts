@@ -90,6 +90,3 @@ export function peakAcross(lines: RoofLines): number {
   const ledger = abutmentOf(lines)
   return ledger ? (ledger.face.falls === 'south' ? ledger.box.to : ledger.box.from) : 0
 }
-
-/** Where a face's rafters stand in the ids: of one face alone in the roof itself. */
-export const rafterPath = ({ name, id }: RoofFace): string => (name === 'slope' ? 'roof' : `roof/${id}`)

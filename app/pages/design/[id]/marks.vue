@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { isSide, partitionIndex } from '../../../../core/design'
+import type { WallName } from '../../../../core/frame'
 import { formatLength } from '../../../../core/measure'
 import { type MarkedPair, platePair, rakeStrips, wallOrder } from '../../../../core/plan'
 import { fileName } from '../../../../core/output'
@@ -55,10 +57,8 @@ const walls = computed(() =>
       })
     : [],
 )
-const words = (name: string): string =>
-  name.startsWith('partition-')
-    ? `Partition ${name.split('-')[1]}`
-    : `${name[0]?.toUpperCase()}${name.slice(1)} wall`
+const words = (name: WallName): string =>
+  isSide(name) ? `${name[0]?.toUpperCase()}${name.slice(1)} wall` : `Partition ${partitionIndex(name) + 1}`
 const print = (): void => window.print()
 function saveText(): void {
   if (!bench.design) return
