@@ -1,15 +1,15 @@
 <script setup lang="ts">
 import { supportName } from '../../core/frame'
 import { type BaseKind, baseKinds, type GroundPath, valueAt } from '../../core/design'
-import { baseElevation, basePlan } from '../../core/drawing'
 import { baseWords } from '../../core/words'
 import { baseLengths } from '../logic/base-fields'
 import { looseRows } from '../logic/card-rows'
+import { viewChoices } from '../logic/view-words'
 
 const bench = useBench()
 const below = useBelow()
 const sections = useSectionChoices()
-const from = usePlace<'plan' | 'elevation'>('base', 'plan')
+const from = usePlace<'base-plan' | 'base-elevation'>('base-view', 'base-plan')
 const design = computed(() => bench.design)
 const units = computed(() => design.value?.units ?? 'imperial')
 const base = computed(() => design.value?.base ?? null)
@@ -21,9 +21,7 @@ const kinds = [
   { value: 'none', label: 'None' },
   ...baseKinds.map(value => ({ value: value as string, label: baseWords[value] })),
 ]
-const drawing = computed(() =>
-  bench.plan ? (from.value === 'plan' ? basePlan(bench.plan) : baseElevation(bench.plan)) : null,
-)
+const { drawing, views } = useDrawings('ground', () => from.value)
 const lengths = computed(() =>
   baseLengths(base.value).map(path => ({
     path,
@@ -97,10 +95,7 @@ const loads = computed(() =>
     <SelectButton
       v-if="base"
       v-model="from"
-      :options="[
-        { value: 'plan', label: 'From above' },
-        { value: 'elevation', label: 'From the south' },
-      ]"
+      :options="viewChoices(views)"
       option-value="value"
       option-label="label"
       :allow-empty="false"
@@ -193,14 +188,14 @@ const loads = computed(() =>
       class="sheet"
       :drawing="drawing"
       :label="
-        from === 'plan'
+        from === 'base-plan'
           ? 'The base from above, south at the bottom'
           : 'The base and floor from the south, with the ground'
       "
     />
     <p class="caption quiet">
       {{
-        from === 'plan'
+        from === 'base-plan'
           ? 'From above, south at the bottom. A row lies under every seam of the floor, beyond those asked for. Take a piece up for its card.'
           : 'From the south; the thick line is the ground along that side. Drag the ring to raise or lower the building.'
       }}

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import type { Bay } from '../../core/frame'
-import { floorPlan, type FloorLayer } from '../../core/drawing'
+import type { FloorLayer } from '../../core/drawing'
 import { rimPair, sheetsIn } from '../../core/plan'
 import { sayLength } from '../../core/words'
+import { viewChoices } from '../logic/view-words'
 
 const bench = useBench()
 const below = useBelow()
@@ -16,7 +17,7 @@ const deckBoard = useChoice<string>('floor.deck.section')
 const layer = usePlace<FloorLayer>('floor', 'frame')
 const design = computed(() => bench.design)
 const units = computed(() => design.value?.units ?? 'imperial')
-const drawing = computed(() => (bench.plan ? floorPlan(bench.plan, layer.value) : null))
+const { drawing, views } = useDrawings('floor', () => layer.value)
 const bays = computed(() => bench.plan?.frame.floor?.bays ?? [])
 const bayNames = { floor: 'Floor', west: 'West frame', east: 'East frame', porch: 'Porch' } as const
 const nameOf = ({ in: within, frame }: Bay): string => bayNames[frame ?? within]
@@ -59,15 +60,12 @@ onMounted(() => {
 </script>
 
 <template>
-  <div v-if="design && drawing" class="workbench">
+  <div v-if="design" class="workbench">
     <div v-if="design.floor" class="strip">
       <ViewSwitch drawing="Plan" />
       <SelectButton
         v-model="layer"
-        :options="[
-          { value: 'frame', label: 'Frame' },
-          { value: 'deck', label: 'Deck' },
-        ]"
+        :options="viewChoices(views)"
         option-value="value"
         option-label="label"
         :allow-empty="false"
@@ -188,6 +186,7 @@ onMounted(() => {
         </p>
       </div>
       <DrawingSheet
+        v-if="drawing"
         class="sheet"
         :drawing="drawing"
         :label="`The floor ${layer === 'frame' ? 'frame' : 'deck'} from above, south at the bottom`"

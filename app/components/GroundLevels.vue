@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { CUBIC_METRES } from '../../core/measure'
-import { levelsPlan } from '../../core/drawing'
 import { type SupportHeight, supportHeights } from '../../core/plan'
 import { earthwork } from '../../core/survey'
 import { sayLength, sayLoose, sayVolume } from '../../core/words'
@@ -11,7 +10,7 @@ const method = useChoice<string>('site.levels.method')
 const design = computed(() => bench.design)
 const units = computed(() => design.value?.units ?? 'imperial')
 const points = computed(() => design.value?.site?.levels.points ?? [])
-const drawing = computed(() => (bench.plan ? levelsPlan(bench.plan) : null))
+const { drawing } = useDrawings('ground', () => 'levels')
 const ground = computed(() => bench.plan?.frame.ground ?? null)
 const supports = computed(() => (bench.plan ? supportHeights(bench.plan.frame) : []))
 const spoil = computed(() => bench.plan?.loose.find(item => item.code === 'spoil') ?? null)

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { roofHas, type Seat } from '../../core/design'
-import { type Drawing, roofEnd, roofPlan, roofSection, sectionPlaces, withLast } from '../../core/drawing'
+import { type Drawing, sectionPlaces, withLast } from '../../core/drawing'
 import { shapeOf } from '../logic/roof-shapes'
+import { viewChoices } from '../logic/view-words'
 
 const bench = useBench()
 const sections = useSectionChoices()
@@ -11,28 +12,14 @@ const has = computed(() => design.value && roofHas(design.value.roof))
 const shape = computed(() => (design.value ? shapeOf(design.value) : null))
 type View = 'section' | 'plan' | 'east' | 'west'
 const view = usePlace<View>('roof', 'section')
-const views = [
-  { value: 'section', label: 'Section' },
-  { value: 'plan', label: 'Plan' },
-  { value: 'east', label: 'East' },
-  { value: 'west', label: 'West' },
-]
 /** The rafter the section is cut at; null near the middle. */
 const cutAt = ref<number | null>(null)
 const places = computed(() => (bench.plan ? sectionPlaces(bench.plan).length : 0))
 const here = computed(() =>
   Math.min(cutAt.value ?? Math.max(0, Math.ceil(places.value / 2) - 1), Math.max(0, places.value - 1)),
 )
-const fresh = computed(() => {
-  if (!bench.plan) return null
-  switch (view.value) {
-    case 'section':
-      return roofSection(bench.plan, cutAt.value === null ? undefined : here.value)
-    case 'plan':
-      return roofPlan(bench.plan)
-    default:
-      return roofEnd(bench.plan, view.value)
-  }
+const { drawing: fresh, views } = useDrawings('roof', () => view.value, {
+  at: () => (cutAt.value === null ? undefined : here.value),
 })
 /** The last drawing of each view with a roof on it: dashed behind one whose roof can't be framed. */
 const good = new Map<View, Drawing>()
@@ -109,7 +96,7 @@ function seatFor(choice: string): Seat {
       <ViewSwitch drawing="Drawing" />
       <SelectButton
         v-model="view"
-        :options="views"
+        :options="viewChoices(views)"
         option-value="value"
         option-label="label"
         :allow-empty="false"

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { buriedKinds, type FindKind, findKinds } from '../../core/design'
-import { sitePlan } from '../../core/drawing'
 import { clearances, findsOf } from '../../core/plan'
 import { findWords, sayLength, sideWords } from '../../core/words'
 
@@ -11,7 +10,7 @@ const faces = useChoice<string>('site.place.faces')
 const design = computed(() => bench.design)
 const site = computed(() => design.value?.site ?? null)
 const units = computed(() => design.value?.units ?? 'imperial')
-const drawing = computed(() => (bench.plan ? sitePlan(bench.plan) : null))
+const { drawing } = useDrawings('ground', () => 'site')
 const off = computed(
   () =>
     new Map(

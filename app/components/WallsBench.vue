@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { wallElevation, type WallLayer, wallsPlan } from '../../core/drawing'
+import type { WallLayer } from '../../core/drawing'
 import { isOfWall, type WallName } from '../../core/frame'
 import { isSide, type OpeningKind, openingKinds, partitionIndex, roofHas } from '../../core/design'
 import { platePair } from '../../core/plan'
 import { openingWords } from '../../core/words'
+import { viewChoices } from '../logic/view-words'
 
 const bench = useBench()
 const wall = usePlace<WallName>('wall', 'south')
@@ -28,20 +29,9 @@ watch(
   { immediate: true },
 )
 const layer = usePlace<WallLayer | 'plan'>('walls', 'frame')
-const layers = [
-  { value: 'frame', label: 'Frame' },
-  { value: 'sheets', label: 'Sheets' },
-  { value: 'plan', label: 'Plan' },
-]
 const { walls, layout, build } = useWalls(wall)
 const line = computed(() => bench.plan?.frame.walls.find(each => each.name === wall.value))
-const drawing = computed(() =>
-  bench.plan && line.value
-    ? layer.value === 'plan'
-      ? wallsPlan(bench.plan)
-      : wallElevation(bench.plan, wall.value, layer.value)
-    : null,
-)
+const { drawing, views } = useDrawings('walls', () => layer.value, { of: () => wall.value })
 onMounted(() => {
   bench.hand ??=
     bench.plan?.frame.members.find(({ where, role }) => isOfWall(where, wall.value) && role === 'stud')?.id ??
@@ -88,7 +78,7 @@ const label = computed(() =>
       />
       <SelectButton
         v-model="layer"
-        :options="layers"
+        :options="viewChoices(views)"
         option-value="value"
         option-label="label"
         :allow-empty="false"

@@ -1,4 +1,4 @@
-import { wallNames } from '../frame'
+import type { WallName } from '../frame'
 import { cardOf, type Plan, platePair, rakeStrips, rimPair } from '../plan'
 import { baseElevation, basePlan } from './base-views'
 import { boardOnBench } from './bench'
@@ -12,6 +12,41 @@ import { sitePlan } from './site-plan'
 import { wallElevation } from './wall-elevation'
 import { wallsPlan } from './walls-plan'
 
+/** The benches that drawings are shown on. */
+export type DrawingBench = 'ground' | 'floor' | 'walls' | 'roof' | 'saw'
+
+/** What of a bench's things a drawing shows. */
+export type DrawingView =
+  | 'site'
+  | 'sketch'
+  | 'levels'
+  | 'base-plan'
+  | 'base-elevation'
+  | 'frame'
+  | 'deck'
+  | 'sheets'
+  | 'plates'
+  | 'rims'
+  | 'section'
+  | 'plan'
+  | 'east'
+  | 'west'
+  | 'board'
+
+/** A drawing that there is of a plan: the bench it is shown on, what it shows there, and of which thing. */
+export interface ListedDrawing {
+  /** The name of its file. */
+  readonly file: string
+  readonly bench: DrawingBench
+  readonly view: DrawingView
+  /** The wall, frame of a floor, or piece that it is of; null where it is of all. */
+  readonly of: string | null
+  /** How wide it is written, px. */
+  readonly wide: number
+  /** Draws it; a section at a place, the number of a rafter from 0, or near the middle without. */
+  readonly draw: (at?: number) => Drawing
+}
+
 /** A drawing with the name of its file, and how wide it is written, px. */
 export interface NamedDrawing {
   readonly file: string
@@ -19,50 +54,82 @@ export interface NamedDrawing {
   readonly wide: number
 }
 
-const named = (file: string, drawing: Drawing, wide = 1000): NamedDrawing => ({ file, drawing, wide })
-
-/** Every drawing there is of a plan, in the order of the work. */
-export function drawingsOf(plan: Plan): NamedDrawing[] {
-  const { building, frame, pieces } = plan
-  const { plate } = frame.lumber
-  const site = building.site ? [named('site-plan', sitePlan(plan)), named('levels', levelsPlan(plan))] : []
-  const base = building.base
-    ? [named('base-plan', basePlan(plan)), named('base-elevation', baseElevation(plan))]
-    : []
-  const floor = frame.floor
-    ? [
-        named('floor-frame', floorPlan(plan, 'frame')),
-        named('floor-deck', floorPlan(plan, 'deck')),
-        ...frame.floor.bays.map(bay =>
-          named(
-            `rims-${bay.in}${bay.frame ? `-${bay.frame}` : ''}`,
-            pairStrip(`rims-${bay.id}`, rimPair(frame, bay), 60),
-            2000,
-          ),
-        ),
-      ]
-    : []
-  const standing = [...new Set([...wallNames, ...frame.walls.map(wall => wall.name)])].filter(name =>
-    frame.walls.some(wall => wall.name === name),
-  )
-  const walls = standing.flatMap(wall => [
-    named(`wall-${wall}`, wallElevation(plan, wall)),
-    named(`sheets-${wall}`, wallElevation(plan, wall, 'sheets')),
-    named(`plates-${wall}`, pairStrip(`plates-${wall}`, platePair(frame, wall), plate.depth), 2000),
-    ...rakeStrips(frame, wall).map(strip =>
-      named(
-        `plates-${wall}-${strip.side}-slope`,
-        pairStrip(`plates-${wall}-${strip.side}-slope`, strip, plate.depth),
-        2000,
-      ),
-    ),
-  ])
-  const roof = [
-    named('roof-section', roofSection(plan)),
-    named('roof-plan', roofPlan(plan)),
-    named('roof-east', roofEnd(plan, 'east')),
-    named('roof-west', roofEnd(plan, 'west')),
+/** Every drawing there is of a plan, in the order of the work, none drawn yet. */
+export function listDrawings(plan: Plan): ListedDrawing[] {
+  return [
+    ...(plan.building.site ? siteDrawings(plan) : []),
+    ...(plan.building.base ? baseDrawings(plan) : []),
+    ...floorDrawings(plan),
+    { ...listed('walls', 'plan', 'walls-plan'), draw: () => wallsPlan(plan) },
+    ...plan.frame.walls.flatMap(({ name }) => wallDrawings(plan, name)),
+    ...roofDrawings(plan),
+    ...boardDrawings(plan),
   ]
-  const boards = pieces.map(piece => named(`board-${piece.mark}`, boardOnBench(cardOf(plan, piece)), 1600))
-  return [...site, ...base, ...floor, named('walls-plan', wallsPlan(plan)), ...walls, ...roof, ...boards]
 }
+
+/** Every drawing there is of a plan, drawn. */
+export const drawingsOf = (plan: Plan): NamedDrawing[] =>
+  listDrawings(plan).map(({ file, wide, draw }) => ({ file, wide, drawing: draw() }))
+
+const listed = (
+  bench: DrawingBench,
+  view: DrawingView,
+  file: string,
+  of: string | null = null,
+  wide = 1000,
+): Omit<ListedDrawing, 'draw'> => ({ file, bench, view, of, wide })
+
+const siteDrawings = (plan: Plan): ListedDrawing[] => [
+  { ...listed('ground', 'site', 'site-plan'), draw: () => sitePlan(plan) },
+  { ...listed('ground', 'sketch', 'site-sketch'), draw: () => sitePlan(plan, true) },
+  { ...listed('ground', 'levels', 'levels'), draw: () => levelsPlan(plan) },
+]
+
+const baseDrawings = (plan: Plan): ListedDrawing[] => [
+  { ...listed('ground', 'base-plan', 'base-plan'), draw: () => basePlan(plan) },
+  { ...listed('ground', 'base-elevation', 'base-elevation'), draw: () => baseElevation(plan) },
+]
+
+function floorDrawings(plan: Plan): ListedDrawing[] {
+  const { frame } = plan
+  if (!frame.floor) return []
+  return [
+    { ...listed('floor', 'frame', 'floor-frame'), draw: () => floorPlan(plan, 'frame') },
+    { ...listed('floor', 'deck', 'floor-deck'), draw: () => floorPlan(plan, 'deck') },
+    ...frame.floor.bays.map(bay => ({
+      ...listed('floor', 'rims', `rims-${bay.in}${bay.frame ? `-${bay.frame}` : ''}`, bay.id, 2000),
+      draw: () => pairStrip(`rims-${bay.id}`, rimPair(frame, bay), 60),
+    })),
+  ]
+}
+
+function wallDrawings(plan: Plan, wall: WallName): ListedDrawing[] {
+  const { frame } = plan
+  const { depth } = frame.lumber.plate
+  const plates = `plates-${wall}`
+  return [
+    { ...listed('walls', 'frame', `wall-${wall}`, wall), draw: () => wallElevation(plan, wall) },
+    { ...listed('walls', 'sheets', `sheets-${wall}`, wall), draw: () => wallElevation(plan, wall, 'sheets') },
+    {
+      ...listed('walls', 'plates', plates, wall, 2000),
+      draw: () => pairStrip(plates, platePair(frame, wall), depth),
+    },
+    ...rakeStrips(frame, wall).map(strip => ({
+      ...listed('walls', 'plates', `${plates}-${strip.side}-slope`, wall, 2000),
+      draw: () => pairStrip(`${plates}-${strip.side}-slope`, strip, depth),
+    })),
+  ]
+}
+
+const roofDrawings = (plan: Plan): ListedDrawing[] => [
+  { ...listed('roof', 'section', 'roof-section'), draw: at => roofSection(plan, at) },
+  { ...listed('roof', 'plan', 'roof-plan'), draw: () => roofPlan(plan) },
+  { ...listed('roof', 'east', 'roof-east'), draw: () => roofEnd(plan, 'east') },
+  { ...listed('roof', 'west', 'roof-west'), draw: () => roofEnd(plan, 'west') },
+]
+
+const boardDrawings = (plan: Plan): ListedDrawing[] =>
+  plan.pieces.map(piece => ({
+    ...listed('saw', 'board', `board-${piece.mark}`, piece.mark, 1600),
+    draw: () => boardOnBench(cardOf(plan, piece)),
+  }))

@@ -1,4 +1,11 @@
-export { drawingsOf, type NamedDrawing } from './all'
+export {
+  type DrawingBench,
+  drawingsOf,
+  type DrawingView,
+  type ListedDrawing,
+  listDrawings,
+  type NamedDrawing,
+} from './all'
 export { baseElevation, basePlan } from './base-views'
 export { boardOnBench, type Zone, zones } from './bench'
 export type {

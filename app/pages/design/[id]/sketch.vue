@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { sitePlan } from '../../../../core/drawing'
 import { fileName } from '../../../../core/output'
 import { drawingSvg } from '../../../../core/output/svg'
 import { clearances, findsOf } from '../../../../core/plan'
@@ -16,7 +15,7 @@ useHead({ title: () => (bench.design ? `Sketch · ${bench.design.name}` : 'Early
 const plan = computed(() => bench.plan)
 const units = computed(() => bench.design?.units ?? 'imperial')
 const say = (mm: number): string => sayLength(mm, units.value)
-const drawing = computed(() => (plan.value?.design.site ? sitePlan(plan.value, true) : null))
+const { drawing } = useDrawings('ground', () => 'sketch')
 const off = computed(() => (plan.value ? clearances(plan.value.design, plan.value.frame.outline) : []))
 const finds = computed(() => (bench.design ? findsOf(bench.design) : []))
 const facts = computed(() => {
