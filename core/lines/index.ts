@@ -1,4 +1,4 @@
-export type { Problem } from './problem'
+export type { BelowProblem, Problem, RoofProblem, WallProblem } from './problem'
 export type {
   Apex,
   Asked,

@@ -1,5 +1,5 @@
 import { type DesignFault, limits } from '../design'
-import { fieldName } from './fields'
+import { fieldName } from './field-names'
 
 const kinds: Record<string, string> = {
   string: 'text',

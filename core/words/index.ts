@@ -1,8 +1,9 @@
+export { explain } from './explanations'
 export { sayCaution } from './cautions'
 export { sayDesignFault } from './faults'
-export { adviseOn, cutNames, fieldName, saySection, speciesWords } from './fields'
+export { fieldName } from './field-names'
+export { adviseOn, cutNames, saySection, speciesWords } from './fields'
 export {
-  explain,
   explainCut,
   explainStepping,
   figureNames,

@@ -23,51 +23,53 @@ const YARD3 = ((3 * FOOT) / 1000) ** 3
 export const sayVolume = (m3: number, units: Units): string =>
   units === 'imperial' ? `${(m3 / YARD3).toFixed(2)} yd³` : `${m3.toFixed(2)} m³`
 
+/** What a sentence on a loose quantity is made of: what it comes from, as it is or as lengths; how much. */
+interface LooseSay {
+  readonly n: (name: string) => number
+  readonly mm: (name: string) => string
+  readonly volume: string
+  readonly amount: number
+  readonly units: Units
+}
+
+/** How much, where that is not its volume alone. */
+const amounts: Partial<Record<LooseCode, (say: LooseSay) => string>> = {
+  gravel: ({ n, volume, units }) => `${volume}, ${sayWeight(n('weight'), units)}`,
+  concrete: ({ n, volume }) => `${volume}, ${n('bags')} bags`,
+  wrap: ({ amount, units }) => sayArea(amount, units),
+}
+
+/** By which rule. */
+const rules: Readonly<Record<LooseCode, (say: LooseSay) => string>> = {
+  gravel: ({ n, mm, units }) =>
+    `${sayArea(n('area'), units)} at ${mm('depth')}${n('fill') > 0.005 ? ` and ${sayVolume(n('fill'), units)} to fill low ground` : ''}, and ${n('compaction')} % more for what it settles: ${n('barrows')} barrows or ${n('buckets')} buckets, ${n('loads')} ${n('loads') === 1 ? 'delivery' : 'deliveries'} of ${sayWeight(n('load'), units)}.`,
+  'hole-gravel': ({ n, units }) =>
+    `Under and about the posts of ${n('holes')} holes, less the posts: ${n('barrows')} barrows, ${sayWeight(n('weight'), units)}.`,
+  concrete: ({ n, units }) =>
+    `What is cast, at ${units === 'imperial' ? `${(n('makes') / (FOOT / 1000) ** 3).toFixed(2)} ft³` : `${(n('makes') * 1000).toFixed(0)} l`} from a bag of ${sayWeight(n('bag'), units)}. Buy one more.`,
+  blocks: ({ n, mm }) =>
+    `${n('stacks')} stacks, each as high as its ground asks, in blocks of ${mm('height')}.`,
+  'low-wall': () => 'The volume of the low wall, door openings not taken out.',
+  spoil: ({ n, units }) =>
+    `Above the beds' undersides ${sayVolume(n('beds'), units)}, out of the holes ${sayVolume(n('holes'), units)}, as it lies: ${n('barrows')} barrows and a third more once loose.`,
+  hangers: ({ n }) =>
+    `Two for each of ${n('joists')} joists${n('headers') ? `, and two as wide for each of ${n('headers')} doubled headers` : ''}.`,
+  wrap: ({ n, units }) =>
+    `The sheets' ${sayArea(n('sheets'), units)} and ${sayArea(n('openings'), units)} of openings, which are wrapped over and cut afterwards; laps come on top, a tenth or more.`,
+  siding: ({ n, mm }) =>
+    `${n('rows')} rows of which ${mm('exposure')} shows, ${mm('length')} end to end with openings left out, and ${n('waste')} % for ends, in boards of ${mm('stock')}.`,
+  nails: ({ n }) =>
+    `${n('each')} through the rim into each end of ${n('joists')} joists${n('plies') ? `, and through the joists beside openings into each end of ${n('plies')} header plies` : ''}.`,
+}
+
 /** A loose quantity: its name, how much, and in one sentence by which rule. */
 export function sayLoose(
   { code, amount, unit, from }: Loose,
   units: Units,
 ): { name: string; value: string; why: string } {
   const n = (name: string): number => from[name] ?? 0
-  const mm = (name: string): string => sayLength(n(name), units)
   const volume = sayVolume(amount, units)
-  return { name: looseNames[code], value: unit === 'count' ? String(amount) : valueOf(), why: whyOf() }
-
-  function valueOf(): string {
-    switch (code) {
-      case 'gravel':
-        return `${volume}, ${sayWeight(n('weight'), units)}`
-      case 'concrete':
-        return `${volume}, ${n('bags')} bags`
-      case 'wrap':
-        return sayArea(amount, units)
-      default:
-        return volume
-    }
-  }
-
-  function whyOf(): string {
-    switch (code) {
-      case 'gravel':
-        return `${sayArea(n('area'), units)} at ${mm('depth')}${n('fill') > 0.005 ? ` and ${sayVolume(n('fill'), units)} to fill low ground` : ''}, and ${n('compaction')} % more for what it settles: ${n('barrows')} barrows or ${n('buckets')} buckets, ${n('loads')} ${n('loads') === 1 ? 'delivery' : 'deliveries'} of ${sayWeight(n('load'), units)}.`
-      case 'hole-gravel':
-        return `Under and about the posts of ${n('holes')} holes, less the posts: ${n('barrows')} barrows, ${sayWeight(n('weight'), units)}.`
-      case 'concrete':
-        return `What is cast, at ${units === 'imperial' ? `${(n('makes') / (FOOT / 1000) ** 3).toFixed(2)} ft³` : `${(n('makes') * 1000).toFixed(0)} l`} from a bag of ${sayWeight(n('bag'), units)}. Buy one more.`
-      case 'blocks':
-        return `${n('stacks')} stacks, each as high as its ground asks, in blocks of ${mm('height')}.`
-      case 'low-wall':
-        return 'The volume of the low wall, door openings not taken out.'
-      case 'spoil':
-        return `Above the beds' undersides ${sayVolume(n('beds'), units)}, out of the holes ${sayVolume(n('holes'), units)}, as it lies: ${n('barrows')} barrows and a third more once loose.`
-      case 'hangers':
-        return `Two for each of ${n('joists')} joists${n('headers') ? `, and two as wide for each of ${n('headers')} doubled headers` : ''}.`
-      case 'wrap':
-        return `The sheets' ${sayArea(n('sheets'), units)} and ${sayArea(n('openings'), units)} of openings, which are wrapped over and cut afterwards; laps come on top, a tenth or more.`
-      case 'siding':
-        return `${n('rows')} rows of which ${mm('exposure')} shows, ${mm('length')} end to end with openings left out, and ${n('waste')} % for ends, in boards of ${mm('stock')}.`
-      case 'nails':
-        return `${n('each')} through the rim into each end of ${n('joists')} joists${n('plies') ? `, and through the joists beside openings into each end of ${n('plies')} header plies` : ''}.`
-    }
-  }
+  const say: LooseSay = { n, mm: name => sayLength(n(name), units), volume, amount, units }
+  const value = unit === 'count' ? String(amount) : (amounts[code]?.(say) ?? volume)
+  return { name: looseNames[code], value, why: rules[code](say) }
 }

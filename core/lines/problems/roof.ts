@@ -1,0 +1,214 @@
+import type { SideName, TieKind } from '../../design'
+
+/** Why a roof, or some of it, cannot be framed as drawn; numbers in mm. */
+export type RoofProblem =
+  | { readonly code: 'rafter-no-length'; readonly path: 'footprint.width'; readonly least: number }
+  | {
+      readonly code: 'ridge-off-span'
+      readonly path: `walls.sides.${SideName}.height`
+      readonly most: number
+    }
+  | {
+      readonly code: 'peak-out-of-reach'
+      readonly path: `roof.peak.${'at' | 'height'}`
+      readonly least: number
+      readonly most: number
+    }
+  | { readonly code: 'pitches-apart'; readonly path: 'roof.northPitch' }
+  | { readonly code: 'hip-too-short'; readonly path: 'footprint.length'; readonly least: number }
+  | {
+      readonly code: 'hip-nearly-square'
+      readonly path: 'footprint.length'
+      readonly square: number
+      readonly least: number
+    }
+  | {
+      readonly code: 'hip-walls-uneven'
+      readonly path: `walls.sides.${SideName}.height`
+      readonly side: SideName
+      readonly height: number
+    }
+  | { readonly code: 'hip-off-plate'; readonly path: 'roof.hip.section'; readonly by: number }
+  | { readonly code: 'ridge-post-blocked'; readonly path: 'roof.beam.spacing' | 'roof.raised.spacing' }
+  | {
+      readonly code: 'strip-off-span'
+      readonly path: 'roof.raised.at'
+      readonly least: number
+      readonly most: number
+    }
+  | {
+      readonly code: 'strip-too-low'
+      readonly path: `walls.sides.${SideName}.height`
+      readonly side: SideName
+      readonly clear: number
+      readonly least: number
+    }
+  | { readonly code: 'beam-shallow'; readonly path: 'roof.ridge'; readonly least: number }
+  | { readonly code: 'beam-unborne'; readonly path: 'walls.gables' | `walls.sides.${SideName}.build` }
+  | { readonly code: 'tail-over-seat'; readonly path: 'roof.tails.face'; readonly least: number }
+  | { readonly code: 'finish-too-thick'; readonly path: 'roof.tails.finish'; readonly most: number }
+  | {
+      readonly code: 'soffit-no-room'
+      readonly path: 'roof.overhang.eave'
+      readonly side: SideName
+      readonly least: number
+    }
+  | {
+      readonly code: 'soffit-too-high'
+      readonly path: 'roof.overhang.eave'
+      readonly side: SideName
+      readonly by: number
+    }
+  | { readonly code: 'ends-no-room'; readonly path: 'roof.overhang.gable'; readonly least: number }
+  | { readonly code: 'lookout-too-thick'; readonly path: 'roof.ends.lookout'; readonly most: number }
+  | {
+      readonly code: 'roof-opening-no-slope'
+      readonly path: `roof.openings.${number}.slope`
+      readonly number: number
+      readonly side: SideName
+    }
+  | {
+      readonly code: 'roof-opening-too-big'
+      readonly path: `roof.openings.${number}.${'width' | 'length'}`
+      readonly number: number
+      readonly most: number
+    }
+  | {
+      readonly code: 'stair-too-big'
+      readonly path: `roof.openings.${number}.${'width' | 'length'}`
+      readonly number: number
+      readonly most: number
+    }
+  | {
+      readonly code: 'roof-opening-no-room'
+      readonly path: `roof.openings.${number}.${'at' | 'up'}`
+      readonly number: number
+      readonly least: number
+      readonly most: number
+    }
+  | {
+      readonly code: 'stair-no-room'
+      readonly path: `roof.openings.${number}.${'at' | 'up'}`
+      readonly number: number
+      readonly least: number
+      readonly most: number
+    }
+  | {
+      readonly code: 'roof-openings-meet'
+      readonly path: `roof.openings.${number}.at`
+      readonly number: number
+      readonly other: number
+    }
+  | {
+      readonly code: 'stair-no-joists'
+      readonly path: `roof.openings.${number}.kind`
+      readonly number: number
+    }
+  | {
+      readonly code: 'stair-meets-stair' | 'stair-meets-tie' | 'stair-not-doubled'
+      readonly path: `roof.openings.${number}.at`
+      readonly number: number
+    }
+  | {
+      readonly code: 'ledger-out-of-reach'
+      readonly path: `walls.sides.${SideName}.height`
+      readonly least: number
+      readonly most: number
+    }
+  | { readonly code: 'ledger-below-deck'; readonly path: 'roof.ridge'; readonly by: number }
+  | {
+      readonly code: 'flat-walls-uneven'
+      readonly path: `walls.sides.${SideName}.height`
+      readonly side: SideName
+      readonly height: number
+    }
+  | { readonly code: 'firring-shallow'; readonly path: 'roof.firring.section'; readonly least: number }
+  | { readonly code: 'firring-thick'; readonly path: 'roof.firring.section'; readonly most: number }
+  | { readonly code: 'air-too-much'; readonly path: 'roof.blocking.air'; readonly most: number }
+  | { readonly code: 'purlin-unborne'; readonly path: 'roof.purlins' }
+  | {
+      readonly code: 'purlin-too-low'
+      readonly path: 'roof.purlins'
+      readonly side: SideName
+      readonly by: number
+    }
+  | { readonly code: 'purlin-brace-blocked'; readonly path: 'roof.purlins'; readonly side: SideName }
+  | { readonly code: 'purlin-no-reach'; readonly path: 'roof.purlins' }
+  | {
+      readonly code: 'purlin-meets-opening'
+      readonly path: 'roof.purlins'
+      readonly side: SideName
+      readonly number: number
+    }
+  | { readonly code: 'purlin-meets-tie'; readonly path: 'roof.purlins'; readonly side: SideName }
+  | {
+      readonly code: 'purlin-brace-flat'
+      readonly path: 'roof.purlins'
+      readonly side: SideName
+      readonly angle: number
+      readonly least: number
+      readonly most: number
+    }
+  | {
+      readonly code: 'slope-falls'
+      readonly path: `walls.sides.${SideName}.height`
+      readonly side: SideName
+      readonly least: number
+    }
+  | {
+      readonly code: 'slope-steep'
+      readonly path: `walls.sides.${SideName}.height`
+      readonly side: SideName
+      readonly most: number
+    }
+  | { readonly code: 'seat-wants-mouth'; readonly path: 'roof.seat.rule' }
+  | { readonly code: 'ridge-into-wall'; readonly path: 'roof.ridge'; readonly by: number }
+  | {
+      readonly code: 'fascia-no-room'
+      readonly path: `roof.overhang.${'eave' | 'high'}`
+      readonly side: SideName
+      readonly least: number
+    }
+  | {
+      readonly code: 'fascia-below-deck'
+      readonly path: `roof.fascia.${'sub' | 'face'}`
+      readonly side: SideName
+      readonly by: number
+    }
+  | {
+      readonly code: 'ceiling-meets-rafters'
+      readonly path: 'roof.ties.ceiling.height'
+      readonly most: number
+    }
+  | {
+      readonly code: 'ceiling-meets-opening'
+      readonly path: 'roof.ties.ceiling.height'
+      readonly number: number
+      readonly side: SideName
+      readonly over: number | null
+      readonly under: number | null
+    }
+  | {
+      readonly code: 'ceiling-unborne'
+      readonly path: `walls.sides.${SideName}.build`
+      readonly side: SideName
+    }
+  | {
+      readonly code: 'tie-meets-ridge'
+      readonly path: `roof.ties.${TieKind}.height`
+      readonly kind: TieKind
+      readonly most: number
+    }
+  | { readonly code: 'rafter-off-plate'; readonly path: 'roof.seat.height'; readonly most: number }
+  | {
+      readonly code: 'seat-through-rafter' | 'seat-through-hip'
+      readonly path: 'roof.seat.height' | 'roof.seat.rule'
+      readonly least: number
+    }
+  | { readonly code: 'tail-lost'; readonly path: 'roof.overhang.eave'; readonly most: number }
+  | {
+      readonly code: 'tail-below-deck'
+      readonly path: 'roof.overhang.eave' | 'roof.rafter'
+      /** Null where no overhang is short enough. */
+      readonly most: number | null
+    }

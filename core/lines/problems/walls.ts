@@ -1,0 +1,155 @@
+import type { SideName } from '../../design'
+
+/** Why walls, or something in them, cannot be framed as drawn; numbers in mm. */
+export type WallProblem =
+  | {
+      readonly code: 'wall-too-low'
+      readonly path: 'walls.height' | `walls.sides.${SideName}.height`
+      readonly least: number
+    }
+  | {
+      readonly code: 'wall-too-short'
+      readonly path: 'footprint.length' | 'footprint.width'
+      readonly least: number
+    }
+  | {
+      readonly code: 'spacing-too-tight'
+      readonly path: 'walls.spacing' | 'roof.spacing' | 'floor.spacing'
+      readonly least: number
+    }
+  | {
+      readonly code: 'gable-notch-thin'
+      readonly path: 'walls.gables'
+      readonly left: number
+      readonly least: number
+    }
+  | { readonly code: 'gable-notch-blocked'; readonly path: 'walls.gables'; readonly side: SideName }
+  | {
+      readonly code: 'opening-in-house'
+      readonly path: `walls.openings.${number}.wall`
+      readonly number: number
+    }
+  | {
+      readonly code: 'gable-over-eaves'
+      readonly path: `walls.sides.${SideName}.height`
+      readonly side: SideName
+      readonly most: number
+    }
+  | {
+      readonly code: 'opening-near-corner'
+      readonly path: `walls.openings.${number}.at`
+      readonly number: number
+      readonly least: number
+      readonly most: number
+    }
+  | {
+      readonly code: 'opening-too-wide'
+      readonly path: `walls.openings.${number}.unit.width`
+      readonly number: number
+      readonly most: number
+    }
+  | {
+      readonly code: 'openings-meet'
+      readonly path: `walls.openings.${number}.at`
+      readonly number: number
+      readonly other: number
+      readonly apart: number
+    }
+  | {
+      readonly code: 'opening-at-partition'
+      readonly path: `walls.openings.${number}.at`
+      readonly number: number
+      readonly below: number | null
+      readonly above: number | null
+    }
+  | {
+      readonly code: 'opening-at-step'
+      readonly path: `walls.openings.${number}.at`
+      readonly number: number
+      readonly below: number | null
+      readonly above: number | null
+    }
+  | {
+      readonly code: 'step-under-rafters' | 'step-in-posts' | 'step-under-strip'
+      readonly path: `walls.sides.${SideName}.step`
+      readonly side: SideName
+    }
+  | {
+      readonly code: 'step-no-room'
+      readonly path: `walls.sides.${SideName}.step.at`
+      readonly side: SideName
+      /** Null where the wall is too short for a step. */
+      readonly range: {
+        readonly least: number
+        readonly most: number
+      } | null
+    }
+  | {
+      readonly code: 'step-at-partition'
+      readonly path: `walls.sides.${SideName}.step.at`
+      readonly side: SideName
+      readonly below: number | null
+      readonly above: number | null
+    }
+  | {
+      readonly code: 'step-too-low'
+      readonly path: `walls.sides.${SideName}.step.height`
+      readonly side: SideName
+      readonly least: number
+    }
+  | {
+      readonly code: 'step-into-roof'
+      readonly path: `walls.sides.${SideName}.step.height`
+      readonly side: SideName
+      readonly most: number
+    }
+  | {
+      readonly code: 'partition-no-room'
+      readonly path: `walls.partitions.${number}.at`
+      readonly number: number
+      readonly least: number
+      readonly most: number
+    }
+  | {
+      readonly code: 'partitions-meet'
+      readonly path: `walls.partitions.${number}.at`
+      readonly number: number
+      readonly other: number
+    }
+  | {
+      readonly code: 'opening-in-posts'
+      readonly path: `walls.openings.${number}.wall`
+      readonly number: number
+    }
+  | { readonly code: 'post-too-deep'; readonly path: 'walls.posts.post'; readonly most: number }
+  | { readonly code: 'beam-too-thick'; readonly path: 'walls.posts.beam'; readonly most: number }
+  | {
+      readonly code: 'opening-too-low'
+      readonly path: `walls.openings.${number}.unit.height`
+      readonly number: number
+      readonly least: number
+    }
+  | {
+      readonly code: 'header-no-room'
+      readonly path: `walls.openings.${number}.unit.height`
+      readonly number: number
+      readonly by: number
+    }
+  | {
+      readonly code: 'header-too-thick'
+      readonly path: `walls.openings.${number}.header`
+      readonly number: number
+      readonly by: number
+    }
+  | {
+      readonly code: 'sill-too-low'
+      readonly path: `walls.openings.${number}.foot`
+      readonly number: number
+      readonly least: number
+    }
+  | {
+      readonly code: 'door-in-low-wall'
+      readonly path: `walls.openings.${number}.kind`
+      readonly number: number
+      readonly foot: number
+    }

@@ -1,0 +1,62 @@
+import { formatAngle } from '../../measure'
+import type { Sayings } from './sayings'
+
+/** What is said of the roof. */
+export const roofSayings = {
+  'notch-over-third': ({ mm }) =>
+    `The bird's mouth is ${mm('notch')} deep, past a third of the rafter (${mm('limit')}). Narrow the seat, raise the height above plate or use a deeper rafter.`,
+  'notch-over-quarter': ({ mm }) =>
+    `The bird's mouth is ${mm('notch')} deep, past the quarter of the depth (${mm('limit')}) that codes often allow at the end of a member. Ask what your building department takes.`,
+  'tail-shallow': ({ mm }) =>
+    `${mm('left')} of rafter is left over the overhang; codes often ask for ${mm('limit')}. Narrow the seat or use a deeper rafter.`,
+  'tail-long': ({ mm }) =>
+    `The overhang of ${mm('overhang')} is longer than the ${mm('limit')} that a notched tail customarily carries. Shorten it or have it checked.`,
+  'bearing-short': ({ mm }) =>
+    `The rafter rests on ${mm('bearing')} of plate; ${mm('limit')} of bearing on wood is customary. Widen the seat.`,
+  'seat-past-plate': ({ mm }) =>
+    `The seat is ${mm('seat')} long and the plate only ${mm('plate')} wide: the cut runs on past its inside. Raise the height above plate.`,
+  'no-birdsmouth': () =>
+    "With no bird's mouth nothing hooks over the wall. Hold every rafter with a sloped-seat tie or a hanger, by its maker's schedule.",
+  'lookouts-deep': ({ mm }) =>
+    `The lookouts take ${mm('notch')} out of end rafters with no studs under them; a quarter of the depth (${mm('limit')}) is what codes often allow. Fill the gables with studs, or frame a ladder.`,
+  'ridge-shallow': ({ mm }) =>
+    `The ridge board (${mm('ridge')}) is shallower than the rafter's plumb cut (${mm('plumb')}), so the cut's foot hangs free. Use the next deeper board.`,
+  'low-pitch': ({ n }) =>
+    `The slope of ${formatAngle(n('angle'))} is below 3 in 12: a ridge board no longer holds and the ridge must be a beam on posts. Ask an engineer or the building department.`,
+  'beam-unchecked': ({ mm }) =>
+    `The ridge is a beam: with posts up to ${mm('spacing')} apart it carries half of the roof. Have its depth and plies, its posts and what they stand on checked by an engineer or the building department.`,
+  'beam-on-header': ({ named }) =>
+    `The ridge beam comes down over an opening in the ${named('wall')} wall: a point load on its header. Move the opening from under the ridge, or have the header checked for it.`,
+  'strip-unchecked': ({ mm }) =>
+    `Header and ledger carry half of both slopes over posts up to ${mm('spacing')} apart. Have their depth and plies, the posts and what they stand on checked by an engineer or the building department.`,
+  'joist-ledger-fixing': () =>
+    "The ledger carries half of what the ceiling joists bear. Fasten it to each stud, or to the house's frame, and hold the joists to it, by the schedule of local code.",
+  'ledger-fixing': () =>
+    "The ledger carries half of the roof. Fasten it to the house's frame, not to its siding or facing brick, by the schedule of local code, flash it, and ask whether the house may carry it.",
+  'ledger-shallow': ({ mm }) =>
+    `The ledger (${mm('ledger')}) is shallower than the rafters' plumb cut (${mm('plumb')}), so the cuts' feet hang free. Use the next deeper board.`,
+  'purlin-shallow': ({ mm }) =>
+    `The purlins are ${mm('depth')} deep; customarily they are no shallower than the rafters they hold, ${mm('limit')}. Use a deeper board.`,
+  'purlin-brace-long': ({ mm }) =>
+    `A purlin brace is ${mm('length')} long; past ${mm('limit')} it customarily needs a second board nailed along it, or a shorter reach.`,
+  'purlin-braces-far': ({ mm }) =>
+    `The purlin's braces stand up to ${mm('apart')} apart; ${mm('limit')} is customary. Space them closer.`,
+  'fall-low': ({ n }) =>
+    `The roof falls ${formatAngle(n('angle'))}; less than 1/4 in 12 (${formatAngle(n('limit'))}) holds puddles once the joists sag. Let it fall more.`,
+  'air-low': ({ mm }) =>
+    `${mm('air')} of air passes over the blocks; ${mm('limit')} clear above the insulation is customary. Lower the blocks.`,
+  'opening-single': ({ n, mm }) =>
+    `Opening ${n('number')} is ${mm('width')} wide: past ${mm('limit')} its headers and the rafters beside it are customarily doubled. Frame it with two boards.`,
+  'opening-hangers': ({ n, mm }) =>
+    `The headers of opening ${n('number')} span ${mm('width')}: past ${mm('limit')} they customarily hang in metal hangers, and their size is yours to have checked.`,
+  'flue-clear': ({ n }) =>
+    `Opening ${n('number')} is for a flue: keep all wood as far from it as its maker and local code say, with a firestop where it passes the ceiling.`,
+  'no-ties': () =>
+    'No rafter ties are framed: under load the rafters push the walls apart. Add ties in the bottom third, or make the ridge a beam held at its ends; local code and an engineer decide.',
+  'ties-high': ({ mm }) =>
+    `The rafter ties lie ${mm('height')} over the plate, above the lower third (${mm('limit')}) where they customarily hold the walls. Lower them, or have the rafters checked.`,
+  'collars-low': ({ mm }) =>
+    `The collar ties lie ${mm('height')} over the plate, below the upper third (${mm('limit')}). Down there they are neither collar ties nor rafter ties; raise them.`,
+  'ties-far': ({ mm, named }) =>
+    `The ${named('kind')} ties stand ${mm('apart')} apart; ${mm('limit')} is customary. Tie more of the rafters.`,
+} satisfies Sayings

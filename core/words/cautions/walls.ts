@@ -1,0 +1,21 @@
+import type { Sayings } from './sayings'
+
+/** What is said of walls and boards. */
+export const wallsSayings = {
+  'rafter-off-stud': ({ n, mm }) =>
+    `${n('count')} rafters stand more than ${mm('limit')} from a stud, and a single top plate does not spread them. Use the same spacing for both, or two top plates.`,
+  'rafter-far-from-stud': ({ n, mm }) =>
+    `${n('count')} rafters stand more than ${mm('limit')} from a stud, and the studs are ${mm('spacing')} apart: two top plates customarily spread no more. Stand the studs under the rafters.`,
+  'single-plate-joint': () =>
+    'A single top plate is spliced: it holds only with a metal plate across the joint, at least 3 by 6 in, nailed to both sides as local code says.',
+  'corners-unlapped': () =>
+    'No top plate laps over the corners, since the walls there are raked, step or differ in height. Tie each corner with a metal strap or plate, as local code says.',
+  'wall-unbraced': ({ named }) =>
+    `The ${named('wall')} wall has no room for a diagonal between 45° and 60°. Sheathe it before it is raised, or brace it from the ground.`,
+  'sheet-edge-loose': ({ n }) =>
+    `${n('count')} joints of the wall sheets have no stud behind them. Space the studs at a third or half of a sheet, begin the layout at an end, or nail blocks in.`,
+  'wall-no-room': ({ mm, named }) =>
+    `The ${named('wall')} wall lies ${mm('needs')} deep and ${mm('room')} of deck is free when its turn comes: it can't be tilted up where it lies. Frame it beside the building and carry it, in two parts if it is heavy, or frame it standing.`,
+  'longer-than-stock': ({ mm }) =>
+    `${mm('length')} is longer than any board sold by the length. Join it over a stud or a post, or order it.`,
+} satisfies Sayings

@@ -1,0 +1,68 @@
+import type { WallProblem } from '../../lines'
+import type { Sentences } from './sentences'
+
+/** What is wrong with the walls and what is in them, and what to change. */
+export const wallSentences: Sentences<WallProblem> = {
+  'wall-too-low': (problem, { up }) =>
+    problem.path === 'walls.height'
+      ? `The walls are too low for plates and studs. Make them at least ${up(problem.least)}.`
+      : `The ${problem.path.split('.')[2] ?? ''} wall is too low for plates and studs. Make it at least ${up(problem.least)}.`,
+  'wall-too-short': (problem, { up }) =>
+    `${problem.path === 'footprint.length' ? 'The length' : 'The span'} leaves no room for the corners. Make it at least ${up(problem.least)}.`,
+  'spacing-too-tight': (problem, { up }) =>
+    `${{ 'walls.spacing': 'Studs', 'roof.spacing': 'Rafters', 'floor.spacing': 'Joists' }[problem.path]} this close would touch. Space them at least ${up(problem.least)}.`,
+  'gable-notch-thin': (problem, { up, down }) =>
+    `Behind the end rafters ${down(problem.left)} would be left of the notched gable studs, less than ${up(problem.least)}. Let them end under the rafters, or use deeper studs.`,
+  'gable-notch-blocked': problem =>
+    `Beside the ${problem.side} end rafter another stands within the wall's depth, where notched gable studs would run up: there they end under the rafters. Change the rafter spacing or move what it makes room for.`,
+  'opening-in-house': problem =>
+    `Opening ${problem.number} is in the side where the house stands. Put it in another wall.`,
+  'gable-over-eaves': (problem, { down }) =>
+    `The ${problem.side} wall would stand into the rafters. Make it no higher than the lower eave wall, ${down(problem.most)}.`,
+  'opening-near-corner': (problem, { up, down }) =>
+    `Opening ${problem.number} leaves no room for its jack and king beside the corner. Put its middle between ${up(problem.least)} and ${down(problem.most)} from the end the layout begins at.`,
+  'opening-too-wide': (problem, { down }) =>
+    `Opening ${problem.number} is too wide for this wall. Use a unit of ${down(problem.most)} at most.`,
+  'openings-meet': (problem, { mm }) =>
+    `Opening ${problem.number} runs into opening ${problem.other}: between two rough openings stand two jacks and two kings, ${mm(problem.apart)}. Move one, or make them one opening.`,
+  'opening-at-partition': (problem, { besides }) =>
+    `Opening ${problem.number} stands where a partition meets the wall. ${besides('Put its middle', problem)}`,
+  'opening-at-step': (problem, { besides }) =>
+    `Opening ${problem.number} stands where the wall steps. ${besides('Put its middle', problem)}`,
+  'step-under-rafters': problem =>
+    `The ${problem.side} wall carries the rafters at one level, so it can't step. Step a gable wall, or give this one its own height.`,
+  'step-in-posts': problem =>
+    `The ${problem.side} side is of posts, whose beam lies at one level. Build it of studs to step it.`,
+  'step-under-strip': problem =>
+    `Under a raised ridge the ${problem.side} wall keeps one height: the gable over it steps at the strip. Let the wall run level.`,
+  'step-no-room': (problem, { up, down }) =>
+    problem.range
+      ? `The step of the ${problem.side} wall leaves no room for its two studs. Put it between ${up(problem.range.least)} and ${down(problem.range.most)} from the south.`
+      : `The ${problem.side} wall is too short for a step and the two studs at it. Let it run level.`,
+  'step-at-partition': (problem, { besides }) =>
+    `The ${problem.side} wall would step where a partition meets it. ${besides('Put the step', problem)}`,
+  'step-too-low': (problem, { up }) =>
+    `North of its step the ${problem.side} wall is too low for plates and studs. Make it at least ${up(problem.least)}.`,
+  'step-into-roof': (problem, { down }) =>
+    `North of its step the ${problem.side} wall would stand into the rafters. Make it ${down(problem.most)} high there at most, or move the step.`,
+  'partition-no-room': (problem, { up, down }) =>
+    `Partition ${problem.number} leaves no room beside it. Put its near face between ${up(problem.least)} and ${down(problem.most)}.`,
+  'partitions-meet': problem =>
+    `Partition ${problem.number} runs into partition ${problem.other}. Move it clear, or take one away: partitions run from outside wall to outside wall.`,
+  'opening-in-posts': problem =>
+    `Opening ${problem.number} is in a side of posts, which is open between them. Put it in a wall of studs.`,
+  'post-too-deep': (problem, { down }) =>
+    `The posts are deeper than the walls. Use posts of ${down(problem.most)} at most, or deeper studs.`,
+  'beam-too-thick': (problem, { down }) =>
+    `The beam would take more than half of the posts. Use one of ${down(problem.most)} at most.`,
+  'header-no-room': (problem, { up }) =>
+    `The header over opening ${problem.number} would stand ${up(problem.by)} into the top plate. Use a lower unit, a shallower header or a higher wall.`,
+  'header-too-thick': (problem, { up }) =>
+    `The header over opening ${problem.number} is ${up(problem.by)} thicker than the wall. Use fewer plies or thinner ones.`,
+  'opening-too-low': (problem, { up }) =>
+    `Opening ${problem.number} is too low for jacks over the bottom plate. Make its height at least ${up(problem.least)}.`,
+  'sill-too-low': (problem, { up }) =>
+    `Opening ${problem.number} leaves no room for a sill over the bottom plate. Raise its lower edge to ${up(problem.least)}, or make it a door.`,
+  'door-in-low-wall': (problem, { mm }) =>
+    `Opening ${problem.number} would stand on the slab, where the low wall is ${mm(problem.foot)} high. Make it a window or a panel, which may be raised, or leave the low wall out.`,
+}
