@@ -6,6 +6,7 @@ import { layUnless, rakesOf, tightSpacing } from './common'
 import type { Eave, RoofFace, RoofLines, RoofLumber, RoofShape } from './form'
 import { noJacks, outOf, plumbPlaneAt } from './planes'
 import { overEaveWalls, placesTo } from './places'
+import { eaveOfOnly, type EaveSide, outsideOf } from './slopes'
 
 /**
  * A nearly flat roof: level joists from tail to tail over two walls of one height, and on each a firring,
@@ -21,8 +22,6 @@ export const flat: RoofShape = {
 
 /** What leaves nothing to frame. */
 const stops: readonly Problem['code'][] = ['flat-walls-uneven', 'spacing-too-tight', 'firring-shallow']
-
-type Side = 'south' | 'north'
 
 function linesOf(building: Building, { rafter }: RoofLumber): RoofLines {
   const {
@@ -50,32 +49,14 @@ function linesOf(building: Building, { rafter }: RoofLumber): RoofLines {
     whole: { from: 0, to: length },
     jacks: noJacks,
   }
-  const eave = (side: Side): Eave => {
-    const outside = side === 'south' ? 0 : width
-    const wall = plumbPlaneAt(outOf[side], outside)
-    const high = side === roof.high
-    return {
-      kind: 'eave',
-      id: side,
-      face,
-      side,
-      points: high ? 'up' : 'down',
-      header: null,
+  const eave = (side: EaveSide): Eave => {
+    const outside = outsideOf(building, side)
+    return eaveOfOnly(building, face, side, {
       height,
-      seat: planeAcross('z', height),
       heightAbovePlate: levelAt(outside) - height,
-      outside: wall,
-      heel: wall,
-      tail: plumbPlaneAt(outOf[side], outside + (high ? over : roof.overhang.eave)),
-      reach: high
-        ? { value: over, field: 'roof.overhang.high' }
-        : { value: roof.overhang.eave, field: 'roof.overhang.eave' },
+      heel: plumbPlaneAt(outOf[side], outside),
       run: width,
-      rafters: face.places.map(each => each.at),
-      along: { from: 0, to: length },
-      corners: [],
-      hip: null,
-    }
+    })
   }
   return {
     faces: [face],

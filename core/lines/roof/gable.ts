@@ -1,12 +1,13 @@
-import { type Building, heightAbovePlate, type Meeting, meeting, peakReach } from '../../design'
-import { planeAcross } from '../../geometry'
+import { type Building, type Meeting, meeting, peakReach } from '../../design'
+import { type Plane, planeAcross } from '../../geometry'
 import { HAIR, ONE_READING, pitchAngle, radians } from '../../measure'
 import type { Problem } from '../problem'
 import { layUnless, rakesOf, setbackOf, tightSpacing } from './common'
-import type { Eave, RoofLay, RoofLumber, RoofShape } from './form'
-import { lowEave, outOf, plumbPlaneAt, slopedFace } from './planes'
-import { overEaveWalls, placesTo } from './places'
+import type { Eave, Ridge, RoofLay, RoofLumber, RoofShape } from './form'
+import { outOf, plumbPlaneAt } from './planes'
+import { overEaveWalls } from './places'
 import { levelTailProblems, seatProblems } from './seat'
+import { aboveAt, alongGables, type EaveSide, outsideOf, slopeToWall } from './slopes'
 
 /**
  * Two slopes that meet at a ridge over the length, each over its own eave wall; of one pitch or two, and over
@@ -33,55 +34,31 @@ const stops: readonly Problem['code'][] = [
 interface Laid {
   readonly lines: RoofLay['lines']
   readonly met: Meeting
-  readonly eaves: { readonly south: Eave; readonly north: Eave }
-  readonly ends: {
-    readonly south: ReturnType<typeof plumbPlaneAt>
-    readonly north: ReturnType<typeof plumbPlaneAt>
-  }
+  readonly eaves: Readonly<Record<EaveSide, Eave>>
+  readonly ends: Readonly<Record<EaveSide, Plane>>
 }
 
-type Side = 'south' | 'north'
-
 function layOf(building: Building, lumber: RoofLumber): Laid {
-  const { rafter, ridge, plate } = lumber
-  const {
-    footprint: { width, length },
-    heights,
-    roof,
-  } = building
+  const { footprint, heights, roof } = building
+  const { ridge } = lumber
   const angles = { south: pitchAngle(roof.pitch), north: pitchAngle(roof.northPitch ?? roof.pitch) }
-  const above = (side: Side): number => heightAbovePlate(roof.seat, angles[side], rafter.depth, plate.depth)
-  const line = (side: Side): { readonly height: number; readonly angle: number } => ({
-    height: heights[side] + above(side),
+  const line = (side: EaveSide): { readonly height: number; readonly angle: number } => ({
+    height: heights[side] + aboveAt(building, lumber, angles[side]),
     angle: angles[side],
   })
-  const met = meeting(line('south'), line('north'), width, ridge.thickness)
-  const along = { from: -roof.overhang.gable, to: length + roof.overhang.gable }
-  const eave = (side: Side, outside: number): Eave =>
-    lowEave({
-      face: slopedFace({
-        falls: side,
-        name: side,
-        angle: angles[side],
-        outside,
-        level: heights[side] + above(side),
-        depth: rafter.depth,
-        places: placesTo(building, rafter, side),
-        whole: { from: 0, to: length },
-      }),
-      height: heights[side],
-      heightAbovePlate: above(side),
-      outside,
-      reach: { value: roof.overhang.eave, field: 'roof.overhang.eave' },
-      run: Math.abs(met.at - Math.abs(outside)),
-      along,
+  const met = meeting(line('south'), line('north'), footprint.width, ridge.thickness)
+  const eave = (side: EaveSide): Eave =>
+    slopeToWall(building, lumber, {
+      side,
+      name: side,
+      angle: angles[side],
+      run: Math.abs(met.at - outsideOf(building, side)),
     })
-  const eaves = { south: eave('south', 0), north: eave('north', width) }
+  const eaves = { south: eave('south'), north: eave('north') }
   const ends = {
     south: plumbPlaneAt(outOf.north, met.centre - ridge.thickness / 2),
     north: plumbPlaneAt(outOf.south, -met.centre - ridge.thickness / 2),
   }
-  const half = ridge.thickness / 2
   const faces = [eaves.south.face, eaves.north.face]
   return {
     met,
@@ -92,23 +69,7 @@ function layOf(building: Building, lumber: RoofLumber): Laid {
       edges: [
         eaves.south,
         eaves.north,
-        {
-          kind: 'ridge',
-          id: 'ridge',
-          sides: [
-            { face: eaves.south.face, end: ends.south },
-            { face: eaves.north.face, end: ends.north },
-          ],
-          middle: planeAcross('y', met.centre),
-          at: met.at,
-          board: {
-            from: met.centre - half,
-            to: met.centre + half,
-            bottom: met.top - ridge.depth,
-            top: met.top,
-          },
-          along,
-        },
+        ridgeAt(building, lumber, { met, eaves, ends }),
         ...rakesOf(faces, roof.overhang.gable),
       ],
       coverSetback: setbackOf(building, lumber),
@@ -116,6 +77,29 @@ function layOf(building: Building, lumber: RoofLumber): Laid {
     },
   }
 }
+
+/** The ridge and its board, between the ends of both faces' boards. */
+const ridgeAt = (
+  building: Building,
+  { ridge }: RoofLumber,
+  { met, eaves, ends }: Pick<Laid, 'met' | 'eaves' | 'ends'>,
+): Ridge => ({
+  kind: 'ridge',
+  id: 'ridge',
+  sides: [
+    { face: eaves.south.face, end: ends.south },
+    { face: eaves.north.face, end: ends.north },
+  ],
+  middle: planeAcross('y', met.centre),
+  at: met.at,
+  board: {
+    from: met.centre - ridge.thickness / 2,
+    to: met.centre + ridge.thickness / 2,
+    bottom: met.top - ridge.depth,
+    top: met.top,
+  },
+  along: alongGables(building),
+})
 
 function problemsOf(
   building: Building,

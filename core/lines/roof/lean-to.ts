@@ -1,12 +1,13 @@
-import { type Building, heightAbovePlate, ledgerRise, limits, lowSide } from '../../design'
+import { type Building, ledgerRise, limits, lowSide } from '../../design'
 import { scale } from '../../geometry'
 import { HAIR, ONE_READING, pitchAngle, radians } from '../../measure'
 import type { Problem } from '../problem'
 import { layUnless, rakesOf, setbackOf, tightSpacing } from './common'
 import type { Abutment, Eave, RoofLines, RoofLumber, RoofShape } from './form'
-import { lowEave, outOf, plumbPlaneAt, slopedFace } from './planes'
-import { overEaveWalls, placesTo } from './places'
+import { outOf, plumbPlaneAt } from './planes'
+import { overEaveWalls } from './places'
 import { levelTailProblems, seatProblems } from './seat'
+import { alongGables, outsideOf, slopeToWall } from './slopes'
 
 /**
  * One slope from a ledger on a house, in the stead of the wall on its high side, down to a low wall: rafters
@@ -35,62 +36,42 @@ interface Laid {
 }
 
 function layOf(building: Building, lumber: RoofLumber): Laid {
-  const { rafter, ridge, plate } = lumber
-  const {
-    footprint: { width, length },
-    heights,
-    roof,
-  } = building
+  const { footprint, heights, roof } = building
   const angle = pitchAngle(roof.pitch)
   const side = lowSide(roof)
-  const above = heightAbovePlate(roof.seat, angle, rafter.depth, plate.depth)
-  const outside = side === 'south' ? 0 : width
-  const run = width - ridge.thickness
-  const along = { from: -roof.overhang.gable, to: length + roof.overhang.gable }
-  const face = slopedFace({
-    falls: side,
-    name: 'slope',
-    angle,
-    outside,
-    level: heights[side] + above,
-    depth: rafter.depth,
-    places: placesTo(building, rafter, side),
-    whole: { from: 0, to: length },
-  })
-  const low = lowEave({
-    face,
-    height: heights[side],
-    heightAbovePlate: above,
-    outside,
-    reach: { value: roof.overhang.eave, field: 'roof.overhang.eave' },
-    run,
-    along,
-  })
-  const highest = heights[side] + above + run * Math.tan(radians(angle))
-  const north = roof.high === 'north'
-  const ledger: Abutment = {
-    kind: 'abutment',
-    id: 'ledger',
-    face,
-    against: 'house',
-    end: plumbPlaneAt(scale(outOf[side], -1), run - outside),
-    box: {
-      from: north ? run : 0,
-      to: north ? width : ridge.thickness,
-      bottom: highest - ridge.depth,
-      top: highest,
-    },
-    along,
-  }
+  const run = footprint.width - lumber.ridge.thickness
+  const low = slopeToWall(building, lumber, { side, name: 'slope', angle, run })
+  const highest = heights[side] + low.heightAbovePlate + run * Math.tan(radians(angle))
+  const ledger = ledgerAt(building, lumber, low, highest)
   return {
     low,
     ledger,
     lines: {
-      faces: [face],
-      edges: [low, ledger, ...rakesOf([face], roof.overhang.gable)],
+      faces: [low.face],
+      edges: [low, ledger, ...rakesOf([low.face], roof.overhang.gable)],
       coverSetback: setbackOf(building, lumber),
       highest,
     },
+  }
+}
+
+/** The ledger on the house, its top `top` over the deck. */
+function ledgerAt(building: Building, { ridge }: RoofLumber, { face, run }: Eave, top: number): Abutment {
+  const side = lowSide(building.roof)
+  const north = building.roof.high === 'north'
+  return {
+    kind: 'abutment',
+    id: 'ledger',
+    face,
+    against: 'house',
+    end: plumbPlaneAt(scale(outOf[side], -1), run - outsideOf(building, side)),
+    box: {
+      from: north ? run : 0,
+      to: north ? building.footprint.width : ridge.thickness,
+      bottom: top - ridge.depth,
+      top,
+    },
+    along: alongGables(building),
   }
 }
 

@@ -1,13 +1,14 @@
-import { type Building, had, hasMouth, heightAbovePlate, lowSide } from '../../design'
+import { type Building, had, hasMouth, lowSide } from '../../design'
 import { meets, planeAcross, scale, vec } from '../../geometry'
 import { HAIR, pitchAngle, radians } from '../../measure'
 import { least, type Stretch } from '../../trade'
 import type { Problem } from '../problem'
 import { layUnless, rakesOf, setbackOf, tightSpacing } from './common'
-import type { Abutment, Box, Eave, RoofLines, RoofLumber, RoofShape } from './form'
-import { lowEave, outOf, plumbPlaneAt, slopedFace } from './planes'
-import { overEaveWalls, placesTo } from './places'
+import type { Abutment, Box, Eave, RoofFace, RoofLines, RoofLumber, RoofShape } from './form'
+import { outOf, plumbPlaneAt } from './planes'
+import { overEaveWalls } from './places'
 import { seatProblems } from './seat'
+import { alongGables, type EaveSide, outsideOf, slopeToWall } from './slopes'
 
 /**
  * Two slopes that don't meet: the lower one's rafters end at a ledger on the faces of a row of posts, the
@@ -32,87 +33,39 @@ const stops: readonly Problem['code'][] = [
   'ridge-into-wall',
 ]
 
-type Side = 'south' | 'north'
-
 interface Laid {
   readonly lines: RoofLines
-  readonly eaves: Readonly<Record<Side, Eave>>
+  readonly eaves: Readonly<Record<EaveSide, Eave>>
   readonly ledger: Abutment
   readonly header: Box
 }
 
 function layOf(building: Building, lumber: RoofLumber): Laid {
-  const { rafter, ridge, ply, plate } = lumber
-  const {
-    footprint: { width, length },
-    heights,
-    roof,
-  } = building
+  const { ridge, ply } = lumber
+  const { heights, roof } = building
   const [lower, upper] = [lowSide(roof), roof.high]
-  const angles = { south: pitchAngle(roof.pitch), north: pitchAngle(roof.northPitch ?? roof.pitch) }
-  const above = (side: Side): number => heightAbovePlate(roof.seat, angles[side], rafter.depth, plate.depth)
   const { at } = had(roof.raised)
-  // level along the way out of the upper slope
-  const way = upper === 'north' ? 1 : -1
-  const from = (near: number, thick: number): Stretch =>
-    way > 0 ? { from: at + near, to: at + near + thick } : { from: at - near - thick, to: at - near }
-  const outside = (side: Side): number => (side === 'south' ? 0 : width)
-  const runs = {
-    [lower]: Math.abs(at - outside(lower)) - ply.thickness,
-    [upper]: Math.abs(outside(upper) - at) - ridge.thickness,
-  } as Record<Side, number>
-  const rise = (side: Side): number => runs[side] * Math.tan(radians(angles[side]))
-  const top = heights[lower] + above(lower) + rise(lower)
-  const seat = heights[upper] + rise(upper)
-  const over = roof.overhang.high ?? roof.overhang.eave
-  const along = { from: -roof.overhang.gable, to: length + roof.overhang.gable }
-  const eave = (side: Side): Eave =>
-    lowEave({
-      face: slopedFace({
-        falls: side,
-        name: side,
-        angle: angles[side],
-        outside: outside(side),
-        level: heights[side] + above(side),
-        depth: rafter.depth,
-        places: placesTo(building, rafter, side),
-        whole: { from: 0, to: length },
-      }),
-      height: heights[side],
-      heightAbovePlate: above(side),
-      outside: outside(side),
-      reach: { value: roof.overhang.eave, field: 'roof.overhang.eave' },
-      run: runs[side],
-      along,
+  const angles = { south: pitchAngle(roof.pitch), north: pitchAngle(roof.northPitch ?? roof.pitch) }
+  const eave = (side: EaveSide): Eave =>
+    slopeToWall(building, lumber, {
+      side,
+      name: side,
+      angle: angles[side],
+      run: Math.abs(at - outsideOf(building, side)) - (side === lower ? ply : ridge).thickness,
     })
   const eaves = { south: eave('south'), north: eave('north') }
-  const ledger: Abutment = {
-    kind: 'abutment',
-    id: 'ledger',
-    face: eaves[lower].face,
-    against: 'posts',
-    end: plumbPlaneAt(scale(outOf[lower], -1), way * at - ply.thickness),
-    box: { ...from(-ply.thickness, ply.thickness), bottom: top - ridge.depth, top },
-    along,
-  }
-  const header = { ...from(0, ridge.thickness), bottom: seat - ridge.depth, top: seat }
-  const upperEave = eaves[upper]
-  const out = outOf[upper]
-  const face = plumbPlaneAt(scale(out, -1), -way * at)
-  const strip: Eave = {
-    ...upperEave,
-    id: 'strip',
-    points: 'up',
-    header,
-    height: seat,
-    seat: planeAcross('z', seat),
-    heightAbovePlate: (meets(upperEave.face.top, scale(face.normal, face.offset), vec(0, 0, 1)) ?? 0) - seat,
-    outside: face,
-    heel: plumbPlaneAt(out, way * at + ridge.thickness),
-    tail: plumbPlaneAt(scale(out, -1), over - way * at),
-    reach: { value: over, field: 'roof.overhang.high' },
-  }
+  const rise = ({ run }: Eave, side: EaveSide): number => run * Math.tan(radians(angles[side]))
+  const ledger = ledgerAt(
+    building,
+    lumber,
+    eaves[lower].face,
+    heights[lower] + eaves[lower].heightAbovePlate + rise(eaves[lower], lower),
+  )
+  const seat = heights[upper] + rise(eaves[upper], upper)
+  const header = { ...besideStrip(building, 0, ridge.thickness), bottom: seat - ridge.depth, top: seat }
+  const strip = stripAt(building, eaves[upper], header)
   const faces = [eaves.south.face, eaves.north.face]
+  const over = vec(0, at - wayOf(building) * strip.reach.value, 0)
   return {
     eaves,
     ledger,
@@ -121,8 +74,58 @@ function layOf(building: Building, lumber: RoofLumber): Laid {
       faces,
       edges: [eaves.south, eaves.north, strip, ledger, ...rakesOf(faces, roof.overhang.gable)],
       coverSetback: setbackOf(building, lumber),
-      highest: meets(upperEave.face.top, vec(0, at - way * over, 0), vec(0, 0, 1)) ?? seat,
+      highest: meets(eaves[upper].face.top, over, vec(0, 0, 1)) ?? seat,
     },
+  }
+}
+
+/** The way across the building out of the upper slope. */
+const wayOf = ({ roof }: Building): 1 | -1 => (roof.high === 'north' ? 1 : -1)
+
+/** A stretch across the building from the strip's face, `near` mm toward the upper slope's wall. */
+function besideStrip(building: Building, near: number, thick: number): Stretch {
+  const { at } = had(building.roof.raised)
+  return wayOf(building) > 0
+    ? { from: at + near, to: at + near + thick }
+    : { from: at - near - thick, to: at - near }
+}
+
+/** The ledger on the posts' faces that the lower slope ends at, its top `top` over the deck. */
+function ledgerAt(building: Building, { ridge, ply }: RoofLumber, face: RoofFace, top: number): Abutment {
+  const { at } = had(building.roof.raised)
+  const lower = lowSide(building.roof)
+  return {
+    kind: 'abutment',
+    id: 'ledger',
+    face,
+    against: 'posts',
+    end: plumbPlaneAt(scale(outOf[lower], -1), wayOf(building) * at - ply.thickness),
+    box: { ...besideStrip(building, -ply.thickness, ply.thickness), bottom: top - ridge.depth, top },
+    along: alongGables(building),
+  }
+}
+
+/** The upper slope's edge over the header, past which its rafters run up. */
+function stripAt(building: Building, upper: Eave, header: Box): Eave {
+  const { high, overhang, raised } = building.roof
+  const { at } = had(raised)
+  const way = wayOf(building)
+  const out = outOf[high]
+  const seat = header.top
+  const over = overhang.high ?? overhang.eave
+  const face = plumbPlaneAt(scale(out, -1), -way * at)
+  return {
+    ...upper,
+    id: 'strip',
+    points: 'up',
+    header,
+    height: seat,
+    seat: planeAcross('z', seat),
+    heightAbovePlate: (meets(upper.face.top, scale(face.normal, face.offset), vec(0, 0, 1)) ?? 0) - seat,
+    outside: face,
+    heel: plumbPlaneAt(out, way * at + header.to - header.from),
+    tail: plumbPlaneAt(scale(out, -1), over - way * at),
+    reach: { value: over, field: 'roof.overhang.high' },
   }
 }
 
@@ -158,7 +161,10 @@ function problemsOf(
   if (!hasMouth(roof.seat)) return [...problems, { code: 'seat-wants-mouth', path: 'roof.seat.rule' }]
   const into = Math.max(walls.height, heights.east, heights.west) - ledger.box.bottom
   if (into > HAIR) problems.push({ code: 'ridge-into-wall', path: 'roof.ridge', by: into })
-  const heads = { [lowSide(roof)]: ledger.end, [roof.high]: null } as Record<Side, typeof ledger.end | null>
+  const heads = { [lowSide(roof)]: ledger.end, [roof.high]: null } as Record<
+    EaveSide,
+    typeof ledger.end | null
+  >
   return [
     ...problems,
     ...seatProblems(building, eaves.south, heads.south, rafter.depth),

@@ -1,12 +1,13 @@
-import { type Building, hasMouth, heightAbovePlate, limits, lowSide } from '../../design'
-import { planeAcross, planeAt, vec } from '../../geometry'
+import { type Building, hasMouth, limits, lowSide } from '../../design'
+import { planeAt, vec } from '../../geometry'
 import { HAIR, radians } from '../../measure'
 import type { Problem } from '../problem'
 import { layUnless, rakesOf, setbackOf, tightSpacing } from './common'
 import type { Eave, RoofFace, RoofLines, RoofLumber, RoofShape } from './form'
-import { noJacks, outOf, plumbPlaneAt } from './planes'
+import { noJacks } from './planes'
 import { overEaveWalls, placesTo } from './places'
 import { seatProblems } from './seat'
+import { aboveAt, eaveOfOnly, type EaveSide } from './slopes'
 
 /**
  * One slope from a high eave wall to a low one, of the height that the pitch asks for. Each rafter has a
@@ -31,65 +32,29 @@ const stops: readonly Problem['code'][] = [
   'seat-wants-mouth',
 ]
 
-type Side = 'south' | 'north'
-
 function layOf(building: Building, lumber: RoofLumber): { readonly lines: RoofLines; readonly low: Eave } {
-  const { rafter, plate } = lumber
+  const { plate } = lumber
   const {
-    footprint: { width, length },
-    heights: { south, north },
+    footprint: { width },
+    heights,
     roof,
   } = building
   const way = roof.high === 'north' ? 1 : -1
   const run = width - plate.depth
-  const slope = Math.atan2(Math.max(0, way * (north - south)), run)
-  const angle = (slope * 180) / Math.PI
-  const above = heightAbovePlate(roof.seat, angle, rafter.depth, plate.depth)
-  const lowAt = way > 0 ? 0 : width
-  const low = Math.min(south, north)
-  const up = vec(0, -way * Math.sin(slope), Math.cos(slope))
-  const plane = (z: number): RoofFace['top'] => planeAt(vec(0, lowAt, z), up)
-  const over = roof.overhang.high ?? roof.overhang.eave
-  const heels = { south: way > 0 ? 0 : plate.depth, north: way > 0 ? width - plate.depth : width }
-  const top = plane(low + above)
-  const face: RoofFace = {
-    id: lowSide(roof),
-    falls: lowSide(roof),
-    name: 'slope',
-    angle,
-    top,
-    carrier: { kind: 'rafters', top, underside: plane(low + above - rafter.depth / Math.cos(slope)) },
-    places: placesTo(building, rafter, lowSide(roof)),
-    whole: { from: 0, to: length },
-    jacks: noJacks,
-  }
-  const eave = (side: Side, height: number): Eave => {
-    const outside = side === 'south' ? 0 : width
-    const high = side === roof.high
-    return {
-      kind: 'eave',
-      id: side,
-      face,
-      side,
-      points: high ? 'up' : 'down',
-      header: null,
-      height,
-      seat: planeAcross('z', height),
+  const slope = Math.atan2(Math.max(0, way * (heights.north - heights.south)), run)
+  const low = Math.min(heights.south, heights.north)
+  const { face, above } = faceAt(building, lumber, slope, low)
+  // its plumb side stands against the low wall's outside, and the high wall's inside
+  const heels = { south: way > 0 ? 0 : plate.depth, north: way > 0 ? run : width }
+  const eave = (side: EaveSide): Eave =>
+    eaveOfOnly(building, face, side, {
+      height: heights[side],
       heightAbovePlate: above,
-      outside: plumbPlaneAt(outOf[side], outside),
       heel: planeAt(vec(0, heels[side], 0), vec(0, -way, 0)),
-      tail: plumbPlaneAt(outOf[side], outside + (high ? over : roof.overhang.eave)),
-      reach: high
-        ? { value: over, field: 'roof.overhang.high' }
-        : { value: roof.overhang.eave, field: 'roof.overhang.eave' },
       run,
-      rafters: face.places.map(each => each.at),
-      along: { from: 0, to: length },
-      corners: [],
-      hip: null,
-    }
-  }
-  const eaves = { south: eave('south', south), north: eave('north', north) }
+    })
+  const eaves = { south: eave('south'), north: eave('north') }
+  const over = roof.overhang.high ?? roof.overhang.eave
   return {
     low: eaves[lowSide(roof)],
     lines: {
@@ -97,6 +62,41 @@ function layOf(building: Building, lumber: RoofLumber): { readonly lines: RoofLi
       edges: [eaves.south, eaves.north, ...rakesOf([face], roof.overhang.gable)],
       coverSetback: setbackOf(building, lumber),
       highest: low + above + (width + over) * Math.tan(slope),
+    },
+  }
+}
+
+/** The face that rises at `slope` (radians) from the low wall, and how far over its plate it passes that, mm. */
+function faceAt(
+  building: Building,
+  lumber: RoofLumber,
+  slope: number,
+  low: number,
+): { readonly face: RoofFace; readonly above: number } {
+  const { footprint, roof } = building
+  const way = roof.high === 'north' ? 1 : -1
+  const angle = (slope * 180) / Math.PI
+  const above = aboveAt(building, lumber, angle)
+  const up = vec(0, -way * Math.sin(slope), Math.cos(slope))
+  const at = vec(0, way > 0 ? 0 : footprint.width, 0)
+  const plane = (z: number): RoofFace['top'] => planeAt({ ...at, z }, up)
+  const top = plane(low + above)
+  return {
+    above,
+    face: {
+      id: lowSide(roof),
+      falls: lowSide(roof),
+      name: 'slope',
+      angle,
+      top,
+      carrier: {
+        kind: 'rafters',
+        top,
+        underside: plane(low + above - lumber.rafter.depth / Math.cos(slope)),
+      },
+      places: placesTo(building, lumber.rafter, lowSide(roof)),
+      whole: { from: 0, to: footprint.length },
+      jacks: noJacks,
     },
   }
 }
