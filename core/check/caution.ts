@@ -61,3 +61,11 @@ export type CautionCode =
   | 'wall-unbraced'
   | 'sheet-edge-loose'
   | 'wall-no-room'
+
+/** A caution about some boards, where a limit is passed. */
+export const cautionIf = (
+  passed: boolean,
+  code: CautionCode,
+  members: readonly string[],
+  numbers: Caution['numbers'] = {},
+): Caution[] => (passed ? [{ code, members, numbers }] : [])

@@ -1,9 +1,9 @@
 import { idsOf } from './ids-of'
-import { buriedKinds, type Building } from '../design'
-import { type Rect, supportName } from '../frame'
+import { type Base, buriedKinds, type Building } from '../design'
+import { type Part, type Rect, supportName } from '../frame'
 import { HAIR, INCH } from '../measure'
 import { clearances, findsOf, nearnesses, type Plan } from '../plan'
-import type { Caution, CautionCode } from './caution'
+import { type Caution, cautionIf } from './caution'
 
 /** The customary limits of what is below the walls. */
 export const customaryBelow = {
@@ -71,65 +71,56 @@ function baseCautions(plan: Plan): Caution[] {
     frame,
   } = plan
   if (!base) return []
-  const caution = (
-    code: CautionCode,
-    members: readonly string[],
-    numbers: Record<string, number> = {},
-  ): Caution => ({ code, members, numbers })
-  const out: Caution[] = []
-  if (base.kind === 'posts') {
-    const stopped = base.rock.filter(
-      each =>
-        each.reached < base.frost - HAIR &&
-        frame.base.holes.some(hole => supportName(hole.where) === each.post),
-    )
-    if (stopped.length)
-      out.push(
-        caution(
-          'rock-above-frost',
-          frame.members
-            .filter(
-              ({ role, where }) => role === 'post' && stopped.some(({ post }) => post === supportName(where)),
-            )
-            .map(member => member.id),
-          {
-            reached: Math.min(...stopped.map(each => each.reached)),
-            frost: base.frost,
-            count: stopped.length,
-          },
-        ),
-      )
-  }
-  if (base.kind === 'blocks') {
-    const tall = frame.base.parts.filter(
-      part =>
-        part.kind === 'block' && part.high.z - part.low.z > customaryBelow.blocks * base.block.height + HAIR,
-    )
-    if (tall.length)
-      out.push(
-        caution('stack-tall', [], {
-          count: tall.length,
-          limit: customaryBelow.blocks,
-          height: Math.max(...tall.map(part => part.high.z - part.low.z)),
-        }),
-      )
-  }
-  if (frame.base.holes.length || frame.base.beds.length)
-    out.push(caution('before-digging', idsOf(frame, 'post')))
-  if (base.kind === 'border' || base.kind === 'skids' || base.kind === 'posts')
-    out.push(
-      caution('ground-contact', [
-        ...idsOf(frame, 'border'),
-        ...idsOf(frame, 'skid'),
-        ...idsOf(frame, 'post'),
-      ]),
-    )
-  if (base.kind === 'border' || base.kind === 'skids' || base.kind === 'blocks')
-    out.push(
-      caution('not-anchored', [...idsOf(frame, 'border'), ...idsOf(frame, 'skid'), ...idsOf(frame, 'beam')]),
-    )
-  if (!frame.ground.measured) out.push(caution('ground-not-measured', []))
-  return out
+  const { kind } = base
+  const timber = kind === 'border' || kind === 'skids'
+  return [
+    ...(kind === 'posts' ? stoppedByRock(plan, base) : []),
+    ...(kind === 'blocks' ? tallStacks(plan, base) : []),
+    ...cautionIf(
+      frame.base.holes.length + frame.base.beds.length > 0,
+      'before-digging',
+      idsOf(frame, 'post'),
+    ),
+    ...cautionIf(
+      timber || kind === 'posts',
+      'ground-contact',
+      (['border', 'skid', 'post'] as const).flatMap(role => idsOf(frame, role)),
+    ),
+    ...cautionIf(
+      timber || kind === 'blocks',
+      'not-anchored',
+      (['border', 'skid', 'beam'] as const).flatMap(role => idsOf(frame, role)),
+    ),
+    ...cautionIf(!frame.ground.measured, 'ground-not-measured', []),
+  ]
+}
+
+/** Posts that rock keeps above the frost depth. */
+function stoppedByRock({ frame }: Plan, base: Extract<Base, { kind: 'posts' }>): Caution[] {
+  const stopped = base.rock.filter(
+    each =>
+      each.reached < base.frost - HAIR &&
+      frame.base.holes.some(hole => supportName(hole.where) === each.post),
+  )
+  const members = frame.members
+    .filter(({ role, where }) => role === 'post' && stopped.some(({ post }) => post === supportName(where)))
+    .map(member => member.id)
+  return cautionIf(stopped.length > 0, 'rock-above-frost', members, {
+    reached: Math.min(...stopped.map(each => each.reached)),
+    frost: base.frost,
+    count: stopped.length,
+  })
+}
+
+/** Stacks of blocks that are taller than they are customarily laid dry. */
+function tallStacks({ frame }: Plan, base: Extract<Base, { kind: 'blocks' }>): Caution[] {
+  const tallOf = ({ low, high }: Part): number => high.z - low.z
+  const limit = customaryBelow.blocks
+  const tall = frame.base.parts.filter(
+    part => part.kind === 'block' && tallOf(part) > limit * base.block.height + HAIR,
+  )
+  const height = Math.max(...tall.map(tallOf))
+  return cautionIf(tall.length > 0, 'stack-tall', [], { count: tall.length, limit, height })
 }
 
 /** Joists that run the way of the skids rest on nothing themselves: only the rims at their ends do. */

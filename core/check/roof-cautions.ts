@@ -4,7 +4,7 @@ import { hasMouth, type TieKind, tieKinds } from '../design'
 import { type Member, tiePlate } from '../frame'
 import { HAIR, INCH, pitchAngle } from '../measure'
 import type { Plan, RoofReading } from '../plan'
-import type { Caution, CautionCode } from './caution'
+import { type Caution, cautionIf } from './caution'
 
 /** The customary limits held against; each names where it comes from. */
 export const customary = {
@@ -38,92 +38,82 @@ export const customary = {
   offStud: INCH,
 } as const
 
-export function roofCautions(plan: Plan, roof: RoofReading, members: string[]): Caution[] {
-  const {
-    building: { roof: asked },
-    frame,
-  } = plan
-  const { lumber } = frame
-  const depth = lumber.rafter.depth
-  const { notch, seat } = roof.birdsmouth
+/** What is customarily held to of one slope, read off its rafters, `members`. */
+export const roofCautions = (plan: Plan, roof: RoofReading, members: string[]): Caution[] => [
+  ...seatCautions(plan, roof, members),
+  ...ledgerCautions(plan, roof),
+  ...hungCeiling(plan),
+  ...stripCautions(plan, roof),
+  ...ridgeCautions(plan, roof),
+]
+
+/** What a rafter's seat and tail take of it, and what they leave. */
+function seatCautions(
+  { building: { roof: asked }, frame: { lumber } }: Plan,
+  { birdsmouth: { notch, seat }, bearing, angle }: RoofReading,
+  members: string[],
+): Caution[] {
+  const { depth } = lumber.rafter
   const left = Math.max(0, depth - notch - (lumber.finish?.thickness ?? 0))
-  const cautionIf = (
-    code: CautionCode,
-    passed: boolean,
-    numbers: Record<string, number>,
-    ids = members,
-  ): Caution[] => (passed ? [{ code, members: ids, numbers }] : [])
+  const { eave } = asked.overhang
+  const past = (part: number): boolean => notch > depth * part + HAIR
+  const ofDepth = (part: number): Caution['numbers'] => ({ notch, limit: depth * part, depth })
   return [
-    ...cautionIf('notch-over-third', notch > depth * customary.third + HAIR, {
-      notch,
-      limit: depth * customary.third,
-      depth,
-    }),
-    ...cautionIf('notch-over-quarter', notch > depth * customary.quarter + HAIR, {
-      notch,
-      limit: depth * customary.quarter,
-      depth,
-    }),
-    ...cautionIf('tail-shallow', notch > 0 && asked.overhang.eave > 0 && left < customary.tailDepth - HAIR, {
+    ...cautionIf(past(customary.third), 'notch-over-third', members, ofDepth(customary.third)),
+    ...cautionIf(past(customary.quarter), 'notch-over-quarter', members, ofDepth(customary.quarter)),
+    ...cautionIf(notch > 0 && eave > 0 && left < customary.tailDepth - HAIR, 'tail-shallow', members, {
       left,
       limit: customary.tailDepth,
     }),
-    ...cautionIf('tail-long', notch > 0 && asked.overhang.eave > customary.tailReach + HAIR, {
-      overhang: asked.overhang.eave,
+    ...cautionIf(notch > 0 && eave > customary.tailReach + HAIR, 'tail-long', members, {
+      overhang: eave,
       limit: customary.tailReach,
     }),
-    ...cautionIf('bearing-short', roof.bearing < customary.bearing - HAIR, {
-      bearing: roof.bearing,
+    ...cautionIf(bearing < customary.bearing - HAIR, 'bearing-short', members, {
+      bearing,
       limit: customary.bearing,
     }),
-    ...cautionIf('seat-past-plate', seat > lumber.plate.depth + HAIR, { seat, plate: lumber.plate.depth }),
-    ...cautionIf('no-birdsmouth', !hasMouth(asked.seat) && asked.has.seats.length > 0, { angle: roof.angle }),
-    ...(asked.has.house
-      ? [
-          { code: 'ledger-fixing', members: idsOf(frame, 'ledger'), numbers: {} } as const,
-          ...cautionIf(
-            'ledger-shallow',
-            lumber.ridge.depth < roof.plumbFace - HAIR,
-            { ledger: lumber.ridge.depth, plumb: roof.plumbFace },
-            idsOf(frame, 'ledger'),
-          ),
-        ]
-      : []),
-    ...hungCeiling(plan),
-    ...(asked.raised
-      ? [
-          {
-            code: 'strip-unchecked',
-            members: idsOf(frame, 'upper-header', 'ledger'),
-            numbers: { spacing: asked.raised.spacing },
-          } as const,
-          ...cautionIf(
-            'ledger-shallow',
-            lumber.ridge.depth < roof.plumbFace - HAIR,
-            { ledger: lumber.ridge.depth, plumb: roof.plumbFace },
-            idsOf(frame, 'ledger'),
-          ),
-        ]
-      : []),
-    ...(!ridgeOf(frame.roof)
-      ? []
-      : asked.beam
-        ? beamCautions(plan)
-        : [
-            ...cautionIf(
-              'ridge-shallow',
-              lumber.ridge.depth < roof.plumbFace - HAIR,
-              { ridge: lumber.ridge.depth, plumb: roof.plumbFace },
-              idsOf(frame, 'ridge'),
-            ),
-            ...cautionIf(
-              'low-pitch',
-              roof.angle < customary.ridgeBoardAngle - HAIR,
-              { angle: roof.angle, limit: customary.ridgeBoardAngle },
-              idsOf(frame, 'ridge'),
-            ),
-            ...tieCautions(plan),
-          ]),
+    ...cautionIf(seat > lumber.plate.depth + HAIR, 'seat-past-plate', members, {
+      seat,
+      plate: lumber.plate.depth,
+    }),
+    ...cautionIf(!hasMouth(asked.seat) && asked.has.seats.length > 0, 'no-birdsmouth', members, { angle }),
+  ]
+}
+
+/** A board at the rafters' heads that is shallower than their plumb cuts. */
+const shallow = ({ frame }: Plan, { plumbFace: plumb }: RoofReading, role: 'ledger' | 'ridge'): Caution[] => {
+  const { depth } = frame.lumber.ridge
+  return cautionIf(depth < plumb - HAIR, `${role}-shallow`, idsOf(frame, role), { [role]: depth, plumb })
+}
+
+const ledgerCautions = (plan: Plan, roof: RoofReading): Caution[] =>
+  plan.building.roof.has.house
+    ? [...cautionIf(true, 'ledger-fixing', idsOf(plan.frame, 'ledger')), ...shallow(plan, roof, 'ledger')]
+    : []
+
+function stripCautions(plan: Plan, roof: RoofReading): Caution[] {
+  const { raised } = plan.building.roof
+  if (!raised) return []
+  const members = idsOf(plan.frame, 'upper-header', 'ledger')
+  return [
+    ...cautionIf(true, 'strip-unchecked', members, { spacing: raised.spacing }),
+    ...shallow(plan, roof, 'ledger'),
+  ]
+}
+
+function ridgeCautions(plan: Plan, roof: RoofReading): Caution[] {
+  const { frame, building } = plan
+  if (!ridgeOf(frame.roof)) return []
+  if (building.roof.beam) return beamCautions(plan)
+  const low = roof.angle < customary.ridgeBoardAngle - HAIR
+  return [
+    ...shallow(plan, roof, 'ridge'),
+    ...cautionIf(low, 'low-pitch', idsOf(frame, 'ridge'), {
+      angle: roof.angle,
+      limit: customary.ridgeBoardAngle,
+    }),
+    ...tieCautions(plan),
   ]
 }
 

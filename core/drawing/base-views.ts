@@ -1,6 +1,7 @@
 import type { Hole } from '../frame'
 import type { Plan } from '../plan'
 import {
+  dimension,
   type Dimension,
   type Drawing,
   drawn,
@@ -54,24 +55,8 @@ export function basePlan(plan: Plan): Drawing {
       ...frame.base.holes.flatMap(hole => circle({ x: hole.x, y: hole.y }, hole.diameter / 2, 'hole')),
     ],
     dimensions: [
-      {
-        name: 'length',
-        from: foot(0),
-        to: foot(length),
-        side: 'below',
-        row: 1,
-        value: length,
-        field: 'footprint.length',
-      },
-      {
-        name: 'span',
-        from: foot(0),
-        to: { x: 0, y: width },
-        side: 'left',
-        row: 1,
-        value: width,
-        field: 'footprint.width',
-      },
+      dimension('below', 1, 'length', foot(0), foot(length), length, 'footprint.length'),
+      dimension('left', 1, 'span', foot(0), { x: 0, y: width }, width, 'footprint.width'),
     ],
     handles: [
       { field: 'footprint.length', at: { x: length, y: width * 0.75 }, along: { x: 1, y: 0 }, gain: 1 },
@@ -138,52 +123,44 @@ function holeLines({ x, diameter, low, high }: Hole): Line[] {
 function dimensions({ building: { base }, frame: { ground, outline, base: framed } }: Plan): Dimension[] {
   const at = (y: number): Point => ({ x: outline.x1, y })
   const high = ground.highest.height
-  const deck: Dimension = {
-    name: 'base-top',
-    from: at(high),
-    to: at(0),
-    side: 'right',
-    row: 2,
-    value: -high,
-    field: null,
-  }
+  const deck: Dimension = dimension('right', 2, 'base-top', at(high), at(0), -high)
   if (!base) return [deck]
-  const lift: Dimension = {
-    name: 'lift',
-    from: at(high),
-    to: at(high + base.lift),
-    side: 'right',
-    row: 1,
-    value: base.lift,
-    field: 'base.lift',
-  }
+  const lift: Dimension = dimension(
+    'right',
+    1,
+    'lift',
+    at(high),
+    at(high + base.lift),
+    base.lift,
+    'base.lift',
+  )
   const [hole] = framed.holes
   const frost: Dimension[] =
     'frost' in base && hole
       ? [
-          {
-            name: 'frost',
-            from: { x: outline.x0, y: hole.low },
-            to: { x: outline.x0, y: hole.high },
-            side: 'left',
-            row: 1,
-            value: base.frost,
-            field: 'base.frost',
-          },
+          dimension(
+            'left',
+            1,
+            'frost',
+            { x: outline.x0, y: hole.low },
+            { x: outline.x0, y: hole.high },
+            base.frost,
+            'base.frost',
+          ),
         ]
       : []
   const low: Dimension[] =
     base.kind === 'slab' && base.lowWall
       ? [
-          {
-            name: 'low-wall',
-            from: { x: outline.x0, y: 0 },
-            to: { x: outline.x0, y: base.lowWall.height },
-            side: 'left',
-            row: 1,
-            value: base.lowWall.height,
-            field: 'base.lowWall.height',
-          },
+          dimension(
+            'left',
+            1,
+            'low-wall',
+            { x: outline.x0, y: 0 },
+            { x: outline.x0, y: base.lowWall.height },
+            base.lowWall.height,
+            'base.lowWall.height',
+          ),
         ]
       : []
   return [lift, deck, ...frost, ...low]

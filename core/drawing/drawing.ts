@@ -58,6 +58,17 @@ export interface Dimension {
   readonly field: LengthPath | null
 }
 
+/** A dimension between two points, beside the drawing; `field` null where it is only read. */
+export const dimension = (
+  side: Dimension['side'],
+  row: number,
+  name: DimensionName,
+  from: Point,
+  to: Point,
+  value: number,
+  field: Dimension['field'] = null,
+): Dimension => ({ name, from, to, side, row, value, field })
+
 export type DimensionName =
   | 'span'
   | 'strip'

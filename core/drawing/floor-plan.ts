@@ -1,6 +1,6 @@
 import type { Member } from '../frame'
 import type { Plan } from '../plan'
-import { type Dimension, type Drawing, drawn, type Handle, type Line, type Point } from './drawing'
+import { dimension, type Dimension, type Drawing, drawn, type Handle, type Line, type Point } from './drawing'
 import { fromAbove, seen } from './view'
 
 /** What of a floor is looked at: its frame, or the deck on it. */
@@ -67,69 +67,31 @@ function dimensions({ building }: Plan): Dimension[] {
   } = building
   const foot = (x: number): Point => ({ x, y: 0 })
   const always: Dimension[] = [
-    {
-      name: 'length',
-      from: foot(0),
-      to: foot(length),
-      side: 'below',
-      row: floor?.joint ? 3 : 2,
-      value: length,
-      field: 'footprint.length',
-    },
-    {
-      name: 'span',
-      from: foot(0),
-      to: { x: 0, y: width },
-      side: 'left',
-      row: 1,
-      value: width,
-      field: 'footprint.width',
-    },
+    dimension('below', floor?.joint ? 3 : 2, 'length', foot(0), foot(length), length, 'footprint.length'),
+    dimension('left', 1, 'span', foot(0), { x: 0, y: width }, width, 'footprint.width'),
   ]
   if (!floor) return always
   const { spacing, joint, runs } = floor
   const joists: Dimension[] =
     runs === 'width'
       ? 2 * spacing < length
-        ? [
-            {
-              name: 'joist-spacing',
-              from: foot(spacing),
-              to: foot(2 * spacing),
-              side: 'below',
-              row: 1,
-              value: spacing,
-              field: 'floor.spacing',
-            },
-          ]
+        ? [dimension('below', 1, 'joist-spacing', foot(spacing), foot(2 * spacing), spacing, 'floor.spacing')]
         : []
       : 2 * spacing < width
         ? [
-            {
-              name: 'joist-spacing',
-              from: { x: length, y: spacing },
-              to: { x: length, y: 2 * spacing },
-              side: 'right',
-              row: 1,
-              value: spacing,
-              field: 'floor.spacing',
-            },
+            dimension(
+              'right',
+              1,
+              'joist-spacing',
+              { x: length, y: spacing },
+              { x: length, y: 2 * spacing },
+              spacing,
+              'floor.spacing',
+            ),
           ]
         : []
   const split: Dimension[] =
-    joint === null
-      ? []
-      : [
-          {
-            name: 'joint',
-            from: foot(0),
-            to: foot(joint),
-            side: 'below',
-            row: 2,
-            value: joint,
-            field: 'floor.joint',
-          },
-        ]
+    joint === null ? [] : [dimension('below', 2, 'joint', foot(0), foot(joint), joint, 'floor.joint')]
   return [...always, ...joists, ...split, ...porchDimension(building)]
 }
 

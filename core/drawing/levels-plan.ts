@@ -1,7 +1,7 @@
 import type { Plan } from '../plan'
 import { heightsOf } from '../design'
 import { circle } from './base-views'
-import { type Drawing, drawn, type Label, type Line, type Point } from './drawing'
+import { dimension, type Drawing, drawn, type Label, type Line, type Point } from './drawing'
 
 /**
  * The building's ground from above: each reading with its height over (under: negative) the highest ground,
@@ -45,24 +45,8 @@ export function levelsPlan(plan: Plan): Drawing {
     lines,
     labels,
     dimensions: [
-      {
-        name: 'length',
-        from: { x: 0, y: 0 },
-        to: { x: length, y: 0 },
-        side: 'below',
-        row: 1,
-        value: length,
-        field: 'footprint.length',
-      },
-      {
-        name: 'span',
-        from: { x: 0, y: 0 },
-        to: { x: 0, y: width },
-        side: 'left',
-        row: 1,
-        value: width,
-        field: 'footprint.width',
-      },
+      dimension('below', 1, 'length', { x: 0, y: 0 }, { x: length, y: 0 }, length, 'footprint.length'),
+      dimension('left', 1, 'span', { x: 0, y: 0 }, { x: 0, y: width }, width, 'footprint.width'),
     ],
   })
 }

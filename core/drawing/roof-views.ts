@@ -5,6 +5,7 @@ import { type Member, isOfRoofOpening, isOfWall } from '../frame'
 import { vec } from '../geometry'
 import { type Plan, stretchOf } from '../plan'
 import {
+  dimension,
   type Dimension,
   type Drawing,
   drawn,
@@ -108,62 +109,24 @@ function planDimensions({
   const apart = a !== undefined && b !== undefined && Math.abs(b - a - spacing) < 0.5
   const tail = eave ? eave.tail.offset - eave.outside.offset : overhang.eave
   return [
-    {
-      name: 'length',
-      from: at(0),
-      to: at(length),
-      side: 'below',
-      row: 2,
-      value: length,
-      field: 'footprint.length',
-    },
-    ...(apart
-      ? [
-          {
-            name: 'rafter-spacing',
-            from: at(a),
-            to: at(b),
-            side: 'below',
-            row: 1,
-            value: spacing,
-            field: 'roof.spacing',
-          } as const,
-        ]
-      : []),
-    {
-      name: 'span',
-      from: at(0),
-      to: at(0, width),
-      side: 'left',
-      row: 1,
-      value: width,
-      field: 'footprint.width',
-    },
+    dimension('below', 2, 'length', at(0), at(length), length, 'footprint.length'),
+    ...(apart ? [dimension('below', 1, 'rafter-spacing', at(a), at(b), spacing, 'roof.spacing')] : []),
+    dimension('left', 1, 'span', at(0), at(0, width), width, 'footprint.width'),
     ...(tail > 1
-      ? [
-          {
-            name: 'eave',
-            from: at(0, -tail),
-            to: at(0),
-            side: 'left',
-            row: 1,
-            value: tail,
-            field: eave?.reach.field ?? 'roof.overhang.eave',
-          } as const,
-        ]
+      ? [dimension('left', 1, 'eave', at(0, -tail), at(0), tail, eave?.reach.field ?? 'roof.overhang.eave')]
       : []),
     ...(hip
       ? []
       : [
-          {
-            name: 'gable-overhang',
-            from: at(length),
-            to: at(length + overhang.gable),
-            side: 'below',
-            row: 1,
-            value: overhang.gable,
-            field: 'roof.overhang.gable',
-          } as const,
+          dimension(
+            'below',
+            1,
+            'gable-overhang',
+            at(length),
+            at(length + overhang.gable),
+            overhang.gable,
+            'roof.overhang.gable',
+          ),
         ]),
   ]
 }
@@ -208,73 +171,56 @@ const views: Record<'east' | 'west', View> = {
  */
 export function roofEnd(plan: Plan, side: 'east' | 'west'): Drawing {
   const {
-    building: {
-      footprint: { length, width },
-      roof: { has, hip, peak },
-      heights,
-    },
-    frame,
-  } = plan
-  const half = length / 2
-  const thick = frame.lumber.rafter.thickness
-  const near = (member: Member): boolean => {
-    if (!ofRoof(member))
-      return isOfWall(member.where, side) && member.role !== 'wall-sheet' && member.role !== 'slat'
-    const { from, to } = stretchOf(member, 'x')
-    if (hip) return side === 'east' ? to > half : from < half
-    return side === 'east' ? to > length - thick : from < thick
-  }
-  const turn = side === 'east' ? 1 : -1
-  const ground: Line = {
-    from: { x: side === 'east' ? 0 : -width, y: 0 },
-    to: { x: side === 'east' ? width : 0, y: 0 },
-    ink: 'ground',
-  }
+    footprint: { width },
+  } = plan.building
+  const x = side === 'east' ? { left: 0, right: width } : { left: -width, right: 0 }
+  const ground: Line = { from: { x: x.left, y: 0 }, to: { x: x.right, y: 0 }, ink: 'ground' }
+  return drawn(`roof-${side}`, {
+    patches: seen(
+      plan.frame.members.filter(member => isAtEnd(plan, member, side)),
+      views[side],
+    ),
+    lines: [ground],
+    dimensions: endDimensions(plan, side, ground),
+  })
+}
+
+/** Whether a board shows at an end: the wall's frame there, and the roof over it; of a hip, its whole half. */
+function isAtEnd({ building, frame }: Plan, member: Member, side: 'east' | 'west'): boolean {
+  if (!ofRoof(member))
+    return isOfWall(member.where, side) && member.role !== 'wall-sheet' && member.role !== 'slat'
+  const { length } = building.footprint
+  const deep = building.roof.hip ? length / 2 : frame.lumber.rafter.thickness
+  const { from, to } = stretchOf(member, 'x')
+  return side === 'east' ? to > length - deep : from < deep
+}
+
+/** The span, the heights of both eave walls where they differ, and the roof's highest line. */
+function endDimensions(
+  { building: { footprint, roof, heights }, frame }: Plan,
+  side: 'east' | 'west',
+  ground: Line,
+): Dimension[] {
   const [left, right] = side === 'east' ? (['south', 'north'] as const) : (['north', 'south'] as const)
-  const dimension = (
-    name: Dimension['name'],
-    from: number,
-    to: number,
-    rest: Pick<Dimension, 'side' | 'row' | 'value' | 'field'>,
-  ): Dimension => ({ name, from: { x: turn * from, y: 0 }, to: { x: turn * to, y: 0 }, ...rest })
   const plate = (of: SideName): number =>
     (eaveOver(frame.roof, of) ?? lowEaves(frame.roof)[0])?.height ?? heights[of]
-  return drawn(`roof-${side}`, {
-    patches: seen(frame.members.filter(near), views[side]),
-    lines: [ground],
-    dimensions: [
-      dimension('span', 0, width, { side: 'below', row: 1, value: width, field: 'footprint.width' }),
-      {
-        name: 'wall-height',
-        from: { x: ground.from.x, y: 0 },
-        to: { x: ground.from.x, y: plate(left) },
-        side: 'left',
-        row: 1,
-        value: plate(left),
-        field: null,
-      },
-      ...(Math.abs(plate(left) - plate(right)) > ONE_READING
-        ? [
-            {
-              name: 'other-height',
-              from: { x: ground.to.x, y: 0 },
-              to: { x: ground.to.x, y: plate(right) },
-              side: 'right',
-              row: 1,
-              value: plate(right),
-              field: null,
-            } as const,
-          ]
-        : []),
-      {
-        name: 'ridge-top',
-        from: { x: ground.to.x, y: 0 },
-        to: { x: ground.to.x, y: frame.roof.highest },
-        side: 'right',
-        row: 2,
-        value: peak.height ?? frame.roof.highest,
-        field: has.peak ? 'roof.peak.height' : null,
-      },
-    ],
-  })
+  const up = (foot: Point, by: number): readonly [Point, Point] => [foot, { ...foot, y: by }]
+  const { width } = footprint
+  const span = side === 'east' ? width : -width
+  const { highest } = frame.roof
+  return [
+    dimension('below', 1, 'span', { x: 0, y: 0 }, { x: span, y: 0 }, width, 'footprint.width'),
+    dimension('left', 1, 'wall-height', ...up(ground.from, plate(left)), plate(left)),
+    ...(Math.abs(plate(left) - plate(right)) > ONE_READING
+      ? [dimension('right', 1, 'other-height', ...up(ground.to, plate(right)), plate(right))]
+      : []),
+    dimension(
+      'right',
+      2,
+      'ridge-top',
+      ...up(ground.to, highest),
+      roof.peak.height ?? highest,
+      roof.has.peak ? 'roof.peak.height' : null,
+    ),
+  ]
 }

@@ -2,7 +2,7 @@ import { eaveOver, faceLevel, faceTo, peakAcross, stripOf } from '../lines'
 import { ONE_READING } from '../measure'
 import { heightField } from './height-field'
 import type { Plan, RoofReading } from '../plan'
-import type { Dimension, PitchTag } from './drawing'
+import { dimension, type Dimension, type PitchTag } from './drawing'
 import { overhangs, topAt, isUnequal } from './section-reach'
 
 const foot = (x: number): { x: number; y: number } => ({ x, y: 0 })
@@ -13,35 +13,19 @@ export function dimensions(plan: Plan): Dimension[] {
   const [south, north] = [building.heights.south, building.heights.north]
   const uneven = Math.abs(north - south) > ONE_READING
   return [
-    {
-      name: 'span',
-      from: foot(0),
-      to: foot(width),
-      side: 'below',
-      row: 2,
-      value: width,
-      field: 'footprint.width',
-    },
-    {
-      name: 'wall-height',
-      from: foot(0),
-      to: { x: 0, y: south },
-      side: 'left',
-      row: 1,
-      value: south,
-      field: heightField(building, 'south'),
-    },
+    dimension('below', 2, 'span', foot(0), foot(width), width, 'footprint.width'),
+    dimension('left', 1, 'wall-height', foot(0), { x: 0, y: south }, south, heightField(building, 'south')),
     ...(uneven
       ? [
-          {
-            name: 'other-height',
-            from: foot(width),
-            to: { x: width, y: north },
-            side: 'right',
-            row: 1,
-            value: north,
-            field: heightField(building, 'north'),
-          } as const,
+          dimension(
+            'right',
+            1,
+            'other-height',
+            foot(width),
+            { x: width, y: north },
+            north,
+            heightField(building, 'north'),
+          ),
         ]
       : []),
     ...eaves(plan),
@@ -63,15 +47,16 @@ function eaves(plan: Plan): Dimension[] {
     side: 'south' | 'north',
     field: 'roof.overhang.eave' | 'roof.overhang.high',
     name: 'eave' | 'high-eave',
-  ): Dimension => ({
-    name,
-    from: foot(side === 'south' ? -reach.south : width),
-    to: foot(side === 'south' ? 0 : width + reach.north),
-    side: 'below',
-    row: 1,
-    value: reach[side],
-    field,
-  })
+  ): Dimension =>
+    dimension(
+      'below',
+      1,
+      name,
+      foot(side === 'south' ? -reach.south : width),
+      foot(side === 'south' ? 0 : width + reach.north),
+      reach[side],
+      field,
+    )
   const strip = stripOf(plan.frame.roof)
   if (strip) return [at('south', 'roof.overhang.eave', 'eave'), overStrip(plan, strip.at)]
   if (roof.has.falls.length > 1) return [at('south', 'roof.overhang.eave', 'eave')]
@@ -93,15 +78,7 @@ function overStrip(
 ): Dimension {
   const over = overhang.high ?? overhang.eave
   const [from, to] = high === 'north' ? [at - over, at] : [at, at + over]
-  return {
-    name: 'high-eave',
-    from: foot(from),
-    to: foot(to),
-    side: 'below',
-    row: 3,
-    value: over,
-    field: 'roof.overhang.high',
-  }
+  return dimension('below', 3, 'high-eave', foot(from), foot(to), over, 'roof.overhang.high')
 }
 
 function top(plan: Plan): Dimension[] {
@@ -117,27 +94,25 @@ function top(plan: Plan): Dimension[] {
   const left = roof.faces.length === 1 && at < 0
   const strip = stripOf(plan.frame.roof)
   return [
-    {
-      name: 'ridge-top',
-      from: foot(left ? 0 : width),
-      to: { x: at, y: roof.highest },
-      side: left ? 'left' : 'right',
-      row: 2,
-      // a height that no pitch brings stays as it was typed
-      value: plan.building.roof.peak.height ?? roof.highest,
-      field: plan.building.roof.has.peak ? 'roof.peak.height' : null,
-    },
+    dimension(
+      left ? 'left' : 'right',
+      2,
+      'ridge-top',
+      foot(left ? 0 : width),
+      { x: at, y: roof.highest },
+      plan.building.roof.peak.height ?? roof.highest,
+      plan.building.roof.has.peak ? 'roof.peak.height' : null,
+    ),
     ...(strip
       ? [
-          {
-            name: 'strip',
-            from: { x: strip.at, y: strip.clear.from },
-            to: { x: strip.at, y: strip.clear.to },
-            side: 'left',
-            row: 3,
-            value: strip.clear.to - strip.clear.from,
-            field: null,
-          } as const,
+          dimension(
+            'left',
+            3,
+            'strip',
+            { x: strip.at, y: strip.clear.from },
+            { x: strip.at, y: strip.clear.to },
+            strip.clear.to - strip.clear.from,
+          ),
         ]
       : []),
   ]
@@ -160,37 +135,25 @@ function ofRafters(plan: Plan, roof: RoofReading, uneven: boolean): Dimension[] 
   const height = eaveOver(lines, heel === 0 ? 'south' : 'north')?.height ?? 0
   const field = building.roof.seat.rule === 'height-above-plate' ? ('roof.seat.height' as const) : null
   return [
-    {
-      name: 'run',
-      from: foot(Math.min(heel, far)),
-      to: foot(Math.max(heel, far)),
-      side: 'below',
-      row: single ? 3 : 1,
-      value: Math.abs(far - heel),
-      field: stripOf(lines) ? 'roof.raised.at' : unequal ? 'roof.peak.at' : null,
-    },
-    ...(unequal
-      ? [
-          {
-            name: 'other-run',
-            from: foot(meet),
-            to: foot(width),
-            side: 'below',
-            row: 1,
-            value: width - meet,
-            field: null,
-          } as const,
-        ]
-      : []),
-    {
-      name: 'height-above-plate',
-      from: { x: heel, y: height },
-      to: { x: heel, y: height + roof.heightAbovePlate },
-      side: heel === 0 ? 'left' : 'right',
-      row: uneven || unequal ? 2 : 1,
-      value: roof.heightAbovePlate,
+    dimension(
+      'below',
+      single ? 3 : 1,
+      'run',
+      foot(Math.min(heel, far)),
+      foot(Math.max(heel, far)),
+      Math.abs(far - heel),
+      stripOf(lines) ? 'roof.raised.at' : unequal ? 'roof.peak.at' : null,
+    ),
+    ...(unequal ? [dimension('below', 1, 'other-run', foot(meet), foot(width), width - meet)] : []),
+    dimension(
+      heel === 0 ? 'left' : 'right',
+      uneven || unequal ? 2 : 1,
+      'height-above-plate',
+      { x: heel, y: height },
+      { x: heel, y: height + roof.heightAbovePlate },
+      roof.heightAbovePlate,
       field,
-    },
+    ),
   ]
 }
 

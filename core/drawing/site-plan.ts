@@ -3,6 +3,7 @@ import { findsOf, type Plan, type SiteFind } from '../plan'
 import { rectangle, type SiteTurn, type Spot, stakeNames, turnOf } from '../survey'
 import { circle } from './base-views'
 import {
+  dimension,
   type Dimension,
   type Drawing,
   drawn,
@@ -144,46 +145,22 @@ function facing(site: Site, turn: SiteTurn, { building: { footprint } }: Plan): 
 }
 
 function dimensions(site: Site, turn: SiteTurn | null, plan: Plan): Dimension[] {
-  const reference: Dimension = {
-    name: 'reference',
-    from: { x: 0, y: 0 },
-    to: { x: site.reference.length, y: 0 },
-    side: 'below',
-    row: 2,
-    value: site.reference.length,
-    field: 'site.reference.length',
-  }
+  const reference: Dimension = dimension(
+    'below',
+    2,
+    'reference',
+    { x: 0, y: 0 },
+    { x: site.reference.length, y: 0 },
+    site.reference.length,
+    'site.reference.length',
+  )
   if (!turn) return [reference]
   const [left, right] = facing(site, turn, plan)
   return [
     reference,
-    {
-      name: 'along',
-      from: { x: 0, y: 0 },
-      to: { x: left.x, y: 0 },
-      side: 'below',
-      row: 1,
-      value: site.place.along,
-      field: 'site.place.along',
-    },
-    {
-      name: 'near',
-      from: { x: left.x, y: 0 },
-      to: left,
-      side: 'left',
-      row: 1,
-      value: site.place.near,
-      field: 'site.place.near',
-    },
-    {
-      name: 'far',
-      from: { x: right.x, y: 0 },
-      to: right,
-      side: 'right',
-      row: 1,
-      value: site.place.far,
-      field: 'site.place.far',
-    },
+    dimension('below', 1, 'along', { x: 0, y: 0 }, { x: left.x, y: 0 }, site.place.along, 'site.place.along'),
+    dimension('left', 1, 'near', { x: left.x, y: 0 }, left, site.place.near, 'site.place.near'),
+    dimension('right', 1, 'far', { x: right.x, y: 0 }, right, site.place.far, 'site.place.far'),
   ]
 }
 

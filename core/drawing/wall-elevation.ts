@@ -4,7 +4,7 @@ import { footOf, isSide, roughSize, standsOnDeck } from '../design'
 import { centred, type Member, type Wall, type WallName, faceOf, isOfWall } from '../frame'
 import { vec } from '../geometry'
 import { type Plan, STACKED, type Stacked, stackingOf } from '../plan'
-import { type Dimension, type Drawing, drawn, type Handle, type Label, type Line } from './drawing'
+import { dimension, type Dimension, type Drawing, drawn, type Handle, type Label, type Line } from './drawing'
 import { heightField } from './height-field'
 import { seen, type View } from './view'
 
@@ -90,37 +90,27 @@ function dimensions({ building }: Plan, wall: Wall): Dimension[] {
           ? spacing
           : 0
   return [
-    {
-      name: 'wall-length',
-      from: foot(0),
-      to: foot(wall.overall),
-      side: 'below',
-      row: wall.step ? 3 : 2,
-      value: wall.overall,
-      field: lengthField(wall),
-    },
+    dimension(
+      'below',
+      wall.step ? 3 : 2,
+      'wall-length',
+      foot(0),
+      foot(wall.overall),
+      wall.overall,
+      lengthField(wall),
+    ),
     ...(isSide(wall.name) && building.walls.sides[wall.name].build === 'posts'
       ? []
-      : [
-          {
-            name: 'stud-spacing',
-            from: foot(from),
-            to: foot(from + spacing),
-            side: 'below',
-            row: 1,
-            value: spacing,
-            field: 'walls.spacing',
-          } as const,
-        ]),
-    {
-      name: 'wall-height',
-      from: foot(0),
-      to: { x: 0, y: height },
-      side: 'left',
-      row: 1,
-      value: height,
-      field: heightField(building, wall.raked ? 'south' : wall.name),
-    },
+      : [dimension('below', 1, 'stud-spacing', foot(from), foot(from + spacing), spacing, 'walls.spacing')]),
+    dimension(
+      'left',
+      1,
+      'wall-height',
+      foot(0),
+      { x: 0, y: height },
+      height,
+      heightField(building, wall.raked ? 'south' : wall.name),
+    ),
     ...stepDimensions(wall),
     ...otherShoulder(building, wall),
   ]
@@ -131,15 +121,15 @@ function otherShoulder(building: Plan['building'], { raked, overall, height }: W
   const { north } = building.heights
   return raked && Math.abs(north - height) > ONE_READING
     ? [
-        {
-          name: 'other-height',
-          from: { x: overall, y: 0 },
-          to: { x: overall, y: north },
-          side: 'right',
-          row: 1,
-          value: north,
-          field: heightField(building, 'north'),
-        },
+        dimension(
+          'right',
+          1,
+          'other-height',
+          { x: overall, y: 0 },
+          { x: overall, y: north },
+          north,
+          heightField(building, 'north'),
+        ),
       ]
     : []
 }
@@ -147,24 +137,24 @@ function otherShoulder(building: Plan['building'], { raked, overall, height }: W
 function stepDimensions({ name, step, overall }: Wall): Dimension[] {
   if (!step || !isSide(name)) return []
   return [
-    {
-      name: 'step-height',
-      from: { x: overall, y: 0 },
-      to: { x: overall, y: step.height },
-      side: 'right',
-      row: 1,
-      value: step.height,
-      field: `walls.sides.${name}.step.height`,
-    },
-    {
-      name: 'step-at',
-      from: { x: 0, y: 0 },
-      to: { x: step.at, y: 0 },
-      side: 'below',
-      row: 2,
-      value: step.at,
-      field: `walls.sides.${name}.step.at`,
-    },
+    dimension(
+      'right',
+      1,
+      'step-height',
+      { x: overall, y: 0 },
+      { x: overall, y: step.height },
+      step.height,
+      `walls.sides.${name}.step.height`,
+    ),
+    dimension(
+      'below',
+      2,
+      'step-at',
+      { x: 0, y: 0 },
+      { x: step.at, y: 0 },
+      step.at,
+      `walls.sides.${name}.step.at`,
+    ),
   ]
 }
 

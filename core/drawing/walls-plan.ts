@@ -2,6 +2,7 @@ import { standsOnDeck } from '../design'
 import type { Member, Wall } from '../frame'
 import type { Plan } from '../plan'
 import {
+  dimension,
   type Dimension,
   type Drawing,
   drawn,
@@ -58,24 +59,8 @@ function dimensions({
   },
 }: Plan): Dimension[] {
   return [
-    {
-      name: 'length',
-      from: { x: 0, y: 0 },
-      to: { x: length, y: 0 },
-      side: 'below',
-      row: 1,
-      value: length,
-      field: 'footprint.length',
-    },
-    {
-      name: 'span',
-      from: { x: 0, y: 0 },
-      to: { x: 0, y: width },
-      side: 'left',
-      row: 1,
-      value: width,
-      field: 'footprint.width',
-    },
+    dimension('below', 1, 'length', { x: 0, y: 0 }, { x: length, y: 0 }, length, 'footprint.length'),
+    dimension('left', 1, 'span', { x: 0, y: 0 }, { x: 0, y: width }, width, 'footprint.width'),
   ]
 }
 

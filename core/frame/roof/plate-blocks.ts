@@ -2,7 +2,7 @@ import { ofEave } from '../place'
 import type { Obstacle } from './obstacle'
 import { least, type Stretch } from '../../trade'
 import type { Building } from '../../design'
-import { add, downOf, scale, vec } from '../../geometry'
+import { add, downOf, scale, vec, type Vec3 } from '../../geometry'
 import { radians } from '../../measure'
 import type { BuildingCut, Order } from '../member'
 import type { Eave, RoofLumber } from '../../lines'
@@ -48,84 +48,97 @@ function bayToHip(
   )
 }
 
+/** How the blocks over one wall's plate are cut from a board, and how much of the bay to a hip they take. */
+interface BlockLie {
+  readonly foot: Vec3
+  readonly up: Vec3
+  readonly out: Vec3
+  readonly cuts: readonly BuildingCut[]
+  /** What a block takes of the height, and, leaning, of the way toward a hip; mm. */
+  readonly z: Stretch
+  readonly leans: number
+}
+
+/** Blocks between the rafters over one wall's plate, plumb or square to the slope, and those beside hips. */
 export function plateBlocks(
   building: Building,
   lumber: RoofLumber,
   eave: Eave,
   taken: readonly Obstacle[],
 ): Order[] {
-  const { rafters, outside, height, heightAbovePlate, face, side } = eave
-  const { rafter } = lumber
-  const roofTop = face.top
-  const out = outside.normal
   const along = axisOf(eave)
-  const plumb = building.roof.blocking.plate === 'plumb'
-  const sin = Math.sin(radians(face.angle))
-  const rises = eave.points === 'down'
   const overall = along === 'x' ? building.footprint.length : building.footprint.width
-  const finish = eave.header ? [] : finishCuts(eave, lumber, coverOn(building, lumber, side))
-  if (plumb) {
-    const foot = vec(out.x * outside.offset, out.y * outside.offset, height)
-    const top = height + rafter.depth
-    const cut: BuildingCut[] = [{ kind: 'end', name: 'rip', plane: topOfBlocks(building, eave) }, ...finish]
-    // where the slope passes over it, a block is as deep as it is
-    const reach = Math.min(
-      top,
-      height + heightAbovePlate + (rises ? rafter.thickness * Math.tan(radians(face.angle)) : 0),
-    )
-    const between = bays(
-      rafters,
-      along,
-      { from: height, to: reach },
-      taken.filter(each => each.side === undefined || each.side === side),
-    )
-    return [
-      ...between.map((s, i) =>
-        block(ofEave(eave, 'block', i + 1), rafter, along, s, foot, vec(0, 0, 1), out, cut),
-      ),
-      ...bayToHip(eave, rafter.thickness, overall).map((each, i) =>
-        block(ofEave(eave, 'block/hip', i + 1), rafter, along, each.s, foot, vec(0, 0, 1), out, [
-          ...cut,
-          each.cut,
-        ]),
-      ),
-    ]
-  }
-  // square to the slope, its outer face through the plate's outer edge, bevelled below by the plate
-  const way = downOf(roofTop)
-  const outward = rises ? way : scale(way, -1)
-  const corner = vec(out.x * outside.offset, out.y * outside.offset, height)
-  const deep =
-    roofTop.offset - (roofTop.normal.x * corner.x + roofTop.normal.y * corner.y + roofTop.normal.z * corner.z)
-  const foot = add(corner, scale(roofTop.normal, deep - rafter.depth))
-  const below: BuildingCut[] = [
-    { kind: 'end', name: 'rip', plane: { normal: vec(0, 0, -1), offset: -height } },
-    ...overBlocks(building, eave),
-  ]
-  // at a high wall a block leans in over the plate: what stands out of the wall is cut plumb
-  const bevel: BuildingCut[] = rises ? [] : [{ kind: 'end', name: 'rip', plane: outside }]
+  const { foot, up, out, cuts, z, leans } =
+    building.roof.blocking.plate === 'plumb'
+      ? plumbLie(building, lumber, eave)
+      : squareLie(building, lumber, eave)
   const between = bays(
-    rafters,
+    eave.rafters,
     along,
-    { from: height, to: height + heightAbovePlate + rafter.thickness * sin },
-    taken.filter(each => each.side === undefined || each.side === side),
+    z,
+    taken.filter(each => each.side === undefined || each.side === eave.side),
   )
-  const leans = rafter.thickness / Math.max(0.2, roofTop.normal.z) + rafter.depth * sin
   return [
     ...between.map((s, i) =>
-      block(ofEave(eave, 'block', i + 1), rafter, along, s, foot, roofTop.normal, outward, [
-        ...below,
-        ...bevel,
-        ...finish,
-      ]),
+      block(ofEave(eave, 'block', i + 1), lumber.rafter, along, s, foot, up, out, cuts),
     ),
     ...bayToHip(eave, leans, overall).map((each, i) =>
-      block(ofEave(eave, 'block/hip', i + 1), rafter, along, each.s, foot, roofTop.normal, outward, [
-        ...below,
-        ...bevel,
-        ...finish,
+      block(ofEave(eave, 'block/hip', i + 1), lumber.rafter, along, each.s, foot, up, out, [
+        ...cuts,
         each.cut,
       ]),
     ),
   ]
+}
+
+/** The plate's outer upper edge, at the building's origin along it. */
+const edgeOf = ({ outside: { normal, offset }, height }: Eave): Vec3 =>
+  vec(normal.x * offset, normal.y * offset, height)
+
+const finishOf = (building: Building, lumber: RoofLumber, eave: Eave): readonly BuildingCut[] =>
+  eave.header ? [] : finishCuts(eave, lumber, coverOn(building, lumber, eave.side))
+
+/** Standing plumb over the wall's outside, ripped to the roof. */
+function plumbLie(building: Building, lumber: RoofLumber, eave: Eave): BlockLie {
+  const { rafter } = lumber
+  const { height, heightAbovePlate, face, points } = eave
+  const under = points === 'down' ? rafter.thickness * Math.tan(radians(face.angle)) : 0
+  return {
+    foot: edgeOf(eave),
+    up: vec(0, 0, 1),
+    out: eave.outside.normal,
+    cuts: [
+      { kind: 'end', name: 'rip', plane: topOfBlocks(building, eave) },
+      ...finishOf(building, lumber, eave),
+    ],
+    // where the slope passes over it, a block is as deep as it is
+    z: { from: height, to: Math.min(height + rafter.depth, height + heightAbovePlate + under) },
+    leans: rafter.thickness,
+  }
+}
+
+/** Square to the slope, its outer face through the plate's outer edge, bevelled below by the plate. */
+function squareLie(building: Building, lumber: RoofLumber, eave: Eave): BlockLie {
+  const { rafter } = lumber
+  const { height, heightAbovePlate, face, points, outside } = eave
+  const { normal, offset } = face.top
+  const sin = Math.sin(radians(face.angle))
+  const way = downOf(face.top)
+  const rises = points === 'down'
+  const corner = edgeOf(eave)
+  const deep = offset - (normal.x * corner.x + normal.y * corner.y + normal.z * corner.z)
+  return {
+    foot: add(corner, scale(normal, deep - rafter.depth)),
+    up: normal,
+    out: rises ? way : scale(way, -1),
+    cuts: [
+      { kind: 'end', name: 'rip', plane: { normal: vec(0, 0, -1), offset: -height } },
+      ...overBlocks(building, eave),
+      // at a high wall a block leans in over the plate: what stands out of the wall is cut plumb
+      ...(rises ? [] : [{ kind: 'end', name: 'rip', plane: outside } as const]),
+      ...finishOf(building, lumber, eave),
+    ],
+    z: { from: height, to: height + heightAbovePlate + rafter.thickness * sin },
+    leans: rafter.thickness / Math.max(0.2, normal.z) + rafter.depth * sin,
+  }
 }

@@ -68,89 +68,44 @@ interface Laid {
   readonly hips: readonly Hip[]
 }
 
-function layOf(building: Building, lumber: RoofLumber): Laid {
-  const {
-    footprint: { length, width },
-    heights,
-    roof,
-  } = building
-  const { rafter, ridge, plate, hip: section } = lumber
+/** What all four slopes of a hip roof share; degrees, mm. */
+interface Slopes {
+  readonly angle: number
+  readonly height: number
+  readonly above: number
+  readonly drop: number
+  /** Level run from a wall's outside to the middle. */
+  readonly half: number
+}
+
+function slopesOf(building: Building, lumber: RoofLumber): Slopes {
+  const { roof, heights, footprint } = building
   const angle = pitchAngle(roof.pitch)
-  const height = heights.south
-  const above = heightAbovePlate(roof.seat, angle, rafter.depth, plate.depth)
-  const half = width / 2
-  const thickness = isSquare(building) ? 0 : ridge.thickness
-  const outside = { south: 0, north: width, west: 0, east: length }
+  const above = heightAbovePlate(roof.seat, angle, lumber.rafter.depth, lumber.plate.depth)
   const drop = hipDrop(building, lumber, angle)
-  const places = placesOf(building, rafter)
-  const eave = (side: SideName): Eave => {
-    const { low, commons, high } = places[side]
-    const [lowCorner, highCorner] = cornersOf(side)
-    const jack =
-      (corner: Corner, first: number) =>
-      (at: Stretch, i: number): JackPlace => ({
-        number: first + i,
-        at,
-        cheek: hipPlane(building, corner, side, section.thickness / 2),
-      })
-    const [near, far] = [
-      jacksThatFit(low, building, lumber, side),
-      jacksThatFit(high, building, lumber, side),
-    ]
-    const face = slopedFace({
-      falls: side,
-      name: side,
-      angle,
-      outside: outside[side],
-      level: height + above,
-      depth: rafter.depth,
-      places: placesAbout(commons, partingsIn(building, side, rafter), rafter),
-      whole: wholeOf(places[side]),
-      jacks: { low: near.map(jack(lowCorner, 1)), high: far.map(jack(highCorner, near.length + 1)) },
-    })
-    return {
-      ...lowEave({
-        face,
-        height,
-        heightAbovePlate: above,
-        outside: outside[side],
-        reach: { value: roof.overhang.eave, field: 'roof.overhang.eave' },
-        run: half,
-        along: { from: -roof.overhang.eave, to: overallOf(building, side) + roof.overhang.eave },
-      }),
-      rafters: [...near, ...face.places.map(each => each.at), ...far],
-      corners: [lowCorner, highCorner].map(corner => hipPlane(building, corner, side, 0)),
-      hip: {
-        level: height + above - drop - section.depth / Math.cos(radians(hipAngle(angle))),
-        angle: hipAngle(angle),
-        half: section.thickness / 2,
-      },
-    }
-  }
+  return { angle, height: heights.south, above, drop, half: footprint.width / 2 }
+}
+
+/** Level distance out along a side's way at which its wall's outside stands, mm. */
+const outsideOf = ({ footprint }: Building, side: SideName): number =>
+  ({ south: 0, north: footprint.width, west: 0, east: footprint.length })[side]
+
+function layOf(building: Building, lumber: RoofLumber): Laid {
+  const { rafter, ridge } = lumber
+  const slopes = slopesOf(building, lumber)
+  const { angle, height, above, half } = slopes
+  const thickness = isSquare(building) ? 0 : ridge.thickness
+  const eave = (side: SideName): Eave => eaveOn(building, lumber, slopes, side)
   const eaves = { south: eave('south'), east: eave('east'), north: eave('north'), west: eave('west') }
-  const end = (side: SideName, back: number): Plane =>
-    plumbPlaneAt(scale(outOf[side], -1), half - back - outside[side])
+  const end = (side: SideName, thick: number): Plane =>
+    plumbPlaneAt(scale(outOf[side], -1), half - thick / 2 - outsideOf(building, side))
   const ends = {
-    south: end('south', thickness / 2),
-    north: end('north', thickness / 2),
-    west: end('west', rafter.thickness / 2),
-    east: end('east', rafter.thickness / 2),
+    south: end('south', thickness),
+    north: end('north', thickness),
+    west: end('west', rafter.thickness),
+    east: end('east', rafter.thickness),
   }
   const highest = height + above + (half - thickness / 2) * Math.tan(radians(angle))
-  const ridgeLine: Ridge = {
-    kind: 'ridge',
-    id: 'ridge',
-    sides: [
-      { face: eaves.south.face, end: ends.south },
-      { face: eaves.north.face, end: ends.north },
-    ],
-    middle: planeAcross('y', half),
-    at: half,
-    board: thickness
-      ? { from: half - thickness / 2, to: half + thickness / 2, bottom: highest - ridge.depth, top: highest }
-      : null,
-    along: { from: half - rafter.thickness / 2, to: length - half + rafter.thickness / 2 },
-  }
   const apex = (side: 'east' | 'west'): Apex => ({
     kind: 'apex',
     id: side,
@@ -163,9 +118,10 @@ function layOf(building: Building, lumber: RoofLumber): Laid {
     sides: [eaves[corner.sides[0]], eaves[corner.sides[1]]],
     corner: cornerAt(building, corner),
     angle: hipAngle(angle),
-    drop,
+    drop: slopes.drop,
     run: Math.SQRT2 * (half - rafter.thickness / 2),
   }))
+  const ridgeLine = ridgeAt(building, lumber, { eaves, ends }, highest)
   return {
     eaves,
     ends,
@@ -176,6 +132,91 @@ function layOf(building: Building, lumber: RoofLumber): Laid {
       coverSetback: 0,
       highest,
     },
+  }
+}
+
+/** The eave over a wall, with its slope: commons between jacks that the hips at both corners cut. */
+function eaveOn(
+  building: Building,
+  lumber: RoofLumber,
+  { angle, height, above, drop, half }: Slopes,
+  side: SideName,
+): Eave {
+  const { roof } = building
+  const { rafter, hip: section } = lumber
+  const places = placesOf(building, rafter)[side]
+  const [lowCorner, highCorner] = cornersOf(side)
+  const [near, far] = [
+    jacksThatFit(places.low, building, lumber, side),
+    jacksThatFit(places.high, building, lumber, side),
+  ]
+  const jack =
+    (corner: Corner, first: number) =>
+    (at: Stretch, i: number): JackPlace => ({
+      number: first + i,
+      at,
+      cheek: hipPlane(building, corner, side, section.thickness / 2),
+    })
+  const face = slopedFace({
+    falls: side,
+    name: side,
+    angle,
+    outside: outsideOf(building, side),
+    level: height + above,
+    depth: rafter.depth,
+    places: placesAbout(places.commons, partingsIn(building, side, rafter), rafter),
+    whole: wholeOf(places),
+    jacks: { low: near.map(jack(lowCorner, 1)), high: far.map(jack(highCorner, near.length + 1)) },
+  })
+  return {
+    ...lowEave({
+      face,
+      height,
+      heightAbovePlate: above,
+      outside: outsideOf(building, side),
+      reach: { value: roof.overhang.eave, field: 'roof.overhang.eave' },
+      run: half,
+      along: { from: -roof.overhang.eave, to: overallOf(building, side) + roof.overhang.eave },
+    }),
+    rafters: [...near, ...face.places.map(each => each.at), ...far],
+    corners: [lowCorner, highCorner].map(corner => hipPlane(building, corner, side, 0)),
+    hip: {
+      level: height + above - drop - section.depth / Math.cos(radians(hipAngle(angle))),
+      angle: hipAngle(angle),
+      half: section.thickness / 2,
+    },
+  }
+}
+
+/** The ridge between the first pairs of commons; over a square no board lies in it. */
+function ridgeAt(
+  building: Building,
+  { rafter, ridge }: RoofLumber,
+  { eaves, ends }: Pick<Laid, 'eaves' | 'ends'>,
+  highest: number,
+): Ridge {
+  const {
+    footprint: { length, width },
+  } = building
+  const half = width / 2
+  return {
+    kind: 'ridge',
+    id: 'ridge',
+    sides: [
+      { face: eaves.south.face, end: ends.south },
+      { face: eaves.north.face, end: ends.north },
+    ],
+    middle: planeAcross('y', half),
+    at: half,
+    board: isSquare(building)
+      ? null
+      : {
+          from: half - ridge.thickness / 2,
+          to: half + ridge.thickness / 2,
+          bottom: highest - ridge.depth,
+          top: highest,
+        },
+    along: { from: half - rafter.thickness / 2, to: length - half + rafter.thickness / 2 },
   }
 }
 
