@@ -1,5 +1,15 @@
 import { cautionsOf } from '../check'
-import { detailsOf, northSlope, type Piece, type Plan, type RoofReading, weightOf } from '../plan'
+import type { Units } from '../measure'
+import {
+  detailsOf,
+  type Loose,
+  northSlope,
+  type Piece,
+  type Plan,
+  type RoofReading,
+  type SheetCut,
+  weightOf,
+} from '../plan'
 import { speciesWords } from '../words/fields'
 import { sayCaution, sayLoose, sayProblem } from '../words'
 
@@ -11,7 +21,7 @@ const tidy = (value: number): number => Math.round(value * 1e6) / 1e6 || 0
  * RangeError on a number that is not finite.
  */
 export function planFile(plan: Plan): Record<string, unknown> {
-  const { design, pieces, frame, totals } = plan
+  const { design, frame } = plan
   const { units } = design
   const file = {
     format: 'early-wren/plan',
@@ -20,53 +30,15 @@ export function planFile(plan: Plan): Record<string, unknown> {
     units,
     roof: roofPart(plan.roof),
     northSlope: roofPart(northSlope(plan)),
-    pieces: pieces.map(piece => ({
-      mark: piece.mark,
-      role: piece.role,
-      section: piece.section.name,
-      count: piece.count,
-      length: tidy(piece.length),
-      width: tidy(piece.width),
-      ends: piece.ends.map(end => ({
-        miter: tidy(end.miter),
-        bevel: tidy(end.bevel),
-        kind: end.kind,
-        longPoint: end.longPoint,
-      })),
-      ...detailPart(plan, piece),
-      members: piece.members,
-      mirrorOf: piece.mirrorOf,
-      stock: piece.stock === null ? null : tidy(piece.stock),
-      weight: tidy(weightOf(piece.section, piece.volume, plan.density)),
-    })),
-    totals: {
-      pieces: totals.pieces,
-      length: tidy(totals.length),
-      boardFeet: tidy(totals.boardFeet),
-      volume: tidy(totals.volume),
-      sheets: totals.sheets,
-      weight: tidy(totals.weight),
-    },
+    pieces: plan.pieces.map(piece => piecePart(plan, piece)),
+    totals: totalsPart(plan),
     lumber: {
       species: speciesWords[design.lumber.species],
       moisture: design.lumber.moisture,
       density: tidy(plan.density),
     },
-    sheets: plan.sheets.map(sheet => ({
-      section: sheet.section,
-      pieces: sheet.pieces.map(each => ({
-        member: each.member,
-        long: tidy(each.long),
-        wide: tidy(each.wide),
-      })),
-    })),
-    loose: plan.loose.map(item => ({
-      code: item.code,
-      amount: tidy(item.amount),
-      unit: item.unit,
-      rule: sayLoose(item, units).why,
-      from: Object.fromEntries(Object.entries(item.from).map(([key, value]) => [key, tidy(value)])),
-    })),
+    sheets: plan.sheets.map(sheetPart),
+    loose: plan.loose.map(item => loosePart(item, units)),
     ground: {
       measured: frame.ground.measured,
       highest: tidy(frame.ground.highest.height),
@@ -86,6 +58,48 @@ export function planFile(plan: Plan): Record<string, unknown> {
   refuseInfinite(file, '')
   return file
 }
+
+const piecePart = (plan: Plan, piece: Piece): Record<string, unknown> => ({
+  mark: piece.mark,
+  role: piece.role,
+  section: piece.section.name,
+  count: piece.count,
+  length: tidy(piece.length),
+  width: tidy(piece.width),
+  ends: piece.ends.map(end => ({
+    miter: tidy(end.miter),
+    bevel: tidy(end.bevel),
+    kind: end.kind,
+    longPoint: end.longPoint,
+  })),
+  ...detailPart(plan, piece),
+  members: piece.members,
+  mirrorOf: piece.mirrorOf,
+  stock: piece.stock === null ? null : tidy(piece.stock),
+  weight: tidy(weightOf(piece.section, piece.volume, plan.density)),
+})
+
+const totalsPart = ({ totals }: Plan): Record<string, number> => ({
+  pieces: totals.pieces,
+  length: tidy(totals.length),
+  boardFeet: tidy(totals.boardFeet),
+  volume: tidy(totals.volume),
+  sheets: totals.sheets,
+  weight: tidy(totals.weight),
+})
+
+const sheetPart = ({ section, pieces }: SheetCut): Record<string, unknown> => ({
+  section,
+  pieces: pieces.map(({ member, long, wide }) => ({ member, long: tidy(long), wide: tidy(wide) })),
+})
+
+const loosePart = (item: Loose, units: Units): Record<string, unknown> => ({
+  code: item.code,
+  amount: tidy(item.amount),
+  unit: item.unit,
+  rule: sayLoose(item, units).why,
+  from: Object.fromEntries(Object.entries(item.from).map(([key, value]) => [key, tidy(value)])),
+})
 
 /** All cuts of a piece, its notches and the numbers it is made by. */
 function detailPart(plan: Plan, piece: Piece): Record<string, unknown> {

@@ -138,64 +138,62 @@ export function gableStuds(
   line: Profile,
   behind: Behind | null,
 ): WallBoard[] {
-  const t = stud.thickness
-  const ends =
-    levelAllRound(building) && !wall.step ? { from: 0, to: wall.overall } : { from: wall.from, to: wall.to }
-  const house = (['south', 'north'] as const)
-    .filter(side => building.roof.has.house === side)
-    .map((side): Stretch =>
-      side === 'south' ? { from: 0, to: t } : { from: wall.overall - t, to: wall.overall },
-    )
-  const posts =
-    (building.roof.beam || building.roof.raised) && line.hanging ? uprightUnder(line.hanging, t) : []
-  const places = withLayout([...house, ...posts], layoutOf(building, { ...wall, ...ends }, lines), t).filter(
-    each =>
-      (house.includes(each) || (each.from > ends.from + HAIR && each.to < ends.to - HAIR)) &&
-      !(line.apart && each.from < line.apart.to - HAIR && each.to > line.apart.from + HAIR),
-  )
-  return places.flatMap((at): WallBoard[] => {
+  return gablePlaces(building, wall, stud, lines, line).flatMap((at, i): WallBoard[] => {
     const foot = heightAt(wall, (at.from + at.to) / 2)
     const { shorter, longer, cuts } = endingUnder(at, line)
-    // where a wedge lies on the eave wall's plate none stands
-    if (
-      building.roof.seat.rule === 'wedge' &&
-      (at.from < stud.depth || at.to > building.footprint.width - stud.depth)
-    )
-      return []
-    // none stands across a step, where one runs up beside it
-    if (
-      shorter - foot < least.gableStud ||
-      foot !== heightAt(wall, at.from) ||
-      foot !== heightAt(wall, at.to)
-    )
-      return []
-    const tongue =
-      behind &&
-      at.from > behind.clear.from &&
-      at.to < behind.clear.to &&
-      !behind.rows.some(row => row.from < at.to - HAIR && row.to > at.from + HAIR)
-        ? notched(building, wall, at, line, behind.rafter)
-        : null
-    if (tongue)
-      return [
-        {
-          ...upright(stud, 'gable-stud', ofGable(wall.name, 'stud', places.indexOf(at) + 1), at.from, {
-            from: foot,
-            to: tongue.top,
-          }),
-          open: true,
-          cuts: tongue.cuts,
-        },
-      ]
+    if (!hasFoot(building, wall, stud, at) || shorter - foot < least.gableStud) return []
+    const tongue = behind && runsBehind(behind, at) ? notched(building, wall, at, line, behind.rafter) : null
     return [
       {
-        ...upright(stud, 'gable-stud', ofGable(wall.name, 'stud', places.indexOf(at) + 1), at.from, {
+        ...upright(stud, 'gable-stud', ofGable(wall.name, 'stud', i + 1), at.from, {
           from: foot,
-          to: longer,
+          to: tongue ? tongue.top : longer,
         }),
         open: true,
-        cuts,
+        cuts: tongue ? tongue.cuts : cuts,
       },
     ]
   })
 }
+
+/** Where studs of a gable may stand: the layout's places clear of its ends and of what parts it. */
+function gablePlaces(
+  building: Building,
+  wall: Wall,
+  stud: Section,
+  lines: StackLines,
+  line: Profile,
+): Stretch[] {
+  const t = stud.thickness
+  const { roof } = building
+  const ends =
+    levelAllRound(building) && !wall.step ? { from: 0, to: wall.overall } : { from: wall.from, to: wall.to }
+  const house = (['south', 'north'] as const)
+    .filter(side => roof.has.house === side)
+    .map((side): Stretch =>
+      side === 'south' ? { from: 0, to: t } : { from: wall.overall - t, to: wall.overall },
+    )
+  const posts = (roof.beam || roof.raised) && line.hanging ? uprightUnder(line.hanging, t) : []
+  return withLayout([...house, ...posts], layoutOf(building, { ...wall, ...ends }, lines), t).filter(
+    each =>
+      (house.includes(each) || (each.from > ends.from + HAIR && each.to < ends.to - HAIR)) &&
+      !(line.apart && each.from < line.apart.to - HAIR && each.to > line.apart.from + HAIR),
+  )
+}
+
+/**
+ * Whether a stud has a level foot: none stands where a wedge lies on the eave wall's plate, or across a step,
+ * where one runs up beside it.
+ */
+function hasFoot({ roof, footprint }: Building, wall: Wall, stud: Section, at: Stretch): boolean {
+  if (roof.seat.rule === 'wedge' && (at.from < stud.depth || at.to > footprint.width - stud.depth))
+    return false
+  const foot = heightAt(wall, (at.from + at.to) / 2)
+  return foot === heightAt(wall, at.from) && foot === heightAt(wall, at.to)
+}
+
+/** Whether a stud may run up behind the end rafter: clear of blocks over the plates and between the rafters. */
+const runsBehind = ({ clear, rows }: Behind, at: Stretch): boolean =>
+  at.from > clear.from &&
+  at.to < clear.to &&
+  !rows.some(row => row.from < at.to - HAIR && row.to > at.from + HAIR)

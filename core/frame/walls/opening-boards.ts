@@ -9,26 +9,88 @@ import { standing } from './top'
 import { type Clear, isOnDeck, packingOf, type RoughOpening } from './openings'
 import type { Wall } from './wall'
 
+/** What one rough opening's boards are made from. */
+interface OpeningAsk {
+  readonly wall: Wall
+  readonly stud: Section
+  readonly clear: Clear
+  readonly rough: RoughOpening
+  /** The wall's layout that lies over the opening, as studs would stand there. */
+  readonly onLayout: readonly Stretch[]
+  /** The opening's jacks stand inside of this. */
+  readonly span: Stretch
+  readonly at: (name: string, ...run: readonly number[]) => MemberPlace
+}
+
 /**
  * Kings, jacks, header plies and packing, sill and cripples of one rough opening; `layout` the wall's lines.
  */
 export function openingBoards(
   wall: Wall,
   stud: Section,
-  { bottom, top }: Clear,
+  clear: Clear,
   rough: RoughOpening,
   layout: readonly number[],
 ): WallBoard[] {
   const t = stud.thickness
-  const { s, z, header, opening, number } = rough
-  const at = (name: string, ...run: readonly number[]): MemberPlace =>
-    ofOpening(wall.name, number + 1, name, ...run)
-  const square = (role: Order['role'], where: MemberPlace, from: number, to: number): WallBoard =>
-    upright(stud, role, where, from, { from: bottom, to })
-  const underPlates = (role: Order['role'], where: MemberPlace, at: number, foot: number): WallBoard =>
-    standing(stud, role, where, { from: at, to: at + t }, foot, top)
-  const span = { from: s.from - t, to: s.to + t }
-  const onEdge = (where: MemberPlace, role: Order['role'], section: Section, across: number): WallBoard => ({
+  const { s, number } = rough
+  const ask: OpeningAsk = {
+    wall,
+    stud,
+    clear,
+    rough,
+    span: { from: s.from - t, to: s.to + t },
+    at: (name, ...run) => ofOpening(wall.name, number + 1, name, ...run),
+    onLayout: withLayout(
+      [],
+      layout.filter(at => at > s.from && at < s.to),
+      t,
+    ).filter(each => each.from >= s.from - HAIR && each.to <= s.to + HAIR),
+  }
+  return [...sidesOf(ask), ...headerOf(ask), ...cripplesOver(ask), ...sillOf(ask)]
+}
+
+/** A board on end beside an opening or under it, from the bottom plate to `to`. */
+const square = (
+  { stud, clear }: OpeningAsk,
+  role: Order['role'],
+  where: MemberPlace,
+  from: number,
+  to: number,
+): WallBoard => upright(stud, role, where, from, { from: clear.bottom, to })
+
+/** A board on end that runs up from `foot` to the wall's plates. */
+const underPlates = (
+  { stud, clear }: OpeningAsk,
+  role: Order['role'],
+  where: MemberPlace,
+  from: number,
+  foot: number,
+): WallBoard => standing(stud, role, where, { from, to: from + stud.thickness }, foot, clear.top)
+
+/** Kings from plate to plate, and inside them the jacks that carry the header. */
+function sidesOf(ask: OpeningAsk): WallBoard[] {
+  const { at, rough, stud, clear } = ask
+  const { s, z } = rough
+  const t = stud.thickness
+  return [
+    underPlates(ask, 'king', at('king', 1), s.from - 2 * t, clear.bottom),
+    underPlates(ask, 'king', at('king', 2), s.to + t, clear.bottom),
+    square(ask, 'jack', at('jack', 1), s.from - t, z.to),
+    square(ask, 'jack', at('jack', 2), s.to, z.to),
+  ]
+}
+
+/**
+ * The header's plies and packing: the first ply at the wall's outside, where sheets are nailed, the others at
+ * its inside, packing between.
+ */
+function headerOf({ wall, stud, rough, span, at }: OpeningAsk): WallBoard[] {
+  const { z, header, opening } = rough
+  const { plies } = opening.header
+  const fromOutside = (off: number, thickness: number): number =>
+    wall.outside === 'low' ? off : stud.depth - off - thickness
+  const onEdge = (where: MemberPlace, role: Order['role'], section: Section, off: number): WallBoard => ({
     where,
     role,
     section,
@@ -36,69 +98,62 @@ export function openingBoards(
     wide: 'up',
     s: span,
     z: { from: z.to, to: z.to + header.depth },
-    across,
+    across: fromOutside(off, section.thickness),
   })
-  const { plies } = opening.header
-  // the first ply lies at the wall's outside, where sheets are nailed, the others at its inside, packing
-  // between
-  const fromOutside = (off: number, thickness: number): number =>
-    wall.outside === 'low' ? off : stud.depth - off - thickness
-  const across = (ply: number): number =>
-    fromOutside(ply === 0 ? 0 : stud.depth - (plies - ply) * header.thickness, header.thickness)
   const plyBoards = Array.from({ length: plies }, (_, ply) =>
-    onEdge(at('header', ply + 1), 'header', header, across(ply)),
+    onEdge(
+      at('header', ply + 1),
+      'header',
+      header,
+      ply === 0 ? 0 : stud.depth - (plies - ply) * header.thickness,
+    ),
   )
   const packing = packingOf(rough, stud)
-  // packing is as long and as tall as the header: a board like its plies, or a strip ripped off a sheet's
-  // width
-  const rip = (section: Section): Pick<WallBoard, 'cuts'> =>
-    section.kind === 'sheet'
-      ? { cuts: [{ kind: 'end', name: 'rip', plane: planeAcross('z', z.to + header.depth) }] }
-      : {}
   const packed = packing.map((section, i): WallBoard => {
     const off = packing.slice(0, i).reduce((sum, each) => sum + each.thickness, header.thickness)
     return {
-      ...onEdge(at('packing', ...nth(i, packing)), 'packing', section, fromOutside(off, section.thickness)),
-      ...rip(section),
+      ...onEdge(at('packing', ...nth(i, packing)), 'packing', section, off),
+      ...ripped(section, z.to + header.depth),
     }
   })
-  const onLayout = withLayout(
-    [],
-    layout.filter(at => at > s.from && at < s.to),
-    t,
-  ).filter(each => each.from >= s.from - HAIR && each.to <= s.to + HAIR)
-  const head = z.to + header.depth
-  const above = cripplePlaces(onLayout, span, t).flatMap((each, i) =>
-    top.reach(each).shorter - head < least.cripple
+  return [...plyBoards, ...packed]
+}
+
+/** Packing is as long and as tall as the header: a board like its plies, or a strip ripped off a sheet's width. */
+const ripped = (section: Section, top: number): Pick<WallBoard, 'cuts'> =>
+  section.kind === 'sheet' ? { cuts: [{ kind: 'end', name: 'rip', plane: planeAcross('z', top) }] } : {}
+
+/** Cripples between the header and the plates, where there is height for them. */
+function cripplesOver(ask: OpeningAsk): WallBoard[] {
+  const { rough, clear, onLayout, span, stud, at } = ask
+  const head = rough.z.to + rough.header.depth
+  return cripplePlaces(onLayout, span, stud.thickness).flatMap((each, i) =>
+    clear.top.reach(each).shorter - head < least.cripple
       ? []
-      : [underPlates('cripple', at('over', i + 1), each.from, head)],
+      : [underPlates(ask, 'cripple', at('over', i + 1), each.from, head)],
   )
-  const sill: WallBoard[] = isOnDeck(z)
-    ? []
-    : [
-        {
-          where: at('sill'),
-          role: 'sill',
-          section: stud,
-          runs: 'along',
-          wide: 'across',
-          s,
-          z: { from: z.from - t, to: z.from },
-          across: 0,
-        },
-        ...cripplePlaces(onLayout, s, t).map((each, i) =>
-          square('cripple', at('under', i + 1), each.from, z.from - t),
-        ),
-      ]
+}
+
+/** The sill and the cripples under it; none under an opening that stands on the deck. */
+function sillOf(ask: OpeningAsk): WallBoard[] {
+  const { rough, onLayout, stud, at } = ask
+  const { s, z } = rough
+  if (isOnDeck(z)) return []
+  const t = stud.thickness
   return [
-    underPlates('king', at('king', 1), s.from - 2 * t, bottom),
-    underPlates('king', at('king', 2), s.to + t, bottom),
-    square('jack', at('jack', 1), s.from - t, z.to),
-    square('jack', at('jack', 2), s.to, z.to),
-    ...plyBoards,
-    ...packed,
-    ...above,
-    ...sill,
+    {
+      where: at('sill'),
+      role: 'sill',
+      section: stud,
+      runs: 'along',
+      wide: 'across',
+      s,
+      z: { from: z.from - t, to: z.from },
+      across: 0,
+    },
+    ...cripplePlaces(onLayout, s, t).map((each, i) =>
+      square(ask, 'cripple', at('under', i + 1), each.from, z.from - t),
+    ),
   ]
 }
 
