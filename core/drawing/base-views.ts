@@ -1,6 +1,7 @@
 import type { Hole } from '../frame'
 import type { Plan } from '../plan'
 import {
+  ring,
   dimension,
   type Dimension,
   type Drawing,
@@ -59,8 +60,8 @@ export function basePlan(plan: Plan): Drawing {
       dimension('left', 1, 'span', foot(0), { x: 0, y: width }, width, 'footprint.width'),
     ],
     handles: [
-      { field: 'footprint.length', at: { x: length, y: width * 0.75 }, along: { x: 1, y: 0 }, gain: 1 },
-      { field: 'footprint.width', at: { x: length * 0.75, y: width }, along: { x: 0, y: 1 }, gain: 1 },
+      ring('footprint.length', { x: length, y: width * 0.75 }, { x: 1, y: 0 }),
+      ring('footprint.width', { x: length * 0.75, y: width }, { x: 0, y: 1 }),
     ],
   })
 }
@@ -169,12 +170,11 @@ function dimensions({ building: { base }, frame: { ground, outline, base: framed
 function handles({ building: { base }, frame: { outline, ground } }: Plan): Handle[] {
   return base
     ? [
-        {
-          field: 'base.lift',
-          at: { x: (outline.x0 + outline.x1) / 2, y: ground.highest.height + base.lift },
-          along: { x: 0, y: 1 },
-          gain: 1,
-        },
+        ring(
+          'base.lift',
+          { x: (outline.x0 + outline.x1) / 2, y: ground.highest.height + base.lift },
+          { x: 0, y: 1 },
+        ),
       ]
     : []
 }

@@ -69,6 +69,14 @@ export const dimension = (
   field: Dimension['field'] = null,
 ): Dimension => ({ name, from, to, side, row, value, field })
 
+/** A ring that moves a field's value, dragged along a way; `gain` how much a mm of drag changes it. */
+export const ring = (field: Handle['field'], at: Point, along: Point, gain = 1): Handle => ({
+  field,
+  at,
+  along,
+  gain,
+})
+
 export type DimensionName =
   | 'span'
   | 'strip'

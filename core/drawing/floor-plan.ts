@@ -1,6 +1,15 @@
 import type { Member } from '../frame'
 import type { Plan } from '../plan'
-import { dimension, type Dimension, type Drawing, drawn, type Handle, type Line, type Point } from './drawing'
+import {
+  ring,
+  dimension,
+  type Dimension,
+  type Drawing,
+  drawn,
+  type Handle,
+  type Line,
+  type Point,
+} from './drawing'
 import { fromAbove, seen } from './view'
 
 /** What of a floor is looked at: its frame, or the deck on it. */
@@ -117,24 +126,17 @@ function handles({
   },
 }: Plan): Handle[] {
   const all: Handle[] = [
-    { field: 'footprint.length', at: { x: length, y: width * 0.75 }, along: { x: 1, y: 0 }, gain: 1 },
-    { field: 'footprint.width', at: { x: length * 0.75, y: width }, along: { x: 0, y: 1 }, gain: 1 },
+    ring('footprint.length', { x: length, y: width * 0.75 }, { x: 1, y: 0 }),
+    ring('footprint.width', { x: length * 0.75, y: width }, { x: 0, y: 1 }),
   ]
-  if (floor?.joint)
-    all.push({ field: 'floor.joint', at: { x: floor.joint, y: width / 2 }, along: { x: 1, y: 0 }, gain: 1 })
+  if (floor?.joint) all.push(ring('floor.joint', { x: floor.joint, y: width / 2 }, { x: 1, y: 0 }))
   floor?.openings.forEach((opening, i) => {
-    all.push({
-      field: `floor.openings.${i}.x`,
-      at: { x: opening.x, y: opening.y + opening.width / 2 },
-      along: { x: 1, y: 0 },
-      gain: 1,
-    })
-    all.push({
-      field: `floor.openings.${i}.y`,
-      at: { x: opening.x + opening.length / 2, y: opening.y },
-      along: { x: 0, y: 1 },
-      gain: 1,
-    })
+    all.push(
+      ring(`floor.openings.${i}.x`, { x: opening.x, y: opening.y + opening.width / 2 }, { x: 1, y: 0 }),
+    )
+    all.push(
+      ring(`floor.openings.${i}.y`, { x: opening.x + opening.length / 2, y: opening.y }, { x: 0, y: 1 }),
+    )
   })
   return all
 }

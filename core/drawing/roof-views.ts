@@ -5,6 +5,7 @@ import { type Member, isOfRoofOpening, isOfWall } from '../frame'
 import { vec } from '../geometry'
 import { type Plan, stretchOf } from '../plan'
 import {
+  ring,
   dimension,
   type Dimension,
   type Drawing,
@@ -79,13 +80,12 @@ function openingsDrawn({
       {
         label: { at: place(at - width / 4, up + level / 2), text: `${i + 1}` },
         handles: [
-          {
-            field: `roof.openings.${i}.at` as const,
-            at: place(at, up + level * 0.4),
-            along: Math.abs(normal.y) > 0.5 ? { x: 1, y: 0 } : { x: 0, y: 1 },
-            gain: 1,
-          },
-          { field: `roof.openings.${i}.up` as const, at: place(at + width / 4, up), along: inward, gain: 1 },
+          ring(
+            `roof.openings.${i}.at` as const,
+            place(at, up + level * 0.4),
+            Math.abs(normal.y) > 0.5 ? { x: 1, y: 0 } : { x: 0, y: 1 },
+          ),
+          ring(`roof.openings.${i}.up` as const, place(at + width / 4, up), inward),
         ],
       },
     ]
@@ -136,12 +136,7 @@ const gableHandle = ({
     footprint: { length, width },
     roof: { overhang },
   },
-}: Plan): Handle => ({
-  field: 'roof.overhang.gable',
-  at: { x: length + overhang.gable, y: width / 2 },
-  along: { x: 1, y: 0 },
-  gain: 1,
-})
+}: Plan): Handle => ring('roof.overhang.gable', { x: length + overhang.gable, y: width / 2 }, { x: 1, y: 0 })
 
 /** A ring to each overhang, at the end of tails that reach out by it: on the north where there are some. */
 function overhangHandles({ frame: { roof } }: Plan): Handle[] {
@@ -156,7 +151,7 @@ function overhangHandles({ frame: { roof } }: Plan): Handle[] {
       x: out.x * tail.offset + Math.abs(out.y) * middle,
       y: out.y * tail.offset + Math.abs(out.x) * middle,
     }
-    return { field: reach.field, at, along: out, gain: 1 }
+    return ring(reach.field, at, out)
   })
 }
 
@@ -185,7 +180,9 @@ export function roofEnd(plan: Plan, side: 'east' | 'west'): Drawing {
   })
 }
 
-/** Whether a board shows at an end: the wall's frame there, and the roof over it; of a hip, its whole half. */
+/**
+ * Whether a board shows at an end: the wall's frame there, and the roof over it; of a hip, its whole half.
+ */
 function isAtEnd({ building, frame }: Plan, member: Member, side: 'east' | 'west'): boolean {
   if (!ofRoof(member))
     return isOfWall(member.where, side) && member.role !== 'wall-sheet' && member.role !== 'slat'

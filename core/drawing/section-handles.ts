@@ -2,7 +2,7 @@ import { ridgeOf, roofLevel, stripOf } from '../lines'
 import { heightField } from './height-field'
 import { tiePlate } from '../frame'
 import type { Plan } from '../plan'
-import type { Handle } from './drawing'
+import { ring, type Handle } from './drawing'
 import { overhangs, topAt, isUnequal } from './section-reach'
 
 /** Ties are dragged up and down beside the ridge; under one slope, its ceiling joists in the middle. */
@@ -17,14 +17,7 @@ function tieHandles({
   const x = ridgeOf(frame.roof)?.at ?? width / 2
   return roof.has.ties.flatMap((kind): Handle[] =>
     roof.ties[kind]
-      ? [
-          {
-            field: `roof.ties.${kind}.height`,
-            at: { x, y: plate + roof.ties[kind].height },
-            along: { x: 0, y: 1 },
-            gain: 1,
-          },
-        ]
+      ? [ring(`roof.ties.${kind}.height`, { x, y: plate + roof.ties[kind].height }, { x: 0, y: 1 })]
       : [],
   )
 }
@@ -47,25 +40,14 @@ function stripHandles(plan: Plan): Handle[] {
   const way = high === 'north' ? -1 : 1
   const over = overhang.high ?? overhang.eave
   return [
-    {
-      field: 'roof.raised.at',
-      at: { x: strip.at, y: (strip.clear.from + strip.clear.to) / 2 },
-      along: { x: 1, y: 0 },
-      gain: 1,
-    },
-    {
-      field: 'roof.overhang.high',
-      at: { x: strip.at + way * over, y: highest },
-      along: { x: way, y: 0 },
-      gain: 1,
-    },
-    {
-      field: 'roof.overhang.eave',
-      at: { x: -overhang.eave, y: roofLevel(plan.frame.roof, -overhang.eave) },
-      along: { x: -1, y: 0 },
-      gain: 1,
-    },
-    { field: 'footprint.width', at: { x: width, y: 0 }, along: { x: 1, y: 0 }, gain: 1 },
+    ring('roof.raised.at', { x: strip.at, y: (strip.clear.from + strip.clear.to) / 2 }, { x: 1, y: 0 }),
+    ring('roof.overhang.high', { x: strip.at + way * over, y: highest }, { x: way, y: 0 }),
+    ring(
+      'roof.overhang.eave',
+      { x: -overhang.eave, y: roofLevel(plan.frame.roof, -overhang.eave) },
+      { x: -1, y: 0 },
+    ),
+    ring('footprint.width', { x: width, y: 0 }, { x: 1, y: 0 }),
     ...wallHandles(plan, ['south', 'north']),
   ]
 }
@@ -83,61 +65,48 @@ export function handles(plan: Plan): Handle[] {
   const unequal = isUnequal(plan)
   return [
     ...(unequal || building.roof.peak.height !== null
-      ? [
-          {
-            field: 'roof.peak.height' as const,
-            at: { x: at, y: frame.roof.highest },
-            along: { x: 0, y: 1 },
-            gain: 1,
-          },
-        ]
+      ? [ring('roof.peak.height' as const, { x: at, y: frame.roof.highest }, { x: 0, y: 1 })]
       : [
-          {
-            field: 'roof.pitch' as const,
-            at: { x: at, y: frame.roof.highest },
-            along: { x: 0, y: 1 },
-            gain: 12 / Math.abs(gable ? at : high.x - (low === 'south' ? 0 : width)),
-          },
+          ring(
+            'roof.pitch' as const,
+            { x: at, y: frame.roof.highest },
+            { x: 0, y: 1 },
+            12 / Math.abs(gable ? at : high.x - (low === 'south' ? 0 : width)),
+          ),
         ]),
     ...(unequal
       ? [
-          {
-            field: 'roof.peak.at' as const,
-            at: { x: at, y: frame.roof.highest - frame.lumber.ridge.depth },
-            along: { x: 1, y: 0 },
-            gain: 1,
-          },
+          ring(
+            'roof.peak.at' as const,
+            { x: at, y: frame.roof.highest - frame.lumber.ridge.depth },
+            { x: 1, y: 0 },
+          ),
         ]
       : []),
-    {
-      field: 'roof.overhang.eave',
-      at: { x: tail.x, y: roofLevel(plan.frame.roof, tail.x) },
-      along: { x: tail.way, y: 0 },
-      gain: 1,
-    },
+    ring('roof.overhang.eave', { x: tail.x, y: roofLevel(plan.frame.roof, tail.x) }, { x: tail.way, y: 0 }),
     ...(gable || building.roof.has.house
       ? []
       : [
-          {
-            field: 'roof.overhang.high' as const,
-            at: { x: high.x, y: frame.roof.highest - frame.lumber.rafter.depth },
-            along: { x: high.way, y: 0 },
-            gain: 1,
-          },
+          ring(
+            'roof.overhang.high' as const,
+            { x: high.x, y: frame.roof.highest - frame.lumber.rafter.depth },
+            { x: high.way, y: 0 },
+          ),
         ]),
     ...tieHandles(plan),
-    { field: 'footprint.width', at: { x: width, y: 0 }, along: { x: 1, y: 0 }, gain: 1 },
+    ring('footprint.width', { x: width, y: 0 }, { x: 1, y: 0 }),
     ...wallHandles(plan, gable ? ['north'] : ['south', 'north']),
   ]
 }
 
 /** Walls are dragged up and down at their plates; where both are of one height by one ring. */
 function wallHandles({ building }: Plan, sides: readonly ('south' | 'north')[]): Handle[] {
-  const rings = sides.map((side): Handle => ({
-    field: heightField(building, side),
-    at: { x: side === 'north' ? building.footprint.width : 0, y: building.heights[side] },
-    along: { x: 0, y: 1 },
-    gain: 1,
-  }))
+  const rings = sides.map((side): Handle =>
+    ring(
+      heightField(building, side),
+      { x: side === 'north' ? building.footprint.width : 0, y: building.heights[side] },
+      { x: 0, y: 1 },
+    ),
+  )
   return rings.filter((ring, i) => rings.findIndex(other => other.field === ring.field) === i)
 }

@@ -3,6 +3,7 @@ import { findsOf, type Plan, type SiteFind } from '../plan'
 import { rectangle, type SiteTurn, type Spot, stakeNames, turnOf } from '../survey'
 import { circle } from './base-views'
 import {
+  ring,
   dimension,
   type Dimension,
   type Drawing,
@@ -168,13 +169,8 @@ function handles(site: Site, turn: SiteTurn | null, plan: Plan): Handle[] {
   if (!turn) return []
   const [left, right] = facing(site, turn, plan)
   return [
-    { field: 'site.place.near', at: left, along: { x: 0, y: 1 }, gain: 1 },
-    { field: 'site.place.far', at: right, along: { x: 0, y: 1 }, gain: 1 },
-    {
-      field: 'site.place.along',
-      at: { x: (left.x + right.x) / 2, y: (left.y + right.y) / 2 },
-      along: { x: 1, y: 0 },
-      gain: 1,
-    },
+    ring('site.place.near', left, { x: 0, y: 1 }),
+    ring('site.place.far', right, { x: 0, y: 1 }),
+    ring('site.place.along', { x: (left.x + right.x) / 2, y: (left.y + right.y) / 2 }, { x: 1, y: 0 }),
   ]
 }

@@ -4,7 +4,16 @@ import { footOf, isSide, roughSize, standsOnDeck } from '../design'
 import { centred, type Member, type Wall, type WallName, faceOf, isOfWall } from '../frame'
 import { vec } from '../geometry'
 import { type Plan, STACKED, type Stacked, stackingOf } from '../plan'
-import { dimension, type Dimension, type Drawing, drawn, type Handle, type Label, type Line } from './drawing'
+import {
+  ring,
+  dimension,
+  type Dimension,
+  type Drawing,
+  drawn,
+  type Handle,
+  type Label,
+  type Line,
+} from './drawing'
 import { heightField } from './height-field'
 import { seen, type View } from './view'
 
@@ -160,13 +169,12 @@ function stepDimensions({ name, step, overall }: Wall): Dimension[] {
 
 function handles({ building }: Plan, wall: Wall): Handle[] {
   return [
-    { field: lengthField(wall), at: { x: wall.overall, y: wall.height / 2 }, along: { x: 1, y: 0 }, gain: 1 },
-    {
-      field: heightField(building, wall.raked ? 'south' : wall.name),
-      at: { x: wall.raked ? 0 : wall.step ? wall.step.at / 2 : wall.overall / 2, y: wall.height },
-      along: { x: 0, y: 1 },
-      gain: 1,
-    },
+    ring(lengthField(wall), { x: wall.overall, y: wall.height / 2 }, { x: 1, y: 0 }),
+    ring(
+      heightField(building, wall.raked ? 'south' : wall.name),
+      { x: wall.raked ? 0 : wall.step ? wall.step.at / 2 : wall.overall / 2, y: wall.height },
+      { x: 0, y: 1 },
+    ),
     ...stepHandles(wall),
   ]
 }
@@ -175,18 +183,8 @@ function handles({ building }: Plan, wall: Wall): Handle[] {
 function stepHandles({ name, step, overall, height }: Wall): Handle[] {
   if (!step || !isSide(name)) return []
   return [
-    {
-      field: `walls.sides.${name}.step.at`,
-      at: { x: step.at, y: (height + step.height) / 2 },
-      along: { x: 1, y: 0 },
-      gain: 1,
-    },
-    {
-      field: `walls.sides.${name}.step.height`,
-      at: { x: (step.at + overall) / 2, y: step.height },
-      along: { x: 0, y: 1 },
-      gain: 1,
-    },
+    ring(`walls.sides.${name}.step.at`, { x: step.at, y: (height + step.height) / 2 }, { x: 1, y: 0 }),
+    ring(`walls.sides.${name}.step.height`, { x: (step.at + overall) / 2, y: step.height }, { x: 0, y: 1 }),
   ]
 }
 
@@ -223,19 +221,12 @@ function openingsOf({ building }: Plan, name: WallName): OpeningDrawn[] {
       {
         lines: corners.map((from, k) => line(from, corners[(k + 1) % 4] ?? from)),
         handles: [
-          { field: `${field}.at`, at: { x: opening.at, y: 0 }, along: { x: 1, y: 0 }, gain: 1 },
-          { field: `${field}.unit.width`, at: { x: x1, y: middle.y }, along: { x: 1, y: 0 }, gain: 2 },
-          { field: `${field}.unit.height`, at: { x: opening.at, y: y1 }, along: { x: 0, y: 1 }, gain: 1 },
+          ring(`${field}.at`, { x: opening.at, y: 0 }, { x: 1, y: 0 }),
+          ring(`${field}.unit.width`, { x: x1, y: middle.y }, { x: 1, y: 0 }, 2),
+          ring(`${field}.unit.height`, { x: opening.at, y: y1 }, { x: 0, y: 1 }),
           ...(standsOnDeck(opening.kind)
             ? []
-            : [
-                {
-                  field: `${field}.foot` as const,
-                  at: { x: opening.at, y: y0 },
-                  along: { x: 0, y: 1 },
-                  gain: 1,
-                },
-              ]),
+            : [ring(`${field}.foot` as const, { x: opening.at, y: y0 }, { x: 0, y: 1 })]),
         ],
         label: { at: { x: x0 + width / 4, y: middle.y }, text: String(i + 1) },
       },

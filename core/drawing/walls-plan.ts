@@ -2,6 +2,7 @@ import { standsOnDeck } from '../design'
 import type { Member, Wall } from '../frame'
 import type { Plan } from '../plan'
 import {
+  ring,
   dimension,
   type Dimension,
   type Drawing,
@@ -73,8 +74,8 @@ function handles({
   },
 }: Plan): Handle[] {
   return [
-    { field: 'footprint.length', at: { x: length + CLEAR, y: width / 2 }, along: { x: 1, y: 0 }, gain: 1 },
-    { field: 'footprint.width', at: { x: length / 2, y: width + CLEAR }, along: { x: 0, y: 1 }, gain: 1 },
+    ring('footprint.length', { x: length + CLEAR, y: width / 2 }, { x: 1, y: 0 }),
+    ring('footprint.width', { x: length / 2, y: width + CLEAR }, { x: 0, y: 1 }),
   ]
 }
 
@@ -83,18 +84,8 @@ function partitionHandles({ building: { walls }, frame }: Plan): Handle[] {
   const inset = frame.lumber.plate.depth + 2 * CLEAR
   return walls.partitions.map(({ runs, at }, i): Handle =>
     runs === 'width'
-      ? {
-          field: `walls.partitions.${i}.at`,
-          at: { x: at + frame.lumber.plate.depth / 2, y: inset },
-          along: { x: 1, y: 0 },
-          gain: 1,
-        }
-      : {
-          field: `walls.partitions.${i}.at`,
-          at: { x: inset, y: at + frame.lumber.plate.depth / 2 },
-          along: { x: 0, y: 1 },
-          gain: 1,
-        },
+      ? ring(`walls.partitions.${i}.at`, { x: at + frame.lumber.plate.depth / 2, y: inset }, { x: 1, y: 0 })
+      : ring(`walls.partitions.${i}.at`, { x: inset, y: at + frame.lumber.plate.depth / 2 }, { x: 0, y: 1 }),
   )
 }
 
@@ -134,12 +125,11 @@ function openingsOn({ building, frame }: Plan, wall: Wall): OpeningSeen[] {
         lines: [across(a), across(b), face(0), face(thick)],
         labels: [{ at: on(wall, opening.at, inward), text: String(i + 1) }],
         handles: [
-          {
-            field: `walls.openings.${i}.at`,
-            at: on(wall, opening.at, thick / 2),
-            along: wall.along === 'x' ? { x: 1, y: 0 } : { x: 0, y: 1 },
-            gain: 1,
-          },
+          ring(
+            `walls.openings.${i}.at`,
+            on(wall, opening.at, thick / 2),
+            wall.along === 'x' ? { x: 1, y: 0 } : { x: 0, y: 1 },
+          ),
         ],
       },
     ]

@@ -198,48 +198,58 @@ export function roofOpeningProblems(
         number: i + 1,
         side: asked.slope,
       }
-    const { parting, eave } = mine
-    const cos = eave.face.carrier.top.normal.z
-    const up = roomOn(building, lumber, lines, eave, parting.asked.plies)
-    const bounds = { least: up.from, most: up.to - asked.length * cos }
-    const sides = 2 * lumber.rafter.thickness * (1 + asked.plies)
-    const room = eave.face.whole.to - eave.face.whole.from - sides
-    if (asked.width > room + HAIR)
-      return {
-        code: 'roof-opening-too-big',
-        path: `roof.openings.${i}.width`,
-        number: i + 1,
-        most: Math.max(0, room),
-      }
-    if (bounds.most < bounds.least - HAIR)
-      return {
-        code: 'roof-opening-too-big',
-        path: `roof.openings.${i}.length`,
-        number: i + 1,
-        most: Math.max(0, (up.to - up.from) / cos),
-      }
-    const least = eave.face.whole.from + (sides + asked.width) / 2
-    const most = eave.face.whole.to - (sides + asked.width) / 2
-    if (asked.at < least - HAIR || asked.at > most + HAIR)
-      return { code: 'roof-opening-no-room', path: `roof.openings.${i}.at`, number: i + 1, least, most }
-    if (asked.up < bounds.least - HAIR || asked.up > bounds.most + HAIR)
-      return { code: 'roof-opening-no-room', path: `roof.openings.${i}.up`, number: i + 1, ...bounds }
     const other = found.find(
       each =>
-        each.parting.number < parting.number &&
+        each.parting.number < mine.parting.number &&
         !refused.has(each.parting.number) &&
-        each.eave === eave &&
-        overlap(each.parting.wide, parting.wide),
+        each.eave === mine.eave &&
+        overlap(each.parting.wide, mine.parting.wide),
     )
-    return other
-      ? {
-          code: 'roof-openings-meet',
-          path: `roof.openings.${i}.at`,
-          number: i + 1,
-          other: other.parting.number,
-        }
-      : null
+    return (
+      noRoomFor(building, lumber, lines, mine.eave, asked, i) ??
+      (other
+        ? {
+            code: 'roof-openings-meet',
+            path: `roof.openings.${i}.at`,
+            number: i + 1,
+            other: other.parting.number,
+          }
+        : null)
+    )
   }
+}
+
+/** Why a slope has no room for an opening of its size, or none where it is. */
+function noRoomFor(
+  building: Building,
+  lumber: RoofLumber,
+  lines: RoofLines,
+  eave: Eave,
+  asked: RoofOpening,
+  i: number,
+): RoofOpeningProblem | null {
+  const { whole, carrier } = eave.face
+  const cos = carrier.top.normal.z
+  const up = roomOn(building, lumber, lines, eave, asked.plies)
+  const bounds = { least: up.from, most: up.to - asked.length * cos }
+  const sides = 2 * lumber.rafter.thickness * (1 + asked.plies)
+  const room = whole.to - whole.from - sides
+  const number = i + 1
+  const tooBig = (way: 'width' | 'length', most: number): RoofOpeningProblem => ({
+    code: 'roof-opening-too-big',
+    path: `roof.openings.${i}.${way}`,
+    number,
+    most: Math.max(0, most),
+  })
+  if (asked.width > room + HAIR) return tooBig('width', room)
+  if (bounds.most < bounds.least - HAIR) return tooBig('length', (up.to - up.from) / cos)
+  const half = (sides + asked.width) / 2
+  const along = { least: whole.from + half, most: whole.to - half }
+  if (asked.at < along.least - HAIR || asked.at > along.most + HAIR)
+    return { code: 'roof-opening-no-room', path: `roof.openings.${i}.at`, number, ...along }
+  return asked.up < bounds.least - HAIR || asked.up > bounds.most + HAIR
+    ? { code: 'roof-opening-no-room', path: `roof.openings.${i}.up`, number, ...bounds }
+    : null
 }
 
 export type RoofOpeningProblem = Extract<

@@ -192,7 +192,9 @@ function hasFoot({ roof, footprint }: Building, wall: Wall, stud: Section, at: S
   return foot === heightAt(wall, at.from) && foot === heightAt(wall, at.to)
 }
 
-/** Whether a stud may run up behind the end rafter: clear of blocks over the plates and between the rafters. */
+/**
+ * Whether a stud may run up behind the end rafter: clear of blocks over the plates and between the rafters.
+ */
 const runsBehind = ({ clear, rows }: Behind, at: Stretch): boolean =>
   at.from > clear.from &&
   at.to < clear.to &&

@@ -119,7 +119,10 @@ function headerOf({ wall, stud, rough, span, at }: OpeningAsk): WallBoard[] {
   return [...plyBoards, ...packed]
 }
 
-/** Packing is as long and as tall as the header: a board like its plies, or a strip ripped off a sheet's width. */
+/**
+ * Packing is as long and as tall as the header: a board like its plies, or a strip ripped off a sheet's
+ * width.
+ */
 const ripped = (section: Section, top: number): Pick<WallBoard, 'cuts'> =>
   section.kind === 'sheet' ? { cuts: [{ kind: 'end', name: 'rip', plane: planeAcross('z', top) }] } : {}
 

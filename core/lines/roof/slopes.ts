@@ -60,7 +60,10 @@ export function slopeToWall(
   })
 }
 
-/** How a face that passes over a wall lies there: the plate's level, how far over it, and the seat's plumb face. */
+/**
+ * How a face that passes over a wall lies there: the plate's level, how far over it, and the seat's plumb
+ * face.
+ */
 interface OverWall {
   readonly height: number
   readonly heightAbovePlate: number
@@ -68,7 +71,9 @@ interface OverWall {
   readonly run: number
 }
 
-/** The eave of a building's only face over one of the two walls that it passes over, a low one and a high one. */
+/**
+ * The eave of a building's only face over one of the two walls that it passes over, a low one and a high one.
+ */
 export function eaveOfOnly(
   building: Building,
   face: RoofFace,
