@@ -15,14 +15,16 @@ function isStricter(a: Problem, b: Problem): boolean {
   return by !== null && third !== null && by > third
 }
 
+/** Told of each slope by itself: one field, that all slopes share, does not solve the other's too. */
+const ofTheirSide: readonly Problem['code'][] = ['purlin-too-low', 'purlin-brace-flat']
+
 /** What several boards ask of one field is said once, by the strictest of them, at the first one's place. */
 export function once(problems: readonly Problem[]): Problem[] {
   const byField = new Map<string, Problem>()
   for (const problem of problems) {
     const numbered = (['least', 'most', 'by'] as const).some(name => limitOf(problem, name) !== null)
-    // what names another side or board besides a number of its own stands by itself
     const key =
-      numbered && !problem.code.startsWith('purlin-')
+      numbered && !ofTheirSide.includes(problem.code)
         ? `${problem.code} ${problem.path}`
         : JSON.stringify(problem)
     const before = byField.get(key)

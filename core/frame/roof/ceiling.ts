@@ -3,11 +3,12 @@ import { rowOf, type Stretch } from '../../trade'
 import { HAIR } from '../../measure'
 import { type Building, footOf, roughSize } from '../../design'
 import { meets, planeAcross, vec } from '../../geometry'
+import type { Section } from '../../lumber'
 import { lyingBoard } from '../square-board'
 import type { Order } from '../member'
-import { abutmentOf, lowEaves, type Problem, type RoofLines, type RoofLumber } from '../../lines'
+import { abutmentOf, type Eave, lowEaves, type Problem, type RoofLines, type RoofLumber } from '../../lines'
 import { singlesOf } from './openings'
-import { joistsReach, openStairs } from './stairs'
+import { type Joist, joistsReach, openStairs } from './stairs'
 import { besideRafters, betweenEnds, tiePlate, type TieFrame } from './ties'
 
 /**
@@ -40,15 +41,46 @@ export function ceilingOrders(building: Building, lumber: RoofLumber, lines: Roo
     return { ...none, problems: stairs({ section: lumber.rafter, joists: [] }).problems }
   const problem = problemOf(building, lumber, lines, z)
   if (problem) return { ...none, problems: [problem] }
+  const joists = joistsOf(building, lumber, lines, { eave, section, z, inside, every: asked.every })
+  const opened = stairs({ section, joists })
+  // nothing to hold
+  if (!joists.length) return { ...none, problems: opened.problems }
+  const bays = joists.slice(1).map(({ x }, i) => ((joists[i]?.x.to ?? 0) + x.from) / 2)
+  return {
+    orders: [...ledgerOrders(building, lumber, { eave, section, z, inside }, bays), ...opened.orders],
+    problems: opened.problems,
+    crossing: opened.crossing,
+    low: z.from,
+    taken: [...joists.map(each => each.x), ...opened.doubles].map(s => ({ along: 'x' as const, s, z })),
+  }
+}
+
+/**
+ * A ceiling under one slope: the eave it rises from, its section and levels, and how far it reaches along.
+ */
+interface Hung {
+  readonly eave: Eave
+  readonly section: Section
+  readonly z: Stretch
+  readonly inside: Stretch
+}
+
+/** The joists beside the slope's rafters, cut by the roof's plane. */
+function joistsOf(
+  building: Building,
+  lumber: RoofLumber,
+  lines: RoofLines,
+  { eave: { face }, section, z, inside, every }: Hung & { readonly every: number },
+): Joist[] {
   const y = joistsReach(building, lumber)
-  const joists = besideRafters(singlesOf(lines, eave.face, lumber.rafter), 'ceiling', {
-    every: asked.every,
+  return besideRafters(singlesOf(lines, face, lumber.rafter), 'ceiling', {
+    every,
     thickness: section.thickness,
     z,
     inside,
-    standing: places,
+    standing: face.places.map(each => each.at),
     taken: [],
-  }).map(({ number, x }) => {
+  }).map(({ number, x }): Joist => {
     const order = lyingBoard({
       where: inRoof('ceiling-joist', number),
       role: 'ceiling-joist',
@@ -58,40 +90,31 @@ export function ceilingOrders(building: Building, lumber: RoofLumber, lines: Roo
       across: x.from,
       low: z.from,
     })
-    return {
-      x,
-      order: {
-        ...order,
-        cuts: [...order.cuts, { kind: 'end', name: 'slope', plane: eave.face.top } as const],
-      },
-    }
+    return { x, order: { ...order, cuts: [...order.cuts, { kind: 'end', name: 'slope', plane: face.top }] } }
   })
-  const opened = stairs({ section, joists })
-  // nothing to hold
-  if (!joists.length) return { ...none, problems: opened.problems }
-  const between = joists.slice(1).map(({ x }, i) => ((joists[i]?.x.to ?? 0) + x.from) / 2)
-  const pieces = rowOf(inside, between, building.walls.longest, building.walls.longest)
-  const across = eave.side === 'south' ? y.to : y.from - section.thickness
-  return {
-    orders: [
-      ...pieces.map((s, i): Order =>
-        lyingBoard({
-          where: inRoof('joist-ledger', ...nth(i, pieces)),
-          role: 'joist-ledger',
-          section,
-          along: 'x',
-          ...s,
-          across,
-          low: z.from,
-        }),
-      ),
-      ...opened.orders,
-    ],
-    problems: opened.problems,
-    crossing: opened.crossing,
-    low: z.from,
-    taken: [...joists.map(each => each.x), ...opened.doubles].map(s => ({ along: 'x' as const, s, z })),
-  }
+}
+
+/** The ledger across the inside of the high side that the joists hang on, its boards joined between them. */
+function ledgerOrders(
+  building: Building,
+  lumber: RoofLumber,
+  { eave, section, z, inside }: Hung,
+  bays: readonly number[],
+): Order[] {
+  const y = joistsReach(building, lumber)
+  const { longest } = building.walls
+  const pieces = rowOf(inside, bays, longest, longest)
+  return pieces.map((s, i): Order =>
+    lyingBoard({
+      where: inRoof('joist-ledger', ...nth(i, pieces)),
+      role: 'joist-ledger',
+      section,
+      along: 'x',
+      ...s,
+      across: eave.side === 'south' ? y.to : y.from - section.thickness,
+      low: z.from,
+    }),
+  )
 }
 
 function problemOf(building: Building, lumber: RoofLumber, lines: RoofLines, z: Stretch): Problem | null {

@@ -1,8 +1,9 @@
 import { nth, ofEave } from '../place'
-import { least, overlap, rowOf, type Stretch } from '../../trade'
+import { least, middleOf, overlap, rowOf, type Stretch } from '../../trade'
 import { HAIR } from '../../measure'
 import type { Building } from '../../design'
 import { planeAcross } from '../../geometry'
+import type { Section } from '../../lumber'
 import { lyingBoard } from '../square-board'
 import type { BuildingCut, Order } from '../member'
 import { type Eave, levelOver, lowEaves, type Problem, type RoofLines, type RoofLumber } from '../../lines'
@@ -69,34 +70,45 @@ function roomFor(building: Building, lumber: RoofLumber, eave: Eave): SoffitRoom
   }
 }
 
-function eaveOrders(
-  building: Building,
-  lumber: RoofLumber,
-  eave: Eave,
-  { foot, cover, short }: SoffitRoom,
-): Order[] {
-  const { soffit } = lumber
-  if (!soffit) return []
-  const { outside, tail, face, height, rafters, along: reach, hip } = eave
-  const out = outside.normal
-  const along = Math.abs(out.y) > 0.5 ? 'x' : 'y'
-  const sign = out.x + out.y
-  const wall = outside.offset
-  const edge = (off: number, thick: number): number => sign * (wall + off) - (sign < 0 ? thick : 0)
-  const length = along === 'x' ? building.footprint.length : building.footprint.width
-  const top: BuildingCut[] =
-    foot + soffit.depth > height + HAIR ? [{ kind: 'end', name: 'rip', plane: planeAcross('z', height) }] : []
-  // the ledger ends under the rafters' lower edges
-  const under: BuildingCut[] = [...top, { kind: 'end', name: 'rip', plane: face.carrier.underside }]
-  // clear of the hips that pass over the corners
-  const off = Math.SQRT2 * (hip?.half ?? 0)
+const eaveOrders = (building: Building, lumber: RoofLumber, eave: Eave, room: SoffitRoom): Order[] =>
+  lumber.soffit
+    ? [
+        ...ledgerOrders(building, lumber.soffit, eave, room),
+        ...joistOrders(building, lumber, lumber.soffit, eave, room),
+      ]
+    : []
+
+/**
+ * The axis that an eave runs along, the way out of it on the other, and how long the wall under it is, mm.
+ */
+function axesOf(
+  { footprint }: Building,
+  { outside: { normal } }: Eave,
+): { readonly along: 'x' | 'y'; readonly sign: number; readonly length: number } {
+  const along = Math.abs(normal.y) > 0.5 ? 'x' : 'y'
+  const length = along === 'x' ? footprint.length : footprint.width
+  return { along, sign: normal.x + normal.y, length }
+}
+
+/** What a board that stands higher than the plate is ripped off by there. */
+const toPlate = (soffit: Section, foot: number, { height }: Eave): BuildingCut[] =>
+  foot + soffit.depth > height + HAIR ? [{ kind: 'end', name: 'rip', plane: planeAcross('z', height) }] : []
+
+/**
+ * The ledger on what covers the wall, ended under the rafters' lower edges, clear of hips over the corners.
+ */
+function ledgerOrders(building: Building, soffit: Section, eave: Eave, { foot, cover }: SoffitRoom): Order[] {
+  const { along, sign, length } = axesOf(building, eave)
+  const off = Math.SQRT2 * (eave.hip?.half ?? 0)
+  const { longest } = building.walls
   const row = rowOf(
-    { from: Math.max(off, reach.from), to: Math.min(length - off, reach.to) },
-    rafters.map(({ from, to }) => (from + to) / 2),
-    building.walls.longest,
-    building.walls.longest,
+    { from: Math.max(off, eave.along.from), to: Math.min(length - off, eave.along.to) },
+    eave.rafters.map(middleOf),
+    longest,
+    longest,
   )
-  const ledger = row.map((s, k): Order => {
+  const across = sign * (eave.outside.offset + cover) - (sign < 0 ? soffit.thickness : 0)
+  return row.map((s, k): Order => {
     const order = lyingBoard({
       where: ofEave(eave, 'soffit/ledger', ...nth(k, row)),
       role: 'soffit-ledger',
@@ -104,29 +116,29 @@ function eaveOrders(
       along,
       from: s.from,
       to: s.to,
-      across: edge(cover, soffit.thickness),
+      across,
       low: foot,
     })
-    return { ...order, cuts: [...order.cuts, ...under] }
+    const under: BuildingCut = { kind: 'end', name: 'rip', plane: eave.face.carrier.underside }
+    return { ...order, cuts: [...order.cuts, ...toPlate(soffit, foot, eave), under] }
   })
+}
+
+/** The joists beside the rafters, from the ledger to the tails. */
+function joistOrders(
+  building: Building,
+  lumber: RoofLumber,
+  soffit: Section,
+  eave: Eave,
+  { foot, short }: SoffitRoom,
+): Order[] {
+  const { along, sign, length } = axesOf(building, eave)
+  const { face, tail, outside } = eave
+  const inner = outside.offset + short
+  const [from, to] = sign < 0 ? [-tail.offset, -inner] : [inner, tail.offset]
   const end: BuildingCut[] =
     building.roof.tail === 'square' ? [{ kind: 'end', name: 'slope', plane: tailPlane(building, eave) }] : []
-  // a joist deeper than the tails is cut off under the roof's plane, or under what is let into it: in the
-  // bays at the ends, lookouts
-  const finish = lumber.finish?.thickness ?? 0
-  const [second, before] = [rafters[1], rafters[rafters.length - 2]]
-  const held = building.roof.ends.hold === 'lookouts'
-  const over = (at: Stretch): number =>
-    held && (at.to < (second?.to ?? Infinity) || at.from > (before?.from ?? -Infinity))
-      ? Math.max(finish, lumber.lookout.thickness)
-      : finish
-  const low = (at: Stretch): BuildingCut => ({
-    kind: 'end',
-    name: 'slope',
-    plane: { ...face.top, offset: face.top.offset - over(at) },
-  })
-  const joists = placesOf(rafters, soffit.thickness, length).map((at, i): Order => {
-    const [from, to] = sign < 0 ? [-tail.offset, -(wall + short)] : [wall + short, tail.offset]
+  return placesOf(eave.rafters, soffit.thickness, length).map((at, i): Order => {
     const order = lyingBoard({
       where: ofEave(eave, 'soffit/joist', i + 1),
       role: 'soffit-joist',
@@ -137,9 +149,23 @@ function eaveOrders(
       across: at.from,
       low: foot,
     })
-    return { ...order, cuts: [...order.cuts, ...top, ...end, low(at)] }
+    const plane = { ...face.top, offset: face.top.offset - overJoist(building, lumber, eave, at) }
+    return {
+      ...order,
+      cuts: [...order.cuts, ...toPlate(soffit, foot, eave), ...end, { kind: 'end', name: 'slope', plane }],
+    }
   })
-  return [...ledger, ...joists]
+}
+
+/**
+ * How far under the roof's plane a joist deeper than the tails is cut off: under what is let into the rafters
+ * there, in the bays at the ends lookouts; mm.
+ */
+function overJoist({ roof: { ends } }: Building, lumber: RoofLumber, { rafters }: Eave, at: Stretch): number {
+  const finish = lumber.finish?.thickness ?? 0
+  const [second, before] = [rafters[1], rafters[rafters.length - 2]]
+  const atEnd = at.to < (second?.to ?? Infinity) || at.from > (before?.from ?? -Infinity)
+  return ends.hold === 'lookouts' && atEnd ? Math.max(finish, lumber.lookout.thickness) : finish
 }
 
 /**

@@ -52,67 +52,88 @@ export function tieOrders(
   standing: readonly Stretch[],
   inside: Stretch,
 ): TieFrame {
-  const problems: Problem[] = []
-  const under = lines.highest - lumber.ridge.depth
   const plate = tiePlate(lines)
-  const taken: Obstacle[] = []
-  const crossing: TieFrame['crossing'][number][] = []
-  const orders = tieKinds.flatMap((kind): Order[] => {
+  const most = lines.highest - lumber.ridge.depth - plate
+  let laid: TieFrame = { orders: [], problems: [], taken: [], crossing: [] }
+  for (const kind of tieKinds) {
     const asked = building.roof.ties[kind]
     const section = lumber.ties[kind]
-    if (!asked || !section) return []
-    const z = { from: plate + asked.height, to: plate + asked.height + section.depth }
-    if (z.to > under + HAIR) {
-      problems.push({
-        code: 'tie-meets-ridge',
-        path: `roof.ties.${kind}.height`,
-        kind,
-        most: under - section.depth - plate,
+    if (!asked || !section) continue
+    if (asked.height + section.depth > most + HAIR) {
+      const path = `roof.ties.${kind}.height` as const
+      laid = added(laid, {
+        problems: [{ code: 'tie-meets-ridge', path, kind, most: most - section.depth }],
       })
-      return []
+      continue
     }
+    const z = { from: plate + asked.height, to: plate + asked.height + section.depth }
+    const { thickness } = section
     const made = besideRafters(pairs, kind, {
       every: asked.every,
-      thickness: section.thickness,
+      thickness,
       z,
       inside,
       standing,
-      taken,
+      taken: laid.taken,
     }).map(({ number, x }): Joist => ({
       x,
       order: tieOrder(building, lines, kind, section, inRoof(roleOf[kind], number), x.from, z.from),
     }))
-    taken.push(...made.map(({ x }): Obstacle => ({ along: 'x', s: x, z })))
-    if (kind !== 'ceiling') return made.map(each => each.order)
-    const joists = [...made].sort((a, b) => a.x.from - b.x.from)
-    const ties = taken
-      .filter(each => overlap(each.z, z) && !joists.some(joist => joist.x === each.s))
-      .map(each => each.s)
-    const opened = openStairs(building, lumber, lines, {
-      section,
-      z,
-      joists,
-      inside,
-      ties,
-      blocked: [...standing, ...ties],
-    })
-    problems.push(...opened.problems)
-    crossing.push(...opened.crossing)
-    taken.push(...opened.doubles.map((s): Obstacle => ({ along: 'x', s, z })))
-    return [...opened.orders]
-  })
-  if (!building.roof.ties.ceiling)
-    problems.push(
-      ...openStairs(building, lumber, lines, {
-        section: lumber.rafter,
-        z: { from: plate, to: plate },
-        joists: [],
-        blocked: [],
-        ties: [],
-        inside,
-      }).problems,
+    laid = added(laid, { taken: made.map(({ x }): Obstacle => ({ along: 'x', s: x, z })) })
+    laid = added(
+      laid,
+      kind === 'ceiling'
+        ? ceilingOpened(building, lumber, lines, { section, z, joists: made, inside, standing }, laid.taken)
+        : { orders: made.map(each => each.order) },
     )
-  return { orders, problems, taken, crossing }
+  }
+  if (building.roof.ties.ceiling) return laid
+  // stairs want ceiling joists, and there are none
+  const none = { section: lumber.rafter, z: { from: plate, to: plate }, joists: [], inside, standing: [] }
+  const { problems } = ceilingOpened(building, lumber, lines, none, [])
+  return added(laid, { problems })
+}
+
+/** What ties are laid so far, and more of them. */
+const added = (laid: TieFrame, more: Partial<TieFrame>): TieFrame => ({
+  orders: [...laid.orders, ...(more.orders ?? [])],
+  problems: [...laid.problems, ...(more.problems ?? [])],
+  taken: [...laid.taken, ...(more.taken ?? [])],
+  crossing: [...laid.crossing, ...(more.crossing ?? [])],
+})
+
+/** Ceiling joists opened for stairs, clear of rafters and of other ties of their height. */
+function ceilingOpened(
+  building: Building,
+  lumber: RoofLumber,
+  lines: RoofLines,
+  {
+    section,
+    z,
+    joists,
+    inside,
+    standing,
+  }: {
+    readonly section: Section
+    readonly z: Stretch
+    readonly joists: readonly Joist[]
+    readonly inside: Stretch
+    readonly standing: readonly Stretch[]
+  },
+  taken: readonly Obstacle[],
+): TieFrame {
+  const ties = taken
+    .filter(each => overlap(each.z, z) && !joists.some(joist => joist.x === each.s))
+    .map(each => each.s)
+  const opened = openStairs(building, lumber, lines, {
+    section,
+    z,
+    joists: [...joists].sort((a, b) => a.x.from - b.x.from),
+    inside,
+    ties,
+    blocked: [...standing, ...ties],
+  })
+  return { ...opened, taken: opened.doubles.map((s): Obstacle => ({ along: 'x', s, z })) }
 }
 
 /**
