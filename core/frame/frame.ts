@@ -70,7 +70,7 @@ export function frame(asked: Design, memory: Memory = newMemory()): Frame {
   const below = belowOf(building, section, memory)
   const stack = memory.shared('stack', stackLines(building, below.floor, shape.places, lumber.rafter))
   const roof = memory.last('roof', roofArguments(building, shape, bearers, below, memory), () =>
-    frameRoof(shape, building, lumber, bearers, underTails(building, below), memory),
+    frameRoof(shape, building, lumber, bearers, underTails(building, below)),
   )
   const framed = roof.orders.length > 0
   const profile = memory.last('profile', [roof.lines], () => profileOf(roof.lines))

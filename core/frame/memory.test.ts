@@ -1,18 +1,10 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import {
-  type Design,
-  newDesign,
-  readDesign,
-  roofChoices,
-  usualRoofOpening,
-  withRoofOf,
-  withValue,
-} from '../design'
+import { type Design, newDesign, readDesign, roofChoices, withRoofOf, withValue } from '../design'
 import { furnishedSheds, groundedSheds, openedSheds, runs } from '../testing/designs'
 import { differences } from '../testing/differences'
 import { documentedFiles } from '../testing/documented'
-import { type Frame, frame, newMemory, boxOf, faceOf, isInGable, type Member } from './index'
+import { type Frame, frame, newMemory, boxOf } from './index'
 
 /** A memory only ever saves work: what is framed with it is what is framed without. */
 const read = (file: unknown): Design => {
@@ -86,20 +78,5 @@ describe('a frame that knows the one before', () => {
     const memory = newMemory()
     frame(north, memory)
     expect(frame(south, memory).walls.map(wall => wall.name)).toEqual(['east', 'north', 'west'])
-  })
-
-  test('a face that an edit leaves as it was keeps its boards, as do the walls', () => {
-    const design = newDesign('a', 'metric')
-    const memory = newMemory()
-    const before = frame(design, memory)
-    const usual = usualRoofOpening('light', 'south', design.footprint.length / 2, 700, 'metric')
-    const opening = { ...usual, width: 400, length: 300 }
-    const after = frame(withValue(design, 'roof.openings', [opening]), memory)
-    expect(after.problems).toEqual([])
-    const kept = (of: (member: Member) => boolean): boolean[] =>
-      after.members.filter(of).map(member => before.members.includes(member))
-    expect(new Set(kept(({ where }) => faceOf(where) === 'north'))).toEqual(new Set([true]))
-    expect(new Set(kept(({ where }) => faceOf(where) === 'south'))).toEqual(new Set([true, false]))
-    expect(new Set(kept(({ where }) => where.in === 'walls' && !isInGable(where)))).toEqual(new Set([true]))
   })
 })

@@ -73,25 +73,29 @@ export const isOfFrame = (where: MemberPlace, frame: FloorFrame): boolean =>
 /** A number for each of several; none for one alone. */
 export const nth = (i: number, of: readonly unknown[]): readonly number[] => (of.length > 1 ? [i + 1] : [])
 
-function spelled(of: PlaceOf | null): readonly (string | number)[] {
-  if (!of) return []
+/** What ids say of what a thing is part of, each with a slash after it. */
+function spelled(of: PlaceOf | null): string {
+  if (!of) return ''
   switch (of.kind) {
     case 'face':
-      return of.spelled ? [of.spelled] : []
+      return of.spelled ? `${of.spelled}/` : ''
     case 'gable':
-      return [of.id, 'gable']
+      return `${of.id}/gable/`
     case 'opening':
-      return [of.id, 'opening', of.number]
+      return `${of.id}/opening/${of.number}/`
     case 'roof-opening':
-      return ['opening', of.number]
+      return `opening/${of.number}/`
     default:
-      return [of.id]
+      return `${of.id}/`
   }
 }
 
 /** What a thing in this place is called, unlike every other of its building: `roof/south/rafter/3`. */
-export const idOf = ({ in: within, of, name, run }: MemberPlace): string =>
-  [within, ...spelled(of), name, ...run].join('/')
+export function idOf({ in: within, of, name, run }: MemberPlace): string {
+  let id = `${within}/${spelled(of)}${name}`
+  for (const each of run) id += `/${each}`
+  return id
+}
 
 /** A thing with a place, and what it is called. */
 export interface Placed {

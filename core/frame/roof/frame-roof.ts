@@ -10,7 +10,6 @@ import {
   type RoofLumber,
   type RoofShape,
 } from '../../lines'
-import type { Memory } from '../memory'
 import { HAIR, radians } from '../../measure'
 import { gaps, type Stretch } from '../../trade'
 import { airProblems, blockingOrders } from './blocking'
@@ -47,13 +46,12 @@ export function frameRoof(
   all: RoofLumber,
   bearers: readonly BearingPartition[],
   under: Under,
-  memory: Memory,
 ): RoofFrame {
   const asked = shape.lay(whole, all)
   const refusals = asked.framed ? refusalsOf(whole, all, asked.lines) : []
   const { building, lumber } = dropRefusedParts({ building: whole, lumber: all }, refusals)
   const laid = refusals.length ? shape.lay(building, lumber) : asked
-  const carried = laid.framed ? carriedBy(building, lumber, laid.lines, bearers, memory) : nothing
+  const carried = laid.framed ? carriedBy(building, lumber, laid.lines, bearers) : nothing
   const problems = [
     ...laid.problems,
     ...carried.problems,
@@ -95,7 +93,6 @@ function carriedBy(
   lumber: RoofLumber,
   lines: RoofLines,
   bearers: readonly BearingPartition[],
-  memory: Memory,
 ): Carried {
   const { ties, hung } = tiesOf(building, lumber, lines)
   const heads = headsOf(building, lumber, lines, ties, bearers)
@@ -107,10 +104,7 @@ function carriedBy(
     orders: [
       ...heads.orders,
       ...hipsOf(lines).map(hip => hipOrder(building, lumber, hip)),
-      // a face that an edit left as it was keeps its boards
-      ...lines.faces.flatMap(face =>
-        memory.shared(`face/${face.id}`, faceOrders(building, lumber, lines, face)),
-      ),
+      ...lines.faces.flatMap(face => faceOrders(building, lumber, lines, face)),
       ...ties.orders,
     ],
   }

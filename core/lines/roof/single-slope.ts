@@ -66,7 +66,9 @@ function layOf(building: Building, lumber: RoofLumber): { readonly lines: RoofLi
   }
 }
 
-/** The face that rises at `slope` (radians) from the low wall, and how far over its plate it passes that, mm. */
+/**
+ * The face that rises at `slope` (radians) from the low wall, and how far over its plate it passes that, mm.
+ */
 function faceAt(
   building: Building,
   lumber: RoofLumber,
