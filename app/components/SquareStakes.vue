@@ -9,7 +9,8 @@ import {
   tapesOf,
   type TriangleReading,
 } from '../../core/survey'
-import { movesTo, shapeFrom, squarenessOf, verdictOn } from '../../core/survey/squaring'
+import { movesTo, squarenessOf, verdictOn } from '../../core/survey/squareness'
+import { shapeFrom } from '../../core/survey/squaring'
 import { formatAngle } from '../../core/measure'
 import {
   sayArea,

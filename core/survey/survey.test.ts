@@ -21,7 +21,8 @@ import {
   turnOf,
   twoTapes,
 } from './index'
-import { customaryTolerance, movesTo, shapeFrom, squarenessOf, verdictOn } from './squaring'
+import { customaryTolerance, movesTo, squarenessOf, verdictOn } from './squareness'
+import { shapeFrom } from './squaring'
 
 const between = (min: number, max: number) => fc.double({ min, max, noNaN: true })
 const size = fc.record({ length: between(1500, 9000), width: between(1200, 6000) })

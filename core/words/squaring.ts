@@ -1,5 +1,6 @@
 import type { HeldSide, StakeName, TapeName } from '../survey'
-import type { ShapeFault, StakeMove, Verdict } from '../survey/squaring'
+import type { StakeMove, Verdict } from '../survey/squareness'
+import type { ShapeFault } from '../survey/squaring'
 import { formatAngle, type Units } from '../measure'
 import { sayLength, sayShort } from './measures'
 
