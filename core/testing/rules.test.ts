@@ -43,6 +43,17 @@ describe('the linter holds the rooms apart', () => {
       'export const a = ({ roof: { shape } }: { roof: { shape: string } }) => shape\n',
       'no-restricted-syntax',
     ],
+    [
+      'core/plan/plan.ts',
+      "export const a = (member: { id: string }) => member.id.split('-')\n",
+      'no-restricted-syntax',
+    ],
+    ['core/words/fields.ts', 'export const a = (id: string) => /b/.test(id)\n', 'no-restricted-syntax'],
+    [
+      'app/logic/entry.ts',
+      'export const a = (wall: string) => `walls/${wall}/stud/1`\n',
+      'no-restricted-syntax',
+    ],
     ['core/frame/memory.ts', "export type { Frame } from './frame'\n", 'house/no-circles'],
     [
       'core/plan/plan.test.ts',
