@@ -1,6 +1,14 @@
 import { describe, expect, test } from '@jest/globals'
 import { cautionsOf } from '../check'
-import { type Design, newDesign, type Roof, usualBeam, usualOpening, usualSheathing } from '../design'
+import {
+  type Design,
+  newDesign,
+  type Roof,
+  usualBeam,
+  usualOpening,
+  usualSheathing,
+  withValue,
+} from '../design'
 import { INCH } from '../measure'
 import { plan } from '../plan'
 import { find, reach } from '../testing/reading'
@@ -107,6 +115,35 @@ describe('a ridge beam, worked by hand', () => {
     ],
   ])('%s is said', (_, design, code) => {
     expect(frame(design).problems.map(problem => problem.code)).toEqual([code])
+  })
+
+  test('posts that ties close together leave no room between are left out and said, until none is asked for', () => {
+    const close = beamed({
+      rafter: '2x4',
+      ridge: '2x6',
+      pitch: { rise: 3, run: 12 },
+      spacing: 100,
+      overhang: { eave: 0, gable: 0 },
+      ties: { rafter: { section: '2x4', height: 0, every: 1 }, collar: null, ceiling: null },
+      seat: { rule: 'none' },
+      beam: { plies: 1, post: '4x4', spacing: 300 },
+    })
+    const made = frame(close)
+    expect(made.problems.map(problem => problem.code)).toContain('ridge-post-blocked')
+    expect(made.members.filter(member => member.role === 'ridge-post')).toEqual([])
+    // as the message tells: posts farther apart than the building is long
+    const told = withValue(close, 'roof.beam.spacing', 170 * INCH)
+    expect(frame(told).problems.map(problem => problem.code)).not.toContain('ridge-post-blocked')
+  })
+
+  test('two posts that one place would suit best stand beside each other', () => {
+    const made = clean(
+      beamed(
+        { beam: { ...usualBeam.imperial, spacing: 8 * INCH } },
+        { partitions: [{ runs: 'width', at: 79 * INCH }] },
+      ),
+    )
+    expect(clashes(made.members)).toEqual([])
   })
 
   test('a post steps aside for a partition that crosses, and the metric usual is known', () => {

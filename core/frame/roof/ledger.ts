@@ -15,7 +15,7 @@ import { fewestBoards, gaps, pliesOf, type Stretch } from '../../trade'
 import { squareBoard } from '../square-board'
 import type { Order } from '../member'
 import type { BearingPartition } from './obstacle'
-import { acrossPartitions, evenPosts, nearestClear } from './posts'
+import { acrossPartitions, clearPosts, evenPosts } from './posts'
 import type { Heads } from './ridge-beam'
 
 const none: Heads = { orders: [], problems: [] }
@@ -152,5 +152,6 @@ function postsUnder(
   const low = (meets(underside, vec(0, outer, 0), vec(0, 0, 1)) ?? Infinity) < header.bottom - HAIR
   const rafters = lines.faces.flatMap(face => face.places.map(each => each.at))
   const crossing = [...(bearer ? [] : acrossPartitions(building, plate.depth)), ...(low ? rafters : [])]
-  return { places: asked.map(at => nearestClear(at, post.thickness, crossing)), foot, blocked: false }
+  const places = clearPosts(building, plate.depth, post.thickness, asked, crossing)
+  return { places: places ?? [], foot, blocked: places === null }
 }

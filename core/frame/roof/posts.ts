@@ -19,22 +19,52 @@ export const acrossPartitions = ({ walls }: Building, plate: number): Stretch[] 
 
 /**
  * The place nearest to one asked for, with all of a post's thickness within a stretch, where it is clear of
- * what crosses.
+ * what crosses; null where there is none.
  */
-export function nearestClear(
+function clearPlace(
   at: number,
   thick: number,
   crossing: readonly Stretch[],
-  { from, to }: Stretch = { from: -Infinity, to: Infinity },
-): number {
+  { from, to }: Stretch,
+): number | null {
   const half = thick / 2 + gaps.besidePost
   const free = (x: number): boolean =>
     x > from + thick / 2 - HAIR &&
     x < to - thick / 2 + HAIR &&
     crossing.every(s => s.to <= x - half + HAIR || s.from >= x + half - HAIR)
+  if (free(at)) return at
   const edges = crossing
     .flatMap(s => [s.from - half, s.to + half])
     .filter(free)
     .sort((a, b) => Math.abs(a - at) - Math.abs(b - at))
-  return free(at) ? at : (edges[0] ?? at)
+  return edges[0] ?? null
+}
+
+/** The same, or the place asked for where none is clear. */
+export const nearestClear = (
+  at: number,
+  thick: number,
+  crossing: readonly Stretch[],
+  within: Stretch,
+): number => clearPlace(at, thick, crossing, within) ?? at
+
+/**
+ * Where posts stand between the end walls, each as near to where it is asked for as what crosses and the
+ * posts before it let it; null where one of them finds no room.
+ */
+export function clearPosts(
+  { footprint: { length } }: Building,
+  plate: number,
+  thick: number,
+  asked: readonly number[],
+  crossing: readonly Stretch[],
+): readonly number[] | null {
+  const places: number[] = []
+  for (const at of asked) {
+    const stood = places.map((x): Stretch => ({ from: x - thick / 2, to: x + thick / 2 }))
+    const place = clearPlace(at, thick, [...crossing, ...stood], { from: plate, to: length - plate })
+    if (place === null) return null
+    places.push(place)
+  }
+  return places
 }

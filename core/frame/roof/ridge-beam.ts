@@ -6,7 +6,7 @@ import { HAIR } from '../../measure'
 import { gaps, middleOf, pliesOf, type Stretch } from '../../trade'
 import { squareBoard } from '../square-board'
 import type { Order } from '../member'
-import { acrossPartitions, evenPosts, nearestClear } from './posts'
+import { acrossPartitions, clearPosts, evenPosts } from './posts'
 
 /** What a roof's heads are made of, and why some of it can't be. */
 export interface Heads {
@@ -64,7 +64,8 @@ export function beamOrders(
   )
   const rafters = lines.faces.flatMap(face => face.places.map(each => each.at))
   const crossing = [...(low ? rafters : []), ...across, ...acrossPartitions(building, plate.depth)]
-  const places = lengthwise ? [] : asked.map(at => nearestClear(at, post.thickness, crossing))
+  const clear = lengthwise ? null : clearPosts(building, plate.depth, post.thickness, asked, crossing)
+  const places = clear ?? []
   const posts = places.map((at, i): Order =>
     squareBoard({
       where: inRoof('ridge-post', i + 1),
@@ -93,7 +94,6 @@ export function beamOrders(
   )
   return {
     orders: [...plies, ...posts],
-    problems:
-      asked.length > 0 && lengthwise ? [{ code: 'ridge-post-blocked', path: 'roof.beam.spacing' }] : [],
+    problems: asked.length > 0 && !clear ? [{ code: 'ridge-post-blocked', path: 'roof.beam.spacing' }] : [],
   }
 }

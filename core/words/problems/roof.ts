@@ -24,7 +24,7 @@ export const roofSentences: Sentences<RoofProblem> = {
   'hip-off-plate': (problem, { up }) =>
     `The hip rafters would hang ${up(problem.by)} over the corner of the plates. Use deeper hips, or a lower height above plate.`,
   'ridge-post-blocked': () =>
-    "A partition along the building stands where the ridge's posts would. Space the posts wider than the building is long, or move the partition.",
+    "A partition along the building, or what crosses it close together, leaves the ridge's posts no room. Space the posts wider than the building is long, or move what is in their way.",
   'strip-off-span': (problem, { up, down }) =>
     `The strip's posts leave no room beside a wall. Put the strip between ${up(problem.least)} and ${down(problem.most)} from the south wall.`,
   'strip-too-low': (problem, { up, down }) =>
