@@ -8,6 +8,7 @@ import type { Apex, Eave, Hip, JackPlace, Ridge, RoofLines, RoofLumber, RoofShap
 import { lowEave, outOf, plumbPlaneAt, slopedFace } from './planes'
 import { partingsIn, placesAbout } from './places'
 import { hipSeatProblems, seatProblems } from './seat'
+import { outsideOf } from './slopes'
 import {
   type Corner,
   corners,
@@ -85,10 +86,6 @@ function slopesOf(building: Building, lumber: RoofLumber): Slopes {
   const drop = hipDrop(building, lumber, angle)
   return { angle, height: heights.south, above, drop, half: footprint.width / 2 }
 }
-
-/** Level distance out along a side's way at which its wall's outside stands, mm. */
-const outsideOf = ({ footprint }: Building, side: SideName): number =>
-  ({ south: 0, north: footprint.width, west: 0, east: footprint.length })[side]
 
 function layOf(building: Building, lumber: RoofLumber): Laid {
   const { rafter, ridge } = lumber

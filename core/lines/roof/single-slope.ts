@@ -1,6 +1,6 @@
 import { type Building, hasMouth, limits, lowSide } from '../../design'
 import { planeAt, vec } from '../../geometry'
-import { HAIR, radians } from '../../measure'
+import { degrees, HAIR, radians } from '../../measure'
 import type { Problem } from '../problem'
 import { layUnless, rakesOf, setbackOf, tightSpacing } from './common'
 import type { Eave, RoofFace, RoofLines, RoofLumber, RoofShape } from './form'
@@ -77,7 +77,7 @@ function faceAt(
 ): { readonly face: RoofFace; readonly above: number } {
   const { footprint, roof } = building
   const way = roof.high === 'north' ? 1 : -1
-  const angle = (slope * 180) / Math.PI
+  const angle = degrees(slope)
   const above = aboveAt(building, lumber, angle)
   const up = vec(0, -way * Math.sin(slope), Math.cos(slope))
   const at = vec(0, way > 0 ? 0 : footprint.width, 0)

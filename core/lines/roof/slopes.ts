@@ -9,8 +9,8 @@ import { placesTo } from './places'
 export type EaveSide = Extract<SideName, 'south' | 'north'>
 
 /** Level distance out along a side's way at which its wall's outside stands, mm. */
-export const outsideOf = ({ footprint }: Building, side: EaveSide): number =>
-  side === 'south' ? 0 : footprint.width
+export const outsideOf = ({ footprint }: Building, side: SideName): number =>
+  ({ south: 0, north: footprint.width, west: 0, east: footprint.length })[side]
 
 /** How far a roof's edges run along a building with gables, mm. */
 export const alongGables = ({ footprint, roof }: Building): Stretch => ({
