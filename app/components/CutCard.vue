@@ -21,7 +21,7 @@ const roleName = computed(() =>
 <template>
   <section v-if="card" class="card" aria-label="Cut card">
     <header class="head">
-      <h2 class="mark">{{ card.piece.mark }}</h2>
+      <h2 class="mark" tabindex="-1">{{ card.piece.mark }}</h2>
       <div class="what">
         <p>
           <b class="figures">{{ card.piece.count }}</b> {{ roleName }}
@@ -72,6 +72,7 @@ const roleName = computed(() =>
         @click="bench.tick(card.piece)"
       />
       <Button icon="pi pi-print" text severity="secondary" label="Print the card" @click="print" />
+      <HandPieceActs />
     </div>
     <BenchBoard :card="card" />
     <h3>Saw, from square</h3>

@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import { closeRows, type Drawing, fit as fitTo, type Handle, layOut, marginsOf, px } from '../../core/drawing'
-import { riseInTwelve } from '../../core/measure'
-import { fieldName, sayLength } from '../../core/words'
+import { type FieldPath, findLimit, isPitchPath, subjectAt } from '../../core/design'
+import { type Pitch, riseInTwelve } from '../../core/measure'
+import { fieldName, sayLength, saySubject } from '../../core/words'
 import { showEntry } from '../logic/entry'
+import { type Way, ways, walk } from '../logic/walk'
 
 /** `still`: to be read and printed, not changed. */
 const { drawing: whole, label, still } = defineProps<{ drawing: Drawing; label: string; still?: boolean }>()
@@ -35,7 +37,66 @@ const written = computed(() => laid.value.texts.filter(({ kind }) => kind === 'l
 const figures = computed(() =>
   laid.value.texts.filter(({ kind }) => kind === 'figure' || (kind === 'pitch' && !still)),
 )
-const inHand = computed(() => new Set(bench.piece?.members ?? []))
+/** What can be touched besides boards; one that is part of another lies over it. */
+const areas = computed(() =>
+  still
+    ? []
+    : laid.value.areas.flatMap(area => {
+        const subject = bench.subjects.find(({ key }) => key === area.subject)
+        return subject && bench.design ? [{ ...area, name: saySubject(bench.design, subject) }] : []
+      }),
+)
+const layers = computed(() => [
+  { over: false, areas: areas.value.filter(({ over }) => !over) },
+  { over: true, areas: areas.value.filter(({ over }) => over) },
+])
+const heldKeys = computed(() => new Set(bench.subject ? [bench.subject.key] : []))
+
+/** The middle of each board as it is drawn, px: by arrows one goes from one to the next. */
+const boards = computed(() => {
+  const boxes = new Map<string, { x0: number; x1: number; y0: number; y1: number }>()
+  for (const { member, loops } of drawing.value.patches) {
+    if (!member) continue
+    for (const { x, y } of loops.flat()) {
+      const box = boxes.get(member)
+      if (!box) boxes.set(member, { x0: x, x1: x, y0: y, y1: y })
+      else
+        boxes.set(member, {
+          x0: Math.min(box.x0, x),
+          x1: Math.max(box.x1, x),
+          y0: Math.min(box.y0, y),
+          y1: Math.max(box.y1, y),
+        })
+    }
+  }
+  return [...boxes].map(([id, { x0, x1, y0, y1 }]) => ({
+    id,
+    ...fit.value.at({ x: (x0 + x1) / 2, y: (y0 + y1) / 2 }),
+  }))
+})
+function key(event: KeyboardEvent): void {
+  if (!(event.key in ways) || event.ctrlKey || event.metaKey || event.altKey) return
+  event.preventDefault()
+  const next = walk(boards.value, bench.subject ? null : bench.hand, event.key as Way)
+  if (next) bench.pick(next)
+}
+
+/** Numbers at fault that this drawing does not show: written at its corner, where they can be typed over. */
+const elsewhere = computed(() => {
+  const shown = new Set<string>([
+    ...laid.value.texts.flatMap(({ field }) => (field ? [field] : [])),
+    ...laid.value.rings.map(({ handle }) => handle.field),
+  ])
+  const paths = [...new Set(faults.value)].filter(
+    path => ![...shown].some(field => field === path || field.startsWith(`${path}.`)),
+  )
+  return paths.map(path => {
+    const value = bench.value(path)
+    const typed = (findLimit(path) || isPitchPath(path)) && value !== null && value !== undefined
+    return { path, field: typed ? (path as FieldPath) : null, value: value as number | Pitch }
+  })
+})
+const holdAt = (path: string): void => bench.touch({ subject: subjectAt(bench.subjects, path).key })
 const handleSize = (handle: Handle): number => {
   const value = drag.valueOf(handle)
   return typeof value === 'number' ? value : riseInTwelve(value)
@@ -45,16 +106,49 @@ const sayHandle = (handle: Handle): string => showEntry(drag.valueOf(handle), un
 
 <template>
   <div ref="box" class="drawing">
-    <svg v-if="width" :width="width" :height="height" role="img" :aria-label="label">
+    <svg
+      v-if="width && layers[0]?.areas.length"
+      class="touch"
+      :width="width"
+      :height="height"
+      role="group"
+      :aria-label="`Parts of this drawing`"
+    >
+      <path
+        v-for="area in layers[0]?.areas"
+        :key="`${area.subject} ${area.d}`"
+        class="area"
+        :class="{ held: heldKeys.has(area.subject) }"
+        :d="area.d"
+        :data-subject="area.subject"
+        role="button"
+        tabindex="0"
+        :aria-label="area.name"
+        @click="bench.touch({ subject: area.subject })"
+        @keydown.enter.prevent="bench.touch({ subject: area.subject })"
+        @keydown.space.prevent="bench.touch({ subject: area.subject })"
+      />
+    </svg>
+    <svg
+      v-if="width"
+      class="picture"
+      :width="width"
+      :height="height"
+      role="img"
+      :aria-label="label"
+      :tabindex="still ? undefined : 0"
+      @keydown="still || key($event)"
+    >
       <g>
         <path
           v-for="(patch, i) in laid.patches"
           :key="i"
+          v-memo="[patch.d, patch.ink, patch.member, patch.member && bench.lit.has(patch.member)]"
           :d="patch.d"
           fill-rule="evenodd"
-          :class="[patch.ink, { hand: patch.member && inHand.has(patch.member) }]"
+          :class="[patch.ink, { hand: !still && patch.member && bench.lit.has(patch.member) }]"
           :data-member="patch.member ?? undefined"
-          @click="bench.pick(patch.member)"
+          @click="bench.touch({ member: patch.member })"
         />
       </g>
       <path v-for="(line, i) in laid.lines" :key="`l${i}`" :class="line.ink" :d="line.d" />
@@ -70,7 +164,39 @@ const sayHandle = (handle: Handle): string => showEntry(drag.valueOf(handle), un
         {{ each.text }}
       </text>
     </svg>
+    <svg
+      v-if="width && layers[1]?.areas.length"
+      class="touch"
+      :width="width"
+      :height="height"
+      role="group"
+      aria-label="More parts of this drawing"
+    >
+      <path
+        v-for="area in layers[1]?.areas"
+        :key="`${area.subject} ${area.d}`"
+        class="area"
+        :class="{ held: heldKeys.has(area.subject) }"
+        :d="area.d"
+        :data-subject="area.subject"
+        role="button"
+        tabindex="0"
+        :aria-label="area.name"
+        @click="bench.touch({ subject: area.subject })"
+        @keydown.enter.prevent="bench.touch({ subject: area.subject })"
+        @keydown.space.prevent="bench.touch({ subject: area.subject })"
+      />
+    </svg>
     <template v-if="width">
+      <ul v-if="elsewhere.length" class="elsewhere">
+        <li v-for="each in elsewhere" :key="each.path">
+          <b aria-hidden="true">!</b>
+          <button type="button" class="plain-button" @click="holdAt(each.path)">
+            {{ fieldName(each.path) }}
+          </button>
+          <MeasureField v-if="each.field" :path="each.field" :value="each.value" bare />
+        </li>
+      </ul>
       <span
         v-for="each in figures"
         :key="each.name"
@@ -122,6 +248,64 @@ svg {
   position: absolute;
   inset: 0;
   display: block;
+  pointer-events: none;
+}
+svg:focus-visible {
+  outline-offset: -3px;
+}
+.picture path:not(.dimension, .extension, .datum, .behind, .ground, .running, .mark) {
+  pointer-events: visiblePainted;
+}
+path.area {
+  fill: transparent;
+  stroke: none;
+  pointer-events: all;
+  cursor: pointer;
+}
+path.area:hover {
+  fill: var(--chalk);
+  fill-opacity: 0.08;
+}
+path.area.held {
+  fill: var(--crayon);
+  fill-opacity: 0.07;
+  stroke: var(--crayon);
+  stroke-width: 2;
+  stroke-dasharray: 6 4;
+}
+path.area:focus-visible {
+  outline: none;
+  stroke: var(--chalk);
+  stroke-width: 3;
+}
+.elsewhere {
+  position: absolute;
+  left: 12px;
+  top: 8px;
+  z-index: 4;
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  display: grid;
+  gap: 4px;
+}
+.elsewhere li {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  padding: 2px 8px;
+  background: var(--sheet);
+  outline: 2.5px solid var(--crayon);
+  border-radius: 3px;
+}
+.elsewhere b {
+  font-size: 1.1rem;
+  color: var(--crayon-words);
+}
+.elsewhere .plain-button {
+  min-height: var(--target);
+  text-decoration: underline;
+  text-underline-offset: 3px;
 }
 path {
   fill: none;

@@ -4,7 +4,7 @@ import type { Role } from '../../core/trade'
 import { modelOf } from '../../core/drawing'
 import { fileName } from '../../core/output'
 import { raising } from '../../core/plan'
-import { raisingNames } from '../../core/words'
+import { raisingNames, saySubject } from '../../core/words'
 import { saveFile } from '../composables/useFiles'
 import { useViewer } from '../composables/useViewer'
 
@@ -44,11 +44,14 @@ const stepName = computed(() =>
       : `${upTo.value} of ${steps.value.length}: ${raisingNames[steps.value[upTo.value - 1]?.name ?? 'ridge']}`,
 )
 const showing = computed(() => ({
-  hand: new Set(bench.piece?.members ?? []),
+  hand: bench.lit,
   faded: new Set(things.value.filter(thing => !solid.value.includes(partOf(thing))).map(thing => thing.id)),
   hidden: new Set(steps.value.slice(upTo.value).flatMap(each => each.members)),
   apart: apart.value,
 }))
+const inHand = computed(() =>
+  bench.subject && bench.design ? saySubject(bench.design, bench.subject) : (bench.piece?.mark ?? 'nothing'),
+)
 const model = computed(() => (bench.plan ? modelOf(bench.plan.frame) : null))
 const { failed, viewer } = useViewer(canvas, model, showing)
 let down: { x: number; y: number } | null = null
@@ -62,7 +65,7 @@ function release(event: PointerEvent): void {
   if (!down || Math.hypot(event.clientX - down.x, event.clientY - down.y) > 5) return
   const box = canvas.value?.getBoundingClientRect()
   const member = box ? viewer.value?.pick(event.clientX - box.left, event.clientY - box.top) : null
-  bench.pick(member)
+  bench.touch({ member: member ?? null })
 }
 
 const turns: Record<string, () => void> = {
@@ -99,17 +102,6 @@ async function savePicture(): Promise<void> {
   <div class="workbench">
     <div class="strip">
       <ViewSwitch :drawing="drawing" />
-      <SelectButton
-        v-model="solid"
-        :options="parts"
-        option-value="value"
-        option-label="label"
-        multiple
-        aria-label="Parts shown solid"
-      />
-      <label class="slide"
-        >Apart<input v-model.number="apart" type="range" min="0" max="1" step="0.05"
-      /></label>
       <span class="steps" role="group" aria-label="Order of raising">
         <Button
           icon="pi pi-chevron-left"
@@ -129,14 +121,6 @@ async function savePicture(): Promise<void> {
           @click="goTo(1)"
         />
       </span>
-      <Button label="Fit" outlined title="Fit (0)" @click="viewer?.fit()" />
-      <Button
-        label="PNG"
-        icon="pi pi-image"
-        outlined
-        aria-label="Save the picture as PNG"
-        @click="savePicture"
-      />
     </div>
     <ProblemLine />
     <p v-if="failed" class="failed" role="alert">
@@ -148,15 +132,33 @@ async function savePicture(): Promise<void> {
       class="sheet"
       tabindex="0"
       role="img"
-      :aria-label="`The frame in 3D, ${bench.plan?.totals.pieces ?? 0} boards; ${bench.piece?.mark ?? 'nothing'} in hand. Arrows turn it, plus and minus zoom.`"
+      :aria-label="`The frame in 3D, ${bench.plan?.totals.pieces ?? 0} boards; ${inHand} in hand. Arrows turn it, plus and minus zoom.`"
       @pointerdown="press"
       @pointerup="release"
       @keydown="key"
     />
-    <p class="caption quiet">
-      Drag to turn, pinch or roll to zoom, tap a board for its card. Arrows, + and -, 0 to fit, [ and ] for
-      the order of raising.
-    </p>
+    <div class="strip under">
+      <SelectButton
+        v-model="solid"
+        :options="parts"
+        option-value="value"
+        option-label="label"
+        multiple
+        aria-label="Parts shown solid"
+      />
+      <label class="slide"
+        >Apart<input v-model.number="apart" type="range" min="0" max="1" step="0.05"
+      /></label>
+      <Button label="Fit" outlined title="Fit (0)" severity="secondary" @click="viewer?.fit()" />
+      <Button
+        label="PNG"
+        icon="pi pi-image"
+        outlined
+        severity="secondary"
+        aria-label="Save the picture as PNG"
+        @click="savePicture"
+      />
+    </div>
   </div>
 </template>
 

@@ -4,10 +4,12 @@ import type { Pitch } from '../../core/measure'
 import { fieldName } from '../../core/words'
 import { useEntry } from '../composables/useEntry'
 
+/** `bare` on a drawing, without its name; in the hand its name and what is said of it stand in a row. */
 const props = defineProps<{ path: FieldPath; value: number | Pitch; bare?: boolean }>()
 const { text, message, focused, begin, typed, commit, revert, nudge } = useEntry(
   () => props.path,
   () => props.value,
+  () => `${props.bare ? 'drawing' : 'hand'} ${props.path}`,
 )
 const id = useId()
 </script>

@@ -1,15 +1,8 @@
 <script setup lang="ts">
-import { roofHas, type Seat } from '../../core/design'
 import { type Drawing, sectionPlaces, withLast } from '../../core/drawing'
-import { shapeOf } from '../logic/roof-shapes'
 import { viewChoices } from '../logic/view-words'
 
 const bench = useBench()
-const sections = useSectionChoices()
-const design = computed(() => bench.design)
-const rafter = useChoice<string>('roof.rafter')
-const has = computed(() => design.value && roofHas(design.value.roof))
-const shape = computed(() => (design.value ? shapeOf(design.value) : null))
 type View = 'section' | 'plan' | 'east' | 'west'
 const view = usePlace<View>('roof', 'section')
 /** The rafter the section is cut at; null near the middle. */
@@ -33,65 +26,27 @@ watch(
   () => bench.row?.id,
   () => good.clear(),
 )
-const captions: Record<View, [string, string]> = {
-  section: [
-    'Section across the building at a rafter, seen from the east',
-    'Section at a rafter, south at the left. Type over a dimension or drag a red ring.',
-  ],
-  plan: [
-    "The roof's frame from above, south at the bottom",
-    'The frame from above, south at the bottom; rafters run from the west end. Tap a board for its card.',
-  ],
-  east: [
-    'The east end from outside',
-    'The east end from outside, south at the left. Tap a board for its card.',
-  ],
-  west: [
-    'The west end from outside',
-    'The west end from outside, south at the right. Tap a board for its card.',
-  ],
+const labels: Record<View, string> = {
+  section: 'Section across the building at a rafter, seen from the east',
+  plan: "The roof's frame from above, south at the bottom",
+  east: 'The east end from outside',
+  west: 'The west end from outside',
 }
 function step(by: 1 | -1): void {
   cutAt.value = Math.min(places.value - 1, Math.max(0, here.value + by))
 }
-const shapes = ref(false)
-const shapesAsked = ref(false)
-const parts = ref(false)
-const partsAsked = ref(false)
-const lumber = ref(false)
-const asked = ref(false)
-const seats = [
-  { value: 'full-bearing', label: 'Full bearing' },
-  { value: 'third', label: 'Third of the depth, square' },
-  { value: 'third-plumb', label: 'Third of the depth, plumb' },
-  { value: 'height-above-plate', label: 'Chosen height above plate' },
-]
-/** A rafter over two walls has a bird's mouth on both. */
-const seatChoices = computed(() =>
-  has.value?.seats.includes('none')
-    ? [...seats, { value: 'none', label: 'None: level cut' }, { value: 'wedge', label: 'None: wedges' }]
-    : seats,
-)
-const seat = computed({
-  get: () => {
-    const at = design.value?.roof.seat
-    return at?.rule === 'third' && at.measured === 'plumb' ? 'third-plumb' : (at?.rule ?? 'third')
+/** An opening is seen from above. */
+watch(
+  () => bench.subject?.kind,
+  kind => {
+    if (kind === 'roof-opening') view.value = 'plan'
   },
-  set: (choice: string) => bench.setValue('roof.seat', seatFor(choice)),
-})
-
-/** A height above plate starts from the one the roof has, so that choosing the school moves nothing. */
-function seatFor(choice: string): Seat {
-  if (choice === 'third-plumb') return { rule: 'third', measured: 'plumb' }
-  if (choice === 'third') return { rule: 'third', measured: 'square' }
-  if (choice === 'height-above-plate')
-    return { rule: 'height-above-plate', height: bench.plan?.roof?.heightAbovePlate ?? 100 }
-  return { rule: choice === 'none' || choice === 'wedge' ? choice : 'full-bearing' }
-}
+  { immediate: true },
+)
 </script>
 
 <template>
-  <div v-if="design && drawing" class="workbench">
+  <div v-if="drawing" class="workbench">
     <div class="strip">
       <ViewSwitch drawing="Drawing" />
       <SelectButton
@@ -102,41 +57,6 @@ function seatFor(choice: string): Seat {
         :allow-empty="false"
         aria-label="Section, plan or end"
       />
-      <Button
-        :label="shape?.short"
-        outlined
-        severity="secondary"
-        icon="pi pi-home"
-        :aria-label="`Roof shape: ${shape?.label.toLowerCase()}`"
-        @click="shapes = shapesAsked = true"
-      />
-      <LazyRoofShapes v-if="shapesAsked" v-model="shapes" />
-      <ChoiceField v-model="rafter" label="Rafters" :options="sections" />
-      <MeasureField path="roof.spacing" :value="bench.plan?.building.roof.spacing ?? design.roof.spacing" />
-      <ChoiceField v-if="has?.seats.length" v-model="seat" label="Seat" :options="seatChoices" />
-      <Button
-        label="Parts"
-        text
-        severity="secondary"
-        icon="pi pi-list"
-        title="Ridge, tails, ties, fascia and the ends"
-        @click="parts = partsAsked = true"
-      />
-      <LazyRoofPartsDialog v-if="partsAsked" v-model="parts" />
-      <Button
-        label="Lumber"
-        text
-        severity="secondary"
-        icon="pi pi-sliders-h"
-        @click="lumber = asked = true"
-      />
-      <LazyLumberDialog v-if="asked" v-model="lumber" />
-    </div>
-    <RoofOpenings v-if="view === 'plan'" />
-    <ProblemLine />
-    <DrawingSheet class="sheet" :drawing="drawing" :label="captions[view][0]" />
-    <div class="foot">
-      <p class="caption quiet">{{ captions[view][1] }}</p>
       <span
         v-if="view === 'section' && places > 1"
         class="at"
@@ -162,34 +82,14 @@ function seatFor(choice: string): Seat {
         />
       </span>
     </div>
+    <ProblemLine />
+    <DrawingSheet class="sheet" :drawing="drawing" :label="labels[view]" />
   </div>
 </template>
 
 <style scoped>
-.foot {
-  display: flex;
-  justify-content: space-between;
-  align-items: center;
-  gap: 8px;
-  padding: 0 16px;
-}
-.foot .caption {
-  flex: 1;
-  min-width: 0;
-  padding: 6px 0 10px;
-  font-size: 0.9rem;
-}
-@media (max-width: 720px) {
-  .foot {
-    padding: 0 8px;
-  }
-  .foot .caption {
-    display: none;
-  }
-}
 .at {
   display: inline-flex;
-  padding-right: 12px;
   align-items: center;
   white-space: nowrap;
 }

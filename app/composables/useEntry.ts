@@ -1,37 +1,63 @@
-import { computed, ref } from 'vue'
+import { computed, onScopeDispose, ref } from 'vue'
 import type { FieldPath } from '../../core/design'
 import type { Pitch } from '../../core/measure'
 import { nudged, readEntry, showEntry } from '../logic/entry'
 import { fieldName } from '../../core/words'
 import { useBench } from '../stores/bench'
+import { useTyping } from '../stores/typing'
 import { useTypedField } from './useTypedField'
 
 /**
- * A value of the design being typed over. What can't be read stays as typed, with why; nothing of the design
- * changes until it can.
+ * A value of the design being typed over: what can be read is shown at once, and kept when it is entered.
+ * What can't be read stays as typed, with why, and nothing of the design changes until it can; it outlives
+ * the field, by `place`.
  */
-export function useEntry(path: () => FieldPath, value: () => number | Pitch) {
+export function useEntry(path: () => FieldPath, value: () => number | Pitch, place: () => string) {
   const bench = useBench()
+  const typing = useTyping()
   const entry = ref<string | null>(null)
+  /** The value as it was shown when typing began. */
+  const before = ref('')
   const message = ref('')
   const units = computed(() => bench.design?.units ?? 'imperial')
   const text = computed(() => entry.value ?? showEntry(value(), units.value))
   const focused = computed(() => entry.value !== null)
+  const dirty = (): boolean => entry.value !== null && entry.value !== before.value
+
+  const left = typing.takeUp(place())
+  if (left) {
+    before.value = showEntry(value(), units.value)
+    entry.value = left.text
+    message.value = left.why
+  }
+  onScopeDispose(() => {
+    if (!dirty()) return
+    if (message.value)
+      typing.leave(place(), { name: fieldName(path()), text: entry.value ?? '', why: message.value })
+    else bench.dropPreview()
+  })
 
   function begin(event: Event): void {
-    entry.value ??= showEntry(value(), units.value)
+    if (entry.value === null) {
+      before.value = showEntry(value(), units.value)
+      entry.value = before.value
+    }
     ;(event.target as HTMLInputElement).select()
   }
 
   function typed(event: Event): void {
     entry.value = (event.target as HTMLInputElement).value
     message.value = ''
+    const read = readEntry(path(), entry.value, units.value)
+    if (read.ok && dirty()) bench.tryValue(path(), read.value)
+    else bench.dropPreview()
   }
 
   function commit(): void {
     if (entry.value === null) return
-    if (entry.value === showEntry(value(), units.value)) return revert()
+    if (!dirty()) return revert()
     const read = readEntry(path(), entry.value, units.value)
+    bench.dropPreview()
     if (!read.ok) {
       message.value = read.message
       return
@@ -41,26 +67,24 @@ export function useEntry(path: () => FieldPath, value: () => number | Pitch) {
   }
 
   function revert(): void {
+    if (dirty()) bench.dropPreview()
     entry.value = null
     message.value = ''
   }
 
   function nudge(way: 1 | -1): void {
     if (!bench.design) return
-    const read = entry.value === null ? null : readEntry(path(), entry.value, units.value)
-    const from =
-      entry.value === null || entry.value === showEntry(value(), units.value) || !read?.ok
-        ? value()
-        : read.value
-    const next = nudged(bench.design, path(), from, way)
+    const read = dirty() ? readEntry(path(), entry.value ?? '', units.value) : null
+    bench.dropPreview()
+    const next = nudged(bench.design, path(), read?.ok ? read.value : value(), way)
     bench.setValue(path(), next)
-    entry.value = showEntry(next, units.value)
+    entry.value = before.value = showEntry(next, units.value)
     message.value = ''
   }
 
   useTypedField({
     name: () => fieldName(path()),
-    dirty: () => entry.value !== null && entry.value !== showEntry(value(), units.value),
+    dirty,
     enter: () => {
       commit()
       return message.value

@@ -11,11 +11,17 @@ function takesTyping(target: EventTarget | null): boolean {
   )
 }
 
+/** Whether Escape closes something there: a list that is open, a dialog. */
+const closes = (target: EventTarget | null): boolean =>
+  target instanceof HTMLElement &&
+  target.closest('[role=listbox],[role=combobox][aria-expanded=true],[role=dialog],[role=menu]') !== null
+
 /** Runs a table of commands by their keys while the component is there. */
 export function useKeys(commands: readonly Command[]): void {
   useEventListener(document, 'keydown', (event: KeyboardEvent) => {
     if (event.defaultPrevented) return
-    const command = commandFor(event, commands, takesTyping(event.target))
+    const typing = event.key === 'Escape' ? closes(event.target) : takesTyping(event.target)
+    const command = commandFor(event, commands, typing)
     if (!command) return
     event.preventDefault()
     command.run()

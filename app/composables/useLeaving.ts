@@ -34,7 +34,7 @@ export function useLeaving() {
   }
 
   async function mayTurn(): Promise<boolean> {
-    refused.value = typing.enterAll()
+    refused.value = typing.enterShown()
     return refused.value.length === 0 || ask()
   }
 

@@ -3,7 +3,7 @@ import { newDesign, usualOpening } from '../../core/design'
 import { INCH } from '../../core/measure'
 import { plan, platePair } from '../../core/plan'
 import { readAloud } from '../../core/words'
-import { withoutPartition } from '../composables/usePartitions'
+import { dropPartition } from './changes/walls'
 import { stripLines } from './strip-pages'
 import { readUnit } from './unit-entry'
 
@@ -89,7 +89,7 @@ test('a partition takes its openings with it, and those behind it move up', () =
       openings: [opening('south'), opening('partition-1'), opening('partition-2')],
     },
   }
-  const without = withoutPartition(design, 0)
+  const without = dropPartition(0)(design)
   expect(without.walls.partitions).toEqual([{ runs: 'width', at: 2000 }])
   expect(without.walls.openings.map(each => each.wall)).toEqual(['south', 'partition-1'])
 })

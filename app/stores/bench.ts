@@ -11,6 +11,7 @@ import { type Change, NoSuchDesign, openDesign, UnreadableDesign } from '../stor
 import { Journal, type JournalNews, type JournalState } from '../storage/journal'
 import { PATIENCE, troubleOf } from '../storage/trouble'
 import { journalWords, sayStorage } from '../logic/storage-words'
+import { inHand } from './in-hand'
 
 /** slow: storage has not answered yet; no-storage: it can't be read at all. */
 export type BenchState =
@@ -31,7 +32,6 @@ export const useBench = defineStore('bench', () => {
   const canUndo = ref(false)
   const canRedo = ref(false)
   const notice = ref('')
-  const hand = ref<string | null>(null)
   const view = ref<'drawing' | 'frame'>('drawing')
   let journal: Journal | null = null
   let watching: Stop | null = null
@@ -40,20 +40,7 @@ export const useBench = defineStore('bench', () => {
   const design = computed(() => preview.value ?? saved.value)
   const plan = computed(() => (design.value ? planOf(design.value, memory) : null))
   const cautions = computed(() => (plan.value ? cautionsOf(plan.value) : []))
-  const piece = computed<Piece | null>(() => pieceInHand())
-  /** The very board in hand, or null where what is in hand is gone. */
-  const member = computed(() => plan.value?.frame.members.find(each => each.id === hand.value) ?? null)
-
-  /** The piece in hand is remembered by one of its members, which outlives a new mark. */
-  function pieceInHand(): Piece | null {
-    const pieces = plan.value?.pieces ?? []
-    return (
-      pieces.find(each => hand.value !== null && each.members.includes(hand.value)) ??
-      pieces.find(each => each.role === 'rafter') ??
-      pieces[0] ??
-      null
-    )
-  }
+  const { letGo, ...inHandNow } = inHand(plan)
 
   async function open(id: string): Promise<void> {
     close()
@@ -86,7 +73,7 @@ export const useBench = defineStore('bench', () => {
     storing.value = 'stored'
     row.value = saved.value = preview.value = null
     canUndo.value = canRedo.value = false
-    hand.value = null
+    letGo()
     notice.value = ''
   }
 
@@ -183,25 +170,6 @@ export const useBench = defineStore('bench', () => {
     })
   }
 
-  /**
-   * Takes up the piece that a member belongs to; what is not a sawn board (a block, a pier) leaves the hand
-   * as it is.
-   */
-  function pick(member: string | null | undefined): void {
-    if (member && plan.value?.pieces.some(each => each.members.includes(member))) hand.value = member
-  }
-
-  const takeUp = (of: Piece): void => {
-    hand.value = of.members[0] ?? null
-  }
-
-  function nextPiece(by: 1 | -1): void {
-    const pieces = plan.value?.pieces ?? []
-    const at = pieces.findIndex(each => each.mark === piece.value?.mark)
-    const next = pieces[(at + by + pieces.length) % pieces.length]
-    if (next) takeUp(next)
-  }
-
   /** Resolves when everything is saved that was under way, or when it is plain that it can't be. */
   const settled = async (): Promise<void> => {
     await journal?.settled()
@@ -222,9 +190,7 @@ export const useBench = defineStore('bench', () => {
     design,
     plan,
     cautions,
-    piece,
-    member,
-    hand,
+    ...inHandNow,
     view,
     notice,
     storing,
@@ -241,9 +207,6 @@ export const useBench = defineStore('bench', () => {
     toggleUnits,
     cutState,
     tick,
-    takeUp,
-    pick,
-    nextPiece,
     settled,
     retry,
     putBack,

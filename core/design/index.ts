@@ -146,3 +146,14 @@ export {
   withRoofOf,
   workedOut,
 } from './roofs'
+export {
+  lineOf,
+  type Subject,
+  subjectAt,
+  type SubjectBench,
+  subjectBy,
+  type SubjectKind,
+  subjectKinds,
+  subjectsOf,
+  wallSubject,
+} from './subjects'

@@ -1,5 +1,6 @@
 import type { Hole } from '../frame'
 import type { Plan } from '../plan'
+import { baseElevationAreas, basePlanAreas } from './areas'
 import {
   ring,
   dimension,
@@ -63,6 +64,7 @@ export function basePlan(plan: Plan): Drawing {
       ring('footprint.length', { x: length, y: width * 0.75 }, { x: 1, y: 0 }),
       ring('footprint.width', { x: length * 0.75, y: width }, { x: 0, y: 1 }),
     ],
+    areas: basePlanAreas(plan),
   })
 }
 
@@ -104,6 +106,7 @@ export function baseElevation(plan: Plan): Drawing {
     lines,
     dimensions: dimensions(plan),
     handles: handles(plan),
+    areas: baseElevationAreas(plan),
   })
 }
 

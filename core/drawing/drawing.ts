@@ -150,6 +150,16 @@ export interface Label {
   readonly value?: number
 }
 
+/**
+ * Where a part of the building is touched that no board stands for: a slope, an opening, a find. `subject` is
+ * its key among the design's; `over` whether it lies over the boards that are drawn there.
+ */
+export interface Area {
+  readonly subject: string
+  readonly loop: readonly Point[]
+  readonly over: boolean
+}
+
 export interface Drawing {
   readonly name: string
   readonly low: Point
@@ -161,6 +171,7 @@ export interface Drawing {
   readonly running: readonly RunningMark[]
   readonly handles: readonly Handle[]
   readonly labels: readonly Label[]
+  readonly areas: readonly Area[]
 }
 
 /** A drawing of what it has; its extent is that of its patches and lines. */
@@ -173,6 +184,7 @@ export function drawn(name: string, parts: Partial<Omit<Drawing, 'name' | 'low' 
     running: [],
     handles: [],
     labels: [],
+    areas: [],
     ...parts,
   }
   return { name, ...whole, ...extentOf(whole.patches, whole.lines) }

@@ -1,5 +1,6 @@
 import type { Member } from '../frame'
 import type { Plan } from '../plan'
+import { floorAreas } from './areas'
 import {
   ring,
   dimension,
@@ -51,6 +52,7 @@ export function floorPlan(plan: Plan, layer: FloorLayer): Drawing {
     lines,
     dimensions: dimensions(plan),
     handles: handles(plan),
+    areas: floorAreas(plan, layer),
   })
 }
 

@@ -9,6 +9,7 @@ export {
 export { baseElevation, basePlan } from './base-views'
 export { boardOnBench, type Zone, zones } from './bench'
 export type {
+  Area,
   Dimension,
   DimensionName,
   Drawing,
@@ -49,4 +50,4 @@ export { sitePlan } from './site-plan'
 export { spread } from './spread'
 export { wallElevation, type WallLayer } from './wall-elevation'
 export { wallsPlan } from './walls-plan'
-export { type Laid, type LaidPath, type LaidRing, type LaidText, layOut } from './laid'
+export { type Laid, type LaidArea, type LaidPath, type LaidRing, type LaidText, layOut } from './laid'

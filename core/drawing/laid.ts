@@ -13,6 +13,13 @@ export interface LaidPath {
   readonly member: string | null
 }
 
+/** Where a part of the building is touched, as the `d` of an SVG path, px. */
+export interface LaidArea {
+  readonly subject: string
+  readonly d: string
+  readonly over: boolean
+}
+
 /** Words on the sheet, px: where their middle is, or, turned upright, their upper end. */
 export interface LaidText {
   readonly kind: 'label' | 'running' | 'figure' | 'pitch'
@@ -40,6 +47,7 @@ export interface Laid {
   readonly lines: readonly LaidPath[]
   readonly texts: readonly LaidText[]
   readonly rings: readonly LaidRing[]
+  readonly areas: readonly LaidArea[]
 }
 
 /** What a drawing is laid out with: its place, how lengths are shown, and the fields of problems. */
@@ -67,6 +75,7 @@ export function layOut(drawing: Drawing, ask: LaidAsk): Laid {
       ...running(drawing, ask).lines,
     ],
     texts: [...figures(drawing, ask, atFault), ...running(drawing, ask).texts, ...labels(drawing, ask)],
+    areas: drawing.areas.map(({ subject, loop, over }) => ({ subject, over, d: pathOf([loop], on.at) })),
     rings: drawing.handles.map(handle => ({ handle, at: on.at(handle.at), atFault: atFault(handle.field) })),
   }
 }

@@ -1,4 +1,5 @@
 import type { Plan } from '../plan'
+import { levelsAreas } from './areas'
 import { heightsOf } from '../design'
 import { circle } from './base-views'
 import { dimension, type Drawing, drawn, type Label, type Line, type Point } from './drawing'
@@ -44,6 +45,7 @@ export function levelsPlan(plan: Plan): Drawing {
   return drawn('levels', {
     lines,
     labels,
+    areas: levelsAreas(plan),
     dimensions: [
       dimension('below', 1, 'length', { x: 0, y: 0 }, { x: length, y: 0 }, length, 'footprint.length'),
       dimension('left', 1, 'span', { x: 0, y: 0 }, { x: 0, y: width }, width, 'footprint.width'),

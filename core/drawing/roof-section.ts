@@ -1,5 +1,6 @@
 import { peakAcross, ridgeOf } from '../lines'
 import type { Plan } from '../plan'
+import { sectionAreas } from './areas'
 import { type Drawing, drawn, type Line } from './drawing'
 import { seen, sectionView } from './view'
 import { overhangs } from './section-reach'
@@ -38,6 +39,7 @@ export function roofSection(plan: Plan, at?: number): Drawing {
     dimensions: dimensions(plan),
     pitches: pitchTags(plan),
     handles: handles(plan),
+    areas: sectionAreas(plan),
   })
 }
 

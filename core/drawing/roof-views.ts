@@ -4,6 +4,7 @@ import { type SideName } from '../design'
 import { type Member, isOfRoofOpening, isOfWall } from '../frame'
 import { vec } from '../geometry'
 import { type Plan, stretchOf } from '../plan'
+import { roofEndAreas, roofPlanAreas } from './areas'
 import {
   ring,
   dimension,
@@ -57,6 +58,7 @@ export function roofPlan(plan: Plan): Drawing {
       ...openings.flatMap(each => each.handles),
     ],
     labels: openings.map(each => each.label),
+    areas: roofPlanAreas(plan),
   })
 }
 
@@ -177,6 +179,7 @@ export function roofEnd(plan: Plan, side: 'east' | 'west'): Drawing {
     ),
     lines: [ground],
     dimensions: endDimensions(plan, side, ground),
+    areas: roofEndAreas(plan, side),
   })
 }
 

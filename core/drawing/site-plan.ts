@@ -1,3 +1,4 @@
+import { siteAreas } from './areas'
 import { type Boundary, buriedKinds, type Site } from '../design'
 import { findsOf, type Plan, type SiteFind } from '../plan'
 import { rectangle, type SiteTurn, type Spot, stakeNames, turnOf } from '../survey'
@@ -41,6 +42,7 @@ export function sitePlan(plan: Plan, sizes = false): Drawing {
     labels: [...(sizes ? sizesOf(turn, plan) : []), ...labelsOf(site, finds, turn, plan)],
     dimensions: dimensions(site, turn, plan),
     handles: handles(site, turn, plan),
+    areas: siteAreas(plan),
   })
 }
 

@@ -3,6 +3,7 @@ import { HAIR, ONE_READING } from '../measure'
 import { footOf, isSide, roughSize, standsOnDeck } from '../design'
 import { centred, type Member, type Wall, type WallName, faceOf, isOfWall } from '../frame'
 import { vec } from '../geometry'
+import { wallAreas } from './areas'
 import { type Plan, STACKED, type Stacked, stackingOf } from '../plan'
 import {
   ring,
@@ -55,6 +56,7 @@ export function wallElevation(plan: Plan, name: WallName, layer: WallLayer = 'fr
     dimensions: dimensions(plan, wall),
     handles: [...handles(plan, wall), ...openings.flatMap(each => each.handles)],
     labels: openings.map(each => each.label),
+    areas: wallAreas(plan, wall, layer),
   })
 }
 

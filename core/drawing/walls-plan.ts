@@ -1,6 +1,7 @@
 import { standsOnDeck } from '../design'
 import type { Member, Wall } from '../frame'
 import type { Plan } from '../plan'
+import { wallsPlanAreas } from './areas'
 import {
   ring,
   dimension,
@@ -51,6 +52,7 @@ export function wallsPlan(plan: Plan): Drawing {
     dimensions: dimensions(plan),
     handles: [...handles(plan), ...partitionHandles(plan), ...openings.flatMap(each => each.handles)],
     labels: openings.flatMap(each => each.labels),
+    areas: wallsPlanAreas(plan),
   })
 }
 

@@ -20,17 +20,42 @@ const searches = ref(0)
 /** What was looked at and held before the page was loaded again in this tab. */
 const view = usePlace<'drawing' | 'frame'>('view', 'drawing')
 const hand = usePlace<string>('hand', '')
+const held = usePlace<string>('held', '')
 onMounted(async () => {
-  const held = hand.value
+  const before = { hand: hand.value, held: held.value }
+  useTyping().clear()
   await bench.open(id.value)
-  bench.pick(held)
+  bench.pick(before.hand)
+  if (before.held) bench.hold(before.held)
+  else if (!before.hand && here.value !== 'saw') bench.hold(here.value)
   bench.view = view.value
 })
+/** A part of the building is in hand where it is drawn: its bench is shown, and a bench's own part held. */
 watch(
-  () => [bench.hand, bench.view] as const,
-  ([member, shown]) => {
+  () => bench.subject,
+  subject => {
+    if (subject?.bench && subject.bench !== here.value && here.value !== 'saw') go(subject.bench)
+  },
+)
+watch(here, to => {
+  if (to === 'saw') {
+    if (bench.subject && bench.piece) bench.takeUp(bench.piece)
+  } else if (bench.subject ? bench.subject.bench !== null && bench.subject.bench !== to : !bench.hand)
+    bench.hold(to)
+})
+/** On a phone what is touched opens in the hand. */
+watch(
+  () => bench.touched,
+  () => {
+    side.value = 'card'
+  },
+)
+watch(
+  () => [bench.hand, bench.held, bench.view] as const,
+  ([member, subject, shown]) => {
     if (bench.state !== 'open') return
     hand.value = member ?? ''
+    held.value = subject ?? ''
     view.value = shown
   },
 )
@@ -60,6 +85,19 @@ function saveDesign(): void {
 }
 
 const open = (): boolean => bench.design !== null
+async function toHand(): Promise<void> {
+  side.value = 'card'
+  await nextTick()
+  document.querySelector<HTMLElement>('.room-card h2')?.focus()
+}
+async function toDrawing(): Promise<void> {
+  side.value = 'sheet'
+  await nextTick()
+  ;(
+    document.querySelector<HTMLElement>('#sheet svg.picture, #sheet canvas') ??
+    document.getElementById('sheet')
+  )?.focus()
+}
 const commands: Command[] = [
   { id: 'roof', label: 'Roof bench', keys: 'R', may: () => true, run: () => go('roof') },
   { id: 'walls', label: 'Walls bench', keys: 'W', may: () => true, run: () => go('walls') },
@@ -76,6 +114,17 @@ const commands: Command[] = [
       bench.view = bench.view === 'frame' ? 'drawing' : 'frame'
     },
   },
+  {
+    id: 'out',
+    label: 'Out of what is in hand, to what it is part of',
+    keys: 'Escape',
+    may: open,
+    run: () => {
+      if (!bench.stepOut()) document.getElementById('sheet')?.focus()
+    },
+  },
+  { id: 'hand', label: 'To what is in hand', keys: 'H', may: open, run: toHand },
+  { id: 'drawing', label: 'To the drawing', keys: 'D', may: open, run: toDrawing },
   { id: 'next', label: 'Next card', keys: 'J', may: open, run: () => bench.nextPiece(1) },
   { id: 'previous', label: 'Previous card', keys: 'K', may: open, run: () => bench.nextPiece(-1) },
   {
@@ -123,7 +172,7 @@ useKeys(commands)
     </div>
     <div v-else-if="bench.notice" class="room-notice" role="status">
       <span>{{ bench.notice }}</span>
-      <Button text size="small" label="Good" @click="bench.notice = ''" />
+      <Button text size="small" label="OK" @click="bench.notice = ''" />
     </div>
     <main class="room-main">
       <div id="sheet" class="room-sheet" :class="{ away: narrow && side === 'card' }" tabindex="-1">
@@ -134,27 +183,21 @@ useKeys(commands)
         <LazyGroundBench v-else-if="here === 'ground'" />
         <LazySawBench v-else v-model:find="find" :narrow="narrow" :searches="searches" />
       </div>
-      <div
-        class="room-card"
-        :class="{ away: narrow && side === 'sheet' }"
-        role="region"
-        aria-label="The piece in hand"
-        tabindex="0"
-      >
-        <CutCard />
+      <div class="room-card" :class="{ away: narrow && side === 'sheet' }">
+        <HandPanel :at="here" />
       </div>
     </main>
-    <nav v-if="narrow" class="room-turn no-print" aria-label="Drawing or card">
+    <nav v-if="narrow" class="room-turn no-print" aria-label="Drawing or hand">
       <SelectButton
         v-model="side"
         :options="[
           { value: 'sheet', label: here === 'saw' ? 'Pieces' : 'Drawing' },
-          { value: 'card', label: 'Card' },
+          { value: 'card', label: 'Hand' },
         ]"
         option-value="value"
         option-label="label"
         :allow-empty="false"
-        aria-label="Drawing or card"
+        aria-label="Drawing or hand"
       />
     </nav>
     <LazyKeySheet v-if="keysOpen" v-model="keysOpen" :commands="commands" />
@@ -204,7 +247,7 @@ useKeys(commands)
 }
 .room-card {
   border-left: 1px solid var(--line);
-  overflow: auto;
+  overflow: hidden;
   min-width: 0;
 }
 @media (max-width: 1100px) {

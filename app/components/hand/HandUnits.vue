@@ -1,14 +1,17 @@
 <script setup lang="ts">
-import { ownSections, type SideName } from '../../core/design'
-import { fitUnits, withUnits } from '../../core/frame'
-import { findSection } from '../../core/lumber'
-import { sayLength } from '../../core/words'
-import { readUnit } from '../logic/unit-entry'
+import { ownSections, roofHas, type SideName, sideNames } from '../../../core/design'
+import { fitUnits, withUnits } from '../../../core/frame'
+import { findSection } from '../../../core/lumber'
+import { sayLength, sideWords } from '../../../core/words'
+import { readUnit } from '../../logic/unit-entry'
 
 /** Units on hand, salvaged or bought, and a wall sized from them. */
-const props = defineProps<{ wall: SideName }>()
-const open = defineModel<boolean>({ required: true })
 const bench = useBench()
+const wall = ref<SideName>('south')
+const house = computed(() => (bench.design ? roofHas(bench.design.roof).house : null))
+const walls = computed(() =>
+  sideNames.filter(side => side !== house.value).map(value => ({ value, label: sideWords[value] })),
+)
 const units = computed(() => bench.design?.units ?? 'imperial')
 const list = computed(() => bench.design?.walls.units ?? [])
 const blank = { name: '', width: '', height: '', count: '1' }
@@ -20,7 +23,7 @@ const fit = computed(() => {
   const own = ownSections(design.lumber)
   return fitUnits(
     design,
-    props.wall,
+    wall.value,
     plan.frame.lumber.plate,
     name => findSection(name, own) ?? plan.frame.lumber.plate,
   )
@@ -30,7 +33,7 @@ const told = computed(() => {
   const at = fit.value
   if (!at) return ''
   if (at.ok)
-    return `Side by side in the ${props.wall} wall, heads in line, they ask for a building ${say(at.overall)} along it and a wall ${say(at.height)} high.`
+    return `Side by side in the ${wall.value} wall, heads in line, they ask for a building ${say(at.overall)} along it and a wall ${say(at.height)} high.`
   if (at.code === 'no-units') return 'Add what you have: the frames measured outside.'
   return at.code === 'too-long'
     ? `Side by side they ask for ${say(at.needs)} of wall; ${say(at.most)} is the most. Take some away, or give them openings one by one.`
@@ -61,64 +64,53 @@ const remove = (i: number): void =>
 function size(): void {
   const at = fit.value
   if (!at?.ok) return
-  bench.edit(design => withUnits(design, props.wall, at))
-  open.value = false
+  bench.edit(design => withUnits(design, wall.value, at))
 }
 </script>
 
 <template>
-  <Dialog
-    v-model:visible="open"
-    modal
-    header="Units on hand"
-    :style="{ width: 'min(40rem, 94vw)' }"
-    dismissable-mask
-  >
-    <div class="units">
-      <ul>
-        <li v-for="(each, i) in list" :key="i">
-          <span
-            ><b class="figures">{{ each.count }} ×</b> {{ each.name }}
-            <span class="figures quiet">{{ say(each.width) }} × {{ say(each.height) }}</span></span
-          >
-          <Button
-            :aria-label="`Take away ${each.name}`"
-            icon="pi pi-times"
-            text
-            severity="secondary"
-            @click="remove(i)"
-          />
-        </li>
-      </ul>
-      <form class="row" @submit.prevent="add">
-        <label class="field"
-          ><span>Name</span
-          ><InputText
-            v-model="entry.name"
-            maxlength="40"
-            :invalid="fault?.field === 'name'"
-            placeholder="kitchen sash"
-        /></label>
-        <label class="field short"
-          ><span>Width</span><InputText v-model="entry.width" :invalid="fault?.field === 'width'"
-        /></label>
-        <label class="field short"
-          ><span>Height</span><InputText v-model="entry.height" :invalid="fault?.field === 'height'"
-        /></label>
-        <label class="field few"
-          ><span>How many</span
-          ><InputText v-model="entry.count" inputmode="numeric" :invalid="fault?.field === 'count'"
-        /></label>
-        <Button type="submit" label="Add" outlined />
-      </form>
-      <p v-if="fault" role="alert" class="fault">{{ fault.message }}</p>
-      <p class="told" role="status">{{ told }}</p>
-    </div>
-    <template #footer>
-      <Button label="Close" text severity="secondary" @click="open = false" />
-      <Button :label="`Size the ${wall} wall from them`" :disabled="!fit?.ok" @click="size" />
-    </template>
-  </Dialog>
+  <div class="units">
+    <ul>
+      <li v-for="(each, i) in list" :key="i">
+        <span
+          ><b class="figures">{{ each.count }} ×</b> {{ each.name }}
+          <span class="figures quiet">{{ say(each.width) }} × {{ say(each.height) }}</span></span
+        >
+        <Button
+          :aria-label="`Take away ${each.name}`"
+          icon="pi pi-times"
+          text
+          severity="secondary"
+          @click="remove(i)"
+        />
+      </li>
+    </ul>
+    <form class="row" @submit.prevent="add">
+      <label class="field"
+        ><span>Name</span
+        ><InputText
+          v-model="entry.name"
+          maxlength="40"
+          :invalid="fault?.field === 'name'"
+          placeholder="kitchen sash"
+      /></label>
+      <label class="field short"
+        ><span>Width</span><InputText v-model="entry.width" :invalid="fault?.field === 'width'"
+      /></label>
+      <label class="field short"
+        ><span>Height</span><InputText v-model="entry.height" :invalid="fault?.field === 'height'"
+      /></label>
+      <label class="field few"
+        ><span>How many</span
+        ><InputText v-model="entry.count" inputmode="numeric" :invalid="fault?.field === 'count'"
+      /></label>
+      <Button type="submit" label="Add" outlined />
+    </form>
+    <p v-if="fault" role="alert" class="fault">{{ fault.message }}</p>
+    <ChoiceField v-model="wall" label="Wall sized from them" :options="walls" />
+    <p class="told" role="status">{{ told }}</p>
+    <Button class="size" :label="`Size the ${wall} wall from them`" :disabled="!fit?.ok" @click="size" />
+  </div>
 </template>
 
 <style scoped>

@@ -1,11 +1,12 @@
 import 'fake-indexeddb/auto'
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals'
 import { createPinia, setActivePinia } from 'pinia'
-import { newDesign } from '../../core/design'
-import { database } from '../storage/database'
-import { addDesign, openDesign } from '../storage/designs'
-import { useBench } from '../stores/bench'
-import { useBelow } from './useBelow'
+import { newDesign } from '../../../core/design'
+import { database } from '../../storage/database'
+import { addDesign, openDesign } from '../../storage/designs'
+import { useBench } from '../../stores/bench'
+import * as below from './below'
+import { joistAt } from '../../hand/floor'
 
 let count = 0
 beforeEach(async () => {
@@ -17,12 +18,12 @@ afterEach(() => useBench().close())
 
 describe('what can be done below the walls', () => {
   test('a base that carries a floor brings one, a slab takes it away, and each is one step back', async () => {
-    const [bench, below] = [useBench(), useBelow()]
-    below.chooseBase('posts')
+    const bench = useBench()
+    bench.edit(below.chooseBase('posts'))
     expect(bench.design).toMatchObject({ base: { kind: 'posts' }, floor: { joist: '2x6' } })
-    below.chooseBase('slab')
+    bench.edit(below.chooseBase('slab'))
     expect(bench.design).toMatchObject({ base: { kind: 'slab' }, floor: null })
-    below.frameFloor()
+    bench.edit(below.frameFloor)
     expect(bench.design).toMatchObject({ base: null, floor: { joist: '2x6' } })
     await bench.settled()
     bench.undo()
@@ -35,46 +36,48 @@ describe('what can be done below the walls', () => {
   })
 
   test('taking the floor away takes the base that carried it', () => {
-    const [bench, below] = [useBench(), useBelow()]
-    below.chooseBase('skids')
-    below.takeFloor()
+    const bench = useBench()
+    bench.edit(below.chooseBase('skids'))
+    bench.edit(below.takeFloor)
     expect(bench.design).toMatchObject({ base: null, floor: null })
   })
 
   test('the joist in hand is doubled, and single again', () => {
-    const [bench, below] = [useBench(), useBelow()]
-    below.frameFloor()
+    const bench = useBench()
+    bench.edit(below.frameFloor)
     const joists = (): number =>
       bench.plan?.frame.members.filter(member => member.role === 'joist').length ?? 0
+    const toggle = (id: string): void => {
+      const { plan, design } = bench
+      const at = plan && design ? joistAt({ plan, design }, id) : null
+      if (at !== null) bench.edit(below.toggleDouble(at))
+    }
     const before = joists()
-    bench.hand = 'floor/joist/4'
-    below.toggleDouble()
+    toggle('floor/joist/4')
     expect(joists()).toBe(before + 1)
-    bench.hand = 'floor/joist/4'
-    below.toggleDouble()
+    toggle('floor/joist/4')
     expect(joists()).toBe(before)
-    bench.hand = 'roof/ridge'
-    below.toggleDouble()
+    toggle('roof/ridge')
     expect(joists()).toBe(before)
   })
 
   test('openings, porch, joint and deck are put in and taken out', () => {
-    const [bench, below] = [useBench(), useBelow()]
-    below.frameFloor()
-    below.addOpening()
-    below.choosePorch('west')
-    below.splitFloor(true)
-    below.chooseDeck('boards')
+    const bench = useBench()
+    bench.edit(below.frameFloor)
+    bench.edit(below.addFloorOpening)
+    bench.edit(below.choosePorch('west'))
+    bench.edit(below.splitFloor(true))
+    bench.edit(below.chooseDeck('boards'))
     expect(bench.design?.floor).toMatchObject({
       openings: [{ length: 609.6 }],
       porch: { side: 'west', depth: 1219.2 },
       joint: 1828.8,
       deck: { kind: 'boards' },
     })
-    below.dropOpening(0)
-    below.choosePorch('none')
-    below.splitFloor(false)
-    below.chooseDeck('sheets')
+    bench.edit(below.dropFloorOpening(0))
+    bench.edit(below.choosePorch('none'))
+    bench.edit(below.splitFloor(false))
+    bench.edit(below.chooseDeck('sheets'))
     expect(bench.design?.floor).toMatchObject({
       openings: [],
       porch: null,
@@ -84,19 +87,19 @@ describe('what can be done below the walls', () => {
   })
 
   test('what is measured on the site is kept, and can be taken back', async () => {
-    const [bench, below] = [useBench(), useBelow()]
-    below.setTape('south', 3000)
+    const bench = useBench()
+    bench.edit(below.setTape('south', 3000))
     expect(bench.design?.site).toBeNull()
-    below.setOutSite()
-    below.addBoundary()
-    below.addFind(true)
-    below.addFind(false)
-    below.changeFind(0, { name: 'Drain' })
-    below.nameBoundary(0, 'Ditch')
-    below.setTape('south', 3000)
-    below.addLevels(true)
-    below.addLevels(true)
-    below.addLevels(false)
+    bench.edit(below.setOutSite)
+    bench.edit(below.addBoundary)
+    bench.edit(below.addFind(true))
+    bench.edit(below.addFind(false))
+    bench.edit(below.changeFind(0, { name: 'Drain' }))
+    bench.edit(below.nameBoundary(0, 'Ditch'))
+    bench.edit(below.setTape('south', 3000))
+    bench.edit(below.addLevels(true))
+    bench.edit(below.addLevels(true))
+    bench.edit(below.addLevels(false))
     expect(bench.design?.site).toMatchObject({
       boundaries: [{ name: 'Ditch' }],
       finds: [{ name: 'Drain', places: [{}, {}] }, { kind: 'tree' }],
@@ -107,10 +110,10 @@ describe('what can be done below the walls', () => {
     await bench.settled()
     const opened = await openDesign(database(), `below-${count}`)
     expect(opened.design).toEqual(bench.design)
-    below.setTape('south', null)
-    below.dropLevel(0)
-    below.drop('finds', 0)
-    below.drop('boundaries', 0)
+    bench.edit(below.setTape('south', null))
+    bench.edit(below.dropLevel(0))
+    bench.edit(below.dropOfSite('finds', 0))
+    bench.edit(below.dropOfSite('boundaries', 0))
     expect(bench.design?.site).toMatchObject({
       boundaries: [],
       finds: [{ kind: 'tree' }],
@@ -120,12 +123,12 @@ describe('what can be done below the walls', () => {
   })
 
   test('rock is written down for a post, and taken back', () => {
-    const [bench, below] = [useBench(), useBelow()]
-    below.setRock('1/1', true)
-    below.chooseBase('posts')
-    below.setRock('1/1', true)
+    const bench = useBench()
+    bench.edit(below.setRock('1/1', true))
+    bench.edit(below.chooseBase('posts'))
+    bench.edit(below.setRock('1/1', true))
     expect(bench.cautions.map(caution => caution.code)).toContain('rock-above-frost')
-    below.setRock('1/1', false)
+    bench.edit(below.setRock('1/1', false))
     expect(bench.cautions.map(caution => caution.code)).not.toContain('rock-above-frost')
   })
 })

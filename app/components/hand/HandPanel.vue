@@ -1,0 +1,34 @@
+<script setup lang="ts">
+import type { Bench } from '../../logic/benches'
+
+/** What is in hand: a board's cut card, or a part of the building. */
+defineProps<{ at: Bench }>()
+const bench = useBench()
+const box = useTemplateRef<HTMLElement>('box')
+
+/** What is taken up from a drawing is read where it opens. */
+watch(
+  () => bench.touched,
+  async () => {
+    await nextTick()
+    box.value?.scrollTo({ top: 0 })
+    box.value?.querySelector<HTMLElement>('h2')?.focus({ preventScroll: true })
+  },
+)
+</script>
+
+<template>
+  <div ref="box" class="hand" role="region" aria-label="In hand" tabindex="0">
+    <HandTree :at="at" />
+    <HandSubject v-if="bench.subject" :key="bench.subject.key" :subject="bench.subject" />
+    <CutCard v-else />
+  </div>
+</template>
+
+<style scoped>
+.hand {
+  height: 100%;
+  overflow: auto;
+  min-width: 0;
+}
+</style>

@@ -1,0 +1,153 @@
+<script setup lang="ts">
+import { limits, type OwnSize, sectionsUsed } from '../../../core/design'
+import { formatLength } from '../../../core/measure'
+import { readOwnSize } from '../../logic/own-size'
+
+const bench = useBench()
+const units = computed(() => bench.design?.units ?? 'imperial')
+const own = computed(() => bench.design?.lumber.sections ?? [])
+const used = computed(() => new Set(bench.design ? sectionsUsed(bench.design).map(([, name]) => name) : []))
+const blank = { name: '', thickness: '', depth: '' }
+const entry = ref({ ...blank })
+const fault = ref<{ field: string; message: string } | null>(null)
+const moisture = ref<string | null>(null)
+const moistureFault = ref('')
+const size = (each: OwnSize): string =>
+  `${formatLength(each.thickness, { units: units.value, style: 'inches' })} × ${formatLength(each.depth, { units: units.value, style: 'inches' })}`
+
+function add(): void {
+  const read = readOwnSize(entry.value, own.value, units.value)
+  fault.value = read.ok ? null : { field: read.field, message: read.message }
+  if (!read.ok) return
+  bench.setValue('lumber.sections', [...own.value, read.size])
+  entry.value = { ...blank }
+}
+
+function setMoisture(): void {
+  if (moisture.value === null) return
+  const value = Number(moisture.value.replace('%', '').trim() || NaN)
+  const { min, max } = limits.moisture
+  const good = value >= min && value <= max
+  moistureFault.value = good ? '' : `Moisture must be a number from ${min} to ${max} percent.`
+  if (!good) return
+  bench.setValue('lumber.moisture', value)
+  moisture.value = null
+}
+
+useTypedField({
+  name: () => 'Own size',
+  dirty: () => Object.values(entry.value).some(each => each.trim() !== ''),
+  enter: () => {
+    add()
+    return fault.value?.message ?? ''
+  },
+})
+useTypedField({
+  name: () => 'Moisture',
+  dirty: () => moisture.value !== null,
+  enter: () => {
+    setMoisture()
+    return moistureFault.value
+  },
+})
+
+const remove = (name: string): void =>
+  bench.setValue(
+    'lumber.sections',
+    own.value.filter(each => each.name !== name),
+  )
+</script>
+
+<template>
+  <div class="lumber">
+    <div class="row">
+      <label class="field"
+        ><span>Moisture, %</span
+        ><InputText
+          :model-value="moisture ?? String(bench.design?.lumber.moisture ?? '')"
+          inputmode="decimal"
+          :invalid="!!moistureFault"
+          aria-describedby="moisture-fault"
+          @update:model-value="moisture = $event ?? ''"
+          @blur="setMoisture"
+          @keydown.enter="setMoisture"
+      /></label>
+      <p v-if="moistureFault" id="moisture-fault" role="alert" class="fault">{{ moistureFault }}</p>
+    </div>
+    <h3>Own sizes, rough-sawn or other</h3>
+    <ul class="own">
+      <li v-for="each in own" :key="each.name">
+        <span
+          >{{ each.name }} <span class="figures quiet">{{ size(each) }}</span></span
+        >
+        <Button
+          :aria-label="`Take away ${each.name}`"
+          icon="pi pi-times"
+          text
+          severity="secondary"
+          :disabled="used.has(each.name)"
+          :title="used.has(each.name) ? 'In use' : 'Take away'"
+          @click="remove(each.name)"
+        />
+      </li>
+      <li v-if="!own.length" class="quiet">None yet. Add the sizes you measured.</li>
+    </ul>
+    <form class="row" @submit.prevent="add">
+      <label class="field"
+        ><span>Name</span
+        ><InputText
+          v-model="entry.name"
+          maxlength="40"
+          :invalid="fault?.field === 'name'"
+          placeholder="rough 2x6"
+      /></label>
+      <label class="field"
+        ><span>Thickness</span><InputText v-model="entry.thickness" :invalid="fault?.field === 'thickness'"
+      /></label>
+      <label class="field"
+        ><span>Depth</span><InputText v-model="entry.depth" :invalid="fault?.field === 'depth'"
+      /></label>
+      <Button type="submit" label="Add" outlined />
+    </form>
+    <p v-if="fault" role="alert" class="fault">{{ fault.message }}</p>
+  </div>
+</template>
+
+<style scoped>
+.lumber {
+  display: grid;
+  gap: 14px;
+}
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px;
+  align-items: end;
+}
+.field {
+  display: grid;
+  gap: 4px;
+  font-size: 0.9rem;
+  color: var(--soft);
+}
+.field :deep(.p-inputtext) {
+  width: 9rem;
+}
+.own {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+.own li {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  border-bottom: 1px solid var(--line);
+  min-height: var(--target);
+}
+.fault {
+  padding: 8px 10px;
+  background: var(--wash);
+  border-left: 4px solid var(--crayon);
+}
+</style>

@@ -1,0 +1,150 @@
+import {
+  type Design,
+  lineOf,
+  MOST_PARTITIONS,
+  openingKinds,
+  roofHas,
+  roofOpeningKinds,
+  sideNames,
+  type Subject,
+  subjectBy,
+  subjectsOf,
+  withValue,
+} from '../../core/design'
+import type { Plan } from '../../core/plan'
+import { openingWords, roofOpeningWords } from '../../core/words'
+import {
+  addBoundary,
+  addFind,
+  addFloorOpening,
+  chooseBase,
+  choosePorch,
+  frameFloor,
+  setOutSite,
+} from '../logic/changes/below'
+import { addPurlins, addRoofOpening, MOST_ROOF_OPENINGS, withTies } from '../logic/changes/roof'
+import { addOpening, addPartition, sheathe } from '../logic/changes/walls'
+import type { Change } from '../storage/designs'
+import { tieTitle } from './roof'
+import { standing, wallOf } from './walls'
+
+/** Something that a building has not and can be given. */
+export interface Offer {
+  readonly name: string
+  readonly change: Change
+  /** What is in hand after it. */
+  readonly then: string
+}
+
+const offer = (name: string, then: string, change: Change): Offer => ({ name, then, change })
+const set =
+  (path: string, value: unknown): Change =>
+  at =>
+    withValue(at, path, value)
+
+/** What can be added where a subject is in hand, or anything that it is part of on its bench. */
+export function offersOf(plan: Plan, subject: Subject): Offer[] {
+  switch (subject.bench) {
+    case 'roof':
+      return roofOffers(plan)
+    case 'walls':
+      return wallOffers(plan, subject)
+    case 'floor':
+      return floorOffers(plan.design)
+    case 'ground':
+      return groundOffers(plan.design)
+    case null:
+      return []
+  }
+}
+
+function roofOffers(plan: Plan): Offer[] {
+  const { roof, lumber } = plan.design
+  const { parts, ties } = roofHas(roof)
+  const metric = lumber.yard === 'metric'
+  const board = metric ? '22x150' : '1x6'
+  const next = `roof.openings.${roof.openings.length}`
+  const sloped = parts.includes('sloped-tails')
+  return [
+    ...ties
+      .filter(kind => !roof.ties[kind])
+      .map(kind => offer(tieTitle(kind), 'roof.ties', withTies(kind, true))),
+    ...(parts.includes('ends') && roof.ends.hold === 'none'
+      ? [
+          offer('Ladder over the gables', 'roof.ends', set('roof.ends.hold', 'ladder')),
+          offer('Lookouts', 'roof.ends', set('roof.ends.hold', 'lookouts')),
+        ]
+      : []),
+    ...(parts.includes('ends') && !roof.ends.barge
+      ? [offer('Barge boards', 'roof.ends', set('roof.ends.barge', board))]
+      : []),
+    ...(roof.fascia.face ? [] : [offer('Fascia', 'roof.tails', set('roof.fascia.face', board))]),
+    ...(sloped && !roof.soffit
+      ? [offer('Boxed soffit', 'roof.tails', set('roof.soffit', { section: metric ? '38x63' : '2x3' }))]
+      : []),
+    ...(roof.blocking.plate === 'none' && roof.blocking.rows === 0
+      ? [offer('Blocks', 'roof.blocking', set('roof.blocking.plate', 'plumb'))]
+      : []),
+    ...(sloped && !roof.purlins ? [offer('Purlins', 'roof.purlins', addPurlins)] : []),
+    ...(plan.roof && roof.openings.length < MOST_ROOF_OPENINGS
+      ? roofOpeningKinds
+          .filter(kind => kind !== 'stair' || ties.includes('ceiling'))
+          .map(kind => offer(roofOpeningWords[kind], next, addRoofOpening(plan, kind)))
+      : []),
+  ]
+}
+
+function wallOffers(plan: Plan, subject: Subject): Offer[] {
+  const { design } = plan
+  const { walls } = design
+  const line = lineOf(subjectsOf(design), subject)
+  const wall =
+    line.map(each => wallOf({ design, subject: each })).find(each => each !== null) ?? standing({ design })[0]
+  const next = `walls.openings.${walls.openings.length}`
+  const studs = wall !== undefined && !isOfPosts(design, wall)
+  return [
+    ...(wall && studs && walls.openings.length < MOST_OPENINGS
+      ? openingKinds.map(kind => offer(openingWords[kind], next, addOpening(plan, wall, kind)))
+      : []),
+    ...(walls.partitions.length < MOST_PARTITIONS
+      ? [offer('Partition', `walls.partitions.${walls.partitions.length}`, addPartition)]
+      : []),
+    ...(walls.sheathing ? [] : [offer('Sheets on the walls', 'walls.sheathing', sheathe(true))]),
+  ]
+}
+const MOST_OPENINGS = 40
+const isOfPosts = ({ walls }: Design, wall: string): boolean =>
+  sideNames.some(side => side === wall && walls.sides[side].build === 'posts')
+
+const floorOffers = ({ floor }: Design): Offer[] =>
+  floor
+    ? [
+        ...(floor.porch ? [] : [offer('Porch', 'floor.porch', choosePorch('south'))]),
+        ...(floor.openings.length < 10
+          ? [offer('Opening', `floor.openings.${floor.openings.length}`, addFloorOpening)]
+          : []),
+      ]
+    : [offer('Floor of joists', 'floor', frameFloor)]
+
+function groundOffers(design: Design): Offer[] {
+  const { site, base } = design
+  return [
+    ...(site
+      ? [
+          ...(site.boundaries.length < 12
+            ? [offer('Plot line', `site.boundaries.${site.boundaries.length}`, addBoundary)]
+            : []),
+          ...(site.finds.length < 40
+            ? [
+                offer('Find', `site.finds.${site.finds.length}`, addFind(false)),
+                offer('Service', `site.finds.${site.finds.length}`, addFind(true)),
+              ]
+            : []),
+        ]
+      : [offer('Set out the site', 'site', setOutSite)]),
+    ...(base ? [] : [offer('Base', 'base', chooseBase(design.floor ? 'skids' : 'slab'))]),
+  ]
+}
+
+/** Whether a key is of a subject that stands after all. */
+export const stands = (design: Design, key: string): boolean => subjectBy(subjectsOf(design), key) !== null

@@ -1,0 +1,376 @@
+import { roofHas, type RoofOpeningKind, type RoofPart, type SideName, type TieKind } from '../../core/design'
+import { eavesOf } from '../../core/lines'
+import { isOfRoofOpening } from '../../core/frame'
+import { cardOf } from '../../core/plan'
+import { roofOpeningWords, sideWords } from '../../core/words'
+import { figureRows } from '../logic/card-rows'
+import {
+  chosenSeat,
+  chooseSeat,
+  dropRoofOpening,
+  panelsLead,
+  ridgeCarries,
+  type SeatChoice,
+  withPurlins,
+  withTies,
+} from '../logic/changes/roof'
+import {
+  act,
+  type At,
+  block,
+  board,
+  boardOrNone,
+  choice,
+  head,
+  length,
+  lengths,
+  numbers,
+  onOff,
+  type Option,
+  type Row,
+  say,
+  upTo,
+} from './row'
+
+const hasPart = ({ design }: At, part: RoofPart): boolean => roofHas(design.roof).parts.includes(part)
+
+const seatOptions: readonly { readonly value: SeatChoice; readonly label: string }[] = [
+  { value: 'full-bearing', label: 'Full bearing' },
+  { value: 'third', label: 'Third of the depth, square' },
+  { value: 'third-plumb', label: 'Third of the depth, plumb' },
+  { value: 'height-above-plate', label: 'Chosen height above plate' },
+  { value: 'none', label: 'None: level cut' },
+  { value: 'wedge', label: 'None: wedges' },
+]
+
+/** A rafter over two walls has a bird's mouth on both. */
+function seat(at: At): Row[] {
+  const { seats } = roofHas(at.design.roof)
+  if (!seats.length) return []
+  return [
+    choice(
+      at,
+      'roof.seat.rule',
+      seatOptions.filter(({ value }) => seats.includes('none') || (value !== 'none' && value !== 'wedge')),
+      {
+        value: chosenSeat(at.design.roof.seat),
+        change: to => chooseSeat(at.plan, to as SeatChoice),
+      },
+    ),
+    ...(at.design.roof.seat.rule === 'height-above-plate' ? length(at, 'roof.seat.height') : []),
+  ]
+}
+
+/** The whole roof: its shape, its slope, and what its rafters are. */
+export function roof(at: At): Row[] {
+  const { roof } = at.design
+  const has = roofHas(roof)
+  return [
+    block('shape'),
+    ...lengths(at, 'roof.pitch'),
+    ...(has.peak ? lengths(at, 'roof.peak.at', 'roof.peak.height') : []),
+    ...(hasPart(at, 'strip') ? lengths(at, 'roof.raised.at') : []),
+    board(at, 'roof.rafter'),
+    choice(
+      at,
+      'roof.panel',
+      [
+        { value: 'rafters', label: 'As asked' },
+        { value: 'panels', label: 'Roof panels' },
+      ],
+      {
+        name: 'Spacing from',
+        value: roof.panel ? 'panels' : 'rafters',
+        change: to => panelsLead(to === 'panels'),
+      },
+    ),
+    ...length(at, 'roof.spacing'),
+    ...(roof.panel
+      ? [
+          ...length(at, 'roof.panel.cover'),
+          choice(at, 'roof.panel.per', numbers(1, 3)),
+          say(
+            'What one panel covers less its lap; its seams then fall on rafters. Square the first panel: all others follow it.',
+          ),
+        ]
+      : []),
+    ...seat(at),
+    ...overhangs(at),
+  ]
+}
+
+const overhangs = (at: At): Row[] => [
+  ...length(at, 'roof.overhang.eave'),
+  ...(at.plan.building.roof.overhang.high === null ? [] : length(at, 'roof.overhang.high')),
+  ...(hasPart(at, 'ends') ? length(at, 'roof.overhang.gable') : []),
+]
+
+/** One slope: its pitch, its reach and the figures of its rafters. */
+export function slope(at: At): Row[] {
+  const side: SideName = at.subject.side ?? 'south'
+  const { roof } = at.plan.frame
+  const has = roofHas(at.design.roof)
+  const own = has.peak && side === 'north' ? 'roof.northPitch' : 'roof.pitch'
+  const face = roof.faces.find(({ falls }) => falls === side)
+  const eave = eavesOf(roof).find(each => each.side === side)
+  const piece = at.plan.pieces.find(
+    ({ role, members }) =>
+      (role === 'rafter' || role === 'roof-joist' || role === 'jack-rafter') &&
+      at.plan.frame.members.some(
+        ({ id, where }) => id === members[0] && where.of?.kind === 'face' && where.of.id === face?.id,
+      ),
+  )
+  return [
+    ...length(at, own),
+    ...(eave ? length(at, eave.reach.field) : []),
+    board(at, 'roof.rafter'),
+    ...length(at, 'roof.spacing'),
+    ...seat(at),
+    ...(piece
+      ? [
+          head(`Figures of ${piece.mark}`),
+          { kind: 'figures', rows: figureRows(cardOf(at.plan, piece), at.units) } as const,
+        ]
+      : []),
+  ]
+}
+
+/** What carries the rafters' upper ends. */
+export function ridge(at: At): Row[] {
+  const { roof } = at.design
+  const plies = numbers(1, 3)
+  if (hasPart(at, 'ledger')) return [board(at, 'roof.ridge', 'Ledger')]
+  if (hasPart(at, 'strip'))
+    return [
+      ...length(at, 'roof.raised.at'),
+      board(at, 'roof.ridge', 'Ledger and header'),
+      choice(at, 'roof.raised.plies', plies, { name: 'Header, plies' }),
+      board(at, 'roof.raised.post'),
+      ...length(at, 'roof.raised.spacing'),
+      say("Posts stand on a partition whose face is the strip's, or on the deck."),
+    ]
+  if (hasPart(at, 'hips'))
+    return [
+      board(at, 'roof.ridge'),
+      boardOrNone(at, 'roof.hip.section', { none: 'As the ridge' }),
+      choice(at, 'roof.hip.edge', [
+        { value: 'dropped', label: 'Dropped' },
+        { value: 'backed', label: 'Backed' },
+      ]),
+    ]
+  return [
+    board(at, 'roof.ridge'),
+    choice(
+      at,
+      'roof.beam',
+      [
+        { value: 'board', label: 'A board' },
+        { value: 'beam', label: 'A beam on posts' },
+      ],
+      {
+        name: 'The ridge is',
+        value: roof.beam ? 'beam' : 'board',
+        change: to => ridgeCarries(to === 'beam'),
+      },
+    ),
+    ...(roof.beam
+      ? [
+          choice(at, 'roof.beam.plies', plies),
+          board(at, 'roof.beam.post'),
+          ...length(at, 'roof.beam.spacing'),
+        ]
+      : []),
+  ]
+}
+
+export const firrings = (at: At): Row[] => [
+  say('On each level joist, ripped to the fall.'),
+  board(at, 'roof.firring.section'),
+  ...length(at, 'roof.firring.least'),
+]
+
+/** The rafters' lower ends, and the boards on them. */
+export function tails(at: At): Row[] {
+  const { roof } = at.design
+  const sloped = hasPart(at, 'sloped-tails')
+  return [
+    ...length(at, 'roof.overhang.eave'),
+    ...(sloped
+      ? [
+          choice(
+            at,
+            'roof.tail',
+            [
+              { value: 'plumb', label: 'Plumb' },
+              { value: 'square', label: 'Square' },
+              { value: 'level', label: 'Plumb and level' },
+            ],
+            { name: 'Tails end' },
+          ),
+          ...(roof.tail === 'level' ? length(at, 'roof.tails.face') : []),
+          ...length(at, 'roof.tails.wild'),
+        ]
+      : [say('Level tails: soffit boards nail straight to them.')]),
+    boardOrNone(at, 'roof.fascia.sub'),
+    boardOrNone(at, 'roof.fascia.face'),
+    ...(sloped
+      ? [
+          boardOrNone(at, 'roof.soffit', {
+            name: 'Boxed soffit, of',
+            value: roof.soffit?.section ?? '',
+            wrap: section => ({ section }),
+          }),
+          boardOrNone(at, 'roof.tails.finish', { name: 'Boards let into the tails' }),
+        ]
+      : []),
+  ]
+}
+
+export const ends = (at: At): Row[] => [
+  ...length(at, 'roof.overhang.gable'),
+  choice(
+    at,
+    'roof.ends.hold',
+    [
+      { value: 'none', label: 'Nothing' },
+      { value: 'ladder', label: 'A ladder' },
+      { value: 'lookouts', label: 'Lookouts' },
+    ],
+    { name: 'Carried by' },
+  ),
+  ...(at.design.roof.ends.hold === 'none' ? [] : length(at, 'roof.ends.spacing')),
+  ...(at.design.roof.ends.hold === 'lookouts' ? [board(at, 'roof.ends.lookout')] : []),
+  boardOrNone(at, 'roof.ends.barge'),
+]
+
+const tieWords: Record<TieKind, { readonly title: string; readonly why: string }> = {
+  rafter: {
+    title: 'Rafter ties',
+    why: 'Low down, from plate to plate: they keep the rafters from pushing the walls apart.',
+  },
+  collar: {
+    title: 'Collar ties',
+    why: "Up near the ridge: they keep the two slopes together in the wind. They don't hold the walls.",
+  },
+  ceiling: {
+    title: 'Ceiling joists',
+    why: "Beside every rafter, for a ceiling or a loft's floor; low down they hold the walls too.",
+  },
+}
+export const tieTitle = (kind: TieKind): string => tieWords[kind].title
+const hung = "Level from the low wall to a ledger on the high side, for a ceiling or a loft's floor."
+const every: Option[] = [
+  { value: 1, label: 'Every rafter' },
+  { value: 2, label: 'Each second' },
+  { value: 3, label: 'Each third' },
+]
+
+export function ties(at: At): Row[] {
+  const kinds = roofHas(at.design.roof).ties
+  return [
+    ...kinds.flatMap((kind): Row[] => {
+      const { title, why } = tieWords[kind]
+      const path = `roof.ties.${kind}` as const
+      const on = at.design.roof.ties[kind]
+      return [
+        head(title),
+        say(hasPart(at, 'ridge') ? why : hung),
+        choice(at, path, onOff('None', 'Framed'), {
+          name: title,
+          value: on ? 'yes' : 'no',
+          change: to => withTies(kind, to === 'yes'),
+        }),
+        ...(on
+          ? [
+              board(at, `${path}.section`, `${title}, of`),
+              choice(at, `${path}.every`, every, { name: `${title}, at` }),
+              ...length(at, `${path}.height`),
+            ]
+          : []),
+      ]
+    }),
+    say('What ties must carry, and with which nails, local code and an engineer decide.'),
+  ]
+}
+
+export const purlins = (at: At): Row[] => [
+  say(
+    `Under the ${hasPart(at, 'hips') ? 'common rafters' : 'rafters'} halfway up, on braces down to a partition along the building.`,
+  ),
+  choice(at, 'roof.purlins.section', boardOptions(at), {
+    value: at.design.roof.purlins?.section ?? '',
+    change: to => withPurlins(to === '' ? null : String(to)),
+  }),
+  ...(at.design.roof.purlins
+    ? [board(at, 'roof.purlins.brace', 'Braces'), ...length(at, 'roof.purlins.spacing')]
+    : []),
+]
+const boardOptions = (at: At): readonly Option[] => {
+  const row = boardOrNone(at, 'roof.purlins.section')
+  return row.kind === 'choice' ? row.options : []
+}
+
+export function blocks(at: At): Row[] {
+  const { blocking } = at.design.roof
+  const { falls } = roofHas(at.design.roof)
+  return [
+    choice(
+      at,
+      'roof.blocking.plate',
+      [
+        { value: 'none', label: 'None' },
+        { value: 'plumb', label: 'Plumb' },
+        ...(hasPart(at, 'sloped-tails') ? [{ value: 'square', label: 'Square to the slope' }] : []),
+      ],
+      { name: 'Over the plates' },
+    ),
+    ...(blocking.plate === 'none'
+      ? []
+      : [
+          choice(at, 'roof.blocking.vents', upTo(3), { name: 'Holes for air in each' }),
+          ...(blocking.vents > 0 ? length(at, 'roof.blocking.hole') : []),
+        ]),
+    choice(at, 'roof.blocking.rows', upTo(2), {
+      name: falls.length === 1 ? 'Rows between the walls' : 'Rows between plate and ridge',
+    }),
+    ...(blocking.plate === 'none' && !blocking.rows
+      ? []
+      : [
+          ...length(at, 'roof.blocking.air'),
+          say("Shallower blocks let air pass between them and the roof's deck."),
+        ]),
+  ]
+}
+
+export function roofOpening(at: At): Row[] {
+  const i = at.subject.index ?? 0
+  const opening = at.design.roof.openings[i]
+  if (!opening) return []
+  const path = `roof.openings.${i}` as `roof.openings.${number}`
+  const slopes = roofHas(at.design.roof).falls
+  const framed = at.plan.frame.members.some(({ where }) => isOfRoofOpening(where, i + 1))
+  return [
+    ...(opening.kind === 'stair' || slopes.length === 1
+      ? []
+      : [
+          choice(
+            at,
+            `${path}.slope`,
+            slopes.map(value => ({ value, label: sideWords[value] })),
+          ),
+        ]),
+    ...lengths(at, `${path}.at`, `${path}.up`, `${path}.width`, `${path}.length`),
+    choice(
+      at,
+      `${path}.plies`,
+      [
+        { value: 1, label: 'One board' },
+        { value: 2, label: 'Two boards' },
+      ],
+      { name: 'Beside it' },
+    ),
+    ...(framed ? [] : [say('not framed', true)]),
+    act(`Take the ${roofWord(opening.kind)} away`, 'pi pi-times', dropRoofOpening(i), { then: 'roof' }),
+  ]
+}
+const roofWord = (kind: RoofOpeningKind): string => roofOpeningWords[kind].toLowerCase()

@@ -1,0 +1,89 @@
+import type { Subject, SubjectKind } from '../../core/design'
+import type { Plan } from '../../core/plan'
+import { speciesNames } from '../../core/lumber'
+import { speciesWords } from '../../core/words'
+import * as floor from './floor'
+import * as ground from './ground'
+import * as roof from './roof'
+import { type At, block, choice, lengths, type Row, say } from './row'
+import * as walls from './walls'
+
+const building = (at: At): Row[] => [
+  ...lengths(at, 'footprint.length', 'footprint.width', 'walls.height'),
+  choice(at, 'units', [
+    { value: 'imperial', label: 'Feet and inches' },
+    { value: 'metric', label: 'Millimetres' },
+  ]),
+]
+
+const lumber = (at: At): Row[] => [
+  choice(
+    at,
+    'lumber.species',
+    speciesNames.map(value => ({ value, label: speciesWords[value] })),
+  ),
+  choice(
+    at,
+    'lumber.yard',
+    [
+      { value: 'imperial', label: 'Feet and inches' },
+      { value: 'metric', label: 'Metric lengths' },
+    ],
+    { name: 'The yard sells' },
+  ),
+  block('sizes'),
+]
+
+const units = (): Row[] => [
+  say('Units on hand, salvaged or bought: the frames measured outside. A wall can be sized from them.'),
+  block('units'),
+]
+
+/** The rows of each kind of subject. */
+const tables: Readonly<Record<SubjectKind, (at: At) => Row[]>> = {
+  building,
+  lumber,
+  roof: roof.roof,
+  slope: roof.slope,
+  ridge: roof.ridge,
+  tails: roof.tails,
+  ends: roof.ends,
+  ties: roof.ties,
+  purlins: roof.purlins,
+  blocks: roof.blocks,
+  firrings: roof.firrings,
+  'roof-opening': roof.roofOpening,
+  walls: walls.walls,
+  wall: walls.wall,
+  opening: walls.opening,
+  sheets: walls.sheets,
+  posts: walls.posts,
+  partition: walls.partition,
+  units,
+  floor: floor.floor,
+  joists: floor.joists,
+  deck: floor.deck,
+  porch: floor.porch,
+  'floor-opening': floor.floorOpening,
+  ground: ground.ground,
+  site: ground.site,
+  boundary: ground.boundary,
+  find: ground.find,
+  stakes: ground.stakes,
+  levels: ground.levels,
+  base: ground.base,
+  rows: ground.rows,
+  gravel: ground.gravel,
+}
+
+/** What a subject has to be typed, chosen, done and read, in the order it is thought of. */
+export function rowsOf(plan: Plan, subject: Subject): Row[] {
+  const { design } = plan
+  return tables[subject.kind]({
+    plan,
+    design,
+    units: design.units,
+    yard: design.lumber.yard,
+    subject,
+  })
+}

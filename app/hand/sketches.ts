@@ -1,0 +1,150 @@
+/** A choice drawn: its outline and what is cut out or set on it, as SVG paths in a box of 96 by 60. */
+export interface Sketch {
+  readonly name: string
+  /** Wood, filled. */
+  readonly wood: readonly string[]
+  /** The other wood: a plate, a wall, what it meets. */
+  readonly other: readonly string[]
+  /** Lines that are looked at. */
+  readonly mark: readonly string[]
+}
+
+const sketch = (
+  name: string,
+  wood: readonly string[],
+  other: readonly string[] = [],
+  mark: readonly string[] = [],
+): Sketch => ({ name, wood, other, mark })
+
+const plate = 'M40 40h18v8h-18z M40 48h18v12h-18z'
+/** A rafter over a plate, its lower edge with what is cut of it at the wall. */
+const rafter = (cut: string): string => `M8 43L88 3V23${cut}L8 60z`
+const tail = (end: string): string => `M92 2V20L46 42H28L${end}z`
+const wall = 'M28 42h18v18h-18z'
+
+/** The sketches of a field's choices, by its path; none where words are enough. */
+const sketches: Readonly<Record<string, readonly Sketch[]>> = {
+  'roof.seat.rule': [
+    sketch(
+      'Full bearing: the seat is as wide as the plate',
+      [rafter('L58 40H40V46')],
+      [plate],
+      ['M40 40H58'],
+    ),
+    sketch('A third of the depth', [rafter('L50 42.5 L50 40H40V45')], [plate], ['M40 27V40']),
+    sketch(
+      'Chosen height above the plate',
+      [rafter('L52 42 L52 40H40V45')],
+      [plate],
+      ['M40 27V40 M36 27H44 M36 40H44'],
+    ),
+    sketch('None: cut level along the bottom', ['M40 26L88 3V23L58 40H40z'], [plate], ['M40 40H58']),
+    sketch('None: on a wedge', ['M12 27L88 1V19L12 45z'], [plate, 'M40 40H58V30z'], ['M40 40H58']),
+  ],
+  'roof.tail': [
+    sketch('Plumb', [tail('10 51V31')], [wall], ['M10 51V31']),
+    sketch('Square to the slope', [tail('14 50L6 34')], [wall], ['M14 50L6 34']),
+    sketch('Plumb and level', [tail('20 45H10V31')], [wall], ['M20 45H10V31']),
+  ],
+  'walls.corner': [
+    sketch(
+      'Third stud',
+      ['M8 10h10v18h-10z', 'M52 10h10v18h-10z', 'M72 10h10v18h-10z'],
+      ['M62 30h20v28h-20z'],
+      ['M62 10v18'],
+    ),
+    sketch(
+      'Nailer laid flat',
+      ['M8 10h10v18h-10z', 'M52 20h20v8h-20z', 'M72 10h10v18h-10z'],
+      ['M62 30h20v28h-20z'],
+      ['M52 28h20'],
+    ),
+  ],
+  'walls.through': [
+    sketch(
+      'Eave walls run through',
+      ['M6 8h84v12h-84z', 'M6 44h84v12h-84z'],
+      ['M6 20h12v24h-12z', 'M78 20h12v24h-12z'],
+    ),
+    sketch(
+      'Gable walls run through',
+      ['M6 8h12v48h-12z', 'M78 8h12v48h-12z'],
+      ['M18 8h60v12h-60z', 'M18 44h60v12h-60z'],
+    ),
+  ],
+  'walls.gables': [
+    sketch(
+      'Studs on the wall, under the end rafters',
+      ['M30 26h5v18h-5z', 'M46 12h5v32h-5z', 'M62 26h5v18h-5z'],
+      ['M4 44h88v6h-88z'],
+      ['M4 44L48 6L92 44'],
+    ),
+    sketch(
+      'Studs notched behind the end rafters',
+      ['M30 16h5v28h-5z', 'M46 4h5v40h-5z', 'M62 16h5v28h-5z'],
+      ['M4 44h88v6h-88z'],
+      ['M4 44L48 6L92 44'],
+    ),
+    sketch(
+      'Studs from the floor to a raked plate',
+      ['M30 26h5v34h-5z', 'M46 12h5v48h-5z', 'M62 26h5v34h-5z'],
+      [],
+      ['M4 44L48 6L92 44 M6 48L48 12L90 48'],
+    ),
+    sketch('Open', [], ['M4 44h88v6h-88z'], ['M4 44L48 6L92 44']),
+  ],
+  'roof.hip.edge': [
+    sketch(
+      'Dropped: lowered until its edges touch both slopes',
+      ['M40 20h16v36h-16z'],
+      [],
+      ['M6 38L48 14L90 38'],
+    ),
+    sketch(
+      'Backed: its top bevelled to lie in both slopes',
+      ['M40 18.6L48 14L56 18.6V56h-16z'],
+      [],
+      ['M6 38L48 14L90 38'],
+    ),
+  ],
+  'roof.beam': [
+    sketch(
+      'A board joins the rafters; ties hold the walls',
+      ['M45 8h6v20h-6z'],
+      ['M45 12L6 44V56L45 24z', 'M51 12L90 44V56L51 24z'],
+      ['M22 42H74'],
+    ),
+    sketch(
+      'A beam on posts carries them',
+      ['M42 20h12v20h-12z', 'M45 40h6v20h-6z'],
+      ['M48 8L6 42V52L48 20z', 'M48 8L90 42V52L48 20z'],
+    ),
+  ],
+  'roof.ends.hold': [
+    sketch(
+      'A ladder of rungs out to a fly rafter',
+      ['M74 6h7v48h-7z'],
+      ['M12 6h7v48h-7z', 'M52 6h7v48h-7z'],
+      ['M59 14H74 M59 30H74 M59 46H74'],
+    ),
+    sketch(
+      'Lookouts let in over the end rafter',
+      ['M74 6h7v48h-7z', 'M19 14h55v6h-55z', 'M19 38h55v6h-55z'],
+      ['M12 6h7v48h-7z', 'M52 6h7v48h-7z'],
+    ),
+  ],
+  'roof.blocking.plate': [
+    sketch('Plumb over the wall', ['M40 18v22h7v-25z'], [plate], ['M8 43L88 3 M8 60L88 20']),
+    sketch('Square to the slope', ['M38 27L46 42L53 39L45 24z'], [plate], ['M8 43L88 3 M8 60L88 20']),
+  ],
+  'walls.posts.joint': [
+    sketch('Half-lapped', ['M4 16h50v12h-14v12h-36z'], ['M54 16h38v24h-52v-12h14z', 'M38 40h20v20h-20z']),
+    sketch('Scarfed', ['M4 16h56l-24 24h-32z'], ['M60 16h32v24h-56z', 'M38 40h20v20h-20z']),
+  ],
+  'base.ends': [
+    sketch('Square', ['M6 20h84v20h-84z'], [], []),
+    sketch('Sloped, to be pulled', ['M6 20h84v6l-14 14h-56l-14-14z'], [], []),
+  ],
+}
+
+export const sketchesOf = (path: string): readonly Sketch[] => sketches[path] ?? []
