@@ -72,7 +72,7 @@ function frame(): void {
         :label="`The floor ${layer === 'frame' ? 'frame' : 'deck'} from above, south at the bottom`"
       />
       <template v-if="layer === 'frame' && pair">
-        <p class="caption quiet">
+        <p class="caption low quiet">
           Mark both rims from the {{ bay?.joists === 'x' ? 'south' : 'west' }} end: X ahead, T a joist cut
           short.
         </p>

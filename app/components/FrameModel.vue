@@ -121,6 +121,14 @@ async function savePicture(): Promise<void> {
           @click="goTo(1)"
         />
       </span>
+      <Button label="Fit" text title="Fit (0)" severity="secondary" @click="viewer?.fit()" />
+      <Button
+        icon="pi pi-image"
+        text
+        severity="secondary"
+        aria-label="Save the picture as PNG"
+        @click="savePicture"
+      />
     </div>
     <ProblemLine />
     <p v-if="failed" class="failed" role="alert">
@@ -149,15 +157,6 @@ async function savePicture(): Promise<void> {
       <label class="slide"
         >Apart<input v-model.number="apart" type="range" min="0" max="1" step="0.05"
       /></label>
-      <Button label="Fit" outlined title="Fit (0)" severity="secondary" @click="viewer?.fit()" />
-      <Button
-        label="PNG"
-        icon="pi pi-image"
-        outlined
-        severity="secondary"
-        aria-label="Save the picture as PNG"
-        @click="savePicture"
-      />
     </div>
   </div>
 </template>

@@ -46,6 +46,14 @@ watch(
   },
   { immediate: true },
 )
+/** Coming onto the bench, the step that is shown is in hand where there is something of it. */
+watch(
+  () => bench.subject?.kind === 'ground' && known.value,
+  at => {
+    if (at) bench.hold(subjects[part.value] ?? 'ground')
+  },
+  { immediate: true },
+)
 function turn(to: string): void {
   part.value = to
   bench.hold(subjects[to] ?? 'ground')

@@ -100,7 +100,7 @@ const id = useId()
   font-size: 0.9rem;
   text-align: left;
 }
-@media (pointer: coarse), (max-width: 720px) {
+@media (pointer: coarse), (max-width: 900px) {
   .entry {
     min-height: 44px;
     min-width: 60px;

@@ -9,7 +9,9 @@ const bench = useBench()
 const box = useTemplateRef<HTMLElement>('box')
 const { width } = useElementSize(box)
 const units = computed(() => bench.design?.units ?? 'imperial')
-const BOARD = 22
+const BOARD = 16
+/** px that a letter needs along a board. */
+const LETTER = 10
 /** Along the boards to scale; across them wide enough to read. */
 const view = computed(() => {
   const { length, marks } = props.pair
@@ -25,19 +27,37 @@ const view = computed(() => {
     width.value - 8,
   )
   const words = far ? [...spreadOut].reverse() : spreadOut
-  const foot = props.pair.boards * (BOARD + 8)
+  const foot = props.pair.boards * (BOARD + 4)
   const height =
     foot + 22 + 8 * Math.max(0, ...marks.map(mark => formatLength(mark.from, { units: units.value }).length))
   const stretch = (a: number, b: number) => ({ x: Math.min(at(a), at(b)), wide: Math.abs(at(b) - at(a)) })
+  const whole = stretch(0, length)
+  // letters stand in their board, ahead of their lines, and apart from one another
+  const middles = order.map(
+    ({ from, to, letter }) => (at(from) + at(to)) / 2 + (letter === 'X' ? (far ? -3 : 3) : 0),
+  )
+  const left = whole.x + LETTER / 2
+  const apart = spread(
+    middles.map(x => x - left),
+    LETTER,
+    whole.wide - LETTER,
+  ).map(x => x + left)
+  const letters = far ? [...apart].reverse() : apart
   return {
     height,
     foot,
     far,
     step: props.pair.step === null ? null : at(props.pair.step),
-    whole: stretch(0, length),
+    whole,
     cutOuts: props.pair.cutOuts.map(each => stretch(each.from, each.to)),
     joints: props.pair.joints.map(at),
-    marks: marks.map((mark, i) => ({ mark, from: at(mark.from), to: at(mark.to), words: words[i] ?? 0 })),
+    marks: marks.map((mark, i) => ({
+      mark,
+      from: at(mark.from),
+      to: at(mark.to),
+      words: words[i] ?? 0,
+      letter: letters[i] ?? 0,
+    })),
   }
 })
 </script>
@@ -52,11 +72,11 @@ const view = computed(() => {
       :aria-label="`${what}, ${pair.boards === 2 ? 'side by side, marked as a pair' : 'marked'}: ${view.marks.map(each => formatLength(each.mark.from, { units })).join(', ')}`"
     >
       <g v-for="(name, i) in names" :key="name">
-        <text class="name" x="70" :y="12 + i * (BOARD + 8) + 8">{{ name }}</text>
+        <text class="name" x="70" :y="9 + i * (BOARD + 4) + 8">{{ name }}</text>
         <rect
           class="wood"
           :x="view.whole.x"
-          :y="4 + i * (BOARD + 8)"
+          :y="4 + i * (BOARD + 4)"
           :width="view.whole.wide"
           :height="BOARD"
         />
@@ -65,28 +85,24 @@ const view = computed(() => {
           :key="`c${k}`"
           class="out"
           :x="out.x"
-          :y="4 + i * (BOARD + 8)"
+          :y="4 + i * (BOARD + 4)"
           :width="out.wide"
           :height="BOARD"
         >
           <title>Cut out once the wall stands</title>
         </rect>
-        <path v-if="i === 0 && view.step !== null" class="joint" :d="`M${view.step} 0v${BOARD + 8}`">
+        <path v-if="i === 0 && view.step !== null" class="joint" :d="`M${view.step} 0v${BOARD + 4}`">
           <title>The wall steps</title>
         </path>
         <path
           v-for="(joint, k) in view.joints"
           :key="`j${k}`"
           class="joint"
-          :d="`M${joint} ${2 + i * (BOARD + 8)}v${BOARD + 4}`"
+          :d="`M${joint} ${2 + i * (BOARD + 4)}v${BOARD + 4}`"
         />
         <g v-for="(each, k) in view.marks" :key="k">
-          <path class="mark" :d="`M${each.from} ${4 + i * (BOARD + 8)}v${BOARD}`" />
-          <text
-            class="letter"
-            :x="(each.from + each.to) / 2 + (each.mark.letter === 'X' ? (view.far ? -3 : 3) : 0)"
-            :y="19 + i * (BOARD + 8)"
-          >
+          <path class="mark" :d="`M${each.from} ${4 + i * (BOARD + 4)}v${BOARD}`" />
+          <text class="letter" :x="each.letter" :y="16.5 + i * (BOARD + 4)">
             {{ each.mark.letter }}
           </text>
         </g>
@@ -109,7 +125,8 @@ const view = computed(() => {
 
 <style scoped>
 .pair {
-  min-height: 116px;
+  flex: none;
+  min-height: 90px;
   overflow: hidden;
 }
 svg {

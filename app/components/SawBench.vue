@@ -204,7 +204,7 @@ function leaveFind(event: KeyboardEvent): void {
         <template #groupheader="{ data }"
           ><span class="group">{{ data.group }}</span></template
         >
-        <Column header="Mark">
+        <Column header="Mark" class="c-mark">
           <template #body="{ data }"
             ><button
               type="button"
@@ -216,13 +216,19 @@ function leaveFind(event: KeyboardEvent): void {
             </button></template
           >
         </Column>
-        <Column field="count" header="Count" body-class="figures right" header-class="right" />
-        <Column header="Piece">
+        <Column
+          field="count"
+          header="Count"
+          class="c-count"
+          body-class="figures right"
+          header-class="right"
+        />
+        <Column header="Piece" class="c-piece">
           <template #body="{ data }"
             >{{ data.name }}<span v-if="section === WORK" class="more">{{ data.section }}</span></template
           >
         </Column>
-        <Column header="Length" body-class="figures right" header-class="right">
+        <Column header="Length" class="c-length" body-class="figures right" header-class="right">
           <template #body="{ data }"
             >{{ data.length
             }}<span class="more from">{{
@@ -230,12 +236,12 @@ function leaveFind(event: KeyboardEvent): void {
             }}</span></template
           >
         </Column>
-        <Column header="Cuts" body-class="figures" class="wide">
+        <Column header="Cuts" body-class="figures" class="c-cuts">
           <template #body="{ data }"
             >{{ data.cuts }}<span v-if="data.more" class="more">{{ data.more }}</span></template
           >
         </Column>
-        <Column header="Cut">
+        <Column header="Cut" class="c-box">
           <template #body="{ data }">
             <button
               type="button"
@@ -285,6 +291,7 @@ function leaveFind(event: KeyboardEvent): void {
   min-height: 0;
   overflow: auto;
   padding: 0 16px 16px;
+  container-type: inline-size;
 }
 .find :deep(.p-inputtext) {
   width: 10.5rem;
@@ -293,13 +300,8 @@ function leaveFind(event: KeyboardEvent): void {
   margin-left: auto;
   color: var(--moss-words);
 }
-.from {
-  max-width: none;
-}
 .more {
   display: block;
-  max-width: 11rem;
-  white-space: normal;
   color: var(--soft);
   font-size: 0.85rem;
   line-height: 1.25;
@@ -326,16 +328,27 @@ function leaveFind(event: KeyboardEvent): void {
   background: var(--wash);
   box-shadow: inset 0 -2px 0 var(--crayon);
 }
+.list :deep(table) {
+  table-layout: fixed;
+  width: 100%;
+  min-width: 0;
+}
 .list :deep(td),
 .list :deep(th) {
-  padding: 3px 7px;
-  white-space: nowrap;
+  padding: 3px 6px;
+  overflow-wrap: anywhere;
 }
-/* room for the box to tick at the right */
-.list :deep(td.wide) {
-  white-space: normal;
-  min-width: 9rem;
-  max-width: 12rem;
+.list :deep(.c-mark) {
+  width: 4rem;
+}
+.list :deep(.c-count) {
+  width: 3.9rem;
+}
+.list :deep(.c-length) {
+  width: 10rem;
+}
+.list :deep(.c-box) {
+  width: calc(var(--target) + 20px);
 }
 /* the group's cell spans one column too few */
 .list :deep(.p-datatable-row-group-header td) {
@@ -397,13 +410,53 @@ function leaveFind(event: KeyboardEvent): void {
 .one-acts :deep(.p-button) {
   min-height: 56px;
 }
-@media (max-width: 720px) {
-  .from {
+@container (max-width: 600px) {
+  .list :deep(thead) {
     display: none;
   }
-  .list :deep(.wide) {
-    display: none;
+  .list :deep(tbody tr:not(.p-datatable-row-group-header)) {
+    display: grid;
+    grid-template: 'mark count piece box' auto 'mark length cuts box' auto / 3.4rem minmax(
+        2rem,
+        7.4rem
+      ) minmax(0, 1fr) calc(var(--target) + 8px);
+    border-bottom: 1px solid var(--line);
   }
+  .list :deep(tbody tr:not(.p-datatable-row-group-header) td) {
+    display: block;
+    width: auto;
+    border: 0;
+    text-align: left;
+    padding: 2px 4px;
+  }
+  .list :deep(.p-datatable-row-group-header) {
+    display: block;
+  }
+  .list :deep(.p-datatable-row-group-header td) {
+    display: block;
+  }
+  .list :deep(.c-mark) {
+    grid-area: mark;
+  }
+  .list :deep(.c-count) {
+    grid-area: count;
+  }
+  .list :deep(.c-piece) {
+    grid-area: piece;
+  }
+  .list :deep(.c-length) {
+    grid-area: length;
+  }
+  .list :deep(.c-cuts) {
+    grid-area: cuts;
+    font-size: 0.9rem;
+  }
+  .list :deep(.c-box) {
+    grid-area: box;
+    align-self: center;
+  }
+}
+@media (max-width: 900px) {
   .list {
     padding-inline: 8px;
   }

@@ -140,7 +140,7 @@ kbd {
   font: 12px var(--figures);
   color: var(--soft);
 }
-@media (max-width: 720px) {
+@media (max-width: 900px) {
   .pole {
     width: 100%;
     height: 60px;
@@ -157,19 +157,27 @@ kbd {
   }
   .shelf {
     position: static;
-    padding: 0 4px;
+    padding: 0 2px;
     gap: 4px;
   }
   .bench {
     position: static;
     transform: none;
     width: auto;
-    min-width: 56px;
+    min-width: 44px;
     padding: 0 4px;
     justify-content: center;
   }
   .bench::before {
     display: none;
+  }
+}
+@media (max-width: 380px) {
+  .shelf i {
+    display: none;
+  }
+  .bench {
+    font-size: 1.1rem;
   }
 }
 </style>

@@ -33,21 +33,23 @@ useTypedField({
 /** The name as it was, and the field left. */
 function keepName(event: KeyboardEvent): void {
   name.value = null
-  ;(event.target as HTMLInputElement).blur()
+  ;(event.target as HTMLTextAreaElement).blur()
 }
 </script>
 
 <template>
   <header class="top">
     <h1 class="title">
-      <input
+      <textarea
         class="name"
+        rows="1"
         :value="name ?? bench.design?.name"
         aria-label="Name of the design"
         maxlength="80"
-        @input="name = ($event.target as HTMLInputElement).value"
+        spellcheck="false"
+        @input="name = ($event.target as HTMLTextAreaElement).value"
         @blur="rename"
-        @keydown.enter="($event.target as HTMLInputElement).blur()"
+        @keydown.enter.prevent="($event.target as HTMLTextAreaElement).blur()"
         @keydown.escape="keepName"
       />
     </h1>
@@ -138,14 +140,15 @@ function keepName(event: KeyboardEvent): void {
 .top {
   display: flex;
   align-items: center;
-  gap: 4px 16px;
-  padding: 4px 12px;
+  flex-wrap: wrap;
+  gap: 0 12px;
+  padding: 2px 12px;
   min-height: 52px;
   border-bottom: 1px solid var(--line);
 }
 .title {
-  flex: 1 1 180px;
-  min-width: 120px;
+  flex: 1 1 150px;
+  min-width: 150px;
 }
 .name {
   width: 100%;
@@ -153,9 +156,13 @@ function keepName(event: KeyboardEvent): void {
   border-bottom: 2px solid transparent;
   background: none;
   color: inherit;
-  font: 600 1.5rem var(--head);
-  min-height: var(--target);
-  text-overflow: ellipsis;
+  font: 600 1.3rem/1.05 var(--head);
+  padding: 2px;
+  resize: none;
+  field-sizing: content;
+  max-height: 3.9rem;
+  overflow: hidden auto;
+  display: block;
 }
 .name:hover {
   border-bottom-color: var(--line);
@@ -181,7 +188,8 @@ function keepName(event: KeyboardEvent): void {
 }
 .tally {
   display: flex;
-  gap: 16px;
+  flex-wrap: wrap;
+  gap: 0 14px;
   font-size: 0.95rem;
   white-space: nowrap;
   color: var(--soft);
@@ -190,12 +198,12 @@ function keepName(event: KeyboardEvent): void {
   color: var(--ink);
   font-weight: 400;
 }
-@media (min-width: 721px) and (max-width: 1500px) {
+@media (min-width: 901px) and (max-width: 1500px) {
   .wood {
     display: none;
   }
 }
-@media (max-width: 720px) {
+@media (max-width: 900px) {
   .top {
     flex-wrap: wrap;
     padding: 0 8px 4px;
@@ -212,7 +220,6 @@ function keepName(event: KeyboardEvent): void {
     gap: 12px;
     font-size: 0.85rem;
     flex: 1 1 100%;
-    overflow-x: auto;
   }
   .acts {
     flex: 1;

@@ -70,6 +70,7 @@ const end = computed(
 <style scoped>
 .foot {
   display: flex;
+  flex-wrap: wrap;
   justify-content: space-between;
   align-items: center;
   gap: 12px;

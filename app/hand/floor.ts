@@ -125,7 +125,7 @@ export function deck(at: At): Row[] {
       { name: 'Deck', change: to => chooseDeck(to === 'sheets' ? 'sheets' : 'boards') },
     ),
     ...(deck.kind === 'sheets'
-      ? length(at, 'floor.deck.thickness')
+      ? lengths(at, 'floor.deck.thickness', 'floor.deck.sheet.length', 'floor.deck.sheet.width')
       : [board(at, 'floor.deck.section', 'Boards'), ...length(at, 'floor.deck.gap')]),
     block('deck-cuts'),
   ]

@@ -51,7 +51,12 @@ function seat(at: At): Row[] {
     choice(
       at,
       'roof.seat.rule',
-      seatOptions.filter(({ value }) => seats.includes('none') || (value !== 'none' && value !== 'wedge')),
+      seatOptions.filter(
+        ({ value }) =>
+          value === chosenSeat(at.design.roof.seat) ||
+          seats.includes('none') ||
+          (value !== 'none' && value !== 'wedge'),
+      ),
       {
         value: chosenSeat(at.design.roof.seat),
         change: to => chooseSeat(at.plan, to as SeatChoice),

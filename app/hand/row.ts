@@ -84,7 +84,16 @@ export function choice(
     readonly change?: (value: string | number) => Change
   } = {},
 ): Row {
-  return { kind: 'choice', name, path, value, options, change }
+  // what stands there is shown, even where it is none of what can be chosen now
+  const known = options.some(each => each.value === value)
+  return {
+    kind: 'choice',
+    name,
+    path,
+    value,
+    options: known ? options : [...options, { value, label: String(value) }],
+    change,
+  }
 }
 
 export const head = (text: string): Row => ({ kind: 'head', text })

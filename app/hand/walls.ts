@@ -275,7 +275,12 @@ export function sheets(at: At): Row[] {
     }),
     ...(walls.sheathing
       ? [
-          ...length(at, 'walls.sheathing.thickness'),
+          ...lengths(
+            at,
+            'walls.sheathing.thickness',
+            'walls.sheathing.sheet.length',
+            'walls.sheathing.sheet.width',
+          ),
           choice(at, 'walls.sheathing.way', [
             { value: 'upright', label: 'Upright' },
             { value: 'level', label: 'Level' },

@@ -5,6 +5,7 @@ type Digit = `${number}`
 export type GroundPath =
   | 'floor.spacing'
   | 'floor.deck.thickness'
+  | `floor.deck.sheet.${'length' | 'width'}`
   | 'floor.deck.gap'
   | 'floor.joint'
   | 'floor.porch.depth'
@@ -46,6 +47,7 @@ export type WallPath =
   | 'walls.longest'
   | `walls.sides.${SideName}.${'height' | 'step.at' | 'step.height'}`
   | 'walls.sheathing.thickness'
+  | `walls.sheathing.sheet.${'length' | 'width'}`
   | 'walls.sheathing.drop'
 
 export type OpeningPath =

@@ -157,6 +157,8 @@ export const fieldNames: Record<string, string> = {
   'floor.deck': 'Deck',
   'floor.deck.kind': 'Deck',
   'floor.deck.thickness': 'Sheet thickness',
+  'floor.deck.sheet.length': 'Sheet, long side',
+  'floor.deck.sheet.width': 'Sheet, short side',
   'floor.deck.section': 'Deck boards',
   'floor.deck.gap': 'Gap',
   'floor.porch': 'Porch',

@@ -30,5 +30,6 @@ watch(
   height: 100%;
   overflow: auto;
   min-width: 0;
+  container-type: inline-size;
 }
 </style>

@@ -70,7 +70,7 @@ import { fieldName } from '../../../core/words'
 .field :deep(:is(.choice, .measure)),
 .named {
   display: grid;
-  grid-template-columns: minmax(0, 9.2rem) minmax(0, 1fr);
+  grid-template-columns: minmax(0, 8.6rem) minmax(0, 1fr);
   gap: 8px;
   align-items: center;
   min-width: 0;
@@ -82,6 +82,10 @@ import { fieldName } from '../../../core/words'
 .field :deep(.p-select) {
   min-width: 0;
   width: 100%;
+}
+.field :deep(.p-select-label) {
+  white-space: normal;
+  line-height: 1.2;
 }
 .field :deep(.entry) {
   justify-self: start;
@@ -118,5 +122,12 @@ import { fieldName } from '../../../core/words'
 }
 .act {
   justify-self: start;
+}
+@container (max-width: 335px) {
+  .field :deep(:is(.choice, .measure)),
+  .named {
+    grid-template-columns: minmax(0, 1fr);
+    gap: 2px;
+  }
 }
 </style>

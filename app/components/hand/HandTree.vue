@@ -34,10 +34,13 @@ function add(name: string): void {
     adding.value = null
   })
 }
+/** Letters that stand in the list before it is opened. */
+const ROOM = 24
 /** What can be added, the first few by name. */
 const few = computed(() => {
   const names = offers.value.map(({ name }) => name.toLowerCase())
-  return `Add: ${names.slice(0, 2).join(', ')}${names.length > 2 ? ' …' : ''}`
+  const two = names.slice(0, 2).join(', ')
+  return `Add: ${two.length > ROOM ? names[0] : two}${names.length > 2 ? ' …' : ''}`
 })
 </script>
 
@@ -89,6 +92,7 @@ const few = computed(() => {
 <style scoped>
 .tree {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 4px;
   padding: 4px 12px 8px;
   border-bottom: 1px solid var(--line);

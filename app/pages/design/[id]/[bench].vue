@@ -11,7 +11,7 @@ const router = useRouter()
 const bench = useBench()
 const id = computed(() => String(route.params.id))
 const here = computed(() => chosenBench(String(route.params.bench)))
-const narrow = useMediaQuery('(max-width: 720px)')
+const narrow = useMediaQuery('(max-width: 900px)')
 const side = ref<'sheet' | 'card'>('sheet')
 const keysOpen = ref(false)
 const find = ref('')
@@ -255,7 +255,7 @@ useKeys(commands)
     grid-template-columns: minmax(0, 1fr) 340px;
   }
 }
-@media (max-width: 720px) {
+@media (max-width: 900px) {
   .room {
     grid-template: 'top' auto 'notice' auto 'turn' auto 'main' minmax(0, 1fr) 'pole' auto / minmax(0, 1fr);
   }
@@ -272,6 +272,7 @@ useKeys(commands)
   }
   .room-turn :deep(.p-selectbutton) {
     width: 100%;
+    display: flex;
   }
   .room-turn :deep(.p-togglebutton) {
     flex: 1;
@@ -279,6 +280,18 @@ useKeys(commands)
   }
   .away {
     display: none;
+  }
+}
+/* a window too low for a bench, as at twice the size: the page is scrolled, and the drawing keeps its height */
+@media (max-height: 560px) {
+  .room {
+    height: auto;
+    min-height: 100dvh;
+    grid-template-rows: auto auto auto auto auto;
+  }
+  .room-sheet,
+  .room-card {
+    min-height: 420px;
   }
 }
 @media print {
