@@ -157,3 +157,4 @@ export {
   subjectsOf,
   wallSubject,
 } from './subjects'
+export { type Starter, type StarterSize, starters } from './starters'

@@ -96,11 +96,13 @@ export function plumbJoints(
   z: Stretch,
   most: (s: number) => number = () => Infinity,
 ): number[] {
+  // what hangs below the bottom plate lies over the floor's rim
+  const from = Math.max(z.from, 0)
   return lines.flatMap(({ s, sides }) => {
     const to = Math.min(z.to, most(s))
-    return to > z.from &&
+    return to > from &&
       sides.every(spans =>
-        spans.some(each => each.from <= z.from + gaps.inJoint && each.to >= to - gaps.inJoint),
+        spans.some(each => each.from <= from + gaps.inJoint && each.to >= to - gaps.inJoint),
       )
       ? [s]
       : []

@@ -1,0 +1,22 @@
+import { bikeStore } from './bike-store'
+import { emptyFrame } from './empty-frame'
+import { firewoodShelter } from './firewood-shelter'
+import { gardenRoom } from './garden-room'
+import { gardenShed } from './garden-shed'
+import { greenhouse } from './greenhouse'
+import { hide } from './hide'
+import { leanTo } from './lean-to'
+import type { Starter } from './starter'
+
+/** The buildings to begin from, in the order they are shown in. */
+export const starters: readonly Starter[] = [
+  gardenShed,
+  bikeStore,
+  firewoodShelter,
+  greenhouse,
+  gardenRoom,
+  hide,
+  leanTo,
+  emptyFrame,
+]
+export type { Starter, StarterSize } from './starter'
