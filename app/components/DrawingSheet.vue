@@ -202,7 +202,10 @@ const sayHandle = (handle: Handle): string => showEntry(drag.valueOf(handle), un
         :key="each.name"
         class="on"
         :class="[each.kind, { fault: each.atFault }]"
-        :style="{ left: `clamp(58px, ${px(each.at.x)}px, 100% - 58px)`, top: `min(${px(each.at.y)}px, 100% - var(--target) / 2)` }"
+        :style="{
+          left: `clamp(58px, ${px(each.at.x)}px, 100% - 58px)`,
+          top: `min(${px(each.at.y)}px, 100% - var(--target) / 2)`,
+        }"
       >
         <MeasureField v-if="each.field && !still" :path="each.field" :value="each.value ?? 0" bare />
         <span v-else class="read figures">{{ sayLength(Number(each.value), units).replace(' mm', '') }}</span>
@@ -221,7 +224,10 @@ const sayHandle = (handle: Handle): string => showEntry(drag.valueOf(handle), un
           { held: drag.held.value?.field === handle.field, fault: atFault },
           handle.along.x ? 'level' : 'plumb',
         ]"
-        :style="{ left: `clamp(var(--target) / 2, ${px(at.x)}px, 100% - var(--target) / 2)`, top: `${px(at.y)}px` }"
+        :style="{
+          left: `clamp(var(--target) / 2, ${px(at.x)}px, 100% - var(--target) / 2)`,
+          top: `${px(at.y)}px`,
+        }"
         @pointerdown="drag.begin($event, handle)"
         @pointermove="drag.move"
         @pointerup="drag.end"

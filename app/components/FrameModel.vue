@@ -155,7 +155,7 @@ async function savePicture(): Promise<void> {
         aria-label="Parts shown solid"
       />
       <label class="slide"
-        >Apart<input v-model.number="apart" type="range" min="0" max="1" step="0.05"
+        >Pull apart<input v-model.number="apart" type="range" min="0" max="1" step="0.05"
       /></label>
     </div>
   </div>

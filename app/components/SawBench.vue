@@ -416,10 +416,9 @@ function leaveFind(event: KeyboardEvent): void {
   }
   .list :deep(tbody tr:not(.p-datatable-row-group-header)) {
     display: grid;
-    grid-template: 'mark count piece box' auto 'mark length cuts box' auto / 3.4rem minmax(
-        2rem,
-        7.4rem
-      ) minmax(0, 1fr) calc(var(--target) + 8px);
+    grid-template:
+      'mark count piece box' auto 'mark length cuts box' auto / 3.4rem minmax(2rem, 7.4rem)
+      minmax(0, 1fr) calc(var(--target) + 8px);
     border-bottom: 1px solid var(--line);
   }
   .list :deep(tbody tr:not(.p-datatable-row-group-header) td) {

@@ -25,7 +25,7 @@ export function floor(at: At): Row[] {
   return [
     ...lengths(at, 'footprint.length', 'footprint.width'),
     choice(at, 'floor.joint', onOff('One frame', 'Two frames'), {
-      name: 'Built in',
+      name: 'Floor built as',
       value: floor.joint === null ? 'no' : 'yes',
       change: to => splitFloor(to === 'yes'),
     }),

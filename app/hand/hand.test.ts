@@ -54,7 +54,7 @@ describe('what can be taken in hand', () => {
           if (each.within && each.within !== 'building') expect(line.at(-2)?.bench).toBe(each.bench)
         }
       }),
-      runs(60),
+      { numRuns: runs(30) },
     )
   })
 
@@ -71,7 +71,7 @@ describe('what can be taken in hand', () => {
         for (const { path } of plan.frame.problems) expect(all).toContain(subjectAt(all, path))
         expect(cautionsOf(plan).length).toBeGreaterThanOrEqual(0)
       }),
-      runs(60),
+      { numRuns: runs(30) },
     )
   })
 
@@ -87,7 +87,7 @@ describe('what can be taken in hand', () => {
             for (const { x, y } of loop) expect(Number.isFinite(x) && Number.isFinite(y)).toBe(true)
           }
       }),
-      runs(40),
+      { numRuns: runs(30) },
     )
   })
 
@@ -126,7 +126,7 @@ describe('the rows of the hand', () => {
             expect([row.path, Number.isFinite(row.value)]).toEqual([row.path, true])
         }
       }),
-      runs(60),
+      { numRuns: runs(30) },
     )
   })
 

@@ -35,7 +35,9 @@ const lumber = (at: At): Row[] => [
 ]
 
 const units = (): Row[] => [
-  say('Units on hand, salvaged or bought: the frames measured outside. A wall can be sized from them.'),
+  say(
+    'Windows and doors you have, salvaged or bought: the frames measured outside. A wall can be sized from them.',
+  ),
   block('units'),
 ]
 

@@ -1,13 +1,12 @@
 <script setup lang="ts">
 import { useToast } from 'primevue/usetoast'
-import type { Units } from '../../core/measure'
-import { designFile, fileName } from '../../core/output'
+import { designFile, fileName, shelfFile } from '../../core/output'
 import { chooseFile, saveFile } from '../composables/useFiles'
+import { onShelf, type ShelfOrder, shelfOrders } from '../logic/shelf-card'
 import type { DesignRow } from '../storage/database'
 
 const shelf = useShelf()
 const toast = useToast()
-const router = useRouter()
 const dusk = useDusk()
 const faults = ref<{ title: string; reasons: readonly string[] } | null>(null)
 const naming = ref<{ id: string; name: string } | null>(null)
@@ -21,15 +20,6 @@ onMounted(async () => {
   if (useRuntimeConfig().public.demo) await shelf.seed((await import('../demo-designs')).demoDesigns)
 })
 
-/** When a design was changed last; its row may be damaged and not say. */
-const when = (ms: number): string =>
-  ms === 0
-    ? 'changed at an unknown time'
-    : new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' }).format(ms)
-async function openNew(units: Units): Promise<void> {
-  const id = await shelf.create(units)
-  if (id !== null) await router.push(`/design/${id}/roof`)
-}
 const say = (summary: string, act?: string, run?: () => void): void =>
   toast.add({
     group: 'undo',
@@ -42,15 +32,29 @@ const say = (summary: string, act?: string, run?: () => void): void =>
 async function readFiles(texts: readonly (string | null)[]): Promise<void> {
   for (const text of texts) {
     if (text === null) continue
-    const result = await shelf.importText(text)
-    if (result === null) continue // storage says why
-    if (!result.ok) faults.value = { title: 'The file was not taken in', reasons: result.reasons }
-    else if (result.left.length)
+    const { imports, there } = await shelf.importText(text)
+    const taken = imports.flatMap(each => (each.ok ? [each] : []))
+    const refused = imports.flatMap(each => (each.ok ? [] : [each.reasons]))
+    const left = taken.flatMap(each => each.left)
+    const [only] = taken
+    if (refused.length)
       faults.value = {
-        title: `“${result.name}” is on the shelf, without what is not known here`,
-        reasons: result.left.map(path => `${path} was left out.`),
+        title:
+          taken.length || refused.length > 1
+            ? `${refused.length} of ${imports.length} designs were not taken in`
+            : 'The file was not taken in',
+        reasons: refused.flat(),
       }
-    else say(`“${result.name}” is on the shelf.`)
+    else if (left.length)
+      faults.value = {
+        title: `${taken.length === 1 ? `“${only?.name}” is` : `${taken.length} designs are`} on the shelf, without what is not known here`,
+        reasons: left.map(path => `${path} was left out.`),
+      }
+    else if (taken.length === 1 && !there) say(`“${only?.name}” is on the shelf.`)
+    else if (taken.length || there)
+      say(
+        `${taken.length} ${taken.length === 1 ? 'design is' : 'designs are'} back on the shelf${there ? `; ${there} stood there already` : ''}.`,
+      )
   }
 }
 
@@ -68,8 +72,56 @@ async function exportFile(row: DesignRow): Promise<void> {
 
 async function remove(row: DesignRow): Promise<void> {
   if (await shelf.remove(row.id))
-    say(`“${row.name}” is off the shelf.`, 'Put it back', () => {
+    say(`“${row.name}” is removed.`, 'Put it back', () => {
       void shelf.restore(row.id)
+      toast.removeGroup('undo')
+    })
+}
+
+/** Of many, those that a search leaves, in an order; several of them may be chosen. */
+const MANY = 8
+const search = ref('')
+const order = ref<ShelfOrder>('changed')
+const many = computed(() => shelf.rows.length > MANY)
+const shown = computed(() => (many.value ? onShelf(shelf.rows, search.value, order.value) : shelf.rows))
+const choosing = ref(false)
+const picked = ref<ReadonlySet<string>>(new Set())
+/** Only what is shown is meant. */
+const meant = computed(() => shown.value.filter(({ id }) => picked.value.has(id)))
+function pick(id: string, on: boolean): void {
+  const next = new Set(picked.value)
+  if (on) next.add(id)
+  else next.delete(id)
+  picked.value = next
+}
+function pickAll(): void {
+  picked.value =
+    meant.value.length === shown.value.length ? new Set() : new Set(shown.value.map(({ id }) => id))
+}
+function stopChoosing(): void {
+  choosing.value = false
+  picked.value = new Set()
+}
+
+async function exportSeveral(rows: readonly DesignRow[], name: string): Promise<void> {
+  const { designs, damaged } = await shelf.readAll(rows.map(({ id }) => id))
+  if (designs.length) saveFile(fileName(name, 'json'), shelfFile(designs), 'application/json')
+  if (damaged)
+    faults.value = {
+      title: `${damaged} of ${rows.length} designs are not in the file`,
+      reasons: ["They can't be read in this browser's storage. The others are in it."],
+    }
+}
+const backUp = (): Promise<void> =>
+  exportSeveral(shelf.rows, `shelf ${new Date().toISOString().slice(0, 10)}`)
+
+async function removeSeveral(): Promise<void> {
+  const gone: string[] = []
+  for (const { id } of meant.value) if (await shelf.remove(id)) gone.push(id)
+  stopChoosing()
+  if (gone.length)
+    say(`${gone.length} ${gone.length === 1 ? 'design is' : 'designs are'} removed.`, 'Put back', () => {
+      for (const id of gone) void shelf.restore(id)
       toast.removeGroup('undo')
     })
 }
@@ -98,7 +150,7 @@ const acts = computed(() => {
     },
     { label: 'Duplicate', icon: 'pi pi-copy', command: () => void shelf.duplicate(row.id) },
     { label: 'Save as a file', icon: 'pi pi-download', command: () => void exportFile(row) },
-    { label: 'Take off the shelf', icon: 'pi pi-trash', command: () => void remove(row) },
+    { label: 'Remove', icon: 'pi pi-trash', command: () => void remove(row) },
   ]
 })
 
@@ -121,9 +173,44 @@ function openMenu(event: Event, row: DesignRow): void {
       />
     </header>
     <div class="strip">
-      <Button label="New, feet and inches" icon="pi pi-plus" @click="openNew('imperial')" />
-      <Button label="New, millimetres" icon="pi pi-plus" outlined @click="openNew('metric')" />
+      <NuxtLink v-slot="{ navigate, href }" to="/new" custom
+        ><Button as="a" :href="href" class="new" label="New" icon="pi pi-plus" @click="navigate"
+      /></NuxtLink>
       <Button label="Import a file" icon="pi pi-upload" outlined @click="importFile" />
+      <template v-if="shelf.rows.length">
+        <Button label="Back up all" icon="pi pi-download" outlined @click="backUp" />
+        <Button
+          v-if="shelf.rows.length > 1"
+          :label="choosing ? 'Done' : 'Choose several'"
+          outlined
+          severity="secondary"
+          :aria-pressed="choosing"
+          @click="choosing ? stopChoosing() : (choosing = true)"
+        />
+      </template>
+    </div>
+    <div v-if="many" class="strip">
+      <InputText v-model="search" class="search" placeholder="Find a design" aria-label="Find a design" />
+      <ChoiceField v-model="order" label="In order" :options="shelfOrders" />
+    </div>
+    <div v-if="choosing" class="strip several" role="group" aria-label="Several designs">
+      <Button :label="meant.length === shown.length ? 'None' : `All ${shown.length}`" text @click="pickAll" />
+      <span class="figures" role="status">{{ meant.length }} chosen</span>
+      <Button
+        label="Save as one file"
+        icon="pi pi-download"
+        outlined
+        :disabled="!meant.length"
+        @click="exportSeveral(meant, 'designs')"
+      />
+      <Button
+        label="Remove"
+        icon="pi pi-trash"
+        outlined
+        severity="secondary"
+        :disabled="!meant.length"
+        @click="removeSeveral"
+      />
     </div>
     <div v-if="faults" class="faults" role="alert">
       <div>
@@ -133,7 +220,7 @@ function openMenu(event: Event, row: DesignRow): void {
         </ul>
         <p v-if="faults.reasons.length > 12">And {{ faults.reasons.length - 12 }} more.</p>
       </div>
-      <Button text label="Good" @click="faults = null" />
+      <Button text label="OK" @click="faults = null" />
     </div>
     <div v-if="shelf.trouble" class="faults" role="alert">
       <div>
@@ -143,7 +230,7 @@ function openMenu(event: Event, row: DesignRow): void {
       <div class="ways">
         <Button v-if="shelf.trouble.code === 'full'" text label="Make room" @click="makeRoom" />
         <Button v-if="shelf.state === 'failed'" text label="Try again" @click="shelf.open()" />
-        <Button v-else text label="Good" @click="shelf.trouble = null" />
+        <Button v-else text label="OK" @click="shelf.trouble = null" />
       </div>
     </div>
     <p v-if="shelf.state === 'loading'" role="status">Looking along the shelf …</p>
@@ -154,25 +241,22 @@ function openMenu(event: Event, row: DesignRow): void {
     <template v-else-if="shelf.state === 'failed'" />
     <template v-else>
       <ul v-if="shelf.rows.length" class="list" aria-label="Designs">
-        <li v-for="row in shelf.rows" :key="row.id" class="design">
-          <NuxtLink :to="`/design/${row.id}/roof`" class="open"
-            ><ShelfSketch :id="row.id" :revision="row.revision" /><span class="text"
-              ><span class="name">{{ row.name }}</span
-              ><span class="quiet">{{ when(row.updated) }}</span></span
-            ></NuxtLink
-          >
-          <Button
-            icon="pi pi-ellipsis-h"
-            text
-            severity="secondary"
-            :aria-label="`More for ${row.name}`"
-            aria-haspopup="menu"
-            @click="openMenu($event, row)"
-          />
+        <ShelfRow
+          v-for="row in shown"
+          :key="row.id"
+          :row="row"
+          :choosing="choosing"
+          :chosen="picked.has(row.id)"
+          @choose="pick(row.id, $event)"
+          @more="openMenu($event, row)"
+        />
+        <li v-if="!shown.length" class="nothing">
+          No design is called “{{ search }}”. Clear the search to see all {{ shelf.rows.length }}.
         </li>
       </ul>
       <div v-else class="empty">
-        <p>The shelf is empty. Start a building, or import a design file; you can drop it anywhere here.</p>
+        <h2>No building yet</h2>
+        <p>Begin with one that is like yours, or import a design file; you can drop it anywhere here.</p>
       </div>
     </template>
     <p class="quiet foot">Designs are kept in this browser. Save them as files to carry them elsewhere.</p>
@@ -231,32 +315,21 @@ h1 {
   padding: 0;
   border-bottom: 10px solid var(--grain);
 }
-.design {
-  display: flex;
-  align-items: center;
-  border-top: 1px solid var(--line);
-  background: var(--sheet);
-  padding-right: 12px;
-}
-.open {
-  flex: 1;
-  display: flex;
-  gap: 20px;
-  align-items: center;
-  padding: 10px 16px;
-  color: inherit;
+.new {
   text-decoration: none;
-  min-height: 84px;
 }
-.open:hover .name {
-  text-decoration: underline;
+.search {
+  flex: 1 1 12rem;
 }
-.text {
-  display: grid;
-  gap: 2px;
+.several {
+  align-items: center;
+  padding: 6px 12px;
+  background: var(--dust);
+  border: 1px solid var(--sawdust);
 }
-.name {
-  font: 600 1.5rem var(--head);
+.nothing {
+  padding: 20px 16px;
+  background: var(--sheet);
 }
 .faults {
   border-left: 4px solid var(--crayon);
@@ -291,10 +364,6 @@ h1 {
 @media (max-width: 720px) {
   .page {
     padding: 12px;
-  }
-  .open {
-    padding-inline: 8px;
-    gap: 12px;
   }
 }
 </style>

@@ -1,7 +1,6 @@
 import { defineStore } from 'pinia'
 import { ref, shallowRef } from 'vue'
-import { type Design, newDesign, parseDesign } from '../../core/design'
-import type { Units } from '../../core/measure'
+import { type Design, type DesignRead, parseDesign, parseShelf } from '../../core/design'
 import { sayDesignFault } from '../../core/words'
 import { database, type DesignRow } from '../storage/database'
 import {
@@ -94,8 +93,8 @@ export const useShelf = defineStore('shelf', () => {
     return id
   }
   /** Its id; null where storage refuses it. */
-  const create = (units: Units): Promise<string | null> =>
-    attempt('No new building was begun', () => put(newDesign(freeName('New shed', rows.value), units)))
+  const begin = (design: Design): Promise<string | null> =>
+    attempt('No new building was begun', () => put({ ...design, name: freeName(design.name, rows.value) }))
   const duplicate = (id: string): Promise<string | null> =>
     attempt(`${called(id)} was not duplicated`, async () => {
       const { design } = await openDesign(database(), id)
@@ -132,12 +131,59 @@ export const useShelf = defineStore('shelf', () => {
     (await attempt(`${called(id)} can't be read`, () => openDesign(database(), id)))?.design ?? null
 
   /** Why a file is refused, or the design it became; null where storage refuses it. */
-  async function importText(text: string): Promise<Import | null> {
-    const found = parseDesign(text)
+  async function take(
+    found: DesignRead,
+    taken: readonly { readonly name: string }[],
+  ): Promise<Import | null> {
     if (!found.ok) return { ok: false, reasons: found.faults.map(sayDesignFault) }
-    const name = freeName(found.design.name, rows.value)
+    const name = freeName(found.design.name, taken)
     const id = await attempt(`“${name}” was not taken in`, () => put({ ...found.design, name }))
     return id === null ? null : { ok: true, id, name, left: found.dropped }
+  }
+
+  /** What a file's designs became; of a backup those that stand here as they are in it are left. */
+  async function importText(
+    text: string,
+  ): Promise<{ readonly imports: readonly Import[]; readonly there: number }> {
+    const all = parseShelf(text)
+    const imports: Import[] = []
+    let there = 0
+    const here = all.length > 1 ? await documents() : new Map<string, string>()
+    const taken: { name: string }[] = rows.value.map(({ name }) => ({ name }))
+    // the shelf shows what was changed last first
+    for (const found of [...all].reverse()) {
+      if (found.ok && here.get(found.design.name) === JSON.stringify(found.design)) {
+        there++
+        continue
+      }
+      const result = await take(found, taken)
+      if (!result) break // storage says why
+      imports.push(result)
+      if (result.ok) taken.push({ name: result.name })
+    }
+    return { imports, there }
+  }
+
+  /** The shelf's designs as they stand, by their names; those that can't be read are left out. */
+  async function documents(): Promise<Map<string, string>> {
+    const out = new Map<string, string>()
+    for (const { id } of rows.value) {
+      const opened = await openDesign(database(), id).catch(() => null)
+      if (opened) out.set(opened.design.name, JSON.stringify(opened.design))
+    }
+    return out
+  }
+
+  /** Designs to be saved as one file, in the order of the shelf, and how many can't be read. */
+  async function readAll(
+    ids: readonly string[],
+  ): Promise<{ readonly designs: Design[]; readonly damaged: number }> {
+    const designs: Design[] = []
+    for (const id of ids) {
+      const opened = await openDesign(database(), id).catch(() => null)
+      if (opened) designs.push(opened.design)
+    }
+    return { designs, damaged: ids.length - designs.length }
   }
 
   /** Puts designs on a shelf that never held any. */
@@ -162,13 +208,14 @@ export const useShelf = defineStore('shelf', () => {
     rows,
     trouble,
     open,
-    create,
+    begin,
     duplicate,
     rename,
     remove,
     restore,
     read,
     importText,
+    readAll,
     seed,
     free,
   }

@@ -158,3 +158,4 @@ export {
   wallSubject,
 } from './subjects'
 export { type Starter, type StarterSize, starters } from './starters'
+export { type ShelfFile, MOST_ON_SHELF, parseShelf, SHELF_FORMAT, SHELF_VERSION } from './shelf'

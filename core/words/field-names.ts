@@ -178,7 +178,7 @@ export const fieldNames: Record<string, string> = {
   'base.runs': 'Skids run',
   'base.gravel.depth': 'Gravel, depth',
   'base.gravel.beyond': 'Gravel, beyond',
-  'base.gravel.compaction': 'Settles, %',
+  'base.gravel.compaction': 'Gravel settles by',
   'base.gravel.load': 'One delivery',
   'base.beams': 'Beams',
   'base.beams.section': 'Beams',

@@ -33,3 +33,4 @@ export { sayFramingMark, saySquare, sayTriangularMark, squareMarkNames } from '.
 export { sayRoof } from './roofs'
 export { saySubject } from './subjects'
 export { explainField } from './field-help'
+export { starterWords } from './starters'

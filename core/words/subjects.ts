@@ -16,7 +16,7 @@ const plain: Partial<Record<SubjectKind, string>> = {
   walls: 'Walls',
   sheets: 'Sheets',
   posts: 'Posts, beam',
-  units: 'Units on hand',
+  units: 'Windows you have',
   floor: 'Floor',
   joists: 'Joists',
   deck: 'Deck',

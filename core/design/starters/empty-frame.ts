@@ -1,4 +1,7 @@
-import { bare, type Starter } from './starter'
+import { usualTies } from '../roof'
+import { bare, ridgeFor, shallowSeat, spanning, type Starter } from './starter'
+
+const PITCH = { rise: 6, run: 12 }
 
 /** Four walls and a gable, with nothing in them and nothing under them. */
 export const emptyFrame: Starter = {
@@ -9,5 +12,19 @@ export const emptyFrame: Starter = {
   },
   least: { length: 1000, width: 1000, height: 900 },
   most: { length: 12000, width: 7300, height: 3600 },
-  design: bare,
+  design(name, yard, size) {
+    const plain = bare(name, yard, size)
+    const rafter = spanning(yard, size.width / 2)
+    return {
+      ...plain,
+      roof: {
+        ...plain.roof,
+        pitch: PITCH,
+        rafter,
+        ridge: ridgeFor(rafter),
+        seat: shallowSeat(yard, rafter, PITCH),
+        ties: { ...plain.roof.ties, rafter: usualTies[yard].rafter },
+      },
+    }
+  },
 }

@@ -26,7 +26,7 @@ export const firewoodShelter: Starter = {
     const { south, east, north, west } = begun.walls.sides
     return {
       ...begun,
-      base: { ...usualBase('blocks', yard) } as typeof plain.base,
+      base: { ...usualBase('blocks', yard) },
       floor: {
         ...usualFloors[yard],
         joist: wood(yard, '2x6', '47x150'),

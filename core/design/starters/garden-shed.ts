@@ -21,7 +21,7 @@ export const gardenShed: Starter = {
     const rafter = spanning(yard, width / 2)
     return {
       ...plain,
-      base: { ...usualBase('skids', yard), ...(width > 2600 ? { count: 3 } : {}) } as typeof plain.base,
+      base: { ...usualBase('skids', yard), ...(width > 2600 ? { count: 3 } : {}) },
       floor: { ...usualFloors[yard], joist: spanning(yard, width / (width > 2600 ? 2 : 1)) },
       walls: {
         ...plain.walls,

@@ -1,5 +1,6 @@
 import { usualBase } from '../base'
 import { usualFloors } from '../floor'
+import { usualTies } from '../roof'
 import { usualSheathing } from '../sheathing'
 import { bare, each, opening, ridgeFor, shallowSeat, spanning, type Starter, wood } from './starter'
 
@@ -53,6 +54,7 @@ export const hide: Starter = {
         seat: shallowSeat(yard, rafter, PITCH),
         spacing: each(yard, 16, 400),
         overhang: { eave: each(yard, 12, 300), gable: each(yard, 12, 300) },
+        ties: { ...plain.roof.ties, rafter: { ...usualTies[yard].rafter, every: 2 } },
         fascia: { sub: null, face: wood(yard, '1x6', '22x150') },
       },
     }

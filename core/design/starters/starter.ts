@@ -68,7 +68,7 @@ const deeper: Readonly<Record<string, string>> = {
 /** The next deeper board than a rafter's, for a ridge: as deep as its plumb cuts. */
 export const ridgeFor = (rafter: string): string => deeper[rafter] ?? rafter
 
-/** A bird's mouth no deeper than a quarter of the rafter, square to its edge, and no longer than the plate. */
+/** A bird's mouth no deeper than a quarter of the rafter, square to its edge, nor longer than the plate. */
 export function shallowSeat(yard: Units, rafter: string, pitch: Pitch): Seat {
   const depth = findSection(rafter)?.depth ?? 0
   const plate = findSection(wood(yard, '2x4', '38x89'))?.depth ?? 0

@@ -1,0 +1,14 @@
+/** What each building to begin from is called, and what it is in a sentence; by its name in the list. */
+export const starterWords: Readonly<Record<string, { readonly name: string; readonly what: string }>> = {
+  'garden-shed': { name: 'Garden shed', what: 'A gable on skids, a door in the end, a window in the side.' },
+  'bike-store': { name: 'Bike store', what: 'One slope, wide doors under its high side.' },
+  'firewood-shelter': {
+    name: 'Firewood shelter',
+    what: 'Open to the south on posts, slats on the other sides, air under the floor.',
+  },
+  greenhouse: { name: 'Small greenhouse', what: 'A gable on a slab, fixed panes along both sides.' },
+  'garden-room': { name: 'Garden room', what: 'A flat roof, a wide door, a floor on posts.' },
+  hide: { name: 'Hide', what: 'A hip roof on posts, long low windows on three sides.' },
+  'lean-to': { name: 'Lean-to', what: 'On the wall of a house, with a slab under it.' },
+  'empty-frame': { name: 'Empty frame', what: 'Four walls and a gable; the rest is yours.' },
+}
