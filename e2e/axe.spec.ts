@@ -1,4 +1,4 @@
-import { clean, expect, openDemo, test } from './fixtures'
+import { clean, expect, field, openDemo, test } from './fixtures'
 
 for (const dusk of [false, true]) {
   test(`no screen has a fault that axe finds, ${dusk ? 'at dusk' : 'by day'}`, async ({ page }) => {
@@ -20,7 +20,7 @@ for (const dusk of [false, true]) {
       await clean(page)
     }
     await page.keyboard.press('r')
-    await page.getByLabel('Span', { exact: true }).fill('x')
+    await field(page, 'Span').fill('x')
     await page.keyboard.press('Enter')
     await clean(page)
     await page.keyboard.press('Escape')
@@ -28,7 +28,6 @@ for (const dusk of [false, true]) {
     for (const [open, name] of [
       ['?', 'Keys'],
       ['', 'Cautions'],
-      ['', 'Lumber'],
     ] as const) {
       if (open) await page.keyboard.press(open)
       else
@@ -51,7 +50,7 @@ test.describe('on a phone', () => {
     test.setTimeout(240_000)
     await openDemo(page, 'Sallow Marsh ringing hut', 'roof')
     await clean(page)
-    await page.getByRole('button', { name: 'Card', exact: true }).tap()
+    await page.getByRole('button', { name: 'Hand', exact: true }).tap()
     await clean(page)
     await page.getByRole('link', { name: 'Saw' }).tap()
     await page.getByRole('button', { name: 'Pieces', exact: true }).tap()

@@ -1,7 +1,7 @@
 import { createServer, request, type Server } from 'node:http'
 import type { AddressInfo } from 'node:net'
 import type { Page } from '@playwright/test'
-import { expect, test } from './fixtures'
+import { expect, test, field } from './fixtures'
 
 /**
  * The built application behind a front that can be deployed anew: with another service worker, and with the
@@ -54,7 +54,7 @@ async function front(upstream: string): Promise<Front> {
   }
 }
 
-const span = (page: Page) => page.getByLabel('Span', { exact: true })
+const span = (page: Page) => field(page, 'Span')
 const deployTest = test.extend<{ site: Front }>({
   site: async ({ baseURL }, use) => {
     const site = await front(baseURL ?? '')

@@ -1,5 +1,5 @@
 import { readFile } from 'node:fs/promises'
-import { clean, expect, openDemo, test } from './fixtures'
+import { clean, expect, openDemo, over, test } from './fixtures'
 
 test('the frame in 3D: opened from every bench, a board picked, steps of raising, a picture saved', async ({
   page,
@@ -57,8 +57,8 @@ test('the frame in 3D: opened from every bench, a board picked, steps of raising
   await page.keyboard.press('ArrowRight')
   await page.keyboard.press('+')
   expect((await png()).equals(before)).toBe(false)
-  await page.getByRole('button', { name: 'Roof', exact: true }).click()
-  await page.getByLabel('Apart').fill('0.6')
+  await over(page, 'Roof').click()
+  await page.getByLabel('Pull apart').fill('0.6')
   await clean(page)
   await page.getByRole('button', { name: 'Elevation', exact: true }).click()
   await expect(canvas).toHaveCount(0)
@@ -79,7 +79,7 @@ test('the frame in 3D can be opened over and over without the memory growing', a
     for (let i = 0; i < times; i++) {
       await page.getByRole('button', { name: '3D', exact: true }).click()
       await page.locator('canvas').waitFor()
-      await page.getByRole('button', { name: 'Drawing', exact: true }).click()
+      await over(page, 'Drawing').click()
       await page.locator('canvas').waitFor({ state: 'detached' })
     }
   }

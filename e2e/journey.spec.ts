@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises'
 import type { Download, Page } from '@playwright/test'
-import { dialogReady, expect, openDemo, test } from './fixtures'
+import { choose, dialogReady, expect, field, hand, openDemo, take, takeCard, test, type } from './fixtures'
 
 const read = async (download: Download): Promise<string> => readFile(await download.path(), 'utf8')
 
@@ -13,7 +13,6 @@ async function download(page: Page, button: string): Promise<string> {
 }
 
 const figure = (page: Page, name: string) => page.locator(`[data-figure="${name}"] .value`)
-const field = (page: Page, name: string) => page.getByLabel(name, { exact: true })
 
 test('from a demo design to a cut list, a saved file and a new design', async ({ page }) => {
   await openDemo(page, 'Sallow Marsh ringing hut')
@@ -85,6 +84,7 @@ test('from a demo design to a cut list, a saved file and a new design', async ({
   await chooser.setFiles({ name: 'hut.json', mimeType: 'application/json', buffer: Buffer.from(json) })
   await page.getByRole('link', { name: /^Sallow Marsh ringing hut 2/ }).click()
   await expect(field(page, 'Pitch')).toHaveValue(pitch)
+  await takeCard(page)
 
   // units change, geometry does not
   await page.locator('#sheet').focus()
@@ -97,6 +97,8 @@ test('from a demo design to a cut list, a saved file and a new design', async ({
   // undo to the start of the first design, whose history outlived the reload
   await page.getByRole('link', { name: 'Shelf' }).click()
   await page.getByRole('link', { name: /^Sallow Marsh ringing hut(?! 2)(?!,)/ }).click()
+  await page.locator('.room').waitFor()
+  await takeCard(page)
   const undo = page.getByRole('button', { name: 'Undo' })
   for (let i = 0; i < 10 && (await undo.isEnabled()); i++) {
     const before =
@@ -122,8 +124,20 @@ test('from a demo design to a cut list, a saved file and a new design', async ({
 
 test('a new building by keyboard alone', async ({ page }) => {
   await page.goto('/')
-  await page.getByRole('button', { name: 'New, millimetres' }).focus()
+  await page.getByRole('link', { name: 'New', exact: true }).focus()
   await page.keyboard.press('Enter')
+  await page.getByRole('button', { name: 'Millimetres' }).focus()
+  await page.keyboard.press('Enter')
+  await page.getByRole('button', { name: 'Empty frame' }).focus()
+  await page.keyboard.press('Enter')
+  await page.getByLabel('Length', { exact: true }).focus()
+  await page.keyboard.type('banana')
+  await expect(page.getByRole('alert')).toContainText('“banana” is not understood')
+  await page.keyboard.press('Escape')
+  await page.getByLabel('Length', { exact: true }).fill('3.6 m')
+  await page.getByRole('button', { name: 'Begin' }).focus()
+  await page.keyboard.press('Enter')
+  await page.locator('.room').waitFor()
   await field(page, 'Span').focus()
   await page.keyboard.type('3.2 m')
   await page.keyboard.press('Enter')
@@ -137,10 +151,23 @@ test('a new building by keyboard alone', async ({ page }) => {
   await page.locator('#sheet').focus()
   await page.keyboard.press('w')
   await expect(page).toHaveURL(/walls$/)
-  await expect(page.locator('.room-card .mark').first()).toHaveText('S1')
+  // boards of the drawing by arrows, out of them to the wall and on, and the cards by J and K
+  await page.keyboard.press('d')
+  await page.keyboard.press('ArrowLeft')
+  await page.keyboard.press('ArrowRight')
+  await expect(page.locator('.room-card .mark').first()).toHaveText(/^(S|TP|BP)\d/)
+  await page.keyboard.press('Escape')
+  await expect(hand(page).getByRole('heading', { name: 'South wall' })).toBeVisible()
+  await page.keyboard.press('Escape')
+  await expect(hand(page).getByRole('heading', { name: 'Walls', level: 2 })).toBeVisible()
+  await page.keyboard.press('h')
+  await expect(hand(page).getByRole('heading', { name: 'Walls', level: 2 })).toBeFocused()
   await page.keyboard.press('j')
-  await expect(page.locator('.room-card .mark').first()).toHaveText('GS1')
+  const mark = await page.locator('.room-card .mark').first().innerText()
+  await page.keyboard.press('j')
+  await expect(page.locator('.room-card .mark').first()).not.toHaveText(mark)
   await page.keyboard.press('k')
+  await expect(page.locator('.room-card .mark').first()).toHaveText(mark)
   await page.keyboard.press('/')
   await expect(page.locator('#find-piece')).toBeFocused()
   await page.keyboard.type('tp2')
@@ -173,15 +200,10 @@ test('each wall is shown, and a choice of section, corner and plates changes its
     ).toBeVisible()
   }
   await page.getByRole('button', { name: 'South', exact: true }).click()
-  await page.getByRole('button', { name: 'Walls', exact: true }).click()
-  await dialogReady(page)
-  await page.getByRole('combobox', { name: 'Corners' }).click()
-  await page.getByRole('option', { name: 'Nailer laid flat' }).click()
+  await take(page, 'Walls')
+  await choose(page, 'Corners', 'Nailer laid flat')
   await expect(marks).toHaveAccessibleName(/: 0", 1 1\/2", 1' 3 1\/4"/)
-  await page.getByRole('combobox', { name: 'Top plates' }).click()
-  await page.getByRole('option', { name: 'One' }).click()
-  await page.getByRole('button', { name: 'Close', exact: true }).last().click()
-  await expect(page.getByRole('dialog')).toHaveCount(0)
+  await choose(page, 'Top plates', 'One')
   await page.locator('path.wood[data-member="walls/south/plate/bottom"]').first().click()
   await expect(page.locator('.room-card .mark').first()).toHaveText('BP1')
   await page.getByRole('button', { name: /cautions/ }).click()
@@ -191,35 +213,36 @@ test('each wall is shown, and a choice of section, corner and plates changes its
 
 test("every school of the bird's mouth is there, and own sizes can be added", async ({ page }) => {
   await openDemo(page, 'Sallow Marsh ringing hut')
-  const choose = async (name: string): Promise<void> => {
-    await page.getByRole('combobox', { name: 'Seat' }).click()
-    await page.getByRole('option', { name }).click()
+  const school = async (name: string): Promise<void> => {
+    await take(page, 'Roof')
+    await choose(page, 'Seat', name)
+    await takeCard(page)
   }
-  await choose('Full bearing')
+  await school('Full bearing')
   await expect(figure(page, 'seat')).toHaveText('3 1/2"')
-  await choose('Third of the depth, plumb')
+  await school('Third of the depth, plumb')
   await expect(figure(page, 'heel')).toHaveText('1 13/16"')
   const before = await figure(page, 'length').innerText()
-  await choose('Chosen height above plate')
+  await school('Chosen height above plate')
   await expect(figure(page, 'length')).toHaveText(before)
-  await field(page, 'Height above plate').fill('5')
-  await page.keyboard.press('Enter')
+  await take(page, 'Roof')
+  await type(page, 'Height above plate', '5')
+  await takeCard(page)
   await expect(figure(page, 'height-above-plate')).toHaveText('5"')
-  await choose('None: level cut')
+  await school('None: level cut')
   await expect(page.getByRole('alert')).toContainText('runs out before the overhang ends')
-  await page.getByRole('button', { name: 'Lumber' }).click()
-  await dialogReady(page)
-  await page.getByLabel('Name', { exact: true }).fill('barn 3x12')
+  await take(page, 'Lumber')
+  await field(page, 'Name').fill('barn 3x12')
   await page.getByLabel('Thickness').fill('3')
   await page.getByLabel('Depth').fill('oak')
-  await page.getByRole('button', { name: 'Add' }).click()
-  await expect(page.getByRole('dialog').getByRole('alert')).toContainText('“oak” is not understood')
+  await page.getByRole('button', { name: 'Add', exact: true }).click()
+  await expect(hand(page).getByRole('alert')).toContainText('“oak” is not understood')
   await page.getByLabel('Depth').fill('12')
-  await page.getByRole('button', { name: 'Add' }).click()
-  await expect(page.getByRole('dialog')).toContainText('barn 3x12')
-  await page.keyboard.press('Escape')
-  await page.getByRole('combobox', { name: 'Rafters' }).click()
-  await page.getByRole('option', { name: 'barn 3x12' }).click()
+  await page.getByRole('button', { name: 'Add', exact: true }).click()
+  await expect(hand(page)).toContainText('barn 3x12')
+  await take(page, 'Roof')
+  await choose(page, 'Rafters', /^barn 3x12/)
+  await takeCard(page)
   await expect(page.locator('.room-card')).toContainText('barn 3x12 · 3" × 12"')
   await expect(page.getByRole('alert')).toHaveCount(0)
 })

@@ -1,4 +1,4 @@
-import { expect, test } from './fixtures'
+import { expect, test, field } from './fixtures'
 
 test.use({
   launchOptions: {
@@ -29,20 +29,21 @@ test('over plain http on another name designs are made, kept and taken out; what
   ])
   const note = page.getByRole('status').filter({ hasText: 'plain http' })
   await expect(note).toBeVisible()
-  await note.getByRole('button', { name: 'Good' }).click()
+  await note.getByRole('button', { name: 'OK' }).click()
   await expect(note).toHaveCount(0)
-  await page.getByRole('button', { name: 'New, feet and inches' }).click()
+  await page.getByRole('link', { name: 'New', exact: true }).click()
+  await page.getByRole('button', { name: 'Begin' }).click()
   await page.locator('.room').waitFor()
-  await page.getByLabel('Span', { exact: true }).fill('10-6')
+  await field(page, 'Span').fill('10-6')
   await page.keyboard.press('Enter')
   await expect(page.getByRole('group', { name: 'Saving' })).toHaveText('Saved')
   await page.reload()
-  await expect(page.getByLabel('Span', { exact: true })).toHaveValue('10\' 6"')
+  await expect(field(page, 'Span')).toHaveValue('10\' 6"')
   const [file] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'Save the design as a file' }).click(),
   ])
-  expect(file.suggestedFilename()).toBe('new-shed.json')
+  expect(file.suggestedFilename()).toBe('garden-shed.json')
   await page.goto(url)
   await expect(page.getByRole('link', { name: /^New shed/ })).toBeVisible()
   await expect(note).toHaveCount(0)

@@ -1,4 +1,4 @@
-import { expect, openDemo, reportViolations, test, watch } from './fixtures'
+import { expect, field, openDemo, reportViolations, test, watch } from './fixtures'
 
 test('a design is duplicated, renamed, taken away and put back', async ({ page }) => {
   await page.goto('/')
@@ -12,7 +12,7 @@ test('a design is duplicated, renamed, taken away and put back', async ({ page }
   await page.keyboard.press('Enter')
   await expect(page.getByRole('link', { name: /^Warden's wood store/ })).toBeVisible()
   await page.getByRole('button', { name: "More for Warden's wood store" }).click()
-  await page.getByRole('menuitem', { name: 'Take off the shelf' }).click()
+  await page.getByRole('menuitem', { name: 'Remove' }).click()
   await expect(page.getByRole('link', { name: /^Warden's wood store/ })).toHaveCount(0)
   await page.getByRole('button', { name: 'Put it back' }).click()
   await expect(page.getByRole('link', { name: /^Warden's wood store/ })).toBeVisible()
@@ -28,16 +28,16 @@ test('the same design in two tabs: each follows the other, and no edit is lost',
   watch(other, problems)
   await reportViolations(context)
   await other.goto(page.url())
-  await other.getByLabel('Span', { exact: true }).fill("10'")
+  await field(other, 'Span').fill("10'")
   await other.keyboard.press('Enter')
-  await expect(page.getByLabel('Span', { exact: true })).toHaveValue('10\' 0"')
-  await page.getByLabel('Wall height', { exact: true }).fill("8'")
+  await expect(field(page, 'Span')).toHaveValue('10\' 0"')
+  await field(page, 'Wall height').fill("8'")
   await page.keyboard.press('Enter')
-  await expect(other.getByLabel('Wall height', { exact: true })).toHaveValue('8\' 0"')
+  await expect(field(other, 'Wall height')).toHaveValue('8\' 0"')
   await page.close()
   await other.reload()
-  await expect(other.getByLabel('Span', { exact: true })).toHaveValue('10\' 0"')
-  await expect(other.getByLabel('Wall height', { exact: true })).toHaveValue('8\' 0"')
+  await expect(field(other, 'Span')).toHaveValue('10\' 0"')
+  await expect(field(other, 'Wall height')).toHaveValue('8\' 0"')
 })
 
 test('after the first visit it works with no network', async ({ page, context }) => {
@@ -59,11 +59,11 @@ test.describe('on a phone', () => {
   }) => {
     await openDemo(page, 'Sallow Marsh ringing hut')
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBe(390)
-    await page.getByLabel('Span', { exact: true }).fill('10-6')
+    await field(page, 'Span').fill('10-6')
     await page.keyboard.press('Enter')
-    await expect(page.getByLabel('Span', { exact: true })).toHaveValue('10\' 6"')
+    await expect(field(page, 'Span')).toHaveValue('10\' 6"')
     await expect(page.locator('.room-card')).toBeHidden()
-    await page.getByRole('button', { name: 'Card', exact: true }).tap()
+    await page.getByRole('button', { name: 'Hand', exact: true }).tap()
     await expect(page.locator('.room-card')).toBeVisible()
     await page.getByRole('link', { name: 'Saw' }).tap()
     await page.getByRole('button', { name: 'Pieces', exact: true }).tap()

@@ -1,8 +1,8 @@
 import type { BrowserContext, Page } from '@playwright/test'
-import { expect, openDemo, reportViolations, test } from './fixtures'
+import { expect, field, openDemo, reportViolations, test } from './fixtures'
 
 const HUT = 'Sallow Marsh ringing hut'
-const span = (page: Page) => page.getByLabel('Span', { exact: true })
+const span = (page: Page) => field(page, 'Span')
 const saving = (page: Page) => page.getByRole('group', { name: 'Saving' })
 /** The shelf comes by itself once what was entered is stored; loading it before would leave that behind. */
 const onShelf = (page: Page) =>
@@ -153,11 +153,11 @@ for (const [way, go] of [
 
 test('between benches text half typed is entered too', async ({ page }) => {
   await openDemo(page, HUT, 'walls')
-  await page.getByLabel('Stud spacing', { exact: true }).fill('12')
+  await field(page, 'Stud spacing').fill('12')
   await page.evaluate(() => history.back())
   await expect(span(page)).toBeVisible()
   await page.getByRole('link', { name: /^walls/i }).click()
-  await expect(page.getByLabel('Stud spacing', { exact: true })).toHaveValue('1\' 0"')
+  await expect(field(page, 'Stud spacing')).toHaveValue('1\' 0"')
 })
 
 test('with storage full a bench says so, keeps what was done, lets it be saved as a file and saves it when there is room', async ({
@@ -208,14 +208,12 @@ test('with storage full the shelf says what was not done, and why', async ({ pag
   }
   const said = async (title: string): Promise<void> => {
     await expect(alert).toContainText(title)
-    await alert.getByRole('button', { name: 'Good' }).click()
+    await alert.getByRole('button', { name: 'OK' }).click()
     await expect(alert).toHaveCount(0)
   }
-  await page.getByRole('button', { name: 'New, feet and inches' }).click()
-  await said('No new building was begun')
   await pick('Duplicate')
   await said(`“${HUT}” was not duplicated`)
-  await pick('Take off the shelf')
+  await pick('Remove')
   await said(`“${HUT}” was not taken off the shelf`)
   await pick('Rename')
   await page.getByRole('textbox', { name: 'Name' }).fill('Another name')
@@ -266,7 +264,7 @@ test('a design taken off the shelf in another tab is said and put back', async (
   await reportViolations(context)
   await other.goto('/')
   await other.getByRole('button', { name: `More for ${HUT}`, exact: true }).click()
-  await other.getByRole('menuitem', { name: 'Take off the shelf' }).click()
+  await other.getByRole('menuitem', { name: 'Remove' }).click()
   await expect(page.getByRole('heading', { name: 'This design was taken off the shelf' })).toBeVisible()
   await page.getByRole('button', { name: 'Put it back' }).click()
   await expect(span(page)).toBeVisible()
@@ -292,8 +290,8 @@ for (const [what, script, title] of [
     await expect(page.getByRole('alert')).toContainText(title)
     await page.goto('/design/anything/roof')
     await expect(page.getByRole('heading', { name: title })).toBeVisible()
-    await page.goto('/')
-    await page.getByRole('button', { name: 'New, millimetres' }).click()
+    await page.goto('/new')
+    await page.getByRole('button', { name: 'Begin' }).click()
     await expect(page.getByRole('alert').filter({ hasText: 'No new building was begun' })).toBeVisible()
   })
 }

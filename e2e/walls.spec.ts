@@ -1,6 +1,19 @@
 import { readFile } from 'node:fs/promises'
 import type { Page } from '@playwright/test'
-import { choose, clean, dialogReady, expect, newBuilding, openDemo, test } from './fixtures'
+import {
+  add,
+  choose,
+  clean,
+  expect,
+  field,
+  hand,
+  newBuilding,
+  openDemo,
+  over,
+  take,
+  test,
+  type,
+} from './fixtures'
 
 const marks = (page: Page) => page.getByRole('img', { name: /marked as a pair/ })
 
@@ -8,14 +21,13 @@ test('salvaged units size a wall, and its openings can be given others', async (
   await newBuilding(page)
   await page.getByRole('link', { name: /^walls/i }).click()
   await expect(marks(page)).toBeVisible()
-  await page.getByRole('button', { name: 'On hand' }).click()
-  await dialogReady(page)
-  const dialog = page.getByRole('dialog')
+  await take(page, 'Walls', 'Windows you have')
+  const dialog = hand(page)
   await expect(dialog).toContainText('Add what you have')
   await expect(dialog.getByRole('button', { name: 'Size the south wall from them' })).toBeDisabled()
   await dialog.getByLabel('Name').fill('chapel sash')
   await dialog.getByLabel('Width').fill('wide')
-  await dialog.getByRole('button', { name: 'Add' }).click()
+  await dialog.getByRole('button', { name: 'Add', exact: true }).click()
   await expect(dialog.getByRole('alert')).toContainText('Width: “wide” is not understood')
   for (const [name, width, height, many] of [
     ['chapel sash', '2\' 4"', '3\' 4"', '2'],
@@ -25,19 +37,18 @@ test('salvaged units size a wall, and its openings can be given others', async (
     await dialog.getByLabel('Width').fill(width)
     await dialog.getByLabel('Height').fill(height)
     await dialog.getByLabel('How many').fill(many)
-    await dialog.getByRole('button', { name: 'Add' }).click()
+    await dialog.getByRole('button', { name: 'Add', exact: true }).click()
   }
   await clean(page)
   // 4.5 + (6 + 29) x 2 + (6 + 21) + 4.5 = 106 in: corners, jacks and kings, rough openings (worked by hand)
   await expect(dialog.getByRole('status')).toContainText('8\' 10"')
   await dialog.getByRole('button', { name: 'Size the south wall from them' }).click()
   await expect(page.getByRole('dialog')).toHaveCount(0)
-  await expect(page.getByLabel('Length', { exact: true })).toHaveValue('8\' 10"')
-  await expect(page.getByRole('region', { name: /^Opening \d$/ })).toHaveCount(3)
+  await expect(field(page, 'Length')).toHaveValue('8\' 10"')
+  await expect(page.locator('path.area[data-subject^="walls.openings."]')).toHaveCount(3)
   await expect(page.getByRole('alert')).toHaveCount(0)
-  const third = page.getByRole('region', { name: 'Opening 3' })
-  await third.getByRole('combobox', { name: 'Unit' }).click()
-  await page.getByRole('option', { name: /^chapel sash/ }).click()
+  await page.locator('path.area[data-subject="walls.openings.2"]').click()
+  await choose(page, 'Unit', /^chapel sash/)
   await expect(page.getByRole('alert')).toContainText('Opening 3')
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect(page.getByRole('alert')).toHaveCount(0)
@@ -45,6 +56,7 @@ test('salvaged units size a wall, and its openings can be given others', async (
 
 test('plate marks on paper, at any length and to read aloud', async ({ page }) => {
   await openDemo(page, 'Sallow Marsh ringing hut', 'walls')
+  await take(page, 'Walls', 'South wall')
   await page.getByRole('link', { name: 'Plate marks on paper' }).click()
   const east = page.getByRole('region', { name: 'East wall' })
   await expect(east).toContainText('tape hooked on the south end')
@@ -86,19 +98,16 @@ test('a wall laid out from its far end, made higher, sheathed, braced and parted
   await page.getByRole('link', { name: /^walls/i }).click()
   await expect(marks(page)).toBeVisible()
   const tally = page.locator('.tally')
+  await take(page, 'Walls', 'South wall')
   await choose(page, 'Layout from', 'East end')
-  await expect(page.locator('.caption').first()).toContainText('Marks from the east end')
+  await expect(page.locator('.caption').first()).toContainText('Mark from the east end')
   await choose(page, 'Layout from', 'The middle')
   await expect(page.getByRole('alert')).toHaveCount(0)
 
   // one wall's own height: the roof follows, and what can't be is said
-  await page.getByRole('button', { name: 'Walls', exact: true }).click()
-  await dialogReady(page)
   await choose(page, 'Height', 'Its own')
-  await expect(page.getByRole('dialog').getByLabel('Height of the south wall', { exact: true })).toBeVisible()
-  await page.getByRole('button', { name: 'Close', exact: true }).last().click()
-  await expect(page.getByRole('dialog')).toHaveCount(0)
-  const height = page.getByLabel('Height of the south wall', { exact: true })
+  await expect(hand(page).getByLabel('Height of the south wall', { exact: true })).toBeVisible()
+  const height = field(page, 'Height of the south wall')
   await height.fill("8'")
   await page.keyboard.press('Enter')
   await expect(height).toHaveValue('8\' 0"')
@@ -108,24 +117,22 @@ test('a wall laid out from its far end, made higher, sheathed, braced and parted
   await expect(page.getByRole('alert').first()).toContainText('the ridge leaves the span')
   await page.getByRole('button', { name: 'Undo' }).click()
   await page.getByRole('link', { name: /^roof/i }).click()
-  await expect(page.getByLabel('Height of the south wall', { exact: true })).toHaveValue('8\' 0"')
-  await expect(page.getByLabel('Wall height', { exact: true })).toBeVisible()
+  await expect(field(page, 'Height of the south wall')).toHaveValue('8\' 0"')
+  await expect(field(page, 'Wall height')).toBeVisible()
   await page.getByRole('link', { name: /^walls/i }).click()
 
-  await page.getByRole('button', { name: 'Walls', exact: true }).click()
-  await dialogReady(page)
+  await take(page, 'Walls')
   await choose(page, 'Diagonals', 'Let in, outside')
   await choose(page, 'Studs stand', 'Under the rafters')
   await clean(page)
-  await page.getByRole('button', { name: 'Close', exact: true }).last().click()
-  await expect(page.getByRole('dialog')).toHaveCount(0)
-  await expect(page.locator('.caption').first()).toContainText('Off the studs, in red: none of 7 rafters')
+  await take(page, 'Walls', 'South wall')
+  await expect(hand(page)).toContainText('Off the studs, in red: none of 7 rafters')
 
-  await page.getByRole('button', { name: 'Sheets', exact: true }).click()
-  await expect(page.getByText('The walls are bare')).toBeVisible()
+  await over(page, 'Sheets').click()
+  await expect(hand(page).getByRole('heading', { name: 'Sheets', exact: true })).toBeVisible()
   await choose(page, 'Walls', 'Sheets')
-  await expect(page.getByText('Out of each sheet:')).toBeVisible()
-  await expect(page.getByText('House wrap:')).toBeVisible()
+  await expect(hand(page).getByText('Out of each sheet')).toBeVisible()
+  await expect(hand(page).getByText('House wrap')).toBeVisible()
   const before = await tally.innerText()
   await choose(page, 'Sheets stand', 'Level')
   await expect(tally).not.toHaveText(before.replace(/\s+/g, ' '), { useInnerText: true })
@@ -134,10 +141,11 @@ test('a wall laid out from its far end, made higher, sheathed, braced and parted
   await clean(page)
 
   await page.getByRole('button', { name: 'Plan', exact: true }).click()
-  await page.getByRole('button', { name: 'Add a partition' }).click()
+  await take(page, 'Walls')
+  await add(page, 'Partition')
   await expect(page.getByRole('button', { name: 'P1', exact: true })).toBeVisible()
   await clean(page)
-  const face = page.getByRole('region', { name: 'Partition 1' }).getByLabel('Partition, near face')
+  const face = hand(page).getByLabel('Partition, near face', { exact: true })
   await face.fill('2"')
   await page.keyboard.press('Enter')
   await expect(page.getByRole('alert')).toContainText('Partition 1 leaves no room beside it')
@@ -147,11 +155,11 @@ test('a wall laid out from its far end, made higher, sheathed, braced and parted
   await page.getByRole('button', { name: 'Frame', exact: true }).click()
   await page.getByRole('button', { name: 'P1', exact: true }).click()
   await expect(page.getByRole('img', { name: 'Partition 1, seen from the east' })).toBeVisible()
-  await page.getByRole('combobox', { name: 'Add an opening' }).click()
-  await page.getByRole('option', { name: 'Door', exact: true }).click()
-  await expect(page.getByRole('region', { name: 'Opening 1' })).toContainText('rough')
+  await add(page, 'Door')
+  await expect(hand(page).getByRole('heading', { name: 'Door 1' })).toBeVisible()
+  await page.keyboard.press('Escape')
   await page.getByRole('button', { name: 'Plan', exact: true }).click()
-  await page.getByRole('button', { name: 'Take partition 1 away' }).click()
+  await page.getByRole('button', { name: 'Take the partition away' }).click()
   await expect(page.getByRole('button', { name: 'P1', exact: true })).toHaveCount(0)
   await page.reload()
   // where it was
@@ -162,32 +170,30 @@ test('a wall laid out from its far end, made higher, sheathed, braced and parted
 
 test("a side of posts and beam, slatted, and what it can't have", async ({ page }) => {
   await openDemo(page, 'Sallow Marsh ringing hut', 'walls')
-  await page.getByRole('button', { name: 'Walls', exact: true }).click()
-  await dialogReady(page)
+  await take(page, 'Walls', 'South wall')
   await choose(page, 'Built of', 'Posts, beam')
-  await page.getByRole('button', { name: 'Close', exact: true }).last().click()
-  await expect(page.getByRole('dialog')).toHaveCount(0)
   await expect(page.getByRole('img', { name: /^Top plate and deck, side by side/ })).toHaveAccessibleName(
     /: 0", 6' 4 1\/4", 12' 8 1\/2"$/,
   )
   await page.locator('path.wood[data-member="walls/south/post/2"]').first().click()
   await expect(page.locator('.room-card .mark').first()).toHaveText('WP1')
   await expect(page.locator('.room-card')).toContainText('3 wall posts')
-  await page.getByRole('button', { name: 'Walls', exact: true }).click()
-  await dialogReady(page)
-  await page.getByRole('combobox', { name: 'Posts', exact: true }).click()
-  await page.getByRole('option', { name: /^6x6 / }).click()
+  await page.keyboard.press('Escape')
+  await expect(hand(page).getByRole('heading', { name: 'Posts, beam' })).toBeVisible()
+  await choose(page, 'Posts', /^6x6 /)
   await expect(page.getByRole('alert')).toContainText('The posts are deeper than the walls')
+  await expect(hand(page).locator('.faulty')).toContainText('The posts are deeper than the walls')
+  await expect(page.locator('.elsewhere')).toContainText('Posts')
   await clean(page)
-  await page.getByRole('button', { name: 'Close', exact: true }).last().click()
-  await expect(page.getByRole('dialog')).toHaveCount(0)
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect(page.getByRole('alert')).toHaveCount(0)
-  await page.getByRole('button', { name: 'Sheets', exact: true }).click()
-  await choose(page, 'This wall', 'Slats')
-  const gap = page.getByLabel('Gap between slats')
-  await gap.fill('1')
-  await page.keyboard.press('Enter')
+  await take(page, 'Walls', 'South wall')
+  await choose(page, 'On it', 'Slats')
+  await page
+    .getByRole('group', { name: 'Frame, sheets or plan' })
+    .getByRole('button', { name: 'Sheets' })
+    .click()
+  await type(page, 'Gap between slats', '1')
   await expect(page.locator('path.wood[data-member^="walls/south/slat/"]').first()).toBeVisible()
   await clean(page)
 })
@@ -205,18 +211,18 @@ test('raked gable walls, and one that steps', async ({ page }) => {
   await expect(page.locator('.room-card')).toContainText('top plate')
   await expect(page.locator('.room-card')).toContainText('plumb cut')
   await clean(page)
+  await take(page, 'Walls', 'West wall')
   await page.getByRole('link', { name: 'Plate marks on paper' }).click()
   await expect(page.getByRole('heading', { name: 'West wall, north slope' })).toBeVisible()
   await expect(page.getByRole('region', { name: 'West wall', exact: true })).toContainText('Bottom plate')
   await clean(page)
 
   await page.goBack()
-  await page.getByRole('button', { name: 'West', exact: true }).click()
-  await page.getByRole('button', { name: 'Walls', exact: true }).click()
-  await dialogReady(page)
+  await take(page, 'Walls')
   await choose(page, 'Gables', 'Studs')
+  await take(page, 'Walls', 'West wall')
   await choose(page, 'Its top', 'Steps')
-  const from = page.getByRole('dialog').getByLabel('From there on')
+  const from = hand(page).getByLabel('From there on', { exact: true })
   await from.fill("9'")
   await page.keyboard.press('Enter')
   const said = (text: string) => page.getByRole('alert').filter({ hasText: text })
@@ -225,8 +231,6 @@ test('raked gable walls, and one that steps', async ({ page }) => {
   await page.keyboard.press('Enter')
   await expect(said('would stand into the rafters')).toHaveCount(0)
   await clean(page)
-  await page.getByRole('button', { name: 'Close', exact: true }).last().click()
-  await expect(page.getByRole('dialog')).toHaveCount(0)
   await expect(page.locator('path.wood[data-member="walls/west/plate/top/2"]')).toBeVisible()
   const at = page.getByRole('slider', { name: 'Steps at, drag' })
   await expect(at).toBeVisible()
@@ -239,10 +243,20 @@ test.describe('on a phone', () => {
 
   test('walls and their marks are there, with targets large enough', async ({ page }) => {
     await openDemo(page, 'Sallow Marsh ringing hut', 'walls')
-    await page.getByRole('button', { name: 'Sheets', exact: true }).tap()
-    await expect(page.getByText('Out of each sheet:')).toBeVisible()
+    const sheets = page
+      .getByRole('group', { name: 'Frame, sheets or plan' })
+      .getByRole('button', { name: 'Sheets' })
+    await sheets.tap()
+    await page.getByRole('button', { name: 'Hand', exact: true }).tap()
+    await expect(hand(page).getByText('Out of each sheet')).toBeVisible()
     await clean(page)
+    // what is touched on the drawing opens in the hand
+    await page.getByRole('button', { name: 'Drawing', exact: true }).first().tap()
     await page.getByRole('button', { name: 'Frame', exact: true }).tap()
+    await page.getByRole('button', { name: 'East', exact: true }).tap()
+    await page.locator('path.area[data-subject="walls.openings.0"]').tap({ position: { x: 8, y: 60 } })
+    await expect(hand(page).getByRole('heading', { name: 'Door 1' })).toBeVisible()
+    await page.getByRole('button', { name: 'East wall', exact: true }).first().tap()
     await page.getByRole('link', { name: 'Plate marks on paper' }).tap()
     await expect(page.getByRole('heading', { name: 'South wall' })).toBeVisible()
     await clean(page)

@@ -26,6 +26,9 @@ const running = computed(() => {
   return values.map(([text], i) => ({ text, x: at[i] ?? 0, words: words[i] ?? 0 }))
 })
 
+const tall = computed(
+  () => fit.value.bottom + 30 + 8 * Math.max(0, ...running.value.map(each => each.text.length)),
+)
 const ZONE = 150
 const parts = computed(() =>
   zones(props.card).map(zone => {
@@ -71,7 +74,8 @@ const name = useId()
     <svg
       v-if="width"
       :width="wide"
-      :height="fit.bottom + 30 + 8 * Math.max(0, ...running.map(each => each.text.length))"
+      :height="tall"
+      :viewBox="`0 0 ${wide} ${tall}`"
       role="img"
       :aria-label="`The board as it lies on the bench, marks from its long point: ${running.map(each => each.text).join(', ')}`"
     >
@@ -110,6 +114,7 @@ const name = useId()
       :key="k"
       :width="wide"
       :height="ZONE"
+      :viewBox="`0 0 ${wide} ${ZONE}`"
       role="img"
       :aria-label="`The cuts between ${say(part.zone.from)} and ${say(part.zone.to)}, larger`"
     >
@@ -191,5 +196,12 @@ text {
 }
 .upright {
   text-anchor: end;
+}
+@media print {
+  svg {
+    width: 100%;
+    height: auto;
+    max-height: 62mm;
+  }
 }
 </style>

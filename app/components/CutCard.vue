@@ -75,10 +75,12 @@ const roleName = computed(() =>
       <HandPieceActs />
     </div>
     <BenchBoard :card="card" />
-    <h3>Saw, from square</h3>
-    <ExplainedList :rows="sawRows(card, units)" />
-    <SawSettings :cuts="card.cuts" />
-    <template v-if="card.stepping">
+    <div class="part">
+      <h3>Saw, from square</h3>
+      <ExplainedList :rows="sawRows(card, units)" />
+      <SawSettings :cuts="card.cuts" />
+    </div>
+    <div v-if="card.stepping" class="part">
       <h3>Square and step-off</h3>
       <ExplainedList :rows="steppingRows(card, units)" />
       <Button
@@ -90,15 +92,19 @@ const roleName = computed(() =>
         @click="square = squareAsked = true"
       />
       <LazySquareDialog v-if="squareAsked" v-model="square" :card="card" />
-    </template>
-    <h3>Marks, from the first long point</h3>
-    <ol class="marks">
-      <li v-for="(mark, i) in markRows(card, units)" :key="i">
-        <span class="figures at">{{ mark.at }}</span> {{ mark.what }}
-      </li>
-    </ol>
-    <h3>Figures</h3>
-    <ExplainedList :rows="figureRows(card, units)" :columns="2" />
+    </div>
+    <div class="part">
+      <h3>Marks, from the first long point</h3>
+      <ol class="marks">
+        <li v-for="(mark, i) in markRows(card, units)" :key="i">
+          <span class="figures at">{{ mark.at }}</span> {{ mark.what }}
+        </li>
+      </ol>
+    </div>
+    <div class="part">
+      <h3>Figures</h3>
+      <ExplainedList :rows="figureRows(card, units)" :columns="2" />
+    </div>
     <p class="quiet advice">{{ adviseOn(card.piece.role) }}</p>
   </section>
   <section v-else class="card empty" aria-label="Cut card">
@@ -182,5 +188,34 @@ h3 {
 }
 .advice {
   margin-top: 8px;
+}
+/* one page, as wide as the paper, to be read at arm's length */
+@media print {
+  .card {
+    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+    gap: 4px 28px;
+    padding: 0;
+    font-size: 1.05rem;
+  }
+  .head,
+  .length,
+  .card > :deep(.board) {
+    grid-column: 1 / -1;
+  }
+  .length {
+    font-size: 2rem;
+  }
+  .mark {
+    font-size: 4rem;
+  }
+  .part {
+    break-inside: avoid;
+  }
+}
+.part {
+  display: grid;
+  gap: 8px;
+  min-width: 0;
+  align-content: start;
 }
 </style>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { BaseKind } from '../../core/design'
 import type { DrawingView } from '../../core/drawing'
-import { baseWords } from '../../core/words'
+import { standsOnWords } from '../../core/words'
 import { chooseBase, setOutSite } from '../logic/changes/below'
 import { usualBaseFor } from '../logic/usual-base'
 import { viewChoices } from '../logic/view-words'
@@ -108,7 +108,7 @@ const labels: Partial<Record<DrawingView, string>> = {
     <div v-if="!known && part === 'base'" class="none">
       <h2>Base</h2>
       <p>What the building stands on, with every timber, hole and barrow of gravel in it.</p>
-      <Button :label="`Stand it on ${baseWords[usual].toLowerCase()}`" @click="stand(usual)" />
+      <Button :label="`Stand it on ${standsOnWords[usual]}`" @click="stand(usual)" />
       <p class="quiet">Another kind is chosen at the right.</p>
     </div>
     <div v-else-if="!known" class="none">

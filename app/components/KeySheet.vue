@@ -3,10 +3,16 @@ import type { Command } from '../logic/commands'
 
 defineProps<{ commands: readonly Command[] }>()
 const open = defineModel<boolean>({ required: true })
+const away = useLocalStorage<string[]>('early-wren-notes-away', [])
+/** The notes of a first visit come back, all of them. */
+function again(): void {
+  open.value = false
+  away.value = []
+}
 </script>
 
 <template>
-  <Dialog v-model:visible="open" modal header="Keys" :style="{ width: 'min(30rem, 94vw)' }" dismissable-mask>
+  <Dialog v-model:visible="open" modal header="Keys" :style="{ width: 'min(48rem, 94vw)' }" dismissable-mask>
     <dl class="keys">
       <template v-for="command in commands" :key="command.id">
         <dt>
@@ -21,15 +27,23 @@ const open = defineModel<boolean>({ required: true })
       <dt><kbd>↑ ↓</kbd></dt>
       <dd>Move a dimension or a handle by a step</dd>
     </dl>
+    <template #footer
+      ><Button label="Show the notes of the first visit" outlined severity="secondary" @click="again"
+    /></template>
   </Dialog>
 </template>
 
 <style scoped>
 .keys {
   display: grid;
-  grid-template-columns: max-content 1fr;
-  gap: 8px 20px;
+  grid-template-columns: max-content 1fr max-content 1fr;
+  gap: 8px 16px;
   margin: 0;
+}
+@media (max-width: 620px) {
+  .keys {
+    grid-template-columns: max-content 1fr;
+  }
 }
 dd {
   margin: 0;

@@ -6,11 +6,19 @@ import { useEntry } from '../composables/useEntry'
 
 /** `bare` on a drawing, without its name; in the hand its name and what is said of it stand in a row. */
 const props = defineProps<{ path: FieldPath; value: number | Pitch; bare?: boolean }>()
-const { text, message, focused, begin, typed, commit, revert, nudge } = useEntry(
+const { text, message, focused, dirty, begin, typed, commit, revert, nudge } = useEntry(
   () => props.path,
   () => props.value,
   () => `${props.bare ? 'drawing' : 'hand'} ${props.path}`,
 )
+/** What is typed is let go; with nothing typed the key goes on, out of what is in hand. */
+function escape(event: KeyboardEvent): void {
+  if (dirty()) {
+    event.stopPropagation()
+    event.preventDefault()
+  }
+  revert()
+}
 const id = useId()
 </script>
 
@@ -34,7 +42,7 @@ const id = useId()
       @input="typed($event)"
       @blur="commit"
       @keydown.enter.prevent="commit"
-      @keydown.escape.stop.prevent="revert"
+      @keydown.escape="escape"
       @keydown.up.prevent="nudge(1)"
       @keydown.down.prevent="nudge(-1)"
     />

@@ -38,7 +38,7 @@ const words = {
         network.
       </p>
       <div class="acts">
-        <Button size="small" text severity="secondary" label="Good" @click="told = true" />
+        <Button size="small" text severity="secondary" label="OK" @click="told = true" />
       </div>
     </div>
   </aside>

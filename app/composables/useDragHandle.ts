@@ -24,15 +24,29 @@ export function useDragHandle(fit: () => Fit) {
     from = { x: event.clientX, y: event.clientY, value: valueOf(handle), scale: heldFit.value.scale }
   }
 
+  /** Where the pointer is, not shown yet: moves between two frames are shown once. */
+  let latest: PointerEvent | null = null
+  let frame = 0
+
   function move(event: PointerEvent): void {
+    if (!held.value) return
+    latest = event
+    frame ||= requestAnimationFrame(follow)
+  }
+
+  function follow(): void {
+    frame = 0
     const handle = held.value
-    if (!handle || !from || !bench.design) return
+    const event = latest
+    latest = null
+    if (!handle || !event || !from || !bench.design) return
     const along =
       ((event.clientX - from.x) * handle.along.x - (event.clientY - from.y) * handle.along.y) / from.scale
     bench.tryValue(handle.field, movedValue(bench.design, handle.field, from.value, along * handle.gain))
   }
 
   function end(): void {
+    follow()
     const handle = held.value
     if (handle && from) {
       const value = valueOf(handle)
@@ -48,7 +62,9 @@ export function useDragHandle(fit: () => Fit) {
   }
 
   function release(): void {
-    held.value = heldFit.value = from = null
+    held.value = heldFit.value = from = latest = null
+    cancelAnimationFrame(frame)
+    frame = 0
   }
 
   function nudge(handle: Handle, way: 1 | -1): void {

@@ -91,5 +91,5 @@ export function useEntry(path: () => FieldPath, value: () => number | Pitch, pla
     },
   })
 
-  return { text, message, focused, begin, typed, commit, revert, nudge }
+  return { text, message, focused, dirty, begin, typed, commit, revert, nudge }
 }

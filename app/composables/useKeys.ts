@@ -26,4 +26,20 @@ export function useKeys(commands: readonly Command[]): void {
     event.preventDefault()
     command.run()
   })
+  // a closed list keeps Escape to itself: there it means what it means everywhere
+  useEventListener(
+    document,
+    'keydown',
+    (event: KeyboardEvent) => {
+      const { target } = event
+      if (event.key !== 'Escape' || !(target instanceof HTMLElement)) return
+      if (!target.closest('[role=combobox]:not([aria-expanded=true])') || closes(target)) return
+      const command = commandFor(event, commands, false)
+      if (!command) return
+      event.preventDefault()
+      event.stopPropagation()
+      command.run()
+    },
+    { capture: true },
+  )
 }

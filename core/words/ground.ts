@@ -10,6 +10,16 @@ export const baseWords: Record<BaseKind, string> = {
   slab: 'Slab',
 }
 
+/** What a building stands on, after `on`. */
+export const standsOnWords: Record<BaseKind, string> = {
+  border: 'a timber border',
+  skids: 'skids',
+  blocks: 'concrete blocks',
+  posts: 'posts in the ground',
+  piers: 'piers',
+  slab: 'a slab',
+}
+
 export const findWords: Record<FindKind, string> = {
   tree: 'Tree',
   rock: 'Rock',

@@ -12,7 +12,7 @@ export {
   sayWeight,
   type StepRow,
 } from './figures'
-export { baseWords, findWords, openingWords, roofOpeningWords, sayArea } from './ground'
+export { baseWords, findWords, openingWords, roofOpeningWords, sayArea, standsOnWords } from './ground'
 export { looseNames, sayLoose, sayVolume } from './loose'
 export { sayMark } from './marks'
 export { sayDetails } from './details'

@@ -10,7 +10,8 @@ const box = useTemplateRef<HTMLElement>('box')
 watch(
   () => bench.touched,
   async () => {
-    await nextTick()
+    // a list that was chosen from takes the focus back first
+    await new Promise(resolve => setTimeout(resolve, 60))
     box.value?.scrollTo({ top: 0 })
     box.value?.querySelector<HTMLElement>('h2')?.focus({ preventScroll: true })
   },
@@ -31,5 +32,12 @@ watch(
   overflow: auto;
   min-width: 0;
   container-type: inline-size;
+}
+@media print {
+  .hand {
+    height: auto;
+    overflow: visible;
+    container-type: normal;
+  }
 }
 </style>

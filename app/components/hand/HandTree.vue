@@ -11,7 +11,7 @@ const say = (of: (typeof bench.subjects)[number]): string =>
 const keys = computed(() => new Set(bench.line.map(({ key }) => key)))
 const within = (key: string) => bench.subjects.filter(each => each.within === key)
 /** The parts of this bench, or of the building on a bench that has none of its own. */
-const root = computed(() => (props.at === 'saw' ? 'building' : props.at))
+const root = computed(() => (props.at === 'saw' || bench.subject?.bench === null ? 'building' : props.at))
 const parts = computed(() => within(root.value))
 const inner = computed(() =>
   parts.value.filter(({ key }) => keys.value.has(key)).flatMap(({ key }) => within(key)),

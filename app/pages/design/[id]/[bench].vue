@@ -3,6 +3,7 @@ import { designFile, fileName } from '../../../../core/output'
 import { sayStoring } from '../../../logic/storage-words'
 import { chosenBench, viewNames } from '../../../logic/benches'
 import type { Command } from '../../../logic/commands'
+import { nextNote } from '../../../logic/notes'
 import { saveFile } from '../../../composables/useFiles'
 
 definePageMeta({ key: route => `design-${String(route.params.id)}` })
@@ -14,6 +15,16 @@ const here = computed(() => chosenBench(String(route.params.bench)))
 const narrow = useMediaQuery('(max-width: 900px)')
 const side = ref<'sheet' | 'card'>('sheet')
 const keysOpen = ref(false)
+const notesAway = useLocalStorage<string[]>('early-wren-notes-away', [])
+const notesLeft = computed(() => nextNote(notesAway.value) !== null)
+/** Focus goes back to the drawing when the sheet of keys is closed. */
+watch(keysOpen, async open => {
+  if (open) return
+  await nextTick()
+  setTimeout(() => {
+    if (document.activeElement === document.body) document.getElementById('sheet')?.focus()
+  }, 250)
+})
 const find = ref('')
 const searches = ref(0)
 
@@ -200,6 +211,7 @@ useKeys(commands)
         aria-label="Drawing or hand"
       />
     </nav>
+    <LazyVisitNotes v-if="notesLeft" />
     <LazyKeySheet v-if="keysOpen" v-model="keysOpen" :commands="commands" />
     <LeavingDialog
       v-if="leaving.asking.value"
@@ -309,7 +321,8 @@ useKeys(commands)
     display: block;
     overflow: visible;
     border: 0;
-    max-width: 520px;
+    height: auto;
+    min-height: 0;
   }
 }
 </style>
