@@ -45,7 +45,7 @@ test('over plain http on another name designs are made, kept and taken out; what
   ])
   expect(file.suggestedFilename()).toBe('garden-shed.json')
   await page.goto(url)
-  await expect(page.getByRole('link', { name: /^New shed/ })).toBeVisible()
+  await expect(page.getByRole('link', { name: /^Garden shed/ })).toBeVisible()
   await expect(note).toHaveCount(0)
   for (const [i, each] of [...problems.entries()].reverse())
     if (

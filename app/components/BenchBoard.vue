@@ -115,6 +115,7 @@ const name = useId()
       :width="wide"
       :height="ZONE"
       :viewBox="`0 0 ${wide} ${ZONE}`"
+      preserveAspectRatio="xMidYMid slice"
       role="img"
       :aria-label="`The cuts between ${say(part.zone.from)} and ${say(part.zone.to)}, larger`"
     >
@@ -198,8 +199,16 @@ text {
   text-anchor: end;
 }
 @media print {
+  .board {
+    grid-template-columns: repeat(auto-fit, minmax(56mm, 1fr));
+  }
+  /* the middle of each, where its cuts are */
   svg {
     width: 100%;
+    height: 34mm;
+  }
+  svg:first-child {
+    grid-column: 1 / -1;
     height: auto;
     max-height: 62mm;
   }

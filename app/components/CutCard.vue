@@ -193,9 +193,9 @@ h3 {
 @media print {
   .card {
     grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
-    gap: 4px 28px;
+    gap: 0 28px;
     padding: 0;
-    font-size: 1.05rem;
+    font-size: 1rem;
   }
   .head,
   .length,
@@ -203,10 +203,10 @@ h3 {
     grid-column: 1 / -1;
   }
   .length {
-    font-size: 2rem;
+    font-size: 1.7rem;
   }
   .mark {
-    font-size: 4rem;
+    font-size: 3.4rem;
   }
   .part {
     break-inside: avoid;

@@ -47,13 +47,9 @@ watch(
   { immediate: true },
 )
 /** Coming onto the bench, the step that is shown is in hand where there is something of it. */
-watch(
-  () => bench.subject?.kind === 'ground' && known.value,
-  at => {
-    if (at) bench.hold(subjects[part.value] ?? 'ground')
-  },
-  { immediate: true },
-)
+onMounted(() => {
+  if (bench.subject?.kind === 'ground' && known.value) bench.hold(subjects[part.value] ?? 'ground')
+})
 function turn(to: string): void {
   part.value = to
   bench.hold(subjects[to] ?? 'ground')

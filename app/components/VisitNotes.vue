@@ -31,6 +31,10 @@ async function put(ids: readonly string[]): Promise<void> {
   await nextTick()
   setTimeout(() => place(), 200)
 }
+/** Hidden by the page being scrolled or turned, it comes again. */
+function lost(): void {
+  if (shown.value && shown.value.id === note.value?.id) waiting = setTimeout(() => place(), 400)
+}
 onMounted(() => place())
 onBeforeUnmount(() => clearTimeout(waiting))
 watch(
@@ -42,7 +46,7 @@ watch(
 </script>
 
 <template>
-  <Popover ref="pop" :dismissable="false" class="note-pop">
+  <Popover ref="pop" :dismissable="false" aria-label="A note on what is here" @hide="lost">
     <div v-if="shown" class="note">
       <p>{{ shown.says }}</p>
       <p class="acts">

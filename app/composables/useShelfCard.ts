@@ -1,6 +1,6 @@
 import { useIntersectionObserver } from '@vueuse/core'
 import { type Ref, ref, watch } from 'vue'
-import { type ShelfCard, shelfCard } from '../logic/shelf-card'
+import type { ShelfCard } from '../logic/shelf-card'
 import { database } from '../storage/database'
 import { openDesign } from '../storage/designs'
 
@@ -36,6 +36,7 @@ export function useShelfCard(
         const now = of()
         if (now.id !== id || now.revision !== revision) return
         try {
+          const { shelfCard } = await import('../logic/shelf-card')
           const made = shelfCard((await openDesign(database(), id)).design)
           known.set(key, made)
           card.value = made

@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { useToast } from 'primevue/usetoast'
-import { designFile, fileName, shelfFile } from '../../core/output'
 import { chooseFile, saveFile } from '../composables/useFiles'
-import { onShelf, type ShelfOrder, shelfOrders } from '../logic/shelf-card'
+import { onShelf, type ShelfOrder, shelfOrders } from '../logic/shelf-order'
 import type { DesignRow } from '../storage/database'
 
 const shelf = useShelf()
@@ -67,6 +66,7 @@ async function dropped(event: DragEvent): Promise<void> {
 
 async function exportFile(row: DesignRow): Promise<void> {
   const design = await shelf.read(row.id)
+  const { designFile, fileName } = await import('../../core/output')
   if (design) saveFile(fileName(design.name, 'json'), designFile(design), 'application/json')
 }
 
@@ -105,6 +105,7 @@ function stopChoosing(): void {
 
 async function exportSeveral(rows: readonly DesignRow[], name: string): Promise<void> {
   const { designs, damaged } = await shelf.readAll(rows.map(({ id }) => id))
+  const { fileName, shelfFile } = await import('../../core/output')
   if (designs.length) saveFile(fileName(name, 'json'), shelfFile(designs), 'application/json')
   if (damaged)
     faults.value = {

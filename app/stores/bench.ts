@@ -12,6 +12,7 @@ import { Journal, type JournalNews, type JournalState } from '../storage/journal
 import { PATIENCE, troubleOf } from '../storage/trouble'
 import { journalWords, sayStorage } from '../logic/storage-words'
 import { inHand } from './in-hand'
+import { useUnderWay } from './under-way'
 
 /** slow: storage has not answered yet; no-storage: it can't be read at all. */
 export type BenchState =
@@ -174,6 +175,7 @@ export const useBench = defineStore('bench', () => {
   const settled = async (): Promise<void> => {
     await journal?.settled()
   }
+  useUnderWay().add({ settled, stored: () => storing.value === 'stored' })
   /** Tries again to store what waits. */
   const retry = (): void => journal?.retry()
   /** Puts a design back on the shelf that is no longer there, as it is shown. */

@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
-import { useBench } from './bench'
 import { useTyping } from './typing'
+import { useUnderWay } from './under-way'
 
 /**
  * offered: a newer version is there; running: another tab has switched to it; missing: a part of this page
@@ -40,7 +40,7 @@ export const useVersion = defineStore('version', () => {
   async function ready(): Promise<boolean> {
     refused.value = useTyping().enterAll()
     if (refused.value.length) return false
-    await useBench().settled()
+    await useUnderWay().settled()
     return true
   }
 
@@ -63,7 +63,7 @@ export const useVersion = defineStore('version', () => {
       ({ ok }) => ok,
       () => false,
     )
-    if (!answers || Date.now() - last < CIRCLE || !(await ready()) || useBench().storing !== 'stored') {
+    if (!answers || Date.now() - last < CIRCLE || !(await ready()) || !useUnderWay().stored()) {
       news.value = 'missing'
       return
     }

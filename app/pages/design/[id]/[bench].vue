@@ -311,6 +311,7 @@ useKeys(commands)
   .room-main {
     display: block;
     height: auto;
+    min-height: 0;
   }
   .room-sheet,
   .room-notice {
