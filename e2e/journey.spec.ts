@@ -64,7 +64,7 @@ test('from a demo design to a cut list, a saved file and a new design', async ({
   await expect(page.getByText('16 of 239 cut')).toBeVisible()
   const csv = await download(page, 'Save the cut list as CSV')
   expect(csv).toContain('R1,16,common rafter,2x6')
-  const json = await download(page, 'Save the design as JSON')
+  const json = await download(page, 'Save the design as a file')
   const saved = JSON.parse(json) as { roof: { overhang: { eave: number } }; cut: unknown[] }
   expect(saved.roof.overhang.eave).toBeCloseTo(14.5 * 25.4, 9)
   expect(saved.cut).toHaveLength(16)

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { openDemo, test } from '../e2e/fixtures'
+import { openDemo, take, test } from '../e2e/fixtures'
 
 const folder = process.env.SHOTS ?? 'docs/screenshots'
 const hut = 'Sallow Marsh ringing hut'
@@ -16,10 +16,23 @@ test('shelf', async ({ page }) => {
   await shoot(page, 'shelf')
 })
 
+test('new', async ({ page }) => {
+  await page.goto('/new')
+  await page.getByRole('button', { name: 'Firewood shelter' }).click()
+  await page.locator('canvas').waitFor()
+  await page.waitForTimeout(1200)
+  await shoot(page, 'new')
+})
+
 for (const bench of ['roof', 'walls', 'floor', 'saw']) {
   test(bench, async ({ page }) => {
     await openDemo(page, hut, bench)
-    if (bench === 'walls') await page.getByRole('button', { name: 'East', exact: true }).click()
+    if (bench === 'roof') await take(page, 'Roof')
+    if (bench === 'walls') {
+      await page.getByRole('button', { name: 'East', exact: true }).click()
+      await take(page, 'Walls', 'East wall', 'Window 2')
+    }
+    if (bench === 'floor') await take(page, 'Floor', 'Joists')
     await page.waitForTimeout(200)
     await shoot(page, bench)
   })
@@ -28,13 +41,14 @@ for (const bench of ['roof', 'walls', 'floor', 'saw']) {
 test('sheets on a wall', async ({ page }) => {
   await openDemo(page, hut, 'walls')
   await page.getByRole('button', { name: 'East', exact: true }).click()
-  await page.getByRole('button', { name: 'Sheets', exact: true }).click()
+  await page.locator('#sheet').getByRole('button', { name: 'Sheets', exact: true }).click()
   await page.waitForTimeout(200)
   await shoot(page, 'walls-sheets')
 })
 
 test('plate marks', async ({ page }) => {
   await openDemo(page, hut, 'walls')
+  await take(page, 'Walls', 'South wall')
   await page.getByRole('link', { name: 'Plate marks on paper' }).click()
   await page.getByRole('heading', { name: 'South wall' }).waitFor()
   await shoot(page, 'marks')
@@ -43,7 +57,7 @@ test('plate marks', async ({ page }) => {
 for (const part of ['Place', 'Square', 'Levels', 'Base']) {
   test(`ground, ${part}`, async ({ page }) => {
     await openDemo(page, hut, 'ground')
-    await page.getByRole('button', { name: part, exact: true }).click()
+    await page.locator('#sheet').getByRole('button', { name: part, exact: true }).click()
     await page.waitForTimeout(400)
     await shoot(page, `ground-${part.toLowerCase()}`)
   })
@@ -82,13 +96,6 @@ test('raked and rough-sawn', async ({ page }) => {
   await shoot(page, 'walls-raked')
 })
 
-test('single slope', async ({ page }) => {
-  await openDemo(page, 'Sallow Marsh nest-box workshop', 'roof')
-  await page.getByRole('button', { name: 'Roof shape: single slope' }).click()
-  await page.waitForTimeout(600)
-  await shoot(page, 'roof-shapes')
-})
-
 test('the square on a rafter', async ({ page }) => {
   await openDemo(page, hut, 'roof')
   await page.getByRole('button', { name: 'Show the square on the board' }).click()
@@ -105,7 +112,7 @@ test.describe('phone', () => {
   })
   test('square', async ({ page }) => {
     await openDemo(page, hut, 'ground')
-    await page.getByRole('button', { name: 'Square', exact: true }).tap()
+    await page.locator('#sheet').getByRole('button', { name: 'Square', exact: true }).tap()
     await shoot(page, 'phone-square')
   })
 })

@@ -49,11 +49,20 @@ const parts = computed(() =>
         list.filter(mark => say(mark.at) === text).map(mark => at({ x: mark.at, y: mark.across })),
       )
       const room = 8 * Math.max(0, ...texts.map(text => text.length)) + 8
-      const words = spread(
-        points.map(([first]) => (first?.x ?? 0) - room / 2),
+      const wanted = points.map(([first]) => first?.x ?? 0)
+      const apart = spread(
+        wanted.map(x => x - room / 2),
         room,
         wide.value - room,
       ).map(x => x + room / 2)
+      // about the middle of what they are of, as far as the sheet lets them
+      const mean = (list: readonly number[]): number =>
+        list.reduce((sum, x) => sum + x, 0) / (list.length || 1)
+      const by = Math.max(
+        room / 2 - Math.min(...apart, Infinity),
+        Math.min(wide.value - room / 2 - Math.max(...apart, -Infinity), mean(wanted) - mean(apart)),
+      )
+      const words = apart.map(x => x + (Number.isFinite(by) ? by : 0))
       return texts.map((text, i) => ({ text, points: points[i] ?? [], words: words[i] ?? 0 }))
     }
     return {
@@ -66,11 +75,13 @@ const parts = computed(() =>
     }
   }),
 )
+/** Whether a cut has more words than fit a third of a page. */
+const many = computed(() => parts.value.some(({ above, below }) => Math.max(above.length, below.length) > 3))
 const name = useId()
 </script>
 
 <template>
-  <div ref="box" class="board">
+  <div ref="box" class="board" :class="{ many }">
     <svg
       v-if="width"
       :width="wide"
@@ -201,6 +212,9 @@ text {
 @media print {
   .board {
     grid-template-columns: repeat(auto-fit, minmax(56mm, 1fr));
+  }
+  .board.many {
+    grid-template-columns: repeat(auto-fit, minmax(84mm, 1fr));
   }
   /* the middle of each, where its cuts are */
   svg {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { roles } from '../../core/trade'
-import { cutListCsv, designFile, fileName, planFile } from '../../core/output'
+import { cutListCsv, fileName, planFile } from '../../core/output'
 import { inOrderOfWork, type Piece } from '../../core/plan'
 import { formatAngle } from '../../core/measure'
 import { cautionsOf } from '../../core/check'
@@ -124,11 +124,6 @@ function savePlan(): void {
     )
 }
 
-function saveDesign(): void {
-  if (bench.design)
-    saveFile(fileName(bench.design.name, 'json'), designFile(bench.design), 'application/json')
-}
-
 const loose = computed(() => looseRows(bench.plan?.loose ?? [], units.value))
 const roofCautions = computed(() =>
   bench.plan && bench.piece
@@ -170,13 +165,6 @@ function leaveFind(event: KeyboardEvent): void {
         icon="pi pi-download"
         outlined
         @click="savePlan"
-      />
-      <Button
-        label="Design"
-        aria-label="Save the design as JSON"
-        icon="pi pi-download"
-        outlined
-        @click="saveDesign"
       />
       <Button v-if="narrow" :label="one ? 'List' : 'One card at a time'" @click="one = !one" />
       <span class="done figures">{{ done }} of {{ bench.plan?.totals.pieces ?? 0 }} cut</span>
@@ -341,11 +329,14 @@ function leaveFind(event: KeyboardEvent): void {
 .list :deep(.c-mark) {
   width: 4rem;
 }
+.list :deep(.c-piece) {
+  width: 8.6rem;
+}
 .list :deep(.c-count) {
   width: 3.9rem;
 }
 .list :deep(.c-length) {
-  width: 10rem;
+  width: 9.4rem;
 }
 .list :deep(.c-box) {
   width: calc(var(--target) + 20px);

@@ -1,5 +1,5 @@
-import { roofHas, roughSize, footOf, type SideName, wallSubject } from '../design'
-import { eaveOver, faceLevel, facesAcross, lowEaves, ridgeOf } from '../lines'
+import { roofHas, roughSize, footOf, isSide, type SideName, wallSubject } from '../design'
+import { eaveOver, faceLevel, facesAcross, lowEaves, peakAcross, ridgeOf, roofLevel } from '../lines'
 import { isOfRoofOpening, type Wall, type WallName } from '../frame'
 import { findsOf, type Plan } from '../plan'
 import { stakeNames, rectangle } from '../survey'
@@ -208,9 +208,21 @@ export function roofEndAreas(plan: Plan, side: 'east' | 'west'): Area[] {
 
 /** Of a wall: the wall, or the sheets on it, and its openings. */
 export function wallAreas({ building, frame }: Plan, wall: Wall, layer: 'frame' | 'sheets'): Area[] {
-  const top = Math.max(wall.height, wall.along === 'y' ? frame.roof.highest : 0)
+  const subject = layer === 'sheets' ? 'walls.sheathing' : wallSubject(wall.name)
+  const { overall, height } = wall
+  // with the gable over it, as the roof leaves it
+  const over = (s: number): number => Math.max(height, roofLevel(frame.roof, s))
+  const peak = Math.min(Math.max(peakAcross(frame.roof), 0), overall)
   return [
-    rect(layer === 'sheets' ? 'walls.sheathing' : wallSubject(wall.name), [0, 0], [wall.overall, top]),
+    wall.along === 'y' && isSide(wall.name)
+      ? shape(subject, [
+          { x: 0, y: 0 },
+          { x: overall, y: 0 },
+          { x: overall, y: over(overall) },
+          { x: peak, y: over(peak) },
+          { x: 0, y: over(0) },
+        ])
+      : rect(subject, [0, 0], [overall, height]),
     ...openings({ building }, wall.name).map(({ i, a, b, low, high }) =>
       rect(`walls.openings.${i}`, [a, low], [b, high], true),
     ),
