@@ -116,13 +116,18 @@ async function firstScreens(): Promise<void> {
       if (await page.goto(`http://localhost:${port}/`).catch(() => null)) break
       await new Promise(resolve => setTimeout(resolve, 100))
     }
-    await page.getByRole('link').first().waitFor()
+    await page.evaluate(() =>
+      localStorage.setItem('early-wren-notes-away', JSON.stringify(['type', 'drag', 'pole', 'hand', 'saw'])),
+    )
+    const hut = page.getByRole('link', { name: /^Sallow Marsh ringing hut(?!,)/ })
+    await hut.waitFor()
     await page.waitForLoadState('networkidle')
     console.log(`\nscripts, gzipped: shelf ${await scripts(page)}`)
-    await page.getByRole('link').first().click()
+    await hut.click()
     await page.locator('.room').waitFor()
     await page.waitForLoadState('networkidle')
     console.log(`scripts, gzipped: shelf and roof bench ${await scripts(page)}`)
+    console.log(`a drag's move to the drawing changed, ms: ${await dragged(page)}`)
     console.log(`3D view turned, frames a second: ${await framesPerSecond(page)}`)
   } finally {
     await browser.close()
@@ -152,6 +157,34 @@ async function framesPerSecond(page: Page): Promise<string> {
     })
   })`)
   return frames.toFixed(1)
+}
+
+/**
+ * From a move of a dragged ring, as its event was made, to the drawing changed in the page: median and p95 of
+ * 120 moves of the pitch on the section.
+ */
+async function dragged(page: Page): Promise<string> {
+  await page.evaluate(`{
+    window.moves = []
+    let moved = 0
+    addEventListener('pointermove', event => { moved ||= event.timeStamp }, true)
+    new MutationObserver(() => {
+      if (moved) window.moves.push(performance.now() - moved)
+      moved = 0
+    }).observe(document.querySelector('svg.picture'), { attributes: true, subtree: true, childList: true })
+  }`)
+  const ring = await page.locator('[data-handle="roof.pitch"]').boundingBox()
+  if (!ring) return 'no ring'
+  const [x, y] = [ring.x + ring.width / 2, ring.y + ring.height / 2]
+  await page.mouse.move(x, y)
+  await page.mouse.down()
+  for (let i = 0; i < 120; i++) {
+    await page.mouse.move(x, y - 30 - 40 * Math.sin(i / 6))
+    await page.waitForTimeout(25)
+  }
+  await page.mouse.up()
+  const moves = (await page.evaluate<number[]>('window.moves')).sort((a, b) => a - b)
+  return `median ${at(moves, 0.5).trim()}, p95 ${at(moves, 0.95).trim()} of ${moves.length}`
 }
 
 /** Count and size of the scripts a page has loaded so far. */

@@ -192,6 +192,7 @@ h3 {
 /* one page, as wide as the paper, to be read at arm's length */
 @media print {
   .card {
+    zoom: 0.84;
     grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
     gap: 0 28px;
     padding: 0;

@@ -146,7 +146,7 @@ function leaveFind(event: KeyboardEvent): void {
         ><InputText
           id="find-piece"
           v-model="find"
-          placeholder="Find a mark ( / )"
+          placeholder="Find ( / )"
           autocomplete="off"
           @keydown.enter="takeFirst"
           @keydown.escape="leaveFind"
@@ -282,7 +282,7 @@ function leaveFind(event: KeyboardEvent): void {
   container-type: inline-size;
 }
 .find :deep(.p-inputtext) {
-  width: 10.5rem;
+  width: 8.6rem;
 }
 .done {
   margin-left: auto;

@@ -198,7 +198,7 @@ function keepName(event: KeyboardEvent): void {
   color: var(--ink);
   font-weight: 400;
 }
-@media (min-width: 901px) and (max-width: 1500px) {
+@media (max-width: 1500px) {
   .wood {
     display: none;
   }

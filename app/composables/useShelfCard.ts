@@ -6,8 +6,10 @@ import { openDesign } from '../storage/designs'
 
 /** Cards that were worked out, by a design's id and revision. */
 const known = new Map<string, ShelfCard>()
+/** ms that the list alone is shown before what it says of each is fetched and worked out. */
+const FIRST = 350
 /** The one that is being worked out: the rest wait, so that the page stays quick. */
-let last: Promise<unknown> = Promise.resolve()
+let last: Promise<unknown> | null = null
 
 /**
  * What the shelf says of a design, worked out once it is seen; `undefined` until then, and null where it
@@ -32,6 +34,7 @@ export function useShelfCard(
         card.value = there
         return
       }
+      last ??= new Promise(resolve => setTimeout(resolve, FIRST))
       last = last.then(async () => {
         const now = of()
         if (now.id !== id || now.revision !== revision) return

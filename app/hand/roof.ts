@@ -29,6 +29,7 @@ import {
   type Option,
   type Row,
   say,
+  sectionsOf,
   upTo,
 } from './row'
 
@@ -302,7 +303,7 @@ export const purlins = (at: At): Row[] => [
   say(
     `Under the ${hasPart(at, 'hips') ? 'common rafters' : 'rafters'} halfway up, on braces down to a partition along the building.`,
   ),
-  choice(at, 'roof.purlins.section', boardOptions(at), {
+  choice(at, 'roof.purlins.section', sectionsOf(at.design, 'None'), {
     value: at.design.roof.purlins?.section ?? '',
     change: to => withPurlins(to === '' ? null : String(to)),
   }),
@@ -310,11 +311,6 @@ export const purlins = (at: At): Row[] => [
     ? [board(at, 'roof.purlins.brace', 'Braces'), ...length(at, 'roof.purlins.spacing')]
     : []),
 ]
-const boardOptions = (at: At): readonly Option[] => {
-  const row = boardOrNone(at, 'roof.purlins.section')
-  return row.kind === 'choice' ? row.options : []
-}
-
 export function blocks(at: At): Row[] {
   const { blocking } = at.design.roof
   const { falls } = roofHas(at.design.roof)

@@ -122,7 +122,24 @@ export const upTo = (most: number): Option[] =>
  * The sections a board can be of: the user's own first, then those usual with the design's units, then the
  * others.
  */
-export function sectionsOf({ units, lumber }: Pick<Design, 'units' | 'lumber'>): Option[] {
+export function sectionsOf(
+  { units, lumber }: Pick<Design, 'units' | 'lumber'>,
+  none: string | null = null,
+): readonly Option[] {
+  // the same list while nothing of it changes: what shows it stays as it is
+  const key = `${units} ${none ?? ''}`
+  const known = lists.get(lumber) ?? new Map<string, readonly Option[]>()
+  lists.set(lumber, known)
+  const list = known.get(key) ?? [
+    ...(none === null ? [] : [{ value: '', label: none }]),
+    ...listSections({ units, lumber }),
+  ]
+  known.set(key, list)
+  return list
+}
+const lists = new WeakMap<Design['lumber'], Map<string, readonly Option[]>>()
+
+function listSections({ units, lumber }: Pick<Design, 'units' | 'lumber'>): Option[] {
   const size = (mm: number): string => formatLength(mm, { units, style: 'inches' })
   const usual = (kind: string): number => ((kind === 'metric') === (units === 'metric') ? 0 : 1)
   const standard = [...standardSections].sort((a, b) => usual(a.kind) - usual(b.kind))
@@ -155,7 +172,7 @@ export const boardOrNone = (
     readonly value?: string
   } = {},
 ): Row =>
-  choice(at, path, [{ value: '', label: none }, ...sectionsOf(at.design)], {
+  choice(at, path, sectionsOf(at.design, none), {
     name,
     value,
     change: to => design => withEdit(design, path, to === '' ? null : wrap(String(to))),

@@ -221,9 +221,11 @@ describe('the shelf', () => {
     const shelf = useShelf()
     await shelf.open()
     const taken = await shelf.importText(JSON.stringify({ ...base, colour: 1 }))
-    expect(taken).toMatchObject({ ok: true, name: 'Hut 2', left: ['colour'] })
+    expect(taken).toMatchObject({ imports: [{ ok: true, name: 'Hut 2', left: ['colour'] }], there: 0 })
     const refused = await shelf.importText(JSON.stringify({ ...base, footprint: { length: 1, width: 2400 } }))
-    expect(refused).toMatchObject({ ok: false, reasons: [expect.stringContaining('footprint.length')] })
+    expect(refused.imports).toMatchObject([
+      { ok: false, reasons: [expect.stringContaining('footprint.length')] },
+    ])
   })
 
   test('takes a design away and puts it back, duplicates and renames', async () => {

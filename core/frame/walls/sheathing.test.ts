@@ -1,7 +1,8 @@
 import { abutmentOf, peakAcross } from '../../lines'
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { type Design, newDesign, usualOpening, usualSheathing } from '../../design'
+import { cautionsOf } from '../../check'
+import { type Design, newDesign, usualFloors, usualOpening, usualSheathing } from '../../design'
 import { FOOT, INCH } from '../../measure'
 import { plan, stretchOf } from '../../plan'
 import { widthOf } from '../../plan/piece'
@@ -47,6 +48,21 @@ describe('sheets laid out by hand', () => {
         [-0.4375, 0],
       ],
     ])
+  })
+
+  // what reaches over the rim lies on the floor's own wood: the joints stand on studs as without
+  test.each([0, 5])('reaching %s in over the rim its joints stand on the studs, none of them loose', drop => {
+    const design = sheathed({
+      height: 90 * INCH,
+      sheathing: { ...usualSheathing.imperial, drop: drop * INCH },
+    })
+    const made = plan({ ...design, floor: usualFloors.imperial })
+    expect(sheets(made.frame, 'walls/south/sheet').map(each => reach(each, 'x'))).toEqual([
+      [0, 48],
+      [48, 96],
+      [96, 144],
+    ])
+    expect(cautionsOf(made).map(({ code }) => code)).not.toContain('sheet-edge-loose')
   })
 
   test('no sheet is longer than it is sold: a wall hardly taller is left bare at the top, a taller one gets a strip', () => {
