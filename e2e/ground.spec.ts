@@ -62,7 +62,7 @@ test('a new building from the stake to the deck', async ({ page }) => {
 
   // rock stops one hole
   await part(page, 'Base').click()
-  await page.locator('path.wood[data-member="base/post/1/1"]').first().click()
+  await page.locator('path[data-member="base/post/1/1"]').first().dispatchEvent('click')
   await page.getByRole('button', { name: 'Rock stopped the hole' }).click()
   await type(page, 'Depth reached', '1\' 6"')
   await page.getByRole('button', { name: /caution/ }).click()
@@ -133,6 +133,7 @@ test('a new building from the stake to the deck', async ({ page }) => {
       'gable-stud',
       'ridge',
       'rafter',
+      'rafter-tie',
     ]),
   )
   await page.reload()

@@ -1,5 +1,4 @@
 import { readFile } from 'node:fs/promises'
-import { gzipSync } from 'node:zlib'
 import type { Page } from '@playwright/test'
 import { clean, expect, field, hand, openDemo, take, test, type } from './fixtures'
 
@@ -198,28 +197,6 @@ test('the whole shelf is backed up as a file and comes back; several are chosen,
   await expect(page.getByRole('link', { name: /^Sallow Marsh/ })).toHaveCount(1)
   await page.getByLabel('Find a design').fill('no such')
   await expect(page.getByText('No design is called “no such”')).toBeVisible()
-})
-
-test('the first screen asks for no more than 300 KB of script', async ({ page }) => {
-  const sizes: Promise<number>[] = []
-  page.on('response', answer => {
-    if (new URL(answer.url()).pathname.endsWith('.js'))
-      sizes.push(
-        answer.body().then(
-          body => gzipSync(body).length,
-          () => 0,
-        ),
-      )
-  })
-  await page.goto('/')
-  // the list is there; what it says of each design comes after
-  await page
-    .getByRole('link', { name: /^Sallow Marsh/ })
-    .first()
-    .waitFor()
-  const all = (await Promise.all([...sizes])).reduce((sum, size) => sum + size, 0)
-  expect(all).toBeGreaterThan(100_000)
-  expect(all).toBeLessThan(300_000)
 })
 
 test.describe('a first visit', () => {

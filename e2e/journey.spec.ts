@@ -152,6 +152,7 @@ test('a new building by keyboard alone', async ({ page }) => {
   await page.keyboard.press('w')
   await expect(page).toHaveURL(/walls$/)
   // boards of the drawing by arrows, out of them to the wall and on, and the cards by J and K
+  await expect(page.getByRole('img', { name: 'The south wall, seen from outside' })).toBeVisible()
   await page.keyboard.press('d')
   await page.keyboard.press('ArrowLeft')
   await page.keyboard.press('ArrowRight')

@@ -3,11 +3,11 @@ import type { Command } from '../logic/commands'
 
 defineProps<{ commands: readonly Command[] }>()
 const open = defineModel<boolean>({ required: true })
-const away = useLocalStorage<string[]>('early-wren-notes-away', [])
+const emit = defineEmits<{ notes: [] }>()
 /** The notes of a first visit come back, all of them. */
 function again(): void {
   open.value = false
-  away.value = []
+  emit('notes')
 }
 </script>
 

@@ -2,7 +2,7 @@
 import { nextNote, notes, type Note } from '../logic/notes'
 
 /** The notes of a first visit, one at a time at the place that it is about, each put away for good. */
-const away = useLocalStorage<string[]>('early-wren-notes-away', [])
+const away = defineModel<string[]>({ required: true })
 const pop = useTemplateRef<{ show: (event: unknown, target: Element) => void; hide: () => void }>('pop')
 const note = computed(() => nextNote(away.value))
 const shown = ref<Note | null>(null)

@@ -211,8 +211,8 @@ useKeys(commands)
         aria-label="Drawing or hand"
       />
     </nav>
-    <LazyVisitNotes v-if="notesLeft" />
-    <LazyKeySheet v-if="keysOpen" v-model="keysOpen" :commands="commands" />
+    <LazyVisitNotes v-if="notesLeft" v-model="notesAway" />
+    <LazyKeySheet v-if="keysOpen" v-model="keysOpen" :commands="commands" @notes="notesAway = []" />
     <LeavingDialog
       v-if="leaving.asking.value"
       :refused="leaving.refused.value"
