@@ -7,7 +7,6 @@ import {
   roofOpeningKinds,
   sideNames,
   type Subject,
-  subjectBy,
   subjectsOf,
   withValue,
 } from '../../core/design'
@@ -145,6 +144,3 @@ function groundOffers(design: Design): Offer[] {
     ...(base ? [] : [offer('Base', 'base', chooseBase(design.floor ? 'skids' : 'slab'))]),
   ]
 }
-
-/** Whether a key is of a subject that stands after all. */
-export const stands = (design: Design, key: string): boolean => subjectBy(subjectsOf(design), key) !== null

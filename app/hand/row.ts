@@ -51,8 +51,7 @@ export interface At {
   readonly plan: Plan
   readonly design: Design
   readonly units: Units
-  readonly yard: Units
-  /** The board in hand's subject's own: what is chosen for it. */
+  /** What is in hand. */
   readonly subject: Subject
 }
 

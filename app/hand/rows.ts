@@ -85,7 +85,6 @@ export function rowsOf(plan: Plan, subject: Subject): Row[] {
     plan,
     design,
     units: design.units,
-    yard: design.lumber.yard,
     subject,
   })
 }
