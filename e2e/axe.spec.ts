@@ -12,8 +12,9 @@ for (const dusk of [false, true]) {
     await page.mouse.move(0, 0)
     await page.waitForTimeout(300)
     await clean(page)
+    await openDemo(page, 'Sallow Marsh ringing hut')
     for (const bench of ['roof', 'walls', 'floor', 'ground', 'saw']) {
-      await openDemo(page, 'Sallow Marsh ringing hut', bench)
+      await page.getByRole('link', { name: new RegExp(`^${bench}`, 'i') }).click()
       if (bench === 'saw') await page.getByRole('checkbox', { name: 'R1 is cut', exact: true }).click()
       await page.mouse.move(0, 0)
       await page.waitForTimeout(300)

@@ -17,17 +17,27 @@ export function cutOff(): string[] {
   const isControl = (of: Element): boolean =>
     of.matches('a[href], button, input, textarea, select, [role=combobox], [role=slider]')
 
+  const frames = new Map<Element, { x: string; y: string; fixed: boolean; frame: DOMRect }>()
+  /** How an element cuts what stands in it. */
+  function frameOf(of: Element): { x: string; y: string; fixed: boolean; frame: DOMRect } {
+    const known = frames.get(of)
+    if (known) return known
+    const { overflowX: x, overflowY: y, position } = getComputedStyle(of)
+    const found = { x, y, fixed: position === 'fixed', frame: of.getBoundingClientRect() }
+    frames.set(of, found)
+    return found
+  }
+
   /** How it is cut by what it stands in; whether it can be scrolled to, up and down. */
   function cutBy(of: Element, box: DOMRect): string {
     let scrolls = scrollHeight > tall + 1
     for (let up = of.parentElement; up && up !== document.body; up = up.parentElement) {
-      const { overflowX, overflowY, position } = getComputedStyle(up)
-      if (position === 'fixed') break
-      if (overflowX === 'visible' && overflowY === 'visible') continue
-      const frame = up.getBoundingClientRect()
+      const { x, y, fixed, frame } = frameOf(up)
+      if (fixed) break
+      if (x === 'visible' && y === 'visible') continue
       if (box.left < frame.left - SLACK || box.right > frame.right + SLACK)
         return `cut sideways in ${said(up)}`
-      if (/auto|scroll/.test(overflowY)) {
+      if (/auto|scroll/.test(y)) {
         scrolls = true
         break
       }

@@ -1,14 +1,7 @@
 import type { Page } from '@playwright/test'
 import { cutOff } from './cut-off'
-import { expect, test } from './fixtures'
+import { demoLink, demos, expect, test } from './fixtures'
 
-const demos = [
-  'Sallow Marsh ringing hut',
-  'Sallow Marsh ringing hut, metric',
-  'Sallow Marsh reed store',
-  'Sallow Marsh nest-box workshop',
-  'Sallow Marsh reed hide',
-]
 /** The benches, and the choice of views on each. */
 const views = {
   roof: 'Section, plan or end',
@@ -18,45 +11,74 @@ const views = {
   saw: null,
 } as const
 
-/** Until what was asked for is drawn. */
-const drawn = (page: Page): Promise<void> =>
-  page.evaluate(
-    () =>
-      new Promise<void>(resolve =>
-        requestAnimationFrame(() => requestAnimationFrame(() => setTimeout(resolve, 30))),
-      ),
-  )
-
-/** mm by eye: a drawing is looked at from no less than this at 1280 by 800, px. */
+interface Size {
+  readonly width: number
+  readonly height: number
+}
+const wide: readonly Size[] = [
+  { width: 1280, height: 800 },
+  { width: 1024, height: 768 },
+  { width: 768, height: 1024 },
+]
+const phones: readonly Size[] = [
+  { width: 390, height: 844 },
+  { width: 320, height: 640 },
+]
+/** px: a drawing is looked at from no less than this at 1280 by 800. */
 const LEAST = 520
 
+/** In the page: clicks what a selector finds, if anything, and waits until what was asked for is drawn. */
+async function press(selector: string | null): Promise<void> {
+  if (selector) document.querySelector<HTMLElement>(selector)?.click()
+  await new Promise<void>(resolve =>
+    requestAnimationFrame(() => requestAnimationFrame(() => setTimeout(resolve, 30))),
+  )
+}
+
+/** Looks at one screen after another in windows of some sizes; where drawing and hand take turns, at both. */
 class Look {
   readonly faults: string[] = []
   constructor(
     readonly page: Page,
-    readonly large: boolean,
+    readonly sizes: readonly Size[],
   ) {}
 
-  async at(what: string): Promise<void> {
-    await drawn(this.page)
+  async #once(what: string): Promise<void> {
     for (const fault of await this.page.evaluate(cutOff)) this.faults.push(`${what}: ${fault}`)
-    const sheet = this.page.locator('.workbench > .sheet')
-    if (this.large && (await sheet.count())) {
-      const height = (await sheet.boundingBox())?.height ?? 0
-      if (height < LEAST) this.faults.push(`${what}: the drawing is ${Math.round(height)} px high`)
+  }
+
+  async at(what: string): Promise<void> {
+    for (const size of this.sizes) {
+      const named = `${size.width} by ${size.height}, ${what}`
+      if (this.sizes.length > 1) await this.page.setViewportSize(size)
+      await this.page.evaluate(press, null)
+      if (await this.page.locator('.room-turn').count()) {
+        await this.page.evaluate(press, '.room-turn button:last-child')
+        await this.#once(`${named}, in hand`)
+        await this.page.evaluate(press, '.room-turn button:first-child')
+      }
+      await this.#once(named)
+      const sheet = this.page.locator('.workbench > .sheet')
+      if (size.width < 1280 || !(await sheet.count())) continue
+      const high = (await sheet.boundingBox())?.height ?? 0
+      if (high < LEAST) this.faults.push(`${named}: the drawing is ${Math.round(high)} px high`)
     }
   }
 }
 
-async function lookAtBenches(page: Page, look: Look, name: string, turns: boolean): Promise<void> {
-  const turn = async (to: 'Drawing' | 'Hand'): Promise<void> => {
-    if (turns) await page.locator('.room-turn button')[to === 'Drawing' ? 'first' : 'last']().click()
-  }
+async function lookAtBenches(page: Page, look: Look): Promise<void> {
   const group = (label: string) => page.locator('#sheet').getByRole('group', { name: label, exact: true })
+  const click = (label: string, name: string): Promise<void> =>
+    group(label)
+      .getByRole('button', { name, exact: true })
+      .evaluate(button => {
+        ;(button as HTMLElement).click()
+      })
+  const drawing = (): Promise<void> => page.evaluate(press, '.room-turn button:first-child')
   for (const [bench, choice] of Object.entries(views)) {
-    await page.locator(`.pole a.bench[href$="/${bench}"]`).click()
+    await page.evaluate(press, `.pole a.bench[href$="/${bench}"]`)
     await expect(page.locator('.room')).toBeVisible()
-    await turn('Drawing')
+    await drawing()
     await expect(choice ? page.locator('.workbench .strip').first() : page.locator('.list')).toBeVisible()
     if (choice && bench !== 'floor') await expect(group(choice)).toBeVisible()
     const there =
@@ -64,74 +86,62 @@ async function lookAtBenches(page: Page, look: Look, name: string, turns: boolea
     const walls = bench === 'walls' ? await group('Wall').getByRole('button').allInnerTexts() : ['']
     for (const view of there)
       for (const wall of view === 'Plan' ? walls.slice(0, 1) : walls) {
-        await turn('Drawing')
-        if (wall) await group('Wall').getByRole('button', { name: wall, exact: true }).click()
-        if (choice && view) await group(choice).getByRole('button', { name: view, exact: true }).click()
-        await turn('Drawing')
-        await look.at(`${name}, ${bench} ${view} ${wall}`)
-        if (turns) {
-          await turn('Hand')
-          await look.at(`${name}, ${bench} ${view} ${wall}, in hand`)
-        }
+        await drawing()
+        if (wall) await click('Wall', wall)
+        if (choice && view) await click(choice, view)
+        await drawing()
+        await look.at(`${bench} ${view} ${wall}`)
       }
   }
-  await page.locator('.pole a.bench[href$="/roof"]').click()
-  await turn('Drawing')
+  await page.evaluate(press, '.pole a.bench[href$="/roof"]')
+  await drawing()
   await page.locator('#sheet').focus()
   await page.keyboard.press('3')
   await page.locator('canvas').waitFor()
-  await look.at(`${name}, in 3D`)
+  await look.at('in 3D')
+  await page.locator('#sheet').focus()
   await page.keyboard.press('3')
   await page.keyboard.press('j')
-  await turn('Hand')
-  await look.at(`${name}, a card`)
+  await look.at('a card')
 }
 
-for (const [width, height] of [
-  [1280, 800],
-  [1024, 768],
-  [768, 1024],
-  [390, 844],
-  [320, 640],
-] as const) {
-  test.describe(`${width} by ${height}`, () => {
-    test.use({ viewport: { width, height }, hasTouch: width < 700 })
-    test('nothing is cut off or off the screen, on any bench and view of the demo designs', async ({
-      page,
-    }) => {
-      test.setTimeout(300_000)
-      const look = new Look(page, width >= 1280)
+async function open(page: Page, name: string): Promise<void> {
+  await page.goto('/')
+  await demoLink(page, name).click()
+  await page.locator('.room').waitFor()
+}
+
+for (const sizes of [wide, phones])
+  test.describe(sizes.map(({ width }) => width).join(', '), () => {
+    test.use({ viewport: sizes[0]!, hasTouch: sizes === phones })
+
+    test('nothing is cut off or off the screen, on the shelf and on New', async ({ page }) => {
+      const look = new Look(page, sizes)
       await page.goto('/')
       await expect(page.getByRole('link', { name: /^Sallow Marsh/ })).toHaveCount(5)
       await look.at('the shelf')
       await page.getByRole('link', { name: 'New', exact: true }).click()
       await page.getByRole('button', { name: 'Begin' }).waitFor()
       await look.at('New')
-      for (const name of demos) {
-        await page.goto('/')
-        await page
-          .getByRole('link', { name: new RegExp(`^${name}${name.includes(',') ? '' : '(?!,)'}`) })
-          .first()
-          .click()
-        await page.locator('.room').waitFor()
-        await lookAtBenches(page, look, name, width <= 900)
-      }
       expect(look.faults).toEqual([])
     })
+
+    for (const name of demos)
+      test(`${name}: nothing is cut off or off the screen, on any bench and view`, async ({ page }) => {
+        const look = new Look(page, sizes)
+        await open(page, name)
+        await lookAtBenches(page, look)
+        expect(look.faults).toEqual([])
+      })
   })
-}
 
 test.describe('at twice the size', () => {
   test.use({ viewport: { width: 640, height: 400 } })
   test('nothing is cut off on the ringing hut, nor with the longest name', async ({ page }) => {
-    const look = new Look(page, false)
-    await page.goto('/')
-    await page
-      .getByRole('link', { name: /^Sallow Marsh ringing hut(?!,)/ })
-      .first()
-      .click()
-    await page.locator('.room').waitFor()
-    await lookAtBenches(page, look, 'hut', true)
+    const look = new Look(page, [{ width: 640, height: 400 }])
+    await open(page, demos[0])
+    await lookAtBenches(page, look)
+    await page.evaluate(press, '.room-turn button:first-child')
     await page.getByLabel('Name of the design').fill('Reeds and sedges, '.repeat(5).slice(0, 80))
     await page.keyboard.press('Enter')
     await page.getByRole('link', { name: 'Shelf' }).click()

@@ -85,8 +85,8 @@ test('the frame in 3D can be opened over and over without the memory growing', a
   }
   await openings(10)
   const early = await heap()
-  await openings(90)
+  await openings(40)
   const late = await heap()
-  console.log(`heap after 10 openings ${early.toFixed(1)} MB, after 100 ${late.toFixed(1)} MB`)
+  console.log(`heap after 10 openings ${early.toFixed(1)} MB, after 50 ${late.toFixed(1)} MB`)
   expect(late - early).toBeLessThan(3)
 })

@@ -86,7 +86,10 @@ for (const [way, leave] of Object.entries(ways)) {
     }
     await expect(saving(page)).toHaveText('Saving …')
     await leave(page)
-    await expect(page.getByRole('dialog')).toContainText('The last changes are being saved.')
+    // a busy machine may have waited for so long that it says this already
+    await expect(page.getByRole('dialog')).toContainText(
+      /The last changes are being saved\.|The browser's storage does not answer\./,
+    )
     await release()
     await onShelf(page)
     await openDemo(page, HUT)

@@ -38,19 +38,15 @@ const figures = computed(() =>
   laid.value.texts.filter(({ kind }) => kind === 'figure' || (kind === 'pitch' && !still)),
 )
 /** What can be touched besides boards; one that is part of another lies over it. */
-const areas = computed(() =>
-  still
+const areas = computed(() => {
+  const named = still
     ? []
     : laid.value.areas.flatMap(area => {
         const subject = bench.subjects.find(({ key }) => key === area.subject)
         return subject && bench.design ? [{ ...area, name: saySubject(bench.design, subject) }] : []
-      }),
-)
-const layers = computed(() => [
-  { over: false, areas: areas.value.filter(({ over }) => !over) },
-  { over: true, areas: areas.value.filter(({ over }) => over) },
-])
-const heldKeys = computed(() => new Set(bench.subject ? [bench.subject.key] : []))
+      })
+  return { under: named.filter(({ over }) => !over), over: named.filter(({ over }) => over) }
+})
 
 /** The middle of each board as it is drawn, px: by arrows one goes from one to the next. */
 const boards = computed(() => {
@@ -106,29 +102,13 @@ const sayHandle = (handle: Handle): string => showEntry(drag.valueOf(handle), un
 
 <template>
   <div ref="box" class="drawing">
-    <svg
-      v-if="width && layers[0]?.areas.length"
-      class="touch"
+    <TouchAreas
+      v-if="width && areas.under.length"
+      :areas="areas.under"
       :width="width"
       :height="height"
-      role="group"
-      :aria-label="`Parts of this drawing`"
-    >
-      <path
-        v-for="area in layers[0]?.areas"
-        :key="`${area.subject} ${area.d}`"
-        class="area"
-        :class="{ held: heldKeys.has(area.subject) }"
-        :d="area.d"
-        :data-subject="area.subject"
-        role="button"
-        tabindex="0"
-        :aria-label="area.name"
-        @click="bench.touch({ subject: area.subject })"
-        @keydown.enter.prevent="bench.touch({ subject: area.subject })"
-        @keydown.space.prevent="bench.touch({ subject: area.subject })"
-      />
-    </svg>
+      label="Parts of this drawing"
+    />
     <svg
       v-if="width"
       class="picture"
@@ -137,6 +117,7 @@ const sayHandle = (handle: Handle): string => showEntry(drag.valueOf(handle), un
       role="img"
       :aria-label="label"
       :tabindex="still ? undefined : 0"
+      :data-at="bench.subject ? undefined : (bench.hand ?? undefined)"
       @keydown="still || key($event)"
     >
       <g>
@@ -164,29 +145,13 @@ const sayHandle = (handle: Handle): string => showEntry(drag.valueOf(handle), un
         {{ each.text }}
       </text>
     </svg>
-    <svg
-      v-if="width && layers[1]?.areas.length"
-      class="touch"
+    <TouchAreas
+      v-if="width && areas.over.length"
+      :areas="areas.over"
       :width="width"
       :height="height"
-      role="group"
-      aria-label="More parts of this drawing"
-    >
-      <path
-        v-for="area in layers[1]?.areas"
-        :key="`${area.subject} ${area.d}`"
-        class="area"
-        :class="{ held: heldKeys.has(area.subject) }"
-        :d="area.d"
-        :data-subject="area.subject"
-        role="button"
-        tabindex="0"
-        :aria-label="area.name"
-        @click="bench.touch({ subject: area.subject })"
-        @keydown.enter.prevent="bench.touch({ subject: area.subject })"
-        @keydown.space.prevent="bench.touch({ subject: area.subject })"
-      />
-    </svg>
+      label="More parts of this drawing"
+    />
     <template v-if="width">
       <ul v-if="elsewhere.length" class="elsewhere">
         <li v-for="each in elsewhere" :key="each.path">
@@ -259,30 +224,8 @@ svg {
 svg:focus-visible {
   outline-offset: -3px;
 }
-.picture path:not(.dimension, .extension, .datum, .behind, .ground, .running, .mark) {
+.picture path[data-member] {
   pointer-events: visiblePainted;
-}
-path.area {
-  fill: transparent;
-  stroke: none;
-  pointer-events: all;
-  cursor: pointer;
-}
-path.area:hover {
-  fill: var(--chalk);
-  fill-opacity: 0.08;
-}
-path.area.held {
-  fill: var(--crayon);
-  fill-opacity: 0.07;
-  stroke: var(--crayon);
-  stroke-width: 2;
-  stroke-dasharray: 6 4;
-}
-path.area:focus-visible {
-  outline: none;
-  stroke: var(--chalk);
-  stroke-width: 3;
 }
 .elsewhere {
   position: absolute;

@@ -54,7 +54,7 @@ describe('what can be taken in hand', () => {
           if (each.within && each.within !== 'building') expect(line.at(-2)?.bench).toBe(each.bench)
         }
       }),
-      { numRuns: runs(30) },
+      { numRuns: runs(12) },
     )
   })
 
@@ -71,7 +71,7 @@ describe('what can be taken in hand', () => {
         for (const { path } of plan.frame.problems) expect(all).toContain(subjectAt(all, path))
         expect(cautionsOf(plan).length).toBeGreaterThanOrEqual(0)
       }),
-      { numRuns: runs(30) },
+      { numRuns: runs(12) },
     )
   })
 
@@ -87,7 +87,7 @@ describe('what can be taken in hand', () => {
             for (const { x, y } of loop) expect(Number.isFinite(x) && Number.isFinite(y)).toBe(true)
           }
       }),
-      { numRuns: runs(30) },
+      { numRuns: runs(12) },
     )
   })
 
@@ -126,7 +126,7 @@ describe('the rows of the hand', () => {
             expect([row.path, Number.isFinite(row.value)]).toEqual([row.path, true])
         }
       }),
-      { numRuns: runs(30) },
+      { numRuns: runs(12) },
     )
   })
 
@@ -179,7 +179,7 @@ describe('the rows of the hand', () => {
         } else if (row.kind === 'name') set.add('name')
       for (const leaf of leaves(design, '')) asked.add(kindOfPath(leaf))
     }
-    for (const design of [...demos, ...fc.sample(designs, { numRuns: 150, seed: 11 })]) look(design)
+    for (const design of [...demos, ...fc.sample(designs, { numRuns: 100, seed: 11 })]) look(design)
     const named = /^site\.(boundaries|finds)\.\*\.name$/
     // of another shape than these have, and so not asked of this roof
     const missing = [...asked].filter(path => !set.has(path) && !elsewhere.test(path) && !named.test(path))
@@ -188,7 +188,7 @@ describe('the rows of the hand', () => {
 
   test('every length can say what it means', () => {
     const without = new Set<string>()
-    for (const design of [...demos, ...fc.sample(designs, { numRuns: 60, seed: 12 })])
+    for (const design of [...demos, ...fc.sample(designs, { numRuns: 40, seed: 12 })])
       for (const row of allRows(design))
         if (row.kind === 'length' && !explainField(row.path)) without.add(kindOfPath(row.path))
     expect([...without].sort()).toEqual([])

@@ -10,6 +10,8 @@ export function inHand(plan: Readonly<Ref<Plan | null>>) {
   const held = ref<string | null>(null)
   /** Counts what was taken up from a drawing: it is shown and read where it opens. */
   const touched = ref(0)
+  /** Counts what was looked for by its name: the bench goes to where it is drawn. */
+  const sought = ref(0)
 
   const piece = computed<Piece | null>(() => pieceInHand())
   /** The very board in hand, or null where what is in hand is gone. */
@@ -88,9 +90,15 @@ export function inHand(plan: Readonly<Ref<Plan | null>>) {
     if (next) takeUp(next)
   }
 
-  /** Takes a part of the building up. */
+  /** Takes a part of the building up; the drawing stays. */
   const hold = (key: string): void => {
     held.value = key
+  }
+
+  /** Takes a part of the building up, and goes to where it is drawn. */
+  function seek(key: string): void {
+    hold(key)
+    sought.value++
   }
 
   /** Takes up what was touched on a drawing: a board, or a part of the building. */
@@ -117,6 +125,7 @@ export function inHand(plan: Readonly<Ref<Plan | null>>) {
     hand,
     held,
     touched,
+    sought,
     piece,
     member,
     subjects,
@@ -128,6 +137,7 @@ export function inHand(plan: Readonly<Ref<Plan | null>>) {
     takeUp,
     nextPiece,
     hold,
+    seek,
     touch,
     stepOut,
     letGo,

@@ -298,10 +298,16 @@ export function basePlanAreas({ building: { footprint, base }, frame }: Plan): A
   ]
 }
 
-/** Of the base from the south: all that stands under the deck. */
-export function baseElevationAreas({ building: { base }, frame: { outline, ground } }: Plan): Area[] {
+/** Of the base from the south: all that stands under the deck, and its gravel. */
+export function baseElevationAreas({
+  building: { base },
+  frame: { outline, ground, base: made },
+}: Plan): Area[] {
   if (!base) return []
-  return [rect('base', [outline.x0, Math.min(ground.lowest.height, -FINGER)], [outline.x1, 0])]
+  return [
+    rect('base', [outline.x0, Math.min(ground.lowest.height, -FINGER)], [outline.x1, 0]),
+    ...made.beds.map(({ rect: { x0, x1 }, low, high }) => rect('base.gravel', [x0, low], [x1, high])),
+  ]
 }
 
 /** Of the site: the line, the building, the plot's lines, and what was found. */

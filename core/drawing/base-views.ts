@@ -1,4 +1,4 @@
-import type { Hole } from '../frame'
+import type { Bed, Hole } from '../frame'
 import type { Plan } from '../plan'
 import { baseElevationAreas, basePlanAreas } from './areas'
 import {
@@ -22,19 +22,7 @@ export function basePlan(plan: Plan): Drawing {
       footprint: { length, width },
     },
   } = plan
-  const beds = frame.base.beds.map(({ rect: { x0, x1, y0, y1 } }): Patch => ({
-    ink: 'gravel',
-    member: null,
-    part: null,
-    loops: [
-      [
-        { x: x0, y: y0 },
-        { x: x1, y: y0 },
-        { x: x1, y: y1 },
-        { x: x0, y: y1 },
-      ],
-    ],
-  }))
+  const beds = frame.base.beds.map(({ rect: { x0, x1, y0, y1 } }) => bed(x0, x1, y0, y1))
   const corners: readonly Point[] = [
     { x: 0, y: 0 },
     { x: length, y: 0 },
@@ -67,6 +55,21 @@ export function basePlan(plan: Plan): Drawing {
     areas: basePlanAreas(plan),
   })
 }
+
+/** Gravel between two places across the sheet and two up it. */
+const bed = (x0: number, x1: number, y0: number, y1: number): Patch => ({
+  ink: 'gravel',
+  member: null,
+  part: null,
+  loops: [
+    [
+      { x: x0, y: y0 },
+      { x: x1, y: y0 },
+      { x: x1, y: y1 },
+      { x: x0, y: y1 },
+    ],
+  ],
+})
 
 /** A circle as short lines. */
 export function circle({ x, y }: Point, radius: number, ink: Line['ink']): Line[] {
@@ -102,13 +105,22 @@ export function baseElevation(plan: Plan): Drawing {
     ...frontHoles(base.holes).flatMap(holeLines),
   ]
   return drawn('base-elevation', {
-    patches: [...seenParts(base.parts, fromSouth), ...seen(below, fromSouth)],
+    patches: [
+      ...frontBeds(base.beds).map(({ rect: { x0, x1 }, low, high }) => bed(x0, x1, low, high)),
+      ...seenParts(base.parts, fromSouth),
+      ...seen(below, fromSouth),
+    ],
     lines,
     dimensions: dimensions(plan),
     handles: handles(plan),
     areas: baseElevationAreas(plan),
   })
 }
+
+/** Of the beds that stand behind one another, one. */
+export const frontBeds = (beds: readonly Bed[]): Bed[] => [
+  ...new Map(beds.map(each => [[each.rect.x0, each.rect.x1, each.low, each.high].join(' '), each])).values(),
+]
 
 /** The southernmost hole at each place along. */
 function frontHoles(holes: readonly Hole[]): Hole[] {

@@ -368,7 +368,7 @@ describe('random floors, bases and ground', () => {
           return // said, and drawn as asked
         expect(clashes([...made.members, ...made.base.parts])).toEqual([])
       }),
-      { numRuns: runs(60), endOnFailure: true },
+      { numRuns: runs(30), endOnFailure: true },
     )
   }, 600_000)
 
@@ -414,9 +414,9 @@ describe('random floors, bases and ground', () => {
               )
         }
       }),
-      { numRuns: runs(120), endOnFailure: true },
+      { numRuns: runs(30), endOnFailure: true },
     )
-    expect(bays).toBeGreaterThan(runs(120) / 4)
+    expect(bays).toBeGreaterThan(runs(60) / 4)
   })
 
   test('every end of a sheet or deck board lies on a joist or rim, or at the edge of an opening', () => {
@@ -445,7 +445,7 @@ describe('random floors, bases and ground', () => {
           }
         }
       }),
-      { numRuns: runs(80), endOnFailure: true },
+      { numRuns: runs(40), endOnFailure: true },
     )
   })
 
@@ -475,7 +475,7 @@ describe('random floors, bases and ground', () => {
           )
         }
       }),
-      { numRuns: runs(80), endOnFailure: true },
+      { numRuns: runs(40), endOnFailure: true },
     )
   })
 })

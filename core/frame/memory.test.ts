@@ -37,7 +37,7 @@ describe('a frame that knows the one before', () => {
   test('is the frame without, over pairs of unlike buildings, there and back', () => {
     fc.assert(
       fc.property(any, any, (one, other) => warmIsCold(one, other, one)),
-      { numRuns: runs(15) },
+      { numRuns: runs(8) },
     )
   }, 3_600_000)
 
@@ -48,7 +48,7 @@ describe('a frame that knows the one before', () => {
         fc.shuffledSubarray([...roofChoices], { minLength: 4, maxLength: 4 }),
         (design, choices) => warmIsCold(design, ...choices.map(choice => read(withRoofOf(design, choice)))),
       ),
-      { numRuns: runs(5) },
+      { numRuns: runs(3) },
     )
   }, 3_600_000)
 
@@ -63,7 +63,7 @@ describe('a frame that knows the one before', () => {
       ].filter(design => readDesign(JSON.parse(JSON.stringify(design))).ok)
     fc.assert(
       fc.property(any, any, (one, other) => warmIsCold(one, ...taken(one, other).map(read))),
-      { numRuns: runs(3) },
+      { numRuns: runs(2) },
     )
   }, 3_600_000)
 

@@ -75,9 +75,9 @@ describe('any documented design file', () => {
           }
         }
       }),
-      { numRuns: runs(250) },
+      { numRuns: runs(120) },
     )
-    expect(told).toBeGreaterThan(runs(250) / 4)
+    expect(told).toBeGreaterThan(runs(120) / 4)
   }, 3_600_000)
 
   test('holds no two boards in one place', () => {
@@ -88,7 +88,7 @@ describe('any documented design file', () => {
         if (!problems.some(({ code }) => code === 'ridge-into-wall'))
           expect(clashes([...members, ...base.parts])).toEqual([])
       }),
-      { numRuns: runs(60) },
+      { numRuns: runs(40) },
     )
   }, 3_600_000)
 
@@ -118,7 +118,7 @@ describe('any documented design file', () => {
         ])
           expect(text.replaceAll(design.name, '')).not.toMatch(/NaN|undefined|Infinity|\.\d{5,}/)
       }),
-      { numRuns: runs(60) },
+      { numRuns: runs(40) },
     )
   }, 3_600_000)
 
@@ -134,7 +134,7 @@ describe('any documented design file', () => {
           plan(design).pieces.map(piece => [piece.mark, piece.count, piece.stock]),
         )
       }),
-      { numRuns: runs(120) },
+      { numRuns: runs(50) },
     )
   }, 3_600_000)
 

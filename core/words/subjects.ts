@@ -58,7 +58,7 @@ export function saySubject(design: Design, { kind, side, index }: Subject): stri
         : design.base?.kind === 'piers'
           ? 'Piers, beams'
           : design.base?.kind === 'skids'
-            ? 'Skids'
+            ? 'Timbers'
             : 'Blocks, beams'
     default:
       return plain[kind] ?? kind

@@ -10,8 +10,10 @@ const say = (of: (typeof bench.subjects)[number]): string =>
   bench.design ? saySubject(bench.design, of) : ''
 const keys = computed(() => new Set(bench.line.map(({ key }) => key)))
 const within = (key: string) => bench.subjects.filter(each => each.within === key)
-/** The parts of this bench, or of the building on a bench that has none of its own. */
-const root = computed(() => (props.at === 'saw' || bench.subject?.bench === null ? 'building' : props.at))
+/** The parts of the bench that what is in hand belongs to, or of the building where that is none. */
+const root = computed(() =>
+  props.at === 'saw' ? 'building' : bench.subject ? (bench.subject.bench ?? 'building') : props.at,
+)
 const parts = computed(() => within(root.value))
 const inner = computed(() =>
   parts.value.filter(({ key }) => keys.value.has(key)).flatMap(({ key }) => within(key)),
@@ -20,7 +22,7 @@ const crumbs = computed(() => bench.line)
 const held = computed(() => bench.subject ?? bench.line.at(-1) ?? null)
 const offers = computed(() => {
   const of =
-    held.value?.bench === props.at ? held.value : bench.subjects.find(({ key }) => key === root.value)
+    held.value?.bench === root.value ? held.value : bench.subjects.find(({ key }) => key === root.value)
   return bench.plan && of ? offersOf(bench.plan, of) : []
 })
 const adding = ref<string | null>(null)
@@ -29,6 +31,7 @@ function add(name: string): void {
   if (offer) {
     bench.edit(offer.change)
     bench.touch({ subject: offer.then })
+    bench.seek(offer.then)
   }
   void nextTick(() => {
     adding.value = null
@@ -52,7 +55,7 @@ const few = computed(() => {
           v-if="bench.subject?.key !== each.key"
           type="button"
           class="step"
-          @click="bench.hold(each.key)"
+          @click="bench.seek(each.key)"
         >
           {{ say(each) }}
         </button>
@@ -68,7 +71,7 @@ const few = computed(() => {
           class="part"
           :class="{ here: keys.has(each.key) }"
           :aria-current="bench.subject?.key === each.key ? 'true' : undefined"
-          @click="bench.hold(each.key)"
+          @click="bench.seek(each.key)"
         >
           {{ say(each) }}
         </button>

@@ -41,11 +41,12 @@ onMounted(async () => {
   else if (!before.hand && here.value !== 'saw') bench.hold(here.value)
   bench.view = view.value
 })
-/** A part of the building is in hand where it is drawn: its bench is shown, and a bench's own part held. */
+/** What is looked for is shown where it is drawn; what is touched stays where it is. */
 watch(
-  () => bench.subject,
-  subject => {
-    if (subject?.bench && subject.bench !== here.value && here.value !== 'saw') go(subject.bench)
+  () => bench.sought,
+  () => {
+    const to = bench.subject?.bench
+    if (to && to !== here.value && here.value !== 'saw') go(to)
   },
 )
 watch(here, to => {
