@@ -1,3 +1,4 @@
+import { gzipSync } from 'node:zlib'
 import { expect, field, openDemo, reportViolations, test, watch } from './fixtures'
 
 test('a design is duplicated, renamed, taken away and put back', async ({ page }) => {
@@ -38,6 +39,39 @@ test('the same design in two tabs: each follows the other, and no edit is lost',
   await other.reload()
   await expect(field(other, 'Span')).toHaveValue('10\' 0"')
   await expect(field(other, 'Wall height')).toHaveValue('8\' 0"')
+})
+
+test('the first screen is script of no more than 300 KB, and what a row says is worked out once', async ({
+  page,
+}) => {
+  /** Script that is fetched, bytes as they travel. */
+  const fetched: Record<'page' | 'worker', number> = { page: 0, worker: 0 }
+  let settled: Promise<unknown>[] = []
+  page.on('response', response => {
+    if (!/\.js$/.test(new URL(response.url()).pathname)) return
+    const from = /shelf-cards/.test(response.url()) ? 'worker' : 'page'
+    settled.push(
+      response.body().then(body => {
+        fetched[from] += gzipSync(body).length
+      }),
+    )
+  })
+  const shown = page.getByText(/\d+ pieces, \d+ cut/)
+  await page.goto('/')
+  await expect(shown).toHaveCount(5)
+  await Promise.all(settled)
+  expect(fetched.page).toBeGreaterThan(100_000)
+  expect(fetched.page).toBeLessThanOrEqual(300_000)
+  expect(fetched.worker).toBeGreaterThan(20_000)
+
+  // come again, it is known
+  settled = []
+  Object.assign(fetched, { page: 0, worker: 0 })
+  await page.reload()
+  await expect(shown).toHaveCount(5)
+  await Promise.all(settled)
+  expect(fetched.worker).toBe(0)
+  expect(fetched.page).toBeLessThanOrEqual(300_000)
 })
 
 test('after the first visit it works with no network', async ({ page, context }) => {

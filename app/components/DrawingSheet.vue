@@ -11,10 +11,20 @@ const { drawing: whole, label, still } = defineProps<{ drawing: Drawing; label: 
 const bench = useBench()
 const box = useTemplateRef<HTMLElement>('box')
 const { width, height } = useElementSize(box)
-/** On a narrow sheet only what can be typed over has room. */
+/**
+ * On a narrow sheet only what can be typed over has room; and rings as large as a thumb would cover an
+ * opening, so it has its own once it is in hand.
+ */
 const drawing = computed<Drawing>(() =>
   width.value > 0 && width.value < 520
-    ? { ...whole, dimensions: closeRows(whole.dimensions.filter(each => each.field)) }
+    ? {
+        ...whole,
+        dimensions: closeRows(whole.dimensions.filter(each => each.field)),
+        handles: whole.handles.filter(({ field }) => {
+          const [opening] = /^(walls|roof|floor)\.openings\.\d+/.exec(field) ?? []
+          return !opening || opening === bench.subject?.key
+        }),
+      }
     : whole,
 )
 const free = computed(() =>

@@ -1,55 +1,61 @@
-import { useIntersectionObserver } from '@vueuse/core'
+import { tryOnScopeDispose, useIntersectionObserver } from '@vueuse/core'
 import { type Ref, ref, watch } from 'vue'
+import { type Asked, CardWork } from '../logic/card-work'
 import type { ShelfCard } from '../logic/shelf-card'
+import { cardDatabase, keepCard, knownCard } from '../storage/cards'
 import { database } from '../storage/database'
 import { openDesign } from '../storage/designs'
 
-/** Cards that were worked out, by a design's id and revision. */
-const known = new Map<string, ShelfCard>()
-/** ms that the list alone is shown before what it says of each is fetched and worked out. */
+const work = new CardWork(
+  () => new Worker(new URL('../workers/shelf-cards.ts', import.meta.url), { type: 'module' }),
+)
+/** ms that a row is looked at before what is not known of it is worked out: the list itself comes first. */
 const FIRST = 350
-/** The one that is being worked out: the rest wait, so that the page stays quick. */
-let last: Promise<unknown> | null = null
 
 /**
- * What the shelf says of a design, worked out once it is seen; `undefined` until then, and null where it
- * can't be read.
+ * What the shelf says of a design, known from before or worked out once it is seen; `undefined` until then,
+ * and null where it can't be read.
  */
 export function useShelfCard(
   box: Readonly<Ref<HTMLElement | null>>,
   of: () => { readonly id: string; readonly revision: number },
 ): Ref<ShelfCard | null | undefined> {
   const card = ref<ShelfCard | null | undefined>(undefined) as Ref<ShelfCard | null | undefined>
+  const build = useRuntimeConfig().app.buildId
   const seen = ref(false)
+  let asked: Asked | null = null
+  let gone = false
   useIntersectionObserver(box, ([entry]) => {
     if (entry?.isIntersecting) seen.value = true
   })
+
+  async function find(id: string, revision: number): Promise<void> {
+    const still = (): boolean => !gone && of().id === id && of().revision === revision
+    const known = await knownCard(cardDatabase(), id, revision, build)
+    if (known) {
+      if (still()) card.value = known
+      return
+    }
+    await new Promise(resolve => setTimeout(resolve, FIRST))
+    if (!still()) return
+    asked?.drop()
+    asked = work.ask(async () => (await openDesign(database(), id)).design)
+    const made = await asked.card
+    if (made === undefined) return
+    if (still()) card.value = made
+    if (made) await keepCard(cardDatabase(), { id, revision, build, card: made })
+  }
+
   watch(
     () => [seen.value, of().id, of().revision] as const,
     ([visible, id, revision]) => {
-      if (!visible) return
-      const key = `${id} ${revision}`
-      const there = known.get(key)
-      if (there) {
-        card.value = there
-        return
-      }
-      last ??= new Promise(resolve => setTimeout(resolve, FIRST))
-      last = last.then(async () => {
-        const now = of()
-        if (now.id !== id || now.revision !== revision) return
-        try {
-          const { shelfCard } = await import('../logic/shelf-card')
-          const made = shelfCard((await openDesign(database(), id)).design)
-          known.set(key, made)
-          card.value = made
-        } catch {
-          card.value = null
-        }
-        await new Promise(resolve => setTimeout(resolve))
-      })
+      if (visible) void find(id, revision)
     },
     { immediate: true },
   )
+  tryOnScopeDispose(() => {
+    gone = true
+    asked?.drop()
+  })
   return card
 }

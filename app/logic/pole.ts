@@ -45,7 +45,7 @@ export function storyPole(heights: PoleHeights, tall: number, every: number): Po
       : []),
     { name: 'Deck', height: 0, above: raised ? BENCH : 0 },
     { name: 'Plate', height: heights.plate, above: BENCH },
-    { name: heights.top ?? 'Ridge', height: heights.ridge, above: BENCH - 16 },
+    { name: heights.top ?? 'Ridge', height: heights.ridge, above: BENCH },
   ]
   let last = Infinity
   const ticks = wanted.map(({ name, height, above }) => {
@@ -71,7 +71,7 @@ export function storyPole(heights: PoleHeights, tall: number, every: number): Po
       {
         bench: 'roof',
         label: 'Roof',
-        y: Math.min((at('Plate') + at(heights.top ?? 'Ridge')) / 2, at('Plate') - 31),
+        y: Math.min((at('Plate') + at(heights.top ?? 'Ridge')) / 2, at('Plate') - 38),
       },
       { bench: 'walls', label: 'Walls', y: (at('Deck') + at('Plate')) / 2 },
       ...low,

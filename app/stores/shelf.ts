@@ -2,6 +2,7 @@ import { defineStore } from 'pinia'
 import { ref, shallowRef } from 'vue'
 import { type Design, type DesignRead, parseDesign, parseShelf } from '../../core/design'
 import { sayDesignFault } from '../../core/words'
+import { cardDatabase, forgetCards } from '../storage/cards'
 import { database, type DesignRow } from '../storage/database'
 import {
   addDesign,
@@ -73,6 +74,10 @@ export const useShelf = defineStore('shelf', () => {
       },
     )
     forgetDeleted(database(), Date.now() - DAY).catch(() => {}) // another day will do
+    void forgetCards(
+      cardDatabase(),
+      rows.value.map(({ id }) => id),
+    )
   }
 
   /** Does something with storage; null and a trouble where it can't be done. */

@@ -134,16 +134,23 @@ function ofRafters(plan: Plan, roof: RoofReading, uneven: boolean): Dimension[] 
   const far = single ? heel + (rising ? roof.run : -roof.run) : meet
   const height = eaveOver(lines, heel === 0 ? 'south' : 'north')?.height ?? 0
   const field = building.roof.seat.rule === 'height-above-plate' ? ('roof.seat.height' as const) : null
+  const run = Math.abs(far - heel)
+  const moves = stripOf(lines) ? ('roof.raised.at' as const) : unequal ? ('roof.peak.at' as const) : null
   return [
-    dimension(
-      'below',
-      single ? 3 : 1,
-      'run',
-      foot(Math.min(heel, far)),
-      foot(Math.max(heel, far)),
-      Math.abs(far - heel),
-      stripOf(lines) ? 'roof.raised.at' : unequal ? 'roof.peak.at' : null,
-    ),
+    // a run over all of the span is written there
+    ...(moves || Math.abs(run - width) > ONE_READING
+      ? [
+          dimension(
+            'below',
+            single ? 3 : 1,
+            'run',
+            foot(Math.min(heel, far)),
+            foot(Math.max(heel, far)),
+            run,
+            moves,
+          ),
+        ]
+      : []),
     ...(unequal ? [dimension('below', 1, 'other-run', foot(meet), foot(width), width - meet)] : []),
     dimension(
       heel === 0 ? 'left' : 'right',

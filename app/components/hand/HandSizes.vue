@@ -51,11 +51,16 @@ useTypedField({
   },
 })
 
-const remove = (name: string): void =>
+const remove = (i: number): void =>
   bench.setValue(
     'lumber.sections',
-    own.value.filter(each => each.name !== name),
+    own.value.filter((_, k) => k !== i),
   )
+const fields = [
+  { key: 'name', label: 'Name', wide: 9, most: 40, placeholder: 'rough 2x6' },
+  { key: 'thickness', label: 'Thickness', wide: 9 },
+  { key: 'depth', label: 'Depth', wide: 9 },
+] as const
 </script>
 
 <template>
@@ -75,41 +80,15 @@ const remove = (name: string): void =>
       <p v-if="moistureFault" id="moisture-fault" role="alert" class="fault">{{ moistureFault }}</p>
     </div>
     <h3>Own sizes, rough-sawn or other</h3>
-    <ul class="own">
-      <li v-for="each in own" :key="each.name">
-        <span
-          >{{ each.name }} <span class="figures quiet">{{ size(each) }}</span></span
-        >
-        <Button
-          :aria-label="`Take away ${each.name}`"
-          icon="pi pi-times"
-          text
-          severity="secondary"
-          :disabled="used.has(each.name)"
-          :title="used.has(each.name) ? 'In use' : 'Take away'"
-          @click="remove(each.name)"
-        />
-      </li>
-      <li v-if="!own.length" class="quiet">None yet. Add the sizes you measured.</li>
-    </ul>
-    <form class="row" @submit.prevent="add">
-      <label class="field"
-        ><span>Name</span
-        ><InputText
-          v-model="entry.name"
-          maxlength="40"
-          :invalid="fault?.field === 'name'"
-          placeholder="rough 2x6"
-      /></label>
-      <label class="field"
-        ><span>Thickness</span><InputText v-model="entry.thickness" :invalid="fault?.field === 'thickness'"
-      /></label>
-      <label class="field"
-        ><span>Depth</span><InputText v-model="entry.depth" :invalid="fault?.field === 'depth'"
-      /></label>
-      <Button type="submit" label="Add" outlined />
-    </form>
-    <p v-if="fault" role="alert" class="fault">{{ fault.message }}</p>
+    <OwnList
+      v-model="entry"
+      :items="own.map(each => ({ name: each.name, size: size(each), inUse: used.has(each.name) }))"
+      :fields="fields"
+      :fault="fault"
+      none="None yet. Add the sizes you measured."
+      @add="add"
+      @remove="remove"
+    />
   </div>
 </template>
 
@@ -132,18 +111,6 @@ const remove = (name: string): void =>
 }
 .field :deep(.p-inputtext) {
   width: 9rem;
-}
-.own {
-  list-style: none;
-  margin: 0;
-  padding: 0;
-}
-.own li {
-  display: flex;
-  justify-content: space-between;
-  align-items: center;
-  border-bottom: 1px solid var(--line);
-  min-height: var(--target);
 }
 .fault {
   padding: 8px 10px;

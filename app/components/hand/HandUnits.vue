@@ -66,47 +66,24 @@ function size(): void {
   if (!at?.ok) return
   bench.edit(design => withUnits(design, wall.value, at))
 }
+const fields = [
+  { key: 'name', label: 'Name', wide: 11, most: 40, placeholder: 'kitchen sash' },
+  { key: 'width', label: 'Width', wide: 7 },
+  { key: 'height', label: 'Height', wide: 7 },
+  { key: 'count', label: 'How many', wide: 5, numeric: true },
+] as const
 </script>
 
 <template>
   <div class="units">
-    <ul>
-      <li v-for="(each, i) in list" :key="i">
-        <span
-          ><b class="figures">{{ each.count }} ×</b> {{ each.name }}
-          <span class="figures quiet">{{ say(each.width) }} × {{ say(each.height) }}</span></span
-        >
-        <Button
-          :aria-label="`Take away ${each.name}`"
-          icon="pi pi-times"
-          text
-          severity="secondary"
-          @click="remove(i)"
-        />
-      </li>
-    </ul>
-    <form class="row" @submit.prevent="add">
-      <label class="field"
-        ><span>Name</span
-        ><InputText
-          v-model="entry.name"
-          maxlength="40"
-          :invalid="fault?.field === 'name'"
-          placeholder="kitchen sash"
-      /></label>
-      <label class="field short"
-        ><span>Width</span><InputText v-model="entry.width" :invalid="fault?.field === 'width'"
-      /></label>
-      <label class="field short"
-        ><span>Height</span><InputText v-model="entry.height" :invalid="fault?.field === 'height'"
-      /></label>
-      <label class="field few"
-        ><span>How many</span
-        ><InputText v-model="entry.count" inputmode="numeric" :invalid="fault?.field === 'count'"
-      /></label>
-      <Button type="submit" label="Add" outlined />
-    </form>
-    <p v-if="fault" role="alert" class="fault">{{ fault.message }}</p>
+    <OwnList
+      v-model="entry"
+      :items="list.map(each => ({ ...each, size: `${say(each.width)} × ${say(each.height)}` }))"
+      :fields="fields"
+      :fault="fault"
+      @add="add"
+      @remove="remove"
+    />
     <ChoiceField v-model="wall" label="Wall sized from them" :options="walls" />
     <p class="told" role="status">{{ told }}</p>
     <Button class="size" :label="`Size the ${wall} wall from them`" :disabled="!fit?.ok" @click="size" />
@@ -117,43 +94,5 @@ function size(): void {
 .units {
   display: grid;
   gap: 14px;
-}
-ul {
-  list-style: none;
-  margin: 0;
-  padding: 0;
-}
-li {
-  display: flex;
-  justify-content: space-between;
-  align-items: center;
-  border-bottom: 1px solid var(--line);
-  min-height: var(--target);
-}
-.row {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 12px;
-  align-items: end;
-}
-.field {
-  display: grid;
-  gap: 4px;
-  font-size: 0.9rem;
-  color: var(--soft);
-}
-.field :deep(.p-inputtext) {
-  width: 11rem;
-}
-.short :deep(.p-inputtext) {
-  width: 7rem;
-}
-.few :deep(.p-inputtext) {
-  width: 5rem;
-}
-.fault {
-  padding: 8px 10px;
-  background: var(--wash);
-  border-left: 4px solid var(--crayon);
 }
 </style>
