@@ -20,6 +20,8 @@ for (const dusk of [false, true]) {
       await page.waitForTimeout(300)
       await clean(page)
     }
+    // colours alone differ at dusk
+    if (dusk) return
     await page.keyboard.press('r')
     await field(page, 'Span').fill('x')
     await page.keyboard.press('Enter')

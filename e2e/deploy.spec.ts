@@ -72,6 +72,8 @@ async function openOn(page: Page, site: Front): Promise<void> {
   await page.locator('.room').waitFor()
 }
 
+deployTest.use({ serviceWorkers: 'allow' })
+
 deployTest(
   'a new deploy is offered, never loaded by itself, and a half-typed dimension is entered before it is',
   async ({ page, site }) => {

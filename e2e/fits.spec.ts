@@ -85,7 +85,7 @@ async function lookAtBenches(page: Page, look: Look): Promise<void> {
       choice && (await group(choice).count()) ? await group(choice).getByRole('button').allInnerTexts() : ['']
     const walls = bench === 'walls' ? await group('Wall').getByRole('button').allInnerTexts() : ['']
     for (const view of there)
-      for (const wall of view === 'Plan' ? walls.slice(0, 1) : walls) {
+      for (const wall of view === 'Frame' ? walls : walls.slice(0, 1)) {
         await drawing()
         if (wall) await click('Wall', wall)
         if (choice && view) await click(choice, view)

@@ -74,16 +74,19 @@ test('the first screen is script of no more than 300 KB, and what a row says is 
   expect(fetched.page).toBeLessThanOrEqual(300_000)
 })
 
-test('after the first visit it works with no network', async ({ page, context }) => {
-  await page.goto('/')
-  await page.evaluate(() => navigator.serviceWorker.ready)
-  await page.waitForFunction(() => navigator.serviceWorker.controller !== null)
-  await context.setOffline(true)
-  await page.reload()
-  await openDemo(page, 'Sallow Marsh ringing hut', 'saw')
-  await expect(page.getByText('0 of 239 cut')).toBeVisible()
-  await page.reload()
-  await expect(page.getByText('0 of 239 cut')).toBeVisible()
+test.describe('with its service worker', () => {
+  test.use({ serviceWorkers: 'allow' })
+  test('after the first visit it works with no network', async ({ page, context }) => {
+    await page.goto('/')
+    await page.evaluate(() => navigator.serviceWorker.ready)
+    await page.waitForFunction(() => navigator.serviceWorker.controller !== null)
+    await context.setOffline(true)
+    await page.reload()
+    await openDemo(page, 'Sallow Marsh ringing hut', 'saw')
+    await expect(page.getByText('0 of 239 cut')).toBeVisible()
+    await page.reload()
+    await expect(page.getByText('0 of 239 cut')).toBeVisible()
+  })
 })
 
 test.describe('on a phone', () => {

@@ -41,7 +41,7 @@ describe('random roofs of every shape', () => {
               .forEach(each => expect(likeness(piece.board, each.board)).not.toBe('same')),
           )
         }),
-        { numRuns: runs(25) },
+        { numRuns: runs(15) },
       )
       expect(framed).toBeGreaterThan(0)
     },
@@ -90,7 +90,7 @@ describe('random roofs of every shape', () => {
               walls.length * rafter.section.thickness * (0.1 / Math.tan(radians(roof.angle)) + 0.2),
           )
         }),
-        { numRuns: runs(25) },
+        { numRuns: runs(15) },
       )
       expect(held).toBeGreaterThan(0)
     },

@@ -6,12 +6,15 @@ defineProps<{ at: Bench }>()
 const bench = useBench()
 const box = useTemplateRef<HTMLElement>('box')
 
-/** What is taken up from a drawing is read where it opens. */
+/** What is taken up from a drawing is read where it opens, unless the focus has gone elsewhere by then. */
 watch(
   () => bench.touched,
   async () => {
+    const before = document.activeElement
     // a list that was chosen from takes the focus back first
     await new Promise(resolve => setTimeout(resolve, 60))
+    const now = document.activeElement
+    if (now && now !== before && now !== document.body && !now.matches('[role=combobox]')) return
     box.value?.scrollTo({ top: 0 })
     box.value?.querySelector<HTMLElement>('h2')?.focus({ preventScroll: true })
   },
