@@ -121,11 +121,14 @@ async function firstScreens(): Promise<void> {
     )
     const hut = page.getByRole('link', { name: /^Sallow Marsh ringing hut(?!,)/ })
     await hut.waitFor()
-    await page.waitForLoadState('networkidle')
+    await page
+      .getByText(/\d+ pieces, \d+ cut/)
+      .nth(4)
+      .waitFor()
     console.log(`\nscripts, gzipped: shelf ${await scripts(page)}`)
     await hut.click()
     await page.locator('.room').waitFor()
-    await page.waitForLoadState('networkidle')
+    await page.waitForTimeout(1500)
     console.log(`scripts, gzipped: shelf and roof bench ${await scripts(page)}`)
     console.log(`a drag's move to the drawing changed, ms: ${await dragged(page)}`)
     console.log(`3D view turned, frames a second: ${await framesPerSecond(page)}`)
@@ -167,7 +170,12 @@ async function dragged(page: Page): Promise<string> {
   await page.evaluate(`{
     window.moves = []
     let moved = 0
-    addEventListener('pointermove', event => { moved ||= event.timeStamp }, true)
+    addEventListener('pointermove', event => {
+      if (moved) return
+      const mine = moved = event.timeStamp
+      // a move that changes no number draws nothing
+      requestAnimationFrame(() => requestAnimationFrame(() => { if (moved === mine) moved = 0 }))
+    }, true)
     new MutationObserver(() => {
       if (moved) window.moves.push(performance.now() - moved)
       moved = 0

@@ -3,12 +3,11 @@ import type { Bay } from '../../core/frame'
 import type { FloorLayer } from '../../core/drawing'
 import { rimPair } from '../../core/plan'
 import { frameFloor } from '../logic/changes/below'
-import { viewChoices } from '../logic/view-words'
 
 const bench = useBench()
 const layer = usePlace<FloorLayer>('floor', 'frame')
 const design = computed(() => bench.design)
-const { drawing, views } = useDrawings('floor', () => layer.value)
+const { drawing, choices } = useDrawings('floor', () => layer.value)
 const bays = computed(() => bench.plan?.frame.floor?.bays ?? [])
 const bayNames = { floor: 'Floor', west: 'West frame', east: 'East frame', porch: 'Porch' } as const
 const nameOf = ({ in: within, frame }: Bay): string => bayNames[frame ?? within]
@@ -45,7 +44,7 @@ function frame(): void {
       <SelectButton
         v-if="design.floor"
         :model-value="layer"
-        :options="viewChoices(views)"
+        :options="choices"
         option-value="value"
         option-label="label"
         :allow-empty="false"

@@ -4,7 +4,6 @@ import type { DrawingView } from '../../core/drawing'
 import { standsOnWords } from '../../core/words'
 import { chooseBase, setOutSite } from '../logic/changes/below'
 import { usualBaseFor } from '../logic/usual-base'
-import { viewChoices } from '../logic/view-words'
 
 const bench = useBench()
 const route = useRoute()
@@ -20,7 +19,7 @@ const known = computed(() => (part.value === 'base' ? bench.design?.base : bench
 const view = computed<DrawingView>(() =>
   part.value === 'base' ? from.value : part.value === 'levels' ? 'levels' : 'site',
 )
-const { drawing, views } = useDrawings('ground', () => view.value)
+const { drawing, choices } = useDrawings('ground', () => view.value)
 const subjects: Record<string, string> = {
   place: 'site',
   square: 'site.squaring',
@@ -87,7 +86,7 @@ const labels: Partial<Record<DrawingView, string>> = {
       <SelectButton
         v-if="part === 'base' && bench.design.base"
         v-model="from"
-        :options="viewChoices(views)"
+        :options="choices"
         option-value="value"
         option-label="label"
         :allow-empty="false"

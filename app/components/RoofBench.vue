@@ -1,25 +1,24 @@
 <script setup lang="ts">
 import { type Drawing, sectionPlaces, withLast } from '../../core/drawing'
-import { viewChoices } from '../logic/view-words'
 
 const bench = useBench()
 type View = 'section' | 'plan' | 'east' | 'west'
 const view = usePlace<View>('roof', 'section')
 /** The rafter the section is cut at; null near the middle. */
 const cutAt = ref<number | null>(null)
-const places = computed(() => (bench.plan ? sectionPlaces(bench.plan).length : 0))
+const places = computed(() => (bench.drawn ? sectionPlaces(bench.drawn).length : 0))
 const here = computed(() =>
   Math.min(cutAt.value ?? Math.max(0, Math.ceil(places.value / 2) - 1), Math.max(0, places.value - 1)),
 )
-const { drawing: fresh, views } = useDrawings('roof', () => view.value, {
+const { drawing: fresh, choices } = useDrawings('roof', () => view.value, {
   at: () => (cutAt.value === null ? undefined : here.value),
 })
 /** The last drawing of each view with a roof on it: dashed behind one whose roof can't be framed. */
 const good = new Map<View, Drawing>()
 const drawing = computed(() => {
-  if (!fresh.value || !bench.plan) return null
-  if (bench.plan.roof) good.set(view.value, fresh.value)
-  const last = bench.plan.roof ? undefined : good.get(view.value)
+  if (!fresh.value || !bench.drawn) return null
+  if (bench.drawn.roof) good.set(view.value, fresh.value)
+  const last = bench.drawn.roof ? undefined : good.get(view.value)
   return last ? withLast(fresh.value, last) : fresh.value
 })
 watch(
@@ -51,7 +50,7 @@ watch(
       <ViewSwitch drawing="Drawing" />
       <SelectButton
         v-model="view"
-        :options="viewChoices(views)"
+        :options="choices"
         option-value="value"
         option-label="label"
         :allow-empty="false"

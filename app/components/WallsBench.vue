@@ -4,7 +4,6 @@ import { wallOf as wallOfBoard, type WallName } from '../../core/frame'
 import { isSide, partitionIndex, roofHas, wallSubject } from '../../core/design'
 import { platePair } from '../../core/plan'
 import { wallOf } from '../hand/walls'
-import { viewChoices } from '../logic/view-words'
 
 const bench = useBench()
 const wall = usePlace<WallName>('wall', 'south')
@@ -29,7 +28,7 @@ watch(
 )
 const layer = usePlace<WallLayer | 'plan'>('walls', 'frame')
 const line = computed(() => bench.plan?.frame.walls.find(each => each.name === wall.value))
-const { drawing, views } = useDrawings('walls', () => layer.value, { of: () => wall.value })
+const { drawing, choices } = useDrawings('walls', () => layer.value, { of: () => wall.value })
 
 /** The wall that what is in hand belongs to is shown; the sheets where they are in hand. */
 watch(
@@ -74,7 +73,7 @@ const label = computed(() =>
       />
       <SelectButton
         :model-value="layer"
-        :options="viewChoices(views)"
+        :options="choices"
         option-value="value"
         option-label="label"
         :allow-empty="false"

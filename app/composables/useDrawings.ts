@@ -1,5 +1,6 @@
 import { computed, type ComputedRef } from 'vue'
 import { type Drawing, type DrawingBench, type DrawingView, listDrawings } from '../../core/drawing'
+import { type ViewChoice, viewChoices } from '../logic/view-words'
 import { useBench } from '../stores/bench'
 
 /**
@@ -10,17 +11,19 @@ export function useDrawings<V extends DrawingView>(
   where: DrawingBench,
   view: () => V,
   { of = () => null, at = () => undefined }: { of?: () => string | null; at?: () => number | undefined } = {},
-): { readonly drawing: ComputedRef<Drawing | null>; readonly views: ComputedRef<DrawingView[]> } {
+): { readonly drawing: ComputedRef<Drawing | null>; readonly choices: ComputedRef<ViewChoice[]> } {
   const bench = useBench()
   const listed = computed(() =>
-    bench.plan
-      ? listDrawings(bench.plan).filter(
-          each => each.bench === where && (each.of === null || each.of === of()),
-        )
-      : [],
+    bench.drawn ? listDrawings(bench.drawn, where).filter(each => each.of === null || each.of === of()) : [],
   )
   return {
-    views: computed(() => [...new Set(listed.value.map(each => each.view))]),
+    // the same list while the same can be chosen: what shows it is not made anew while something is dragged
+    choices: computed<ViewChoice[]>(before => {
+      const now = viewChoices([...new Set(listed.value.map(each => each.view))])
+      return before?.length === now.length && now.every(({ value }, i) => before[i]?.value === value)
+        ? before
+        : now
+    }),
     drawing: computed(() => listed.value.find(each => each.view === view())?.draw(at()) ?? null),
   }
 }

@@ -15,8 +15,14 @@ const viewWords: Readonly<Partial<Record<DrawingView, string>>> = {
 /** Views in the order they are offered in: what is of one thing before what is of all. */
 const order = Object.keys(viewWords)
 
+/** A view as it is offered. */
+export interface ViewChoice {
+  readonly value: DrawingView
+  readonly label: string
+}
+
 /** The views that can be chosen of those that a bench has; strips stand under their drawing by themselves. */
-export const viewChoices = (views: readonly DrawingView[]): { value: DrawingView; label: string }[] =>
+export const viewChoices = (views: readonly DrawingView[]): ViewChoice[] =>
   views
     .flatMap(value => {
       const label = viewWords[value]

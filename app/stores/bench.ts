@@ -12,6 +12,7 @@ import { Journal, type JournalNews, type JournalState } from '../storage/journal
 import { PATIENCE, troubleOf } from '../storage/trouble'
 import { journalWords, sayStorage } from '../logic/storage-words'
 import { inHand } from './in-hand'
+import { trying } from './trying'
 import { useUnderWay } from './under-way'
 
 /** slow: storage has not answered yet; no-storage: it can't be read at all. */
@@ -28,7 +29,6 @@ export const useBench = defineStore('bench', () => {
   const trouble = ref<string[]>([])
   const row = shallowRef<DesignRow | null>(null)
   const saved = shallowRef<Design | null>(null)
-  const preview = shallowRef<Design | null>(null)
   const storing = ref<JournalState>('stored')
   const canUndo = ref(false)
   const canRedo = ref(false)
@@ -38,8 +38,7 @@ export const useBench = defineStore('bench', () => {
   let watching: Stop | null = null
   let openings = 0
 
-  const design = computed(() => preview.value ?? saved.value)
-  const plan = computed(() => (design.value ? planOf(design.value, memory) : null))
+  const { drawn, plan, design, attempt, drop: dropPreview } = trying(saved, at => planOf(at, memory))
   const cautions = computed(() => (plan.value ? cautionsOf(plan.value) : []))
   const { letGo, ...inHandNow } = inHand(plan)
 
@@ -72,7 +71,8 @@ export const useBench = defineStore('bench', () => {
     journal = null
     state.value = 'closed'
     storing.value = 'stored'
-    row.value = saved.value = preview.value = null
+    dropPreview()
+    row.value = saved.value = null
     canUndo.value = canRedo.value = false
     letGo()
     notice.value = ''
@@ -131,7 +131,7 @@ export const useBench = defineStore('bench', () => {
 
   /** Makes a change at once and saves it; undo puts back what was before. */
   function edit(change: Change): void {
-    preview.value = null
+    dropPreview()
     const before = saved.value
     if (!journal || !before || change(before) === before) return
     journal.add({ kind: 'change', change })
@@ -140,10 +140,7 @@ export const useBench = defineStore('bench', () => {
   const setValue = (path: string, value: unknown): void => edit(at => withEdit(at, path, value))
   /** Shows a value while it is dragged, without keeping it. */
   const tryValue = (path: string, value: unknown): void => {
-    if (saved.value) preview.value = withEdit(saved.value, path, value)
-  }
-  const dropPreview = (): void => {
-    preview.value = null
+    if (saved.value) attempt(withEdit(saved.value, path, value))
   }
   const undo = (): void => {
     if (canUndo.value) journal?.add({ kind: 'step', by: -1 })
@@ -182,14 +179,15 @@ export const useBench = defineStore('bench', () => {
   const putBack = async (): Promise<void> => {
     await journal?.putBack()
   }
-  /** A field's value, worked out where it follows from others. */
-  const value = (path: string): unknown => (plan.value ? valueOf(plan.value, path) : undefined)
+  /** A field's value as it is drawn, worked out where it follows from others. */
+  const value = (path: string): unknown => (drawn.value ? valueOf(drawn.value, path) : undefined)
 
   return {
     state,
     trouble,
     row,
     design,
+    drawn,
     plan,
     cautions,
     ...inHandNow,

@@ -54,18 +54,24 @@ export interface NamedDrawing {
   readonly wide: number
 }
 
-/** Every drawing there is of a plan, in the order of the work, none drawn yet. */
-export function listDrawings(plan: Plan): ListedDrawing[] {
-  return [
+/** The drawings of each bench, in the order of the work. */
+const benches: Readonly<Record<DrawingBench, (plan: Plan) => ListedDrawing[]>> = {
+  ground: plan => [
     ...(plan.building.site ? siteDrawings(plan) : []),
     ...(plan.building.base ? baseDrawings(plan) : []),
-    ...floorDrawings(plan),
+  ],
+  floor: plan => floorDrawings(plan),
+  walls: plan => [
     { ...listed('walls', 'plan', 'walls-plan'), draw: () => wallsPlan(plan) },
     ...plan.frame.walls.flatMap(({ name }) => wallDrawings(plan, name)),
-    ...roofDrawings(plan),
-    ...boardDrawings(plan),
-  ]
+  ],
+  roof: plan => roofDrawings(plan),
+  saw: plan => boardDrawings(plan),
 }
+
+/** Every drawing there is of a plan, or those of a bench, in the order of the work, none drawn yet. */
+export const listDrawings = (plan: Plan, bench?: DrawingBench): ListedDrawing[] =>
+  (bench ? [benches[bench]] : Object.values(benches)).flatMap(listOf => listOf(plan))
 
 /** Every drawing there is of a plan, drawn. */
 export const drawingsOf = (plan: Plan): NamedDrawing[] =>

@@ -22,6 +22,7 @@ export interface Totals {
   readonly weight: number
 }
 
+/** A building, and all that is read off it: sorted and summed when it is first asked for. */
 export interface Plan {
   /** As it was asked for, and worked out. */
   readonly design: Design
@@ -40,20 +41,36 @@ export interface Plan {
 export function plan(asked: Design, memory?: Memory): Plan {
   const framed = frame(asked, memory)
   const { building } = framed
-  const pieces = piecesOf(framed, stockLengths[building.lumber.yard], memory)
   const kgPerM3 = density(building.lumber.species, building.lumber.moisture)
-  const sheets = sheetsOf(framed)
+  const pieces = later(() => piecesOf(framed, stockLengths[building.lumber.yard], memory))
+  const sheets = later(() => sheetsOf(framed))
+  const totals = later(() => ({ ...totalsOf(pieces(), kgPerM3), sheets: sheets().length }))
+  const loose = later(() => looseOf(building, framed))
   return {
     design: asked,
     building,
     frame: framed,
-    pieces,
     roof: readRoof(framed, building.units),
-    totals: { ...totalsOf(pieces, kgPerM3), sheets: sheets.length },
-    sheets,
-    loose: looseOf(building, framed),
     density: kgPerM3,
+    get pieces() {
+      return pieces()
+    },
+    get totals() {
+      return totals()
+    },
+    get sheets() {
+      return sheets()
+    },
+    get loose() {
+      return loose()
+    },
   }
+}
+
+/** Made when it is first asked for. */
+function later<T>(make: () => T): () => T {
+  let made: { readonly value: T } | null = null
+  return () => (made ??= { value: make() }).value
 }
 
 function totalsOf(pieces: readonly Piece[], kgPerM3: number): Omit<Totals, 'sheets'> {
