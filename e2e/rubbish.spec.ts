@@ -130,3 +130,25 @@ test('a broken file, a newer one and one with faults are refused with reasons; u
   await page.goto('/design/nobody/roof')
   await expect(page.getByRole('heading', { name: 'This design is not on the shelf' })).toBeVisible()
 })
+
+test('a size that a new building can not have is not begun in another: it is said, and stays as typed', async ({
+  page,
+}) => {
+  await page.goto('/new')
+  await page.getByRole('button', { name: 'Hide', exact: true }).click()
+  const length = page.getByLabel('Length', { exact: true })
+  for (const [text, said] of [
+    ['15', /^Length must be at least \d+' /],
+    ['banana', /^“banana” is not understood\. Type, for example, /],
+  ] as const) {
+    await length.fill(text)
+    await page.getByRole('button', { name: 'Begin' }).click()
+    await expect(page.getByRole('alert')).toHaveText(said)
+    await expect(length).toBeFocused()
+    await expect(length).toHaveValue(text)
+    expect(new URL(page.url()).pathname).toBe('/new')
+  }
+  await length.fill("15'")
+  await page.getByRole('button', { name: 'Begin' }).click()
+  await page.locator('.room').waitFor()
+})

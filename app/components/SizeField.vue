@@ -31,6 +31,15 @@ function revert(): void {
   message.value = ''
 }
 watch(() => [props.units, props.limit.min], revert)
+
+const box = useTemplateRef<HTMLInputElement>('box')
+/** Whether what is typed can be taken as it is; else the field is shown. */
+function settle(): boolean {
+  leave()
+  if (message.value) box.value?.focus()
+  return !message.value
+}
+defineExpose({ settle })
 </script>
 
 <template>
@@ -38,6 +47,7 @@ watch(() => [props.units, props.limit.min], revert)
     <label :for="id">{{ label }}</label>
     <input
       :id="id"
+      ref="box"
       class="figures"
       type="text"
       autocomplete="off"

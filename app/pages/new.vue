@@ -46,9 +46,11 @@ const fields = [
 function set(key: keyof StarterSize, value: number): void {
   typed.value = { ...typed.value, [place.value]: { ...typed.value[place.value], [key]: value } }
 }
+const asked = useTemplateRef<{ settle: () => boolean }[]>('asked')
 const beginning = ref(false)
+/** Nothing is begun in another size than is typed. */
 async function begin(): Promise<void> {
-  if (beginning.value) return
+  if (beginning.value || !asked.value?.every(each => each.settle())) return
   beginning.value = true
   const id = await shelf.begin(chosen.value.design(words(chosen.value), units.value, size.value))
   beginning.value = false
@@ -96,6 +98,7 @@ async function begin(): Promise<void> {
         <SizeField
           v-for="{ key, label, what } in fields"
           :key="key"
+          ref="asked"
           :label="label"
           :what="what"
           :value="size[key]"
