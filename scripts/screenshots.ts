@@ -12,7 +12,10 @@ async function shoot(page: Page, name: string): Promise<void> {
 
 test('shelf', async ({ page }) => {
   await page.goto('/')
-  await page.getByRole('link', { name: hut }).first().waitFor()
+  await page
+    .getByText(/\d+ pieces, \d+ cut/)
+    .nth(4)
+    .waitFor()
   await shoot(page, 'shelf')
 })
 

@@ -178,6 +178,14 @@ function leaveFind(event: KeyboardEvent): void {
   padding: 0 16px 16px;
   container-type: inline-size;
 }
+/* the list says by itself what it is of */
+.strip :deep(.choice > label) {
+  position: absolute;
+  width: 1px;
+  height: 1px;
+  overflow: hidden;
+  clip-path: inset(50%);
+}
 .find :deep(.p-inputtext) {
   width: 8.6rem;
 }
