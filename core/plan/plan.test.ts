@@ -260,4 +260,18 @@ describe('a plan with a memory', () => {
       { numRuns: runs(25), endOnFailure: true },
     )
   }, 120_000)
+
+  // while a value is dragged many are framed and few are read
+  test('is the plan without one, read when others have been framed since', () => {
+    fc.assert(
+      fc.property(fc.array(groundedSheds, { minLength: 3, maxLength: 3 }), designs => {
+        const memory = newMemory()
+        const framed = designs.map(design => plan(design, memory))
+        designs.forEach((design, i) =>
+          expect(differences(planFile(framed[i]!), planFile(plan(design)))).toEqual([]),
+        )
+      }),
+      { numRuns: runs(10), endOnFailure: true },
+    )
+  }, 120_000)
 })

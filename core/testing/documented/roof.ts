@@ -1,0 +1,133 @@
+import fc from 'fast-check'
+import { length, one, orNull, group, section, rafters, side, eave, pitch } from './kit'
+
+const ties = (most: number) =>
+  orNull(
+    group(
+      { section: section('2x4', '2x6', '47x125'), height: length(0, 4000, 0, most) },
+      { every: one(1, 2, 3) },
+    ),
+    2,
+  )
+
+/** A roof over a building so long and wide, mm. */
+export const roof = (long: number, wide: number) =>
+  group(
+    {
+      shape: one(
+        'gable',
+        'gable',
+        'gable',
+        'single-slope',
+        'single-slope',
+        'lean-to',
+        'lean-to',
+        'flat',
+        'raised-ridge',
+        'hip',
+        'hip',
+      ),
+      pitch,
+      rafter: rafters,
+      ridge: section('2x6', '2x8', '2x10', '1x8', '47x175'),
+      spacing: length(100, 1250, 300, 800),
+      overhang: group(
+        { eave: length(0, 1200, 0, 500), gable: length(0, 1000, 0, 450) },
+        { high: orNull(length(0, 1200, 0, 500)) },
+      ),
+      seat: fc.oneof(
+        group({ rule: fc.constant('full-bearing') }),
+        group({ rule: fc.constant('third') }, { measured: one('square', 'plumb') }),
+        group({ rule: fc.constant('height-above-plate'), height: length(5, 600, 50, 200) }),
+        group({ rule: one('none', 'wedge') }),
+      ),
+    },
+    {
+      high: eave,
+      northPitch: orNull(pitch, 2),
+      peak: group(
+        {},
+        {
+          at: orNull(length(100, 11900, 0.3 * wide, 0.7 * wide), 2),
+          height: orNull(length(300, 12000, 2000, 4500), 2),
+        },
+      ),
+      hip: group({}, { section: orNull(section('2x8', '2x6', '2x10')), edge: one('dropped', 'backed') }),
+      panel: orNull(group({ cover: length(300, 1250, 500, 1100) }, { per: one(1, 2, 3) }), 2),
+      beam: orNull(
+        group(
+          {},
+          { plies: one(1, 2, 3), post: section('4x4', '100x100'), spacing: length(300, 4000, 900, 3000) },
+        ),
+        2,
+      ),
+      purlins: orNull(
+        group({
+          section: section('2x4', '2x6'),
+          brace: section('2x4', '38x89'),
+          spacing: length(300, 4000, 800, 2000),
+        }),
+        2,
+      ),
+      tail: one('plumb', 'plumb', 'square', 'level'),
+      tails: group(
+        {},
+        {
+          face: length(15, 400, 40, 120),
+          wild: one(0, 0, 0, 100, 600),
+          finish: orNull(section('1x4', '1x6', '22x150'), 2),
+        },
+      ),
+      soffit: orNull(group({ section: section('2x4', '38x63') }), 2),
+      ends: group(
+        {},
+        {
+          hold: one('none', 'ladder', 'lookouts'),
+          spacing: length(100, 1250, 400, 700),
+          lookout: section('2x4', '38x89', '1x4'),
+          barge: orNull(section('1x6', '1x8', '22x150')),
+        },
+      ),
+      blocking: group(
+        {},
+        {
+          plate: one('none', 'plumb', 'square'),
+          vents: one(0, 1, 2, 3),
+          hole: length(10, 100, 25, 60),
+          rows: one(0, 1, 2),
+          air: one(0, 0, 0, 25, 75),
+        },
+      ),
+      raised: group(
+        {},
+        {
+          at: orNull(length(100, 11900, 0.3 * wide, 0.7 * wide)),
+          plies: one(1, 2, 3),
+          post: section('4x4', '100x100'),
+          spacing: length(300, 4000, 900, 2500),
+        },
+      ),
+      firring: group({}, { section: section('2x6', '2x8', '2x10', '2x4'), least: length(0, 150, 0, 40) }),
+      ties: group({}, { rafter: ties(300), collar: ties(1200), ceiling: ties(400) }),
+      fascia: group(
+        {},
+        { sub: orNull(section('2x6', '2x4', '38x140'), 2), face: orNull(section('1x6', '1x8', '22x150'), 2) },
+      ),
+      openings: fc.array(
+        group(
+          {
+            kind: one('light', 'flue', 'stair'),
+            at: length(0, 60000, 0.1 * long, 0.9 * long),
+            up: length(0, 60000, 0.1 * wide, 0.5 * wide),
+            width: length(150, 6000, 200, 900),
+            length: length(150, 6000, 200, 1300),
+          },
+          {
+            slope: fc.oneof({ weight: 5, arbitrary: eave }, { weight: 1, arbitrary: side }),
+            plies: one(1, 2),
+          },
+        ),
+        { maxLength: 1 },
+      ),
+    },
+  )

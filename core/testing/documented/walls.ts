@@ -1,0 +1,114 @@
+import fc from 'fast-check'
+import { length, one, orNull, group, section, side, eave, text } from './kit'
+
+const sides = fc.tuple(side, fc.boolean()).chain(() => {
+  const eaveWall = group(
+    {},
+    {
+      layout: one('low', 'high', 'centred'),
+      height: orNull(length(300, 4300, 1500, 3000), 2),
+      build: one('studs', 'studs', 'studs', 'posts'),
+      cover: one('sheets', 'sheets', 'slats', 'open'),
+    },
+  )
+  const gableWall = group(
+    {},
+    {
+      layout: one('low', 'high', 'centred'),
+      height: orNull(length(300, 4300, 1200, 2400), 2),
+      step: orNull(group({ at: length(0, 60000, 300, 4000), height: length(300, 4300, 1200, 2700) }), 2),
+      build: one('studs', 'studs', 'studs', 'posts'),
+      cover: one('sheets', 'sheets', 'slats', 'open'),
+    },
+  )
+  return group({}, { south: eaveWall, north: eaveWall, east: gableWall, west: gableWall })
+})
+
+/** An opening in a wall of a building so long and wide, mm. */
+export const opening = (long: number, wide: number) =>
+  fc
+    .oneof(
+      { weight: 4, arbitrary: fc.tuple(eave, fc.constant(long)) },
+      { weight: 3, arbitrary: fc.tuple(one('east', 'west'), fc.constant(wide)) },
+      { weight: 1, arbitrary: fc.constant(['partition-1', wide] as [string, number]) },
+    )
+    .chain(([wall, overall]) =>
+      group({
+        wall: fc.constant(wall),
+        kind: one('door', 'window', 'garage-door', 'panel', 'vent', 'salvaged'),
+        at: length(0, 60000, 0.25 * overall, 0.75 * overall),
+        foot: length(0, 4300, 0, 1500),
+        unit: fc.record({
+          width: length(100, 6000, 150, 0.4 * overall),
+          height: length(100, 6000, 250, 1700),
+        }),
+        clearance: fc.record({ width: length(0, 200, 0, 60), height: length(0, 200, 0, 60) }),
+        header: fc.record({ section: section('2x4', '2x6', '2x8', '38x140'), plies: one(1, 2, 2) }),
+      }),
+    )
+
+/** The walls of a building so long and wide, mm, without their openings. */
+export const walls = (long: number, wide: number) =>
+  group(
+    {
+      stud: section('2x4', '2x4', '2x6', '38x89', '38x63', '38x140'),
+      spacing: length(100, 1250, 300, 620),
+      height: length(300, 4300, 1500, 2700),
+      topPlates: one(1, 2),
+    },
+    {
+      through: one('eaves', 'gables'),
+      corner: one('three-stud', 'nailer'),
+      stack: one('own', 'joists', 'rafters'),
+      longest: length(1200, 6100, 2400, 4900),
+      bracing: one('none', 'temporary', 'let-in'),
+      gables: one('studs', 'notched', 'raked', 'open'),
+      sides,
+      posts: group(
+        {
+          post: section('4x4', '89x89'),
+          beam: section('2x8', '2x6', '38x140'),
+          spacing: length(300, 4000, 1200, 2500),
+          brace: length(0, 1500, 0, 700),
+        },
+        { joint: one('half-lap', 'scarf') },
+      ),
+      slats: group({ section: section('1x4', '22x100'), gap: length(0, 300, 5, 40) }),
+      siding: orNull(group({ section: section('1x6', '1x8'), exposure: length(20, 600, 90, 160) }), 2),
+      sheathing: orNull(
+        group(
+          {
+            thickness: length(9, 40, 9, 18),
+            sheet: fc.constantFrom(
+              { length: 2438.4, width: 1219.2 },
+              { length: 2400, width: 1200 },
+              { length: 2440, width: 1220 },
+              { length: 600, width: 600 },
+              { length: 3700, width: 1250 },
+            ),
+          },
+          {
+            way: one('upright', 'level'),
+            top: one('under-tails', 'round-tails'),
+            drop: length(0, 400, 0, 250),
+          },
+        ),
+      ),
+      partitions: fc.array(
+        fc.oneof(
+          group({ runs: fc.constant('length'), at: length(0, 60000, 0.2 * wide, 0.8 * wide) }),
+          group({ runs: fc.constant('width'), at: length(0, 60000, 0.2 * long, 0.8 * long) }),
+        ),
+        { maxLength: 2 },
+      ),
+      units: fc.array(
+        group({
+          name: text(40),
+          width: length(100, 6000),
+          height: length(100, 6000),
+          count: fc.integer({ min: 1, max: 20 }),
+        }),
+        { maxLength: 2 },
+      ),
+    },
+  )
