@@ -180,11 +180,7 @@ function leaveFind(event: KeyboardEvent): void {
 }
 /* the list says by itself what it is of */
 .strip :deep(.choice > label) {
-  position: absolute;
-  width: 1px;
-  height: 1px;
-  overflow: hidden;
-  clip-path: inset(50%);
+  display: none;
 }
 .find :deep(.p-inputtext) {
   width: 8.6rem;
