@@ -186,3 +186,16 @@ describe('the model and the order of raising', () => {
     }
   })
 })
+
+test('gravel is seen from the south as deep as it lies, once where beds stand behind one another', () => {
+  const made = plan({ ...whole, floor: usualFloors.imperial, base: usualBase('skids', 'imperial') })
+  const { beds } = made.frame.base
+  const gravel = baseElevation(made).patches.filter(({ ink }) => ink === 'gravel')
+  const seen = new Set(beds.map(({ rect, low, high }) => `${rect.x0} ${rect.x1} ${low} ${high}`))
+  expect(beds.length).toBeGreaterThan(0)
+  expect(gravel).toHaveLength(seen.size)
+  for (const { loops } of gravel) {
+    const ys = loops.flat().map(({ y }) => y)
+    expect(beds.map(({ low, high }) => [low, high])).toContainEqual([Math.min(...ys), Math.max(...ys)])
+  }
+})
