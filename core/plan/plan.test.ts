@@ -7,6 +7,7 @@ import { newMemory } from '../frame'
 import { FOOT, INCH } from '../measure'
 import { planFile } from '../output'
 import { groundedSheds, runs } from '../testing/designs'
+import { differences as differencesOf } from '../testing/differences'
 import { cardOf, type Plan, plan, shapeText } from './index'
 
 const base = newDesign('a', 'imperial')
@@ -209,16 +210,7 @@ describe('cautions name the limit that is passed', () => {
 })
 
 /** Where two documents differ, numbers by more than a ten-thousandth. */
-function differences(a: unknown, b: unknown, path = ''): string[] {
-  if (typeof a === 'number' && typeof b === 'number')
-    return Math.abs(a - b) <= 1e-4 ? [] : [`${path}: ${a} and ${b}`]
-  if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null)
-    return Object.is(a, b) ? [] : [`${path}: ${String(a)} and ${String(b)}`]
-  const keys = [...new Set([...Object.keys(a), ...Object.keys(b)])]
-  return keys.flatMap(key =>
-    differences((a as Record<string, unknown>)[key], (b as Record<string, unknown>)[key], `${path}.${key}`),
-  )
-}
+const differences = (a: unknown, b: unknown): string[] => differencesOf(a, b, 1e-4)
 
 describe('a plan with a memory', () => {
   test('the comparer sees numbers, words and what is missing', () => {
