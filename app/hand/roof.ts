@@ -74,7 +74,7 @@ export function roof(at: At): Row[] {
   return [
     block('shape'),
     ...lengths(at, 'roof.pitch'),
-    ...(has.peak ? lengths(at, 'roof.peak.at', 'roof.peak.height') : []),
+    ...has.peak.flatMap(part => length(at, `roof.peak.${part}`)),
     ...(hasPart(at, 'strip') ? lengths(at, 'roof.raised.at') : []),
     board(at, 'roof.rafter'),
     choice(
@@ -116,7 +116,7 @@ export function slope(at: At): Row[] {
   const side: SideName = at.subject.side ?? 'south'
   const { roof } = at.plan.frame
   const has = roofHas(at.design.roof)
-  const own = has.peak && side === 'north' ? 'roof.northPitch' : 'roof.pitch'
+  const own = has.peak.includes('at') && side === 'north' ? 'roof.northPitch' : 'roof.pitch'
   const face = roof.faces.find(({ falls }) => falls === side)
   const eave = eavesOf(roof).find(each => each.side === side)
   const piece = at.plan.pieces.find(

@@ -1,6 +1,8 @@
 import type { Pitch } from '../measure'
 import type { Design } from './design'
 import type { Hip, Roof, TieKind } from './roof'
+import type { Carrier, GambrelFoot, GambrelWay, Truss, TrussKind } from './gambrel'
+import type { GambrelAsk } from './roofs/gambrel-line'
 import type { Firring, Raised } from './roof-parts'
 import type { Seat } from './seat'
 import { type SideName, sideNames } from './sides'
@@ -8,9 +10,11 @@ import { heightOf } from './walls'
 
 /**
  * Parts that only some roofs have: a ridge board, one that may be a beam, hips, firrings over level joists,
- * an open strip between two slopes, a ledger on a house, ends over gables, and tails that lie in the slope.
+ * an open strip between two slopes, a ledger on a house, knees between two slopes that fall one way, ends over
+ * gables, and tails that lie in the slope.
  */
-export type RoofPart = 'ridge' | 'beam' | 'hips' | 'firrings' | 'strip' | 'ledger' | 'ends' | 'sloped-tails'
+export type RoofPart =
+  'ridge' | 'beam' | 'hips' | 'firrings' | 'strip' | 'ledger' | 'knees' | 'ends' | 'sloped-tails'
 
 /** What a roof has, as its shape and its high side make it: what is asked instead of what it is called. */
 export interface RoofHas {
@@ -24,19 +28,48 @@ export interface RoofHas {
   /** How its rafters may bear on the plates; none where what bears is level as it is. */
   readonly seats: readonly Seat['rule'][]
   /** Whether it may be asked where its slopes meet, and how high. */
-  readonly peak: boolean
+  readonly peak: readonly ('at' | 'height')[]
+  /** What can carry it, the usual first. */
+  readonly carriers: readonly Carrier[]
   /** Whether its end walls may run up to it under raked plates, and whether they may step. */
   readonly endWalls: { readonly rake: boolean; readonly step: boolean }
+}
+
+/**
+ * A gambrel's roof line as it is worked out, mm and degrees: its foot `out` from the wall's outside and `drop`
+ * under the plate; its slopes; how far over the plate it passes the wall's outside, plumb; its knee, level from
+ * the wall's outside, over the plate, and as a part of the span; its peak over the plate; and what is clear
+ * between the chords, over a floor that lies so far over the plate.
+ */
+export interface GambrelLine {
+  readonly by: GambrelWay
+  readonly foot: { readonly rule: GambrelFoot; readonly out: number; readonly drop: number }
+  readonly lower: number
+  readonly upper: number
+  readonly heightAbovePlate: number
+  readonly knee: { readonly in: number; readonly up: number; readonly share: number }
+  readonly peak: number
+  readonly headroom: { readonly height: number; readonly width: number; readonly floor: number }
+  /** What it was worked out from. */
+  readonly ask: GambrelAsk
+}
+
+/** A roof's trusses, their kind decided. */
+export interface BuildingTruss extends Truss {
+  readonly kind: TrussKind
 }
 
 /** A roof's part of a building: null stands for what the roof has not. */
 export interface BuildingRoof extends Omit<
   Roof,
-  'shape' | 'panel' | 'hip' | 'raised' | 'firring' | 'overhang'
+  'shape' | 'panel' | 'hip' | 'raised' | 'firring' | 'overhang' | 'gambrel' | 'carried' | 'truss'
 > {
   readonly has: RoofHas
   readonly pitch: Pitch
   readonly hip: Hip | null
+  readonly gambrel: GambrelLine | null
+  readonly carried: Carrier
+  readonly truss: BuildingTruss | null
   readonly raised: (Raised & { readonly at: number }) | null
   readonly firring: Firring | null
   /** As of a roof; `high` null where no tails reach out on the high side. */
@@ -93,6 +126,9 @@ export function plainBuilding(
       peak: { at: null, height: null },
       beam: null,
       hip: null,
+      gambrel: null,
+      carried: 'rafters',
+      truss: null,
       raised: null,
       firring: null,
       overhang: { eave: overhang.eave, gable: overhang.gable, high: null },

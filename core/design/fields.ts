@@ -55,6 +55,22 @@ export type OpeningPath =
 
 export type RoofOpeningPath = `roof.openings.${Digit}.${'at' | 'up' | 'width' | 'length'}`
 
+/** Lengths that a gambrel is found by, and its gussets'. */
+export type GambrelLengthPath =
+  | 'roof.gambrel.foot.drop'
+  | `roof.gambrel.knee.${'in' | 'up'}`
+  | `roof.gambrel.headroom.${'height' | 'width'}`
+  | `roof.truss.gusset.${'thickness' | 'leg'}`
+
+/** What a gambrel hangs on: what a problem of it may ask to be changed. */
+export type GambrelPath =
+  | GambrelLengthPath
+  | 'roof.gambrel.knee.share'
+  | 'roof.overhang.eave'
+  | 'roof.peak.height'
+  | PitchPath
+  | 'footprint.width'
+
 /** Paths of the lengths and the pitch that a drawing lets one change. */
 export type LengthPath =
   | 'footprint.length'
@@ -80,15 +96,16 @@ export type LengthPath =
   | 'roof.firring.least'
   | 'roof.raised.at'
   | 'roof.raised.spacing'
+  | GambrelLengthPath
   | RoofOpeningPath
   | GroundPath
   | OpeningPath
   | WallPath
-export type PitchPath = 'roof.pitch' | 'roof.northPitch'
+export type PitchPath = 'roof.pitch' | 'roof.northPitch' | 'roof.gambrel.lower'
 export type FieldPath = LengthPath | PitchPath
 
 export const isPitchPath = (path: string): path is PitchPath =>
-  path === 'roof.pitch' || path === 'roof.northPitch'
+  path === 'roof.pitch' || path === 'roof.northPitch' || path === 'roof.gambrel.lower'
 
 /**
  * A path with a `*` for the number of an item in a list, and for the side of a wall: what all of its kind

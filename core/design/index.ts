@@ -12,6 +12,7 @@ export type { CutMember } from './cut'
 export { type Design, FORMAT, newDesign, VERSION } from './design'
 export {
   type FieldPath,
+  type GambrelPath,
   type GroundPath,
   isPitchPath,
   kindOfPath,
@@ -32,6 +33,18 @@ export {
   usualSheets,
 } from './floor'
 export type { Footprint } from './footprint'
+export {
+  type Carrier,
+  type Gambrel,
+  gambrelFeet,
+  type GambrelFoot,
+  type GambrelWay,
+  gambrelWays,
+  type Gussets,
+  type Truss,
+  type TrussKind,
+  trussKinds,
+} from './gambrel'
 export { limits } from './limits'
 export { type Lumber, type OwnSize, ownSections } from './lumber'
 export {
@@ -131,10 +144,15 @@ export {
   type Walls,
 } from './walls'
 export { type Migration, migrations, toCurrent, type VersionFault } from './versions'
-export { type Building, type BuildingRoof, had, type RoofHas, type RoofPart } from './building'
+export { type Building, type BuildingRoof, type BuildingTruss, type GambrelLine, had, type RoofHas, type RoofPart } from './building'
 export {
+  chordEdges,
+  foundAnotherWay,
+  type GambrelAsk,
+  gambrelLine,
   hasRoof,
   ledgerRise,
+  lowerReach,
   lowSide,
   meeting,
   type Meeting,

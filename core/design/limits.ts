@@ -50,6 +50,16 @@ export const limits = {
   roofAngle: { min: 0.5, max: 70 },
   /** Clear over blocks between rafters. */
   air: { min: 0, max: 75 },
+  /** Of a gambrel: its low corner under the plate, its knee, what is clear inside, the lower slopes' degrees. */
+  footDrop: { min: -600, max: 2000 },
+  kneeIn: { min: 50, max: 6000 },
+  kneeUp: { min: 100, max: 6000 },
+  kneeShare: { min: 0.02, max: 0.48 },
+  headroom: { min: 300, max: 4000 },
+  headroomWidth: { min: 300, max: 11000 },
+  lowerAngle: { min: 20, max: 80 },
+  gussetLeg: { min: 75, max: 900 },
+  gussetNails: { min: 3, max: 20 },
   firring: { min: 0, max: 150 },
   /** Percent of the dry weight. */
   moisture: { min: 0, max: 120 },

@@ -26,6 +26,16 @@ import {
   type Tails,
   tailsSchema,
 } from './roof-parts'
+import {
+  type Carrier,
+  carriers,
+  defaultGambrel,
+  defaultTruss,
+  type Gambrel,
+  gambrelSchema,
+  type Truss,
+  trussSchema,
+} from './gambrel'
 import { type RoofOpening, roofOpeningsSchema } from './roof-openings'
 import { type Seat, seatSchema } from './seat'
 import { z } from './zod'
@@ -33,9 +43,18 @@ import { z } from './zod'
 /**
  * Roof shapes: two slopes to a ridge over the length, one from a high eave wall to a low one, one from a
  * ledger on a house to a low wall, one nearly flat on firrings over level joists, two at unlike heights with
- * an upright strip between, or four slopes that meet along hips.
+ * an upright strip between, four slopes that meet along hips, or two on either side, steep below a knee and
+ * shallow above it.
  */
-export const roofShapeNames = ['gable', 'single-slope', 'lean-to', 'flat', 'raised-ridge', 'hip'] as const
+export const roofShapeNames = [
+  'gable',
+  'single-slope',
+  'lean-to',
+  'flat',
+  'raised-ridge',
+  'hip',
+  'gambrel',
+] as const
 export type RoofShapeName = (typeof roofShapeNames)[number]
 
 /**
@@ -117,6 +136,10 @@ export interface Roof {
   readonly northPitch: Pitch | null
   readonly peak: Peak
   readonly hip: Hip
+  readonly gambrel: Gambrel
+  /** What carries its faces; null for the usual of its shape. */
+  readonly carried: Carrier | null
+  readonly truss: Truss
   readonly rafter: string
   /** On centre, mm. */
   readonly spacing: number
@@ -157,14 +180,18 @@ export interface Roof {
   readonly openings: readonly RoofOpening[]
 }
 
-const pitchSchema = z
-  .strictObject({ rise: z.number().positive().max(10000), run: z.number().positive().max(10000) })
-  .refine(pitch => inAngle(pitch), { params: { code: 'pitch' } })
-
-function inAngle(pitch: Pitch): boolean {
-  const angle = pitchAngle(pitch)
-  return angle >= limits.roofAngle.min && angle <= limits.roofAngle.max
-}
+const pitchWithin = ({ min, max }: { readonly min: number; readonly max: number }) =>
+  z
+    .strictObject({ rise: z.number().positive().max(10000), run: z.number().positive().max(10000) })
+    .refine(
+      (pitch: Pitch) => {
+        const angle = pitchAngle(pitch)
+        return angle >= min && angle <= max
+      },
+      { params: { code: 'pitch' } },
+    )
+const pitchSchema = pitchWithin(limits.roofAngle)
+const lowerSchema = pitchWithin(limits.lowerAngle)
 
 const tiesSchema = z
   .strictObject({
@@ -192,6 +219,9 @@ export const roofSchema = z.strictObject({
       edge: z.enum(hipEdges).default('dropped'),
     })
     .default({ section: null, edge: 'dropped' }),
+  gambrel: gambrelSchema(lowerSchema),
+  carried: z.enum(carriers).nullable().default(null),
+  truss: trussSchema,
   rafter: z.string().min(1).max(40),
   spacing: lengthField(limits.spacing),
   panel: z
@@ -236,6 +266,9 @@ export const defaultRoof: Roof = {
   northPitch: null,
   peak: { at: null, height: null },
   hip: { section: null, edge: 'dropped' },
+  gambrel: defaultGambrel,
+  carried: null,
+  truss: defaultTruss,
   rafter: '2x6',
   spacing: 609.6,
   panel: null,

@@ -220,7 +220,7 @@ function endDimensions(
       'ridge-top',
       ...up(ground.to, highest),
       roof.peak.height ?? highest,
-      roof.has.peak ? 'roof.peak.height' : null,
+      roof.has.peak.includes('height') ? 'roof.peak.height' : null,
     ),
   ]
 }

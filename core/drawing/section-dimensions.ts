@@ -101,7 +101,7 @@ function top(plan: Plan): Dimension[] {
       foot(left ? 0 : width),
       { x: at, y: roof.highest },
       plan.building.roof.peak.height ?? roof.highest,
-      plan.building.roof.has.peak ? 'roof.peak.height' : null,
+      plan.building.roof.has.peak.includes('height') ? 'roof.peak.height' : null,
     ),
     ...(strip
       ? [

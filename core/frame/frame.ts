@@ -21,6 +21,7 @@ import { refusedProblems } from './refused'
 import { type BearingPartition, frameRoof, type RoofFrame, rowsAcross, type Under } from './roof'
 import { roofLumber, type SectionOf, sectionsOf } from './sections'
 import { stackLines } from './stack-lines'
+import { bottomOf } from './truss'
 import { bearingPartitions } from './walls/bearing'
 import { coverDrops } from './walls/cover-drops'
 import { type FinishAsk, finishWalls } from './walls/finish'
@@ -156,6 +157,7 @@ function finishing(
     brace: section(braceOf[building.lumber.yard]),
     slat: lumber.slat,
     rafter: lumber.rafter,
+    bottom: memory.shared('bottom', building.roof.truss && bottomOf(roof.lines, lumber, building.roof.truss)),
     lines: stack,
     memory,
     roof: roof.lines,

@@ -17,6 +17,7 @@ export {
   isOfWall,
   type MemberPlace,
   supportName,
+  trussOf,
   wallOf,
 } from './place'
 export { areaOfRect, overlaps, type Rect } from './rect'

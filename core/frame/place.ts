@@ -19,7 +19,7 @@ export interface MemberPlace {
 
 /**
  * What a board is a part of: a wall, what stands on a wall in the gable, a wall's opening; one of two frames
- * of a floor; a face of the roof, an edge of it, an opening of it. `spelled` is what ids say for a face.
+ * of a floor; a face of the roof, an edge of it, a truss or an opening of it. `spelled` is what ids say for a face.
  */
 export type PlaceOf =
   | { readonly kind: 'wall' | 'gable'; readonly id: WallId }
@@ -27,6 +27,7 @@ export type PlaceOf =
   | { readonly kind: 'floor-frame'; readonly id: FloorFrameName }
   | { readonly kind: 'face'; readonly id: FaceId; readonly spelled: string }
   | { readonly kind: 'edge'; readonly id: string }
+  | { readonly kind: 'truss'; readonly number: number }
   | { readonly kind: 'roof-opening'; readonly number: number }
 
 export type FloorFrameName = 'west' | 'east'
@@ -54,6 +55,9 @@ export const carrierOf = ({ id, name: face }: RoofFace, name: string, ...run: Ru
   place('roof', { kind: 'face', id, spelled: face === 'slope' ? '' : id }, name, run)
 export const ofEave = ({ id }: Pick<Eave, 'id'>, name: string, ...run: Run): MemberPlace =>
   place('roof', { kind: 'edge', id }, name, run)
+/** A truss, by its number from the west. */
+export const ofTruss = (number: number, name: string, ...run: Run): MemberPlace =>
+  place('roof', { kind: 'truss', number }, name, run)
 export const ofRoofOpening = (number: number, name: string, ...run: Run): MemberPlace =>
   place('roof', { kind: 'roof-opening', number }, name, run)
 /** A frame of a floor: its only one, the one on a side of the joint, or its porch's. */
@@ -83,6 +87,8 @@ function spelled(of: PlaceOf | null): string {
       return `${of.id}/gable/`
     case 'opening':
       return `${of.id}/opening/${of.number}/`
+    case 'truss':
+      return `truss/${of.number}/`
     case 'roof-opening':
       return `opening/${of.number}/`
     default:
@@ -125,6 +131,9 @@ export const isInGable = ({ of }: MemberPlace): boolean => of?.kind === 'gable'
 
 /** The roof's face that something belongs to; null of other things. */
 export const faceOf = ({ of }: MemberPlace): FaceId | null => (of?.kind === 'face' ? of.id : null)
+
+/** The number of the truss that something belongs to; null of other things. */
+export const trussOf = ({ of }: MemberPlace): number | null => (of?.kind === 'truss' ? of.number : null)
 
 /** Whether it is of an opening in the roof, by its number from 1. */
 export const isOfRoofOpening = ({ of }: MemberPlace, number: number): boolean =>

@@ -22,6 +22,7 @@ export function roofLumber({ roof, walls }: Building, section: SectionOf): RoofL
   const plies = roof.raised?.plies ?? roof.beam?.plies ?? 1
   return {
     rafter: section(roof.rafter),
+    bottom: section(roof.truss?.bottom ?? roof.rafter),
     ridge: plies > 1 ? { ...ply, thickness: ply.thickness * plies } : ply,
     ply,
     post: section(roof.raised?.post ?? roof.beam?.post ?? walls.posts.post),

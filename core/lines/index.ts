@@ -6,6 +6,7 @@ export type {
   Box,
   Eave,
   Hip,
+  Knee,
   JackPlace,
   Parting,
   RafterPlace,
@@ -27,9 +28,13 @@ export {
   faceTo,
   peakAcross,
   roofLevel,
+  alongFace,
+  eaveOfSide,
   headPlane,
   highEaveOf,
   hipsOf,
+  kneesOf,
+  kneeUnder,
   levelOver,
   lowEaveOf,
   lowEaves,
@@ -38,9 +43,11 @@ export {
 } from './roof/read'
 export { partingsIn } from './roof/places'
 export { outOf, plumbPlaneAt } from './roof/planes'
+export type { GambrelProblem } from './roof/gambrel-problems'
 export { seatLength } from './roof/seat'
 export { shapeFor } from './roof/shapes'
 export {
+  breakOver,
   breaksOf,
   coverLevel,
   hangsDown,
@@ -52,6 +59,7 @@ export {
   profileOf,
   type ProfileRun,
   reachAt,
+  stretchOf,
   runAt,
   runsOver,
   withinOf,

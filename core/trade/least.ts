@@ -36,6 +36,12 @@ export const least = {
   finishBoard: 12,
   /** A jack rafter, from the inside of its plate to the hip. */
   jack: 25,
+  /** A gambrel's knee, level in from the wall's outside and from the ridge; degrees that it turns. */
+  kneeIn: 50,
+  kneeTurn: 2,
+  /** A chord's shorter edge; and what of a notched one bears on the wall, level. */
+  chord: 100,
+  chordSeat: 25,
   purlin: 300,
   /** The open strip between two slopes that don't meet. */
   strip: 100,

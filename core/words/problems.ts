@@ -41,6 +41,16 @@ const instead: Partial<Record<Problem['code'], string>> = {
   'post-too-deep': 'Use deeper studs.',
   'hip-too-short': 'Make the span less, or turn the building.',
   'hip-nearly-square': 'Make the span less.',
+  'knee-off-span': 'Move the knee, or change the pitches.',
+  'knee-steep': 'Move the knee in or down.',
+  'knee-flat': 'Make the upper pitch less, or move the knee.',
+  'ridge-under-knee': 'Lower the knee, or type an upper pitch.',
+  'foot-off-plate': 'Leave the drop out, so that it follows.',
+  'foot-through-chord': 'Leave the drop out, so that it follows.',
+  'foot-over-seat': 'Cut the tails plumb.',
+  'chord-short': 'Use shallower chords, or move the knee.',
+  'headroom-out-of-reach': 'Ask for less width, or a steeper upper pitch.',
+  'gusset-too-long': 'Move the knee so that its chords are longer.',
 }
 
 /**
@@ -75,6 +85,8 @@ const refusedWords: Record<RoleField, string> = {
   'roof.soffit': 'Leave the soffit out, or use thinner joists.',
   'roof.fascia': 'Use another fascia board, or leave it out.',
   'roof.ties': 'Put the ties or ceiling joists at another height, or use shallower ones.',
+  'roof.truss.bottom': 'Use another section for the bottom chords.',
+  'roof.truss.gusset': 'Use smaller gussets, or another knee.',
   'roof.firring.section': 'Use deeper firrings, or let the roof fall less.',
   'walls.stud': 'Use another stud, or another wall height.',
   'walls.posts.post': 'Use larger posts.',

@@ -15,6 +15,7 @@ export const raisingNames: Record<RaisingName, string> = {
   caps: 'Second top plates',
   ridge: 'Ridge or ledger',
   rafters: 'Rafters',
+  trusses: 'Trusses',
   hips: 'Hips',
   jacks: 'Jacks',
   ties: 'Ties, ceiling joists, purlins',

@@ -19,6 +19,8 @@ export function sayRoof({ shape, high, unequal }: RoofChoice): {
       return { label: `Flat, falls to the ${low}`, short: 'Flat' }
     case 'raised-ridge':
       return { label: `Raised ridge, strip to the ${low}`, short: 'Raised ridge' }
+    case 'gambrel':
+      return { label: 'Gambrel', short: 'Gambrel' }
     case 'hip':
       return { label: 'Hip', short: 'Hip' }
   }

@@ -15,7 +15,8 @@ export const flat: RoofKind = {
   has: ({ high }) => ({
     falls: [lowSide({ high })],
     house: null,
-    peak: false,
+    peak: [],
+    carriers: ['rafters'],
     parts: ['firrings'],
     ties: [],
     seats: [],

@@ -8,7 +8,8 @@ import { peakWorkedOut } from './peak'
 export const gable: RoofKind = {
   has: () => ({
     falls: ['south', 'north'],
-    peak: true,
+    peak: ['at', 'height'],
+    carriers: ['rafters'],
     house: null,
     parts: ['ridge', 'beam', 'ends', 'sloped-tails'],
     ties: tieKinds,

@@ -14,7 +14,8 @@ export const hip: RoofKind = {
   has: () => ({
     falls: sideNames,
     house: null,
-    peak: false,
+    peak: [],
+    carriers: ['rafters'],
     parts: ['ridge', 'hips', 'sloped-tails'],
     ties: tieKinds,
     seats: mouthRules,

@@ -9,9 +9,12 @@ export interface RoofChoice {
   readonly unequal?: boolean
 }
 
+/** What of a roof decides what it has, besides its shape. */
+export type RoofAsk = Pick<Roof, 'high' | 'carried' | 'gambrel' | 'truss'>
+
 /** A shape's half of the document: a newcomer adds one, and its lines under the same name in the frame. */
 export interface RoofKind {
-  readonly has: (roof: Pick<Roof, 'high'>) => RoofHas
+  readonly has: (roof: RoofAsk) => RoofHas
   /** The building, given one with nothing worked out, and the roof as it was asked for. */
   readonly workOut: (plain: Building, asked: Roof) => Building
   /** How it can be chosen besides its name. */

@@ -5,8 +5,9 @@ import { withValue } from '../fields'
 import type { Roof, RoofShapeName } from '../roof'
 import { flat } from './flat'
 import { gable } from './gable'
+import { gambrel } from './gambrel'
 import { hip } from './hip'
-import type { RoofChoice, RoofKind } from './kind'
+import type { RoofAsk, RoofChoice, RoofKind } from './kind'
 import { leanTo } from './lean-to'
 import { raisedRidge } from './raised-ridge'
 import { singleSlope } from './single-slope'
@@ -19,10 +20,11 @@ const kinds: Readonly<Record<RoofShapeName, RoofKind>> = {
   flat,
   'raised-ridge': raisedRidge,
   hip,
+  gambrel,
 }
 
 /** What a roof has, as it was asked for. */
-export const roofHas = (roof: Pick<Roof, 'shape' | 'high'>): RoofHas => kinds[roof.shape].has(roof)
+export const roofHas = (roof: RoofAsk & Pick<Roof, 'shape'>): RoofHas => kinds[roof.shape].has(roof)
 
 /** The building that a valid design asks for, with what follows from its fields worked out. */
 export function workedOut(design: Design): Building {

@@ -12,7 +12,8 @@ import { ledgerRise } from './peak'
 export const leanTo: RoofKind = {
   has: ({ high }) => ({
     falls: [lowSide({ high })],
-    peak: false,
+    peak: [],
+    carriers: ['rafters'],
     house: high,
     parts: ['ledger', 'ends', 'sloped-tails'],
     ties: ['ceiling'],

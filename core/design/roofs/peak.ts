@@ -1,9 +1,10 @@
 import { findSection } from '../../lumber'
-import { FOUND, HAIR, type Pitch, pitchAngle, radians } from '../../measure'
+import { HAIR, type Pitch, pitchAngle, radians } from '../../measure'
 import { type Building, withRoof } from '../building'
 import { limits } from '../limits'
 import { ownSections } from '../lumber'
 import { heightAbovePlate } from '../seat'
+import { rootOf } from './root'
 
 /** A slope's upper plane: its level over its wall's outside, mm, and its angle in degrees. */
 export interface SlopeLine {
@@ -66,18 +67,6 @@ function askedOf({ roof, walls, footprint, lumber, heights }: Building): Asked |
 interface Range {
   readonly least: number
   readonly most: number
-}
-
-/** The root of a rising function between `from` and `to`; null where it has none there. */
-function rootOf(f: (x: number) => number, from: number, to: number): number | null {
-  let [low, high] = [from, to]
-  if (!(f(low) <= 0 && f(high) >= 0)) return null
-  for (let i = 0; i < 80 && high - low > FOUND; i++) {
-    const middle = (low + high) / 2
-    if (f(middle) <= 0) low = middle
-    else high = middle
-  }
-  return (low + high) / 2
 }
 
 const { min: LEAST, max: MOST } = limits.roofAngle

@@ -12,7 +12,8 @@ export const raisedRidge: RoofKind = {
   has: () => ({
     falls: ['south', 'north'],
     house: null,
-    peak: false,
+    peak: [],
+    carriers: ['rafters'],
     parts: ['strip', 'ends', 'sloped-tails'],
     ties: [],
     seats: mouthRules,

@@ -14,7 +14,8 @@ import { bearingOnPlates, raked } from './begun'
 export const singleSlope: RoofKind = {
   has: ({ high }) => ({
     falls: [lowSide({ high })],
-    peak: false,
+    peak: [],
+    carriers: ['rafters'],
     house: null,
     parts: ['ends', 'sloped-tails'],
     ties: ['ceiling'],

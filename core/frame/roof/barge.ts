@@ -1,12 +1,15 @@
 import { ofFace } from '../place'
-import { plumbCut } from './cuts'
+import { mitre, plumbCut } from './cuts'
 import type { Building } from '../../design'
 import { flip, type Plane } from '../../geometry'
 import type { Order } from '../member'
 import {
   abutmentOf,
+  alongFace,
   headPlane,
   highEaveOf,
+  kneesOf,
+  kneeUnder,
   lowEaveOf,
   ridgeOf,
   type RoofFace,
@@ -19,7 +22,7 @@ import { type End, type Flank, outermost } from './flank'
 
 /**
  * A board on the outermost rafter's face, its upper edge in the slope; where two slopes meet, to the middle
- * of the ridge, and past the tails by what is nailed to them.
+ * of the ridge, or to half the turn of a knee, and past the tails by what is nailed to them.
  */
 export function barge(
   building: Building,
@@ -40,6 +43,8 @@ export function barge(
   const layers = (fascia.sub?.thickness ?? 0) + (fascia.face?.thickness ?? 0)
   const past = (plane: Plane): Plane => ({ ...plane, offset: plane.offset + layers })
   const low = lowEaveOf(lines, flank.face)
+  const knee = kneeUnder(lines, flank.face)
+  const cut = (plane: Plane) => (plane.normal.z === 0 ? plumbCut(plane) : mitre(plane))
   const head = bargeHead(lines, flank.face, past)
   return [
     rafterOn({
@@ -48,9 +53,12 @@ export function barge(
       section,
       roofTop: flank.roofTop,
       at: x,
-      from: flank.from - layers - section.depth,
+      from: (head ? alongFace(flank.face, head) : flank.from) - layers - section.depth,
       to: flank.to + layers,
-      cuts: [...(head ? [plumbCut(head)] : []), ...(low ? [plumbCut(past(low.tail))] : [])],
+      cuts: [
+        ...(head ? [cut(head)] : []),
+        ...(knee ? [mitre(knee.sides[1].end)] : low ? [plumbCut(past(low.tail))] : []),
+      ],
     }),
   ]
 }
@@ -60,6 +68,8 @@ export function barge(
  * house; or past the tails of what the rafters run up over.
  */
 function bargeHead(lines: RoofLines, face: RoofFace, past: (plane: Plane) => Plane): Plane | null {
+  const under = kneesOf(lines).find(({ sides }) => sides[0].face === face)
+  if (under) return under.sides[0].end
   const ridge = ridgeOf(lines)
   if (ridge) return ridge.sides[0].face === face ? ridge.middle : flip(ridge.middle)
   const high = highEaveOf(lines, face)

@@ -5,12 +5,16 @@ import type { Building } from '../../design'
 import { add, downOf, fallOf, meets, scale, vec } from '../../geometry'
 import type { Order } from '../member'
 import {
+  alongFace,
   type Eave,
+  eaveOfSide,
   eavesOf,
   headPlane,
   highEaveOf,
-  lowEaves,
+  kneesOf,
+  kneeUnder,
   type Problem,
+  type RoofFace,
   type RoofLines,
   type RoofLumber,
 } from '../../lines'
@@ -62,8 +66,10 @@ export function airProblems({ roof }: Building, { rafter }: RoofLumber, lines: R
 interface Field {
   /** What a row of blocks on it is called. */
   readonly row: (...run: readonly number[]) => MemberPlace
+  readonly face: RoofFace
   readonly eave: Eave
-  /** Where it ends at a header that its rafters run up over. */
+  /** Whether it stands on a knee; and where it ends at a header that its rafters run up over. */
+  readonly onKnee: boolean
   readonly overHeader: boolean
   readonly rafters: readonly Stretch[]
   readonly from: number
@@ -72,15 +78,19 @@ interface Field {
 
 /** Every face between its low wall and its head; under a hip only its commons run all the way. */
 const fieldsOf = (lines: RoofLines): Field[] =>
-  lowEaves(lines).map((eave): Field => {
-    const { face, outside } = eave
+  lines.faces.flatMap((face): Field[] => {
+    const eave = eaveOfSide(lines, face)
+    if (!eave) return []
+    const knee = kneeUnder(lines, face)
     const head = headPlane(lines, face)
     const high = highEaveOf(lines, face)
-    const from = head ? -head.offset : high?.header ? high.heel.offset : -(high?.outside.offset ?? 0)
+    const from = head ? alongFace(face, head) : high?.header ? high.heel.offset : -(high?.outside.offset ?? 0)
     const rafters = face.places.map(each => each.at)
-    const row: Field['row'] = (...run) =>
-      high && !high.header ? ofFace(face, 'row', ...run) : ofEave(eave, 'row', ...run)
-    return { row, eave, overHeader: !!high?.header, rafters, from, to: outside.offset }
+    // of two slopes that fall one way each has its own rows
+    const own = (high && !high.header) || kneesOf(lines).length > 0
+    const row: Field['row'] = (...run) => (own ? ofFace(face, 'row', ...run) : ofEave(eave, 'row', ...run))
+    const to = knee ? alongFace(face, knee.sides[1].end) : eave.outside.offset
+    return [{ row, face, eave, overHeader: !!high?.header, onKnee: knee !== undefined, rafters, from, to }]
   })
 
 /**
@@ -93,7 +103,7 @@ export function rowsAcross(building: Building, lumber: RoofLumber, lines: RoofLi
   const { rafter } = lumber
   return fieldsOf(lines)
     .filter(({ eave }) => axisOf(eave) === 'x')
-    .flatMap(({ eave: { face }, from, to }) =>
+    .flatMap(({ face, from, to }) =>
       Array.from({ length: rows }, (_, k): Stretch => {
         const fall = fallOf(face.top).y
         const up = face.carrier.top.normal
@@ -108,11 +118,11 @@ export function rowsAcross(building: Building, lumber: RoofLumber, lines: RoofLi
 function rowBlocks(
   building: Building,
   { rafter, plate, post, ridge }: RoofLumber,
-  { row, eave, overHeader, rafters, from, to }: Field,
+  { row, face: slope, eave, overHeader, onKnee, rafters, from, to }: Field,
   rows: 1 | 2,
   taken: readonly Obstacle[],
 ): Order[] {
-  const { carrier, top: roofTop } = eave.face
+  const { carrier, top: roofTop } = slope
   const up = carrier.top.normal
   const fall = fallOf(roofTop)
   const way = carrier.kind === 'joists' ? fall : downOf(roofTop)
@@ -126,7 +136,7 @@ function rowBlocks(
       : building.roof.beam
         ? post.depth / 2
         : 0
-    if (at - half - rafter.depth * Math.hypot(up.x, up.y) < from + off || at + half > to - plate.depth)
+    if (at - half - rafter.depth * Math.hypot(up.x, up.y) < from + off || at + half > to - (onKnee ? 0 : plate.depth))
       return []
     const plan = scale(fall, at)
     const top = vec(plan.x, plan.y, meets(carrier.top, plan, vec(0, 0, 1)) ?? 0)

@@ -17,9 +17,19 @@ import type { Section } from '../../lumber'
 import { gaps, type Stretch } from '../../trade'
 import { SPARE } from '../square-board'
 import type { BuildingCut, Order } from '../member'
-import { type Eave, highEaveOf, lowEaveOf, type RoofFace, type RoofLines, type RoofLumber } from '../../lines'
+import {
+  alongFace,
+  type Eave,
+  headPlane,
+  highEaveOf,
+  kneeUnder,
+  lowEaveOf,
+  type RoofFace,
+  type RoofLines,
+  type RoofLumber,
+} from '../../lines'
 import { coverOn } from './cover'
-import { headCuts, rafterReach } from './rafter'
+import { headCuts, kneeCut, rafterReach } from './rafter'
 import { finishCuts, footOfTail, tailCuts } from './tails'
 
 export type End = 'west' | 'east'
@@ -36,6 +46,8 @@ export interface Flank {
   readonly tail: readonly BuildingCut[]
   readonly from: number
   readonly to: number
+  /** Where what is as deep may lie. */
+  readonly reach: (deep: number) => Stretch
   /** Over the walls' outsides, along the fall. */
   readonly inner: Stretch
   /**
@@ -53,16 +65,49 @@ export function flanksOf(building: Building, lumber: RoofLumber, lines: RoofLine
   const raked = lines.faces.filter(face =>
     lines.edges.some(edge => edge.kind === 'rake' && edge.face === face),
   )
-  return raked.flatMap(face => {
+  return raked.map(face => {
     const low = lowEaveOf(lines, face)
-    return low ? [flankOf(building, lumber, lines, low)] : []
+    return low ? flankOf(building, lumber, lines, low) : overKnee(building, lumber, lines, face)
   })
+}
+
+/** A slope that stands on a knee: no tails, and no seats. */
+function overKnee(building: Building, lumber: RoofLumber, lines: RoofLines, face: RoofFace): Flank {
+  const { from, to } = rafterReach(lines, face)
+  return {
+    face,
+    name: face.name,
+    roofTop: face.top,
+    head: flyHead(building, lumber, lines, face),
+    tail: kneeCut(lines, face),
+    from,
+    to,
+    reach: deep => reachUnder(lines, face, deep),
+    lower: { edge: face.carrier.underside, level: -Infinity, seats: [] },
+    inner: { from, to },
+  }
+}
+
+/**
+ * From where to where along the fall something as deep, square to the slope, may lie wholly between a face's
+ * head and its foot: its lower edge reaches farther up the slope than its upper one; mm.
+ */
+function reachUnder(lines: RoofLines, face: RoofFace, deep: number): Stretch {
+  const head = headPlane(lines, face)
+  const knee = kneeUnder(lines, face)?.sides[1].end
+  const { from, to } = rafterReach(lines, face)
+  const shift = deep * Math.hypot(face.top.normal.x, face.top.normal.y)
+  const leaning = head !== null && head.normal.z !== 0
+  return {
+    from: leaning ? Math.max(from, alongFace(face, head, deep) + shift) : from + shift,
+    to: knee ? Math.min(to, alongFace(face, knee, deep) + shift) : to,
+  }
 }
 
 function flankOf(building: Building, lumber: RoofLumber, lines: RoofLines, low: Eave): Flank {
   const { face } = low
   const high = highEaveOf(lines, face)
-  const { from, to } = rafterReach(lines, low)
+  const { from, to } = rafterReach(lines, face)
   const cover = coverOn(building, lumber, low.side)
   return {
     face,
@@ -72,6 +117,7 @@ function flankOf(building: Building, lumber: RoofLumber, lines: RoofLines, low: 
     tail: [...tailCuts(building, low), ...finishCuts(low, lumber, cover)],
     from,
     to,
+    reach: deep => reachUnder(lines, face, deep),
     lower: lowerOf(building, low, high),
     inner: {
       from: high ? (high.header ? high.heel.offset : -high.outside.offset) : from,
@@ -133,15 +179,13 @@ export function places(
   { roof: { ends, tails } }: Building,
   wide: number,
   deep: number,
-  { roofTop, from, to, inner }: Flank,
+  { roofTop, reach, inner }: Flank,
 ): number[] {
   const cos = roofTop.normal.z
-  const half = (wide / 2 + gaps.slopeEnds) / cos
-  // square to the slope their lower edges reach further up
-  const [first, last] = [
-    from + half + deep * Math.hypot(roofTop.normal.x, roofTop.normal.y),
-    (tails.finish ? inner.to : to) - half,
-  ]
+  // along the slope, as its level part
+  const half = (wide / 2 + gaps.slopeEnds) * cos
+  const { from, to } = reach(deep)
+  const [first, last] = [from + half, (tails.finish ? Math.min(to, inner.to) : to) - half]
   if (last <= first) return []
   const count = Math.max(1, countUp((last - first) / cos / ends.spacing))
   return Array.from({ length: count + 1 }, (_, i) => first + ((last - first) * i) / count)

@@ -2,6 +2,7 @@ import { lookoutsTaken } from './lookouts'
 import { type Building, withValue } from '../../design'
 import {
   hipsOf,
+  lowEaveOf,
   lowEaves,
   type Problem,
   ridgeOf,
@@ -11,7 +12,7 @@ import {
   type RoofShape,
 } from '../../lines'
 import { HAIR, radians } from '../../measure'
-import { gaps, type Stretch } from '../../trade'
+import { gaps, overlap, type Stretch } from '../../trade'
 import { airProblems, blockingOrders } from './blocking'
 import { ceilingOrders } from './ceiling'
 import { endOrders, endProblems } from './ends'
@@ -26,8 +27,9 @@ import { faceOrders } from './rafters'
 import { beamOrders, type Heads, ridgeOrders } from './ridge-beam'
 import type { RoofFrame, Under } from './roof-frame'
 import { soffitOrders } from './soffit'
+import { bottomOf, gussetReach, trussOrders } from '../truss'
 import { tailShapeProblems } from './tails'
-import { betweenEnds, tieOrders } from './ties'
+import { betweenEnds, type Pair, tieOrders, tiePlate } from './ties'
 import { wedgeOrders } from './wedges'
 
 /** A building, and the lumber of its roof, as far as it can be framed. */
@@ -104,7 +106,9 @@ function carriedBy(
     orders: [
       ...heads.orders,
       ...hipsOf(lines).map(hip => hipOrder(building, lumber, hip)),
-      ...lines.faces.flatMap(face => faceOrders(building, lumber, lines, face)),
+      ...(building.roof.truss
+        ? trussOrders(building, lumber, lines, building.roof.truss)
+        : lines.faces.flatMap(face => faceOrders(building, lumber, lines, face))),
       ...ties.orders,
     ],
   }
@@ -124,13 +128,29 @@ function tiesOf(
     const ceiling = ceilingOrders(building, lumber, lines)
     return { ties: ceiling, hung: ceiling.low }
   }
-  const met = (ridgeOf(lines)?.sides ?? []).map(({ face }) => face)
+  const met = lines.faces.filter(face => lowEaveOf(lines, face) && (face.falls === 'south' || face.falls === 'north'))
   const rafters = met.flatMap(face => face.places.map(each => each.at))
   const inside = (hipsOf(lines).length ? met[0]?.whole : null) ?? betweenEnds(building, lumber)
   return {
-    ties: tieOrders(building, lumber, lines, pairsOf(lines, lumber.rafter), rafters, inside),
+    ties: tieOrders(building, lumber, lines, besideGussets(building, lumber, lines), rafters, inside),
     hung: Infinity,
   }
+}
+
+/**
+ * Where ties stand beside pairs of rafters, or of trusses: clear of gussets on a truss's faces that reach down
+ * to them.
+ */
+function besideGussets(building: Building, lumber: RoofLumber, lines: RoofLines): Pair[] {
+  const pairs = pairsOf(lines, lumber.rafter)
+  const { truss, ties } = building.roof
+  if (!truss || !ties.ceiling) return pairs
+  const low = tiePlate(lines) + ties.ceiling.height
+  const z = { from: low, to: low + (lumber.ties.ceiling?.depth ?? 0) }
+  if (!gussetReach(lines, bottomOf(lines, lumber, truss), truss.gusset.leg).some(each => overlap(each.z, z)))
+    return pairs
+  const { thickness } = truss.gusset
+  return pairs.map(pair => ({ ...pair, at: { from: pair.at.from - thickness, to: pair.at.to + thickness } }))
 }
 
 /** What the rafters head on: a ridge board or beam, a ledger on a house, or a row of posts. */

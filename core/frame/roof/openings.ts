@@ -16,7 +16,6 @@ import {
   partingsIn,
   type Problem,
   type RafterPlace,
-  ridgeOf,
   type RoofFace,
   type RoofLines,
   type RoofLumber,
@@ -144,9 +143,13 @@ function reachOfLower(eave: Eave, parting: Parting, rafter: Section): number {
   return low.z + parting.asked.plies * rafter.thickness * down.z - rafter.depth * up.z
 }
 
-/** Rafters of the two faces that meet at a ridge that stand at one place. */
+/** Rafters over the two eave walls that stand at one place. */
 export function pairsOf(lines: RoofLines, rafter: Section): Pair[] {
-  const [south, north] = (ridgeOf(lines)?.sides ?? []).map(({ face }) => singlesOf(lines, face, rafter))
+  const [south, north] = (['south', 'north'] as const).map(side =>
+    lowEaves(lines)
+      .filter(eave => eave.side === side)
+      .flatMap(({ face }) => singlesOf(lines, face, rafter)),
+  )
   if (!south || !north) return []
   return south.flatMap((each): Pair[] => {
     const other = north.find(({ number }) => number === each.number)

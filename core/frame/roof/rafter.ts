@@ -1,6 +1,16 @@
 import { type MemberPlace } from '../place'
-import { plumbCut } from './cuts'
-import { type Eave, headPlane, highEaveOf, type RoofFace, type RoofLines, type RoofLumber } from '../../lines'
+import { mitre, plumbCut } from './cuts'
+import {
+  alongFace,
+  type Eave,
+  headPlane,
+  highEaveOf,
+  kneeUnder,
+  lowEaveOf,
+  type RoofFace,
+  type RoofLines,
+  type RoofLumber,
+} from '../../lines'
 import type { Role, Stretch } from '../../trade'
 import { type Building, limits } from '../../design'
 import { add, cross, downOf, fallOf, meets, place, type Plane, scale, subtract, vec } from '../../geometry'
@@ -75,7 +85,8 @@ export function seatCuts({ roof: { seat } }: Building, { height, heel, seat: pla
 }
 
 /**
- * The cuts at a rafter's head: the plumb cut at a ridge, a ledger or the first pair of commons; or, where it
+ * The cuts at a rafter's head: the plumb cut at a ridge, a ledger or the first pair of commons; half the turn
+ * at a knee; or, where it
  * runs up over a wall or a header, its end beyond that, and its bird's mouth there.
  */
 export function headCuts(
@@ -85,7 +96,7 @@ export function headCuts(
   face: RoofFace,
 ): BuildingCut[] {
   const end = headPlane(lines, face)
-  if (end) return [plumbCut(end)]
+  if (end) return [end.normal.z === 0 ? plumbCut(end) : mitre(end)]
   const high = highEaveOf(lines, face)
   if (!high) return []
   const finish = high.header ? [] : finishCuts(high, lumber, coverOn(building, lumber, high.side))
@@ -93,9 +104,16 @@ export function headCuts(
 }
 
 /** Level along a face's fall, from where to where its rafters reach; mm. */
-export function rafterReach(lines: RoofLines, eave: Eave): Stretch {
-  const head = headPlane(lines, eave.face) ?? highEaveOf(lines, eave.face)?.tail
-  return { from: -(head?.offset ?? 0), to: eave.tail.offset }
+export function rafterReach(lines: RoofLines, face: RoofFace): Stretch {
+  const head = headPlane(lines, face) ?? highEaveOf(lines, face)?.tail
+  const foot = kneeUnder(lines, face)?.sides[1].end ?? lowEaveOf(lines, face)?.tail
+  return { from: head ? alongFace(face, head) : 0, to: foot ? alongFace(face, foot) : 0 }
+}
+
+/** The cut at the foot of a rafter that stands on a knee: half the turn. */
+export const kneeCut = (lines: RoofLines, face: RoofFace): BuildingCut[] => {
+  const knee = kneeUnder(lines, face)
+  return knee ? [mitre(knee.sides[1].end)] : []
 }
 
 /**

@@ -16,7 +16,7 @@ import { middleOf, type Stretch } from '../../trade'
 import { squareBoard } from '../square-board'
 import type { BuildingCut, Order } from '../member'
 import { partedOrders, roofHeaders } from './openings'
-import { headCuts, rafterCuts, rafterOn, rafterReach } from './rafter'
+import { headCuts, kneeCut, rafterCuts, rafterOn, rafterReach } from './rafter'
 
 /**
  * What carries a face, from its low wall to its head: rafters, with the jacks on both sides of them, or level
@@ -29,7 +29,7 @@ export function faceOrders(
   face: RoofFace,
 ): Order[] {
   const eave = lowEaveOf(lines, face)
-  if (!eave) return []
+  if (!eave) return onKnee(building, lumber, lines, face)
   if (face.carrier.kind === 'joists') return joistOrders(building, lumber, lines, eave)
   const head = headCuts(building, lumber, lines, face)
   const lookouts = lookoutCuts(building, lumber, lines, face)
@@ -46,7 +46,7 @@ export function faceOrders(
       section: lumber.rafter,
       roofTop: face.top,
       at,
-      ...rafterReach(lines, eave),
+      ...rafterReach(lines, face),
       ...rafterCuts(building, lumber, eave, cuts, more),
     })
   const jack = ({ number, at, cheek }: JackPlace): Order =>
@@ -60,6 +60,27 @@ export function faceOrders(
     ...roofHeaders(building, lumber, eave),
     ...face.jacks.high.map(jack),
   ]
+}
+
+/** The rafters of a face that stands on a knee, from there to its head. */
+function onKnee(building: Building, lumber: RoofLumber, lines: RoofLines, face: RoofFace): Order[] {
+  const lookouts = lookoutCuts(building, lumber, lines, face)
+  const last = face.places.length - 1
+  return face.places.map(({ name, run, at }, i) =>
+    rafterOn({
+      where: carrierOf(face, name, ...run),
+      role: 'rafter',
+      section: lumber.rafter,
+      roofTop: face.top,
+      at,
+      ...rafterReach(lines, face),
+      cuts: [
+        ...headCuts(building, lumber, lines, face),
+        ...kneeCut(lines, face),
+        ...(i === 0 || i === last ? lookouts : []),
+      ],
+    }),
+  )
 }
 
 /** Level joists from tail to tail, and on each a firring, ripped to the fall. */

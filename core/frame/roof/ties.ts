@@ -7,7 +7,7 @@ import type { Section } from '../../lumber'
 import { HAIR } from '../../measure'
 import { squareBoard } from '../square-board'
 import type { BuildingCut, Order } from '../member'
-import { lowEaves, type Problem, ridgeOf, type RoofLines, type RoofLumber } from '../../lines'
+import { facesAcross, lowEaves, type Problem, ridgeOf, type RoofLines, type RoofLumber } from '../../lines'
 import { type Joist, openStairs } from './stairs'
 
 /** The face of its rafter that a tie is nailed to: apart, so that both kinds pass each other. */
@@ -53,7 +53,7 @@ export function tieOrders(
   inside: Stretch,
 ): TieFrame {
   const plate = tiePlate(lines)
-  const most = lines.highest - lumber.ridge.depth - plate
+  const most = lines.highest - (ridgeOf(lines)?.board ? lumber.ridge.depth : 0) - plate
   let laid: TieFrame = { orders: [], problems: [], taken: [], crossing: [] }
   for (const kind of tieKinds) {
     const asked = building.roof.ties[kind]
@@ -207,7 +207,7 @@ function tieOrder(
     ...order,
     cuts: [
       ...order.cuts,
-      ...(ridgeOf(lines)?.sides ?? []).map(({ face }): BuildingCut => ({
+      ...facesAcross(lines).map((face): BuildingCut => ({
         kind: 'end',
         name: 'slope',
         plane: face.top,

@@ -87,10 +87,13 @@ export function braceWall(
  */
 function headCuts(wall: Wall, { from, to }: SlantedLine, raked: FramedWall['raked']): BuildingCut[] {
   if (!raked) return [{ kind: 'end', name: 'level', plane: planeAcross('z', to.z) }]
-  const run = runAt(raked.rake.rafters, to.s)
+  const { rafters } = raked.rake
+  const here = runAt(rafters, to.s)
+  // near a knee it may reach under both slopes
+  const runs = rafters.runs.filter(run => run === here || (here && run.face.falls === here.face.falls))
   const plumb = to.s > from.s ? planeAcross(wall.along, wall.to) : flip(planeAcross(wall.along, wall.from))
   return [
-    ...(run ? [{ kind: 'end', name: 'slope', plane: run.under } as const] : []),
+    ...runs.map(run => ({ kind: 'end', name: 'slope', plane: run.under }) as const),
     { kind: 'end', name: 'plumb', plane: plumb },
   ]
 }

@@ -10,7 +10,7 @@ import type { Order } from '../member'
 import type { Memory } from '../memory'
 import { type WallBoard, wallOrder } from './board'
 import { type Braced, braceWall } from './bracing'
-import { behindOf, gableStuds } from './gable-studs'
+import { behindOf, type EndChord, gableStuds } from './gable-studs'
 import type { StackLines } from './places'
 import { sheatheWall } from './sheathing'
 import { slatWall } from './slats'
@@ -23,6 +23,8 @@ export interface FinishAsk {
   readonly brace: Section
   readonly slat: Section
   readonly rafter: Section
+  /** Of trusses with bottom chords. */
+  readonly bottom: { readonly low: number; readonly depth: number } | null
   readonly lines: StackLines
   readonly memory: Memory
   readonly roof: RoofLines
@@ -88,7 +90,7 @@ function argumentsOf(ask: FinishAsk, framed: FramedWall): readonly unknown[] {
     ...[sheathing, slats, gables, bracing, longest, spacing, stack, topPlates, corner, stud],
     ...[building.footprint, building.heights, building.base, building.lumber],
     ...[roof.overhang, roof.seat, roof.blocking, roof.beam, roof.raised, roof.has],
-    ...[ask.framed, ask.underLedger, ask.drop(name), roof.rafter],
+    ...[ask.bottom, roof.truss, ask.framed, ask.underLedger, ask.drop(name), roof.rafter],
     eaveOf(ask, name),
     ...over,
     ask.lines,
@@ -149,6 +151,12 @@ function finishWall(ask: FinishAsk, each: FramedWall): FinishedWall {
   }
 }
 
+/** The bottom chord of the end trusses over the gables; null where they have none. */
+function endChord({ building: { roof }, rafter, bottom }: FinishAsk): EndChord | null {
+  const { truss } = roof
+  return bottom && truss ? { in: rafter.thickness + truss.gusset.thickness, top: bottom.low + bottom.depth } : null
+}
+
 /** The tails over a wall; null where none are, or the roof could not be framed. */
 const eaveOf = ({ roof, framed }: FinishAsk, name: SideName): Eave | null =>
   framed ? (eaveOver(roof, name) ?? null) : null
@@ -186,6 +194,7 @@ function gableOf(ask: FinishAsk, { wall, raked }: FramedWall): CoverAsk['gable']
     lines,
     line,
     behindOf(building, wall.name, stud, ask.rafter, ask.roof, ask.rows),
+    endChord(ask),
   )
   return studs.length ? { line, studs } : null
 }

@@ -137,6 +137,7 @@ export function gableStuds(
   lines: StackLines,
   line: Profile,
   behind: Behind | null,
+  chord: EndChord | null = null,
 ): WallBoard[] {
   return gablePlaces(building, wall, stud, lines, line).flatMap((at, i): WallBoard[] => {
     const foot = heightAt(wall, (at.from + at.to) / 2)
@@ -150,10 +151,33 @@ export function gableStuds(
           to: tongue ? tongue.top : longer,
         }),
         open: true,
-        cuts: tongue ? tongue.cuts : cuts,
+        cuts: [...(tongue ? tongue.cuts : cuts), ...(chord ? [overChord(building, wall, chord)] : [])],
       },
     ]
   })
+}
+
+/**
+ * What of an end truss lies on a gable wall's plates: how far in from the wall's outside its bottom chord and
+ * what is on its face reach, and its top above the deck; mm.
+ */
+export interface EndChord {
+  readonly in: number
+  readonly top: number
+}
+
+/** The notch at a stud's foot over the bottom chord of an end truss. */
+function overChord({ footprint }: Building, wall: Wall, chord: EndChord): BuildingCut {
+  const face =
+    wall.outside === 'low' ? planeAcross('x', chord.in) : flip(planeAcross('x', footprint.length - chord.in))
+  return {
+    kind: 'notch',
+    name: 'housing',
+    sides: [
+      { name: 'level', plane: planeAcross('z', chord.top) },
+      { name: 'plumb', plane: face },
+    ],
+  }
 }
 
 /** Where studs of a gable may stand: the layout's places clear of its ends and of what parts it. */

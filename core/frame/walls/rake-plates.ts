@@ -13,6 +13,7 @@ import {
   type Vec3,
 } from '../../geometry'
 import type { Section } from '../../lumber'
+import { stretchOf } from '../../lines'
 import { SPARE } from '../square-board'
 import { fewestBoards, gaps, least, type Stretch } from '../../trade'
 import type { BuildingCut, Order } from '../member'
@@ -37,14 +38,18 @@ export function rakePlates(
   rake: Rake,
   breaks: readonly number[],
 ): RakePlate[] {
-  const { runs } = rake.rafters
-  return runs.flatMap(({ face, s: run, under }, i) => {
+  const { rafters, gap } = rake
+  const { runs } = rafters
+  return runs.flatMap(({ face, under }, i) => {
     const side = face.falls === 'south' ? 'south' : 'north'
-    const { gap } = rake
+    const run = stretchOf(rafters, i, 'under')
     const s = {
       from: gap && liesAt(gap, run.from) ? gap.to : i === 0 ? wall.from : run.from,
       to: gap && liesAt(gap, run.to) ? gap.from : i === runs.length - 1 ? wall.to : run.to,
     }
+    // where two slopes that fall one way meet, plates end on half the turn
+    const knee = (at: Plane | undefined): Plane | null => (at && at.normal.z !== 0 ? at : null)
+    const knees = { from: knee(rafters.breaks[i - 1]), to: knee(rafters.breaks[i]) }
     if (s.to - s.from < least.rakePlate) return []
     const lie: SlopeLie = {
       breaks,
@@ -65,6 +70,7 @@ export function rakePlates(
           each,
           topPlates - k,
           { first: i === 0, last: i === row.length - 1 },
+          knees,
           ofWall(wall.name, k === 0 ? 'plate/top' : 'plate/cap', side, ...nth(i, row)),
         ),
       ),
@@ -138,6 +144,7 @@ function rakePlate(
   s: Stretch,
   under: number,
   { first, last }: { readonly first: boolean; readonly last: boolean },
+  knees: Readonly<Record<keyof Stretch, Plane | null>>,
   where: MemberPlace,
 ): RakePlate {
   const t = stud.thickness
@@ -153,11 +160,18 @@ function rakePlate(
   // north
   const start = on(side === 'south' ? planes.high : planes.low, foot)
   const spare = SPARE + stud.depth + t
-  const plumb = (at: number, way: 'foot' | 'head'): BuildingCut => ({
-    kind: 'end',
-    name: 'plumb',
-    plane: (side === 'south') === (way === 'head') ? planeAcross('y', at) : flip(planeAcross('y', at)),
-  })
+  const plumb = (at: number, way: 'foot' | 'head'): BuildingCut => {
+    const up = (side === 'south') === (way === 'head')
+    const knee = knees[up ? 'to' : 'from']
+    if (knee) return { kind: 'end', name: 'mitre', plane: up ? knee : flip(knee) }
+    return { kind: 'end', name: 'plumb', plane: up ? planeAcross('y', at) : flip(planeAcross('y', at)) }
+  }
+  // at a knee a plate's lower face reaches elsewhere than its upper one
+  const corner = (plane: Plane, way: keyof Stretch): Vec3 => {
+    const knee = (side === 'south') === (way === 'to') ? last && knees[way] : first && knees[way]
+    const at = on(plane, s[way])
+    return knee ? add(at, scale(along, meets(knee, at, along) ?? 0)) : at
+  }
   const square = (at: number, way: 'foot' | 'head'): BuildingCut => ({
     kind: 'end',
     name: 'square',
@@ -177,10 +191,10 @@ function rakePlate(
   return {
     order,
     corners: [
-      on(planes.low, s.from),
-      on(planes.low, s.to),
-      on(planes.high, s.to),
-      on(planes.high, s.from),
+      corner(planes.low, 'from'),
+      corner(planes.low, 'to'),
+      corner(planes.high, 'to'),
+      corner(planes.high, 'from'),
     ].map(({ y, z }) => ({ s: y, z })),
   }
 }

@@ -1,5 +1,6 @@
 import { type Building, sideNames } from '../../design'
 import {
+  breakOver,
   breaksOf,
   hangsDown,
   levelUnder,
@@ -36,8 +37,8 @@ function beamProblems({ roof, walls }: Building, line: Profile, depth: number): 
   const open = (['east', 'west'] as const).find(side => walls.sides[side].build === 'posts')
   if (open) return [{ code: 'beam-unborne', path: `walls.sides.${open}.build` }]
   if (walls.gables === 'open') return [{ code: 'beam-unborne', path: 'walls.gables' }]
-  const [peak = 0] = breaksOf(line)
   if (!line.hanging || hangsDown(line)) return []
+  const peak = breakOver(breaksOf(line), line.hanging)
   const least = depth + line.hanging.bottom - levelUnder(line, peak)
   return [{ code: 'beam-shallow', path: 'roof.ridge', least }]
 }

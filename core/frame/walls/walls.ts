@@ -4,7 +4,7 @@ import { type Building, isSide, type SideName, sideNames, wallFoot, withValue } 
 import type { Section } from '../../lumber'
 import type { Stretch } from '../../trade'
 import type { Order } from '../member'
-import { breaksOf, hangsDown, lowered, type Problem, type Profile, withinOf } from '../../lines'
+import { breakOver, breaksOf, hangsDown, lowered, type Problem, type Profile, withinOf } from '../../lines'
 import { uprightUnder } from '../roof'
 import type { WallBoard } from './board'
 import { openingBoards } from './opening-boards'
@@ -151,7 +151,7 @@ function frameWall(
   const middle = posts.length
     ? posts.map(({ from, to }) => (from + to) / 2)
     : rake
-      ? breaksOf(rake.rafters).filter(at => at > wall.from && at < wall.to - stud.thickness)
+      ? breaksOf(rake.studs).filter(at => at > wall.from && at < wall.to - stud.thickness)
       : []
   const studs = studPlaces(building, wall, stud, rough, lines, middle).map((each, i) =>
     standing(stud, 'stud', ofWall(wall.name, 'stud', i + 1), each, clear.bottom, clear.top),
@@ -193,7 +193,7 @@ function rakeOf(rafters: Profile, plates: number, stud: Section): Rake {
   const { hanging } = rafters
   const { from, to } = withinOf(rafters)
   const ends = [from, to].filter(s => hanging && s >= hanging.from && s <= hanging.to)
-  const [middle = 0] = [...breaksOf(rafters), ...ends]
+  const middle = breakOver([...breaksOf(rafters), ...ends], hanging)
   return {
     rafters,
     studs: lowered(rafters, plates),

@@ -1,4 +1,4 @@
-import type { SideName, TieKind } from '../../design'
+import type { GambrelPath, SideName, TieKind } from '../../design'
 
 /** Why a roof, or some of it, cannot be framed as drawn; numbers in mm. */
 export type RoofProblem =
@@ -15,6 +15,26 @@ export type RoofProblem =
       readonly most: number
     }
   | { readonly code: 'pitches-apart'; readonly path: 'roof.northPitch' }
+  | {
+      readonly code:
+        | 'knee-off-span'
+        | 'knee-steep'
+        | 'knee-flat'
+        | 'ridge-under-knee'
+        | 'foot-off-plate'
+        | 'foot-through-chord'
+        | 'foot-over-seat'
+        | 'chord-short'
+        | 'headroom-out-of-reach'
+        | 'gusset-too-long'
+      readonly path: GambrelPath
+      /** From where to where it does, nearest to what is asked; null where none does, or none that way. */
+      readonly least: number | null
+      readonly most: number | null
+      /** Degrees of the lower slopes, and a chord's depth there, plumb, mm. */
+      readonly angle: number
+      readonly plumb: number
+    }
   | { readonly code: 'hip-too-short'; readonly path: 'footprint.length'; readonly least: number }
   | {
       readonly code: 'hip-nearly-square'

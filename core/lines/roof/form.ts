@@ -7,6 +7,8 @@ import type { Problem } from '../problem'
 /** Sections a roof is framed of. */
 export interface RoofLumber {
   readonly rafter: Section
+  /** Of trusses' bottom chords. */
+  readonly bottom: Section
   /** As thick as all its plies. */
   readonly ridge: Section
   readonly ply: Section
@@ -57,7 +59,7 @@ export interface JackPlace {
 
 /** A plane of the roof that falls one way, and what carries it. */
 export interface RoofFace {
-  /** The side that it falls to. */
+  /** The side that it falls to, and of two that fall one way which of them: `south-low`. */
   readonly id: string
   readonly falls: SideName
   /** As the ids of its boards have it: `slope` of one alone. */
@@ -163,6 +165,21 @@ export interface Ridge {
   readonly along: Stretch
 }
 
+/**
+ * The line along the building where two faces meet that fall one way, the lower one first: their boards end on
+ * `middle`, half the turn, that looks up the slopes.
+ */
+export interface Knee {
+  readonly kind: 'knee'
+  readonly id: string
+  readonly side: SideName
+  readonly sides: readonly [EdgeEnd, EdgeEnd]
+  readonly middle: Plane
+  /** Where the faces' planes meet, level in from the wall's outside and over the deck, mm. */
+  readonly in: number
+  readonly level: number
+}
+
 /** The line where two faces meet over a corner; `middle` plumb through it. */
 export interface Hip {
   readonly kind: 'hip'
@@ -195,7 +212,7 @@ export interface Abutment {
   readonly along: Stretch
 }
 
-export type RoofEdge = Eave | Rake | Ridge | Hip | Apex | Abutment
+export type RoofEdge = Eave | Rake | Ridge | Knee | Hip | Apex | Abutment
 
 /** A roof before boards: its faces and edges, and what else is read off them. */
 export interface RoofLines {

@@ -25,6 +25,8 @@ export const noJacks: RoofFace['jacks'] = { low: [], high: [] }
  * falls; its rafters are of a `depth`.
  */
 interface FaceAsk {
+  /** Its side where nothing else is said. */
+  readonly id?: string
   readonly falls: SideName
   readonly name: string
   readonly angle: number
@@ -39,6 +41,7 @@ interface FaceAsk {
 /** A face whose rafters lie in its plane. */
 export function slopedFace({
   falls,
+  id = falls,
   name,
   angle,
   outside,
@@ -54,7 +57,7 @@ export function slopedFace({
   const at = (z: number): Plane => planeAt(vec(out.x * outside, out.y * outside, z), up)
   const top = at(level)
   const carrier = { kind: 'rafters', top, underside: at(level - depth / Math.cos(slope)) } as const
-  return { id: falls, falls, name, angle, top, carrier, places, whole, jacks }
+  return { id, falls, name, angle, top, carrier, places, whole, jacks }
 }
 
 /** What an eave at a face's low end is laid out from; `outside` its wall's outside along the way out, mm. */

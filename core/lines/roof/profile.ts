@@ -1,5 +1,5 @@
-import { abutmentOf, highEaveOf, lowEaveOf, ridgeOf, stripOf } from './read'
-import { meets, type Plane, vec } from '../../geometry'
+import { abutmentOf, highEaveOf, kneesOf, lowEaveOf, ridgeOf, stripOf } from './read'
+import { meets, type Plane, planeAcross, vec } from '../../geometry'
 import { HAIR } from '../../measure'
 import type { Stretch } from '../../trade'
 import type { Box, RoofFace, RoofLines } from './form'
@@ -18,6 +18,8 @@ export interface ProfileRun {
 export interface Profile {
   /** In order along the wall, each ending where the next begins. */
   readonly runs: readonly ProfileRun[]
+  /** What parts each run from the next, looking along the wall: plumb, or half the turn of a knee. */
+  readonly breaks: readonly Plane[]
   /** What comes down in the gable, and studs stand under: the ridge's end, a header's or a ledger's. */
   readonly hanging: Box | null
   /** A ledger's end in the gable under which no stud stands. */
@@ -32,37 +34,72 @@ export function profileOf(lines: RoofLines): Profile {
     lines.edges.some(edge => edge.kind === 'rake' && edge.face === face),
   )
   const order = [...raked].sort((a, b) => lowAt(lines, a) - lowAt(lines, b))
+  const breaks = order.slice(1).map((face, i) => breakBetween(lines, order[i] ?? face, face))
+  const whole = {
+    from: lowAt(lines, order[0]),
+    to: order.length > 1 ? lowAt(lines, order[order.length - 1]) : farSide(lines, order[0]),
+  }
+  const ends = { from: Math.min(whole.from, whole.to), to: Math.max(whole.from, whole.to) }
   const runs = order.map((face, i): ProfileRun => ({
     face,
-    s: runOf(lines, face, order[i + 1] ?? order[i - 1] ?? null),
+    s: between(face.top, ends, breaks[i - 1], breaks[i]),
     under: face.carrier.underside,
     top: lines.coverSetback ? { ...face.top, offset: face.top.offset - lines.coverSetback } : face.top,
   }))
   const ledger = abutmentOf(lines)
   const strip = stripOf(lines)
-  const whole: Profile = {
+  const profile: Profile = {
     runs,
+    breaks,
     hanging: strip?.upper.header ?? ledger?.box ?? ridgeOf(lines)?.board ?? null,
     apart: strip ? (ledger?.box ?? null) : null,
     parts: null,
   }
-  return strip ? { ...whole, parts: runs.map(run => partOf(whole, run)) } : whole
+  return strip ? { ...profile, parts: runs.map(run => partOf(profile, run)) } : profile
+}
+
+/** What parts two faces side by side: half the turn of the knee they meet at, or a plumb plane. */
+function breakBetween(lines: RoofLines, one: RoofFace, other: RoofFace): Plane {
+  const knee = kneesOf(lines).find(({ sides }) =>
+    sides.every(({ face }) => face === one || face === other),
+  )
+  if (!knee) return planeAcross('y', ridgeOf(lines)?.at ?? stripOf(lines)?.at ?? lowAt(lines, one))
+  const { normal, offset } = knee.middle
+  return normal.y > 0 ? knee.middle : { normal: vec(0, -normal.y, -normal.z), offset: -offset }
+}
+
+/** Across the building, where a plane across it meets one along it, mm. */
+function meetAt({ normal: a, offset: p }: Plane, { normal: b, offset: q }: Plane): number {
+  return a.z === 0 ? p / a.y : (p * b.z - q * a.z) / (a.y * b.z - b.y * a.z)
+}
+
+/** The stretch of a plane between two breaks, or from an end of the whole. */
+const between = (plane: Plane, ends: Stretch, low?: Plane, high?: Plane): Stretch => ({
+  from: low ? meetAt(low, plane) : ends.from,
+  to: high ? meetAt(high, plane) : ends.to,
+})
+
+type Line = 'under' | 'top'
+
+/** From where to where one of a run's lines reaches: where faces meet at a knee, their lower edges do farther in. */
+export const stretchOf = (profile: Profile, i: number, line: Line): Stretch => {
+  const run = profile.runs[i]
+  return run
+    ? between(run[line], run.s, profile.breaks[i - 1], profile.breaks[i])
+    : { from: 0, to: 0 }
 }
 
 /** Across the building, where the outside of a face's low wall is. */
-function lowAt(lines: RoofLines, face: RoofFace): number {
-  const { normal, offset } = lowEaveOf(lines, face)?.outside ?? { normal: vec(0, 1, 0), offset: 0 }
-  return normal.y * offset
+function lowAt(lines: RoofLines, face?: RoofFace): number {
+  const knee = face && kneesOf(lines).find(each => each.sides[1].face === face)
+  const outside = face && lowEaveOf(lines, knee ? knee.sides[0].face : face)?.outside
+  if (!outside) return 0
+  return outside.normal.y * (outside.offset - (knee?.in ?? 0))
 }
 
-/** From a face's low wall to where it meets another, to the strip, or to the far side of what it ends on. */
-function runOf(lines: RoofLines, face: RoofFace, other: RoofFace | null): Stretch {
-  const low = lowAt(lines, face)
-  const far = other ? (ridgeOf(lines)?.at ?? stripOf(lines)?.at ?? low) : farSide(lines, face)
-  return { from: Math.min(low, far), to: Math.max(low, far) }
-}
-
-function farSide(lines: RoofLines, face: RoofFace): number {
+/** The far side of what a building's only face ends on. */
+function farSide(lines: RoofLines, face?: RoofFace): number {
+  if (!face) return 0
   const high = highEaveOf(lines, face)?.outside
   if (high) return high.normal.y * high.offset
   const box = abutmentOf(lines)?.box
@@ -72,41 +109,52 @@ function farSide(lines: RoofLines, face: RoofFace): number {
 function partOf(whole: Profile, run: ProfileRun): Profile {
   const { hanging } = whole
   const mine = hanging && hanging.from < run.s.to - HAIR && hanging.to > run.s.from + HAIR
-  return { ...whole, runs: [run], hanging: mine ? hanging : null }
+  return { ...whole, runs: [run], breaks: [], hanging: mine ? hanging : null }
 }
 
 /** Level of a plane over a distance along the wall, mm; infinite where it is plumb. */
 const levelAt = (plane: Plane, s: number): number => meets(plane, vec(0, s, 0), vec(0, 0, 1)) ?? Infinity
 
 /** The runs over a distance along the wall: both where two meet, and the nearest beyond the ends. */
-function runsAt({ runs }: Profile, s: number): readonly ProfileRun[] {
-  const last = runs.length - 1
-  return runs.filter((run, i) => (i === 0 || s >= run.s.from) && (i === last || s <= run.s.to))
+function runsAt(profile: Profile, s: number, line: Line = 'under'): readonly ProfileRun[] {
+  const last = profile.runs.length - 1
+  return profile.runs.filter((_, i) => {
+    const { from, to } = stretchOf(profile, i, line)
+    return (i === 0 || s >= from) && (i === last || s <= to)
+  })
 }
 
 /** The run over a distance along the wall; of two that meet there the first. */
 export const runAt = (profile: Profile, s: number): ProfileRun | undefined => runsAt(profile, s)[0]
 
 /** The runs that what stands over a stretch ends under: those that cover more of it than an end. */
-export const runsOver = ({ runs }: Profile, s: Stretch, slack = 0): readonly ProfileRun[] =>
-  runs.filter(
-    (run, i) =>
-      (i === runs.length - 1 || s.from < run.s.to - slack) && (i === 0 || s.to > run.s.from + slack),
-  )
+export const runsOver = (profile: Profile, s: Stretch, slack = 0): readonly ProfileRun[] =>
+  profile.runs.filter((_, i) => {
+    const { from, to } = stretchOf(profile, i, 'under')
+    return (i === profile.runs.length - 1 || s.from < to - slack) && (i === 0 || s.to > from + slack)
+  })
 
 /**
  * The level over a distance along the wall that what stands there reaches up to; of two, as where unlike
  * pitches meet, the lower.
  */
 export const levelUnder = (profile: Profile, s: number): number =>
-  Math.min(...runsAt(profile, s).map(run => levelAt(run.under, s)))
+  Math.min(...runsAt(profile, s, 'under').map(run => levelAt(run.under, s)))
 
 /** The level there that what covers the wall reaches up to. */
 export const coverLevel = (profile: Profile, s: number): number =>
-  Math.min(...runsAt(profile, s).map(run => levelAt(run.top, s)))
+  Math.min(...runsAt(profile, s, 'top').map(run => levelAt(run.top, s)))
 
-/** Where runs meet, along the wall. */
-export const breaksOf = ({ runs }: Profile): number[] => runs.slice(1).map(run => run.s.from)
+/** Where the lines that boards end under meet, along the wall. */
+export const breaksOf = (profile: Profile): number[] =>
+  profile.breaks.map((at, i) => {
+    const run = profile.runs[i]
+    return run ? meetAt(at, run.under) : 0
+  })
+
+/** The break that lies over a stretch of the wall; the first without. */
+export const breakOver = (breaks: readonly number[], over: Stretch | null): number =>
+  breaks.find(at => over !== null && at >= over.from && at <= over.to) ?? breaks[0] ?? 0
 
 /** All of the wall that the profile is over. */
 export const withinOf = ({ runs }: Profile): Stretch => ({
@@ -128,9 +176,11 @@ export function peakOf(profile: Profile): number {
 export const highestBreak = (profile: Profile, { from, to }: Stretch): number =>
   Math.max(
     -Infinity,
-    ...breaksOf(profile)
-      .filter(at => at >= from && at <= to)
-      .flatMap(at => runsAt(profile, at).map(run => levelAt(run.under, at))),
+    ...breaksOf(profile).flatMap((at, i) =>
+      at >= from && at <= to
+        ? [profile.runs[i], profile.runs[i + 1]].flatMap(run => (run ? [levelAt(run.under, at)] : []))
+        : [],
+    ),
   )
 
 /** Whether what comes down in the gable reaches below the rafters' lower edges there. */
@@ -150,13 +200,14 @@ export const lowered = (profile: Profile, by: number): Profile => ({
 })
 
 /** How far a level reaches along the wall under the planes of a profile, within a stretch of it. */
-export function reachAt(profile: Profile, of: 'under' | 'top', within: Stretch, z: number): Stretch {
+export function reachAt(profile: Profile, of: Line, within: Stretch, z: number): Stretch {
   const { runs } = profile
   let { from, to } = within
   runs.forEach((run, i) => {
     const { y } = run[of].normal
     const at = meets(run[of], vec(0, 0, z), vec(0, 1, 0)) ?? 0
-    const [first, last] = [i === 0 ? -Infinity : run.s.from, i === runs.length - 1 ? Infinity : run.s.to]
+    const own = stretchOf(profile, i, of)
+    const [first, last] = [i === 0 ? -Infinity : own.from, i === runs.length - 1 ? Infinity : own.to]
     if (y < 0) from = Math.max(from, Math.min(at, last))
     if (y > 0) to = Math.min(to, Math.max(at, first))
   })

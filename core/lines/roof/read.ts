@@ -1,7 +1,7 @@
 import type { SideName } from '../../design'
-import { meets, type Plane, scale, vec } from '../../geometry'
+import { add, downOf, dot, fallOf, meets, type Plane, scale, vec } from '../../geometry'
 import type { Stretch } from '../../trade'
-import type { RoofFace, Eave, Ridge, Hip, Abutment, RoofLines } from './form'
+import type { RoofFace, Eave, Knee, Ridge, Hip, Abutment, RoofLines } from './form'
 
 export const eavesOf = ({ edges }: RoofLines): readonly Eave[] => edges.filter(edge => edge.kind === 'eave')
 
@@ -25,6 +25,16 @@ export const ridgeOf = ({ edges }: RoofLines): Ridge | undefined => edges.find(e
 export const abutmentOf = ({ edges }: RoofLines): Abutment | undefined =>
   edges.find(edge => edge.kind === 'abutment')
 
+export const kneesOf = ({ edges }: RoofLines): readonly Knee[] => edges.filter(edge => edge.kind === 'knee')
+
+/** The knee that a face's boards stand on; undefined where they come down to a wall. */
+export const kneeUnder = (lines: RoofLines, face: RoofFace): Knee | undefined =>
+  kneesOf(lines).find(knee => knee.sides[1].face === face)
+
+/** The eave on the side that a face falls to: its own, or that of the face under its knee. */
+export const eaveOfSide = (lines: RoofLines, face: RoofFace): Eave | undefined =>
+  lowEaveOf(lines, face) ?? lowEaves(lines).find(eave => eave.side === face.falls)
+
 export const hipsOf = ({ edges }: RoofLines): readonly Hip[] => edges.filter(edge => edge.kind === 'hip')
 
 /** The face that falls to a side. */
@@ -36,13 +46,25 @@ export const faceTo = ({ faces }: RoofLines, side: SideName): RoofFace | undefin
  */
 export function headPlane({ edges }: RoofLines, face: RoofFace): Plane | null {
   for (const edge of edges) {
-    if (edge.kind === 'ridge') {
+    if (edge.kind === 'ridge' || edge.kind === 'knee') {
       const mine = edge.sides.find(side => side.face === face)
-      if (mine) return mine.end
+      if (mine && !(edge.kind === 'knee' && mine === edge.sides[1])) return mine.end
     }
     if ((edge.kind === 'apex' || edge.kind === 'abutment') && edge.face === face) return edge.end
   }
   return null
+}
+
+/**
+ * Level along the way a face falls, from the building's origin to where a plane across it meets the face's own
+ * plane, or one that lies `deep` under that; mm.
+ */
+export function alongFace({ top }: Pick<RoofFace, 'top'>, plane: Plane, deep = 0): number {
+  const fall = fallOf(top)
+  if (plane.normal.z === 0) return plane.offset * (plane.normal.x * fall.x + plane.normal.y * fall.y)
+  const on = scale(top.normal, top.offset - deep)
+  const down = downOf(top)
+  return dot(add(on, scale(down, meets(plane, on, down) ?? 0)), fall)
 }
 
 /**

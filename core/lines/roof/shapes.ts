@@ -2,6 +2,7 @@ import type { Roof } from '../../design'
 import { flat } from './flat'
 import type { RoofShape } from './form'
 import { gable } from './gable'
+import { gambrel } from './gambrel'
 import { hip } from './hip'
 import { leanTo } from './lean-to'
 import { raisedRidge } from './raised-ridge'
@@ -15,6 +16,7 @@ const shapes: Readonly<Record<Roof['shape'], RoofShape>> = {
   flat,
   'raised-ridge': raisedRidge,
   hip,
+  gambrel,
 }
 
 export const shapeFor = ({ shape }: Pick<Roof, 'shape'>): RoofShape => shapes[shape]

@@ -1,10 +1,12 @@
 import { limits } from '../../design'
 import type { RoofProblem } from '../../lines'
 import { formatAngle } from '../../measure'
+import { gambrelSentences } from './gambrel'
 import type { Sentences } from './sentences'
 
 /** What is wrong with the roof, and what to change. */
 export const roofSentences: Sentences<RoofProblem> = {
+  ...gambrelSentences,
   'rafter-no-length': (problem, { up }) =>
     `Nothing is left of the rafter between plate and ridge. Make the span at least ${up(problem.least)}.`,
   'ridge-off-span': (problem, { down }) =>

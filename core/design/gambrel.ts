@@ -1,0 +1,118 @@
+import { INCH, type Pitch } from '../measure'
+import { lengthField } from './length-field'
+import { limits } from './limits'
+import { z } from './zod'
+
+/**
+ * How a gambrel's roof line is found, the line of its chords' or rafters' upper edges: four equal chords on a
+ * half circle; the knee's place; two pitches; or what stays clear inside.
+ */
+export const gambrelWays = ['half-octagon', 'knee', 'pitches', 'headroom'] as const
+export type GambrelWay = (typeof gambrelWays)[number]
+
+/**
+ * How a gambrel's lower chords stand on the walls: cut level on the plate, the roof line meeting its level at
+ * the wall's outside; or run past the wall and notched over it.
+ */
+export const gambrelFeet = ['on-plate', 'over-plate'] as const
+export type GambrelFoot = (typeof gambrelFeet)[number]
+
+/**
+ * A gambrel's roof line. `foot.drop`: how far under the plate's top the line's low corner lies that is the
+ * eaves' overhang outside the wall; null for a notch as deep as the wall and half the chord let it be. The
+ * knee: `in` level from the wall's outside, `up` over the plate, `share` its level place as a part of the
+ * span, used by two pitches. `lower` the lower slopes' pitch; the upper ones' is the roof's. `headroom`: clear
+ * `height` over the loft, or the plate, over a `width` about the middle. What a way does not use is kept, and
+ * null where it was never asked; mm.
+ */
+export interface Gambrel {
+  readonly by: GambrelWay
+  readonly foot: { readonly rule: GambrelFoot; readonly drop: number | null }
+  readonly knee: { readonly in: number | null; readonly up: number | null; readonly share: number | null }
+  readonly lower: Pitch | null
+  readonly headroom: { readonly height: number; readonly width: number } | null
+}
+
+export const defaultGambrel: Gambrel = {
+  by: 'half-octagon',
+  foot: { rule: 'over-plate', drop: null },
+  knee: { in: null, up: null, share: null },
+  lower: null,
+  headroom: null,
+}
+
+export const gambrelSchema = (pitch: z.ZodType<Pitch>) =>
+  z
+    .strictObject({
+      by: z.enum(gambrelWays).default('half-octagon'),
+      foot: z
+        .strictObject({
+          rule: z.enum(gambrelFeet).default('over-plate'),
+          drop: lengthField(limits.footDrop).nullable().default(null),
+        })
+        .default(defaultGambrel.foot),
+      knee: z
+        .strictObject({
+          in: lengthField(limits.kneeIn).nullable().default(null),
+          up: lengthField(limits.kneeUp).nullable().default(null),
+          share: z.number().min(limits.kneeShare.min).max(limits.kneeShare.max).nullable().default(null),
+        })
+        .default(defaultGambrel.knee),
+      lower: pitch.nullable().default(null),
+      headroom: z
+        .strictObject({ height: lengthField(limits.headroom), width: lengthField(limits.headroomWidth) })
+        .nullable()
+        .default(null),
+    })
+    .default(defaultGambrel)
+
+/** What carries a roof's faces: rafters, each by itself; or trusses, built flat and stood up whole. */
+export const carriers = ['rafters', 'trusses'] as const
+export type Carrier = (typeof carriers)[number]
+
+/**
+ * Trusses by their members: a gambrel's four chords alone, or those on a bottom chord; of a gable or one
+ * slope, those named for their webs.
+ */
+export const trussKinds = ['open', 'bottom-chord'] as const
+export type TrussKind = (typeof trussKinds)[number]
+
+/**
+ * Plates of sheet over a truss's joints: how thick, how far along each member from the joint, and how many
+ * nails each member's end has in a face, at least; mm.
+ */
+export interface Gussets {
+  readonly thickness: number
+  readonly leg: number
+  readonly nails: number
+}
+
+/**
+ * A roof's trusses: their kind, null for the usual of the shape; the sections of their bottom chords and webs,
+ * the top chords being of the rafters'; and their gussets.
+ */
+export interface Truss {
+  readonly kind: TrussKind | null
+  readonly bottom: string
+  readonly gusset: Gussets
+}
+
+export const defaultTruss: Truss = {
+  kind: null,
+  bottom: '2x6',
+  gusset: { thickness: 0.5 * INCH, leg: 12 * INCH, nails: 6 },
+}
+
+export const trussSchema = z
+  .strictObject({
+    kind: z.enum(trussKinds).nullable().default(null),
+    bottom: z.string().min(1).max(40).default(defaultTruss.bottom),
+    gusset: z
+      .strictObject({
+        thickness: lengthField(limits.sheet).default(defaultTruss.gusset.thickness),
+        leg: lengthField(limits.gussetLeg).default(defaultTruss.gusset.leg),
+        nails: z.number().int().min(limits.gussetNails.min).max(limits.gussetNails.max).default(6),
+      })
+      .default(defaultTruss.gusset),
+  })
+  .default(defaultTruss)

@@ -1,0 +1,101 @@
+import { type Pitch, pitchAngle } from '../../measure'
+import type { Building } from '../building'
+import { withRoof } from '../building'
+import type { Design } from '../design'
+import type { GambrelWay } from '../gambrel'
+import type { Roof } from '../roof'
+import { evened } from './even'
+import { gambrelAsk, gambrelLine, pitchOf } from './gambrel-line'
+import type { RoofKind } from './kind'
+
+/** A gambrel is carried by trusses where nothing is asked. */
+const byRafters = ({ carried }: Pick<Roof, 'carried'>): boolean => carried === 'rafters'
+
+/**
+ * Two slopes on either side, steep below a knee and shallow above it, over two walls of one height: of
+ * trusses, whose chords meet each other, or of rafters, to a ridge board and on a wall under the knee.
+ */
+export const gambrel: RoofKind = {
+  has: roof => ({
+    falls: ['south', 'north'],
+    house: null,
+    peak: roof.gambrel.by === 'knee' ? ['height'] : [],
+    parts: ['knees', 'ends', 'sloped-tails', ...(byRafters(roof) ? (['ridge'] as const) : [])],
+    ties: !byRafters(roof) && roof.truss.kind === 'bottom-chord' ? [] : ['ceiling'],
+    seats: [],
+    carriers: ['trusses', 'rafters'],
+    // a bottom chord lies on the end walls' plates
+    endWalls: { rake: byRafters(roof) || roof.truss.kind !== 'bottom-chord', step: false },
+  }),
+  workOut: gambrelWorkedOut,
+  choices: [{}],
+  begun: begin,
+}
+
+function gambrelWorkedOut(plain: Building, asked: Roof): Building {
+  const building = withRoof(evened(plain, ['south', 'north']), {
+    carried: byRafters(asked) ? 'rafters' : 'trusses',
+  })
+  const ask = gambrelAsk(building, asked)
+  if (!ask) return building
+  const line = gambrelLine(ask)
+  const { roof } = building
+  const onPlate = line.foot.rule === 'on-plate'
+  const faced = roof.fascia.sub !== null || roof.fascia.face !== null
+  return withRoof(building, {
+    gambrel: line,
+    truss: byRafters(asked) ? null : { ...asked.truss, kind: asked.truss.kind ?? 'open' },
+    pitch: pitchOf(line.upper),
+    peak: { at: null, height: asked.gambrel.by === 'knee' ? asked.peak.height : null },
+    seat: onPlate ? { rule: 'none' } : { rule: 'height-above-plate', height: line.heightAbovePlate },
+    overhang: { ...roof.overhang, eave: line.foot.out },
+    // without fascia a level cut runs through the roof line's low corner
+    tails: { ...roof.tails, face: faced ? roof.tails.face : 0, ...(onPlate ? { wild: 0, finish: null } : {}) },
+    tail: onPlate ? 'plumb' : roof.tail,
+    soffit: onPlate ? null : roof.soffit,
+    fascia: onPlate ? { sub: null, face: null } : roof.fascia,
+  })
+}
+
+/** Four equal chords, notched over the walls half a foot in from their feet, cut level. */
+function begin(design: Design): Design {
+  const { roof } = design
+  return {
+    ...design,
+    walls: { ...design.walls, gables: design.walls.gables === 'notched' ? 'studs' : design.walls.gables },
+    roof: {
+      ...roof,
+      pitch: pitchOf(22.5),
+      overhang: { ...roof.overhang, eave: Math.min(Math.max(roof.overhang.eave, 150), 200) },
+      tail: 'level',
+    },
+  }
+}
+
+const kept = (asked: Pitch, found: number): Pitch =>
+  Math.abs(pitchAngle(asked) - found) < 1e-9 ? asked : pitchOf(found)
+
+/**
+ * A design whose gambrel is found another way, that begins where the line lies now, so that nothing moves
+ * until a number is changed; four equal chords lie where they must.
+ */
+export function foundAnotherWay(design: Design, { roof: { gambrel: line } }: Building, by: GambrelWay): Design {
+  const { roof } = design
+  if (!line || by === 'half-octagon') return { ...design, roof: { ...roof, gambrel: { ...roof.gambrel, by } } }
+  const { knee, headroom } = line
+  return {
+    ...design,
+    roof: {
+      ...roof,
+      pitch: kept(roof.pitch, line.upper),
+      peak: { ...roof.peak, height: null },
+      gambrel: {
+        ...roof.gambrel,
+        by,
+        knee: { in: knee.in, up: knee.up, share: null },
+        lower: kept(roof.gambrel.lower ?? pitchOf(line.lower), line.lower),
+        headroom: { height: headroom.height, width: headroom.width },
+      },
+    },
+  }
+}

@@ -1,0 +1,2 @@
+export { bottomOf, trussOrders } from './trusses'
+export { gussetReach } from './joints'

@@ -1,0 +1,157 @@
+import { type Building, had } from '../../design'
+import { type Plane, planeAcross, vec } from '../../geometry'
+import { radians } from '../../measure'
+import type { Problem } from '../problem'
+import { layUnless, rakesOf, setbackOf, tightSpacing } from './common'
+import type { Eave, Knee, Ridge, RoofFace, RoofLines, RoofLumber, RoofShape } from './form'
+import { gambrelProblems } from './gambrel-problems'
+import { lowEave, outOf, plumbPlaneAt, slopedFace } from './planes'
+import { overEaveWalls, placesTo } from './places'
+import { alongGables, type EaveSide, outsideOf } from './slopes'
+
+/**
+ * Two faces on either side that meet at a knee, the lower ones over the eave walls and the upper ones at the
+ * ridge. At each joint boards are cut on half the turn; upper chords meet plumb, upper rafters at a ridge
+ * board.
+ */
+export const gambrel: RoofShape = {
+  lay(building, lumber) {
+    const lines = linesOf(building, lumber)
+    return layUnless(stops, lines, problemsOf(building, lumber))
+  },
+  places: overEaveWalls,
+}
+
+/** What leaves nothing to frame. */
+const stops: readonly Problem['code'][] = [
+  'knee-off-span',
+  'knee-steep',
+  'knee-flat',
+  'ridge-under-knee',
+  'foot-off-plate',
+  'foot-through-chord',
+  'foot-over-seat',
+  'chord-short',
+  'spacing-too-tight',
+]
+
+/** A side's two faces, its eave and its knee. */
+interface Flank {
+  readonly eave: Eave
+  readonly upper: RoofFace
+  readonly knee: Knee
+}
+
+function flankOf(building: Building, lumber: RoofLumber, side: EaveSide): Flank {
+  const { footprint, heights, roof } = building
+  const line = had(roof.gambrel)
+  const out = outOf[side]
+  const outside = outsideOf(building, side)
+  const height = heights[side]
+  const common = {
+    falls: side,
+    depth: lumber.rafter.depth,
+    places: placesTo(building, lumber.rafter, side),
+    whole: { from: 0, to: footprint.length },
+  }
+  const low = slopedFace({
+    ...common,
+    id: `${side}-low`,
+    name: `${side}-low`,
+    angle: line.lower,
+    outside,
+    level: height + line.heightAbovePlate,
+  })
+  const upper = slopedFace({
+    ...common,
+    id: `${side}-high`,
+    name: `${side}-high`,
+    angle: line.upper,
+    outside: outside - line.knee.in,
+    level: height + line.knee.up,
+  })
+  const half = radians((line.lower + line.upper) / 2)
+  // up the slopes, square to half the turn
+  const up = vec(-out.x * Math.cos(half), -out.y * Math.cos(half), Math.sin(half))
+  const at = vec(out.x * (outside - line.knee.in), out.y * (outside - line.knee.in), height + line.knee.up)
+  const middle: Plane = { normal: up, offset: up.x * at.x + up.y * at.y + up.z * at.z }
+  const down: Plane = { normal: vec(-up.x, -up.y, -up.z), offset: -middle.offset }
+  return {
+    upper,
+    eave: lowEave({
+      face: low,
+      height,
+      heightAbovePlate: line.heightAbovePlate,
+      outside,
+      reach: { value: line.foot.out, field: 'roof.overhang.eave' },
+      run: line.knee.in,
+      along: alongGables(building),
+    }),
+    knee: {
+      kind: 'knee',
+      id: `${side}-knee`,
+      side,
+      sides: [
+        { face: low, end: middle },
+        { face: upper, end: down },
+      ],
+      middle,
+      in: line.knee.in,
+      level: height + line.knee.up,
+    },
+  }
+}
+
+function linesOf(building: Building, lumber: RoofLumber): RoofLines {
+  const { roof } = building
+  const [south, north] = [flankOf(building, lumber, 'south'), flankOf(building, lumber, 'north')]
+  const faces = [south.eave.face, south.upper, north.eave.face, north.upper]
+  const ridge = ridgeOver(building, lumber, south.upper, north.upper)
+  return {
+    faces,
+    edges: [
+      south.eave,
+      north.eave,
+      south.knee,
+      north.knee,
+      ridge.edge,
+      ...rakesOf(faces, roof.overhang.gable),
+    ],
+    coverSetback: setbackOf(building, lumber),
+    highest: ridge.top,
+  }
+}
+
+/** The ridge over the middle: where chords meet, or a board between the upper rafters. */
+function ridgeOver(
+  building: Building,
+  { ridge }: RoofLumber,
+  south: RoofFace,
+  north: RoofFace,
+): { readonly edge: Ridge; readonly top: number } {
+  const { footprint, heights, roof } = building
+  const line = had(roof.gambrel)
+  const at = footprint.width / 2
+  const thick = roof.carried === 'rafters' ? ridge.thickness : 0
+  const top = heights.south + line.peak - (thick / 2) * Math.tan(radians(line.upper))
+  return {
+    top,
+    edge: {
+      kind: 'ridge',
+      id: 'ridge',
+      sides: [
+        { face: south, end: plumbPlaneAt(outOf.north, at - thick / 2) },
+        { face: north, end: plumbPlaneAt(outOf.south, -at - thick / 2) },
+      ],
+      middle: planeAcross('y', at),
+      at,
+      board: thick ? { from: at - thick / 2, to: at + thick / 2, bottom: top - ridge.depth, top } : null,
+      along: alongGables(building),
+    },
+  }
+}
+
+const problemsOf = (building: Building, { rafter }: RoofLumber): Problem[] => [
+  ...gambrelProblems(building),
+  ...tightSpacing(building, rafter),
+]
