@@ -183,7 +183,9 @@ const sayHandle = (handle: Handle): string => showEntry(drag.valueOf(handle), un
         }"
       >
         <MeasureField v-if="each.field && !still" :path="each.field" :value="each.value ?? 0" bare />
-        <span v-else class="read figures">{{ sayLength(Number(each.value), units).replace(' mm', '') }}</span>
+        <span v-else class="read figures">{{
+          each.kind === 'pitch' ? each.text : sayLength(Number(each.value), units).replace(' mm', '')
+        }}</span>
       </span>
       <button
         v-for="{ handle, at, atFault } in still ? [] : laid.rings"

@@ -2,17 +2,18 @@
 import { isSide } from '../../core/design'
 import type { Wall } from '../../core/frame'
 import { type MarkedPair, rakeStrips } from '../../core/plan'
+import { capital, saySlope } from '../../core/words'
 
 /** A wall's plates marked as a pair, or one along the slope. */
 const props = defineProps<{ wall: Wall; pair: MarkedPair }>()
 const bench = useBench()
 const rakes = computed(() => (bench.plan ? rakeStrips(bench.plan.frame, props.wall.name) : []))
-const plate = ref<'bottom' | 'south' | 'north'>('bottom')
+const plate = ref('bottom')
 const plates = computed(() => [
   { value: 'bottom', label: 'Bottom plate' },
-  ...rakes.value.map(({ side }) => ({
-    value: side,
-    label: rakes.value.length > 1 ? `${side === 'south' ? 'South' : 'North'} slope` : 'Along the slope',
+  ...rakes.value.map(({ slope }) => ({
+    value: slope,
+    label: rakes.value.length > 1 ? capital(`${saySlope(slope)} slope`) : 'Along the slope',
   })),
 ])
 watch(
@@ -21,7 +22,7 @@ watch(
     plate.value = 'bottom'
   },
 )
-const rake = computed(() => rakes.value.find(each => each.side === plate.value))
+const rake = computed(() => rakes.value.find(each => each.slope === plate.value))
 const strip = computed(() => rake.value ?? props.pair)
 const posts = computed(
   () => isSide(props.wall.name) && bench.design?.walls.sides[props.wall.name].build === 'posts',
@@ -31,7 +32,7 @@ const names = computed(() =>
 )
 const what = computed(() =>
   rake.value
-    ? `Top plate along the ${rake.value.side} slope`
+    ? `Top plate along the ${saySlope(rake.value.slope)} slope`
     : props.pair.boards === 1
       ? 'Bottom plate'
       : posts.value
@@ -50,7 +51,7 @@ const end = computed(
   <div class="marks">
     <div class="foot">
       <p class="caption quiet">
-        Mark from the {{ rake ? 'eave' : end }} end{{ rake ? ', along the lower face' : '' }}: near sides, X
+        Mark from the {{ rake ? 'low' : end }} end{{ rake ? ', along the lower face' : '' }}: near sides, X
         ahead.
       </p>
       <SelectButton

@@ -84,7 +84,9 @@ function roofOffers(plan: Plan): Offer[] {
     ...(roof.blocking.plate === 'none' && roof.blocking.rows === 0
       ? [offer('Blocks', 'roof.blocking', set('roof.blocking.plate', 'plumb'))]
       : []),
-    ...(sloped && !roof.purlins ? [offer('Purlins', 'roof.purlins', addPurlins)] : []),
+    ...(sloped && !roof.purlins && !parts.includes('knees')
+      ? [offer('Purlins', 'roof.purlins', addPurlins)]
+      : []),
     ...(plan.roof && roof.openings.length < MOST_ROOF_OPENINGS
       ? roofOpeningKinds
           .filter(kind => kind !== 'stair' || ties.includes('ceiling'))

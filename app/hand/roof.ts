@@ -1,6 +1,16 @@
-import { roofHas, type RoofOpeningKind, type RoofPart, type SideName, type TieKind } from '../../core/design'
+import {
+  foundAnotherWay,
+  type GambrelWay,
+  limits,
+  roofHas,
+  withEdit,
+  type RoofOpeningKind,
+  type RoofPart,
+  type SideName,
+  type TieKind,
+} from '../../core/design'
 import { eavesOf } from '../../core/lines'
-import { isOfRoofOpening } from '../../core/frame'
+import { chordFace, faceOf, isOfRoofOpening } from '../../core/frame'
 import { cardOf } from '../../core/plan'
 import { roofOpeningWords, sideWords } from '../../core/words'
 import { figureRows } from '../logic/card-rows'
@@ -12,6 +22,7 @@ import {
   ridgeCarries,
   type SeatChoice,
   withPurlins,
+  withKneeShare,
   withTies,
 } from '../logic/changes/roof'
 import {
@@ -73,10 +84,11 @@ export function roof(at: At): Row[] {
   const has = roofHas(roof)
   return [
     block('shape'),
-    ...lengths(at, 'roof.pitch'),
-    ...has.peak.flatMap(part => length(at, `roof.peak.${part}`)),
+    ...carrier(at),
+    ...(hasPart(at, 'knees') ? knees(at) : lengths(at, 'roof.pitch')),
+    ...(hasPart(at, 'knees') ? [] : has.peak).flatMap(part => length(at, `roof.peak.${part}`)),
     ...(hasPart(at, 'strip') ? lengths(at, 'roof.raised.at') : []),
-    board(at, 'roof.rafter'),
+    board(at, 'roof.rafter', hasPart(at, 'trusses') ? 'Chords' : undefined),
     choice(
       at,
       'roof.panel',
@@ -111,39 +123,170 @@ const overhangs = (at: At): Row[] => [
   ...(hasPart(at, 'ends') ? length(at, 'roof.overhang.gable') : []),
 ]
 
+/** What carries the roof, where there is a choice. */
+function carrier(at: At): Row[] {
+  const { carriers } = roofHas(at.design.roof)
+  if (carriers.length < 2) return []
+  const words = { trusses: 'Trusses', rafters: 'Rafters' } as const
+  return [
+    choice(
+      at,
+      'roof.carried',
+      carriers.map(value => ({ value, label: words[value] })),
+      { value: at.plan.building.roof.carried },
+    ),
+  ]
+}
+
+const shares = [
+  { of: 1 / 8, label: 'An eighth of the span in' },
+  { of: 1 / 6, label: 'A sixth' },
+  { of: 1 / 5, label: 'A fifth' },
+  { of: 1 / 4, label: 'A quarter' },
+  { of: 1 / 3, label: 'A third' },
+] as const
+
+/** Where the knee is asked for by two pitches: at a height, or a part of the span in. */
+function kneeShare(at: At): Row {
+  const share = at.design.roof.gambrel.knee.share
+  const known = shares.findIndex(each => share !== null && Math.abs(each.of - share) < 1e-9)
+  return choice(
+    at,
+    'roof.gambrel.knee.share',
+    [
+      { value: 'up', label: 'At its height' },
+      ...shares.map(({ label }, i) => ({ value: String(i), label })),
+      ...(share !== null && known < 0
+        ? [{ value: 'own', label: `${Math.round(share * 1000) / 10} % of the span in` }]
+        : []),
+    ],
+    {
+      name: 'The knee lies',
+      value: share === null ? 'up' : known < 0 ? 'own' : String(known),
+      change: to => design => withKneeShare(at.plan, design, shares[Number(to)]?.of ?? null),
+    },
+  )
+}
+
+/** How a gambrel's line is found, and its numbers. */
+export function knees(at: At): Row[] {
+  const { gambrel } = at.design.roof
+  const { by, foot } = gambrel
+  return [
+    choice(
+      at,
+      'roof.gambrel.by',
+      [
+        { value: 'half-octagon', label: 'Four equal chords' },
+        { value: 'knee', label: 'The knee' },
+        { value: 'pitches', label: 'Two pitches' },
+        { value: 'headroom', label: 'Headroom' },
+      ],
+      { change: to => design => foundAnotherWay(design, at.plan.building, to as GambrelWay) },
+    ),
+    ...(by === 'half-octagon'
+      ? [say('On a half circle: every joint is cut at 22.5°. The span and the overhang decide its size.')]
+      : []),
+    ...(by === 'knee'
+      ? lengths(at, 'roof.gambrel.knee.in', 'roof.gambrel.knee.up', 'roof.pitch', 'roof.peak.height')
+      : []),
+    ...(by === 'pitches'
+      ? [
+          ...lengths(at, 'roof.gambrel.lower', 'roof.pitch'),
+          kneeShare(at),
+          ...(gambrel.knee.share === null ? length(at, 'roof.gambrel.knee.up') : []),
+        ]
+      : []),
+    ...(by === 'headroom'
+      ? [
+          ...lengths(at, 'roof.gambrel.headroom.height', 'roof.gambrel.headroom.width', 'roof.pitch'),
+          say('The upper pitch is the least that you take; the lower one follows.'),
+        ]
+      : []),
+    choice(at, 'roof.gambrel.foot.rule', [
+      { value: 'over-plate', label: 'Notched over the wall' },
+      { value: 'on-plate', label: 'Cut level on the plate' },
+    ]),
+    ...(foot.rule === 'over-plate'
+      ? [
+          ...lengths(at, 'roof.overhang.eave', 'roof.gambrel.foot.drop'),
+          ...(foot.drop === null
+            ? []
+            : [
+                act('Let the drop follow', 'pi pi-undo', design =>
+                  withEdit(design, 'roof.gambrel.foot.drop', null),
+                ),
+              ]),
+        ]
+      : []),
+  ]
+}
+
+/** The trusses: what they are of, and their gussets. */
+export function trusses(at: At): Row[] {
+  const { truss } = at.plan.building.roof
+  if (!truss) return []
+  return [
+    choice(
+      at,
+      'roof.truss.kind',
+      [
+        { value: 'open', label: 'Open: four chords' },
+        { value: 'bottom-chord', label: 'With a bottom chord' },
+      ],
+      { value: truss.kind },
+    ),
+    board(at, 'roof.rafter', 'Chords'),
+    ...(truss.kind === 'bottom-chord' ? [board(at, 'roof.truss.bottom')] : []),
+    ...length(at, 'roof.spacing'),
+    head('Gussets'),
+    ...lengths(at, 'roof.truss.gusset.thickness', 'roof.truss.gusset.leg'),
+    choice(at, 'roof.truss.gusset.nails', numbers(limits.gussetNails.min, limits.gussetNails.max)),
+    say('Glued and nailed on both faces; inside alone on end trusses that are sheathed.'),
+    say('What trusses carry is not reckoned here: a table, an engineer or the building department decides.'),
+  ]
+}
+
 /** One slope: its pitch, its reach and the figures of its rafters. */
 export function slope(at: At): Row[] {
   const side: SideName = at.subject.side ?? 'south'
   const { roof } = at.plan.frame
   const has = roofHas(at.design.roof)
   const own = has.peak.includes('at') && side === 'north' ? 'roof.northPitch' : 'roof.pitch'
-  const face = roof.faces.find(({ falls }) => falls === side)
+  const faces = roof.faces.filter(({ falls }) => falls === side)
   const eave = eavesOf(roof).find(each => each.side === side)
-  const piece = at.plan.pieces.find(
-    ({ role, members }) =>
-      (role === 'rafter' || role === 'roof-joist' || role === 'jack-rafter') &&
-      at.plan.frame.members.some(
-        ({ id, where }) => id === members[0] && where.of?.kind === 'face' && where.of.id === face?.id,
-      ),
+  const { members } = at.plan.frame
+  const pieces = faces.flatMap(({ id: face }) =>
+    at.plan.pieces
+      .filter(
+        ({ role, members: ids }) =>
+          ['rafter', 'roof-joist', 'jack-rafter', 'lower-chord', 'upper-chord'].includes(role) &&
+          members.some(
+            ({ id, where }) => id === ids[0] && (faceOf(where) === face || chordFace(where) === face),
+          ),
+      )
+      .slice(0, 1),
   )
+  const line = at.plan.building.roof.gambrel
   return [
-    ...length(at, own),
+    ...(line
+      ? line.by === 'half-octagon'
+        ? []
+        : lengths(at, ...(line.by === 'pitches' ? (['roof.gambrel.lower'] as const) : []), 'roof.pitch')
+      : length(at, own)),
     ...(eave ? length(at, eave.reach.field) : []),
     board(at, 'roof.rafter'),
     ...length(at, 'roof.spacing'),
     ...seat(at),
-    ...(piece
-      ? [
-          head(`Figures of ${piece.mark}`),
-          { kind: 'figures', rows: figureRows(cardOf(at.plan, piece), at.units) } as const,
-        ]
-      : []),
+    ...pieces.flatMap((piece): Row[] => [
+      head(`Figures of ${piece.mark}`),
+      { kind: 'figures', rows: figureRows(cardOf(at.plan, piece), at.units) },
+    ]),
   ]
 }
 
 /** What carries the rafters' upper ends. */
 export function ridge(at: At): Row[] {
-  const { roof } = at.design
   const plies = numbers(1, 3)
   if (hasPart(at, 'ledger')) return [board(at, 'roof.ridge', 'Ledger')]
   if (hasPart(at, 'strip'))
@@ -164,8 +307,14 @@ export function ridge(at: At): Row[] {
         { value: 'backed', label: 'Backed' },
       ]),
     ]
+  return [board(at, 'roof.ridge'), ...(hasPart(at, 'beam') ? beam(at) : [])]
+}
+
+/** Whether the ridge carries, and what it stands on. */
+function beam(at: At): Row[] {
+  const { roof } = at.design
+  const plies = numbers(1, 3)
   return [
-    board(at, 'roof.ridge'),
     choice(
       at,
       'roof.beam',

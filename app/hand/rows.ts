@@ -48,6 +48,8 @@ const tables: Readonly<Record<SubjectKind, (at: At) => Row[]>> = {
   roof: roof.roof,
   slope: roof.slope,
   ridge: roof.ridge,
+  knees: roof.knees,
+  trusses: roof.trusses,
   tails: roof.tails,
   ends: roof.ends,
   ties: roof.ties,

@@ -41,6 +41,59 @@ const sketches: Readonly<Record<string, readonly Sketch[]>> = {
     sketch('None: cut level along the bottom', ['M40 26L88 3V23L58 40H40z'], [plate], ['M40 40H58']),
     sketch('None: on a wedge', ['M12 27L88 1V19L12 45z'], [plate, 'M40 40H58V30z'], ['M40 40H58']),
   ],
+  'roof.carried': [
+    sketch(
+      'Trusses, built flat and stood up whole',
+      ['M8 56L20 24L48 10L76 24L88 56H82L72 28L48 16L24 28L14 56z'],
+      [],
+      ['M14 32L24 20L34 24 M40 16L48 8L56 16 M82 32L72 20L62 24'],
+    ),
+    sketch(
+      'Rafters, to a ridge board',
+      ['M8 56L20 24L46 12V18L24 28L14 56z', 'M88 56L76 24L50 12V18L72 28L82 56z'],
+      ['M46 8h4v18h-4z', 'M18 30h10v4h-10z', 'M68 30h10v4h-10z'],
+    ),
+  ],
+  'roof.gambrel.by': [
+    sketch(
+      'Four equal chords on a half circle',
+      [],
+      ['M4 52h88v4h-88z'],
+      ['M8 52L20 24L48 12L76 24L88 52', 'M8 52A40 40 0 0 1 88 52'],
+    ),
+    sketch(
+      'The knee: in from the wall, up over the plate',
+      [],
+      ['M4 52h88v4h-88z'],
+      ['M8 52L24 22L48 10L72 22L88 52', 'M8 22H24 M24 22V52'],
+    ),
+    sketch(
+      'Two pitches',
+      [],
+      ['M4 52h88v4h-88z'],
+      ['M8 52L24 22L48 10L72 22L88 52', 'M4 40V26H12z M28 12V6H40z'],
+    ),
+    sketch(
+      'What stays clear inside',
+      [],
+      ['M4 52h88v4h-88z'],
+      ['M8 52L24 22L48 10L72 22L88 52', 'M28 52V26H68V52'],
+    ),
+  ],
+  'roof.gambrel.foot.rule': [
+    sketch(
+      'Notched over the wall',
+      ['M60 2L26 56H14L34 24H44L58 2z'],
+      ['M34 24h20v8h-20z M34 32h20v24h-20z'],
+      ['M34 24H44'],
+    ),
+    sketch(
+      'Cut level on the plate',
+      ['M62 2L54 24H34L50 2z'],
+      ['M34 24h20v8h-20z M34 32h20v24h-20z'],
+      ['M34 24H54'],
+    ),
+  ],
   'roof.tail': [
     sketch('Plumb', [tail('10 51V31')], [wall], ['M10 51V31']),
     sketch('Square to the slope', [tail('14 50L6 34')], [wall], ['M14 50L6 34']),

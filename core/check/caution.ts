@@ -33,6 +33,8 @@ export type CautionCode =
   | 'opening-hangers'
   | 'flue-clear'
   | 'low-pitch'
+  | 'truss-unchecked'
+  | 'trusses-far'
   | 'no-ties'
   | 'beam-unchecked'
   | 'beam-on-header'

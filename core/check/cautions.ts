@@ -6,11 +6,12 @@ import { northSlope, type Plan, standsOn, stretchOf } from '../plan'
 import type { Caution, CautionCode } from './caution'
 import { groundCautions } from './ground'
 import { wallCautions } from './walls'
+import { trussCautions } from './trusses'
 import { customary, roofCautions, lookoutCautions, flatCautions, purlinCautions } from './roof-cautions'
 
 /** All cautions of a plan, the roof's first. */
 export function cautionsOf(plan: Plan): Caution[] {
-  const rafters = idsOf(plan.frame, 'rafter')
+  const rafters = idsOf(plan.frame, 'rafter', 'lower-chord')
   // slopes of unlike pitch are each held to the limits; what both pass is said once
   const readings = plan.roof ? [plan.roof, northSlope(plan)].filter(each => each !== null) : []
   const all = readings.flatMap(roof => roofCautions(plan, roof, rafters))
@@ -25,6 +26,7 @@ export function cautionsOf(plan: Plan): Caution[] {
   )
   return [
     ...roof,
+    ...trussCautions(plan),
     ...lookoutCautions(plan),
     ...flatCautions(plan),
     ...purlinCautions(plan),

@@ -104,6 +104,12 @@ function stripCautions(plan: Plan, roof: RoofReading): Caution[] {
 
 function ridgeCautions(plan: Plan, roof: RoofReading): Caution[] {
   const { frame, building } = plan
+  if (
+    !ridgeOf(frame.roof)?.board &&
+    frame.roof.faces.every(face => face.places.length > 0) &&
+    building.roof.truss
+  )
+    return []
   if (!ridgeOf(frame.roof)) return []
   if (building.roof.beam) return beamCautions(plan)
   const low = roof.angle < customary.ridgeBoardAngle - HAIR

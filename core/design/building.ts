@@ -1,8 +1,7 @@
 import type { Pitch } from '../measure'
 import type { Design } from './design'
 import type { Hip, Roof, TieKind } from './roof'
-import type { Carrier, GambrelFoot, GambrelWay, Truss, TrussKind } from './gambrel'
-import type { GambrelAsk } from './roofs/gambrel-line'
+import type { Carrier, GambrelLine, Gussets, Truss, TrussKind } from './gambrel'
 import type { Firring, Raised } from './roof-parts'
 import type { Seat } from './seat'
 import { type SideName, sideNames } from './sides'
@@ -10,11 +9,11 @@ import { heightOf } from './walls'
 
 /**
  * Parts that only some roofs have: a ridge board, one that may be a beam, hips, firrings over level joists,
- * an open strip between two slopes, a ledger on a house, knees between two slopes that fall one way, ends over
- * gables, and tails that lie in the slope.
+ * an open strip between two slopes, a ledger on a house, knees between two slopes that fall one way, ends
+ * over gables, and tails that lie in the slope.
  */
 export type RoofPart =
-  'ridge' | 'beam' | 'hips' | 'firrings' | 'strip' | 'ledger' | 'knees' | 'ends' | 'sloped-tails'
+  'ridge' | 'beam' | 'hips' | 'firrings' | 'strip' | 'ledger' | 'knees' | 'trusses' | 'ends' | 'sloped-tails'
 
 /** What a roof has, as its shape and its high side make it: what is asked instead of what it is called. */
 export interface RoofHas {
@@ -35,28 +34,13 @@ export interface RoofHas {
   readonly endWalls: { readonly rake: boolean; readonly step: boolean }
 }
 
-/**
- * A gambrel's roof line as it is worked out, mm and degrees: its foot `out` from the wall's outside and `drop`
- * under the plate; its slopes; how far over the plate it passes the wall's outside, plumb; its knee, level from
- * the wall's outside, over the plate, and as a part of the span; its peak over the plate; and what is clear
- * between the chords, over a floor that lies so far over the plate.
- */
-export interface GambrelLine {
-  readonly by: GambrelWay
-  readonly foot: { readonly rule: GambrelFoot; readonly out: number; readonly drop: number }
-  readonly lower: number
-  readonly upper: number
-  readonly heightAbovePlate: number
-  readonly knee: { readonly in: number; readonly up: number; readonly share: number }
-  readonly peak: number
-  readonly headroom: { readonly height: number; readonly width: number; readonly floor: number }
-  /** What it was worked out from. */
-  readonly ask: GambrelAsk
-}
-
 /** A roof's trusses, their kind decided. */
 export interface BuildingTruss extends Truss {
   readonly kind: TrussKind
+  /** How far along its members gussets reach, and how far at most they can. */
+  readonly gusset: Gussets & { readonly leg: number; readonly asked: number | null; readonly most: number }
+  /** How far from the end walls' outsides trusses between the end ones stand at least. */
+  readonly apart: number
 }
 
 /** A roof's part of a building: null stands for what the roof has not. */

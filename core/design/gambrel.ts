@@ -21,9 +21,9 @@ export type GambrelFoot = (typeof gambrelFeet)[number]
  * A gambrel's roof line. `foot.drop`: how far under the plate's top the line's low corner lies that is the
  * eaves' overhang outside the wall; null for a notch as deep as the wall and half the chord let it be. The
  * knee: `in` level from the wall's outside, `up` over the plate, `share` its level place as a part of the
- * span, used by two pitches. `lower` the lower slopes' pitch; the upper ones' is the roof's. `headroom`: clear
- * `height` over the loft, or the plate, over a `width` about the middle. What a way does not use is kept, and
- * null where it was never asked; mm.
+ * span, used by two pitches. `lower` the lower slopes' pitch; the upper ones' is the roof's. `headroom`:
+ * clear `height` over the loft, or the plate, over a `width` about the middle. What a way does not use is
+ * kept, and null where it was never asked; mm.
  */
 export interface Gambrel {
   readonly by: GambrelWay
@@ -31,6 +31,42 @@ export interface Gambrel {
   readonly knee: { readonly in: number | null; readonly up: number | null; readonly share: number | null }
   readonly lower: Pitch | null
   readonly headroom: { readonly height: number; readonly width: number } | null
+}
+
+/** A gambrel as it is asked for, and what of its building its line hangs on; mm. */
+export interface GambrelAsk {
+  readonly gambrel: Gambrel
+  /** The upper slopes', and the ridge's level over the plate in its stead where that is asked for. */
+  readonly upper: Pitch
+  readonly peak: number | null
+  readonly width: number
+  readonly eave: number
+  /** Of the chords, and of the wall's plate under them. */
+  readonly depth: number
+  readonly plate: number
+  /** Thickness of a ridge board between the upper rafters; 0 where chords meet. */
+  readonly ridge: number
+  /** What is stood on under the clear height, over the plate. */
+  readonly floor: number
+}
+
+/**
+ * A gambrel's roof line as it is worked out, mm and degrees: its foot `out` from the wall's outside and
+ * `drop` under the plate; its slopes; how far over the plate it passes the wall's outside, plumb; its knee,
+ * level from the wall's outside, over the plate, and as a part of the span; its peak over the plate; and what
+ * is clear between the chords, over a floor that lies so far over the plate.
+ */
+export interface GambrelLine {
+  readonly by: GambrelWay
+  readonly foot: { readonly rule: GambrelFoot; readonly out: number; readonly drop: number }
+  readonly lower: number
+  readonly upper: number
+  readonly heightAbovePlate: number
+  readonly knee: { readonly in: number; readonly up: number; readonly share: number }
+  readonly peak: number
+  readonly headroom: { readonly height: number; readonly width: number; readonly floor: number }
+  /** What it was worked out from. */
+  readonly ask: GambrelAsk
 }
 
 export const defaultGambrel: Gambrel = {
@@ -78,18 +114,18 @@ export const trussKinds = ['open', 'bottom-chord'] as const
 export type TrussKind = (typeof trussKinds)[number]
 
 /**
- * Plates of sheet over a truss's joints: how thick, how far along each member from the joint, and how many
- * nails each member's end has in a face, at least; mm.
+ * Plates of sheet over a truss's joints: how thick, how far along each member from the joint, null for a foot
+ * or as far as the shortest member lets be, and how many nails each member's end has in a face, at least; mm.
  */
 export interface Gussets {
   readonly thickness: number
-  readonly leg: number
+  readonly leg: number | null
   readonly nails: number
 }
 
 /**
- * A roof's trusses: their kind, null for the usual of the shape; the sections of their bottom chords and webs,
- * the top chords being of the rafters'; and their gussets.
+ * A roof's trusses: their kind, null for the usual of the shape; the sections of their bottom chords and
+ * webs, the top chords being of the rafters'; and their gussets.
  */
 export interface Truss {
   readonly kind: TrussKind | null
@@ -100,7 +136,7 @@ export interface Truss {
 export const defaultTruss: Truss = {
   kind: null,
   bottom: '2x6',
-  gusset: { thickness: 0.5 * INCH, leg: 12 * INCH, nails: 6 },
+  gusset: { thickness: 0.5 * INCH, leg: null, nails: 6 },
 }
 
 export const trussSchema = z
@@ -110,7 +146,7 @@ export const trussSchema = z
     gusset: z
       .strictObject({
         thickness: lengthField(limits.sheet).default(defaultTruss.gusset.thickness),
-        leg: lengthField(limits.gussetLeg).default(defaultTruss.gusset.leg),
+        leg: lengthField(limits.gussetLeg).nullable().default(null),
         nails: z.number().int().min(limits.gussetNails.min).max(limits.gussetNails.max).default(6),
       })
       .default(defaultTruss.gusset),

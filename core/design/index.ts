@@ -37,7 +37,9 @@ export {
   type Carrier,
   type Gambrel,
   gambrelFeet,
+  type GambrelAsk,
   type GambrelFoot,
+  type GambrelLine,
   type GambrelWay,
   gambrelWays,
   type Gussets,
@@ -144,15 +146,23 @@ export {
   type Walls,
 } from './walls'
 export { type Migration, migrations, toCurrent, type VersionFault } from './versions'
-export { type Building, type BuildingRoof, type BuildingTruss, type GambrelLine, had, type RoofHas, type RoofPart } from './building'
+export {
+  type Building,
+  type BuildingRoof,
+  type BuildingTruss,
+  had,
+  type RoofHas,
+  type RoofPart,
+} from './building'
 export {
   chordEdges,
   foundAnotherWay,
-  type GambrelAsk,
   gambrelLine,
   hasRoof,
   ledgerRise,
+  legMost,
   lowerReach,
+  usualHeadroom,
   lowSide,
   meeting,
   type Meeting,

@@ -50,8 +50,10 @@ export const limits = {
   roofAngle: { min: 0.5, max: 70 },
   /** Clear over blocks between rafters. */
   air: { min: 0, max: 75 },
-  /** Of a gambrel: its low corner under the plate, its knee, what is clear inside, the lower slopes' degrees. */
-  footDrop: { min: -600, max: 2000 },
+  /**
+   * Of a gambrel: its low corner under the plate, its knee, what is clear inside, the lower slopes' degrees.
+   */
+  footDrop: { min: 0, max: 2000 },
   kneeIn: { min: 50, max: 6000 },
   kneeUp: { min: 100, max: 6000 },
   kneeShare: { min: 0.02, max: 0.48 },

@@ -181,15 +181,13 @@ export interface Roof {
 }
 
 const pitchWithin = ({ min, max }: { readonly min: number; readonly max: number }) =>
-  z
-    .strictObject({ rise: z.number().positive().max(10000), run: z.number().positive().max(10000) })
-    .refine(
-      (pitch: Pitch) => {
-        const angle = pitchAngle(pitch)
-        return angle >= min && angle <= max
-      },
-      { params: { code: 'pitch' } },
-    )
+  z.strictObject({ rise: z.number().positive().max(10000), run: z.number().positive().max(10000) }).refine(
+    (pitch: Pitch) => {
+      const angle = pitchAngle(pitch)
+      return angle >= min && angle <= max
+    },
+    { params: { code: 'pitch' } },
+  )
 const pitchSchema = pitchWithin(limits.roofAngle)
 const lowerSchema = pitchWithin(limits.lowerAngle)
 

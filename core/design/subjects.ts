@@ -12,6 +12,8 @@ export const subjectKinds = [
   'ridge',
   'tails',
   'ends',
+  'knees',
+  'trusses',
   'ties',
   'purlins',
   'blocks',
@@ -98,6 +100,8 @@ function roofSubjects({ roof }: Design): Subject[] {
       ? [of('ridge', 'ridge', { paths: ['roof.ridge', 'roof.hip', 'roof.beam', 'roof.raised'] })]
       : []),
     ...(has.parts.includes('firrings') ? [of('firrings', 'firring')] : []),
+    ...(has.parts.includes('knees') ? [of('knees', 'knees', { paths: ['roof.gambrel', 'roof.peak'] })] : []),
+    ...(has.parts.includes('trusses') ? [of('trusses', 'truss', { paths: ['roof.truss'] })] : []),
     of('tails', 'tails', { paths: ['roof.tail', 'roof.tails', 'roof.fascia', 'roof.soffit'] }),
     ...(has.parts.includes('ends')
       ? [of('ends', 'ends', { paths: ['roof.ends', 'roof.overhang.gable'] })]

@@ -121,8 +121,8 @@ function wallDrawings(plan: Plan, wall: WallName): ListedDrawing[] {
       draw: () => pairStrip(plates, platePair(frame, wall), depth),
     },
     ...rakeStrips(frame, wall).map(strip => ({
-      ...listed('walls', 'plates', `${plates}-${strip.side}-slope`, wall, 2000),
-      draw: () => pairStrip(`${plates}-${strip.side}-slope`, strip, depth),
+      ...listed('walls', 'plates', `${plates}-${strip.slope}-slope`, wall, 2000),
+      draw: () => pairStrip(`${plates}-${strip.slope}-slope`, strip, depth),
     })),
   ]
 }

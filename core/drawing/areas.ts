@@ -1,5 +1,14 @@
 import { roofHas, roughSize, footOf, isSide, type SideName, wallSubject } from '../design'
-import { eaveOver, faceLevel, facesAcross, lowEaves, peakAcross, ridgeOf, roofLevel } from '../lines'
+import {
+  faceLevel,
+  facesAcross,
+  kneesOf,
+  peakAcross,
+  reachOf,
+  ridgeOf,
+  roofLevel,
+  slopeUnder,
+} from '../lines'
 import { isOfRoofOpening, type Wall, type WallName } from '../frame'
 import { findsOf, type Plan } from '../plan'
 import { stakeNames, rectangle } from '../survey'
@@ -52,8 +61,10 @@ export function sectionAreas(plan: Plan): Area[] {
   const reach = overhangs(plan)
   const house = roofHas(plan.design.roof).house
   const slopes = facesAcross(frame.roof).flatMap((face): Area[] => {
-    const low = face.falls === 'south' ? 0 : width
-    const high = highOf(plan, face.falls)
+    const { from, to } = reachOf(frame.roof, face)
+    const inward = (by: number): number => (face.falls === 'south' ? by : width - by)
+    const low = inward(Math.max(0, from))
+    const high = Number.isFinite(to) ? inward(to) : highOf(plan, face.falls)
     const foot = Math.min(heights[face.falls], faceLevel(face, low))
     return [
       shape(`roof.slopes.${face.falls}`, [
@@ -171,13 +182,10 @@ function hipSlopes(length: number, width: number): Area[] {
 function roofOpening({ building, frame }: Plan, i: number): Area[] {
   const of = building.roof.openings[i]
   if (!of || !frame.members.some(({ where }) => isOfRoofOpening(where, i + 1))) return []
-  const eave =
-    of.kind === 'stair'
-      ? eaveOver(frame.roof, 'south')
-      : lowEaves(frame.roof).find(each => each.side === of.slope)
-  if (!eave) return []
-  const { normal, offset } = eave.outside
-  const level = of.kind === 'stair' ? of.length : of.length * eave.face.top.normal.z
+  const slope = slopeUnder(frame.roof, of)
+  if (!slope) return []
+  const { normal, offset } = slope.eave.outside
+  const level = of.kind === 'stair' ? of.length : of.length * slope.face.top.normal.z
   const place = (along: number, inward: number): Corner =>
     Math.abs(normal.y) > 0.5 ? [along, normal.y * (offset - inward)] : [normal.x * (offset - inward), along]
   return [
@@ -213,13 +221,17 @@ export function wallAreas({ building, frame }: Plan, wall: Wall, layer: 'frame' 
   // with the gable over it, as the roof leaves it
   const over = (s: number): number => Math.max(height, roofLevel(frame.roof, s))
   const peak = Math.min(Math.max(peakAcross(frame.roof), 0), overall)
+  const knees = kneesOf(frame.roof).map(({ side, in: inward }) =>
+    side === 'south' ? inward : overall - inward,
+  )
+  const tops = [peak, ...knees].sort((a, b) => b - a)
   return [
     wall.along === 'y' && isSide(wall.name)
       ? shape(subject, [
           { x: 0, y: 0 },
           { x: overall, y: 0 },
           { x: overall, y: over(overall) },
-          { x: peak, y: over(peak) },
+          ...tops.map(x => ({ x, y: over(x) })),
           { x: 0, y: over(0) },
         ])
       : rect(subject, [0, 0], [overall, height]),

@@ -90,6 +90,11 @@ export type DimensionName =
   | 'eave'
   | 'high-eave'
   | 'ridge-top'
+  | 'knee-in'
+  | 'knee-up'
+  | 'foot-drop'
+  | 'headroom-width'
+  | 'headroom-height'
   | 'rise'
   | 'height-above-plate'
   | 'wall-length'
@@ -115,7 +120,8 @@ export interface PitchTag {
   readonly falls: 'left' | 'right'
   readonly angle: number
   readonly pitch: Pitch
-  readonly field: PitchPath
+  /** Null where it is only read. */
+  readonly field: PitchPath | null
 }
 
 /**

@@ -116,7 +116,7 @@ function figures(
       const { x, y } = on.at(tag.at)
       return {
         kind: 'pitch',
-        name: tag.field,
+        name: tag.field ?? `pitch at ${formatAngle(tag.angle)}`,
         at: { x: x + (tag.falls === 'left' ? -46 : 46), y: y - 34 },
         text: formatAngle(tag.angle),
         upright: false,

@@ -7,6 +7,7 @@ import { overhangs } from './section-reach'
 import { sectionMembers } from './section-members'
 import { dimensions, pitchTags } from './section-dimensions'
 import { handles } from './section-handles'
+import { gambrelLines } from './gambrel-section'
 
 /**
  * Across the building at a rafter, `at` its number from the west, or near the middle: walls, plates, the
@@ -32,6 +33,7 @@ export function roofSection(plan: Plan, at?: number): Drawing {
         ]
       : []),
     ...houseLine(plan),
+    ...gambrelLines(plan),
   ]
   return drawn('roof-section', {
     patches: seen(sectionMembers(plan, at), sectionView),

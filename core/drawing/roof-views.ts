@@ -1,4 +1,4 @@
-import { eaveOver, eavesOf, lowEaves } from '../lines'
+import { eaveOver, eavesOf, lowEaves, slopeUnder } from '../lines'
 import { ONE_READING } from '../measure'
 import { type SideName } from '../design'
 import { type Member, isOfRoofOpening, isOfWall } from '../frame'
@@ -67,12 +67,12 @@ function openingsDrawn({
   building,
   frame,
 }: Plan): { readonly handles: readonly Handle[]; readonly label: Label }[] {
-  const eaves = lowEaves(frame.roof)
-  return building.roof.openings.flatMap(({ kind, slope, at, up, width, length }, i) => {
-    const eave = kind === 'stair' ? eaveOver(frame.roof, 'south') : eaves.find(each => each.side === slope)
-    if (!eave || !frame.members.some(({ where }) => isOfRoofOpening(where, i + 1))) return []
-    const { normal, offset } = eave.outside
-    const level = kind === 'stair' ? length : length * eave.face.top.normal.z
+  return building.roof.openings.flatMap((opening, i) => {
+    const { kind, at, up, width, length } = opening
+    const slope = slopeUnder(frame.roof, opening)
+    if (!slope || !frame.members.some(({ where }) => isOfRoofOpening(where, i + 1))) return []
+    const { normal, offset } = slope.eave.outside
+    const level = kind === 'stair' ? length : length * slope.face.top.normal.z
     const place = (along: number, inward: number): Point =>
       Math.abs(normal.y) > 0.5
         ? { x: along, y: normal.y * (offset - inward) }

@@ -3,6 +3,7 @@ import { ONE_READING } from '../measure'
 import { heightField } from './height-field'
 import type { Plan, RoofReading } from '../plan'
 import { dimension, type Dimension, type PitchTag } from './drawing'
+import { gambrelDimensions, gambrelTags } from './gambrel-section'
 import { overhangs, topAt, isUnequal } from './section-reach'
 
 const foot = (x: number): { x: number; y: number } => ({ x, y: 0 })
@@ -30,7 +31,7 @@ export function dimensions(plan: Plan): Dimension[] {
       : []),
     ...eaves(plan),
     ...top(plan),
-    ...(roof ? ofRafters(plan, roof, uneven) : []),
+    ...(building.roof.gambrel ? gambrelDimensions(plan) : roof ? ofRafters(plan, roof, uneven) : []),
   ]
 }
 
@@ -58,6 +59,8 @@ function eaves(plan: Plan): Dimension[] {
       field,
     )
   const strip = stripOf(plan.frame.roof)
+  // chords cut on the plate reach nowhere
+  if (roof.gambrel?.foot.rule === 'on-plate') return []
   if (strip) return [at('south', 'roof.overhang.eave', 'eave'), overStrip(plan, strip.at)]
   if (roof.has.falls.length > 1) return [at('south', 'roof.overhang.eave', 'eave')]
   const low = roof.high === 'north' ? 'south' : 'north'
@@ -182,6 +185,7 @@ function pitchTag(
 }
 
 export function pitchTags(plan: Plan): PitchTag[] {
+  if (plan.building.roof.gambrel) return gambrelTags(plan)
   const { width } = plan.building.footprint
   const lines = plan.frame.roof
   const meet = peakAcross(lines)

@@ -3,6 +3,7 @@ import { heightField } from './height-field'
 import { tiePlate } from '../frame'
 import type { Plan } from '../plan'
 import { ring, type Handle } from './drawing'
+import { gambrelHandles } from './gambrel-section'
 import { overhangs, topAt, isUnequal } from './section-reach'
 
 /** Ties are dragged up and down beside the ridge; under one slope, its ceiling joists in the middle. */
@@ -60,6 +61,22 @@ export function handles(plan: Plan): Handle[] {
   const gable = frame.roof.faces.length > 1
   const low = !gable && building.roof.high === 'south' ? 'north' : 'south'
   if (stripOf(frame.roof)) return stripHandles(plan)
+  if (building.roof.gambrel)
+    return [
+      ...gambrelHandles(plan),
+      ...(reach.south > 0
+        ? [
+            ring(
+              'roof.overhang.eave',
+              { x: -reach.south, y: roofLevel(frame.roof, -reach.south) },
+              { x: -1, y: 0 },
+            ),
+          ]
+        : []),
+      ...tieHandles(plan),
+      ring('footprint.width', { x: width, y: 0 }, { x: 1, y: 0 }),
+      ...wallHandles(plan, ['north']),
+    ]
   const tail = low === 'south' ? { x: -reach.south, way: -1 } : { x: width + reach.north, way: 1 }
   const high = { x: low === 'south' ? width + reach.north : -reach.south, way: -tail.way }
   const unequal = isUnequal(plan)

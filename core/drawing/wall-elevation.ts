@@ -1,7 +1,7 @@
 import { eavesOf } from '../lines'
 import { HAIR, ONE_READING } from '../measure'
 import { footOf, isSide, roughSize, standsOnDeck } from '../design'
-import { centred, type Member, type Wall, type WallName, faceOf, isOfWall } from '../frame'
+import { centred, type Member, type Wall, type WallName, chordFace, faceOf, isOfWall } from '../frame'
 import { vec } from '../geometry'
 import { wallAreas } from './areas'
 import { type Plan, STACKED, type Stacked, stackingOf } from '../plan'
@@ -65,7 +65,9 @@ function endRafters({ frame }: Plan, wall: Wall): Member[] {
   if (wall.along === 'x' || eavesOf(frame.roof).some(eave => eave.side === wall.name)) return []
   const across = frame.roof.faces.filter(({ falls }) => falls === 'south' || falls === 'north')
   const slopes = across.map(({ id }) =>
-    frame.members.filter(({ where }) => faceOf(where) === id && where.name === 'rafter'),
+    frame.members.filter(
+      ({ where }) => (faceOf(where) === id && where.name === 'rafter') || chordFace(where) === id,
+    ),
   )
   return slopes.flatMap(rafters => rafters.slice(...(wall.name === 'west' ? [0, 1] : [-1])))
 }

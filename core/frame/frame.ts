@@ -8,6 +8,7 @@ import { cutOrders, type Member } from './member'
 import { type Memory, newMemory } from './memory'
 import { once } from './once'
 import {
+  lowered,
   type Problem,
   type Profile,
   profileOf,
@@ -21,7 +22,7 @@ import { refusedProblems } from './refused'
 import { type BearingPartition, frameRoof, type RoofFrame, rowsAcross, type Under } from './roof'
 import { roofLumber, type SectionOf, sectionsOf } from './sections'
 import { stackLines } from './stack-lines'
-import { bottomOf } from './truss'
+import { bottomOf, endDrop } from './truss'
 import { bearingPartitions } from './walls/bearing'
 import { coverDrops } from './walls/cover-drops'
 import { type FinishAsk, finishWalls } from './walls/finish'
@@ -74,7 +75,8 @@ export function frame(asked: Design, memory: Memory = newMemory()): Frame {
     frameRoof(shape, building, lumber, bearers, underTails(building, below)),
   )
   const framed = roof.orders.length > 0
-  const profile = memory.last('profile', [roof.lines], () => profileOf(roof.lines))
+  const drop = endDrop(building, lumber)
+  const profile = memory.last('profile', [roof.lines, drop], () => lowered(profileOf(roof.lines), drop))
   const rafters = framed && wallsReachRoof(building) ? profile : null
   const walls = frameWalls(building, lumber.plate, section, stack, rafters, memory)
   const over = { ...roof, profile, framed }
@@ -157,6 +159,7 @@ function finishing(
     brace: section(braceOf[building.lumber.yard]),
     slat: lumber.slat,
     rafter: lumber.rafter,
+    endDrop: endDrop(building, lumber),
     bottom: memory.shared('bottom', building.roof.truss && bottomOf(roof.lines, lumber, building.roof.truss)),
     lines: stack,
     memory,

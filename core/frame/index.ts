@@ -8,6 +8,7 @@ export { type Memory, newMemory } from './memory'
 export { type Hole, type Part, partFaces, type PartKind, partVolume } from './part'
 export type { Problem } from '../lines'
 export {
+  chordFace,
   faceOf,
   idOf,
   isInGable,

@@ -25,6 +25,8 @@ function stands({ in: within, of, run }: MemberPlace, { walls, roof, floor, open
       return within === 'roof' && roof.faces.some(({ id }) => id === of.id)
     case 'edge':
       return within === 'roof' && roof.edges.some(edge => edge.id === of.id)
+    case 'truss':
+      return within === 'roof' && of.number > 0 && of.number <= (roof.faces[0]?.places.length ?? 0)
     case 'roof-opening':
       return within === 'roof' && run.length > 0
   }

@@ -19,7 +19,8 @@ export interface MemberPlace {
 
 /**
  * What a board is a part of: a wall, what stands on a wall in the gable, a wall's opening; one of two frames
- * of a floor; a face of the roof, an edge of it, a truss or an opening of it. `spelled` is what ids say for a face.
+ * of a floor; a face of the roof, an edge of it, a truss or an opening of it. `spelled` is what ids say for a
+ * face.
  */
 export type PlaceOf =
   | { readonly kind: 'wall' | 'gable'; readonly id: WallId }
@@ -134,6 +135,10 @@ export const faceOf = ({ of }: MemberPlace): FaceId | null => (of?.kind === 'fac
 
 /** The number of the truss that something belongs to; null of other things. */
 export const trussOf = ({ of }: MemberPlace): number | null => (of?.kind === 'truss' ? of.number : null)
+
+/** The face that a truss's chord lies in; null of other things. */
+export const chordFace = ({ of, name, run }: MemberPlace): FaceId | null =>
+  of?.kind === 'truss' && name === 'chord' ? String(run[0]) : null
 
 /** Whether it is of an opening in the roof, by its number from 1. */
 export const isOfRoofOpening = ({ of }: MemberPlace, number: number): boolean =>

@@ -1,9 +1,19 @@
 import { roles } from '../trade'
 import Papa from 'papaparse'
 import { formatAngle, formatLength } from '../measure'
-import { inOrderOfWork, northSlope, type Piece, type Plan, type RoofReading, weightOf } from '../plan'
+import { kneesOf } from '../lines'
+import {
+  inOrderOfWork,
+  northSlope,
+  readFaces,
+  type Piece,
+  type Plan,
+  type RoofReading,
+  weightOf,
+} from '../plan'
 import { cautionsOf } from '../check'
 import {
+  capital,
   cutNames,
   sayCaution,
   sayDetails,
@@ -12,6 +22,7 @@ import {
   sayLoose,
   sayProblem,
   saySection,
+  saySlope,
   sayWeight,
 } from '../words'
 
@@ -77,10 +88,13 @@ export function cutListText(plan: Plan, order: ListOrder = 'section'): string {
   const { units } = design
   const say = (mm: number): string => sayLength(mm, units)
   const north = northSlope(plan)
-  const head = [
-    ...(roof ? slopeText(north ? 'South slope' : 'Roof', roof, say) : []),
-    ...(north ? slopeText('North slope', north, say) : []),
-  ]
+  const faces = kneesOf(plan.frame.roof).length ? readFaces(plan) : []
+  const head = faces.length
+    ? faces.flatMap(({ face, reading }) => slopeText(`${capital(saySlope(face.id))} slope`, reading, say))
+    : [
+        ...(roof ? slopeText(north ? 'South slope' : 'Roof', roof, say) : []),
+        ...(north ? slopeText('North slope', north, say) : []),
+      ]
   const listed = ordered(plan, order)
   const rows = listed.map(piece => [
     piece.mark,

@@ -4,6 +4,7 @@ import {
   detailsOf,
   type Loose,
   northSlope,
+  readFaces,
   type Piece,
   type Plan,
   type RoofReading,
@@ -30,6 +31,7 @@ export function planFile(plan: Plan): Record<string, unknown> {
     units,
     roof: roofPart(plan.roof),
     northSlope: roofPart(northSlope(plan)),
+    faces: readFaces(plan).map(({ face, reading }) => ({ face: face.id, ...roofPart(reading) })),
     pieces: plan.pieces.map(piece => piecePart(plan, piece)),
     totals: totalsPart(plan),
     lumber: {

@@ -10,12 +10,13 @@ import {
   cutOfFace,
   type CutName,
 } from '../board'
-import { type Member, faceOf } from '../frame'
+import { chordFace, type Member, faceOf } from '../frame'
+import { kneesOf, lowEaveOf } from '../lines'
 import { readHip, readJack } from './hips'
 import type { Piece } from './piece'
 import type { Plan } from './plan'
 import { bladeOf, type Stepping, stepping } from './stepping'
-import { readRoof, type RoofReading } from './roof'
+import { readFace, readRoof, type RoofReading } from './roof'
 import {
   type Figure,
   props,
@@ -90,8 +91,15 @@ interface Layout {
 function layout(plan: Plan, member: Member): Layout | null {
   const { frame, building } = plan
   const { eave } = building.roof.overhang
+  const onFace = member.role === 'rafter' ? faceOf(member.where) : chordFace(member.where)
+  const face = frame.roof.faces.find(each => each.id === onFace)
+  if (face && kneesOf(frame.roof).length > 0) {
+    const reading = readFace(frame, building.units, face)
+    const tail = lowEaveOf(frame.roof, face) ? eave : 0
+    return reading && { reading, tail, figures: rafterFigures(plan, reading) }
+  }
   if (member.role === 'rafter') {
-    const roof = readRoof(frame, building.units, faceOf(member.where) === 'north' ? 'north' : 'south')
+    const roof = readRoof(frame, building.units, onFace === 'north' ? 'north' : 'south')
     return roof && { reading: roof, tail: eave, figures: rafterFigures(plan, roof) }
   }
   const hip = readHip(frame, member)

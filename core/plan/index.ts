@@ -16,7 +16,7 @@ export {
   stretchOf,
 } from './marked-pair'
 export { inOrderOfWork, raising, type RaisingStep } from './raising'
-export { northSlope, readRoof, type RoofReading } from './roof'
+export { northSlope, readFace, readFaces, readRoof, type RoofReading } from './roof'
 export { type SheetCut, type SheetPiece, sheetsIn, sheetsOf } from './sheets'
 export { type Clearance, clearances, findsOf, type Nearness, nearnesses, type SiteFind } from './site'
 export { squareLayout, type SquareLayout, type SquareMark, type SquareMarkName } from './square'

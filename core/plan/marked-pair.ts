@@ -35,9 +35,9 @@ export interface MarkedPair {
   readonly step: number | null
 }
 
-/** The plate along a slope of a raked wall, marked on its lower face from its end at the eave wall. */
+/** The plate along a slope of a raked wall, by its face, marked on its lower face from its low end. */
 export interface RakeStrip extends MarkedPair {
-  readonly side: 'south' | 'north'
+  readonly slope: string
 }
 
 /** The stretch a member takes along an axis of the building, mm. */
@@ -112,11 +112,11 @@ const uprightsOf = (frame: Frame, name: WallName): Member[] =>
  * wall with level plates.
  */
 export const rakeStrips = (frame: Frame, name: WallName): readonly RakeStrip[] =>
-  (['south', 'north'] as const).flatMap(side => rakeStrip(frame, name, side))
+  frame.roof.faces.flatMap(({ id }) => rakeStrip(frame, name, id))
 
-function rakeStrip(frame: Frame, name: WallName, side: RakeStrip['side']): RakeStrip[] {
+function rakeStrip(frame: Frame, name: WallName, slope: string): RakeStrip[] {
   const rows = frame.members
-    .filter(({ where }) => isOfWall(where, name) && where.name === 'plate/top' && where.run[0] === side)
+    .filter(({ where }) => isOfWall(where, name) && where.name === 'plate/top' && where.run[0] === slope)
     .map(lowerFace)
   const [first, last] = [rows[0], rows[rows.length - 1]]
   if (!first || !last) return []
@@ -145,7 +145,7 @@ function rakeStrip(frame: Frame, name: WallName, side: RakeStrip['side']): RakeS
     {
       ...unmarked,
       boards: 1,
-      side,
+      slope,
       length: along(last.head.y),
       marks,
       joints: rows.slice(0, -1).map(row => along(row.head.y)),

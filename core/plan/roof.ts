@@ -4,12 +4,15 @@ import {
   faceTo,
   headPlane,
   highEaveOf,
+  kneeUnder,
   lowEaveOf,
   ridgeOf,
   type RoofFace,
+  type RoofLines,
 } from '../lines'
 import { type CutBoard, cutLine, cutOfFace, notches } from '../board'
 import {
+  add,
   distanceTo,
   downOf,
   meets,
@@ -22,7 +25,7 @@ import {
   vec,
 } from '../geometry'
 import type { Building } from '../design'
-import { type Frame, type Member, faceOf } from '../frame'
+import { chordFace, type Frame, type Member, faceOf, trussOf } from '../frame'
 import { FOOT, HAIR, METRE, NO_TURN, ONE_READING, type Units } from '../measure'
 
 /**
@@ -58,14 +61,27 @@ export interface RoofReading {
 export function readRoof(frame: Frame, units: Units, side: 'south' | 'north' = 'south'): RoofReading | null {
   const { roof } = frame
   const face = roof.faces.length === 1 ? roof.faces[0] : faceTo(roof, side)
-  const eave = face && lowEaveOf(roof, face)
-  if (!eave) return null
-  const rafter = frame.members.find(
+  return face ? readFace(frame, units, face) : null
+}
+
+/** A face's first rafter, or its chord of the first truss that is not at an end. */
+function firstOn({ members }: Frame, face: RoofFace): Member | undefined {
+  const rafter = members.find(
     ({ where }) => faceOf(where) === face.id && where.name === 'rafter' && where.run[0] === 1,
   )
+  const chord = (number: number): Member | undefined =>
+    members.find(({ where }) => trussOf(where) === number && chordFace(where) === face.id)
+  return rafter ?? chord(2) ?? chord(1)
+}
+
+/** Reads a face off its first rafter or chord; null where it could not be framed. */
+export function readFace(frame: Frame, units: Units, face: RoofFace): RoofReading | null {
+  const { roof } = frame
+  const eave = lowEaveOf(roof, face)
+  const rafter = firstOn(frame, face)
   if (!rafter) return null
   const up = scale(downOf(face.top), -1)
-  const heel = vec(0, eave.heel.normal.y * eave.heel.offset, eave.height)
+  const heel = footOf(roof, face)
   const head = headPlane(roof, face)
   const lineLength = meets(endOfRun(frame, face), heel, up) ?? 0
   const toFace = head ? (meets(head, heel, up) ?? 0) : null
@@ -82,18 +98,54 @@ export function readRoof(frame: Frame, units: Units, side: 'south' | 'north' = '
       toFace === null || lineLength - toFace < HAIR
         ? null
         : { along: lineLength - toFace, level: levelOf(lineLength - toFace) },
-    heightAbovePlate: overPlate(rafter, heel),
-    birdsmouth: birdsmouth(frame, rafter, eave),
-    bearing: bearing(frame, rafter, eave),
+    heightAbovePlate: eave ? overPlate(rafter, overOutside(eave)) : 0,
+    birdsmouth: eave ? birdsmouth(frame, rafter, eave) : { seat: 0, heel: 0, notch: 0 },
+    bearing: eave ? bearing(frame, rafter, eave) : 0,
     plumbFace: cutLine(rafter.board, 0),
     highest: roof.highest,
   }
 }
 
 /**
+ * Where a face's run begins: over its wall's outside at the plate, on the roof line below a knee, or at one.
+ */
+function footOf(lines: RoofLines, face: RoofFace): Vec3 {
+  const knee = kneeUnder(lines, face)
+  const eave = lowEaveOf(lines, face)
+  if (knee) {
+    const { face: low } = knee.sides[0]
+    const y = lowEaveOf(lines, low)?.outside
+    return vec(0, y ? y.normal.y * (y.offset - knee.in) : 0, knee.level)
+  }
+  if (!eave) return vec(0, 0, 0)
+  const heel = overOutside(eave)
+  const leans = (headPlane(lines, face)?.normal.z ?? 0) !== 0
+  return leans ? add(heel, vec(0, 0, eave.heightAbovePlate)) : heel
+}
+
+const overOutside = ({ heel: { normal, offset }, height }: Eave): Vec3 => vec(0, normal.y * offset, height)
+
+/** The faces that are read one by one: those of unlike slopes, the first of those alike. */
+export const readFaces = ({
+  frame,
+  building,
+}: {
+  readonly frame: Frame
+  readonly building: Building
+}): readonly { readonly face: RoofFace; readonly reading: RoofReading }[] =>
+  frame.roof.faces
+    .filter((face, i) => frame.roof.faces.findIndex(other => other.angle === face.angle) === i)
+    .flatMap(face => {
+      const reading = readFace(frame, building.units, face)
+      return reading ? [{ face, reading }] : []
+    })
+
+/**
  * What a face's run ends at: the heel over a high wall or header, a ledger's face, the middle of the ridge.
  */
 function endOfRun({ roof }: Frame, face: RoofFace): Plane {
+  const head = headPlane(roof, face)
+  if (head && head.normal.z !== 0) return head
   return highEaveOf(roof, face)?.heel ?? abutmentOf(roof)?.end ?? planeAcross('y', ridgeOf(roof)?.at ?? 0)
 }
 

@@ -1,5 +1,5 @@
 import { type Subject, subjectAt, subjectBy, subjectsOf, wallSubject } from '../design'
-import { faceOf, type MemberPlace } from '../frame'
+import { chordFace, faceOf, type MemberPlace } from '../frame'
 import { type Role, roles } from '../trade'
 import type { Plan } from './plan'
 
@@ -8,6 +8,8 @@ const settled: Partial<Record<Role, string>> = {
   'fly-rafter': 'roof.ends',
   rung: 'roof.ends',
   'roof-block': 'roof.blocking',
+  gusset: 'roof.truss',
+  'bottom-chord': 'roof.truss',
   'upper-header': 'roof.ridge',
   slat: 'walls.sheathing',
   beam: 'base.rows',
@@ -47,7 +49,7 @@ export function subjectOf(plan: Plan, { where, role }: Thing, among = subjectsOf
 }
 
 function slopeOf({ frame: { roof } }: Plan, where: MemberPlace): string | null {
-  const id = faceOf(where)
+  const id = faceOf(where) ?? chordFace(where)
   const face = roof.faces.find(each => each.id === id)
   return face ? `roof.slopes.${face.falls}` : null
 }

@@ -1,5 +1,6 @@
 import { peakAcross } from '../lines'
 import { isSide, valueAt } from '../design'
+import { radians } from '../measure'
 import type { Plan } from './plan'
 
 /**
@@ -9,6 +10,8 @@ import type { Plan } from './plan'
 export function valueOf({ building, frame }: Plan, path: string): unknown {
   const side = /^walls\.sides\.(\w+)\.height$/.exec(path)?.[1]
   if (side && isSide(side)) return building.heights[side]
+  const line = building.roof.gambrel
+  if (path === 'roof.gambrel.lower') return line && { rise: 12 * Math.tan(radians(line.lower)), run: 12 }
   const own = valueAt(building, path)
   if (own !== null) return own
   switch (path) {

@@ -58,6 +58,25 @@ const meanings: Readonly<Record<string, string>> = {
   'roof.panel.per': 'How many bays there are to a panel.',
   'roof.seat.rule': 'How deep the rafter is notched over the plate, and so how high it stands.',
   'roof.seat.height': "Plumb over the wall's outside, from the plate to the rafter's top edge.",
+  'roof.carried': 'Rafters stand one by one; trusses are built flat, all alike, and stood up whole.',
+  'roof.gambrel.by':
+    'What the roof line is found by; choosing another way moves nothing until a number is changed.',
+  'roof.gambrel.foot.rule':
+    'Cut level on the plate, or run past the wall and notched over it, with an overhang beyond.',
+  'roof.gambrel.foot.drop':
+    "From the plate's top down to the low corner of the roof line; it follows from the overhang where nothing is typed.",
+  'roof.gambrel.knee.in': "Level, from the wall's outside to where the two slopes meet.",
+  'roof.gambrel.knee.up': "From the plate's top to where the two slopes meet.",
+  'roof.gambrel.knee.share': 'Where the knee lies between wall and wall.',
+  'roof.gambrel.lower': 'How steep the slopes are below the knee.',
+  'roof.gambrel.headroom.height':
+    'Clear over the loft, or over the plate where there is none, under both chords.',
+  'roof.gambrel.headroom.width': 'How wide that height is kept clear, about the middle.',
+  'roof.truss.kind': 'Open for all the headroom, or tied by a bottom chord that a loft can lie on.',
+  'roof.truss.gusset.thickness': 'Of the sheet that gussets are cut from.',
+  'roof.truss.gusset.leg':
+    'How far a gusset covers each member from the joint: a foot, or as far as the chords let it, where nothing is typed.',
+  'roof.truss.gusset.nails': 'In the end of each member, on each face, besides the glue.',
   'roof.overhang.eave': "Level, from the outside of the framing to the tail's plumb cut.",
   'roof.overhang.high': 'Level, from the outside of the high wall to the end of the rafter over it.',
   'roof.overhang.gable': 'Level, from the outside of the end wall to the outermost rafter.',

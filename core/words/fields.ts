@@ -101,8 +101,7 @@ const advice: Record<Role, string> = {
     'Jacks are cut in pairs, one for each side of the hip, and set in pairs, so that the hip stays straight. Crown up.',
   'upper-chord':
     'Cut the first pair, lay them in the jig, and trace the rest from what fits: half the turn at both ends.',
-  'lower-chord':
-    'Cut one, lay it over the wall it is notched for, and trace the rest. Crown to the roof.',
+  'lower-chord': 'Cut one, lay it over the wall it is notched for, and trace the rest. Crown to the roof.',
   'bottom-chord': 'Crown up, from plate to plate; its depth under a loft is yours to have checked.',
   gusset:
     'Glued and nailed on both faces of the joint, inside alone on an end truss that is sheathed; face grain along its long edge.',

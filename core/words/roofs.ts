@@ -1,5 +1,14 @@
 import type { RoofChoice } from '../design'
 
+/** A slope by its face: `south`, or of two that fall one way `lower south` and `upper south`. */
+export function saySlope(face: string): string {
+  const [side = '', which] = face.split('-')
+  return which ? `${which === 'low' ? 'lower' : 'upper'} ${side}` : side
+}
+
+/** The first letter of a text made large. */
+export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
+
 /** What a framer calls a roof that can be chosen, at length and in a word or two. */
 export function sayRoof({ shape, high, unequal }: RoofChoice): {
   readonly label: string

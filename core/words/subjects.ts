@@ -9,6 +9,8 @@ const plain: Partial<Record<SubjectKind, string>> = {
   roof: 'Roof',
   tails: 'Tails',
   ends: 'Over the gables',
+  trusses: 'Trusses',
+  knees: 'Knees',
   ties: 'Ties',
   purlins: 'Purlins',
   blocks: 'Blocks',

@@ -1,5 +1,6 @@
 import { lowEaves } from '../../../core/lines'
 import {
+  type Design,
   limits,
   type RoofOpening,
   type RoofOpeningKind,
@@ -50,7 +51,7 @@ export function addRoofOpening(plan: Plan, kind: RoofOpeningKind): Change {
           tiePlate(roof) + ceiling.height + joist.depth,
           usual.plies * joist.thickness,
         )
-      : roomOn(building, lumber, roof, eave, usual.plies)
+      : roomOn(building, lumber, roof, { face: eave.face, eave }, usual.plies)
   const cos = kind === 'stair' ? 1 : face.carrier.top.normal.z
   const length = Math.max(limits.opening.min, Math.min(usual.length, down((room.to - room.from) / cos)))
   const t = lumber.rafter.thickness
@@ -91,6 +92,13 @@ export const withTies =
   (kind: TieKind, on: boolean): Change =>
   at =>
     withValue(at, `roof.ties.${kind}`, on ? usualTies[at.lumber.yard][kind] : null)
+
+/** A gambrel's knee at a part of the span, or at the height it has. */
+export const withKneeShare = (plan: Plan, design: Design, share: number | null): Design => {
+  const { gambrel } = plan.building.roof
+  const at = withValue(design, 'roof.gambrel.knee.share', share)
+  return share === null && gambrel ? withValue(at, 'roof.gambrel.knee.up', gambrel.knee.up) : at
+}
 
 /** Purlins of a section under the rafters; null without. */
 export const withPurlins =

@@ -1,28 +1,11 @@
 import { findSection } from '../../lumber'
 import { degrees, type Pitch, pitchAngle, radians } from '../../measure'
-import type { Building, GambrelLine } from '../building'
-import type { Gambrel } from '../gambrel'
+import type { Building } from '../building'
+import type { GambrelAsk, GambrelLine } from '../gambrel'
 import { limits } from '../limits'
 import { ownSections } from '../lumber'
 import type { Roof } from '../roof'
 import { rootOf } from './root'
-
-/** A gambrel as it is asked for, and what of its building its line hangs on; mm. */
-export interface GambrelAsk {
-  readonly gambrel: Gambrel
-  /** The upper slopes', and the ridge's level over the plate in its stead where that is asked for. */
-  readonly upper: Pitch
-  readonly peak: number | null
-  readonly width: number
-  readonly eave: number
-  /** Of the chords, and of the wall's plate under them. */
-  readonly depth: number
-  readonly plate: number
-  /** Thickness of a ridge board between the upper rafters; 0 where chords meet. */
-  readonly ridge: number
-  /** What is stood on under the clear height, over the plate. */
-  readonly floor: number
-}
 
 const tan = (angle: number): number => Math.tan(radians(angle))
 const cos = (angle: number): number => Math.cos(radians(angle))
@@ -162,13 +145,19 @@ export const usualHeadroom = (ask: GambrelAsk): { readonly height: number; reado
 }
 
 /** Where the inner edges of the chords meet at the knee, in from the wall's outside and over the plate. */
-function innerKnee(ask: GambrelAsk, { lower, upper, in: at }: Found): { in: number; up: number } {
-  const up = overWall(ask, lower) + at * tan(lower)
-  // along the bisector, in and down
-  const turn = radians(lower - upper) / 2
+const innerKnee = (ask: GambrelAsk, found: Found): Point =>
+  insideOf(found, { in: found.in, up: overWall(ask, found.lower) + found.in * tan(found.lower) }, ask.depth)
+
+interface Point {
+  readonly in: number
+  readonly up: number
+}
+
+/** The corner under a knee of members as deep: along half the turn, in and down. */
+function insideOf({ lower, upper }: Omit<Found, 'in'>, knee: Point, depth: number): Point {
   const middle = radians(lower + upper) / 2
-  const deep = ask.depth / Math.cos(turn)
-  return { in: at + deep * Math.sin(middle), up: up - deep * Math.cos(middle) }
+  const deep = depth / Math.cos(radians(lower - upper) / 2)
+  return { in: knee.in + deep * Math.sin(middle), up: knee.up - deep * Math.cos(middle) }
 }
 
 function foundBy(ask: GambrelAsk): Found | null {
@@ -208,6 +197,24 @@ export function gambrelLine(ask: GambrelAsk): GambrelLine {
 }
 
 /**
+ * How far along its members a gusset can reach so that none meets another, nor the plate: half of an upper
+ * chord's inner edge; of a lower one's what lies over the plate, or half of what lies over a bottom chord of
+ * a depth; `drop` how far the end trusses lie lower; mm.
+ */
+export function legMost(line: GambrelLine, bottom: number | null, drop = 0): number {
+  // the end trusses' chords lie as much lower as the lookouts over them are thick
+  const ask = { ...line.ask, depth: line.ask.depth + drop }
+  const { lower, knee } = line
+  const { upper } = chordEdges({ ...line, ask }, false)
+  const over = insideOf(line, knee, ask.depth).up - (bottom ?? 0)
+  const along = over / Math.sin(radians(lower))
+  const heel = ask.depth / Math.sin(radians(lower))
+  const across =
+    bottom === null ? Infinity : ask.width / 2 - heel - (bottom + line.heightAbovePlate) / tan(lower)
+  return Math.min(upper.inner / 2, bottom === null ? along : along / 2, across)
+}
+
+/**
  * The chords' lengths along their upper and lower edges, mm: the upper ones from the knee to the ridge, the
  * lower ones from the foot, ended level or plumb, to the knee.
  */
@@ -220,7 +227,9 @@ export function chordEdges(
   const steep = (knee.in + foot.out) / cos(lower)
   return {
     upper: { outer: shallow, inner: shallow - turn - ask.depth * tan(upper) },
-    lower: { outer: steep, inner: steep - turn + (plumb ? 1 : -1 / tan(lower) ** 2) * ask.depth * tan(lower) },
+    lower: {
+      outer: steep,
+      inner: steep - turn + (plumb ? 1 : -1 / tan(lower) ** 2) * ask.depth * tan(lower),
+    },
   }
 }
-

@@ -1,11 +1,13 @@
-import { type Pitch, pitchAngle } from '../../measure'
-import type { Building } from '../building'
+import { findSection } from '../../lumber'
+import { INCH, type Pitch, pitchAngle, SAME_ANGLE } from '../../measure'
+import type { Building, BuildingTruss } from '../building'
 import { withRoof } from '../building'
 import type { Design } from '../design'
-import type { GambrelWay } from '../gambrel'
+import type { GambrelLine, GambrelWay } from '../gambrel'
 import type { Roof } from '../roof'
 import { evened } from './even'
-import { gambrelAsk, gambrelLine, pitchOf } from './gambrel-line'
+import { ownSections } from '../lumber'
+import { gambrelAsk, gambrelLine, legMost, pitchOf } from './gambrel-line'
 import type { RoofKind } from './kind'
 
 /** A gambrel is carried by trusses where nothing is asked. */
@@ -20,7 +22,7 @@ export const gambrel: RoofKind = {
     falls: ['south', 'north'],
     house: null,
     peak: roof.gambrel.by === 'knee' ? ['height'] : [],
-    parts: ['knees', 'ends', 'sloped-tails', ...(byRafters(roof) ? (['ridge'] as const) : [])],
+    parts: ['knees', 'ends', 'sloped-tails', byRafters(roof) ? 'ridge' : 'trusses'],
     ties: !byRafters(roof) && roof.truss.kind === 'bottom-chord' ? [] : ['ceiling'],
     seats: [],
     carriers: ['trusses', 'rafters'],
@@ -44,17 +46,41 @@ function gambrelWorkedOut(plain: Building, asked: Roof): Building {
   const faced = roof.fascia.sub !== null || roof.fascia.face !== null
   return withRoof(building, {
     gambrel: line,
-    truss: byRafters(asked) ? null : { ...asked.truss, kind: asked.truss.kind ?? 'open' },
+    purlins: null,
+    truss: byRafters(asked) ? null : trussOf(building, asked, line, ask.plate),
     pitch: pitchOf(line.upper),
     peak: { at: null, height: asked.gambrel.by === 'knee' ? asked.peak.height : null },
     seat: onPlate ? { rule: 'none' } : { rule: 'height-above-plate', height: line.heightAbovePlate },
     overhang: { ...roof.overhang, eave: line.foot.out },
     // without fascia a level cut runs through the roof line's low corner
-    tails: { ...roof.tails, face: faced ? roof.tails.face : 0, ...(onPlate ? { wild: 0, finish: null } : {}) },
+    tails: {
+      ...roof.tails,
+      face: faced ? roof.tails.face : 0,
+      ...(onPlate ? { wild: 0, finish: null } : {}),
+    },
     tail: onPlate ? 'plumb' : roof.tail,
     soffit: onPlate ? null : roof.soffit,
     fascia: onPlate ? { sub: null, face: null } : roof.fascia,
   })
+}
+
+/** How far gussets reach along their members where nothing is asked: a foot (common practice, no source). */
+const USUAL_LEG = 12 * INCH
+
+/** Trusses with what follows of their line: their gussets no longer than the chords let them be. */
+function trussOf(building: Building, { truss }: Roof, line: GambrelLine, plate: number): BuildingTruss {
+  const kind = truss.kind ?? 'open'
+  const bottom = findSection(truss.bottom, ownSections(building.lumber))?.depth ?? 0
+  const lookout = findSection(building.roof.ends.lookout, ownSections(building.lumber))?.thickness ?? 0
+  const drop = building.roof.ends.hold === 'lookouts' ? lookout : 0
+  const most = legMost(line, kind === 'bottom-chord' ? bottom : null, drop)
+  const { gusset } = truss
+  return {
+    ...truss,
+    kind,
+    gusset: { ...gusset, leg: Math.min(gusset.leg ?? USUAL_LEG, most), asked: gusset.leg, most },
+    apart: plate + gusset.thickness,
+  }
 }
 
 /** Four equal chords, notched over the walls half a foot in from their feet, cut level. */
@@ -73,15 +99,20 @@ function begin(design: Design): Design {
 }
 
 const kept = (asked: Pitch, found: number): Pitch =>
-  Math.abs(pitchAngle(asked) - found) < 1e-9 ? asked : pitchOf(found)
+  Math.abs(pitchAngle(asked) - found) < SAME_ANGLE ? asked : pitchOf(found)
 
 /**
  * A design whose gambrel is found another way, that begins where the line lies now, so that nothing moves
  * until a number is changed; four equal chords lie where they must.
  */
-export function foundAnotherWay(design: Design, { roof: { gambrel: line } }: Building, by: GambrelWay): Design {
+export function foundAnotherWay(
+  design: Design,
+  { roof: { gambrel: line } }: Building,
+  by: GambrelWay,
+): Design {
   const { roof } = design
-  if (!line || by === 'half-octagon') return { ...design, roof: { ...roof, gambrel: { ...roof.gambrel, by } } }
+  if (!line || by === 'half-octagon')
+    return { ...design, roof: { ...roof, gambrel: { ...roof.gambrel, by } } }
   const { knee, headroom } = line
   return {
     ...design,

@@ -1,5 +1,5 @@
 export { foundAnotherWay } from './gambrel'
-export { chordEdges, type GambrelAsk, gambrelLine, lowerReach, usualHeadroom } from './gambrel-line'
+export { chordEdges, gambrelLine, legMost, lowerReach, usualHeadroom } from './gambrel-line'
 export { lowSide } from './high'
 export type { RoofChoice } from './kind'
 export { hasRoof, roofChoices, roofHas, withEdit, withRoofOf, workedOut } from './kinds'

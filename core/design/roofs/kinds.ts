@@ -71,13 +71,25 @@ export function withRoofOf(design: Design, choice: RoofChoice): Design {
  * lets go of the height that decides it, a north pitch of the peak's place, a spacing of panels that led.
  */
 export function withEdit(design: Design, path: string, value: unknown): Design {
-  const next = withValue(design, path, value)
+  const inNothing = path.startsWith('roof.gambrel.headroom.') && !design.roof.gambrel.headroom
+  const next = inNothing ? design : withValue(design, path, value)
   switch (path) {
     case 'roof.pitch': {
       const free = withValue(next, 'roof.peak.height', null)
       const { falls } = roofHas(next.roof)
       return falls.length === 1 ? withValue(free, `walls.sides.${next.roof.high}.height`, null) : free
     }
+    case 'roof.gambrel.headroom.height':
+    case 'roof.gambrel.headroom.width': {
+      // what was never asked for begins as it is
+      if (design.roof.gambrel.headroom) return next
+      const { gambrel } = workedOut(design).roof
+      if (!gambrel) return design
+      const { height, width } = gambrel.headroom
+      return withValue(withValue(design, 'roof.gambrel.headroom', { height, width }), path, value)
+    }
+    case 'roof.gambrel.knee.up':
+      return withValue(next, 'roof.gambrel.knee.share', null)
     case 'roof.northPitch':
       return withValue(next, 'roof.peak.at', null)
     case 'roof.spacing':

@@ -36,6 +36,7 @@ const own: Readonly<Record<Roof['shape'], readonly (keyof Roof)[]>> = {
   flat: ['firring'],
   'raised-ridge': ['raised', 'northPitch'],
   hip: ['hip'],
+  gambrel: [],
 }
 const taken = roofChoices.map(choice => [choice.shape, choice.high ?? '', withRoofOf(base, choice)] as const)
 

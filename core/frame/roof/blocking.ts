@@ -136,7 +136,10 @@ function rowBlocks(
       : building.roof.beam
         ? post.depth / 2
         : 0
-    if (at - half - rafter.depth * Math.hypot(up.x, up.y) < from + off || at + half > to - (onKnee ? 0 : plate.depth))
+    if (
+      at - half - rafter.depth * Math.hypot(up.x, up.y) < from + off ||
+      at + half > to - (onKnee ? 0 : plate.depth)
+    )
       return []
     const plan = scale(fall, at)
     const top = vec(plan.x, plan.y, meets(carrier.top, plan, vec(0, 0, 1)) ?? 0)

@@ -4,7 +4,7 @@ import { HAIR } from '../../measure'
 import type { Building } from '../../design'
 import { least } from '../../trade'
 import type { Order } from '../member'
-import type { Problem, RoofLines, RoofLumber } from '../../lines'
+import { lowEaves, type Problem, type RoofLines, type RoofLumber } from '../../lines'
 import { coverOn } from './cover'
 import { rafterOn } from './rafter'
 import { type End, type Flank, flanksOf, outermost, places, across } from './flank'
@@ -42,7 +42,7 @@ export function endOrders(
  * Why an end can't be held as asked: no room for a fly rafter, or lookouts that would leave too little of the
  * end rafters.
  */
-export function endProblems(building: Building, lumber: RoofLumber): Problem[] {
+export function endProblems(building: Building, lumber: RoofLumber, lines: RoofLines): Problem[] {
   const { roof } = building
   const { rafter, lookout } = lumber
   if (roof.ends.hold === 'none') return []
@@ -50,7 +50,14 @@ export function endProblems(building: Building, lumber: RoofLumber): Problem[] {
     2 * rafter.thickness + Math.max(coverOn(building, lumber, 'east'), coverOn(building, lumber, 'west'))
   if (roof.overhang.gable < wanted - HAIR)
     return [{ code: 'ends-no-room', path: 'roof.overhang.gable', least: wanted }]
-  const most = rafter.depth * (1 - least.underLookout)
+  // end trusses lie lower by the lookouts, and still stand on the walls
+  const over = Math.min(
+    ...lowEaves(lines).map(
+      ({ face, heightAbovePlate }) => (heightAbovePlate - least.overHeel) * face.top.normal.z,
+    ),
+  )
+  const most =
+    roof.truss && roof.seat.rule !== 'none' ? Math.max(0, over) : rafter.depth * (1 - least.underLookout)
   return roof.ends.hold === 'lookouts' && lookout.thickness > most + HAIR
     ? [{ code: 'lookout-too-thick', path: 'roof.ends.lookout', most }]
     : []

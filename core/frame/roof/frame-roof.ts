@@ -27,7 +27,7 @@ import { faceOrders } from './rafters'
 import { beamOrders, type Heads, ridgeOrders } from './ridge-beam'
 import type { RoofFrame, Under } from './roof-frame'
 import { soffitOrders } from './soffit'
-import { bottomOf, gussetReach, trussOrders } from '../truss'
+import { bottomOf, gussetReach, gussetsTaken, trussOrders } from '../truss'
 import { tailShapeProblems } from './tails'
 import { betweenEnds, type Pair, tieOrders, tiePlate } from './ties'
 import { wedgeOrders } from './wedges'
@@ -74,7 +74,7 @@ export function frameRoof(
 /** What can't be as it was asked for in a roof that can be framed. */
 const refusalsOf = (building: Building, lumber: RoofLumber, lines: RoofLines): Problem[] => [
   ...tailShapeProblems(building, lines, lumber),
-  ...endProblems(building, lumber),
+  ...endProblems(building, lumber, lines),
   ...roofOpeningProblems(building, lumber, lines),
   ...airProblems(building, lumber, lines),
 ]
@@ -128,7 +128,9 @@ function tiesOf(
     const ceiling = ceilingOrders(building, lumber, lines)
     return { ties: ceiling, hung: ceiling.low }
   }
-  const met = lines.faces.filter(face => lowEaveOf(lines, face) && (face.falls === 'south' || face.falls === 'north'))
+  const met = lines.faces.filter(
+    face => lowEaveOf(lines, face) && (face.falls === 'south' || face.falls === 'north'),
+  )
   const rafters = met.flatMap(face => face.places.map(each => each.at))
   const inside = (hipsOf(lines).length ? met[0]?.whole : null) ?? betweenEnds(building, lumber)
   return {
@@ -138,8 +140,8 @@ function tiesOf(
 }
 
 /**
- * Where ties stand beside pairs of rafters, or of trusses: clear of gussets on a truss's faces that reach down
- * to them.
+ * Where ties stand beside pairs of rafters, or of trusses: clear of gussets on a truss's faces that reach
+ * down to them.
  */
 function besideGussets(building: Building, lumber: RoofLumber, lines: RoofLines): Pair[] {
   const pairs = pairsOf(lines, lumber.rafter)
@@ -191,7 +193,7 @@ function finished(
     fasciaOrders(building, lumber, lines, under),
     soffitOrders(building, lumber, lines),
   ]
-  const kept = [...taken, ...lookoutsTaken(building, lumber, lines)]
+  const kept = [...taken, ...lookoutsTaken(building, lumber, lines), ...gussetsTaken(building, lumber, lines)]
   return {
     orders: [
       ...wedgeOrders(building, lumber, lines),
@@ -199,7 +201,7 @@ function finished(
       ...fascia.orders,
       ...finishBoardOrders(building, lumber, lines),
       ...soffit.orders,
-      ...endOrders(building, lumber, lines, taken),
+      ...endOrders(building, lumber, lines, [...taken, ...gussetsTaken(building, lumber, lines, true)]),
       ...blockingOrders(building, lumber, lines, kept, openingsTaken(building, lumber, lines)),
     ],
     problems: [...purlins.problems, ...fascia.problems, ...soffit.problems],

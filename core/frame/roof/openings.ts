@@ -8,18 +8,20 @@ import type { Section } from '../../lumber'
 import { HAIR, radians } from '../../measure'
 import type { BuildingCut, Order } from '../member'
 import {
-  type Eave,
   headPlane,
   lowEaveOf,
   lowEaves,
   type Parting,
   partingsIn,
   type Problem,
+  reachOf,
   type RafterPlace,
   type RoofFace,
   type RoofLines,
   type RoofLumber,
   seatLength,
+  type Slope,
+  slopesOf,
 } from '../../lines'
 import { leaningBoard } from './leaning-board'
 import type { Pair } from './ties'
@@ -32,7 +34,15 @@ interface Edges {
   readonly up: Vec3
 }
 
-function edgesOf({ face, outside: { normal, offset } }: Eave, { asked }: Parting): Edges {
+function edgesOf(
+  {
+    face,
+    eave: {
+      outside: { normal, offset },
+    },
+  }: Slope,
+  { asked }: Parting,
+): Edges {
   const { carrier } = face
   const down = carrier.kind === 'rafters' ? downOf(face.top) : normal
   const at = scale(normal, offset - asked.up)
@@ -42,11 +52,11 @@ function edgesOf({ face, outside: { normal, offset } }: Eave, { asked }: Parting
 
 /** The planes that end the parted rafters at the headers: that of the lower part looks up the slope. */
 function endsOf(
-  eave: Eave,
+  slope: Slope,
   parting: Parting,
   { thickness }: Section,
 ): { readonly low: Plane; readonly high: Plane } {
-  const { low, high, down } = edgesOf(eave, parting)
+  const { low, high, down } = edgesOf(slope, parting)
   const thick = parting.asked.plies * thickness
   return {
     low: planeAt(add(low, scale(down, thick)), scale(down, -1)),
@@ -61,7 +71,7 @@ function endsOf(
 export function partedOrders(
   places: readonly RafterPlace[],
   whole: (each: RafterPlace, i: number) => Order,
-  eave: Eave,
+  slope: Slope,
   rafter: Section,
   short: Order['role'] = 'cripple-rafter',
   upper = 'upper',
@@ -69,7 +79,7 @@ export function partedOrders(
   return places.flatMap((each, i): Order[] => {
     const order = whole(each, i)
     if (!each.parting) return [order]
-    const ends = endsOf(eave, each.parting, rafter)
+    const ends = endsOf(slope, each.parting, rafter)
     const end = (plane: Plane): BuildingCut => ({ kind: 'end', name: 'square', plane })
     const { sawn, ...made } = order
     return [
@@ -90,10 +100,15 @@ export function partedOrders(
 }
 
 /** The headers of a slope's openings, square to it between the trimmers. */
-export function roofHeaders(building: Building, { rafter }: RoofLumber, eave: Eave): Order[] {
-  const along = axisOf(eave)
-  return partingsIn(building, eave.side, rafter).flatMap(parting => {
-    const { low, high, down, up } = edgesOf(eave, parting)
+export function roofHeaders(
+  building: Building,
+  { rafter }: RoofLumber,
+  lines: RoofLines,
+  slope: Slope,
+): Order[] {
+  const along = axisOf(slope.eave)
+  return partingsOn(building, lines, slope, rafter).flatMap(parting => {
+    const { low, high, down, up } = edgesOf(slope, parting)
     const ply = (name: 'low' | 'high', k: number): Order => {
       const edge =
         name === 'low'
@@ -104,7 +119,7 @@ export function roofHeaders(building: Building, { rafter }: RoofLumber, eave: Ea
         role: 'roof-header',
         section: rafter,
         along,
-        s: parting.s,
+        s: betweenTrusses(building, slope.face, parting) ?? parting.s,
         foot: add(edge, scale(up, -rafter.depth)),
         up,
         out: down,
@@ -123,9 +138,10 @@ export function roofHeaders(building: Building, { rafter }: RoofLumber, eave: Ea
  * ones' tops.
  */
 export function openingsTaken(building: Building, { rafter }: RoofLumber, lines: RoofLines): Obstacle[] {
-  return lowEaves(lines).flatMap(eave =>
-    partingsIn(building, eave.side, rafter).map((parting): Obstacle => {
-      const { low, high, down, up } = edgesOf(eave, parting)
+  return slopesOf(lines).flatMap(slope =>
+    partingsOn(building, lines, slope, rafter).map((parting): Obstacle => {
+      const { eave } = slope
+      const { low, high, down, up } = edgesOf(slope, parting)
       const thick = parting.asked.plies * rafter.thickness
       return {
         along: axisOf(eave),
@@ -138,8 +154,8 @@ export function openingsTaken(building: Building, { rafter }: RoofLumber, lines:
 }
 
 /** Level that a parted rafter's lower part reaches up to at least, mm. */
-function reachOfLower(eave: Eave, parting: Parting, rafter: Section): number {
-  const { low, down, up } = edgesOf(eave, parting)
+function reachOfLower(slope: Slope, parting: Parting, rafter: Section): number {
+  const { low, down, up } = edgesOf(slope, parting)
   return low.z + parting.asked.plies * rafter.thickness * down.z - rafter.depth * up.z
 }
 
@@ -165,7 +181,7 @@ export function singlesOf(lines: RoofLines, face: RoofFace, rafter: Section): Pa
   return face.places.flatMap(({ number, at, parting }): Pair[] =>
     number === null || !eave
       ? []
-      : [{ number, at, top: parting ? reachOfLower(eave, parting, rafter) : Infinity }],
+      : [{ number, at, top: parting ? reachOfLower({ face, eave }, parting, rafter) : Infinity }],
   )
 }
 
@@ -178,8 +194,8 @@ export function roofOpeningProblems(
   lumber: RoofLumber,
   lines: RoofLines,
 ): RoofOpeningProblem[] {
-  const found = lowEaves(lines).flatMap(eave =>
-    partingsIn(building, eave.side, lumber.rafter).map(parting => ({ parting, eave })),
+  const found = slopesOf(lines).flatMap(slope =>
+    partingsOn(building, lines, slope, lumber.rafter).map(parting => ({ parting, slope })),
   )
   const refused = new Set<number>()
   return building.roof.openings.flatMap((asked, i): RoofOpeningProblem[] => {
@@ -205,11 +221,11 @@ export function roofOpeningProblems(
       each =>
         each.parting.number < mine.parting.number &&
         !refused.has(each.parting.number) &&
-        each.eave === mine.eave &&
+        each.slope.face === mine.slope.face &&
         overlap(each.parting.wide, mine.parting.wide),
     )
     return (
-      noRoomFor(building, lumber, lines, mine.eave, asked, i) ??
+      noRoomFor(building, lumber, lines, mine.slope, asked, i) ??
       (other
         ? {
             code: 'roof-openings-meet',
@@ -227,13 +243,13 @@ function noRoomFor(
   building: Building,
   lumber: RoofLumber,
   lines: RoofLines,
-  eave: Eave,
+  slope: Slope,
   asked: RoofOpening,
   i: number,
 ): RoofOpeningProblem | null {
-  const { whole, carrier } = eave.face
+  const { whole, carrier } = slope.face
   const cos = carrier.top.normal.z
-  const up = roomOn(building, lumber, lines, eave, asked.plies)
+  const up = roomOn(building, lumber, lines, slope, asked.plies)
   const bounds = { least: up.from, most: up.to - asked.length * cos }
   const sides = 2 * lumber.rafter.thickness * (1 + asked.plies)
   const room = whole.to - whole.from - sides
@@ -248,11 +264,51 @@ function noRoomFor(
   if (bounds.most < bounds.least - HAIR) return tooBig('length', (up.to - up.from) / cos)
   const half = (sides + asked.width) / 2
   const along = { least: whole.from + half, most: whole.to - half }
+  const bay = building.roof.truss && bayFor(slope.face, asked)
+  if (bay) return { ...bay, path: `roof.openings.${i}.${bay.field}`, number }
   if (asked.at < along.least - HAIR || asked.at > along.most + HAIR)
     return { code: 'roof-opening-no-room', path: `roof.openings.${i}.at`, number, ...along }
   return asked.up < bounds.least - HAIR || asked.up > bounds.most + HAIR
     ? { code: 'roof-opening-no-room', path: `roof.openings.${i}.up`, number, ...bounds }
     : null
+}
+
+/** The openings of a slope. */
+const partingsOn = (building: Building, lines: RoofLines, { face }: Slope, rafter: Section): Parting[] =>
+  partingsIn(building, face.falls, rafter, reachOf(lines, face))
+
+/** The bay between two trusses that an opening lies in, from one chord to the next; null of rafters. */
+function betweenTrusses({ roof }: Building, face: RoofFace, { asked }: Parting): Stretch | null {
+  if (!roof.truss) return null
+  const before = face.places.filter(({ at }) => at.from < asked.at).at(-1)
+  const after = face.places.find(({ at }) => at.to > asked.at)
+  return before && after && before !== after ? { from: before.at.to, to: after.at.from } : null
+}
+
+/**
+ * Why an opening would cut a truss: wider than any bay, or not within one; the nearest place where it is not.
+ */
+function bayFor(
+  { places }: RoofFace,
+  { at, width }: RoofOpening,
+): {
+  readonly code: 'roof-opening-cuts-truss'
+  readonly field: 'width' | 'at'
+  readonly least: number | null
+  readonly most: number | null
+} | null {
+  const bays = places.slice(1).map((next, i) => ({ from: places[i]?.at.to ?? 0, to: next.at.from }))
+  const widest = Math.max(0, ...bays.map(each => each.to - each.from))
+  const code = 'roof-opening-cuts-truss'
+  if (width > widest + HAIR) return { code, field: 'width', least: null, most: widest }
+  const rooms = bays
+    .map(each => ({ least: each.from + width / 2, most: each.to - width / 2 }))
+    .filter(each => each.least < each.most + HAIR)
+  if (rooms.some(each => at > each.least - HAIR && at < each.most + HAIR)) return null
+  const [nearest] = [...rooms].sort(
+    (a, b) => Math.abs((a.least + a.most) / 2 - at) - Math.abs((b.least + b.most) / 2 - at),
+  )
+  return { code, field: 'at', least: nearest?.least ?? null, most: nearest?.most ?? null }
 }
 
 export type RoofOpeningProblem = Extract<
@@ -268,12 +324,25 @@ export function roomOn(
   { footprint, roof }: Building,
   { rafter, plate, ridge, post }: RoofLumber,
   lines: RoofLines,
-  { face, run, side, heightAbovePlate }: Eave,
+  { face, eave: { run, side, heightAbovePlate } }: Slope,
   plies: number,
 ): Stretch {
   const slope = face.carrier.kind === 'rafters' ? radians(face.angle) : 0
   const [sin, cos] = [Math.sin(slope), Math.cos(slope)]
   const headers = plies * rafter.thickness * cos
+  const { from: foot, to: head } = reachOf(lines, face)
+  // square to its slope half the turn of a knee takes more of a board below than above
+  const { truss } = roof
+  const leg = truss ? (truss.gusset.leg + rafter.depth) * cos : 0
+  const turn = rafter.depth * sin + rafter.thickness * cos + leg
+  if (Number.isFinite(foot) || Number.isFinite(head)) {
+    const over = Math.max(ridge.thickness, roof.beam ? post.depth : 0) / 2
+    const seated = Math.max(plate.depth, seatLength(heightAbovePlate, face.angle, rafter.depth))
+    return {
+      from: (Number.isFinite(foot) ? foot : seated) + turn + headers + gaps.besideHeader,
+      to: (Number.isFinite(head) ? head : footprint.width / 2 - over) - headers - turn - gaps.besideHeader,
+    }
+  }
   const span = side === 'east' || side === 'west' ? footprint.length : footprint.width
   const top =
     lines.faces.length > 1

@@ -4,6 +4,7 @@ import type { Building } from '../../design'
 import { vec } from '../../geometry'
 import {
   type Eave,
+  eaveOfSide,
   eavesOf,
   type JackPlace,
   lowEaveOf,
@@ -56,8 +57,8 @@ export function faceOrders(
     rafter(carrierOf(face, name, ...run), 'rafter', at, head, i === 0 || i === last ? lookouts : [])
   return [
     ...face.jacks.low.map(jack),
-    ...partedOrders(face.places, whole, eave, lumber.rafter),
-    ...roofHeaders(building, lumber, eave),
+    ...partedOrders(face.places, whole, { face, eave }, lumber.rafter),
+    ...roofHeaders(building, lumber, lines, { face, eave }),
     ...face.jacks.high.map(jack),
   ]
 }
@@ -66,7 +67,9 @@ export function faceOrders(
 function onKnee(building: Building, lumber: RoofLumber, lines: RoofLines, face: RoofFace): Order[] {
   const lookouts = lookoutCuts(building, lumber, lines, face)
   const last = face.places.length - 1
-  return face.places.map(({ name, run, at }, i) =>
+  const eave = eaveOfSide(lines, face)
+  if (!eave) return []
+  const whole = ({ name, run, at }: RafterPlace, i: number): Order =>
     rafterOn({
       where: carrierOf(face, name, ...run),
       role: 'rafter',
@@ -79,8 +82,11 @@ function onKnee(building: Building, lumber: RoofLumber, lines: RoofLines, face: 
         ...kneeCut(lines, face),
         ...(i === 0 || i === last ? lookouts : []),
       ],
-    }),
-  )
+    })
+  return [
+    ...partedOrders(face.places, whole, { face, eave }, lumber.rafter),
+    ...roofHeaders(building, lumber, lines, { face, eave }),
+  ]
 }
 
 /** Level joists from tail to tail, and on each a firring, ripped to the fall. */
@@ -107,9 +113,10 @@ function joistOrders(building: Building, lumber: RoofLumber, lines: RoofLines, l
     return { ...order, cuts: [...order.cuts, { kind: 'end', name: 'rip', plane: low.face.top }] }
   }
   const { places } = low.face
+  const slope = { face: low.face, eave: low }
   return [
-    ...partedOrders(places, joist, low, rafter),
-    ...partedOrders(places, onJoist, low, rafter, 'firring', 'firring/upper'),
-    ...roofHeaders(building, lumber, low),
+    ...partedOrders(places, joist, slope, rafter),
+    ...partedOrders(places, onJoist, slope, rafter, 'firring', 'firring/upper'),
+    ...roofHeaders(building, lumber, lines, slope),
   ]
 }

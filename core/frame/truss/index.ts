@@ -1,2 +1,2 @@
-export { bottomOf, trussOrders } from './trusses'
+export { bottomOf, endDrop, gussetsTaken, trussOrders } from './trusses'
 export { gussetReach } from './joints'

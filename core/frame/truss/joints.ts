@@ -1,7 +1,22 @@
-import { add, downOf, dot, flip, meets, type Plane, planeAt, scale, subtract, vec, type Vec3 } from '../../geometry'
+import {
+  add,
+  downOf,
+  dot,
+  flip,
+  meets,
+  type Plane,
+  planeAt,
+  scale,
+  subtract,
+  vec,
+  type Vec3,
+} from '../../geometry'
 import { kneesOf, type Knee, lowEaves, ridgeOf, type RoofFace, type RoofLines } from '../../lines'
 
-/** A member's end at a joint: its upper and lower edges as planes that look away from it, and the way along it from the joint. */
+/**
+ * A member's end at a joint: its upper and lower edges as planes that look away from it, and the way along it
+ * from the joint.
+ */
 export interface Leg {
   readonly upper: Plane
   readonly lower: Plane
@@ -91,7 +106,10 @@ export const jointsOf = (lines: RoofLines, bottom: Bottom | null): readonly Join
   ...ridgeJoint(lines),
 ]
 
-/** A gusset in true shape: the planes that bound it, and its straight inner edge from one leg's end to the other's. */
+/**
+ * A gusset in true shape: the planes that bound it, and its straight inner edge from one leg's end to the
+ * other's.
+ */
 export interface Outline {
   readonly planes: readonly Plane[]
   readonly inner: readonly [Vec3, Vec3]
@@ -120,7 +138,14 @@ export function gussetOn({ at, legs, ends }: Joint, leg: number): Outline {
   const away = vec(0, -side.z, side.y)
   const line = planeAt(p, away)
   return {
-    planes: [a.upper, b.upper, square(a), square(b), dot(line.normal, at) > line.offset ? flip(line) : line, ...ends],
+    planes: [
+      a.upper,
+      b.upper,
+      square(a),
+      square(b),
+      dot(line.normal, at) > line.offset ? flip(line) : line,
+      ...ends,
+    ],
     inner: [p, q],
     inside: [flip(a.lower), flip(b.lower)],
   }

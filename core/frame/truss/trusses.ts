@@ -4,9 +4,11 @@ import { cross, dot, place, type Plane, scale, subtract, unit, vec } from '../..
 import {
   type Eave,
   kneeUnder,
+  loweredLines,
   lowEaveOf,
   lowEaves,
   type RafterPlace,
+  slopesOf,
   type RoofFace,
   type RoofLines,
   type RoofLumber,
@@ -17,17 +19,21 @@ import type { Stretch } from '../../trade'
 import type { BuildingCut, Order } from '../member'
 import { coverOn } from '../roof/cover'
 import { headCuts, kneeCut, rafterCuts, rafterOn, rafterReach } from '../roof/rafter'
-import { lookoutCuts } from '../roof/lookouts'
+import { roofHeaders } from '../roof/openings'
 import { lyingBoard, SPARE } from '../square-board'
-import { type Bottom, gussetOn, type Joint, jointsOf } from './joints'
+import type { Obstacle } from '../roof/obstacle'
+import { type Bottom, gussetOn, gussetReach, type Joint, jointsOf } from './joints'
 
 /** A sheet that gussets come out of, mm: 4 by 8 ft, or its metric like. */
-const sheets = { imperial: { width: 4 * FOOT, length: 8 * FOOT }, metric: { width: 1220, length: 2440 } } as const
+const sheets = {
+  imperial: { width: 4 * FOOT, length: 8 * FOOT },
+  metric: { width: 1220, length: 2440 },
+} as const
 
 /**
- * A roof's trusses, each built flat and stood up whole: its chords, cut by each other's planes; a bottom chord
- * on the plates where it has one; and gussets on its joints, on both faces, inside alone on an end truss whose
- * outside is covered.
+ * A roof's trusses, each built flat and stood up whole: its chords, cut by each other's planes; a bottom
+ * chord on the plates where it has one; and gussets on its joints, on both faces, inside alone on an end
+ * truss whose outside is covered.
  */
 export function trussOrders(
   building: Building,
@@ -37,16 +43,58 @@ export function trussOrders(
 ): Order[] {
   const { places } = lines.faces[0] ?? { places: [] }
   const bottom = bottomOf(lines, lumber, truss)
-  const joints = jointsOf(lines, bottom)
-  return places.flatMap((at, i): Order[] => {
-    const ends = { first: i === 0, last: i === places.length - 1 }
-    return [
-      ...lines.faces.map(face => chord(building, lumber, lines, face, at, bottom, ends)),
-      ...(bottom ? [bottomChord(lines, lumber, at, i, bottom)] : []),
-      ...joints.flatMap(joint => gussets(building, lumber, truss, joint, at.at, i, ends)),
-    ]
-  })
+  const whole = { lines, joints: jointsOf(lines, bottom) }
+  const low = endLines(building, lumber, lines)
+  const ended = { lines: low, joints: jointsOf(low, bottom) }
+  return places
+    .flatMap((at, i): Order[] => {
+      const ends = { first: i === 0, last: i === places.length - 1 }
+      const { lines: own, joints } = ends.first || ends.last ? ended : whole
+      return [
+        ...own.faces.map(face => chord(building, lumber, own, face, at, bottom)),
+        ...(bottom ? [bottomChord(own, lumber, at, i, bottom)] : []),
+        ...joints.flatMap(joint => gussets(building, lumber, truss, joint, at.at, i, ends)),
+      ]
+    })
+    .concat(slopesOf(lines).flatMap(slope => roofHeaders(building, lumber, lines, slope)))
 }
+
+/** How far the end trusses lie under the others, square to the faces, so that lookouts pass over them; mm. */
+export const endDrop = ({ roof }: Building, { lookout }: RoofLumber): number =>
+  roof.truss && roof.ends.hold === 'lookouts' ? lookout.thickness : 0
+
+const endLines = (building: Building, lumber: RoofLumber, lines: RoofLines): RoofLines => {
+  const by = endDrop(building, lumber)
+  return by ? loweredLines(lines, by) : lines
+}
+
+/**
+ * What gussets take on the faces of trusses, for what is put between those after them; `within` without the
+ * end ones.
+ */
+export function gussetsTaken(
+  building: Building,
+  lumber: RoofLumber,
+  lines: RoofLines,
+  within = false,
+): Obstacle[] {
+  const { truss } = building.roof
+  if (!truss) return []
+  const { thickness, leg } = truss.gusset
+  const reach = gussetReach(lines, bottomOf(lines, lumber, truss), leg)
+  const places = lines.faces[0]?.places ?? []
+  return (within ? places.slice(1, -1) : places).flatMap(({ at }) =>
+    reach.flatMap(({ joint: { name }, z }): Obstacle[] =>
+      [
+        { from: at.from - thickness, to: at.from },
+        { from: at.to, to: at.to + thickness },
+      ].map(s => ({ along: 'x', s, z, ...sideOf(name) })),
+    ),
+  )
+}
+
+const sideOf = ([, side]: readonly string[]): Pick<Obstacle, 'side'> =>
+  side === 'south' || side === 'north' ? { side } : {}
 
 /** The bottom chord's lower edge and depth; null of trusses that have none. */
 export const bottomOf = (lines: RoofLines, { bottom }: RoofLumber, { kind }: BuildingTruss): Bottom | null =>
@@ -65,14 +113,12 @@ function chord(
   face: RoofFace,
   { at, number }: RafterPlace,
   bottom: Bottom | null,
-  { first, last }: Ends,
 ): Order {
   const eave = lowEaveOf(lines, face)
   const head = headCuts(building, lumber, lines, face)
-  const more = first || last ? lookoutCuts(building, lumber, lines, face) : []
   const cuts = eave
-    ? rafterCuts(building, lumber, eave, head, [...more, ...onBottom(building, bottom)])
-    : { cuts: [...head, ...kneeCut(lines, face), ...more] }
+    ? rafterCuts(building, lumber, eave, head, onBottom(building, bottom))
+    : { cuts: [...head, ...kneeCut(lines, face)] }
   return rafterOn({
     where: ofTruss(number ?? 0, 'chord', face.id),
     role: kneeUnder(lines, face) ? 'upper-chord' : 'lower-chord',
@@ -196,4 +242,3 @@ function gussetOrder({ section, joint, leg, x, number, side, inside }: GussetAsk
     ],
   }
 }
-

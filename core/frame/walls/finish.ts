@@ -1,6 +1,6 @@
 import { isInGable } from '../place'
 import type { CoverAsk } from './cover'
-import { type Eave, eaveOver, type Profile, type RoofLines } from '../../lines'
+import { type Eave, eaveOver, loweredLines, type Profile, type RoofLines } from '../../lines'
 import type { Stretch } from '../../trade'
 import { HAIR } from '../../measure'
 import { type Building, isSide, type SideName, usualSheathing } from '../../design'
@@ -23,6 +23,8 @@ export interface FinishAsk {
   readonly brace: Section
   readonly slat: Section
   readonly rafter: Section
+  /** How far end trusses lie under the others, square to the faces, mm. */
+  readonly endDrop: number
   /** Of trusses with bottom chords. */
   readonly bottom: { readonly low: number; readonly depth: number } | null
   readonly lines: StackLines
@@ -90,7 +92,7 @@ function argumentsOf(ask: FinishAsk, framed: FramedWall): readonly unknown[] {
     ...[sheathing, slats, gables, bracing, longest, spacing, stack, topPlates, corner, stud],
     ...[building.footprint, building.heights, building.base, building.lumber],
     ...[roof.overhang, roof.seat, roof.blocking, roof.beam, roof.raised, roof.has],
-    ...[ask.bottom, roof.truss, ask.framed, ask.underLedger, ask.drop(name), roof.rafter],
+    ...[ask.endDrop, ask.bottom, roof.truss, ask.framed, ask.underLedger, ask.drop(name), roof.rafter],
     eaveOf(ask, name),
     ...over,
     ask.lines,
@@ -113,7 +115,7 @@ function finishWall(ask: FinishAsk, each: FramedWall): FinishedWall {
     framed: each,
     drop: ask.drop(name),
     gable,
-    eave: eaveOf(ask, name),
+    eave: eaveOf({ ...ask, roof: ask.endDrop ? loweredLines(ask.roof, ask.endDrop) : ask.roof }, name),
   }
   const covered =
     cover === 'sheets' && build === 'studs' && ask.building.walls.sheathing
@@ -154,7 +156,9 @@ function finishWall(ask: FinishAsk, each: FramedWall): FinishedWall {
 /** The bottom chord of the end trusses over the gables; null where they have none. */
 function endChord({ building: { roof }, rafter, bottom }: FinishAsk): EndChord | null {
   const { truss } = roof
-  return bottom && truss ? { in: rafter.thickness + truss.gusset.thickness, top: bottom.low + bottom.depth } : null
+  return bottom && truss
+    ? { in: rafter.thickness + truss.gusset.thickness, top: bottom.low + bottom.depth }
+    : null
 }
 
 /** The tails over a wall; null where none are, or the roof could not be framed. */

@@ -27,13 +27,14 @@ export type NotchProblem = Extract<Problem, { readonly code: `gable-notch-${stri
  * another rafter stands there.
  */
 export function notchProblem(
-  { walls, footprint: { length }, roof: { has } }: Building,
+  { walls, footprint: { length }, roof: { has, truss } }: Building,
   side: SideName,
   stud: Section,
   rafter: Section,
   roof: RoofLines,
 ): NotchProblem | null {
   if (walls.gables !== 'notched' || has.falls.includes(side)) return null
+  if (truss) return { code: 'gable-notch-truss', path: 'walls.gables' }
   const left = stud.depth - rafter.thickness
   if (left < least.notchedStud)
     return {

@@ -71,12 +71,17 @@ export function rakePlates(
           topPlates - k,
           { first: i === 0, last: i === row.length - 1 },
           knees,
-          ofWall(wall.name, k === 0 ? 'plate/top' : 'plate/cap', side, ...nth(i, row)),
+          // square joints of plates as steep as this reach back past their foot
+          under.normal.z < STEEP ? (side === 'south' ? s.from : s.to) : null,
+          ofWall(wall.name, k === 0 ? 'plate/top' : 'plate/cap', face.id, ...nth(i, row)),
         ),
       ),
     )
   })
 }
+
+/** Cosine of the slope from which a plate is cut plumb at its wall all along. */
+const STEEP = 0.6
 
 /** Whether the gap that the ridge's end wants is at a place. */
 const liesAt = ({ from, to }: Stretch, at: number): boolean => at >= from && at <= to
@@ -145,6 +150,7 @@ function rakePlate(
   under: number,
   { first, last }: { readonly first: boolean; readonly last: boolean },
   knees: Readonly<Record<keyof Stretch, Plane | null>>,
+  end: number | null,
   where: MemberPlace,
 ): RakePlate {
   const t = stud.thickness
@@ -186,6 +192,7 @@ function rakePlate(
     cuts: [
       first ? plumb(foot, 'foot') : square(foot, 'foot'),
       last ? plumb(head, 'head') : square(head, 'head'),
+      ...(end !== null && !first ? [plumb(end, 'foot')] : []),
     ],
   }
   return {

@@ -102,7 +102,7 @@ describe('a raked wall, worked by hand', () => {
       [0, 11.75, 27.75, 43.75, 59.75, 75.75, 87.5].map(at => expect.closeTo(at, 6)),
     ])
     const [south, north, ...more] = rakeStrips(made, 'west')
-    expect([south?.side, north?.side, more]).toEqual(['south', 'north', []])
+    expect([south?.slope, north?.slope, more]).toEqual(['south', 'north', []])
     // level from the eave wall's inside over cos a; on the north slope the tape runs back from 92 1/2: studs
     // at 91, 79 1/4, 63 1/4
     expect(south?.marks.map(mark => mark.from / INCH)).toEqual(

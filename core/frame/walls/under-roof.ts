@@ -52,5 +52,7 @@ function notchProblems(building: Building, { plate, rafter }: RoofLumber, roof: 
     notchProblem(building, 'west', plate, rafter, roof),
     notchProblem(building, 'east', plate, rafter, roof),
   ]
-  return [west, west?.code === 'gable-notch-thin' ? null : east].filter(each => each !== null)
+  return [west, west?.code === 'gable-notch-thin' || west?.code === 'gable-notch-truss' ? null : east].filter(
+    each => each !== null,
+  )
 }

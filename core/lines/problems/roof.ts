@@ -35,6 +35,13 @@ export type RoofProblem =
       readonly angle: number
       readonly plumb: number
     }
+  | {
+      readonly code: 'gambrel-walls-uneven'
+      readonly path: `walls.sides.${SideName}.height`
+      readonly side: SideName
+      readonly height: number
+    }
+  | { readonly code: 'chords-unlike'; readonly path: 'roof.truss.bottom'; readonly thickness: number }
   | { readonly code: 'hip-too-short'; readonly path: 'footprint.length'; readonly least: number }
   | {
       readonly code: 'hip-nearly-square'
@@ -112,6 +119,13 @@ export type RoofProblem =
       readonly number: number
       readonly least: number
       readonly most: number
+    }
+  | {
+      readonly code: 'roof-opening-cuts-truss'
+      readonly path: `roof.openings.${number}.${'width' | 'at'}`
+      readonly number: number
+      readonly least: number | null
+      readonly most: number | null
     }
   | {
       readonly code: 'roof-openings-meet'

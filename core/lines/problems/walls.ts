@@ -23,6 +23,7 @@ export type WallProblem =
       readonly left: number
       readonly least: number
     }
+  | { readonly code: 'gable-notch-truss'; readonly path: 'walls.gables' }
   | { readonly code: 'gable-notch-blocked'; readonly path: 'walls.gables'; readonly side: SideName }
   | {
       readonly code: 'opening-in-house'

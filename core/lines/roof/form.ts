@@ -166,8 +166,8 @@ export interface Ridge {
 }
 
 /**
- * The line along the building where two faces meet that fall one way, the lower one first: their boards end on
- * `middle`, half the turn, that looks up the slopes.
+ * The line along the building where two faces meet that fall one way, the lower one first: their boards end
+ * on `middle`, half the turn, that looks up the slopes.
  */
 export interface Knee {
   readonly kind: 'knee'

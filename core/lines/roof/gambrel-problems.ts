@@ -7,31 +7,53 @@ import {
   type GambrelLine,
   type GambrelPath,
   had,
+  legMost,
   limits,
   lowerReach,
   type TailEnd,
+  usualHeadroom,
   valueAt,
   withValue,
 } from '../../design'
 import { HAIR, ONE_READING, radians } from '../../measure'
 import { gaps, least } from '../../trade'
 import type { RoofProblem } from '../problems/roof'
+import type { RoofLumber } from './form'
 
 export type GambrelProblem = Extract<RoofProblem, { readonly plumb: number }>
 type Code = GambrelProblem['code']
 
-/** A gambrel's numbers as they can be changed: those of its line, and what of the building stands beside it. */
+/**
+ * A gambrel's numbers as they can be changed: those of its line, and what of the building stands beside it.
+ */
 interface Asked {
   readonly ask: GambrelAsk
   readonly tail: TailEnd
-  /** Of trusses' gussets along each member; null of rafters. */
-  readonly leg: number | null
+  /** Of the walls, over the deck: a ridge's height is typed from there. */
+  readonly plate: number
+  /** How far trusses' gussets are asked to reach, and how deep their bottom chords are; null of rafters. */
+  readonly truss: {
+    readonly leg: number | null
+    readonly bottom: number | null
+    readonly drop: number
+  } | null
 }
 
 /** What stands against a gambrel as it is asked for. */
-export function gambrelProblems({ roof }: Building): readonly GambrelProblem[] {
+export function gambrelProblems({ roof, heights }: Building, lumber: RoofLumber): readonly GambrelProblem[] {
   const { ask } = had(roof.gambrel)
-  const asked: Asked = { ask, tail: roof.tail, leg: roof.truss?.gusset.leg ?? null }
+  const { gambrel } = ask
+  const headroom = gambrel.headroom ?? usualHeadroom(ask)
+  const asked: Asked = {
+    ask: { ...ask, gambrel: { ...gambrel, headroom } },
+    tail: roof.tail,
+    plate: heights.south,
+    truss: roof.truss && {
+      leg: roof.truss.gusset.asked,
+      bottom: roof.truss.kind === 'bottom-chord' ? lumber.bottom.depth : null,
+      drop: roof.ends.hold === 'lookouts' ? lumber.lookout.thickness : 0,
+    },
+  }
   return faultsOf(asked)
     .slice(0, 1)
     .map(code => problemOf(asked, code))
@@ -41,7 +63,7 @@ const tan = (angle: number): number => Math.tan(radians(angle))
 const cos = (angle: number): number => Math.cos(radians(angle))
 
 /** What can't be framed of a gambrel's line, the first first. */
-function faultsOf({ ask, tail, leg }: Asked): Code[] {
+function faultsOf({ ask, tail, truss }: Asked): Code[] {
   const line = gambrelLine(ask)
   const { lower, upper, knee } = line
   const half = ask.width / 2 - ask.ridge / 2
@@ -61,10 +83,10 @@ function faultsOf({ ask, tail, leg }: Asked): Code[] {
   const edges = chordEdges(line, !level)
   const shortest = Math.min(edges.upper.inner, edges.lower.inner, edges.lower.outer)
   if (shortest < least.chord) return ['chord-short']
+  const most = truss ? legMost(line, truss.bottom, truss.drop) : Infinity
+  if (most < limits.gussetLeg.min) return ['chord-short']
   if (!hasHeadroom(ask, line)) return ['headroom-out-of-reach']
-  return leg !== null && (edges.upper.inner < 2 * leg - HAIR || edges.lower.inner < leg - HAIR)
-    ? ['gusset-too-long']
-    : []
+  return (truss?.leg ?? 0) > most + HAIR ? ['gusset-too-long'] : []
 }
 
 /** Whether the lower slopes come to the knee that is asked for. */
@@ -108,15 +130,18 @@ function fieldsFor({ ask: { gambrel } }: Asked, code: Code): readonly GambrelPat
   }
 }
 
-/** Where each of those fields stands in what is asked; undefined of pitches and shares, that are no lengths. */
+/**
+ * Where each of those fields stands in what is asked; undefined of pitches and shares, that are no lengths.
+ */
 const placeOf: Partial<Record<GambrelPath, string>> = {
   'roof.gambrel.foot.drop': 'ask.gambrel.foot.drop',
   'roof.gambrel.knee.in': 'ask.gambrel.knee.in',
   'roof.gambrel.knee.up': 'ask.gambrel.knee.up',
   'roof.gambrel.headroom.height': 'ask.gambrel.headroom.height',
   'roof.gambrel.headroom.width': 'ask.gambrel.headroom.width',
-  'roof.truss.gusset.leg': 'leg',
+  'roof.truss.gusset.leg': 'truss.leg',
   'roof.overhang.eave': 'ask.eave',
+  'roof.peak.height': 'ask.peak',
   'footprint.width': 'ask.width',
 }
 
@@ -138,7 +163,9 @@ const twin: Partial<Record<Code, Code>> = {
   'foot-through-chord': 'foot-off-plate',
 }
 
-/** From where to where a field can be, nearest to what it is; one end alone where the other is out of the way. */
+/**
+ * From where to where a field can be, nearest to what it is; one end alone where the other is out of the way.
+ */
 function nearestIn(
   asked: Asked,
   code: Code,
@@ -147,11 +174,12 @@ function nearestIn(
   const place = placeOf[path]
   const limit = findLimit(path)
   if (!place || !limit) return null
+  const off = path === 'roof.peak.height' ? asked.plate : 0
   const now = valueAt(asked, place)
   const both = [code, twin[code]]
   const fits = (value: number): boolean =>
-    !faultsOf(withValue(asked, place, value)).some(each => both.includes(each))
-  const from = typeof now === 'number' ? now : (limit.min + limit.max) / 2
+    !faultsOf(withValue(asked, place, value - off)).some(each => both.includes(each))
+  const from = typeof now === 'number' ? now + off : (limit.min + limit.max) / 2
   const [above, below] = [nearestFit(fits, from, limit.max), nearestFit(fits, from, limit.min)]
   if (above === null && below === null) return null
   // the nearer of two
@@ -181,4 +209,3 @@ function nearestFit(fits: (value: number) => boolean, from: number, to: number):
   }
   return null
 }
-

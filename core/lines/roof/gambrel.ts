@@ -1,6 +1,6 @@
 import { type Building, had } from '../../design'
 import { type Plane, planeAcross, vec } from '../../geometry'
-import { radians } from '../../measure'
+import { HAIR, radians } from '../../measure'
 import type { Problem } from '../problem'
 import { layUnless, rakesOf, setbackOf, tightSpacing } from './common'
 import type { Eave, Knee, Ridge, RoofFace, RoofLines, RoofLumber, RoofShape } from './form'
@@ -32,6 +32,8 @@ const stops: readonly Problem['code'][] = [
   'foot-through-chord',
   'foot-over-seat',
   'chord-short',
+  'chords-unlike',
+  'gambrel-walls-uneven',
   'spacing-too-tight',
 ]
 
@@ -51,11 +53,11 @@ function flankOf(building: Building, lumber: RoofLumber, side: EaveSide): Flank 
   const common = {
     falls: side,
     depth: lumber.rafter.depth,
-    places: placesTo(building, lumber.rafter, side),
     whole: { from: 0, to: footprint.length },
   }
   const low = slopedFace({
     ...common,
+    places: placesTo(building, lumber.rafter, side, { from: -Infinity, to: line.knee.in }),
     id: `${side}-low`,
     name: `${side}-low`,
     angle: line.lower,
@@ -64,6 +66,7 @@ function flankOf(building: Building, lumber: RoofLumber, side: EaveSide): Flank 
   })
   const upper = slopedFace({
     ...common,
+    places: placesTo(building, lumber.rafter, side, { from: line.knee.in, to: Infinity }),
     id: `${side}-high`,
     name: `${side}-high`,
     angle: line.upper,
@@ -151,7 +154,20 @@ function ridgeOver(
   }
 }
 
-const problemsOf = (building: Building, { rafter }: RoofLumber): Problem[] => [
-  ...gambrelProblems(building),
-  ...tightSpacing(building, rafter),
+const problemsOf = (building: Building, lumber: RoofLumber): Problem[] => [
+  ...gambrelProblems(building, lumber),
+  ...(building.roof.truss?.kind === 'bottom-chord' &&
+  Math.abs(lumber.bottom.thickness - lumber.rafter.thickness) > HAIR
+    ? [{ code: 'chords-unlike', path: 'roof.truss.bottom', thickness: lumber.rafter.thickness } as const]
+    : []),
+  ...unevenWalls(building),
+  ...tightSpacing(building, lumber.rafter),
 ]
+
+/** Eave walls of unlike heights: the one that has its own is to be as the other. */
+function unevenWalls({ heights, walls }: Building): Problem[] {
+  if (Math.abs(heights.south - heights.north) < HAIR) return []
+  const side = walls.sides.north.height === null ? 'south' : 'north'
+  const height = heights[side === 'south' ? 'north' : 'south']
+  return [{ code: 'gambrel-walls-uneven', path: `walls.sides.${side}.height`, side, height }]
+}

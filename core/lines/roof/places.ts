@@ -1,25 +1,42 @@
 import type { Building, SideName } from '../../design'
 import type { Section } from '../../lumber'
-import { clearOf, clearOfEnds, onCentre, overlap, type Stretch, withLayout } from '../../trade'
+import { HAIR } from '../../measure'
+import { clearOf, clearOfEnds, least, onCentre, overlap, type Stretch, withLayout } from '../../trade'
 import type { Parting, RafterPlace, RoofShape } from './form'
 
-/** Where the rafters of a roof with gables stand along it: at both ends, and on centre from the west. */
+/**
+ * Where the rafters or trusses of a roof with gables stand along it: at both ends, and on centre from the
+ * west; trusses no nearer an end one than its gussets and theirs let them.
+ */
 export function rafterPlaces({ footprint, roof }: Building, rafter: Section): Stretch[] {
   const t = rafter.thickness
+  const apart = Math.max(t + least.clear, roof.truss?.apart ?? 0)
+  const off = ({ from, to }: Stretch): boolean =>
+    !roof.truss || (from > apart - HAIR && to < footprint.length - apart + HAIR)
   const ends = [
     { from: 0, to: t },
     { from: footprint.length - t, to: footprint.length },
   ]
-  return withLayout(
+  const stood = withLayout(
     ends,
     clearOfEnds(onCentre(roof.spacing, footprint.length), { from: t / 2, to: footprint.length - t / 2 }, t),
     t,
   )
+  return stood.filter((at, i) => i === 0 || i === stood.length - 1 || off(at))
 }
 
 /** Where those of the face that falls to a side stand, those beside and in its openings among them. */
-export const placesTo = (building: Building, rafter: Section, side: SideName): RafterPlace[] =>
-  placesAbout(rafterPlaces(building, rafter), partingsIn(building, side, rafter), rafter)
+export const placesTo = (
+  building: Building,
+  rafter: Section,
+  side: SideName,
+  within?: Stretch,
+): RafterPlace[] =>
+  placesAbout(
+    rafterPlaces(building, rafter),
+    building.roof.truss ? [] : partingsIn(building, side, rafter, within),
+    rafter,
+  )
 
 /** Rafters over both eave walls. */
 export const overEaveWalls: RoofShape['places'] = (building, rafter) => {
@@ -27,14 +44,19 @@ export const overEaveWalls: RoofShape['places'] = (building, rafter) => {
   return { south: along, north: along }
 }
 
-/** The openings of the face that falls to a side, in the order asked; those of no width are not framed. */
+/**
+ * The openings of the face that falls to a side, in the order asked, of two that do so those whose lower edge
+ * lies within it; those of no width are not framed.
+ */
 export function partingsIn(
   { roof: { openings } }: Building,
   side: SideName,
   { thickness: t }: Section,
+  within: Stretch = { from: -Infinity, to: Infinity },
 ): Parting[] {
   return openings.flatMap((asked, i): Parting[] => {
     if (asked.kind === 'stair' || asked.width === 0 || asked.slope !== side) return []
+    if (asked.up < within.from || asked.up >= within.to) return []
     const s = { from: asked.at - asked.width / 2, to: asked.at + asked.width / 2 }
     return [{ number: i + 1, asked, s, wide: { from: s.from - asked.plies * t, to: s.to + asked.plies * t } }]
   })

@@ -60,9 +60,7 @@ export function profileOf(lines: RoofLines): Profile {
 
 /** What parts two faces side by side: half the turn of the knee they meet at, or a plumb plane. */
 function breakBetween(lines: RoofLines, one: RoofFace, other: RoofFace): Plane {
-  const knee = kneesOf(lines).find(({ sides }) =>
-    sides.every(({ face }) => face === one || face === other),
-  )
+  const knee = kneesOf(lines).find(({ sides }) => sides.every(({ face }) => face === one || face === other))
   if (!knee) return planeAcross('y', ridgeOf(lines)?.at ?? stripOf(lines)?.at ?? lowAt(lines, one))
   const { normal, offset } = knee.middle
   return normal.y > 0 ? knee.middle : { normal: vec(0, -normal.y, -normal.z), offset: -offset }
@@ -81,12 +79,13 @@ const between = (plane: Plane, ends: Stretch, low?: Plane, high?: Plane): Stretc
 
 type Line = 'under' | 'top'
 
-/** From where to where one of a run's lines reaches: where faces meet at a knee, their lower edges do farther in. */
+/**
+ * From where to where one of a run's lines reaches: where faces meet at a knee, their lower edges do farther
+ * in.
+ */
 export const stretchOf = (profile: Profile, i: number, line: Line): Stretch => {
   const run = profile.runs[i]
-  return run
-    ? between(run[line], run.s, profile.breaks[i - 1], profile.breaks[i])
-    : { from: 0, to: 0 }
+  return run ? between(run[line], run.s, profile.breaks[i - 1], profile.breaks[i]) : { from: 0, to: 0 }
 }
 
 /** Across the building, where the outside of a face's low wall is. */

@@ -1,7 +1,7 @@
-import type { SideName } from '../../design'
+import type { RoofOpening, SideName } from '../../design'
 import { add, downOf, dot, fallOf, meets, type Plane, scale, vec } from '../../geometry'
 import type { Stretch } from '../../trade'
-import type { RoofFace, Eave, Knee, Ridge, Hip, Abutment, RoofLines } from './form'
+import type { RoofEdge, RoofFace, Eave, Knee, Ridge, Hip, Abutment, RoofLines } from './form'
 
 export const eavesOf = ({ edges }: RoofLines): readonly Eave[] => edges.filter(edge => edge.kind === 'eave')
 
@@ -35,6 +35,82 @@ export const kneeUnder = (lines: RoofLines, face: RoofFace): Knee | undefined =>
 export const eaveOfSide = (lines: RoofLines, face: RoofFace): Eave | undefined =>
   lowEaveOf(lines, face) ?? lowEaves(lines).find(eave => eave.side === face.falls)
 
+/** The lines of a roof whose faces all lie lower, square to them, mm: of an end truss under lookouts. */
+export function loweredLines(lines: RoofLines, by: number): RoofLines {
+  const under = (plane: Plane): Plane => ({ ...plane, offset: plane.offset - by })
+  const faces = new Map(
+    lines.faces.map(face => [
+      face,
+      {
+        ...face,
+        top: under(face.top),
+        carrier: { ...face.carrier, top: under(face.carrier.top), underside: under(face.carrier.underside) },
+      },
+    ]),
+  )
+  const of = (face: RoofFace): RoofFace => faces.get(face) ?? face
+  return {
+    ...lines,
+    faces: lines.faces.map(of),
+    edges: lines.edges.map((edge): RoofEdge => {
+      switch (edge.kind) {
+        case 'eave':
+          return {
+            ...edge,
+            face: of(edge.face),
+            heightAbovePlate: edge.heightAbovePlate - by / edge.face.top.normal.z,
+          }
+        case 'ridge':
+        case 'knee': {
+          const [a, b] = edge.sides
+          return {
+            ...edge,
+            sides: [
+              { ...a, face: of(a.face) },
+              { ...b, face: of(b.face) },
+            ],
+          }
+        }
+        case 'hip':
+          return edge
+        default:
+          return { ...edge, face: of(edge.face) }
+      }
+    }),
+  }
+}
+
+/** A face, and the eave on the side that it falls to: what is laid out on it is measured from there. */
+export interface Slope {
+  readonly face: RoofFace
+  readonly eave: Eave
+}
+
+/** Every face that has an eave on its side, those under a knee before those over it. */
+export const slopesOf = (lines: RoofLines): readonly Slope[] =>
+  lines.faces.flatMap(face => {
+    const eave = eaveOfSide(lines, face)
+    return eave ? [{ face, eave }] : []
+  })
+
+/** The slope that an opening lies in: by its side and, of two that fall one way, by its lower edge. */
+export function slopeUnder(
+  lines: RoofLines,
+  { kind, slope: side, up }: Pick<RoofOpening, 'kind' | 'slope' | 'up'>,
+): Slope | undefined {
+  const on = kind === 'stair' ? 'south' : lines.faces.length === 1 ? lines.faces[0]?.falls : side
+  return slopesOf(lines).find(({ face }) => {
+    const { from, to } = reachOf(lines, face)
+    return face.falls === on && (kind === 'stair' || (up >= from && up < to))
+  })
+}
+
+/** Level in from the wall's outside, from where to where a face lies; without end where nothing parts it. */
+export const reachOf = (lines: RoofLines, face: RoofFace): Stretch => ({
+  from: kneeUnder(lines, face)?.in ?? -Infinity,
+  to: kneesOf(lines).find(({ sides }) => sides[0].face === face)?.in ?? Infinity,
+})
+
 export const hipsOf = ({ edges }: RoofLines): readonly Hip[] => edges.filter(edge => edge.kind === 'hip')
 
 /** The face that falls to a side. */
@@ -56,8 +132,8 @@ export function headPlane({ edges }: RoofLines, face: RoofFace): Plane | null {
 }
 
 /**
- * Level along the way a face falls, from the building's origin to where a plane across it meets the face's own
- * plane, or one that lies `deep` under that; mm.
+ * Level along the way a face falls, from the building's origin to where a plane across it meets the face's
+ * own plane, or one that lies `deep` under that; mm.
  */
 export function alongFace({ top }: Pick<RoofFace, 'top'>, plane: Plane, deep = 0): number {
   const fall = fallOf(top)

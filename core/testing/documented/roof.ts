@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { length, one, orNull, group, section, rafters, side, eave, pitch } from './kit'
+import { between, length, one, orNull, group, section, rafters, side, eave, pitch } from './kit'
 
 const ties = (most: number) =>
   orNull(
@@ -8,6 +8,38 @@ const ties = (most: number) =>
       { every: one(1, 2, 3) },
     ),
     2,
+  )
+
+/** Degrees of the lower slopes of a gambrel, as a pitch. */
+const steep = fc
+  .oneof({ weight: 8, arbitrary: between(45, 75) }, { weight: 1, arbitrary: between(20.01, 79.99) })
+  .map(degrees => ({ rise: 12 * Math.tan((degrees * Math.PI) / 180), run: 12 }))
+
+/** A gambrel over a span, mm. */
+const gambrel = (wide: number) =>
+  group(
+    {
+      by: one('half-octagon', 'knee', 'pitches', 'headroom'),
+      foot: group({ rule: one('on-plate', 'over-plate') }, { drop: orNull(length(0, 2000, 50, 500), 3) }),
+    },
+    {
+      knee: group(
+        {},
+        {
+          in: orNull(length(50, 6000, 0.08 * wide, 0.25 * wide), 7),
+          up: orNull(length(100, 6000, 0.2 * wide, 0.4 * wide), 7),
+          share: orNull(between(0.08, 0.3), 3),
+        },
+      ),
+      lower: orNull(steep, 7),
+      headroom: orNull(
+        group({
+          height: length(300, 4000, 0.15 * wide, 0.4 * wide),
+          width: length(300, 11000, 0.4 * wide, 0.8 * wide),
+        }),
+        7,
+      ),
+    },
   )
 
 /** A roof over a building so long and wide, mm. */
@@ -26,6 +58,9 @@ export const roof = (long: number, wide: number) =>
         'raised-ridge',
         'hip',
         'hip',
+        'gambrel',
+        'gambrel',
+        'gambrel',
       ),
       pitch,
       rafter: rafters,
@@ -53,6 +88,23 @@ export const roof = (long: number, wide: number) =>
         },
       ),
       hip: group({}, { section: orNull(section('2x8', '2x6', '2x10')), edge: one('dropped', 'backed') }),
+      gambrel: gambrel(wide),
+      carried: orNull(one('trusses', 'rafters'), 7),
+      truss: group(
+        {},
+        {
+          kind: orNull(one('open', 'bottom-chord')),
+          bottom: section('2x6', '2x8', '47x150'),
+          gusset: group(
+            {},
+            {
+              thickness: length(9, 40, 9, 18),
+              leg: orNull(length(75, 900, 150, 350)),
+              nails: one(3, 6, 8, 20),
+            },
+          ),
+        },
+      ),
       panel: orNull(group({ cover: length(300, 1250, 500, 1100) }, { per: one(1, 2, 3) }), 2),
       beam: orNull(
         group(

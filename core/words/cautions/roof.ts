@@ -51,6 +51,10 @@ export const roofSayings = {
     `The headers of opening ${n('number')} span ${mm('width')}: past ${mm('limit')} they customarily hang in metal hangers, and their size is yours to have checked.`,
   'flue-clear': ({ n }) =>
     `Opening ${n('number')} is for a flue: keep all wood as far from it as its maker and local code say, with a firestop where it passes the ceiling.`,
+  'truss-unchecked': ({ mm }) =>
+    `Chords of this size with glued and nailed gussets are customary for small sheds and light snow; nothing here has reckoned what these carry over ${mm('span')}. Have them checked by a table or an engineer for your snow and wind.`,
+  'trusses-far': ({ mm }) =>
+    `The trusses stand ${mm('apart')} apart; chords ${mm('depth')} deep are customarily no farther than ${mm('limit')}. Space them closer, or use deeper chords.`,
   'no-ties': () =>
     'No rafter ties are framed: under load the rafters push the walls apart. Add ties in the bottom third, or make the ridge a beam held at its ends; local code and an engineer decide.',
   'ties-high': ({ mm }) =>

@@ -28,9 +28,9 @@ export const gambrelSentences: Sentences<GambrelProblem> = {
     `The notch over the wall would take more than half the lower chord, which at ${formatAngle(problem.angle)} is ${say.down(problem.plumb)} deep, plumb. ${put(problem, say)}`,
   'foot-over-seat': (problem, say) =>
     `The chord's level end would lie over the plate, and take its seat away. ${put(problem, say)}`,
-  'chord-short': (problem, say) => `Hardly anything would be left of a chord's inner edge. ${put(problem, say)}`,
+  'chord-short': (problem, say) =>
+    `Too little would be left of a chord's inner edge, for itself or for its gussets. ${put(problem, say)}`,
   'headroom-out-of-reach': (problem, say) =>
     `So much headroom can't be had with these upper slopes; the nearest that can is drawn. ${put(problem, say)}`,
-  'gusset-too-long': (problem, say) =>
-    `The chords are too short for their gussets. ${put(problem, say)}`,
+  'gusset-too-long': (problem, say) => `The chords are too short for their gussets. ${put(problem, say)}`,
 }

@@ -17,6 +17,10 @@ export const roofSentences: Sentences<RoofProblem> = {
       : `No pitch between ${formatAngle(limits.roofAngle.min)} and ${formatAngle(limits.roofAngle.max)} brings the slopes together there. Put the peak between ${up(problem.least)} and ${down(problem.most)} from the south wall, or type a pitch.`,
   'pitches-apart': () =>
     'With pitches this far apart the ridge leaves the span. Bring the two pitches, or the two eave walls, nearer each other.',
+  'gambrel-walls-uneven': (problem, { mm }) =>
+    `A gambrel stands on two walls of one height. Give the ${problem.side} wall ${mm(problem.height)}, as the other has.`,
+  'chords-unlike': (problem, { mm }) =>
+    `A truss is built flat, of boards as thick as each other. Choose bottom chords that are ${mm(problem.thickness)} thick, as the upper ones.`,
   'hip-too-short': (problem, { up }) =>
     `A hip roof's ridge runs along the length. Make the length at least the span, ${up(problem.least)}, or turn the building.`,
   'hip-nearly-square': (problem, { mm, up }) =>
@@ -59,6 +63,12 @@ export const roofSentences: Sentences<RoofProblem> = {
     problem.path.endsWith('at')
       ? `Opening ${problem.number} leaves no room for the doubled rafters beside it. Put its middle between ${up(problem.least)} and ${down(problem.most)}.`
       : `Opening ${problem.number} leaves no room for its headers. Put its lower edge between ${up(problem.least)} and ${down(problem.most)} from the outside of the wall.`,
+  'roof-opening-cuts-truss': (problem, { up, down }) =>
+    problem.path.endsWith('width')
+      ? `Opening ${problem.number} is wider than the trusses stand apart, and a truss is never cut. Make its width ${down(problem.most ?? 0)} at most, or carry the roof by rafters.`
+      : problem.least === null || problem.most === null
+        ? `Opening ${problem.number} would cut a truss. Make it narrower, or carry the roof by rafters.`
+        : `Opening ${problem.number} would cut a truss. Put its middle between ${up(problem.least)} and ${down(problem.most)}.`,
   'roof-openings-meet': problem =>
     `Opening ${problem.number} would share its trimmers with opening ${problem.other}. Move one along the slope's wall.`,
   'stair-no-joists': problem =>

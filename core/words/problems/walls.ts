@@ -13,6 +13,8 @@ export const wallSentences: Sentences<WallProblem> = {
     `${{ 'walls.spacing': 'Studs', 'roof.spacing': 'Rafters', 'floor.spacing': 'Joists' }[problem.path]} this close would touch. Space them at least ${up(problem.least)}.`,
   'gable-notch-thin': (problem, { up, down }) =>
     `Behind the end rafters ${down(problem.left)} would be left of the notched gable studs, less than ${up(problem.least)}. Let them end under the rafters, or use deeper studs.`,
+  'gable-notch-truss': () =>
+    "Gable studs can't run up behind end trusses, whose gussets are on their inner faces: they end under the chords. Choose studs that end there, or raked walls.",
   'gable-notch-blocked': problem =>
     `Beside the ${problem.side} end rafter another stands within the wall's depth, where notched gable studs would run up: there they end under the rafters. Change the rafter spacing or move what it makes room for.`,
   'opening-in-house': problem =>

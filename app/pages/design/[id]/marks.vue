@@ -4,7 +4,7 @@ import type { WallName } from '../../../../core/frame'
 import { formatLength } from '../../../../core/measure'
 import { type MarkedPair, platePair, rakeStrips, wallOrder } from '../../../../core/plan'
 import { fileName } from '../../../../core/output'
-import { readAloud, sayLength } from '../../../../core/words'
+import { readAloud, sayLength, saySlope } from '../../../../core/words'
 import { saveFile } from '../../../composables/useFiles'
 import { stripLines } from '../../../logic/strip-pages'
 
@@ -47,10 +47,10 @@ const walls = computed(() =>
           on(words(wall.name), pair.boards === 2 ? 'Both plates' : 'Bottom plate', pair, `${end} end`),
           ...rakeStrips(bench.plan!.frame, wall.name).map(strip =>
             on(
-              `${words(wall.name)}, ${strip.side} slope`,
+              `${words(wall.name)}, ${saySlope(strip.slope)} slope`,
               'Top plate along its lower face',
               strip,
-              'eave end',
+              'low end',
             ),
           ),
         ]

@@ -1,0 +1,24 @@
+import { FOOT, HAIR, INCH } from '../measure'
+import type { Plan } from '../plan'
+import { type Caution, cautionIf } from './caution'
+import { idsOf } from './ids-of'
+
+/** How far apart trusses of chords so deep customarily stand at most, mm: trade book, section 9. */
+const spacings = [
+  { depth: 3.5 * INCH, apart: 16 * INCH },
+  { depth: 5.5 * INCH, apart: 2 * FOOT },
+] as const
+
+/** What is customary of trusses built by hand, and what nobody has reckoned. */
+export function trussCautions({ building, frame }: Plan): Caution[] {
+  const { truss, spacing } = building.roof
+  const members = idsOf(frame, 'upper-chord', 'lower-chord', 'bottom-chord')
+  if (!truss || !members.length) return []
+  const { depth } = frame.lumber.rafter
+  const limit =
+    [...spacings].reverse().find(each => depth > each.depth - INCH / 4)?.apart ?? spacings[0].apart
+  return [
+    { code: 'truss-unchecked', members, numbers: { span: building.footprint.width } },
+    ...cautionIf(spacing > limit + HAIR, 'trusses-far', members, { apart: spacing, depth, limit }),
+  ]
+}
