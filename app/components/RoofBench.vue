@@ -13,6 +13,8 @@ const here = computed(() =>
 const { drawing: fresh, choices } = useDrawings('roof', () => view.value, {
   at: () => (cutAt.value === null ? undefined : here.value),
 })
+/** What the section is cut at. */
+const carrier = computed(() => (bench.drawn?.building.roof.truss ? 'Truss' : 'Rafter'))
 /** The last drawing of each view with a roof on it: dashed behind one whose roof can't be framed. */
 const good = new Map<View, Drawing>()
 const drawing = computed(() => {
@@ -66,16 +68,16 @@ watch(
           icon="pi pi-chevron-left"
           text
           severity="secondary"
-          aria-label="Rafter before"
+          :aria-label="`${carrier} before`"
           :disabled="here === 0"
           @click="step(-1)"
         />
-        <span class="figures" aria-live="polite">Rafter {{ here + 1 }} of {{ places }}</span>
+        <span class="figures" aria-live="polite">{{ carrier }} {{ here + 1 }} of {{ places }}</span>
         <Button
           icon="pi pi-chevron-right"
           text
           severity="secondary"
-          aria-label="Rafter after"
+          :aria-label="`${carrier} after`"
           :disabled="here === places - 1"
           @click="step(1)"
         />

@@ -444,15 +444,15 @@ describe('what stands under and beside it', () => {
       length: 12 * INCH,
       plies: 1,
     } as const
-    const framed = made(loft({}, { openings: [{ ...opening, up: 40 * INCH }] }))
+    const framed = made(loft({}, { openings: [{ ...opening, up: 38 * INCH }] }))
     const header = boxOf(find(framed, 'roof/opening/1/header/low/1'))
     expect([header.x.from, header.x.to]).toEqual([
       expect.closeTo(72.75 * INCH, 6),
       expect.closeTo(95.25 * INCH, 6),
     ])
-    const cut = frame(loft({}, { openings: [{ ...opening, up: 40 * INCH, at: 96 * INCH }] }))
+    const cut = frame(loft({}, { openings: [{ ...opening, up: 38 * INCH, at: 96 * INCH }] }))
     expect(cut.problems.map(each => sayProblem(each, 'imperial'))).toEqual([
-      `Opening 1 would cut a truss. Put its middle between 7' and 7'.`,
+      `Opening 1 would cut a truss. Put its middle between 7' 0" and 7' 0".`,
     ])
     expect(cut.members.filter(({ role }) => role === 'upper-chord')).toHaveLength(18)
   })

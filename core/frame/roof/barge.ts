@@ -2,10 +2,11 @@ import { ofFace } from '../place'
 import { mitre, plumbCut } from './cuts'
 import type { Building } from '../../design'
 import { flip, type Plane } from '../../geometry'
-import type { Order } from '../member'
+import type { BuildingCut, Order } from '../member'
 import {
   abutmentOf,
   alongFace,
+  type Eave,
   headPlane,
   highEaveOf,
   kneesOf,
@@ -18,6 +19,7 @@ import {
 } from '../../lines'
 import { coverOn } from './cover'
 import { rafterOn } from './rafter'
+import { tailCuts } from './tails'
 import { type End, type Flank, outermost } from './flank'
 
 /**
@@ -57,11 +59,21 @@ export function barge(
       to: flank.to + layers,
       cuts: [
         ...(head ? [cut(head)] : []),
-        ...(knee ? [mitre(knee.sides[1].end)] : low ? [plumbCut(past(low.tail))] : []),
+        ...(knee
+          ? [mitre(knee.sides[1].end)]
+          : low
+            ? [plumbCut(past(low.tail)), ...levelled(building, lines, low)]
+            : []),
       ],
     }),
   ]
 }
+
+/** Below a knee a board on tails that end level ends as they do: plumb, it would hang far below them. */
+const levelled = (building: Building, lines: RoofLines, low: Eave): BuildingCut[] =>
+  kneesOf(lines).length > 0 && building.roof.tail === 'level'
+    ? tailCuts(building, low).filter(({ name }) => name === 'level')
+    : []
 
 /**
  * Where a barge board ends at its head: at the middle of the ridge; on a ledger's face, or past that to the
