@@ -1,8 +1,10 @@
 import {
   foundAnotherWay,
+  gableTrusses,
   type GambrelWay,
   limits,
   roofHas,
+  type TrussKind,
   withEdit,
   type RoofOpeningKind,
   type RoofPart,
@@ -222,22 +224,33 @@ export function knees(at: At): Row[] {
   ]
 }
 
+const trussWords: Record<TrussKind, string> = {
+  open: 'Open: four chords',
+  'bottom-chord': 'With a bottom chord',
+  'king-post': 'King post',
+  'queen-post': 'Queen posts',
+  'w-web': 'W webs',
+  attic: 'Attic: a room inside',
+}
+
 /** The trusses: what they are of, and their gussets. */
 export function trusses(at: At): Row[] {
-  const { truss } = at.plan.building.roof
+  const { truss, gambrel } = at.plan.building.roof
   if (!truss) return []
+  const kinds = gambrel ? (['open', 'bottom-chord'] as const) : gableTrusses
+  const webbed = truss.kind !== 'open' && truss.kind !== 'bottom-chord'
   return [
     choice(
       at,
       'roof.truss.kind',
-      [
-        { value: 'open', label: 'Open: four chords' },
-        { value: 'bottom-chord', label: 'With a bottom chord' },
-      ],
+      kinds.map(value => ({ value, label: trussWords[value] })),
       { value: truss.kind },
     ),
     board(at, 'roof.rafter', 'Chords'),
-    ...(truss.kind === 'bottom-chord' ? [board(at, 'roof.truss.bottom')] : []),
+    ...(truss.kind === 'open' ? [] : [boardOrNone(at, 'roof.truss.bottom', { none: 'As the chords' })]),
+    ...(webbed ? [boardOrNone(at, 'roof.truss.web', { none: `As usual: ${truss.web}` })] : []),
+    ...(gambrel ? [] : length(at, 'roof.truss.heel')),
+    ...(truss.kind === 'attic' ? lengths(at, 'roof.truss.room.width', 'roof.truss.room.height') : []),
     ...length(at, 'roof.spacing'),
     head('Gussets'),
     ...lengths(at, 'roof.truss.gusset.thickness', 'roof.truss.gusset.leg'),

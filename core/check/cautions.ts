@@ -13,7 +13,9 @@ import { customary, roofCautions, lookoutCautions, flatCautions, purlinCautions 
 export function cautionsOf(plan: Plan): Caution[] {
   const rafters = idsOf(plan.frame, 'rafter', 'lower-chord')
   // slopes of unlike pitch are each held to the limits; what both pass is said once
-  const readings = plan.roof ? [plan.roof, northSlope(plan)].filter(each => each !== null) : []
+  // what trusses without a knee bear on is their bottom chords
+  const onChords = plan.building.roof.truss !== null && !plan.building.roof.gambrel
+  const readings = plan.roof && !onChords ? [plan.roof, northSlope(plan)].filter(each => each !== null) : []
   const all = readings.flatMap(roof => roofCautions(plan, roof, rafters))
   const roof = all.filter(
     (caution, i) =>

@@ -35,10 +35,18 @@ export interface RoofHas {
 }
 
 /** A roof's trusses, their kind decided. */
-export interface BuildingTruss extends Truss {
+export interface BuildingTruss extends Omit<Truss, 'heel' | 'gusset' | 'kind' | 'bottom' | 'web'> {
+  readonly bottom: string
+  readonly web: string
   readonly kind: TrussKind
+  /** From the plate to the roof line, plumb over the wall's outside, mm. */
+  readonly heel: number
   /** How far along its members gussets reach, and how far at most they can. */
-  readonly gusset: Gussets & { readonly leg: number; readonly asked: number | null; readonly most: number }
+  readonly gusset: Omit<Gussets, 'leg'> & {
+    readonly leg: number
+    readonly asked: number | null
+    readonly most: number
+  }
   /** How far from the end walls' outsides trusses between the end ones stand at least. */
   readonly apart: number
 }

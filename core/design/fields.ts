@@ -61,6 +61,8 @@ export type GambrelLengthPath =
   | `roof.gambrel.knee.${'in' | 'up'}`
   | `roof.gambrel.headroom.${'height' | 'width'}`
   | `roof.truss.gusset.${'thickness' | 'leg'}`
+  | 'roof.truss.heel'
+  | `roof.truss.room.${'width' | 'height'}`
 
 /** What a gambrel hangs on: what a problem of it may ask to be changed. */
 export type GambrelPath =

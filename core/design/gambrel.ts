@@ -107,10 +107,10 @@ export const carriers = ['rafters', 'trusses'] as const
 export type Carrier = (typeof carriers)[number]
 
 /**
- * Trusses by their members: a gambrel's four chords alone, or those on a bottom chord; of a gable or one
- * slope, those named for their webs.
+ * Trusses by their members: a gambrel's four chords alone, or those on a bottom chord; of a gable those on a
+ * bottom chord, named for their webs, or for the room between them.
  */
-export const trussKinds = ['open', 'bottom-chord'] as const
+export const trussKinds = ['open', 'bottom-chord', 'king-post', 'queen-post', 'w-web', 'attic'] as const
 export type TrussKind = (typeof trussKinds)[number]
 
 /**
@@ -129,20 +129,39 @@ export interface Gussets {
  */
 export interface Truss {
   readonly kind: TrussKind | null
-  readonly bottom: string
+  readonly bottom: string | null
+  readonly web: string | null
+  /**
+   * Of a gable's: from the plate to the roof line, plumb over the wall's outside, mm; null for top chords whose
+   * lower edges pass the plate's outer edge.
+   */
+  readonly heel: number | null
+  /** Of an attic: clear between its posts, and from the bottom chord to the collar, mm. */
+  readonly room: { readonly width: number; readonly height: number }
   readonly gusset: Gussets
 }
 
 export const defaultTruss: Truss = {
   kind: null,
-  bottom: '2x6',
+  bottom: null,
+  web: null,
+  heel: null,
+  room: { width: 72 * INCH, height: 48 * INCH },
   gusset: { thickness: 0.5 * INCH, leg: null, nails: 6 },
 }
 
 export const trussSchema = z
   .strictObject({
     kind: z.enum(trussKinds).nullable().default(null),
-    bottom: z.string().min(1).max(40).default(defaultTruss.bottom),
+    bottom: z.string().min(1).max(40).nullable().default(null),
+    web: z.string().min(1).max(40).nullable().default(null),
+    heel: lengthField(limits.seatHeight).nullable().default(null),
+    room: z
+      .strictObject({
+        width: lengthField(limits.headroomWidth).default(defaultTruss.room.width),
+        height: lengthField(limits.headroom).default(defaultTruss.room.height),
+      })
+      .default(defaultTruss.room),
     gusset: z
       .strictObject({
         thickness: lengthField(limits.sheet).default(defaultTruss.gusset.thickness),

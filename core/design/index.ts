@@ -153,10 +153,12 @@ export {
   had,
   type RoofHas,
   type RoofPart,
+  withRoof,
 } from './building'
 export {
   chordEdges,
   foundAnotherWay,
+  gableTrusses,
   gambrelLine,
   hasRoof,
   ledgerRise,

@@ -235,6 +235,8 @@ function furtherSections({ floor, base, walls, roof }: Design): [string, string]
   if (roof.beam) out.push(['roof.beam.post', roof.beam.post])
   if (roof.purlins)
     out.push(['roof.purlins.section', roof.purlins.section], ['roof.purlins.brace', roof.purlins.brace])
+  for (const part of ['bottom', 'web'] as const)
+    if (roof.truss[part]) out.push([`roof.truss.${part}`, roof.truss[part]])
   out.push(['roof.raised.post', roof.raised.post])
   out.push(['roof.firring.section', roof.firring.section])
   out.push(['roof.ends.lookout', roof.ends.lookout])

@@ -136,7 +136,11 @@ function ofRafters(plan: Plan, roof: RoofReading, uneven: boolean): Dimension[] 
   const heel = single ? (rising ? 0 : width) : uneven || unequal ? 0 : width
   const far = single ? heel + (rising ? roof.run : -roof.run) : meet
   const height = eaveOver(lines, heel === 0 ? 'south' : 'north')?.height ?? 0
-  const field = building.roof.seat.rule === 'height-above-plate' ? ('roof.seat.height' as const) : null
+  const field = building.roof.truss
+    ? ('roof.truss.heel' as const)
+    : building.roof.seat.rule === 'height-above-plate'
+      ? ('roof.seat.height' as const)
+      : null
   const run = Math.abs(far - heel)
   const moves = stripOf(lines) ? ('roof.raised.at' as const) : unequal ? ('roof.peak.at' as const) : null
   return [

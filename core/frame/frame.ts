@@ -1,5 +1,5 @@
 import type { StackLines } from './walls/places'
-import { type Building, type Design, type SideName, sideNames, workedOut } from '../design'
+import { type Building, type Design, type SideName, sideNames, withRoof, workedOut } from '../design'
 import type { BaseFrame } from './base'
 import { type Below, frameBelow } from './below'
 import type { FloorFrame } from './floor/floor'
@@ -86,7 +86,7 @@ export function frame(asked: Design, memory: Memory = newMemory()): Frame {
   const { members, refused } = cutOrders(orders, memory)
   const unmet = framed ? endWallProblems(building, lumber, roof.lines, profile) : []
   return {
-    building,
+    building: roof.truss ? withRoof(building, { truss: roof.truss }) : building,
     members,
     problems: once([
       ...below.problems,

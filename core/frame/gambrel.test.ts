@@ -355,7 +355,7 @@ describe('what is refused, and what it says', () => {
       /^A truss is built flat, of boards as thick as each other\./,
     )
     const uneven = withEdit(loft(), 'walls.sides.north.height', begun.walls.height + 200)
-    expect(said(uneven)[0]).toMatch(/^A gambrel stands on two walls of one height\./)
+    expect(said(uneven)[0]).toMatch(/^A gambrel, and a row of trusses, stand on two walls of one height\./)
   })
 })
 

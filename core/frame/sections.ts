@@ -23,6 +23,7 @@ export function roofLumber({ roof, walls }: Building, section: SectionOf): RoofL
   return {
     rafter: section(roof.rafter),
     bottom: section(roof.truss?.bottom ?? roof.rafter),
+    web: section(roof.truss?.web ?? roof.rafter),
     ridge: plies > 1 ? { ...ply, thickness: ply.thickness * plies } : ply,
     ply,
     post: section(roof.raised?.post ?? roof.beam?.post ?? walls.posts.post),

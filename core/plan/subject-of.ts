@@ -10,6 +10,7 @@ const settled: Partial<Record<Role, string>> = {
   'roof-block': 'roof.blocking',
   gusset: 'roof.truss',
   'bottom-chord': 'roof.truss',
+  web: 'roof.truss',
   'upper-header': 'roof.ridge',
   slat: 'walls.sheathing',
   beam: 'base.rows',

@@ -41,6 +41,8 @@ export const least = {
   kneeTurn: 2,
   /** A chord's shorter edge; and what of a notched one bears on the wall, level. */
   chord: 100,
+  /** What a gusset covers of a member at least. */
+  gussetLeg: 75,
   chordSeat: 25,
   purlin: 300,
   /** The open strip between two slopes that don't meet. */

@@ -75,6 +75,7 @@ export const roles = {
   'upper-chord': row('UC', 'upper chord', 'trusses', 'roof.rafter', 'rafter'),
   'lower-chord': row('LC', 'lower chord', 'trusses', 'roof.rafter', 'rafter'),
   'bottom-chord': row('BC', 'bottom chord', 'trusses', 'roof.truss.bottom', 'rafter'),
+  web: row('TW', 'web', 'trusses', 'roof.truss.web', 'rafter'),
   gusset: row('GT', 'gusset', 'trusses', 'roof.truss.gusset', 'nailed'),
   'fly-rafter': row('FR', 'fly rafter', 'ends', 'roof.rafter'),
   rung: row('LR', 'ladder rung', 'ends', 'roof.rafter'),

@@ -73,6 +73,10 @@ const meanings: Readonly<Record<string, string>> = {
     'Clear over the loft, or over the plate where there is none, under both chords.',
   'roof.gambrel.headroom.width': 'How wide that height is kept clear, about the middle.',
   'roof.truss.kind': 'Open for all the headroom, or tied by a bottom chord that a loft can lie on.',
+  'roof.truss.heel':
+    "From the plate's top to the roof line, plumb over the wall's outside; it follows from the chords where nothing is typed.",
+  'roof.truss.room.width': 'Clear between the posts on either side.',
+  'roof.truss.room.height': "From the bottom chord's upper edge to the collar.",
   'roof.truss.gusset.thickness': 'Of the sheet that gussets are cut from.',
   'roof.truss.gusset.leg':
     'How far a gusset covers each member from the joint: a foot, or as far as the chords let it, where nothing is typed.',

@@ -1,5 +1,5 @@
 import { findSection } from '../../lumber'
-import { INCH, type Pitch, pitchAngle, SAME_ANGLE } from '../../measure'
+import { type Pitch, pitchAngle, SAME_ANGLE } from '../../measure'
 import type { Building, BuildingTruss } from '../building'
 import { withRoof } from '../building'
 import type { Design } from '../design'
@@ -7,6 +7,7 @@ import type { GambrelLine, GambrelWay } from '../gambrel'
 import type { Roof } from '../roof'
 import { evened } from './even'
 import { ownSections } from '../lumber'
+import { BRACES, trussSections, USUAL_LEG } from './truss-sections'
 import { gambrelAsk, gambrelLine, legMost, pitchOf } from './gambrel-line'
 import type { RoofKind } from './kind'
 
@@ -64,22 +65,22 @@ function gambrelWorkedOut(plain: Building, asked: Roof): Building {
   })
 }
 
-/** How far gussets reach along their members where nothing is asked: a foot (common practice, no source). */
-const USUAL_LEG = 12 * INCH
-
 /** Trusses with what follows of their line: their gussets no longer than the chords let them be. */
 function trussOf(building: Building, { truss }: Roof, line: GambrelLine, plate: number): BuildingTruss {
-  const kind = truss.kind ?? 'open'
-  const bottom = findSection(truss.bottom, ownSections(building.lumber))?.depth ?? 0
+  const kind = truss.kind === 'bottom-chord' ? 'bottom-chord' : 'open'
+  const sections = trussSections(building, truss)
+  const bottom = findSection(sections.bottom, ownSections(building.lumber))?.depth ?? 0
   const lookout = findSection(building.roof.ends.lookout, ownSections(building.lumber))?.thickness ?? 0
   const drop = building.roof.ends.hold === 'lookouts' ? lookout : 0
   const most = legMost(line, kind === 'bottom-chord' ? bottom : null, drop)
   const { gusset } = truss
   return {
     ...truss,
+    ...sections,
     kind,
+    heel: line.heightAbovePlate,
     gusset: { ...gusset, leg: Math.min(gusset.leg ?? USUAL_LEG, most), asked: gusset.leg, most },
-    apart: plate + gusset.thickness,
+    apart: plate + BRACES + gusset.thickness,
   }
 }
 

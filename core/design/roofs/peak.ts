@@ -55,7 +55,7 @@ function askedOf({ roof, walls, footprint, lumber, heights }: Building): Asked |
   return {
     width: footprint.width,
     stud: stud.depth,
-    ridge: ridge.thickness * (roof.beam?.plies ?? 1),
+    ridge: roof.carried === 'trusses' ? 0 : ridge.thickness * (roof.beam?.plies ?? 1),
     slope: (side, angle) => ({
       angle,
       height: heights[side] + heightAbovePlate(roof.seat, angle, rafter.depth, stud.depth),

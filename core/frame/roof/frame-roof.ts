@@ -1,5 +1,5 @@
 import { lookoutsTaken } from './lookouts'
-import { type Building, withValue } from '../../design'
+import { type Building, withRoof, withValue } from '../../design'
 import {
   hipsOf,
   lowEaveOf,
@@ -27,7 +27,7 @@ import { faceOrders } from './rafters'
 import { beamOrders, type Heads, ridgeOrders } from './ridge-beam'
 import type { RoofFrame, Under } from './roof-frame'
 import { soffitOrders } from './soffit'
-import { bottomOf, gussetReach, gussetsTaken, trussOrders } from '../truss'
+import { fitGussets, gussetsTaken, trussOrders } from '../truss'
 import { tailShapeProblems } from './tails'
 import { betweenEnds, type Pair, tieOrders, tiePlate } from './ties'
 import { wedgeOrders } from './wedges'
@@ -51,23 +51,31 @@ export function frameRoof(
 ): RoofFrame {
   const asked = shape.lay(whole, all)
   const refusals = asked.framed ? refusalsOf(whole, all, asked.lines) : []
-  const { building, lumber } = dropRefusedParts({ building: whole, lumber: all }, refusals)
-  const laid = refusals.length ? shape.lay(building, lumber) : asked
+  const kept = dropRefusedParts({ building: whole, lumber: all }, refusals)
+  const { lumber } = kept
+  const laid = refusals.length ? shape.lay(kept.building, lumber) : asked
+  const fitted =
+    kept.building.roof.truss && laid.framed
+      ? fitGussets(kept.building, lumber, laid.lines, kept.building.roof.truss)
+      : null
+  const building = fitted ? withRoof(kept.building, { truss: fitted.truss }) : kept.building
   const carried = laid.framed ? carriedBy(building, lumber, laid.lines, bearers) : nothing
   const problems = [
     ...laid.problems,
     ...carried.problems,
     ...tailProblems(building, lumber, laid.lines, under),
     ...refusals,
+    ...(fitted?.problems ?? []),
   ]
   const { lines } = laid
-  if (!laid.framed) return { lines, problems, orders: [], underLedger: Infinity }
+  if (!laid.framed) return { lines, problems, orders: [], underLedger: Infinity, truss: building.roof.truss }
   const more = finished({ building, lumber }, lines, carried, bearers, under)
   return {
     lines,
     orders: [...carried.orders, ...more.orders],
     problems: [...problems, ...more.problems],
     underLedger: carried.underLedger,
+    truss: building.roof.truss,
   }
 }
 
@@ -149,8 +157,7 @@ function besideGussets(building: Building, lumber: RoofLumber, lines: RoofLines)
   if (!truss || !ties.ceiling) return pairs
   const low = tiePlate(lines) + ties.ceiling.height
   const z = { from: low, to: low + (lumber.ties.ceiling?.depth ?? 0) }
-  if (!gussetReach(lines, bottomOf(lines, lumber, truss), truss.gusset.leg).some(each => overlap(each.z, z)))
-    return pairs
+  if (!gussetsTaken(building, lumber, lines).some(each => overlap(each.z, z))) return pairs
   const { thickness } = truss.gusset
   return pairs.map(pair => ({ ...pair, at: { from: pair.at.from - thickness, to: pair.at.to + thickness } }))
 }

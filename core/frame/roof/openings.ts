@@ -99,12 +99,16 @@ export function partedOrders(
   })
 }
 
-/** The headers of a slope's openings, square to it between the trimmers. */
+/**
+ * The headers of a slope's openings, square to it between the trimmers, or between two trusses: `taken` what
+ * lies on those's faces there, mm.
+ */
 export function roofHeaders(
   building: Building,
   { rafter }: RoofLumber,
   lines: RoofLines,
   slope: Slope,
+  taken: (corners: readonly Vec3[]) => number = () => 0,
 ): Order[] {
   const along = axisOf(slope.eave)
   return partingsOn(building, lines, slope, rafter).flatMap(parting => {
@@ -114,12 +118,15 @@ export function roofHeaders(
         name === 'low'
           ? add(low, scale(down, (k + 1) * rafter.thickness))
           : add(high, scale(down, -k * rafter.thickness))
+      const bay = betweenTrusses(building, slope.face, parting)
+      const [wide, deep] = [scale(down, -rafter.thickness), scale(up, -rafter.depth)]
+      const off = bay ? taken([edge, add(edge, wide), add(add(edge, wide), deep), add(edge, deep)]) : 0
       return leaningBoard({
         where: ofRoofOpening(parting.number, 'header', name, k + 1),
         role: 'roof-header',
         section: rafter,
         along,
-        s: betweenTrusses(building, slope.face, parting) ?? parting.s,
+        s: bay ? { from: bay.from + off, to: bay.to - off } : parting.s,
         foot: add(edge, scale(up, -rafter.depth)),
         up,
         out: down,

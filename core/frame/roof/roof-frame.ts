@@ -1,4 +1,4 @@
-import type { SideName } from '../../design'
+import type { BuildingTruss, SideName } from '../../design'
 import type { Problem, RoofLines } from '../../lines'
 import type { Order } from '../member'
 
@@ -15,4 +15,6 @@ export interface RoofFrame {
   readonly problems: readonly Problem[]
   /** How high a board across the inside of a high wall may reach under a ledger for ceiling joists, mm. */
   readonly underLedger: number
+  /** The trusses as framed; null without. */
+  readonly truss: BuildingTruss | null
 }

@@ -1,2 +1,2 @@
+export { fitGussets } from './fit'
 export { bottomOf, endDrop, gussetsTaken, trussOrders } from './trusses'
-export { gussetReach } from './joints'

@@ -94,7 +94,7 @@ function heelJoints(lines: RoofLines, { low, depth }: Bottom): Joint[] {
         { upper: face.top, lower: underOf(face), along: up(face) },
         { upper: bottom, lower: top, along: in_ },
       ],
-      ends: [],
+      ends: [eave.outside],
     }
   })
 }
@@ -160,14 +160,6 @@ function innerCorner(a: Leg, b: Leg, at: Vec3): Vec3 {
   const on = footOn(a.lower, at)
   return add(on, scale(a.along, meets(b.lower, on, a.along) ?? 0))
 }
-
-/** From where to where up the gussets of a roof's trusses reach, each by its joint; mm. */
-export const gussetReach = (lines: RoofLines, bottom: Bottom | null, leg: number) =>
-  jointsOf(lines, bottom).map(joint => {
-    const { inner, planes } = gussetOn(joint, leg)
-    const levels = [...inner, joint.at, ...cornersOf(planes)].map(p => p.z)
-    return { joint, z: { from: Math.min(...levels), to: Math.max(...levels) } }
-  })
 
 /** The corners of a shape that planes across the building bound. */
 export function cornersOf(planes: readonly Plane[]): Vec3[] {

@@ -1,8 +1,9 @@
 import { ofTruss } from '../place'
 import type { Building, BuildingTruss } from '../../design'
-import { cross, dot, place, type Plane, scale, subtract, unit, vec } from '../../geometry'
+import { add, cross, dot, place, type Plane, scale, subtract, unit, vec, type Vec3 } from '../../geometry'
 import {
   type Eave,
+  kneesOf,
   kneeUnder,
   loweredLines,
   lowEaveOf,
@@ -14,7 +15,7 @@ import {
   type RoofLumber,
 } from '../../lines'
 import { type Section, sheetSection } from '../../lumber'
-import { FOOT } from '../../measure'
+import { FOOT, IN_LINE } from '../../measure'
 import type { Stretch } from '../../trade'
 import type { BuildingCut, Order } from '../member'
 import { coverOn } from '../roof/cover'
@@ -22,7 +23,9 @@ import { headCuts, kneeCut, rafterCuts, rafterOn, rafterReach } from '../roof/ra
 import { roofHeaders } from '../roof/openings'
 import { lyingBoard, SPARE } from '../square-board'
 import type { Obstacle } from '../roof/obstacle'
-import { type Bottom, gussetOn, gussetReach, type Joint, jointsOf } from './joints'
+import { behind, hullOf, outlineOf, planesAbout, shares, wayOf } from './flat'
+import { type Bottom, cornersOf, gussetOn, jointsOf } from './joints'
+import { hullOn, type Web, type WebJoint, websOf } from './webs'
 
 /** A sheet that gussets come out of, mm: 4 by 8 ft, or its metric like. */
 const sheets = {
@@ -43,27 +46,73 @@ export function trussOrders(
 ): Order[] {
   const { places } = lines.faces[0] ?? { places: [] }
   const bottom = bottomOf(lines, lumber, truss)
-  const whole = { lines, joints: jointsOf(lines, bottom) }
-  const low = endLines(building, lumber, lines)
-  const ended = { lines: low, joints: jointsOf(low, bottom) }
+  const low = endTrussLines(building, lumber, lines)
+  const whole = madeOf(building, lumber, lines, truss, true)
+  // over a gable's studs an end truss has none of its webs
+  const ended = madeOf(building, lumber, low, truss, building.walls.gables === 'open')
   return places
     .flatMap((at, i): Order[] => {
       const ends = { first: i === 0, last: i === places.length - 1 }
-      const { lines: own, joints } = ends.first || ends.last ? ended : whole
+      const atEnd = ends.first || ends.last
+      const own = atEnd ? low : lines
+      const { webs, gussets: plates } = atEnd ? ended : whole
       return [
         ...own.faces.map(face => chord(building, lumber, own, face, at, bottom)),
         ...(bottom ? [bottomChord(own, lumber, at, i, bottom)] : []),
-        ...joints.flatMap(joint => gussets(building, lumber, truss, joint, at.at, i, ends)),
+        ...webs.map(web => webOrder(web, lumber, at.at, i)),
+        ...gussets(building, lumber, truss, plates, at.at, i, ends),
       ]
     })
-    .concat(slopesOf(lines).flatMap(slope => roofHeaders(building, lumber, lines, slope)))
+    .concat(
+      slopesOf(lines).flatMap(slope =>
+        roofHeaders(building, lumber, lines, slope, corners =>
+          whole.gussets.some(({ outline }) => shares(hullOf(corners), outline)) ? truss.gusset.thickness : 0,
+        ),
+      ),
+    )
 }
+
+/** What a truss has besides its chords: webs, where it takes them, and gussets. */
+export function madeOf(
+  building: Building,
+  lumber: RoofLumber,
+  lines: RoofLines,
+  truss: BuildingTruss,
+  webbed: boolean,
+): { readonly webs: readonly Web[]; readonly gussets: readonly Gusset[] } {
+  const bottom = bottomOf(lines, lumber, truss)
+  const { webs, joints } = webbed ? websOf(building, lines, lumber, truss, bottom) : { webs: [], joints: [] }
+  const { leg } = truss.gusset
+  return { webs, gussets: leg > 0 ? gussetsOf(lines, leg, bottom, joints) : [] }
+}
+
+/** A web in its place, cut by the members it runs between. */
+function webOrder(web: Web, { web: section }: RoofLumber, at: Stretch, i: number): Order {
+  const along = wayOf(web)
+  const depth = vec(0, -along.z, along.y)
+  const turned = cross(along, depth).x < 0
+  const reach = outlineOf(web).map(p => dot(p, along))
+  const [low, high] = [Math.min(...reach), Math.max(...reach)]
+  const foot = add(web.from, scale(along, low - dot(web.from, along) - SPARE))
+  const corner = add(foot, scale(depth, -web.half))
+  return {
+    where: ofTruss(i + 1, web.name, ...web.run),
+    role: 'web',
+    section,
+    placement: place(vec(turned ? at.to : at.from, corner.y, corner.z), along, depth),
+    blankLength: high - low + 2 * SPARE,
+    cuts: web.cuts.map((plane): BuildingCut => ({ kind: 'end', name: endName(plane), plane })),
+  }
+}
+
+const endName = ({ normal }: Plane): 'plumb' | 'level' | 'slope' =>
+  Math.abs(normal.z) < IN_LINE ? 'plumb' : Math.abs(normal.y) < IN_LINE ? 'level' : 'slope'
 
 /** How far the end trusses lie under the others, square to the faces, so that lookouts pass over them; mm. */
 export const endDrop = ({ roof }: Building, { lookout }: RoofLumber): number =>
   roof.truss && roof.ends.hold === 'lookouts' ? lookout.thickness : 0
 
-const endLines = (building: Building, lumber: RoofLumber, lines: RoofLines): RoofLines => {
+export const endTrussLines = (building: Building, lumber: RoofLumber, lines: RoofLines): RoofLines => {
   const by = endDrop(building, lumber)
   return by ? loweredLines(lines, by) : lines
 }
@@ -80,25 +129,27 @@ export function gussetsTaken(
 ): Obstacle[] {
   const { truss } = building.roof
   if (!truss) return []
-  const { thickness, leg } = truss.gusset
-  const reach = gussetReach(lines, bottomOf(lines, lumber, truss), leg)
+  const { thickness } = truss.gusset
+  const plates = madeOf(building, lumber, lines, truss, true).gussets
   const places = lines.faces[0]?.places ?? []
   return (within ? places.slice(1, -1) : places).flatMap(({ at }) =>
-    reach.flatMap(({ joint: { name }, z }): Obstacle[] =>
-      [
+    plates.flatMap(({ name, outline }): Obstacle[] => {
+      const levels = outline.map(p => p.z)
+      const z = { from: Math.min(...levels), to: Math.max(...levels) }
+      return [
         { from: at.from - thickness, to: at.from },
         { from: at.to, to: at.to + thickness },
-      ].map(s => ({ along: 'x', s, z, ...sideOf(name) })),
-    ),
+      ].map(s => ({ along: 'x', s, z, ...sideOf(name) }))
+    }),
   )
 }
 
-const sideOf = ([, side]: readonly string[]): Pick<Obstacle, 'side'> =>
+const sideOf = ([, side]: readonly (number | string)[]): Pick<Obstacle, 'side'> =>
   side === 'south' || side === 'north' ? { side } : {}
 
 /** The bottom chord's lower edge and depth; null of trusses that have none. */
 export const bottomOf = (lines: RoofLines, { bottom }: RoofLumber, { kind }: BuildingTruss): Bottom | null =>
-  kind === 'bottom-chord' ? { low: lowEaves(lines)[0]?.height ?? 0, depth: bottom.depth } : null
+  kind !== 'open' ? { low: lowEaves(lines)[0]?.height ?? 0, depth: bottom.depth } : null
 
 interface Ends {
   readonly first: boolean
@@ -121,7 +172,7 @@ function chord(
     : { cuts: [...head, ...kneeCut(lines, face)] }
   return rafterOn({
     where: ofTruss(number ?? 0, 'chord', face.id),
-    role: kneeUnder(lines, face) ? 'upper-chord' : 'lower-chord',
+    role: kneeUnder(lines, face) || !kneesOf(lines).length ? 'upper-chord' : 'lower-chord',
     section: lumber.rafter,
     roofTop: face.top,
     at,
@@ -166,79 +217,120 @@ function bottomChord(
   return { ...order, cuts: [...order.cuts, ...[south, north].flatMap(eave => (eave ? [end(eave)] : []))] }
 }
 
-/** The gussets on a joint, on each face of a truss that takes one. */
+/** A gusset's outline, what its joint is called, and where it may be cut out along its members' edges. */
+export interface Gusset {
+  readonly name: readonly (number | string)[]
+  readonly outline: readonly Vec3[]
+  readonly inside: readonly Plane[]
+}
+
+/** The gussets of a truss: on the joints of its chords, and of its webs. */
+function gussetsOf(
+  lines: RoofLines,
+  leg: number,
+  bottom: Bottom | null,
+  webs: readonly WebJoint[],
+): Gusset[] {
+  const named = new Set(webs.map(({ name }) => name.join('/')))
+  return [
+    // where webs meet chords too, one gusset is on all
+    ...jointsOf(lines, bottom)
+      .filter(({ name }) => !named.has(name.join('/')))
+      .map((joint): Gusset => {
+        const { planes, inside } = gussetOn(joint, leg)
+        return { name: joint.name, outline: hullOf(cornersOf(planes)), inside }
+      }),
+    ...webs.map((joint): Gusset => {
+      const { hull, trims } = hullOn(lines, joint, bottom ?? { low: 0, depth: 0 })
+      return {
+        name: joint.name,
+        outline: trims.reduce<readonly Vec3[]>((outline, plane) => behind(outline, plane), hull),
+        inside: [],
+      }
+    }),
+  ]
+}
+
+/** A truss's gussets, on each of its faces that takes them. */
 function gussets(
   building: Building,
   lumber: RoofLumber,
   { gusset }: BuildingTruss,
-  joint: Joint,
+  all: readonly Gusset[],
   at: Stretch,
   i: number,
   { first, last }: Ends,
 ): Order[] {
-  const section = sheetSection(
-    gusset.thickness,
-    sheets[building.lumber.yard].width,
-    sheets[building.lumber.yard].length,
-  )
+  const { width, length } = sheets[building.lumber.yard]
+  const section = sheetSection(gusset.thickness, width, length)
   const bare = (end: 'west' | 'east'): boolean => coverOn(building, lumber, end) === 0 && endIsFree(building)
   const faces = {
     west: { from: at.from - gusset.thickness, to: at.from },
     east: { from: at.to, to: at.to + gusset.thickness },
   }
+  // studs of the gable stand under an end truss's chords, behind what would hang under them
+  const cutOut = (first || last) && building.walls.gables !== 'open'
   return (['west', 'east'] as const)
     .filter(side => !(side === 'west' ? first : last) || bare(side))
-    .map((side): Order => {
-      // studs of the gable stand under an end truss's chords, behind what would hang under them
-      const inside = (first || last) && building.walls.gables !== 'open'
-      return gussetOrder({ section, joint, leg: gusset.leg, x: faces[side], number: i + 1, side, inside })
-    })
+    .flatMap(side =>
+      all.map(({ name, outline, inside }) =>
+        gussetOrder(
+          ofTruss(i + 1, 'gusset', ...name, side),
+          section,
+          { outline, inside: cutOut ? inside : [] },
+          faces[side],
+        ),
+      ),
+    )
 }
 
 /** Whether nothing lies on the outer faces of the end trusses. */
 const endIsFree = ({ roof: { ends } }: Building): boolean => ends.hold === 'none' && ends.barge === null
 
-interface GussetAsk {
-  readonly section: Section
-  readonly joint: Joint
-  readonly leg: number
-  readonly x: Stretch
-  readonly number: number
-  readonly side: 'west' | 'east'
-  /** Whether it is cut out along its members' inner edges. */
-  readonly inside: boolean
-}
-
-/** A gusset in its place, its straight inner edge along the sheet. */
-function gussetOrder({ section, joint, leg, x, number, side, inside }: GussetAsk): Order {
-  const { planes, inner, inside: edges } = gussetOn(joint, leg)
-  const [p, q] = inner
-  const along = unit(subtract(q, p))
-  const out = subtract(joint.at, p)
-  const depth = unit(subtract(out, scale(along, dot(out, along))))
+/** A gusset in its place, its longest edge along the sheet. */
+function gussetOrder(
+  where: Order['where'],
+  section: Section,
+  { outline, inside }: Pick<Gusset, 'outline' | 'inside'>,
+  x: Stretch,
+): Order {
+  const planes = planesAbout(outline)
+  const edges = outline.map((p, i) => subtract(outline[(i + 1) % outline.length] ?? p, p))
+  const longest = edges.reduce((best, each, i) => (size(each) > size(edges[best] ?? each) ? i : best), 0)
+  const along = unit(edges[longest] ?? vec(0, 1, 0))
+  // the outline turns to the left: the sheet lies on that side of the edge
+  const depth = vec(0, -along.z, along.y)
+  const start = outline[longest] ?? vec(0, 0, 0)
+  const reach = outline.map(p => dot(subtract(p, start), along))
   const turned = cross(along, depth).x < 0
-  // the square ends and the members' edges reach past the inner corners
-  const room = SPARE + leg
-  const origin = subtract(vec(turned ? x.to : x.from, p.y, p.z), scale(along, room))
-  const names = ['slope', 'slope', 'square', 'square', 'rip'] as const
-  const cuts = planes.map((plane: Plane, k): BuildingCut => ({ kind: 'end', name: names[k] ?? 'rip', plane }))
+  const origin = add(vec(turned ? x.to : x.from, start.y, start.z), scale(along, Math.min(...reach) - SPARE))
   return {
-    where: ofTruss(number, 'gusset', ...joint.name, side),
+    where,
     role: 'gusset',
     section,
     placement: place(origin, along, depth),
-    blankLength: dot(subtract(q, p), along) + 2 * room,
+    blankLength: Math.max(...reach) - Math.min(...reach) + 2 * SPARE,
     cuts: [
-      ...cuts,
-      ...(inside
+      ...planes
+        .filter((_, i) => i !== longest)
+        .map((plane): BuildingCut => ({ kind: 'end', name: cutName(plane, along), plane })),
+      ...(inside.length
         ? [
             {
               kind: 'notch',
               name: 'cutout',
-              sides: edges.map(plane => ({ name: 'cutout', plane }) as const),
+              sides: inside.map(plane => ({ name: 'cutout', plane }) as const),
             } as const,
           ]
         : []),
     ],
   }
+}
+
+const size = (p: Vec3): number => Math.hypot(p.y, p.z)
+
+/** What a cut of a gusset is called: square to its long edge, along it, or on a slope to it. */
+function cutName({ normal }: Plane, along: Vec3): 'square' | 'rip' | 'slope' {
+  const turn = Math.abs(dot(normal, along))
+  return turn > 1 - IN_LINE ? 'square' : turn < IN_LINE ? 'rip' : 'slope'
 }

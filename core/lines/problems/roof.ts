@@ -36,12 +36,28 @@ export type RoofProblem =
       readonly plumb: number
     }
   | {
-      readonly code: 'gambrel-walls-uneven'
+      readonly code: 'truss-walls-uneven'
       readonly path: `walls.sides.${SideName}.height`
       readonly side: SideName
       readonly height: number
     }
-  | { readonly code: 'chords-unlike'; readonly path: 'roof.truss.bottom'; readonly thickness: number }
+  | {
+      readonly code: 'chords-unlike'
+      readonly path: 'roof.truss.bottom' | 'roof.truss.web'
+      readonly thickness: number
+    }
+  | { readonly code: 'truss-too-small'; readonly path: 'roof.truss.kind' }
+  | {
+      readonly code: 'heel-out-of-reach'
+      readonly path: 'roof.truss.heel'
+      readonly least: number | null
+      readonly most: number | null
+    }
+  | {
+      readonly code: 'room-out-of-reach'
+      readonly path: `roof.truss.room.${'width' | 'height'}`
+      readonly most: number
+    }
   | { readonly code: 'hip-too-short'; readonly path: 'footprint.length'; readonly least: number }
   | {
       readonly code: 'hip-nearly-square'

@@ -9,6 +9,7 @@ export interface RoofLumber {
   readonly rafter: Section
   /** Of trusses' bottom chords. */
   readonly bottom: Section
+  readonly web: Section
   /** As thick as all its plies. */
   readonly ridge: Section
   readonly ply: Section

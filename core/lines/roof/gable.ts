@@ -1,12 +1,14 @@
 import { type Building, type Meeting, meeting, peakReach } from '../../design'
 import { type Plane, planeAcross } from '../../geometry'
 import { HAIR, ONE_READING, pitchAngle, radians } from '../../measure'
+import type { Section } from '../../lumber'
 import type { Problem } from '../problem'
 import { layUnless, rakesOf, setbackOf, tightSpacing } from './common'
 import type { Eave, Ridge, RoofLay, RoofLumber, RoofShape } from './form'
 import { outOf, plumbPlaneAt } from './planes'
 import { overEaveWalls } from './places'
 import { levelTailProblems, seatProblems } from './seat'
+import { trussProblems, trussStops } from './truss-problems'
 import { aboveAt, alongGables, type EaveSide, outsideOf, slopeToWall } from './slopes'
 
 /**
@@ -29,6 +31,7 @@ const stops: readonly Problem['code'][] = [
   'spacing-too-tight',
   'seat-through-rafter',
   'peak-out-of-reach',
+  ...trussStops,
 ]
 
 interface Laid {
@@ -40,7 +43,8 @@ interface Laid {
 
 function layOf(building: Building, lumber: RoofLumber): Laid {
   const { footprint, heights, roof } = building
-  const { ridge } = lumber
+  // top chords of trusses meet each other
+  const ridge = roof.truss ? { ...lumber.ridge, thickness: 0 } : lumber.ridge
   const angles = { south: pitchAngle(roof.pitch), north: pitchAngle(roof.northPitch ?? roof.pitch) }
   const line = (side: EaveSide): { readonly height: number; readonly angle: number } => ({
     height: heights[side] + aboveAt(building, lumber, angles[side]),
@@ -69,7 +73,7 @@ function layOf(building: Building, lumber: RoofLumber): Laid {
       edges: [
         eaves.south,
         eaves.north,
-        ridgeAt(building, lumber, { met, eaves, ends }),
+        ridgeAt(building, ridge, { met, eaves, ends }),
         ...rakesOf(faces, roof.overhang.gable),
       ],
       coverSetback: setbackOf(building, lumber),
@@ -81,7 +85,7 @@ function layOf(building: Building, lumber: RoofLumber): Laid {
 /** The ridge and its board, between the ends of both faces' boards. */
 const ridgeAt = (
   building: Building,
-  { ridge }: RoofLumber,
+  ridge: Section,
   { met, eaves, ends }: Pick<Laid, 'met' | 'eaves' | 'ends'>,
 ): Ridge => ({
   kind: 'ridge',
@@ -92,22 +96,22 @@ const ridgeAt = (
   ],
   middle: planeAcross('y', met.centre),
   at: met.at,
-  board: {
-    from: met.centre - ridge.thickness / 2,
-    to: met.centre + ridge.thickness / 2,
-    bottom: met.top - ridge.depth,
-    top: met.top,
-  },
+  board: building.roof.truss
+    ? null
+    : {
+        from: met.centre - ridge.thickness / 2,
+        to: met.centre + ridge.thickness / 2,
+        bottom: met.top - ridge.depth,
+        top: met.top,
+      },
   along: alongGables(building),
 })
 
-function problemsOf(
-  building: Building,
-  { rafter, ridge, plate }: RoofLumber,
-  { met, eaves, ends }: Laid,
-): Problem[] {
+function problemsOf(building: Building, lumber: RoofLumber, { met, eaves, ends }: Laid): Problem[] {
+  const { rafter, ridge, plate } = lumber
   const { footprint } = building
   const { south, north } = eaves
+  if (building.roof.truss) return [...peakProblems(building, met), ...trussProblems(building, lumber)]
   const problems: Problem[] = []
   const leastRun = plate.depth + ridge.thickness / 2 + 10
   const peak = peakProblems(building, met)

@@ -1,12 +1,13 @@
 import { type Building, had } from '../../design'
 import { type Plane, planeAcross, vec } from '../../geometry'
-import { HAIR, radians } from '../../measure'
+import { radians } from '../../measure'
 import type { Problem } from '../problem'
 import { layUnless, rakesOf, setbackOf, tightSpacing } from './common'
 import type { Eave, Knee, Ridge, RoofFace, RoofLines, RoofLumber, RoofShape } from './form'
 import { gambrelProblems } from './gambrel-problems'
 import { lowEave, outOf, plumbPlaneAt, slopedFace } from './planes'
 import { overEaveWalls, placesTo } from './places'
+import { trussStops, unevenWalls, unlikeChords } from './truss-problems'
 import { alongGables, type EaveSide, outsideOf } from './slopes'
 
 /**
@@ -32,9 +33,8 @@ const stops: readonly Problem['code'][] = [
   'foot-through-chord',
   'foot-over-seat',
   'chord-short',
-  'chords-unlike',
-  'gambrel-walls-uneven',
   'spacing-too-tight',
+  ...trussStops,
 ]
 
 /** A side's two faces, its eave and its knee. */
@@ -156,18 +156,7 @@ function ridgeOver(
 
 const problemsOf = (building: Building, lumber: RoofLumber): Problem[] => [
   ...gambrelProblems(building, lumber),
-  ...(building.roof.truss?.kind === 'bottom-chord' &&
-  Math.abs(lumber.bottom.thickness - lumber.rafter.thickness) > HAIR
-    ? [{ code: 'chords-unlike', path: 'roof.truss.bottom', thickness: lumber.rafter.thickness } as const]
-    : []),
+  ...unlikeChords(building, lumber),
   ...unevenWalls(building),
   ...tightSpacing(building, lumber.rafter),
 ]
-
-/** Eave walls of unlike heights: the one that has its own is to be as the other. */
-function unevenWalls({ heights, walls }: Building): Problem[] {
-  if (Math.abs(heights.south - heights.north) < HAIR) return []
-  const side = walls.sides.north.height === null ? 'south' : 'north'
-  const height = heights[side === 'south' ? 'north' : 'south']
-  return [{ code: 'gambrel-walls-uneven', path: `walls.sides.${side}.height`, side, height }]
-}

@@ -93,8 +93,17 @@ export const roof = (long: number, wide: number) =>
       truss: group(
         {},
         {
-          kind: orNull(one('open', 'bottom-chord')),
-          bottom: section('2x6', '2x8', '47x150'),
+          kind: orNull(one('open', 'bottom-chord', 'king-post', 'queen-post', 'w-web', 'attic'), 8),
+          bottom: orNull(section('2x6', '2x8', '47x150'), 3),
+          web: orNull(section('2x4', '2x4', '47x100'), 3),
+          heel: orNull(length(5, 600, 100, 300), 2),
+          room: group(
+            {},
+            {
+              width: length(300, 11000, 0.3 * wide, 0.6 * wide),
+              height: length(300, 4000, 0.15 * wide, 0.3 * wide),
+            },
+          ),
           gusset: group(
             {},
             {

@@ -17,10 +17,16 @@ export const roofSentences: Sentences<RoofProblem> = {
       : `No pitch between ${formatAngle(limits.roofAngle.min)} and ${formatAngle(limits.roofAngle.max)} brings the slopes together there. Put the peak between ${up(problem.least)} and ${down(problem.most)} from the south wall, or type a pitch.`,
   'pitches-apart': () =>
     'With pitches this far apart the ridge leaves the span. Bring the two pitches, or the two eave walls, nearer each other.',
-  'gambrel-walls-uneven': (problem, { mm }) =>
-    `A gambrel stands on two walls of one height. Give the ${problem.side} wall ${mm(problem.height)}, as the other has.`,
+  'truss-walls-uneven': (problem, { mm }) =>
+    `A gambrel, and a row of trusses, stand on two walls of one height. Give the ${problem.side} wall ${mm(problem.height)}, as the other has.`,
   'chords-unlike': (problem, { mm }) =>
-    `A truss is built flat, of boards as thick as each other. Choose bottom chords that are ${mm(problem.thickness)} thick, as the upper ones.`,
+    `A truss is built flat, of boards as thick as each other. Choose ${problem.path === 'roof.truss.web' ? 'webs' : 'bottom chords'} that are ${mm(problem.thickness)} thick, as the upper chords.`,
+  'truss-too-small': () =>
+    'The joints of this truss lie too near each other for gussets. Choose a truss of fewer webs, a steeper roof, or shallower boards.',
+  'heel-out-of-reach': (problem, { up, down }) =>
+    `At this heel the top chords would lose more than half over the plate, or stand on nothing over the bottom chord's end. ${problem.least === null || problem.most === null ? 'Leave it out, so that it follows.' : `Make it between ${up(problem.least)} and ${down(problem.most)}.`}`,
+  'room-out-of-reach': (problem, { down }) =>
+    `The top chords leave no place for such a room. Make its ${problem.path.endsWith('width') ? 'width' : 'height'} ${down(problem.most)} at most, or the roof steeper.`,
   'hip-too-short': (problem, { up }) =>
     `A hip roof's ridge runs along the length. Make the length at least the span, ${up(problem.least)}, or turn the building.`,
   'hip-nearly-square': (problem, { mm, up }) =>

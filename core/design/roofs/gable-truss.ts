@@ -1,0 +1,59 @@
+import { findSection } from '../../lumber'
+import { pitchAngle, radians } from '../../measure'
+import type { Building } from '../building'
+import { withRoof } from '../building'
+import type { TrussKind } from '../gambrel'
+import { ownSections } from '../lumber'
+import type { Roof } from '../roof'
+import { evened } from './even'
+import { peakWorkedOut } from './peak'
+import { BRACES, trussSections, USUAL_LEG } from './truss-sections'
+
+/** The trusses of a gable's roof line, the usual first. */
+export const gableTrusses: readonly TrussKind[] = [
+  'w-web',
+  'king-post',
+  'queen-post',
+  'attic',
+  'bottom-chord',
+]
+
+/**
+ * A gable of trusses: two slopes of one pitch over two walls of one height, that meet without a ridge board;
+ * where no heel is asked for the top chords' lower edges pass the plates' outer edges.
+ */
+export function gableOfTrusses(plain: Building, asked: Roof): Building {
+  const { truss } = asked
+  const even = withRoof(evened(plain, ['south', 'north']), {
+    carried: 'trusses',
+    peak: { at: null, height: asked.peak.height },
+    purlins: null,
+    seat: truss.heel === null ? { rule: 'wedge' } : { rule: 'height-above-plate', height: truss.heel },
+  })
+  const building = peakWorkedOut(even)
+  const own = ownSections(building.lumber)
+  const [chord, stud] = [building.roof.rafter, building.walls.stud].map(name => findSection(name, own))
+  if (!chord || !stud) return building
+  const angle = pitchAngle(building.roof.pitch)
+  const plumb = chord.depth / Math.cos(radians(angle))
+  const kind = truss.kind && gableTrusses.includes(truss.kind) ? truss.kind : 'w-web'
+  const heel = truss.heel ?? plumb
+  // how far gussets reach without meeting each other is seen once the truss is laid
+  const leg = truss.gusset.leg ?? USUAL_LEG
+  return withRoof(building, {
+    seat: { rule: 'height-above-plate', height: heel },
+    truss: {
+      ...truss,
+      ...trussSections(building, truss),
+      kind,
+      heel,
+      gusset: {
+        ...truss.gusset,
+        leg,
+        asked: truss.gusset.leg,
+        most: leg,
+      },
+      apart: stud.depth + BRACES + truss.gusset.thickness,
+    },
+  })
+}
