@@ -7,9 +7,10 @@ import { radians } from '../measure'
 import { plan } from '../plan'
 import { furnishedSheds, runs } from '../testing/designs'
 import { solidOf, touching } from '../testing/solids'
+import { gambrelSheds } from '../testing/trussed'
 
 const shaped = (shape: (typeof roofShapeNames)[number]) =>
-  furnishedSheds.filter(design => design.roof.shape === shape)
+  shape === 'gambrel' ? gambrelSheds : furnishedSheds.filter(design => design.roof.shape === shape)
 
 describe('random roofs of every shape', () => {
   test.each(roofShapeNames)(
@@ -61,15 +62,16 @@ describe('random roofs of every shape', () => {
           const rafter = frame.members
             .filter(
               ({ id, role }) =>
-                new RegExp(`^roof/(${low}/)?rafter/\\d+$`).test(id) &&
-                (role === 'rafter' || role === 'roof-joist'),
+                new RegExp(`^roof/((${low}(-low)?/)?rafter/\\d+|truss/\\d+/chord/${low}-low)$`).test(id) &&
+                (role === 'rafter' || role === 'roof-joist' || role === 'lower-chord'),
             )
             .slice(1, -1)[0]
           if (
             !roof ||
             !rafter ||
-            !hasMouth(design.roof.seat) ||
-            design.roof.seat.rule === 'height-above-plate' ||
+            (shape === 'gambrel'
+              ? design.roof.gambrel.foot.rule === 'on-plate'
+              : !hasMouth(design.roof.seat) || design.roof.seat.rule === 'height-above-plate') ||
             !frame.members.some(member => member.role === 'top-plate')
           )
             return

@@ -41,6 +41,8 @@ export const least = {
   kneeTurn: 2,
   /** A chord's shorter edge; and what of a notched one bears on the wall, level. */
   chord: 100,
+  /** A web, between its chords. */
+  web: 60,
   /** What a gusset covers of a member at least. */
   gussetLeg: 75,
   chordSeat: 25,

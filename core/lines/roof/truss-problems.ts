@@ -82,7 +82,7 @@ function heightProblems(
     'w-web': clear(width / 4),
   }
   const room = wanted[truss.kind]
-  return room !== undefined && room < least.chord
+  return room !== undefined && room < least.web
     ? [{ code: 'truss-too-small', path: 'roof.truss.kind' }]
     : []
 }

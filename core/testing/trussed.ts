@@ -1,0 +1,98 @@
+import fc from 'fast-check'
+import { type Design, gambrelFeet, gambrelWays, gableTrusses, trussKinds } from '../design'
+import { furnishedSheds } from './designs'
+
+const between = (min: number, max: number) => fc.double({ min, max, noNaN: true })
+
+/** What a gambrel and trusses are asked for by: lengths as shares of the span. */
+const asked = fc.record({
+  by: fc.constantFrom(...gambrelWays),
+  foot: fc.constantFrom(...gambrelFeet),
+  drop: fc.option(between(0.4, 0.6), { freq: 2 }),
+  share: between(0.1, 0.25),
+  lower: between(50, 72),
+  upper: between(2.5, 9),
+  clear: between(0.45, 0.7),
+  carried: fc.constantFrom('trusses' as const, 'trusses' as const, 'rafters' as const),
+  kind: fc.constantFrom(...trussKinds),
+  webs: fc.constantFrom(...gableTrusses),
+  heel: fc.option(between(0.6, 1.4), { freq: 2 }),
+  leg: fc.option(between(90, 350), { freq: 3 }),
+  thickness: between(9, 18),
+})
+
+const tan = (degrees: number): number => Math.tan((degrees * Math.PI) / 180)
+
+/** Walls as they are, on all four sides of one height. */
+const level = (design: Design): Design['walls'] => {
+  const { sides } = design.walls
+  const plain = <T extends { readonly height: number | null }>(side: T) => ({
+    ...side,
+    height: null,
+    step: null,
+  })
+  return {
+    ...design.walls,
+    sides: {
+      south: plain(sides.south),
+      north: plain(sides.north),
+      east: plain(sides.east),
+      west: plain(sides.west),
+    },
+  }
+}
+
+/** Random gambrels, found every way and on both feet, of trusses or rafters. */
+export const gambrelSheds: fc.Arbitrary<Design> = fc
+  .record({ shed: furnishedSheds, ask: asked })
+  .map(({ shed, ask }) => {
+    const { width } = shed.footprint
+    const into = ask.share * width
+    return {
+      ...shed,
+      walls: level(shed),
+      roof: {
+        ...shed.roof,
+        shape: 'gambrel',
+        pitch: { rise: ask.upper, run: 12 },
+        northPitch: null,
+        peak: { at: null, height: null },
+        beam: null,
+        carried: ask.carried,
+        gambrel: {
+          by: ask.by,
+          foot: { rule: ask.foot, drop: ask.drop === null ? null : ask.drop * shed.roof.overhang.eave },
+          knee: { in: into, up: into * tan(ask.lower) + 120, share: ask.share > 0.2 ? ask.share : null },
+          lower: { rise: 12 * tan(ask.lower), run: 12 },
+          headroom: { width: ask.clear * width, height: ((1 - ask.clear) / 2) * width * tan(ask.lower) - 60 },
+        },
+        truss: {
+          ...shed.roof.truss,
+          kind: ask.kind,
+          gusset: { ...shed.roof.truss.gusset, leg: ask.leg, thickness: ask.thickness },
+        },
+      },
+    }
+  })
+
+/** Random gables carried by trusses of every kind. */
+export const trussedGables: fc.Arbitrary<Design> = fc
+  .record({ shed: furnishedSheds, ask: asked })
+  .map(({ shed, ask }) => ({
+    ...shed,
+    walls: level(shed),
+    roof: {
+      ...shed.roof,
+      shape: 'gable' as const,
+      carried: 'trusses' as const,
+      northPitch: null,
+      peak: { at: null, height: null },
+      truss: {
+        ...shed.roof.truss,
+        kind: ask.webs,
+        heel: ask.heel === null ? null : ask.heel * 160,
+        room: { width: 0.45 * shed.footprint.width, height: 0.2 * shed.footprint.width },
+        gusset: { ...shed.roof.truss.gusset, leg: ask.leg, thickness: ask.thickness },
+      },
+    },
+  }))
