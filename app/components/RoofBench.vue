@@ -2,7 +2,7 @@
 import { type Drawing, sectionPlaces, withLast } from '../../core/drawing'
 
 const bench = useBench()
-type View = 'section' | 'plan' | 'east' | 'west'
+type View = 'section' | 'plan' | 'east' | 'west' | 'jig'
 const view = usePlace<View>('roof', 'section')
 /** The rafter the section is cut at; null near the middle. */
 const cutAt = ref<number | null>(null)
@@ -32,10 +32,15 @@ const labels: Record<View, string> = {
   plan: "The roof's frame from above, south at the bottom",
   east: 'The east end from outside',
   west: 'The west end from outside',
+  jig: 'One truss laid flat in its jig, from one corner of a flat place',
 }
 function step(by: 1 | -1): void {
   cutAt.value = Math.min(places.value - 1, Math.max(0, here.value + by))
 }
+/** A roof that is carried otherwise has no jig. */
+watch(choices, now => {
+  if (!now.some(({ value }) => value === view.value)) view.value = 'section'
+})
 /** An opening is seen from above. */
 watch(
   () => bench.subject?.kind,
@@ -84,7 +89,8 @@ watch(
       </span>
     </div>
     <ProblemLine />
-    <DrawingSheet class="sheet" :drawing="drawing" :label="labels[view]" />
+    <JigSheet v-if="view === 'jig'" :drawing="drawing" :label="labels.jig" />
+    <DrawingSheet v-else class="sheet" :drawing="drawing" :label="labels[view]" />
   </div>
 </template>
 

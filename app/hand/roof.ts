@@ -115,12 +115,13 @@ export function roof(at: At): Row[] {
         ]
       : []),
     ...seat(at),
-    ...overhangs(at),
+    ...overhangs(at, hasPart(at, 'knees')),
   ]
 }
 
-const overhangs = (at: At): Row[] => [
-  ...length(at, 'roof.overhang.eave'),
+/** How far the roof reaches; `atGables` over those alone, where the eaves are asked elsewhere. */
+const overhangs = (at: At, atGables: boolean): Row[] => [
+  ...(atGables ? [] : length(at, 'roof.overhang.eave')),
   ...(at.plan.building.roof.overhang.high === null ? [] : length(at, 'roof.overhang.high')),
   ...(hasPart(at, 'ends') ? length(at, 'roof.overhang.gable') : []),
 ]

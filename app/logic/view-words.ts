@@ -11,6 +11,7 @@ const viewWords: Readonly<Partial<Record<DrawingView, string>>> = {
   plan: 'Plan',
   east: 'East',
   west: 'West',
+  jig: 'Jig',
 }
 /** Views in the order they are offered in: what is of one thing before what is of all. */
 const order = Object.keys(viewWords)

@@ -132,8 +132,8 @@ export interface Truss {
   readonly bottom: string | null
   readonly web: string | null
   /**
-   * Of a gable's: from the plate to the roof line, plumb over the wall's outside, mm; null for top chords whose
-   * lower edges pass the plate's outer edge.
+   * Of a gable's: from the plate to the roof line, plumb over the wall's outside, mm; null for top chords
+   * whose lower edges pass the plate's outer edge.
    */
   readonly heel: number | null
   /** Of an attic: clear between its posts, and from the bottom chord to the collar, mm. */

@@ -4,6 +4,7 @@ import { baseElevation, basePlan } from './base-views'
 import { boardOnBench } from './bench'
 import type { Drawing } from './drawing'
 import { floorPlan } from './floor-plan'
+import { jigDrawing } from './jig'
 import { levelsPlan } from './levels-plan'
 import { pairStrip } from './pair-strip'
 import { roofEnd, roofPlan } from './roof-views'
@@ -31,6 +32,7 @@ export type DrawingView =
   | 'plan'
   | 'east'
   | 'west'
+  | 'jig'
   | 'board'
 
 /** A drawing that there is of a plan: the bench it is shown on, what it shows there, and of which thing. */
@@ -132,6 +134,9 @@ const roofDrawings = (plan: Plan): ListedDrawing[] => [
   { ...listed('roof', 'plan', 'roof-plan'), draw: () => roofPlan(plan) },
   { ...listed('roof', 'east', 'roof-east'), draw: () => roofEnd(plan, 'east') },
   { ...listed('roof', 'west', 'roof-west'), draw: () => roofEnd(plan, 'west') },
+  ...(plan.building.roof.truss
+    ? [{ ...listed('roof', 'jig', 'truss-jig'), draw: () => jigDrawing(plan) }]
+    : []),
 ]
 
 const boardDrawings = (plan: Plan): ListedDrawing[] =>

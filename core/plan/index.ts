@@ -16,6 +16,7 @@ export {
   stretchOf,
 } from './marked-pair'
 export { inOrderOfWork, raising, type RaisingStep } from './raising'
+export { JIG_EDGE, type Jig, jigOf, type JigPoint, type Spot } from './jig'
 export { northSlope, readFace, readFaces, readRoof, type RoofReading } from './roof'
 export { type SheetCut, type SheetPiece, sheetsIn, sheetsOf } from './sheets'
 export { type Clearance, clearances, findsOf, type Nearness, nearnesses, type SiteFind } from './site'

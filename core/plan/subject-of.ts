@@ -9,6 +9,8 @@ const settled: Partial<Record<Role, string>> = {
   rung: 'roof.ends',
   'roof-block': 'roof.blocking',
   gusset: 'roof.truss',
+  'upper-chord': 'roof.truss',
+  'lower-chord': 'roof.truss',
   'bottom-chord': 'roof.truss',
   web: 'roof.truss',
   'upper-header': 'roof.ridge',

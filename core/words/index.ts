@@ -13,6 +13,7 @@ export {
   type StepRow,
 } from './figures'
 export { baseWords, findWords, openingWords, roofOpeningWords, sayArea, standsOnWords } from './ground'
+export { jigBlocks, jigChecks, jigRows, jigSteps } from './jig'
 export { looseNames, sayLoose, sayVolume } from './loose'
 export { sayMark } from './marks'
 export { sayDetails } from './details'

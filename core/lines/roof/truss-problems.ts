@@ -82,9 +82,7 @@ function heightProblems(
     'w-web': clear(width / 4),
   }
   const room = wanted[truss.kind]
-  return room !== undefined && room < least.web
-    ? [{ code: 'truss-too-small', path: 'roof.truss.kind' }]
-    : []
+  return room !== undefined && room < least.web ? [{ code: 'truss-too-small', path: 'roof.truss.kind' }] : []
 }
 
 /** An attic's room that the top chords leave no place for. */
