@@ -30,7 +30,7 @@ const outline = ({ points }: Jig, corners: readonly number[]): Spot[] =>
   corners.map(number => points[number - 1] ?? { x: NaN, y: NaN })
 
 describe("the jig of a half octagon's trusses", () => {
-  // geometry of the regular octagon: feet two radii apart; a foot to the other side's knee subtends 135 degrees
+  // geometry of the octagon: feet two radii apart; a foot to the other knee subtends 135 degrees
   test('is proved by the octagon: feet 2 R apart, 2 R sin 67.5 to the far knees, R times the root of 2 to the ridge', () => {
     const radius = 80 * INCH
     expect(jig.checks.map(({ length }) => length)).toEqual(
