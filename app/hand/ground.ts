@@ -255,7 +255,15 @@ export function base(at: At): Row[] {
           }),
         ]
       : []),
-    ...looseOf(at, item => item !== 'nails' && item !== 'hangers' && item !== 'wrap' && item !== 'siding'),
+    ...looseOf(
+      at,
+      item =>
+        item !== 'nails' &&
+        item !== 'hangers' &&
+        item !== 'wrap' &&
+        item !== 'siding' &&
+        !item.startsWith('gusset'),
+    ),
   ]
 }
 

@@ -15,7 +15,7 @@ import { eavesOf } from '../../core/lines'
 import { chordFace, faceOf, isOfRoofOpening } from '../../core/frame'
 import { cardOf } from '../../core/plan'
 import { roofOpeningWords, sideWords } from '../../core/words'
-import { figureRows } from '../logic/card-rows'
+import { figureRows, looseRows } from '../logic/card-rows'
 import {
   chosenSeat,
   chooseSeat,
@@ -257,6 +257,13 @@ export function trusses(at: At): Row[] {
     ...lengths(at, 'roof.truss.gusset.thickness', 'roof.truss.gusset.leg'),
     choice(at, 'roof.truss.gusset.nails', numbers(limits.gussetNails.min, limits.gussetNails.max)),
     say('Glued and nailed on both faces; inside alone on end trusses that are sheathed.'),
+    {
+      kind: 'figures',
+      rows: looseRows(
+        at.plan.loose.filter(({ code }) => code === 'gusset-nails' || code === 'gusset-glue'),
+        at.units,
+      ),
+    },
     say('What trusses carry is not reckoned here: a table, an engineer or the building department decides.'),
   ]
 }

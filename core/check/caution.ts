@@ -35,6 +35,8 @@ export type CautionCode =
   | 'low-pitch'
   | 'truss-unchecked'
   | 'trusses-far'
+  | 'knees-unborne'
+  | 'knees-unchecked'
   | 'no-ties'
   | 'beam-unchecked'
   | 'beam-on-header'

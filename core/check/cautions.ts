@@ -6,7 +6,7 @@ import { northSlope, type Plan, standsOn, stretchOf } from '../plan'
 import type { Caution, CautionCode } from './caution'
 import { groundCautions } from './ground'
 import { wallCautions } from './walls'
-import { trussCautions } from './trusses'
+import { kneeCautions, trussCautions } from './trusses'
 import { customary, roofCautions, lookoutCautions, flatCautions, purlinCautions } from './roof-cautions'
 
 /** All cautions of a plan, the roof's first. */
@@ -29,6 +29,7 @@ export function cautionsOf(plan: Plan): Caution[] {
   return [
     ...roof,
     ...trussCautions(plan),
+    ...kneeCautions(plan),
     ...lookoutCautions(plan),
     ...flatCautions(plan),
     ...purlinCautions(plan),

@@ -9,6 +9,16 @@ const spacings = [
   { depth: 5.5 * INCH, apart: 2 * FOOT },
 ] as const
 
+/** What carries a gambrel's rafters at their knees. */
+export function kneeCautions({ building: { roof }, frame }: Plan): Caution[] {
+  const rafters = idsOf(frame, 'rafter')
+  if (!roof.gambrel || roof.truss || !rafters.length) return []
+  const studs = idsOf(frame, 'knee-stud')
+  return studs.length
+    ? [{ code: 'knees-unchecked', members: studs, numbers: {} }]
+    : [{ code: 'knees-unborne', members: rafters, numbers: {} }]
+}
+
 /** What is customary of trusses built by hand, and what nobody has reckoned. */
 export function trussCautions({ building, frame }: Plan): Caution[] {
   const { truss, spacing } = building.roof

@@ -13,6 +13,7 @@ import {
   workedOut,
 } from '../design'
 import { toBuilding, type Vec3 } from '../geometry'
+import { cautionsOf } from '../check'
 import { FOOT, INCH } from '../measure'
 import { cardOf, plan, readFaces } from '../plan'
 import { runs } from '../testing/designs'
@@ -367,6 +368,43 @@ describe('what stands under and beside it', () => {
     const upper = boxOf(find(framed, 'roof/south-high/rafter/3'))
     expect(upper.y.to).toBeCloseTo(ridge.y.from, 6)
     expect(upper.z.to).toBeCloseTo(ridge.z.to, 6)
+  })
+
+  // a wall under the knee carries rafters: a stud under each, its top plate level under both seats
+  test('rafters bear on a wall under the knee, that stands on the ceiling joists', () => {
+    const ceiling = { section: '2x6', height: 0, every: 1 } as const
+    const framed = made(loft({}, { carried: 'rafters', ties: { ...begun.roof.ties, ceiling } }))
+    const plate = boxOf(find(framed, 'roof/south-low/knee-wall/top'))
+    const rafters = framed.members.filter(({ id }) => /^roof\/south-high\/rafter\/\d+$/.test(id)).slice(1, -1)
+    const studs = framed.members.filter(({ id }) => id.startsWith('roof/south-low/knee-wall/stud/'))
+    expect(studs).toHaveLength(rafters.length)
+    for (const [i, stud] of studs.entries()) {
+      const [one, other] = [boxOf(stud).x, boxOf(rafters[i] ?? stud).x]
+      expect(one.from + one.to).toBeCloseTo(other.from + other.to, 6)
+    }
+    // level seats of both rafters of a pair lie on the plate
+    for (const id of ['roof/south-low/rafter/3', 'roof/south-high/rafter/3'])
+      expect(
+        find(framed, id)
+          .board.faces.filter(face => face.tag.endsWith(':seat'))
+          .flatMap(face => face.loops.flat())
+          .map(p => toBuilding(find(framed, id).placement, p).z)
+          .filter(z => Math.abs(z - plate.z.to) < 1e-6).length,
+      ).toBeGreaterThanOrEqual(4)
+    const foot = boxOf(find(framed, 'roof/south-low/knee-wall/bottom'))
+    expect(foot.z.from).toBeCloseTo(framed.building.heights.south + 5.5 * INCH, 6)
+    expect(cautionsOf(plan(loft({}, { carried: 'rafters' }))).map(({ code }) => code)).toContain(
+      'knees-unborne',
+    )
+  })
+
+  // about twelve nails a gusset: trade book, section 9; a tube of adhesive for 30 ft of bead (common practice)
+  test('nails and adhesive: six in each of two ends on every gusset, two beads along each', () => {
+    const { loose } = plan(loft())
+    expect(loose.find(({ code }) => code === 'gusset-nails')?.amount).toBe(9 * 6 * 2 * 6)
+    expect(loose.find(({ code }) => code === 'gusset-glue')?.amount).toBe(
+      Math.ceil((9 * 6 * 2 * 2 * FOOT) / (30 * FOOT)),
+    )
   })
 
   test.each(['studs', 'raked'] as const)(

@@ -65,6 +65,15 @@ export const lyingBoard = ({ across, low, ...board }: Lying): Order =>
     corner: board.along === 'x' ? vec(0, across, low) : vec(across, 0, low),
   })
 
+/** A board on its flat that lies level along x or y, its lower face at `low`. */
+export const lyingFlat = ({ across, low, along, ...board }: Lying): Order =>
+  squareBoard({
+    ...board,
+    along,
+    depth: along === 'x' ? 'y' : 'x',
+    corner: along === 'x' ? vec(0, across, low) : vec(across, 0, low),
+  })
+
 /**
  * Placement whose thickness runs up its axis; where right-handedness turns it down, the blank starts from its
  * far side.

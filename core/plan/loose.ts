@@ -3,31 +3,11 @@ import { countUp, CUBIC_METRES } from '../measure'
 import { type Base, type Building, sideNames } from '../design'
 import { areaOfRect, type Bed, type Frame, partVolume, type Hole, supportName } from '../frame'
 import { earthwork } from '../survey'
+import { gussetsOf } from './gussets'
+import { count, cubic, type Loose } from './loose-item'
 import { sidingOf, WASTE } from './siding'
 
-/** Loose things that are bought by volume or count. */
-export type LooseCode =
-  | 'gravel'
-  | 'hole-gravel'
-  | 'concrete'
-  | 'blocks'
-  | 'low-wall'
-  | 'spoil'
-  | 'hangers'
-  | 'nails'
-  | 'wrap'
-  | 'siding'
-
-/**
- * A quantity and the numbers it comes from: volumes m³, weights kg, lengths mm, areas m². `core/words` says
- * the rule.
- */
-export interface Loose {
-  readonly code: LooseCode
-  readonly unit: 'm3' | 'm2' | 'count'
-  readonly amount: number
-  readonly from: Readonly<Record<string, number>>
-}
+export type { Loose, LooseCode } from './loose-item'
 
 /** Crushed stone as it is delivered, kg/m³ (100 lb/ft³; common practice, no source). */
 export const GRAVEL_DENSITY = 1600
@@ -53,6 +33,7 @@ export function looseOf(building: Building, frame: Frame): Loose[] {
     ...joistEnds(building, frame),
     ...wrapOf(frame),
     ...sidingFor(building, frame),
+    ...gussetsOf(building, frame),
     ...(base
       ? [
           ...gravelOf(base, beds),
@@ -65,19 +46,6 @@ export function looseOf(building: Building, frame: Frame): Loose[] {
   ]
   return items.filter(item => item.amount > CUBIC_METRES)
 }
-
-const count = (code: LooseCode, amount: number, from: Record<string, number>): Loose => ({
-  code,
-  unit: 'count',
-  amount,
-  from,
-})
-const cubic = (code: LooseCode, mm3: number, from: Record<string, number>): Loose => ({
-  code,
-  unit: 'm3',
-  amount: mm3 * CUBIC_METRES,
-  from,
-})
 
 function joistEnds({ floor }: Building, { members }: Frame): Loose[] {
   const of = (role: Role): number => members.filter(member => member.role === role).length

@@ -8,6 +8,8 @@ const settled: Partial<Record<Role, string>> = {
   'fly-rafter': 'roof.ends',
   rung: 'roof.ends',
   'roof-block': 'roof.blocking',
+  'knee-plate': 'roof.knees',
+  'knee-stud': 'roof.knees',
   gusset: 'roof.truss',
   'upper-chord': 'roof.truss',
   'lower-chord': 'roof.truss',

@@ -77,6 +77,8 @@ export const roles = {
   'bottom-chord': row('BC', 'bottom chord', 'trusses', 'roof.truss.bottom', 'rafter'),
   web: row('TW', 'web', 'trusses', 'roof.truss.web', 'rafter'),
   gusset: row('GT', 'gusset', 'trusses', 'roof.truss.gusset', 'nailed'),
+  'knee-plate': row('KP', 'knee wall plate', 'ties', 'walls.stud'),
+  'knee-stud': row('KN', 'knee wall stud', 'ties', 'walls.stud'),
   'fly-rafter': row('FR', 'fly rafter', 'ends', 'roof.rafter'),
   rung: row('LR', 'ladder rung', 'ends', 'roof.rafter'),
   lookout: row('LO', 'lookout', 'ends', 'roof.ends.lookout'),

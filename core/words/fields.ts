@@ -103,6 +103,9 @@ const advice: Record<Role, string> = {
     'Cut the first pair, lay them in the jig, and trace the rest from what fits: half the turn at both ends.',
   'lower-chord': 'Cut one, lay it over the wall it is notched for, and trace the rest. Crown to the roof.',
   'bottom-chord': 'Crown up, from plate to plate; its depth under a loft is yours to have checked.',
+  'knee-plate':
+    'Flat, to a line snapped on the joists; the top one under the rafters once their seats are cut.',
+  'knee-stud': 'Under each rafter, plumb; cut one, try it under the knee.',
   web: 'Cut one of each, lay it in the jig, and trace the rest; tight at both ends before the gusset goes on.',
   gusset:
     'Glued and nailed on both faces of the joint, inside alone on an end truss that is sheathed; face grain along its long edge.',

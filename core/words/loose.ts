@@ -15,6 +15,8 @@ export const looseNames: Record<LooseCode, string> = {
   nails: 'Nails, 16d or 90 mm, at the rims',
   wrap: 'House wrap',
   siding: 'Siding boards',
+  'gusset-nails': 'Nails for gussets, 8d or 65 mm',
+  'gusset-glue': 'Adhesive for gussets, tubes',
 }
 
 const YARD3 = ((3 * FOOT) / 1000) ** 3
@@ -58,6 +60,10 @@ const rules: Readonly<Record<LooseCode, (say: LooseSay) => string>> = {
     `The sheets' ${sayArea(n('sheets'), units)} and ${sayArea(n('openings'), units)} of openings, which are wrapped over and cut afterwards; laps come on top, a tenth or more.`,
   siding: ({ n, mm }) =>
     `${n('rows')} rows of which ${mm('exposure')} shows, ${mm('length')} end to end with openings left out, and ${n('waste')} % for ends, in boards of ${mm('stock')}.`,
+  'gusset-nails': ({ n }) =>
+    `${n('each')} in each of the ${n('ends')} ends of members that ${n('gussets')} gussets lie on, in two rows, no nearer an edge than half an inch (12 mm).`,
+  'gusset-glue': ({ n, mm }) =>
+    `${n('beads')} beads along each of those ends, ${mm('leg')} long, at ${mm('tube')} from a tube of 10 oz or 300 ml.`,
   nails: ({ n }) =>
     `${n('each')} through the rim into each end of ${n('joists')} joists${n('plies') ? `, and through the joists beside openings into each end of ${n('plies')} header plies` : ''}.`,
 }

@@ -19,6 +19,7 @@ import { endOrders, endProblems } from './ends'
 import { fasciaOrders } from './fascia'
 import { finishBoardOrders } from './finish-boards'
 import { hipOrder } from './hips'
+import { kneeWallOrders, kneeWallsTaken } from './knee-wall'
 import { ledgerOrder, stripOrders } from './ledger'
 import type { BearingPartition, Obstacle } from './obstacle'
 import { openingsTaken, pairsOf, roofOpeningProblems } from './openings'
@@ -117,6 +118,7 @@ function carriedBy(
       ...(building.roof.truss
         ? trussOrders(building, lumber, lines, building.roof.truss)
         : lines.faces.flatMap(face => faceOrders(building, lumber, lines, face))),
+      ...kneeWallOrders(building, lumber, lines),
       ...ties.orders,
     ],
   }
@@ -200,7 +202,12 @@ function finished(
     fasciaOrders(building, lumber, lines, under),
     soffitOrders(building, lumber, lines),
   ]
-  const kept = [...taken, ...lookoutsTaken(building, lumber, lines), ...gussetsTaken(building, lumber, lines)]
+  const kept = [
+    ...taken,
+    ...lookoutsTaken(building, lumber, lines),
+    ...gussetsTaken(building, lumber, lines),
+    ...kneeWallsTaken(building, lumber, lines),
+  ]
   return {
     orders: [
       ...wedgeOrders(building, lumber, lines),

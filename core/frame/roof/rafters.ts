@@ -16,6 +16,7 @@ import {
 import { middleOf, type Stretch } from '../../trade'
 import { squareBoard } from '../square-board'
 import type { BuildingCut, Order } from '../member'
+import { kneeSeats } from './knee-wall'
 import { partedOrders, roofHeaders } from './openings'
 import { headCuts, kneeCut, rafterCuts, rafterOn, rafterReach } from './rafter'
 
@@ -54,7 +55,10 @@ export function faceOrders(
     rafter(ofFace(face, 'jack', number), 'jack-rafter', at, [{ kind: 'end', name: 'cheek', plane: cheek }])
   const last = face.places.length - 1
   const whole = ({ name, run, at }: RafterPlace, i: number): Order =>
-    rafter(carrierOf(face, name, ...run), 'rafter', at, head, i === 0 || i === last ? lookouts : [])
+    rafter(carrierOf(face, name, ...run), 'rafter', at, head, [
+      ...(i === 0 || i === last ? lookouts : []),
+      ...kneeSeats(building, lumber, lines, face, at),
+    ])
   return [
     ...face.jacks.low.map(jack),
     ...partedOrders(face.places, whole, { face, eave }, lumber.rafter),
@@ -81,6 +85,7 @@ function onKnee(building: Building, lumber: RoofLumber, lines: RoofLines, face: 
         ...headCuts(building, lumber, lines, face),
         ...kneeCut(lines, face),
         ...(i === 0 || i === last ? lookouts : []),
+        ...kneeSeats(building, lumber, lines, face, at),
       ],
     })
   return [

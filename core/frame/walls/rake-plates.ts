@@ -29,7 +29,8 @@ export interface RakePlate {
 /**
  * The top plates of a raked wall, under its end rafters: from the eave walls' inside, cut plumb, up to where
  * they meet over the middle, or on both sides of the ridge's end; each of as few boards as `longest` allows,
- * spliced square over the middle of a stud, `breaks` along the wall.
+ * spliced square over the middle of a stud, `breaks` along the wall. Steep ones begin no lower than `lowest`,
+ * over the bottom plate.
  */
 export function rakePlates(
   { topPlates, longest, spacing }: Walls,
@@ -37,15 +38,29 @@ export function rakePlates(
   stud: Section,
   rake: Rake,
   breaks: readonly number[],
+  lowest: number,
 ): RakePlate[] {
   const { rafters, gap } = rake
   const { runs } = rafters
   return runs.flatMap(({ face, under }, i) => {
     const side = face.falls === 'south' ? 'south' : 'north'
     const run = stretchOf(rafters, i, 'under')
+    // where the lowest plate's lower face comes up over the bottom plate
+    const edge = { ...under, offset: under.offset - topPlates * stud.thickness }
+    const over = meets(edge, vec(0, 0, lowest), vec(0, 1, 0)) ?? 0
     const s = {
-      from: gap && liesAt(gap, run.from) ? gap.to : i === 0 ? wall.from : run.from,
-      to: gap && liesAt(gap, run.to) ? gap.from : i === runs.length - 1 ? wall.to : run.to,
+      from:
+        gap && liesAt(gap, run.from)
+          ? gap.to
+          : i === 0
+            ? Math.max(wall.from, side === 'south' ? over : wall.from)
+            : run.from,
+      to:
+        gap && liesAt(gap, run.to)
+          ? gap.from
+          : i === runs.length - 1
+            ? Math.min(wall.to, side === 'north' ? over : wall.to)
+            : run.to,
     }
     // where two slopes that fall one way meet, plates end on half the turn
     const knee = (at: Plane | undefined): Plane | null => (at && at.normal.z !== 0 ? at : null)

@@ -172,7 +172,7 @@ function frameWall(
     problems,
     slanted: [],
     boards: [...platesOf(building, wall, stud, upright), ...upright],
-    raked: rake && { rake, plates: rakePlates(building.walls, wall, stud, rake, breaks) },
+    raked: rake && { rake, plates: rakePlates(building.walls, wall, stud, rake, breaks, clear.bottom) },
   }
 }
 

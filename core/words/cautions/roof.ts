@@ -53,6 +53,10 @@ export const roofSayings = {
     `Opening ${n('number')} is for a flue: keep all wood as far from it as its maker and local code say, with a firestop where it passes the ceiling.`,
   'truss-unchecked': ({ mm }) =>
     `Chords of this size with glued and nailed gussets are customary for small sheds and light snow; nothing here has reckoned what these carry over ${mm('span')}. Have them checked by a table or an engineer for your snow and wind.`,
+  'knees-unborne': () =>
+    'Nothing carries the rafters at their knees. Frame ceiling joists for a wall under them to stand on, or choose trusses.',
+  'knees-unchecked': () =>
+    'The walls under the knees bring half of the roof down on the ceiling joists. Have those, and what they stand on, checked by an engineer or the building department.',
   'trusses-far': ({ mm }) =>
     `The trusses stand ${mm('apart')} apart; chords ${mm('depth')} deep are customarily no farther than ${mm('limit')}. Space them closer, or use deeper chords.`,
   'no-ties': () =>

@@ -1,0 +1,43 @@
+import { CUBIC_METRES } from '../measure'
+
+/** Loose things that are bought by volume or count. */
+export type LooseCode =
+  | 'gravel'
+  | 'hole-gravel'
+  | 'concrete'
+  | 'blocks'
+  | 'low-wall'
+  | 'spoil'
+  | 'hangers'
+  | 'nails'
+  | 'wrap'
+  | 'siding'
+  | 'gusset-nails'
+  | 'gusset-glue'
+
+/**
+ * A quantity and the numbers it comes from: volumes m³, weights kg, lengths mm, areas m². `core/words` says
+ * the rule.
+ */
+export interface Loose {
+  readonly code: LooseCode
+  readonly unit: 'm3' | 'm2' | 'count'
+  readonly amount: number
+  readonly from: Readonly<Record<string, number>>
+}
+
+/** A number of things. */
+export const count = (code: LooseCode, amount: number, from: Record<string, number>): Loose => ({
+  code,
+  unit: 'count',
+  amount,
+  from,
+})
+
+/** A volume, given in mm³. */
+export const cubic = (code: LooseCode, mm3: number, from: Record<string, number>): Loose => ({
+  code,
+  unit: 'm3',
+  amount: mm3 * CUBIC_METRES,
+  from,
+})
