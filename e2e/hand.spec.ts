@@ -49,6 +49,7 @@ test('a field changes the building as it is typed, says what it means, and what 
 // each kind in one of the units; a starter is sound in both by its own tests
 for (const [kind, board, units] of [
   ['Garden shed', 'R1', 'Feet and inches'],
+  ['Loft shed', 'UC1', 'Feet and inches'],
   ['Bike store', 'R1', 'Millimetres'],
   ['Firewood shelter', 'R1', 'Feet and inches'],
   ['Small greenhouse', 'R1', 'Millimetres'],

@@ -157,7 +157,7 @@ h1 {
 }
 .kinds {
   display: grid;
-  grid-template-columns: repeat(8, minmax(0, 1fr));
+  grid-template-columns: repeat(9, minmax(0, 1fr));
   gap: 8px;
   list-style: none;
   margin: 0;
@@ -224,7 +224,7 @@ h1 {
 }
 @media (max-width: 1100px) {
   .kinds {
-    grid-template-columns: repeat(4, minmax(0, 1fr));
+    grid-template-columns: repeat(5, minmax(0, 1fr));
   }
 }
 @media (max-width: 900px), (max-height: 560px) {

@@ -398,7 +398,7 @@ describe('what stands under and beside it', () => {
     )
   })
 
-  // about twelve nails a gusset: trade book, section 9; a tube of adhesive for 30 ft of bead (common practice)
+  // about twelve nails a gusset: trade book, section 9; 30 ft of bead from a tube (common practice)
   test('nails and adhesive: six in each of two ends on every gusset, two beads along each', () => {
     const { loose } = plan(loft())
     expect(loose.find(({ code }) => code === 'gusset-nails')?.amount).toBe(9 * 6 * 2 * 6)

@@ -1,6 +1,10 @@
 /** What each building to begin from is called, and what it is in a sentence; by its name in the list. */
 export const starterWords: Readonly<Record<string, { readonly name: string; readonly what: string }>> = {
   'garden-shed': { name: 'Garden shed', what: 'A gable on skids, a door in the end, a window in the side.' },
+  'loft-shed': {
+    name: 'Loft shed',
+    what: 'A gambrel of trusses on skids, a loft under it, a door in the end.',
+  },
   'bike-store': { name: 'Bike store', what: 'One slope, wide doors under its high side.' },
   'firewood-shelter': {
     name: 'Firewood shelter',

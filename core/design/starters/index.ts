@@ -6,11 +6,13 @@ import { gardenShed } from './garden-shed'
 import { greenhouse } from './greenhouse'
 import { hide } from './hide'
 import { leanTo } from './lean-to'
+import { loftShed } from './loft-shed'
 import type { Starter } from './starter'
 
 /** The buildings to begin from, in the order they are shown in. */
 export const starters: readonly Starter[] = [
   gardenShed,
+  loftShed,
   bikeStore,
   firewoodShelter,
   greenhouse,

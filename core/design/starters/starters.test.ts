@@ -16,6 +16,11 @@ const always = new Set([
   'not-anchored',
   'ground-not-measured',
   'ledger-fixing',
+  // what trusses carry nobody has reckoned; a gambrel's chord is notched as deep as the wall
+  'truss-unchecked',
+  'notch-over-third',
+  'notch-over-quarter',
+  'tail-shallow',
   // walls under one slope are raked: plates don't lap there, and a low building is framed beside itself
   'corners-unlapped',
   'wall-no-room',
