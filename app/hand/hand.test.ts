@@ -18,6 +18,7 @@ import { newMemory } from '../../core/frame'
 import { plan as planOf, subjectOf } from '../../core/plan'
 import { runs } from '../../core/testing/designs'
 import { documentedFiles } from '../../core/testing/documented'
+import { gambrelSheds, trussedGables } from '../../core/testing/trussed'
 import { explainField, saySubject } from '../../core/words'
 import { offersOf } from './offers'
 import type { Row } from './row'
@@ -179,7 +180,13 @@ describe('the rows of the hand', () => {
         } else if (row.kind === 'name') set.add('name')
       for (const leaf of leaves(design, '')) asked.add(kindOfPath(leaf))
     }
-    for (const design of [...demos, ...fc.sample(designs, { numRuns: 160, seed: 11 })]) look(design)
+    for (const design of [
+      ...demos,
+      ...fc.sample(designs, { numRuns: 100, seed: 11 }),
+      ...fc.sample(gambrelSheds, { numRuns: 20, seed: 11 }),
+      ...fc.sample(trussedGables, { numRuns: 20, seed: 11 }),
+    ])
+      look(design)
     const named = /^site\.(boundaries|finds)\.\*\.name$/
     // of another shape than these have, and so not asked of this roof
     const missing = [...asked].filter(path => !set.has(path) && !elsewhere.test(path) && !named.test(path))

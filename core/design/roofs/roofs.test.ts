@@ -76,7 +76,7 @@ describe('what each roof has', () => {
     expect(falls).toEqual(
       shape === 'hip'
         ? ['south', 'east', 'north', 'west']
-        : shape === 'gable' || shape === 'raised-ridge'
+        : shape === 'gable' || shape === 'raised-ridge' || shape === 'gambrel'
           ? ['south', 'north']
           : [low],
     )
