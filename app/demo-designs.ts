@@ -1,4 +1,6 @@
+import decoyStore from '../demo/decoy-store.json'
 import nestBoxWorkshop from '../demo/nest-box-workshop.json'
+import puntHouse from '../demo/punt-house.json'
 import reedHide from '../demo/reed-hide.json'
 import reedStore from '../demo/reed-store.json'
 import ringingHut from '../demo/ringing-hut.json'
@@ -11,4 +13,6 @@ export const demoDesigns: readonly unknown[] = [
   reedStore,
   nestBoxWorkshop,
   reedHide,
+  puntHouse,
+  decoyStore,
 ]

@@ -132,7 +132,7 @@ test('a new building by keyboard alone', async ({ page }) => {
   await page.keyboard.press('Enter')
   await page.getByLabel('Length', { exact: true }).focus()
   await page.keyboard.type('banana')
-  await expect(page.getByRole('alert')).toContainText('“banana” is not understood')
+  await expect(page.getByRole('alert').filter({ hasText: '“banana” is not understood' })).toBeVisible()
   await page.keyboard.press('Escape')
   await page.getByLabel('Length', { exact: true }).fill('3.6 m')
   await page.getByRole('button', { name: 'Begin' }).focus()

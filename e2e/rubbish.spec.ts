@@ -1,4 +1,4 @@
-import { choose, expect, field, hand, openDemo, take, takeCard, test, type } from './fixtures'
+import { choose, demos, expect, field, hand, openDemo, take, takeCard, test, type } from './fixtures'
 
 const rubbish = ['banana', '-4', '1/0', '1,5', '', '999999 ft', '12 6', '<b>', 'NaN']
 
@@ -116,7 +116,7 @@ test('a broken file, a newer one and one with faults are refused with reasons; u
   )
   await expect(note).toContainText('Length (footprint.length) must be a number')
   await expect(note).toContainText('Walls (walls) is missing')
-  await expect(page.getByRole('link', { name: /Sallow Marsh/ })).toHaveCount(5)
+  await expect(page.getByRole('link', { name: /Sallow Marsh/ })).toHaveCount(demos.length)
   const text = await page.evaluate(async () => {
     const transfer = new DataTransfer()
     transfer.items.add(new File(['{"format":"early-wren/plan"}'], 'plan.json'))

@@ -1,4 +1,4 @@
-import { expect, field, openDemo, reportViolations, test, watch } from './fixtures'
+import { demos, expect, field, openDemo, reportViolations, test, watch } from './fixtures'
 
 test('a design is duplicated, renamed, taken away and put back', async ({ page }) => {
   await page.goto('/')
@@ -54,7 +54,7 @@ test('the first screen is script of no more than 300 KB, and what a row says is 
   })
   const shown = page.getByText(/\d+ pieces, \d+ cut/)
   await page.goto('/')
-  await expect(shown).toHaveCount(5)
+  await expect(shown).toHaveCount(demos.length)
   expect(fetched.page).toBeGreaterThan(100_000)
   expect(fetched.page).toBeLessThanOrEqual(300_000)
   expect(fetched.worker).toBeGreaterThan(20_000)
@@ -62,7 +62,7 @@ test('the first screen is script of no more than 300 KB, and what a row says is 
   // come again, it is known
   Object.assign(fetched, { page: 0, worker: 0 })
   await page.reload()
-  await expect(shown).toHaveCount(5)
+  await expect(shown).toHaveCount(demos.length)
   expect(fetched.worker).toBe(0)
   expect(fetched.page).toBeLessThanOrEqual(300_000)
 })

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { spread } from '../../core/drawing'
 import { formatLength } from '../../core/measure'
-import type { MarkedPair } from '../../core/plan'
+import type { MarkedPair, PairMark } from '../../core/plan'
 
 /** Two boards laid side by side and marked as a pair, or one alone; `names` from the upper to the lower. */
 const props = defineProps<{ pair: MarkedPair; names: readonly string[]; what: string }>()
@@ -33,8 +33,9 @@ const view = computed(() => {
   const stretch = (a: number, b: number) => ({ x: Math.min(at(a), at(b)), wide: Math.abs(at(b) - at(a)) })
   const whole = stretch(0, length)
   // letters stand in their board, ahead of their lines, and apart from one another
+  const aheadBy: Partial<Record<PairMark['letter'], number>> = { X: 3, R: 8, TR: 12 }
   const middles = order.map(
-    ({ from, to, letter }) => (at(from) + at(to)) / 2 + (letter === 'X' ? (far ? -3 : 3) : 0),
+    ({ from, to, letter }) => (at(from) + at(to)) / 2 + (aheadBy[letter] ?? 0) * (far ? -1 : 1),
   )
   const left = whole.x + LETTER / 2
   const apart = spread(

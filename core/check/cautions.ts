@@ -70,7 +70,7 @@ function offStudOn({ building, frame }: Plan, side: 'south' | 'north'): Member[]
     )
     .map(stud => stud.placement.origin.x + (stud.placement.thickness.x * stud.section.thickness) / 2)
   return frame.members
-    .filter(member => standsOn(building, member, side))
+    .filter(member => standsOn({ building, frame }, member, side))
     .filter(rafter => !studs.some(at => Math.abs(at - middle(rafter)) <= customary.offStud + HAIR))
 }
 

@@ -1,5 +1,5 @@
 import type { WallName } from '../frame'
-import { cardOf, type Plan, platePair, rakeStrips, rimPair } from '../plan'
+import { bearingStrip, cardOf, type Plan, platePair, rakeStrips, rimPair } from '../plan'
 import { baseElevation, basePlan } from './base-views'
 import { boardOnBench } from './bench'
 import type { Drawing } from './drawing'
@@ -115,6 +115,7 @@ function wallDrawings(plan: Plan, wall: WallName): ListedDrawing[] {
   const { frame } = plan
   const { depth } = frame.lumber.plate
   const plates = `plates-${wall}`
+  const bearing = bearingStrip(plan, wall)
   return [
     { ...listed('walls', 'frame', `wall-${wall}`, wall), draw: () => wallElevation(plan, wall) },
     { ...listed('walls', 'sheets', `sheets-${wall}`, wall), draw: () => wallElevation(plan, wall, 'sheets') },
@@ -126,6 +127,14 @@ function wallDrawings(plan: Plan, wall: WallName): ListedDrawing[] {
       ...listed('walls', 'plates', `${plates}-${strip.slope}-slope`, wall, 2000),
       draw: () => pairStrip(`${plates}-${strip.slope}-slope`, strip, depth),
     })),
+    ...(bearing
+      ? [
+          {
+            ...listed('walls', 'plates', `${plates}-roof`, wall, 2000),
+            draw: () => pairStrip(`${plates}-roof`, bearing, depth),
+          },
+        ]
+      : []),
   ]
 }
 

@@ -25,6 +25,6 @@ export { bladeOf, type SquareSetting, stepping, type Stepping, type Steps } from
 export { valueOf } from './value'
 export { densityOf, SHEET_DENSITY, weightOf } from './weight'
 export { type SidingCount, sidingOf, WASTE } from './siding'
-export { STACKED, type Stacked, stackingOf, standsOn } from './stacking'
+export { bearingStrip, STACKED, type Stacked, stackingOf, standsOn } from './stacking'
 export { type SupportHeight, supportHeights } from './supports'
 export { subjectOf } from './subject-of'

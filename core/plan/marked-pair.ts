@@ -13,9 +13,9 @@ export interface PairMark {
   readonly to: number
   /**
    * X for a stud or joist, N for a nailer laid flat, T for a tail joist that an opening cuts short, K a king,
-   * J a jack, C a cripple, P a post.
+   * J a jack, C a cripple, P a post; of what stands on a plate R a rafter, TR a truss.
    */
-  readonly letter: 'X' | 'N' | 'T' | 'K' | 'J' | 'C' | 'P'
+  readonly letter: 'X' | 'N' | 'T' | 'K' | 'J' | 'C' | 'P' | 'R' | 'TR'
   readonly member: string
 }
 
@@ -185,7 +185,8 @@ export function rimPair(frame: Frame, bay: Bay): MarkedPair {
   }
 }
 
-function pairOf(
+/** Marks of some members along an axis, from a start to an end of it. */
+export function pairOf(
   members: readonly Member[],
   axis: 'x' | 'y',
   start: number,

@@ -1,8 +1,8 @@
 import { eavesOf } from '../lines'
-import { type Building, isSide } from '../design'
-import { faceOf, isOfFrame, isOfWall, type Member, type Wall, type WallName } from '../frame'
+import { isSide } from '../design'
+import { chordFace, faceOf, isOfFrame, isOfWall, type Member, type Wall, type WallName } from '../frame'
 import { INCH } from '../measure'
-import { stretchOf } from './marked-pair'
+import { type MarkedPair, pairOf, stretchOf } from './marked-pair'
 import type { Plan } from './plan'
 
 /**
@@ -18,18 +18,24 @@ export interface Stacked {
 /** mm from a stud's middle within which a member stands over or under it: IRC R602.3.2 (from memory). */
 export const STACKED = INCH
 
+/** What stands on an eave wall, of the kinds that do: rafters and the like, or chords of trusses. */
+type Standing = Pick<Member, 'where' | 'role'>
+
 /**
- * Whether a rafter stands on an eave wall: those, the jacks and the lower parts of parted ones of its slope,
- * or, of a single one, all but what ends short of it.
+ * Whether a rafter or a chord stands on an eave wall: those, the jacks and the lower parts of parted ones of
+ * its slope, or, of a single one, all but what ends short of it.
  */
 export function standsOn(
-  { roof }: Pick<Building, 'roof'>,
-  { where, role }: Pick<Member, 'where' | 'role'>,
+  { building: { roof }, frame }: Pick<Plan, 'building' | 'frame'>,
+  { where, role }: Standing,
   wall: WallName,
 ): boolean {
+  const over = (face: string | null): boolean =>
+    eavesOf(frame.roof).some(eave => eave.side === wall && eave.face.id === face)
+  if (role === 'upper-chord' || role === 'lower-chord') return over(chordFace(where))
   if (role !== 'rafter' && role !== 'jack-rafter' && role !== 'cripple-rafter' && role !== 'roof-joist')
     return false
-  if (roof.has.falls.length > 1) return faceOf(where) === wall && where.name !== 'upper'
+  if (roof.has.falls.length > 1) return over(faceOf(where)) && where.name !== 'upper'
   return role !== 'cripple-rafter' || where.name === (roof.high === wall ? 'upper' : 'rafter')
 }
 
@@ -63,8 +69,25 @@ export function stackingOf(
     ),
     rafters: read(
       eavesOf(frame.roof).some(eave => eave.side === wall.name)
-        ? frame.members.filter(member => standsOn(building, member, wall.name))
+        ? frame.members.filter(member => standsOn({ building, frame }, member, wall.name))
         : [],
     ),
   }
+}
+
+/**
+ * The roof's layout on an eave wall's top plate, along the whole building from its low end, so that both
+ * plates are marked from one end: read off what stands there; null where nothing does.
+ */
+export function bearingStrip(
+  { frame, building }: Pick<Plan, 'frame' | 'building'>,
+  name: WallName,
+): MarkedPair | null {
+  const wall = frame.walls.find(each => each.name === name)
+  if (!wall) return null
+  const standing = frame.members.filter(member => standsOn({ building, frame }, member, name))
+  const pair = pairOf(standing, wall.along, 0, wall.overall, ({ role }) =>
+    role.endsWith('chord') ? 'TR' : 'R',
+  )
+  return standing.length ? { ...pair, boards: 1 } : null
 }

@@ -10,6 +10,8 @@ export const letterWords: Record<PairMark['letter'], string> = {
   J: 'jack',
   C: 'cripple',
   P: 'post',
+  R: 'rafter',
+  TR: 'truss',
 }
 
 /** One mark, or stretch, as it is called out: where the tape says, and what to write. */

@@ -30,7 +30,10 @@ const stacking = computed(() => {
     list.length
       ? [`${list.filter(each => each.off > STACKED).length || 'none'} of ${list.length} ${what}`]
       : []
-  const parts = [...say(rafters, 'rafters'), ...say(joists, 'joists')]
+  const parts = [
+    ...say(rafters, bench.plan.building.roof.truss ? 'trusses' : 'rafters'),
+    ...say(joists, 'joists'),
+  ]
   return parts.length ? `Off the studs, in red: ${parts.join(', ')}.` : ''
 })
 </script>

@@ -3,9 +3,9 @@ import type { Sayings } from './sayings'
 /** What is said of walls and boards. */
 export const wallsSayings = {
   'rafter-off-stud': ({ n, mm }) =>
-    `${n('count')} rafters stand more than ${mm('limit')} from a stud, and a single top plate does not spread them. Use the same spacing for both, or two top plates.`,
+    `${n('count')} rafters or trusses stand more than ${mm('limit')} from a stud, and a single top plate does not spread them. Use the same spacing for both, or two top plates.`,
   'rafter-far-from-stud': ({ n, mm }) =>
-    `${n('count')} rafters stand more than ${mm('limit')} from a stud, and the studs are ${mm('spacing')} apart: two top plates customarily spread no more. Stand the studs under the rafters.`,
+    `${n('count')} rafters or trusses stand more than ${mm('limit')} from a stud, and the studs are ${mm('spacing')} apart: two top plates customarily spread no more. Stand the studs under them.`,
   'single-plate-joint': () =>
     'A single top plate is spliced: it holds only with a metal plate across the joint, at least 3 by 6 in, nailed to both sides as local code says.',
   'corners-unlapped': () =>

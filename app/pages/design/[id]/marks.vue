@@ -2,7 +2,7 @@
 import { isSide, partitionIndex } from '../../../../core/design'
 import type { WallName } from '../../../../core/frame'
 import { formatLength } from '../../../../core/measure'
-import { type MarkedPair, platePair, rakeStrips, wallOrder } from '../../../../core/plan'
+import { bearingStrip, type MarkedPair, platePair, rakeStrips, wallOrder } from '../../../../core/plan'
 import { fileName } from '../../../../core/output'
 import { readAloud, sayLength, saySlope } from '../../../../core/words'
 import { saveFile } from '../../../composables/useFiles'
@@ -52,6 +52,18 @@ const walls = computed(() =>
               strip,
               'low end',
             ),
+          ),
+          ...[bearingStrip(bench.plan!, wall.name)].flatMap(strip =>
+            strip
+              ? [
+                  on(
+                    `${words(wall.name)}, ${bench.plan!.building.roof.truss ? 'trusses' : 'rafters'} on it`,
+                    'Top plate, corner to corner of the building',
+                    strip,
+                    `${wall.along === 'x' ? 'west' : 'south'} corner`,
+                  ),
+                ]
+              : [],
           ),
         ]
       })
