@@ -40,7 +40,7 @@ test('a new building gets a single slope, from a pitch and from two heights', as
   // the end walls are raked, and the rafter is ticked from the frame
   await page.getByRole('link', { name: /^walls/i }).click()
   await page.getByRole('button', { name: 'West', exact: true }).click()
-  await expect(page.getByRole('button', { name: 'Along the slope' })).toBeVisible()
+  await choose(page, 'Plate', 'Along the slope')
   await page.locator('path.wood[data-member="roof/rafter/1"]').click()
   await page.keyboard.press('x')
   await expect(page.locator('.room-card')).toContainText('cut')

@@ -203,7 +203,7 @@ test('raked gable walls, and one that steps', async ({ page }) => {
   await page.getByRole('button', { name: 'West', exact: true }).click()
   // along the lower face from the eave wall: a corner stud, then the layout, 24 in less half of 2 in from the
   // wall's end, / cos of 15 in 12
-  await page.getByRole('button', { name: 'South slope' }).click()
+  await choose(page, 'Plate', 'South slope')
   await expect(
     page.getByRole('img', { name: /^Top plate along the south slope, marked: 0", / }),
   ).toBeVisible()

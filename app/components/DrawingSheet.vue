@@ -40,7 +40,7 @@ const laid = computed(() =>
     on: fit.value,
     units: units.value,
     faults: faults.value,
-    room: Math.max(width.value, 320),
+    room: Math.max(width.value, 320) - 8,
   }),
 )
 const written = computed(() => laid.value.texts.filter(({ kind }) => kind === 'label' || kind === 'running'))

@@ -86,7 +86,7 @@ const print = (): void => window.print()
 <style scoped>
 .jig {
   display: grid;
-  grid-template-rows: minmax(380px, 1fr) auto;
+  grid-template: minmax(380px, 1fr) auto / minmax(0, 1fr);
   min-height: 0;
   height: 100%;
   overflow-y: auto;
@@ -132,6 +132,16 @@ thead th {
   display: grid;
   gap: 4px;
   max-width: 46rem;
+}
+@media (max-width: 400px) {
+  .list {
+    padding: 12px 8px;
+  }
+  th,
+  td {
+    padding-right: 5px;
+    white-space: normal;
+  }
 }
 @media print {
   .jig {

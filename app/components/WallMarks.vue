@@ -68,13 +68,12 @@ const end = computed(
           rake ? ', along the lower face' : ''
         }}: near sides, {{ over ? strip.marks[0]?.letter : 'X' }} ahead.
       </p>
-      <SelectButton
+      <Select
         v-if="plates.length > 1"
         v-model="plate"
         :options="plates"
         option-value="value"
         option-label="label"
-        :allow-empty="false"
         aria-label="Plate"
       />
     </div>
@@ -83,6 +82,10 @@ const end = computed(
 </template>
 
 <style scoped>
+.marks {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+}
 .foot {
   display: flex;
   flex-wrap: wrap;
@@ -93,5 +96,17 @@ const end = computed(
 }
 .caption {
   font-size: 0.9rem;
+}
+/* where the drawing needs the height, beside the boards */
+@media (min-width: 1200px) {
+  .marks {
+    grid-template-columns: 10.5rem minmax(0, 1fr);
+  }
+  .foot {
+    display: grid;
+    align-content: start;
+    gap: 6px;
+    padding: 6px 0 6px 12px;
+  }
 }
 </style>

@@ -94,6 +94,9 @@ export function sectionAreas(plan: Plan): Area[] {
       ),
     ]
   }
+  const knees = kneesOf(frame.roof).map(({ side, in: at, level }) =>
+    around('roof.knees', { x: side === 'south' ? at : width - at, y: level }, frame.lumber.rafter.depth),
+  )
   return [
     rect('building', [t, 0], [width - t, room]),
     ...(house === 'south' ? [] : [rect('walls.south', [0, 0], [t, heights.south])]),
@@ -101,8 +104,22 @@ export function sectionAreas(plan: Plan): Area[] {
     ...slopes,
     ...tail('south'),
     ...tail('north'),
+    ...knees,
   ]
 }
+
+/** What lies within a reach of a point, over the boards there. */
+const around = (subject: string, { x, y }: Point, reach: number): Area =>
+  shape(
+    subject,
+    [
+      { x: x - reach, y },
+      { x, y: y - reach },
+      { x: x + reach, y },
+      { x, y: y + reach },
+    ],
+    true,
+  )
 
 /** How far across a slope rises to: the ridge, or the other wall. */
 function highOf({ building, frame: { roof } }: Plan, falls: SideName): number {
