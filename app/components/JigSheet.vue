@@ -137,9 +137,14 @@ thead th {
   .list {
     padding: 12px 8px;
   }
+  table {
+    font-size: 0.9rem;
+  }
   th,
   td {
     padding-right: 5px;
+  }
+  td:last-child {
     white-space: normal;
   }
 }

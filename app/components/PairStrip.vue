@@ -15,7 +15,7 @@ const BOARD = 16
 const LETTER = 10
 /** px between running marks, and what the boards leave free at their ends. */
 const APART = 15
-const SIDES = 96
+const SIDES = 78
 /** The stretches that are drawn under one another: as few as leave room for their marks. */
 const lines = computed((): readonly StripLine[] => {
   const { length, marks } = props.pair
@@ -41,7 +41,7 @@ const views = computed(() =>
     const far = end === 'high'
     // a tape hooked on the far end runs from right to left
     const at = (x: number): number =>
-      far ? width.value - 20 - (x - line.from) * scale : 76 + (x - line.from) * scale
+      far ? width.value - 20 - (x - line.from) * scale : 58 + (x - line.from) * scale
     const order = far ? [...marks].reverse() : marks
     const spreadOut = spread(
       order.map(mark => at(mark.from)),
@@ -103,7 +103,7 @@ const views = computed(() =>
       :aria-label="`${what}, ${pair.boards === 2 ? 'side by side, marked as a pair' : 'marked'}: ${view.marks.map(each => formatLength(each.mark.from, { units })).join(', ')}`"
     >
       <g v-for="(name, i) in names" :key="name">
-        <text class="name" x="70" :y="9 + i * (BOARD + 4) + 8">{{ name }}</text>
+        <text class="name" x="52" :y="9 + i * (BOARD + 4) + 8">{{ name }}</text>
         <rect
           class="wood"
           :x="view.whole.x"

@@ -100,7 +100,7 @@ const end = computed(
 /* where the drawing needs the height, beside the boards */
 @media (min-width: 1200px) {
   .marks {
-    grid-template-columns: 10.5rem minmax(0, 1fr);
+    grid-template-columns: 9rem minmax(0, 1fr);
   }
   .foot {
     display: grid;
