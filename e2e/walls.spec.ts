@@ -258,7 +258,7 @@ test.describe('on a phone', () => {
     await expect(hand(page).getByRole('heading', { name: 'Door 1' })).toBeVisible()
     await page.getByRole('button', { name: 'East wall', exact: true }).first().tap()
     await page.getByRole('link', { name: 'Plate marks on paper' }).tap()
-    await expect(page.getByRole('heading', { name: 'South wall' })).toBeVisible()
+    await expect(page.getByRole('heading', { name: 'South wall', exact: true })).toBeVisible()
     await clean(page)
     const small = await page
       .locator('button:visible, a:visible')

@@ -14,7 +14,7 @@ test('shelf', async ({ page }) => {
   await page.goto('/')
   await page
     .getByText(/\d+ pieces, \d+ cut/)
-    .nth(4)
+    .nth(6)
     .waitFor()
   await shoot(page, 'shelf')
 })
@@ -53,7 +53,7 @@ test('plate marks', async ({ page }) => {
   await openDemo(page, hut, 'walls')
   await take(page, 'Walls', 'South wall')
   await page.getByRole('link', { name: 'Plate marks on paper' }).click()
-  await page.getByRole('heading', { name: 'South wall' }).waitFor()
+  await page.getByRole('heading', { name: 'South wall', exact: true }).waitFor()
   await shoot(page, 'marks')
 })
 
@@ -91,12 +91,11 @@ test('dusk, metric', async ({ page }) => {
   await shoot(page, 'roof-dusk')
 })
 
-test('raked and rough-sawn', async ({ page }) => {
-  await openDemo(page, 'Sallow Marsh reed store', 'walls')
-  await page.getByRole('button', { name: 'West', exact: true }).click()
-  await page.getByRole('button', { name: 'South slope' }).click()
-  await page.waitForTimeout(200)
-  await shoot(page, 'walls-raked')
+test('the jig of a gambrel', async ({ page }) => {
+  await openDemo(page, 'Sallow Marsh punt house', 'roof')
+  await page.getByRole('button', { name: 'Jig', exact: true }).click()
+  await page.waitForTimeout(300)
+  await shoot(page, 'roof-jig')
 })
 
 test('the square on a rafter', async ({ page }) => {
