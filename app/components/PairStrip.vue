@@ -30,7 +30,7 @@ const lines = computed((): readonly StripLine[] => {
   return cut(Math.max(1, enough))
 })
 const isOn = ({ from }: { readonly from: number }, line: StripLine): boolean =>
-  from >= line.from && (from < line.to || line.to >= props.pair.length)
+  (from >= line.from || line.from <= 0) && (from < line.to || line.to >= props.pair.length)
 const aheadBy: Partial<Record<PairMark['letter'], number>> = { X: 3, R: 8, TR: 12 }
 /** Each along the boards to scale; across them wide enough to read. */
 const views = computed(() =>

@@ -1,21 +1,9 @@
-import {
-  foundAnotherWay,
-  gableTrusses,
-  type GambrelWay,
-  limits,
-  roofHas,
-  type TrussKind,
-  withEdit,
-  type RoofOpeningKind,
-  type RoofPart,
-  type SideName,
-  type TieKind,
-} from '../../core/design'
+import { roofHas, type RoofOpeningKind, type RoofPart, type SideName, type TieKind } from '../../core/design'
 import { eavesOf } from '../../core/lines'
 import { chordFace, faceOf, isOfRoofOpening } from '../../core/frame'
 import { cardOf } from '../../core/plan'
 import { roofOpeningWords, sideWords } from '../../core/words'
-import { figureRows, looseRows } from '../logic/card-rows'
+import { figureRows } from '../logic/card-rows'
 import {
   chosenSeat,
   chooseSeat,
@@ -24,7 +12,6 @@ import {
   ridgeCarries,
   type SeatChoice,
   withPurlins,
-  withKneeShare,
   withTies,
 } from '../logic/changes/roof'
 import {
@@ -45,6 +32,7 @@ import {
   sectionsOf,
   upTo,
 } from './row'
+import { carrier, knees } from './trusses'
 
 const hasPart = ({ design }: At, part: RoofPart): boolean => roofHas(design.roof).parts.includes(part)
 
@@ -125,148 +113,6 @@ const overhangs = (at: At, atGables: boolean): Row[] => [
   ...(at.plan.building.roof.overhang.high === null ? [] : length(at, 'roof.overhang.high')),
   ...(hasPart(at, 'ends') ? length(at, 'roof.overhang.gable') : []),
 ]
-
-/** What carries the roof, where there is a choice. */
-function carrier(at: At): Row[] {
-  const { carriers } = roofHas(at.design.roof)
-  if (carriers.length < 2) return []
-  const words = { trusses: 'Trusses', rafters: 'Rafters' } as const
-  return [
-    choice(
-      at,
-      'roof.carried',
-      carriers.map(value => ({ value, label: words[value] })),
-      { value: at.plan.building.roof.carried },
-    ),
-  ]
-}
-
-const shares = [
-  { of: 1 / 8, label: 'An eighth of the span in' },
-  { of: 1 / 6, label: 'A sixth' },
-  { of: 1 / 5, label: 'A fifth' },
-  { of: 1 / 4, label: 'A quarter' },
-  { of: 1 / 3, label: 'A third' },
-] as const
-
-/** Where the knee is asked for by two pitches: at a height, or a part of the span in. */
-function kneeShare(at: At): Row {
-  const share = at.design.roof.gambrel.knee.share
-  const known = shares.findIndex(each => share !== null && Math.abs(each.of - share) < 1e-9)
-  return choice(
-    at,
-    'roof.gambrel.knee.share',
-    [
-      { value: 'up', label: 'At its height' },
-      ...shares.map(({ label }, i) => ({ value: String(i), label })),
-      ...(share !== null && known < 0
-        ? [{ value: 'own', label: `${Math.round(share * 1000) / 10} % of the span in` }]
-        : []),
-    ],
-    {
-      name: 'The knee lies',
-      value: share === null ? 'up' : known < 0 ? 'own' : String(known),
-      change: to => design => withKneeShare(at.plan, design, shares[Number(to)]?.of ?? null),
-    },
-  )
-}
-
-/** How a gambrel's line is found, and its numbers. */
-export function knees(at: At): Row[] {
-  const { gambrel } = at.design.roof
-  const { by, foot } = gambrel
-  return [
-    choice(
-      at,
-      'roof.gambrel.by',
-      [
-        { value: 'half-octagon', label: 'Four equal chords' },
-        { value: 'knee', label: 'The knee' },
-        { value: 'pitches', label: 'Two pitches' },
-        { value: 'headroom', label: 'Headroom' },
-      ],
-      { change: to => design => foundAnotherWay(design, at.plan.building, to as GambrelWay) },
-    ),
-    ...(by === 'half-octagon'
-      ? [say('On a half circle: every joint is cut at 22.5°. The span and the overhang decide its size.')]
-      : []),
-    ...(by === 'knee'
-      ? lengths(at, 'roof.gambrel.knee.in', 'roof.gambrel.knee.up', 'roof.pitch', 'roof.peak.height')
-      : []),
-    ...(by === 'pitches'
-      ? [
-          ...lengths(at, 'roof.gambrel.lower', 'roof.pitch'),
-          kneeShare(at),
-          ...(gambrel.knee.share === null ? length(at, 'roof.gambrel.knee.up') : []),
-        ]
-      : []),
-    ...(by === 'headroom'
-      ? [
-          ...lengths(at, 'roof.gambrel.headroom.height', 'roof.gambrel.headroom.width', 'roof.pitch'),
-          say('The upper pitch is the least that you take; the lower one follows.'),
-        ]
-      : []),
-    choice(at, 'roof.gambrel.foot.rule', [
-      { value: 'over-plate', label: 'Notched over the wall' },
-      { value: 'on-plate', label: 'Cut level on the plate' },
-    ]),
-    ...(foot.rule === 'over-plate'
-      ? [
-          ...lengths(at, 'roof.overhang.eave', 'roof.gambrel.foot.drop'),
-          ...(foot.drop === null
-            ? []
-            : [
-                act('Let the drop follow', 'pi pi-undo', design =>
-                  withEdit(design, 'roof.gambrel.foot.drop', null),
-                ),
-              ]),
-        ]
-      : []),
-  ]
-}
-
-const trussWords: Record<TrussKind, string> = {
-  open: 'Open: four chords',
-  'bottom-chord': 'With a bottom chord',
-  'king-post': 'King post',
-  'queen-post': 'Queen posts',
-  'w-web': 'W webs',
-  attic: 'Attic: a room inside',
-}
-
-/** The trusses: what they are of, and their gussets. */
-export function trusses(at: At): Row[] {
-  const { truss, gambrel } = at.plan.building.roof
-  if (!truss) return []
-  const kinds = gambrel ? (['open', 'bottom-chord'] as const) : gableTrusses
-  const webbed = truss.kind !== 'open' && truss.kind !== 'bottom-chord'
-  return [
-    choice(
-      at,
-      'roof.truss.kind',
-      kinds.map(value => ({ value, label: trussWords[value] })),
-      { value: truss.kind },
-    ),
-    board(at, 'roof.rafter', 'Chords'),
-    ...(truss.kind === 'open' ? [] : [boardOrNone(at, 'roof.truss.bottom', { none: 'As the chords' })]),
-    ...(webbed ? [boardOrNone(at, 'roof.truss.web', { none: `As usual: ${truss.web}` })] : []),
-    ...(gambrel ? [] : length(at, 'roof.truss.heel')),
-    ...(truss.kind === 'attic' ? lengths(at, 'roof.truss.room.width', 'roof.truss.room.height') : []),
-    ...length(at, 'roof.spacing'),
-    head('Gussets'),
-    ...lengths(at, 'roof.truss.gusset.thickness', 'roof.truss.gusset.leg'),
-    choice(at, 'roof.truss.gusset.nails', numbers(limits.gussetNails.min, limits.gussetNails.max)),
-    say('Glued and nailed on both faces; inside alone on end trusses that are sheathed.'),
-    {
-      kind: 'figures',
-      rows: looseRows(
-        at.plan.loose.filter(({ code }) => code === 'gusset-nails' || code === 'gusset-glue'),
-        at.units,
-      ),
-    },
-    say('What trusses carry is not reckoned here: a table, an engineer or the building department decides.'),
-  ]
-}
 
 /** One slope: its pitch, its reach and the figures of its rafters. */
 export function slope(at: At): Row[] {

@@ -5,6 +5,7 @@ import { speciesWords } from '../../core/words'
 import * as floor from './floor'
 import * as ground from './ground'
 import * as roof from './roof'
+import * as trusses from './trusses'
 import { type At, block, choice, lengths, type Row, say } from './row'
 import * as walls from './walls'
 
@@ -48,8 +49,8 @@ const tables: Readonly<Record<SubjectKind, (at: At) => Row[]>> = {
   roof: roof.roof,
   slope: roof.slope,
   ridge: roof.ridge,
-  knees: roof.knees,
-  trusses: roof.trusses,
+  knees: trusses.knees,
+  trusses: trusses.trusses,
   tails: roof.tails,
   ends: roof.ends,
   ties: roof.ties,

@@ -17,10 +17,9 @@ import { cautionsOf } from '../check'
 import { FOOT, INCH } from '../measure'
 import { cardOf, plan, readFaces } from '../plan'
 import { runs } from '../testing/designs'
-import { find } from '../testing/reading'
-import { clashes } from '../testing/solids'
+import { cornersOf, find, whole } from '../testing/reading'
 import { sayProblem } from '../words'
-import { boxOf, type Frame, frame, type Member } from './index'
+import { boxOf, frame, type Member } from './index'
 
 const begun = withRoofOf(newDesign('a', 'imperial'), { shape: 'gambrel' })
 /** 16 by 12 ft, 2x6 chords at 24 in, an overhang of 8 in, with what a test asks of it. */
@@ -40,15 +39,6 @@ const loft = (
     gambrel: { ...begun.roof.gambrel, ...gambrel },
   },
 })
-const made = (design: Design): Frame => {
-  const framed = frame(design)
-  expect(framed.problems.map(problem => sayProblem(problem, 'imperial'))).toEqual([])
-  expect(clashes(framed.members)).toEqual([])
-  return framed
-}
-/** The corners of a board in the building. */
-const cornersOf = ({ board, placement }: Member): Vec3[] =>
-  board.faces.flatMap(face => face.loops.flat()).map(p => toBuilding(placement, p))
 const degrees = (angle: number): number => (angle * 180) / Math.PI
 const tan = (angle: number): number => Math.tan((angle * Math.PI) / 180)
 /** The lengths of a board's upper and lower edges, the longer first. */
@@ -65,7 +55,7 @@ function edgesOf(member: Member): readonly [number, number] {
 }
 
 describe('a half octagon, by its circle', () => {
-  const framed = made(loft())
+  const framed = whole(loft())
   const radius = 6 * FOOT + 8 * INCH
   const chords = framed.members.filter(({ role }) => role === 'upper-chord' || role === 'lower-chord')
 
@@ -89,7 +79,7 @@ describe('a half octagon, by its circle', () => {
   test('a 2x6 chord 48 in outside is 43 7/16 in inside', () => {
     expect(48 - 2 * 5.5 * tan(22.5)).toBeCloseTo(43 + 7 / 16, 1)
     const across = 48 / Math.sin(Math.PI / 8) - 16
-    const small = made(loft({}, {}, { footprint: { length: 8 * FOOT, width: across * INCH } }))
+    const small = whole(loft({}, {}, { footprint: { length: 8 * FOOT, width: across * INCH } }))
     const [top, under] = edgesOf(find(small, 'roof/truss/2/chord/south-high'))
     expect([top / INCH, under / INCH]).toEqual([
       expect.closeTo(48, 6),
@@ -153,7 +143,7 @@ describe('joints', () => {
       .sort()
 
   test.each(gambrelWays)('found by %s, chords meet over all of both faces, at knee and ridge', by => {
-    const framed = made(foundAnotherWay(loft(), workedOut(loft()), by))
+    const framed = whole(foundAnotherWay(loft(), workedOut(loft()), by))
     const at = (face: string): Member => find(framed, `roof/truss/4/chord/${face}`)
     expect(cutFace(at('south-low'), 'mitre')).toHaveLength(4)
     expect(cutFace(at('south-low'), 'mitre')).toEqual(cutFace(at('south-high'), 'mitre'))
@@ -165,7 +155,7 @@ describe('joints', () => {
   // geometry: a plate that joins two members lies on both by as much as it is asked to along each edge
   test('a gusset covers each member it joins by its leg along both edges, and ends at the roof line', () => {
     const leg = 9 * INCH
-    const framed = made(
+    const framed = whole(
       loft({}, { truss: { ...begun.roof.truss, gusset: { ...begun.roof.truss.gusset, leg } } }),
     )
     const gusset = find(framed, 'roof/truss/4/gusset/knee/south/east')
@@ -255,7 +245,7 @@ describe('the line, against a search of its own', () => {
   test('from a headroom: the clear corners touch the chords, and the upper slopes are as shallow as asked', () => {
     const headroom = { height: 50 * INCH, width: 96 * INCH }
     const design = loft({ by: 'headroom', headroom }, { pitch: { rise: 5, run: 12 } })
-    const framed = made(design)
+    const framed = whole(design)
     const by = line(design)
     expect(by.upper).toBeCloseTo(degrees(Math.atan2(5, 12)), 9)
     const at = 24 * INCH
@@ -362,7 +352,7 @@ describe('what is refused, and what it says', () => {
 
 describe('what stands under and beside it', () => {
   test('by rafters: to a ridge board, cut plumb at it and on half the turn at the knee', () => {
-    const framed = made(loft({}, { carried: 'rafters' }))
+    const framed = whole(loft({}, { carried: 'rafters' }))
     expect(framed.members.some(({ role }) => role === 'gusset')).toBe(false)
     const ridge = boxOf(find(framed, 'roof/ridge'))
     const upper = boxOf(find(framed, 'roof/south-high/rafter/3'))
@@ -373,7 +363,7 @@ describe('what stands under and beside it', () => {
   // a wall under the knee carries rafters: a stud under each, its top plate level under both seats
   test('rafters bear on a wall under the knee, that stands on the ceiling joists', () => {
     const ceiling = { section: '2x6', height: 0, every: 1 } as const
-    const framed = made(loft({}, { carried: 'rafters', ties: { ...begun.roof.ties, ceiling } }))
+    const framed = whole(loft({}, { carried: 'rafters', ties: { ...begun.roof.ties, ceiling } }))
     const plate = boxOf(find(framed, 'roof/south-low/knee-wall/top'))
     const rafters = framed.members.filter(({ id }) => /^roof\/south-high\/rafter\/\d+$/.test(id)).slice(1, -1)
     const studs = framed.members.filter(({ id }) => id.startsWith('roof/south-low/knee-wall/stud/'))
@@ -410,7 +400,7 @@ describe('what stands under and beside it', () => {
   test.each(['studs', 'raked'] as const)(
     'gable walls of %s end under the chords on both sides of the knees',
     gables => {
-      const framed = made(loft({}, {}, { walls: { ...begun.walls, gables } }))
+      const framed = whole(loft({}, {}, { walls: { ...begun.walls, gables } }))
       const studs = framed.members.filter(
         ({ where, role }) =>
           (role === 'gable-stud' || role === 'stud') &&
@@ -431,7 +421,7 @@ describe('what stands under and beside it', () => {
   )
 
   test('a bottom chord lies on the plates between the lower chords, and end studs stand over it', () => {
-    const framed = made(loft({}, { truss: { ...begun.roof.truss, kind: 'bottom-chord' } }))
+    const framed = whole(loft({}, { truss: { ...begun.roof.truss, kind: 'bottom-chord' } }))
     const chord = boxOf(find(framed, 'roof/truss/4/bottom-chord'))
     expect(chord.z.from).toBeCloseTo(framed.building.heights.south, 9)
     // from the lower edge of one lower chord to that of the other, at the plate
@@ -442,7 +432,7 @@ describe('what stands under and beside it', () => {
   })
 
   test('under lookouts the end trusses lie lower by their thickness', () => {
-    const framed = made(
+    const framed = whole(
       loft(
         {},
         { overhang: { eave: 8 * INCH, gable: 12 * INCH }, ends: { ...begun.roof.ends, hold: 'lookouts' } },
@@ -454,7 +444,7 @@ describe('what stands under and beside it', () => {
   })
 
   test('rungs are kept clear of the knee along the slope: a ladder of some on the steep slope too', () => {
-    const framed = made(
+    const framed = whole(
       loft(
         {},
         {
@@ -482,7 +472,7 @@ describe('what stands under and beside it', () => {
       length: 12 * INCH,
       plies: 1,
     } as const
-    const framed = made(loft({}, { openings: [{ ...opening, up: 38 * INCH }] }))
+    const framed = whole(loft({}, { openings: [{ ...opening, up: 38 * INCH }] }))
     const header = boxOf(find(framed, 'roof/opening/1/header/low/1'))
     expect([header.x.from, header.x.to]).toEqual([
       expect.closeTo(72.75 * INCH, 6),

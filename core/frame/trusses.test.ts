@@ -1,16 +1,15 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { type Design, gableTrusses, newDesign, type Roof, type TrussKind } from '../design'
-import { toBuilding, type Vec3 } from '../geometry'
 import { FOOT, INCH } from '../measure'
 import { cutListText } from '../output'
 import { plan } from '../plan'
 import { runs } from '../testing/designs'
-import { find } from '../testing/reading'
+import { cornersOf, find, whole } from '../testing/reading'
 import { clashes } from '../testing/solids'
 import { gambrelSheds, trussedGables } from '../testing/trussed'
 import { sayProblem } from '../words'
-import { boxOf, type Frame, frame, type Member } from './index'
+import { boxOf, frame, type Member } from './index'
 
 const base = newDesign('a', 'imperial')
 /** 16 by 12 ft, 6 in 12, 2x6 chords and 2x4 webs at 24 in, carried by trusses of a kind. */
@@ -26,14 +25,6 @@ const store = (kind: TrussKind, roof: Partial<Roof> = {}, truss: Partial<Roof['t
     truss: { ...base.roof.truss, ...truss, kind },
   },
 })
-const made = (design: Design): Frame => {
-  const framed = frame(design)
-  expect(framed.problems.map(problem => sayProblem(problem, 'imperial'))).toEqual([])
-  expect(clashes(framed.members)).toEqual([])
-  return framed
-}
-const cornersOf = ({ board, placement }: Member): Vec3[] =>
-  board.faces.flatMap(face => face.loops.flat()).map(p => toBuilding(placement, p))
 const longOf = ({ board }: Member): number => board.end - board.start
 
 const [cos, tan] = [2 / Math.sqrt(5), 0.5]
@@ -46,7 +37,7 @@ describe('on a gable of 6 in 12 over 12 ft, by trigonometry', () => {
   test.each(gableTrusses)(
     '%s: top chords meet plumb over the middle, the bottom chord runs from plate to plate',
     kind => {
-      const framed = made(
+      const framed = whole(
         store(kind, { pitch: { rise: 6, run: 12 } }, { room: { width: 60 * INCH, height: 16 * INCH } }),
       )
       const [south, north] = [
@@ -68,7 +59,7 @@ describe('on a gable of 6 in 12 over 12 ft, by trigonometry', () => {
   const clear = (at: number): number => at * tan - d
 
   test("a king post is as long as the chords' lower edges stand over the bottom chord in the middle", () => {
-    const framed = made(store('king-post'))
+    const framed = whole(store('king-post'))
     const king = find(framed, 'roof/truss/4/king')
     expect(longOf(king)).toBeCloseTo(clear(half), 6)
     expect(boxOf(king).y).toEqual({
@@ -78,7 +69,7 @@ describe('on a gable of 6 in 12 over 12 ft, by trigonometry', () => {
   })
 
   test('queen posts stand at the thirds, a beam between their heads', () => {
-    const framed = made(store('queen-post'))
+    const framed = whole(store('queen-post'))
     const queen = boxOf(find(framed, 'roof/truss/4/queen/south'))
     expect((queen.y.from + queen.y.to) / 2).toBeCloseTo(48 * INCH, 6)
     expect(queen.z.to - queen.z.from).toBeCloseTo(clear(49.75 * INCH), 6)
@@ -89,7 +80,7 @@ describe('on a gable of 6 in 12 over 12 ft, by trigonometry', () => {
 
   // panel points: thirds of the bottom chord, halves of the top chords (common practice, no source)
   test('W webs run from the thirds of the bottom chord to the halves of the top chords, and to the ridge', () => {
-    const framed = made(store('w-web'))
+    const framed = whole(store('w-web'))
     const plate = framed.building.heights.south
     const foot = { y: 48 * INCH, z: plate + d }
     const ends = [
@@ -115,7 +106,7 @@ describe('on a gable of 6 in 12 over 12 ft, by trigonometry', () => {
 
   test("an attic's room is clear: its posts as far apart as asked, its collar as high", () => {
     const room = { width: 60 * INCH, height: 48 * INCH }
-    const framed = made(store('attic', { pitch: { rise: 12, run: 12 } }, { room }))
+    const framed = whole(store('attic', { pitch: { rise: 12, run: 12 } }, { room }))
     const [south, north] = [
       boxOf(find(framed, 'roof/truss/4/post/south')),
       boxOf(find(framed, 'roof/truss/4/post/north')),
@@ -126,7 +117,7 @@ describe('on a gable of 6 in 12 over 12 ft, by trigonometry', () => {
   })
 
   test('a heel that is asked for lifts the roof line; one that leaves nothing to stand on is refused', () => {
-    const framed = made(store('w-web', {}, { heel: 9 * INCH }))
+    const framed = whole(store('w-web', {}, { heel: 9 * INCH }))
     expect(boxOf(find(framed, 'roof/truss/4/chord/south')).z.to).toBeCloseTo(
       framed.building.heights.south + 9 * INCH + half * tan,
       6,
@@ -144,7 +135,7 @@ describe('on a gable of 6 in 12 over 12 ft, by trigonometry', () => {
   })
 
   test('under lookouts the end trusses lie lower, and studs stand over their bottom chords', () => {
-    const framed = made(
+    const framed = whole(
       store('w-web', {
         overhang: { eave: 12 * INCH, gable: 12 * INCH },
         ends: { ...base.roof.ends, hold: 'lookouts', barge: '1x6' },

@@ -1,6 +1,11 @@
-import type { Frame, Member } from '../frame'
+import { expect } from '@jest/globals'
+import type { Design } from '../design'
+import { frame, type Frame, type Member } from '../frame'
+import { toBuilding, type Vec3 } from '../geometry'
 import { INCH } from '../measure'
 import { stretchOf } from '../plan'
+import { sayProblem } from '../words'
+import { clashes } from './solids'
 
 /** mm as a rule reads them, inches to a ten-thousandth. */
 export const inches = (mm: number): number => Number((mm / INCH).toFixed(4)) + 0
@@ -21,3 +26,15 @@ export const longOf = ({ board }: Member): number => (board.end - board.start) /
  */
 export const reach = (member: Member | undefined, axis: 'x' | 'y' | 'z'): number[] =>
   member ? Object.values(stretchOf(member, axis)).map(inches) : []
+
+/** A design's frame, of which nothing is refused and nothing overlaps. */
+export function whole(design: Design): Frame {
+  const framed = frame(design)
+  expect(framed.problems.map(problem => sayProblem(problem, 'imperial'))).toEqual([])
+  expect(clashes(framed.members)).toEqual([])
+  return framed
+}
+
+/** The corners of a board in the building. */
+export const cornersOf = ({ board, placement }: Member): Vec3[] =>
+  board.faces.flatMap(face => face.loops.flat()).map(p => toBuilding(placement, p))
