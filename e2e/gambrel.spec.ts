@@ -3,6 +3,7 @@ import { choose, clean, expect, field, hand, newBuilding, take, test, type } fro
 test('a new building gets a gambrel: found four ways, its knee dragged, its headroom typed, and what can not be said', async ({
   page,
 }) => {
+  test.setTimeout(300_000)
   await newBuilding(page, 'Gambrel')
   await expect(page.getByText('Truss 4 of 7')).toBeVisible()
   await take(page, 'Roof', 'Knees')
