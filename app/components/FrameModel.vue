@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import type { Member, Part } from '../../core/frame'
+import { everyBoard, type Member, type Part } from '../../core/frame'
 import type { Role } from '../../core/trade'
 import { modelOf } from '../../core/drawing'
 import { fileName } from '../../core/output'
 import { raising } from '../../core/plan'
-import { raisingNames, saySubject } from '../../core/words'
+import { saySubject, sayStep } from '../../core/words'
 import { saveFile } from '../composables/useFiles'
 import { useViewer } from '../composables/useViewer'
 
@@ -19,7 +19,9 @@ const all = [
   { value: 'floor', label: 'Floor' },
   { value: 'base', label: 'Base' },
 ]
-const things = computed(() => [...(bench.plan?.frame.members ?? []), ...(bench.plan?.frame.base.parts ?? [])])
+const things = computed(() =>
+  bench.plan ? [...everyBoard(bench.plan.frame), ...bench.plan.frame.base.parts] : [],
+)
 const skins: Partial<Record<Role, string>> = {
   'wall-sheet': 'skin',
   slat: 'skin',
@@ -34,19 +36,21 @@ const parts = computed(() => all.filter(part => things.value.some(thing => partO
 const solid = ref(all.map(part => part.value))
 const apart = ref(0)
 const steps = computed(() => (bench.plan ? raising(bench.plan) : []))
-const step = ref<number | null>(null)
-const upTo = computed(() => Math.min(step.value ?? steps.value.length, steps.value.length))
+const upTo = computed(() => Math.min(bench.raised ?? steps.value.length, steps.value.length))
 const stepName = computed(() =>
-  step.value === null || upTo.value === steps.value.length
+  bench.raised === null || upTo.value === steps.value.length
     ? 'All standing'
     : upTo.value === 0
       ? 'Nothing yet'
-      : `${upTo.value} of ${steps.value.length}: ${raisingNames[steps.value[upTo.value - 1]?.name ?? 'ridge']}`,
+      : `${upTo.value} of ${steps.value.length}: ${sayStep(steps.value[upTo.value - 1] ?? { name: 'ridge', number: null })}`,
 )
 const showing = computed(() => ({
   hand: bench.lit,
   faded: new Set(things.value.filter(thing => !solid.value.includes(partOf(thing))).map(thing => thing.id)),
-  hidden: new Set(steps.value.slice(upTo.value).flatMap(each => each.members)),
+  hidden: new Set([
+    ...steps.value.slice(upTo.value).flatMap(each => each.members),
+    ...steps.value.slice(0, upTo.value).flatMap(each => each.down),
+  ]),
   apart: apart.value,
 }))
 const inHand = computed(() =>
@@ -89,7 +93,7 @@ function key(event: KeyboardEvent): void {
 }
 
 function goTo(by: 1 | -1): void {
-  step.value = Math.min(steps.value.length, Math.max(0, upTo.value + by))
+  bench.raised = Math.min(steps.value.length, Math.max(0, upTo.value + by))
 }
 
 async function savePicture(): Promise<void> {

@@ -2,7 +2,7 @@
 import { type Drawing, sectionPlaces, withLast } from '../../core/drawing'
 
 const bench = useBench()
-type View = 'section' | 'plan' | 'east' | 'west' | 'jig'
+type View = 'section' | 'plan' | 'east' | 'west' | 'jig' | 'setting'
 const view = usePlace<View>('roof', 'section')
 /** The rafter the section is cut at; null near the middle. */
 const cutAt = ref<number | null>(null)
@@ -33,11 +33,12 @@ const labels: Record<View, string> = {
   east: 'The east end from outside',
   west: 'The west end from outside',
   jig: 'One truss laid flat in its jig, from one corner of a flat place',
+  setting: 'The row of trusses from above with what it is set with, south at the bottom',
 }
 function step(by: 1 | -1): void {
   cutAt.value = Math.min(places.value - 1, Math.max(0, here.value + by))
 }
-/** A roof that is carried otherwise has no jig. */
+/** A roof that is carried otherwise has no jig, and nothing to set. */
 watch(choices, now => {
   if (!now.some(({ value }) => value === view.value)) view.value = 'section'
 })
@@ -90,6 +91,7 @@ watch(
     </div>
     <ProblemLine />
     <JigSheet v-if="view === 'jig'" :drawing="drawing" :label="labels.jig" />
+    <SettingSheet v-else-if="view === 'setting'" :drawing="drawing" :label="labels.setting" />
     <DrawingSheet v-else class="sheet" :drawing="drawing" :label="labels[view]" />
   </div>
 </template>

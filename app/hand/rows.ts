@@ -5,6 +5,7 @@ import { speciesWords } from '../../core/words'
 import * as floor from './floor'
 import * as ground from './ground'
 import * as roof from './roof'
+import { setting } from './setting'
 import * as trusses from './trusses'
 import { type At, block, choice, lengths, type Row, say } from './row'
 import * as walls from './walls'
@@ -51,6 +52,7 @@ const tables: Readonly<Record<SubjectKind, (at: At) => Row[]>> = {
   ridge: roof.ridge,
   knees: trusses.knees,
   trusses: trusses.trusses,
+  setting,
   tails: roof.tails,
   ends: roof.ends,
   ties: roof.ties,

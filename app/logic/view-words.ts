@@ -12,6 +12,7 @@ const viewWords: Readonly<Partial<Record<DrawingView, string>>> = {
   east: 'East',
   west: 'West',
   jig: 'Jig',
+  setting: 'Setting',
 }
 /** Views in the order they are offered in: what is of one thing before what is of all. */
 const order = Object.keys(viewWords)

@@ -34,6 +34,8 @@ export const useBench = defineStore('bench', () => {
   const canRedo = ref(false)
   const notice = ref('')
   const view = ref<'drawing' | 'frame'>('drawing')
+  /** How many steps of raising are shown in 3D; null for all. */
+  const raised = ref<number | null>(null)
   let journal: Journal | null = null
   let watching: Stop | null = null
   let openings = 0
@@ -192,6 +194,7 @@ export const useBench = defineStore('bench', () => {
     cautions,
     ...inHandNow,
     view,
+    raised,
     notice,
     storing,
     canUndo,

@@ -1,5 +1,6 @@
 import { computed, type Ref, ref } from 'vue'
 import { lineOf, type Subject, subjectAt, subjectBy, subjectsOf } from '../../core/design'
+import { everyBoard } from '../../core/frame'
 import { type Piece, type Plan, subjectOf } from '../../core/plan'
 
 /** What is in hand: a board with all that are cut alike, or a part of the building. */
@@ -15,7 +16,9 @@ export function inHand(plan: Readonly<Ref<Plan | null>>) {
 
   const piece = computed<Piece | null>(() => pieceInHand())
   /** The very board in hand, or null where what is in hand is gone. */
-  const member = computed(() => plan.value?.frame.members.find(each => each.id === hand.value) ?? null)
+  const member = computed(
+    () => (plan.value && everyBoard(plan.value.frame).find(each => each.id === hand.value)) ?? null,
+  )
   const subjects = computed(() => (plan.value ? subjectsOf(plan.value.design) : []))
   /** The part in hand; one that is gone is what it was in. Null where a board is in hand. */
   const subject = computed<Subject | null>(() =>
@@ -25,7 +28,9 @@ export function inHand(plan: Readonly<Ref<Plan | null>>) {
   )
   /** What the hand is in, the building first: of a board too, that is not itself there. */
   const line = computed<readonly Subject[]>(() => {
-    const board = member.value ?? plan.value?.frame.members.find(({ id }) => id === piece.value?.members[0])
+    const board =
+      member.value ??
+      (plan.value && everyBoard(plan.value.frame).find(({ id }) => id === piece.value?.members[0]))
     const at = subject.value ?? (board ? partOf(board) : null)
     return at ? lineOf(subjects.value, at) : []
   })
@@ -40,7 +45,9 @@ export function inHand(plan: Readonly<Ref<Plan | null>>) {
         .map(({ key }) => key),
     )
     return new Set(
-      (plan.value?.frame.members ?? []).filter(each => inner.has(partOf(each).key)).map(({ id }) => id),
+      (plan.value ? everyBoard(plan.value.frame) : [])
+        .filter(each => inner.has(partOf(each).key))
+        .map(({ id }) => id),
     )
   })
 

@@ -1,5 +1,6 @@
 import { FOOT, HAIR, INCH } from '../measure'
 import type { Plan } from '../plan'
+import { type Role, roles } from '../trade'
 import { type Caution, cautionIf } from './caution'
 import { idsOf } from './ids-of'
 
@@ -30,5 +31,21 @@ export function trussCautions({ building, frame }: Plan): Caution[] {
   return [
     { code: 'truss-unchecked', members, numbers: { span: building.footprint.width } },
     ...cautionIf(spacing > limit + HAIR, 'trusses-far', members, { apart: spacing, depth, limit }),
+    ...settingCautions(frame, truss.setting !== null, members),
+  ]
+}
+
+/** What kills when trusses are set, and what of their bracing found no room. */
+function settingCautions(frame: Plan['frame'], planned: boolean, members: readonly string[]): Caution[] {
+  if (!planned) return [{ code: 'setting-unplanned', members, numbers: {} }]
+  const left = Object.entries(frame.unset) as [Role, number][]
+  return [
+    { code: 'setting-danger', members, numbers: {} },
+    ...left.map(([role, count]): Caution => ({
+      code: 'setting-left-out',
+      members,
+      numbers: { count },
+      names: { what: count === 1 ? roles[role].one : roles[role].many },
+    })),
   ]
 }

@@ -4,6 +4,7 @@ import type { Hip, Roof, TieKind } from './roof'
 import type { Carrier, GambrelLine, Gussets, Truss, TrussKind } from './gambrel'
 import type { Firring, Raised } from './roof-parts'
 import type { Seat } from './seat'
+import type { BuildingSetting } from './setting'
 import { type SideName, sideNames } from './sides'
 import { heightOf } from './walls'
 
@@ -35,7 +36,10 @@ export interface RoofHas {
 }
 
 /** A roof's trusses, their kind decided. */
-export interface BuildingTruss extends Omit<Truss, 'heel' | 'gusset' | 'kind' | 'bottom' | 'web'> {
+export interface BuildingTruss extends Omit<
+  Truss,
+  'heel' | 'gusset' | 'kind' | 'bottom' | 'web' | 'setting'
+> {
   readonly bottom: string
   readonly web: string
   readonly kind: TrussKind
@@ -49,6 +53,7 @@ export interface BuildingTruss extends Omit<Truss, 'heel' | 'gusset' | 'kind' | 
   }
   /** How far from the end walls' outsides trusses between the end ones stand at least. */
   readonly apart: number
+  readonly setting: BuildingSetting | null
 }
 
 /** A roof's part of a building: null stands for what the roof has not. */

@@ -63,6 +63,8 @@ export type GambrelLengthPath =
   | `roof.truss.gusset.${'thickness' | 'leg'}`
   | 'roof.truss.heel'
   | `roof.truss.room.${'width' | 'height'}`
+  | `roof.truss.setting.${'braces' | 'bays' | 'purlins'}`
+  | `roof.truss.setting.rows.${'top' | 'bottom' | 'webs'}`
 
 /** What a gambrel hangs on: what a problem of it may ask to be changed. */
 export type GambrelPath =

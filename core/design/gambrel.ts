@@ -1,6 +1,7 @@
 import { INCH, type Pitch } from '../measure'
 import { lengthField } from './length-field'
 import { limits } from './limits'
+import { defaultSetting, type Setting, settingSchema } from './setting'
 import { z } from './zod'
 
 /**
@@ -139,6 +140,8 @@ export interface Truss {
   /** Of an attic: clear between its posts, and from the bottom chord to the collar, mm. */
   readonly room: { readonly width: number; readonly height: number }
   readonly gusset: Gussets
+  /** How the row is set and braced; null where that is not planned. */
+  readonly setting: Setting | null
 }
 
 export const defaultTruss: Truss = {
@@ -148,6 +151,7 @@ export const defaultTruss: Truss = {
   heel: null,
   room: { width: 72 * INCH, height: 48 * INCH },
   gusset: { thickness: 0.5 * INCH, leg: null, nails: 6 },
+  setting: defaultSetting,
 }
 
 export const trussSchema = z
@@ -169,5 +173,6 @@ export const trussSchema = z
         nails: z.number().int().min(limits.gussetNails.min).max(limits.gussetNails.max).default(6),
       })
       .default(defaultTruss.gusset),
+    setting: settingSchema,
   })
   .default(defaultTruss)

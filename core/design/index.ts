@@ -95,6 +95,15 @@ export {
 export { type RoofOpening, type RoofOpeningKind, roofOpeningKinds, usualRoofOpening } from './roof-openings'
 export { hasMouth, heightAbovePlate, type Seat } from './seat'
 export {
+  type BuildingSetting,
+  type FirstHold,
+  firstHolds,
+  type Setting,
+  type SpacerKind,
+  spacerKinds,
+  usualFlatPurlins,
+} from './setting'
+export {
   type Boundary,
   buriedKinds,
   type Find,

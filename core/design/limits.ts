@@ -62,6 +62,9 @@ export const limits = {
   lowerAngle: { min: 20, max: 80 },
   gussetLeg: { min: 75, max: 900 },
   gussetNails: { min: 3, max: 20 },
+  /** Between braces, rows and braced bays while trusses are set; and between purlins over them. */
+  settingApart: { min: 300, max: 10000 },
+  flatPurlins: { min: 150, max: 2500 },
   firring: { min: 0, max: 150 },
   /** Percent of the dry weight. */
   moisture: { min: 0, max: 120 },

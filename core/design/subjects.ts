@@ -14,6 +14,7 @@ export const subjectKinds = [
   'ends',
   'knees',
   'trusses',
+  'setting',
   'ties',
   'purlins',
   'blocks',
@@ -101,7 +102,12 @@ function roofSubjects({ roof }: Design): Subject[] {
       : []),
     ...(has.parts.includes('firrings') ? [of('firrings', 'firring')] : []),
     ...(has.parts.includes('knees') ? [of('knees', 'knees', { paths: ['roof.gambrel', 'roof.peak'] })] : []),
-    ...(has.parts.includes('trusses') ? [of('trusses', 'truss', { paths: ['roof.truss'] })] : []),
+    ...(has.parts.includes('trusses')
+      ? [
+          of('trusses', 'truss', { paths: ['roof.truss'] }),
+          of('setting', 'setting', { paths: ['roof.truss.setting'] }),
+        ]
+      : []),
     of('tails', 'tails', { paths: ['roof.tail', 'roof.tails', 'roof.fascia', 'roof.soffit'] }),
     ...(has.parts.includes('ends')
       ? [of('ends', 'ends', { paths: ['roof.ends', 'roof.overhang.gable'] })]

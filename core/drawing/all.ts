@@ -1,5 +1,5 @@
 import type { WallName } from '../frame'
-import { bearingStrip, cardOf, type Plan, platePair, rakeStrips, rimPair } from '../plan'
+import { bearingStrip, cardOf, isSet, type Plan, platePair, rakeStrips, rimPair } from '../plan'
 import { baseElevation, basePlan } from './base-views'
 import { boardOnBench } from './bench'
 import type { Drawing } from './drawing'
@@ -9,6 +9,7 @@ import { levelsPlan } from './levels-plan'
 import { pairStrip } from './pair-strip'
 import { roofEnd, roofPlan } from './roof-views'
 import { roofSection } from './roof-section'
+import { settingPlan } from './setting'
 import { sitePlan } from './site-plan'
 import { wallElevation } from './wall-elevation'
 import { wallsPlan } from './walls-plan'
@@ -33,6 +34,7 @@ export type DrawingView =
   | 'east'
   | 'west'
   | 'jig'
+  | 'setting'
   | 'board'
 
 /** A drawing that there is of a plan: the bench it is shown on, what it shows there, and of which thing. */
@@ -146,6 +148,7 @@ const roofDrawings = (plan: Plan): ListedDrawing[] => [
   ...(plan.building.roof.truss
     ? [{ ...listed('roof', 'jig', 'truss-jig'), draw: () => jigDrawing(plan) }]
     : []),
+  ...(isSet(plan) ? [{ ...listed('roof', 'setting', 'truss-setting'), draw: () => settingPlan(plan) }] : []),
 ]
 
 const boardDrawings = (plan: Plan): ListedDrawing[] =>

@@ -1,6 +1,6 @@
 import type { Role } from '../trade'
 import type { CutBoard } from '../board'
-import { type Frame, partFaces, type PartKind } from '../frame'
+import { everyBoard, type Frame, partFaces, type PartKind } from '../frame'
 import { between, type Mesh, meshOf, place, type Placement, toBuilding, vec, type Vec3 } from '../geometry'
 
 /**
@@ -30,7 +30,7 @@ export interface Model {
 export function modelOf(frame: Frame): Model {
   const index = new Map<CutBoard, number>()
   const shapes: Mesh[] = []
-  const members = frame.members.map(({ id, role, board, placement }): ModelMember => {
+  const members = everyBoard(frame).map(({ id, role, board, placement }): ModelMember => {
     let shape = index.get(board)
     if (shape === undefined) {
       shape = shapes.push(meshOf(board.faces)) - 1
@@ -56,7 +56,7 @@ function boxOf(frame: Frame): { low: Vec3; high: Vec3 } {
   if (frame.members.length === 0 && frame.base.parts.length === 0)
     return { low: vec(0, 0, 0), high: vec(1000, 1000, 1000) }
   let [x0, y0, z0, x1, y1, z1] = [Infinity, Infinity, Infinity, -Infinity, -Infinity, -Infinity]
-  for (const { board, placement } of frame.members) {
+  for (const { board, placement } of everyBoard(frame)) {
     for (const x of [board.start, board.end]) {
       for (const y of [0, board.blank.depth]) {
         const p = toBuilding(placement, vec(x, y, 0))

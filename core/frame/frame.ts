@@ -20,6 +20,7 @@ import {
 import type { Rect } from './rect'
 import { refusedProblems } from './refused'
 import { type BearingPartition, frameRoof, type RoofFrame, rowsAcross, type Under } from './roof'
+import { type SetRow, setTrusses } from './setting'
 import { roofLumber, type SectionOf, sectionsOf } from './sections'
 import { stackLines } from './stack-lines'
 import { bottomOf, endDrop } from './truss'
@@ -39,6 +40,10 @@ export interface Frame {
   /** The building that was framed: the design worked out. */
   readonly building: Building
   readonly members: readonly Member[]
+  /** What its trusses are set with, and comes down again. */
+  readonly temporary: readonly Member[]
+  /** How many of what sets and braces them found no room, by what they are for. */
+  readonly unset: SetRow['leftOut']
   readonly problems: readonly Problem[]
   readonly walls: readonly Wall[]
   /** Rough openings as framed, by their wall. */
@@ -83,11 +88,27 @@ export function frame(asked: Design, memory: Memory = newMemory()): Frame {
   const finished = finishWalls(finishing(building, lumber, section, below, over, stack, memory), walls.framed)
 
   const orders = [...below.base.orders, ...(below.floor?.orders ?? []), ...finished.orders, ...roof.orders]
-  const { members, refused } = cutOrders(orders, memory)
+  const { members: built, refused } = cutOrders(orders, memory)
+  const set = setTrusses(
+    {
+      building,
+      lumber,
+      lines: roof.lines,
+      ground: below.ground,
+      trusses: framed ? (roof.lines.faces[0]?.places ?? []).map(({ at }) => at) : [],
+      drop: endDrop(building, lumber),
+      longest: building.walls.longest,
+    },
+    built,
+    memory,
+  )
+  const members = [...built, ...set.stays]
   const unmet = framed ? endWallProblems(building, lumber, roof.lines, profile) : []
   return {
     building: roof.truss ? withRoof(building, { truss: roof.truss }) : building,
     members,
+    temporary: set.temporary,
+    unset: set.leftOut,
     problems: once([
       ...below.problems,
       ...walls.problems,
@@ -108,6 +129,13 @@ export function frame(asked: Design, memory: Memory = newMemory()): Frame {
     outline: below.outline,
   }
 }
+
+/** All boards of a frame: the building's, and what its trusses are set with until it stands. */
+export const everyBoard = ({
+  members,
+  temporary,
+}: Pick<Frame, 'members' | 'temporary'>): readonly Member[] =>
+  temporary.length ? [...members, ...temporary] : members
 
 /** Floor, base and ground, known while nothing that they hang on changes. */
 const belowOf = (building: Building, section: SectionOf, memory: Memory): Below =>

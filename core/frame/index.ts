@@ -1,7 +1,7 @@
 export { type BaseFrame, type Bearing, type Bed } from './base'
 export { type Bay } from './floor/bay'
 export { type FloorFrame } from './floor/floor'
-export { type Frame, frame } from './frame'
+export { everyBoard, type Frame, frame } from './frame'
 export type { Ground } from './ground'
 export { type Member, boxOf } from './member'
 export { type Memory, newMemory } from './memory'
@@ -18,11 +18,13 @@ export {
   isOfWall,
   type MemberPlace,
   supportName,
+  setWith,
   trussOf,
   wallOf,
 } from './place'
 export { areaOfRect, overlaps, type Rect } from './rect'
 export { roomOn, stairRoom, tiePlate } from './roof'
+export { downFace } from './setting'
 export { fitUnits, type UnitsFit, withUnits } from './walls/fit-units'
 export { centred } from './walls/places'
 export type { RoughOpening } from './walls/openings'

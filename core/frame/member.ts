@@ -94,23 +94,36 @@ function toBoardCut(at: Placement, cut: BuildingCut): Cut {
 export type Reach = Readonly<Record<keyof Vec3, Stretch>>
 
 const reaches = new WeakMap<Member, Reach>()
+const corners = new WeakMap<CutBoard, readonly Vec3[]>()
 
-/** Read off its faces, once for each member. */
+/** A board's corners, each once, in board axes; members of one shape share them. */
+function cornersOf(board: CutBoard): readonly Vec3[] {
+  const known = corners.get(board)
+  if (known) return known
+  const found: Vec3[] = []
+  for (const face of board.faces)
+    for (const loop of face.loops)
+      for (const p of loop)
+        if (!found.some(each => each.x === p.x && each.y === p.y && each.z === p.z)) found.push(p)
+  corners.set(board, found)
+  return found
+}
+
+/** Read off its corners, once for each member. */
 export function boxOf(member: Member): Reach {
   const known = reaches.get(member)
   if (known) return known
-  const corners = member.board.faces
-    .flatMap(face => face.loops.flat())
-    .map(p => toBuilding(member.placement, p))
-  const along = (axis: keyof Vec3): Stretch => {
-    let [from, to] = [Infinity, -Infinity]
-    for (const corner of corners) {
-      from = Math.min(from, corner[axis])
-      to = Math.max(to, corner[axis])
-    }
-    return { from, to }
+  const points = cornersOf(member.board).map(p => toBuilding(member.placement, p))
+  let [x0, y0, z0, x1, y1, z1] = [Infinity, Infinity, Infinity, -Infinity, -Infinity, -Infinity]
+  for (const { x, y, z } of points) {
+    if (x < x0) x0 = x
+    if (x > x1) x1 = x
+    if (y < y0) y0 = y
+    if (y > y1) y1 = y
+    if (z < z0) z0 = z
+    if (z > z1) z1 = z
   }
-  const reach = { x: along('x'), y: along('y'), z: along('z') }
+  const reach = { x: { from: x0, to: x1 }, y: { from: y0, to: y1 }, z: { from: z0, to: z1 } }
   reaches.set(member, reach)
   return reach
 }

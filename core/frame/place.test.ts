@@ -6,7 +6,13 @@ import { documentedFiles } from '../testing/documented'
 import { type Frame, frame, idOf, type MemberPlace } from './index'
 import { isOfFrame, isOfPartition, ofEave, ofGable, ofOpening, wallOf } from './place'
 
-const placed = ({ members, base }: Frame) => [...members, ...base.parts, ...base.holes, ...base.beds]
+const placed = ({ members, temporary, base }: Frame) => [
+  ...members,
+  ...temporary,
+  ...base.parts,
+  ...base.holes,
+  ...base.beds,
+]
 
 /** Whether what a place is of stands in the building. */
 function stands({ in: within, of, run }: MemberPlace, { walls, roof, floor, openings }: Frame): boolean {
@@ -27,6 +33,8 @@ function stands({ in: within, of, run }: MemberPlace, { walls, roof, floor, open
       return within === 'roof' && roof.edges.some(edge => edge.id === of.id)
     case 'truss':
       return within === 'roof' && of.number > 0 && of.number <= (roof.faces[0]?.places.length ?? 0)
+    case 'setting':
+      return within === 'roof' && (of.truss === null || (roof.faces[0]?.places.length ?? 0) >= of.truss)
     case 'roof-opening':
       return within === 'roof' && run.length > 0
   }

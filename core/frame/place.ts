@@ -19,8 +19,8 @@ export interface MemberPlace {
 
 /**
  * What a board is a part of: a wall, what stands on a wall in the gable, a wall's opening; one of two frames
- * of a floor; a face of the roof, an edge of it, a truss or an opening of it. `spelled` is what ids say for a
- * face.
+ * of a floor; a face of the roof, an edge of it, a truss or an opening of it, or what its trusses are set
+ * with. `spelled` is what ids say for a face.
  */
 export type PlaceOf =
   | { readonly kind: 'wall' | 'gable'; readonly id: WallId }
@@ -30,6 +30,7 @@ export type PlaceOf =
   | { readonly kind: 'edge'; readonly id: string }
   | { readonly kind: 'truss'; readonly number: number }
   | { readonly kind: 'roof-opening'; readonly number: number }
+  | { readonly kind: 'setting'; readonly truss: number | null }
 
 export type FloorFrameName = 'west' | 'east'
 type Run = MemberPlace['run']
@@ -61,6 +62,9 @@ export const ofTruss = (number: number, name: string, ...run: Run): MemberPlace 
   place('roof', { kind: 'truss', number }, name, run)
 export const ofRoofOpening = (number: number, name: string, ...run: Run): MemberPlace =>
   place('roof', { kind: 'roof-opening', number }, name, run)
+/** What trusses are set and braced with: that with one of them, by its number, or with the whole row. */
+export const inSetting = (truss: number | null, name: string, ...run: Run): MemberPlace =>
+  place('roof', { kind: 'setting', truss }, name, run)
 /** A frame of a floor: its only one, the one on a side of the joint, or its porch's. */
 interface FloorFrame {
   readonly in: 'floor' | 'porch'
@@ -92,6 +96,8 @@ function spelled(of: PlaceOf | null): string {
       return `truss/${of.number}/`
     case 'roof-opening':
       return `opening/${of.number}/`
+    case 'setting':
+      return 'setting/'
     default:
       return `${of.id}/`
   }
@@ -135,6 +141,10 @@ export const faceOf = ({ of }: MemberPlace): FaceId | null => (of?.kind === 'fac
 
 /** The number of the truss that something belongs to; null of other things. */
 export const trussOf = ({ of }: MemberPlace): number | null => (of?.kind === 'truss' ? of.number : null)
+
+/** The number of the truss that a board goes up with: its own, or the one that it sets; null of others. */
+export const setWith = ({ of }: MemberPlace): number | null =>
+  of?.kind === 'truss' ? of.number : of?.kind === 'setting' ? of.truss : null
 
 /** The face that a truss's chord lies in; null of other things. */
 export const chordFace = ({ of, name, run }: MemberPlace): FaceId | null =>

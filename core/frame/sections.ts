@@ -24,6 +24,7 @@ export function roofLumber({ roof, walls }: Building, section: SectionOf): RoofL
     rafter: section(roof.rafter),
     bottom: section(roof.truss?.bottom ?? roof.rafter),
     web: section(roof.truss?.web ?? roof.rafter),
+    setting: section(roof.truss?.setting?.section ?? roof.rafter),
     ridge: plies > 1 ? { ...ply, thickness: ply.thickness * plies } : ply,
     ply,
     post: section(roof.raised?.post ?? roof.beam?.post ?? walls.posts.post),

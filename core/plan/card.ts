@@ -10,7 +10,7 @@ import {
   cutOfFace,
   type CutName,
 } from '../board'
-import { chordFace, type Member, faceOf } from '../frame'
+import { everyBoard, chordFace, type Member, faceOf } from '../frame'
 import { kneesOf, lowEaveOf } from '../lines'
 import { readHip, readJack } from './hips'
 import type { Piece } from './piece'
@@ -52,7 +52,7 @@ export interface Card {
 /** The card of a piece of the plan. */
 export function cardOf(plan: Plan, piece: Piece): Card {
   const { frame, building } = plan
-  const first = frame.members.find(member => member.id === piece.members[0])
+  const first = everyBoard(frame).find(member => member.id === piece.members[0])
   const laid = first ? layout(plan, first) : null
   return {
     piece,

@@ -15,7 +15,15 @@ export {
   rimPair,
   stretchOf,
 } from './marked-pair'
-export { inOrderOfWork, raising, type RaisingStep } from './raising'
+export {
+  isSet,
+  type SettingBoards,
+  settingOf,
+  type SettingPlaces,
+  type SettingStep,
+  type SettingStepName,
+} from './setting'
+export { inOrderOfWork, raising, type RaisingStep, standTogether } from './raising'
 export { JIG_EDGE, type Jig, jigOf, type JigPoint, type Spot } from './jig'
 export { northSlope, readFace, readFaces, readRoof, type RoofReading } from './roof'
 export { type SheetCut, type SheetPiece, sheetsIn, sheetsOf } from './sheets'

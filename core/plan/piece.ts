@@ -1,6 +1,6 @@
 import { type Role, roles } from '../trade'
 import { boardLength, type CutBoard, type End, endsOf, likeness } from '../board'
-import { type Frame, type Member, type Memory, newMemory } from '../frame'
+import { type Member, type Memory, newMemory } from '../frame'
 import { boardFeet, type Section, stockFor } from '../lumber'
 
 /** Members of one cut shape. */
@@ -35,11 +35,15 @@ interface Group {
 }
 
 /**
- * Groups a frame's members into pieces: by section, deepest first, then longest first. `stock` in mm,
+ * Groups members into pieces: by section, deepest first, then longest first. `stock` in mm,
  * shortest first.
  */
-export function piecesOf(frame: Frame, stock: readonly number[], memory: Memory = newMemory()): Piece[] {
-  const { groups, mirrored } = merge(byShape(frame.members))
+export function piecesOf(
+  all: readonly Member[],
+  stock: readonly number[],
+  memory: Memory = newMemory(),
+): Piece[] {
+  const { groups, mirrored } = merge(byShape(all))
   const numbers = new Map<Role, number>()
   const pieces: Piece[] = []
   const marks = new Map<Group, string>()

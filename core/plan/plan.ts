@@ -1,14 +1,15 @@
 import { CUBIC_METRES } from '../measure'
 import type { Building, Design } from '../design'
-import { type Frame, frame, type Memory } from '../frame'
+import { everyBoard, type Frame, frame, type Memory } from '../frame'
 import { density, stockLengths } from '../lumber'
+import { isTemporary } from '../trade'
 import { type Loose, looseOf } from './loose'
 import { type Piece, piecesOf } from './piece'
 import { readRoof, type RoofReading } from './roof'
 import { type SheetCut, sheetsOf } from './sheets'
 import { weightOf } from './weight'
 
-/** Sums over all pieces. */
+/** Sums over all pieces that stay. */
 export interface Totals {
   readonly pieces: number
   /** Of all boards as cut, without sheets, mm. */
@@ -20,6 +21,8 @@ export interface Totals {
   readonly sheets: number
   /** kg, at the design's species and moisture. */
   readonly weight: number
+  /** Of the boards that come down again, which the sums above are without: how many, and their length, mm. */
+  readonly temporary: { readonly pieces: number; readonly length: number }
 }
 
 /** A building, and all that is read off it: sorted and summed when it is first asked for. */
@@ -42,7 +45,7 @@ export function plan(asked: Design, memory?: Memory): Plan {
   const framed = frame(asked, memory)
   const { building } = framed
   const kgPerM3 = density(building.lumber.species, building.lumber.moisture)
-  const pieces = later(() => piecesOf(framed, stockLengths[building.lumber.yard], memory))
+  const pieces = later(() => piecesOf(everyBoard(framed), stockLengths[building.lumber.yard], memory))
   const sheets = later(() => sheetsOf(framed))
   const totals = later(() => ({ ...totalsOf(pieces(), kgPerM3), sheets: sheets().length }))
   const loose = later(() => looseOf(building, framed))
@@ -73,7 +76,9 @@ function later<T>(make: () => T): () => T {
   return () => (made ??= { value: make() }).value
 }
 
-function totalsOf(pieces: readonly Piece[], kgPerM3: number): Omit<Totals, 'sheets'> {
+function totalsOf(all: readonly Piece[], kgPerM3: number): Omit<Totals, 'sheets'> {
+  const pieces = all.filter(({ role }) => !isTemporary(role))
+  const temporary = all.filter(({ role }) => isTemporary(role))
   const sum = (value: (piece: Piece) => number): number =>
     pieces.reduce((total, piece) => total + piece.count * value(piece), 0)
   const ofBoards = (value: (piece: Piece) => number) =>
@@ -84,5 +89,9 @@ function totalsOf(pieces: readonly Piece[], kgPerM3: number): Omit<Totals, 'shee
     boardFeet: sum(piece => piece.boardFeet),
     volume: ofBoards(piece => piece.volume) * CUBIC_METRES,
     weight: sum(piece => weightOf(piece.section, piece.volume, kgPerM3)),
+    temporary: {
+      pieces: temporary.reduce((total, { count }) => total + count, 0),
+      length: temporary.reduce((total, { count, length }) => total + count * length, 0),
+    },
   }
 }

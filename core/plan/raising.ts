@@ -1,13 +1,27 @@
 import { type RaisingName, raisingSteps, roles } from '../trade'
-import { isInGable, isLapped, type Member, wallOf } from '../frame'
+import { everyBoard, isInGable, isLapped, type Member, setWith, wallOf } from '../frame'
 import { isSide, type WallId } from '../design'
 import type { Piece } from './piece'
 import type { Plan } from './plan'
 
-/** A step of putting the building up: what goes up together, boards and parts by their ids. */
+/**
+ * A step of putting the building up: what goes up together, boards and parts by their ids, and what comes
+ * down then. `number` that of the truss that is set, from the west; null of all else.
+ */
 export interface RaisingStep {
   readonly name: RaisingName
+  readonly number: number | null
   readonly members: readonly string[]
+  readonly down: readonly string[]
+}
+
+/**
+ * When what a row is set with comes down: spacers and what holds the first truss as the rows are on; rows
+ * on the top chords, braces of the walls, and spacers beside end trusses that lookouts pass over, once the
+ * roof is covered (common practice, no source).
+ */
+function downIn({ where: { name }, role }: Member): RaisingName {
+  return role === 'wall-brace' || role === 'top-row' || name === 'end-spacer' ? 'clearing' : 'rows'
 }
 
 /**
@@ -32,8 +46,8 @@ function stepOf(
 }
 
 /**
- * The order of raising: walls that run through before those that butt between them; every member and part is
- * in one step, and a step without any is left out.
+ * The order of raising: walls that run through before those that butt between them, trusses one by one; every
+ * member and part is in one step, and a step without any is left out.
  */
 export function raising({ frame, building }: Pick<Plan, 'frame' | 'building'>): RaisingStep[] {
   const roundTails = building.walls.sheathing?.top === 'round-tails'
@@ -41,13 +55,37 @@ export function raising({ frame, building }: Pick<Plan, 'frame' | 'building'>): 
     ? raisingSteps
     : raisingSteps.map(name => turned[name] ?? name)
   const lapped = (name: WallId): boolean => frame.walls.some(wall => wall.name === name && isLapped(wall))
-  const all = [
-    ...frame.base.parts.map(part => ({ id: part.id, name: 'supports' as const })),
-    ...frame.members.map(member => ({ id: member.id, name: stepOf(member, roundTails, lapped) })),
+  const members = everyBoard(frame)
+  const all: { readonly id: string; readonly name: RaisingName; readonly number: number | null }[] = [
+    ...frame.base.parts.map(part => ({ id: part.id, name: 'supports' as const, number: null })),
+    ...members.map(member => {
+      const name = stepOf(member, roundTails, lapped)
+      return { id: member.id, name, number: name === 'trusses' ? setWith(member.where) : null }
+    }),
   ]
+  const down = frame.temporary.map(member => ({ id: member.id, name: downIn(member) }))
   return steps
-    .map(name => ({ name, members: all.filter(each => each.name === name).map(each => each.id) }))
-    .filter(step => step.members.length > 0)
+    .flatMap(name => {
+      const here = all.filter(each => each.name === name)
+      const numbers = [...new Set(here.map(each => each.number))].sort((a, b) => (a ?? 0) - (b ?? 0))
+      const gone = down.filter(each => each.name === name).map(each => each.id)
+      return (numbers.length ? numbers : [null]).map((number, i): RaisingStep => ({
+        name,
+        number,
+        members: here.filter(each => each.number === number).map(each => each.id),
+        down: i === 0 ? gone : [],
+      }))
+    })
+    .filter(step => step.members.length > 0 || step.down.length > 0)
+}
+
+/** Whether two boards ever stand at once: one may come down before the other goes up. */
+export function standTogether(steps: readonly RaisingStep[]): (one: string, other: string) => boolean {
+  const up = new Map(steps.flatMap(({ members }, i) => members.map(id => [id, i] as const)))
+  const down = new Map(steps.flatMap((step, i) => step.down.map(id => [id, i] as const)))
+  const before = (one: string, other: string): boolean =>
+    (down.get(one) ?? Infinity) <= (up.get(other) ?? Infinity)
+  return (one, other) => !before(one, other) && !before(other, one)
 }
 
 /**

@@ -82,13 +82,20 @@ function exactly(a?: Member | Part, b?: Member | Part): number {
   return hulls(a).intersect(hulls(b)).volume()
 }
 
-/** Pairs of members and parts whose solids share more than `limit` mm³, with how much. */
-export function clashes(members: readonly (Member | Part)[], limit = 1): string[] {
+/**
+ * Pairs of members and parts whose solids share more than `limit` mm³, with how much; of those that ever
+ * stand together by `together`.
+ */
+export function clashes(
+  members: readonly (Member | Part)[],
+  limit = 1,
+  together: (one: string, other: string) => boolean = () => true,
+): string[] {
   const all = members.map(placed)
   const found: string[] = []
   for (const [i, a] of all.entries()) {
     for (const [k, b] of all.slice(i + 1).entries()) {
-      if (apart(a, b)) continue
+      if (apart(a, b) || !together(a.id, b.id)) continue
       const shared = a.solid.intersect(b.solid)
       const volume =
         shared.volume() > limit && shared.volume() < ROUNDING

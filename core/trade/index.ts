@@ -3,6 +3,7 @@ export { middleOf, overlap, type Stretch } from './stretch'
 export {
   type InSection,
   isPlate,
+  isTemporary,
   raisingSteps,
   type RaisingName,
   type Role,

@@ -11,9 +11,12 @@ export const raisingSteps = [
   'west-wall',
   'partitions',
   'caps',
+  'wall-braces',
   'ridge',
   'rafters',
   'trusses',
+  'rows',
+  'diagonals',
   'hips',
   'jacks',
   'ties',
@@ -22,6 +25,7 @@ export const raisingSteps = [
   'ends',
   'fascia',
   'sheets',
+  'clearing',
 ] as const
 export type RaisingName = (typeof raisingSteps)[number]
 
@@ -77,6 +81,26 @@ export const roles = {
   'bottom-chord': row('BC', 'bottom chord', 'trusses', 'roof.truss.bottom', 'rafter'),
   web: row('TW', 'web', 'trusses', 'roof.truss.web', 'rafter'),
   gusset: row('GT', 'gusset', 'trusses', 'roof.truss.gusset', 'nailed'),
+  'wall-brace': row('XB', 'wall brace', 'wall-braces', 'roof.truss.setting'),
+  strongback: row('XS', 'strongback', 'trusses', 'roof.truss.setting'),
+  'truss-brace': row('XG', 'truss brace', 'trusses', 'roof.truss.setting'),
+  spacer: row('XP', 'spacer', 'trusses', 'roof.truss.setting'),
+  'scrap-block': row('XC', 'scrap block', 'trusses', 'roof.truss.setting'),
+  'top-row': row('XR', ['row on the top chords', 'rows on the top chords'], 'rows', 'roof.truss.setting'),
+  'bottom-row': row(
+    'TN',
+    ['row on the bottom chords', 'rows on the bottom chords'],
+    'rows',
+    'roof.truss.setting',
+  ),
+  'web-row': row('TV', ['row on the webs', 'rows on the webs'], 'rows', 'roof.truss.setting'),
+  'row-diagonal': row(
+    'TD',
+    ['diagonal under the chords', 'diagonals under the chords'],
+    'diagonals',
+    'roof.truss.setting',
+  ),
+  'flat-purlin': row('TF', 'flat purlin', 'rows', 'roof.truss.setting'),
   'knee-plate': row('KP', 'knee wall plate', 'ties', 'walls.stud'),
   'knee-stud': row('KN', 'knee wall stud', 'ties', 'walls.stud'),
   'fly-rafter': row('FR', 'fly rafter', 'ends', 'roof.rafter'),
@@ -130,6 +154,17 @@ export const roles = {
   post: row('P', 'post', 'supports', 'base.lift'),
 }
 export type Role = keyof typeof roles
+
+/** Roles of boards that trusses are set with and that come down again. */
+const temporaryRoles: readonly Role[] = [
+  'wall-brace',
+  'strongback',
+  'truss-brace',
+  'spacer',
+  'scrap-block',
+  'top-row',
+]
+export const isTemporary = (role: Role): boolean => temporaryRoles.includes(role)
 
 /** Whether a role is a wall's bottom or top plate. */
 export const isPlate = (role: Role): boolean => role === 'bottom-plate' || role === 'top-plate'

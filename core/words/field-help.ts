@@ -77,6 +77,23 @@ const meanings: Readonly<Record<string, string>> = {
     "From the plate's top to the roof line, plumb over the wall's outside; it follows from the chords where nothing is typed.",
   'roof.truss.room.width': 'Clear between the posts on either side.',
   'roof.truss.room.height': "From the bottom chord's upper edge to the collar.",
+  'roof.truss.setting.section': 'What walls, trusses and rows are braced with; much of it is used again.',
+  'roof.truss.setting.straight':
+    'The wall that is braced dead straight first; the trusses bring the other to it.',
+  'roof.truss.setting.braces': 'From brace to brace along the wall that is not held to the string.',
+  'roof.truss.setting.first':
+    'Strongbacks stand upright against the gable wall; braces run out to stakes in the ground.',
+  'roof.truss.setting.spacers':
+    'Laid over two trusses they are as long as the spacing and one thickness; between them, as the gap.',
+  'roof.truss.setting.scrap': 'Nailed on top of a spacer between, so that it hangs on both chords.',
+  'roof.truss.setting.rows.top':
+    'Down the slope from row to row: 10 ft to a span of 30, 8 ft beyond, where nothing is typed.',
+  'roof.truss.setting.rows.bottom':
+    'Across the span from row to row: 15 ft where nothing is typed, one row at least.',
+  'roof.truss.setting.rows.webs': 'Webs longer than this are held sideways in their middle.',
+  'roof.truss.setting.bays':
+    'Along the building from one braced place to the next; there is one at either end.',
+  'roof.truss.setting.purlins': 'Down the slope from purlin to purlin; metal roofing is often laid on them.',
   'roof.truss.gusset.thickness': 'Of the sheet that gussets are cut from.',
   'roof.truss.gusset.leg':
     'How far a gusset covers each member from the joint: a foot, or as far as the chords let it, where nothing is typed.',

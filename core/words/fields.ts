@@ -106,6 +106,21 @@ const advice: Record<Role, string> = {
   'knee-plate':
     'Flat, to a line snapped on the joists; the top one under the rafters once their seats are cut.',
   'knee-stud': 'Under each rafter, plumb; cut one, try it under the knee.',
+  'wall-brace':
+    'Nailed to the side of its stud and to a cleat on the deck once the wall stands to the string; it comes down when the roof is covered.',
+  strongback:
+    'Two boards nailed at right angles, screwed upright to the framing of the gable wall, top and foot; the first truss is screwed to them, plumb.',
+  'truss-brace':
+    'From the chord to a stake driven in the ground, once the truss stands plumb; it comes down when the rows are on.',
+  spacer:
+    'Cut all of them with one stop: their length is the spacing. They come off as the rows are nailed on.',
+  'scrap-block': 'Over the spacer, so that it hangs on both chords while you nail.',
+  'top-row':
+    'Nailed to every chord it crosses, pieces joined over a truss; it comes off as the roof is covered.',
+  'bottom-row': 'Nailed to every bottom chord it crosses, pieces joined over a truss; it stays.',
+  'web-row': 'Nailed to the edge of every web it crosses, so that none bows sideways; it stays.',
+  'row-diagonal': 'Flat under the chords, two nails at each it crosses, once the row is plumb; it stays.',
+  'flat-purlin': 'Flat over the chords, joined over a truss, from one end of the roof to the other.',
   web: 'Cut one of each, lay it in the jig, and trace the rest; tight at both ends before the gusset goes on.',
   gusset:
     'Glued and nailed on both faces of the joint, inside alone on an end truss that is sheathed; face grain along its long edge.',

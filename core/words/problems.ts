@@ -89,6 +89,7 @@ const refusedWords: Record<RoleField, string> = {
   'roof.ties': 'Put the ties or ceiling joists at another height, or use shallower ones.',
   'roof.truss.web': 'Use another section for the webs.',
   'roof.truss.bottom': 'Use another section for the bottom chords.',
+  'roof.truss.setting': 'Use another section for the boards that trusses are set with.',
   'roof.truss.gusset': 'Use smaller gussets, or another knee.',
   'roof.firring.section': 'Use deeper firrings, or let the roof fall less.',
   'walls.stud': 'Use another stud, or another wall height.',

@@ -1,3 +1,4 @@
+import type { RaisingStep } from '../plan'
 import type { RaisingName } from '../trade'
 
 /** What goes up in a step. */
@@ -13,9 +14,12 @@ export const raisingNames: Record<RaisingName, string> = {
   'west-wall': 'West wall',
   partitions: 'Partitions',
   caps: 'Second top plates',
+  'wall-braces': 'Wall braces',
   ridge: 'Ridge or ledger',
   rafters: 'Rafters',
   trusses: 'Trusses',
+  rows: 'Rows on the trusses',
+  diagonals: 'Diagonals under the chords',
   hips: 'Hips',
   jacks: 'Jacks',
   ties: 'Ties, ceiling joists, purlins',
@@ -24,4 +28,9 @@ export const raisingNames: Record<RaisingName, string> = {
   fascia: 'Fascia and soffit',
   gables: 'Gables',
   sheets: 'Sheets and slats on the walls',
+  clearing: 'Roof covered: braces down',
 }
+
+/** A step as it is called: of trusses by its number. */
+export const sayStep = ({ name, number }: Pick<RaisingStep, 'name' | 'number'>): string =>
+  number === null ? raisingNames[name] : number === 1 ? 'First truss' : `Truss ${number}`

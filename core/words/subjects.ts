@@ -10,6 +10,7 @@ const plain: Partial<Record<SubjectKind, string>> = {
   tails: 'Tails',
   ends: 'Over the gables',
   trusses: 'Trusses',
+  setting: 'Setting the trusses',
   knees: 'Knees',
   ties: 'Ties',
   purlins: 'Purlins',

@@ -5,6 +5,7 @@ import { withRoof } from '../building'
 import type { TrussKind } from '../gambrel'
 import { ownSections } from '../lumber'
 import type { Roof } from '../roof'
+import { settingWorkedOut } from '../setting'
 import { evened } from './even'
 import { peakWorkedOut } from './peak'
 import { BRACES, trussSections, USUAL_LEG } from './truss-sections'
@@ -54,6 +55,7 @@ export function gableOfTrusses(plain: Building, asked: Roof): Building {
         most: leg,
       },
       apart: stud.depth + BRACES + truss.gusset.thickness,
+      setting: settingWorkedOut(truss.setting, building.footprint.width, building.lumber.yard),
     },
   })
 }

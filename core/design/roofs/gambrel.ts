@@ -5,6 +5,7 @@ import { withRoof } from '../building'
 import type { Design } from '../design'
 import type { GambrelLine, GambrelWay } from '../gambrel'
 import type { Roof } from '../roof'
+import { settingWorkedOut } from '../setting'
 import { evened } from './even'
 import { ownSections } from '../lumber'
 import { BRACES, trussSections, USUAL_LEG } from './truss-sections'
@@ -81,6 +82,7 @@ function trussOf(building: Building, { truss }: Roof, line: GambrelLine, plate: 
     heel: line.heightAbovePlate,
     gusset: { ...gusset, leg: Math.min(gusset.leg ?? USUAL_LEG, most), asked: gusset.leg, most },
     apart: plate + BRACES + gusset.thickness,
+    setting: settingWorkedOut(truss.setting, building.footprint.width, building.lumber.yard),
   }
 }
 

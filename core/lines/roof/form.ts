@@ -10,6 +10,8 @@ export interface RoofLumber {
   /** Of trusses' bottom chords. */
   readonly bottom: Section
   readonly web: Section
+  /** Of what trusses are set with. */
+  readonly setting: Section
   /** As thick as all its plies. */
   readonly ridge: Section
   readonly ply: Section

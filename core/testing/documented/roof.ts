@@ -10,6 +10,29 @@ const ties = (most: number) =>
     2,
   )
 
+/** How a row of trusses is set and braced. */
+const setting = group(
+  {},
+  {
+    section: orNull(section('2x4', '38x89'), 2),
+    straight: one('south', 'north'),
+    braces: length(300, 10000, 1500, 5000),
+    first: one('strongbacks', 'ground'),
+    spacers: one('flush', 'between'),
+    scrap: one(true, false),
+    rows: group(
+      {},
+      {
+        top: orNull(length(300, 10000, 800, 3000)),
+        bottom: orNull(length(300, 10000, 1000, 4500)),
+        webs: length(300, 10000, 900, 2000),
+      },
+    ),
+    bays: length(300, 10000, 2000, 6000),
+    purlins: orNull(length(150, 2500, 600, 1300)),
+  },
+)
+
 /** Degrees of the lower slopes of a gambrel, as a pitch. */
 const steep = fc
   .oneof({ weight: 8, arbitrary: between(45, 75) }, { weight: 1, arbitrary: between(20.01, 79.99) })
@@ -112,6 +135,7 @@ export const roof = (long: number, wide: number) =>
               nails: one(3, 6, 8, 20),
             },
           ),
+          setting: orNull(setting, 8),
         },
       ),
       panel: orNull(group({ cover: length(300, 1250, 500, 1100) }, { per: one(1, 2, 3) }), 2),

@@ -59,6 +59,12 @@ export const roofSayings = {
     'The walls under the knees bring half of the roof down on the ceiling joists. Have those, and what they stand on, checked by an engineer or the building department.',
   'trusses-far': ({ mm }) =>
     `The trusses stand ${mm('apart')} apart; chords ${mm('depth')} deep are customarily no farther than ${mm('limit')}. Space them closer, or use deeper chords.`,
+  'setting-danger': () =>
+    "A truss bends sideways while it is lifted, and a row without its rows and diagonals can go over all at once. Lift by two points with enough people, let nobody stand under or climb on before it is braced, and stop in wind. Where trusses are bought, their maker's bracing sheet goes first.",
+  'setting-unplanned': () =>
+    'A row of trusses stands only by its bracing, and none is planned here. Plan how it is set, or follow the bracing sheet of who made them.',
+  'setting-left-out': ({ n, named }) =>
+    `There is no room for ${n('count')} ${named('what')} where ${n('count') === 1 ? 'it belongs' : 'they belong'}. Nail on what fits there, before what holds the row comes off.`,
   'no-ties': () =>
     'No rafter ties are framed: under load the rafters push the walls apart. Add ties in the bottom third, or make the ridge a beam held at its ends; local code and an engineer decide.',
   'ties-high': ({ mm }) =>

@@ -1,0 +1,2 @@
+export { downFace } from './field'
+export { type SetRow, setTrusses } from './set-trusses'

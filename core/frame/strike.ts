@@ -1,0 +1,51 @@
+import { clip, type Convex, dot, type Plane, toBuilding, vec, type Vec3 } from '../geometry'
+import { TOUCHING } from '../measure'
+import { overlap } from '../trade'
+import { boxOf, type Member } from './member'
+
+const solids = new WeakMap<Member, readonly Convex[]>()
+
+/** A member's wood as convex parts in the building, made once for each. */
+function solidsOf(member: Member): readonly Convex[] {
+  const known = solids.get(member)
+  if (known) return known
+  const at = (p: Vec3): Vec3 => toBuilding(member.placement, p)
+  const origin = at(vec(0, 0, 0))
+  const made = member.board.parts.map((part): Convex => ({
+    faces: part.faces.map(face => {
+      const tip = at(face.plane.normal)
+      const normal = vec(tip.x - origin.x, tip.y - origin.y, tip.z - origin.z)
+      const plane: Plane = { normal, offset: face.plane.offset + dot(normal, origin) }
+      return { ...face, corners: face.corners.map(at), plane }
+    }),
+  }))
+  solids.set(member, made)
+  return made
+}
+
+/** Whether two boards would share wood, and not touch alone. */
+export function strikes(a: Member, b: Member): boolean {
+  const [one, other] = [boxOf(a), boxOf(b)]
+  if (!overlap(one.x, other.x) || !overlap(one.y, other.y) || !overlap(one.z, other.z)) return false
+  return solidsOf(a).some(solid => solidsOf(b).some(each => sharesWith(solid, each)))
+}
+
+/** Whether all of a solid lies in front of one of another's faces, or but touches it. */
+const isBefore = (solid: Convex, { faces }: Convex): boolean =>
+  faces.some(({ plane: { normal, offset } }) =>
+    solid.faces.every(({ corners }) =>
+      corners.every(p => normal.x * p.x + normal.y * p.y + normal.z * p.z > offset - TOUCHING),
+    ),
+  )
+
+/** What of a solid lies farther than where they touch behind all of another's faces. */
+function sharesWith(solid: Convex, other: Convex): boolean {
+  if (isBefore(solid, other) || isBefore(other, solid)) return false
+  let left = solid
+  for (const { plane } of other.faces) {
+    const rest = clip(left, { ...plane, offset: plane.offset - TOUCHING }, 'strike')
+    if (rest.kind === 'gone') return false
+    left = rest.solid
+  }
+  return true
+}
