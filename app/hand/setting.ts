@@ -1,5 +1,12 @@
-import { usualFlatPurlins, withEdit } from '../../core/design'
+import { defaultSetting, usualFlatPurlins, withEdit } from '../../core/design'
 import { act, type At, boardOrNone, choice, head, length, lengths, onOff, type Row, say } from './row'
+
+/** Whether it is planned here how they are set. */
+const plannedHere = (at: At, planned: boolean): Row =>
+  choice(at, 'roof.truss.setting', onOff('By a bracing sheet', 'Planned here'), {
+    value: planned ? 'yes' : 'no',
+    change: to => design => withEdit(design, 'roof.truss.setting', to === 'yes' ? defaultSetting : null),
+  })
 
 /** How a row of trusses is set and braced. */
 export function setting(at: At): Row[] {
@@ -7,13 +14,14 @@ export function setting(at: At): Row[] {
   const worked = at.plan.building.roof.truss?.setting
   if (!planned || !worked)
     return [
-      say('Nothing is planned: whoever sets the trusses follows the bracing sheet of who made them.'),
-      act('Plan how they are set', 'pi pi-plus', design => withEdit(design, 'roof.truss.setting', {})),
+      plannedHere(at, false),
+      say('Whoever sets the trusses follows the bracing sheet of who made them.'),
     ]
   const other = planned.straight === 'south' ? 'north' : 'south'
   const bottom = at.plan.frame.members.some(({ role }) => role === 'bottom-chord')
   const webs = at.plan.frame.members.some(({ role }) => role === 'web')
   return [
+    plannedHere(at, true),
     boardOrNone(at, 'roof.truss.setting.section', { none: `As usual: ${worked.section}` }),
     head('Walls'),
     choice(at, 'roof.truss.setting.straight', [
@@ -67,6 +75,5 @@ export function setting(at: At): Row[] {
         ]
       : []),
     ...lengths(at, 'roof.truss.setting.bays'),
-    act('Plan no setting', 'pi pi-times', design => withEdit(design, 'roof.truss.setting', null)),
   ]
 }

@@ -96,6 +96,7 @@ export { type RoofOpening, type RoofOpeningKind, roofOpeningKinds, usualRoofOpen
 export { hasMouth, heightAbovePlate, type Seat } from './seat'
 export {
   type BuildingSetting,
+  defaultSetting,
   type FirstHold,
   firstHolds,
   type Setting,

@@ -3,6 +3,7 @@ import fc from 'fast-check'
 import { likeness } from '../board'
 import { hasMouth, lowSide, roofShapeNames } from '../design'
 import { meshOf } from '../geometry'
+import { everyBoard } from './index'
 import { radians } from '../measure'
 import { plan } from '../plan'
 import { furnishedSheds, runs } from '../testing/designs'
@@ -20,7 +21,7 @@ describe('random roofs of every shape', () => {
       fc.assert(
         fc.property(shaped(shape), design => {
           const { pieces, frame } = plan(design)
-          const members = new Map(frame.members.map(member => [member.id, member]))
+          const members = new Map(everyBoard(frame).map(member => [member.id, member]))
           if (frame.members.some(member => member.id.startsWith('roof/'))) framed++
           expect(pieces.flatMap(piece => piece.members).sort()).toEqual([...members.keys()].sort())
           const roof = pieces.filter(piece => piece.members.some(id => id.startsWith('roof/')))

@@ -4,6 +4,7 @@ import {
   detailsOf,
   type Loose,
   northSlope,
+  raising,
   readFaces,
   type Piece,
   type Plan,
@@ -39,6 +40,7 @@ export function planFile(plan: Plan): Record<string, unknown> {
       moisture: design.lumber.moisture,
       density: tidy(plan.density),
     },
+    raising: raising(plan).map(({ name, number, members, down }) => ({ name, truss: number, members, down })),
     sheets: plan.sheets.map(sheetPart),
     loose: plan.loose.map(item => loosePart(item, units)),
     ground: {
@@ -81,13 +83,14 @@ const piecePart = (plan: Plan, piece: Piece): Record<string, unknown> => ({
   weight: tidy(weightOf(piece.section, piece.volume, plan.density)),
 })
 
-const totalsPart = ({ totals }: Plan): Record<string, number> => ({
+const totalsPart = ({ totals }: Plan): Record<string, unknown> => ({
   pieces: totals.pieces,
   length: tidy(totals.length),
   boardFeet: tidy(totals.boardFeet),
   volume: tidy(totals.volume),
   sheets: totals.sheets,
   weight: tidy(totals.weight),
+  temporary: { pieces: totals.temporary.pieces, length: tidy(totals.temporary.length) },
 })
 
 const sheetPart = ({ section, pieces }: SheetCut): Record<string, unknown> => ({

@@ -16,12 +16,14 @@ export interface RaisingStep {
 }
 
 /**
- * When what a row is set with comes down: spacers and what holds the first truss as the rows are on; rows
- * on the top chords, braces of the walls, and spacers beside end trusses that lookouts pass over, once the
- * roof is covered (common practice, no source).
+ * When what a row is set with comes down: spacers and what holds the first truss as the rows are on; rows and
+ * diagonals on the top chords, braces of the walls, and spacers beside end trusses that lookouts pass over,
+ * once the roof is covered (common practice, no source).
  */
 function downIn({ where: { name }, role }: Member): RaisingName {
-  return role === 'wall-brace' || role === 'top-row' || name === 'end-spacer' ? 'clearing' : 'rows'
+  return role === 'wall-brace' || role === 'top-row' || role === 'top-diagonal' || name === 'end-spacer'
+    ? 'clearing'
+    : 'rows'
 }
 
 /**

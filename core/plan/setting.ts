@@ -41,7 +41,7 @@ const rolesOf: Readonly<Record<SettingStepName, readonly Role[]>> = {
   first: ['strongback', 'truss-brace'],
   others: ['spacer', 'scrap-block'],
   rows: ['top-row', 'flat-purlin', 'bottom-row', 'web-row'],
-  diagonals: ['row-diagonal'],
+  diagonals: ['row-diagonal', 'top-diagonal'],
   covering: [],
 }
 
@@ -104,7 +104,7 @@ function placesOf({ frame }: Plan, members: readonly Member[]): SettingPlaces[] 
     if (role === 'strongback' && where.run[1] === 'flat') add(role, 'south', null, y.from)
     if (role === 'truss-brace') add(role, 'south', null, middleOf(y))
     if (role === 'bottom-row') add(role, 'south', null, y.from)
-    if (role === 'row-diagonal') add(role, 'west', String(first), x.from)
+    if (role === 'row-diagonal' || role === 'top-diagonal') add(role, 'west', String(first), x.from)
     if (role === 'top-row' || role === 'flat-purlin') {
       const face = frame.roof.faces.find(({ id }) => id === first)
       if (face) add(role, 'head', face.id, downFace(frame.roof, face, member))

@@ -100,6 +100,12 @@ export const roles = {
     'diagonals',
     'roof.truss.setting',
   ),
+  'top-diagonal': row(
+    'XD',
+    ['diagonal on the chords', 'diagonals on the chords'],
+    'diagonals',
+    'roof.truss.setting',
+  ),
   'flat-purlin': row('TF', 'flat purlin', 'rows', 'roof.truss.setting'),
   'knee-plate': row('KP', 'knee wall plate', 'ties', 'walls.stud'),
   'knee-stud': row('KN', 'knee wall stud', 'ties', 'walls.stud'),
@@ -163,6 +169,7 @@ const temporaryRoles: readonly Role[] = [
   'spacer',
   'scrap-block',
   'top-row',
+  'top-diagonal',
 ]
 export const isTemporary = (role: Role): boolean => temporaryRoles.includes(role)
 

@@ -77,6 +77,8 @@ const meanings: Readonly<Record<string, string>> = {
     "From the plate's top to the roof line, plumb over the wall's outside; it follows from the chords where nothing is typed.",
   'roof.truss.room.width': 'Clear between the posts on either side.',
   'roof.truss.room.height': "From the bottom chord's upper edge to the collar.",
+  'roof.truss.setting':
+    'Braces, spacers, rows and diagonals with their boards; or by the sheet that comes with bought trusses.',
   'roof.truss.setting.section': 'What walls, trusses and rows are braced with; much of it is used again.',
   'roof.truss.setting.straight':
     'The wall that is braced dead straight first; the trusses bring the other to it.',

@@ -120,6 +120,8 @@ const advice: Record<Role, string> = {
   'bottom-row': 'Nailed to every bottom chord it crosses, pieces joined over a truss; it stays.',
   'web-row': 'Nailed to the edge of every web it crosses, so that none bows sideways; it stays.',
   'row-diagonal': 'Flat under the chords, two nails at each it crosses, once the row is plumb; it stays.',
+  'top-diagonal':
+    'Flat on the chords, two nails at each it crosses, once the row is plumb; it comes off as the roof is covered.',
   'flat-purlin': 'Flat over the chords, joined over a truss, from one end of the roof to the other.',
   web: 'Cut one of each, lay it in the jig, and trace the rest; tight at both ends before the gusset goes on.',
   gusset:

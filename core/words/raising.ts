@@ -19,7 +19,7 @@ export const raisingNames: Record<RaisingName, string> = {
   rafters: 'Rafters',
   trusses: 'Trusses',
   rows: 'Rows on the trusses',
-  diagonals: 'Diagonals under the chords',
+  diagonals: 'Diagonals on the trusses',
   hips: 'Hips',
   jacks: 'Jacks',
   ties: 'Ties, ceiling joists, purlins',

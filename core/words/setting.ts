@@ -51,12 +51,12 @@ export function saySetting(plan: Plan, { name }: SettingStep, units: Units): str
       ]
     case 'diagonals':
       return [
-        'Plumb the row, then nail them flat under the chords, up toward the middle from both ends, so that it can fall neither way.',
+        'Plumb the row, then nail them on flat, up toward the middle from both ends, so that it can fall neither way.',
       ]
     case 'covering':
       return [
-        `${setting.purlins === null ? 'Rows on the top chords come off as the roof is sheathed. ' : ''}The walls' braces come down last.`,
-        'Rows on bottom chords and webs, and the diagonals, stay.',
+        `${setting.purlins === null ? 'What lies on the top chords comes off as the roof is sheathed. ' : ''}The walls' braces come down last.`,
+        'What is under the chords, on the bottom chords and on webs stays.',
       ]
   }
 }

@@ -18,6 +18,7 @@ const always = new Set([
   'ledger-fixing',
   // what trusses carry nobody has reckoned; a gambrel's chord is notched as deep as the wall
   'truss-unchecked',
+  'setting-danger',
   'notch-over-third',
   'notch-over-quarter',
   'tail-shallow',

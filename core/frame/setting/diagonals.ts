@@ -15,7 +15,7 @@ import {
 import { overlap, type Stretch } from '../../trade'
 import type { Building, BuildingTruss } from '../../design'
 import { lowEaves, type RoofLines, type RoofLumber } from '../../lines'
-import type { Order } from '../member'
+import type { Member, Order } from '../member'
 import { SPARE } from '../square-board'
 import { behind, outlineOf } from '../truss/flat'
 import { bottomOf, madeOf } from '../truss/trusses'
@@ -34,9 +34,9 @@ const MOST = 3
 const LEAST = Math.tan(Math.PI / 6)
 
 /**
- * Diagonals under the top chords of every face, nailed to each truss they cross, in bays no farther apart
- * than asked and at both ends: up toward the middle from either end, so that the row is held both ways. Each
- * reaches over as many trusses as it can at 45 degrees, or over two at 30.
+ * Diagonals under the top chords of every face, or on them, nailed to each truss they cross, in bays no
+ * farther apart than asked and at both ends: up toward the middle from either end, so that the row is held
+ * both ways. Each reaches over as many trusses as it can at 45 degrees, or over two at 30.
  */
 export function* diagonals(ask: SetAsk): Generator<Wanted> {
   const { lines, lumber, setting, trusses } = ask
@@ -48,6 +48,9 @@ export function* diagonals(ask: SetAsk): Generator<Wanted> {
       yield { role: 'row-diagonal', find: () => oneOf(ask, field, k, sets) }
 }
 
+/** Spacers are off before diagonals go on. */
+const stillThere = ({ role }: Member): boolean => role !== 'spacer' && role !== 'scrap-block'
+
 /** One of a row's braced places on a face: the trusses that it may reach over, and which way it rises. */
 interface Braced {
   readonly field: Field
@@ -56,26 +59,37 @@ interface Braced {
   /** Where of the row it lies, from 0 at the west end to 1 at the east end. */
   readonly at: number
   readonly risesEast: boolean
-  /** What lies under the chords of an end truss, and of one between. */
+  readonly layer: Layer
+}
+
+/** Under the chords, for good; or on them, until the roof is covered. */
+interface Layer {
+  readonly role: 'row-diagonal' | 'top-diagonal'
+  /** What lies there of an end truss, and of one between, down the face. */
   readonly taken: { readonly end: readonly Stretch[]; readonly between: readonly Stretch[] }
 }
 
 /**
  * The longest diagonal of one braced place that strikes nothing: beside an end truss that a gable's boards
- * hold, and from that itself only where it fits nowhere else.
+ * hold, and from that itself only where it fits nowhere else; on the chords where gussets and webs leave no
+ * room under them.
  */
 function oneOf(ask: SetAsk, field: Field, k: number, sets: number): readonly Order[] | null {
   const whole = inFaces(ask)
   const inner = whole.slice(1, -1)
   const rows = ask.building.walls.gables === 'open' || inner.length < 2 ? [whole] : [inner, whole]
   const most = Math.max(1, Math.min(MOST, Math.floor((whole.length - 1) / sets)))
-  const taken = { end: takenUnder(ask, field, true), between: takenUnder(ask, field, false) }
-  for (const row of rows) {
-    const at = sets > 1 ? k / (sets - 1) : 0
-    const place = { field, row, number: k + 1, at, risesEast: k < sets / 2, taken }
+  const under = { end: takenUnder(ask, field, true), between: takenUnder(ask, field, false) }
+  const layers: readonly Layer[] = [
+    { role: 'row-diagonal', taken: under },
+    { role: 'top-diagonal', taken: { end: [], between: [] } },
+  ]
+  const at = sets > 1 ? k / (sets - 1) : 0
+  for (const [row, layer] of layers.flatMap(each => rows.map(row => [row, each] as const))) {
+    const place = { field, row, number: k + 1, at, risesEast: k < sets / 2, layer }
     for (let over = Math.min(most, row.length - 1); over >= 1; over--)
       for (const slope of over === 1 ? [1, LEAST] : [1]) {
-        const found = ask.firstFree(triesOver(ask, place, over, slope))
+        const found = ask.firstFree(triesOver(ask, place, over, slope), stillThere)
         if (found) return found
       }
   }
@@ -87,7 +101,7 @@ function oneOf(ask: SetAsk, field: Field, k: number, sets: number): readonly Ord
  * nor web is.
  */
 function triesOver(ask: SetAsk, place: Braced, over: number, slope: number): Order[][] {
-  const { field, row, at, risesEast, taken } = place
+  const { field, row, at, risesEast, layer } = place
   const first = Math.round((row.length - 1 - over) * at)
   const crossed = row.slice(first, first + over + 1)
   const x = { from: crossed[0]?.from ?? 0, to: crossed[over]?.to ?? 0 }
@@ -100,7 +114,7 @@ function triesOver(ask: SetAsk, place: Braced, over: number, slope: number): Ord
     crossed.every(truss => {
       const us = [truss.from, truss.to].map(s => head + downAt(s))
       const here = { from: Math.min(...us) - half, to: Math.max(...us) + half }
-      return !taken[ends.includes(truss) ? 'end' : 'between'].some(each => overlap(each, here))
+      return !layer.taken[ends.includes(truss) ? 'end' : 'between'].some(each => overlap(each, here))
     })
   const middle = (field.long - rise) / 2
   if (middle < half) return []
@@ -150,26 +164,28 @@ function floorOf(
 /** A board flat under the chords, from `head` down the slope by `rise`, cut flush with its end trusses. */
 function diagonal(
   { lumber: { setting: section } }: SetAsk,
-  { field: { face, under, out }, number, risesEast }: Braced,
+  { field: { face, under, on, out }, number, risesEast, layer: { role } }: Braced,
   { from, to }: Stretch,
   head: number,
   rise: number,
 ): Order {
   const [west, east] = risesEast ? [head + rise, head] : [head, head + rise]
-  const at = (x: number, u: number) => ({ ...under(u), x })
+  const onTop = role === 'top-diagonal'
+  const at = (x: number, u: number) => ({ ...(onTop ? on(u) : under(u)), x })
   const [a, b] = [at(from, west), at(to, east)]
   const along = unit(subtract(b, a))
-  // its thickness runs down from the chords' lower edges
   const depth = cross(out, along)
   const spare = SPARE + section.depth
   const start = subtract(subtract(a, scale(along, spare)), scale(depth, section.depth / 2))
   const thickness = cross(along, depth)
   const looksUp = thickness.x * out.x + thickness.y * out.y + thickness.z * out.z > 0
-  const origin = looksUp ? add(start, scale(out, -section.thickness)) : start
+  // its thickness lies over the chords' upper edges, or under their lower ones
+  const origin =
+    looksUp === onTop ? start : add(start, scale(out, onTop ? section.thickness : -section.thickness))
   const long = Math.hypot(b.x - a.x, b.y - a.y, b.z - a.z)
   return {
     where: inSetting(null, 'diagonal', face.id, number),
-    role: 'row-diagonal',
+    role,
     section,
     placement: place(vec(origin.x, origin.y, origin.z), along, depth),
     blankLength: long + 2 * spare,

@@ -24,9 +24,9 @@ const wantings: readonly Wanting[] = [
   bottomRows,
   webRows,
   flatPurlins,
-  diagonals,
   topRows,
   spacersOf,
+  diagonals,
   holdFirst,
   wallBraces,
 ]
@@ -56,7 +56,7 @@ export function setTrusses(
       for (const each of tries) {
         const members = made(each)
         if (members.length < each.length) continue
-        const inWay = [...standing.filter(among), ...stays, ...temporary]
+        const inWay = [...standing, ...stays, ...temporary].filter(among)
         if (members.every(member => inWay.every(other => !strikes(member, other)))) return each
       }
       return null
@@ -66,8 +66,9 @@ export function setTrusses(
   for (const wanting of wantings)
     for (const { role, find } of wanting(all)) {
       const found = find()
-      if (found) (isTemporary(role) ? temporary : stays).push(...made(found))
-      else leftOut[role] = (leftOut[role] ?? 0) + 1
+      // what finds no room under the chords may lie on them for a time
+      for (const each of made(found ?? [])) (isTemporary(each.role) ? temporary : stays).push(each)
+      if (!found) leftOut[role] = (leftOut[role] ?? 0) + 1
     }
   return { stays, temporary, leftOut }
 }
