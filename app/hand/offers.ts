@@ -3,6 +3,7 @@ import {
   lineOf,
   MOST_PARTITIONS,
   openingKinds,
+  mayHaveLoft,
   roofHas,
   roofOpeningKinds,
   sideNames,
@@ -21,7 +22,7 @@ import {
   frameFloor,
   setOutSite,
 } from '../logic/changes/below'
-import { addPurlins, addRoofOpening, MOST_ROOF_OPENINGS, withTies } from '../logic/changes/roof'
+import { addLoft, addPurlins, addRoofOpening, MOST_ROOF_OPENINGS, withTies } from '../logic/changes/roof'
 import { addOpening, addPartition, sheathe } from '../logic/changes/walls'
 import type { Change } from '../storage/designs'
 import { tieTitle } from './roof'
@@ -68,6 +69,7 @@ function roofOffers(plan: Plan): Offer[] {
     ...ties
       .filter(kind => !roof.ties[kind])
       .map(kind => offer(tieTitle(kind), 'roof.ties', withTies(kind, true))),
+    ...(!roof.loft && mayHaveLoft(roofHas(roof)) ? [offer('Loft', 'roof.loft', addLoft(plan))] : []),
     ...(parts.includes('ends') && roof.ends.hold === 'none'
       ? [
           offer('Ladder over the gables', 'roof.ends', set('roof.ends.hold', 'ladder')),

@@ -5,6 +5,7 @@ import { speciesWords } from '../../core/words'
 import * as floor from './floor'
 import * as ground from './ground'
 import * as roof from './roof'
+import { loft } from './loft'
 import { setting } from './setting'
 import * as trusses from './trusses'
 import { type At, block, choice, lengths, type Row, say } from './row'
@@ -56,6 +57,7 @@ const tables: Readonly<Record<SubjectKind, (at: At) => Row[]>> = {
   tails: roof.tails,
   ends: roof.ends,
   ties: roof.ties,
+  loft,
   purlins: roof.purlins,
   blocks: roof.blocks,
   firrings: roof.firrings,

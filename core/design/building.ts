@@ -35,6 +35,10 @@ export interface RoofHas {
   readonly endWalls: { readonly rake: boolean; readonly step: boolean }
 }
 
+/** Whether a roof can have a loft: of two slopes over gables that meet. */
+export const mayHaveLoft = ({ parts, falls }: RoofHas): boolean =>
+  parts.includes('ends') && falls.length === 2 && !parts.includes('strip')
+
 /** A roof's trusses, their kind decided. */
 export interface BuildingTruss extends Omit<
   Truss,
@@ -119,6 +123,7 @@ export function plainBuilding(
       spacing: panel ? panel.cover / panel.per : roof.spacing,
       openings: only ? roof.openings.map(each => ({ ...each, slope: only })) : roof.openings,
       ties: { rafter: kept('rafter'), collar: kept('collar'), ceiling: kept('ceiling') },
+      loft: mayHaveLoft(has) ? roof.loft : null,
       northPitch: null,
       peak: { at: null, height: null },
       beam: null,

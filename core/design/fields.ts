@@ -100,6 +100,8 @@ export type LengthPath =
   | 'roof.firring.least'
   | 'roof.raised.at'
   | 'roof.raised.spacing'
+  | 'roof.loft.height'
+  | `roof.loft.deck.${'thickness' | 'gap' | 'sheet.length' | 'sheet.width'}`
   | GambrelLengthPath
   | RoofOpeningPath
   | GroundPath

@@ -59,6 +59,15 @@ export interface Floor {
 
 const name = z.string().min(1).max(40)
 
+export const deckSchema = z.discriminatedUnion('kind', [
+  z.strictObject({
+    kind: z.literal('sheets'),
+    thickness: lengthField(limits.sheet),
+    sheet: z.strictObject({ length: lengthField(limits.sheetSide), width: lengthField(limits.sheetSide) }),
+  }),
+  z.strictObject({ kind: z.literal('boards'), section: name, gap: lengthField(limits.gap) }),
+])
+
 export const floorSchema = z.strictObject({
   joist: name,
   spacing: lengthField(limits.spacing),
@@ -68,14 +77,7 @@ export const floorSchema = z.strictObject({
   blocking: z.union([z.literal(0), z.literal(1), z.literal(2), z.literal(3)]).default(0),
   hold: z.enum(['nails', 'hangers']).default('nails'),
   joint: lengthField(limits.footprintLength).nullable().default(null),
-  deck: z.discriminatedUnion('kind', [
-    z.strictObject({
-      kind: z.literal('sheets'),
-      thickness: lengthField(limits.sheet),
-      sheet: z.strictObject({ length: lengthField(limits.sheetSide), width: lengthField(limits.sheetSide) }),
-    }),
-    z.strictObject({ kind: z.literal('boards'), section: name, gap: lengthField(limits.gap) }),
-  ]),
+  deck: deckSchema,
   openings: z
     .array(
       z.strictObject({

@@ -48,6 +48,7 @@ export {
   trussKinds,
 } from './gambrel'
 export { limits } from './limits'
+export { type Loft, LOFT_HEIGHT } from './loft'
 export { type Lumber, type OwnSize, ownSections } from './lumber'
 export {
   footOf,
@@ -161,6 +162,7 @@ export {
   type BuildingRoof,
   type BuildingTruss,
   had,
+  mayHaveLoft,
   type RoofHas,
   type RoofPart,
   withRoof,

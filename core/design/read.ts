@@ -237,6 +237,7 @@ function furtherSections({ floor, base, walls, roof }: Design): [string, string]
     out.push(['roof.purlins.section', roof.purlins.section], ['roof.purlins.brace', roof.purlins.brace])
   for (const part of ['bottom', 'web'] as const)
     if (roof.truss[part]) out.push([`roof.truss.${part}`, roof.truss[part]])
+  if (roof.loft?.deck.kind === 'boards') out.push(['roof.loft.deck.section', roof.loft.deck.section])
   if (roof.truss.setting?.section) out.push(['roof.truss.setting.section', roof.truss.setting.section])
   out.push(['roof.raised.post', roof.raised.post])
   out.push(['roof.firring.section', roof.firring.section])

@@ -36,6 +36,7 @@ import {
   type Truss,
   trussSchema,
 } from './gambrel'
+import { type Loft, loftSchema } from './loft'
 import { type RoofOpening, roofOpeningsSchema } from './roof-openings'
 import { type Seat, seatSchema } from './seat'
 import { z } from './zod'
@@ -176,6 +177,8 @@ export interface Roof {
   /** Of a gable; null without. */
   readonly ties: Readonly<Record<TieKind, Ties | null>>
   readonly fascia: Fascia
+  /** Of a roof with ceiling joists or bottom chords; null without. */
+  readonly loft: Loft | null
   /** Roof lights, flues, and stairs through its ceiling joists. */
   readonly openings: readonly RoofOpening[]
 }
@@ -254,6 +257,7 @@ export const roofSchema = z.strictObject({
       face: z.string().min(1).max(40).nullable().default(null),
     })
     .default({ sub: null, face: null }),
+  loft: loftSchema,
   openings: roofOpeningsSchema,
 })
 
@@ -284,5 +288,6 @@ export const defaultRoof: Roof = {
   firring: defaultFirring,
   ties: { rafter: null, collar: null, ceiling: null },
   fascia: { sub: null, face: null },
+  loft: null,
   openings: [],
 }

@@ -1,3 +1,4 @@
+import { mayHaveLoft } from './building'
 import type { Design } from './design'
 import { isSide, partitionIndex } from './partitions'
 import { roofHas } from './roofs/kinds'
@@ -16,6 +17,7 @@ export const subjectKinds = [
   'trusses',
   'setting',
   'ties',
+  'loft',
   'purlins',
   'blocks',
   'firrings',
@@ -113,6 +115,7 @@ function roofSubjects({ roof }: Design): Subject[] {
       ? [of('ends', 'ends', { paths: ['roof.ends', 'roof.overhang.gable'] })]
       : []),
     ...(has.ties.some(kind => roof.ties[kind]) ? [of('ties', 'ties')] : []),
+    ...(roof.loft && mayHaveLoft(has) ? [of('loft', 'loft')] : []),
     ...(roof.purlins && !has.parts.includes('firrings') ? [of('purlins', 'purlins')] : []),
     ...(roof.blocking.plate !== 'none' || roof.blocking.rows > 0 ? [of('blocks', 'blocking')] : []),
     ...roof.openings.map((_, index) => of('roof-opening', `openings.${index}`, { index })),

@@ -19,7 +19,16 @@ import {
 } from '../lines'
 import type { Rect } from './rect'
 import { refusedProblems } from './refused'
-import { type BearingPartition, frameRoof, type RoofFrame, rowsAcross, type Under } from './roof'
+import {
+  type BearingPartition,
+  frameRoof,
+  type Loft,
+  loftFrame,
+  noLoft,
+  type RoofFrame,
+  rowsAcross,
+  type Under,
+} from './roof'
 import { type SetRow, setTrusses } from './setting'
 import { roofLumber, type SectionOf, sectionsOf } from './sections'
 import { stackLines } from './stack-lines'
@@ -56,6 +65,8 @@ export interface Frame {
   readonly profile: Profile
   readonly lumber: RoofLumber
   readonly floor: FloorFrame | null
+  /** A deck in the roof; null without. */
+  readonly loft: Loft | null
   readonly base: BaseFrame
   readonly ground: Ground
   /** Outline of all that stands on the base, mm. */
@@ -88,7 +99,11 @@ export function frame(asked: Design, memory: Memory = newMemory()): Frame {
   const finished = finishWalls(finishing(building, lumber, section, below, over, stack, memory), walls.framed)
 
   const orders = [...below.base.orders, ...(below.floor?.orders ?? []), ...finished.orders, ...roof.orders]
-  const { members: built, refused } = cutOrders(orders, memory)
+  const { members: carried, refused: lost } = cutOrders(orders, memory)
+  const loft = framed ? loftFrame(building, lumber, roof.lines, carried) : noLoft
+  const laid = cutOrders(loft.orders, memory)
+  const built = [...carried, ...laid.members]
+  const refused = [...lost, ...laid.refused]
   const set = setTrusses(
     {
       building,
@@ -109,10 +124,12 @@ export function frame(asked: Design, memory: Memory = newMemory()): Frame {
     members,
     temporary: set.temporary,
     unset: set.leftOut,
+    loft: loft.loft,
     problems: once([
       ...below.problems,
       ...walls.problems,
       ...roof.problems,
+      ...loft.problems,
       ...unmet,
       ...refusedProblems(refused),
     ]),

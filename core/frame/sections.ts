@@ -43,6 +43,7 @@ export function roofLumber({ roof, walls }: Building, section: SectionOf): RoofL
     finish: optional(roof.tails.finish),
     soffit: optional(roof.soffit?.section),
     lookout: section(roof.ends.lookout),
+    loft: roof.loft?.deck.kind === 'boards' ? section(roof.loft.deck.section) : null,
     barge: optional(roof.ends.barge),
   }
 }

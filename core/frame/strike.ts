@@ -1,7 +1,8 @@
 import { clip, type Convex, dot, type Plane, toBuilding, vec, type Vec3 } from '../geometry'
 import { TOUCHING } from '../measure'
-import { overlap } from '../trade'
+import { overlap, type Stretch } from '../trade'
 import { boxOf, type Member } from './member'
+import type { Rect } from './rect'
 
 const solids = new WeakMap<Member, readonly Convex[]>()
 
@@ -48,4 +49,17 @@ function sharesWith(solid: Convex, other: Convex): boolean {
     left = rest.solid
   }
   return true
+}
+
+/** What of a member lies between two levels, as it lies in plan; null where nothing does. */
+export function sliceOf(member: Member, z: Stretch): Rect | null {
+  if (!overlap(boxOf(member).z, z)) return null
+  const corners = solidsOf(member).flatMap(solid => {
+    const low = clip(solid, { normal: vec(0, 0, -1), offset: -z.from }, 'slice')
+    const high = low.kind === 'gone' ? low : clip(low.solid, { normal: vec(0, 0, 1), offset: z.to }, 'slice')
+    return high.kind === 'gone' ? [] : high.solid.faces.flatMap(face => face.corners)
+  })
+  if (!corners.length) return null
+  const [xs, ys] = [corners.map(p => p.x), corners.map(p => p.y)]
+  return { x0: Math.min(...xs), x1: Math.max(...xs), y0: Math.min(...ys), y1: Math.max(...ys) }
 }

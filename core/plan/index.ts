@@ -15,6 +15,7 @@ export {
   rimPair,
   stretchOf,
 } from './marked-pair'
+export { loftOf, type LoftReading } from './loft'
 export {
   isSet,
   type SettingBoards,

@@ -41,6 +41,7 @@ function stepOf(
   if (isInGable(where)) return 'gables'
   if (step === 'sheets' || (role === 'wall-sheet' && roundTails)) return 'sheets'
   if (where.in === 'base' || where.in === 'porch') return where.in
+  if (where.in === 'roof') return 'loft'
   if (where.in === 'floor') return role === 'deck-sheet' || role === 'deck-board' ? 'deck' : 'floor'
   const wall = wallOf(where)
   if (wall && where.name === 'plate/cap' && lapped(wall)) return 'caps'

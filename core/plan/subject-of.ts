@@ -41,6 +41,7 @@ export function subjectOf(plan: Plan, { where, role }: Thing, among = subjectsOf
   if (of?.kind === 'roof-opening') return first(`roof.openings.${of.number - 1}`)
   if (where.in === 'porch') return first('floor.porch')
   if (!role) return first(where.in === 'base' ? 'base.rows' : null)
+  if (where.in === 'roof' && (role === 'deck-sheet' || role === 'deck-board')) return first('roof.loft')
   if (settled[role]) return first(settled[role])
   if (where.in === 'roof' && roles[role].field !== 'roof.spacing' && roles[role].field !== 'roof.rafter')
     return first()

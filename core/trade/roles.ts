@@ -20,6 +20,7 @@ export const raisingSteps = [
   'hips',
   'jacks',
   'ties',
+  'loft',
   'blocks',
   'gables',
   'ends',

@@ -77,6 +77,12 @@ const meanings: Readonly<Record<string, string>> = {
     "From the plate's top to the roof line, plumb over the wall's outside; it follows from the chords where nothing is typed.",
   'roof.truss.room.width': 'Clear between the posts on either side.',
   'roof.truss.room.height': "From the bottom chord's upper edge to the collar.",
+  'roof.loft.height': 'Floor with less than this clear over it is not counted as loft one can stand in.',
+  'roof.loft.deck.kind': 'Sheets or boards, laid across the joists.',
+  'roof.loft.deck.thickness': 'Of the sheets that lie on the joists.',
+  'roof.loft.deck.sheet.length': 'As it is sold.',
+  'roof.loft.deck.sheet.width': 'As it is sold.',
+  'roof.loft.deck.gap': 'Between boards.',
   'roof.truss.setting':
     'Braces, spacers, rows and diagonals with their boards; or by the sheet that comes with bought trusses.',
   'roof.truss.setting.section': 'What walls, trusses and rows are braced with; much of it is used again.',

@@ -23,6 +23,7 @@ export const raisingNames: Record<RaisingName, string> = {
   hips: 'Hips',
   jacks: 'Jacks',
   ties: 'Ties, ceiling joists, purlins',
+  loft: 'Loft deck',
   blocks: 'Blocks between rafters',
   ends: 'Over the gables',
   fascia: 'Fascia and soffit',

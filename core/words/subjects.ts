@@ -12,6 +12,7 @@ const plain: Partial<Record<SubjectKind, string>> = {
   trusses: 'Trusses',
   setting: 'Setting the trusses',
   knees: 'Knees',
+  loft: 'Loft',
   ties: 'Ties',
   purlins: 'Purlins',
   blocks: 'Blocks',

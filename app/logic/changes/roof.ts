@@ -2,6 +2,7 @@ import { lowEaves } from '../../../core/lines'
 import {
   type Design,
   limits,
+  LOFT_HEIGHT,
   type RoofOpening,
   type RoofOpeningKind,
   type Seat,
@@ -9,6 +10,7 @@ import {
   usualBeam,
   usualPurlins,
   usualRoofOpening,
+  usualSheets,
   usualTies,
   withValue,
 } from '../../../core/design'
@@ -17,6 +19,20 @@ import { countDown, countUp, INCH } from '../../../core/measure'
 import type { Plan } from '../../../core/plan'
 import type { Change } from '../../storage/designs'
 import { freePlace } from '../free-place'
+
+/**
+ * A loft's deck on ceiling joists, framed with it where there are none and the trusses have no bottom chords.
+ */
+export const addLoft =
+  ({ building }: Plan): Change =>
+  design => {
+    const { yard } = design.lumber
+    const { ties } = design.roof
+    const { truss } = building.roof
+    const ceiling = truss && truss.kind !== 'open' ? ties.ceiling : (ties.ceiling ?? usualTies[yard].ceiling)
+    const loft = { deck: usualSheets[yard], height: LOFT_HEIGHT }
+    return { ...design, roof: { ...design.roof, ties: { ...ties, ceiling }, loft } }
+  }
 
 /** What can be done to a design's roof; each is one edit, undone as one. */
 

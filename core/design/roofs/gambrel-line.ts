@@ -1,4 +1,4 @@
-import { findSection } from '../../lumber'
+import { findSection, type Section } from '../../lumber'
 import { degrees, type Pitch, pitchAngle, radians } from '../../measure'
 import type { Building } from '../building'
 import type { GambrelAsk, GambrelLine } from '../gambrel'
@@ -18,6 +18,14 @@ const TURN = 2
 
 export const pitchOf = (angle: number): Pitch => ({ rise: 12 * tan(angle), run: 12 })
 
+/** Thickness of a loft's deck, mm. */
+function deckOf(loft: Roof['loft'], own: readonly Section[]): number {
+  if (!loft) return 0
+  return loft.deck.kind === 'sheets'
+    ? loft.deck.thickness
+    : (findSection(loft.deck.section, own)?.thickness ?? 0)
+}
+
 /** What of a gambrel's building its line is worked out from; null where a section is not known. */
 export function gambrelAsk(building: Building, asked: Roof): GambrelAsk | null {
   const { roof, walls, footprint, lumber, heights } = building
@@ -35,7 +43,7 @@ export function gambrelAsk(building: Building, asked: Roof): GambrelAsk | null {
     depth: chord.depth,
     plate: stud.depth,
     ridge: roof.carried === 'rafters' ? ridge.thickness : 0,
-    floor: joist && roof.ties.ceiling ? roof.ties.ceiling.height + joist.depth : 0,
+    floor: joist && roof.ties.ceiling ? roof.ties.ceiling.height + joist.depth + deckOf(roof.loft, own) : 0,
   }
 }
 

@@ -37,7 +37,7 @@ export interface BayAxes {
   readonly rect: (u: Stretch, v: Stretch) => Rect
 }
 
-export function axesOf({ rect, joists }: Bay): BayAxes {
+export function axesOf({ rect, joists }: Pick<Bay, 'rect' | 'joists'>): BayAxes {
   const turned = joists === 'x'
   const { run, across: other } = stretchesOf(rect, joists)
   return {

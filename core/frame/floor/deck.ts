@@ -1,4 +1,4 @@
-import { inFloor, type MemberPlace } from '../place'
+import { type MemberPlace } from '../place'
 import { HAIR } from '../../measure'
 import type { Deck, Floor } from '../../design'
 import { flip, planeAcross, place, vec } from '../../geometry'
@@ -10,6 +10,11 @@ import type { BuildingCut, Order } from '../member'
 import type { Rect } from '../rect'
 import { axesOf, type Bay } from './bay'
 
+/** Where a deck lies: its outline, which way its joists run, and what its pieces are called. */
+export interface DeckBay extends Pick<Bay, 'rect' | 'joists'> {
+  readonly place: (name: string, ...run: (number | string)[]) => MemberPlace
+}
+
 /**
  * Lays a deck on a bay: `breaks` are where its ends may meet along the rims (the middle of each joist), `top`
  * the deck's surface.
@@ -17,7 +22,7 @@ import { axesOf, type Bay } from './bay'
 export function layDeck(
   deck: Deck | { kind: 'boards'; section: string; gap: number },
   board: Section | null,
-  bay: Bay,
+  bay: DeckBay,
   joists: readonly Stretch[],
   openings: readonly Rect[],
   top: number,
@@ -86,7 +91,7 @@ function coursesOf(v: Stretch, wide: number, asked: number, narrowest: number): 
 
 function laySheets(
   deck: Extract<Deck, { kind: 'sheets' }>,
-  bay: Bay,
+  bay: DeckBay,
   joists: readonly Stretch[],
   openings: readonly Rect[],
   top: number,
@@ -102,7 +107,7 @@ function laySheets(
     return row.flatMap((u, i) =>
       piecesAbout(axes.rect(u, v), openings).map(({ rect, notches }, k) =>
         flatBoard(
-          inFloor(bay, 'sheet', r + 1, i + 1, ...(k ? [k + 1] : [])),
+          bay.place('sheet', r + 1, i + 1, ...(k ? [k + 1] : [])),
           'deck-sheet',
           section,
           bay,
@@ -118,7 +123,7 @@ function laySheets(
 function layBoards(
   gap: number,
   section: Section,
-  bay: Bay,
+  bay: DeckBay,
   joists: readonly Stretch[],
   openings: readonly Rect[],
   top: number,
@@ -132,7 +137,7 @@ function layBoards(
     return row.flatMap((u, i) =>
       piecesAbout(axes.rect(u, v), openings).map(({ rect, notches }, k) =>
         flatBoard(
-          inFloor(bay, 'board', r + 1, i + 1, ...(k ? [k + 1] : [])),
+          bay.place('board', r + 1, i + 1, ...(k ? [k + 1] : [])),
           'deck-board',
           section,
           bay,
@@ -153,7 +158,7 @@ function flatBoard(
   where: MemberPlace,
   role: 'deck-sheet' | 'deck-board',
   section: Section,
-  bay: Bay,
+  bay: DeckBay,
   rect: Rect,
   notches: readonly Rect[],
   top: number,

@@ -1,3 +1,4 @@
+import { inFloor } from '../place'
 import { HAIR } from '../../measure'
 import { type Building, type Floor, limits } from '../../design'
 import { type Section, stockLengths } from '../../lumber'
@@ -76,7 +77,18 @@ export function frameFloor(building: Building, asked: Floor, lumber: FloorLumber
         : floor.deck
     const board = porch ? lumber.porch : lumber.deck
     const surface = top + (porch ? (board?.thickness ?? 0) : deckThickness(floor, lumber.deck))
-    return [...framed, ...layDeck(deck, board, bay, joists, openings, surface, stock)]
+    return [
+      ...framed,
+      ...layDeck(
+        deck,
+        board,
+        { ...bay, place: (name, ...run) => inFloor(bay, name, ...run) },
+        joists,
+        openings,
+        surface,
+        stock,
+      ),
+    ]
   })
   return {
     orders,

@@ -1,5 +1,6 @@
 export { rowsAcross } from './blocking'
 export { frameRoof } from './frame-roof'
+export { type Loft, loftFrame, noLoft } from './loft'
 export type { BearingPartition } from './obstacle'
 export { roomOn } from './openings'
 export type { RoofFrame, Under } from './roof-frame'

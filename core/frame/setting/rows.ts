@@ -150,7 +150,8 @@ export function bottomRows(ask: SetAsk): Wanted[] {
   const bottom = bottomOf(lines, lumber, truss)
   const { width } = building.footprint
   const whole = reachOf(trusses)
-  if (!bottom || !whole) return []
+  // a deck holds them better than any row
+  if (!bottom || !whole || building.roof.loft) return []
   const n = Math.max(1, Math.ceil(width / setting.rows.bottom) - 1)
   const ends = [trusses, trusses.slice(1, -1)].flatMap(each => reachOf(each) ?? [])
   return Array.from({ length: n }, (_, i) => i + 1).map(number => {

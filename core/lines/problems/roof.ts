@@ -149,6 +149,7 @@ export type RoofProblem =
       readonly number: number
       readonly other: number
     }
+  | { readonly code: 'loft-no-joists' | 'loft-no-room'; readonly path: 'roof.loft' }
   | {
       readonly code: 'stair-no-joists'
       readonly path: `roof.openings.${number}.kind`

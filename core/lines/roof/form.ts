@@ -28,6 +28,8 @@ export interface RoofLumber {
   readonly finish: Section | null
   readonly soffit: Section | null
   readonly lookout: Section
+  /** Boards of a loft's deck. */
+  readonly loft: Section | null
   readonly barge: Section | null
 }
 

@@ -77,6 +77,10 @@ export const roofSentences: Sentences<RoofProblem> = {
         : `Opening ${problem.number} would cut a truss. Put its middle between ${up(problem.least)} and ${down(problem.most)}.`,
   'roof-openings-meet': problem =>
     `Opening ${problem.number} would share its trimmers with opening ${problem.other}. Move one along the slope's wall.`,
+  'loft-no-joists': () =>
+    'There is nothing for a loft to lie on. Frame ceiling joists, choose trusses with a bottom chord, or leave the loft out.',
+  'loft-no-room': () =>
+    'Webs or chords stand where the loft would lie. Choose attic trusses, or open ones over joists, or leave the loft out.',
   'stair-no-joists': problem =>
     `Opening ${problem.number} is for a stair, and there are no ceiling joists it could open. Frame ceiling joists, or take it away.`,
   'stair-no-room': (problem, { up, down }) =>
