@@ -11,6 +11,7 @@ import {
   subjectsOf,
   withValue,
 } from '../../core/design'
+import { leavesOut } from '../../core/lines'
 import type { Plan } from '../../core/plan'
 import { openingWords, roofOpeningWords } from '../../core/words'
 import {
@@ -91,7 +92,7 @@ function roofOffers(plan: Plan): Offer[] {
       : []),
     ...(plan.roof && roof.openings.length < MOST_ROOF_OPENINGS
       ? roofOpeningKinds
-          .filter(kind => kind !== 'stair' || ties.includes('ceiling'))
+          .filter(kind => kind !== 'stair' || ties.includes('ceiling') || leavesOut(plan.building))
           .map(kind => offer(roofOpeningWords[kind], next, addRoofOpening(plan, kind)))
       : []),
   ]

@@ -1,8 +1,8 @@
 import { roofHas, type RoofOpeningKind, type RoofPart, type SideName, type TieKind } from '../../core/design'
-import { eavesOf } from '../../core/lines'
+import { eavesOf, leavesOut, trussesAbout } from '../../core/lines'
 import { chordFace, faceOf, isOfRoofOpening } from '../../core/frame'
 import { cardOf } from '../../core/plan'
-import { roofOpeningWords, sideWords } from '../../core/words'
+import { roofOpeningWords, sayLength, sideWords } from '../../core/words'
 import { figureRows } from '../logic/card-rows'
 import {
   chosenSeat,
@@ -366,6 +366,10 @@ export function roofOpening(at: At): Row[] {
   const path = `roof.openings.${i}` as `roof.openings.${number}`
   const slopes = roofHas(at.design.roof).falls
   const framed = at.plan.frame.members.some(({ where }) => isOfRoofOpening(where, i + 1))
+  const out = opening.kind === 'stair' && leavesOut(at.plan.building)
+  const gap = trussesAbout(at.plan.building, at.plan.frame.lumber.rafter).left.find(
+    each => each.number === i + 1,
+  )?.gap
   return [
     ...(opening.kind === 'stair' || slopes.length === 1
       ? []
@@ -376,7 +380,20 @@ export function roofOpening(at: At): Row[] {
             slopes.map(value => ({ value, label: sideWords[value] })),
           ),
         ]),
-    ...lengths(at, `${path}.at`, `${path}.up`, `${path}.width`, `${path}.length`),
+    ...lengths(
+      at,
+      `${path}.at`,
+      `${path}.up`,
+      ...(out ? [] : ([`${path}.width`] as const)),
+      `${path}.length`,
+    ),
+    ...(out && gap
+      ? [
+          say(
+            `The nearest truss is left out and its neighbours doubled on their far sides: ${sayLength(gap.to - gap.from, at.units)} clear between them. Rungs carry the roof over the gap.`,
+          ),
+        ]
+      : []),
     choice(
       at,
       `${path}.plies`,

@@ -35,6 +35,7 @@ export type CautionCode =
   | 'low-pitch'
   | 'truss-unchecked'
   | 'trusses-far'
+  | 'truss-left-out'
   | 'setting-danger'
   | 'setting-unplanned'
   | 'setting-left-out'

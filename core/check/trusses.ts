@@ -1,4 +1,6 @@
 import { FOOT, HAIR, INCH } from '../measure'
+import { isOfRoofOpening } from '../frame'
+import { trussesAbout } from '../lines'
 import type { Plan } from '../plan'
 import { type Role, roles } from '../trade'
 import { type Caution, cautionIf } from './caution'
@@ -31,6 +33,7 @@ export function trussCautions({ building, frame }: Plan): Caution[] {
   return [
     { code: 'truss-unchecked', members, numbers: { span: building.footprint.width } },
     ...cautionIf(spacing > limit + HAIR, 'trusses-far', members, { apart: spacing, depth, limit }),
+    ...leftOutCautions(building, frame),
     ...settingCautions(frame, truss.setting !== null, members),
   ]
 }
@@ -48,4 +51,15 @@ function settingCautions(frame: Plan['frame'], planned: boolean, members: readon
       names: { what: count === 1 ? roles[role].one : roles[role].many },
     })),
   ]
+}
+
+/** Trusses that carry a share of one that is left out beside them. */
+function leftOutCautions(building: Plan['building'], frame: Plan['frame']): Caution[] {
+  return trussesAbout(building, frame.lumber.rafter)
+    .left.filter(({ number }) => frame.members.some(({ where }) => isOfRoofOpening(where, number)))
+    .map(({ number, gap }) => ({
+      code: 'truss-left-out',
+      members: frame.members.filter(({ where }) => isOfRoofOpening(where, number)).map(({ id }) => id),
+      numbers: { number, clear: gap.to - gap.from },
+    }))
 }

@@ -127,3 +127,13 @@ export function boxOf(member: Member): Reach {
   reaches.set(member, reach)
   return reach
 }
+
+/** How far an order's blank reaches along an axis of the building, mm. */
+export function boxOfOrder({ placement, section, blankLength }: Order, axis: keyof Vec3): Stretch {
+  const ends = [0, blankLength].flatMap(x =>
+    [0, section.depth].flatMap(y =>
+      [0, section.thickness].map(z => toBuilding(placement, { x, y, z })[axis]),
+    ),
+  )
+  return { from: Math.min(...ends), to: Math.max(...ends) }
+}

@@ -183,3 +183,26 @@ describe('random trusses', () => {
     )
   })
 })
+
+test('an attic whose chords meet its posts just over the collar is the same on both sides', () => {
+  const base = newDesign('attic', 'imperial')
+  const made = frame({
+    ...base,
+    footprint: { length: 3000, width: 3600 },
+    roof: {
+      ...base.roof,
+      carried: 'trusses',
+      pitch: { rise: 12, run: 12 },
+      truss: { ...base.roof.truss, kind: 'attic', heel: 250, room: { width: 1700, height: 1000 } },
+    },
+  })
+  expect(made.problems).toEqual([])
+  const length = (name: string, side?: string): number | undefined => {
+    const found = made.members.find(
+      ({ where }) => where.of?.kind === 'truss' && where.name === name && (!side || where.run[0] === side),
+    )
+    return found && found.board.end - found.board.start
+  }
+  expect(length('post', 'north')).toBeCloseTo(length('post', 'south') ?? NaN, 6)
+  expect(clashes(made.members)).toEqual([])
+})

@@ -46,7 +46,8 @@ export {
   ridgeOf,
   stripOf,
 } from './roof/read'
-export { partingsIn } from './roof/places'
+export { type LeftOut, leavesOut } from './roof/left-out'
+export { partingsIn, trussesAbout } from './roof/places'
 export { outOf, plumbPlaneAt } from './roof/planes'
 export type { GambrelProblem } from './roof/gambrel-problems'
 export { seatLength } from './roof/seat'

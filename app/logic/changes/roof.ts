@@ -1,4 +1,4 @@
-import { lowEaves } from '../../../core/lines'
+import { leavesOut, lowEaves } from '../../../core/lines'
 import {
   type Design,
   limits,
@@ -42,7 +42,7 @@ export const MOST_ROOF_OPENINGS = 10
 /**
  * Puts an opening of a kind where there is room for it: a roof light as wide as a bay, in the bay nearest the
  * middle that is free, no longer than the slope or the ceiling leaves. A stair brings ceiling joists, where
- * there are none.
+ * there is nothing that it could open.
  */
 export function addRoofOpening(plan: Plan, kind: RoofOpeningKind): Change {
   const {
@@ -56,15 +56,18 @@ export function addRoofOpening(plan: Plan, kind: RoofOpeningKind): Change {
   const usual = usualRoofOpening(kind, side, building.footprint.length / 2, 0, building.lumber.yard)
   const grid = building.lumber.yard === 'imperial' ? INCH / 2 : 5
   const down = (mm: number): number => countDown(mm / grid) * grid
+  // trusses with bottom chords leave one out for it, between two that are doubled
+  const chords = leavesOut(building)
   const ceiling = building.roof.ties.ceiling ?? usualTies[building.lumber.yard].ceiling
-  const joist = lumber.ties.ceiling ?? lumber.rafter
+  const joist = chords ? lumber.bottom : (lumber.ties.ceiling ?? lumber.rafter)
+  const height = chords ? 0 : ceiling.height
   const room =
     kind === 'stair'
       ? stairRoom(
           building,
           lumber,
           roof,
-          tiePlate(roof) + ceiling.height + joist.depth,
+          tiePlate(roof) + height + joist.depth,
           usual.plies * joist.thickness,
         )
       : roomOn(building, lumber, roof, { face: eave.face, eave }, usual.plies)
@@ -93,7 +96,7 @@ export function addRoofOpening(plan: Plan, kind: RoofOpeningKind): Change {
     ...at,
     roof: {
       ...at.roof,
-      ties: kind === 'stair' ? { ...at.roof.ties, ceiling } : at.roof.ties,
+      ties: kind === 'stair' && !chords ? { ...at.roof.ties, ceiling } : at.roof.ties,
       openings: [...at.roof.openings, opening].slice(0, MOST_ROOF_OPENINGS),
     },
   })

@@ -21,6 +21,7 @@ import { finishBoardOrders } from './finish-boards'
 import { hipOrder } from './hips'
 import { kneeWallOrders, kneeWallsTaken } from './knee-wall'
 import { ledgerOrder, stripOrders } from './ledger'
+import { loftEnds } from './loft-ends'
 import type { BearingPartition, Obstacle } from './obstacle'
 import { openingsTaken, pairsOf, roofOpeningProblems } from './openings'
 import { postsIn, purlinOrders } from './purlins'
@@ -28,7 +29,7 @@ import { faceOrders } from './rafters'
 import { beamOrders, type Heads, ridgeOrders } from './ridge-beam'
 import type { RoofFrame, Under } from './roof-frame'
 import { soffitOrders } from './soffit'
-import { fitGussets, gussetsTaken, trussOrders } from '../truss'
+import { fitGussets, gussetsTaken, stairFrames, stairProblems, trussOrders } from '../truss'
 import { tailShapeProblems } from './tails'
 import { betweenEnds, type Pair, tieOrders, tiePlate } from './ties'
 import { wedgeOrders } from './wedges'
@@ -86,6 +87,7 @@ const refusalsOf = (building: Building, lumber: RoofLumber, lines: RoofLines): P
   ...endProblems(building, lumber, lines),
   ...roofOpeningProblems(building, lumber, lines),
   ...airProblems(building, lumber, lines),
+  ...stairProblems(building, lumber, lines),
 ]
 
 /** The boards that carry a roof, and what others must keep clear of. */
@@ -107,19 +109,22 @@ function carriedBy(
 ): Carried {
   const { ties, hung } = tiesOf(building, lumber, lines)
   const heads = headsOf(building, lumber, lines, ties, bearers)
+  const trusses = building.roof.truss ? trussOrders(building, lumber, lines, building.roof.truss) : null
+  const stairs = stairFrames(building, lumber, lines)
+  const ends = loftEnds(building, lumber, lines, [...ties.orders, ...(trusses ?? [])])
   return {
-    taken: ties.taken,
+    taken: [...ties.taken, ...ends.taken, ...stairs.taken],
     across: ties.crossing.map(each => each.x),
     underLedger: hung,
     problems: [...ties.problems, ...heads.problems],
     orders: [
       ...heads.orders,
       ...hipsOf(lines).map(hip => hipOrder(building, lumber, hip)),
-      ...(building.roof.truss
-        ? trussOrders(building, lumber, lines, building.roof.truss)
-        : lines.faces.flatMap(face => faceOrders(building, lumber, lines, face))),
+      ...(trusses ?? lines.faces.flatMap(face => faceOrders(building, lumber, lines, face))),
       ...kneeWallOrders(building, lumber, lines),
       ...ties.orders,
+      ...ends.orders,
+      ...stairs.orders,
     ],
   }
 }

@@ -1,13 +1,12 @@
 import { inRoof } from '../place'
 import type { Building } from '../../design'
 import { stockLengths } from '../../lumber'
-import { facesAcross, type Problem, type RoofLines, type RoofLumber } from '../../lines'
+import type { Problem, RoofLines, RoofLumber } from '../../lines'
 import { HAIR } from '../../measure'
 import { overlap, type Role, type Stretch } from '../../trade'
 import { layDeck } from '../floor/deck'
-import { boxOf, type BuildingCut, type Member, type Order } from '../member'
+import { boxOf, type Member, type Order } from '../member'
 import type { Rect } from '../rect'
-import { lyingBoard } from '../square-board'
 import { sliceOf } from '../strike'
 import { betweenEnds } from './ties'
 
@@ -43,8 +42,6 @@ const sides: readonly Role[] = [
 /** What a deck keeps off the posts that it is cut about, and the least of it across the building, mm. */
 const OFF = 6
 const LEAST = 900
-/** The farthest that a deck's edge lies from what bears it, mm. */
-const EDGE = 100
 
 /** From the joists' upper edges up, less than what is taken for touching. */
 const SKIN = 0.1
@@ -54,8 +51,7 @@ export const noLoft: LoftFrame = { loft: null, orders: [], problems: [] }
 
 /**
  * A deck on the ceiling joists or the bottom chords that stand: between the gable walls, and as far to either
- * side as rafters, webs or knee walls let it; about posts, gussets and stairs. Where its ends have nothing
- * under them a joist more stands along the wall.
+ * side as rafters, webs or knee walls let it; about posts, gussets and stairs.
  */
 export function loftFrame(
   building: Building,
@@ -88,19 +84,18 @@ export function loftFrame(
     .map(each => each.rect)
     .map(({ x0, x1, y0, y1 }) => ({ x0: x0 - OFF, x1: x1 + OFF, y0: y0 - OFF, y1: y1 + OFF }))
   const at = joists.map(each => boxOf(each).x)
-  const ends = endJoists(building, lines, first, at, x)
   const deck = layDeck(
     asked.deck,
     lumber.loft,
     { rect, joists: 'y', place: (name, ...run) => inRoof(`loft/${name}`, ...run) },
-    [...at, ...ends.map(each => each.x)],
+    at,
     [...stairs, ...holes],
     top + thick,
     stockLengths[building.lumber.yard].at(-1) ?? 0,
   )
   return {
     loft: { rect, surface: top + thick, openings: stairs },
-    orders: [...ends.map(each => each.order), ...deck],
+    orders: deck,
     problems: [],
   }
 }
@@ -143,39 +138,4 @@ function stairsOf(members: readonly Member[]): Rect[] {
       },
     ]
   })
-}
-
-/** A joist along either end wall where no other is near enough to carry the deck's end. */
-function endJoists(
-  { footprint: { width } }: Building,
-  lines: RoofLines,
-  { section, ...like }: Member,
-  at: readonly Stretch[],
-  x: Stretch,
-): { readonly x: Stretch; readonly order: Order }[] {
-  const { z } = boxOf({ section, ...like })
-  const t = section.thickness
-  return [
-    { name: 'west', x: { from: x.from, to: x.from + t }, near: { from: x.from, to: x.from + EDGE } },
-    { name: 'east', x: { from: x.to - t, to: x.to }, near: { from: x.to - EDGE, to: x.to } },
-  ]
-    .filter(({ near }) => !at.some(each => overlap(each, near)))
-    .map(end => {
-      const order = lyingBoard({
-        where: inRoof('loft/joist', end.name),
-        role: 'ceiling-joist',
-        section,
-        along: 'y',
-        from: 0,
-        to: width,
-        across: end.x.from,
-        low: z.from,
-      })
-      const slopes = facesAcross(lines).map((face): BuildingCut => ({
-        kind: 'end',
-        name: 'slope',
-        plane: face.top,
-      }))
-      return { x: end.x, order: { ...order, cuts: [...order.cuts, ...slopes] } }
-    })
 }

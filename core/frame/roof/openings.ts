@@ -8,6 +8,7 @@ import type { Section } from '../../lumber'
 import { HAIR, radians } from '../../measure'
 import type { BuildingCut, Order } from '../member'
 import {
+  leavesOut,
   headPlane,
   lowEaveOf,
   lowEaves,
@@ -213,7 +214,7 @@ export function roofOpeningProblems(
 
   function problemOf(asked: RoofOpening, i: number): RoofOpeningProblem | null {
     if (asked.kind === 'stair')
-      return building.roof.has.ties.includes('ceiling')
+      return building.roof.has.ties.includes('ceiling') || leavesOut(building)
         ? null
         : { code: 'stair-no-joists', path: `roof.openings.${i}.kind`, number: i + 1 }
     const mine = found.find(each => each.parting.number === i + 1)
@@ -320,7 +321,7 @@ function bayFor(
 
 export type RoofOpeningProblem = Extract<
   Problem,
-  { readonly code: `roof-opening${string}` | 'stair-no-joists' }
+  { readonly code: `roof-opening${string}` | 'stair-no-joists' | 'stair-few-trusses' }
 >
 
 /**

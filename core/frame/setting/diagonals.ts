@@ -19,7 +19,7 @@ import type { Member, Order } from '../member'
 import { SPARE } from '../square-board'
 import { behind, outlineOf } from '../truss/flat'
 import { bottomOf, madeOf } from '../truss/trusses'
-import { type Field, fieldsOf } from './field'
+import { type Field, fieldsOf } from '../roof/field'
 import { inFaces, nearby } from './rows'
 import type { SetAsk, Wanted } from './ask'
 

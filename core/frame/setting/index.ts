@@ -1,2 +1,2 @@
-export { downFace } from './field'
+export { downFace } from '../roof/field'
 export { type SetRow, setTrusses } from './set-trusses'

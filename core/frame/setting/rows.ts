@@ -6,7 +6,7 @@ import { lyingFlat } from '../square-board'
 import type { Order } from '../member'
 import { outlineOf, wayOf } from '../truss/flat'
 import { bottomOf, madeOf } from '../truss/trusses'
-import { type Field, fieldsOf } from './field'
+import { type Field, fieldsOf } from '../roof/field'
 import type { SetAsk, Wanted } from './ask'
 
 /** From a face's head down to the first board on it, mm: near the joint, and clear of the other slope's. */

@@ -4,7 +4,7 @@ import type { Stretch } from '../../trade'
 import { ridgeOf } from '../../lines'
 import type { Order } from '../member'
 import { leaningBoard } from '../roof/leaning-board'
-import { type Field, fieldOf } from './field'
+import { type Field, fieldOf } from '../roof/field'
 import { BESIDE, HEAD, nearby } from './rows'
 import type { SetAsk, Wanted } from './ask'
 

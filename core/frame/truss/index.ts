@@ -1,2 +1,3 @@
 export { fitGussets } from './fit'
 export { bottomOf, endDrop, gussetsTaken, trussOrders } from './trusses'
+export { stairFrames, stairProblems } from './stair'

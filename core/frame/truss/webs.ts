@@ -272,10 +272,10 @@ function attic(at: Between, room: BuildingTruss['room']): Webs {
     cuts: beside ? [flip(planeAcross('y', inner.from)), planeAcross('y', inner.to)] : underBoth(at),
   }
   const under: Plane = { normal: vec(0, 0, 1), offset: level }
-  const cutPosts = posts.map(post =>
-    beside
-      ? post
-      : { ...post, cuts: [...post.cuts, ...(underAt(at, post.from.y + half) > level ? [under] : [])] },
+  // under the collar, where the chords leave the posts' inner edges as high
+  const reaches = [inner.from, inner.to].map(y => underAt(at, y) > level)
+  const cutPosts = posts.map((post, i) =>
+    !beside && reaches[i] ? { ...post, cuts: [...post.cuts, under] } : post,
   )
   const faces = [at.south, at.north]
   return {

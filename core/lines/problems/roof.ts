@@ -151,7 +151,7 @@ export type RoofProblem =
     }
   | { readonly code: 'loft-no-joists' | 'loft-no-room'; readonly path: 'roof.loft' }
   | {
-      readonly code: 'stair-no-joists'
+      readonly code: 'stair-no-joists' | 'stair-few-trusses'
       readonly path: `roof.openings.${number}.kind`
       readonly number: number
     }

@@ -3,12 +3,21 @@ import type { Section } from '../../lumber'
 import { HAIR } from '../../measure'
 import { clearOf, clearOfEnds, least, onCentre, overlap, type Stretch, withLayout } from '../../trade'
 import type { Parting, RafterPlace, RoofShape } from './form'
+import { type Stood, withStairs } from './left-out'
 
 /**
  * Where the rafters or trusses of a roof with gables stand along it: at both ends, and on centre from the
  * west; trusses no nearer an end one than its gussets and theirs let them.
  */
-export function rafterPlaces({ footprint, roof }: Building, rafter: Section): Stretch[] {
+export const rafterPlaces = (building: Building, rafter: Section): readonly Stretch[] =>
+  trussesAbout(building, rafter).places
+
+/** The same, with what of trusses is left out for stairs, and why some can't be. */
+export const trussesAbout = (building: Building, rafter: Section): Stood =>
+  withStairs(building, layoutOf(building, rafter))
+
+/** At both ends, and on centre from the west. */
+function layoutOf({ footprint, roof }: Building, rafter: Section): Stretch[] {
   const t = rafter.thickness
   const apart = Math.max(t + least.clear, roof.truss?.apart ?? 0)
   const off = ({ from, to }: Stretch): boolean =>

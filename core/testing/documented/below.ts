@@ -1,28 +1,31 @@
 import fc from 'fast-check'
 import { between, length, one, orNull, group, section, side, text } from './kit'
 
+/** What lies on joists. */
+export const deck = fc.oneof(
+  group({
+    kind: fc.constant('sheets'),
+    thickness: length(9, 40, 15, 22),
+    sheet: one(
+      { length: 2438.4, width: 1219.2 },
+      { length: 2440, width: 1220 },
+      { length: 700, width: 3000 },
+    ),
+  }),
+  group({
+    kind: fc.constant('boards'),
+    section: section('5/4x6', '28x120', '1x6'),
+    gap: length(0, 30, 2, 8),
+  }),
+)
+
 /** A floor under a building so long and wide, mm. */
 export const floor = (long: number, wide: number) =>
   group(
     {
       joist: section('2x4', '2x6', '2x8', '47x150'),
       spacing: length(100, 1250, 300, 620),
-      deck: fc.oneof(
-        group({
-          kind: fc.constant('sheets'),
-          thickness: length(9, 40, 15, 22),
-          sheet: one(
-            { length: 2438.4, width: 1219.2 },
-            { length: 2440, width: 1220 },
-            { length: 700, width: 3000 },
-          ),
-        }),
-        group({
-          kind: fc.constant('boards'),
-          section: section('5/4x6', '28x120', '1x6'),
-          gap: length(0, 30, 2, 8),
-        }),
-      ),
+      deck,
     },
     {
       runs: one('width', 'length'),

@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import { deck } from './below'
 import { between, length, one, orNull, group, section, rafters, side, eave, pitch } from './kit'
 
 const ties = (most: number) =>
@@ -198,6 +199,7 @@ export const roof = (long: number, wide: number) =>
         {},
         { sub: orNull(section('2x6', '2x4', '38x140'), 2), face: orNull(section('1x6', '1x8', '22x150'), 2) },
       ),
+      loft: orNull(group({ deck }, { height: length(300, 4000, 1000, 2000) }), 4),
       openings: fc.array(
         group(
           {

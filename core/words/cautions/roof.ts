@@ -59,6 +59,8 @@ export const roofSayings = {
     'The walls under the knees bring half of the roof down on the ceiling joists. Have those, and what they stand on, checked by an engineer or the building department.',
   'trusses-far': ({ mm }) =>
     `The trusses stand ${mm('apart')} apart; chords ${mm('depth')} deep are customarily no farther than ${mm('limit')}. Space them closer, or use deeper chords.`,
+  'truss-left-out': ({ n, mm }) =>
+    `For opening ${n('number')} a truss is left out, and the roof spans ${mm('clear')} there on rungs: its neighbours carry half as much again, doubled or not. Have them, and the headers, checked with the trusses.`,
   'setting-danger': () =>
     "A truss bends sideways while it is lifted, and a row without its rows and diagonals can go over all at once. Lift by two points with enough people, let nobody stand under or climb on before it is braced, and stop in wind. Where trusses are bought, their maker's bracing sheet goes first.",
   'setting-unplanned': () =>

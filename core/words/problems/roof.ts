@@ -83,6 +83,8 @@ export const roofSentences: Sentences<RoofProblem> = {
     'Webs or chords stand where the loft would lie. Choose attic trusses, or open ones over joists, or leave the loft out.',
   'stair-no-joists': problem =>
     `Opening ${problem.number} is for a stair, and there are no ceiling joists it could open. Frame ceiling joists, or take it away.`,
+  'stair-few-trusses': problem =>
+    `Opening ${problem.number} is for a stair, and there are too few trusses for one to be left out between doubled ones. Space them closer, or take it away.`,
   'stair-no-room': (problem, { up, down }) =>
     problem.path.endsWith('at')
       ? `Opening ${problem.number} leaves no joist whole on one side. Put its middle between ${up(problem.least)} and ${down(problem.most)}.`

@@ -1,6 +1,6 @@
 import { add, dot, downOf, fallOf, meets, scale, subtract, toBuilding, vec, type Vec3 } from '../../geometry'
 import type { Member } from '../member'
-import { rafterReach } from '../roof/rafter'
+import { rafterReach } from './rafter'
 import type { RoofFace, RoofLines } from '../../lines'
 
 /**

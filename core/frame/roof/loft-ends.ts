@@ -1,0 +1,66 @@
+import { inRoof } from '../place'
+import type { Building } from '../../design'
+import { facesAcross, type RoofLines, type RoofLumber } from '../../lines'
+import { overlap, type Stretch } from '../../trade'
+import type { BuildingCut, Order } from '../member'
+import { lyingBoard } from '../square-board'
+import { bottomOf } from '../truss'
+import type { Obstacle } from './obstacle'
+import { betweenEnds, tiePlate } from './ties'
+
+/** The farthest that a deck's edge lies from what bears it, mm. */
+const EDGE = 100
+
+/** A board's stretch along the building, of one that lies across it on edge. */
+const alongOf = ({ placement: { origin, thickness }, section }: Order): Stretch => {
+  const other = origin.x + thickness.x * section.thickness
+  return { from: Math.min(origin.x, other), to: Math.max(origin.x, other) }
+}
+
+/**
+ * A joist along either end wall where a loft's deck would end with nothing under it: of the ceiling joists'
+ * section and at their level, or of the bottom chords'; on both plates, cut to the roof. None without a loft,
+ * or with nothing that it could lie on.
+ */
+export function loftEnds(
+  building: Building,
+  lumber: RoofLumber,
+  lines: RoofLines,
+  orders: readonly Order[],
+): { readonly orders: readonly Order[]; readonly taken: readonly Obstacle[] } {
+  const { loft, ties, truss } = building.roof
+  const bearing = orders.filter(({ role }) => role === 'ceiling-joist' || role === 'bottom-chord')
+  if (!loft || !bearing.length) return { orders: [], taken: [] }
+  const bottom = truss && bottomOf(lines, lumber, truss)
+  const section = (ties.ceiling && lumber.ties.ceiling) ?? lumber.bottom
+  const low = ties.ceiling ? tiePlate(lines) + ties.ceiling.height : (bottom?.low ?? 0)
+  const z = { from: low, to: low + section.depth }
+  const x = betweenEnds(building, lumber)
+  const t = section.thickness
+  const at = bearing.map(alongOf)
+  const ends = [
+    { name: 'west', s: { from: x.from, to: x.from + t }, near: { from: x.from, to: x.from + EDGE } },
+    { name: 'east', s: { from: x.to - t, to: x.to }, near: { from: x.to - EDGE, to: x.to } },
+  ].filter(({ near, s }) => !at.some(each => overlap(each, near) || overlap(each, s)))
+  return {
+    taken: ends.map(({ s }): Obstacle => ({ along: 'x', s, z })),
+    orders: ends.map(({ name, s }) => {
+      const order = lyingBoard({
+        where: inRoof('loft/joist', name),
+        role: 'ceiling-joist',
+        section,
+        along: 'y',
+        from: 0,
+        to: building.footprint.width,
+        across: s.from,
+        low,
+      })
+      const slopes = facesAcross(lines).map((face): BuildingCut => ({
+        kind: 'end',
+        name: 'slope',
+        plane: face.top,
+      }))
+      return { ...order, cuts: [...order.cuts, ...slopes] }
+    }),
+  }
+}
