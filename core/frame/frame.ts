@@ -32,7 +32,7 @@ import {
 import { type SetRow, setTrusses } from './setting'
 import { roofLumber, type SectionOf, sectionsOf } from './sections'
 import { stackLines } from './stack-lines'
-import { bottomOf, endDrop } from './truss'
+import { bottomOf } from './truss'
 import { bearingPartitions } from './walls/bearing'
 import { coverDrops } from './walls/cover-drops'
 import { type FinishAsk, finishWalls } from './walls/finish'
@@ -91,7 +91,7 @@ export function frame(asked: Design, memory: Memory = newMemory()): Frame {
     frameRoof(shape, building, lumber, bearers, underTails(building, below)),
   )
   const framed = roof.orders.length > 0
-  const drop = endDrop(building, lumber)
+  const { drop } = roof
   const profile = memory.last('profile', [roof.lines, drop], () => lowered(profileOf(roof.lines), drop))
   const rafters = framed && wallsReachRoof(building) ? profile : null
   const walls = frameWalls(building, lumber.plate, section, stack, rafters, memory)
@@ -111,7 +111,7 @@ export function frame(asked: Design, memory: Memory = newMemory()): Frame {
       lines: roof.lines,
       ground: below.ground,
       trusses: framed ? (roof.lines.faces[0]?.places ?? []).map(({ at }) => at) : [],
-      drop: endDrop(building, lumber),
+      drop,
       longest: building.walls.longest,
     },
     built,
@@ -204,7 +204,7 @@ function finishing(
     brace: section(braceOf[building.lumber.yard]),
     slat: lumber.slat,
     rafter: lumber.rafter,
-    endDrop: endDrop(building, lumber),
+    endDrop: roof.drop,
     bottom: memory.shared('bottom', building.roof.truss && bottomOf(roof.lines, lumber, building.roof.truss)),
     lines: stack,
     memory,

@@ -14,7 +14,7 @@ import {
   vec,
 } from '../../geometry'
 import type { Section } from '../../lumber'
-import { gaps, type Stretch } from '../../trade'
+import { gaps, least, type Stretch } from '../../trade'
 import { SPARE } from '../square-board'
 import type { BuildingCut, Order } from '../member'
 import {
@@ -187,6 +187,8 @@ export function places(
   const { from, to } = reach(deep)
   const [first, last] = [from + half, (tails.finish ? Math.min(to, inner.to) : to) - half]
   if (last <= first) return []
+  // a face too short for two has one
+  if ((last - first) / cos < wide + least.piece) return [(first + last) / 2]
   const count = Math.max(1, countUp((last - first) / cos / ends.spacing))
   return Array.from({ length: count + 1 }, (_, i) => first + ((last - first) * i) / count)
 }

@@ -29,7 +29,7 @@ import { faceOrders } from './rafters'
 import { beamOrders, type Heads, ridgeOrders } from './ridge-beam'
 import type { RoofFrame, Under } from './roof-frame'
 import { soffitOrders } from './soffit'
-import { fitGussets, gussetsTaken, stairFrames, stairProblems, trussOrders } from '../truss'
+import { endDrop, fitGussets, gussetsTaken, stairFrames, stairProblems, trussOrders } from '../truss'
 import { tailShapeProblems } from './tails'
 import { betweenEnds, type Pair, tieOrders, tiePlate } from './ties'
 import { wedgeOrders } from './wedges'
@@ -70,14 +70,17 @@ export function frameRoof(
     ...(fitted?.problems ?? []),
   ]
   const { lines } = laid
-  if (!laid.framed) return { lines, problems, orders: [], underLedger: Infinity, truss: building.roof.truss }
+  const drop = endDrop(building, lumber)
+  const { truss } = building.roof
+  if (!laid.framed) return { lines, problems, orders: [], underLedger: Infinity, truss, drop }
   const more = finished({ building, lumber }, lines, carried, bearers, under)
   return {
     lines,
     orders: [...carried.orders, ...more.orders],
     problems: [...problems, ...more.problems],
     underLedger: carried.underLedger,
-    truss: building.roof.truss,
+    truss,
+    drop,
   }
 }
 

@@ -17,4 +17,6 @@ export interface RoofFrame {
   readonly underLedger: number
   /** The trusses as framed; null without. */
   readonly truss: BuildingTruss | null
+  /** How far the end trusses lie under the others, square to the faces, for lookouts over them; mm. */
+  readonly drop: number
 }

@@ -143,7 +143,9 @@ export function gableStuds(
   return gablePlaces(building, wall, stud, lines, line).flatMap((at, i): WallBoard[] => {
     const foot = heightAt(wall, (at.from + at.to) / 2)
     const { shorter, longer, cuts } = endingUnder(at, line)
-    if (!hasFoot(building, wall, stud, at) || shorter - foot < least.gableStud) return []
+    // over a bottom chord nearly as thick as the studs they begin on that
+    const low = chord && chord.in > stud.depth - least.notchedStud ? Math.max(foot, chord.top) : foot
+    if (!hasFoot(building, wall, stud, at) || shorter - low < least.gableStud) return []
     const tongue = behind && runsBehind(behind, at) ? notched(building, wall, at, line, behind.rafter) : null
     return [
       {
