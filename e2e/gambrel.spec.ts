@@ -1,4 +1,17 @@
-import { choose, clean, expect, field, hand, newBuilding, take, test, type } from './fixtures'
+import {
+  add,
+  choose,
+  clean,
+  expect,
+  field,
+  hand,
+  newBuilding,
+  openDemo,
+  over,
+  take,
+  test,
+  type,
+} from './fixtures'
 
 test('a new building gets a gambrel: found four ways, its knee dragged, its headroom typed, and what can not be said', async ({
   page,
@@ -95,4 +108,63 @@ test('trusses on a gable are chosen, and their jig is read, on a phone too', asy
   await page.setViewportSize({ width: 390, height: 844 })
   await expect(list.getByText('What proves it')).toBeVisible()
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
+})
+
+test('a row of trusses is set step by step, its boards taken up, and stepped through in 3D', async ({
+  page,
+}) => {
+  await openDemo(page, 'Sallow Marsh decoy store')
+  await over(page, 'Setting').click()
+  const steps = page.getByRole('list', { name: 'Setting, step by step' })
+  await expect(steps.getByRole('listitem')).toHaveCount(6)
+  await expect(steps).toContainText('Stretch a string along the south wall')
+  await clean(page)
+  // a board of a step is a card
+  await steps.getByRole('button', { name: 'XP1', exact: true }).click()
+  await expect(page.locator('.room-card .mark').first()).toHaveText('XP1')
+
+  // spacers between the trusses, laid from the hand
+  await take(page, 'Roof', 'Setting the trusses')
+  await choose(page, 'Spacers', 'Set between two')
+  await expect(steps).toContainText('the spacers between the two')
+  await choose(page, 'On the top chords', 'Purlins flat, for good')
+  await expect(steps).toContainText('purlins flat over the chords')
+
+  // in 3D: the second truss, the third, and at the end what came down is gone
+  await steps.getByRole('button', { name: 'Stand the others, in 3D' }).click()
+  await page.locator('canvas').waitFor()
+  const order = page.getByRole('group', { name: 'Order of raising' })
+  await expect(order.getByRole('status')).toContainText('Truss 2')
+  await order.getByRole('button', { name: 'One step on' }).click()
+  await expect(order.getByRole('status')).toContainText('Truss 3')
+  await order.getByRole('button', { name: 'One step back' }).click()
+  await order.getByRole('button', { name: 'One step back' }).click()
+  await expect(order.getByRole('status')).toContainText('First truss')
+})
+
+test('a loft is laid on attic trusses, a stair leaves one out, and a loft that can not be says so', async ({
+  page,
+}) => {
+  await newBuilding(page)
+  await take(page, 'Roof')
+  await type(page, 'Pitch', '14')
+  await choose(page, 'Carried by', 'Trusses')
+  await take(page, 'Roof', 'Trusses')
+  await choose(page, 'Trusses', 'Attic: a room inside')
+  await type(page, 'Room, width', "3'")
+  await type(page, 'Room, height', "2' 6")
+  await expect(page.getByRole('alert')).toHaveCount(0)
+  await take(page, 'Roof')
+  await add(page, 'Loft')
+  await expect(page.getByRole('alert')).toHaveCount(0)
+  await expect(hand(page)).toContainText('Clear in the middle')
+  await take(page, 'Roof')
+  await add(page, 'Stair')
+  await expect(page.getByRole('alert')).toHaveCount(0)
+  await expect(hand(page)).toContainText('3\' 10 1/2" clear between them')
+  await clean(page)
+
+  await take(page, 'Roof', 'Trusses')
+  await choose(page, 'Trusses', 'King post')
+  await expect(page.getByRole('alert')).toContainText('Webs or chords stand where the loft would lie.')
 })

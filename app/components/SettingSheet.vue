@@ -39,7 +39,7 @@ function hold(mark: string): void {
     <ol class="steps" aria-label="Setting, step by step">
       <li v-for="step in steps" :key="step.name">
         <div class="head">
-          <h3>{{ step.title }}</h3>
+          <h2>{{ step.title }}</h2>
           <Button
             class="no-print"
             label="In 3D"
@@ -105,7 +105,7 @@ function hold(mark: string): void {
   justify-content: space-between;
   gap: 12px;
 }
-h3 {
+h2 {
   font-size: 1.15rem;
 }
 p {
