@@ -143,7 +143,7 @@ for (const sizes of [wide, phones])
   })
 
 test.describe('1280, 320', () => {
-  test.use({ hasTouch: true })
+  test.use({ viewport: wide[0]! })
   for (const name of demos.filter(each => !everySize.includes(each)))
     test(`${name}: nothing is cut off or off the screen, on any bench and view`, ({ page }) =>
       allAt(page, [wide[0]!, phones[1]!], name))

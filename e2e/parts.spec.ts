@@ -69,7 +69,8 @@ function onTop(selector: string): { x: number; y: number; member: string | null 
       for (let k = 0; k < 31; k++) {
         const x = box.left + box.width * (0.5 + near(i) / 32)
         const y = box.top + box.height * (0.5 + near(k) / 32)
-        if (document.elementFromPoint(x, y) === path)
+        // a click lands on whole px: just off a ring's edge is on it
+        if ([0, -1, 1].every(by => document.elementFromPoint(x, y + by) === path))
           return { x, y, member: path.getAttribute('data-member') }
       }
   }

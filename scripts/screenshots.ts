@@ -81,14 +81,12 @@ test('frame in 3D', async ({ page }) => {
   await shoot(page, 'frame')
 })
 
-test('dusk, metric', async ({ page }) => {
-  await openDemo(page, 'Sallow Marsh reed hide', 'roof')
-  await page.getByRole('button', { name: 'Plan', exact: true }).click()
-  await page.locator('path.wood[data-member="roof/hip/south-west"]').first().click()
-  await page.keyboard.press('u')
+test('the setting of a row of trusses, at dusk', async ({ page }) => {
+  await openDemo(page, 'Sallow Marsh decoy store', 'roof')
+  await page.getByRole('button', { name: 'Setting', exact: true }).click()
   await page.getByRole('button', { name: 'Dusk' }).click()
   await page.waitForTimeout(300)
-  await shoot(page, 'roof-dusk')
+  await shoot(page, 'roof-setting')
 })
 
 test('the jig of a gambrel', async ({ page }) => {

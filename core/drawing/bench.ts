@@ -15,7 +15,7 @@ export function boardOnBench(card: Card): Drawing {
     loops: card.outline.map(loop => loop.map(p => ({ x: p.along, y: p.across }))),
   }
   const { depth } = card.piece.section
-  const lines = [...ripLines(card, depth), ...underLines(card)]
+  const lines = [...ripLines(card, depth), ...underLines(card), ...card.nails.flatMap(nail)]
   const running = card.marks.map((mark): RunningMark => ({
     at: { x: mark.at, y: mark.across },
     to: null,
@@ -24,6 +24,15 @@ export function boardOnBench(card: Card): Drawing {
   }))
   return drawn(`board-${card.piece.mark}`, { patches: [patch], lines, running })
 }
+
+/** How far a nail's cross reaches each way, mm. */
+const CROSS = 5
+
+/** A nail, by a cross where it goes. */
+const nail = ({ along: x, across: y }: FlatPoint): Line[] => [
+  { from: { x: x - CROSS, y: y - CROSS }, to: { x: x + CROSS, y: y + CROSS }, ink: 'mark' },
+  { from: { x: x - CROSS, y: y + CROSS }, to: { x: x + CROSS, y: y - CROSS }, ink: 'mark' },
+]
 
 /** Edges of the face under, where the cuts go through the board aslant. */
 function underLines({ outline, under }: Card): Line[] {

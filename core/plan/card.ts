@@ -13,6 +13,7 @@ import {
 import { everyBoard, chordFace, type Member, faceOf } from '../frame'
 import { kneesOf, lowEaveOf } from '../lines'
 import { readHip, readJack } from './hips'
+import { NAIL_EDGE, nailingOf } from './nailing'
 import type { Piece } from './piece'
 import type { Plan } from './plan'
 import { bladeOf, type Stepping, stepping } from './stepping'
@@ -47,6 +48,8 @@ export interface Card {
   readonly cuts: readonly SawCut[]
   readonly stepping: Stepping | null
   readonly figures: readonly Figure[]
+  /** Where a gusset's nails go, along and across from its start; none of other boards. */
+  readonly nails: readonly FlatPoint[]
 }
 
 /** The card of a piece of the plan. */
@@ -54,8 +57,10 @@ export function cardOf(plan: Plan, piece: Piece): Card {
   const { frame, building } = plan
   const first = everyBoard(frame).find(member => member.id === piece.members[0])
   const laid = first ? layout(plan, first) : null
+  const nailing = first?.role === 'gusset' ? nailingOf(plan, first) : null
   return {
     piece,
+    nails: nailing?.spots ?? [],
     outline: outlines(piece.board, 'far'),
     under: outlines(piece.board, 'near'),
     marks: marks(piece.board),
@@ -69,6 +74,9 @@ export function cardOf(plan: Plan, piece: Piece): Card {
       ...tapers(piece),
       ...props(plan, piece),
       ...(first ? studs(plan, first) : []),
+      ...(nailing
+        ? [figure('nails', nailing.spots.length, { ends: nailing.ends, edge: NAIL_EDGE }, 'count')]
+        : []),
     ],
   }
 }

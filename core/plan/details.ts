@@ -37,6 +37,7 @@ const making: readonly FigureName[] = [
   'thick-end',
   'wild',
   'vents',
+  'nails',
 ]
 
 export function detailsOf(plan: Plan, piece: Piece): PieceDetails {

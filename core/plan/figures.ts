@@ -40,6 +40,7 @@ export type FigureName =
   | 'common-difference'
   | 'wild'
   | 'vents'
+  | 'nails'
   | 'prop'
   | 'thin-end'
   | 'thick-end'

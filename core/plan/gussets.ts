@@ -2,21 +2,7 @@ import type { Building } from '../design'
 import { type Frame, trussOf } from '../frame'
 import { countUp, FOOT } from '../measure'
 import { count, type Loose } from './loose-item'
-
-/** Ends of members that a gusset on a joint is nailed to: a chord that runs through it has two. */
-const endsAt: Readonly<Record<string, number>> = {
-  heel: 2,
-  knee: 2,
-  king: 3,
-  queen: 3,
-  'queen-head': 4,
-  foot: 4,
-  chord: 3,
-  post: 3,
-  'post-head': 4,
-}
-/** At a ridge two chords end, and what webs run up to them. */
-const atRidge: Partial<Record<string, number>> = { 'king-post': 3, 'w-web': 4 }
+import { type Nailing, nailingOf } from './nailing'
 
 /**
  * A tube of construction adhesive, 10 oz or 300 ml, lays a bead a quarter of an inch wide so long, mm: 30 ft
@@ -27,20 +13,34 @@ const TUBE = 30 * FOOT
 const BEADS = 2
 
 /** Nails and adhesive of a roof's gussets; nothing where it has none. */
-export function gussetsOf({ roof: { truss } }: Building, { members }: Frame): Loose[] {
+export function gussetsOf(building: Building, frame: Frame): Loose[] {
+  const { truss } = building.roof
   if (!truss) return []
-  const gussets = members.filter(({ role, where }) => role === 'gusset' && trussOf(where) !== null)
-  const ends = gussets.reduce((sum, { where }) => {
-    const joint = String(where.run[0])
-    return sum + (joint === 'ridge' ? (atRidge[truss.kind] ?? 2) : (endsAt[joint] ?? 2))
-  }, 0)
+  const gussets = frame.members.filter(({ role, where }) => role === 'gusset' && trussOf(where) !== null)
+  // on the trusses between the end ones gussets of one joint are alike, and so on both faces
+  const last = Math.max(...gussets.map(({ where }) => trussOf(where) ?? 0))
+  const known = new Map<string, Nailing>()
+  const nailings = gussets.map(gusset => {
+    const number = trussOf(gusset.where)
+    const key = `${gusset.where.run.slice(0, -1).join('/')} ${number === 1 || number === last}`
+    const found = known.get(key) ?? nailingOf({ building, frame }, gusset)
+    known.set(key, found)
+    return found
+  })
+  const sum = (value: (each: Nailing) => number): number =>
+    nailings.reduce((all, each) => all + value(each), 0)
+  const ends = sum(each => each.ends)
   const bead = ends * BEADS * truss.gusset.leg
   return [
-    count('gusset-nails', ends * truss.gusset.nails, {
-      gussets: gussets.length,
-      ends,
-      each: truss.gusset.nails,
-    }),
+    count(
+      'gusset-nails',
+      sum(({ spots }) => spots.length),
+      {
+        gussets: gussets.length,
+        ends,
+        each: truss.gusset.nails,
+      },
+    ),
     count('gusset-glue', countUp(bead / TUBE), { bead, beads: BEADS, leg: truss.gusset.leg, tube: TUBE }),
   ]
 }

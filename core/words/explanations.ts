@@ -71,6 +71,8 @@ const explanations: Readonly<Record<FigureName, (say: Explaining) => string>> = 
   'thin-end': () => 'Its depth at the low end. Draw a line from it to the thick end and cut along that.',
   'thick-end': ({ mm }) =>
     `Its depth at the high end: ${mm('by')} more than at the thin one, over ${mm('length')}.`,
+  nails: ({ n, mm }) =>
+    `In each of the ${n('ends')} ends of members under it, in two rows a quarter of their depth off their middles, no nearer than ${mm('edge')} to an edge of either: the crosses.`,
   vents: ({ n, mm, units }) =>
     `Drill them ${mm('hole')} wide in the middle of the height, evenly along the block; a block's holes leave ${units === 'imperial' ? `${(n('area') / 645.16).toFixed(1)} in²` : `${Math.round(n('area') / 100)} cm²`} free. Cover them with mesh.`,
   weight: ({ n, units }) =>

@@ -29,6 +29,7 @@ export const figureNames: Record<FigureName, string> = {
   'common-difference': 'Common difference',
   wild: 'Left long by',
   vents: 'Holes for air',
+  nails: 'Nails, a face',
   prop: 'Temporary posts',
 }
 

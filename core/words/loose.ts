@@ -61,7 +61,7 @@ const rules: Readonly<Record<LooseCode, (say: LooseSay) => string>> = {
   siding: ({ n, mm }) =>
     `${n('rows')} rows of which ${mm('exposure')} shows, ${mm('length')} end to end with openings left out, and ${n('waste')} % for ends, in boards of ${mm('stock')}.`,
   'gusset-nails': ({ n }) =>
-    `${n('each')} in each of the ${n('ends')} ends of members that ${n('gussets')} gussets lie on, in two rows, no nearer an edge than half an inch (12 mm).`,
+    `${n('each')} in each of the ${n('ends')} ends of members that ${n('gussets')} gussets lie on, in two rows, no nearer an edge than half an inch (12 mm); each gusset's card shows where.`,
   'gusset-glue': ({ n, mm }) =>
     `${n('beads')} beads along each of those ends, ${mm('leg')} long, at ${mm('tube')} from a tube of 10 oz or 300 ml.`,
   nails: ({ n }) =>
