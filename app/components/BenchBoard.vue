@@ -8,6 +8,9 @@ const bench = useBench()
 const box = useTemplateRef<HTMLElement>('box')
 const { width } = useElementSize(box)
 const drawing = computed(() => boardOnBench(props.card))
+/** What falls off, dashed under the wood; and nails, on it. */
+const off = computed(() => drawing.value.lines.filter(({ ink }) => ink !== 'mark'))
+const nails = computed(() => drawing.value.lines.filter(({ ink }) => ink === 'mark'))
 const units = computed(() => bench.design?.units ?? 'imperial')
 const wide = computed(() => Math.max(260, width.value))
 const margins = { left: 14, right: 14, top: 10, bottom: 0 }
@@ -91,7 +94,7 @@ const name = useId()
       :aria-label="`The board as it lies on the bench, marks from its long point: ${running.map(each => each.text).join(', ')}`"
     >
       <path
-        v-for="(line, i) in drawing.lines"
+        v-for="(line, i) in off"
         :key="i"
         class="off"
         :d="`M${px(fit.at(line.from).x)} ${px(fit.at(line.from).y)}L${px(fit.at(line.to).x)} ${px(fit.at(line.to).y)}`"
@@ -102,6 +105,12 @@ const name = useId()
         class="wood"
         fill-rule="evenodd"
         :d="pathOf(patch.loops, fit.at)"
+      />
+      <path
+        v-for="(line, i) in nails"
+        :key="`n${i}`"
+        class="tick"
+        :d="`M${px(fit.at(line.from).x)} ${px(fit.at(line.from).y)}L${px(fit.at(line.to).x)} ${px(fit.at(line.to).y)}`"
       />
       <g v-for="each in running" :key="each.text">
         <path
@@ -135,7 +144,7 @@ const name = useId()
       </clipPath>
       <g :clip-path="`url(#${name}-${k})`">
         <path
-          v-for="(line, i) in drawing.lines"
+          v-for="(line, i) in off"
           :key="i"
           class="off"
           :d="`M${px(part.at(line.from).x)} ${px(part.at(line.from).y)}L${px(part.at(line.to).x)} ${px(part.at(line.to).y)}`"

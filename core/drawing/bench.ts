@@ -49,9 +49,10 @@ function underLines({ outline, under }: Card): Line[] {
   )
 }
 
-/** The blank's own outline beside the cut one: what falls off. */
+/** The blank's own outline beside the cut one: what falls off; but of a sheet that several come out of. */
 function ripLines(card: Card, depth: number): Line[] {
-  const { length } = card.piece
+  const { length, width, section } = card.piece
+  if (section.kind === 'sheet' && width < depth / 2) return []
   return [0, depth].map((y): Line => ({ from: { x: 0, y }, to: { x: length, y }, ink: 'behind' }))
 }
 
