@@ -1,8 +1,8 @@
 import { inRoof } from '../place'
 import type { Building } from '../../design'
 import { facesAcross, type RoofLines, type RoofLumber } from '../../lines'
-import { overlap, type Stretch } from '../../trade'
-import type { BuildingCut, Order } from '../member'
+import { overlap } from '../../trade'
+import { boxOfOrder, type BuildingCut, type Order } from '../member'
 import { lyingBoard } from '../square-board'
 import { bottomOf } from '../truss'
 import type { Obstacle } from './obstacle'
@@ -10,12 +10,6 @@ import { betweenEnds, tiePlate } from './ties'
 
 /** The farthest that a deck's edge lies from what bears it, mm. */
 const EDGE = 100
-
-/** A board's stretch along the building, of one that lies across it on edge. */
-const alongOf = ({ placement: { origin, thickness }, section }: Order): Stretch => {
-  const other = origin.x + thickness.x * section.thickness
-  return { from: Math.min(origin.x, other), to: Math.max(origin.x, other) }
-}
 
 /**
  * A joist along either end wall where a loft's deck would end with nothing under it: of the ceiling joists'
@@ -37,7 +31,7 @@ export function loftEnds(
   const z = { from: low, to: low + section.depth }
   const x = betweenEnds(building, lumber)
   const t = section.thickness
-  const at = bearing.map(alongOf)
+  const at = bearing.map(order => boxOfOrder(order, 'x'))
   const ends = [
     { name: 'west', s: { from: x.from, to: x.from + t }, near: { from: x.from, to: x.from + EDGE } },
     { name: 'east', s: { from: x.to - t, to: x.to }, near: { from: x.to - EDGE, to: x.to } },
