@@ -61,6 +61,8 @@ const shown = computed(() => {
 const done = computed(() =>
   pieces.value.filter(piece => bench.cutState(piece) === 'yes').reduce((sum, piece) => sum + piece.count, 0),
 )
+/** All that is sawn, what comes down again too. */
+const sawn = computed(() => pieces.value.reduce((sum, piece) => sum + piece.count, 0))
 
 const takeUp = (row: SawRow): void => bench.takeUp(row.piece)
 /** Why the list is empty. */
@@ -136,7 +138,7 @@ function leaveFind(event: KeyboardEvent): void {
         @click="savePlan"
       />
       <Button v-if="narrow" :label="one ? 'List' : 'One card at a time'" @click="one = !one" />
-      <span class="done figures">{{ done }} of {{ bench.plan?.totals.pieces ?? 0 }} cut</span>
+      <span class="done figures">{{ done }} of {{ sawn }} cut</span>
     </div>
     <ProblemLine />
     <div v-if="narrow && one" class="one">

@@ -1,4 +1,5 @@
-import { defaultSetting, usualFlatPurlins, withEdit } from '../../core/design'
+import { defaultSetting, STRAIGHT_BRACES, usualFlatPurlins, withEdit } from '../../core/design'
+import { sayLength } from '../../core/words'
 import { act, type At, boardOrNone, choice, head, length, lengths, onOff, type Row, say } from './row'
 
 /** Whether it is planned here how they are set. */
@@ -29,7 +30,9 @@ export function setting(at: At): Row[] {
       { value: 'north', label: 'The north wall' },
     ]),
     ...length(at, 'roof.truss.setting.braces'),
-    say(`The straight wall has a brace every 8 ft or 2,440 mm; the ${other} wall as typed.`),
+    say(
+      `The straight wall has a brace every ${sayLength(STRAIGHT_BRACES, at.units)}; the ${other} wall as typed.`,
+    ),
     head('Trusses'),
     choice(at, 'roof.truss.setting.first', [
       { value: 'strongbacks', label: 'Strongbacks on the gable' },

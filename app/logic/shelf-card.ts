@@ -26,7 +26,8 @@ export function shelfCard(design: Design): ShelfCard {
     picture: sectionSketch(plan, 96, 64),
     size: `${sayLength(length, design.units)} × ${sayLength(width, design.units)}`,
     roof: shapeOf(design).label,
-    pieces: plan.totals.pieces,
+    // all that is sawn, what comes down again too
+    pieces: plan.totals.pieces + plan.totals.temporary.pieces,
     cut: plan.pieces.reduce(
       (sum, piece) => sum + piece.members.filter(id => ticked.get(id) === shapeText(piece)).length,
       0,

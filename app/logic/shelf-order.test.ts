@@ -39,3 +39,13 @@ test('what the shelf says of a design is what its plan says, and counts what is 
   expect(card.picture).toMatch(/^M/)
   expect(card.cautions).toBeGreaterThan(0)
 })
+
+test('a design with every board ticked is wholly cut, what comes down again with it', () => {
+  const read = parseDesign(readFileSync('demo/decoy-store.json', 'utf8'))
+  if (!read.ok) throw new Error('not valid')
+  const made = planOf(read.design)
+  expect(made.totals.temporary.pieces).toBeGreaterThan(0)
+  const cut = made.pieces.flatMap(piece => piece.members.map(member => ({ member, shape: shapeText(piece) })))
+  const card = shelfCard({ ...read.design, cut })
+  expect(card.cut).toBe(card.pieces)
+})

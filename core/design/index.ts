@@ -103,6 +103,7 @@ export {
   type Setting,
   type SpacerKind,
   spacerKinds,
+  STRAIGHT_BRACES,
   usualFlatPurlins,
 } from './setting'
 export {

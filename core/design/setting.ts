@@ -55,6 +55,9 @@ export const defaultSetting: Setting = {
   purlins: null,
 }
 
+/** Between braces of the wall that is held to a string, mm: 8 ft (common practice, no source). */
+export const STRAIGHT_BRACES = 8 * FOOT
+
 /** Between flat purlins where they are asked for, mm: 4 ft (common practice, no source). */
 export const usualFlatPurlins = { imperial: 4 * FOOT, metric: 1200 } as const
 

@@ -126,6 +126,11 @@ export function cutListText(plan: Plan, order: ListOrder = 'section'): string {
     ...lines,
     '',
     `${totals.pieces} pieces, ${sayLongLength(totals.length, units)}, ${wood}, ${totals.sheets ? `${totals.sheets} sheets, ` : ''}${sayWeight(totals.weight, units)}`,
+    ...(totals.temporary.pieces
+      ? [
+          `Besides those ${totals.temporary.pieces} pieces, ${sayLongLength(totals.temporary.length, units)}, that trusses are set with and that come down again`,
+        ]
+      : []),
     ...section(
       'Loose',
       plan.loose.map(item => `${sayLoose(item, units).name}: ${sayLoose(item, units).value}`),

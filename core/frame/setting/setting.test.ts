@@ -3,6 +3,7 @@ import fc from 'fast-check'
 import { cautionsOf } from '../../check'
 import { type Design, newDesign, readDesign, type Setting } from '../../design'
 import { FOOT, INCH } from '../../measure'
+import { cutListText } from '../../output'
 import { plan, raising, settingOf, standTogether } from '../../plan'
 import { runs } from '../../testing/designs'
 import { clashes, touching } from '../../testing/solids'
@@ -259,6 +260,8 @@ describe('the order', () => {
     expect(made.totals.temporary.pieces).toBe(made.frame.temporary.length)
     for (const { id } of made.frame.temporary)
       expect(made.pieces.some(({ members }) => members.includes(id))).toBe(true)
+    expect(cutListText(made)).toContain(`Besides those ${made.frame.temporary.length} pieces`)
+    expect(cutListText(bare)).not.toContain('Besides those')
     expect(bare.totals.temporary).toEqual({ pieces: 0, length: 0 })
     expect(cautionsOf(bare).map(({ code }) => code)).toContain('setting-unplanned')
     expect(cautionsOf(made).map(({ code }) => code)).toContain('setting-danger')

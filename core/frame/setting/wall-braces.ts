@@ -1,12 +1,10 @@
 import { inSetting, isOfWall } from '../place'
 import { add, cross, dot, place, type Plane, planeAt, scale, subtract, unit, vec } from '../../geometry'
+import { STRAIGHT_BRACES } from '../../design'
 import { FOOT } from '../../measure'
 import { boxOf, type Member, type Order } from '../member'
 import { SPARE } from '../square-board'
 import type { SetAsk, Wanted } from './ask'
-
-/** Between braces of the wall that is held to a string, mm: common practice, no source. */
-const STRAIGHT = 8 * FOOT
 
 /** From the end of a wall to its first brace, at most, mm. */
 const FROM_END = 4 * FOOT
@@ -24,7 +22,7 @@ export function* wallBraces(ask: SetAsk): Generator<Wanted> {
   const { building, setting } = ask
   const { length } = building.footprint
   for (const side of [setting.straight, setting.straight === 'south' ? 'north' : 'south'] as const) {
-    const apart = side === setting.straight ? STRAIGHT : setting.braces
+    const apart = side === setting.straight ? STRAIGHT_BRACES : setting.braces
     const n = Math.max(length > 2 * FROM_END ? 1 : 0, Math.ceil((length - 2 * FROM_END) / apart))
     const wanted =
       n === 0
