@@ -128,13 +128,14 @@ export function frame(asked: Design, memory: Memory = newMemory()): Frame {
     problems: once([
       ...below.problems,
       ...walls.problems,
+      ...finished.problems,
       ...roof.problems,
       ...loft.problems,
       ...unmet,
       ...refusedProblems(refused),
     ]),
     walls: walls.walls,
-    openings: walls.openings,
+    openings: withGables(walls.openings, finished.openings),
     looseJoints: finished.loose,
     braces: finished.braces,
     roof: roof.lines,
@@ -200,6 +201,7 @@ function finishing(
 ): FinishAsk {
   return {
     building,
+    section,
     stud: lumber.plate,
     brace: section(braceOf[building.lumber.yard]),
     slat: lumber.slat,
@@ -218,6 +220,15 @@ function finishing(
     drop: coverDrops(building, below.floor),
   }
 }
+
+/** The openings of walls, and those of the gables over them. */
+const withGables = (
+  walls: PerWall<readonly RoughOpening[]>,
+  gables: PerWall<readonly RoughOpening[]>,
+): Frame['openings'] => ({
+  ...walls,
+  ...Object.fromEntries(sideNames.map(side => [side, [...walls[side], ...gables[side]]])),
+})
 
 /** What diagonals are sawn from (common practice, no source). */
 const braceOf = { imperial: '1x4', metric: '22x100' } as const

@@ -24,6 +24,7 @@ function stands({ in: within, of, run }: MemberPlace, { walls, roof, floor, open
     case 'gable':
       return within === 'walls' && names.includes(of.id)
     case 'opening':
+    case 'gable-opening':
       return within === 'walls' && !!openings[of.id]?.some(({ number }) => number === of.number - 1)
     case 'floor-frame':
       return within === 'floor' && !!floor?.bays.some(({ frame }) => frame === of.id)

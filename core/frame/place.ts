@@ -18,13 +18,13 @@ export interface MemberPlace {
 }
 
 /**
- * What a board is a part of: a wall, what stands on a wall in the gable, a wall's opening; one of two frames
- * of a floor; a face of the roof, an edge of it, a truss or an opening of it, or what its trusses are set
- * with. `spelled` is what ids say for a face.
+ * What a board is a part of: a wall, what stands on a wall in the gable, a wall's opening, or one in the
+ * gable over it; one of two frames of a floor; a face of the roof, an edge of it, a truss or an opening of
+ * it, or what its trusses are set with. `spelled` is what ids say for a face.
  */
 export type PlaceOf =
   | { readonly kind: 'wall' | 'gable'; readonly id: WallId }
-  | { readonly kind: 'opening'; readonly id: WallId; readonly number: number }
+  | { readonly kind: 'opening' | 'gable-opening'; readonly id: WallId; readonly number: number }
   | { readonly kind: 'floor-frame'; readonly id: FloorFrameName }
   | { readonly kind: 'face'; readonly id: FaceId; readonly spelled: string }
   | { readonly kind: 'edge'; readonly id: string }
@@ -50,6 +50,8 @@ export const ofGable = (id: WallId, name: string, ...run: Run): MemberPlace =>
   place('walls', { kind: 'gable', id }, name, run)
 export const ofOpening = (id: WallId, number: number, name: string, ...run: Run): MemberPlace =>
   place('walls', { kind: 'opening', id, number }, name, run)
+export const ofGableOpening = (id: WallId, number: number, name: string, ...run: Run): MemberPlace =>
+  place('walls', { kind: 'gable-opening', id, number }, name, run)
 export const ofFace = ({ id, name: spelled }: RoofFace, name: string, ...run: Run): MemberPlace =>
   place('roof', { kind: 'face', id, spelled }, name, run)
 /** What carries a face: of a roof's only face, ids say it of the roof. */
@@ -91,6 +93,7 @@ function spelled(of: PlaceOf | null): string {
     case 'gable':
       return `${of.id}/gable/`
     case 'opening':
+    case 'gable-opening':
       return `${of.id}/opening/${of.number}/`
     case 'truss':
       return `truss/${of.number}/`
@@ -122,7 +125,9 @@ export const named = (where: MemberPlace): Placed => ({ id: idOf(where), where }
  * The wall that something belongs to: its frame, its openings, its gable or its skin; null of other things.
  */
 export const wallOf = ({ of }: MemberPlace): WallId | null =>
-  of?.kind === 'wall' || of?.kind === 'gable' || of?.kind === 'opening' ? of.id : null
+  of?.kind === 'wall' || of?.kind === 'gable' || of?.kind === 'opening' || of?.kind === 'gable-opening'
+    ? of.id
+    : null
 
 /** Whether something belongs to a wall. */
 export const isOfWall = (where: MemberPlace, name: WallId): boolean => wallOf(where) === name
@@ -134,7 +139,8 @@ export function isOfPartition(where: MemberPlace): boolean {
 }
 
 /** Whether it stands on a wall's plates, under the roof. */
-export const isInGable = ({ of }: MemberPlace): boolean => of?.kind === 'gable'
+export const isInGable = ({ of }: MemberPlace): boolean =>
+  of?.kind === 'gable' || of?.kind === 'gable-opening'
 
 /** The roof's face that something belongs to; null of other things. */
 export const faceOf = ({ of }: MemberPlace): FaceId | null => (of?.kind === 'face' ? of.id : null)

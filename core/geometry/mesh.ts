@@ -1,4 +1,4 @@
-import { TOUCHING } from '../measure'
+import { BENT, TOUCHING } from '../measure'
 import earcut from 'earcut'
 import type { ShellFace } from './shell'
 import { cross, dot, unit, type Vec3, vec } from './vector'
@@ -54,11 +54,18 @@ function cells(value: number): readonly number[] {
 /** Microns. */
 const BETWEEN = TOUCHING
 
-/** Corners in their plane's own two directions, anticlockwise kept. */
+/**
+ * Corners in their plane's own two directions, anticlockwise kept, the plane bent so that no three lie in
+ * line: one in line with two others would be left out of the triangles beside it, and an edge have a triangle
+ * on one side alone.
+ */
 function flatten(points: readonly Vec3[], normal: Vec3): number[] {
   const right = unit(cross(Math.abs(normal.x) < 0.9 ? vec(1, 0, 0) : vec(0, 1, 0), normal))
   const up = cross(normal, right)
-  return points.flatMap(p => [dot(p, right), dot(p, up)])
+  return points.flatMap(p => {
+    const [x, y] = [dot(p, right), dot(p, up)]
+    return [x + BENT * y * y, y + BENT * x * x]
+  })
 }
 
 /** Volume in mm³ enclosed by a mesh, by signed tetrahedra. */

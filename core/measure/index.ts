@@ -14,6 +14,7 @@ export {
   NO_TURN,
   ON_MARK,
   ON_PLANE,
+  BENT,
   ONE_READING,
   PARALLEL,
   SAME_ANGLE,

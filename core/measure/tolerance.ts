@@ -91,3 +91,6 @@ export const countUp = (share: number): number => Math.ceil(share - WHOLE)
 
 /** The greatest whole number of them that a share holds. */
 export const countDown = (share: number): number => Math.floor(share + WHOLE)
+
+/** Per mm: how much a face's plane is bent while it is parted into triangles. */
+export const BENT = 1e-10

@@ -1,7 +1,16 @@
 import type { Stretch } from '../trade'
 import { ONE_READING, TOUCHING } from '../measure'
 import { standsOnDeck } from '../design'
-import { type Bay, type Frame, type Member, boxOf, type WallName, isOfFrame, isOfWall } from '../frame'
+import {
+  type Bay,
+  type Frame,
+  type Member,
+  boxOf,
+  isInGable,
+  type WallName,
+  isOfFrame,
+  isOfWall,
+} from '../frame'
 import { toBuilding, type Vec3 } from '../geometry'
 
 /**
@@ -60,8 +69,11 @@ export function platePair(frame: Frame, name: WallName): MarkedPair {
   const wall = frame.walls.find(each => each.name === name)
   if (!wall) return { ...unmarked, boards: 2 }
   const all = uprightsOf(frame, name)
-  // over an opening stands what a raked wall's bottom plate has no mark of
-  const standing = wall.raked ? all.filter(({ where }) => where.name !== 'over') : all
+  const foot = footOf(frame, name)
+  // what stands on a header is not on a raked wall's bottom plate; its jacks are on no plate
+  const standing = all.filter(
+    member => (!wall.raked && member.role !== 'jack') || stretchOf(member, 'z').from < foot + TOUCHING,
+  )
   const pair = pairOf(standing, wall.along, wall.from, wall.to, member =>
     member.where.name === 'nailer' ? 'N' : (upright[member.role] ?? 'X'),
   )
@@ -105,7 +117,11 @@ export function platePair(frame: Frame, name: WallName): MarkedPair {
 const unmarked = { length: 0, marks: [], end: 'low', cutOuts: [], joints: [], step: null } as const
 
 const uprightsOf = (frame: Frame, name: WallName): Member[] =>
-  frame.members.filter(({ where, role }) => role in upright && isOfWall(where, name))
+  frame.members.filter(({ where, role }) => role in upright && isOfWall(where, name) && !isInGable(where))
+
+/** What a wall's studs stand on: the top of its bottom plate, or what its posts do, mm. */
+const footOf = (frame: Frame, name: WallName): number =>
+  Math.min(...uprightsOf(frame, name).map(member => stretchOf(member, 'z').from))
 
 /**
  * Marks for the plates of a raked wall's slopes, along the plate; read off what ends under them. None of a

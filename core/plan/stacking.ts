@@ -1,6 +1,15 @@
 import { eavesOf } from '../lines'
 import { isSide } from '../design'
-import { chordFace, faceOf, isOfFrame, isOfWall, type Member, type Wall, type WallName } from '../frame'
+import {
+  chordFace,
+  faceOf,
+  isInGable,
+  isOfFrame,
+  isOfWall,
+  type Member,
+  type Wall,
+  type WallName,
+} from '../frame'
 import { INCH } from '../measure'
 import { type MarkedPair, pairOf, stretchOf } from './marked-pair'
 import type { Plan } from './plan'
@@ -54,7 +63,8 @@ export function stackingOf(
   }
   const studs = frame.members
     .filter(
-      ({ where, role }) => isOfWall(where, wall.name) && ['stud', 'king', 'jack', 'cripple'].includes(role),
+      ({ where, role }) =>
+        isOfWall(where, wall.name) && !isInGable(where) && ['stud', 'king', 'jack', 'cripple'].includes(role),
     )
     .map(middle)
   const read = (members: readonly Member[]): Stacked[] =>

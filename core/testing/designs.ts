@@ -350,16 +350,35 @@ const wallOpenings: fc.Arbitrary<WallOpening[]> = fc
       height: between(250, 2100),
       section: fc.constantFrom('2x4', '2x6', '38x140', '2x10'),
       plies: fc.constantFrom(1 as const, 2 as const, 3 as const),
+      over: fc.option(fc.record({ share: fc.constantFrom(1, 1, 0.7, 0.4), up: between(-20, 260) }), {
+        freq: 4,
+      }),
     }),
     { maxLength: 6 },
   )
   .map(list =>
-    list.map(({ wall, kind, at, foot, width, height, section, plies }): WallOpening => ({
-      ...usualOpening(wall, kind, at, 'imperial'),
-      foot: standsOnDeck(kind) ? 0 : foot,
-      unit: { width, height },
-      header: { section, plies },
-    })),
+    list.flatMap(({ wall, kind, at, foot, width, height, section, plies, over }): WallOpening[] => {
+      const usual = usualOpening(wall, kind, at, 'imperial')
+      const one: WallOpening = {
+        ...usual,
+        foot: standsOnDeck(kind) ? 0 : foot,
+        unit: { width, height },
+        header: { section, plies },
+      }
+      if (!over) return [one]
+      // another over it, as wide as it or narrower
+      const head = one.foot + height + one.clearance.height + 140
+      const wide = width + one.clearance.width
+      return [
+        one,
+        {
+          ...one,
+          kind: 'window',
+          foot: Math.max(0, head + over.up),
+          unit: { width: wide * over.share - one.clearance.width, height: height / 3 },
+        },
+      ]
+    }),
   )
 
 /** Random partitions, some where they can't be. */

@@ -66,7 +66,7 @@ export function toldNumbers(asked: Problem, design: Design): [string, number][] 
   if (most !== null) told.push(['most', typed(most, design, 'down')])
   if (below !== null) told.push(['below', typed(below, design, 'down')])
   if (above !== null) told.push(['above', typed(above, design, 'up')])
-  for (const key of ['square', 'height']) {
+  for (const key of ['square', 'height', 'floor']) {
     const value = number(problem, key)
     if (value !== null) told.push([key, typed(value, design)])
   }

@@ -175,23 +175,29 @@ export function outermost(
  * Level distances along the fall where boards across the ends lie: near the head and the tail, and as evenly
  * between as keeps them within the spacing along the slope.
  */
-export function places(
-  { roof: { ends, tails } }: Building,
-  wide: number,
-  deep: number,
-  { roofTop, reach, inner }: Flank,
-): number[] {
-  const cos = roofTop.normal.z
+export function places(building: Building, wide: number, deep: number, flank: Flank): number[] {
+  const { ends } = building.roof
+  const cos = flank.roofTop.normal.z
   // along the slope, as its level part
   const half = (wide / 2 + gaps.slopeEnds) * cos
-  const { from, to } = reach(deep)
-  const [first, last] = [from + half, (tails.finish ? Math.min(to, inner.to) : to) - half]
+  const { from, to } = besideFinish(building, flank, flank.reach(deep))
+  const [first, last] = [from + half, to - half]
   if (last <= first) return []
   // a face too short for two has one
   if ((last - first) / cos < wide + least.piece) return [(first + last) / 2]
   const count = Math.max(1, countUp((last - first) / cos / ends.spacing))
   return Array.from({ length: count + 1 }, (_, i) => first + ((last - first) * i) / count)
 }
+
+/** What of a stretch down a slope boards let into its tails leave. */
+export const besideFinish = (
+  { roof: { tails } }: Building,
+  { inner, name }: Flank,
+  { from, to }: Stretch,
+): Stretch =>
+  tails.finish
+    ? { from: name === 'slope' ? Math.max(from, inner.from) : from, to: Math.min(to, inner.to) }
+    : { from, to }
 
 /** The point of a slope's plane a level distance along its fall. */
 export function pointAt({ roofTop }: Flank, at: number) {

@@ -7,7 +7,17 @@ import type { Section } from '../../lumber'
 import { gaps, least, type Stretch } from '../../trade'
 import type { BuildingCut, Order } from '../member'
 import type { RoofFace, RoofLines, RoofLumber } from '../../lines'
-import { type End, type Flank, flanksOf, outermost, places, pointAt, across, raftersOf } from './flank'
+import {
+  besideFinish,
+  type End,
+  type Flank,
+  flanksOf,
+  outermost,
+  places,
+  pointAt,
+  across,
+  raftersOf,
+} from './flank'
 
 /** Cuts that lookouts take out of a slope's end rafters. */
 export function lookoutCuts(
@@ -74,9 +84,12 @@ export function lookouts(
 /** Where lookouts lie: clear of blocks over the plates, where there are some. */
 function lookoutPlaces(building: Building, { lookout, rafter }: RoofLumber, flank: Flank): number[] {
   const wide = (lookout.depth / 2) * flank.roofTop.normal.z
+  const free = besideFinish(building, flank, { from: -Infinity, to: Infinity })
   const sound = (at: number): boolean =>
+    at - wide > free.from &&
+    at + wide < free.to &&
     woodAt(flank, at - wide, at + wide) - lookout.thickness >=
-    Math.min(lookout.thickness, least.underLookoutLeft)
+      Math.min(lookout.thickness, least.underLookoutLeft)
   const all = places(building, lookout.depth, lookout.thickness, flank).flatMap(at => nearestSound(at, sound))
   if (building.roof.blocking.plate === 'none') return all
   const room = lookout.depth / 2 + rafter.depth

@@ -31,7 +31,12 @@ export interface CoverAsk {
   readonly eave: Eave | null
   /** Lowest the sheets may begin below the deck, mm. */
   readonly drop: number
-  readonly gable: { readonly studs: readonly WallBoard[]; readonly line: Profile } | null
+  readonly gable: {
+    readonly studs: readonly WallBoard[]
+    readonly line: Profile
+    /** The gable's own openings. */
+    readonly rough: FramedWall['rough']
+  } | null
 }
 
 /** How far a row reaches along a wall of level plates: above the lower of two, over the higher part alone. */
@@ -104,7 +109,7 @@ export function rowsOf({ from, to }: Stretch, { sheet, way }: Sheathing, lowest:
   return Array.from({ length: count }, (_, i) => ({ from: level(i), to: level(i + 1) }))
 }
 
-export const openingHoles = ({ rough }: FramedWall): Rect[] =>
+export const openingHoles = ({ rough }: Pick<FramedWall, 'rough'>): Rect[] =>
   rough.map(({ s, z }) => ({ x0: s.from, x1: s.to, y0: z.from, y1: z.to }))
 
 /** What the tails take out of sheets that reach to the plate's top. */

@@ -1,6 +1,6 @@
 import { isInGable } from '../place'
 import type { CoverAsk } from './cover'
-import { type Eave, eaveOver, loweredLines, type Profile, type RoofLines } from '../../lines'
+import { type Eave, eaveOver, loweredLines, type Problem, type Profile, type RoofLines } from '../../lines'
 import type { Stretch } from '../../trade'
 import { HAIR } from '../../measure'
 import { type Building, isSide, type SideName, usualSheathing } from '../../design'
@@ -10,15 +10,18 @@ import type { Order } from '../member'
 import type { Memory } from '../memory'
 import { type WallBoard, wallOrder } from './board'
 import { type Braced, braceWall } from './bracing'
-import { behindOf, type EndChord, gableStuds } from './gable-studs'
+import { behindOf, type EndChord, gableFrame, type GableFrame } from './gable-studs'
+import type { RoughOpening } from './openings'
 import type { StackLines } from './places'
 import { sheatheWall } from './sheathing'
 import { slatWall } from './slats'
+import type { PerWall } from './wall'
 import type { FramedWall } from './walls'
 
 /** Sections and lines of the building that walls are finished with. */
 export interface FinishAsk {
   readonly building: Building
+  readonly section: (name: string) => Section
   readonly stud: Section
   readonly brace: Section
   readonly slat: Section
@@ -44,10 +47,12 @@ export interface FinishAsk {
 
 /**
  * All boards of the walls, gables and sheets; `loose` counts the plumb joints of each wall's sheets with no
- * stud behind them, `braces` its diagonals.
+ * stud behind them, `braces` its diagonals; and the openings of the gables, by their wall.
  */
 export interface FinishedWalls {
   readonly orders: readonly Order[]
+  readonly openings: PerWall<readonly RoughOpening[]>
+  readonly problems: readonly Problem[]
   readonly loose: Readonly<Record<SideName, number>>
   readonly braces: Readonly<Record<SideName, number>>
 }
@@ -59,20 +64,24 @@ export interface FinishedWalls {
 export function finishWalls(ask: FinishAsk, framed: readonly FramedWall[]): FinishedWalls {
   const loose: Record<SideName, number> = { south: 0, east: 0, north: 0, west: 0 }
   const braces: Record<SideName, number> = { south: 0, east: 0, north: 0, west: 0 }
+  const openings: Record<SideName, readonly RoughOpening[]> = { south: [], east: [], north: [], west: [] }
+  const problems: Problem[] = []
   const orders = framed.flatMap(each => {
     const { name } = each.wall
     const made = ask.memory.last(`finished/${name}`, argumentsOf(ask, each), () => finishWall(ask, each))
     if (isSide(name)) {
       loose[name] = made.loose
       braces[name] = made.braces
+      openings[name] = made.rough
     }
+    problems.push(...made.problems)
     return made.orders
   })
-  return { orders, loose, braces }
+  return { orders, loose, braces, openings, problems }
 }
 
-/** What is put on one wall, its loose joints and its diagonals. */
-interface FinishedWall {
+/** What is put on one wall, its loose joints and its diagonals, and the openings over it. */
+interface FinishedWall extends Pick<GableFrame, 'rough' | 'problems'> {
   readonly orders: readonly Order[]
   readonly loose: number
   readonly braces: number
@@ -94,6 +103,7 @@ function argumentsOf(ask: FinishAsk, framed: FramedWall): readonly unknown[] {
     ...[roof.overhang, roof.seat, roof.blocking, roof.beam, roof.raised, roof.has],
     ...[ask.endDrop, ask.bottom, roof.truss, ask.framed, ask.underLedger, ask.drop(name), roof.rafter],
     eaveOf(ask, name),
+    along === 'y' ? walls.openings : null,
     ...over,
     ask.lines,
   ]
@@ -103,7 +113,7 @@ function finishWall(ask: FinishAsk, each: FramedWall): FinishedWall {
   const { name } = each.wall
   const orderOf = (board: WallBoard): Order =>
     ask.memory.of('order', board, () => wallOrder(each.wall, board))
-  if (!isSide(name)) return { orders: each.boards.map(orderOf), loose: 0, braces: 0 }
+  if (!isSide(name)) return { orders: each.boards.map(orderOf), loose: 0, braces: 0, rough: [], problems: [] }
   const gable = gableOf(ask, each)
   const { build, cover } = ask.building.walls.sides[name]
   const toCover: CoverAsk = {
@@ -140,6 +150,8 @@ function finishWall(ask: FinishAsk, each: FramedWall): FinishedWall {
       : braceWall({ ...each, boards }, ask.stud, ask.brace, bracing, insideLimit(ask, name))
   const above: readonly WallBoard[] = [...(gable?.studs ?? []), ...covered.blocks.filter(inGable)]
   return {
+    rough: gable?.rough ?? [],
+    problems: gable?.problems ?? [],
     loose: covered.loose,
     braces: braced.orders.length,
     orders: [
@@ -187,18 +199,22 @@ function insideLimit(ask: FinishAsk, name: SideName): number {
  * What stands on a gable wall, and the line it reaches up to; nothing over a raked wall, whose own studs
  * reach there.
  */
-function gableOf(ask: FinishAsk, { wall, raked }: FramedWall): CoverAsk['gable'] {
-  const { building, stud, lines, framed, line } = ask
-  if (raked) return { line: raked.rake.studs, studs: [] }
+function gableOf(
+  ask: FinishAsk,
+  { wall, raked }: FramedWall,
+): (NonNullable<CoverAsk['gable']> & Pick<GableFrame, 'problems'>) | null {
+  const { building, stud, section, lines, framed, line } = ask
+  if (raked) return { line: raked.rake.studs, studs: [], rough: [], problems: [] }
   if (!isSide(wall.name) || !framed || eaveOf(ask, wall.name) || building.walls.gables === 'open') return null
-  const studs = gableStuds(
+  const { boards, rough, problems } = gableFrame({
     building,
     wall,
     stud,
+    section,
     lines,
     line,
-    behindOf(building, wall.name, stud, ask.rafter, ask.roof, ask.rows),
-    endChord(ask),
-  )
-  return studs.length ? { line, studs } : null
+    behind: behindOf(building, wall.name, stud, ask.rafter, ask.roof, ask.rows),
+    chord: endChord(ask),
+  })
+  return boards.length || problems.length ? { line, studs: boards, rough, problems } : null
 }

@@ -1,5 +1,5 @@
 import { ofGable } from '../place'
-import { least, type Stretch, withLayout } from '../../trade'
+import { least, overlap, type Stretch, withLayout } from '../../trade'
 import { type Building, type SideName } from '../../design'
 import { flip, planeAcross } from '../../geometry'
 import type { Section } from '../../lumber'
@@ -16,8 +16,11 @@ import {
 } from '../../lines'
 import { uprightUnder } from '../roof'
 import { upright, type WallBoard } from './board'
+import { openingBoards } from './opening-boards'
+import { type Clear, liesInGable, openingsIn, type RoughOpening, SIDE_STUDS } from './openings'
 import { layoutOf, type StackLines } from './places'
 import { endingUnder } from './ending'
+import { rakedTop } from './top'
 import { heightAt, levelAllRound, type Wall } from './wall'
 
 export type NotchProblem = Extract<Problem, { readonly code: `gable-notch-${string}` }>
@@ -126,26 +129,56 @@ function notched(
   }
 }
 
+/** What fills a gable: its studs and the boards of its openings, and what of those can't be. */
+export interface GableFrame {
+  readonly boards: readonly WallBoard[]
+  readonly rough: readonly RoughOpening[]
+  readonly problems: readonly Problem[]
+}
+
+/** A gable wall, and what its studs run up to and stand on. */
+export interface GableAsk {
+  readonly building: Building
+  readonly wall: Wall
+  readonly stud: Section
+  readonly section: (name: string) => Section
+  readonly lines: StackLines
+  readonly line: Profile
+  readonly behind: Behind | null
+  readonly chord: EndChord | null
+}
+
 /**
  * Studs of a gable, on the wall's own layout so that each stands over a stud below, from the wall's top plate
  * up to the end rafters, each cut by their lower edges, and one under the ridge by the ridge's end; notched
- * ones run on behind the end rafters, where those are given, beside the ridge.
+ * ones run on behind the end rafters, where those are given, beside the ridge. Openings over the plate are
+ * framed among them as in any wall.
  */
-export function gableStuds(
-  building: Building,
-  wall: Wall,
-  stud: Section,
-  lines: StackLines,
-  line: Profile,
-  behind: Behind | null,
-  chord: EndChord | null = null,
-): WallBoard[] {
-  return gablePlaces(building, wall, stud, lines, line).flatMap((at, i): WallBoard[] => {
+export function gableFrame(ask: GableAsk): GableFrame {
+  const { building, wall, stud, lines, line, behind, chord, section } = ask
+  const t = stud.thickness
+  // over a bottom chord nearly as thick as the studs they begin on that
+  const onChord = chord !== null && chord.in > stud.depth - least.notchedStud
+  const lowest = (foot: number): number => (chord && onChord ? Math.max(foot, chord.top) : foot)
+  const clear: Clear = {
+    bottom: wall.height,
+    floor: chord?.top ?? wall.height,
+    under: 'rafters',
+    top: rakedTop({ rafters: line, studs: line, gap: null }),
+  }
+  const { rough, problems } = openingsIn(building, { ...wall, tees: [] }, stud, clear, [], section, opening =>
+    liesInGable(building, wall, opening),
+  )
+  const taken = rough.map(({ s }) => ({ from: s.from - SIDE_STUDS * t, to: s.to + SIDE_STUDS * t }))
+  const footed = (board: WallBoard): WallBoard =>
+    chord && board.runs === 'up' && board.z.from < wall.height + HAIR
+      ? { ...board, cuts: [...(board.cuts ?? []), overChord(building, wall, chord)] }
+      : board
+  const studs = gablePlaces(building, wall, stud, lines, line).flatMap((at, i): WallBoard[] => {
     const foot = heightAt(wall, (at.from + at.to) / 2)
     const { shorter, longer, cuts } = endingUnder(at, line)
-    // over a bottom chord nearly as thick as the studs they begin on that
-    const low = chord && chord.in > stud.depth - least.notchedStud ? Math.max(foot, chord.top) : foot
-    if (!hasFoot(building, wall, stud, at) || shorter - low < least.gableStud) return []
+    if (!hasFoot(building, wall, stud, at) || shorter - lowest(foot) < least.gableStud) return []
+    if (taken.some(each => overlap(each, at))) return []
     const tongue = behind && runsBehind(behind, at) ? notched(building, wall, at, line, behind.rafter) : null
     return [
       {
@@ -158,6 +191,15 @@ export function gableStuds(
       },
     ]
   })
+  const layout = layoutOf(building, wall, lines)
+  return {
+    rough,
+    problems,
+    boards: [
+      ...studs,
+      ...rough.flatMap(each => openingBoards(wall, stud, clear, each, rough, layout)).map(footed),
+    ],
+  }
 }
 
 /**

@@ -1,12 +1,20 @@
-import { type MemberPlace, nth, ofOpening } from '../place'
+import { type MemberPlace, nth, ofGableOpening, ofOpening } from '../place'
 import { planeAcross } from '../../geometry'
-import { least, type Stretch, withLayout } from '../../trade'
+import { least, overlap, type Stretch, withLayout } from '../../trade'
 import { HAIR } from '../../measure'
 import type { Section } from '../../lumber'
 import type { Order } from '../member'
 import { upright, type WallBoard } from './board'
 import { standing } from './top'
-import { type Clear, isOnDeck, packingOf, type RoughOpening } from './openings'
+import {
+  type Clear,
+  clearOver,
+  packingOf,
+  type RoughOpening,
+  SIDE_STUDS,
+  sharesKings,
+  standsOn,
+} from './openings'
 import type { Wall } from './wall'
 
 /** What one rough opening's boards are made from. */
@@ -19,28 +27,43 @@ interface OpeningAsk {
   readonly onLayout: readonly Stretch[]
   /** The opening's jacks stand inside of this. */
   readonly span: Stretch
+  /** Whether the kings of the opening under it are its own. */
+  readonly shared: boolean
+  /** What the openings that stand on its header take of it. */
+  readonly carried: readonly Stretch[]
   readonly at: (name: string, ...run: readonly number[]) => MemberPlace
 }
 
 /**
- * Kings, jacks, header plies and packing, sill and cripples of one rough opening; `layout` the wall's lines.
+ * Kings, jacks, header plies and packing, sill and cripples of one rough opening among `all` of its wall;
+ * `layout` the wall's lines.
  */
 export function openingBoards(
   wall: Wall,
   stud: Section,
   clear: Clear,
   rough: RoughOpening,
+  all: readonly RoughOpening[],
   layout: readonly number[],
 ): WallBoard[] {
   const t = stud.thickness
   const { s, number } = rough
+  const under = all.find(each => each.number === rough.over)
   const ask: OpeningAsk = {
     wall,
     stud,
-    clear,
+    clear: clearOver(clear, under),
     rough,
     span: { from: s.from - t, to: s.to + t },
-    at: (name, ...run) => ofOpening(wall.name, number + 1, name, ...run),
+    shared: sharesKings(rough, under),
+    carried: all
+      .filter(each => each.over === number)
+      .map(each => {
+        const side = sharesKings(each, rough) ? t : SIDE_STUDS * t
+        return { from: each.s.from - side, to: each.s.to + side }
+      }),
+    at: (name, ...run) =>
+      (clear.under === 'rafters' ? ofGableOpening : ofOpening)(wall.name, number + 1, name, ...run),
     onLayout: withLayout(
       [],
       layout.filter(at => at > s.from && at < s.to),
@@ -70,12 +93,16 @@ const underPlates = (
 
 /** Kings from plate to plate, and inside them the jacks that carry the header. */
 function sidesOf(ask: OpeningAsk): WallBoard[] {
-  const { at, rough, stud, clear } = ask
+  const { at, rough, stud, clear, shared } = ask
   const { s, z } = rough
   const t = stud.thickness
   return [
-    underPlates(ask, 'king', at('king', 1), s.from - 2 * t, clear.bottom),
-    underPlates(ask, 'king', at('king', 2), s.to + t, clear.bottom),
+    ...(shared
+      ? []
+      : [
+          underPlates(ask, 'king', at('king', 1), s.from - 2 * t, clear.bottom),
+          underPlates(ask, 'king', at('king', 2), s.to + t, clear.bottom),
+        ]),
     square(ask, 'jack', at('jack', 1), s.from - t, z.to),
     square(ask, 'jack', at('jack', 2), s.to, z.to),
   ]
@@ -128,10 +155,10 @@ const ripped = (section: Section, top: number): Pick<WallBoard, 'cuts'> =>
 
 /** Cripples between the header and the plates, where there is height for them. */
 function cripplesOver(ask: OpeningAsk): WallBoard[] {
-  const { rough, clear, onLayout, span, stud, at } = ask
+  const { rough, clear, onLayout, span, stud, at, carried } = ask
   const head = rough.z.to + rough.header.depth
   return cripplePlaces(onLayout, span, stud.thickness).flatMap((each, i) =>
-    clear.top.reach(each).shorter - head < least.cripple
+    clear.top.reach(each).shorter - head < least.cripple || carried.some(other => overlap(other, each))
       ? []
       : [underPlates(ask, 'cripple', at('over', i + 1), each.from, head)],
   )
@@ -139,9 +166,9 @@ function cripplesOver(ask: OpeningAsk): WallBoard[] {
 
 /** The sill and the cripples under it; none under an opening that stands on the deck. */
 function sillOf(ask: OpeningAsk): WallBoard[] {
-  const { rough, onLayout, stud, at } = ask
+  const { rough, onLayout, stud, at, clear } = ask
   const { s, z } = rough
-  if (isOnDeck(z)) return []
+  if (standsOn(z, clear.floor)) return []
   const t = stud.thickness
   return [
     {

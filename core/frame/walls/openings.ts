@@ -1,4 +1,4 @@
-import { type Building, footOf, roughSize, wallFoot, type WallOpening } from '../../design'
+import { type Building, footOf, isSide, roughSize, wallFoot, type WallOpening } from '../../design'
 import { type Section, sheetSection } from '../../lumber'
 import { clearPlaces, gaps, hasRoom, least, MARK, type Stretch } from '../../trade'
 import { HAIR } from '../../measure'
@@ -16,13 +16,34 @@ export interface RoughOpening {
   readonly s: Stretch
   readonly z: Stretch
   readonly header: Section
+  /** The number of the opening whose header it stands on; null where it stands over none. */
+  readonly over: number | null
 }
 
-/** Between a wall's plates: the level of its bottom plate's top, mm, and what stands in it ends at. */
+/**
+ * What stands in a wall, or in the gable over it, stands on and ends under: the level of the boards' feet;
+ * `floor` the level that an opening may have for its lower edge without a sill, besides the deck; mm.
+ */
 export interface Clear {
   readonly bottom: number
+  readonly floor: number | null
+  readonly under: 'plates' | 'rafters'
   readonly top: WallTop
 }
+
+/** The top of an opening's header, mm. */
+export const headOf = ({ z, header }: Pick<RoughOpening, 'z' | 'header'>): number => z.to + header.depth
+
+/** Where an opening that stands over another begins: on that one's header. */
+export const clearOver = (clear: Clear, over: RoughOpening | undefined): Clear =>
+  over ? { ...clear, bottom: headOf(over), floor: headOf(over) } : clear
+
+/** Whether an opening has its kings in common with the one that it stands over. */
+export const sharesKings = ({ s }: RoughOpening, over: RoughOpening | undefined): boolean =>
+  over !== undefined && near(s, over.s, HAIR)
+
+const near = (a: Stretch, b: Stretch, by: number): boolean =>
+  Math.abs(a.from - b.from) < by && Math.abs(a.to - b.to) < by
 
 /**
  * How far a partition's two studs show beyond its faces, mm: enough to nail to, and as far as two stand clear
@@ -31,11 +52,25 @@ export interface Clear {
 export const showing = ({ thickness, depth }: Section): number =>
   Math.max(gaps.nailing, thickness - depth / 2)
 
+/** mm. What is typed to a sixteenth of an inch, or a millimetre, is taken for what it is nearest to. */
+const NEAR = 1.6
+
 /** Studs on each side of an opening: a jack that carries the header, and a king. */
 export const SIDE_STUDS = 2
+
+/** Whether an opening lies in the gable over a wall, that studs fill from its level plates to the roof. */
+export const liesInGable = ({ roof, walls }: Building, wall: Wall, opening: WallOpening): boolean =>
+  isSide(wall.name) &&
+  wall.along === 'y' &&
+  roof.firring === null &&
+  !roof.has.falls.includes(wall.name) &&
+  (walls.gables === 'studs' || walls.gables === 'notched') &&
+  !wall.step &&
+  footOf(opening) > wall.height - NEAR
+
 /**
  * A wall's openings that can be framed, in their order along it, and why others can't. `taken` is where the
- * wall's corners stand.
+ * wall's corners stand; `mine` which openings are meant.
  */
 export function openingsIn(
   building: Building,
@@ -44,78 +79,171 @@ export function openingsIn(
   clear: Clear,
   taken: readonly Stretch[],
   section: (name: string) => Section,
+  mine: (opening: WallOpening) => boolean,
 ): { readonly rough: readonly RoughOpening[]; readonly problems: readonly Problem[] } {
   const t = stud.thickness
   const problems: Problem[] = []
-  const rough: RoughOpening[] = []
+  let rough: readonly RoughOpening[] = []
   building.walls.openings.forEach((opening, number) => {
-    if (opening.wall !== wall.name) return
+    if (opening.wall !== wall.name || !mine(opening)) return
     const size = roughSize(opening)
     const foot = footOf(opening)
-    const each: RoughOpening = {
+    const asked: RoughOpening = {
       number,
       opening,
       header: section(opening.header.section),
       s: { from: opening.at - size.width / 2, to: opening.at + size.width / 2 },
       z: { from: foot, to: foot + size.height },
+      over: null,
     }
+    const met = rough.filter(other => meets(asked, other, t))
+    const under = highest(met.filter(other => headOf(other) < asked.z.from + NEAR))
+    const each = settled(asked, clearOver(clear, under).floor, met)
+    // those that it would carry stand on its header
+    const carried = met
+      .filter(other => liesUnder(each, other, NEAR) && !overNearer(other, rough, each))
+      .map(other => ({ ...settled(other, headOf(each), []), over: number }))
+    const others = met.map(other => carried.find(known => known.number === other.number) ?? other)
     const problem =
-      problemOf(each, wall, t, clear, taken, rough) ??
+      atEnds(each, wall, t, taken) ??
+      first(others.map(other => apartOf(each, other, t))) ??
+      levels(each, t, clearOver(clear, under)) ??
       besideTeeOrStep(each, wall, stud, taken) ??
       thickness(each, stud) ??
       lowWall(each, building) ??
       tooLow(each, clear)
-    if (problem) problems.push(problem)
-    else rough.push(each)
+    if (problem) {
+      problems.push(problem)
+      return
+    }
+    // one that it leaves no sill is left out in its turn
+    const lost = carried.flatMap(other => levels(other, t, clearOver(clear, each)) ?? [])
+    problems.push(...lost)
+    rough = [
+      ...rough
+        .map(other => carried.find(known => known.number === other.number) ?? other)
+        .filter(other => !lost.some(({ path }) => path.startsWith(`walls.openings.${other.number}.`))),
+      { ...each, over: under?.number ?? null },
+    ]
   })
   return { rough: [...rough].sort((a, b) => a.s.from - b.s.from), problems }
 }
 
-function problemOf(
-  { number, opening, s, z, header }: RoughOpening,
+/** Whether two openings, each with its jacks and kings, share some of the wall's length. */
+const meets = (a: RoughOpening, b: RoughOpening, t: number): boolean => {
+  const side = SIDE_STUDS * t
+  return a.s.from - side < b.s.to + side - HAIR && b.s.from - side < a.s.to + side - HAIR
+}
+
+/**
+ * An opening whose edges lie where those they are nearest to do: on what it stands on, and over or under it.
+ */
+function settled(asked: RoughOpening, floor: number | null, met: readonly RoughOpening[]): RoughOpening {
+  const { s, z } = asked
+  const by = floor !== null && Math.abs(z.from - floor) < NEAR ? floor - z.from : 0
+  return {
+    ...asked,
+    s: met.find(other => near(other.s, s, NEAR))?.s ?? s,
+    z: { from: z.from + by, to: z.to + by },
+  }
+}
+
+/** Whether one opening's header ends under another's lower edge. */
+const liesUnder = (low: RoughOpening, high: RoughOpening, near = HAIR): boolean =>
+  headOf(low) < high.z.from + near
+
+const first = (problems: readonly (Problem | null)[]): Problem | null =>
+  problems.find(each => each !== null) ?? null
+
+const highest = (openings: readonly RoughOpening[]): RoughOpening | undefined =>
+  [...openings].sort((a, b) => headOf(b) - headOf(a))[0]
+
+/** Whether an opening stands already on one whose header is higher than another's. */
+const overNearer = ({ over }: RoughOpening, rough: readonly RoughOpening[], low: RoughOpening): boolean =>
+  rough.some(each => each.number === over && headOf(each) > headOf(low))
+
+/** An opening that leaves no room for its studs beside a corner, or none at all. */
+function atEnds(
+  { number, opening, s }: RoughOpening,
   wall: Wall,
   t: number,
-  clear: Clear,
   taken: readonly Stretch[],
-  others: readonly RoughOpening[],
 ): Problem | null {
   const side = SIDE_STUDS * t
   const path = `walls.openings.${number}` as const
   const half = (s.to - s.from) / 2 + side
   const ends = endsOf(wall, taken)
-  if (s.from - side < ends.from - HAIR || s.to + side > ends.to + HAIR) {
-    const [lowest, most] = [ends.from + half, ends.to - half]
-    return !hasRoom({ least: lowest, most })
-      ? {
-          code: 'opening-too-wide',
-          path: `${path}.unit.width`,
-          number: number + 1,
-          most: Math.max(0, ends.to - ends.from - 2 * side - opening.clearance.width - MARK),
-        }
-      : { code: 'opening-near-corner', path: `${path}.at`, number: number + 1, least: lowest, most }
-  }
-  const other = others.find(
-    each => s.from - side < each.s.to + side - HAIR && each.s.from - side < s.to + side - HAIR,
-  )
-  if (other)
+  if (s.from - side > ends.from - HAIR && s.to + side < ends.to + HAIR) return null
+  const [lowest, most] = [ends.from + half, ends.to - half]
+  return !hasRoom({ least: lowest, most })
+    ? {
+        code: 'opening-too-wide',
+        path: `${path}.unit.width`,
+        number: number + 1,
+        most: Math.max(0, ends.to - ends.from - 2 * side - opening.clearance.width - MARK),
+      }
+    : { code: 'opening-near-corner', path: `${path}.at`, number: number + 1, least: lowest, most }
+}
+
+/**
+ * Why an opening can't be where another takes some of the wall's length: beside it, or over it and wider than
+ * its header carries.
+ */
+function apartOf(each: RoughOpening, other: RoughOpening, t: number): Problem | null {
+  const { number } = each
+  const path = `walls.openings.${number}` as const
+  const [low, high] = liesUnder(other, each)
+    ? [other, each]
+    : liesUnder(each, other)
+      ? [each, other]
+      : [null, null]
+  if (!low || !high)
     return {
       code: 'openings-meet',
       path: `${path}.at`,
       number: number + 1,
       other: other.number + 1,
-      apart: 2 * side,
+      apart: 2 * SIDE_STUDS * t,
     }
+  // its kings and jacks stand on the header under it, or that one's kings are its own
+  if (near(low.s, high.s, HAIR)) return null
+  const [from, to] = [high.s.from - low.s.from, low.s.to - high.s.to]
+  if (from > t - HAIR && to > t - HAIR) return null
+  const middle = (low.s.from + low.s.to) / 2
+  return {
+    code: 'opening-over-wider',
+    path: `${path}.unit.width`,
+    number: number + 1,
+    other: other.number + 1,
+    middle: Math.abs(high.opening.at - middle) < NEAR ? null : middle,
+    above: high === each,
+    by: t,
+  }
+}
+
+/** An opening whose header has no room under what it ends under, or that leaves none for a sill. */
+function levels({ number, s, z, header }: RoughOpening, t: number, clear: Clear): Problem | null {
+  const path = `walls.openings.${number}` as const
   const over = z.to + header.depth - clear.top.reach({ from: s.from - t, to: s.to + t }).shorter
   if (over > HAIR)
-    return { code: 'header-no-room', path: `${path}.unit.height`, number: number + 1, by: over }
-  if (!isOnDeck(z) && z.from - t < clear.bottom + least.cripple - HAIR)
     return {
-      code: 'sill-too-low',
-      path: `${path}.foot`,
+      code: 'header-no-room',
+      path: `${path}.unit.height`,
       number: number + 1,
-      least: clear.bottom + least.cripple + t,
+      by: over,
+      under: clear.under,
     }
-  return null
+  const { floor } = clear
+  const lowest = floor ?? clear.bottom
+  return !standsOn(z, floor) && z.from - t < lowest + least.cripple - HAIR
+    ? {
+        code: 'sill-too-low',
+        path: `${path}.foot`,
+        number: number + 1,
+        least: lowest + least.cripple + t,
+        floor,
+      }
+    : null
 }
 
 /** A door so low that its jacks would have no length over the bottom plate. */
@@ -192,6 +320,10 @@ function lowWall({ number, z }: RoughOpening, building: Building): Problem | nul
 }
 
 export const isOnDeck = (z: Stretch): boolean => z.from < HAIR
+
+/** Whether an opening needs no sill: it stands on the deck, on a header, or on a gable's plate or chord. */
+export const standsOn = (z: Stretch, floor: number | null): boolean =>
+  isOnDeck(z) || (floor !== null && Math.abs(z.from - floor) < HAIR)
 
 /**
  * What packs a header's plies out to the wall's thickness, from the outside in: boards of its own section as

@@ -178,6 +178,7 @@ describe('a raked wall, worked by hand', () => {
       {
         code: 'header-no-room',
         path: 'walls.openings.0.unit.height',
+        under: 'plates',
         number: 1,
         by: expect.closeTo((89.5 - underPlates(26 - 16.5)) * INCH, 6),
       },

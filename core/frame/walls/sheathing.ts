@@ -74,7 +74,7 @@ export function sheatheWall(ask: CoverAsk): Covered {
 /** Rows of a wall's sheets from the bottom; a level joint lies between two. */
 const wallRows = (ask: CoverAsk): Stretch[] => rowsOf(wallReach(ask), ask.sheathing, least.sheetStrip)
 
-function coverGable(ask: CoverAsk, { studs, line }: NonNullable<CoverAsk['gable']>): Covered {
+function coverGable(ask: CoverAsk, { studs, line, rough }: NonNullable<CoverAsk['gable']>): Covered {
   const {
     framed: { wall },
     sheathing,
@@ -82,12 +82,12 @@ function coverGable(ask: CoverAsk, { studs, line }: NonNullable<CoverAsk['gable'
   const cover = (part: Profile, name: string): Covered => {
     const within = withinOf(part)
     return coverRows(
-      { ...ask, gable: { studs, line: part } },
+      { ...ask, gable: { studs, line: part, rough } },
       () => -Infinity,
       rowsOf({ from: wall.height, to: peakOf(part) }, sheathing, least.gableTip),
       studs.filter(({ s }) => s.from < within.to + HAIR && s.to > within.from - HAIR),
-      [],
-      [...ridgeHole(ask, part), ...ledgerHole(ask, part)],
+      rough,
+      [...openingHoles({ rough }), ...ridgeHole(ask, part), ...ledgerHole(ask, part)],
       roofCuts(part),
       name,
     )

@@ -8,7 +8,7 @@ import { breakOver, breaksOf, hangsDown, lowered, type Problem, type Profile, wi
 import { uprightUnder } from '../roof'
 import type { WallBoard } from './board'
 import { openingBoards } from './opening-boards'
-import { type Clear, openingsIn, type RoughOpening } from './openings'
+import { type Clear, liesInGable, openingsIn, type RoughOpening } from './openings'
 import { cornerPlaces, layoutOf, nailerPlaces, type StackLines, studPlaces } from './places'
 import { platesOf } from './plates'
 import { framePosts, postProblems } from './posts'
@@ -112,12 +112,13 @@ function argumentsOf(
   const mine = walls.openings
     .map((opening, i) => [i, opening] as const)
     .filter(([, each]) => each.wall === name)
-  const { stud, spacing, topPlates, corner, stack, longest, posts } = walls
+  const { stud, spacing, topPlates, corner, stack, longest, posts, gables } = walls
   return [
     memory.shared(`line/${name}`, wall),
     memory.shared(`openings/${name}`, mine),
     isSide(name) ? walls.sides[name] : null,
-    ...[stud, spacing, topPlates, corner, stack, longest, posts, lumber, wallFoot(base), roof.beam],
+    ...[stud, spacing, topPlates, corner, stack, longest, posts, gables, lumber],
+    ...[wallFoot(base), roof.beam, roof.has, roof.firring],
     stack === 'own' ? null : lines,
     wall.along === 'y' ? rafters : null,
   ]
@@ -137,6 +138,8 @@ function frameWall(
   const rake = wall.raked && rafters ? rakeOf(rafters, plates, stud) : null
   const clear: Clear = {
     bottom: wallFoot(building.base) + stud.thickness,
+    floor: null,
+    under: 'plates',
     top: rake ? rakedTop(rake) : levelTop(s => heightAt(wall, s) - plates),
   }
   const { rough, problems } = openingsIn(
@@ -146,6 +149,7 @@ function frameWall(
     clear,
     cornerPlaces(building, wall, stud),
     section,
+    opening => !liesInGable(building, wall, opening),
   )
   const posts = underRidge(building, wall, stud, rafters)
   const middle = posts.length
@@ -161,7 +165,7 @@ function frameWall(
   const upright = [
     ...studs,
     ...nailers(building, wall, stud, clear),
-    ...rough.flatMap(each => openingBoards(wall, stud, clear, each, layout)),
+    ...rough.flatMap(each => openingBoards(wall, stud, clear, each, rough, layout)),
   ]
   const breaks = upright
     .filter(({ role }) => role === 'stud' || role === 'king')
@@ -221,7 +225,7 @@ function framePostSide(
     section(building.walls.posts.beam),
   )
   const problems = building.walls.openings.flatMap((opening, i): Problem[] =>
-    opening.wall === wall.name
+    opening.wall === wall.name && !liesInGable(building, wall, opening)
       ? [{ code: 'opening-in-posts', path: `walls.openings.${i}.wall`, number: i + 1 }]
       : [],
   )

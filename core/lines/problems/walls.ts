@@ -57,6 +57,17 @@ export type WallProblem =
       readonly apart: number
     }
   | {
+      readonly code: 'opening-over-wider'
+      readonly path: `walls.openings.${number}.unit.width`
+      readonly number: number
+      readonly other: number
+      /** The lower one's middle; null where theirs are one. */
+      readonly middle: number | null
+      /** Whether it is the one on top. */
+      readonly above: boolean
+      readonly by: number
+    }
+  | {
       readonly code: 'opening-at-partition'
       readonly path: `walls.openings.${number}.at`
       readonly number: number
@@ -135,6 +146,7 @@ export type WallProblem =
       readonly path: `walls.openings.${number}.unit.height`
       readonly number: number
       readonly by: number
+      readonly under: 'plates' | 'rafters'
     }
   | {
       readonly code: 'header-too-thick'
@@ -147,6 +159,8 @@ export type WallProblem =
       readonly path: `walls.openings.${number}.foot`
       readonly number: number
       readonly least: number
+      /** What it may stand on instead, without a sill; null where that is the deck alone. */
+      readonly floor: number | null
     }
   | {
       readonly code: 'door-in-low-wall'

@@ -37,7 +37,10 @@ export const opening = (long: number, wide: number) =>
         wall: fc.constant(wall),
         kind: one('door', 'window', 'garage-door', 'panel', 'vent', 'salvaged'),
         at: length(0, 60000, 0.25 * overall, 0.75 * overall),
-        foot: length(0, 4300, 0, 1500),
+        foot: fc.oneof(
+          { weight: 3, arbitrary: length(0, 4300, 0, 1500) },
+          { weight: 1, arbitrary: length(0, 4300, 1900, 3400) },
+        ),
         unit: fc.record({
           width: length(100, 6000, 150, 0.4 * overall),
           height: length(100, 6000, 250, 1700),

@@ -27,6 +27,11 @@ export const wallSentences: Sentences<WallProblem> = {
     `Opening ${problem.number} is too wide for this wall. Use a unit of ${down(problem.most)} at most.`,
   'openings-meet': (problem, { mm }) =>
     `Opening ${problem.number} runs into opening ${problem.other}: between two rough openings stand two jacks and two kings, ${mm(problem.apart)}. Move one, or make them one opening.`,
+  'opening-over-wider': (problem, { mm, up }) => {
+    const [upper, lower] = problem.above ? [problem.number, problem.other] : [problem.other, problem.number]
+    const middle = problem.middle === null ? '' : ` Put both middles at ${mm(problem.middle)}.`
+    return `Opening ${upper} stands over opening ${lower}, and its studs on that one's header.${middle} Make both as wide as each other, or the upper one ${up(2 * problem.by)} narrower or more.`
+  },
   'opening-at-partition': (problem, { besides }) =>
     `Opening ${problem.number} stands where a partition meets the wall. ${besides('Put its middle', problem)}`,
   'opening-at-step': (problem, { besides }) =>
@@ -58,13 +63,17 @@ export const wallSentences: Sentences<WallProblem> = {
   'beam-too-thick': (problem, { down }) =>
     `The beam would take more than half of the posts. Use one of ${down(problem.most)} at most.`,
   'header-no-room': (problem, { up }) =>
-    `The header over opening ${problem.number} would stand ${up(problem.by)} into the top plate. Use a lower unit, a shallower header or a higher wall.`,
+    problem.under === 'plates'
+      ? `The header over opening ${problem.number} would stand ${up(problem.by)} into the top plate. Use a lower unit, a shallower header or a higher wall.`
+      : `The header over opening ${problem.number} would stand ${up(problem.by)} into the roof over the gable. Use a lower unit, a shallower header, or a place nearer the ridge.`,
   'header-too-thick': (problem, { up }) =>
     `The header over opening ${problem.number} is ${up(problem.by)} thicker than the wall. Use fewer plies or thinner ones.`,
   'opening-too-low': (problem, { up }) =>
     `Opening ${problem.number} is too low for jacks over the bottom plate. Make its height at least ${up(problem.least)}.`,
-  'sill-too-low': (problem, { up }) =>
-    `Opening ${problem.number} leaves no room for a sill over the bottom plate. Raise its lower edge to ${up(problem.least)}, or make it a door.`,
+  'sill-too-low': (problem, { up, mm }) =>
+    problem.floor !== null
+      ? `Opening ${problem.number} leaves no room for a sill and what stands under it. Put its lower edge at ${mm(problem.floor)}, on what is there, or raise it to ${up(problem.least)} or more.`
+      : `Opening ${problem.number} leaves no room for a sill over the bottom plate. Raise its lower edge to ${up(problem.least)}, or make it a door.`,
   'door-in-low-wall': (problem, { mm }) =>
     `Opening ${problem.number} would stand on the slab, where the low wall is ${mm(problem.foot)} high. Make it a window or a panel, which may be raised, or leave the low wall out.`,
 }
