@@ -6,11 +6,13 @@ import {
   type Design,
   kindOfPath,
   lineOf,
+  newDesign,
   parseDesign,
   readDesign,
   subjectAt,
   subjectBy,
   subjectsOf,
+  usualBeam,
   valueAt,
 } from '../../core/design'
 import { listDrawings } from '../../core/drawing'
@@ -169,6 +171,7 @@ describe('the rows of the hand', () => {
         : at !== null && typeof at === 'object'
           ? Object.entries(at).flatMap(([key, each]) => leaves(each, path ? `${path}.${key}` : key))
           : [path]
+    const gabled = newDesign('a beam', 'imperial')
     const set = new Set<string>()
     const asked = new Set<string>()
     const look = (design: Design): void => {
@@ -182,6 +185,7 @@ describe('the rows of the hand', () => {
     }
     for (const design of [
       ...demos,
+      { ...gabled, roof: { ...gabled.roof, beam: usualBeam.imperial } },
       ...fc.sample(designs, { numRuns: 150, seed: 11 }),
       ...fc.sample(gambrelSheds, { numRuns: 20, seed: 11 }),
       ...fc.sample(trussedGables, { numRuns: 20, seed: 11 }),

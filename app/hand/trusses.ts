@@ -1,6 +1,8 @@
 import {
   foundAnotherWay,
   gableTrusses,
+  hasBottomChord,
+  isWebbed,
   type GambrelWay,
   limits,
   roofHas,
@@ -129,6 +131,39 @@ const trussWords: Record<TrussKind, string> = {
   'queen-post': 'Queen posts',
   'w-web': 'W webs',
   attic: 'Attic: a room inside',
+  scissors: 'Scissors: a ceiling that rises',
+}
+
+/** Where a splice begins that is asked for, as a share of the span: at a panel point where there is one. */
+const panelShare = (kind: TrussKind, chord: 'bottom' | 'top'): number => {
+  if (chord === 'top') return kind === 'queen-post' ? 1 / 3 : 1 / 4
+  return kind === 'w-web' || kind === 'queen-post' ? 1 / 3 : 1 / 2
+}
+
+/** Where chords are joined of two boards, where that is asked for. */
+function splices(at: At, kind: TrussKind): Row[] {
+  const { width } = at.plan.building.footprint
+  return [
+    head('Splices'),
+    say('Chords longer than what is sold are joined at a panel point, under plates.'),
+    ...(['bottom', 'top'] as const)
+      .filter(chord => chord === 'top' || hasBottomChord(kind))
+      .flatMap((chord): Row[] => {
+        const path = `roof.truss.splice.${chord}` as const
+        return at.design.roof.truss.splice[chord] === null
+          ? [
+              act(`Splice the ${chord} chords`, 'pi pi-arrows-h', design =>
+                withEdit(design, path, width * panelShare(kind, chord)),
+              ),
+            ]
+          : [
+              ...length(at, path),
+              act(`Let the ${chord} chords’ splice follow`, 'pi pi-undo', design =>
+                withEdit(design, path, null),
+              ),
+            ]
+      }),
+  ]
 }
 
 /** The trusses: what they are of, and their gussets. */
@@ -136,7 +171,7 @@ export function trusses(at: At): Row[] {
   const { truss, gambrel } = at.plan.building.roof
   if (!truss) return []
   const kinds = gambrel ? (['open', 'bottom-chord'] as const) : gableTrusses
-  const webbed = truss.kind !== 'open' && truss.kind !== 'bottom-chord'
+  const webbed = isWebbed(truss.kind)
   return [
     choice(
       at,
@@ -148,8 +183,10 @@ export function trusses(at: At): Row[] {
     ...(truss.kind === 'open' ? [] : [boardOrNone(at, 'roof.truss.bottom', { none: 'As the chords' })]),
     ...(webbed ? [boardOrNone(at, 'roof.truss.web', { none: `As usual: ${truss.web}` })] : []),
     ...(gambrel ? [] : length(at, 'roof.truss.heel')),
+    ...(truss.kind === 'scissors' ? length(at, 'roof.truss.ceiling') : []),
     ...(truss.kind === 'attic' ? lengths(at, 'roof.truss.room.width', 'roof.truss.room.height') : []),
     ...length(at, 'roof.spacing'),
+    ...splices(at, truss.kind),
     head('Gussets'),
     ...lengths(at, 'roof.truss.gusset.thickness', 'roof.truss.gusset.leg'),
     choice(at, 'roof.truss.gusset.nails', numbers(limits.gussetNails.min, limits.gussetNails.max)),

@@ -10,11 +10,21 @@ import { heightOf } from './walls'
 
 /**
  * Parts that only some roofs have: a ridge board, one that may be a beam, hips, firrings over level joists,
- * an open strip between two slopes, a ledger on a house, knees between two slopes that fall one way, ends
- * over gables, and tails that lie in the slope.
+ * an open strip between two slopes, a ledger on a house, knees between two slopes that fall one way, bottom
+ * chords that rise to the middle, ends over gables, and tails that lie in the slope.
  */
 export type RoofPart =
-  'ridge' | 'beam' | 'hips' | 'firrings' | 'strip' | 'ledger' | 'knees' | 'trusses' | 'ends' | 'sloped-tails'
+  | 'ridge'
+  | 'beam'
+  | 'hips'
+  | 'firrings'
+  | 'strip'
+  | 'ledger'
+  | 'knees'
+  | 'trusses'
+  | 'vault'
+  | 'ends'
+  | 'sloped-tails'
 
 /** What a roof has, as its shape and its high side make it: what is asked instead of what it is called. */
 export interface RoofHas {
@@ -37,18 +47,20 @@ export interface RoofHas {
 
 /** Whether a roof can have a loft: of two slopes over gables that meet. */
 export const mayHaveLoft = ({ parts, falls }: RoofHas): boolean =>
-  parts.includes('ends') && falls.length === 2 && !parts.includes('strip')
+  parts.includes('ends') && falls.length === 2 && !parts.includes('strip') && !parts.includes('vault')
 
 /** A roof's trusses, their kind decided. */
 export interface BuildingTruss extends Omit<
   Truss,
-  'heel' | 'gusset' | 'kind' | 'bottom' | 'web' | 'setting'
+  'heel' | 'gusset' | 'kind' | 'bottom' | 'web' | 'setting' | 'ceiling'
 > {
   readonly bottom: string
   readonly web: string
   readonly kind: TrussKind
   /** From the plate to the roof line, plumb over the wall's outside, mm. */
   readonly heel: number
+  /** Of bottom chords that rise to the middle; null of others. */
+  readonly ceiling: Pitch | null
   /** How far along its members gussets reach, and how far at most they can. */
   readonly gusset: Omit<Gussets, 'leg'> & {
     readonly leg: number

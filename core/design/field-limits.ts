@@ -36,6 +36,8 @@ const limitOf: Record<string, Limit> = {
   'roof.gambrel.headroom.width': limits.headroomWidth,
   'roof.truss.gusset.thickness': limits.sheet,
   'roof.truss.gusset.leg': limits.gussetLeg,
+  'roof.truss.splice.bottom': limits.splice,
+  'roof.truss.splice.top': limits.splice,
   'roof.truss.heel': limits.seatHeight,
   'roof.truss.room.width': limits.headroomWidth,
   'roof.truss.room.height': limits.headroom,

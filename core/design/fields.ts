@@ -62,6 +62,7 @@ export type GambrelLengthPath =
   | `roof.gambrel.headroom.${'height' | 'width'}`
   | `roof.truss.gusset.${'thickness' | 'leg'}`
   | 'roof.truss.heel'
+  | `roof.truss.splice.${'bottom' | 'top'}`
   | `roof.truss.room.${'width' | 'height'}`
   | `roof.truss.setting.${'braces' | 'bays' | 'purlins'}`
   | `roof.truss.setting.rows.${'top' | 'bottom' | 'webs'}`
@@ -107,11 +108,14 @@ export type LengthPath =
   | GroundPath
   | OpeningPath
   | WallPath
-export type PitchPath = 'roof.pitch' | 'roof.northPitch' | 'roof.gambrel.lower'
+export type PitchPath = 'roof.pitch' | 'roof.northPitch' | 'roof.gambrel.lower' | 'roof.truss.ceiling'
 export type FieldPath = LengthPath | PitchPath
 
 export const isPitchPath = (path: string): path is PitchPath =>
-  path === 'roof.pitch' || path === 'roof.northPitch' || path === 'roof.gambrel.lower'
+  path === 'roof.pitch' ||
+  path === 'roof.northPitch' ||
+  path === 'roof.gambrel.lower' ||
+  path === 'roof.truss.ceiling'
 
 /**
  * A path with a `*` for the number of an item in a list, and for the side of a wall: what all of its kind

@@ -109,10 +109,24 @@ export type Carrier = (typeof carriers)[number]
 
 /**
  * Trusses by their members: a gambrel's four chords alone, or those on a bottom chord; of a gable those on a
- * bottom chord, named for their webs, or for the room between them.
+ * bottom chord, named for their webs, or for the room between them; or on two that rise to the middle.
  */
-export const trussKinds = ['open', 'bottom-chord', 'king-post', 'queen-post', 'w-web', 'attic'] as const
+export const trussKinds = [
+  'open',
+  'bottom-chord',
+  'king-post',
+  'queen-post',
+  'w-web',
+  'attic',
+  'scissors',
+] as const
 export type TrussKind = (typeof trussKinds)[number]
+
+/** Whether trusses of a kind have a level bottom chord, from plate to plate. */
+export const hasBottomChord = (kind: TrussKind): boolean => kind !== 'open' && kind !== 'scissors'
+
+/** Whether their members are cut between chords: posts, webs or a collar. */
+export const isWebbed = (kind: TrussKind): boolean => kind !== 'open' && kind !== 'bottom-chord'
 
 /**
  * Plates of sheet over a truss's joints: how thick, how far along each member from the joint, null for a foot
@@ -137,6 +151,13 @@ export interface Truss {
    * whose lower edges pass the plate's outer edge.
    */
   readonly heel: number | null
+  /** Of scissors: the pitch of their bottom chords; null for half the roof's. */
+  readonly ceiling: Pitch | null
+  /**
+   * Where chords are joined of two boards: bottom chords level from the south wall's outside, top chords
+   * level in from theirs, mm; null where that follows, wherever they are longer than what is sold.
+   */
+  readonly splice: { readonly bottom: number | null; readonly top: number | null }
   /** Of an attic: clear between its posts, and from the bottom chord to the collar, mm. */
   readonly room: { readonly width: number; readonly height: number }
   readonly gusset: Gussets
@@ -149,30 +170,40 @@ export const defaultTruss: Truss = {
   bottom: null,
   web: null,
   heel: null,
+  ceiling: null,
+  splice: { bottom: null, top: null },
   room: { width: 72 * INCH, height: 48 * INCH },
   gusset: { thickness: 0.5 * INCH, leg: null, nails: 6 },
   setting: defaultSetting,
 }
 
-export const trussSchema = z
-  .strictObject({
-    kind: z.enum(trussKinds).nullable().default(null),
-    bottom: z.string().min(1).max(40).nullable().default(null),
-    web: z.string().min(1).max(40).nullable().default(null),
-    heel: lengthField(limits.seatHeight).nullable().default(null),
-    room: z
-      .strictObject({
-        width: lengthField(limits.headroomWidth).default(defaultTruss.room.width),
-        height: lengthField(limits.headroom).default(defaultTruss.room.height),
-      })
-      .default(defaultTruss.room),
-    gusset: z
-      .strictObject({
-        thickness: lengthField(limits.sheet).default(defaultTruss.gusset.thickness),
-        leg: lengthField(limits.gussetLeg).nullable().default(null),
-        nails: z.number().int().min(limits.gussetNails.min).max(limits.gussetNails.max).default(6),
-      })
-      .default(defaultTruss.gusset),
-    setting: settingSchema,
-  })
-  .default(defaultTruss)
+export const trussSchema = (pitch: z.ZodType<Pitch>) =>
+  z
+    .strictObject({
+      kind: z.enum(trussKinds).nullable().default(null),
+      bottom: z.string().min(1).max(40).nullable().default(null),
+      web: z.string().min(1).max(40).nullable().default(null),
+      heel: lengthField(limits.seatHeight).nullable().default(null),
+      ceiling: pitch.nullable().default(null),
+      splice: z
+        .strictObject({
+          bottom: lengthField(limits.splice).nullable().default(null),
+          top: lengthField(limits.splice).nullable().default(null),
+        })
+        .default(defaultTruss.splice),
+      room: z
+        .strictObject({
+          width: lengthField(limits.headroomWidth).default(defaultTruss.room.width),
+          height: lengthField(limits.headroom).default(defaultTruss.room.height),
+        })
+        .default(defaultTruss.room),
+      gusset: z
+        .strictObject({
+          thickness: lengthField(limits.sheet).default(defaultTruss.gusset.thickness),
+          leg: lengthField(limits.gussetLeg).nullable().default(null),
+          nails: z.number().int().min(limits.gussetNails.min).max(limits.gussetNails.max).default(6),
+        })
+        .default(defaultTruss.gusset),
+      setting: settingSchema,
+    })
+    .default(defaultTruss)

@@ -45,6 +45,8 @@ export {
   type Gussets,
   type Truss,
   type TrussKind,
+  hasBottomChord,
+  isWebbed,
   trussKinds,
 } from './gambrel'
 export { limits } from './limits'

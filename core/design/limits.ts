@@ -60,6 +60,7 @@ export const limits = {
   headroom: { min: 300, max: 4000 },
   headroomWidth: { min: 300, max: 11000 },
   lowerAngle: { min: 20, max: 80 },
+  splice: { min: 100, max: 11900 },
   gussetLeg: { min: 75, max: 900 },
   gussetNails: { min: 3, max: 20 },
   /** Between braces, rows and braced bays while trusses are set; and between purlins over them. */

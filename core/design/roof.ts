@@ -222,7 +222,7 @@ export const roofSchema = z.strictObject({
     .default({ section: null, edge: 'dropped' }),
   gambrel: gambrelSchema(lowerSchema),
   carried: z.enum(carriers).nullable().default(null),
-  truss: trussSchema,
+  truss: trussSchema(pitchSchema),
   rafter: z.string().min(1).max(40),
   spacing: lengthField(limits.spacing),
   panel: z

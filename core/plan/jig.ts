@@ -218,11 +218,16 @@ function checksOf(
   /** A face's corners on the roof line, from its foot up. */
   const onLine = (id: string): Spot[] => {
     const face = roof.faces.find(each => each.id === id)
-    const chord = boards.find(({ where }) => chordFace(where) === id)
-    if (!face || !chord) return []
-    const { x } = chord.placement.origin
-    return flatOf(chord, shift)
-      .filter(p => Math.abs(distanceTo(face.top, vec(x, p.x - shift.x, p.y - shift.y))) < ONE_MARK)
+    if (!face) return []
+    return boards
+      .filter(({ where }) => chordFace(where) === id)
+      .flatMap(chord =>
+        flatOf(chord, shift).filter(
+          p =>
+            Math.abs(distanceTo(face.top, vec(chord.placement.origin.x, p.x - shift.x, p.y - shift.y))) <
+            ONE_MARK,
+        ),
+      )
       .sort((a, b) => a.y - b.y)
   }
   const lowOf = (side: 'south' | 'north'): Spot[] => onLine(faceTo(roof, side)?.id ?? '')

@@ -64,22 +64,30 @@ export function readRoof(frame: Frame, units: Units, side: 'south' | 'north' = '
   return face ? readFace(frame, units, face) : null
 }
 
-/** A face's first rafter, or its chord of the first truss that is not at an end. */
-function firstOn({ members }: Frame, face: RoofFace): Member | undefined {
+/**
+ * A face's first rafter, or its chord of the first truss that is not at an end: its lowest piece, and its
+ * highest.
+ */
+function firstOn({ members }: Frame, face: RoofFace): readonly [Member, Member] | null {
   const rafter = members.find(
     ({ where }) => faceOf(where) === face.id && where.name === 'rafter' && where.run[0] === 1,
   )
-  const chord = (number: number): Member | undefined =>
-    members.find(({ where }) => trussOf(where) === number && chordFace(where) === face.id)
-  return rafter ?? chord(2) ?? chord(1)
+  if (rafter) return [rafter, rafter]
+  for (const number of [2, 1]) {
+    const chords = members.filter(({ where }) => trussOf(where) === number && chordFace(where) === face.id)
+    const [foot, head] = [chords[0], chords[chords.length - 1]]
+    if (foot && head) return [foot, head]
+  }
+  return null
 }
 
 /** Reads a face off its first rafter or chord; null where it could not be framed. */
 export function readFace(frame: Frame, units: Units, face: RoofFace): RoofReading | null {
   const { roof } = frame
   const eave = lowEaveOf(roof, face)
-  const rafter = firstOn(frame, face)
-  if (!rafter) return null
+  const found = firstOn(frame, face)
+  if (!found) return null
+  const [rafter, atHead] = found
   const up = scale(downOf(face.top), -1)
   const heel = footOf(roof, face)
   const head = headPlane(roof, face)
@@ -101,7 +109,7 @@ export function readFace(frame: Frame, units: Units, face: RoofFace): RoofReadin
     heightAbovePlate: eave ? overPlate(rafter, overOutside(eave)) : 0,
     birdsmouth: eave ? birdsmouth(frame, rafter, eave) : { seat: 0, heel: 0, notch: 0 },
     bearing: eave ? bearing(frame, rafter, eave) : 0,
-    plumbFace: cutLine(rafter.board, 0),
+    plumbFace: cutLine(atHead.board, 0),
     highest: roof.highest,
   }
 }

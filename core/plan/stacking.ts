@@ -41,7 +41,9 @@ export function standsOn(
 ): boolean {
   const over = (face: string | null): boolean =>
     eavesOf(frame.roof).some(eave => eave.side === wall && eave.face.id === face)
-  if (role === 'upper-chord' || role === 'lower-chord') return over(chordFace(where))
+  // of a chord in pieces the lowest
+  if (role === 'upper-chord' || role === 'lower-chord')
+    return (where.run[1] ?? 1) === 1 && over(chordFace(where))
   if (role !== 'rafter' && role !== 'jack-rafter' && role !== 'cripple-rafter' && role !== 'roof-joist')
     return false
   if (roof.has.falls.length > 1) return over(faceOf(where)) && where.name !== 'upper'

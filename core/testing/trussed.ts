@@ -17,11 +17,25 @@ const asked = fc.record({
   kind: fc.constantFrom(...trussKinds),
   webs: fc.constantFrom(...gableTrusses),
   heel: fc.option(between(0.6, 1.4), { freq: 2 }),
+  ceiling: fc.option(between(0.2, 0.8), { freq: 2 }),
+  splice: fc.record({
+    bottom: fc.option(between(0.1, 0.9), { freq: 2 }),
+    top: fc.option(between(0.02, 0.48), { freq: 2 }),
+  }),
   leg: fc.option(between(90, 350), { freq: 3 }),
   thickness: between(9, 18),
 })
 
 const tan = (degrees: number): number => Math.tan((degrees * Math.PI) / 180)
+
+/** Splices as they are asked for, over a span. */
+const spliced = (
+  { splice }: { readonly splice: Design['roof']['truss']['splice'] },
+  width: number,
+): Design['roof']['truss']['splice'] => ({
+  bottom: splice.bottom === null ? null : splice.bottom * width,
+  top: splice.top === null ? null : splice.top * width,
+})
 
 /** Walls as they are, on all four sides of one height. */
 const level = (design: Design): Design['walls'] => {
@@ -69,6 +83,7 @@ export const gambrelSheds: fc.Arbitrary<Design> = fc
         truss: {
           ...shed.roof.truss,
           kind: ask.kind,
+          splice: spliced(ask, width),
           gusset: { ...shed.roof.truss.gusset, leg: ask.leg, thickness: ask.thickness },
         },
       },
@@ -90,6 +105,11 @@ export const trussedGables: fc.Arbitrary<Design> = fc
       truss: {
         ...shed.roof.truss,
         kind: ask.webs,
+        ceiling:
+          ask.ceiling === null
+            ? null
+            : { rise: ask.ceiling * shed.roof.pitch.rise, run: shed.roof.pitch.run },
+        splice: spliced(ask, shed.footprint.width),
         heel: ask.heel === null ? null : ask.heel * 160,
         room: { width: 0.45 * shed.footprint.width, height: 0.2 * shed.footprint.width },
         gusset: { ...shed.roof.truss.gusset, leg: ask.leg, thickness: ask.thickness },

@@ -75,6 +75,11 @@ const meanings: Readonly<Record<string, string>> = {
   'roof.truss.kind': 'Open for all the headroom, or tied by a bottom chord that a loft can lie on.',
   'roof.truss.heel':
     "From the plate's top to the roof line, plumb over the wall's outside; it follows from the chords where nothing is typed.",
+  'roof.truss.ceiling': 'Of the bottom chords of scissors; half the roof’s where nothing is typed.',
+  'roof.truss.splice.bottom':
+    "Level, from the south wall's outside; where nothing is typed, at a panel point of chords longer than what is sold.",
+  'roof.truss.splice.top':
+    "Level, in from the wall's outside; where nothing is typed, at a panel point of chords longer than what is sold.",
   'roof.truss.room.width': 'Clear between the posts on either side.',
   'roof.truss.room.height': "From the bottom chord's upper edge to the collar.",
   'roof.loft.height': 'Floor with less than this clear over it is not counted as loft one can stand in.',

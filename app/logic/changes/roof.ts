@@ -1,6 +1,7 @@
 import { leavesOut, lowEaves } from '../../../core/lines'
 import {
   type Design,
+  hasBottomChord,
   limits,
   LOFT_HEIGHT,
   type RoofOpening,
@@ -29,7 +30,8 @@ export const addLoft =
     const { yard } = design.lumber
     const { ties } = design.roof
     const { truss } = building.roof
-    const ceiling = truss && truss.kind !== 'open' ? ties.ceiling : (ties.ceiling ?? usualTies[yard].ceiling)
+    const ceiling =
+      truss && hasBottomChord(truss.kind) ? ties.ceiling : (ties.ceiling ?? usualTies[yard].ceiling)
     const loft = { deck: usualSheets[yard], height: LOFT_HEIGHT }
     return { ...design, roof: { ...design.roof, ties: { ...ties, ceiling }, loft } }
   }

@@ -1,5 +1,5 @@
 import { findSection } from '../../lumber'
-import { pitchAngle, radians } from '../../measure'
+import { type Pitch, pitchAngle, radians } from '../../measure'
 import type { Building } from '../building'
 import { withRoof } from '../building'
 import type { TrussKind } from '../gambrel'
@@ -16,8 +16,11 @@ export const gableTrusses: readonly TrussKind[] = [
   'king-post',
   'queen-post',
   'attic',
+  'scissors',
   'bottom-chord',
 ]
+
+const halfOf = ({ rise, run }: Pitch): Pitch => ({ rise: rise / 2, run })
 
 /**
  * A gable of trusses: two slopes of one pitch over two walls of one height, that meet without a ridge board;
@@ -48,6 +51,7 @@ export function gableOfTrusses(plain: Building, asked: Roof): Building {
       ...trussSections(building, truss),
       kind,
       heel,
+      ceiling: kind === 'scissors' ? (truss.ceiling ?? halfOf(building.roof.pitch)) : null,
       gusset: {
         ...truss.gusset,
         leg,

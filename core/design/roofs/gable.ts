@@ -7,14 +7,19 @@ import { peakWorkedOut } from './peak'
 
 /** Two slopes that meet at a ridge over the length: of one pitch or two, or by where they meet. */
 export const gable: RoofKind = {
-  has: ({ carried }) => ({
+  has: ({ carried, truss }) => ({
     falls: ['south', 'north'],
     house: null,
     carriers: ['rafters', 'trusses'],
     ...(carried === 'trusses'
       ? {
           peak: ['height'],
-          parts: ['trusses', 'ends', 'sloped-tails'],
+          parts: [
+            'trusses',
+            ...(truss.kind === 'scissors' ? (['vault'] as const) : []),
+            'ends',
+            'sloped-tails',
+          ],
           ties: [],
           seats: [],
           // bottom chords lie on the end walls' plates

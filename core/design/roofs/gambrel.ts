@@ -79,6 +79,7 @@ function trussOf(building: Building, { truss }: Roof, line: GambrelLine, plate: 
     ...truss,
     ...sections,
     kind,
+    ceiling: null,
     heel: line.heightAbovePlate,
     gusset: { ...gusset, leg: Math.min(gusset.leg ?? USUAL_LEG, most), asked: gusset.leg, most },
     apart: plate + BRACES + gusset.thickness,

@@ -153,7 +153,8 @@ export function openingsTaken(building: Building, { rafter }: RoofLumber, lines:
       const thick = parting.asked.plies * rafter.thickness
       return {
         along: axisOf(eave),
-        s: parting.s,
+        // between two trusses its headers run from one to the other
+        s: betweenTrusses(building, slope.face, parting) ?? parting.s,
         z: { from: low.z + thick * down.z - rafter.depth * up.z, to: high.z - thick * down.z },
         side: eave.side,
       }

@@ -18,7 +18,7 @@ import type { Section } from '../../lumber'
 import { SPARE } from '../square-board'
 import type { BuildingCut, Order } from '../member'
 import { coverOn } from './cover'
-import { finishCuts, tailCuts, wildCut } from './tails'
+import { finishCuts, footOfTail, tailCuts, wildCut } from './tails'
 
 /** A rafter square to its eave. */
 interface RafterAsk {
@@ -116,9 +116,16 @@ export const kneeCut = (lines: RoofLines, face: RoofFace): BuildingCut[] => {
   return knee ? [mitre(knee.sides[1].end)] : []
 }
 
+/** What hangs under others' tails is cut off. */
+const levelTail = (building: Building, eave: Eave): BuildingCut => ({
+  kind: 'end',
+  name: 'level',
+  plane: { normal: vec(0, 0, -1), offset: -footOfTail(building, eave) },
+})
+
 /**
  * The cuts of a rafter with a seat and a tail, those at its head first, and `more` last; as it is sawn too,
- * where its tail is left to run wild.
+ * where its tail is left to run wild. `tails` the eave that tails end at: another's where it lies lower.
  */
 export function rafterCuts(
   building: Building,
@@ -126,15 +133,21 @@ export function rafterCuts(
   eave: Eave,
   head: readonly BuildingCut[],
   more: readonly BuildingCut[] = [],
+  tails: Eave = eave,
 ): Pick<RafterAsk, 'cuts' | 'sawn'> {
-  const wild = wildCut(building, eave)
+  const wild = wildCut(building, tails)
   const rest = [
     ...seatCuts(building, eave),
-    ...finishCuts(eave, lumber, coverOn(building, lumber, eave.side)),
+    ...finishCuts(tails, lumber, coverOn(building, lumber, eave.side)),
     ...more,
   ]
   return {
-    cuts: [...head, ...tailCuts(building, eave), ...rest],
+    cuts: [
+      ...head,
+      ...tailCuts(building, tails),
+      ...(tails === eave ? [] : [levelTail(building, tails)]),
+      ...rest,
+    ],
     sawn: wild ? [...head, wild, ...rest] : undefined,
   }
 }

@@ -73,7 +73,7 @@ function roomFor(building: Building, lumber: RoofLumber, eave: Eave): SoffitRoom
 const eaveOrders = (building: Building, lumber: RoofLumber, eave: Eave, room: SoffitRoom): Order[] =>
   lumber.soffit
     ? [
-        ...ledgerOrders(building, lumber.soffit, eave, room),
+        ...ledgerOrders(building, lumber, lumber.soffit, eave, room),
         ...joistOrders(building, lumber, lumber.soffit, eave, room),
       ]
     : []
@@ -95,11 +95,19 @@ const toPlate = (soffit: Section, foot: number, { height }: Eave): BuildingCut[]
   foot + soffit.depth > height + HAIR ? [{ kind: 'end', name: 'rip', plane: planeAcross('z', height) }] : []
 
 /**
- * The ledger on what covers the wall, ended under the rafters' lower edges, clear of hips over the corners.
+ * The ledger on what covers the wall, ended under the rafters' lower edges, clear of hips over the corners
+ * and of end trusses that lie lower.
  */
-function ledgerOrders(building: Building, soffit: Section, eave: Eave, { foot, cover }: SoffitRoom): Order[] {
+function ledgerOrders(
+  building: Building,
+  lumber: RoofLumber,
+  soffit: Section,
+  eave: Eave,
+  { foot, cover }: SoffitRoom,
+): Order[] {
   const { along, sign, length } = axesOf(building, eave)
-  const off = Math.SQRT2 * (eave.hip?.half ?? 0)
+  const lower = building.roof.truss && building.roof.ends.hold === 'lookouts'
+  const off = lower ? lumber.rafter.thickness : Math.SQRT2 * (eave.hip?.half ?? 0)
   const { longest } = building.walls
   const row = rowOf(
     { from: Math.max(off, eave.along.from), to: Math.min(length - off, eave.along.to) },

@@ -134,14 +134,14 @@ function takenUnder(
   const { underside } = face.carrier
   const below: Plane = { ...flip(underside), offset: lumber.setting.thickness - underside.offset }
   const webbed = !atEnd || building.walls.gables === 'open'
-  const { webs, gussets } = madeOf(building, lumber, lines, truss, webbed)
+  const { webs, vault, gussets } = madeOf(building, lumber, lines, truss, webbed)
   const top = dot(on(0), up)
   // joists, a bottom chord or the plate lie at a face's foot
   const floor = floorOf(building, lumber, lines, truss)
   const sine = up.z
   const low = Math.max(0, (under(0).z - lumber.setting.thickness - floor) / sine)
   const atFoot = low < long ? [{ from: low, to: long }] : []
-  return [...webs.map(outlineOf), ...gussets.map(({ outline }) => outline)]
+  return [...[...webs, ...vault].map(outlineOf), ...gussets.map(({ outline }) => outline)]
     .map(outline => behind(behind(outline, underside), below).map(p => top - dot(p, up)))
     .filter(us => us.length > 0)
     .map(us => ({ from: Math.min(...us), to: Math.max(...us) }))

@@ -150,6 +150,7 @@ export function bottomRows(ask: SetAsk): Wanted[] {
   const bottom = bottomOf(lines, lumber, truss)
   const { width } = building.footprint
   const whole = reachOf(trusses)
+  if (truss.ceiling) return risingRows(ask)
   // a deck holds them better than any row
   if (!bottom || !whole || building.roof.loft) return []
   const n = Math.max(1, Math.ceil(width / setting.rows.bottom) - 1)
@@ -162,6 +163,43 @@ export function bottomRows(ask: SetAsk): Wanted[] {
       ),
     )
     return { role: 'bottom-row', find: () => ask.firstFree(tries) }
+  })
+}
+
+/** Rows on the upper edges of bottom chords that rise to the middle: one at least on each. */
+function risingRows(ask: SetAsk): Wanted[] {
+  const { building, lines, lumber, truss, setting, trusses } = ask
+  const { setting: section } = lumber
+  const { longest } = ask
+  const chorded = building.walls.gables === 'open' ? trusses : trusses.slice(1, -1)
+  const reach = reachOf(chorded)
+  if (!reach) return []
+  return madeOf(building, lumber, lines, truss, true).vault.flatMap(chord => {
+    const along = wayOf(chord)
+    const long = Math.hypot(chord.to.y - chord.from.y, chord.to.z - chord.from.z)
+    const n = Math.max(1, Math.ceil(long / setting.rows.bottom) - 1)
+    const out = chord.upper.normal
+    const pieces = rowOf(reach, joints(ask), longest, longest)
+    return Array.from({ length: n }, (_, i) => i + 1).map((number): Wanted => {
+      const wanted = (long * number) / (n + 1)
+      const tries = nearby(long / (n + 1) / 2 - section.depth).map(off => {
+        const on = add(chord.from, scale(along, wanted + off - section.depth / 2))
+        return pieces.map((s, k) =>
+          leaningBoard({
+            where: inSetting(null, 'bottom-row', chord.side, number, ...(pieces.length > 1 ? [k + 1] : [])),
+            role: 'bottom-row',
+            section,
+            along: 'x',
+            s,
+            foot: add(on, scale(out, chord.half + section.thickness)),
+            up: along,
+            out,
+            cuts: [],
+          }),
+        )
+      })
+      return { role: 'bottom-row', find: () => ask.firstFree(tries) }
+    })
   })
 }
 

@@ -314,6 +314,6 @@ test('random rows of trusses: nothing strikes what stands with it, and what foun
           expect(sayCaution(each, 'imperial')).toMatch(/^There is no room for \d+ [a-z]/)
       },
     ),
-    { numRuns: runs(15) },
+    { numRuns: runs(15), endOnFailure: true },
   )
 }, 3_600_000)

@@ -1,3 +1,4 @@
+import { HAIR } from '../../measure'
 import { dot, type Plane, scale, subtract, unit, vec, type Vec3 } from '../../geometry'
 
 /** What lies in the plane across the building is drawn by its corners there, in order. */
@@ -38,11 +39,13 @@ export function hullOf(points: readonly Vec3[]): Vec3[] {
 
 /** The planes that bound a convex outline, looking out of it. */
 export function planesAbout(hull: Outline): Plane[] {
-  return hull.map((p, i) => {
+  return hull.flatMap((p, i) => {
     const q = hull[(i + 1) % hull.length] ?? p
-    const along = unit(subtract(q, p))
+    const side = subtract(q, p)
+    if (Math.hypot(side.y, side.z) < HAIR) return []
+    const along = unit(side)
     const normal = vec(0, along.z, -along.y)
-    return { normal, offset: dot(normal, p) }
+    return [{ normal, offset: dot(normal, p) }]
   })
 }
 

@@ -11,6 +11,8 @@ import {
   vec,
   type Vec3,
 } from '../../geometry'
+import { wayOf } from './flat'
+import type { VaultChord } from './vault'
 import { kneesOf, type Knee, lowEaves, ridgeOf, type RoofFace, type RoofLines } from '../../lines'
 
 /**
@@ -80,6 +82,20 @@ export interface Bottom {
   readonly depth: number
 }
 
+/** Where a chord in a face meets a bottom chord that rises from its wall. */
+function vaultHeel({ side, eave, upper, lower, ...bar }: VaultChord): Joint {
+  const { face, outside, height } = eave
+  return {
+    name: ['heel', side],
+    at: crossing(face.top, lower),
+    legs: [
+      { upper: face.top, lower: underOf(face), along: up(face) },
+      { upper: lower, lower: upper, along: wayOf(bar) },
+    ],
+    ends: [outside, { normal: vec(0, 0, -1), offset: -height }],
+  }
+}
+
 /** Where lower chords meet a bottom chord, over the wall. */
 function heelJoints(lines: RoofLines, { low, depth }: Bottom): Joint[] {
   return lowEaves(lines).map((eave): Joint => {
@@ -99,9 +115,14 @@ function heelJoints(lines: RoofLines, { low, depth }: Bottom): Joint[] {
   })
 }
 
-/** The joints of a truss, its heels only where it has a bottom chord. */
-export const jointsOf = (lines: RoofLines, bottom: Bottom | null): readonly Joint[] => [
+/** The joints of a truss, its heels only where it has bottom chords. */
+export const jointsOf = (
+  lines: RoofLines,
+  bottom: Bottom | null,
+  vault: readonly VaultChord[],
+): readonly Joint[] => [
   ...(bottom ? heelJoints(lines, bottom) : []),
+  ...vault.map(vaultHeel),
   ...kneesOf(lines).map(kneeJoint),
   ...ridgeJoint(lines),
 ]

@@ -1,5 +1,5 @@
 import { ofTruss } from '../place'
-import type { Building, BuildingTruss } from '../../design'
+import { type Building, type BuildingTruss, hasBottomChord } from '../../design'
 import { add, cross, dot, place, type Plane, scale, subtract, unit, vec, type Vec3 } from '../../geometry'
 import {
   type Eave,
@@ -23,8 +23,10 @@ import { headCuts, kneeCut, rafterCuts, rafterOn, rafterReach } from '../roof/ra
 import { roofHeaders } from '../roof/openings'
 import { lyingBoard, SPARE } from '../square-board'
 import type { Obstacle } from '../roof/obstacle'
-import { behind, hullOf, outlineOf, planesAbout, shares, wayOf } from './flat'
+import { type Bar, behind, hullOf, outlineOf, planesAbout, shares, wayOf } from './flat'
 import { type Bottom, cornersOf, gussetOn, jointsOf } from './joints'
+import { parted, type Splice, splicesOf } from './splices'
+import { type VaultChord, vaultOf } from './vault'
 import { hullOn, type Web, type WebJoint, websOf } from './webs'
 
 /** A sheet that gussets come out of, mm: 4 by 8 ft, or its metric like. */
@@ -55,10 +57,15 @@ export function trussOrders(
       const ends = { first: i === 0, last: i === places.length - 1 }
       const atEnd = ends.first || ends.last
       const own = atEnd ? low : lines
-      const { webs, gussets: plates } = atEnd ? ended : whole
+      const { webs, vault, splices, gussets: plates } = atEnd ? ended : whole
       return [
-        ...own.faces.map(face => chord(building, lumber, own, face, at, bottom)),
-        ...(bottom ? [bottomChord(own, lumber, at, i, bottom)] : []),
+        ...own.faces.flatMap(face =>
+          parted(chord(building, lumber, own, face, at, bottom, lines), splices, face.id),
+        ),
+        ...(bottom ? parted(bottomChord(own, lumber, at, i, bottom), splices, 'bottom') : []),
+        ...vault.flatMap(rising =>
+          parted(vaultOrder(rising, lumber, at.at, i), splices, `bottom-${rising.side}`),
+        ),
         ...webs.map(web => webOrder(web, lumber, at.at, i)),
         ...gussets(building, lumber, truss, plates, at.at, i, ends),
       ]
@@ -72,37 +79,68 @@ export function trussOrders(
     )
 }
 
-/** What a truss has besides its chords: webs, where it takes them, and gussets. */
+/** What a truss has besides the chords in the roof's faces, and where those are joined. */
+export interface Made {
+  readonly webs: readonly Web[]
+  readonly vault: readonly VaultChord[]
+  readonly splices: readonly Splice[]
+  readonly gussets: readonly Gusset[]
+}
+
+/** A truss's webs and rising bottom chords, where it takes them, and its splices and gussets. */
 export function madeOf(
   building: Building,
   lumber: RoofLumber,
   lines: RoofLines,
   truss: BuildingTruss,
   webbed: boolean,
-): { readonly webs: readonly Web[]; readonly gussets: readonly Gusset[] } {
+): Made {
   const bottom = bottomOf(lines, lumber, truss)
-  const { webs, joints } = webbed ? websOf(building, lines, lumber, truss, bottom) : { webs: [], joints: [] }
+  const rising = vaultOf(building, lines, lumber, truss)
+  const whole = websOf(building, lines, lumber, truss, bottom, rising)
+  const { webs, joints } = webbed ? whole : { webs: [], joints: [] }
+  const vault = webbed ? rising : []
+  const spliced = splicesOf({
+    ...{ building, lines, lumber, truss, bottom, vault },
+    panels: whole.joints,
+    present: joints,
+  })
   const { leg } = truss.gusset
-  return { webs, gussets: leg > 0 ? gussetsOf(lines, leg, bottom, joints) : [] }
+  return {
+    webs,
+    vault,
+    splices: spliced.splices,
+    gussets: leg > 0 ? gussetsOf(lines, leg, bottom, vault, [...joints, ...spliced.joints]) : [],
+  }
 }
+
+/** A member of a truss in its place, cut by the members it runs between. */
+function barOrder(bar: Bar, section: Section, { from, to }: Stretch): Omit<Order, 'where' | 'role'> {
+  const along = wayOf(bar)
+  const depth = vec(0, -along.z, along.y)
+  const turned = cross(along, depth).x < 0
+  const reach = outlineOf(bar).map(p => dot(p, along))
+  const [low, high] = [Math.min(...reach), Math.max(...reach)]
+  const foot = add(bar.from, scale(along, low - dot(bar.from, along) - SPARE))
+  const corner = add(foot, scale(depth, -bar.half))
+  return {
+    section,
+    placement: place(vec(turned ? to : from, corner.y, corner.z), along, depth),
+    blankLength: high - low + 2 * SPARE,
+    cuts: bar.cuts.map((plane): BuildingCut => ({ kind: 'end', name: endName(plane), plane })),
+  }
+}
+
+/** A bottom chord that rises to the middle. */
+const vaultOrder = (chord: VaultChord, { bottom }: RoofLumber, at: Stretch, i: number): Order => ({
+  where: ofTruss(i + 1, 'bottom-chord', chord.side),
+  role: 'bottom-chord',
+  ...barOrder(chord, bottom, at),
+})
 
 /** A web in its place, cut by the members it runs between. */
 function webOrder(web: Web, { web: section }: RoofLumber, at: Stretch, i: number): Order {
-  const along = wayOf(web)
-  const depth = vec(0, -along.z, along.y)
-  const turned = cross(along, depth).x < 0
-  const reach = outlineOf(web).map(p => dot(p, along))
-  const [low, high] = [Math.min(...reach), Math.max(...reach)]
-  const foot = add(web.from, scale(along, low - dot(web.from, along) - SPARE))
-  const corner = add(foot, scale(depth, -web.half))
-  return {
-    where: ofTruss(i + 1, web.name, ...web.run),
-    role: 'web',
-    section,
-    placement: place(vec(turned ? at.to : at.from, corner.y, corner.z), along, depth),
-    blankLength: high - low + 2 * SPARE,
-    cuts: web.cuts.map((plane): BuildingCut => ({ kind: 'end', name: endName(plane), plane })),
-  }
+  return { where: ofTruss(i + 1, web.name, ...web.run), role: 'web', ...barOrder(web, section, at) }
 }
 
 const endName = ({ normal }: Plane): 'plumb' | 'level' | 'slope' =>
@@ -147,16 +185,19 @@ export function gussetsTaken(
 const sideOf = ([, side]: readonly (number | string)[]): Pick<Obstacle, 'side'> =>
   side === 'south' || side === 'north' ? { side } : {}
 
-/** The bottom chord's lower edge and depth; null of trusses that have none. */
+/** The level bottom chord's lower edge and depth; null of trusses that have none. */
 export const bottomOf = (lines: RoofLines, { bottom }: RoofLumber, { kind }: BuildingTruss): Bottom | null =>
-  kind !== 'open' ? { low: lowEaves(lines)[0]?.height ?? 0, depth: bottom.depth } : null
+  hasBottomChord(kind) ? { low: lowEaves(lines)[0]?.height ?? 0, depth: bottom.depth } : null
 
 interface Ends {
   readonly first: boolean
   readonly last: boolean
 }
 
-/** A chord in one of the roof's faces, from its foot or its knee to its head. */
+/**
+ * A chord in one of the roof's faces, from its foot or its knee to its head; `others` the lines of the
+ * trusses between the end ones.
+ */
 function chord(
   building: Building,
   lumber: RoofLumber,
@@ -164,11 +205,14 @@ function chord(
   face: RoofFace,
   { at, number }: RafterPlace,
   bottom: Bottom | null,
+  others: RoofLines,
 ): Order {
   const eave = lowEaveOf(lines, face)
+  // tails of end trusses that lie lower end as the others' do
+  const tails = lines === others ? eave : lowEaves(others).find(each => each.id === eave?.id)
   const head = headCuts(building, lumber, lines, face)
   const cuts = eave
-    ? rafterCuts(building, lumber, eave, head, onBottom(building, bottom))
+    ? rafterCuts(building, lumber, eave, head, onBottom(building, bottom), tails)
     : { cuts: [...head, ...kneeCut(lines, face)] }
   return rafterOn({
     where: ofTruss(number ?? 0, 'chord', face.id),
@@ -229,12 +273,13 @@ function gussetsOf(
   lines: RoofLines,
   leg: number,
   bottom: Bottom | null,
+  vault: readonly VaultChord[],
   webs: readonly WebJoint[],
 ): Gusset[] {
   const named = new Set(webs.map(({ name }) => name.join('/')))
   return [
     // where webs meet chords too, one gusset is on all
-    ...jointsOf(lines, bottom)
+    ...jointsOf(lines, bottom, vault)
       .filter(({ name }) => !named.has(name.join('/')))
       .map((joint): Gusset => {
         const { planes, inside } = gussetOn(joint, leg)

@@ -15,6 +15,7 @@ import {
 import { lowEaves, ridgeOf, type RoofFace, type RoofLines, type RoofLumber } from '../../lines'
 import { type Bar, coveredAt, hullOf } from './flat'
 import type { Bottom } from './joints'
+import type { VaultChord } from './vault'
 
 /** A web, or another member between the chords, by its name and number. */
 export interface Web extends Bar {
@@ -22,10 +23,14 @@ export interface Web extends Bar {
   readonly run: readonly (number | string)[]
 }
 
-/** Where webs meet chords: what a gusset there covers, as corners across the building. */
+/**
+ * Where webs meet chords: what a gusset there covers, as corners across the building; and the panel point of
+ * a chord under it (`bottom`, or its face's), where that may be joined of two boards; null where it may not.
+ */
 export interface WebJoint {
   readonly name: readonly (number | string)[]
   readonly points: readonly Vec3[]
+  readonly panel: { readonly chord: string; readonly at: Vec3 } | null
 }
 
 export interface Webs {
@@ -51,7 +56,7 @@ interface Between {
  * The webs of a truss on a gable's roof line, and the joints they make. They meet at panel points: a king
  * post in the middle; queen posts at the thirds of the bottom chord, a beam between their heads; those of a W
  * from the thirds of the bottom chord to the halves of the top chords and to the ridge; the posts and collar
- * of an attic about its room.
+ * of an attic about its room; the king post of scissors between the heads of their bottom chords.
  */
 export function websOf(
   { footprint: { width } }: Building,
@@ -59,9 +64,12 @@ export function websOf(
   { web }: RoofLumber,
   { kind, room, gusset: { leg } }: BuildingTruss,
   bottom: Bottom | null,
+  vault: readonly VaultChord[] = [],
 ): Webs {
   const [south, north] = (ridgeOf(lines)?.sides ?? []).map(({ face }) => face)
-  if (!bottom || !south || !north) return none
+  if (!south || !north) return none
+  if (vault.length) return scissors({ south, north, width, half: web.depth / 2, leg }, vault)
+  if (!bottom) return none
   const low = bottom.low + bottom.depth
   const at: Between = {
     floor: { normal: vec(0, 0, -1), offset: -low },
@@ -87,13 +95,13 @@ export function websOf(
   }
 }
 
-const underAt = ({ south, north }: Between, y: number): number =>
+const underAt = ({ south, north }: Pick<Between, 'south' | 'north'>, y: number): number =>
   Math.min(
     ...[south, north].map(({ carrier }) => meets(carrier.underside, vec(0, y, 0), vec(0, 0, 1)) ?? Infinity),
   )
 
 /** The top chords' lower edges cut what runs up to them. */
-const underBoth = ({ south, north }: Between): readonly Plane[] => [
+const underBoth = ({ south, north }: Pick<Between, 'south' | 'north'>): readonly Plane[] => [
   south.carrier.underside,
   north.carrier.underside,
 ]
@@ -131,7 +139,7 @@ function onTop({ leg }: Between, { top, carrier }: RoofFace, ends: readonly Vec3
 }
 
 /** The corners of both top chords about the ridge. */
-function atRidge({ south, north, leg, width }: Between): Vec3[] {
+function atRidge({ south, north, leg, width }: Pick<Between, 'south' | 'north' | 'leg' | 'width'>): Vec3[] {
   const middle = planeAcross('y', width / 2)
   return [south, north].flatMap(({ top, carrier }) => {
     const down = downOf(top)
@@ -152,10 +160,58 @@ function kingPost(at: Between): Webs {
   return {
     webs: [king],
     joints: [
-      { name: ['king'], points: [...coveredAt(king, 'from', at.leg), ...onBottom(at, endOf(king, 'from'))] },
-      { name: ['ridge'], points: [...atRidge(at), ...coveredAt(king, 'to', at.leg)] },
+      {
+        name: ['king'],
+        points: [...coveredAt(king, 'from', at.leg), ...onBottom(at, endOf(king, 'from'))],
+        panel: { chord: 'bottom', at: king.from },
+      },
+      { name: ['ridge'], points: [...atRidge(at), ...coveredAt(king, 'to', at.leg)], panel: null },
     ],
   }
+}
+
+/** The king post of scissors: between its bottom chords, whose lower edges it ends level with. */
+function scissors(
+  at: Pick<Between, 'south' | 'north' | 'width' | 'half' | 'leg'>,
+  vault: readonly VaultChord[],
+): Webs {
+  const { width, half, leg } = at
+  const level = Math.min(
+    ...vault.map(({ lower }) => meets(lower, vec(0, width / 2 - half, 0), vec(0, 0, 1)) ?? 0),
+  )
+  const king: Web = {
+    name: 'king',
+    run: [],
+    from: vec(0, width / 2, level),
+    to: vec(0, width / 2, underAt(at, width / 2)),
+    half,
+    cuts: [{ normal: vec(0, 0, -1), offset: -level }, ...underBoth(at)],
+  }
+  return {
+    webs: [king],
+    joints: [
+      {
+        name: ['king'],
+        points: [
+          ...endOf(king, 'from'),
+          ...vault.flatMap(chord => coveredAt(chord, 'to', leg)),
+          ...aboveVault(vault, king, leg),
+        ],
+        panel: null,
+      },
+      { name: ['ridge'], points: [...atRidge(at), ...coveredAt(king, 'to', leg)], panel: null },
+    ],
+  }
+}
+
+/** The corners of a king post a leg over the bottom chords beside it. */
+function aboveVault(vault: readonly VaultChord[], king: Web, leg: number): Vec3[] {
+  const y = king.from.y
+  const top = Math.max(
+    ...vault.map(({ upper }) => meets(upper, vec(0, y - king.half, 0), vec(0, 0, 1)) ?? 0),
+    ...vault.map(({ upper }) => meets(upper, vec(0, y + king.half, 0), vec(0, 0, 1)) ?? 0),
+  )
+  return [-1, 1].map(way => vec(0, y + way * king.half, Math.min(top + leg, king.to.z)))
 }
 
 const sides = ['south', 'north'] as const
@@ -183,6 +239,7 @@ function queenPosts(at: Between): Webs {
       ...posts.map((post, i) => ({
         name: ['queen', sides[i] ?? 'south'],
         points: [...coveredAt(post, 'from', at.leg), ...onBottom(at, endOf(post, 'from'))],
+        panel: { chord: 'bottom' as const, at: post.from },
       })),
       ...posts.map((post, i) => ({
         name: ['queen-head', sides[i] ?? 'south'],
@@ -191,8 +248,9 @@ function queenPosts(at: Between): Webs {
           ...coveredAt(beam, i === 0 ? 'from' : 'to', at.leg),
           ...onTop(at, i === 0 ? at.south : at.north, endOf(post, 'to')),
         ],
+        panel: { chord: (i === 0 ? at.south : at.north).id, at: post.to },
       })),
-      { name: ['ridge'], points: atRidge(at) },
+      { name: ['ridge'], points: atRidge(at), panel: null },
     ],
   }
 }
@@ -240,14 +298,17 @@ function wWebs(at: Between): Webs {
           ...coveredAt(long, 'from', at.leg),
           ...onBottom(at, [...endOf(short, 'from'), ...endOf(long, 'from')]),
         ],
+        panel: { chord: 'bottom' as const, at: short.from },
       })),
       ...made.map(({ side, short, face }) => ({
         name: ['chord', side],
         points: [...coveredAt(short, 'to', at.leg), ...onTop(at, face, endOf(short, 'to'))],
+        panel: { chord: face.id, at: short.to },
       })),
       {
         name: ['ridge'],
         points: [...atRidge(at), ...made.flatMap(({ long }) => coveredAt(long, 'to', at.leg))],
+        panel: null,
       },
     ],
   }
@@ -284,6 +345,7 @@ function attic(at: Between, room: BuildingTruss['room']): Webs {
       ...cutPosts.map((post, i) => ({
         name: ['post', sides[i] ?? 'south'],
         points: [...coveredAt(post, 'from', at.leg), ...onBottom(at, endOf(post, 'from'))],
+        panel: { chord: 'bottom' as const, at: post.from },
       })),
       ...cutPosts.map((post, i) => ({
         name: ['post-head', sides[i] ?? 'south'],
@@ -295,8 +357,9 @@ function attic(at: Between, room: BuildingTruss['room']): Webs {
             ...endOf(collar, i === 0 ? 'from' : 'to'),
           ]),
         ],
+        panel: { chord: (faces[i] ?? at.south).id, at: post.to },
       })),
-      { name: ['ridge'], points: atRidge(at) },
+      { name: ['ridge'], points: atRidge(at), panel: null },
     ],
   }
 }

@@ -48,6 +48,18 @@ export type RoofProblem =
     }
   | { readonly code: 'truss-too-small'; readonly path: 'roof.truss.kind' }
   | {
+      readonly code: 'ceiling-too-steep'
+      readonly path: 'roof.truss.ceiling'
+      /** Degrees; null where no ceiling is flat enough. */
+      readonly angle: number | null
+    }
+  | {
+      readonly code: 'splice-near-joint'
+      readonly path: `roof.truss.splice.${'bottom' | 'top'}`
+      readonly below: number | null
+      readonly above: number | null
+    }
+  | {
       readonly code: 'heel-out-of-reach'
       readonly path: 'roof.truss.heel'
       readonly least: number | null

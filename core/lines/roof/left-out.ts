@@ -1,4 +1,4 @@
-import type { Building, RoofOpening } from '../../design'
+import { type Building, hasBottomChord, type RoofOpening } from '../../design'
 import { HAIR } from '../../measure'
 import { middleOf, overlap, type Stretch } from '../../trade'
 import type { Problem } from '../problem'
@@ -24,7 +24,8 @@ export interface Stood {
 }
 
 /** Whether a roof's stairs leave trusses out: of trusses with bottom chords. */
-export const leavesOut = ({ roof: { truss } }: Building): boolean => truss !== null && truss.kind !== 'open'
+export const leavesOut = ({ roof: { truss } }: Building): boolean =>
+  truss !== null && hasBottomChord(truss.kind)
 
 /**
  * Trusses with those left out that stand nearest to where stairs are asked for, and their neighbours doubled

@@ -1,4 +1,4 @@
-import type { Building, TrussKind } from '../../design'
+import { type Building, isWebbed, limits, type TrussKind } from '../../design'
 import { HAIR, pitchAngle, radians } from '../../measure'
 import { least } from '../../trade'
 import type { Problem } from '../problem'
@@ -12,6 +12,7 @@ export const trussStops: readonly Problem['code'][] = [
   'heel-out-of-reach',
   'truss-too-small',
   'room-out-of-reach',
+  'ceiling-too-steep',
 ]
 
 /** What stands against the trusses of a gable. */
@@ -21,6 +22,7 @@ export const trussProblems = (building: Building, lumber: RoofLumber): Problem[]
   ...heelProblems(building, lumber),
   ...roomProblems(building, lumber),
   ...heightProblems(building, lumber),
+  ...ceilingProblems(building, lumber),
   ...tightSpacing(building, lumber.rafter),
 ]
 
@@ -38,7 +40,7 @@ export function unlikeChords({ roof: { truss } }: Building, { rafter, bottom, we
   const { thickness } = rafter
   const unlike = (section: { readonly thickness: number }): boolean =>
     Math.abs(section.thickness - thickness) > HAIR
-  const webbed = truss.kind !== 'open' && truss.kind !== 'bottom-chord'
+  const webbed = isWebbed(truss.kind)
   return [
     ...(truss.kind !== 'open' && unlike(bottom)
       ? [{ code: 'chords-unlike', path: 'roof.truss.bottom', thickness } as const]
@@ -51,10 +53,16 @@ export function unlikeChords({ roof: { truss } }: Building, { rafter, bottom, we
  * A heel that would notch the top chords by more than half, or leave them over the bottom chord's end with
  * nothing to stand on.
  */
-function heelProblems({ roof: { truss, pitch, peak } }: Building, { rafter, bottom }: RoofLumber): Problem[] {
+function heelProblems(
+  { roof: { truss, pitch, peak } }: Building,
+  { rafter, bottom, plate }: RoofLumber,
+): Problem[] {
   if (!truss) return []
   const plumb = rafter.depth / Math.cos(radians(pitchAngle(pitch)))
-  const [low, most] = [plumb / 2, plumb + bottom.depth - least.chordSeat]
+  const rises = truss.ceiling ? radians(pitchAngle(truss.ceiling)) : 0
+  // the upper edge of a rising bottom chord over the plate's outer edge
+  const upper = bottom.depth / Math.cos(rises) - plate.depth * Math.tan(rises)
+  const [low, most] = [plumb / 2, plumb + upper - least.chordSeat]
   return truss.heel < low - HAIR || truss.heel > most + HAIR
     ? [
         // a ridge's height that is asked for leaves the pitch, and so these, to the heel
@@ -83,6 +91,28 @@ function heightProblems(
   }
   const room = wanted[truss.kind]
   return room !== undefined && room < least.web ? [{ code: 'truss-too-small', path: 'roof.truss.kind' }] : []
+}
+
+/** Bottom chords of scissors so steep that the top chords leave no height for the king post over them. */
+function ceilingProblems(
+  { roof: { truss, pitch }, footprint: { width } }: Building,
+  { rafter, bottom, plate }: RoofLumber,
+): Problem[] {
+  if (!truss?.ceiling) return []
+  const angle = radians(pitchAngle(pitch))
+  const under = truss.heel - rafter.depth / Math.cos(angle) + (width / 2) * Math.tan(angle)
+  const post = (slope: number): number =>
+    under - bottom.depth / Math.cos(radians(slope)) - (width / 2 - plate.depth) * Math.tan(radians(slope))
+  if (post(pitchAngle(truss.ceiling)) > least.web - HAIR) return []
+  const { min } = limits.roofAngle
+  if (post(min) < least.web) return [{ code: 'ceiling-too-steep', path: 'roof.truss.ceiling', angle: null }]
+  let [fits, no]: [number, number] = [min, pitchAngle(truss.ceiling)]
+  for (let i = 0; i < 40; i++) {
+    const middle = (fits + no) / 2
+    if (post(middle) < least.web) no = middle
+    else fits = middle
+  }
+  return [{ code: 'ceiling-too-steep', path: 'roof.truss.ceiling', angle: fits }]
 }
 
 /** An attic's room that the top chords leave no place for. */

@@ -117,10 +117,21 @@ export const roof = (long: number, wide: number) =>
       truss: group(
         {},
         {
-          kind: orNull(one('open', 'bottom-chord', 'king-post', 'queen-post', 'w-web', 'attic'), 8),
+          kind: orNull(
+            one('open', 'bottom-chord', 'king-post', 'queen-post', 'w-web', 'attic', 'scissors', 'scissors'),
+            8,
+          ),
           bottom: orNull(section('2x6', '2x8', '47x150'), 3),
           web: orNull(section('2x4', '2x4', '47x100'), 3),
           heel: orNull(length(5, 600, 100, 300), 2),
+          ceiling: orNull(pitch, 3),
+          splice: group(
+            {},
+            {
+              bottom: orNull(length(100, 11900, 0.2 * wide, 0.8 * wide), 3),
+              top: orNull(length(100, 11900, 0.1 * wide, 0.4 * wide), 3),
+            },
+          ),
           room: group(
             {},
             {

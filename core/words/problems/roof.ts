@@ -23,6 +23,12 @@ export const roofSentences: Sentences<RoofProblem> = {
     `A truss is built flat, of boards as thick as each other. Choose ${problem.path === 'roof.truss.web' ? 'webs' : 'bottom chords'} that are ${mm(problem.thickness)} thick, as the upper chords.`,
   'truss-too-small': () =>
     'The joints of this truss lie too near each other for gussets. Choose a truss of fewer webs, a steeper roof, or shallower boards.',
+  'ceiling-too-steep': problem =>
+    problem.angle === null
+      ? 'Under this roof no ceiling leaves the scissors room for their king post. Choose other trusses, or a steeper roof.'
+      : `So steep a ceiling leaves the scissors no room for their king post. Make its pitch ${formatAngle(Math.floor(problem.angle * 10) / 10)} at most.`,
+  'splice-near-joint': (problem, { besides }) =>
+    `The ${problem.path === 'roof.truss.splice.bottom' ? 'bottom' : 'top'} chords would be joined under the gusset of another joint, or past their ends: the splice is as where nothing is typed. ${problem.below === null && problem.above === null ? 'Leave it out, so that it follows.' : besides('Put it', problem)}`,
   'heel-out-of-reach': (problem, { up, down }) =>
     `At this heel the top chords would lose more than half over the plate, or stand on nothing over the bottom chord's end. ${problem.least === null || problem.most === null ? 'Leave it out, so that it follows.' : `Make it between ${up(problem.least)} and ${down(problem.most)}.`}`,
   'room-out-of-reach': (problem, { down }) =>
