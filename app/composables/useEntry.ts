@@ -20,13 +20,13 @@ export function useEntry(path: () => FieldPath, value: () => number | Pitch, pla
   const before = ref('')
   const message = ref('')
   const units = computed(() => bench.design?.units ?? 'imperial')
-  const text = computed(() => entry.value ?? showEntry(value(), units.value))
+  const text = computed(() => entry.value ?? showEntry(value(), units.value, path()))
   const focused = computed(() => entry.value !== null)
   const dirty = (): boolean => entry.value !== null && entry.value !== before.value
 
   const left = typing.takeUp(place())
   if (left) {
-    before.value = showEntry(value(), units.value)
+    before.value = showEntry(value(), units.value, path())
     entry.value = left.text
     message.value = left.why
   }
@@ -39,7 +39,7 @@ export function useEntry(path: () => FieldPath, value: () => number | Pitch, pla
 
   function begin(event: Event): void {
     if (entry.value === null) {
-      before.value = showEntry(value(), units.value)
+      before.value = showEntry(value(), units.value, path())
       entry.value = before.value
     }
     ;(event.target as HTMLInputElement).select()
@@ -78,7 +78,7 @@ export function useEntry(path: () => FieldPath, value: () => number | Pitch, pla
     bench.dropPreview()
     const next = nudged(bench.design, path(), read?.ok ? read.value : value(), way)
     bench.setValue(path(), next)
-    entry.value = before.value = showEntry(next, units.value)
+    entry.value = before.value = showEntry(next, units.value, path())
     message.value = ''
   }
 

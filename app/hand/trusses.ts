@@ -132,6 +132,7 @@ const trussWords: Record<TrussKind, string> = {
   'w-web': 'W webs',
   attic: 'Attic: a room inside',
   scissors: 'Scissors: a ceiling that rises',
+  bought: 'Bought: by their sheet',
 }
 
 /** Where a splice begins that is asked for, as a share of the span: at a panel point where there is one. */
@@ -166,12 +167,44 @@ function splices(at: At, kind: TrussKind): Row[] {
   ]
 }
 
+/** Of trusses built by hand: their splices and gussets. */
+function handBuilt(at: At): Row[] {
+  const kind = at.plan.building.roof.truss?.kind ?? 'open'
+  return [
+    ...splices(at, kind),
+    head('Gussets'),
+    ...lengths(at, 'roof.truss.gusset.thickness', 'roof.truss.gusset.leg'),
+    choice(at, 'roof.truss.gusset.nails', numbers(limits.gussetNails.min, limits.gussetNails.max)),
+    say('Glued and nailed on both faces; inside alone on end trusses that are sheathed.'),
+    {
+      kind: 'figures',
+      rows: looseRows(
+        at.plan.loose.filter(({ code }) => code === 'gusset-nails' || code === 'gusset-glue'),
+        at.units,
+      ),
+    },
+  ]
+}
+
+/** Of bought trusses: what their maker's sheet says, and what is ordered. */
+const boughtRows = (at: At): Row[] => [
+  ...lengths(at, 'roof.pitch', 'roof.overhang.eave', 'roof.truss.bought.span', 'roof.truss.bought.weight'),
+  {
+    kind: 'figures',
+    rows: looseRows(
+      at.plan.loose.filter(({ code }) => code === 'bought-trusses'),
+      at.units,
+    ),
+  },
+]
+
 /** The trusses: what they are of, and their gussets. */
 export function trusses(at: At): Row[] {
   const { truss, gambrel } = at.plan.building.roof
   if (!truss) return []
   const kinds = gambrel ? (['open', 'bottom-chord'] as const) : gableTrusses
   const webbed = isWebbed(truss.kind)
+  const bought = truss.kind === 'bought'
   return [
     choice(
       at,
@@ -186,18 +219,7 @@ export function trusses(at: At): Row[] {
     ...(truss.kind === 'scissors' ? length(at, 'roof.truss.ceiling') : []),
     ...(truss.kind === 'attic' ? lengths(at, 'roof.truss.room.width', 'roof.truss.room.height') : []),
     ...length(at, 'roof.spacing'),
-    ...splices(at, truss.kind),
-    head('Gussets'),
-    ...lengths(at, 'roof.truss.gusset.thickness', 'roof.truss.gusset.leg'),
-    choice(at, 'roof.truss.gusset.nails', numbers(limits.gussetNails.min, limits.gussetNails.max)),
-    say('Glued and nailed on both faces; inside alone on end trusses that are sheathed.'),
-    {
-      kind: 'figures',
-      rows: looseRows(
-        at.plan.loose.filter(({ code }) => code === 'gusset-nails' || code === 'gusset-glue'),
-        at.units,
-      ),
-    },
+    ...(bought ? boughtRows(at) : handBuilt(at)),
     say('What trusses carry is not reckoned here: a table, an engineer or the building department decides.'),
   ]
 }

@@ -2,10 +2,12 @@ import {
   type Design,
   type FieldPath,
   isPitchPath,
+  isWeightPath,
   limitFor,
   type Limit,
   limits,
   type LengthPath,
+  type WeightPath,
 } from '../../core/design'
 import {
   formatLength,
@@ -20,14 +22,40 @@ import {
   roundTo,
   type Units,
 } from '../../core/measure'
-import { fieldName, lengthExample, markOf, pitchExample, sayLength, sayMeasureFault } from '../../core/words'
+import {
+  fieldName,
+  lengthExample,
+  markOf,
+  pitchExample,
+  sayLength,
+  sayMeasureFault,
+  sayWeight,
+} from '../../core/words'
 
 /** What became of something typed: the value for the document, or what to say beside the field. */
 export type Entry = { ok: true; value: number | Pitch } | { ok: false; message: string }
 
 /** Reads what is typed into a field of the design. */
 export function readEntry(path: FieldPath, text: string, units: Units): Entry {
+  if (isWeightPath(path)) return readWeight(path, text, units)
   return isPitchPath(path) ? readPitch(text, units) : readLength(path, text, units)
+}
+
+/** kg of a pound. */
+const POUND = 0.45359237
+
+/** Reads a weight: of a number alone in pounds where lengths are in feet, else in kilograms. */
+function readWeight(path: WeightPath, text: string, units: Units): Entry {
+  const found = /^(\d+(?:[.,]\d+)?)\s*(kg|lb|lbs)?$/i.exec(text.trim())
+  if (!found)
+    return { ok: false, message: `Type a weight, like ${units === 'imperial' ? '120 lb' : '55 kg'}.` }
+  const number = Number((found[1] ?? '').replace(',', '.'))
+  const pounds = found[2] ? /^lb/i.test(found[2]) : units === 'imperial'
+  const value = pounds ? number * POUND : number
+  const { min, max } = limitFor(path)
+  return value < min || value > max
+    ? { ok: false, message: `${fieldName(path)} must be at most ${sayWeight(max, units)}.` }
+    : { ok: true, value }
 }
 
 function readLength(path: LengthPath, text: string, units: Units): Entry {
@@ -71,7 +99,11 @@ function readPitch(text: string, units: Units): Entry {
 const SHEET = 1.25 * INCH
 
 /** A field's value as it is typed. */
-export function showEntry(value: number | Pitch, units: Units): string {
+export function showEntry(value: number | Pitch, units: Units, path?: FieldPath): string {
+  if (path && isWeightPath(path) && typeof value === 'number') {
+    const shown = units === 'imperial' ? value / POUND : value
+    return `${Math.round(shown * 10) / 10} ${units === 'imperial' ? 'lb' : 'kg'}`
+  }
   if (typeof value === 'number') return formatLength(value, { units, denominator: value < SHEET ? 32 : 16 })
   return formatPitch(value, units === 'imperial' ? 'twelve' : 'degrees')
 }
@@ -81,6 +113,7 @@ export function showEntry(value: number | Pitch, units: Units): string {
  */
 function gridOf(path: FieldPath, units: Units): number {
   if (isPitchPath(path)) return 0.25
+  if (isWeightPath(path)) return units === 'imperial' ? POUND : 1
   if (limitFor(path).max <= limits.tolerance.max) return units === 'imperial' ? INCH / 32 : 1
   return units === 'imperial' ? INCH / 2 : 10
 }

@@ -34,6 +34,7 @@ export type CautionCode =
   | 'flue-clear'
   | 'low-pitch'
   | 'truss-unchecked'
+  | 'trusses-bought'
   | 'trusses-far'
   | 'truss-left-out'
   | 'setting-danger'

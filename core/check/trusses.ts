@@ -30,9 +30,12 @@ export function trussCautions({ building, frame }: Plan): Caution[] {
   const { depth } = frame.lumber.rafter
   const limit =
     [...spacings].reverse().find(each => depth > each.depth - INCH / 4)?.apart ?? spacings[0].apart
+  const bought = truss.kind === 'bought'
   return [
-    { code: 'truss-unchecked', members, numbers: { span: building.footprint.width } },
-    ...cautionIf(spacing > limit + HAIR, 'trusses-far', members, { apart: spacing, depth, limit }),
+    bought
+      ? { code: 'trusses-bought', members, numbers: {} }
+      : { code: 'truss-unchecked', members, numbers: { span: building.footprint.width } },
+    ...cautionIf(!bought && spacing > limit + HAIR, 'trusses-far', members, { apart: spacing, depth, limit }),
     ...leftOutCautions(building, frame),
     ...settingCautions(frame, truss.setting !== null, members),
   ]

@@ -38,6 +38,8 @@ const limitOf: Record<string, Limit> = {
   'roof.truss.gusset.leg': limits.gussetLeg,
   'roof.truss.splice.bottom': limits.splice,
   'roof.truss.splice.top': limits.splice,
+  'roof.truss.bought.span': limits.footprintWidth,
+  'roof.truss.bought.weight': limits.trussWeight,
   'roof.truss.heel': limits.seatHeight,
   'roof.truss.room.width': limits.headroomWidth,
   'roof.truss.room.height': limits.headroom,

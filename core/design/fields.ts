@@ -63,6 +63,7 @@ export type GambrelLengthPath =
   | `roof.truss.gusset.${'thickness' | 'leg'}`
   | 'roof.truss.heel'
   | `roof.truss.splice.${'bottom' | 'top'}`
+  | 'roof.truss.bought.span'
   | `roof.truss.room.${'width' | 'height'}`
   | `roof.truss.setting.${'braces' | 'bays' | 'purlins'}`
   | `roof.truss.setting.rows.${'top' | 'bottom' | 'webs'}`
@@ -108,8 +109,12 @@ export type LengthPath =
   | GroundPath
   | OpeningPath
   | WallPath
+/** A weight, kg. */
+export type WeightPath = 'roof.truss.bought.weight'
 export type PitchPath = 'roof.pitch' | 'roof.northPitch' | 'roof.gambrel.lower' | 'roof.truss.ceiling'
-export type FieldPath = LengthPath | PitchPath
+export type FieldPath = LengthPath | PitchPath | WeightPath
+
+export const isWeightPath = (path: string): path is WeightPath => path === 'roof.truss.bought.weight'
 
 export const isPitchPath = (path: string): path is PitchPath =>
   path === 'roof.pitch' ||

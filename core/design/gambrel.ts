@@ -109,7 +109,8 @@ export type Carrier = (typeof carriers)[number]
 
 /**
  * Trusses by their members: a gambrel's four chords alone, or those on a bottom chord; of a gable those on a
- * bottom chord, named for their webs, or for the room between them; or on two that rise to the middle.
+ * bottom chord, named for their webs, or for the room between them; or on two that rise to the middle; or
+ * bought, of which no member is known but by its outline.
  */
 export const trussKinds = [
   'open',
@@ -119,6 +120,7 @@ export const trussKinds = [
   'w-web',
   'attic',
   'scissors',
+  'bought',
 ] as const
 export type TrussKind = (typeof trussKinds)[number]
 
@@ -126,7 +128,8 @@ export type TrussKind = (typeof trussKinds)[number]
 export const hasBottomChord = (kind: TrussKind): boolean => kind !== 'open' && kind !== 'scissors'
 
 /** Whether their members are cut between chords: posts, webs or a collar. */
-export const isWebbed = (kind: TrussKind): boolean => kind !== 'open' && kind !== 'bottom-chord'
+export const isWebbed = (kind: TrussKind): boolean =>
+  kind !== 'open' && kind !== 'bottom-chord' && kind !== 'bought'
 
 /**
  * Plates of sheet over a truss's joints: how thick, how far along each member from the joint, null for a foot
@@ -158,6 +161,11 @@ export interface Truss {
    * level in from theirs, mm; null where that follows, wherever they are longer than what is sold.
    */
   readonly splice: { readonly bottom: number | null; readonly top: number | null }
+  /**
+   * Of bought ones, by their maker's sheet: the span that they are made for, mm, null for the building's; and
+   * the weight of each, kg, 0 while that is not known.
+   */
+  readonly bought: { readonly span: number | null; readonly weight: number }
   /** Of an attic: clear between its posts, and from the bottom chord to the collar, mm. */
   readonly room: { readonly width: number; readonly height: number }
   readonly gusset: Gussets
@@ -172,6 +180,7 @@ export const defaultTruss: Truss = {
   heel: null,
   ceiling: null,
   splice: { bottom: null, top: null },
+  bought: { span: null, weight: 0 },
   room: { width: 72 * INCH, height: 48 * INCH },
   gusset: { thickness: 0.5 * INCH, leg: null, nails: 6 },
   setting: defaultSetting,
@@ -191,6 +200,12 @@ export const trussSchema = (pitch: z.ZodType<Pitch>) =>
           top: lengthField(limits.splice).nullable().default(null),
         })
         .default(defaultTruss.splice),
+      bought: z
+        .strictObject({
+          span: lengthField(limits.footprintWidth).nullable().default(null),
+          weight: z.number().min(limits.trussWeight.min).max(limits.trussWeight.max).default(0),
+        })
+        .default(defaultTruss.bought),
       room: z
         .strictObject({
           width: lengthField(limits.headroomWidth).default(defaultTruss.room.width),

@@ -15,9 +15,11 @@ export {
   type GambrelPath,
   type GroundPath,
   isPitchPath,
+  isWeightPath,
   kindOfPath,
   type LengthPath,
   type PitchPath,
+  type WeightPath,
   valueAt,
   withValue,
 } from './fields'

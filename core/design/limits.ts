@@ -60,6 +60,8 @@ export const limits = {
   headroom: { min: 300, max: 4000 },
   headroomWidth: { min: 300, max: 11000 },
   lowerAngle: { min: 20, max: 80 },
+  /** Of a bought truss, kg. */
+  trussWeight: { min: 0, max: 1500 },
   splice: { min: 100, max: 11900 },
   gussetLeg: { min: 75, max: 900 },
   gussetNails: { min: 3, max: 20 },

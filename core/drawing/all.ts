@@ -145,7 +145,7 @@ const roofDrawings = (plan: Plan): ListedDrawing[] => [
   { ...listed('roof', 'plan', 'roof-plan'), draw: () => roofPlan(plan) },
   { ...listed('roof', 'east', 'roof-east'), draw: () => roofEnd(plan, 'east') },
   { ...listed('roof', 'west', 'roof-west'), draw: () => roofEnd(plan, 'west') },
-  ...(plan.building.roof.truss
+  ...(plan.building.roof.truss && plan.building.roof.truss.kind !== 'bought'
     ? [{ ...listed('roof', 'jig', 'truss-jig'), draw: () => jigDrawing(plan) }]
     : []),
   ...(isSet(plan) ? [{ ...listed('roof', 'setting', 'truss-setting'), draw: () => settingPlan(plan) }] : []),

@@ -19,6 +19,8 @@ export interface Member {
   readonly board: CutBoard
   /** As it is sawn, where it is cut again in place. */
   readonly sawn?: CutBoard
+  /** Of what comes made: it stands in the building, and is no piece to saw. */
+  readonly bought?: true
 }
 
 /** A cut by planes of the building. */
@@ -43,6 +45,7 @@ export interface Order {
   readonly cuts: readonly BuildingCut[]
   /** The cuts it is sawn by, where those it has in the end are made in place. */
   readonly sawn?: readonly BuildingCut[]
+  readonly bought?: true
 }
 
 export type Refused = { readonly id: string; readonly role: Role; readonly fault: BoardFault }
@@ -63,7 +66,7 @@ export function cutOrders(
 }
 
 function memberOf(
-  { where, role, section, placement, blankLength, cuts, sawn }: Order,
+  { where, role, section, placement, blankLength, cuts, sawn, bought }: Order,
   cut: Cutter,
 ): Member | Refused {
   const blank = { length: blankLength, depth: section.depth, thickness: section.thickness }
@@ -76,9 +79,11 @@ function memberOf(
   const id = idOf(where)
   if (!result.ok) return { id, role, fault: result.fault }
   const before = sawn ? made(sawn) : null
-  return before?.ok
-    ? { id, where, role, section, placement, board: result.board, sawn: before.board }
-    : { id, where, role, section, placement, board: result.board }
+  return {
+    ...{ id, where, role, section, placement, board: result.board },
+    ...(before?.ok ? { sawn: before.board } : {}),
+    ...(bought ? { bought } : {}),
+  }
 }
 
 function toBoardCut(at: Placement, cut: BuildingCut): Cut {

@@ -4,7 +4,7 @@ export { type Figure, type FigureName } from './figures'
 export { detailsOf, furtherCuts, type NotchDetail, type PieceDetails } from './details'
 export { type Piece, piecesOf, shapeText } from './piece'
 export { plan, type Plan, type Totals } from './plan'
-export { diagonalsOf, LIFT, type Lifting, liftingOf, tiltingOf, wallOrder } from './lifting'
+export { diagonalsOf, type Lifting, liftingOf, tiltingOf, wallOrder } from './lifting'
 export { bags, BARROW, BUCKET, type Loose, type LooseCode, looseOf } from './loose'
 export {
   type MarkedPair,
@@ -32,7 +32,7 @@ export { type Clearance, clearances, findsOf, type Nearness, nearnesses, type Si
 export { squareLayout, type SquareLayout, type SquareMark, type SquareMarkName } from './square'
 export { bladeOf, type SquareSetting, stepping, type Stepping, type Steps } from './stepping'
 export { valueOf } from './value'
-export { densityOf, SHEET_DENSITY, weightOf } from './weight'
+export { LIFT, densityOf, SHEET_DENSITY, weightOf } from './weight'
 export { type SidingCount, sidingOf, WASTE } from './siding'
 export { bearingStrip, STACKED, type Stacked, stackingOf, standsOn } from './stacking'
 export { type SupportHeight, supportHeights } from './supports'

@@ -3,9 +3,8 @@ import { boxOf, chordFace, type Member, trussOf } from '../frame'
 import { distanceTo, toBuilding, vec } from '../geometry'
 import { faceTo, kneesOf } from '../lines'
 import { countUp } from '../measure'
-import { LIFT } from './lifting'
 import type { Plan } from './plan'
-import { weightOf } from './weight'
+import { LIFT, weightOf } from './weight'
 
 /** A place on the flat that a truss is built on: mm from one corner of it, along and across. */
 export interface Spot {
@@ -79,7 +78,7 @@ export function jigOf(plan: Plan): Jig | null {
   const truss = count > 2 ? 2 : 1
   const all = frame.members.filter(({ where }) => trussOf(where) === truss)
   const boards = all.filter(({ role }) => role !== 'gusset')
-  if (!building.roof.truss || !boards.length) return null
+  if (!building.roof.truss || !boards.length || boards.some(({ bought }) => bought)) return null
   const box = boards.map(boxOf)
   const low = { y: Math.min(...box.map(each => each.y.from)), z: Math.min(...box.map(each => each.z.from)) }
   const high = { y: Math.max(...box.map(each => each.y.to)), z: Math.max(...box.map(each => each.z.to)) }

@@ -4,13 +4,7 @@ import { isLapped, type Member, type Wall, type WallName, isInGable, isOfWall } 
 import { toBuilding } from '../geometry'
 import { stretchOf } from './marked-pair'
 import type { Plan } from './plan'
-import { weightOf } from './weight'
-
-/**
- * kg that one person is asked to lift: the load constant of the revised NIOSH lifting equation, 51 lb (from
- * memory).
- */
-export const LIFT = 23
+import { LIFT, weightOf } from './weight'
 
 /**
  * Which wall it is in the order of raising; and, mm, how far it reaches over the deck as it lies, and how

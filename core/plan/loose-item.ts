@@ -12,6 +12,7 @@ export type LooseCode =
   | 'nails'
   | 'wrap'
   | 'siding'
+  | 'bought-trusses'
   | 'gusset-nails'
   | 'gusset-glue'
 

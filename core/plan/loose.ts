@@ -3,6 +3,7 @@ import { countUp, CUBIC_METRES } from '../measure'
 import { type Base, type Building, sideNames } from '../design'
 import { areaOfRect, type Bed, type Frame, partVolume, type Hole, supportName } from '../frame'
 import { earthwork } from '../survey'
+import { boughtTrusses } from './bought'
 import { gussetsOf } from './gussets'
 import { count, cubic, type Loose } from './loose-item'
 import { sidingOf, WASTE } from './siding'
@@ -33,6 +34,7 @@ export function looseOf(building: Building, frame: Frame): Loose[] {
     ...joistEnds(building, frame),
     ...wrapOf(frame),
     ...sidingFor(building, frame),
+    ...boughtTrusses(building, frame),
     ...gussetsOf(building, frame),
     ...(base
       ? [

@@ -1,6 +1,7 @@
 import { CUBIC_METRES } from '../measure'
 import type { Building, Design } from '../design'
-import { everyBoard, type Frame, frame, type Memory } from '../frame'
+import { everyBoard, type Frame, frame, type Member, type Memory } from '../frame'
+import { boughtWeight } from './bought'
 import { density, stockLengths } from '../lumber'
 import { isTemporary } from '../trade'
 import { type Loose, looseOf } from './loose'
@@ -19,7 +20,7 @@ export interface Totals {
   readonly volume: number
   /** Sheets to buy, offcuts used again. */
   readonly sheets: number
-  /** kg, at the design's species and moisture. */
+  /** kg, at the design's species and moisture; with bought trusses, where their weight is typed. */
   readonly weight: number
   /** Of the boards that come down again, which the sums above are without: how many, and their length, mm. */
   readonly temporary: { readonly pieces: number; readonly length: number }
@@ -45,9 +46,12 @@ export function plan(asked: Design, memory?: Memory): Plan {
   const framed = frame(asked, memory)
   const { building } = framed
   const kgPerM3 = density(building.lumber.species, building.lumber.moisture)
-  const pieces = later(() => piecesOf(everyBoard(framed), stockLengths[building.lumber.yard], memory))
+  const pieces = later(() => piecesOf(sawnOf(everyBoard(framed)), stockLengths[building.lumber.yard], memory))
   const sheets = later(() => sheetsOf(framed))
-  const totals = later(() => ({ ...totalsOf(pieces(), kgPerM3), sheets: sheets().length }))
+  const totals = later(() => ({
+    ...totalsOf(pieces(), kgPerM3, boughtWeight(framed)),
+    sheets: sheets().length,
+  }))
   const loose = later(() => looseOf(building, framed))
   return {
     design: asked,
@@ -76,7 +80,11 @@ function later<T>(make: () => T): () => T {
   return () => (made ??= { value: make() }).value
 }
 
-function totalsOf(all: readonly Piece[], kgPerM3: number): Omit<Totals, 'sheets'> {
+/** What is sawn of a building's boards: all but what comes made. */
+const sawnOf = (members: readonly Member[]): readonly Member[] =>
+  members.some(({ bought }) => bought) ? members.filter(({ bought }) => !bought) : members
+
+function totalsOf(all: readonly Piece[], kgPerM3: number, bought: number): Omit<Totals, 'sheets'> {
   const pieces = all.filter(({ role }) => !isTemporary(role))
   const temporary = all.filter(({ role }) => isTemporary(role))
   const sum = (value: (piece: Piece) => number): number =>
@@ -88,7 +96,7 @@ function totalsOf(all: readonly Piece[], kgPerM3: number): Omit<Totals, 'sheets'
     length: ofBoards(piece => piece.length),
     boardFeet: sum(piece => piece.boardFeet),
     volume: ofBoards(piece => piece.volume) * CUBIC_METRES,
-    weight: sum(piece => weightOf(piece.section, piece.volume, kgPerM3)),
+    weight: sum(piece => weightOf(piece.section, piece.volume, kgPerM3)) + bought,
     temporary: {
       pieces: temporary.reduce((total, { count }) => total + count, 0),
       length: temporary.reduce((total, { count, length }) => total + count * length, 0),

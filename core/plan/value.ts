@@ -19,6 +19,8 @@ export function valueOf({ building, frame }: Plan, path: string): unknown {
       return peakAcross(frame.roof)
     case 'roof.peak.height':
       return frame.roof.highest
+    case 'roof.truss.bought.span':
+      return building.footprint.width
     case 'roof.northPitch':
       return building.roof.pitch
     default:

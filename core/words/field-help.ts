@@ -80,6 +80,8 @@ const meanings: Readonly<Record<string, string>> = {
     "Level, from the south wall's outside; where nothing is typed, at a panel point of chords longer than what is sold.",
   'roof.truss.splice.top':
     "Level, in from the wall's outside; where nothing is typed, at a panel point of chords longer than what is sold.",
+  'roof.truss.bought.span': "As their maker's sheet says, from wall to wall over the framing.",
+  'roof.truss.bought.weight': "As their maker's sheet says; nothing while it is not known.",
   'roof.truss.room.width': 'Clear between the posts on either side.',
   'roof.truss.room.height': "From the bottom chord's upper edge to the collar.",
   'roof.loft.height': 'Floor with less than this clear over it is not counted as loft one can stand in.',

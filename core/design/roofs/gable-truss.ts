@@ -18,6 +18,7 @@ export const gableTrusses: readonly TrussKind[] = [
   'attic',
   'scissors',
   'bottom-chord',
+  'bought',
 ]
 
 const halfOf = ({ rise, run }: Pitch): Pitch => ({ rise: rise / 2, run })
@@ -43,7 +44,7 @@ export function gableOfTrusses(plain: Building, asked: Roof): Building {
   const kind = truss.kind && gableTrusses.includes(truss.kind) ? truss.kind : 'w-web'
   const heel = truss.heel ?? plumb
   // how far gussets reach without meeting each other is seen once the truss is laid
-  const leg = truss.gusset.leg ?? USUAL_LEG
+  const leg = kind === 'bought' ? 0 : (truss.gusset.leg ?? USUAL_LEG)
   return withRoof(building, {
     seat: { rule: 'height-above-plate', height: heel },
     truss: {

@@ -114,6 +114,8 @@ export function fitGussets(
   lines: RoofLines,
   asked: BuildingTruss,
 ): FittedTruss {
+  // what is bought has its own plates
+  if (asked.kind === 'bought') return { truss: asked, problems: [] }
   const { truss, problems } = fitSplices(building, lumber, lines, asked)
   const fitted = fitLegs(building, lumber, lines, truss)
   return { truss: fitted.truss, problems: [...problems, ...fitted.problems] }

@@ -25,7 +25,7 @@ import { lyingBoard, SPARE } from '../square-board'
 import type { Obstacle } from '../roof/obstacle'
 import { type Bar, behind, hullOf, outlineOf, planesAbout, shares, wayOf } from './flat'
 import { type Bottom, cornersOf, gussetOn, jointsOf } from './joints'
-import { parted, type Splice, splicesOf } from './splices'
+import { parted, type Splice, type Splices, splicesOf } from './splices'
 import { type VaultChord, vaultOf } from './vault'
 import { hullOn, type Web, type WebJoint, websOf } from './webs'
 
@@ -52,31 +52,31 @@ export function trussOrders(
   const whole = madeOf(building, lumber, lines, truss, true)
   // over a gable's studs an end truss has none of its webs
   const ended = madeOf(building, lumber, low, truss, building.walls.gables === 'open')
-  return places
-    .flatMap((at, i): Order[] => {
-      const ends = { first: i === 0, last: i === places.length - 1 }
-      const atEnd = ends.first || ends.last
-      const own = atEnd ? low : lines
-      const { webs, vault, splices, gussets: plates } = atEnd ? ended : whole
-      return [
-        ...own.faces.flatMap(face =>
-          parted(chord(building, lumber, own, face, at, bottom, lines), splices, face.id),
-        ),
-        ...(bottom ? parted(bottomChord(own, lumber, at, i, bottom), splices, 'bottom') : []),
-        ...vault.flatMap(rising =>
-          parted(vaultOrder(rising, lumber, at.at, i), splices, `bottom-${rising.side}`),
-        ),
-        ...webs.map(web => webOrder(web, lumber, at.at, i)),
-        ...gussets(building, lumber, truss, plates, at.at, i, ends),
-      ]
-    })
-    .concat(
-      slopesOf(lines).flatMap(slope =>
-        roofHeaders(building, lumber, lines, slope, corners =>
-          whole.gussets.some(({ outline }) => shares(hullOf(corners), outline)) ? truss.gusset.thickness : 0,
-        ),
+  const made = places.flatMap((at, i): Order[] => {
+    const ends = { first: i === 0, last: i === places.length - 1 }
+    const atEnd = ends.first || ends.last
+    const own = atEnd ? low : lines
+    const { webs, vault, splices, gussets: plates } = atEnd ? ended : whole
+    return [
+      ...own.faces.flatMap(face =>
+        parted(chord(building, lumber, own, face, at, bottom, lines), splices, face.id),
       ),
-    )
+      ...(bottom ? parted(bottomChord(own, lumber, at, i, bottom), splices, 'bottom') : []),
+      ...vault.flatMap(rising =>
+        parted(vaultOrder(rising, lumber, at.at, i), splices, `bottom-${rising.side}`),
+      ),
+      ...webs.map(web => webOrder(web, lumber, at.at, i)),
+      ...gussets(building, lumber, truss, plates, at.at, i, ends),
+    ]
+  })
+  return [
+    ...(truss.kind === 'bought' ? made.map((order): Order => ({ ...order, bought: true })) : made),
+    ...slopesOf(lines).flatMap(slope =>
+      roofHeaders(building, lumber, lines, slope, corners =>
+        whole.gussets.some(({ outline }) => shares(hullOf(corners), outline)) ? truss.gusset.thickness : 0,
+      ),
+    ),
+  ]
 }
 
 /** What a truss has besides the chords in the roof's faces, and where those are joined. */
@@ -100,11 +100,14 @@ export function madeOf(
   const whole = websOf(building, lines, lumber, truss, bottom, rising)
   const { webs, joints } = webbed ? whole : { webs: [], joints: [] }
   const vault = webbed ? rising : []
-  const spliced = splicesOf({
-    ...{ building, lines, lumber, truss, bottom, vault },
-    panels: whole.joints,
-    present: joints,
-  })
+  const spliced: Splices =
+    truss.kind === 'bought'
+      ? { splices: [], joints: [] }
+      : splicesOf({
+          ...{ building, lines, lumber, truss, bottom, vault },
+          panels: whole.joints,
+          present: joints,
+        })
   const { leg } = truss.gusset
   return {
     webs,

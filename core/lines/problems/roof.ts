@@ -48,6 +48,12 @@ export type RoofProblem =
     }
   | { readonly code: 'truss-too-small'; readonly path: 'roof.truss.kind' }
   | {
+      readonly code: 'truss-span-unlike'
+      readonly path: 'roof.truss.bought.span'
+      readonly span: number
+      readonly width: number
+    }
+  | {
       readonly code: 'ceiling-too-steep'
       readonly path: 'roof.truss.ceiling'
       /** Degrees; null where no ceiling is flat enough. */

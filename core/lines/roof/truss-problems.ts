@@ -23,6 +23,7 @@ export const trussProblems = (building: Building, lumber: RoofLumber): Problem[]
   ...roomProblems(building, lumber),
   ...heightProblems(building, lumber),
   ...ceilingProblems(building, lumber),
+  ...spanProblems(building),
   ...tightSpacing(building, lumber.rafter),
 ]
 
@@ -91,6 +92,17 @@ function heightProblems(
   }
   const room = wanted[truss.kind]
   return room !== undefined && room < least.web ? [{ code: 'truss-too-small', path: 'roof.truss.kind' }] : []
+}
+
+/** mm: a sixteenth of an inch, to which a span is typed. */
+const TYPED = 1.6
+
+/** Bought trusses that are made for another span than the building's. */
+function spanProblems({ roof: { truss }, footprint: { width } }: Building): Problem[] {
+  const span = truss?.kind === 'bought' ? truss.bought.span : null
+  return span !== null && Math.abs(span - width) > TYPED
+    ? [{ code: 'truss-span-unlike', path: 'roof.truss.bought.span', span, width }]
+    : []
 }
 
 /** Bottom chords of scissors so steep that the top chords leave no height for the king post over them. */

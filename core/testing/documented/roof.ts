@@ -118,13 +118,30 @@ export const roof = (long: number, wide: number) =>
         {},
         {
           kind: orNull(
-            one('open', 'bottom-chord', 'king-post', 'queen-post', 'w-web', 'attic', 'scissors', 'scissors'),
+            one(
+              'open',
+              'bottom-chord',
+              'king-post',
+              'queen-post',
+              'w-web',
+              'attic',
+              'scissors',
+              'scissors',
+              'bought',
+              'bought',
+              'bought',
+              'bought',
+            ),
             8,
           ),
           bottom: orNull(section('2x6', '2x8', '47x150'), 3),
           web: orNull(section('2x4', '2x4', '47x100'), 3),
           heel: orNull(length(5, 600, 100, 300), 2),
           ceiling: orNull(pitch, 3),
+          bought: group(
+            {},
+            { span: orNull(length(600, 12000, 0.9 * wide, 1.1 * wide)), weight: one(0, 12.5, 80) },
+          ),
           splice: group(
             {},
             {

@@ -53,6 +53,8 @@ export const roofSayings = {
     `Opening ${n('number')} is for a flue: keep all wood as far from it as its maker and local code say, with a firestop where it passes the ceiling.`,
   'truss-unchecked': ({ mm }) =>
     `Chords of this size with glued and nailed gussets are customary for small sheds and light snow; nothing here has reckoned what these carry over ${mm('span')}. Have them checked by a table or an engineer for your snow and wind.`,
+  'trusses-bought': () =>
+    "Bought trusses carry what their maker's sheet says, at the spacing and on the bearing it says; nothing here has reckoned them. Never cut, notch or drill one, order those beside a stair as the maker asks, and follow the maker's sheet for lifting and bracing before this plan.",
   'knees-unborne': () =>
     'Nothing carries the rafters at their knees. Frame ceiling joists for a wall under them to stand on, or choose trusses.',
   'knees-unchecked': () =>

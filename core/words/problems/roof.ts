@@ -23,6 +23,8 @@ export const roofSentences: Sentences<RoofProblem> = {
     `A truss is built flat, of boards as thick as each other. Choose ${problem.path === 'roof.truss.web' ? 'webs' : 'bottom chords'} that are ${mm(problem.thickness)} thick, as the upper chords.`,
   'truss-too-small': () =>
     'The joints of this truss lie too near each other for gussets. Choose a truss of fewer webs, a steeper roof, or shallower boards.',
+  'truss-span-unlike': (problem, { mm }) =>
+    `These trusses are made for a span of ${mm(problem.span)}, and the building is ${mm(problem.width)} wide over its framing: they are drawn at that. Give the building the trusses' span, or type the span of others here.`,
   'ceiling-too-steep': problem =>
     problem.angle === null
       ? 'Under this roof no ceiling leaves the scissors room for their king post. Choose other trusses, or a steeper roof.'
