@@ -110,6 +110,68 @@ test('trusses on a gable are chosen, and their jig is read, on a phone too', asy
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
 })
 
+test('scissors, a splice where it is asked for, and bought trusses by their sheet', async ({ page }) => {
+  await newBuilding(page)
+  await take(page, 'Roof')
+  await choose(page, 'Carried by', 'Trusses')
+  await take(page, 'Roof', 'Trusses')
+  await choose(page, 'Trusses', 'Scissors: a ceiling that rises')
+  await type(page, 'Pitch', '8')
+  await expect(
+    page.locator('path.wood[data-member="roof/truss/4/bottom-chord/south"]').first(),
+  ).toBeAttached()
+  await type(page, 'Ceiling pitch', '7.5')
+  await expect(page.getByRole('alert')).toContainText('no room for their king post')
+  await type(page, 'Ceiling pitch', '3')
+  await expect(page.getByRole('alert')).toHaveCount(0)
+
+  // joined where it is asked, and not under a gusset
+  await choose(page, 'Trusses', 'King post')
+  await hand(page).getByRole('button', { name: 'Splice the bottom chords' }).click()
+  await expect(page.locator('path.wood[data-member="roof/truss/4/bottom-chord/2"]').first()).toBeAttached()
+  await type(page, 'Bottom chords spliced', '8"')
+  await expect(page.getByRole('alert')).toContainText('joined under the gusset of another joint')
+  await hand(page)
+    .getByRole('button', { name: /splice follow/ })
+    .click()
+  await expect(page.getByRole('alert')).toHaveCount(0)
+
+  // bought: no cards of their members, their weight in the sums
+  await choose(page, 'Trusses', 'Bought: by their sheet')
+  await type(page, 'Weight of each', '100 lb')
+  await expect(hand(page).getByLabel('Weight of each', { exact: true })).toHaveValue('100 lb')
+  await type(page, 'Weight of each', 'heavy')
+  await expect(hand(page)).toContainText('Type a weight, like 120 lb.')
+  await page.keyboard.press('Escape')
+  await type(page, 'Made for a span of', '11\' 3"')
+  await expect(page.getByRole('alert')).toContainText('These trusses are made for a span of 11\' 3"')
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(page.getByRole('alert')).toHaveCount(0)
+  await expect(over(page, 'Jig')).toHaveCount(0)
+  await clean(page)
+})
+
+test('a loft door goes in the gable over a ground door, where the message says', async ({ page }) => {
+  await newBuilding(page, 'Gambrel')
+  await take(page, 'Walls', 'East wall')
+  await add(page, 'Door')
+  await take(page, 'Walls', 'East wall')
+  await add(page, 'Window')
+  await type(page, 'Unit, height', '15')
+  await expect(hand(page).getByRole('heading', { name: 'Window 2' })).toBeVisible()
+  const middle = await hand(page).getByLabel('Middle', { exact: true }).first().inputValue()
+  expect(middle).not.toBe('')
+  await type(page, 'Lower edge', "7'")
+  await expect(page.getByRole('alert')).toContainText('leaves no room for a sill')
+  const told = /Put its lower edge at ([^,]+), on what is there/.exec(
+    (await page.getByRole('alert').first().textContent()) ?? '',
+  )?.[1]
+  await type(page, 'Lower edge', told ?? '')
+  await expect(page.getByRole('alert')).toHaveCount(0)
+  await expect(page.locator('path.wood[data-member="walls/east/opening/2/king/1"]').first()).toBeAttached()
+  await clean(page)
+})
+
 test('a row of trusses is set step by step, its boards taken up, and stepped through in 3D', async ({
   page,
 }) => {

@@ -172,6 +172,10 @@ describe('the rows of the hand', () => {
           ? Object.entries(at).flatMap(([key, each]) => leaves(each, path ? `${path}.${key}` : key))
           : [path]
     const gabled = newDesign('a beam', 'imperial')
+    const trussed = (truss: Partial<Design['roof']['truss']>): Design => ({
+      ...gabled,
+      roof: { ...gabled.roof, carried: 'trusses', truss: { ...gabled.roof.truss, ...truss } },
+    })
     const set = new Set<string>()
     const asked = new Set<string>()
     const look = (design: Design): void => {
@@ -186,6 +190,9 @@ describe('the rows of the hand', () => {
     for (const design of [
       ...demos,
       { ...gabled, roof: { ...gabled.roof, beam: usualBeam.imperial } },
+      trussed({ kind: 'scissors', ceiling: { rise: 2, run: 12 } }),
+      trussed({ kind: 'bought', bought: { span: gabled.footprint.width, weight: 40 } }),
+      trussed({ kind: 'king-post', splice: { bottom: 1200, top: 900 } }),
       ...fc.sample(designs, { numRuns: 150, seed: 11 }),
       ...fc.sample(gambrelSheds, { numRuns: 20, seed: 11 }),
       ...fc.sample(trussedGables, { numRuns: 20, seed: 11 }),

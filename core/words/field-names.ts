@@ -131,7 +131,7 @@ export const fieldNames: Record<string, string> = {
   'roof.hip.section': 'Hips',
   'roof.hip.edge': 'Hip edges',
   'roof.rafter': 'Rafters',
-  'roof.spacing': 'Rafter spacing',
+  'roof.spacing': 'Roof spacing, on centre',
   'roof.panel': 'Panels',
   'roof.panel.cover': 'A panel covers',
   'roof.panel.per': 'Rafters to a panel',

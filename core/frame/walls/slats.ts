@@ -33,15 +33,16 @@ import { heightAt } from './wall'
  */
 export function slatWall(ask: CoverAsk, slat: Section, gap: number, longest: number): Order[] {
   const {
-    framed: { wall, boards, rough },
+    framed: { wall, boards },
     stud,
     gable,
   } = ask
+  const rough = [...ask.framed.rough, ...(gable?.rough ?? [])]
   const wood = outerWood(wall, [...boards, ...(gable?.studs ?? [])], rough, stud.depth)
   const lower = wallReach(ask)
   const top = gable ? peakOf(gable.line) : lower.to
   const holes = [
-    ...openingHoles(ask.framed),
+    ...openingHoles({ rough }),
     ...tailHoles(ask),
     ...overStep(ask),
     ...(gable ? [...ridgeHole(ask, gable.line), ...ledgerHole(ask, gable.line)] : []),

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { newDesign, readDesign, usualOpening, type WallOpening } from '../../design'
+import { newDesign, readDesign, usualOpening, usualSheathing, type WallOpening } from '../../design'
 import { FOOT, INCH } from '../../measure'
 import { plan, platePair, raising, standTogether, stretchOf } from '../../plan'
 import { clashes } from '../../testing/solids'
@@ -7,14 +7,19 @@ import { sayProblem } from '../../words'
 import { boxOf, everyBoard, isInGable, isOfWall, type Member } from '../index'
 
 /** A shed 16 by 12 ft on walls 7 ft high, with openings in its east wall and studs in its gables. */
-function gabled(openings: readonly WallOpening[], roof: object, gables: 'studs' | 'raked' = 'studs') {
+function gabled(
+  openings: readonly WallOpening[],
+  roof: object,
+  gables: 'studs' | 'raked' = 'studs',
+  walls: object = {},
+) {
   const base = newDesign('gables', 'imperial')
   const read = readDesign(
     JSON.parse(
       JSON.stringify({
         ...base,
         footprint: { length: 16 * FOOT, width: 12 * FOOT },
-        walls: { ...base.walls, height: 7 * FOOT, gables, openings },
+        walls: { ...base.walls, height: 7 * FOOT, gables, openings, ...walls },
         roof: { ...base.roof, ...roof },
       }),
     ),
@@ -69,6 +74,21 @@ describe('a loft door over a ground door', () => {
     expect(studs.length).toBeGreaterThan(0)
     for (const { y } of studs.map(boxOf))
       expect(y.to <= (72 - 21) * INCH + 1e-6 || y.from >= (72 + 21) * INCH - 1e-6).toBe(true)
+  })
+
+  test.each(['sheets', 'slats'] as const)('is left open by the %s on the gable', cover => {
+    const covered = (openings: readonly WallOpening[]): number =>
+      gabled(openings, gambrelRoof, 'studs', {
+        sheathing: usualSheathing.imperial,
+        slats: { section: '1x4', gap: 0 },
+        sides: { east: { cover } },
+      })
+        .frame.members.filter(
+          ({ role, where }) => (role === 'wall-sheet' || role === 'slat') && isOfWall(where, 'east'),
+        )
+        .reduce((sum, { board, section }) => sum + board.volume / section.thickness, 0)
+    const open = [doors[1] as WallOpening]
+    expect((covered([]) - covered(open)) / INCH ** 2).toBeCloseTo(36 * 37, 1)
   })
 
   test('stands on the other header in a raked wall, its own kings on that too', () => {
