@@ -38,7 +38,7 @@ import { coverDrops } from './walls/cover-drops'
 import { type FinishAsk, finishWalls } from './walls/finish'
 import { endWallProblems, wallsReachRoof } from './walls/under-roof'
 import { frameWalls } from './walls/walls'
-import type { RoughOpening } from './walls/openings'
+import type { RoughOpening } from './walls/rough-opening'
 import type { PerWall, Wall } from './walls/wall'
 
 /**

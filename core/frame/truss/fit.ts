@@ -4,7 +4,8 @@ import { HAIR, INCH, type Pitch, pitchAngle, radians } from '../../measure'
 import { least } from '../../trade'
 import { shares } from './flat'
 import { NEAR, type Splice } from './splices'
-import { endTrussLines, type Gusset, madeOf } from './trusses'
+import { endTrussLines, madeOf } from './trusses'
+import type { Gusset } from './gussets'
 
 const apart = (gussets: readonly Gusset[]): boolean =>
   gussets.every((one, i) => gussets.slice(i + 1).every(other => !shares(one.outline, other.outline)))

@@ -12,7 +12,7 @@ import {
   type Vec3,
 } from '../../geometry'
 import { HAIR, radians } from '../../measure'
-import { type RoofFace, type RoofLines, type RoofLumber } from '../../lines'
+import type { RoofFace, RoofLines, RoofLumber } from '../../lines'
 import { stockLengths } from '../../lumber'
 import { fewestBoards, least } from '../../trade'
 import type { BuildingCut, Order } from '../member'
@@ -20,7 +20,7 @@ import { rafterReach } from '../roof/rafter'
 import { wayOf } from './flat'
 import type { Bottom } from './joints'
 import type { VaultChord } from './vault'
-import type { WebJoint } from './webs'
+import type { WebJoint } from './panels'
 
 /**
  * A chord of a truss: `bottom` its level one, `bottom-south` one that rises from a side; or that of a face,

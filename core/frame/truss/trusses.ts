@@ -1,6 +1,6 @@
 import { ofTruss } from '../place'
 import { type Building, type BuildingTruss, hasBottomChord } from '../../design'
-import { add, cross, dot, place, type Plane, scale, subtract, unit, vec, type Vec3 } from '../../geometry'
+import { add, cross, dot, place, type Plane, scale, vec } from '../../geometry'
 import {
   type Eave,
   kneesOf,
@@ -14,26 +14,21 @@ import {
   type RoofLines,
   type RoofLumber,
 } from '../../lines'
-import { type Section, sheetSection } from '../../lumber'
-import { FOOT, IN_LINE } from '../../measure'
+import type { Section } from '../../lumber'
+import { IN_LINE } from '../../measure'
 import type { Stretch } from '../../trade'
 import type { BuildingCut, Order } from '../member'
-import { coverOn } from '../roof/cover'
 import { headCuts, kneeCut, rafterCuts, rafterOn, rafterReach } from '../roof/rafter'
 import { roofHeaders } from '../roof/openings'
 import { lyingBoard, SPARE } from '../square-board'
 import type { Obstacle } from '../roof/obstacle'
-import { type Bar, behind, hullOf, outlineOf, planesAbout, shares, wayOf } from './flat'
-import { type Bottom, cornersOf, gussetOn, jointsOf } from './joints'
+import { type Bar, hullOf, outlineOf, shares, wayOf } from './flat'
+import type { Bottom } from './joints'
 import { parted, type Splice, type Splices, splicesOf } from './splices'
 import { type VaultChord, vaultOf } from './vault'
-import { hullOn, type Web, type WebJoint, websOf } from './webs'
-
-/** A sheet that gussets come out of, mm: 4 by 8 ft, or its metric like. */
-const sheets = {
-  imperial: { width: 4 * FOOT, length: 8 * FOOT },
-  metric: { width: 1220, length: 2440 },
-} as const
+import { websOf } from './webs'
+import type { Web } from './panels'
+import { type Gusset, gussets, gussetsOf } from './gussets'
 
 /**
  * A roof's trusses, each built flat and stood up whole: its chords, cut by each other's planes; a bottom
@@ -192,11 +187,6 @@ const sideOf = ([, side]: readonly (number | string)[]): Pick<Obstacle, 'side'> 
 export const bottomOf = (lines: RoofLines, { bottom }: RoofLumber, { kind }: BuildingTruss): Bottom | null =>
   hasBottomChord(kind) ? { low: lowEaves(lines)[0]?.height ?? 0, depth: bottom.depth } : null
 
-interface Ends {
-  readonly first: boolean
-  readonly last: boolean
-}
-
 /**
  * A chord in one of the roof's faces, from its foot or its knee to its head; `others` the lines of the
  * trusses between the end ones.
@@ -262,123 +252,4 @@ function bottomChord(
     plane: heightAbovePlate > 0 ? face.carrier.underside : face.top,
   })
   return { ...order, cuts: [...order.cuts, ...[south, north].flatMap(eave => (eave ? [end(eave)] : []))] }
-}
-
-/** A gusset's outline, what its joint is called, and where it may be cut out along its members' edges. */
-export interface Gusset {
-  readonly name: readonly (number | string)[]
-  readonly outline: readonly Vec3[]
-  readonly inside: readonly Plane[]
-}
-
-/** The gussets of a truss: on the joints of its chords, and of its webs. */
-function gussetsOf(
-  lines: RoofLines,
-  leg: number,
-  bottom: Bottom | null,
-  vault: readonly VaultChord[],
-  webs: readonly WebJoint[],
-): Gusset[] {
-  const named = new Set(webs.map(({ name }) => name.join('/')))
-  return [
-    // where webs meet chords too, one gusset is on all
-    ...jointsOf(lines, bottom, vault)
-      .filter(({ name }) => !named.has(name.join('/')))
-      .map((joint): Gusset => {
-        const { planes, inside } = gussetOn(joint, leg)
-        return { name: joint.name, outline: hullOf(cornersOf(planes)), inside }
-      }),
-    ...webs.map((joint): Gusset => {
-      const { hull, trims } = hullOn(lines, joint, bottom ?? { low: 0, depth: 0 })
-      return {
-        name: joint.name,
-        outline: trims.reduce<readonly Vec3[]>((outline, plane) => behind(outline, plane), hull),
-        inside: [],
-      }
-    }),
-  ]
-}
-
-/** A truss's gussets, on each of its faces that takes them. */
-function gussets(
-  building: Building,
-  lumber: RoofLumber,
-  { gusset }: BuildingTruss,
-  all: readonly Gusset[],
-  at: Stretch,
-  i: number,
-  { first, last }: Ends,
-): Order[] {
-  const { width, length } = sheets[building.lumber.yard]
-  const section = sheetSection(gusset.thickness, width, length)
-  const bare = (end: 'west' | 'east'): boolean => coverOn(building, lumber, end) === 0 && endIsFree(building)
-  const faces = {
-    west: { from: at.from - gusset.thickness, to: at.from },
-    east: { from: at.to, to: at.to + gusset.thickness },
-  }
-  // studs of the gable stand under an end truss's chords, behind what would hang under them
-  const cutOut = (first || last) && building.walls.gables !== 'open'
-  return (['west', 'east'] as const)
-    .filter(side => !(side === 'west' ? first : last) || bare(side))
-    .flatMap(side =>
-      all.map(({ name, outline, inside }) =>
-        gussetOrder(
-          ofTruss(i + 1, 'gusset', ...name, side),
-          section,
-          { outline, inside: cutOut ? inside : [] },
-          faces[side],
-        ),
-      ),
-    )
-}
-
-/** Whether nothing lies on the outer faces of the end trusses. */
-const endIsFree = ({ roof: { ends } }: Building): boolean => ends.hold === 'none' && ends.barge === null
-
-/** A gusset in its place, its longest edge along the sheet. */
-function gussetOrder(
-  where: Order['where'],
-  section: Section,
-  { outline, inside }: Pick<Gusset, 'outline' | 'inside'>,
-  x: Stretch,
-): Order {
-  const planes = planesAbout(outline)
-  const edges = outline.map((p, i) => subtract(outline[(i + 1) % outline.length] ?? p, p))
-  const longest = edges.reduce((best, each, i) => (size(each) > size(edges[best] ?? each) ? i : best), 0)
-  const along = unit(edges[longest] ?? vec(0, 1, 0))
-  // the outline turns to the left: the sheet lies on that side of the edge
-  const depth = vec(0, -along.z, along.y)
-  const start = outline[longest] ?? vec(0, 0, 0)
-  const reach = outline.map(p => dot(subtract(p, start), along))
-  const turned = cross(along, depth).x < 0
-  const origin = add(vec(turned ? x.to : x.from, start.y, start.z), scale(along, Math.min(...reach) - SPARE))
-  return {
-    where,
-    role: 'gusset',
-    section,
-    placement: place(origin, along, depth),
-    blankLength: Math.max(...reach) - Math.min(...reach) + 2 * SPARE,
-    cuts: [
-      ...planes
-        .filter((_, i) => i !== longest)
-        .map((plane): BuildingCut => ({ kind: 'end', name: cutName(plane, along), plane })),
-      ...(inside.length
-        ? [
-            {
-              kind: 'notch',
-              name: 'cutout',
-              sides: inside.map(plane => ({ name: 'cutout', plane }) as const),
-            } as const,
-          ]
-        : []),
-    ],
-  }
-}
-
-const size = (p: Vec3): number => Math.hypot(p.y, p.z)
-
-/** What a cut of a gusset is called: square to its long edge, along it, or on a slope to it. */
-function cutName({ normal }: Plane, along: Vec3): 'square' | 'rip' | 'slope' {
-  const turn = Math.abs(dot(normal, along))
-  return turn > 1 - IN_LINE ? 'square' : turn < IN_LINE ? 'rip' : 'slope'
 }

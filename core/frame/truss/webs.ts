@@ -1,56 +1,24 @@
 import type { Building, BuildingTruss } from '../../design'
-import {
-  add,
-  downOf,
-  flip,
-  meets,
-  type Plane,
-  planeAcross,
-  scale,
-  unit,
-  subtract,
-  vec,
-  type Vec3,
-} from '../../geometry'
-import { lowEaves, ridgeOf, type RoofFace, type RoofLines, type RoofLumber } from '../../lines'
-import { type Bar, coveredAt, hullOf } from './flat'
+import { flip, meets, type Plane, planeAcross, unit, subtract, vec, type Vec3 } from '../../geometry'
+import { ridgeOf, type RoofLines, type RoofLumber } from '../../lines'
+import { coveredAt } from './flat'
 import type { Bottom } from './joints'
 import type { VaultChord } from './vault'
-
-/** A web, or another member between the chords, by its name and number. */
-export interface Web extends Bar {
-  readonly name: string
-  readonly run: readonly (number | string)[]
-}
-
-/**
- * Where webs meet chords: what a gusset there covers, as corners across the building; and the panel point of
- * a chord under it (`bottom`, or its face's), where that may be joined of two boards; null where it may not.
- */
-export interface WebJoint {
-  readonly name: readonly (number | string)[]
-  readonly points: readonly Vec3[]
-  readonly panel: { readonly chord: string; readonly at: Vec3 } | null
-}
-
-export interface Webs {
-  readonly webs: readonly Web[]
-  readonly joints: readonly WebJoint[]
-}
+import {
+  type Between,
+  type Web,
+  type Webs,
+  atRidge,
+  endOf,
+  meetsUnder,
+  onBottom,
+  onTop,
+  plumb,
+  underAt,
+  underBoth,
+} from './panels'
 
 const none: Webs = { webs: [], joints: [] }
-
-/** The planes that webs lie between: the bottom chord's upper edge and the top chords' lower ones. */
-interface Between {
-  readonly floor: Plane
-  readonly south: RoofFace
-  readonly north: RoofFace
-  readonly width: number
-  readonly low: number
-  readonly half: number
-  readonly bottom: Bottom
-  readonly leg: number
-}
 
 /**
  * The webs of a truss on a gable's roof line, and the joints they make. They meet at panel points: a king
@@ -94,66 +62,6 @@ export function websOf(
       return none
   }
 }
-
-const underAt = ({ south, north }: Pick<Between, 'south' | 'north'>, y: number): number =>
-  Math.min(
-    ...[south, north].map(({ carrier }) => meets(carrier.underside, vec(0, y, 0), vec(0, 0, 1)) ?? Infinity),
-  )
-
-/** The top chords' lower edges cut what runs up to them. */
-const underBoth = ({ south, north }: Pick<Between, 'south' | 'north'>): readonly Plane[] => [
-  south.carrier.underside,
-  north.carrier.underside,
-]
-
-const plumb = (at: Between, name: string, run: Web['run'], y: number): Web => ({
-  name,
-  run,
-  from: vec(0, y, at.low),
-  to: vec(0, y, underAt(at, y)),
-  half: at.half,
-  cuts: [at.floor, ...underBoth(at)],
-})
-
-/**
- * The corners of the bottom chord about a place, as far as it is covered on either side of some bars' ends.
- */
-function onBottom({ bottom, leg }: Between, ends: readonly Vec3[]): Vec3[] {
-  const ys = ends.map(p => p.y)
-  return [Math.min(...ys) - leg, Math.max(...ys) + leg].flatMap(y => [
-    vec(0, y, bottom.low),
-    vec(0, y, bottom.low + bottom.depth),
-  ])
-}
-
-/** The corners of a top chord about a place, as far as it is covered on either side of some bars' ends. */
-function onTop({ leg }: Between, { top, carrier }: RoofFace, ends: readonly Vec3[]): Vec3[] {
-  const down = downOf(top)
-  const along = ends.map(p => p.y * down.y + p.z * down.z)
-  return [Math.min(...along) - leg, Math.max(...along) + leg].flatMap(at =>
-    [top, carrier.underside].map(plane => {
-      const on = scale(plane.normal, plane.offset)
-      return add(vec(0, on.y, on.z), scale(down, at - (on.y * down.y + on.z * down.z)))
-    }),
-  )
-}
-
-/** The corners of both top chords about the ridge. */
-function atRidge({ south, north, leg, width }: Pick<Between, 'south' | 'north' | 'leg' | 'width'>): Vec3[] {
-  const middle = planeAcross('y', width / 2)
-  return [south, north].flatMap(({ top, carrier }) => {
-    const down = downOf(top)
-    const corners = [top, carrier.underside].map(plane => {
-      const on = scale(plane.normal, plane.offset)
-      return add(vec(0, on.y, on.z), scale(down, meets(middle, on, down) ?? 0))
-    })
-    const far = Math.max(...corners.map(p => p.y * down.y + p.z * down.z)) + leg
-    return corners.flatMap(p => [p, add(p, scale(down, far - (p.y * down.y + p.z * down.z)))])
-  })
-}
-
-/** The end of a bar alone, without what is covered of it. */
-const endOf = (bar: Bar, at: 'from' | 'to'): Vec3[] => coveredAt(bar, at, 0)
 
 function kingPost(at: Between): Webs {
   const king = plumb(at, 'king', [], at.width / 2)
@@ -360,28 +268,6 @@ function attic(at: Between, room: BuildingTruss['room']): Webs {
         panel: { chord: (faces[i] ?? at.south).id, at: post.to },
       })),
       { name: ['ridge'], points: atRidge(at), panel: null },
-    ],
-  }
-}
-
-const meetsUnder = ({ carrier }: RoofFace, level: number): number =>
-  meets(carrier.underside, vec(0, 0, level), vec(0, 1, 0)) ?? 0
-
-/**
- * A web joint's gusset, trimmed to the roof line, to the bottom chord's lower edge and to the walls'
- * outsides.
- */
-export function hullOn(
-  lines: RoofLines,
-  { points }: WebJoint,
-  bottom: Bottom,
-): { readonly hull: Vec3[]; readonly trims: Plane[] } {
-  return {
-    hull: hullOf(points),
-    trims: [
-      ...lines.faces.map(face => face.top),
-      { normal: vec(0, 0, -1), offset: -bottom.low },
-      ...lowEaves(lines).map(({ outside }) => outside),
     ],
   }
 }

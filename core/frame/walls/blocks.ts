@@ -3,7 +3,7 @@ import type { Section } from '../../lumber'
 import { least, type Stretch } from '../../trade'
 import type { BuildingCut } from '../member'
 import { acrossOfBoard, type WallBoard } from './board'
-import type { RoughOpening } from './openings'
+import type { RoughOpening } from './rough-opening'
 import type { Wall } from './wall'
 
 /**

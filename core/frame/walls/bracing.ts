@@ -7,7 +7,7 @@ import { flip, planeAcross, planeAt, scale, vec, type Vec3 } from '../../geometr
 import type { Section } from '../../lumber'
 import type { BuildingCut, Order } from '../member'
 import { acrossOfBoard, type WallBoard, wallPoint } from './board'
-import { SIDE_STUDS } from './openings'
+import { SIDE_STUDS } from './rough-opening'
 import type { RakePlate } from './rake-plates'
 import { acrossOf, slantedAxes, type SlantedLine, slantedOrder } from './slanted-board'
 import type { Wall } from './wall'

@@ -12,7 +12,7 @@ import {
   workedOut,
 } from '../../design'
 import type { Section } from '../../lumber'
-import { SIDE_STUDS } from './openings'
+import { SIDE_STUDS } from './rough-opening'
 import { cornerPlaces } from './places'
 import { wallLines } from './wall'
 

@@ -1,7 +1,7 @@
 import { gaps, type Stretch } from '../../trade'
 import { HAIR } from '../../measure'
 import { showsOutside, type WallBoard } from './board'
-import type { RoughOpening } from './openings'
+import type { RoughOpening } from './rough-opening'
 import type { Wall } from './wall'
 /** A plumb line of a wall and where it has wood on one side and on the other, rising; mm. */
 interface WoodLine {

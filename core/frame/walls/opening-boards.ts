@@ -6,15 +6,8 @@ import type { Section } from '../../lumber'
 import type { Order } from '../member'
 import { upright, type WallBoard } from './board'
 import { standing } from './top'
-import {
-  type Clear,
-  clearOver,
-  packingOf,
-  type RoughOpening,
-  SIDE_STUDS,
-  sharesKings,
-  standsOn,
-} from './openings'
+import { packingOf } from './openings'
+import { type Clear, clearOver, type RoughOpening, SIDE_STUDS, sharesKings, standsOn } from './rough-opening'
 import type { Wall } from './wall'
 
 /** What one rough opening's boards are made from. */

@@ -3,47 +3,23 @@ import { type Section, sheetSection } from '../../lumber'
 import { clearPlaces, gaps, hasRoom, least, MARK, type Stretch } from '../../trade'
 import { HAIR } from '../../measure'
 import type { Problem } from '../../lines'
-import type { WallTop } from './top'
 import type { Wall } from './wall'
-
-/**
- * A rough opening as it is framed in a wall; `number` its place in the document. Distances along the wall and
- * levels over the deck, mm.
- */
-export interface RoughOpening {
-  readonly number: number
-  readonly opening: WallOpening
-  readonly s: Stretch
-  readonly z: Stretch
-  readonly header: Section
-  /** The number of the opening whose header it stands on; null where it stands over none. */
-  readonly over: number | null
-}
-
-/**
- * What stands in a wall, or in the gable over it, stands on and ends under: the level of the boards' feet;
- * `floor` the level that an opening may have for its lower edge without a sill, besides the deck; mm.
- */
-export interface Clear {
-  readonly bottom: number
-  readonly floor: number | null
-  readonly under: 'plates' | 'rafters'
-  readonly top: WallTop
-}
-
-/** The top of an opening's header, mm. */
-export const headOf = ({ z, header }: Pick<RoughOpening, 'z' | 'header'>): number => z.to + header.depth
-
-/** Where an opening that stands over another begins: on that one's header. */
-export const clearOver = (clear: Clear, over: RoughOpening | undefined): Clear =>
-  over ? { ...clear, bottom: headOf(over), floor: headOf(over) } : clear
-
-/** Whether an opening has its kings in common with the one that it stands over. */
-export const sharesKings = ({ s }: RoughOpening, over: RoughOpening | undefined): boolean =>
-  over !== undefined && near(s, over.s, HAIR)
-
-const near = (a: Stretch, b: Stretch, by: number): boolean =>
-  Math.abs(a.from - b.from) < by && Math.abs(a.to - b.to) < by
+import {
+  type Clear,
+  NEAR,
+  type RoughOpening,
+  SIDE_STUDS,
+  apartOf,
+  clearOver,
+  headOf,
+  highest,
+  isOnDeck,
+  liesUnder,
+  meets,
+  overNearer,
+  settled,
+  standsOn,
+} from './rough-opening'
 
 /**
  * How far a partition's two studs show beyond its faces, mm: enough to nail to, and as far as two stand clear
@@ -51,12 +27,6 @@ const near = (a: Stretch, b: Stretch, by: number): boolean =>
  */
 export const showing = ({ thickness, depth }: Section): number =>
   Math.max(gaps.nailing, thickness - depth / 2)
-
-/** mm. What is typed to a sixteenth of an inch, or a millimetre, is taken for what it is nearest to. */
-const NEAR = 1.6
-
-/** Studs on each side of an opening: a jack that carries the header, and a king. */
-export const SIDE_STUDS = 2
 
 /** Whether an opening lies in the gable over a wall, that studs fill from its level plates to the roof. */
 export const liesInGable = ({ roof, walls }: Building, wall: Wall, opening: WallOpening): boolean =>
@@ -129,38 +99,8 @@ export function openingsIn(
   return { rough: [...rough].sort((a, b) => a.s.from - b.s.from), problems }
 }
 
-/** Whether two openings, each with its jacks and kings, share some of the wall's length. */
-const meets = (a: RoughOpening, b: RoughOpening, t: number): boolean => {
-  const side = SIDE_STUDS * t
-  return a.s.from - side < b.s.to + side - HAIR && b.s.from - side < a.s.to + side - HAIR
-}
-
-/**
- * An opening whose edges lie where those they are nearest to do: on what it stands on, and over or under it.
- */
-function settled(asked: RoughOpening, floor: number | null, met: readonly RoughOpening[]): RoughOpening {
-  const { s, z } = asked
-  const by = floor !== null && Math.abs(z.from - floor) < NEAR ? floor - z.from : 0
-  return {
-    ...asked,
-    s: met.find(other => near(other.s, s, NEAR))?.s ?? s,
-    z: { from: z.from + by, to: z.to + by },
-  }
-}
-
-/** Whether one opening's header ends under another's lower edge. */
-const liesUnder = (low: RoughOpening, high: RoughOpening, near = HAIR): boolean =>
-  headOf(low) < high.z.from + near
-
 const first = (problems: readonly (Problem | null)[]): Problem | null =>
   problems.find(each => each !== null) ?? null
-
-const highest = (openings: readonly RoughOpening[]): RoughOpening | undefined =>
-  [...openings].sort((a, b) => headOf(b) - headOf(a))[0]
-
-/** Whether an opening stands already on one whose header is higher than another's. */
-const overNearer = ({ over }: RoughOpening, rough: readonly RoughOpening[], low: RoughOpening): boolean =>
-  rough.some(each => each.number === over && headOf(each) > headOf(low))
 
 /** An opening that leaves no room for its studs beside a corner, or none at all. */
 function atEnds(
@@ -183,42 +123,6 @@ function atEnds(
         most: Math.max(0, ends.to - ends.from - 2 * side - opening.clearance.width - MARK),
       }
     : { code: 'opening-near-corner', path: `${path}.at`, number: number + 1, least: lowest, most }
-}
-
-/**
- * Why an opening can't be where another takes some of the wall's length: beside it, or over it and wider than
- * its header carries.
- */
-function apartOf(each: RoughOpening, other: RoughOpening, t: number): Problem | null {
-  const { number } = each
-  const path = `walls.openings.${number}` as const
-  const [low, high] = liesUnder(other, each)
-    ? [other, each]
-    : liesUnder(each, other)
-      ? [each, other]
-      : [null, null]
-  if (!low || !high)
-    return {
-      code: 'openings-meet',
-      path: `${path}.at`,
-      number: number + 1,
-      other: other.number + 1,
-      apart: 2 * SIDE_STUDS * t,
-    }
-  // its kings and jacks stand on the header under it, or that one's kings are its own
-  if (near(low.s, high.s, HAIR)) return null
-  const [from, to] = [high.s.from - low.s.from, low.s.to - high.s.to]
-  if (from > t - HAIR && to > t - HAIR) return null
-  const middle = (low.s.from + low.s.to) / 2
-  return {
-    code: 'opening-over-wider',
-    path: `${path}.unit.width`,
-    number: number + 1,
-    other: other.number + 1,
-    middle: Math.abs(high.opening.at - middle) < NEAR ? null : middle,
-    above: high === each,
-    by: t,
-  }
 }
 
 /** An opening whose header has no room under what it ends under, or that leaves none for a sill. */
@@ -318,12 +222,6 @@ function lowWall({ number, z }: RoughOpening, building: Building): Problem | nul
     ? { code: 'door-in-low-wall', path: `walls.openings.${number}.kind`, number: number + 1, foot }
     : null
 }
-
-export const isOnDeck = (z: Stretch): boolean => z.from < HAIR
-
-/** Whether an opening needs no sill: it stands on the deck, on a header, or on a gable's plate or chord. */
-export const standsOn = (z: Stretch, floor: number | null): boolean =>
-  isOnDeck(z) || (floor !== null && Math.abs(z.from - floor) < HAIR)
 
 /**
  * What packs a header's plies out to the wall's thickness, from the outside in: boards of its own section as

@@ -2,7 +2,8 @@ import { gaps, onCentre, type Stretch, withLayout } from '../../trade'
 import { HAIR } from '../../measure'
 import type { Building } from '../../design'
 import type { Section } from '../../lumber'
-import { showing, type RoughOpening, SIDE_STUDS } from './openings'
+import { showing } from './openings'
+import { type RoughOpening, SIDE_STUDS } from './rough-opening'
 import type { Wall } from './wall'
 
 /**

@@ -1,0 +1,130 @@
+import type { WallOpening } from '../../design'
+import type { Section } from '../../lumber'
+import type { Stretch } from '../../trade'
+import { HAIR } from '../../measure'
+import type { Problem } from '../../lines'
+import type { WallTop } from './top'
+
+/**
+ * A rough opening as it is framed in a wall; `number` its place in the document. Distances along the wall and
+ * levels over the deck, mm.
+ */
+export interface RoughOpening {
+  readonly number: number
+  readonly opening: WallOpening
+  readonly s: Stretch
+  readonly z: Stretch
+  readonly header: Section
+  /** The number of the opening whose header it stands on; null where it stands over none. */
+  readonly over: number | null
+}
+
+/**
+ * What stands in a wall, or in the gable over it, stands on and ends under: the level of the boards' feet;
+ * `floor` the level that an opening may have for its lower edge without a sill, besides the deck; mm.
+ */
+export interface Clear {
+  readonly bottom: number
+  readonly floor: number | null
+  readonly under: 'plates' | 'rafters'
+  readonly top: WallTop
+}
+
+/** The top of an opening's header, mm. */
+export const headOf = ({ z, header }: Pick<RoughOpening, 'z' | 'header'>): number => z.to + header.depth
+
+/** Where an opening that stands over another begins: on that one's header. */
+export const clearOver = (clear: Clear, over: RoughOpening | undefined): Clear =>
+  over ? { ...clear, bottom: headOf(over), floor: headOf(over) } : clear
+
+/** Whether an opening has its kings in common with the one that it stands over. */
+export const sharesKings = ({ s }: RoughOpening, over: RoughOpening | undefined): boolean =>
+  over !== undefined && near(s, over.s, HAIR)
+
+export const near = (a: Stretch, b: Stretch, by: number): boolean =>
+  Math.abs(a.from - b.from) < by && Math.abs(a.to - b.to) < by
+
+/** mm. What is typed to a sixteenth of an inch, or a millimetre, is taken for what it is nearest to. */
+export const NEAR = 1.6
+
+/** Studs on each side of an opening: a jack that carries the header, and a king. */
+export const SIDE_STUDS = 2
+
+/** Whether two openings, each with its jacks and kings, share some of the wall's length. */
+export const meets = (a: RoughOpening, b: RoughOpening, t: number): boolean => {
+  const side = SIDE_STUDS * t
+  return a.s.from - side < b.s.to + side - HAIR && b.s.from - side < a.s.to + side - HAIR
+}
+
+/**
+ * An opening whose edges lie where those they are nearest to do: on what it stands on, and over or under it.
+ */
+export function settled(
+  asked: RoughOpening,
+  floor: number | null,
+  met: readonly RoughOpening[],
+): RoughOpening {
+  const { s, z } = asked
+  const by = floor !== null && Math.abs(z.from - floor) < NEAR ? floor - z.from : 0
+  return {
+    ...asked,
+    s: met.find(other => near(other.s, s, NEAR))?.s ?? s,
+    z: { from: z.from + by, to: z.to + by },
+  }
+}
+
+/** Whether one opening's header ends under another's lower edge. */
+export const liesUnder = (low: RoughOpening, high: RoughOpening, near = HAIR): boolean =>
+  headOf(low) < high.z.from + near
+
+export const highest = (openings: readonly RoughOpening[]): RoughOpening | undefined =>
+  [...openings].sort((a, b) => headOf(b) - headOf(a))[0]
+
+/** Whether an opening stands already on one whose header is higher than another's. */
+export const overNearer = (
+  { over }: RoughOpening,
+  rough: readonly RoughOpening[],
+  low: RoughOpening,
+): boolean => rough.some(each => each.number === over && headOf(each) > headOf(low))
+
+/**
+ * Why an opening can't be where another takes some of the wall's length: beside it, or over it and wider than
+ * its header carries.
+ */
+export function apartOf(each: RoughOpening, other: RoughOpening, t: number): Problem | null {
+  const { number } = each
+  const path = `walls.openings.${number}` as const
+  const [low, high] = liesUnder(other, each)
+    ? [other, each]
+    : liesUnder(each, other)
+      ? [each, other]
+      : [null, null]
+  if (!low || !high)
+    return {
+      code: 'openings-meet',
+      path: `${path}.at`,
+      number: number + 1,
+      other: other.number + 1,
+      apart: 2 * SIDE_STUDS * t,
+    }
+  // its kings and jacks stand on the header under it, or that one's kings are its own
+  if (near(low.s, high.s, HAIR)) return null
+  const [from, to] = [high.s.from - low.s.from, low.s.to - high.s.to]
+  if (from > t - HAIR && to > t - HAIR) return null
+  const middle = (low.s.from + low.s.to) / 2
+  return {
+    code: 'opening-over-wider',
+    path: `${path}.unit.width`,
+    number: number + 1,
+    other: other.number + 1,
+    middle: Math.abs(high.opening.at - middle) < NEAR ? null : middle,
+    above: high === each,
+    by: t,
+  }
+}
+
+export const isOnDeck = (z: Stretch): boolean => z.from < HAIR
+
+/** Whether an opening needs no sill: it stands on the deck, on a header, or on a gable's plate or chord. */
+export const standsOn = (z: Stretch, floor: number | null): boolean =>
+  isOnDeck(z) || (floor !== null && Math.abs(z.from - floor) < HAIR)
