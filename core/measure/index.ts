@@ -15,6 +15,7 @@ export {
   ON_MARK,
   ON_PLANE,
   BENT,
+  TYPED,
   ONE_READING,
   PARALLEL,
   SAME_ANGLE,

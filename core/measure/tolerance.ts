@@ -94,3 +94,6 @@ export const countDown = (share: number): number => Math.floor(share + WHOLE)
 
 /** Per mm: how much a face's plane is bent while it is parted into triangles. */
 export const BENT = 1e-10
+
+/** mm. What is typed to a sixteenth of an inch, or a millimetre, is taken for the place it is nearest to. */
+export const TYPED = 1.6

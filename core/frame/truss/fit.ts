@@ -1,9 +1,9 @@
 import { type Building, type BuildingTruss, limits } from '../../design'
 import { lowEaveOf, type Problem, type RoofLines, type RoofLumber } from '../../lines'
-import { HAIR, INCH, type Pitch, pitchAngle, radians } from '../../measure'
+import { HAIR, INCH, type Pitch, pitchAngle, radians, TYPED } from '../../measure'
 import { least } from '../../trade'
 import { shares } from './flat'
-import { NEAR, type Splice } from './splices'
+import type { Splice } from './splices'
 import { endTrussLines, madeOf } from './trusses'
 import type { Gusset } from './gussets'
 
@@ -100,7 +100,7 @@ function fitSplices(
         (each.chord === 'bottom') === (chord === 'bottom') &&
         Math.abs(
           (chord === 'bottom' ? each.at.y : Math.min(each.at.y, building.footprint.width - each.at.y)) - at,
-        ) < NEAR,
+        ) < TYPED,
     )
   }
 }

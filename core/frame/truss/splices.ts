@@ -11,7 +11,7 @@ import {
   vec,
   type Vec3,
 } from '../../geometry'
-import { HAIR, radians } from '../../measure'
+import { HAIR, radians, TYPED } from '../../measure'
 import type { RoofFace, RoofLines, RoofLumber } from '../../lines'
 import { stockLengths } from '../../lumber'
 import { fewestBoards, least } from '../../trade'
@@ -88,11 +88,6 @@ const nameOf = (chord: ChordOf): string[] => [chord]
 const near = (a: Vec3, b: Vec3, { normal }: Plane): boolean =>
   Math.abs((a.y - b.y) * normal.y + (a.z - b.z) * normal.z) < HAIR
 
-/**
- * mm. A place typed to a sixteenth of an inch, or a millimetre, is that of the panel point it is nearest to.
- */
-export const NEAR = 1.6
-
 /** The longest board that a yard sells, mm. */
 const longestOf = ({ lumber }: Building): number => Math.max(...stockLengths[lumber.yard])
 
@@ -103,7 +98,7 @@ function joinedAt(
   panels: readonly number[],
   longest: number,
 ): number[] {
-  const at = panels.find(each => asked !== null && Math.abs(each - asked) < NEAR) ?? asked
+  const at = panels.find(each => asked !== null && Math.abs(each - asked) < TYPED) ?? asked
   const stated = at !== null && at > run.from + least.piece && at < run.to - least.piece ? [at] : []
   const ends = [run.from, ...stated, run.to]
   const breaks = panels.length ? panels : [(run.from + run.to) / 2]

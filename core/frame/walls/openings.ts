@@ -1,12 +1,11 @@
 import { type Building, footOf, isSide, roughSize, wallFoot, type WallOpening } from '../../design'
 import { type Section, sheetSection } from '../../lumber'
 import { clearPlaces, gaps, hasRoom, least, MARK, type Stretch } from '../../trade'
-import { HAIR } from '../../measure'
+import { HAIR, TYPED } from '../../measure'
 import type { Problem } from '../../lines'
 import type { Wall } from './wall'
 import {
   type Clear,
-  NEAR,
   type RoughOpening,
   SIDE_STUDS,
   apartOf,
@@ -36,7 +35,7 @@ export const liesInGable = ({ roof, walls }: Building, wall: Wall, opening: Wall
   !roof.has.falls.includes(wall.name) &&
   (walls.gables === 'studs' || walls.gables === 'notched') &&
   !wall.step &&
-  footOf(opening) > wall.height - NEAR
+  footOf(opening) > wall.height - TYPED
 
 /**
  * A wall's openings that can be framed, in their order along it, and why others can't. `taken` is where the
@@ -67,11 +66,11 @@ export function openingsIn(
       over: null,
     }
     const met = rough.filter(other => meets(asked, other, t))
-    const under = highest(met.filter(other => headOf(other) < asked.z.from + NEAR))
+    const under = highest(met.filter(other => headOf(other) < asked.z.from + TYPED))
     const each = settled(asked, clearOver(clear, under).floor, met)
     // those that it would carry stand on its header
     const carried = met
-      .filter(other => liesUnder(each, other, NEAR) && !overNearer(other, rough, each))
+      .filter(other => liesUnder(each, other) && !overNearer(other, rough, each))
       .map(other => ({ ...settled(other, headOf(each), []), over: number }))
     const others = met.map(other => carried.find(known => known.number === other.number) ?? other)
     const problem =

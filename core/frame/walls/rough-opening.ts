@@ -1,7 +1,7 @@
 import type { WallOpening } from '../../design'
 import type { Section } from '../../lumber'
 import type { Stretch } from '../../trade'
-import { HAIR } from '../../measure'
+import { HAIR, TYPED } from '../../measure'
 import type { Problem } from '../../lines'
 import type { WallTop } from './top'
 
@@ -44,9 +44,6 @@ export const sharesKings = ({ s }: RoughOpening, over: RoughOpening | undefined)
 export const near = (a: Stretch, b: Stretch, by: number): boolean =>
   Math.abs(a.from - b.from) < by && Math.abs(a.to - b.to) < by
 
-/** mm. What is typed to a sixteenth of an inch, or a millimetre, is taken for what it is nearest to. */
-export const NEAR = 1.6
-
 /** Studs on each side of an opening: a jack that carries the header, and a king. */
 export const SIDE_STUDS = 2
 
@@ -65,10 +62,10 @@ export function settled(
   met: readonly RoughOpening[],
 ): RoughOpening {
   const { s, z } = asked
-  const by = floor !== null && Math.abs(z.from - floor) < NEAR ? floor - z.from : 0
+  const by = floor !== null && Math.abs(z.from - floor) < TYPED ? floor - z.from : 0
   return {
     ...asked,
-    s: met.find(other => near(other.s, s, NEAR))?.s ?? s,
+    s: met.find(other => near(other.s, s, TYPED))?.s ?? s,
     z: { from: z.from + by, to: z.to + by },
   }
 }
@@ -117,7 +114,7 @@ export function apartOf(each: RoughOpening, other: RoughOpening, t: number): Pro
     path: `${path}.unit.width`,
     number: number + 1,
     other: other.number + 1,
-    middle: Math.abs(high.opening.at - middle) < NEAR ? null : middle,
+    middle: Math.abs(high.opening.at - middle) < TYPED ? null : middle,
     above: high === each,
     by: t,
   }

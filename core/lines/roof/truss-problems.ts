@@ -1,5 +1,5 @@
 import { type Building, isWebbed, limits, type TrussKind } from '../../design'
-import { HAIR, pitchAngle, radians } from '../../measure'
+import { HAIR, pitchAngle, radians, TYPED } from '../../measure'
 import { least } from '../../trade'
 import type { Problem } from '../problem'
 import { tightSpacing } from './common'
@@ -93,9 +93,6 @@ function heightProblems(
   const room = wanted[truss.kind]
   return room !== undefined && room < least.web ? [{ code: 'truss-too-small', path: 'roof.truss.kind' }] : []
 }
-
-/** mm: a sixteenth of an inch, to which a span is typed. */
-const TYPED = 1.6
 
 /** Bought trusses that are made for another span than the building's. */
 function spanProblems({ roof: { truss }, footprint: { width } }: Building): Problem[] {
