@@ -1,9 +1,9 @@
 import { expect } from '@jest/globals'
-import type { Design } from '../design'
+import { type Design, newDesign, readDesign } from '../design'
 import { frame, type Frame, type Member } from '../frame'
 import { toBuilding, type Vec3 } from '../geometry'
 import { INCH } from '../measure'
-import { stretchOf } from '../plan'
+import { plan, type Plan, stretchOf } from '../plan'
 import { sayProblem } from '../words'
 import { clashes } from './solids'
 
@@ -33,6 +33,23 @@ export function whole(design: Design): Frame {
   expect(framed.problems.map(problem => sayProblem(problem, 'imperial'))).toEqual([])
   expect(clashes(framed.members)).toEqual([])
   return framed
+}
+
+/** The plan of a building of feet and inches, its file read as the user's own would be. */
+export function planOfFile({
+  walls,
+  roof,
+  ...rest
+}: {
+  readonly footprint: Design['footprint']
+  readonly walls?: object
+  readonly roof: object
+}): Plan {
+  const base = newDesign('as a file', 'imperial')
+  const file = { ...base, ...rest, walls: { ...base.walls, ...walls }, roof: { ...base.roof, ...roof } }
+  const read = readDesign(JSON.parse(JSON.stringify(file)))
+  if (!read.ok) throw new Error(JSON.stringify(read.faults))
+  return plan(read.design)
 }
 
 /** The corners of a board in the building. */

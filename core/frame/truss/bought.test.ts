@@ -1,36 +1,25 @@
 import { describe, expect, test } from '@jest/globals'
 import { cautionsOf } from '../../check'
-import { newDesign, readDesign } from '../../design'
 import { FOOT, INCH } from '../../measure'
 import { cutListText, planFile } from '../../output'
-import { jigOf, plan, raising, settingOf, standTogether } from '../../plan'
-import { find } from '../../testing/reading'
+import { jigOf, raising, settingOf, standTogether } from '../../plan'
+import { find, planOfFile } from '../../testing/reading'
 import { clashes } from '../../testing/solids'
 import { sayLoose, sayProblem } from '../../words'
 import { boxOf, everyBoard, trussOf } from '../index'
 
 /** A building 16 ft long of bought trusses 24 in apart, its file read as the user's own would be. */
-function bought(width: number, of: object, roof: object = {}) {
-  const base = newDesign('bought', 'imperial')
-  const read = readDesign(
-    JSON.parse(
-      JSON.stringify({
-        ...base,
-        footprint: { length: 16 * FOOT, width },
-        roof: {
-          ...base.roof,
-          carried: 'trusses',
-          pitch: { rise: 6, run: 12 },
-          rafter: '2x4',
-          truss: { kind: 'bought', heel: 5 * INCH, bought: of },
-          ...roof,
-        },
-      }),
-    ),
-  )
-  if (!read.ok) throw new Error(JSON.stringify(read.faults))
-  return plan(read.design)
-}
+const bought = (width: number, of: object, roof: object = {}) =>
+  planOfFile({
+    footprint: { length: 16 * FOOT, width },
+    roof: {
+      carried: 'trusses',
+      pitch: { rise: 6, run: 12 },
+      rafter: '2x4',
+      truss: { kind: 'bought', heel: 5 * INCH, bought: of },
+      ...roof,
+    },
+  })
 
 describe('bought trusses', () => {
   const made = bought(12 * FOOT, { span: 12 * FOOT, weight: 31 })

@@ -1,4 +1,4 @@
-import { type Building, type BuildingTruss, limits } from '../../design'
+import { type Building, type BuildingTruss, hasBottomChord, limits } from '../../design'
 import { lowEaveOf, type Problem, type RoofLines, type RoofLumber } from '../../lines'
 import { HAIR, INCH, type Pitch, pitchAngle, radians, TYPED } from '../../measure'
 import { least } from '../../trade'
@@ -33,9 +33,11 @@ function fitSplices(
   lines: RoofLines,
   truss: BuildingTruss,
 ): FittedTruss {
-  const { bottom, top } = truss.splice
+  const { top } = truss.splice
+  // what was asked of a bottom chord is kept for when there is one again
+  const bottom = hasBottomChord(truss.kind) ? truss.splice.bottom : null
   const plain = { ...truss, splice: { bottom: null, top: null } }
-  if (bottom === null && top === null) return { truss, problems: [] }
+  if (bottom === null && top === null) return { truss: plain, problems: [] }
   // plates may shorten gussets that no leg was asked for, to this
   const whole = fitLegs(building, lumber, lines, plain).truss.gusset
   const leg = truss.gusset.asked ?? Math.min(whole.leg, SHORT)
@@ -45,7 +47,7 @@ function fitSplices(
   if (whole.most === 0 || !fits(plain)) return { truss: plain, problems: [] }
   return (['bottom', 'top'] as const).reduce<FittedTruss>(
     (found, chord) => {
-      const at = truss.splice[chord]
+      const at = { bottom, top }[chord]
       const joined = (to: number | null): BuildingTruss => ({
         ...found.truss,
         splice: { ...found.truss.splice, [chord]: to },

@@ -1,31 +1,20 @@
 import { describe, expect, test } from '@jest/globals'
-import { newDesign, readDesign } from '../../design'
 import { FOOT, INCH } from '../../measure'
-import { jigOf, plan, raising, standTogether } from '../../plan'
-import { cornersOf, find } from '../../testing/reading'
+import { jigOf, type Plan, raising, standTogether } from '../../plan'
+import { cornersOf, find, planOfFile } from '../../testing/reading'
 import { clashes } from '../../testing/solids'
 import { sayProblem } from '../../words'
 import { boxOf, everyBoard, type Member, setWith } from '../index'
 
 /** A building 16 ft long of trusses 24 in apart, its file read as the user's own would be. */
-function trussed(width: number, rise: number, truss: object, walls: object = {}, roof: object = {}) {
-  const base = newDesign('trusses', 'imperial')
-  const read = readDesign(
-    JSON.parse(
-      JSON.stringify({
-        ...base,
-        footprint: { length: 16 * FOOT, width },
-        walls: { ...base.walls, ...walls },
-        roof: { ...base.roof, carried: 'trusses', pitch: { rise, run: 12 }, truss, ...roof },
-      }),
-    ),
-  )
-  if (!read.ok) throw new Error(JSON.stringify(read.faults))
-  return plan(read.design)
-}
+const trussed = (width: number, rise: number, truss: object, walls: object = {}, roof: object = {}) =>
+  planOfFile({
+    footprint: { length: 16 * FOOT, width },
+    walls,
+    roof: { carried: 'trusses', pitch: { rise, run: 12 }, truss, ...roof },
+  })
 const longOf = ({ board }: Member): number => board.end - board.start
-const said = ({ frame }: ReturnType<typeof plan>): string[] =>
-  frame.problems.map(each => sayProblem(each, 'imperial'))
+const said = ({ frame }: Plan): string[] => frame.problems.map(each => sayProblem(each, 'imperial'))
 
 describe('scissors over 12 ft at 8 in 12, by trigonometry', () => {
   const made = trussed(12 * FOOT, 8, { kind: 'scissors' })

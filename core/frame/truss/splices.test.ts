@@ -1,26 +1,16 @@
 import { describe, expect, test } from '@jest/globals'
-import { newDesign, readDesign } from '../../design'
 import { FOOT, INCH } from '../../measure'
-import { plan, raising, standTogether } from '../../plan'
-import { cornersOf, find } from '../../testing/reading'
+import { raising, standTogether } from '../../plan'
+import { cornersOf, find, planOfFile } from '../../testing/reading'
 import { clashes } from '../../testing/solids'
 import { sayProblem } from '../../words'
 import { everyBoard, type Member, trussOf } from '../index'
 
-function trussed(width: number, rise: number, truss: object, roof: object = {}) {
-  const base = newDesign('trusses', 'imperial')
-  const read = readDesign(
-    JSON.parse(
-      JSON.stringify({
-        ...base,
-        footprint: { length: 12 * FOOT, width },
-        roof: { ...base.roof, carried: 'trusses', pitch: { rise, run: 12 }, truss, ...roof },
-      }),
-    ),
-  )
-  if (!read.ok) throw new Error(JSON.stringify(read.faults))
-  return plan(read.design)
-}
+const trussed = (width: number, rise: number, truss: object, roof: object = {}) =>
+  planOfFile({
+    footprint: { length: 12 * FOOT, width },
+    roof: { carried: 'trusses', pitch: { rise, run: 12 }, truss, ...roof },
+  })
 type Made = ReturnType<typeof trussed>
 const feet = ({ board }: Member): number => (board.end - board.start) / FOOT
 const pieces = ({ frame }: Made, role: Member['role']): number[] =>
@@ -114,6 +104,12 @@ describe('a splice where it is asked for', () => {
     const made = trussed(12 * FOOT, 6, { kind: 'king-post', splice: { bottom: null, top: 15 * FOOT } })
     expect(said(made)).toEqual([expect.stringContaining('Leave it out, so that it follows.')])
     expect(pieces(made, 'upper-chord')).toHaveLength(2)
+  })
+
+  test('of a bottom chord is kept, and asks nothing of trusses that have none', () => {
+    const splice = { bottom: 5 * FOOT, top: null }
+    for (const kind of ['scissors', 'bought'])
+      expect(said(trussed(14 * FOOT, 8, { kind, splice }))).toEqual([])
   })
 
   test('of a gambrel lies in the chord that it falls in', () => {

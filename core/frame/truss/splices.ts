@@ -74,7 +74,7 @@ export function splicesOf(ask: Ask): Splices {
         ? []
         : [
             {
-              name: ['splice', ...nameOf(chord), i + 1],
+              name: ['splice', chord, i + 1],
               points: cornersAbout(ask, chord, at, leg),
               panel: null,
             },
@@ -82,8 +82,6 @@ export function splicesOf(ask: Ask): Splices {
     }),
   }
 }
-
-const nameOf = (chord: ChordOf): string[] => [chord]
 
 const near = (a: Vec3, b: Vec3, { normal }: Plane): boolean =>
   Math.abs((a.y - b.y) * normal.y + (a.z - b.z) * normal.z) < HAIR

@@ -1,32 +1,24 @@
 import { describe, expect, test } from '@jest/globals'
-import { newDesign, readDesign, usualOpening, usualSheathing, type WallOpening } from '../../design'
+import { usualOpening, usualSheathing, type WallOpening } from '../../design'
 import { FOOT, INCH } from '../../measure'
-import { plan, platePair, raising, standTogether, stretchOf } from '../../plan'
+import { platePair, raising, standTogether, stretchOf } from '../../plan'
+import { planOfFile } from '../../testing/reading'
 import { clashes } from '../../testing/solids'
 import { sayProblem } from '../../words'
 import { boxOf, everyBoard, isInGable, isOfWall, type Member } from '../index'
 
 /** A shed 16 by 12 ft on walls 7 ft high, with openings in its east wall and studs in its gables. */
-function gabled(
+const gabled = (
   openings: readonly WallOpening[],
   roof: object,
   gables: 'studs' | 'raked' = 'studs',
   walls: object = {},
-) {
-  const base = newDesign('gables', 'imperial')
-  const read = readDesign(
-    JSON.parse(
-      JSON.stringify({
-        ...base,
-        footprint: { length: 16 * FOOT, width: 12 * FOOT },
-        walls: { ...base.walls, height: 7 * FOOT, gables, openings, ...walls },
-        roof: { ...base.roof, ...roof },
-      }),
-    ),
-  )
-  if (!read.ok) throw new Error(JSON.stringify(read.faults))
-  return plan(read.design)
-}
+) =>
+  planOfFile({
+    footprint: { length: 16 * FOOT, width: 12 * FOOT },
+    walls: { height: 7 * FOOT, gables, openings, ...walls },
+    roof,
+  })
 
 /** An opening in the east wall, inches: its foot, width and height as framed. */
 const inEast = (kind: WallOpening['kind'], foot: number, width: number, height: number): WallOpening => ({
