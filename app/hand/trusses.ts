@@ -3,6 +3,7 @@ import {
   gableTrusses,
   hasBottomChord,
   isWebbed,
+  monoTrusses,
   type GambrelWay,
   limits,
   roofHas,
@@ -132,11 +133,13 @@ const trussWords: Record<TrussKind, string> = {
   'w-web': 'W webs',
   attic: 'Attic: a room inside',
   scissors: 'Scissors: a ceiling that rises',
+  mono: 'Mono: webs to an end post',
   bought: 'Bought: by their sheet',
 }
 
 /** Where a splice begins that is asked for, as a share of the span: at a panel point where there is one. */
 const panelShare = (kind: TrussKind, chord: 'bottom' | 'top'): number => {
+  if (kind === 'mono') return chord === 'top' ? 1 / 2 : 2 / 3
   if (chord === 'top') return kind === 'queen-post' ? 1 / 3 : 1 / 4
   return kind === 'w-web' || kind === 'queen-post' ? 1 / 3 : 1 / 2
 }
@@ -202,8 +205,13 @@ const boughtRows = (at: At): Row[] => [
 export function trusses(at: At): Row[] {
   const { truss, gambrel } = at.plan.building.roof
   if (!truss) return []
-  const kinds = gambrel ? (['open', 'bottom-chord'] as const) : gableTrusses
-  const webbed = isWebbed(truss.kind)
+  const { falls } = at.plan.building.roof.has
+  const kinds = gambrel
+    ? (['open', 'bottom-chord'] as const)
+    : falls.length === 1
+      ? monoTrusses
+      : gableTrusses
+  const webbed = isWebbed(truss.kind) || falls.length === 1
   const bought = truss.kind === 'bought'
   return [
     choice(

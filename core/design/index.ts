@@ -176,6 +176,7 @@ export {
   chordEdges,
   foundAnotherWay,
   gableTrusses,
+  monoTrusses,
   gambrelLine,
   hasRoof,
   ledgerRise,

@@ -208,6 +208,7 @@ function finishing(
     rafter: lumber.rafter,
     endDrop: roof.drop,
     bottom: memory.shared('bottom', building.roof.truss && bottomOf(roof.lines, lumber, building.roof.truss)),
+    postDepth: lumber.web.depth,
     lines: stack,
     memory,
     roof: roof.lines,

@@ -43,6 +43,8 @@ export {
   lowEaveOf,
   loweredLines,
   lowEaves,
+  topFaces,
+  wallEaves,
   ridgeOf,
   stripOf,
 } from './roof/read'

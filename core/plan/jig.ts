@@ -205,7 +205,8 @@ function longestRun(free: readonly boolean[]): { readonly from: number; readonly
 
 /**
  * The lengths that prove a jig: from foot to foot, from either foot to the ridge, and, where there are knees,
- * from either foot to the other side's knee.
+ * from either foot to the other side's knee. Of one slope the bottom chord's far lower corner is the other
+ * foot.
  */
 function checksOf(
   { frame: { roof } }: Plan,
@@ -229,7 +230,17 @@ function checksOf(
       )
       .sort((a, b) => a.y - b.y)
   }
-  const lowOf = (side: 'south' | 'north'): Spot[] => onLine(faceTo(roof, side)?.id ?? '')
+  const lowOf = (side: 'south' | 'north'): Spot[] => {
+    const face = faceTo(roof, side)
+    return face || roof.faces.length !== 1 ? onLine(face?.id ?? '') : farFoot(side)
+  }
+  /** Of the bottom chord's corners the lowest, farthest to a side. */
+  const farFoot = (side: 'south' | 'north'): Spot[] =>
+    boards
+      .filter(({ role }) => role === 'bottom-chord')
+      .flatMap(chord => flatOf(chord, shift))
+      .sort((a, b) => a.y - b.y || (side === 'south' ? a.x - b.x : b.x - a.x))
+      .slice(0, 1)
   const [south, north] = [lowOf('south'), lowOf('north')]
   const [a, b] = [south[0], north[0]]
   const top = [...points].sort((p, q) => q.y - p.y)[0]

@@ -2,7 +2,7 @@ import { findSection } from '../../lumber'
 import { type Pitch, pitchAngle, radians } from '../../measure'
 import type { Building } from '../building'
 import { withRoof } from '../building'
-import type { TrussKind } from '../gambrel'
+import type { Truss, TrussKind } from '../gambrel'
 import { ownSections } from '../lumber'
 import type { Roof } from '../roof'
 import { settingWorkedOut } from '../setting'
@@ -35,13 +35,20 @@ export function gableOfTrusses(plain: Building, asked: Roof): Building {
     purlins: null,
     seat: truss.heel === null ? { rule: 'wedge' } : { rule: 'height-above-plate', height: truss.heel },
   })
-  const building = peakWorkedOut(even)
+  return trussWorkedOut(peakWorkedOut(even), truss, gableTrusses)
+}
+
+/**
+ * A building's trusses, of one of the kinds that its roof can have, the first of them where none of those is
+ * asked for; its slopes known.
+ */
+export function trussWorkedOut(building: Building, truss: Truss, kinds: readonly TrussKind[]): Building {
   const own = ownSections(building.lumber)
   const [chord, stud] = [building.roof.rafter, building.walls.stud].map(name => findSection(name, own))
   if (!chord || !stud) return building
   const angle = pitchAngle(building.roof.pitch)
   const plumb = chord.depth / Math.cos(radians(angle))
-  const kind = truss.kind && gableTrusses.includes(truss.kind) ? truss.kind : 'w-web'
+  const kind = kinds.find(each => each === truss.kind) ?? kinds[0] ?? 'bottom-chord'
   const heel = truss.heel ?? plumb
   // how far gussets reach without meeting each other is seen once the truss is laid
   const leg = kind === 'bought' ? 0 : (truss.gusset.leg ?? USUAL_LEG)

@@ -1,6 +1,7 @@
 export { foundAnotherWay } from './gambrel'
 export { chordEdges, gambrelLine, legMost, lowerReach, usualHeadroom } from './gambrel-line'
 export { gableTrusses } from './gable-truss'
+export { monoTrusses } from './single-slope'
 export { lowSide } from './high'
 export type { RoofChoice } from './kind'
 export { hasRoof, roofChoices, roofHas, withEdit, withRoofOf, workedOut } from './kinds'

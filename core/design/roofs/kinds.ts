@@ -79,6 +79,17 @@ export function withEdit(design: Design, path: string, value: unknown): Design {
       const { falls } = roofHas(next.roof)
       return falls.length === 1 ? withValue(free, `walls.sides.${next.roof.high}.height`, null) : free
     }
+    case 'roof.carried': {
+      // trusses of one slope stand on walls of one height, and keep the pitch
+      const { high } = design.roof
+      return value === 'trusses' && roofHas(next.roof).falls.length === 1
+        ? withValue(
+            withValue(next, 'roof.pitch', workedOut(design).roof.pitch),
+            `walls.sides.${high}.height`,
+            null,
+          )
+        : next
+    }
     case 'roof.gambrel.headroom.height':
     case 'roof.gambrel.headroom.width': {
       // what was never asked for begins as it is

@@ -2,7 +2,11 @@ import { pitchAngle, radians } from '../../measure'
 import { findSection } from '../../lumber'
 import { type Building, withHeight, withRoof } from '../building'
 import { ownSections } from '../lumber'
+import type { TrussKind } from '../gambrel'
+import type { Roof } from '../roof'
 import { mouthRules } from '../seat'
+import { evened } from './even'
+import { trussWorkedOut } from './gable-truss'
 import { lowSide } from './high'
 import type { RoofKind } from './kind'
 import { bearingOnPlates, raked } from './begun'
@@ -10,20 +14,36 @@ import { bearingOnPlates, raked } from './begun'
 /**
  * One slope from a high eave wall to a low one: the high wall's height from the pitch, or, where that has its
  * own height, the pitch from the two; and how far the rafters reach over that wall, where it isn't asked.
+ * Trusses stand on two walls of one height, and have the pitch.
  */
 export const singleSlope: RoofKind = {
-  has: ({ high }) => ({
+  has: ({ high, carried }) => ({
     falls: [lowSide({ high })],
     peak: [],
-    carriers: ['rafters'],
+    carriers: ['rafters', 'trusses'],
     house: null,
-    parts: ['ends', 'sloped-tails'],
-    ties: ['ceiling'],
-    seats: mouthRules,
-    endWalls: { rake: true, step: true },
+    ...(carried === 'trusses'
+      ? {
+          parts: ['trusses', 'ends', 'sloped-tails'],
+          ties: [],
+          seats: [],
+          // bottom chords lie on the end walls' plates
+          endWalls: { rake: false, step: false },
+        }
+      : {
+          parts: ['ends', 'sloped-tails'],
+          ties: ['ceiling'],
+          seats: mouthRules,
+          endWalls: { rake: true, step: true },
+        }),
   }),
-  workOut: (plain, { overhang }) =>
-    sloped(withRoof(plain, { overhang: { ...plain.roof.overhang, high: overhang.high ?? overhang.eave } })),
+  workOut: (plain, asked) => {
+    const { overhang, high } = plain.roof
+    const reaching = withRoof(plain, {
+      overhang: { ...overhang, high: asked.overhang.high ?? overhang.eave },
+    })
+    return asked.carried === 'trusses' ? ofTrusses(reaching, asked, lowSide({ high })) : sloped(reaching)
+  },
   choices: [{ high: 'north' }, { high: 'south' }],
   begun: design => raked(bearingOnPlates(design)),
 }
@@ -35,6 +55,20 @@ export const singleSlope: RoofKind = {
 function heelRun({ footprint, walls, lumber }: Building): number | null {
   const stud = findSection(walls.stud, ownSections(lumber))
   return stud ? footprint.width - stud.depth : null
+}
+
+/** The trusses of one slope, the usual first. */
+export const monoTrusses: readonly TrussKind[] = ['mono', 'bottom-chord', 'bought']
+
+/** One slope of trusses over two walls of one height: of the roof's pitch, and high on their end posts. */
+function ofTrusses(plain: Building, { truss }: Roof, low: 'south' | 'north'): Building {
+  const { high } = plain.roof
+  const even = withRoof(evened(plain, [low, high]), {
+    carried: 'trusses',
+    purlins: null,
+    seat: truss.heel === null ? { rule: 'wedge' } : { rule: 'height-above-plate', height: truss.heel },
+  })
+  return trussWorkedOut(even, truss, monoTrusses)
 }
 
 function sloped(building: Building): Building {

@@ -2,6 +2,7 @@ import { type MemberPlace, ofEave, ofFace } from '../place'
 import type { Obstacle } from './obstacle'
 import { least, type Stretch } from '../../trade'
 import type { Building } from '../../design'
+import { HAIR } from '../../measure'
 import { add, downOf, fallOf, meets, scale, vec } from '../../geometry'
 import type { Order } from '../member'
 import {
@@ -57,7 +58,7 @@ export function airProblems({ roof }: Building, { rafter }: RoofLumber, lines: R
           face.carrier.kind === 'rafters' ? heightAbovePlate * face.top.normal.z : rafter.depth,
         )),
   )
-  return air > tall - least.roofBlockTall
+  return air > tall - least.roofBlockTall + HAIR
     ? [{ code: 'air-too-much', path: 'roof.blocking.air', most: Math.max(0, tall - least.roofBlockTall) }]
     : []
 }

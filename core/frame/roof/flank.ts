@@ -142,7 +142,7 @@ function flyHead(
 /** What takes wood off the lower edges of a face's rafters. */
 function lowerOf({ roof }: Building, low: Eave, high: Eave | undefined): Flank['lower'] {
   const { rule } = roof.seat
-  const seated = rule === 'none' || rule === 'wedge' ? [] : high ? [low, high] : [low]
+  const seated = rule === 'none' || rule === 'wedge' ? [] : high && !high.onPosts ? [low, high] : [low]
   return {
     edge: low.face.carrier.underside,
     level: Math.max(

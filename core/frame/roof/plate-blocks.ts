@@ -5,7 +5,7 @@ import type { Building } from '../../design'
 import { add, downOf, scale, vec, type Vec3 } from '../../geometry'
 import { radians } from '../../measure'
 import type { BuildingCut, Order } from '../member'
-import type { Eave, RoofLumber } from '../../lines'
+import { type Eave, levelOver, type RoofLumber } from '../../lines'
 import { coverOn } from './cover'
 import { finishCuts } from './tails'
 import { axisOf, topOfBlocks, overBlocks, bays, block } from './block'
@@ -91,9 +91,16 @@ export function plateBlocks(
   ]
 }
 
+/** A level of the wall's outside, at the building's origin along it. */
+const edgeAt = ({ outside: { normal, offset } }: Eave, level: number): Vec3 =>
+  vec(normal.x * offset, normal.y * offset, level)
+
 /** The plate's outer upper edge, at the building's origin along it. */
-const edgeOf = ({ outside: { normal, offset }, height }: Eave): Vec3 =>
-  vec(normal.x * offset, normal.y * offset, height)
+const edgeOf = (eave: Eave): Vec3 => edgeAt(eave, eave.height)
+
+/** Level that a board as deep as the chords, plumb under the roof over end posts, comes down to, mm. */
+const underPosts = ({ height, heightAbovePlate }: Eave, depth: number): number =>
+  Math.max(height, height + heightAbovePlate - depth)
 
 const finishOf = (building: Building, lumber: RoofLumber, eave: Eave): readonly BuildingCut[] =>
   eave.header ? [] : finishCuts(eave, lumber, coverOn(building, lumber, eave.side))
@@ -103,8 +110,10 @@ function plumbLie(building: Building, lumber: RoofLumber, eave: Eave): BlockLie 
   const { rafter } = lumber
   const { height, heightAbovePlate, face, points } = eave
   const under = points === 'down' ? rafter.thickness * Math.tan(radians(face.angle)) : 0
+  // between end posts they hang under the roof, not on the plate
+  const foot = eave.onPosts ? underPosts(eave, rafter.depth) : height
   return {
-    foot: edgeOf(eave),
+    foot: edgeAt(eave, foot),
     up: vec(0, 0, 1),
     out: eave.outside.normal,
     cuts: [
@@ -112,7 +121,7 @@ function plumbLie(building: Building, lumber: RoofLumber, eave: Eave): BlockLie 
       ...finishOf(building, lumber, eave),
     ],
     // where the slope passes over it, a block is as deep as it is
-    z: { from: height, to: Math.min(height + rafter.depth, height + heightAbovePlate + under) },
+    z: { from: foot, to: Math.min(foot + rafter.depth, height + heightAbovePlate + under) },
     leans: rafter.thickness,
   }
 }
@@ -125,20 +134,26 @@ function squareLie(building: Building, lumber: RoofLumber, eave: Eave): BlockLie
   const sin = Math.sin(radians(face.angle))
   const way = downOf(face.top)
   const rises = points === 'down'
-  const corner = edgeOf(eave)
+  // between end posts it begins where the chords' lower edges pass the wall's outside
+  const corner = eave.onPosts ? edgeAt(eave, levelOver(face.carrier.underside, outside)) : edgeOf(eave)
   const deep = offset - (normal.x * corner.x + normal.y * corner.y + normal.z * corner.z)
   return {
     foot: add(corner, scale(normal, deep - rafter.depth)),
     up: normal,
     out: rises ? way : scale(way, -1),
     cuts: [
-      { kind: 'end', name: 'rip', plane: { normal: vec(0, 0, -1), offset: -height } },
+      ...(eave.onPosts
+        ? []
+        : [{ kind: 'end', name: 'rip', plane: { normal: vec(0, 0, -1), offset: -height } } as const]),
       ...overBlocks(building, eave),
       // at a high wall a block leans in over the plate: what stands out of the wall is cut plumb
       ...(rises ? [] : [{ kind: 'end', name: 'rip', plane: outside } as const]),
       ...finishOf(building, lumber, eave),
     ],
-    z: { from: height, to: height + heightAbovePlate + rafter.thickness * sin },
+    z: {
+      from: eave.onPosts ? corner.z - rafter.thickness * sin : height,
+      to: height + heightAbovePlate + rafter.thickness * sin,
+    },
     leans: rafter.thickness / Math.max(0.2, normal.z) + rafter.depth * sin,
   }
 }

@@ -100,7 +100,7 @@ export function headCuts(
   const high = highEaveOf(lines, face)
   if (!high) return []
   const finish = high.header ? [] : finishCuts(high, lumber, coverOn(building, lumber, high.side))
-  return [plumbCut(high.tail), ...seatCuts(building, high), ...finish]
+  return [plumbCut(high.tail), ...(high.onPosts ? [] : seatCuts(building, high)), ...finish]
 }
 
 /** Level along a face's fall, from where to where its rafters reach; mm. */

@@ -1,7 +1,7 @@
 import { inSetting } from '../place'
 import { add, scale } from '../../geometry'
 import type { Stretch } from '../../trade'
-import { ridgeOf } from '../../lines'
+import { topFaces } from '../../lines'
 import type { Order } from '../member'
 import { leaningBoard } from '../roof/leaning-board'
 import { type Field, fieldOf } from '../roof/field'
@@ -29,7 +29,7 @@ export function* spacersOf(ask: SetAsk): Generator<Wanted> {
     const [before, after] = [trusses[i - 1], trusses[i]]
     if (!before || !after || after.from - before.to < lumber.setting.thickness) continue
     const bay = { number: i + 1, before, after, stepped: drop > 0 && (i === 1 || i === last) }
-    for (const { face } of ridgeOf(lines)?.sides ?? []) {
+    for (const face of topFaces(lines)) {
       const field = fieldOf(lines, face, lumber.rafter.depth)
       const between = bay.stepped || setting.spacers === 'between'
       yield {

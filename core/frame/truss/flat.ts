@@ -24,7 +24,8 @@ const turn = (o: Vec3, a: Vec3, b: Vec3): number => (a.y - o.y) * (b.z - o.z) - 
 
 /** The corners of the smallest convex outline about some points across the building, to the left. */
 export function hullOf(points: readonly Vec3[]): Vec3[] {
-  const sorted = [...points].sort((a, b) => a.y - b.y || a.z - b.z)
+  // places one over the other but for rounding are in order from below
+  const sorted = [...points].sort((a, b) => (Math.abs(a.y - b.y) < HAIR ? a.z - b.z : a.y - b.y))
   const half = (way: readonly Vec3[]): Vec3[] => {
     const out: Vec3[] = []
     for (const p of way) {

@@ -52,8 +52,9 @@ export function gussetsOf(
       const { hull, trims } = hullOn(lines, joint, bottom ?? { low: 0, depth: 0 })
       return {
         name: joint.name,
-        outline: trims.reduce<readonly Vec3[]>((outline, plane) => behind(outline, plane), hull),
-        inside: [],
+        // trimmed near a corner it may have an edge of no length
+        outline: hullOf(trims.reduce<readonly Vec3[]>((outline, plane) => behind(outline, plane), hull)),
+        inside: joint.inside ?? [],
       }
     }),
   ]

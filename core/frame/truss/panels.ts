@@ -1,5 +1,16 @@
-import { add, downOf, meets, type Plane, planeAcross, scale, vec, type Vec3 } from '../../geometry'
-import { lowEaves, type RoofFace, type RoofLines } from '../../lines'
+import {
+  add,
+  downOf,
+  meets,
+  type Plane,
+  planeAcross,
+  scale,
+  subtract,
+  unit,
+  vec,
+  type Vec3,
+} from '../../geometry'
+import { wallEaves, type RoofFace, type RoofLines } from '../../lines'
 import { type Bar, coveredAt, hullOf } from './flat'
 import type { Bottom } from './joints'
 
@@ -17,6 +28,10 @@ export interface WebJoint {
   readonly name: readonly (number | string)[]
   readonly points: readonly Vec3[]
   readonly panel: { readonly chord: string; readonly at: Vec3 } | null
+  /** Where a gusset there may be cut out along its members' edges. */
+  readonly inside?: readonly Plane[]
+  /** What trims a gusset there besides the roof line and the walls' outsides. */
+  readonly trims?: readonly Plane[]
 }
 
 export interface Webs {
@@ -59,7 +74,7 @@ export const plumb = (at: Between, name: string, run: Web['run'], y: number): We
 /**
  * The corners of the bottom chord about a place, as far as it is covered on either side of some bars' ends.
  */
-export function onBottom({ bottom, leg }: Between, ends: readonly Vec3[]): Vec3[] {
+export function onBottom({ bottom, leg }: Pick<Between, 'bottom' | 'leg'>, ends: readonly Vec3[]): Vec3[] {
   const ys = ends.map(p => p.y)
   return [Math.min(...ys) - leg, Math.max(...ys) + leg].flatMap(y => [
     vec(0, y, bottom.low),
@@ -68,7 +83,11 @@ export function onBottom({ bottom, leg }: Between, ends: readonly Vec3[]): Vec3[
 }
 
 /** The corners of a top chord about a place, as far as it is covered on either side of some bars' ends. */
-export function onTop({ leg }: Between, { top, carrier }: RoofFace, ends: readonly Vec3[]): Vec3[] {
+export function onTop(
+  { leg }: Pick<Between, 'leg'>,
+  { top, carrier }: RoofFace,
+  ends: readonly Vec3[],
+): Vec3[] {
   const down = downOf(top)
   const along = ends.map(p => p.y * down.y + p.z * down.z)
   return [Math.min(...along) - leg, Math.max(...along) + leg].flatMap(at =>
@@ -98,6 +117,12 @@ export function atRidge({
   })
 }
 
+/** The plane halfway between two bars that leave one point, looking to the second. */
+export function between(at: Vec3, a: Vec3, b: Vec3): Plane {
+  const normal = unit(subtract(unit(subtract(b, at)), unit(subtract(a, at))))
+  return { normal, offset: normal.y * at.y + normal.z * at.z }
+}
+
 /** The end of a bar alone, without what is covered of it. */
 export const endOf = (bar: Bar, at: 'from' | 'to'): Vec3[] => coveredAt(bar, at, 0)
 
@@ -110,7 +135,7 @@ export const meetsUnder = ({ carrier }: RoofFace, level: number): number =>
  */
 export function hullOn(
   lines: RoofLines,
-  { points }: WebJoint,
+  { points, trims = [] }: WebJoint,
   bottom: Bottom,
 ): { readonly hull: Vec3[]; readonly trims: Plane[] } {
   return {
@@ -118,7 +143,8 @@ export function hullOn(
     trims: [
       ...lines.faces.map(face => face.top),
       { normal: vec(0, 0, -1), offset: -bottom.low },
-      ...lowEaves(lines).map(({ outside }) => outside),
+      ...wallEaves(lines).map(({ outside }) => outside),
+      ...trims,
     ],
   }
 }

@@ -4,6 +4,7 @@ import { add, dot, type Plane, planeAcross, scale, vec, type Vec3 } from '../../
 import {
   facesAcross,
   headPlane,
+  highEaveOf,
   kneeUnder,
   type LeftOut,
   type Problem,
@@ -193,13 +194,19 @@ function rungsOver(gap: Gap): Rung[] {
  * From where to where down a face rungs have room, by their lower sides: between the planes that its chords
  * end on, and over the bottom chords; mm.
  */
-function roomDown({ face, under, up, long }: Field, { lumber, lines, truss }: Gap): Stretch {
+function roomDown({ face, under, up, long }: Field, { building, lumber, lines, truss }: Gap): Stretch {
   const { rafter } = lumber
   const bottom = bottomOf(lines, lumber, truss)
   const down = scale(up, -1)
   /** How far down the lower edges a plane lies. */
   const at = ({ normal, offset }: Plane): number => (offset - dot(normal, under(0))) / dot(normal, down)
-  const head = headPlane(lines, face)
+  const high = highEaveOf(lines, face)
+  // over a high wall on end posts what covers the wall, and blocks, reach up between them
+  const block =
+    building.roof.blocking.plate === 'none' ? 0 : rafter.thickness / up.z + rafter.depth * Math.abs(up.y)
+  const head =
+    headPlane(lines, face) ??
+    (high?.onPosts ? { ...high.outside, offset: high.outside.offset - block } : null)
   const foot = kneeUnder(lines, face)?.sides[1].end
   const floor: Plane = { normal: vec(0, 0, -1), offset: -(bottom ? bottom.low + bottom.depth : 0) }
   return {

@@ -10,6 +10,7 @@ import {
   lowEaves,
   type RafterPlace,
   slopesOf,
+  wallEaves,
   type RoofFace,
   type RoofLines,
   type RoofLumber,
@@ -26,6 +27,7 @@ import { type Bar, hullOf, outlineOf, shares, wayOf } from './flat'
 import type { Bottom } from './joints'
 import { parted, type Splice, type Splices, splicesOf } from './splices'
 import { type VaultChord, vaultOf } from './vault'
+import { endPostsOf } from './mono'
 import { websOf } from './webs'
 import type { Web } from './panels'
 import { type Gusset, gussets, gussetsOf } from './gussets'
@@ -45,7 +47,7 @@ export function trussOrders(
   const bottom = bottomOf(lines, lumber, truss)
   const low = endTrussLines(building, lumber, lines)
   const whole = madeOf(building, lumber, lines, truss, true)
-  // over a gable's studs an end truss has none of its webs
+  // over a gable's studs an end truss has none of its webs but an end post
   const ended = madeOf(building, lumber, low, truss, building.walls.gables === 'open')
   const made = places.flatMap((at, i): Order[] => {
     const ends = { first: i === 0, last: i === places.length - 1 }
@@ -93,7 +95,7 @@ export function madeOf(
   const bottom = bottomOf(lines, lumber, truss)
   const rising = vaultOf(building, lines, lumber, truss)
   const whole = websOf(building, lines, lumber, truss, bottom, rising)
-  const { webs, joints } = webbed ? whole : { webs: [], joints: [] }
+  const { webs, joints } = webbed ? whole : endPostsOf(building, lines, lumber, truss, bottom)
   const vault = webbed ? rising : []
   const spliced: Splices =
     truss.kind === 'bought'
@@ -226,7 +228,7 @@ const onBottom = ({ roof: { seat } }: Building, bottom: Bottom | null): Building
 
 /**
  * The bottom chord, from plate to plate: under chords that stand on it, ended by the roof's planes; between
- * chords that run past it, ended by their lower edges.
+ * chords that run past it, ended by their lower edges; square under an end post.
  */
 function bottomChord(
   lines: RoofLines,
@@ -235,7 +237,7 @@ function bottomChord(
   i: number,
   { low }: Bottom,
 ): Order {
-  const [south, north] = lowEaves(lines)
+  const [south, north] = wallEaves(lines)
   const order = lyingBoard({
     where: ofTruss(i + 1, 'bottom-chord'),
     role: 'bottom-chord',
@@ -251,5 +253,5 @@ function bottomChord(
     name: 'slope',
     plane: heightAbovePlate > 0 ? face.carrier.underside : face.top,
   })
-  return { ...order, cuts: [...order.cuts, ...[south, north].flatMap(eave => (eave ? [end(eave)] : []))] }
+  return { ...order, cuts: [...order.cuts, ...lowEaves(lines).map(end)] }
 }

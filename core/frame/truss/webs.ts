@@ -1,14 +1,16 @@
 import type { Building, BuildingTruss } from '../../design'
-import { flip, meets, type Plane, planeAcross, unit, subtract, vec, type Vec3 } from '../../geometry'
+import { flip, meets, type Plane, planeAcross, vec, type Vec3 } from '../../geometry'
 import { ridgeOf, type RoofLines, type RoofLumber } from '../../lines'
 import { coveredAt } from './flat'
 import type { Bottom } from './joints'
+import { endPostsOf, monoWebs } from './mono'
 import type { VaultChord } from './vault'
 import {
   type Between,
   type Web,
   type Webs,
   atRidge,
+  between,
   endOf,
   meetsUnder,
   onBottom,
@@ -21,19 +23,25 @@ import {
 const none: Webs = { webs: [], joints: [] }
 
 /**
- * The webs of a truss on a gable's roof line, and the joints they make. They meet at panel points: a king
+ * The webs of a truss on a gable's roof line, or of one slope, and the joints they make. They meet at panel points: a king
  * post in the middle; queen posts at the thirds of the bottom chord, a beam between their heads; those of a W
  * from the thirds of the bottom chord to the halves of the top chords and to the ridge; the posts and collar
  * of an attic about its room; the king post of scissors between the heads of their bottom chords.
  */
 export function websOf(
-  { footprint: { width } }: Building,
+  building: Building,
   lines: RoofLines,
-  { web }: RoofLumber,
-  { kind, room, gusset: { leg } }: BuildingTruss,
+  lumber: RoofLumber,
+  truss: BuildingTruss,
   bottom: Bottom | null,
   vault: readonly VaultChord[] = [],
 ): Webs {
+  const { width } = building.footprint
+  const { web } = lumber
+  const { kind, room, gusset } = truss
+  const { leg } = gusset
+  if (!ridgeOf(lines))
+    return (kind === 'mono' ? monoWebs : endPostsOf)(building, lines, lumber, truss, bottom)
   const [south, north] = (ridgeOf(lines)?.sides ?? []).map(({ face }) => face)
   if (!south || !north) return none
   if (vault.length) return scissors({ south, north, width, half: web.depth / 2, leg }, vault)
@@ -161,12 +169,6 @@ function queenPosts(at: Between): Webs {
       { name: ['ridge'], points: atRidge(at), panel: null },
     ],
   }
-}
-
-/** The plane halfway between two bars that leave one point, looking to the second. */
-function between(at: Vec3, a: Vec3, b: Vec3): Plane {
-  const normal = unit(subtract(unit(subtract(b, at)), unit(subtract(a, at))))
-  return { normal, offset: normal.y * at.y + normal.z * at.z }
 }
 
 function wWebs(at: Between): Webs {

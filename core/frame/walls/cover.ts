@@ -29,6 +29,8 @@ export interface CoverAsk {
   readonly stud: Section
   /** The tails over it; null without. */
   readonly eave: Eave | null
+  /** Trusses' end posts over it; none where its plate is what the roof stands on. */
+  readonly posts: readonly WallBoard[]
   /** Lowest the sheets may begin below the deck, mm. */
   readonly drop: number
   readonly gable: {
@@ -66,13 +68,29 @@ function tailLevel({
   sheathing,
   eave,
 }: CoverAsk): number | null {
-  if (!eave || seat.rule === 'none') return null
+  if (!eave || eave.onPosts || seat.rule === 'none') return null
   const { face, outside, tail } = eave
   const reach = tail.offset - outside.offset
   if (reach < HAIR) return null
   const at = (out: number): number =>
     levelOver(face.carrier.underside, { ...outside, offset: outside.offset + out })
   return Math.min(at(0), at(Math.min(sheathing.thickness, reach)))
+}
+
+/**
+ * From where to where trusses' end posts over a high wall are covered: from the middle of its upper plate to
+ * the chords' lower edges, or, where those end at the wall, to the roof line; null without.
+ */
+export function postsReach({ framed: { wall }, stud, sheathing, eave }: CoverAsk): Stretch | null {
+  if (!eave?.onPosts) return null
+  const past = eave.tail.offset - eave.outside.offset > HAIR
+  const { outside, face } = eave
+  const under = levelOver(past ? face.carrier.underside : face.top, outside)
+  // on what falls away under it, as thick as what covers the wall
+  const to = past
+    ? under
+    : Math.min(under, levelOver(face.top, { ...outside, offset: outside.offset + sheathing.thickness }))
+  return { from: wall.height - stud.thickness / 2, to }
 }
 
 /** The level that hips reach down to over a wall's ends, outside it, mm; null without. */
@@ -90,6 +108,8 @@ export function wallReach(ask: CoverAsk): Stretch {
   } = ask
   const foot = Math.min(...boards.map(board => board.z.from))
   const tail = tailLevel(ask)
+  const posts = postsReach(ask)
+  if (posts) return { from: foot > 0 ? foot : 0 - ask.drop, to: posts.from }
   const top =
     tail !== null && sheathing.top === 'under-tails'
       ? Math.min(wall.height, tail, hipLevel(ask) ?? Infinity)

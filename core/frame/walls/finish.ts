@@ -1,14 +1,23 @@
-import { isInGable } from '../place'
+import { isInGable, ofWall } from '../place'
 import type { CoverAsk } from './cover'
-import { type Eave, eaveOver, loweredLines, type Problem, type Profile, type RoofLines } from '../../lines'
-import type { Stretch } from '../../trade'
+import {
+  type Eave,
+  eaveOver,
+  levelOver,
+  levelUnder,
+  loweredLines,
+  type Problem,
+  type Profile,
+  type RoofLines,
+} from '../../lines'
+import { middleOf, type Stretch } from '../../trade'
 import { HAIR } from '../../measure'
 import { type Building, isSide, type SideName, usualSheathing } from '../../design'
 import { meets, vec } from '../../geometry'
 import type { Section } from '../../lumber'
 import type { Order } from '../member'
 import type { Memory } from '../memory'
-import { type WallBoard, wallOrder } from './board'
+import { upright, type WallBoard, wallOrder } from './board'
 import { type Braced, braceWall } from './bracing'
 import { behindOf, type EndChord, gableFrame, type GableFrame } from './gable-studs'
 import type { RoughOpening } from './rough-opening'
@@ -30,6 +39,8 @@ export interface FinishAsk {
   readonly endDrop: number
   /** Of trusses with bottom chords. */
   readonly bottom: { readonly low: number; readonly depth: number } | null
+  /** How far in from a high wall's outside trusses' end posts reach, mm. */
+  readonly postDepth: number
   readonly lines: StackLines
   readonly memory: Memory
   readonly roof: RoofLines
@@ -101,7 +112,16 @@ function argumentsOf(ask: FinishAsk, framed: FramedWall): readonly unknown[] {
     ...[sheathing, slats, gables, bracing, longest, spacing, stack, topPlates, corner, stud],
     ...[building.footprint, building.heights, building.base, building.lumber],
     ...[roof.overhang, roof.seat, roof.blocking, roof.beam, roof.raised, roof.has],
-    ...[ask.endDrop, ask.bottom, roof.truss, ask.framed, ask.underLedger, ask.drop(name), roof.rafter],
+    ...[
+      ask.endDrop,
+      ask.bottom,
+      ask.postDepth,
+      roof.truss,
+      ask.framed,
+      ask.underLedger,
+      ask.drop(name),
+      roof.rafter,
+    ],
     eaveOf(ask, name),
     along === 'y' ? walls.openings : null,
     ...over,
@@ -125,6 +145,7 @@ function finishWall(ask: FinishAsk, each: FramedWall): FinishedWall {
     framed: each,
     drop: ask.drop(name),
     gable,
+    posts: postsOver(ask, each),
     eave: eaveOf({ ...ask, roof: ask.endDrop ? loweredLines(ask.roof, ask.endDrop) : ask.roof }, name),
   }
   const covered =
@@ -166,11 +187,54 @@ function finishWall(ask: FinishAsk, each: FramedWall): FinishedWall {
 }
 
 /** The bottom chord of the end trusses over the gables; null where they have none. */
-function endChord({ building: { roof }, rafter, bottom }: FinishAsk): EndChord | null {
-  const { truss } = roof
+function endChord({ building, roof, rafter, stud, bottom, postDepth }: FinishAsk): EndChord | null {
+  const { truss } = building.roof
+  const { width } = building.footprint
+  // blocks behind what covers the high wall lie beside it too
+  const deep = Math.max(postDepth, stud.thickness)
+  const high = (['south', 'north'] as const).find(side => eaveOver(roof, side)?.onPosts)
   return bottom && truss
-    ? { in: rafter.thickness + truss.gusset.thickness, top: bottom.low + bottom.depth }
+    ? {
+        in: rafter.thickness + truss.gusset.thickness,
+        top: bottom.low + bottom.depth,
+        post:
+          high === undefined
+            ? null
+            : high === 'south'
+              ? { from: 0, to: deep }
+              : { from: width - deep, to: width },
+      }
     : null
+}
+
+/**
+ * Trusses' end posts as a wall's cover is nailed to them, gussets on their faces and all: those over a high
+ * wall, or that of the end truss over a gable.
+ */
+function postsOver(ask: FinishAsk, { wall }: FramedWall): readonly WallBoard[] {
+  const { building, stud, line } = ask
+  const { truss } = building.roof
+  if (!truss || !isSide(wall.name)) return []
+  const post = (number: number, section: Section, s: Stretch, z: Stretch, across: number): WallBoard => ({
+    ...upright(section, 'stud', ofWall(wall.name, 'post', number), s.from, z),
+    s,
+    across,
+  })
+  const eave = eaveOf(ask, wall.name)
+  const { thickness: plate } = truss.gusset
+  if (eave?.onPosts) {
+    const z = { from: wall.height - stud.thickness, to: levelOver(eave.face.top, eave.outside) }
+    return eave.rafters.map(({ from, to }, i) =>
+      post(i + 1, stud, { from: from - plate, to: to + plate }, z, 0),
+    )
+  }
+  const chord = eave ? null : endChord(ask)
+  if (!chord?.post) return []
+  const z = { from: chord.top, to: levelUnder(line, middleOf(chord.post)) }
+  const across = wall.outside === 'low' ? 0 : stud.depth - chord.in
+  return [
+    post(1, { ...stud, thickness: chord.post.to - chord.post.from, depth: chord.in }, chord.post, z, across),
+  ]
 }
 
 /** The tails over a wall; null where none are, or the roof could not be framed. */

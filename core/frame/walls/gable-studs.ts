@@ -170,7 +170,10 @@ export function gableFrame(ask: GableAsk): GableFrame {
   const { rough, problems } = openingsIn(building, { ...wall, tees: [] }, stud, clear, [], section, opening =>
     liesInGable(building, wall, opening),
   )
-  const taken = rough.map(({ s }) => ({ from: s.from - SIDE_STUDS * t, to: s.to + SIDE_STUDS * t }))
+  const taken = [
+    ...rough.map(({ s }) => ({ from: s.from - SIDE_STUDS * t, to: s.to + SIDE_STUDS * t })),
+    ...(chord?.post ? [chord.post] : []),
+  ]
   const footed = (board: WallBoard): WallBoard =>
     chord && board.runs === 'up' && board.z.from < wall.height + HAIR
       ? { ...board, cuts: [...(board.cuts ?? []), overChord(building, wall, chord)] }
@@ -205,11 +208,12 @@ export function gableFrame(ask: GableAsk): GableFrame {
 
 /**
  * What of an end truss lies on a gable wall's plates: how far in from the wall's outside its bottom chord and
- * what is on its face reach, and its top above the deck; mm.
+ * what is on its face reach, its top above the deck, and where its end post stands along the wall; mm.
  */
 export interface EndChord {
   readonly in: number
   readonly top: number
+  readonly post: Stretch | null
 }
 
 /** The notch at a stud's foot over the bottom chord of an end truss. */

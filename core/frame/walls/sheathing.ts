@@ -20,6 +20,7 @@ import {
   levelReach,
   overStep,
   nothing,
+  postsReach,
   wallReach,
   rowsOf,
   openingHoles,
@@ -63,12 +64,20 @@ export function sheatheWall(ask: CoverAsk): Covered {
     [...openingHoles(ask.framed), ...tailHoles(ask), ...overStep(ask)],
     [],
   )
-  const upper = gable ? coverGable(ask, gable) : nothing
+  const upper = gable ? coverGable(ask, gable) : coverPosts(ask)
   return {
     sheets: [...lower.sheets, ...upper.sheets],
     blocks: [...lower.blocks, ...upper.blocks],
     loose: lower.loose + upper.loose,
   }
+}
+
+/** Covers trusses' end posts over a high wall, from its upper plate to the chords. */
+function coverPosts(ask: CoverAsk): Covered {
+  const reach = postsReach(ask)
+  return reach
+    ? coverRows(ask, () => -Infinity, rowsOf(reach, ask.sheathing, least.gableTip), ask.posts, [], [], [])
+    : nothing
 }
 
 /** Rows of a wall's sheets from the bottom; a level joint lies between two. */
@@ -85,7 +94,7 @@ function coverGable(ask: CoverAsk, { studs, line, rough }: NonNullable<CoverAsk[
       { ...ask, gable: { studs, line: part, rough } },
       () => -Infinity,
       rowsOf({ from: wall.height, to: peakOf(part) }, sheathing, least.gableTip),
-      studs.filter(({ s }) => s.from < within.to + HAIR && s.to > within.from - HAIR),
+      [...studs, ...ask.posts].filter(({ s }) => s.from < within.to + HAIR && s.to > within.from - HAIR),
       rough,
       [...openingHoles({ rough }), ...ridgeHole(ask, part), ...ledgerHole(ask, part)],
       roofCuts(part),

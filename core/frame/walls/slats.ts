@@ -11,6 +11,7 @@ import {
   ridgeHole,
   roofCuts,
   tailHoles,
+  postsReach,
   wallReach,
 } from './cover'
 import { coverLevel, peakOf, type Profile, withinOf } from '../../lines'
@@ -38,9 +39,9 @@ export function slatWall(ask: CoverAsk, slat: Section, gap: number, longest: num
     gable,
   } = ask
   const rough = [...ask.framed.rough, ...(gable?.rough ?? [])]
-  const wood = outerWood(wall, [...boards, ...(gable?.studs ?? [])], rough, stud.depth)
+  const wood = outerWood(wall, [...boards, ...ask.posts, ...(gable?.studs ?? [])], rough, stud.depth)
   const lower = wallReach(ask)
-  const top = gable ? peakOf(gable.line) : lower.to
+  const top = gable ? peakOf(gable.line) : (postsReach(ask)?.to ?? lower.to)
   const holes = [
     ...openingHoles({ rough }),
     ...tailHoles(ask),

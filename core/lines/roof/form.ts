@@ -112,6 +112,8 @@ export interface Eave {
   readonly points: 'down' | 'up'
   /** The header that the rafters run up over; null of a wall. */
   readonly header: Box | null
+  /** Whether trusses' end posts carry the face over the wall's plate: no seat is cut there. */
+  readonly onPosts: boolean
   /** Deck to the top of the plate or header, mm; and that level as a plane, looking up. */
   readonly height: number
   readonly seat: Plane

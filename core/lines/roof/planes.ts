@@ -81,6 +81,7 @@ export function lowEave({ face, height, heightAbovePlate, outside, reach, run, a
     side: face.falls,
     points: 'down',
     header: null,
+    onPosts: false,
     height,
     seat: planeAcross('z', height),
     heightAbovePlate,

@@ -9,6 +9,10 @@ export const eavesOf = ({ edges }: RoofLines): readonly Eave[] => edges.filter(e
 export const lowEaves = (lines: RoofLines): readonly Eave[] =>
   eavesOf(lines).filter(eave => eave.points === 'down')
 
+/** The eaves over walls, at low and high ends: where trusses stand on their plates. */
+export const wallEaves = (lines: RoofLines): readonly Eave[] =>
+  eavesOf(lines).filter(eave => eave.header === null)
+
 export const lowEaveOf = (lines: RoofLines, face: RoofFace): Eave | undefined =>
   lowEaves(lines).find(eave => eave.face === face)
 
@@ -159,6 +163,10 @@ export function stripOf(
     upper,
   }
 }
+
+/** The faces that reach highest: those that meet at the ridge, or the only one. */
+export const topFaces = (lines: RoofLines): readonly RoofFace[] =>
+  ridgeOf(lines)?.sides.map(({ face }) => face) ?? (lines.faces.length === 1 ? lines.faces : [])
 
 /** Level of a plane over a place in plan that a plumb plane stands at, mm; 0 where it is plumb itself. */
 export const levelOver = (plane: Plane, { normal, offset }: Plane): number =>

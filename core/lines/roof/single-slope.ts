@@ -1,18 +1,20 @@
 import { type Building, hasMouth, limits, lowSide } from '../../design'
 import { planeAt, vec } from '../../geometry'
-import { degrees, HAIR, radians } from '../../measure'
+import { degrees, HAIR, pitchAngle, radians } from '../../measure'
 import type { Problem } from '../problem'
 import { layUnless, rakesOf, setbackOf, tightSpacing } from './common'
 import type { Eave, RoofFace, RoofLines, RoofLumber, RoofShape } from './form'
 import { noJacks } from './planes'
 import { overEaveWalls, placesTo } from './places'
 import { seatProblems } from './seat'
-import { aboveAt, eaveOfOnly, type EaveSide } from './slopes'
+import { aboveAt, eaveOfOnly, type EaveSide, outsideOf } from './slopes'
+import { trussProblems, trussStops } from './truss-problems'
 
 /**
  * One slope from a high eave wall to a low one, of the height that the pitch asks for. Each rafter has a
  * bird's mouth on both: its plumb side stands against the low wall's outside, and against the high wall's
- * inside, since the rafter runs up over that.
+ * inside, since the rafter runs up over that. Of trusses both walls are of one height: the roof's pitch rises
+ * from their heels over the low wall to their end posts over the high one.
  */
 export const singleSlope: RoofShape = {
   lay(building, lumber) {
@@ -30,9 +32,18 @@ const stops: readonly Problem['code'][] = [
   'spacing-too-tight',
   'seat-through-rafter',
   'seat-wants-mouth',
+  ...trussStops,
 ]
 
-function layOf(building: Building, lumber: RoofLumber): { readonly lines: RoofLines; readonly low: Eave } {
+interface Laid {
+  readonly lines: RoofLines
+  readonly low: Eave
+}
+
+const layOf = (building: Building, lumber: RoofLumber): Laid =>
+  building.roof.truss ? onTrusses(building, lumber) : onRafters(building, lumber)
+
+function onRafters(building: Building, lumber: RoofLumber): Laid {
   const { plate } = lumber
   const {
     footprint: { width },
@@ -54,6 +65,42 @@ function layOf(building: Building, lumber: RoofLumber): { readonly lines: RoofLi
       run,
     })
   const eaves = { south: eave('south'), north: eave('north') }
+  return laidOf(building, lumber, face, eaves, low + above)
+}
+
+/** Both walls of one height: over the high one the face stands on end posts. */
+function onTrusses(building: Building, lumber: RoofLumber): Laid {
+  const {
+    footprint: { width },
+    heights,
+    roof,
+  } = building
+  const way = roof.high === 'north' ? 1 : -1
+  const slope = radians(pitchAngle(roof.pitch))
+  const low = heights[lowSide(roof)]
+  const { face, above } = faceAt(building, lumber, slope, low)
+  const eave = (side: EaveSide): Eave => {
+    const high = side === roof.high
+    return eaveOfOnly(building, face, side, {
+      onPosts: high,
+      height: low,
+      heightAbovePlate: above + (high ? width * Math.tan(slope) : 0),
+      heel: planeAt(vec(0, outsideOf(building, side), 0), vec(0, -way, 0)),
+      run: width,
+    })
+  }
+  return laidOf(building, lumber, face, { south: eave('south'), north: eave('north') }, low + above)
+}
+
+/** The lines about a face that passes over the low wall's outside at a level. */
+function laidOf(
+  building: Building,
+  lumber: RoofLumber,
+  face: RoofFace,
+  eaves: Readonly<Record<EaveSide, Eave>>,
+  level: number,
+): Laid {
+  const { footprint, roof } = building
   const over = roof.overhang.high ?? roof.overhang.eave
   return {
     low: eaves[lowSide(roof)],
@@ -61,7 +108,7 @@ function layOf(building: Building, lumber: RoofLumber): { readonly lines: RoofLi
       faces: [face],
       edges: [eaves.south, eaves.north, ...rakesOf([face], roof.overhang.gable)],
       coverSetback: setbackOf(building, lumber),
-      highest: low + above + (width + over) * Math.tan(slope),
+      highest: level + (footprint.width + over) * Math.tan(radians(face.angle)),
     },
   }
 }
@@ -103,8 +150,10 @@ function faceAt(
   }
 }
 
-function problemsOf(building: Building, { rafter, plate }: RoofLumber, low: Eave): Problem[] {
+function problemsOf(building: Building, lumber: RoofLumber, low: Eave): Problem[] {
+  const { rafter, plate } = lumber
   const { roof, footprint } = building
+  if (roof.truss) return trussProblems(building, lumber)
   const run = footprint.width - plate.depth
   const problems: Problem[] = []
   const least = 3 * plate.depth

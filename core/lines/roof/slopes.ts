@@ -65,6 +65,7 @@ export function slopeToWall(
  * face.
  */
 interface OverWall {
+  readonly onPosts?: boolean
   readonly height: number
   readonly heightAbovePlate: number
   readonly heel: Plane
@@ -78,7 +79,7 @@ export function eaveOfOnly(
   building: Building,
   face: RoofFace,
   side: EaveSide,
-  { height, heightAbovePlate: above, heel, run }: OverWall,
+  { height, heightAbovePlate: above, heel, run, onPosts = false }: OverWall,
 ): Eave {
   const { overhang, high } = building.roof
   const outside = outsideOf(building, side)
@@ -93,6 +94,7 @@ export function eaveOfOnly(
     side,
     points: side === high ? 'up' : 'down',
     header: null,
+    onPosts,
     height,
     seat: planeAcross('z', height),
     heightAbovePlate: above,

@@ -15,7 +15,7 @@ export const trussStops: readonly Problem['code'][] = [
   'ceiling-too-steep',
 ]
 
-/** What stands against the trusses of a gable. */
+/** What stands against the trusses of a gable, or of one slope. */
 export const trussProblems = (building: Building, lumber: RoofLumber): Problem[] => [
   ...unevenWalls(building),
   ...unlikeChords(building, lumber),
@@ -36,12 +36,13 @@ export function unevenWalls({ heights, walls }: Building): Problem[] {
 }
 
 /** Members of a truss that are not as thick as its top chords. */
-export function unlikeChords({ roof: { truss } }: Building, { rafter, bottom, web }: RoofLumber): Problem[] {
+export function unlikeChords({ roof: { truss, has } }: Building, { rafter, bottom, web }: RoofLumber): Problem[] {
   if (!truss) return []
   const { thickness } = rafter
   const unlike = (section: { readonly thickness: number }): boolean =>
     Math.abs(section.thickness - thickness) > HAIR
-  const webbed = isWebbed(truss.kind)
+  // of one slope every kind has an end post
+  const webbed = isWebbed(truss.kind) || has.falls.length === 1
   return [
     ...(truss.kind !== 'open' && unlike(bottom)
       ? [{ code: 'chords-unlike', path: 'roof.truss.bottom', thickness } as const]
@@ -78,7 +79,7 @@ function heelProblems(
 
 /** Webs that the top chords leave no height for where they stand. */
 function heightProblems(
-  { roof: { truss, pitch }, footprint: { width } }: Building,
+  { roof: { truss, pitch, has }, footprint: { width } }: Building,
   { rafter, bottom, web }: RoofLumber,
 ): Problem[] {
   if (!truss) return []
@@ -89,8 +90,10 @@ function heightProblems(
     'king-post': clear(width / 2),
     'queen-post': clear(width / 3) - 2 * web.depth,
     'w-web': clear(width / 4),
+    mono: clear(width / 2),
   }
-  const room = wanted[truss.kind]
+  // of one slope every kind has an end post
+  const room = wanted[truss.kind] ?? (has.falls.length === 1 ? clear(width - web.depth) : undefined)
   return room !== undefined && room < least.web ? [{ code: 'truss-too-small', path: 'roof.truss.kind' }] : []
 }
 

@@ -127,6 +127,8 @@ export const roof = (long: number, wide: number) =>
               'attic',
               'scissors',
               'scissors',
+              'mono',
+              'mono',
               'bought',
               'bought',
               'bought',
