@@ -35,6 +35,7 @@ export type CautionCode =
   | 'low-pitch'
   | 'truss-unchecked'
   | 'trusses-bought'
+  | 'posts-unbraced'
   | 'trusses-far'
   | 'truss-left-out'
   | 'setting-danger'

@@ -1,6 +1,6 @@
 import { FOOT, HAIR, INCH } from '../measure'
-import { isOfRoofOpening } from '../frame'
-import { trussesAbout } from '../lines'
+import { isEndPost, isOfRoofOpening } from '../frame'
+import { trussesAbout, wallEaves } from '../lines'
 import type { Plan } from '../plan'
 import { type Role, roles } from '../trade'
 import { type Caution, cautionIf } from './caution'
@@ -37,8 +37,19 @@ export function trussCautions({ building, frame }: Plan): Caution[] {
       : { code: 'truss-unchecked', members, numbers: { span: building.footprint.width } },
     ...cautionIf(!bought && spacing > limit + HAIR, 'trusses-far', members, { apart: spacing, depth, limit }),
     ...leftOutCautions(building, frame),
+    ...postCautions(building, frame),
     ...settingCautions(frame, truss.setting !== null, members),
   ]
+}
+
+/** End posts over a high wall that no sheets hold upright along it. */
+function postCautions({ walls }: Plan['building'], frame: Plan['frame']): Caution[] {
+  const high = wallEaves(frame.roof).find(({ onPosts }) => onPosts)?.side
+  if (!high) return []
+  const { build, cover } = walls.sides[high]
+  if (walls.sheathing && build === 'studs' && cover === 'sheets') return []
+  const members = frame.members.filter(({ where }) => isEndPost(where)).map(({ id }) => id)
+  return members.length ? [{ code: 'posts-unbraced', members, numbers: {}, names: { wall: high } }] : []
 }
 
 /** What kills when trusses are set, and what of their bracing found no room. */

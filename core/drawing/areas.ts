@@ -3,6 +3,8 @@ import {
   faceLevel,
   facesAcross,
   kneesOf,
+  coverOfPosts,
+  eaveOver,
   peakAcross,
   reachOf,
   ridgeOf,
@@ -242,6 +244,7 @@ export function wallAreas({ building, frame }: Plan, wall: Wall, layer: 'frame' 
     side === 'south' ? inward : overall - inward,
   )
   const tops = [peak, ...knees].sort((a, b) => b - a)
+  const eave = isSide(wall.name) ? eaveOver(frame.roof, wall.name) : undefined
   return [
     wall.along === 'y' && isSide(wall.name)
       ? shape(subject, [
@@ -251,7 +254,7 @@ export function wallAreas({ building, frame }: Plan, wall: Wall, layer: 'frame' 
           ...tops.map(x => ({ x, y: over(x) })),
           { x: 0, y: over(0) },
         ])
-      : rect(subject, [0, 0], [overall, height]),
+      : rect(subject, [0, 0], [overall, eave?.onPosts ? coverOfPosts(eave) : height]),
     ...openings({ building }, wall.name).map(({ i, a, b, low, high }) =>
       rect(`walls.openings.${i}`, [a, low], [b, high], true),
     ),

@@ -1,7 +1,16 @@
-import { eavesOf } from '../lines'
+import { eaveOver, eavesOf } from '../lines'
 import { HAIR, ONE_READING } from '../measure'
 import { footOf, isSide, roughSize, standsOnDeck } from '../design'
-import { centred, type Member, type Wall, type WallName, chordFace, faceOf, isOfWall } from '../frame'
+import {
+  centred,
+  type Member,
+  type Wall,
+  type WallName,
+  chordFace,
+  faceOf,
+  isEndPost,
+  isOfWall,
+} from '../frame'
 import { vec } from '../geometry'
 import { wallAreas } from './areas'
 import { type Plan, STACKED, type Stacked, stackingOf } from '../plan'
@@ -43,7 +52,8 @@ export function wallElevation(plan: Plan, name: WallName, layer: WallLayer = 'fr
       isOfWall(member.where, name) &&
       (member.role === 'wall-sheet' || member.role === 'slat') === (layer === 'sheets'),
   )
-  const patches = seen([...shown, ...endRafters(plan, wall)], viewOf(wall))
+  const over = onPosts(plan, wall) ? (layer === 'frame' ? postsOver(plan) : []) : endRafters(plan, wall)
+  const patches = seen([...shown, ...over], viewOf(wall))
   const openings = openingsOf(plan, name)
   const lines: Line[] = [
     { from: { x: 0, y: 0 }, to: { x: wall.overall, y: 0 }, ink: 'ground' },
@@ -59,6 +69,12 @@ export function wallElevation(plan: Plan, name: WallName, layer: WallLayer = 'fr
     areas: wallAreas(plan, wall, layer),
   })
 }
+
+/** Whether trusses' end posts stand over a wall. */
+const onPosts = ({ frame }: Plan, { name }: Wall): boolean =>
+  isSide(name) && eaveOver(frame.roof, name)?.onPosts === true
+
+const postsOver = ({ frame }: Plan): Member[] => frame.members.filter(({ where }) => isEndPost(where))
 
 /** The rafters that close a gable wall. */
 function endRafters({ frame }: Plan, wall: Wall): Member[] {

@@ -14,6 +14,7 @@ export {
   isInGable,
   isOfFrame,
   isOfPartition,
+  isEndPost,
   isOfRoofOpening,
   isOfWall,
   type MemberPlace,

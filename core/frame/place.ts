@@ -148,6 +148,9 @@ export const faceOf = ({ of }: MemberPlace): FaceId | null => (of?.kind === 'fac
 /** The number of the truss that something belongs to; null of other things. */
 export const trussOf = ({ of }: MemberPlace): number | null => (of?.kind === 'truss' ? of.number : null)
 
+/** Whether it is a post that carries a truss over a high wall. */
+export const isEndPost = ({ of, name }: MemberPlace): boolean => of?.kind === 'truss' && name === 'end-post'
+
 /** The number of the truss that a board goes up with: its own, or the one that it sets; null of others. */
 export const setWith = ({ of }: MemberPlace): number | null =>
   of?.kind === 'truss' ? of.number : of?.kind === 'setting' ? of.truss : null

@@ -1,15 +1,10 @@
 import { describe, expect, test } from '@jest/globals'
-import fc from 'fast-check'
 import { type Design, gableTrusses, hasBottomChord, newDesign, type Roof, type TrussKind } from '../design'
 import { FOOT, INCH } from '../measure'
-import { cutListText } from '../output'
-import { plan } from '../plan'
-import { runs } from '../testing/designs'
 import { cornersOf, find, whole } from '../testing/reading'
 import { clashes } from '../testing/solids'
-import { gambrelSheds, trussedGables } from '../testing/trussed'
 import { sayProblem } from '../words'
-import { boxOf, everyBoard, frame, type Member } from './index'
+import { boxOf, frame, type Member } from './index'
 
 const base = newDesign('a', 'imperial')
 /** 16 by 12 ft, 6 in 12, 2x6 chords and 2x4 webs at 24 in, carried by trusses of a kind. */
@@ -148,41 +143,6 @@ describe('on a gable of 6 in 12 over 12 ft, by trigonometry', () => {
         ({ role, where }) => role === 'web' && where.of?.kind === 'truss' && where.of.number === 1,
       ),
     ).toEqual([])
-  })
-})
-
-describe('random trusses', () => {
-  test('no two boards of a gambrel or of a row of trusses overlap', () => {
-    let [built, webbed] = [0, 0]
-    fc.assert(
-      fc.property(fc.oneof(gambrelSheds, trussedGables), design => {
-        const { members, base: below } = frame(design)
-        if (members.some(({ role }) => role === 'upper-chord')) built++
-        if (members.some(({ role }) => role === 'web')) webbed++
-        expect(clashes([...members, ...below.parts])).toEqual([])
-      }),
-      { numRuns: runs(40) },
-    )
-    expect(built).toBeGreaterThan(runs(40) / 4)
-    expect(webbed).toBeGreaterThan(0)
-  })
-
-  test('each piece is listed once, as many as there are trusses that have it', () => {
-    fc.assert(
-      fc.property(fc.oneof(gambrelSheds, trussedGables), design => {
-        const made = plan(design)
-        const trusses = made.frame.roof.faces[0]?.places.length ?? 0
-        const chords = made.frame.members.filter(
-          ({ role }) => role.endsWith('-chord') && role !== 'bottom-chord',
-        )
-        if (chords.length) expect(chords.length % trusses).toBe(0)
-        expect(made.pieces.reduce((sum, piece) => sum + piece.count, 0)).toBe(
-          everyBoard(made.frame).filter(({ bought }) => !bought).length,
-        )
-        expect(cutListText(made)).not.toMatch(/NaN|undefined|Infinity/)
-      }),
-      { numRuns: runs(20) },
-    )
   })
 })
 

@@ -21,6 +21,7 @@ export type {
 } from './roof/form'
 export {
   abutmentOf,
+  coverOfPosts,
   eaveOver,
   eavesOf,
   faceLevel,

@@ -1,4 +1,4 @@
-import { eavesOf, facesAcross, peakAcross, roofLevel } from '../lines'
+import { coverOfPosts, eaveOver, eavesOf, facesAcross, peakAcross, roofLevel } from '../lines'
 import { countUp } from '../measure'
 import { type Building, isSide } from '../design'
 import { type Frame, type Wall, isInGable, isOfWall } from '../frame'
@@ -56,10 +56,13 @@ export function sidingOf({ walls }: Pick<Building, 'walls'>, frame: Frame): Sidi
 
 /** Lengths of the rows on one wall and its gable, from its lowest sheet's edge, mm. */
 function rowsOn(gables: boolean, frame: Frame, wall: Wall, exposure: number): number[] {
+  const eave = isSide(wall.name) ? eaveOver(frame.roof, wall.name) : undefined
   const top =
     wall.along === 'y' && gables
       ? roofLevel(frame.roof, Math.min(Math.max(peakAcross(frame.roof), 0), wall.overall))
-      : wall.height
+      : eave?.onPosts
+        ? coverOfPosts(eave)
+        : wall.height
   const foot = Math.min(
     ...frame.members
       .filter(

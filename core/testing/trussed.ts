@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { type Design, gambrelFeet, gambrelWays, gableTrusses, trussKinds } from '../design'
+import { type Design, gambrelFeet, gambrelWays, gableTrusses, monoTrusses, trussKinds } from '../design'
 import { furnishedSheds } from './designs'
 
 const between = (min: number, max: number) => fc.double({ min, max, noNaN: true })
@@ -16,6 +16,8 @@ const asked = fc.record({
   carried: fc.constantFrom('trusses' as const, 'trusses' as const, 'rafters' as const),
   kind: fc.constantFrom(...trussKinds),
   webs: fc.constantFrom(...gableTrusses),
+  mono: fc.constantFrom(...monoTrusses),
+  high: fc.constantFrom('south' as const, 'north' as const),
   heel: fc.option(between(0.6, 1.4), { freq: 2 }),
   ceiling: fc.option(between(0.2, 0.8), { freq: 2 }),
   splice: fc.record({
@@ -116,3 +118,19 @@ export const trussedGables: fc.Arbitrary<Design> = fc
       },
     },
   }))
+
+/** Random roofs of one slope, carried by trusses of every kind of theirs, high on either side. */
+export const trussedSlopes: fc.Arbitrary<Design> = fc
+  .record({ shed: trussedGables, ask: asked })
+  .map(({ shed, ask }) => ({
+    ...shed,
+    roof: {
+      ...shed.roof,
+      shape: 'single-slope' as const,
+      high: ask.high,
+      truss: { ...shed.roof.truss, kind: ask.mono },
+    },
+  }))
+
+/** Random roofs of trusses, and gambrels of rafters. */
+export const trussed = fc.oneof(gambrelSheds, trussedGables, trussedSlopes)

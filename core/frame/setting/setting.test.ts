@@ -7,7 +7,7 @@ import { cutListText } from '../../output'
 import { plan, raising, settingOf, standTogether } from '../../plan'
 import { runs } from '../../testing/designs'
 import { clashes, touching } from '../../testing/solids'
-import { gambrelSheds, trussedGables } from '../../testing/trussed'
+import { trussed } from '../../testing/trussed'
 import { sayCaution, saySetting, settingBoards, settingPlaces } from '../../words'
 import { boxOf, everyBoard, type Member } from '../index'
 
@@ -291,7 +291,7 @@ describe('the order', () => {
 test('random rows of trusses: nothing strikes what stands with it, and what found no room is told', () => {
   fc.assert(
     fc.property(
-      fc.oneof(gambrelSheds, trussedGables),
+      trussed,
       fc.constantFrom('flush' as const, 'between' as const),
       fc.constantFrom('strongbacks' as const, 'ground' as const),
       fc.option(fc.double({ min: 500, max: 1300, noNaN: true })),

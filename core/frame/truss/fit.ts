@@ -1,5 +1,5 @@
 import { type Building, type BuildingTruss, hasBottomChord, limits } from '../../design'
-import { lowEaveOf, type Problem, type RoofLines, type RoofLumber } from '../../lines'
+import { lowEaveOf, lowEaves, type Problem, type RoofLines, type RoofLumber } from '../../lines'
 import { HAIR, INCH, type Pitch, pitchAngle, radians, TYPED } from '../../measure'
 import { least } from '../../trade'
 import { shares } from './flat'
@@ -9,6 +9,14 @@ import type { Gusset } from './gussets'
 
 const apart = (gussets: readonly Gusset[]): boolean =>
   gussets.every((one, i) => gussets.slice(i + 1).every(other => !shares(one.outline, other.outline)))
+
+/** Whether the plates of splices lie over the walls' plates, on which something else may stand. */
+const overPlates = (lines: RoofLines, gussets: readonly Gusset[]): boolean => {
+  const plate = lowEaves(lines)[0]?.height ?? -Infinity
+  return gussets.every(
+    ({ name, outline }) => name[0] !== 'splice' || outline.every(({ z }) => z > plate - HAIR),
+  )
+}
 
 /** The trusses of a roof with gussets that fit, and what is said where those asked for don't. */
 export interface FittedTruss {
@@ -133,7 +141,10 @@ function fitLegs(
   const low = endTrussLines(building, lumber, lines)
   const fits = (leg: number, more: Partial<BuildingTruss> = {}): boolean => {
     const of = { ...truss, ...more, gusset: { ...truss.gusset, leg } }
-    return [lines, low].every(each => apart(madeOf(building, lumber, each, of, true).gussets))
+    return [lines, low].every(each => {
+      const { gussets } = madeOf(building, lumber, each, of, true)
+      return apart(gussets) && overPlates(each, gussets)
+    })
   }
   const { leg, asked } = truss.gusset
   if (leg >= least.gussetLeg && fits(leg)) return { truss, problems: [] }

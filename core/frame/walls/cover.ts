@@ -1,4 +1,13 @@
-import { type Eave, levelOver, levelUnder, peakOf, type Profile, reachAt, withinOf } from '../../lines'
+import {
+  coverOfPosts,
+  type Eave,
+  levelOver,
+  levelUnder,
+  peakOf,
+  type Profile,
+  reachAt,
+  withinOf,
+} from '../../lines'
 import type { Building, Sheathing } from '../../design'
 import { HAIR, radians } from '../../measure'
 import type { Section } from '../../lumber'
@@ -78,20 +87,11 @@ function tailLevel({
 }
 
 /**
- * From where to where trusses' end posts over a high wall are covered: from the middle of its upper plate to
- * the chords' lower edges, or, where those end at the wall, to the roof line; null without.
+ * From where to where trusses' end posts over a high wall are covered: from the middle of its upper plate up;
+ * null without.
  */
-export function postsReach({ framed: { wall }, stud, sheathing, eave }: CoverAsk): Stretch | null {
-  if (!eave?.onPosts) return null
-  const past = eave.tail.offset - eave.outside.offset > HAIR
-  const { outside, face } = eave
-  const under = levelOver(past ? face.carrier.underside : face.top, outside)
-  // on what falls away under it, as thick as what covers the wall
-  const to = past
-    ? under
-    : Math.min(under, levelOver(face.top, { ...outside, offset: outside.offset + sheathing.thickness }))
-  return { from: wall.height - stud.thickness / 2, to }
-}
+export const postsReach = ({ framed: { wall }, stud, eave }: CoverAsk): Stretch | null =>
+  eave?.onPosts ? { from: wall.height - stud.thickness / 2, to: coverOfPosts(eave) } : null
 
 /** The level that hips reach down to over a wall's ends, outside it, mm; null without. */
 function hipLevel({ sheathing, eave }: CoverAsk): number | null {

@@ -1,5 +1,6 @@
 import type { RoofOpening, SideName } from '../../design'
 import { add, downOf, dot, fallOf, meets, type Plane, scale, vec } from '../../geometry'
+import { HAIR } from '../../measure'
 import type { Stretch } from '../../trade'
 import type { RoofEdge, RoofFace, Eave, Knee, Ridge, Hip, Abutment, RoofLines } from './form'
 
@@ -175,6 +176,13 @@ export const levelOver = (plane: Plane, { normal, offset }: Plane): number =>
 /** Level of a face's plane over a place across the building, mm. */
 export const faceLevel = ({ top }: RoofFace, y: number): number =>
   meets(top, vec(0, y, 0), vec(0, 0, 1)) ?? Infinity
+
+/**
+ * Level that what covers trusses' end posts over a high wall reaches: the chords' lower edges, or, where those
+ * end at the wall, the roof line; mm.
+ */
+export const coverOfPosts = ({ face, outside, tail }: Eave): number =>
+  levelOver(tail.offset - outside.offset > HAIR ? face.carrier.underside : face.top, outside)
 
 /** The faces that fall across the building; the roof over a place there is the lowest of them. */
 export const facesAcross = ({ faces }: RoofLines): readonly RoofFace[] =>

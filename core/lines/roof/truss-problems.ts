@@ -36,7 +36,10 @@ export function unevenWalls({ heights, walls }: Building): Problem[] {
 }
 
 /** Members of a truss that are not as thick as its top chords. */
-export function unlikeChords({ roof: { truss, has } }: Building, { rafter, bottom, web }: RoofLumber): Problem[] {
+export function unlikeChords(
+  { roof: { truss, has } }: Building,
+  { rafter, bottom, web }: RoofLumber,
+): Problem[] {
   if (!truss) return []
   const { thickness } = rafter
   const unlike = (section: { readonly thickness: number }): boolean =>

@@ -55,6 +55,8 @@ export const roofSayings = {
     `Chords of this size with glued and nailed gussets are customary for small sheds and light snow; nothing here has reckoned what these carry over ${mm('span')}. Have them checked by a table or an engineer for your snow and wind.`,
   'trusses-bought': () =>
     "Bought trusses carry what their maker's sheet says, at the spacing and on the bearing it says; nothing here has reckoned them. Never cut, notch or drill one, order those beside a stair as the maker asks, and follow the maker's sheet for lifting and bracing before this plan.",
+  'posts-unbraced': ({ named }) =>
+    `Nothing holds the trusses' end posts upright along the ${named('wall')} wall: they stand on its plate as on a hinge. Sheathe that wall up to the roof, or nail diagonals across the posts.`,
   'knees-unborne': () =>
     'Nothing carries the rafters at their knees. Frame ceiling joists for a wall under them to stand on, or choose trusses.',
   'knees-unchecked': () =>
