@@ -110,8 +110,8 @@ export type Carrier = (typeof carriers)[number]
 /**
  * Trusses by their members: a gambrel's four chords alone, or those on a bottom chord; of a gable those on a
  * bottom chord, named for their webs, or for the room between them; or on two that rise to the middle; of one
- * slope a chord over a bottom chord to an end post, with webs or alone; or bought, of which no member is known
- * but by its outline.
+ * slope a chord over a bottom chord to an end post, with webs or alone; or bought, of which no member is
+ * known but by its outline.
  */
 export const trussKinds = [
   'open',
@@ -152,8 +152,8 @@ export interface Truss {
   readonly bottom: string | null
   readonly web: string | null
   /**
-   * Of a gable's or one slope's: from the plate to the roof line, plumb over the wall's outside, mm; null for top chords
-   * whose lower edges pass the plate's outer edge.
+   * Of a gable's or one slope's: from the plate to the roof line, plumb over the wall's outside, mm; null for
+   * top chords whose lower edges pass the plate's outer edge.
    */
   readonly heel: number | null
   /** Of scissors: the pitch of their bottom chords; null for half the roof's. */

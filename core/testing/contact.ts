@@ -46,8 +46,8 @@ const met: Readonly<Record<string, RegExp>> = {
 }
 
 /**
- * The cut ends of a truss's members, over a building so wide, that do not meet another over all of their area:
- * each end face that lies between the walls' outsides is tried just past its corners.
+ * The cut ends of a truss's members, over a building so wide, that do not meet another over all of their
+ * area: each end face that lies between the walls' outsides is tried just past its corners.
  */
 export function unmet(members: readonly Member[], width: number): string[] {
   return members.flatMap(member => {

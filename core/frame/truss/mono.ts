@@ -23,7 +23,9 @@ interface Mono {
   readonly finish: readonly Plane[]
 }
 
-/** What stands over the high wall of one slope's trusses, of every kind: null of roofs that meet at a ridge. */
+/**
+ * What stands over the high wall of one slope's trusses, of every kind: null of roofs that meet at a ridge.
+ */
 function monoOf(
   building: Building,
   lines: RoofLines,

@@ -23,10 +23,11 @@ import {
 const none: Webs = { webs: [], joints: [] }
 
 /**
- * The webs of a truss on a gable's roof line, or of one slope, and the joints they make. They meet at panel points: a king
- * post in the middle; queen posts at the thirds of the bottom chord, a beam between their heads; those of a W
- * from the thirds of the bottom chord to the halves of the top chords and to the ridge; the posts and collar
- * of an attic about its room; the king post of scissors between the heads of their bottom chords.
+ * The webs of a truss on a gable's roof line, or of one slope, and the joints they make. They meet at panel
+ * points: a king post in the middle; queen posts at the thirds of the bottom chord, a beam between their
+ * heads; those of a W from the thirds of the bottom chord to the halves of the top chords and to the ridge;
+ * the posts and collar of an attic about its room; the king post of scissors between the heads of their
+ * bottom chords.
  */
 export function websOf(
   building: Building,

@@ -178,8 +178,8 @@ export const faceLevel = ({ top }: RoofFace, y: number): number =>
   meets(top, vec(0, y, 0), vec(0, 0, 1)) ?? Infinity
 
 /**
- * Level that what covers trusses' end posts over a high wall reaches: the chords' lower edges, or, where those
- * end at the wall, the roof line; mm.
+ * Level that what covers trusses' end posts over a high wall reaches: the chords' lower edges, or, where
+ * those end at the wall, the roof line; mm.
  */
 export const coverOfPosts = ({ face, outside, tail }: Eave): number =>
   levelOver(tail.offset - outside.offset > HAIR ? face.carrier.underside : face.top, outside)
