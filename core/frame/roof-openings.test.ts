@@ -175,7 +175,9 @@ describe('openings of other roofs', () => {
   test('two that would share trimmers are refused, the second alone', () => {
     expect(
       frame(shed([opening('light', 60, 18, 20, 20), opening('light', 82, 18, 20, 20)])).problems,
-    ).toEqual([{ code: 'roof-openings-meet', path: 'roof.openings.1.at', number: 2, other: 1 }])
+    ).toEqual([
+      { code: 'roof-openings-meet', path: 'roof.openings.1.at', number: 2, other: 1, trussed: false },
+    ])
   })
 
   test("a file's are read, and wrong ones named", () => {

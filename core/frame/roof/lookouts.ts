@@ -82,19 +82,43 @@ export function lookouts(
 }
 
 /** Where lookouts lie: clear of blocks over the plates, where there are some. */
-function lookoutPlaces(building: Building, { lookout, rafter }: RoofLumber, flank: Flank): number[] {
+function lookoutPlaces(building: Building, lumber: RoofLumber, flank: Flank): number[] {
+  const { lookout, rafter } = lumber
   const wide = (lookout.depth / 2) * flank.roofTop.normal.z
   const free = besideFinish(building, flank, { from: -Infinity, to: Infinity })
+  const under = besideKneeWall(building, lumber, flank)
   const sound = (at: number): boolean =>
     at - wide > free.from &&
     at + wide < free.to &&
+    at > under &&
     woodAt(flank, at - wide, at + wide) - lookout.thickness >=
       Math.min(lookout.thickness, least.underLookoutLeft)
-  const all = places(building, lookout.depth, lookout.thickness, flank).flatMap(at => nearestSound(at, sound))
+  // two that went to the same sound place are one
+  const all = places(building, lookout.depth, lookout.thickness, flank)
+    .flatMap(at => nearestSound(at, sound))
+    .sort((a, b) => a - b)
+    .reduce<number[]>((kept, at) => (at - (kept.at(-1) ?? -Infinity) < 2 * wide ? kept : [...kept, at]), [])
   if (building.roof.blocking.plate === 'none') return all
   const room = lookout.depth / 2 + rafter.depth
   const walls = flank.name === 'slope' ? [flank.inner.from, flank.inner.to] : [flank.inner.to]
   return all.filter(at => walls.every(wall => Math.abs(at - wall) > room))
+}
+
+/**
+ * Level along the fall, from where down a lower face's lookouts are clear of the wall under its knee; mm. No
+ * limit where none stands there.
+ */
+function besideKneeWall(
+  { roof: { gambrel, truss, ties }, footprint: { width } }: Building,
+  { plate, lookout }: RoofLumber,
+  { face: { falls, top }, head }: Flank,
+): number {
+  const underKnee = head.some(({ name }) => name === 'mitre')
+  if (!gambrel || truss || !ties.ceiling || !underKnee) return -Infinity
+  const { y, z } = top.normal
+  const reach = (lookout.depth / 2) * z + lookout.thickness * Math.abs(y)
+  const inward = gambrel.knee.in - plate.depth / 2 - reach
+  return falls === 'south' ? -inward : width - inward
 }
 
 /**

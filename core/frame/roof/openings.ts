@@ -231,7 +231,9 @@ export function roofOpeningProblems(
         each.parting.number < mine.parting.number &&
         !refused.has(each.parting.number) &&
         each.slope.face === mine.slope.face &&
-        overlap(each.parting.wide, mine.parting.wide),
+        (building.roof.truss
+          ? shareBay(building, lumber, mine.slope, each.parting, mine.parting)
+          : overlap(each.parting.wide, mine.parting.wide)),
     )
     return (
       noRoomFor(building, lumber, lines, mine.slope, asked, i) ??
@@ -241,10 +243,28 @@ export function roofOpeningProblems(
             path: `roof.openings.${i}.at`,
             number: i + 1,
             other: other.parting.number,
+            trussed: building.roof.truss !== null,
           }
         : null)
     )
   }
+}
+
+/** Whether two openings' headers would meet, that run between the same two trusses. */
+function shareBay(
+  building: Building,
+  { rafter }: RoofLumber,
+  { face }: Slope,
+  one: Parting,
+  other: Parting,
+): boolean {
+  const [a, b] = [one, other].map(each => betweenTrusses(building, face, each))
+  const cos = face.top.normal.z
+  const up = ({ asked: { up: from, length, plies } }: Parting): Stretch => ({
+    from: from - plies * rafter.thickness * cos,
+    to: from + (length + plies * rafter.thickness) * cos,
+  })
+  return !!a && !!b && overlap(a, b) && overlap(up(one), up(other))
 }
 
 /** Why a slope has no room for an opening of its size, or none where it is. */

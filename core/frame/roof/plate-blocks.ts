@@ -6,6 +6,7 @@ import { add, downOf, scale, vec, type Vec3 } from '../../geometry'
 import { radians } from '../../measure'
 import type { BuildingCut, Order } from '../member'
 import { type Eave, levelOver, type RoofLumber } from '../../lines'
+import type { Section } from '../../lumber'
 import { coverOn } from './cover'
 import { finishCuts } from './tails'
 import { axisOf, topOfBlocks, overBlocks, bays, block } from './block'
@@ -104,6 +105,22 @@ const underPosts = ({ height, heightAbovePlate }: Eave, depth: number): number =
 
 const finishOf = (building: Building, lumber: RoofLumber, eave: Eave): readonly BuildingCut[] =>
   eave.header ? [] : finishCuts(eave, lumber, coverOn(building, lumber, eave.side))
+
+/**
+ * From where to where up the wall's outside blocks between the end posts over a high wall reach; null without
+ * any; mm.
+ */
+export function blocksOnPosts({ roof: { blocking } }: Building, rafter: Section, eave: Eave): Stretch | null {
+  if (!eave.onPosts || blocking.plate === 'none') return null
+  const { face, height, heightAbovePlate, outside } = eave
+  const to = height + heightAbovePlate
+  return blocking.plate === 'plumb'
+    ? { from: underPosts(eave, rafter.depth), to }
+    : {
+        from: levelOver(face.carrier.underside, outside) - rafter.thickness * Math.sin(radians(face.angle)),
+        to,
+      }
+}
 
 /** Standing plumb over the wall's outside, ripped to the roof. */
 function plumbLie(building: Building, lumber: RoofLumber, eave: Eave): BlockLie {

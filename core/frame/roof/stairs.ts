@@ -2,11 +2,11 @@ import { type MemberPlace, ofRoofOpening } from '../place'
 import { gaps, overlap, type Stretch } from '../../trade'
 import { HAIR } from '../../measure'
 import { type Building } from '../../design'
-import { planeAcross, meets, vec } from '../../geometry'
+import { add, downOf, planeAcross, meets, scale, vec } from '../../geometry'
 import type { Section } from '../../lumber'
 import { lyingBoard } from '../square-board'
 import type { Order } from '../member'
-import { lowEaves, type Problem, type RoofLines, type RoofLumber } from '../../lines'
+import { kneesOf, lowEaves, type Problem, type RoofFace, type RoofLines, type RoofLumber } from '../../lines'
 
 /** A ceiling joist in its place along the building. */
 export interface Joist {
@@ -120,6 +120,7 @@ export function stairRoom(
     return Math.max(
       0,
       meets(eave.face.carrier.underside, vec(0, normal.y * offset, top), vec(0, -normal.y, 0)) ?? 0,
+      kneeGusset(building, lines, side, top) ?? 0,
     )
   }
   const rafters = { from: inFrom('south'), to: width - inFrom('north') }
@@ -131,6 +132,28 @@ export function stairRoom(
         ? { from: rafters.from, to: joists.to }
         : { from: joists.from, to: rafters.to }
   return { from: free.from + thick + gaps.besideHeader, to: free.to - thick - gaps.besideHeader }
+}
+
+/**
+ * How far in from a wall's outside the inner edge of the gussets on a knee lies at a level, mm: from a leg
+ * down the lower chord's inner edge to a leg up the upper one's; null where none does.
+ */
+function kneeGusset(
+  { roof: { truss }, footprint: { width } }: Building,
+  lines: RoofLines,
+  side: 'south' | 'north',
+  level: number,
+): number | null {
+  const knee = kneesOf(lines).find(each => each.side === side)
+  if (!knee || !truss) return null
+  const [low, high] = knee.sides.map(({ face }) => face) as [RoofFace, RoofFace]
+  const on = scale(low.carrier.underside.normal, low.carrier.underside.offset)
+  const corner = add(on, scale(downOf(low.top), meets(high.carrier.underside, on, downOf(low.top)) ?? 0))
+  const a = add(corner, scale(downOf(low.top), truss.gusset.leg))
+  const b = add(corner, scale(downOf(high.top), -truss.gusset.leg))
+  if (level < a.z || level > b.z) return null
+  const y = a.y + ((b.y - a.y) * (level - a.z)) / (b.z - a.z)
+  return side === 'south' ? y : width - y
 }
 
 /**

@@ -15,8 +15,10 @@ const FLATTEST = 45
 const STEEPEST = 65
 
 /** What stands when the first truss is set: the ground's and the floor's boards, the walls, the trusses. */
-const before = ({ where }: Member): boolean =>
-  where.in !== 'roof' ? where.of?.kind !== 'gable' : where.of?.kind === 'truss'
+const before = ({ where, role }: Member): boolean =>
+  where.in !== 'roof'
+    ? where.of?.kind !== 'gable'
+    : where.of?.kind === 'truss' || role === 'strongback' || role === 'truss-brace'
 
 /** What holds the first truss, on the west gable: at the thirds of the span, or at its quarters. */
 export function holdFirst(ask: SetAsk): Wanted[] {

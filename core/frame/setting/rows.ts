@@ -3,6 +3,7 @@ import { add, dot, scale, unit, vec } from '../../geometry'
 import { overlap, rowOf, type Stretch } from '../../trade'
 import { leaningBoard } from '../roof/leaning-board'
 import { lyingFlat } from '../square-board'
+import { faceLevel, facesAcross } from '../../lines'
 import type { Order } from '../member'
 import { outlineOf, wayOf } from '../truss/flat'
 import { bottomOf, madeOf } from '../truss/trusses'
@@ -158,12 +159,19 @@ export function bottomRows(ask: SetAsk): Wanted[] {
   return Array.from({ length: n }, (_, i) => i + 1).map(number => {
     const wanted = (width * number) / (n + 1)
     const tries = ends.flatMap(reach =>
-      nearby(width / (n + 1) / 2 - lumber.setting.depth).map(off =>
-        rowOnBottom(ask, wanted + off, bottom.low + bottom.depth, reach, number),
-      ),
+      nearby(width / (n + 1) / 2 - lumber.setting.depth)
+        .filter(off => underChords(ask, wanted + off, bottom.low + bottom.depth))
+        .map(off => rowOnBottom(ask, wanted + off, bottom.low + bottom.depth, reach, number)),
     )
     return { role: 'bottom-row', find: () => ask.firstFree(tries) }
   })
+}
+
+/** Whether the top chords leave a row on the bottom chords its height. */
+function underChords({ lines, lumber: { setting } }: SetAsk, at: number, floor: number): boolean {
+  const clear = (y: number): number =>
+    Math.min(...facesAcross(lines).map(face => faceLevel({ top: face.carrier.underside }, y)))
+  return [-1, 1].every(way => clear(at + (way * setting.depth) / 2) > floor + setting.thickness)
 }
 
 /** Rows on the upper edges of bottom chords that rise to the middle: one at least on each. */

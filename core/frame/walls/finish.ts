@@ -17,6 +17,7 @@ import { meets, vec } from '../../geometry'
 import type { Section } from '../../lumber'
 import type { Order } from '../member'
 import type { Memory } from '../memory'
+import { blocksOnPosts } from '../roof'
 import { upright, type WallBoard, wallOrder } from './board'
 import { type Braced, braceWall } from './bracing'
 import { behindOf, type EndChord, gableFrame, type GableFrame } from './gable-studs'
@@ -224,9 +225,17 @@ function postsOver(ask: FinishAsk, { wall }: FramedWall): readonly WallBoard[] {
   const { thickness: plate } = truss.gusset
   if (eave?.onPosts) {
     const z = { from: wall.height - stud.thickness, to: levelOver(eave.face.top, eave.outside) }
-    return eave.rafters.map(({ from, to }, i) =>
+    const posts = eave.rafters.map(({ from, to }, i) =>
       post(i + 1, stud, { from: from - plate, to: to + plate }, z, 0),
     )
+    const over = blocksOnPosts(building, ask.rafter, eave)
+    // blocks under the roof lie behind the sheets as a plate does
+    return over
+      ? [
+          ...posts,
+          { ...post(0, stud, { from: 0, to: wall.overall }, over, 0), runs: 'along', wide: 'across' },
+        ]
+      : posts
   }
   const chord = eave ? null : endChord(ask)
   if (!chord?.post) return []

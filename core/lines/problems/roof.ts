@@ -166,6 +166,8 @@ export type RoofProblem =
       readonly path: `roof.openings.${number}.at`
       readonly number: number
       readonly other: number
+      /** Whether both lie between the same two trusses. */
+      readonly trussed: boolean
     }
   | { readonly code: 'loft-no-joists' | 'loft-no-room'; readonly path: 'roof.loft' }
   | {

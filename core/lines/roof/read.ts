@@ -174,7 +174,7 @@ export const levelOver = (plane: Plane, { normal, offset }: Plane): number =>
   meets(plane, scale(normal, offset), vec(0, 0, 1)) ?? 0
 
 /** Level of a face's plane over a place across the building, mm. */
-export const faceLevel = ({ top }: RoofFace, y: number): number =>
+export const faceLevel = ({ top }: Pick<RoofFace, 'top'>, y: number): number =>
   meets(top, vec(0, y, 0), vec(0, 0, 1)) ?? Infinity
 
 /**

@@ -84,7 +84,9 @@ export const roofSentences: Sentences<RoofProblem> = {
         ? `Opening ${problem.number} would cut a truss. Make it narrower, or carry the roof by rafters.`
         : `Opening ${problem.number} would cut a truss. Put its middle between ${up(problem.least)} and ${down(problem.most)}.`,
   'roof-openings-meet': problem =>
-    `Opening ${problem.number} would share its trimmers with opening ${problem.other}. Move one along the slope's wall.`,
+    problem.trussed
+      ? `Opening ${problem.number} lies between the same two trusses as opening ${problem.other}, and their headers would meet. Move one into another bay, or farther up.`
+      : `Opening ${problem.number} would share its trimmers with opening ${problem.other}. Move one along the slope's wall.`,
   'loft-no-joists': () =>
     'There is nothing for a loft to lie on. Frame ceiling joists, choose trusses with a bottom chord, or leave the loft out.',
   'loft-no-room': () =>
