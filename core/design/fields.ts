@@ -111,7 +111,8 @@ export type LengthPath =
   | WallPath
 /** A weight, kg. */
 export type WeightPath = 'roof.truss.bought.weight'
-export type PitchPath = 'roof.pitch' | 'roof.northPitch' | 'roof.gambrel.lower' | 'roof.truss.ceiling'
+export type PitchPath =
+  'roof.pitch' | 'roof.northPitch' | 'roof.gambrel.lower' | 'roof.gambrel.foot.kick' | 'roof.truss.ceiling'
 export type FieldPath = LengthPath | PitchPath | WeightPath
 
 export const isWeightPath = (path: string): path is WeightPath => path === 'roof.truss.bought.weight'
@@ -120,6 +121,7 @@ export const isPitchPath = (path: string): path is PitchPath =>
   path === 'roof.pitch' ||
   path === 'roof.northPitch' ||
   path === 'roof.gambrel.lower' ||
+  path === 'roof.gambrel.foot.kick' ||
   path === 'roof.truss.ceiling'
 
 /**

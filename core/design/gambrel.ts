@@ -19,7 +19,8 @@ export const gambrelFeet = ['on-plate', 'over-plate'] as const
 export type GambrelFoot = (typeof gambrelFeet)[number]
 
 /**
- * A gambrel's roof line. `foot.drop`: how far under the plate's top the line's low corner lies that is the
+ * A gambrel's roof line. `foot.kick`: the pitch of false tails beside lower chords cut on the plate, that carry
+ * the eaves out by their overhang; null without. `foot.drop`: how far under the plate's top the line's low corner lies that is the
  * eaves' overhang outside the wall; null for a notch as deep as the wall and half the chord let it be. The
  * knee: `in` level from the wall's outside, `up` over the plate, `share` its level place as a part of the
  * span, used by two pitches. `lower` the lower slopes' pitch; the upper ones' is the roof's. `headroom`:
@@ -28,7 +29,7 @@ export type GambrelFoot = (typeof gambrelFeet)[number]
  */
 export interface Gambrel {
   readonly by: GambrelWay
-  readonly foot: { readonly rule: GambrelFoot; readonly drop: number | null }
+  readonly foot: { readonly rule: GambrelFoot; readonly drop: number | null; readonly kick: Pitch | null }
   readonly knee: { readonly in: number | null; readonly up: number | null; readonly share: number | null }
   readonly lower: Pitch | null
   readonly headroom: { readonly height: number; readonly width: number } | null
@@ -72,13 +73,13 @@ export interface GambrelLine {
 
 export const defaultGambrel: Gambrel = {
   by: 'half-octagon',
-  foot: { rule: 'over-plate', drop: null },
+  foot: { rule: 'over-plate', drop: null, kick: null },
   knee: { in: null, up: null, share: null },
   lower: null,
   headroom: null,
 }
 
-export const gambrelSchema = (pitch: z.ZodType<Pitch>) =>
+export const gambrelSchema = (pitch: z.ZodType<Pitch>, kick: z.ZodType<Pitch>) =>
   z
     .strictObject({
       by: z.enum(gambrelWays).default('half-octagon'),
@@ -86,6 +87,7 @@ export const gambrelSchema = (pitch: z.ZodType<Pitch>) =>
         .strictObject({
           rule: z.enum(gambrelFeet).default('over-plate'),
           drop: lengthField(limits.footDrop).nullable().default(null),
+          kick: kick.nullable().default(null),
         })
         .default(defaultGambrel.foot),
       knee: z

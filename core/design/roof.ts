@@ -220,7 +220,7 @@ export const roofSchema = z.strictObject({
       edge: z.enum(hipEdges).default('dropped'),
     })
     .default({ section: null, edge: 'dropped' }),
-  gambrel: gambrelSchema(lowerSchema),
+  gambrel: gambrelSchema(lowerSchema, pitchSchema),
   carried: z.enum(carriers).nullable().default(null),
   truss: trussSchema(pitchSchema),
   rafter: z.string().min(1).max(40),

@@ -219,10 +219,10 @@ describe('the line, against a search of its own', () => {
       halved(angle => over(angle) + knee.in * tan(angle) - knee.up, 20, 80),
       8,
     )
-    const on = line(loft({ by: 'knee', knee, foot: { rule: 'on-plate', drop: null } }))
+    const on = line(loft({ by: 'knee', knee, foot: { rule: 'on-plate', drop: null, kick: null } }))
     expect(on.lower).toBeCloseTo(degrees(Math.atan2(knee.up, knee.in)), 8)
     // through its low corner, 8 in out and as far down as asked, and the knee
-    const drop = line(loft({ by: 'knee', knee, foot: { rule: 'over-plate', drop: 14 * INCH } }))
+    const drop = line(loft({ by: 'knee', knee, foot: { rule: 'over-plate', drop: 14 * INCH, kick: null } }))
     expect(drop.lower).toBeCloseTo(degrees(Math.atan2(52 + 14, 20 + 8)), 8)
     expect(drop.foot.drop).toBeCloseTo(14 * INCH, 6)
   })
@@ -279,7 +279,7 @@ describe('the line, against a search of its own', () => {
           const design = loft(
             {
               by: from,
-              foot: { rule, drop: null },
+              foot: { rule, drop: null, kick: null },
               knee: { in: share * 144 * INCH, up: share * 144 * INCH * tan(angle) + 150, share: null },
               lower: { rise: 12 * tan(angle), run: 12 },
             },
@@ -306,11 +306,11 @@ describe('what is refused, and what it says', () => {
   // at 67.5 degrees a 2x6 bears within its plumb depth: 5 1/2 / cos 67.5 = 14 3/8 in, 365 mm (geometry)
   test('a foot off the plate, or one whose notch takes more than half the chord: from where to where the drop may be', () => {
     expect(5.5 / Math.cos((67.5 * Math.PI) / 180)).toBeCloseTo(14.372, 3)
-    const [high] = said(loft({ foot: { rule: 'over-plate', drop: 2 * INCH } }))
+    const [high] = said(loft({ foot: { rule: 'over-plate', drop: 2 * INCH, kick: null } }))
     expect(high).toMatch(
       /^The lower chord would not bear on the wall: at 67.5° it reaches over the plate within 1' 2 5\/16" plumb\. Put foot under the plate between 7 3\/8" and 1' 0 1\/8"\.$/,
     )
-    const [deep] = said(loft({ foot: { rule: 'over-plate', drop: 16 * INCH } }))
+    const [deep] = said(loft({ foot: { rule: 'over-plate', drop: 16 * INCH, kick: null } }))
     expect(deep).toMatch(
       /^The notch over the wall would take more than half the lower chord, .* between 7 3\/8" and 1' 0 1\/8"\.$/,
     )
@@ -480,7 +480,7 @@ describe('what stands under and beside it', () => {
     ])
     const cut = frame(loft({}, { openings: [{ ...opening, up: 38 * INCH, at: 96 * INCH }] }))
     expect(cut.problems.map(each => sayProblem(each, 'imperial'))).toEqual([
-      `Opening 1 would cut a truss. Put its middle between 7' 0" and 7' 0".`,
+      `Opening 1 would cut a truss, or the lookouts beside an end one. Put its middle between 7' 0" and 7' 0".`,
     ])
     expect(cut.members.filter(({ role }) => role === 'upper-chord')).toHaveLength(18)
   })

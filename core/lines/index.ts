@@ -44,6 +44,7 @@ export {
   lowEaveOf,
   loweredLines,
   lowEaves,
+  tailedEave,
   topFaces,
   wallEaves,
   ridgeOf,

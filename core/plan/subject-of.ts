@@ -6,6 +6,7 @@ import type { Plan } from './plan'
 /** Roles that are set elsewhere than where the field that their boards hang on is. */
 const settled: Partial<Record<Role, string>> = {
   'fly-rafter': 'roof.ends',
+  'false-tail': 'roof.tails',
   rung: 'roof.ends',
   'roof-block': 'roof.blocking',
   'knee-plate': 'roof.knees',

@@ -9,6 +9,7 @@ const asked = fc.record({
   by: fc.constantFrom(...gambrelWays),
   foot: fc.constantFrom(...gambrelFeet),
   drop: fc.option(between(0.4, 0.6), { freq: 2 }),
+  kick: fc.option(between(2, 14)),
   share: between(0.1, 0.25),
   lower: between(50, 72),
   upper: between(2.5, 9),
@@ -77,7 +78,11 @@ export const gambrelSheds: fc.Arbitrary<Design> = fc
         carried: ask.carried,
         gambrel: {
           by: ask.by,
-          foot: { rule: ask.foot, drop: ask.drop === null ? null : ask.drop * shed.roof.overhang.eave },
+          foot: {
+            rule: ask.foot,
+            drop: ask.drop === null ? null : ask.drop * shed.roof.overhang.eave,
+            kick: ask.kick === null ? null : { rise: ask.kick, run: 12 },
+          },
           knee: { in: into, up: into * tan(ask.lower) + 120, share: ask.share > 0.2 ? ask.share : null },
           lower: { rise: 12 * tan(ask.lower), run: 12 },
           headroom: { width: ask.clear * width, height: ((1 - ask.clear) / 2) * width * tan(ask.lower) - 60 },

@@ -68,6 +68,8 @@ const meanings: Readonly<Record<string, string>> = {
   'roof.gambrel.knee.in': "Level, from the wall's outside to where the two slopes meet.",
   'roof.gambrel.knee.up': "From the plate's top to where the two slopes meet.",
   'roof.gambrel.knee.share': 'Where the knee lies between wall and wall.',
+  'roof.gambrel.foot.kick':
+    'False tails beside the lower chords carry the eaves out at this pitch, by the overhang.',
   'roof.gambrel.lower': 'How steep the slopes are below the knee.',
   'roof.gambrel.headroom.height':
     'Clear over the loft, or over the plate where there is none, under both chords.',

@@ -80,6 +80,7 @@ export const fieldNames: Record<string, string> = {
   'roof.gambrel.knee.up': 'Knee over the plate',
   'roof.gambrel.knee.share': 'Knee, part of the span',
   'roof.gambrel.lower': 'Lower pitch',
+  'roof.gambrel.foot.kick': 'Pitch of the kick',
   'roof.gambrel.headroom': 'Headroom',
   'roof.gambrel.headroom.height': 'Headroom, height',
   'roof.gambrel.headroom.width': 'Headroom, width',

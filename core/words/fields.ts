@@ -65,6 +65,8 @@ const advice: Record<Role, string> = {
     "It carries half of both slopes: its depth, its plies' nails and the rafters' hangers are yours to have checked. Crown up, joined over a post.",
   'ridge-post':
     'From the deck to the beam, with solid wood under it down to the ground; strapped at both ends by local code.',
+  'false-tail':
+    'Nailed flat to the side of its chord, its seat on the plate, so that the eave kicks out; sight along the tails before the fascia goes on.',
   'fly-rafter':
     "The common rafter without its bird's mouth; sight along the fascia before it is nailed. Crown up.",
   rung: 'Square to the slope, flush on top; nail it through the fly rafter, and through the end rafter from inside.',

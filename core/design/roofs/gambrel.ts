@@ -10,6 +10,7 @@ import { evened } from './even'
 import { ownSections } from '../lumber'
 import { BRACES, trussSections, USUAL_LEG } from './truss-sections'
 import { gambrelAsk, gambrelLine, legMost, pitchOf } from './gambrel-line'
+import { kickOf } from './kick'
 import type { RoofKind } from './kind'
 
 /** A gambrel is carried by trusses where nothing is asked. */
@@ -45,6 +46,8 @@ function gambrelWorkedOut(plain: Building, asked: Roof): Building {
   const line = gambrelLine(ask)
   const { roof } = building
   const onPlate = line.foot.rule === 'on-plate'
+  // nothing reaches past a wall that chords are cut on, but false tails
+  const tailed = !onPlate || kickOf(line) !== null
   const faced = roof.fascia.sub !== null || roof.fascia.face !== null
   return withRoof(building, {
     gambrel: line,
@@ -53,16 +56,16 @@ function gambrelWorkedOut(plain: Building, asked: Roof): Building {
     pitch: pitchOf(line.upper),
     peak: { at: null, height: asked.gambrel.by === 'knee' ? asked.peak.height : null },
     seat: onPlate ? { rule: 'none' } : { rule: 'height-above-plate', height: line.heightAbovePlate },
-    overhang: { ...roof.overhang, eave: line.foot.out },
-    // without fascia a level cut runs through the roof line's low corner
+    overhang: { ...roof.overhang, eave: onPlate && tailed ? roof.overhang.eave : line.foot.out },
+    // without fascia a level cut of chords runs through the roof line's low corner
     tails: {
       ...roof.tails,
-      face: faced ? roof.tails.face : 0,
+      face: faced || (onPlate && tailed) ? roof.tails.face : 0,
       ...(onPlate ? { wild: 0, finish: null } : {}),
     },
-    tail: onPlate ? 'plumb' : roof.tail,
-    soffit: onPlate ? null : roof.soffit,
-    fascia: onPlate ? { sub: null, face: null } : roof.fascia,
+    tail: tailed ? roof.tail : 'plumb',
+    soffit: tailed ? roof.soffit : null,
+    fascia: tailed ? roof.fascia : { sub: null, face: null },
   })
 }
 

@@ -2,6 +2,8 @@ import { ofFace } from '../place'
 import { mitre, plumbCut } from './cuts'
 import type { Building } from '../../design'
 import { flip, type Plane } from '../../geometry'
+import type { Section } from '../../lumber'
+import type { Stretch } from '../../trade'
 import type { BuildingCut, Order } from '../member'
 import {
   abutmentOf,
@@ -20,7 +22,7 @@ import {
 import { coverOn } from './cover'
 import { rafterOn } from './rafter'
 import { tailCuts } from './tails'
-import { type End, type Flank, outermost } from './flank'
+import { type End, type Flank, onPlate, outermost } from './flank'
 
 /**
  * A board on the outermost rafter's face, its upper edge in the slope; where two slopes meet, to the middle
@@ -35,13 +37,7 @@ export function barge(
 ): Order[] {
   const { barge: section, fascia } = lumber
   if (!section) return []
-  // with less overhang than cover it lies on the cover
-  const x = outermost(
-    building,
-    end,
-    -section.thickness - Math.max(0, coverOn(building, lumber, end) - building.roof.overhang.gable),
-    section.thickness,
-  )
+  const x = bargeAt(building, lumber, end, section)
   const layers = (fascia.sub?.thickness ?? 0) + (fascia.face?.thickness ?? 0)
   const past = (plane: Plane): Plane => ({ ...plane, offset: plane.offset + layers })
   const low = lowEaveOf(lines, flank.face)
@@ -61,13 +57,28 @@ export function barge(
         ...(head ? [cut(head)] : []),
         ...(knee
           ? [mitre(knee.sides[1].end)]
-          : low
-            ? [plumbCut(past(low.tail)), ...levelled(building, lines, low)]
-            : []),
+          : low?.kick
+            ? [mitre(flip(low.kick.middle))]
+            : low
+              ? [
+                  plumbCut(past(low.tail)),
+                  ...levelled(building, lines, low),
+                  ...onPlate(building, lines, low),
+                ]
+              : []),
       ],
     }),
   ]
 }
+
+/** Where a barge board lies along the ridge: with less overhang than cover it lies on the cover; mm. */
+export const bargeAt = (building: Building, lumber: RoofLumber, end: End, { thickness }: Section): Stretch =>
+  outermost(
+    building,
+    end,
+    -thickness - Math.max(0, coverOn(building, lumber, end) - building.roof.overhang.gable),
+    thickness,
+  )
 
 /** Below a knee a board on tails that end level ends as they do: plumb, it would hang far below them. */
 const levelled = (building: Building, lines: RoofLines, low: Eave): BuildingCut[] =>

@@ -10,6 +10,7 @@ import { rafterOn } from './rafter'
 import { type End, type Flank, flanksOf, outermost, places, across } from './flank'
 import { lookouts } from './lookouts'
 import { barge } from './barge'
+import { kickEnds } from './false-tails'
 
 /**
  * What carries a roof over its gable walls, and what finishes it there: fly rafters, cut as the commons but
@@ -25,8 +26,8 @@ export function endOrders(
   const { roof } = building
   const held = roof.ends.hold !== 'none'
   const flanks = flanksOf(building, lumber, lines)
-  return (['west', 'east'] as const).flatMap(end =>
-    flanks.flatMap((flank): Order[] => [
+  return (['west', 'east'] as const).flatMap(end => [
+    ...flanks.flatMap((flank): Order[] => [
       ...(held ? [flyRafter(building, lumber, flank, end)] : []),
       ...(roof.ends.hold === 'ladder'
         ? rungs(building, lumber, flank, end)
@@ -35,7 +36,8 @@ export function endOrders(
           : []),
       ...barge(building, lumber, lines, flank, end),
     ]),
-  )
+    ...kickEnds(building, lumber, lines, end),
+  ])
 }
 
 /**

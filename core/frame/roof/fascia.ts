@@ -7,7 +7,15 @@ import { add, scale, vec, type Vec3 } from '../../geometry'
 import { HAIR } from '../../measure'
 import { squareBoard } from '../square-board'
 import type { BuildingCut, Order } from '../member'
-import { type Eave, eavesOf, levelOver, type Problem, type RoofLines, type RoofLumber } from '../../lines'
+import {
+  type Eave,
+  eavesOf,
+  levelOver,
+  type Problem,
+  type RoofLines,
+  type RoofLumber,
+  tailedEave,
+} from '../../lines'
 import type { Section } from '../../lumber'
 import { leaningBoard } from './leaning-board'
 import { tailPlane, topAtTail } from './tails'
@@ -40,32 +48,34 @@ export function fasciaOrders(
       layers.push({ role, section, off: layers.reduce((sum, layer) => sum + layer.section.thickness, 0) })
   }
   const problems: Problem[] = []
-  const orders = eavesOf(lines).flatMap((eave): Order[] => {
-    const { side, tail, outside, reach } = eave
-    if (layers.length && tail.offset - outside.offset < least.fasciaOverhang - HAIR) {
-      problems.push({
-        code: 'fascia-no-room',
-        path: reach.field,
-        side,
-        least: least.fasciaOverhang,
+  const orders = eavesOf(lines)
+    .map(tailedEave)
+    .flatMap((eave): Order[] => {
+      const { side, tail, outside, reach } = eave
+      if (layers.length && tail.offset - outside.offset < least.fasciaOverhang - HAIR) {
+        problems.push({
+          code: 'fascia-no-room',
+          path: reach.field,
+          side,
+          least: least.fasciaOverhang,
+        })
+        return []
+      }
+      return layers.flatMap((layer): Order[] => {
+        if (building.roof.tail === 'square' && eave.points === 'down')
+          return leaningOrders(building, eave, layer)
+        const top = topOf(eave, layer)
+        const below = under[side] - (top - layer.section.depth)
+        if (below <= HAIR) return layerOrders(building, eave, layer, top)
+        problems.push({
+          code: 'fascia-below-deck',
+          path: `roof.fascia.${layer.role === 'fascia' ? 'face' : 'sub'}`,
+          side,
+          by: below,
+        })
+        return []
       })
-      return []
-    }
-    return layers.flatMap((layer): Order[] => {
-      if (building.roof.tail === 'square' && eave.points === 'down')
-        return leaningOrders(building, eave, layer)
-      const top = topOf(eave, layer)
-      const below = under[side] - (top - layer.section.depth)
-      if (below <= HAIR) return layerOrders(building, eave, layer, top)
-      problems.push({
-        code: 'fascia-below-deck',
-        path: `roof.fascia.${layer.role === 'fascia' ? 'face' : 'sub'}`,
-        side,
-        by: below,
-      })
-      return []
     })
-  })
   return { orders, problems }
 }
 

@@ -1,10 +1,11 @@
 import { add, dot, downOf, fallOf, meets, scale, subtract, toBuilding, vec, type Vec3 } from '../../geometry'
 import type { Member } from '../member'
 import { rafterReach } from './rafter'
-import type { RoofFace, RoofLines } from '../../lines'
+import { alongFace, lowEaveOf, type RoofFace, type RoofLines } from '../../lines'
 
 /**
- * A roof's face as boards are laid on it: `long` down the slope from its head to its foot, `on` a place so
+ * A roof's face as boards are laid on it: `long` down the slope from its head to its foot, or to the false
+ * tails that meet it, `on` a place so
  * far down on the chords' upper edges, `under` the one square below it on their lower ones; mm.
  */
 export interface Field {
@@ -17,7 +18,10 @@ export interface Field {
 }
 
 export function fieldOf(lines: RoofLines, face: RoofFace, depth: number): Field {
-  const { from, to } = rafterReach(lines, face)
+  const reach = rafterReach(lines, face)
+  const kick = lowEaveOf(lines, face)?.kick?.eave.face.top
+  const from = reach.from
+  const to = kick ? Math.min(reach.to, alongFace(face, kick)) : reach.to
   const { normal } = face.top
   const fall = fallOf(face.top)
   const on = (u: number): Vec3 => {

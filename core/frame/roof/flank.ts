@@ -22,6 +22,7 @@ import {
   type Eave,
   headPlane,
   highEaveOf,
+  kneesOf,
   kneeUnder,
   lowEaveOf,
   type RoofFace,
@@ -98,9 +99,15 @@ function reachUnder(lines: RoofLines, face: RoofFace, deep: number): Stretch {
   const { from, to } = rafterReach(lines, face)
   const shift = deep * Math.hypot(face.top.normal.x, face.top.normal.y)
   const leaning = head !== null && head.normal.z !== 0
+  const kick = lowEaveOf(lines, face)?.kick?.eave.face.top
   return {
     from: leaning ? Math.max(from, alongFace(face, head, deep) + shift) : from + shift,
-    to: knee ? Math.min(to, alongFace(face, knee, deep) + shift) : to,
+    to: Math.min(
+      to,
+      knee ? alongFace(face, knee, deep) + shift : Infinity,
+      // clear of false tails under the face
+      ...(kick ? [alongFace(face, kick), alongFace(face, kick, deep) + shift] : []),
+    ),
   }
 }
 
@@ -114,7 +121,7 @@ function flankOf(building: Building, lumber: RoofLumber, lines: RoofLines, low: 
     name: face.name,
     roofTop: face.top,
     head: flyHead(building, lumber, lines, face),
-    tail: [...tailCuts(building, low), ...finishCuts(low, lumber, cover)],
+    tail: [...tailCuts(building, low), ...onPlate(building, lines, low), ...finishCuts(low, lumber, cover)],
     from,
     to,
     reach: deep => reachUnder(lines, face, deep),
@@ -125,6 +132,12 @@ function flankOf(building: Building, lumber: RoofLumber, lines: RoofLines, low: 
     },
   }
 }
+
+/** Below a knee what is cut on the plate hangs no lower over a gable. */
+export const onPlate = ({ roof: { seat } }: Building, lines: RoofLines, { height }: Eave): BuildingCut[] =>
+  seat.rule === 'none' && kneesOf(lines).length > 0
+    ? [{ kind: 'end', name: 'level', plane: { normal: vec(0, 0, -1), offset: -height } }]
+    : []
 
 /** The cuts at a fly rafter's head: as the commons', but for a seat on a wall. */
 function flyHead(

@@ -6,6 +6,7 @@ import {
   lowEaves,
   type Problem,
   ridgeOf,
+  tailedEave,
   abutmentOf,
   type RoofLines,
   type RoofLumber,
@@ -16,6 +17,7 @@ import { gaps, overlap, type Stretch } from '../../trade'
 import { airProblems, blockingOrders } from './blocking'
 import { ceilingOrders } from './ceiling'
 import { endOrders, endProblems } from './ends'
+import { falseTailOrders, falseTailsTaken, withFalseTails } from './false-tails'
 import { fasciaOrders } from './fascia'
 import { finishBoardOrders } from './finish-boards'
 import { hipOrder } from './hips'
@@ -69,14 +71,17 @@ export function frameRoof(
     ...refusals,
     ...(fitted?.problems ?? []),
   ]
-  const { lines } = laid
   const drop = endDrop(building, lumber)
+  const lines = withFalseTails(building, lumber, laid.lines, [
+    ...carried.taken,
+    ...(laid.framed ? gussetsTaken(building, lumber, laid.lines) : []),
+  ])
   const { truss } = building.roof
   if (!laid.framed) return { lines, problems, orders: [], underLedger: Infinity, truss, drop }
   const more = finished({ building, lumber }, lines, carried, bearers, under)
   return {
     lines,
-    orders: [...carried.orders, ...more.orders],
+    orders: [...carried.orders, ...falseTailOrders(building, lumber, lines, drop), ...more.orders],
     problems: [...problems, ...more.problems],
     underLedger: carried.underLedger,
     truss,
@@ -215,6 +220,7 @@ function finished(
     ...lookoutsTaken(building, lumber, lines),
     ...gussetsTaken(building, lumber, lines),
     ...kneeWallsTaken(building, lumber, lines),
+    ...falseTailsTaken(lines),
   ]
   return {
     orders: [
@@ -251,8 +257,9 @@ function dropRefusedParts({ building, lumber }: Framable, refusals: readonly Pro
 
 /** Tails that would reach below the deck, or into a porch; said once for all eaves that share an overhang. */
 function tailProblems({ roof }: Building, { rafter }: RoofLumber, lines: RoofLines, under: Under): Problem[] {
-  if (roof.seat.rule === 'none') return []
   const mosts = lowEaves(lines)
+    .filter(eave => roof.seat.rule !== 'none' || eave.kick)
+    .map(tailedEave)
     .filter(({ face }) => face.angle > 0)
     .map(({ face, height, heightAbovePlate, side }) => {
       const angle = radians(face.angle)

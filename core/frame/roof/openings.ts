@@ -292,8 +292,11 @@ function noRoomFor(
   if (asked.width > room + HAIR) return tooBig('width', room)
   if (bounds.most < bounds.least - HAIR) return tooBig('length', (up.to - up.from) / cos)
   const half = (sides + asked.width) / 2
-  const along = { least: whole.from + half, most: whole.to - half }
-  const bay = building.roof.truss && bayFor(slope.face, asked)
+  const inner = betweenLookouts(building, slope.face)
+  const along = inner
+    ? { least: inner.from + asked.width / 2, most: inner.to - asked.width / 2 }
+    : { least: whole.from + half, most: whole.to - half }
+  const bay = building.roof.truss && bayFor(slope.face, asked, inner)
   if (bay) return { ...bay, path: `roof.openings.${i}.${bay.field}`, number }
   if (asked.at < along.least - HAIR || asked.at > along.most + HAIR)
     return { code: 'roof-opening-no-room', path: `roof.openings.${i}.at`, number, ...along }
@@ -314,21 +317,35 @@ function betweenTrusses({ roof }: Building, face: RoofFace, { asked }: Parting):
   return before && after && before !== after ? { from: before.at.to, to: after.at.from } : null
 }
 
+/** Between trusses, where lookouts do not cross: from the second truss to the last but one; null else. */
+function betweenLookouts({ roof }: Building, { places }: RoofFace): Stretch | null {
+  const [second, before] = [places[1], places[places.length - 2]]
+  return roof.truss && roof.ends.hold === 'lookouts' && second && before
+    ? { from: second.at.to, to: before.at.from }
+    : null
+}
+
 /**
- * Why an opening would cut a truss: wider than any bay, or not within one; the nearest place where it is not.
+ * Why an opening would cut a truss, or lookouts in the bays at the ends: wider than any bay, or not within one;
+ * the nearest place where it is not.
  */
 function bayFor(
   { places }: RoofFace,
   { at, width }: RoofOpening,
+  inner: Stretch | null,
 ): {
   readonly code: 'roof-opening-cuts-truss'
   readonly field: 'width' | 'at'
   readonly least: number | null
   readonly most: number | null
 } | null {
-  const bays = places.slice(1).map((next, i) => ({ from: places[i]?.at.to ?? 0, to: next.at.from }))
+  const bays = places
+    .slice(1)
+    .map((next, i) => ({ from: places[i]?.at.to ?? 0, to: next.at.from }))
+    .filter(each => !inner || (each.from > inner.from - HAIR && each.to < inner.to + HAIR))
   const widest = Math.max(0, ...bays.map(each => each.to - each.from))
   const code = 'roof-opening-cuts-truss'
+  if (!bays.length) return { code, field: 'at', least: null, most: null }
   if (width > widest + HAIR) return { code, field: 'width', least: null, most: widest }
   const rooms = bays
     .map(each => ({ least: each.from + width / 2, most: each.to - width / 2 }))

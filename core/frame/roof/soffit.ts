@@ -6,7 +6,15 @@ import { planeAcross } from '../../geometry'
 import type { Section } from '../../lumber'
 import { lyingBoard } from '../square-board'
 import type { BuildingCut, Order } from '../member'
-import { type Eave, levelOver, lowEaves, type Problem, type RoofLines, type RoofLumber } from '../../lines'
+import {
+  type Eave,
+  levelOver,
+  lowEaves,
+  type Problem,
+  type RoofLines,
+  type RoofLumber,
+  tailedEave,
+} from '../../lines'
 import { coverOn } from './cover'
 import { footOfTail, tailPlane } from './tails'
 
@@ -21,25 +29,27 @@ export function soffitOrders(
 ): { readonly orders: readonly Order[]; readonly problems: readonly Problem[] } {
   const problems: Problem[] = []
   if (!lumber.soffit) return { orders: [], problems }
-  const orders = lowEaves(lines).flatMap(eave => {
-    const room = roomFor(building, lumber, eave)
-    if (room.long < least.soffitJoist.long - HAIR)
-      problems.push({
-        code: 'soffit-no-room',
-        path: 'roof.overhang.eave',
-        side: eave.side,
-        least: room.short + least.soffitJoist.long,
-      })
-    else if (room.deep < least.soffitJoist.deep - HAIR)
-      problems.push({
-        code: 'soffit-too-high',
-        path: 'roof.overhang.eave',
-        side: eave.side,
-        by: least.soffitJoist.deep - room.deep,
-      })
-    else return eaveOrders(building, lumber, eave, room)
-    return []
-  })
+  const orders = lowEaves(lines)
+    .map(tailedEave)
+    .flatMap(eave => {
+      const room = roomFor(building, lumber, eave)
+      if (room.long < least.soffitJoist.long - HAIR)
+        problems.push({
+          code: 'soffit-no-room',
+          path: 'roof.overhang.eave',
+          side: eave.side,
+          least: room.short + least.soffitJoist.long,
+        })
+      else if (room.deep < least.soffitJoist.deep - HAIR)
+        problems.push({
+          code: 'soffit-too-high',
+          path: 'roof.overhang.eave',
+          side: eave.side,
+          by: least.soffitJoist.deep - room.deep,
+        })
+      else return eaveOrders(building, lumber, eave, room)
+      return []
+    })
   return { orders, problems }
 }
 

@@ -12,6 +12,7 @@ import {
   type Problem,
   type RoofLines,
   type RoofLumber,
+  tailedEave,
 } from '../../lines'
 
 /** Level of the roof's plane over its tails' ends, mm. */
@@ -44,6 +45,8 @@ export function tailPlane({ roof }: Building, eave: Eave): Plane {
 
 /** How a slope's tails are cut in the end. */
 export function tailCuts(building: Building, eave: Eave): BuildingCut[] {
+  // where false tails reach out, what stands on the plate ends there
+  if (eave.kick) return [plumbCut(eave.tail)]
   const end: BuildingCut =
     building.roof.tail === 'square'
       ? { kind: 'end', name: 'square', plane: tailPlane(building, eave) }
@@ -123,7 +126,7 @@ export function tailShapeProblems(
   { finish, rafter }: RoofLumber,
 ): Problem[] {
   const { roof } = building
-  const low = lowEaves(lines)
+  const low = lowEaves(lines).map(tailedEave)
   const problems: Problem[] = []
   // of cuts that take something off the tail
   const over = low.filter(
@@ -139,11 +142,13 @@ export function tailShapeProblems(
     })),
   )
   const left = Math.min(
-    ...eavesOf(lines).flatMap(eave =>
-      [topAtTail(eave) - footOfTail(building, eave), eave.heightAbovePlate].map(
-        plumb => plumb * Math.cos(radians(eave.face.angle)),
+    ...eavesOf(lines)
+      .map(tailedEave)
+      .flatMap(eave =>
+        [topAtTail(eave) - footOfTail(building, eave), eave.heightAbovePlate].map(
+          plumb => plumb * Math.cos(radians(eave.face.angle)),
+        ),
       ),
-    ),
     rafter.depth,
   )
   if (finish && finish.thickness > left / 2)

@@ -1,12 +1,25 @@
 import { ofTruss } from '../place'
 import type { Building, BuildingTruss } from '../../design'
-import { add, cross, dot, place, type Plane, scale, subtract, unit, vec, type Vec3 } from '../../geometry'
-import type { RoofLines, RoofLumber } from '../../lines'
+import {
+  add,
+  cross,
+  dot,
+  flip,
+  place,
+  type Plane,
+  scale,
+  subtract,
+  unit,
+  vec,
+  type Vec3,
+} from '../../geometry'
+import { lowEaves, type RoofLines, type RoofLumber } from '../../lines'
 import { type Section, sheetSection } from '../../lumber'
 import { FOOT, IN_LINE } from '../../measure'
 import type { Stretch } from '../../trade'
 import type { BuildingCut, Order } from '../member'
 import { coverOn } from '../roof/cover'
+import { finishEnd } from '../roof/tails'
 import { SPARE } from '../square-board'
 import { behind, hullOf, planesAbout } from './flat'
 import { type Bottom, cornersOf, gussetOn, jointsOf } from './joints'
@@ -33,6 +46,8 @@ export interface Gusset {
 
 /** The gussets of a truss: on the joints of its chords, and of its webs. */
 export function gussetsOf(
+  building: Building,
+  lumber: RoofLumber,
   lines: RoofLines,
   leg: number,
   bottom: Bottom | null,
@@ -46,7 +61,8 @@ export function gussetsOf(
       .filter(({ name }) => !named.has(name.join('/')))
       .map((joint): Gusset => {
         const { planes, inside } = gussetOn(joint, leg)
-        return { name: joint.name, outline: hullOf(cornersOf(planes)), inside }
+        const trims = joint.name[0] === 'knee' ? besideFinish(building, lumber, lines) : []
+        return { name: joint.name, outline: hullOf(cornersOf([...planes, ...trims])), inside }
       }),
     ...webs.map((joint): Gusset => {
       const { hull, trims } = hullOn(lines, joint, bottom ?? { low: 0, depth: 0 })
@@ -58,6 +74,16 @@ export function gussetsOf(
       }
     }),
   ]
+}
+
+/** What keeps gussets on a knee clear of boards let into the tails under it. */
+const besideFinish = (building: Building, lumber: RoofLumber, lines: RoofLines): Plane[] => {
+  const { finish } = lumber
+  return finish
+    ? lowEaves(lines).map(eave =>
+        flip(finishEnd(eave, coverOn(building, lumber, eave.side), finish.thickness)),
+      )
+    : []
 }
 
 /** A truss's gussets, on each of its faces that takes them. */

@@ -6,6 +6,7 @@ import {
   headPlane,
   highEaveOf,
   kneeUnder,
+  lowEaveOf,
   type LeftOut,
   type Problem,
   type RoofLines,
@@ -207,11 +208,12 @@ function roomDown({ face, under, up, long }: Field, { building, lumber, lines, t
   const head =
     headPlane(lines, face) ??
     (high?.onPosts ? { ...high.outside, offset: high.outside.offset - block } : null)
+  const kick = lowEaveOf(lines, face)?.kick?.eave.face.top
   const foot = kneeUnder(lines, face)?.sides[1].end
   const floor: Plane = { normal: vec(0, 0, -1), offset: -(bottom ? bottom.low + bottom.depth : 0) }
   return {
     from: Math.max(0, head ? at(head) : 0) + rafter.thickness + CLEAR,
-    to: Math.min(long, at(foot ?? floor)) - CLEAR,
+    to: Math.min(long, at(foot ?? floor), kick ? at(kick) : Infinity) - CLEAR,
   }
 }
 

@@ -110,7 +110,8 @@ export function madeOf(
     webs,
     vault,
     splices: spliced.splices,
-    gussets: leg > 0 ? gussetsOf(lines, leg, bottom, vault, [...joints, ...spliced.joints]) : [],
+    gussets:
+      leg > 0 ? gussetsOf(building, lumber, lines, leg, bottom, vault, [...joints, ...spliced.joints]) : [],
   }
 }
 

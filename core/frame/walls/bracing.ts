@@ -68,14 +68,16 @@ export function braceWall(
     ]),
   )
   const plates = raked?.plates ?? []
+  // cut on a slope a brace's upper corner lies over its middle line's end
+  const over = raked ? brace.depth : 0
   return let_
     ? {
         orders,
         boards: boards
-          .filter(board => !lines.some(line => isParted(board, line, brace)))
-          .map(board => lines.reduce((each, line) => letIn(wall, each, line, brace, across), board)),
+          .filter(board => !lines.some(line => isParted(board, line, brace, over)))
+          .map(board => lines.reduce((each, line) => letIn(wall, each, line, brace, across, over), board)),
         plates: plates.map(plate =>
-          lines.reduce((each, line) => letInPlate(wall, each, line, brace, across), plate),
+          lines.reduce((each, line) => letInPlate(wall, each, line, brace, across, over), plate),
         ),
       }
     : { orders, boards, plates }
@@ -168,10 +170,10 @@ function braceLines(
  * Whether a brace would part a block that is hardly thicker: it is left out there, and the joint lies on the
  * brace.
  */
-const isParted = (board: WallBoard, line: SlantedLine, brace: Section): boolean =>
+const isParted = (board: WallBoard, line: SlantedLine, brace: Section, over: number): boolean =>
   board.role === 'block' &&
   acrossOfBoard(board) < brace.thickness + least.behindBrace &&
-  crosses(cornersOf(board), line, brace.depth / 2)
+  crosses(cornersOf(board), line, brace.depth / 2, over)
 
 /** A board's outline on the wall's face. */
 const cornersOf = ({ s, z }: WallBoard) => [
@@ -182,9 +184,16 @@ const cornersOf = ({ s, z }: WallBoard) => [
 ]
 
 /** A board with the housing that takes a let-in brace; the same board where the brace passes it. */
-function letIn(wall: Wall, board: WallBoard, line: SlantedLine, brace: Section, across: number): WallBoard {
+function letIn(
+  wall: Wall,
+  board: WallBoard,
+  line: SlantedLine,
+  brace: Section,
+  across: number,
+  over: number,
+): WallBoard {
   if (
-    !crosses(cornersOf(board), line, brace.depth / 2) ||
+    !crosses(cornersOf(board), line, brace.depth / 2, over) ||
     across >= board.across + acrossOfBoard(board) - HAIR ||
     across + brace.thickness <= board.across + HAIR
   )
@@ -199,8 +208,9 @@ function letInPlate(
   line: SlantedLine,
   brace: Section,
   across: number,
+  over: number,
 ): RakePlate {
-  return crosses(plate.corners, line, brace.depth / 2)
+  return crosses(plate.corners, line, brace.depth / 2, over)
     ? { ...plate, order: { ...plate.order, cuts: [...plate.order.cuts, housing(wall, line, brace, across)] } }
     : plate
 }
@@ -225,17 +235,18 @@ const shifted = (p: Vec3, way: Vec3, by: number): Vec3 =>
 
 /**
  * Whether a brace's band, `half` mm to either side of its line, runs over a convex outline on the wall's
- * face.
+ * face; `over` how far over its line's end it reaches, mm.
  */
 function crosses(
   outline: readonly { readonly s: number; readonly z: number }[],
   { from, to }: SlantedLine,
   half: number,
+  over: number,
 ): boolean {
   const [ds, dz] = [to.s - from.s, to.z - from.z]
   const long = Math.hypot(ds, dz)
   const levels = outline.map(({ z }) => z)
-  if (Math.min(...levels) > to.z - HAIR || Math.max(...levels) < from.z + HAIR) return false
+  if (Math.min(...levels) > to.z + over - HAIR || Math.max(...levels) < from.z + HAIR) return false
   const off = outline.map(({ s, z }) => ((s - from.s) * -dz + (z - from.z) * ds) / long)
   const along = outline.map(({ s, z }) => ((s - from.s) * ds + (z - from.z) * dz) / long)
   return (

@@ -6,6 +6,7 @@ import {
   peakOf,
   type Profile,
   reachAt,
+  tailedEave,
   withinOf,
 } from '../../lines'
 import type { Building, Sheathing } from '../../design'
@@ -77,8 +78,8 @@ function tailLevel({
   sheathing,
   eave,
 }: CoverAsk): number | null {
-  if (!eave || eave.onPosts || seat.rule === 'none') return null
-  const { face, outside, tail } = eave
+  if (!eave || eave.onPosts || (seat.rule === 'none' && !eave.kick)) return null
+  const { face, outside, tail } = tailedEave(eave)
   const reach = tail.offset - outside.offset
   if (reach < HAIR) return null
   const at = (out: number): number =>
@@ -142,7 +143,7 @@ export function tailHoles(ask: CoverAsk): Rect[] {
   const hip = ask.eave.hip
   const wide = Math.SQRT2 * (hip?.half ?? 0)
   return [
-    ...holes(ask.eave.rafters, at),
+    ...holes(tailedEave(ask.eave).rafters, at),
     ...(hip
       ? holes(
           [

@@ -20,7 +20,7 @@ import type { Memory } from '../memory'
 import { blocksOnPosts } from '../roof'
 import { upright, type WallBoard, wallOrder } from './board'
 import { type Braced, braceWall } from './bracing'
-import { behindOf, type EndChord, gableFrame, type GableFrame } from './gable-studs'
+import { behindOf, clearOfEaves, type EndChord, gableFrame, type GableFrame } from './gable-studs'
 import type { RoughOpening } from './rough-opening'
 import type { StackLines } from './places'
 import { sheatheWall } from './sheathing'
@@ -187,6 +187,8 @@ function finishWall(ask: FinishAsk, each: FramedWall): FinishedWall {
   }
 }
 
+const EVERYWHERE: Stretch = { from: -Infinity, to: Infinity }
+
 /** The bottom chord of the end trusses over the gables; null where they have none. */
 function endChord({ building, roof, rafter, stud, bottom, postDepth }: FinishAsk): EndChord | null {
   const { truss } = building.roof
@@ -204,6 +206,7 @@ function endChord({ building, roof, rafter, stud, bottom, postDepth }: FinishAsk
             : high === 'south'
               ? { from: 0, to: deep }
               : { from: width - deep, to: width },
+        clear: stud.depth > rafter.thickness + HAIR ? clearOfEaves(building, rafter, roof) : EVERYWHERE,
       }
     : null
 }

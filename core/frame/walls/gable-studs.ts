@@ -14,7 +14,7 @@ import {
   type RoofLines,
   runsOver,
 } from '../../lines'
-import { uprightUnder } from '../roof'
+import { falseTailsIn, uprightUnder } from '../roof'
 import { upright, type WallBoard } from './board'
 import { openingBoards } from './opening-boards'
 import { liesInGable, openingsIn } from './openings'
@@ -69,6 +69,22 @@ export interface Behind {
   readonly rows: readonly Stretch[]
 }
 
+/** Where along a gable wall blocks over the eave walls' plates, and false tails there, leave room; mm. */
+export function clearOfEaves(building: Building, rafter: Section, roof: RoofLines): Stretch {
+  const { plate } = building.roof.blocking
+  // square blocks stand across more of the plate the steeper the slope, and lean in over it at a high wall
+  const room = (of: 'south' | 'north'): number => {
+    const eave = eaveOver(roof, of)
+    if (eave?.kick) return falseTailsIn(eave)
+    if (plate === 'none' || !eave) return 0
+    const slope = radians(eave.face.angle)
+    return plate === 'plumb'
+      ? rafter.thickness
+      : rafter.thickness / Math.cos(slope) + (eave.points === 'down' ? 0 : rafter.depth * Math.sin(slope))
+  }
+  return { from: room('south') - HAIR, to: building.footprint.width - room('north') + HAIR }
+}
+
 /** The end rafters of a gable wall to run up behind; null where its studs are to end under them. */
 export function behindOf(
   building: Building,
@@ -79,20 +95,10 @@ export function behindOf(
   rows: readonly Stretch[],
 ): Behind | null {
   if (building.walls.gables !== 'notched' || notchProblem(building, side, stud, rafter, roof)) return null
-  const { plate } = building.roof.blocking
-  // square blocks stand across more of the plate the steeper the slope, and lean in over it at a high wall
-  const room = (of: 'south' | 'north'): number => {
-    const eave = eaveOver(roof, of)
-    if (plate === 'none' || !eave) return 0
-    const slope = radians(eave.face.angle)
-    return plate === 'plumb'
-      ? rafter.thickness
-      : rafter.thickness / Math.cos(slope) + (eave.points === 'down' ? 0 : rafter.depth * Math.sin(slope))
-  }
   return {
     rafter,
     rows,
-    clear: { from: room('south') - HAIR, to: building.footprint.width - room('north') + HAIR },
+    clear: clearOfEaves(building, rafter, roof),
   }
 }
 
@@ -173,6 +179,12 @@ export function gableFrame(ask: GableAsk): GableFrame {
   const taken = [
     ...rough.map(({ s }) => ({ from: s.from - SIDE_STUDS * t, to: s.to + SIDE_STUDS * t })),
     ...(chord?.post ? [chord.post] : []),
+    ...(chord
+      ? [
+          { from: -Infinity, to: chord.clear.from },
+          { from: chord.clear.to, to: Infinity },
+        ]
+      : []),
   ]
   const footed = (board: WallBoard): WallBoard =>
     chord && board.runs === 'up' && board.z.from < wall.height + HAIR
@@ -214,6 +226,8 @@ export interface EndChord {
   readonly in: number
   readonly top: number
   readonly post: Stretch | null
+  /** Where studs that are deeper than it is thick are clear of what stands over the eave walls. */
+  readonly clear: Stretch
 }
 
 /** The notch at a stud's foot over the bottom chord of an end truss. */

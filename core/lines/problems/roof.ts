@@ -1,4 +1,4 @@
-import type { GambrelPath, SideName, TieKind } from '../../design'
+import type { GambrelPath, KickFault, SideName, TieKind } from '../../design'
 
 /** Why a roof, or some of it, cannot be framed as drawn; numbers in mm. */
 export type RoofProblem =
@@ -53,6 +53,7 @@ export type RoofProblem =
       readonly span: number
       readonly width: number
     }
+  | KickFault
   | {
       readonly code: 'ceiling-too-steep'
       readonly path: 'roof.truss.ceiling'

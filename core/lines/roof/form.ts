@@ -141,6 +141,17 @@ export interface Eave {
    * half their thickness; null without.
    */
   readonly hip: { readonly level: number; readonly angle: number; readonly half: number } | null
+  /** False tails that reach out past the wall in its boards' stead; null without. */
+  readonly kick: Kick | null
+}
+
+/**
+ * The eave of false tails beside boards that are cut on the plate, in a face of their own that meets the other
+ * on `middle`, half the turn, that looks up the slopes.
+ */
+export interface Kick {
+  readonly eave: Eave
+  readonly middle: Plane
 }
 
 /** Where a face ends over a gable, and how far beyond its wall. */

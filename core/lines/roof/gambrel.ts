@@ -1,9 +1,9 @@
-import { type Building, had } from '../../design'
-import { type Plane, planeAcross, vec } from '../../geometry'
+import { type Building, had, kickFault, kickOf } from '../../design'
+import { flip, type Plane, planeAcross, vec } from '../../geometry'
 import { radians } from '../../measure'
 import type { Problem } from '../problem'
 import { layUnless, rakesOf, setbackOf, tightSpacing } from './common'
-import type { Eave, Knee, Ridge, RoofFace, RoofLines, RoofLumber, RoofShape } from './form'
+import type { Eave, Kick, Knee, Ridge, RoofFace, RoofLines, RoofLumber, RoofShape } from './form'
 import { gambrelProblems } from './gambrel-problems'
 import { lowEave, outOf, plumbPlaneAt, slopedFace } from './planes'
 import { overEaveWalls, placesTo } from './places'
@@ -37,6 +37,53 @@ const stops: readonly Problem['code'][] = [
   ...trussStops,
 ]
 
+/** Half the turn between two slopes over a place in from a wall's outside: looking up the slopes. */
+function halfTurn(
+  building: Building,
+  side: EaveSide,
+  angles: readonly [number, number],
+  place: { readonly in: number; readonly level: number },
+): Plane {
+  const out = outOf[side]
+  const half = radians((angles[0] + angles[1]) / 2)
+  const up = vec(-out.x * Math.cos(half), -out.y * Math.cos(half), Math.sin(half))
+  const reach = outsideOf(building, side) - place.in
+  return { normal: up, offset: up.x * out.x * reach + up.y * out.y * reach + up.z * place.level }
+}
+
+/** The eave of false tails beside lower chords that are cut on the plate; null without. */
+function kickAt(building: Building, lumber: RoofLumber, low: RoofFace, side: EaveSide): Kick | null {
+  const { heights, roof } = building
+  const kick = kickOf(had(roof.gambrel))
+  if (!kick) return null
+  const height = heights[side]
+  const outside = outsideOf(building, side)
+  const face = slopedFace({
+    falls: side,
+    id: `${side}-kick`,
+    name: `${side}-kick`,
+    angle: kick.angle,
+    outside,
+    level: height + kick.above,
+    depth: lumber.rafter.depth,
+    // where they have room beside the chords is seen once those are laid
+    places: [],
+    whole: low.whole,
+  })
+  return {
+    middle: halfTurn(building, side, [kick.angle, low.angle], { in: kick.in, level: height + kick.up }),
+    eave: lowEave({
+      face,
+      height,
+      heightAbovePlate: kick.above,
+      outside,
+      reach: { value: roof.overhang.eave, field: 'roof.overhang.eave' },
+      run: kick.in,
+      along: alongGables(building),
+    }),
+  }
+}
+
 /** A side's two faces, its eave and its knee. */
 interface Flank {
   readonly eave: Eave
@@ -47,7 +94,6 @@ interface Flank {
 function flankOf(building: Building, lumber: RoofLumber, side: EaveSide): Flank {
   const { footprint, heights, roof } = building
   const line = had(roof.gambrel)
-  const out = outOf[side]
   const outside = outsideOf(building, side)
   const height = heights[side]
   const common = {
@@ -73,30 +119,31 @@ function flankOf(building: Building, lumber: RoofLumber, side: EaveSide): Flank 
     outside: outside - line.knee.in,
     level: height + line.knee.up,
   })
-  const half = radians((line.lower + line.upper) / 2)
-  // up the slopes, square to half the turn
-  const up = vec(-out.x * Math.cos(half), -out.y * Math.cos(half), Math.sin(half))
-  const at = vec(out.x * (outside - line.knee.in), out.y * (outside - line.knee.in), height + line.knee.up)
-  const middle: Plane = { normal: up, offset: up.x * at.x + up.y * at.y + up.z * at.z }
-  const down: Plane = { normal: vec(-up.x, -up.y, -up.z), offset: -middle.offset }
+  const middle = halfTurn(building, side, [line.lower, line.upper], {
+    in: line.knee.in,
+    level: height + line.knee.up,
+  })
   return {
     upper,
-    eave: lowEave({
-      face: low,
-      height,
-      heightAbovePlate: line.heightAbovePlate,
-      outside,
-      reach: { value: line.foot.out, field: 'roof.overhang.eave' },
-      run: line.knee.in,
-      along: alongGables(building),
-    }),
+    eave: {
+      ...lowEave({
+        face: low,
+        height,
+        heightAbovePlate: line.heightAbovePlate,
+        outside,
+        reach: { value: line.foot.out, field: 'roof.overhang.eave' },
+        run: line.knee.in,
+        along: alongGables(building),
+      }),
+      kick: kickAt(building, lumber, low, side),
+    },
     knee: {
       kind: 'knee',
       id: `${side}-knee`,
       side,
       sides: [
         { face: low, end: middle },
-        { face: upper, end: down },
+        { face: upper, end: flip(middle) },
       ],
       middle,
       in: line.knee.in,
@@ -156,6 +203,7 @@ function ridgeOver(
 
 const problemsOf = (building: Building, lumber: RoofLumber): Problem[] => [
   ...gambrelProblems(building, lumber),
+  ...[kickFault(had(building.roof.gambrel))].filter(fault => fault !== null),
   ...unlikeChords(building, lumber),
   ...unevenWalls(building),
   ...tightSpacing(building, lumber.rafter),

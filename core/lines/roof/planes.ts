@@ -94,5 +94,6 @@ export function lowEave({ face, height, heightAbovePlate, outside, reach, run, a
     along,
     corners: [],
     hip: null,
+    kick: null,
   }
 }

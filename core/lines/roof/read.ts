@@ -10,6 +10,9 @@ export const eavesOf = ({ edges }: RoofLines): readonly Eave[] => edges.filter(e
 export const lowEaves = (lines: RoofLines): readonly Eave[] =>
   eavesOf(lines).filter(eave => eave.points === 'down')
 
+/** The eave that tails reach out past, by its own boards or by false tails beside them. */
+export const tailedEave = (eave: Eave): Eave => eave.kick?.eave ?? eave
+
 /** The eaves over walls, at low and high ends: where trusses stand on their plates. */
 export const wallEaves = (lines: RoofLines): readonly Eave[] =>
   eavesOf(lines).filter(eave => eave.header === null)

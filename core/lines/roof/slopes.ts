@@ -107,5 +107,6 @@ export function eaveOfOnly(
     along: { from: 0, to: building.footprint.length },
     corners: [],
     hip: null,
+    kick: null,
   }
 }

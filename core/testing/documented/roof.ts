@@ -44,7 +44,10 @@ const gambrel = (wide: number) =>
   group(
     {
       by: one('half-octagon', 'knee', 'pitches', 'headroom'),
-      foot: group({ rule: one('on-plate', 'over-plate') }, { drop: orNull(length(0, 2000, 50, 500), 3) }),
+      foot: group(
+        { rule: one('on-plate', 'over-plate') },
+        { drop: orNull(length(0, 2000, 50, 500), 3), kick: orNull(pitch, 4) },
+      ),
     },
     {
       knee: group(

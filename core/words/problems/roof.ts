@@ -25,6 +25,12 @@ export const roofSentences: Sentences<RoofProblem> = {
     'The joints of this truss lie too near each other for gussets. Choose a truss of fewer webs, a steeper roof, or shallower boards.',
   'truss-span-unlike': (problem, { mm }) =>
     `These trusses are made for a span of ${mm(problem.span)}, and the building is ${mm(problem.width)} wide over its framing: they are drawn at that. Give the building the trusses' span, or type the span of others here.`,
+  'kick-no-reach': (problem, { up }) =>
+    `False tails need something to reach past the walls by. Make the overhang at least ${up(problem.least)}, or leave them out.`,
+  'kick-too-steep': problem =>
+    problem.angle === null
+      ? 'Under this knee no false tails fit beside the lower chords. Leave them out, or put the knee higher.'
+      : `False tails this steep would run up past half of the lower chords, or along them. Make their pitch ${formatAngle(Math.floor(problem.angle * 10) / 10)} at most.`,
   'ceiling-too-steep': problem =>
     problem.angle === null
       ? 'Under this roof no ceiling leaves the scissors room for their king post. Choose other trusses, or a steeper roof.'
@@ -81,8 +87,8 @@ export const roofSentences: Sentences<RoofProblem> = {
     problem.path.endsWith('width')
       ? `Opening ${problem.number} is wider than the trusses stand apart, and a truss is never cut. Make its width ${down(problem.most ?? 0)} at most, or carry the roof by rafters.`
       : problem.least === null || problem.most === null
-        ? `Opening ${problem.number} would cut a truss. Make it narrower, or carry the roof by rafters.`
-        : `Opening ${problem.number} would cut a truss. Put its middle between ${up(problem.least)} and ${down(problem.most)}.`,
+        ? `Opening ${problem.number} would cut a truss, or the lookouts beside an end one. Make it narrower, hold the ends without lookouts, or carry the roof by rafters.`
+        : `Opening ${problem.number} would cut a truss, or the lookouts beside an end one. Put its middle between ${up(problem.least)} and ${down(problem.most)}.`,
   'roof-openings-meet': problem =>
     problem.trussed
       ? `Opening ${problem.number} lies between the same two trusses as opening ${problem.other}, and their headers would meet. Move one into another bay, or farther up.`
