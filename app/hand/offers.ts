@@ -27,6 +27,7 @@ import { addLoft, addPurlins, addRoofOpening, MOST_ROOF_OPENINGS, withTies } fro
 import { addOpening, addPartition, sheathe } from '../logic/changes/walls'
 import type { Change } from '../storage/designs'
 import { tieTitle } from './roof'
+import { kickOut } from './trusses'
 import { standing, wallOf } from './walls'
 
 /** Something that a building has not and can be given. */
@@ -66,6 +67,8 @@ function roofOffers(plan: Plan): Offer[] {
   const board = metric ? '22x150' : '1x6'
   const next = `roof.openings.${roof.openings.length}`
   const sloped = parts.includes('sloped-tails')
+  // chords cut on the plate have none but false ones
+  const tailless = plan.building.roof.gambrel?.foot.rule === 'on-plate' && !plan.design.roof.gambrel.foot.kick
   return [
     ...ties
       .filter(kind => !roof.ties[kind])
@@ -80,12 +83,22 @@ function roofOffers(plan: Plan): Offer[] {
     ...(parts.includes('ends') && !roof.ends.barge
       ? [offer('Barge boards', 'roof.ends', set('roof.ends.barge', board))]
       : []),
-    ...(roof.fascia.face ? [] : [offer('Fascia', 'roof.tails', set('roof.fascia.face', board))]),
-    ...(sloped && !roof.soffit
+    ...(roof.fascia.face || tailless ? [] : [offer('Fascia', 'roof.tails', set('roof.fascia.face', board))]),
+    ...(tailless ? [offer('False tails', 'roof.tails', kickOut)] : []),
+    ...(sloped && !roof.soffit && !tailless
       ? [offer('Boxed soffit', 'roof.tails', set('roof.soffit', { section: metric ? '38x63' : '2x3' }))]
       : []),
     ...(roof.blocking.plate === 'none' && roof.blocking.rows === 0
-      ? [offer('Blocks', 'roof.blocking', set('roof.blocking.plate', 'plumb'))]
+      ? [
+          offer(
+            'Blocks',
+            'roof.blocking',
+            // where what carries the roof is cut level on the plate none stand on that
+            plan.building.roof.seat.rule === 'none'
+              ? set('roof.blocking.rows', 1)
+              : set('roof.blocking.plate', 'plumb'),
+          ),
+        ]
       : []),
     ...(sloped && !roof.purlins && !parts.includes('knees')
       ? [offer('Purlins', 'roof.purlins', addPurlins)]

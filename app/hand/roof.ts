@@ -32,7 +32,7 @@ import {
   sectionsOf,
   upTo,
 } from './row'
-import { carrier, knees } from './trusses'
+import { carrier, kick, knees } from './trusses'
 
 const hasPart = ({ design }: At, part: RoofPart): boolean => roofHas(design.roof).parts.includes(part)
 
@@ -215,8 +215,11 @@ export const firrings = (at: At): Row[] => [
 export function tails(at: At): Row[] {
   const { roof } = at.design
   const sloped = hasPart(at, 'sloped-tails')
+  const { gambrel } = at.plan.building.roof
+  const onPlate = gambrel?.foot.rule === 'on-plate'
+  if (onPlate && !roof.gambrel.foot.kick) return kick(at)
   return [
-    ...length(at, 'roof.overhang.eave'),
+    ...(onPlate ? kick(at) : length(at, 'roof.overhang.eave')),
     ...(sloped
       ? [
           choice(
@@ -230,7 +233,7 @@ export function tails(at: At): Row[] {
             { name: 'Tails end' },
           ),
           ...(roof.tail === 'level' ? length(at, 'roof.tails.face') : []),
-          ...length(at, 'roof.tails.wild'),
+          ...(onPlate ? [] : length(at, 'roof.tails.wild')),
         ]
       : [say('Level tails: soffit boards nail straight to them.')]),
     boardOrNone(at, 'roof.fascia.sub'),
@@ -242,7 +245,7 @@ export function tails(at: At): Row[] {
             value: roof.soffit?.section ?? '',
             wrap: section => ({ section }),
           }),
-          boardOrNone(at, 'roof.tails.finish', { name: 'Boards let into the tails' }),
+          ...(onPlate ? [] : [boardOrNone(at, 'roof.tails.finish', { name: 'Boards let into the tails' })]),
         ]
       : []),
   ]

@@ -1,4 +1,5 @@
 import {
+  type Design,
   foundAnotherWay,
   gableTrusses,
   hasBottomChord,
@@ -39,6 +40,24 @@ export function carrier(at: At): Row[] {
       { value: at.plan.building.roof.carried },
     ),
   ]
+}
+
+/** False tails at a usual pitch. */
+export const kickOut = (design: Design): Design =>
+  withEdit(design, 'roof.gambrel.foot.kick', { rise: 6, run: 12 })
+
+/** False tails beside chords that are cut on the plate, or the offer of them. */
+export function kick(at: At): Row[] {
+  const path = 'roof.gambrel.foot.kick'
+  return at.design.roof.gambrel.foot.kick
+    ? [
+        ...lengths(at, path, 'roof.overhang.eave'),
+        act('Take the false tails away', 'pi pi-times', design => withEdit(design, path, null)),
+      ]
+    : [
+        say('Chords that are cut on the plate have no tails of their own.'),
+        act('Kick the eaves out on false tails', 'pi pi-angle-double-down', kickOut),
+      ]
 }
 
 const shares = [
@@ -121,7 +140,7 @@ export function knees(at: At): Row[] {
                 ),
               ]),
         ]
-      : []),
+      : kick(at)),
   ]
 }
 

@@ -5,6 +5,7 @@ import {
   kneesOf,
   coverOfPosts,
   eaveOver,
+  lowEaves,
   peakAcross,
   reachOf,
   ridgeOf,
@@ -79,7 +80,8 @@ export function sectionAreas(plan: Plan): Area[] {
   })
   const tail = (side: 'south' | 'north'): Area[] => {
     const out = reach[side]
-    const face = facesAcross(frame.roof).find(({ falls }) => falls === side)
+    const kick = lowEaves(frame.roof).find(each => each.side === side)?.kick
+    const face = kick?.eave.face ?? facesAcross(frame.roof).find(({ falls }) => falls === side)
     if (!face || out < 30) return []
     const [wall, end] = side === 'south' ? [0, -out] : [width, width + out]
     const deep = (2 * frame.lumber.rafter.depth) / Math.cos((face.angle * Math.PI) / 180)

@@ -1,4 +1,4 @@
-import type { GambrelLine } from '../design'
+import { type GambrelLine, kickOf } from '../design'
 import { ONE_READING } from '../measure'
 import type { Plan } from '../plan'
 import { type Dimension, dimension, type Handle, type Line, type PitchTag, ring } from './drawing'
@@ -168,6 +168,7 @@ export function gambrelTags(plan: Plan): PitchTag[] {
   const at = atOf(plan)
   if (!at) return []
   const { line, width, plate, typed } = at
+  const kick = kickOf(line)
   const { knee, peak, lower, upper, heightAbovePlate } = line
   const pitch = (angle: number) => ({ rise: 12 * Math.tan((angle * Math.PI) / 180), run: 12 })
   return [
@@ -185,5 +186,16 @@ export function gambrelTags(plan: Plan): PitchTag[] {
       pitch: pitch(upper),
       field: typed.upper ? 'roof.pitch' : null,
     },
+    ...(kick
+      ? [
+          {
+            at: { x: width + plan.building.roof.overhang.eave / 2, y: plate },
+            falls: 'right' as const,
+            angle: kick.angle,
+            pitch: pitch(kick.angle),
+            field: 'roof.gambrel.foot.kick' as const,
+          },
+        ]
+      : []),
   ]
 }

@@ -1,4 +1,4 @@
-import { eaveOver, eavesOf, lowEaves, slopeUnder } from '../lines'
+import { eaveOver, eavesOf, lowEaves, slopeUnder, tailedEave } from '../lines'
 import { ONE_READING } from '../measure'
 import { type SideName } from '../design'
 import { type Member, isOfRoofOpening, isOfWall } from '../frame'
@@ -109,7 +109,8 @@ function planDimensions({
   const rafters = eave?.rafters ?? []
   const [a, b] = [rafters[1], rafters[2]].map(each => each && (each.from + each.to) / 2)
   const apart = a !== undefined && b !== undefined && Math.abs(b - a - spacing) < 0.5
-  const tail = eave ? eave.tail.offset - eave.outside.offset : overhang.eave
+  const tailed = eave && tailedEave(eave)
+  const tail = tailed ? tailed.tail.offset - tailed.outside.offset : overhang.eave
   return [
     dimension('below', 2, 'length', at(0), at(length), length, 'footprint.length'),
     ...(apart ? [dimension('below', 1, 'rafter-spacing', at(a), at(b), spacing, 'roof.spacing')] : []),

@@ -1,3 +1,4 @@
+import { kickOf } from '../design'
 import { eaveOver, faceLevel, faceTo, peakAcross, stripOf } from '../lines'
 import { ONE_READING } from '../measure'
 import { heightField } from './height-field'
@@ -59,8 +60,8 @@ function eaves(plan: Plan): Dimension[] {
       field,
     )
   const strip = stripOf(plan.frame.roof)
-  // chords cut on the plate reach nowhere
-  if (roof.gambrel?.foot.rule === 'on-plate') return []
+  // chords cut on the plate reach nowhere without false tails
+  if (roof.gambrel?.foot.rule === 'on-plate' && !kickOf(roof.gambrel)) return []
   if (strip) return [at('south', 'roof.overhang.eave', 'eave'), overStrip(plan, strip.at)]
   if (roof.has.falls.length > 1) return [at('south', 'roof.overhang.eave', 'eave')]
   const low = roof.high === 'north' ? 'south' : 'north'

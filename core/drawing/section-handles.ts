@@ -1,4 +1,4 @@
-import { ridgeOf, roofLevel, stripOf } from '../lines'
+import { faceLevel, lowEaves, ridgeOf, roofLevel, stripOf } from '../lines'
 import { heightField } from './height-field'
 import { tiePlate } from '../frame'
 import type { Plan } from '../plan'
@@ -53,6 +53,12 @@ function stripHandles(plan: Plan): Handle[] {
   ]
 }
 
+/** Level of the south tails' upper edges, or of false ones beside them, out past the wall, mm. */
+function tailTop({ frame: { roof } }: Plan, y: number): number {
+  const kick = lowEaves(roof).find(({ side }) => side === 'south')?.kick
+  return kick ? faceLevel(kick.eave.face, y) : roofLevel(roof, y)
+}
+
 export function handles(plan: Plan): Handle[] {
   const { building, frame } = plan
   const { width } = building.footprint
@@ -65,13 +71,7 @@ export function handles(plan: Plan): Handle[] {
     return [
       ...gambrelHandles(plan),
       ...(reach.south > 0
-        ? [
-            ring(
-              'roof.overhang.eave',
-              { x: -reach.south, y: roofLevel(frame.roof, -reach.south) },
-              { x: -1, y: 0 },
-            ),
-          ]
+        ? [ring('roof.overhang.eave', { x: -reach.south, y: tailTop(plan, -reach.south) }, { x: -1, y: 0 })]
         : []),
       ...tieHandles(plan),
       ring('footprint.width', { x: width, y: 0 }, { x: 1, y: 0 }),

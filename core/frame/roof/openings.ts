@@ -384,9 +384,15 @@ export function roomOn(
   if (Number.isFinite(foot) || Number.isFinite(head)) {
     const over = Math.max(ridge.thickness, roof.beam ? post.depth : 0) / 2
     const seated = Math.max(plate.depth, seatLength(heightAbovePlate, face.angle, rafter.depth))
+    // a wall under the knee stands on either side of it
+    const wall = !truss && roof.ties.ceiling ? plate.depth / 2 : 0
     return {
-      from: (Number.isFinite(foot) ? foot : seated) + turn + headers + gaps.besideHeader,
-      to: (Number.isFinite(head) ? head : footprint.width / 2 - over) - headers - turn - gaps.besideHeader,
+      from: (Number.isFinite(foot) ? foot + wall : seated) + turn + headers + gaps.besideHeader,
+      to:
+        (Number.isFinite(head) ? head - wall : footprint.width / 2 - over) -
+        headers -
+        turn -
+        gaps.besideHeader,
     }
   }
   const span = side === 'east' || side === 'west' ? footprint.length : footprint.width

@@ -204,7 +204,9 @@ function roomDown({ face, under, up, long }: Field, { building, lumber, lines, t
   const high = highEaveOf(lines, face)
   // over a high wall on end posts what covers the wall, and blocks, reach up between them
   const block =
-    building.roof.blocking.plate === 'none' ? 0 : rafter.thickness / up.z + rafter.depth * Math.abs(up.y)
+    building.roof.blocking.plate === 'none'
+      ? lumber.plate.thickness
+      : rafter.thickness / up.z + rafter.depth * Math.abs(up.y)
   const head =
     headPlane(lines, face) ??
     (high?.onPosts ? { ...high.outside, offset: high.outside.offset - block } : null)
