@@ -163,6 +163,9 @@ export function gambrelHandles(plan: Plan): Handle[] {
   ]
 }
 
+/** How far under the plate the pitch of false tails is written, mm. */
+const UNDER_TAIL = 420
+
 /** Both pitches of the north side, each over its own slope. */
 export function gambrelTags(plan: Plan): PitchTag[] {
   const at = atOf(plan)
@@ -189,8 +192,8 @@ export function gambrelTags(plan: Plan): PitchTag[] {
     ...(kick
       ? [
           {
-            at: { x: width + plan.building.roof.overhang.eave / 2, y: plate },
-            falls: 'right' as const,
+            at: { x: -plan.building.roof.overhang.eave, y: plate - UNDER_TAIL },
+            falls: 'left' as const,
             angle: kick.angle,
             pitch: pitch(kick.angle),
             field: 'roof.gambrel.foot.kick' as const,

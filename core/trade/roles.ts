@@ -110,7 +110,7 @@ export const roles = {
   'flat-purlin': row('TF', 'flat purlin', 'rows', 'roof.truss.setting'),
   'knee-plate': row('KP', 'knee wall plate', 'ties', 'walls.stud'),
   'knee-stud': row('KN', 'knee wall stud', 'ties', 'walls.stud'),
-  'false-tail': row('FT', 'false tail', 'ends', 'roof.rafter'),
+  'false-tail': row('FT', 'false tail', 'ends', 'roof.rafter', 'nailed'),
   'fly-rafter': row('FR', 'fly rafter', 'ends', 'roof.rafter'),
   rung: row('LR', 'ladder rung', 'ends', 'roof.rafter'),
   lookout: row('LO', 'lookout', 'ends', 'roof.ends.lookout'),
