@@ -230,3 +230,80 @@ test('a loft is laid on attic trusses, a stair leaves one out, and a loft that c
   await choose(page, 'Trusses', 'King post')
   await expect(page.getByRole('alert')).toContainText('Webs or chords stand where the loft would lie.')
 })
+
+test('one slope stands on mono trusses: end posts over the high wall, its sheets, its jig, and what is told', async ({
+  page,
+}) => {
+  test.setTimeout(120_000)
+  await newBuilding(page, 'Single slope, high on the north')
+  await take(page, 'Roof')
+  await choose(page, 'Carried by', 'Trusses')
+  await expect(page.locator('path.wood[data-member="roof/truss/4/end-post"]').first()).toBeAttached()
+  await page.getByRole('button', { name: /cautions?$/ }).click()
+  await expect(page.getByRole('dialog')).toContainText('end posts upright along the north wall')
+  await page.keyboard.press('Escape')
+
+  // sheets go on up the posts, and hold them
+  await page.getByRole('link', { name: /^walls/i }).click()
+  await take(page, 'Walls')
+  await add(page, 'Sheets on the walls')
+  await page.getByRole('button', { name: 'North', exact: true }).click()
+  await expect(page.locator('path[data-member="walls/north/gable/sheet/1/1"]').first()).toBeAttached()
+  await page.getByRole('button', { name: /cautions?$/ }).click()
+  await expect(page.getByRole('dialog')).not.toContainText('end posts')
+  await page.keyboard.press('Escape')
+
+  // a wall that is no longer as high as the other says so, with the height that is
+  await take(page, 'Walls', 'North wall')
+  await choose(page, 'Height', 'Its own')
+  await type(page, 'Height of the north wall', '7\' 6"')
+  const told = page.getByRole('alert').filter({ hasText: 'stand on two walls of one height' })
+  await expect(told).toContainText('6\' 11"')
+  await type(page, 'Height of the north wall', '6\' 11"')
+  await expect(told).toHaveCount(0)
+
+  await page.getByRole('link', { name: /^roof/i }).click()
+  await take(page, 'Roof', 'Trusses')
+  await choose(page, 'Trusses', 'With a bottom chord')
+  await expect(page.locator('path.wood[data-member="roof/truss/4/web/1"]')).toHaveCount(0)
+  await choose(page, 'Trusses', 'Mono: webs to an end post')
+  await over(page, 'Jig').click()
+  await expect(page.getByText('What proves it')).toBeVisible()
+  await clean(page)
+})
+
+test('a gambrel cut on the plate kicks its eaves out on false tails, as steep as it is told', async ({
+  page,
+}) => {
+  await newBuilding(page, 'Gambrel')
+  await take(page, 'Roof', 'Knees')
+  await choose(page, 'Foot', 'Cut level on the plate')
+  await take(page, 'Roof', 'Tails')
+  await expect(hand(page)).toContainText('no tails of their own')
+  await expect(hand(page).getByLabel('Fascia', { exact: true })).toHaveCount(0)
+  await add(page, 'False tails')
+  const tail = page.locator('path.wood[data-member="roof/south/false-tail/4"]')
+  await expect(tail.first()).toBeAttached()
+  await type(page, 'Pitch of the kick', '20')
+  const told = page.getByRole('alert').filter({ hasText: 'False tails this steep' })
+  await expect(told).toBeVisible()
+  await expect(tail).toHaveCount(0)
+  const angle = /Make their pitch ([\d.]+°) at most/.exec((await told.textContent()) ?? '')?.[1] ?? ''
+  await type(page, 'Pitch of the kick', angle)
+  await expect(told).toHaveCount(0)
+  await expect(tail.first()).toBeAttached()
+
+  // the overhang is dragged by the tail
+  const ring = page.getByRole('slider', { name: 'Overhang at the eaves, drag' })
+  const value = (): Promise<string> =>
+    hand(page).getByLabel('Overhang at the eaves', { exact: true }).first().inputValue()
+  const before = await value()
+  await ring.focus()
+  await page.keyboard.press('ArrowLeft')
+  await expect.poll(value).not.toBe(before)
+  await add(page, 'Fascia')
+  await expect(page.locator('path[data-member="roof/south/fascia"]').first()).toBeAttached()
+  await hand(page).getByRole('button', { name: 'Take the false tails away' }).click()
+  await expect(tail).toHaveCount(0)
+  await clean(page)
+})

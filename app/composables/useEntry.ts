@@ -37,15 +37,20 @@ export function useEntry(path: () => FieldPath, value: () => number | Pitch, pla
     else bench.dropPreview()
   })
 
+  /** What is shown is typed over; a field that was entered and kept the focus begins anew. */
+  function takeUp(): void {
+    if (entry.value !== null) return
+    before.value = showEntry(value(), units.value, path())
+    entry.value = before.value
+  }
+
   function begin(event: Event): void {
-    if (entry.value === null) {
-      before.value = showEntry(value(), units.value, path())
-      entry.value = before.value
-    }
+    takeUp()
     ;(event.target as HTMLInputElement).select()
   }
 
   function typed(event: Event): void {
+    takeUp()
     entry.value = (event.target as HTMLInputElement).value
     message.value = ''
     const read = readEntry(path(), entry.value, units.value)

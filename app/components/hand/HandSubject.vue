@@ -45,7 +45,7 @@ const cautions = computed(() => {
     <p v-for="each in faults.left" :key="each" class="wrong">{{ each }}</p>
     <HandRow
       v-for="(row, i) in rows"
-      :key="`${subject.key} ${pathOf(row) ?? `${row.kind} ${i}`}`"
+      :key="`${subject.key} ${row.kind} ${pathOf(row) ?? i}`"
       :row="row"
       :faults="faults.said.get(row) ?? []"
     />
