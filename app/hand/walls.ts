@@ -1,3 +1,4 @@
+import { eaveOver } from '../../core/lines'
 import {
   openingKinds,
   type OpeningKind,
@@ -152,17 +153,21 @@ export function wall(at: At): Row[] {
 function cover(at: At): Row {
   const side = at.subject.side ?? 'south'
   const { build, cover } = at.design.walls.sides[side]
+  // over a side of posts what carries trusses there may have sheets
+  const over = eaveOver(at.plan.frame.roof, side)?.onPosts === true
   return choice(
     at,
     `walls.sides.${side}.cover`,
     [
       ...(build === 'studs'
         ? [{ value: 'sheets', label: at.design.walls.sheathing ? 'Sheets' : 'As all' }]
-        : []),
+        : over
+          ? [{ value: 'sheets', label: 'Sheets on the end posts' }]
+          : []),
       { value: 'slats', label: 'Slats' },
       { value: 'open', label: 'Open' },
     ],
-    { name: 'On it', value: build === 'posts' && cover === 'sheets' ? 'open' : cover },
+    { name: 'On it', value: build === 'posts' && cover === 'sheets' && !over ? 'open' : cover },
   )
 }
 

@@ -46,8 +46,7 @@ export function trussCautions({ building, frame }: Plan): Caution[] {
 function postCautions({ walls }: Plan['building'], frame: Plan['frame']): Caution[] {
   const high = wallEaves(frame.roof).find(({ onPosts }) => onPosts)?.side
   if (!high) return []
-  const { build, cover } = walls.sides[high]
-  if (walls.sheathing && build === 'studs' && cover === 'sheets') return []
+  if (walls.sheathing && walls.sides[high].cover === 'sheets') return []
   const members = frame.members.filter(({ where }) => isEndPost(where)).map(({ id }) => id)
   return members.length ? [{ code: 'posts-unbraced', members, numbers: {}, names: { wall: high } }] : []
 }

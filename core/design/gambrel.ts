@@ -19,13 +19,13 @@ export const gambrelFeet = ['on-plate', 'over-plate'] as const
 export type GambrelFoot = (typeof gambrelFeet)[number]
 
 /**
- * A gambrel's roof line. `foot.kick`: the pitch of false tails beside lower chords cut on the plate, that carry
- * the eaves out by their overhang; null without. `foot.drop`: how far under the plate's top the line's low corner lies that is the
- * eaves' overhang outside the wall; null for a notch as deep as the wall and half the chord let it be. The
- * knee: `in` level from the wall's outside, `up` over the plate, `share` its level place as a part of the
- * span, used by two pitches. `lower` the lower slopes' pitch; the upper ones' is the roof's. `headroom`:
- * clear `height` over the loft, or the plate, over a `width` about the middle. What a way does not use is
- * kept, and null where it was never asked; mm.
+ * A gambrel's roof line. `foot.kick`: the pitch of false tails beside lower chords cut on the plate, that
+ * carry the eaves out by their overhang; null without. `foot.drop`: how far under the plate's top the line's
+ * low corner lies that is the eaves' overhang outside the wall; null for a notch as deep as the wall and half
+ * the chord let it be. The knee: `in` level from the wall's outside, `up` over the plate, `share` its level
+ * place as a part of the span, used by two pitches. `lower` the lower slopes' pitch; the upper ones' is the
+ * roof's. `headroom`: clear `height` over the loft, or the plate, over a `width` about the middle. What a way
+ * does not use is kept, and null where it was never asked; mm.
  */
 export interface Gambrel {
   readonly by: GambrelWay

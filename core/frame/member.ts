@@ -65,6 +65,13 @@ export function cutOrders(
   return { members, refused }
 }
 
+/** Cuts orders that are only tried: what can be cut of them. */
+export const cutOnce = (orders: readonly Order[], { cut }: Memory): Member[] =>
+  orders.flatMap(order => {
+    const made = memberOf(order, cut)
+    return 'fault' in made ? [] : [made]
+  })
+
 function memberOf(
   { where, role, section, placement, blankLength, cuts, sawn, bought }: Order,
   cut: Cutter,

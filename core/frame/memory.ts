@@ -23,17 +23,19 @@ export interface Memory {
 /** A new memory, of this frame and the one before. */
 export function newMemory(): Memory {
   const boards = turning<string, CutResult>()
-  const ofs = new Map<string, WeakMap<object, unknown>>()
+  const ofs = new Map<string, Turning<object, unknown>>()
   const shares = new Map<string, unknown>()
   const lasts = new Map<string, { readonly from: readonly unknown[]; readonly result: unknown }>()
   return {
-    turn: () => boards.turn(),
+    turn: () => {
+      boards.turn()
+      for (const each of ofs.values()) each.turn()
+    },
     cut: (blank, cuts) => boards.get(cutKey(blank, cuts), () => cutBoard(blank, cuts)),
     of: <T>(name: string, from: object, make: () => T): T => {
-      const known = ofs.get(name) ?? new WeakMap<object, unknown>()
+      const known = ofs.get(name) ?? turning<object, unknown>()
       ofs.set(name, known)
-      if (!known.has(from)) known.set(from, make())
-      return known.get(from) as T
+      return known.get(from, make) as T
     },
     last: <T>(name: string, from: readonly unknown[], make: () => T): T => {
       const known = lasts.get(name)

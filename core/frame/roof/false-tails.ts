@@ -23,9 +23,10 @@ export function withFalseTails(
   { footprint: { length } }: Building,
   { rafter }: RoofLumber,
   lines: RoofLines,
-  taken: readonly Obstacle[],
+  inWay: () => readonly Obstacle[],
 ): RoofLines {
   if (lowEaves(lines).every(({ kick }) => !kick)) return lines
+  const taken = inWay()
   const placed = (eave: Eave): Eave => {
     if (!eave.kick) return eave
     const z = insideOf(eave)

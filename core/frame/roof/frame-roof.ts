@@ -55,9 +55,15 @@ export function frameRoof(
 ): RoofFrame {
   const asked = shape.lay(whole, all)
   const refusals = asked.framed ? refusalsOf(whole, all, asked.lines) : []
-  const kept = dropRefusedParts({ building: whole, lumber: all }, refusals)
-  const { lumber } = kept
-  const laid = refusals.length ? shape.lay(kept.building, lumber) : asked
+  const first = dropRefusedParts({ building: whole, lumber: all }, refusals)
+  const { lumber } = first
+  const laid = refusals.length ? shape.lay(first.building, lumber) : asked
+  // without a stair that is refused a truss stands where an opening was free
+  const cut =
+    refusals.length && laid.framed && whole.roof.truss
+      ? roofOpeningProblems(first.building, lumber, laid.lines)
+      : []
+  const kept = cut.length ? dropRefusedParts(first, cut) : first
   const fitted =
     kept.building.roof.truss && laid.framed
       ? fitGussets(kept.building, lumber, laid.lines, kept.building.roof.truss)
@@ -69,10 +75,11 @@ export function frameRoof(
     ...carried.problems,
     ...tailProblems(building, lumber, laid.lines, under),
     ...refusals,
+    ...cut,
     ...(fitted?.problems ?? []),
   ]
   const drop = endDrop(building, lumber)
-  const lines = withFalseTails(building, lumber, laid.lines, [
+  const lines = withFalseTails(building, lumber, laid.lines, () => [
     ...carried.taken,
     ...(laid.framed ? gussetsTaken(building, lumber, laid.lines) : []),
   ])

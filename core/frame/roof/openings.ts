@@ -2,13 +2,14 @@ import { ofRoofOpening } from '../place'
 import { axisOf } from './block'
 import type { Obstacle } from './obstacle'
 import { gaps, overlap, type Stretch } from '../../trade'
-import { type Building, type RoofOpening } from '../../design'
+import { type Building, hasBottomChord, type RoofOpening } from '../../design'
 import { add, downOf, meets, type Plane, planeAt, scale, vec, type Vec3 } from '../../geometry'
 import type { Section } from '../../lumber'
 import { HAIR, radians } from '../../measure'
 import type { BuildingCut, Order } from '../member'
 import {
   leavesOut,
+  trussesAbout,
   headPlane,
   lowEaveOf,
   lowEaves,
@@ -42,7 +43,7 @@ function edgesOf(
       outside: { normal, offset },
     },
   }: Slope,
-  { asked }: Parting,
+  { asked }: Pick<Parting, 'asked'>,
 ): Edges {
   const { carrier } = face
   const down = carrier.kind === 'rafters' ? downOf(face.top) : normal
@@ -208,7 +209,8 @@ export function roofOpeningProblems(
   )
   const refused = new Set<number>()
   return building.roof.openings.flatMap((asked, i): RoofOpeningProblem[] => {
-    const problem = problemOf(asked, i)
+    // what was refused before is shut
+    const problem = asked.width === 0 ? null : problemOf(asked, i)
     if (problem) refused.add(i + 1)
     return problem ? [problem] : []
   })
@@ -278,7 +280,8 @@ function noRoomFor(
 ): RoofOpeningProblem | null {
   const { whole, carrier } = slope.face
   const cos = carrier.top.normal.z
-  const up = roomOn(building, lumber, lines, slope, asked.plies)
+  const clear = roomOn(building, lumber, lines, slope, asked.plies)
+  const up = { ...clear, from: Math.max(clear.from, overStair(building, lumber, slope, asked)) }
   const bounds = { least: up.from, most: up.to - asked.length * cos }
   const sides = 2 * lumber.rafter.thickness * (1 + asked.plies)
   const room = whole.to - whole.from - sides
@@ -305,6 +308,21 @@ function noRoomFor(
     : null
 }
 
+/**
+ * How far up a slope an opening's headers lie over the tail joists of a stair that a truss is left out for in
+ * its bay, level in from the wall's outside; mm. No limit where there is no such stair.
+ */
+function overStair(building: Building, lumber: RoofLumber, slope: Slope, asked: RoofOpening): number {
+  const { truss } = building.roof
+  if (!truss || !hasBottomChord(truss.kind)) return -Infinity
+  const { left } = trussesAbout(building, lumber.rafter)
+  if (!left.some(({ gap }) => gap.from < asked.at && gap.to > asked.at)) return -Infinity
+  const { low, down, up } = edgesOf(slope, { asked })
+  const foot = low.z + asked.plies * lumber.rafter.thickness * down.z - lumber.rafter.depth * up.z
+  const over = slope.eave.height + lumber.bottom.depth + gaps.besideHeader - foot
+  return asked.up + (over * up.z) / Math.hypot(up.x, up.y)
+}
+
 /** The openings of a slope. */
 const partingsOn = (building: Building, lines: RoofLines, { face }: Slope, rafter: Section): Parting[] =>
   partingsIn(building, face.falls, rafter, reachOf(lines, face))
@@ -326,8 +344,8 @@ function betweenLookouts({ roof }: Building, { places }: RoofFace): Stretch | nu
 }
 
 /**
- * Why an opening would cut a truss, or lookouts in the bays at the ends: wider than any bay, or not within one;
- * the nearest place where it is not.
+ * Why an opening would cut a truss, or lookouts in the bays at the ends: wider than any bay, or not within
+ * one; the nearest place where it is not.
  */
 function bayFor(
   { places }: RoofFace,

@@ -1,6 +1,7 @@
 import type { Building, BuildingSetting, BuildingTruss } from '../../design'
 import type { RoofLines, RoofLumber } from '../../lines'
 import type { Role, Stretch } from '../../trade'
+import type { Made } from '../truss/trusses'
 import type { Ground } from '../ground'
 import type { Member, Order } from '../member'
 
@@ -15,6 +16,8 @@ export interface SetAsk {
   readonly trusses: readonly Stretch[]
   /** How far the end trusses lie under the others, mm. */
   readonly drop: number
+  /** What a truss has besides its chords: of all its webs, or as over a framed gable. */
+  readonly made: (webbed: boolean) => Made
   readonly longest: number
   /** All that stands once the building does. */
   readonly standing: readonly Member[]
@@ -29,6 +32,11 @@ export interface SetAsk {
 export interface Wanted {
   readonly role: Role
   readonly find: () => readonly Order[] | null
+}
+
+/** What is made of each of some places, one at a time as it is tried. */
+export function* tried<T, O>(places: Iterable<T>, make: (place: T) => O): Generator<O> {
+  for (const place of places) yield make(place)
 }
 
 /** What a row wants of one kind, in the order that places are found in. */

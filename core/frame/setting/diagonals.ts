@@ -18,7 +18,7 @@ import { lowEaves, type RoofLines, type RoofLumber } from '../../lines'
 import type { Member, Order } from '../member'
 import { SPARE } from '../square-board'
 import { behind, outlineOf } from '../truss/flat'
-import { bottomOf, madeOf } from '../truss/trusses'
+import { bottomOf } from '../truss/trusses'
 import { type Field, fieldsOf } from '../roof/field'
 import { inFaces, nearby } from './rows'
 import type { SetAsk, Wanted } from './ask'
@@ -43,9 +43,11 @@ export function* diagonals(ask: SetAsk): Generator<Wanted> {
   const long = (trusses[trusses.length - 1]?.to ?? 0) - (trusses[0]?.from ?? 0)
   const bays = inFaces(ask).length - 1
   const sets = Math.max(bays > 1 ? 2 : 1, Math.ceil(long / setting.bays) + 1)
-  for (const field of fieldsOf(lines, lumber.rafter.depth))
+  for (const field of fieldsOf(lines, lumber.rafter.depth)) {
+    const layers = layersOn(ask, field)
     for (let k = 0; k < Math.min(sets, bays); k++)
-      yield { role: 'row-diagonal', find: () => oneOf(ask, field, k, sets) }
+      yield { role: 'row-diagonal', find: () => oneOf(ask, field, layers, k, sets) }
+  }
 }
 
 /** Spacers are off before diagonals go on. */
@@ -69,21 +71,30 @@ interface Layer {
   readonly taken: { readonly end: readonly Stretch[]; readonly between: readonly Stretch[] }
 }
 
+const layersOn = (ask: SetAsk, field: Field): readonly Layer[] => [
+  {
+    role: 'row-diagonal',
+    taken: { end: takenUnder(ask, field, true), between: takenUnder(ask, field, false) },
+  },
+  { role: 'top-diagonal', taken: { end: [], between: [] } },
+]
+
 /**
  * The longest diagonal of one braced place that strikes nothing: beside an end truss that a gable's boards
  * hold, and from that itself only where it fits nowhere else; on the chords where gussets and webs leave no
  * room under them.
  */
-function oneOf(ask: SetAsk, field: Field, k: number, sets: number): readonly Order[] | null {
+function oneOf(
+  ask: SetAsk,
+  field: Field,
+  layers: readonly Layer[],
+  k: number,
+  sets: number,
+): readonly Order[] | null {
   const whole = inFaces(ask)
   const inner = whole.slice(1, -1)
   const rows = ask.building.walls.gables === 'open' || inner.length < 2 ? [whole] : [inner, whole]
   const most = Math.max(1, Math.min(MOST, Math.floor((whole.length - 1) / sets)))
-  const under = { end: takenUnder(ask, field, true), between: takenUnder(ask, field, false) }
-  const layers: readonly Layer[] = [
-    { role: 'row-diagonal', taken: under },
-    { role: 'top-diagonal', taken: { end: [], between: [] } },
-  ]
   const at = sets > 1 ? k / (sets - 1) : 0
   for (const [row, layer] of layers.flatMap(each => rows.map(row => [row, each] as const))) {
     const place = { field, row, number: k + 1, at, risesEast: k < sets / 2, layer }
@@ -127,14 +138,14 @@ function triesOver(ask: SetAsk, place: Braced, over: number, slope: number): Ord
 
 /** What gussets and webs of a truss take under its chords, down a face, mm. */
 function takenUnder(
-  { building, lumber, lines, truss }: SetAsk,
+  { building, lumber, lines, truss, made }: SetAsk,
   { face, on, under, up, long }: Field,
   atEnd: boolean,
 ): Stretch[] {
   const { underside } = face.carrier
   const below: Plane = { ...flip(underside), offset: lumber.setting.thickness - underside.offset }
   const webbed = !atEnd || building.walls.gables === 'open'
-  const { webs, vault, gussets } = madeOf(building, lumber, lines, truss, webbed)
+  const { webs, vault, gussets } = made(webbed)
   const top = dot(on(0), up)
   // joists, a bottom chord or the plate lie at a face's foot
   const floor = floorOf(building, lumber, lines, truss)

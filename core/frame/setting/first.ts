@@ -6,7 +6,7 @@ import type { Member, Order } from '../member'
 import { coverOn } from '../roof/cover'
 import { SPARE, squareBoard } from '../square-board'
 import { nearby } from './rows'
-import type { SetAsk, Wanted } from './ask'
+import { type SetAsk, tried, type Wanted } from './ask'
 
 /** How far under the roof line a strongback ends, mm. */
 const UNDER = 30
@@ -30,7 +30,7 @@ export function holdFirst(ask: SetAsk): Wanted[] {
     role: upright ? 'strongback' : 'truss-brace',
     find: () =>
       ask.firstFree(
-        nearby(width / 5).map(off => make(ask, width * share + off, i + 1)),
+        tried(nearby(width / 5), off => make(ask, width * share + off, i + 1)),
         before,
       ),
   }))

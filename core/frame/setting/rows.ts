@@ -6,9 +6,9 @@ import { lyingFlat } from '../square-board'
 import { faceLevel, facesAcross } from '../../lines'
 import type { Order } from '../member'
 import { outlineOf, wayOf } from '../truss/flat'
-import { bottomOf, madeOf } from '../truss/trusses'
+import { bottomOf } from '../truss/trusses'
 import { type Field, fieldsOf } from '../roof/field'
-import type { SetAsk, Wanted } from './ask'
+import { type SetAsk, tried, type Wanted } from './ask'
 
 /** From a face's head down to the first board on it, mm: near the joint, and clear of the other slope's. */
 export const HEAD = 150
@@ -158,12 +158,15 @@ export function bottomRows(ask: SetAsk): Wanted[] {
   const ends = [trusses, trusses.slice(1, -1)].flatMap(each => reachOf(each) ?? [])
   return Array.from({ length: n }, (_, i) => i + 1).map(number => {
     const wanted = (width * number) / (n + 1)
-    const tries = ends.flatMap(reach =>
-      nearby(width / (n + 1) / 2 - lumber.setting.depth)
-        .filter(off => underChords(ask, wanted + off, bottom.low + bottom.depth))
-        .map(off => rowOnBottom(ask, wanted + off, bottom.low + bottom.depth, reach, number)),
+    const floor = bottom.low + bottom.depth
+    const places = ends.flatMap(reach =>
+      nearby(width / (n + 1) / 2 - lumber.setting.depth).map(off => ({ reach, at: wanted + off })),
     )
-    return { role: 'bottom-row', find: () => ask.firstFree(tries) }
+    const free = places.filter(({ at }) => underChords(ask, at, floor))
+    return {
+      role: 'bottom-row',
+      find: () => ask.firstFree(tried(free, ({ reach, at }) => rowOnBottom(ask, at, floor, reach, number))),
+    }
   })
 }
 
@@ -176,13 +179,13 @@ function underChords({ lines, lumber: { setting } }: SetAsk, at: number, floor: 
 
 /** Rows on the upper edges of bottom chords that rise to the middle: one at least on each. */
 function risingRows(ask: SetAsk): Wanted[] {
-  const { building, lines, lumber, truss, setting, trusses } = ask
+  const { building, lumber, setting, trusses } = ask
   const { setting: section } = lumber
   const { longest } = ask
   const chorded = building.walls.gables === 'open' ? trusses : trusses.slice(1, -1)
   const reach = reachOf(chorded)
   if (!reach) return []
-  return madeOf(building, lumber, lines, truss, true).vault.flatMap(chord => {
+  return ask.made(true).vault.flatMap(chord => {
     const along = wayOf(chord)
     const long = Math.hypot(chord.to.y - chord.from.y, chord.to.z - chord.from.z)
     const n = Math.max(1, Math.ceil(long / setting.rows.bottom) - 1)
@@ -190,7 +193,7 @@ function risingRows(ask: SetAsk): Wanted[] {
     const pieces = rowOf(reach, joints(ask), longest, longest)
     return Array.from({ length: n }, (_, i) => i + 1).map((number): Wanted => {
       const wanted = (long * number) / (n + 1)
-      const tries = nearby(long / (n + 1) / 2 - section.depth).map(off => {
+      const make = (off: number): Order[] => {
         const on = add(chord.from, scale(along, wanted + off - section.depth / 2))
         return pieces.map((s, k) =>
           leaningBoard({
@@ -205,8 +208,11 @@ function risingRows(ask: SetAsk): Wanted[] {
             cuts: [],
           }),
         )
-      })
-      return { role: 'bottom-row', find: () => ask.firstFree(tries) }
+      }
+      return {
+        role: 'bottom-row',
+        find: () => ask.firstFree(tried(nearby(long / (n + 1) / 2 - section.depth), make)),
+      }
     })
   })
 }
@@ -230,8 +236,8 @@ function rowOnBottom(ask: SetAsk, at: number, low: number, reach: Stretch, numbe
 
 /** Rows on the edges of webs longer than is asked, about their middles. */
 export function webRows(ask: SetAsk): Wanted[] {
-  const { building, lines, lumber, truss, setting, trusses } = ask
-  const { webs } = madeOf(building, lumber, lines, truss, true)
+  const { building, lumber, setting, trusses } = ask
+  const { webs } = ask.made(true)
   const webbed = building.walls.gables === 'open' ? trusses : trusses.slice(1, -1)
   const reach = reachOf(webbed)
   if (!reach) return []
@@ -244,26 +250,25 @@ export function webRows(ask: SetAsk): Wanted[] {
     const middle = (Math.max(...reaches) + Math.min(...reaches)) / 2
     const across = unit(vec(0, -along.z, along.y))
     const pieces = rowOf(reach, joints(ask), longest, longest)
-    const tries = [1, -1].flatMap(side =>
-      nearby(long / 4).map(off => {
-        const out = scale(across, side)
-        const centre = add(web.from, scale(along, middle + off - dot(web.from, along)))
-        const edge = add(centre, scale(out, web.half + lumber.setting.thickness))
-        return pieces.map((s, k) =>
-          leaningBoard({
-            where: inSetting(null, 'web-row', web.name, ...web.run, ...(pieces.length > 1 ? [k + 1] : [])),
-            role: 'web-row',
-            section: lumber.setting,
-            along: 'x',
-            s,
-            foot: add(edge, scale(along, -lumber.setting.depth / 2)),
-            up: along,
-            out,
-            cuts: [],
-          }),
-        )
-      }),
-    )
-    return [{ role: 'web-row', find: () => ask.firstFree(tries) }]
+    const places = [1, -1].flatMap(side => nearby(long / 4).map(off => ({ side, off })))
+    const make = ({ side, off }: (typeof places)[number]): Order[] => {
+      const out = scale(across, side)
+      const centre = add(web.from, scale(along, middle + off - dot(web.from, along)))
+      const edge = add(centre, scale(out, web.half + lumber.setting.thickness))
+      return pieces.map((s, k) =>
+        leaningBoard({
+          where: inSetting(null, 'web-row', web.name, ...web.run, ...(pieces.length > 1 ? [k + 1] : [])),
+          role: 'web-row',
+          section: lumber.setting,
+          along: 'x',
+          s,
+          foot: add(edge, scale(along, -lumber.setting.depth / 2)),
+          up: along,
+          out,
+          cuts: [],
+        }),
+      )
+    }
+    return [{ role: 'web-row', find: () => ask.firstFree(tried(places, make)) }]
   })
 }

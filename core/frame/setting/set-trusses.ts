@@ -1,7 +1,8 @@
-import { isTemporary, type Role } from '../../trade'
-import { cutOrders, type Member, type Order } from '../member'
+import { isTemporary, overlap, type Role } from '../../trade'
+import { boxOf, cutOnce, cutOrders, type Member, type Order } from '../member'
 import type { Memory } from '../memory'
 import { strikes } from '../strike'
+import { type Made, madeOf } from '../truss/trusses'
 import type { SetAsk, Wanting } from './ask'
 import { diagonals } from './diagonals'
 import { holdFirst } from './first'
@@ -37,7 +38,7 @@ const wantings: readonly Wanting[] = [
  * that stands; what strikes something wherever it is put is left out.
  */
 export function setTrusses(
-  ask: Omit<SetAsk, 'standing' | 'firstFree' | 'truss' | 'setting'>,
+  ask: Omit<SetAsk, 'standing' | 'firstFree' | 'truss' | 'setting' | 'made'>,
   standing: readonly Member[],
   memory: Memory,
 ): SetRow {
@@ -46,18 +47,35 @@ export function setTrusses(
   if (!truss || !setting || ask.trusses.length < 2) return none
   const stays: Member[] = []
   const temporary: Member[] = []
+  const inWay = standing.map(member => ({ member, box: boxOf(member) }))
   const made = (orders: readonly Order[]): readonly Member[] => cutOrders(orders, memory).members
+  const known = new Map<boolean, Made>()
   const all: SetAsk = {
     ...ask,
+    made: webbed => {
+      const of = known.get(webbed) ?? madeOf(ask.building, ask.lumber, ask.lines, truss, webbed)
+      known.set(webbed, of)
+      return of
+    },
     truss,
     setting,
     standing,
     firstFree: (tries, among = () => true) => {
+      const free = (member: Member): boolean => {
+        const { x, y, z } = boxOf(member)
+        return inWay.every(
+          ({ member: other, box }) =>
+            !overlap(box.x, x) ||
+            !overlap(box.z, z) ||
+            !overlap(box.y, y) ||
+            !among(other) ||
+            !strikes(member, other),
+        )
+      }
       for (const each of tries) {
-        const members = made(each)
-        if (members.length < each.length) continue
-        const inWay = [...standing, ...stays, ...temporary].filter(among)
-        if (members.every(member => inWay.every(other => !strikes(member, other)))) return each
+        // what is tried and let go is not kept
+        const members = cutOnce(each, memory)
+        if (members.length === each.length && members.every(free)) return each
       }
       return null
     },
@@ -67,7 +85,10 @@ export function setTrusses(
     for (const { role, find } of wanting(all)) {
       const found = find()
       // what finds no room under the chords may lie on them for a time
-      for (const each of made(found ?? [])) (isTemporary(each.role) ? temporary : stays).push(each)
+      for (const each of made(found ?? [])) {
+        ;(isTemporary(each.role) ? temporary : stays).push(each)
+        inWay.push({ member: each, box: boxOf(each) })
+      }
       if (!found) leftOut[role] = (leftOut[role] ?? 0) + 1
     }
   return { stays, temporary, leftOut }

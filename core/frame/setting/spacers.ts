@@ -6,7 +6,7 @@ import type { Order } from '../member'
 import { leaningBoard } from '../roof/leaning-board'
 import { type Field, fieldOf } from '../roof/field'
 import { BESIDE, HEAD, nearby } from './rows'
-import type { SetAsk, Wanted } from './ask'
+import { type SetAsk, tried, type Wanted } from './ask'
 
 /** The bay before a truss, by the truss's number from 1. */
 interface Bay {
@@ -45,10 +45,9 @@ function laidOver(ask: SetAsk, field: Field, { number, before, after }: Bay): re
   const { depth } = ask.lumber.setting
   const lane = HEAD + (depth + BESIDE) * (1 + (number % 2))
   return ask.firstFree(
-    nearby(lane).flatMap(off =>
-      lane + off < field.long - depth
-        ? [[flat(ask, field, lane + off, { from: before.from, to: after.to }, 'spacer', number, 0)]]
-        : [],
+    tried(
+      nearby(lane).filter(off => lane + off < field.long - depth),
+      off => [flat(ask, field, lane + off, { from: before.from, to: after.to }, 'spacer', number, 0)],
     ),
   )
 }
@@ -67,10 +66,13 @@ function standing(
   const first = HEAD + depth + BESIDE
   const steps = Math.max(0, Math.floor((field.long - first - depth) / (depth / 2)))
   return ask.firstFree(
-    Array.from({ length: steps + 1 }, (_, i) => first + (i * depth) / 2).map(u => [
-      flat(ask, field, u, s, stepped ? 'end-spacer' : 'spacer', number, -thickness - (stepped ? drop : 0)),
-      ...(setting.scrap && !stepped ? [flat(ask, field, u, over, 'scrap', number, 0)] : []),
-    ]),
+    tried(
+      Array.from({ length: steps + 1 }, (_, i) => first + (i * depth) / 2),
+      u => [
+        flat(ask, field, u, s, stepped ? 'end-spacer' : 'spacer', number, -thickness - (stepped ? drop : 0)),
+        ...(setting.scrap && !stepped ? [flat(ask, field, u, over, 'scrap', number, 0)] : []),
+      ],
+    ),
   )
 }
 

@@ -4,7 +4,7 @@ import { STRAIGHT_BRACES } from '../../design'
 import { FOOT } from '../../measure'
 import { boxOf, type Member, type Order } from '../member'
 import { SPARE } from '../square-board'
-import type { SetAsk, Wanted } from './ask'
+import { type SetAsk, tried, type Wanted } from './ask'
 
 /** From the end of a wall to its first brace, at most, mm. */
 const FROM_END = 4 * FOOT
@@ -45,12 +45,12 @@ function braceNear(
     .filter(({ where, role }) => isOfWall(where, side) && (role === 'stud' || role === 'wall-post'))
     .map(member => ({ member, x: boxOf(member).x }))
     .sort((a, b) => Math.abs(a.x.from - at) - Math.abs(b.x.from - at))
-  const tries = uprights.flatMap(({ member, x }) =>
-    LOWER.flatMap(lower =>
-      [x.to, x.from - lumber.setting.thickness].map(from => [brace(ask, side, member, from, number, lower)]),
-    ),
+  const places = uprights.flatMap(({ member, x }) =>
+    LOWER.flatMap(lower => [x.to, x.from - lumber.setting.thickness].map(from => ({ member, from, lower }))),
   )
-  return ask.firstFree(tries)
+  return ask.firstFree(
+    tried(places, ({ member, from, lower }) => [brace(ask, side, member, from, number, lower)]),
+  )
 }
 
 function brace(

@@ -141,7 +141,7 @@ function fitLegs(
   const low = endTrussLines(building, lumber, lines)
   const fits = (leg: number, more: Partial<BuildingTruss> = {}): boolean => {
     const of = { ...truss, ...more, gusset: { ...truss.gusset, leg } }
-    return [lines, low].every(each => {
+    return [...new Set([lines, low])].every(each => {
       const { gussets } = madeOf(building, lumber, each, of, true)
       return apart(gussets) && overPlates(each, gussets)
     })
@@ -198,7 +198,8 @@ function flatEnough(ceiling: Pitch, fits: (ceiling: Pitch) => boolean): number |
 /** The longest that fits, by halving, from one that does to one that does not. */
 function longest(fits: (leg: number) => boolean, from: number, to: number): number {
   let [yes, no] = [from, to]
-  for (let i = 0; i < 24; i++) {
+  // to a hundredth of a millimetre: no gusset is over a metre long
+  for (let i = 0; i < 17; i++) {
     const middle = (yes + no) / 2
     if (fits(middle)) yes = middle
     else no = middle

@@ -53,8 +53,23 @@ export function planesAbout(hull: Outline): Plane[] {
 /** mm² that two outlines side by side may share by rounding. */
 const SHARED = 0.01
 
+/** Whether two outlines lie beside each other along an axis. */
+function isBeside(a: Outline, b: Outline, axis: 'y' | 'z'): boolean {
+  let [a0, a1, b0, b1] = [Infinity, -Infinity, Infinity, -Infinity]
+  for (const p of a) {
+    a0 = Math.min(a0, p[axis])
+    a1 = Math.max(a1, p[axis])
+  }
+  for (const p of b) {
+    b0 = Math.min(b0, p[axis])
+    b1 = Math.max(b1, p[axis])
+  }
+  return a1 <= b0 || b1 <= a0
+}
+
 /** Whether two convex outlines share more than an edge. */
 export function shares(a: Outline, b: Outline): boolean {
+  if (isBeside(a, b, 'y') || isBeside(a, b, 'z')) return false
   const rest = planesAbout(b).reduce<Outline>((outline, plane) => behind(outline, plane), a)
   const area = rest.reduce((sum, p, i) => {
     const q = rest[(i + 1) % rest.length] ?? p

@@ -142,6 +142,27 @@ describe('over the high wall', () => {
     expect(found?.members).toHaveLength(9)
   })
 
+  test('over an open front of posts and a beam sheets are on the end posts alone', () => {
+    const made = store(
+      {},
+      { high: 'south' },
+      {
+        sheathing: sheets,
+        sides: { south: { build: 'posts' } },
+        posts: { post: '4x4', beam: '2x8', spacing: 3000, brace: 0 },
+      },
+    )
+    expect(said(made)).toEqual([])
+    const on = made.frame.members.filter(
+      ({ role, where }) => role === 'wall-sheet' && where.of && 'id' in where.of && where.of.id === 'south',
+    )
+    expect(on.length).toBeGreaterThan(3)
+    const plate = inches(made.building.heights.south)
+    expect(Math.min(...on.map(each => boxOf(each).z.from)) / INCH).toBeCloseTo(plate - 0.75, 6)
+    expect(cautionsOf(made).map(({ code }) => code)).not.toContain('posts-unbraced')
+    expect(clashes(everyBoard(made.frame), 1, standTogether(raising(made)))).toEqual([])
+  })
+
   test('without a tail there sheets reach the roof line, and blocks stand between the posts under it', () => {
     const made = store(
       {},

@@ -23,7 +23,7 @@ import { type Braced, braceWall } from './bracing'
 import { behindOf, clearOfEaves, type EndChord, gableFrame, type GableFrame } from './gable-studs'
 import type { RoughOpening } from './rough-opening'
 import type { StackLines } from './places'
-import { sheatheWall } from './sheathing'
+import { coverPosts, sheatheWall } from './sheathing'
 import { slatWall } from './slats'
 import type { PerWall } from './wall'
 import type { FramedWall } from './walls'
@@ -149,9 +149,10 @@ function finishWall(ask: FinishAsk, each: FramedWall): FinishedWall {
     posts: postsOver(ask, each),
     eave: eaveOf({ ...ask, roof: ask.endDrop ? loweredLines(ask.roof, ask.endDrop) : ask.roof }, name),
   }
+  // over a side of posts the end posts of trusses are covered alone
   const covered =
-    cover === 'sheets' && build === 'studs' && ask.building.walls.sheathing
-      ? sheatheWall(toCover)
+    cover === 'sheets' && ask.building.walls.sheathing
+      ? (build === 'studs' ? sheatheWall : coverPosts)(toCover)
       : { sheets: [], blocks: [], loose: 0 }
   const slats =
     cover === 'slats'

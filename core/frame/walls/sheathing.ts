@@ -73,7 +73,7 @@ export function sheatheWall(ask: CoverAsk): Covered {
 }
 
 /** Covers trusses' end posts over a high wall, from its upper plate to the chords. */
-function coverPosts(ask: CoverAsk): Covered {
+export function coverPosts(ask: CoverAsk): Covered {
   const reach = postsReach(ask)
   return reach
     ? coverRows(ask, () => -Infinity, rowsOf(reach, ask.sheathing, least.gableTip), ask.posts, [], [], [])

@@ -146,8 +146,8 @@ export interface Eave {
 }
 
 /**
- * The eave of false tails beside boards that are cut on the plate, in a face of their own that meets the other
- * on `middle`, half the turn, that looks up the slopes.
+ * The eave of false tails beside boards that are cut on the plate, in a face of their own that meets the
+ * other on `middle`, half the turn, that looks up the slopes.
  */
 export interface Kick {
   readonly eave: Eave
