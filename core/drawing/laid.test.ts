@@ -1,8 +1,9 @@
 import { describe, expect, test } from '@jest/globals'
-import { newDesign, withValue } from '../design'
+import { readFileSync } from 'node:fs'
+import { newDesign, parseDesign, withValue } from '../design'
 import { drawingSvg } from '../output'
 import { plan } from '../plan'
-import { fit, layOut, roofPlan, roofSection } from './index'
+import { fit, jigDrawing, layOut, roofPlan, roofSection } from './index'
 
 const base = newDesign('a', 'imperial')
 
@@ -43,4 +44,26 @@ describe('a drawing laid out', () => {
       drawing.pitches.length,
     ])
   })
+
+  test.each(['punt-house', 'decoy-store'])(
+    'the points of the %s’s jig can be told apart on a phone',
+    name => {
+      const read = parseDesign(readFileSync(`demo/${name}.json`, 'utf8'))
+      if (!read.ok) throw new Error(name)
+      const drawing = jigDrawing(plan(read.design))
+      const { texts } = layOut(drawing, { on: fit(drawing, 366, 330), units: 'imperial' })
+      const labels = texts.filter(({ kind }) => kind === 'label')
+      expect(labels).toHaveLength(drawing.labels.length)
+      const onOthers = labels.filter((one, i) =>
+        labels
+          .slice(0, i)
+          .some(
+            other =>
+              Math.abs(one.at.y - other.at.y) < 12 &&
+              Math.abs(one.at.x - other.at.x) < 4 * (one.text.length + other.text.length),
+          ),
+      )
+      expect(onOthers.map(({ text }) => text)).toEqual([])
+    },
+  )
 })

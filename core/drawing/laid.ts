@@ -67,14 +67,16 @@ export function layOut(drawing: Drawing, ask: LaidAsk): Laid {
   const { on, faults = [] } = ask
   const atFault = (field: FieldPath | null): boolean =>
     field !== null && faults.some(path => path === field || field.startsWith(`${path}.`))
+  const tags = labels(drawing, ask)
   return {
     patches: drawing.patches.map(({ loops, ink, member }) => ({ d: pathOf(loops, on.at), ink, member })),
     lines: [
       ...drawing.lines.map(({ from, to, ink }) => line([on.at(from), on.at(to)], ink)),
       ...dimensionLines(drawing, on),
       ...running(drawing, ask).lines,
+      ...tags.lines,
     ],
-    texts: [...figures(drawing, ask, atFault), ...running(drawing, ask).texts, ...labels(drawing, ask)],
+    texts: [...figures(drawing, ask, atFault), ...running(drawing, ask).texts, ...tags.texts],
     areas: drawing.areas.map(({ subject, loop, over }) => ({ subject, over, d: pathOf([loop], on.at) })),
     rings: drawing.handles.map(handle => ({ handle, at: on.at(handle.at), atFault: atFault(handle.field) })),
   }
@@ -151,17 +153,51 @@ function running({ running: marks }: Drawing, { on, units, room }: LaidAsk): Pic
   }
 }
 
-const labels = (drawing: Drawing, { on, units }: LaidAsk): LaidText[] =>
-  drawing.labels.map(({ at, text, value }, i): LaidText => {
-    const { x, y } = on.at(at)
-    return {
+/** px that a label takes: of each of its characters, and of its line. */
+const LETTER = 9
+const LINE = 14
+
+/** How far off its place a label is tried, px, the nearest first, all round. */
+const OFF = [0, 1, 1.6, 2.3, 3].flatMap(reach =>
+  (reach === 0 ? [0] : [2, 6, 0, 4, 1, 3, 5, 7]).map(turn => ({
+    x: 17 * reach * Math.cos((turn * Math.PI) / 4),
+    y: -17 * reach * Math.sin((turn * Math.PI) / 4),
+  })),
+)
+
+/** Labels at their places; one that would lie on another before it is moved off, on a line to its place. */
+function labels(drawing: Drawing, { on, units }: LaidAsk): Pick<Laid, 'lines' | 'texts'> {
+  const texts: LaidText[] = []
+  const lines: LaidPath[] = []
+  const meets = (text: string, at: Point, other: LaidText): boolean =>
+    Math.abs(at.x - other.at.x) < (LETTER * (text.length + other.text.length)) / 2 &&
+    Math.abs(at.y - other.at.y) < LINE
+  drawing.labels.forEach(({ at: own, text: words, value }, i) => {
+    const { x, y } = on.at(own)
+    const text = value === undefined ? words : `${words} ${formatLength(value, { units })}`.trim()
+    const tries = OFF.map(off => ({ x: x + off.x, y: y - 11 + off.y }))
+    const at = tries.find(place => !texts.some(other => meets(text, place, other))) ?? { x, y: y - 11 }
+    const moved = Math.hypot(at.x - x, at.y - y + 11) > 1
+    if (moved)
+      lines.push(
+        line(
+          [
+            { x, y },
+            { x: at.x, y: at.y + LINE / 2 },
+          ],
+          'extension',
+        ),
+      )
+    texts.push({
       kind: 'label',
       name: `${i}`,
-      at: { x, y: y - 11 },
-      text: value === undefined ? text : `${text} ${formatLength(value, { units })}`.trim(),
+      at,
+      text,
       upright: false,
       field: null,
       value: value ?? null,
       atFault: false,
-    }
+    })
   })
+  return { texts, lines }
+}
