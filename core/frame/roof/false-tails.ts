@@ -39,26 +39,28 @@ export function withFalseTails(
       .map(({ s }) => s)
     const found: Stretch[] = []
     for (const at of own) {
-      const beside = [-1, 1].flatMap((way): Stretch[] => {
-        let from = way < 0 ? at.from - rafter.thickness : at.to
-        for (let i = 0; i < 8; i++) {
-          const here = { from, to: from + rafter.thickness }
-          const other = [...blocked, ...own, ...found].find(each => overlap(each, here))
-          if (!other) {
-            const off = way < 0 ? at.from - here.to : here.from - at.to
-            return off < BESIDE && here.from > -HAIR && here.to < length + HAIR ? [here] : []
-          }
-          from = way < 0 ? other.from - rafter.thickness : other.to
-        }
-        return []
-      })
-      const [best] = beside.sort((a, b) => gapTo(a, at) - gapTo(b, at))
+      const [best] = ([-1, 1] as const)
+        .flatMap(way => freeBeside(at, way, rafter.thickness, [...blocked, ...own, ...found]) ?? [])
+        .filter(({ from, to }) => from > -HAIR && to < length + HAIR)
+        .sort((a, b) => gapTo(a, at) - gapTo(b, at))
       if (best) found.push(best)
     }
     const rafters = found.sort((a, b) => a.from - b.from)
     return { ...eave, kick: { ...eave.kick, eave: { ...eave.kick.eave, rafters } } }
   }
   return { ...lines, edges: lines.edges.map(edge => (edge.kind === 'eave' ? placed(edge) : edge)) }
+}
+
+/** The nearest place on one side of a board that nothing takes, as thick; null where none is near. */
+function freeBeside(at: Stretch, way: 1 | -1, thick: number, taken: readonly Stretch[]): Stretch | null {
+  let from = way < 0 ? at.from - thick : at.to
+  for (;;) {
+    const here = { from, to: from + thick }
+    if (gapTo(here, at) > BESIDE) return null
+    const other = taken.find(each => overlap(each, here))
+    if (!other) return here
+    from = way < 0 ? other.from - thick : other.to
+  }
 }
 
 const gapTo = (a: Stretch, b: Stretch): number => Math.max(a.from - b.to, b.from - a.to)
