@@ -6,7 +6,7 @@ import type { TrussKind } from '../gambrel'
 import type { Roof } from '../roof'
 import { mouthRules } from '../seat'
 import { evened } from './even'
-import { trussWorkedOut } from './gable-truss'
+import { heelSeat, trussWorkedOut } from './trusses'
 import { lowSide } from './high'
 import type { RoofKind } from './kind'
 import { bearingOnPlates, raked } from './begun'
@@ -66,7 +66,7 @@ function ofTrusses(plain: Building, { truss }: Roof, low: 'south' | 'north'): Bu
   const even = withRoof(evened(plain, [low, high]), {
     carried: 'trusses',
     purlins: null,
-    seat: truss.heel === null ? { rule: 'wedge' } : { rule: 'height-above-plate', height: truss.heel },
+    seat: heelSeat(truss),
   })
   return trussWorkedOut(even, truss, monoTrusses)
 }

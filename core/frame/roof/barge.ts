@@ -35,10 +35,10 @@ export function barge(
   flank: Flank,
   end: End,
 ): Order[] {
-  const { barge: section, fascia } = lumber
+  const { barge: section } = lumber
   if (!section) return []
   const x = bargeAt(building, lumber, end, section)
-  const layers = (fascia.sub?.thickness ?? 0) + (fascia.face?.thickness ?? 0)
+  const layers = fasciaThickness(lumber)
   const past = (plane: Plane): Plane => ({ ...plane, offset: plane.offset + layers })
   const low = lowEaveOf(lines, flank.face)
   const knee = kneeUnder(lines, flank.face)
@@ -70,6 +70,10 @@ export function barge(
     }),
   ]
 }
+
+/** How thick what is nailed along the tails' ends is, mm. */
+export const fasciaThickness = ({ fascia }: Pick<RoofLumber, 'fascia'>): number =>
+  (fascia.sub?.thickness ?? 0) + (fascia.face?.thickness ?? 0)
 
 /** Where a barge board lies along the ridge: with less overhang than cover it lies on the cover; mm. */
 export const bargeAt = (building: Building, lumber: RoofLumber, end: End, { thickness }: Section): Stretch =>

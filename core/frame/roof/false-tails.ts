@@ -4,9 +4,9 @@ import { flip } from '../../geometry'
 import { alongFace, type Eave, faceLevel, lowEaves, type RoofLines, type RoofLumber } from '../../lines'
 import { HAIR } from '../../measure'
 import { overlap, type Stretch } from '../../trade'
-import type { BuildingCut, Order } from '../member'
-import { mitre, plumbCut } from './cuts'
-import { bargeAt } from './barge'
+import type { Order } from '../member'
+import { birdsmouth, mitre, plumbCut } from './cuts'
+import { bargeAt, fasciaThickness } from './barge'
 import { type End, outermost } from './flank'
 import type { Obstacle } from './obstacle'
 import { rafterOn } from './rafter'
@@ -114,25 +114,20 @@ export function falseTailOrders(
         at,
         from: alongFace(eave.face, underside),
         to: alongFace(eave.face, eave.tail),
-        cuts: [{ kind: 'end', name: 'slope', plane: flip(inner) }, ...tailCuts(building, eave), seatOf(eave)],
+        cuts: [
+          { kind: 'end', name: 'slope', plane: flip(inner) },
+          ...tailCuts(building, eave),
+          birdsmouth(eave.heel, eave.seat),
+        ],
       })
     })
   })
 }
 
-const seatOf = ({ heel, seat }: Eave): BuildingCut => ({
-  kind: 'notch',
-  name: 'birdsmouth',
-  sides: [
-    { name: 'heel', plane: heel },
-    { name: 'seat', plane: seat },
-  ],
-})
-
 /** Over the gables: the outermost false tails, on the fly rafters' upper edges, and their barge boards. */
 export function kickEnds(building: Building, lumber: RoofLumber, lines: RoofLines, end: End): Order[] {
-  const { rafter, barge, fascia } = lumber
-  const layers = (fascia.sub?.thickness ?? 0) + (fascia.face?.thickness ?? 0)
+  const { rafter, barge } = lumber
+  const layers = fasciaThickness(lumber)
   return lowEaves(lines).flatMap(({ kick, face }) => {
     if (!kick) return []
     const { eave, middle } = kick

@@ -1,3 +1,4 @@
+import { birdsmouth } from './cuts'
 import { inRoof } from '../place'
 import { type Building, had } from '../../design'
 import { add, meets, place, planeAt, scale, subtract, vec } from '../../geometry'
@@ -52,14 +53,7 @@ export function hipOrder(building: Building, lumber: RoofLumber, hip: Hip): Orde
       nest(b),
       tail(a),
       tail(b),
-      {
-        kind: 'notch',
-        name: 'birdsmouth',
-        sides: [
-          { name: 'heel', plane: plumbPlaneAt(fall, fall.x * at.x + fall.y * at.y) },
-          { name: 'seat', plane: a.seat },
-        ],
-      },
+      birdsmouth(plumbPlaneAt(fall, fall.x * at.x + fall.y * at.y), a.seat),
       ...backing,
       ...foot,
       ...finish,

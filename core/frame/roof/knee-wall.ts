@@ -1,3 +1,4 @@
+import { birdsmouth } from './cuts'
 import { ofFace } from '../place'
 import type { Obstacle } from './obstacle'
 import type { Building } from '../../design'
@@ -98,16 +99,7 @@ export function kneeSeats(
       if (face !== low.face && face !== high.face) return []
       const side: Plane =
         face === low.face ? plumbPlaneAt(out, outer) : plumbPlaneAt({ x: -out.x, y: -out.y }, -inner)
-      return [
-        {
-          kind: 'notch',
-          name: 'birdsmouth',
-          sides: [
-            { name: 'heel', plane: side },
-            { name: 'seat', plane: planeAcross('z', top) },
-          ],
-        },
-      ]
+      return [birdsmouth(side, planeAcross('z', top))]
     })
 }
 

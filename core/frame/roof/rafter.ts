@@ -1,5 +1,5 @@
 import { type MemberPlace } from '../place'
-import { mitre, plumbCut } from './cuts'
+import { birdsmouth, mitre, plumbCut } from './cuts'
 import {
   alongFace,
   type Eave,
@@ -72,16 +72,7 @@ export function seatCuts({ roof: { seat } }: Building, { height, heel, seat: pla
   if (seat.rule === 'wedge') return []
   if (seat.rule === 'none')
     return [{ kind: 'end', name: 'level', plane: { normal: vec(0, 0, -1), offset: -height } }]
-  return [
-    {
-      kind: 'notch',
-      name: 'birdsmouth',
-      sides: [
-        { name: 'heel', plane: heel },
-        { name: 'seat', plane: plate },
-      ],
-    },
-  ]
+  return [birdsmouth(heel, plate)]
 }
 
 /**
