@@ -1,4 +1,12 @@
-import { roofHas, type RoofOpeningKind, type RoofPart, type SideName, type TieKind } from '../../core/design'
+import {
+  roofHas,
+  type RoofOpeningKind,
+  type RoofPart,
+  type SideName,
+  type TieKind,
+  usualInnerBeam,
+  withEdit,
+} from '../../core/design'
 import { eavesOf, leavesOut, trussesAbout } from '../../core/lines'
 import { chordFace, faceOf, isOfRoofOpening } from '../../core/frame'
 import { cardOf } from '../../core/plan'
@@ -32,7 +40,7 @@ import {
   sectionsOf,
   upTo,
 } from './row'
-import { carrier, kick, knees } from './trusses'
+import { carrier, innerBeam, kick, knees } from './trusses'
 
 const hasPart = ({ design }: At, part: RoofPart): boolean => roofHas(design.roof).parts.includes(part)
 
@@ -299,7 +307,7 @@ export function ties(at: At): Row[] {
       const on = at.design.roof.ties[kind]
       return [
         head(title),
-        say(hasPart(at, 'ridge') ? why : hung),
+        say(at.plan.building.roof.has.falls.length > 1 ? why : hung),
         choice(at, path, onOff('None', 'Framed'), {
           name: title,
           value: on ? 'yes' : 'no',
@@ -310,11 +318,48 @@ export function ties(at: At): Row[] {
               board(at, `${path}.section`, `${title}, of`),
               choice(at, `${path}.every`, every, { name: `${title}, at` }),
               ...length(at, `${path}.height`),
+              ...(kind === 'ceiling' ? joistBeam(at) : []),
             ]
           : []),
       ]
     }),
     say('What ties must carry, and with which nails, local code and an engineer decide.'),
+  ]
+}
+
+/** What ceiling joists lie on between the walls. */
+function joistBeam(at: At): Row[] {
+  const path = 'roof.joistBeam'
+  const { joistBeam: on } = at.design.roof
+  const { yard } = at.design.lumber
+  return [
+    choice(
+      at,
+      path,
+      [
+        { value: 'walls', label: 'The walls alone' },
+        { value: 'beam', label: 'The walls and a beam' },
+      ],
+      {
+        name: 'They lie on',
+        value: on ? 'beam' : 'walls',
+        change: to => design =>
+          withEdit(design, path, to === 'beam' ? { ...usualInnerBeam[yard], at: null } : null),
+      },
+    ),
+    ...(on
+      ? [
+          ...innerBeam(at, path),
+          ...length(at, `${path}.at`),
+          ...(on.at === null
+            ? []
+            : [
+                act('Let the beam lie in the middle', 'pi pi-undo', design =>
+                  withEdit(design, `${path}.at`, null),
+                ),
+              ]),
+        ]
+      : []),
   ]
 }
 

@@ -9,6 +9,7 @@ import {
   limits,
   roofHas,
   type TrussKind,
+  usualInnerBeam,
   withEdit,
 } from '../../core/design'
 import { looseRows } from '../logic/card-rows'
@@ -90,6 +91,37 @@ function kneeShare(at: At): Row {
   )
 }
 
+/** A beam inside the building and its posts. */
+export const innerBeam = (at: At, path: 'roof.joistBeam' | 'roof.gambrel.purlin'): Row[] => [
+  board(at, `${path}.section`),
+  choice(at, `${path}.plies`, numbers(1, 3)),
+  board(at, `${path}.post`),
+  ...length(at, `${path}.spacing`),
+]
+
+/** What a gambrel's rafters bear on at their knees. */
+function underKnees(at: At): Row[] {
+  const path = 'roof.gambrel.purlin'
+  const { purlin } = at.design.roof.gambrel
+  if (at.plan.building.roof.carried === 'trusses') return []
+  return [
+    choice(
+      at,
+      path,
+      [
+        { value: 'wall', label: 'A wall on the joists' },
+        { value: 'purlin', label: 'A purlin on posts' },
+      ],
+      {
+        value: purlin ? 'purlin' : 'wall',
+        change: to => design =>
+          withEdit(design, path, to === 'purlin' ? usualInnerBeam[design.lumber.yard] : null),
+      },
+    ),
+    ...(purlin ? innerBeam(at, path) : []),
+  ]
+}
+
 /** How a gambrel's line is found, and its numbers. */
 export function knees(at: At): Row[] {
   const { gambrel } = at.design.roof
@@ -141,6 +173,7 @@ export function knees(at: At): Row[] {
               ]),
         ]
       : kick(at)),
+    ...underKnees(at),
   ]
 }
 

@@ -6,7 +6,7 @@ import { northSlope, type Plan, standsOn, stretchOf } from '../plan'
 import type { Caution, CautionCode } from './caution'
 import { groundCautions } from './ground'
 import { wallCautions } from './walls'
-import { kneeCautions, trussCautions } from './trusses'
+import { innerBeamCautions, kneeCautions, trussCautions } from './trusses'
 import { customary, roofCautions, lookoutCautions, flatCautions, purlinCautions } from './roof-cautions'
 
 /** All cautions of a plan, the roof's first. */
@@ -30,6 +30,7 @@ export function cautionsOf(plan: Plan): Caution[] {
     ...roof,
     ...trussCautions(plan),
     ...kneeCautions(plan),
+    ...innerBeamCautions(plan),
     ...lookoutCautions(plan),
     ...flatCautions(plan),
     ...purlinCautions(plan),

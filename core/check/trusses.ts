@@ -1,3 +1,4 @@
+import { isSide, partitionIndex } from '../design'
 import { FOOT, HAIR, INCH } from '../measure'
 import { isEndPost, isOfRoofOpening } from '../frame'
 import { trussesAbout, wallEaves } from '../lines'
@@ -16,11 +17,42 @@ const spacings = [
 export function kneeCautions({ building: { roof }, frame }: Plan): Caution[] {
   const rafters = idsOf(frame, 'rafter')
   if (!roof.gambrel || roof.truss || !rafters.length) return []
+  if (frame.innerBeams.some(({ role }) => role === 'knee-purlin')) return []
   const studs = idsOf(frame, 'knee-stud')
   return studs.length
     ? [{ code: 'knees-unchecked', members: studs, numbers: {} }]
     : [{ code: 'knees-unborne', members: rafters, numbers: {} }]
 }
+
+const beamNames = { 'joist-beam': 'beam under the joists', 'knee-purlin': 'purlin under a knee' } as const
+
+/** What nobody has reckoned of beams inside, and their ends that no post stands under. */
+export const innerBeamCautions = ({ frame }: Plan): Caution[] =>
+  (['joist-beam', 'knee-purlin'] as const).flatMap((role): Caution[] => {
+    const beams = frame.innerBeams.filter(each => each.role === role)
+    if (!beams.length) return []
+    const members = idsOf(frame, role)
+    const joined = beams.flatMap(each => each.joined)
+    const hung = [...new Set(beams.flatMap(each => each.hung))]
+    return [
+      {
+        code: role === 'joist-beam' ? 'joist-beam-unchecked' : 'knee-purlins-unchecked',
+        members,
+        numbers: { clear: Math.max(...beams.map(({ clear }) => clear)) },
+      },
+      ...cautionIf(joined.length > 0, 'joists-joined', joined),
+      ...hung.map((wall): Caution => ({
+        code: 'inner-beam-hung',
+        members,
+        numbers: {},
+        names: {
+          beam: beamNames[role],
+          at: isSide(wall) ? `the ${wall} wall` : `partition ${partitionIndex(wall) + 1}`,
+          wall,
+        },
+      })),
+    ]
+  })
 
 /** What is customary of trusses built by hand, and what nobody has reckoned. */
 export function trussCautions({ building, frame }: Plan): Caution[] {

@@ -1,6 +1,7 @@
 import type { Pitch } from '../measure'
 import type { Design } from './design'
 import type { Hip, Roof, TieKind } from './roof'
+import type { InnerBeam } from './inner-beams'
 import type { Carrier, GambrelLine, Gussets, Truss, TrussKind } from './gambrel'
 import type { Firring, Raised } from './roof-parts'
 import type { Seat } from './seat'
@@ -135,6 +136,7 @@ export function plainBuilding(
       spacing: panel ? panel.cover / panel.per : roof.spacing,
       openings: only ? roof.openings.map(each => ({ ...each, slope: only })) : roof.openings,
       ties: { rafter: kept('rafter'), collar: kept('collar'), ceiling: kept('ceiling') },
+      joistBeam: kept('ceiling') ? roof.joistBeam : null,
       loft: mayHaveLoft(has) ? roof.loft : null,
       northPitch: null,
       peak: { at: null, height: null },
@@ -152,6 +154,13 @@ export function plainBuilding(
 
 const heightsOf = (walls: Design['walls']): Building['heights'] =>
   Object.fromEntries(sideNames.map(side => [side, heightOf(walls, side)])) as Building['heights']
+
+/** The purlin under each knee of a gambrel's rafters; null without. */
+export const kneePurlinOf = ({
+  gambrel,
+  truss,
+}: Pick<BuildingRoof, 'gambrel' | 'truss'>): InnerBeam | null =>
+  truss ? null : (gambrel?.ask.gambrel.purlin ?? null)
 
 /** A building whose roof is another in part. */
 export const withRoof = (building: Building, roof: Partial<BuildingRoof>): Building => ({

@@ -58,6 +58,7 @@ export type RoofOpeningPath = `roof.openings.${Digit}.${'at' | 'up' | 'width' | 
 /** Lengths that a gambrel is found by, and its gussets'. */
 export type GambrelLengthPath =
   | 'roof.gambrel.foot.drop'
+  | 'roof.gambrel.purlin.spacing'
   | `roof.gambrel.knee.${'in' | 'up'}`
   | `roof.gambrel.headroom.${'height' | 'width'}`
   | `roof.truss.gusset.${'thickness' | 'leg'}`
@@ -97,6 +98,7 @@ export type LengthPath =
   | 'roof.blocking.hole'
   | 'roof.panel.cover'
   | 'roof.beam.spacing'
+  | `roof.joistBeam.${'at' | 'spacing'}`
   | 'roof.purlins.spacing'
   | 'roof.blocking.air'
   | 'roof.firring.least'

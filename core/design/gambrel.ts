@@ -1,4 +1,5 @@
 import { INCH, type Pitch } from '../measure'
+import { type InnerBeam, innerBeamSchema } from './inner-beams'
 import { lengthField } from './length-field'
 import { limits } from './limits'
 import { defaultSetting, type Setting, settingSchema } from './setting'
@@ -25,7 +26,8 @@ export type GambrelFoot = (typeof gambrelFeet)[number]
  * the chord let it be. The knee: `in` level from the wall's outside, `up` over the plate, `share` its level
  * place as a part of the span, used by two pitches. `lower` the lower slopes' pitch; the upper ones' is the
  * roof's. `headroom`: clear `height` over the loft, or the plate, over a `width` about the middle. What a way
- * does not use is kept, and null where it was never asked; mm.
+ * does not use is kept, and null where it was never asked. `purlin`: a beam that rafters bear on at each
+ * knee; null for a wall there on the ceiling joists; mm.
  */
 export interface Gambrel {
   readonly by: GambrelWay
@@ -33,6 +35,7 @@ export interface Gambrel {
   readonly knee: { readonly in: number | null; readonly up: number | null; readonly share: number | null }
   readonly lower: Pitch | null
   readonly headroom: { readonly height: number; readonly width: number } | null
+  readonly purlin: InnerBeam | null
 }
 
 /** A gambrel as it is asked for, and what of its building its line hangs on; mm. */
@@ -77,6 +80,7 @@ export const defaultGambrel: Gambrel = {
   knee: { in: null, up: null, share: null },
   lower: null,
   headroom: null,
+  purlin: null,
 }
 
 export const gambrelSchema = (pitch: z.ZodType<Pitch>, kick: z.ZodType<Pitch>) =>
@@ -102,6 +106,7 @@ export const gambrelSchema = (pitch: z.ZodType<Pitch>, kick: z.ZodType<Pitch>) =
         .strictObject({ height: lengthField(limits.headroom), width: lengthField(limits.headroomWidth) })
         .nullable()
         .default(null),
+      purlin: innerBeamSchema,
     })
     .default(defaultGambrel)
 

@@ -167,6 +167,7 @@ export {
   type BuildingRoof,
   type BuildingTruss,
   had,
+  kneePurlinOf,
   mayHaveLoft,
   type RoofHas,
   type RoofPart,
@@ -185,6 +186,7 @@ export {
   ledgerRise,
   legMost,
   lowerReach,
+  headroomWithin,
   usualHeadroom,
   lowSide,
   meeting,
@@ -210,3 +212,4 @@ export {
 } from './subjects'
 export { type Starter, type StarterSize, starters } from './starters'
 export { type ShelfFile, MOST_ON_SHELF, parseShelf, SHELF_FORMAT, SHELF_VERSION } from './shelf'
+export { type InnerBeam, type JoistBeam, usualInnerBeam } from './inner-beams'

@@ -183,6 +183,8 @@ const unions: Record<string, readonly string[]> = {
   'header.plies': ['1', '2', '3'],
   'roof.panel.per': ['1', '2', '3'],
   'roof.beam.plies': ['1', '2', '3'],
+  'roof.joistBeam.plies': ['1', '2', '3'],
+  'roof.gambrel.purlin.plies': ['1', '2', '3'],
   'roof.raised.plies': ['1', '2', '3'],
   'roof.blocking.vents': ['0', '1', '2', '3'],
   'roof.blocking.rows': ['0', '1', '2'],
@@ -233,6 +235,11 @@ function furtherSections({ floor, base, walls, roof }: Design): [string, string]
   if (roof.tails.finish) out.push(['roof.tails.finish', roof.tails.finish])
   if (roof.soffit) out.push(['roof.soffit.section', roof.soffit.section])
   if (roof.beam) out.push(['roof.beam.post', roof.beam.post])
+  for (const [path, beam] of [
+    ['roof.joistBeam', roof.joistBeam],
+    ['roof.gambrel.purlin', roof.gambrel.purlin],
+  ] as const)
+    if (beam) out.push([`${path}.section`, beam.section], [`${path}.post`, beam.post])
   if (roof.purlins)
     out.push(['roof.purlins.section', roof.purlins.section], ['roof.purlins.brace', roof.purlins.brace])
   for (const part of ['bottom', 'web'] as const)

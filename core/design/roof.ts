@@ -36,6 +36,7 @@ import {
   type Truss,
   trussSchema,
 } from './gambrel'
+import { type JoistBeam, joistBeamSchema } from './inner-beams'
 import { type Loft, loftSchema } from './loft'
 import { type RoofOpening, roofOpeningsSchema } from './roof-openings'
 import { type Seat, seatSchema } from './seat'
@@ -176,6 +177,8 @@ export interface Roof {
   readonly firring: Firring
   /** Of a gable; null without. */
   readonly ties: Readonly<Record<TieKind, Ties | null>>
+  /** Under ceiling joists; null without. */
+  readonly joistBeam: JoistBeam | null
   readonly fascia: Fascia
   /** Of a roof with ceiling joists or bottom chords; null without. */
   readonly loft: Loft | null
@@ -251,6 +254,7 @@ export const roofSchema = z.strictObject({
   ties: z
     .strictObject({ rafter: tiesSchema, collar: tiesSchema, ceiling: tiesSchema })
     .default({ rafter: null, collar: null, ceiling: null }),
+  joistBeam: joistBeamSchema,
   fascia: z
     .strictObject({
       sub: z.string().min(1).max(40).nullable().default(null),
@@ -287,6 +291,7 @@ export const defaultRoof: Roof = {
   raised: defaultRaised,
   firring: defaultFirring,
   ties: { rafter: null, collar: null, ceiling: null },
+  joistBeam: null,
   fascia: { sub: null, face: null },
   loft: null,
   openings: [],

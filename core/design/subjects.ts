@@ -114,7 +114,9 @@ function roofSubjects({ roof }: Design): Subject[] {
     ...(has.parts.includes('ends')
       ? [of('ends', 'ends', { paths: ['roof.ends', 'roof.overhang.gable'] })]
       : []),
-    ...(has.ties.some(kind => roof.ties[kind]) ? [of('ties', 'ties')] : []),
+    ...(has.ties.some(kind => roof.ties[kind])
+      ? [of('ties', 'ties', { paths: ['roof.ties', 'roof.joistBeam'] })]
+      : []),
     ...(roof.loft && mayHaveLoft(has) ? [of('loft', 'loft')] : []),
     ...(roof.purlins && !has.parts.includes('firrings') ? [of('purlins', 'purlins')] : []),
     ...(roof.blocking.plate !== 'none' || roof.blocking.rows > 0 ? [of('blocks', 'blocking')] : []),

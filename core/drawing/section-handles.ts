@@ -23,6 +23,12 @@ function tieHandles({
   )
 }
 
+/** The beam under the ceiling joists is dragged across the building. */
+const beamHandles = ({ frame }: Plan): Handle[] =>
+  frame.innerBeams
+    .filter(({ role }) => role === 'joist-beam')
+    .map(({ at, bottom }) => ring('roof.joistBeam.at', { x: at, y: bottom }, { x: 1, y: 0 }))
+
 /**
  * A strip is dragged across the building, its upper slope's reach over it, and the walls that the slopes rise
  * from.
@@ -74,6 +80,7 @@ export function handles(plan: Plan): Handle[] {
         ? [ring('roof.overhang.eave', { x: -reach.south, y: tailTop(plan, -reach.south) }, { x: -1, y: 0 })]
         : []),
       ...tieHandles(plan),
+      ...beamHandles(plan),
       ring('footprint.width', { x: width, y: 0 }, { x: 1, y: 0 }),
       ...wallHandles(plan, ['north']),
     ]
@@ -111,6 +118,7 @@ export function handles(plan: Plan): Handle[] {
           ),
         ]),
     ...tieHandles(plan),
+    ...beamHandles(plan),
     ring('footprint.width', { x: width, y: 0 }, { x: 1, y: 0 }),
     ...wallHandles(plan, gable ? ['north'] : ['south', 'north']),
   ]

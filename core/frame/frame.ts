@@ -22,8 +22,11 @@ import { refusedProblems } from './refused'
 import {
   type BearingPartition,
   frameRoof,
+  innerBeams,
+  type InnerBeamLine,
   type Loft,
   loftFrame,
+  noInnerBeams,
   noLoft,
   type RoofFrame,
   rowsAcross,
@@ -65,6 +68,8 @@ export interface Frame {
   readonly profile: Profile
   readonly lumber: RoofLumber
   readonly floor: FloorFrame | null
+  /** Beams along its inside, that joists or rafters bear on. */
+  readonly innerBeams: readonly InnerBeamLine[]
   /** A deck in the roof; null without. */
   readonly loft: Loft | null
   readonly base: BaseFrame
@@ -100,10 +105,28 @@ export function frame(asked: Design, memory: Memory = newMemory()): Frame {
 
   const orders = [...below.base.orders, ...(below.floor?.orders ?? []), ...finished.orders, ...roof.orders]
   const { members: carried, refused: lost } = cutOrders(orders, memory)
-  const loft = framed ? loftFrame(building, lumber, roof.lines, carried) : noLoft
+  const openings = withGables(walls.openings, finished.openings)
+  const inner = framed
+    ? innerBeams(
+        lumber,
+        roof.lines,
+        {
+          building,
+          members: carried,
+          parts: below.base.parts,
+          openings,
+          holes: below.floor?.openings ?? [],
+          bearers,
+        },
+        roof.orders,
+      )
+    : noInnerBeams
+  const beams = cutOrders(inner.orders, memory)
+  const standing = [...carried.filter(({ id }) => !inner.parted.has(id)), ...beams.members]
+  const loft = framed ? loftFrame(building, lumber, roof.lines, standing) : noLoft
   const laid = cutOrders(loft.orders, memory)
-  const built = [...carried, ...laid.members]
-  const refused = [...lost, ...laid.refused]
+  const built = [...standing, ...laid.members]
+  const refused = [...lost, ...beams.refused, ...laid.refused]
   const set = setTrusses(
     {
       building,
@@ -125,17 +148,19 @@ export function frame(asked: Design, memory: Memory = newMemory()): Frame {
     temporary: set.temporary,
     unset: set.leftOut,
     loft: loft.loft,
+    innerBeams: inner.lines,
     problems: once([
       ...below.problems,
       ...walls.problems,
       ...finished.problems,
       ...roof.problems,
+      ...inner.problems,
       ...loft.problems,
       ...unmet,
       ...refusedProblems(refused),
     ]),
     walls: walls.walls,
-    openings: withGables(walls.openings, finished.openings),
+    openings,
     looseJoints: finished.loose,
     braces: finished.braces,
     roof: roof.lines,

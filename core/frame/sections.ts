@@ -1,6 +1,6 @@
-import { type Building, ownSections } from '../design'
+import { type Building, type InnerBeam, kneePurlinOf, ownSections } from '../design'
 import { findSection, type Section } from '../lumber'
-import type { RoofLumber } from '../lines'
+import type { InnerLumber, RoofLumber } from '../lines'
 
 export type SectionOf = (name: string) => Section
 
@@ -18,6 +18,8 @@ export function sectionsOf({ lumber }: Pick<Building, 'lumber'>): SectionOf {
 export function roofLumber({ roof, walls }: Building, section: SectionOf): RoofLumber {
   const { ties, fascia } = roof
   const optional = (name: string | null | undefined): Section | null => (name ? section(name) : null)
+  const inner = (beam: InnerBeam | null): InnerLumber | null =>
+    beam && { ply: section(beam.section), post: section(beam.post) }
   const ply = section(roof.ridge)
   const plies = roof.raised?.plies ?? roof.beam?.plies ?? 1
   return {
@@ -45,5 +47,7 @@ export function roofLumber({ roof, walls }: Building, section: SectionOf): RoofL
     lookout: section(roof.ends.lookout),
     loft: roof.loft?.deck.kind === 'boards' ? section(roof.loft.deck.section) : null,
     barge: optional(roof.ends.barge),
+    joistBeam: inner(roof.joistBeam),
+    kneePurlin: inner(kneePurlinOf(roof)),
   }
 }

@@ -6,6 +6,7 @@ export type {
   Box,
   Eave,
   Hip,
+  InnerLumber,
   Knee,
   JackPlace,
   Parting,

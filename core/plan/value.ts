@@ -19,6 +19,8 @@ export function valueOf({ building, frame }: Plan, path: string): unknown {
       return peakAcross(frame.roof)
     case 'roof.peak.height':
       return frame.roof.highest
+    case 'roof.joistBeam.at':
+      return frame.innerBeams.find(({ role }) => role === 'joist-beam')?.at ?? building.footprint.width / 2
     case 'roof.truss.bought.span':
       return building.footprint.width
     case 'roof.northPitch':

@@ -141,6 +141,16 @@ const further = () =>
       }),
       { freq: 2 },
     ),
+    joistBeam: fc.option(
+      fc.record({
+        section: fc.constantFrom('2x6', '2x8', '47x175'),
+        plies: fc.constantFrom(1 as const, 2 as const, 3 as const),
+        post: fc.constantFrom('4x4', '89x89', '2x4'),
+        spacing: between(700, 3000),
+        at: fc.option(between(500, 3000), { freq: 1 }),
+      }),
+      { freq: 2 },
+    ),
     high: fc.constantFrom('north' as const, 'south' as const),
     over: fc.option(noneOr(450)),
     ties: fc.record({ rafter: tie, collar: tie, ceiling: tie }),
@@ -178,6 +188,7 @@ function furtherOf(
     hip: _hip,
     squared: _squared,
     beam: _beam,
+    joistBeam: _joistBeam,
     lights: _lights,
     parts: _parts,
     over: _over,
@@ -268,7 +279,21 @@ export const gableSheds: fc.Arbitrary<Design> = fc
 export const furnishedSheds: fc.Arbitrary<Design> = fc
   .record({ shed: gableSheds, more: further() })
   .map(({ shed, more }) => {
-    const { shape, high, ties, fascia, northRise, peakAt, edge, hip, squared, beam, parts, lights } = more
+    const {
+      shape,
+      high,
+      ties,
+      fascia,
+      northRise,
+      peakAt,
+      edge,
+      hip,
+      squared,
+      beam,
+      joistBeam,
+      parts,
+      lights,
+    } = more
     const walls = {
       ...shed.walls,
       ...furtherOf(more, { height: shed.walls.height, width: shed.footprint.width }),
@@ -322,6 +347,7 @@ export const furnishedSheds: fc.Arbitrary<Design> = fc
         peak: { at: peakAt === null ? null : peakAt * shed.footprint.width, height: null },
         hip: { edge, section: hip },
         beam: parts ? beam : null,
+        joistBeam,
         openings: lights.map(each => ({
           ...each,
           at: each.at * shed.footprint.length,
@@ -375,7 +401,7 @@ const wallOpenings: fc.Arbitrary<WallOpening[]> = fc
           ...one,
           kind: 'window',
           foot: Math.max(0, head + over.up),
-          unit: { width: wide * over.share - one.clearance.width, height: height / 3 },
+          unit: { width: wide * over.share - one.clearance.width, height: Math.max(100, height / 3) },
         },
       ]
     }),

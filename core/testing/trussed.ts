@@ -27,6 +27,15 @@ const asked = fc.record({
   }),
   leg: fc.option(between(90, 350), { freq: 3 }),
   thickness: between(9, 18),
+  purlin: fc.option(
+    fc.record({
+      section: fc.constantFrom('2x6', '2x8', '2x10'),
+      plies: fc.constantFrom(1 as const, 2 as const, 3 as const),
+      post: fc.constantFrom('4x4', '2x4'),
+      spacing: between(800, 3000),
+    }),
+    { freq: 2 },
+  ),
 })
 
 const tan = (degrees: number): number => Math.tan((degrees * Math.PI) / 180)
@@ -85,6 +94,7 @@ export const gambrelSheds: fc.Arbitrary<Design> = fc
           },
           knee: { in: into, up: into * tan(ask.lower) + 120, share: ask.share > 0.2 ? ask.share : null },
           lower: { rise: 12 * tan(ask.lower), run: 12 },
+          purlin: ask.purlin,
           headroom: { width: ask.clear * width, height: ((1 - ask.clear) / 2) * width * tan(ask.lower) - 60 },
         },
         truss: {

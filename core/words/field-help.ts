@@ -71,6 +71,10 @@ const meanings: Readonly<Record<string, string>> = {
   'roof.gambrel.foot.kick':
     'False tails beside the lower chords carry the eaves out at this pitch, by the overhang.',
   'roof.gambrel.lower': 'How steep the slopes are below the knee.',
+  'roof.gambrel.purlin':
+    'What the rafters bear on at the knee: a wall of studs on the ceiling joists, or a purlin on posts from the deck.',
+  'roof.gambrel.purlin.spacing':
+    'Posts stand at either end and evenly between, no farther apart than this; none before a door or window.',
   'roof.gambrel.headroom.height':
     'Clear over the loft, or over the plate where there is none, under both chords.',
   'roof.gambrel.headroom.width': 'How wide that height is kept clear, about the middle.',
@@ -122,6 +126,12 @@ const meanings: Readonly<Record<string, string>> = {
   'roof.beam':
     'A board only joins the rafters: they push the walls, and ties hold them. A beam on posts carries them.',
   'roof.beam.spacing': 'Ridge posts stand evenly, no farther apart than this.',
+  'roof.joistBeam':
+    'Joists from wall to wall alone, or on a beam along the building between them, on posts from the deck.',
+  'roof.joistBeam.at':
+    "From the south wall's outside to the beam's middle; where nothing is typed, as near the middle of the building as it finds room.",
+  'roof.joistBeam.spacing':
+    'Posts stand at either end and evenly between, no farther apart than this; none before a door or window.',
   'roof.hip.section': 'The rafters that run up from the corners; deeper than the ridge where none is chosen.',
   'roof.hip.edge':
     'A hip stands under both slopes: dropped, it is lowered until its edges touch them; backed, its top is bevelled to lie in both.',

@@ -65,6 +65,14 @@ const advice: Record<Role, string> = {
     "It carries half of both slopes: its depth, its plies' nails and the rafters' hangers are yours to have checked. Crown up, joined over a post.",
   'ridge-post':
     'From the deck to the beam, with solid wood under it down to the ground; strapped at both ends by local code.',
+  'knee-purlin':
+    'Crown up, joined over a post; the rafters’ mouths sit on all of it. It carries most of the roof: its size is yours to have checked.',
+  'knee-post':
+    'From the deck to the purlin, with solid wood under it down to the ground; fastened at both ends by local code.',
+  'joist-beam':
+    'Crown up, joined over a post; set it before the joists, which are nailed down on it. Its size is yours to have checked.',
+  'joist-post':
+    'From the deck to the beam, with solid wood under it down to the ground; fastened at both ends by local code.',
   'false-tail':
     'Nailed flat to the side of its chord, its seat on the plate, so that the eave kicks out; sight along the tails before the fascia goes on.',
   'fly-rafter':

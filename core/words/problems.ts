@@ -52,6 +52,8 @@ const instead: Partial<Record<Problem['code'], string>> = {
   'foot-over-seat': 'Cut the tails plumb.',
   'chord-short': 'Use shallower chords, or move the knee.',
   'headroom-out-of-reach': 'Ask for less width, or a steeper upper pitch.',
+  'knee-purlin-low': 'Put the knees higher or farther in, or the joists lower.',
+  'joist-beam-low': 'Put the joists higher, or leave the beam out.',
   'gusset-too-long': 'Move the knee so that its chords are longer.',
 }
 
@@ -87,6 +89,8 @@ const refusedWords: Record<RoleField, string> = {
   'roof.soffit': 'Leave the soffit out, or use thinner joists.',
   'roof.fascia': 'Use another fascia board, or leave it out.',
   'roof.ties': 'Put the ties or ceiling joists at another height, or use shallower ones.',
+  'roof.joistBeam': 'Use another section for the beam under the joists, or leave it out.',
+  'roof.gambrel.purlin': 'Use another section for the purlins under the knees, or leave them out.',
   'roof.truss.web': 'Use another section for the webs.',
   'roof.truss.bottom': 'Use another section for the bottom chords.',
   'roof.truss.setting': 'Use another section for the boards that trusses are set with.',

@@ -15,6 +15,7 @@ export const raisingNames: Record<RaisingName, string> = {
   partitions: 'Partitions',
   caps: 'Second top plates',
   'wall-braces': 'Wall braces',
+  'inner-beams': 'Beams inside, on their posts',
   ridge: 'Ridge or ledger',
   rafters: 'Rafters',
   trusses: 'Trusses',

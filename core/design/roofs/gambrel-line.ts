@@ -146,11 +146,22 @@ function byHeadroom(ask: GambrelAsk): Found {
   }
 }
 
+type Headroom = NonNullable<GambrelAsk['gambrel']['headroom']>
+
 /** Of four equal chords. */
-export const usualHeadroom = (ask: GambrelAsk): { readonly height: number; readonly width: number } => {
+export const usualHeadroom = (ask: GambrelAsk): Headroom => {
   const inner = innerKnee(ask, { ...OCTAGON, in: octagonKnee(ask).in })
   return { width: ask.width - 2 * inner.in, height: inner.up - ask.floor }
 }
+
+/** A headroom as its fields can be typed. */
+export const headroomWithin = ({ height, width }: Headroom): Headroom => ({
+  height: within(height, limits.headroom),
+  width: within(width, limits.headroomWidth),
+})
+
+const within = (value: number, { min, max }: { readonly min: number; readonly max: number }): number =>
+  Math.min(max, Math.max(min, value))
 
 /** Where the inner edges of the chords meet at the knee, in from the wall's outside and over the plate. */
 const innerKnee = (ask: GambrelAsk, found: Found): Point =>

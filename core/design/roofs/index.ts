@@ -1,5 +1,5 @@
 export { foundAnotherWay } from './gambrel'
-export { chordEdges, gambrelLine, legMost, lowerReach, usualHeadroom } from './gambrel-line'
+export { chordEdges, gambrelLine, headroomWithin, legMost, lowerReach, usualHeadroom } from './gambrel-line'
 export { type GambrelKick, type KickFault, kickFault, kickOf } from './kick'
 export { gableTrusses } from './gable-truss'
 export { monoTrusses } from './single-slope'

@@ -6,6 +6,7 @@ import type { Roof, RoofShapeName } from '../roof'
 import { flat } from './flat'
 import { gable } from './gable'
 import { gambrel } from './gambrel'
+import { headroomWithin, usualHeadroom } from './gambrel-line'
 import { hip } from './hip'
 import type { RoofAsk, RoofChoice, RoofKind } from './kind'
 import { leanTo } from './lean-to'
@@ -96,8 +97,8 @@ export function withEdit(design: Design, path: string, value: unknown): Design {
       if (design.roof.gambrel.headroom) return next
       const { gambrel } = workedOut(design).roof
       if (!gambrel) return design
-      const { height, width } = gambrel.headroom
-      return withValue(withValue(design, 'roof.gambrel.headroom', { height, width }), path, value)
+      const begun = gambrel.by === 'headroom' ? usualHeadroom(gambrel.ask) : gambrel.headroom
+      return withValue(withValue(design, 'roof.gambrel.headroom', headroomWithin(begun)), path, value)
     }
     case 'roof.gambrel.knee.up':
       return withValue(next, 'roof.gambrel.knee.share', null)

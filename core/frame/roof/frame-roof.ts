@@ -21,7 +21,8 @@ import { falseTailOrders, falseTailsTaken, withFalseTails } from './false-tails'
 import { fasciaOrders } from './fascia'
 import { finishBoardOrders } from './finish-boards'
 import { hipOrder } from './hips'
-import { kneeWallOrders, kneeWallsTaken } from './knee-wall'
+import { kneeProblems, kneesTaken } from './knee-support'
+import { kneeWallOrders } from './knee-wall'
 import { ledgerOrder, stripOrders } from './ledger'
 import { loftEnds } from './loft-ends'
 import type { BearingPartition, Obstacle } from './obstacle'
@@ -104,6 +105,7 @@ const refusalsOf = (building: Building, lumber: RoofLumber, lines: RoofLines): P
   ...roofOpeningProblems(building, lumber, lines),
   ...airProblems(building, lumber, lines),
   ...stairProblems(building, lumber, lines),
+  ...kneeProblems(building, lumber, lines),
 ]
 
 /** The boards that carry a roof, and what others must keep clear of. */
@@ -162,10 +164,11 @@ function tiesOf(
   const met = lines.faces.filter(
     face => lowEaveOf(lines, face) && (face.falls === 'south' || face.falls === 'north'),
   )
-  const rafters = met.flatMap(face => face.places.map(each => each.at))
+  const pairs = besideGussets(building, lumber, lines)
+  const standing = [...met.flatMap(face => face.places), ...pairs].map(each => each.at)
   const inside = (hipsOf(lines).length ? met[0]?.whole : null) ?? betweenEnds(building, lumber)
   return {
-    ties: tieOrders(building, lumber, lines, besideGussets(building, lumber, lines), rafters, inside),
+    ties: tieOrders(building, lumber, lines, pairs, standing, inside),
     hung: Infinity,
   }
 }
@@ -227,7 +230,7 @@ function finished(
     ...taken,
     ...lookoutsTaken(building, lumber, lines),
     ...gussetsTaken(building, lumber, lines),
-    ...kneeWallsTaken(building, lumber, lines),
+    ...kneesTaken(building, lumber, lines),
     ...falseTailsTaken(lines),
   ]
   return {

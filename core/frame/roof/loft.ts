@@ -8,6 +8,7 @@ import { layDeck } from '../floor/deck'
 import { boxOf, type Member, type Order } from '../member'
 import type { Rect } from '../rect'
 import { sliceOf } from '../strike'
+import { stairsOf } from './stairs'
 import { betweenEnds } from './ties'
 
 /** A loft's deck: its outline, its surface over the building's deck, mm, and its openings. */
@@ -67,7 +68,7 @@ export function loftFrame(
   const x = betweenEnds(building, lumber)
   const top = Math.max(...joists.map(each => boxOf(each).z.to))
   const thick = asked.deck.kind === 'sheets' ? asked.deck.thickness : (lumber.loft?.thickness ?? 0)
-  const slab = { from: top + SKIN, to: top + thick - SKIN }
+  const slab = { from: top + SKIN, to: top + thick }
   const inWay = members
     .filter(({ role, where }) => !bearing.includes(role) && (where.in === 'roof' || where.in === 'walls'))
     .flatMap(({ role, ...member }) => {
@@ -111,31 +112,4 @@ function across(
   const south = bounds.filter(({ y1 }) => y1 < middle).map(({ y1 }) => y1)
   const north = bounds.filter(({ y0 }) => y0 > middle).map(({ y0 }) => y0)
   return { from: Math.max(0, ...south), to: Math.min(width, ...north) }
-}
-
-/** The clear openings between the headers of stairs. */
-function stairsOf(members: readonly Member[]): Rect[] {
-  const numbers = new Set(
-    members.flatMap(({ role, where: { of } }) =>
-      role === 'stair-header' && of?.kind === 'roof-opening' ? [of.number] : [],
-    ),
-  )
-  return [...numbers].flatMap(number => {
-    const boxes = members
-      .filter(
-        ({ role, where: { of } }) =>
-          role === 'stair-header' && of?.kind === 'roof-opening' && of.number === number,
-      )
-      .map(member => ({ side: member.where.run[0], ...boxOf(member) }))
-    const [one] = boxes
-    if (!one) return []
-    return [
-      {
-        x0: one.x.from,
-        x1: one.x.to,
-        y0: Math.max(...boxes.filter(({ side }) => side === 'south').map(each => each.y.to)),
-        y1: Math.min(...boxes.filter(({ side }) => side === 'north').map(each => each.y.from)),
-      },
-    ]
-  })
 }

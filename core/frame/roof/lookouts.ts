@@ -1,4 +1,5 @@
 import { ofFace } from '../place'
+import { kneeBreadth } from './knee-support'
 import type { Obstacle } from './obstacle'
 import { HAIR } from '../../measure'
 import type { Building } from '../../design'
@@ -105,19 +106,23 @@ function lookoutPlaces(building: Building, lumber: RoofLumber, flank: Flank): nu
 }
 
 /**
- * Level along the fall, from where down a lower face's lookouts are clear of the wall under its knee; mm. No
- * limit where none stands there.
+ * Level along the fall, from where down a lower face's lookouts are clear of what carries the rafters under
+ * its knee; mm. No limit where nothing does.
  */
 function besideKneeWall(
-  { roof: { gambrel, truss, ties }, footprint: { width } }: Building,
-  { plate, lookout }: RoofLumber,
+  building: Building,
+  lumber: RoofLumber,
   { face: { falls, top }, head }: Flank,
 ): number {
   const underKnee = head.some(({ name }) => name === 'mitre')
-  if (!gambrel || truss || !ties.ceiling || !underKnee) return -Infinity
+  const breadth = kneeBreadth(building, lumber)
+  const { gambrel } = building.roof
+  if (!gambrel || breadth === null || !underKnee) return -Infinity
+  const { lookout } = lumber
+  const { width } = building.footprint
   const { y, z } = top.normal
   const reach = (lookout.depth / 2) * z + lookout.thickness * Math.abs(y)
-  const inward = gambrel.knee.in - plate.depth / 2 - reach
+  const inward = gambrel.knee.in - breadth / 2 - reach
   return falls === 'south' ? -inward : width - inward
 }
 

@@ -15,6 +15,7 @@ import {
   slopesOf,
   trussesAbout,
 } from '../../lines'
+import { kneeBreadth } from './knee-support'
 import { betweenTrusses, edgesOf, partingsOn } from './openings'
 
 /**
@@ -195,12 +196,14 @@ export type RoofOpeningProblem = Extract<
  * clear of the plate, with blocks on it, of a seat longer than that, and of the ridge or the high wall; mm.
  */
 export function roomOn(
-  { footprint, roof }: Building,
-  { rafter, plate, ridge, post }: RoofLumber,
+  building: Building,
+  lumber: RoofLumber,
   lines: RoofLines,
   { face, eave: { run, side, heightAbovePlate } }: Slope,
   plies: number,
 ): Stretch {
+  const { footprint, roof } = building
+  const { rafter, plate, ridge, post } = lumber
   const slope = face.carrier.kind === 'rafters' ? radians(face.angle) : 0
   const [sin, cos] = [Math.sin(slope), Math.cos(slope)]
   const headers = plies * rafter.thickness * cos
@@ -212,8 +215,8 @@ export function roomOn(
   if (Number.isFinite(foot) || Number.isFinite(head)) {
     const over = Math.max(ridge.thickness, roof.beam ? post.depth : 0) / 2
     const seated = Math.max(plate.depth, seatLength(heightAbovePlate, face.angle, rafter.depth))
-    // a wall under the knee stands on either side of it
-    const wall = !truss && roof.ties.ceiling ? plate.depth / 2 : 0
+    // what carries the rafters under the knee lies on either side of it
+    const wall = (kneeBreadth(building, lumber) ?? 0) / 2
     return {
       from: (Number.isFinite(foot) ? foot + wall : seated) + turn + headers + gaps.besideHeader,
       to:

@@ -21,7 +21,7 @@ export const acrossPartitions = ({ walls }: Building, plate: number): Stretch[] 
  * The place nearest to one asked for, with all of a post's thickness within a stretch, where it is clear of
  * what crosses; null where there is none.
  */
-function clearPlace(
+export function clearPlace(
   at: number,
   thick: number,
   crossing: readonly Stretch[],

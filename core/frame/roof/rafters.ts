@@ -16,7 +16,7 @@ import {
 import { middleOf, type Stretch } from '../../trade'
 import { squareBoard } from '../square-board'
 import type { BuildingCut, Order } from '../member'
-import { kneeSeats } from './knee-wall'
+import { kneeSeats } from './knee-support'
 import { partedOrders, roofHeaders } from './openings'
 import { headCuts, kneeCut, rafterCuts, rafterOn, rafterReach } from './rafter'
 

@@ -5,7 +5,8 @@ import { type Building } from '../../design'
 import { add, downOf, planeAcross, meets, scale, vec } from '../../geometry'
 import type { Section } from '../../lumber'
 import { lyingBoard } from '../square-board'
-import type { Order } from '../member'
+import { boxOf, type Member, type Order } from '../member'
+import type { Rect } from '../rect'
 import { kneesOf, lowEaves, type Problem, type RoofFace, type RoofLines, type RoofLumber } from '../../lines'
 
 /** A ceiling joist in its place along the building. */
@@ -233,8 +234,8 @@ function fitOf(
   return { low, high, doubles, parted, y: { from: asked.up, to: asked.up + asked.length }, thick }
 }
 
-/** A joist in two, that end at the headers' outer faces. */
-const partsOf = (order: Order, south: number, north: number): Order[] => [
+/** A joist in two, that end at two places across the building: at headers' outer faces, or over a beam. */
+export const partsOf = (order: Order, south: number, north: number): Order[] => [
   {
     ...order,
     where: { ...order.where, run: [...order.where.run, 'south'] },
@@ -258,4 +259,31 @@ function shifted({ x, order }: Joist, from: number, where: MemberPlace): Order {
       origin: vec(placement.origin.x + from - x.from, placement.origin.y, placement.origin.z),
     },
   }
+}
+
+/** The clear openings between the headers of stairs. */
+export function stairsOf(members: readonly Member[]): Rect[] {
+  const numbers = new Set(
+    members.flatMap(({ role, where: { of } }) =>
+      role === 'stair-header' && of?.kind === 'roof-opening' ? [of.number] : [],
+    ),
+  )
+  return [...numbers].flatMap(number => {
+    const boxes = members
+      .filter(
+        ({ role, where: { of } }) =>
+          role === 'stair-header' && of?.kind === 'roof-opening' && of.number === number,
+      )
+      .map(member => ({ side: member.where.run[0], ...boxOf(member) }))
+    const [one] = boxes
+    if (!one) return []
+    return [
+      {
+        x0: one.x.from,
+        x1: one.x.to,
+        y0: Math.max(...boxes.filter(({ side }) => side === 'south').map(each => each.y.to)),
+        y1: Math.min(...boxes.filter(({ side }) => side === 'north').map(each => each.y.from)),
+      },
+    ]
+  })
 }

@@ -5,15 +5,7 @@ import { flip, planeAcross } from '../../geometry'
 import type { Section } from '../../lumber'
 import { HAIR, radians } from '../../measure'
 import type { BuildingCut } from '../member'
-import {
-  coverLevel,
-  eaveOver,
-  eavesOf,
-  type Problem,
-  type Profile,
-  type RoofLines,
-  runsOver,
-} from '../../lines'
+import { coverLevel, eaveOver, type Problem, type Profile, type RoofLines, runsOver } from '../../lines'
 import { falseTailsIn, uprightUnder } from '../roof'
 import { upright, type WallBoard } from './board'
 import { openingBoards } from './opening-boards'
@@ -51,9 +43,7 @@ export function notchProblem(
     side === 'west'
       ? { from: rafter.thickness, to: stud.depth }
       : { from: length - stud.depth, to: length - rafter.thickness }
-  return eavesOf(roof).some(({ rafters }) =>
-    rafters.some(at => at.from < within.to - HAIR && at.to > within.from + HAIR),
-  )
+  return roof.faces.some(({ places }) => places.some(({ at }) => overlap(at, within)))
     ? { code: 'gable-notch-blocked', path: 'walls.gables', side }
     : null
 }

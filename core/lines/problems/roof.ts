@@ -197,6 +197,33 @@ export type RoofProblem =
   | { readonly code: 'firring-shallow'; readonly path: 'roof.firring.section'; readonly least: number }
   | { readonly code: 'firring-thick'; readonly path: 'roof.firring.section'; readonly most: number }
   | { readonly code: 'air-too-much'; readonly path: 'roof.blocking.air'; readonly most: number }
+  | {
+      readonly code: 'knee-purlin-low'
+      readonly path: 'roof.gambrel.purlin.section'
+      /** Deepest that finds room; mm. */
+      readonly most: number
+    }
+  | {
+      readonly code: 'knee-mouth-deep'
+      readonly path: 'roof.rafter'
+      readonly least: number
+      /** What the mouths are cut over. */
+      readonly kind: 'wall' | 'purlin'
+    }
+  | { readonly code: 'knee-post-blocked'; readonly path: 'roof.gambrel.purlin.spacing' }
+  | { readonly code: 'joist-post-blocked'; readonly path: 'roof.joistBeam.spacing' }
+  | {
+      readonly code: 'joist-beam-low'
+      readonly path: 'roof.joistBeam.section'
+      readonly most: number
+    }
+  | {
+      readonly code: 'joist-beam-no-room'
+      readonly path: 'roof.joistBeam.at'
+      /** The nearest places of its middle that are clear; null where none is that way. */
+      readonly below: number | null
+      readonly above: number | null
+    }
   | { readonly code: 'purlin-unborne'; readonly path: 'roof.purlins' }
   | {
       readonly code: 'purlin-too-low'

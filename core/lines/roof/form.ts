@@ -31,6 +31,15 @@ export interface RoofLumber {
   /** Boards of a loft's deck. */
   readonly loft: Section | null
   readonly barge: Section | null
+  /** Of a beam under ceiling joists, and of purlins under a gambrel's knees; null without. */
+  readonly joistBeam: InnerLumber | null
+  readonly kneePurlin: InnerLumber | null
+}
+
+/** What a beam inside the building is made of, and its posts. */
+export interface InnerLumber {
+  readonly ply: Section
+  readonly post: Section
 }
 
 /**

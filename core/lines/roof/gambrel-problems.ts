@@ -11,6 +11,7 @@ import {
   limits,
   lowerReach,
   type TailEnd,
+  headroomWithin,
   usualHeadroom,
   valueAt,
   withValue,
@@ -43,7 +44,7 @@ interface Asked {
 export function gambrelProblems({ roof, heights }: Building, lumber: RoofLumber): readonly GambrelProblem[] {
   const { ask } = had(roof.gambrel)
   const { gambrel } = ask
-  const headroom = gambrel.headroom ?? usualHeadroom(ask)
+  const headroom = gambrel.headroom ?? headroomWithin(usualHeadroom(ask))
   const asked: Asked = {
     ask: { ...ask, gambrel: { ...gambrel, headroom } },
     tail: roof.tail,

@@ -39,6 +39,12 @@ const steep = fc
   .oneof({ weight: 8, arbitrary: between(45, 75) }, { weight: 1, arbitrary: between(20.01, 79.99) })
   .map(degrees => ({ rise: 12 * Math.tan((degrees * Math.PI) / 180), run: 12 }))
 
+/** A beam inside the building. */
+const innerBeam = {
+  must: { section: section('2x8', '2x10', '47x175') },
+  may: { plies: one(1, 2, 3), post: section('4x4', '100x100'), spacing: length(300, 4000, 900, 3000) },
+}
+
 /** A gambrel over a span, mm. */
 const gambrel = (wide: number) =>
   group(
@@ -66,6 +72,7 @@ const gambrel = (wide: number) =>
         }),
         7,
       ),
+      purlin: orNull(group(innerBeam.must, innerBeam.may)),
     },
   )
 
@@ -228,6 +235,13 @@ export const roof = (long: number, wide: number) =>
       ),
       firring: group({}, { section: section('2x6', '2x8', '2x10', '2x4'), least: length(0, 150, 0, 40) }),
       ties: group({}, { rafter: ties(300), collar: ties(1200), ceiling: ties(400) }),
+      joistBeam: orNull(
+        group(innerBeam.must, {
+          ...innerBeam.may,
+          at: orNull(length(100, 11900, 0.3 * wide, 0.7 * wide), 3),
+        }),
+        3,
+      ),
       fascia: group(
         {},
         { sub: orNull(section('2x6', '2x4', '38x140'), 2), face: orNull(section('1x6', '1x8', '22x150'), 2) },

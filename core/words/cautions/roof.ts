@@ -58,9 +58,17 @@ export const roofSayings = {
   'posts-unbraced': ({ named }) =>
     `Nothing holds the trusses' end posts upright along the ${named('wall')} wall: they stand on its plate as on a hinge. Sheathe that wall up to the roof, or nail diagonals across the posts.`,
   'knees-unborne': () =>
-    'Nothing carries the rafters at their knees. Frame ceiling joists for a wall under them to stand on, or choose trusses.',
+    'Nothing carries the rafters at their knees. Put purlins under them, frame ceiling joists for a wall to stand on, or choose trusses.',
   'knees-unchecked': () =>
     'The walls under the knees bring half of the roof down on the ceiling joists. Have those, and what they stand on, checked by an engineer or the building department.',
+  'knee-purlins-unchecked': ({ mm }) =>
+    `The purlins under the knees carry more than half of the roof, up to ${mm('clear')} clear between what they stand on. Have their depth and plies, the posts and what those stand on checked by an engineer or the building department.`,
+  'joist-beam-unchecked': ({ mm }) =>
+    `The beam under the joists carries half of all that lies on them, up to ${mm('clear')} clear between what it stands on. Have its depth and plies, the posts and what those stand on checked by an engineer or the building department.`,
+  'joists-joined': () =>
+    'The joists are longer than what is sold, and joined over their beam: on half of its breadth each. Where they hold the walls together, nail boards across the joints or strap them, by the schedule of local code.',
+  'inner-beam-hung': ({ named }) =>
+    `No post has room under the end of the ${named('beam')} at ${named('at')}: it hangs there. Use a hanger made for the beam, on solid wood that carries it on past the opening, and have both checked.`,
   'trusses-far': ({ mm }) =>
     `The trusses stand ${mm('apart')} apart; chords ${mm('depth')} deep are customarily no farther than ${mm('limit')}. Space them closer, or use deeper chords.`,
   'truss-left-out': ({ n, mm }) =>

@@ -51,6 +51,23 @@ export const roofSentences: Sentences<RoofProblem> = {
     `The hip rafters would hang ${up(problem.by)} over the corner of the plates. Use deeper hips, or a lower height above plate.`,
   'ridge-post-blocked': () =>
     "A partition along the building, or what crosses it close together, leaves the ridge's posts no room. Space the posts wider than the building is long, or move what is in their way.",
+  'knee-purlin-low': (problem, { down }) =>
+    `The purlins would come down on what lies under the knees. Use purlins ${down(problem.most)} deep at most, or put the knees higher.`,
+  'knee-mouth-deep': (problem, { up }) =>
+    `Mouths over the ${problem.kind === 'wall' ? 'walls' : 'purlins'} under the knees would take more than half of the rafters. Use rafters ${up(problem.least)} deep at least, or a ${problem.kind === 'wall' ? 'narrower stud' : 'purlin of fewer plies'}.`,
+  'knee-post-blocked': () =>
+    'What stands inside leaves a post under the purlins no room. Let the posts stand farther apart, or move what is in their way.',
+  'joist-post-blocked': () =>
+    "What stands inside leaves a post under the joists' beam no room. Let the posts stand farther apart, put the beam elsewhere, or move what is in their way.",
+  'joist-beam-low': (problem, { down }) =>
+    `The joists lie so low that their beam would come down to the deck. Use a beam ${down(problem.most)} deep at most, or put the joists higher.`,
+  'joist-beam-no-room': (problem, { down, up }) =>
+    problem.below === null && problem.above === null
+      ? 'Nothing across the building leaves the beam under the joists room. Take it away, or move what stands there.'
+      : `Something stands where the beam under the joists would lie, or a stair comes up there. Put its middle ${[
+          ...(problem.below === null ? [] : [`at ${down(problem.below)}`]),
+          ...(problem.above === null ? [] : [`at ${up(problem.above)}`]),
+        ].join(', or ')} from the south wall.`,
   'strip-off-span': (problem, { up, down }) =>
     `The strip's posts leave no room beside a wall. Put the strip between ${up(problem.least)} and ${down(problem.most)} from the south wall.`,
   'strip-too-low': (problem, { up, down }) =>
