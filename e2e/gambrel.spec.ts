@@ -307,3 +307,46 @@ test('a gambrel cut on the plate kicks its eaves out on false tails, as steep as
   await expect(tail).toHaveCount(0)
   await clean(page)
 })
+
+test("joists lie on a beam where it is dragged and told, and rafters' knees on purlins", async ({ page }) => {
+  test.setTimeout(240_000)
+  await newBuilding(page)
+  await take(page, 'Roof')
+  await add(page, 'Ceiling joists')
+  await choose(page, 'They lie on', 'The walls and a beam')
+  const at = hand(page).getByLabel('Beam from the south wall', { exact: true }).first()
+  await expect(at).toHaveValue('4\' 0"')
+  await clean(page)
+
+  // dragged across the building, and taken back
+  const ring = page.getByRole('slider', { name: 'Beam from the south wall, drag' })
+  const box = await ring.boundingBox()
+  if (!box) throw new Error('no ring')
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2)
+  await page.mouse.down()
+  await page.mouse.move(box.x + box.width / 2 - 40, box.y + box.height / 2, { steps: 4 })
+  await page.mouse.up()
+  await expect(at).not.toHaveValue('4\' 0"')
+  await hand(page).getByRole('button', { name: 'Let the beam lie in the middle' }).click()
+  await expect(at).toHaveValue('4\' 0"')
+
+  // in a wall it has no room, and is told where it has
+  await type(page, 'Beam from the south wall', '4"')
+  await expect(page.getByRole('alert')).toContainText('Something stands where the beam under the joists')
+  await type(page, 'Beam from the south wall', '5 1/2"')
+  await expect(page.getByRole('alert')).toHaveCount(0)
+  await expect(hand(page).getByText('The beam under the joists carries half')).toBeVisible()
+
+  // a gambrel's rafters have nothing under their knees until purlins are asked for
+  await newBuilding(page, 'Gambrel')
+  await take(page, 'Roof')
+  await choose(page, 'Carried by', 'Rafters')
+  await expect(hand(page).getByText('Nothing carries the rafters at their knees')).toBeVisible()
+  await take(page, 'Roof', 'Knees')
+  await choose(page, 'Under the knees', 'A purlin on posts')
+  await expect(hand(page).getByText('The purlins under the knees carry more than half')).toBeVisible()
+  await take(page, 'Roof')
+  await expect(hand(page).getByText('Nothing carries the rafters at their knees')).toHaveCount(0)
+  await expect(page.getByRole('alert')).toHaveCount(0)
+  await clean(page)
+})

@@ -82,6 +82,7 @@ export type DimensionName =
   | 'strip'
   | 'run'
   | 'other-run'
+  | 'joist-beam'
   | 'gable-overhang'
   | 'wall-height'
   | 'other-height'

@@ -32,9 +32,27 @@ export function dimensions(plan: Plan): Dimension[] {
       : []),
     ...eaves(plan),
     ...top(plan),
+    ...underJoists(plan),
     ...(building.roof.gambrel ? gambrelDimensions(plan) : roof ? ofRafters(plan, roof, uneven) : []),
   ]
 }
+
+/** The beam under the ceiling joists, from the south wall's outside to its middle. */
+const underJoists = ({ frame }: Plan): Dimension[] =>
+  frame.innerBeams
+    .filter(({ role }) => role === 'joist-beam')
+    .map(({ at }) =>
+      // a run, a headroom, or what reaches past a strip, may lie in the third row
+      dimension(
+        'below',
+        frame.roof.faces.length !== 2 || stripOf(frame.roof) ? 4 : 3,
+        'joist-beam',
+        foot(0),
+        foot(at),
+        at,
+        'roof.joistBeam.at',
+      ),
+    )
 
 /** The overhang at the south, or under a single slope at both walls. */
 function eaves(plan: Plan): Dimension[] {

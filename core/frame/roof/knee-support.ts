@@ -47,7 +47,7 @@ const MOUTH = 1 / 2
 /** A wall lower than this between its plates is none, mm. */
 const LOW = 100
 
-/** The breadth of what is asked for under a gambrel's knees, mm; null where nothing is, or of another roof. */
+/** The breadth of what is asked for under the knees of a gambrel, mm; null where nothing is, or of others. */
 export function kneeBreadth({ roof }: Building, { kneePurlin, plate }: RoofLumber): number | null {
   if (!roof.gambrel || roof.truss) return null
   if (kneePurlin) return kneePurlin.ply.thickness * (kneePurlinOf(roof)?.plies ?? 1)
