@@ -195,6 +195,7 @@ describe('the rows of the hand', () => {
     for (const design of [
       ...demos,
       { ...gabled, roof: { ...gabled.roof, beam: usualBeam.imperial } },
+      { ...gabled, roof: { ...gabled.roof, northPitch: { rise: 4, run: 12 } } },
       trussed({ kind: 'scissors', ceiling: { rise: 2, run: 12 } }),
       trussed({ kind: 'bought', bought: { span: gabled.footprint.width, weight: 40 } }),
       trussed({ kind: 'king-post', splice: { bottom: 1200, top: 900 } }),

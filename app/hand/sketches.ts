@@ -190,9 +190,21 @@ const sketches: Readonly<Record<string, readonly Sketch[]>> = {
     sketch('Plumb over the wall', ['M40 18v22h7v-25z'], [plate], ['M8 43L88 3 M8 60L88 20']),
     sketch('Square to the slope', ['M38 27L46 42L53 39L45 24z'], [plate], ['M8 43L88 3 M8 60L88 20']),
   ],
+  'walls.posts.set': [
+    sketch('In a shoulder cut into the outside', ['M36 8h8v24h-8z'], ['M44 8h16v52h-24v-28h8z']),
+    sketch(
+      'In shoulders on both sides',
+      ['M36 8h8v24h-8z', 'M52 8h8v24h-8z'],
+      ['M44 8h8v24h8v28h-24v-28h8z'],
+    ),
+    sketch('In a fork', ['M44 8h8v24h-8z'], ['M36 8h8v24h8v-24h8v52h-24z']),
+    sketch('On top of the posts', ['M36 8h8v24h-8z', 'M44 8h8v24h-8z'], ['M36 32h24v28h-24z']),
+    sketch('Bolted to the faces', ['M28 8h8v24h-8z', 'M60 8h8v24h-8z'], ['M36 8h24v52h-24z'], ['M24 20H72']),
+  ],
   'walls.posts.joint': [
     sketch('Half-lapped', ['M4 16h50v12h-14v12h-36z'], ['M54 16h38v24h-52v-12h14z', 'M38 40h20v20h-20z']),
     sketch('Scarfed', ['M4 16h56l-24 24h-32z'], ['M60 16h32v24h-56z', 'M38 40h20v20h-20z']),
+    sketch('Butted', ['M4 16h43v24h-43z'], ['M49 16h43v24h-43z', 'M38 40h20v20h-20z']),
   ],
   'base.ends': [
     sketch('Square', ['M6 20h84v20h-84z'], [], []),

@@ -326,11 +326,28 @@ export const posts = (at: At): Row[] => [
   board(at, 'walls.posts.post', 'Posts'),
   ...length(at, 'walls.posts.spacing'),
   board(at, 'walls.posts.beam', 'Beam'),
-  choice(at, 'walls.posts.joint', [
-    { value: 'half-lap', label: 'Half-lapped' },
-    { value: 'scarf', label: 'Scarfed' },
+  choice(at, 'walls.posts.plies', numbers(1, 3)),
+  choice(at, 'walls.posts.set', [
+    { value: 'shoulder', label: 'In a shoulder outside' },
+    { value: 'shoulders', label: 'In shoulders on both sides' },
+    { value: 'fork', label: 'In a fork' },
+    { value: 'on-top', label: 'On top' },
+    { value: 'bolted', label: 'Bolted to the faces' },
   ]),
-  ...length(at, 'walls.posts.brace'),
+  ...(at.design.walls.posts.plies === 1
+    ? [
+        choice(at, 'walls.posts.joint', [
+          { value: 'half-lap', label: 'Half-lapped' },
+          { value: 'scarf', label: 'Scarfed' },
+          { value: 'butt', label: 'Butted' },
+        ]),
+      ]
+    : []),
+  choice(at, 'walls.posts.plates', onOff('Rafters', 'Top plates'), {
+    value: at.design.walls.posts.plates ? 'yes' : 'no',
+    change: to => design => withValue(design, 'walls.posts.plates', to === 'yes'),
+  }),
+  ...(at.design.walls.posts.set === 'bolted' ? [] : length(at, 'walls.posts.brace')),
 ]
 
 /** The wall that a subject is, or is in; null of others. */

@@ -50,7 +50,7 @@ export const roofCautions = (plan: Plan, roof: RoofReading, members: string[]): 
 /** What a rafter's seat and tail take of it, and what they leave. */
 function seatCautions(
   { building: { roof: asked }, frame: { lumber } }: Plan,
-  { birdsmouth: { notch, seat }, bearing, angle }: RoofReading,
+  { birdsmouth: { notch, seat }, bearing, plate, angle }: RoofReading,
   members: string[],
 ): Caution[] {
   const { depth } = lumber.rafter
@@ -73,10 +73,7 @@ function seatCautions(
       bearing,
       limit: customary.bearing,
     }),
-    ...cautionIf(seat > lumber.plate.depth + HAIR, 'seat-past-plate', members, {
-      seat,
-      plate: lumber.plate.depth,
-    }),
+    ...cautionIf(seat > plate + HAIR, 'seat-past-plate', members, { seat, plate }),
     ...cautionIf(!hasMouth(asked.seat) && asked.has.seats.length > 0, 'no-birdsmouth', members, { angle }),
   ]
 }

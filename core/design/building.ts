@@ -7,6 +7,9 @@ import type { Firring, Raised } from './roof-parts'
 import type { Seat } from './seat'
 import type { BuildingSetting } from './setting'
 import { type SideName, sideNames } from './sides'
+import { findSection } from '../lumber'
+import { ownSections } from './lumber'
+import { type Across, postLayout } from './posts'
 import { heightOf } from './walls'
 
 /**
@@ -100,6 +103,14 @@ export interface Building extends Pick<
 > {
   /** Deck to the top of each side's top plate, mm; where a house stands, to the top of the ledger on it. */
   readonly heights: Readonly<Record<SideName, number>>
+  /**
+   * How deep what stands on each side is, from its outside in: studs, or posts with their beam and plates;
+   * and how far in the roof bears on it; mm. 0 where a house stands.
+   */
+  readonly depths: Readonly<Record<SideName, number>>
+  readonly bearings: Readonly<Record<SideName, number>>
+  /** What it bears on there, from the outside in: a plate, or the plies of a beam. */
+  readonly bearers: Readonly<Record<SideName, readonly Across[]>>
   readonly roof: BuildingRoof
 }
 
@@ -130,6 +141,7 @@ export function plainBuilding(
     walls,
     lumber,
     heights: heightsOf(walls),
+    ...sidesOf(walls, lumber, has.house),
     roof: {
       ...rest,
       has,
@@ -161,6 +173,32 @@ export const kneePurlinOf = ({
   truss,
 }: Pick<BuildingRoof, 'gambrel' | 'truss'>): InnerBeam | null =>
   truss ? null : (gambrel?.ask.gambrel.purlin ?? null)
+
+/** How deep each side is, and how much of it bears; of sections that are not known, nothing. */
+function sidesOf(
+  walls: Design['walls'],
+  lumber: Design['lumber'],
+  house: RoofHas['house'],
+): Pick<Building, 'depths' | 'bearings' | 'bearers'> {
+  const own = ownSections(lumber)
+  const known = (name: string) => findSection(name, own)
+  const [stud, post, beam] = [known(walls.stud), known(walls.posts.post), known(walls.posts.beam)]
+  const plate = stud?.depth ?? 0
+  const { plates } = walls.posts
+  const onPlate: readonly Across[] = [{ from: 0, to: plate }]
+  const layout =
+    post && beam ? postLayout(walls.posts, post, beam) : { depth: plate, bearing: plate, plies: onPlate }
+  const each = <T>(posts: T, studs: T, none: T): Record<SideName, T> => {
+    const of = (side: SideName): T =>
+      side === house ? none : walls.sides[side].build === 'posts' ? posts : studs
+    return { south: of('south'), east: of('east'), north: of('north'), west: of('west') }
+  }
+  return {
+    depths: each(plates ? Math.max(plate, layout.depth) : layout.depth, plate, 0),
+    bearings: each(plates ? plate : layout.bearing, plate, 0),
+    bearers: each(plates ? onPlate : layout.plies, onPlate, []),
+  }
+}
 
 /** A building whose roof is another in part. */
 export const withRoof = (building: Building, roof: Partial<BuildingRoof>): Building => ({

@@ -76,7 +76,7 @@ export const floorSchema = z.strictObject({
   doubled: z.array(lengthField(limits.onSite)).max(20).default([]),
   blocking: z.union([z.literal(0), z.literal(1), z.literal(2), z.literal(3)]).default(0),
   hold: z.enum(['nails', 'hangers']).default('nails'),
-  joint: lengthField(limits.footprintLength).nullable().default(null),
+  joint: lengthField(limits.floorJoint).nullable().default(null),
   deck: deckSchema,
   openings: z
     .array(

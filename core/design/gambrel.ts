@@ -211,7 +211,7 @@ export const trussSchema = (pitch: z.ZodType<Pitch>) =>
         .default(defaultTruss.splice),
       bought: z
         .strictObject({
-          span: lengthField(limits.footprintWidth).nullable().default(null),
+          span: lengthField(limits.boughtSpan).nullable().default(null),
           weight: z.number().min(limits.trussWeight.min).max(limits.trussWeight.max).default(0),
         })
         .default(defaultTruss.bought),

@@ -146,7 +146,19 @@ export {
   type Step,
   usualSides,
 } from './sides'
-export { beamJoints, type Posts, type Siding, type Slats, usualPosts, usualSiding, usualSlats } from './posts'
+export {
+  beamJoints,
+  type BeamSet,
+  beamSets,
+  postLayout,
+  type PostLayout,
+  type Posts,
+  type Siding,
+  type Slats,
+  usualPosts,
+  usualSiding,
+  usualSlats,
+} from './posts'
 export type { UnitOnHand } from './units'
 export {
   type Bracing,

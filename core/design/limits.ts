@@ -1,7 +1,9 @@
 /** What a small outbuilding may be; millimetres unless named. Beyond these it is another trade's building. */
 export const limits = {
-  footprintLength: { min: 600, max: 18000 },
-  footprintWidth: { min: 600, max: 12000 },
+  footprintLength: { min: 300, max: 18000 },
+  footprintWidth: { min: 300, max: 12000 },
+  floorJoint: { min: 600, max: 18000 },
+  boughtSpan: { min: 600, max: 12000 },
   wallHeight: { min: 300, max: 4300 },
   wallHeight0: { min: 0, max: 4300 },
   unit: { min: 100, max: 6000 },
@@ -34,6 +36,8 @@ export const limits = {
   beyond: { min: 0, max: 1500 },
   lift: { min: 0, max: 2500 },
   supports: { min: 300, max: 4000 },
+  /** Of a side of posts: as far as their beams are joined. */
+  postsApart: { min: 300, max: 6000 },
   block: { min: 90, max: 800 },
   frost: { min: 0, max: 2500 },
   hole: { min: 150, max: 900 },

@@ -1,17 +1,30 @@
+import type { Section } from '../lumber'
 import { lengthField } from './length-field'
 import { limits } from './limits'
 import { z } from './zod'
 
-/** How beams meet over a post: each halved in its height, or both cut along one slope. */
-export const beamJoints = ['half-lap', 'scarf'] as const
+/** How beams of one ply meet over a post: each halved in its height, both cut along one slope, or butted. */
+export const beamJoints = ['half-lap', 'scarf', 'butt'] as const
 
 /**
- * A side of posts with a beam let into their outside instead of studs. `spacing` the most between the posts'
- * middles, `brace` how far a knee brace reaches along post and beam, 0 for none; mm.
+ * How a beam lies on its posts: in a shoulder cut into their outside; its plies in shoulders on both sides;
+ * in a slot down their middle; on top of them; or its plies bolted to their faces, the first outside.
+ */
+export const beamSets = ['shoulder', 'shoulders', 'fork', 'on-top', 'bolted'] as const
+export type BeamSet = (typeof beamSets)[number]
+
+/**
+ * A side of posts with a beam instead of studs, of `plies` side by side. `spacing` the most between the
+ * posts' middles, `brace` how far a knee brace reaches along post and beam, 0 for none; mm. One ply is joined
+ * over a post as `joint` says; several butt over posts one at a time.
  */
 export interface Posts {
   readonly post: string
   readonly beam: string
+  readonly plies: 1 | 2 | 3
+  readonly set: BeamSet
+  /** Whether top plates lie on the beam; without, what stands over it bears on the beam itself. */
+  readonly plates: boolean
   readonly spacing: number
   readonly joint: (typeof beamJoints)[number]
   readonly brace: number
@@ -32,8 +45,26 @@ export interface Siding {
 const section = z.string().min(1).max(40)
 
 export const usualPosts: Record<'imperial' | 'metric', Posts> = {
-  imperial: { post: '4x4', beam: '2x8', spacing: 96 * 25.4, joint: 'half-lap', brace: 24 * 25.4 },
-  metric: { post: '89x89', beam: '38x140', spacing: 2400, joint: 'half-lap', brace: 600 },
+  imperial: {
+    post: '4x4',
+    beam: '2x8',
+    plies: 1,
+    set: 'shoulder',
+    plates: true,
+    spacing: 96 * 25.4,
+    joint: 'half-lap',
+    brace: 24 * 25.4,
+  },
+  metric: {
+    post: '89x89',
+    beam: '38x140',
+    plies: 1,
+    set: 'shoulder',
+    plates: true,
+    spacing: 2400,
+    joint: 'half-lap',
+    brace: 600,
+  },
 }
 export const usualSlats: Record<'imperial' | 'metric', Slats> = {
   imperial: { section: '1x4', gap: 25.4 / 2 },
@@ -44,7 +75,10 @@ export const postsSchema = z
   .strictObject({
     post: section,
     beam: section,
-    spacing: lengthField(limits.supports),
+    plies: z.union([z.literal(1), z.literal(2), z.literal(3)]).default(1),
+    set: z.enum(beamSets).default('shoulder'),
+    plates: z.boolean().default(true),
+    spacing: lengthField(limits.postsApart),
     joint: z.enum(beamJoints).default('half-lap'),
     brace: lengthField(limits.knee),
   })
@@ -61,3 +95,71 @@ export const sidingSchema = z
 export const slatsSchema = z
   .strictObject({ section, gap: lengthField(limits.slatGap) })
   .default(usualSlats.imperial)
+
+/** From where to where across a side of posts something lies, from its outside in, mm. */
+export interface Across {
+  readonly from: number
+  readonly to: number
+}
+
+/**
+ * How posts and beam lie across a side: the posts, each ply of the beam, and how deep all of it is; what a
+ * beam let into them leaves of the posts; and how far in from the outside what lies on the beam bears on it;
+ * mm.
+ */
+export interface PostLayout {
+  readonly post: Across
+  readonly plies: readonly Across[]
+  readonly depth: number
+  readonly left: number
+  readonly bearing: number
+}
+
+/** Where posts of a section and the plies of their beam lie across a side. */
+export function postLayout(
+  { plies, set }: Pick<Posts, 'plies' | 'set'>,
+  post: Section,
+  beam: Section,
+): PostLayout {
+  const t = beam.thickness
+  const breadth = plies * t
+  const whole = { from: 0, to: post.depth }
+  const row = (count: number, from: number): Across[] =>
+    Array.from({ length: count }, (_, i) => ({ from: from + i * t, to: from + (i + 1) * t }))
+  const outer = Math.ceil(plies / 2)
+  const inner = plies - outer
+  const shared = { post: whole, depth: post.depth, left: post.depth - breadth }
+  switch (set) {
+    case 'shoulder':
+      return { ...shared, plies: row(plies, 0), bearing: breadth }
+    case 'shoulders':
+      return {
+        ...shared,
+        plies: [...row(outer, 0), ...row(inner, post.depth - inner * t)],
+        bearing: inner ? post.depth : breadth,
+      }
+    case 'fork': {
+      const from = (post.depth - breadth) / 2
+      return { ...shared, plies: row(plies, from), bearing: from + breadth }
+    }
+    case 'on-top':
+      return {
+        post: whole,
+        plies: row(plies, 0),
+        depth: Math.max(post.depth, breadth),
+        left: post.depth,
+        bearing: breadth,
+      }
+    case 'bolted': {
+      const from = outer * t
+      const depth = post.depth + breadth
+      return {
+        post: { from, to: from + post.depth },
+        plies: [...row(outer, 0), ...row(inner, from + post.depth)],
+        depth,
+        left: post.depth,
+        bearing: inner ? depth : breadth,
+      }
+    }
+  }
+}

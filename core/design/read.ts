@@ -183,6 +183,7 @@ const unions: Record<string, readonly string[]> = {
   'header.plies': ['1', '2', '3'],
   'roof.panel.per': ['1', '2', '3'],
   'roof.beam.plies': ['1', '2', '3'],
+  'walls.posts.plies': ['1', '2', '3'],
   'roof.joistBeam.plies': ['1', '2', '3'],
   'roof.gambrel.purlin.plies': ['1', '2', '3'],
   'roof.raised.plies': ['1', '2', '3'],

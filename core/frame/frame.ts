@@ -39,7 +39,7 @@ import { bottomOf } from './truss'
 import { bearingPartitions } from './walls/bearing'
 import { coverDrops } from './walls/cover-drops'
 import { type FinishAsk, finishWalls } from './walls/finish'
-import { endWallProblems, wallsReachRoof } from './walls/under-roof'
+import { endWallProblems, undersidesOver, wallsReachRoof } from './walls/under-roof'
 import { frameWalls } from './walls/walls'
 import type { RoughOpening } from './walls/rough-opening'
 import type { PerWall, Wall } from './walls/wall'
@@ -99,7 +99,8 @@ export function frame(asked: Design, memory: Memory = newMemory()): Frame {
   const { drop } = roof
   const profile = memory.last('profile', [roof.lines, drop], () => lowered(profileOf(roof.lines), drop))
   const rafters = framed && wallsReachRoof(building) ? profile : null
-  const walls = frameWalls(building, lumber.plate, section, stack, rafters, memory)
+  const undersides = memory.shared('undersides', undersidesOver(building, roof.lines))
+  const walls = frameWalls(building, lumber.plate, section, stack, { rafters, undersides }, memory)
   const over = { ...roof, profile, framed }
   const finished = finishWalls(finishing(building, lumber, section, below, over, stack, memory), walls.framed)
 

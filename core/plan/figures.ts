@@ -241,7 +241,7 @@ export function rafterFigures({ building, frame }: Plan, roof: RoofReading): Fig
         ? { width: building.footprint.width, off: run - building.footprint.width / 2 }
         : building.roof.has.house
           ? { width: building.footprint.width, ledger: frame.lumber.ridge.thickness }
-          : { width: building.footprint.width, plate: frame.lumber.plate.depth },
+          : { width: building.footprint.width, plate: building.bearings[building.roof.high] },
     ),
     figure('rise', rise, { run, angle }),
     figure('line-length', roof.lineLength, { run, angle }),
@@ -257,6 +257,6 @@ export function rafterFigures({ building, frame }: Plan, roof: RoofReading): Fig
       : []),
     ...notched,
     figure('height-above-plate', roof.heightAbovePlate, plumbOver(frame, roof)),
-    figure('bearing', roof.bearing, { plate: frame.lumber.plate.depth }),
+    figure('bearing', roof.bearing, { plate: roof.plate }),
   ]
 }

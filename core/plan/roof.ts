@@ -26,6 +26,7 @@ import {
 } from '../geometry'
 import type { Building } from '../design'
 import { chordFace, type Frame, type Member, faceOf, trussOf } from '../frame'
+import type { Stretch } from '../trade'
 import { FOOT, HAIR, METRE, NO_TURN, ONE_READING, type Units } from '../measure'
 
 /**
@@ -46,8 +47,9 @@ export interface RoofReading {
   /** Plumb, over the outside of the wall, from the plate to the rafter's top edge. */
   readonly heightAbovePlate: number
   readonly birdsmouth: { readonly seat: number; readonly heel: number; readonly notch: number }
-  /** Level wood of the rafter that rests on the plate. */
+  /** Level wood of the rafter that rests on the plate, or the beam; and how far in that bears. */
   readonly bearing: number
+  readonly plate: number
   /** Plumb height of the rafter's face at its high end. */
   readonly plumbFace: number
   /** Top of the ridge board, or of the rafters at their high end, above the deck. */
@@ -109,6 +111,7 @@ export function readFace(frame: Frame, units: Units, face: RoofFace): RoofReadin
     heightAbovePlate: eave ? overPlate(rafter, overOutside(eave)) : 0,
     birdsmouth: eave ? birdsmouth(frame, rafter, eave) : { seat: 0, heel: 0, notch: 0 },
     bearing: eave ? bearing(frame, rafter, eave) : 0,
+    plate: eave ? frame.building.bearings[eave.side] : 0,
     plumbFace: cutLine(atHead.board, 0),
     highest: roof.highest,
   }
@@ -171,20 +174,19 @@ function birdsmouth(frame: Frame, rafter: Member, eave: Eave): RoofReading['bird
 }
 
 /** How far the rafter's level face at a wall reaches over the plate's width. */
-function bearing(frame: Frame, rafter: Member, { outside, height }: Eave): number {
+function bearing(frame: Frame, rafter: Member, { outside, height, side }: Eave): number {
   const wedge = frame.members.find(member => member.role === 'wedge')
   if (wedge) return wedge.board.end - wedge.board.start
   // a level joist lies on the plate as it is
-  if (Math.abs(rafter.placement.along.z) < NO_TURN) return frame.lumber.plate.depth
+  const on = frame.building.bearers[side]
+  const wood = (seat: Stretch): number =>
+    on.reduce((sum, { from, to }) => sum + Math.max(0, Math.min(seat.to, to) - Math.max(seat.from, from)), 0)
+  if (Math.abs(rafter.placement.along.z) < NO_TURN) return wood({ from: 0, to: Infinity })
   const across = levelFace(rafter.board)
     .map(p => toBuilding(rafter.placement, p))
     .filter(p => Math.abs(p.z - height) < ONE_READING)
     .map(p => -distanceTo(outside, p))
-  if (across.length === 0) return 0
-  return Math.max(
-    0,
-    Math.min(Math.max(...across), frame.lumber.plate.depth) - Math.max(Math.min(...across), 0),
-  )
+  return across.length ? wood({ from: Math.min(...across), to: Math.max(...across) }) : 0
 }
 
 function levelFace(board: CutBoard): Vec3[] {

@@ -3,6 +3,7 @@ import {
   type Base,
   baseKinds,
   beamJoints,
+  beamSets,
   bracings,
   type Design,
   type Floor,
@@ -118,6 +119,13 @@ const further = () =>
       { minLength: 4, maxLength: 4 },
     ),
     joint: fc.constantFrom(...beamJoints),
+    open: fc.record({
+      post: fc.constantFrom('4x4', '6x6'),
+      beam: fc.constantFrom('2x8', '2x6'),
+      plies: fc.constantFrom(1 as const, 2 as const),
+      set: fc.constantFrom(...beamSets),
+      plates: fc.boolean(),
+    }),
     knee: fc.constantFrom(0, 600),
     shape: fc.constantFrom(
       'gable' as const,
@@ -197,6 +205,7 @@ function furtherOf(
     built,
     covered,
     joint,
+    open,
     knee,
     ...rest
   } = more
@@ -217,7 +226,7 @@ function furtherOf(
       north: side(2, 'north', north),
       west: side(3, 'west', west),
     },
-    posts: { post: '4x4', beam: '2x8', spacing: 1800, joint, brace: knee },
+    posts: { ...open, spacing: 1800, joint, brace: knee },
     slats: { section: '1x4', gap: 15 },
     sheathing: sheathing && {
       thickness: sheathing.thickness,

@@ -44,6 +44,10 @@ const meanings: Readonly<Record<string, string>> = {
   'walls.sheathing.top': 'Straight across under the tails, or cut round each of them up to the blocks.',
   'walls.siding.exposure': 'How much of each board shows; the rest is lapped by the one over it.',
   'walls.slats.gap': 'Between one slat and the next.',
+  'walls.posts.plies': 'Boards side by side; several butt over posts, one at a time.',
+  'walls.posts.set':
+    'Let into the posts, on top of them, or its boards bolted to their faces, the first outside.',
+  'walls.posts.plates': 'Top plates on the beam as on a wall of studs, or the rafters on the beam itself.',
   'walls.posts.spacing': 'Posts stand evenly, no farther apart than this.',
   'walls.posts.joint': 'How two lengths of beam meet over a post.',
   'walls.posts.brace': 'From the corner along post and beam: both legs of the brace are alike.',

@@ -7,7 +7,6 @@ import { toMark } from './measures'
 export const sideOf: Partial<Record<Problem['code'], 'thickness' | 'depth'>> = {
   'beam-shallow': 'depth',
   'firring-shallow': 'depth',
-  'post-too-deep': 'depth',
   'beam-too-thick': 'thickness',
   'joist-beam-low': 'depth',
   'knee-purlin-low': 'depth',

@@ -28,7 +28,7 @@ function deckOf(loft: Roof['loft'], own: readonly Section[]): number {
 
 /** What of a gambrel's building its line is worked out from; null where a section is not known. */
 export function gambrelAsk(building: Building, asked: Roof): GambrelAsk | null {
-  const { roof, walls, footprint, lumber, heights } = building
+  const { roof, walls, footprint, lumber, heights, bearings } = building
   const own = ownSections(lumber)
   const [chord, stud, ridge] = [roof.rafter, walls.stud, roof.ridge].map(name => findSection(name, own))
   if (!chord || !stud || !ridge) return null
@@ -41,7 +41,7 @@ export function gambrelAsk(building: Building, asked: Roof): GambrelAsk | null {
     width: footprint.width,
     eave: asked.overhang.eave,
     depth: chord.depth,
-    plate: stud.depth,
+    plate: Math.min(bearings.south, bearings.north),
     ridge: roof.carried === 'rafters' ? ridge.thickness : 0,
     floor: joist && roof.ties.ceiling ? roof.ties.ceiling.height + joist.depth + deckOf(roof.loft, own) : 0,
   }

@@ -52,7 +52,7 @@ function gambrelWorkedOut(plain: Building, asked: Roof): Building {
   return withRoof(building, {
     gambrel: line,
     purlins: null,
-    truss: byRafters(asked) ? null : trussOf(building, asked, line, ask.plate),
+    truss: byRafters(asked) ? null : trussOf(building, asked, line),
     pitch: pitchOf(line.upper),
     peak: { at: null, height: asked.gambrel.by === 'knee' ? asked.peak.height : null },
     seat: onPlate ? { rule: 'none' } : { rule: 'height-above-plate', height: line.heightAbovePlate },
@@ -70,7 +70,7 @@ function gambrelWorkedOut(plain: Building, asked: Roof): Building {
 }
 
 /** Trusses with what follows of their line: their gussets no longer than the chords let them be. */
-function trussOf(building: Building, { truss }: Roof, line: GambrelLine, plate: number): BuildingTruss {
+function trussOf(building: Building, { truss }: Roof, line: GambrelLine): BuildingTruss {
   const kind = truss.kind === 'bottom-chord' ? 'bottom-chord' : 'open'
   const sections = trussSections(building, truss)
   const bottom = findSection(sections.bottom, ownSections(building.lumber))?.depth ?? 0
@@ -85,7 +85,7 @@ function trussOf(building: Building, { truss }: Roof, line: GambrelLine, plate: 
     ceiling: null,
     heel: line.heightAbovePlate,
     gusset: { ...gusset, leg: Math.min(gusset.leg ?? USUAL_LEG, most), asked: gusset.leg, most },
-    apart: plate + BRACES + gusset.thickness,
+    apart: Math.max(building.depths.west, building.depths.east) + BRACES + gusset.thickness,
     setting: settingWorkedOut(truss.setting, building.footprint.width, building.lumber.yard),
   }
 }

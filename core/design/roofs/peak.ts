@@ -48,7 +48,7 @@ interface Asked {
   readonly stud: number
 }
 
-function askedOf({ roof, walls, footprint, lumber, heights }: Building): Asked | null {
+function askedOf({ roof, walls, footprint, lumber, heights, bearings }: Building): Asked | null {
   const own = ownSections(lumber)
   const [rafter, stud, ridge] = [roof.rafter, walls.stud, roof.ridge].map(name => findSection(name, own))
   if (!rafter || !stud || !ridge) return null
@@ -58,7 +58,7 @@ function askedOf({ roof, walls, footprint, lumber, heights }: Building): Asked |
     ridge: roof.carried === 'trusses' ? 0 : ridge.thickness * (roof.beam?.plies ?? 1),
     slope: (side, angle) => ({
       angle,
-      height: heights[side] + heightAbovePlate(roof.seat, angle, rafter.depth, stud.depth),
+      height: heights[side] + heightAbovePlate(roof.seat, angle, rafter.depth, bearings[side]),
     }),
   }
 }

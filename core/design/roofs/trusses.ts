@@ -20,8 +20,8 @@ export const heelSeat = ({ heel }: Pick<Truss, 'heel'>): Seat =>
  */
 export function trussWorkedOut(building: Building, truss: Truss, kinds: readonly TrussKind[]): Building {
   const own = ownSections(building.lumber)
-  const [chord, stud] = [building.roof.rafter, building.walls.stud].map(name => findSection(name, own))
-  if (!chord || !stud) return building
+  const chord = findSection(building.roof.rafter, own)
+  if (!chord) return building
   const angle = pitchAngle(building.roof.pitch)
   const plumb = chord.depth / Math.cos(radians(angle))
   const kind = kinds.find(each => each === truss.kind) ?? kinds[0] ?? 'bottom-chord'
@@ -42,7 +42,7 @@ export function trussWorkedOut(building: Building, truss: Truss, kinds: readonly
         asked: truss.gusset.leg,
         most: leg,
       },
-      apart: stud.depth + BRACES + truss.gusset.thickness,
+      apart: Math.max(building.depths.west, building.depths.east) + BRACES + truss.gusset.thickness,
       setting: settingWorkedOut(truss.setting, building.footprint.width, building.lumber.yard),
     },
   })

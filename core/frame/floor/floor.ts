@@ -168,7 +168,7 @@ function sizeProblems({ footprint }: Building, floor: Floor, lumber: FloorLumber
 function seamProblems({ footprint }: Building, floor: Floor, lumber: FloorLumber): Problem[] {
   const problems: Problem[] = []
   const least = leastBay(floor, lumber)
-  const joint = { least: Math.max(least, limits.footprintLength.min), most: footprint.length - least }
+  const joint = { least: Math.max(least, limits.floorJoint.min), most: footprint.length - least }
   if (floor.joint !== null && (floor.joint < least - HAIR || floor.joint > joint.most + HAIR))
     problems.push({ code: 'joint-off-floor', path: 'floor.joint', range: hasRoom(joint) ? joint : null })
   if (floor.porch && floor.porch.depth < least - HAIR)

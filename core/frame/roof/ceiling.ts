@@ -32,7 +32,7 @@ export function ceilingOrders(building: Building, lumber: RoofLumber, lines: Roo
   const section = lumber.ties.ceiling
   const eave = lowEaves(lines)[0]
   const places = (eave?.face.places ?? []).map(each => each.at)
-  const inside = betweenEnds(building, lumber)
+  const inside = betweenEnds(building)
   const from = tiePlate(lines) + (asked?.height ?? 0)
   const z = { from, to: from + (section?.depth ?? 0) }
   const stairs = (of: Omit<Parameters<typeof openStairs>[3], 'z' | 'ties' | 'blocked' | 'inside'>) =>

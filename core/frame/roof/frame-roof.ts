@@ -166,7 +166,7 @@ function tiesOf(
   )
   const pairs = besideGussets(building, lumber, lines)
   const standing = [...met.flatMap(face => face.places), ...pairs].map(each => each.at)
-  const inside = (hipsOf(lines).length ? met[0]?.whole : null) ?? betweenEnds(building, lumber)
+  const inside = (hipsOf(lines).length ? met[0]?.whole : null) ?? betweenEnds(building)
   return {
     ties: tieOrders(building, lumber, lines, pairs, standing, inside),
     hung: Infinity,

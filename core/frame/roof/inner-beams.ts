@@ -70,13 +70,13 @@ interface Ask {
 export function innerBeams(
   lumber: RoofLumber,
   lines: RoofLines,
-  around: Omit<Inside, 'stairs' | 'wall'>,
+  around: Omit<Inside, 'stairs'>,
   laid: readonly Order[],
 ): InnerFrame {
   const { building, members } = around
-  const inside: Inside = { ...around, wall: lumber.plate.depth, stairs: stairsOf(members) }
+  const inside: Inside = { ...around, stairs: stairsOf(members) }
   const { ask, problems } = joistBeamAsk(building, lumber, lines, inside)
-  const along = betweenEnds(building, lumber)
+  const along = betweenEnds(building)
   const knees = kneeAsks(building, lumber, lines).map(each => framedBeam(each, along, inside))
   if (!ask)
     return {
@@ -137,8 +137,8 @@ function joistBeamAsk(
   const { below, above } = clearAcross(
     asked,
     breadth,
-    takenAcross(inside, betweenEnds(building, lumber), { from: top - of.ply.depth, to: top }),
-    { from: inside.wall, to: width - inside.wall },
+    takenAcross(inside, betweenEnds(building), { from: top - of.ply.depth, to: top }),
+    { from: building.depths.south, to: width - building.depths.north },
   )
   const nearest = above === null || (below !== null && asked - below <= above - asked) ? below : above
   if (nearest === null || (beam.at !== null && Math.abs(nearest - asked) > HAIR))

@@ -14,8 +14,6 @@ import { clearPlace } from './posts'
 /** What stands in a building where a beam is to go in, and what is left open there. */
 export interface Inside {
   readonly building: Building
-  /** How deep its walls are, mm. */
-  readonly wall: number
   readonly members: readonly Member[]
   /** What of its base is cast. */
   readonly parts: readonly Part[]

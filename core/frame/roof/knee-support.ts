@@ -85,7 +85,7 @@ function supportsAsked(building: Building, lumber: RoofLumber, lines: RoofLines)
         foot: purlin ? top - purlin.ply.depth : joists,
         top,
         over: purlin && !joist ? leasts.post : joists,
-        along: betweenEnds(building, lumber),
+        along: betweenEnds(building),
       },
     ]
   })

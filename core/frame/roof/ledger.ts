@@ -138,7 +138,7 @@ function postsUnder(
   { spacing }: Raised,
   bearers: readonly BearingPartition[],
 ): { readonly places: readonly number[]; readonly foot: number; readonly blocked: boolean } {
-  const asked = evenPosts(building, plate.depth, spacing)
+  const asked = evenPosts(building, spacing)
   const lengthwise = bearers.filter(
     ({ y }) => y.from < row.to + gaps.besidePost && y.to > row.from - gaps.besidePost,
   )
@@ -152,6 +152,6 @@ function postsUnder(
   const low = (meets(underside, vec(0, outer, 0), vec(0, 0, 1)) ?? Infinity) < header.bottom - HAIR
   const rafters = lines.faces.flatMap(face => face.places.map(each => each.at))
   const crossing = [...(bearer ? [] : acrossPartitions(building, plate.depth)), ...(low ? rafters : [])]
-  const places = clearPosts(building, plate.depth, post.thickness, asked, crossing)
+  const places = clearPosts(building, post.thickness, asked, crossing)
   return { places: places ?? [], foot, blocked: places === null }
 }

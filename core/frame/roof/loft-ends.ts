@@ -29,7 +29,7 @@ export function loftEnds(
   const section = (ties.ceiling && lumber.ties.ceiling) ?? lumber.bottom
   const low = ties.ceiling ? tiePlate(lines) + ties.ceiling.height : (bottom?.low ?? 0)
   const z = { from: low, to: low + section.depth }
-  const x = betweenEnds(building, lumber)
+  const x = betweenEnds(building)
   const t = section.thickness
   const at = bearing.map(order => boxOfOrder(order, 'x'))
   const ends = [

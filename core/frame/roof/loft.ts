@@ -65,7 +65,7 @@ export function loftFrame(
   const joists = members.filter(({ role }) => bearing.includes(role))
   const [first] = joists
   if (!first) return { ...noLoft, problems: [{ code: 'loft-no-joists', path: 'roof.loft' }] }
-  const x = betweenEnds(building, lumber)
+  const x = betweenEnds(building)
   const top = Math.max(...joists.map(each => boxOf(each).z.to))
   const thick = asked.deck.kind === 'sheets' ? asked.deck.thickness : (lumber.loft?.thickness ?? 0)
   const slab = { from: top + SKIN, to: top + thick }

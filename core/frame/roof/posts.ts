@@ -5,8 +5,8 @@ import { gaps, type Stretch } from '../../trade'
 /**
  * Where posts between the end walls would stand along the building, as evenly as keeps them within a spacing.
  */
-export function evenPosts({ footprint: { length } }: Building, plate: number, spacing: number): number[] {
-  const [from, to] = [plate, length - plate]
+export function evenPosts({ footprint: { length }, depths }: Building, spacing: number): number[] {
+  const [from, to] = [depths.west, length - depths.east]
   const bays = Math.max(1, countUp((to - from) / spacing))
   return Array.from({ length: bays - 1 }, (_, i) => from + ((to - from) * (i + 1)) / bays)
 }
@@ -53,8 +53,7 @@ export const nearestClear = (
  * posts before it let it; null where one of them finds no room.
  */
 export function clearPosts(
-  { footprint: { length } }: Building,
-  plate: number,
+  { footprint: { length }, depths }: Building,
   thick: number,
   asked: readonly number[],
   crossing: readonly Stretch[],
@@ -62,7 +61,10 @@ export function clearPosts(
   const places: number[] = []
   for (const at of asked) {
     const stood = places.map((x): Stretch => ({ from: x - thick / 2, to: x + thick / 2 }))
-    const place = clearPlace(at, thick, [...crossing, ...stood], { from: plate, to: length - plate })
+    const place = clearPlace(at, thick, [...crossing, ...stood], {
+      from: depths.west,
+      to: length - depths.east,
+    })
     if (place === null) return null
     places.push(place)
   }

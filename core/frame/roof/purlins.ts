@@ -224,7 +224,7 @@ function fieldsOf(building: Building, lumber: RoofLumber, lines: RoofLines): Fie
       middle: alone ? footprint.width / 2 : (eave.run + lumber.plate.depth) / 2,
       ...(hipsOf(lines).length
         ? { reach: eave.face.whole, ends: 'free' }
-        : { reach: betweenEnds(building, lumber), ends: 'carried' }),
+        : { reach: betweenEnds(building), ends: 'carried' }),
     }))
 }
 

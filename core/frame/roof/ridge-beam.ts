@@ -47,7 +47,7 @@ export function beamOrders(
   const { post, ply, plate } = lumber
   if (!ridge.board) return { orders: [], problems: [] }
   const [centre, { bottom }] = [middleOf(ridge.board), ridge.board]
-  const asked = evenPosts(building, plate.depth, beam.spacing)
+  const asked = evenPosts(building, beam.spacing)
   const lengthwise = walls.partitions.some(
     ({ runs, at }) =>
       runs === 'length' &&
@@ -64,7 +64,7 @@ export function beamOrders(
   )
   const rafters = lines.faces.flatMap(face => face.places.map(each => each.at))
   const crossing = [...(low ? rafters : []), ...across, ...acrossPartitions(building, plate.depth)]
-  const clear = lengthwise ? null : clearPosts(building, plate.depth, post.thickness, asked, crossing)
+  const clear = lengthwise ? null : clearPosts(building, post.thickness, asked, crossing)
   const places = clear ?? []
   const posts = places.map((at, i): Order =>
     squareBoard({

@@ -163,13 +163,14 @@ function kneeGusset(
  */
 export function joistsReach(
   building: Building,
-  { plate, ties, rafter }: Pick<RoofLumber, 'plate' | 'ties' | 'rafter'>,
+  { ties, rafter }: Pick<RoofLumber, 'ties' | 'rafter'>,
 ): Stretch {
   const {
     footprint: { width },
-    roof: { high, has },
+    roof: { high },
+    depths,
   } = building
-  const back = (has.house ? 0 : plate.depth) + (ties.ceiling ?? rafter).thickness
+  const back = depths[high] + (ties.ceiling ?? rafter).thickness
   return high === 'north' ? { from: 0, to: width - back } : { from: back, to: width }
 }
 

@@ -16,9 +16,9 @@ const faceOf: Record<TieKind, 'east' | 'west'> = { rafter: 'east', collar: 'west
 const roleOf = { rafter: 'rafter-tie', collar: 'collar-tie', ceiling: 'ceiling-joist' } as const
 
 /** Where the end walls of a gable leave room for ties, along the ridge. */
-export const betweenEnds = ({ footprint: { length } }: Building, { plate }: RoofLumber): Stretch => ({
-  from: plate.depth + gaps.endBraces,
-  to: length - plate.depth - gaps.endBraces,
+export const betweenEnds = ({ footprint: { length }, depths }: Building): Stretch => ({
+  from: depths.west + gaps.endBraces,
+  to: length - depths.east - gaps.endBraces,
 })
 
 /**

@@ -11,8 +11,8 @@ import type { Order } from '../member'
  * Wedges on the plates under rafters that have no bird's mouth, as wide as they are and ripped to the slope.
  */
 export function wedgeOrders(
-  { roof: { seat } }: Building,
-  { rafter, plate }: RoofLumber,
+  { roof: { seat }, bearings }: Building,
+  { rafter }: RoofLumber,
   lines: RoofLines,
 ): Order[] {
   if (seat.rule !== 'wedge') return []
@@ -22,7 +22,7 @@ export function wedgeOrders(
       const { normal, offset } = eave.outside
       const along = axisOf(eave) === 'x' ? 'y' : 'x'
       const sign = normal.x + normal.y
-      const [inner, outer] = [sign * (offset - plate.depth), sign * (offset - gaps.wedgeTip)]
+      const [inner, outer] = [sign * (offset - bearings[eave.side]), sign * (offset - gaps.wedgeTip)]
       return eave.rafters.map((at, i): Order => {
         const order = squareBoard({
           where: ofEave(eave, 'wedge', i + 1),

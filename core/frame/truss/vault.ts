@@ -20,9 +20,9 @@ export interface VaultChord extends Bar {
  * trusses.
  */
 export function vaultOf(
-  { footprint: { width } }: Building,
+  { footprint: { width }, bearings }: Building,
   lines: RoofLines,
-  { bottom, plate, web }: RoofLumber,
+  { bottom, web }: RoofLumber,
   { ceiling }: BuildingTruss,
 ): readonly VaultChord[] {
   if (!ceiling) return []
@@ -33,7 +33,7 @@ export function vaultOf(
     const way = side === 'south' ? 1 : -1
     const turned = (y: number): number => (way > 0 ? y : width - y)
     const up = vec(0, -way * Math.sin(slope), Math.cos(slope))
-    const foot = vec(0, turned(plate.depth), height)
+    const foot = vec(0, turned(bearings[side]), height)
     const under = planeAt(foot, up)
     const upper: Plane = { ...under, offset: under.offset + bottom.depth }
     const at = (y: number) => vec(0, y, (under.offset + bottom.depth / 2 - up.y * y) / up.z)

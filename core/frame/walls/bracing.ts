@@ -49,7 +49,7 @@ export function braceWall(
     raked
       ? levelUnder(raked.rake.rafters, s)
       : Math.min(topAt(boards, s), bracing === 'temporary' ? most : Infinity)
-  const lines = braceLines(wall, taken, foot, head, clearEnds(wall, stud, brace, bracing), brace).filter(
+  const lines = braceLines(wall, taken, foot, head, clearEnds(wall, brace, bracing), brace).filter(
     line => !meetsRidge(line, raked?.rake.gap ?? null, brace),
   )
   const let_ = bracing === 'let-in'
@@ -125,10 +125,10 @@ const topAt = (boards: readonly WallBoard[], s: number): number =>
  * Where a brace may begin: a let-in one at the wall's ends, one nailed across the inside clear of the walls
  * that butt there and of their braces.
  */
-function clearEnds(wall: Wall, stud: Section, brace: Section, bracing: Bracing): Stretch {
+function clearEnds(wall: Wall, brace: Section, bracing: Bracing): Stretch {
   if (bracing === 'let-in') return { from: wall.from, to: wall.to }
-  const off = wall.through ? stud.depth + 1.5 * brace.thickness : 1.5 * brace.thickness
-  return { from: wall.from + off, to: wall.to - off }
+  const off = 1.5 * brace.thickness
+  return { from: wall.inside.from + off, to: wall.inside.to - off }
 }
 
 function braceLines(

@@ -24,6 +24,7 @@ import { behindOf, clearOfEaves, type EndChord, gableFrame, type GableFrame } fr
 import type { RoughOpening } from './rough-opening'
 import type { StackLines } from './places'
 import { coverPosts, sheatheWall } from './sheathing'
+import { slatsOnBolted } from './posts'
 import { slatWall } from './slats'
 import type { PerWall } from './wall'
 import type { FramedWall } from './walls'
@@ -105,13 +106,13 @@ function argumentsOf(ask: FinishAsk, framed: FramedWall): readonly unknown[] {
   const { walls, roof } = building
   const { name, along } = framed.wall
   if (!isSide(name)) return [framed]
-  const { sheathing, slats, gables, bracing, longest, spacing, stack, topPlates, corner, stud } = walls
+  const { sheathing, slats, gables, bracing, longest, spacing, stack, topPlates, corner, stud, posts } = walls
   const over = along === 'y' ? [ask.roof, ask.line, ask.rows] : []
   return [
     framed,
     walls.sides[name],
-    ...[sheathing, slats, gables, bracing, longest, spacing, stack, topPlates, corner, stud],
-    ...[building.footprint, building.heights, building.base, building.lumber],
+    ...[sheathing, slats, gables, bracing, longest, spacing, stack, topPlates, corner, stud, posts],
+    ...[building.footprint, building.heights, building.base, building.lumber, building.depths],
     ...[roof.overhang, roof.seat, roof.blocking, roof.beam, roof.raised, roof.has],
     ...[
       ask.endDrop,
@@ -155,7 +156,7 @@ function finishWall(ask: FinishAsk, each: FramedWall): FinishedWall {
       ? (build === 'studs' ? sheatheWall : coverPosts)(toCover)
       : { sheets: [], blocks: [], loose: 0 }
   const slats =
-    cover === 'slats'
+    cover === 'slats' && !slatsOnBolted(ask.building, each.wall)
       ? slatWall(
           { ...toCover, sheathing: { ...toCover.sheathing, thickness: ask.slat.thickness } },
           ask.slat,

@@ -300,6 +300,9 @@ describe('mirrored walls', () => {
         const covered = {
           ...shed.walls.sides,
           south: { ...shed.walls.sides.south, cover: 'sheets' as const },
+          // as deep at both ends
+          east: { ...shed.walls.sides.east, build: 'studs' as const },
+          west: { ...shed.walls.sides.west, build: 'studs' as const },
         }
         const plain = {
           ...shed,

@@ -1,33 +1,48 @@
 import { type MemberPlace, ofWall } from '../place'
-import { least, rowOf, type Stretch } from '../../trade'
-import { countUp, HAIR } from '../../measure'
-import { type Building, sideNames, wallFoot } from '../../design'
-import { flip, planeAcross, planeAt } from '../../geometry'
+import { least, pliesOf, rowOf, type Stretch } from '../../trade'
+import { countUp, HAIR, INCH } from '../../measure'
+import {
+  type Building,
+  isSide,
+  postLayout,
+  type PostLayout,
+  type SideName,
+  sideNames,
+  wallFoot,
+} from '../../design'
+import { flip, meets, type Plane, planeAcross, planeAt, vec } from '../../geometry'
 import type { Section } from '../../lumber'
 import type { BuildingCut, Order } from '../member'
 import type { Problem } from '../../lines'
 import { upright, type WallBoard, wallPoint } from './board'
 import { slantedOrder } from './slanted-board'
-import type { Wall } from './wall'
+import { acrossAxis, type Wall } from './wall'
 
 /** A side of posts and beam: its boards on the wall's face, and its knee braces. */
 export interface PostSide {
   readonly boards: readonly WallBoard[]
   readonly braces: readonly Order[]
+  readonly problems: readonly Problem[]
 }
 
-/** Why posts or beam don't go into walls of this depth. */
-export function postProblems(
-  { walls, base, heights }: Building,
-  stud: Section,
-  post: Section,
-  beam: Section,
-): Problem[] {
-  const deep: Problem[] =
-    post.depth > stud.depth + HAIR
-      ? [{ code: 'post-too-deep', path: 'walls.posts.post', most: stud.depth }]
-      : []
-  const lowest = wallFoot(base) + least.post + beam.depth + walls.topPlates * stud.thickness
+/** The sections of a side of posts: its plates', its posts' and each ply's of its beam. */
+export interface PostLumber {
+  readonly stud: Section
+  readonly post: Section
+  readonly beam: Section
+}
+
+/**
+ * What a beam that is let into a post leaves of it at least: half, or 2 1/2 in of a large one, as deck guides
+ * ask of 6x6 (DCA 6, from memory); mm.
+ */
+const leftOf = (post: Section): number => Math.min(post.depth / 2, 2.5 * INCH)
+
+/** Why posts and beam can't be as they are asked for. */
+export function postProblems(building: Building, lumber: PostLumber): Problem[] {
+  const { walls, base, heights } = building
+  const { post, beam } = lumber
+  const lowest = wallFoot(base) + least.post + beam.depth + platesOver(building, lumber)
   const low = sideNames
     .filter(side => walls.sides[side].build === 'posts' && heights[side] < lowest - HAIR)
     .map((side): Problem => ({
@@ -36,96 +51,275 @@ export function postProblems(
       least: lowest,
     }))
     .slice(0, 1)
+  const most = (post.depth - leftOf(post)) / walls.posts.plies
+  const { left } = postLayout(walls.posts, post, beam)
   return [
-    ...deep,
     ...low,
-    ...(beam.thickness > post.depth / 2 + HAIR
-      ? [{ code: 'beam-too-thick', path: 'walls.posts.beam', most: post.depth / 2 } as const]
+    ...(left < leftOf(post) - HAIR
+      ? [{ code: 'beam-too-thick', path: 'walls.posts.beam', most } as const]
       : []),
   ]
 }
 
-/** Where posts stand along a wall: at both ends, and evenly between, no farther apart than asked. */
-export function postPlaces({ walls }: Building, wall: Wall, post: Section): Stretch[] {
-  const t = post.thickness
-  const run = wall.to - wall.from - t
-  const bays = Math.max(1, countUp(run / walls.posts.spacing))
-  return Array.from({ length: bays + 1 }, (_, i) => ({
-    from: wall.from + (run * i) / bays,
-    to: wall.from + (run * i) / bays + t,
-  }))
+/** A place where a post stands along a side; `shared` where it is the corner post of the side it meets. */
+export interface PostPlace extends Stretch {
+  readonly shared: boolean
 }
 
 /**
- * Frames a side of posts: each notched at its top for the beam that runs along the outside under the top
- * plate, beams joined over posts, and a knee brace to either side of each post.
+ * Where posts stand along a wall: at both ends, and evenly between, no farther apart than asked. Two sides of
+ * posts as high share their corner post.
+ */
+export function postPlaces(building: Building, wall: Wall, post: Section): PostPlace[] {
+  const t = post.thickness
+  const [low, high] = [sharesCorner(building, wall, 'low', post), sharesCorner(building, wall, 'high', post)]
+  const [from, to] = [low ? 0 : wall.from, high ? wall.overall : wall.to]
+  const run = to - from - t
+  const bays = Math.max(1, countUp(run / building.walls.posts.spacing))
+  return Array.from({ length: bays + 1 }, (_, i) => ({
+    from: from + (run * i) / bays,
+    to: from + (run * i) / bays + t,
+    shared: (i === 0 && low) || (i === bays && high),
+  }))
+}
+
+/** Whether slats are asked for on a side whose posts stand back behind a bolted beam. */
+export const slatsOnBolted = ({ walls: { posts, sides } }: Building, { name }: Wall): boolean =>
+  isSide(name) && sides[name].build === 'posts' && sides[name].cover === 'slats' && posts.set === 'bolted'
+
+/** The side that a wall meets at one of its ends. */
+export const neighbour = (wall: Wall, end: 'low' | 'high'): SideName =>
+  wall.along === 'x' ? (end === 'low' ? 'west' : 'east') : end === 'low' ? 'south' : 'north'
+
+/** Whether a corner is of two sides of posts as high whose beams meet on one square post. */
+const isCornerOfPosts = (
+  { walls, heights }: Building,
+  one: SideName,
+  other: SideName,
+  post: Section,
+): boolean =>
+  walls.sides[one].build === 'posts' &&
+  walls.sides[other].build === 'posts' &&
+  Math.abs(heights[one] - heights[other]) < HAIR &&
+  Math.abs(post.thickness - post.depth) < HAIR &&
+  (walls.posts.set === 'shoulder' || walls.posts.set === 'on-top')
+
+/** Whether a side that butts at a corner stands there on the post of the one that runs through. */
+const sharesCorner = (building: Building, wall: Wall, end: 'low' | 'high', post: Section): boolean =>
+  !wall.through && isSide(wall.name) && isCornerOfPosts(building, wall.name, neighbour(wall, end), post)
+
+/** A side of posts as it is laid out: its levels, its posts along it, and what lies where across it; mm. */
+interface Laid {
+  readonly building: Building
+  readonly wall: Wall
+  readonly lumber: PostLumber
+  readonly layout: PostLayout
+  readonly places: readonly PostPlace[]
+  /** The beam's own stretch along the side, and its levels. */
+  readonly s: Stretch
+  readonly z: Stretch
+  readonly foot: number
+  /** The lower edges of rafters that run up over the side, and how high they let things so far in reach. */
+  readonly underside: Plane | null
+  readonly under: (at: number) => number
+}
+
+/**
+ * Frames a side of posts under its top plate, or under what bears on its beam: the beam let into the posts,
+ * on top of them or bolted to them, joined over posts, and a knee brace to either side of each post.
  */
 export function framePosts(
   building: Building,
   wall: Wall,
-  stud: Section,
-  post: Section,
-  beam: Section,
+  lumber: PostLumber,
+  underside: Plane | null,
 ): PostSide {
+  const { post, beam } = lumber
   const { walls, base } = building
-  const top = wall.height - walls.topPlates * stud.thickness
-  const foot = wallFoot(base)
-  const under = top - beam.depth
+  const top = wall.height - platesOver(building, lumber)
+  const layout = postLayout(walls.posts, post, beam)
   const places = postPlaces(building, wall, post)
-  const outer = (thickness: number): number => (wall.outside === 'low' ? 0 : stud.depth - thickness)
-  const standing = places.map((s, i): WallBoard => ({
-    ...upright(post, 'wall-post', ofWall(wall.name, 'post', i + 1), s.from, { from: foot, to: top }),
-    across: outer(post.depth),
-    cuts: [postNotch(wall, stud, beam, under)],
-  }))
-  const middles = places.map(s => (s.from + s.to) / 2)
-  const lap = post.thickness
-  const row = rowOf(wall, middles.slice(1, -1), walls.longest - lap, walls.longest - lap)
-  const beams = row.map((each, i): WallBoard => {
-    const s = {
-      from: i === 0 ? each.from : each.from - lap / 2,
-      to: i === row.length - 1 ? each.to : each.to + lap / 2,
-    }
-    const cuts = [
-      ...(i > 0 ? [beamEnd(building, wall, each.from, lap, { from: under, to: top }, 'after')] : []),
-      ...(i < row.length - 1
-        ? [beamEnd(building, wall, each.to, lap, { from: under, to: top }, 'before')]
-        : []),
-    ]
-    return {
-      where: ofWall(wall.name, 'beam', i + 1),
-      role: 'wall-beam',
-      section: beam,
-      runs: 'along',
-      wide: 'up',
-      s,
-      z: { from: under, to: top },
-      across: outer(beam.thickness),
-      cuts,
-    }
-  })
+  // a beam that butts at a corner begins at the inside of the one that runs through
+  const in_ = layout.plies.at(-1)?.to ?? 0
+  const laid: Laid = {
+    building,
+    wall,
+    lumber,
+    layout,
+    places,
+    s: {
+      from: places[0]?.shared ? in_ : wall.from,
+      to: places.at(-1)?.shared ? wall.overall - in_ : wall.to,
+    },
+    z: { from: top - beam.depth, to: top },
+    foot: wallFoot(base),
+    underside,
+    under: at => (underside ? levelOn(underside, wall, lumber, at) : Infinity),
+  }
+  const room = laid.z.from - laid.foot
+  const braced = walls.posts.set !== 'bolted' && room >= least.kneePost
   return {
-    boards: [...standing, ...beams],
-    braces: under - foot < least.kneePost ? [] : knees(building, wall, stud, places, under, foot),
+    boards: [
+      ...standing(laid),
+      ...(walls.posts.plies === 1 ? singles(laid) : plied(laid)).filter(({ across, section }) =>
+        isUnderRoof(laid, insideOf(laid, across, section)),
+      ),
+    ],
+    braces: braced ? knees(laid) : [],
+    problems: plyProblems(laid),
   }
 }
 
-/** What the beam takes out of a post's outside at its top. */
-function postNotch(wall: Wall, stud: Section, beam: Section, under: number): BuildingCut {
-  const axis = wall.along === 'x' ? 'y' : 'x'
-  const face =
-    wall.outside === 'low'
-      ? planeAcross(axis, wall.low + beam.thickness)
-      : flip(planeAcross(axis, wall.low + stud.depth - beam.thickness))
-  return {
-    kind: 'notch',
-    name: 'housing',
-    sides: [
-      { name: 'seat', plane: flip(planeAcross('z', under)) },
-      { name: 'housing', plane: face },
-    ],
-  }
+/** The level of a plane across a building so far in from a wall's outside, mm. */
+function levelOn(plane: Plane, wall: Wall, { stud }: PostLumber, at: number): number {
+  const out = wall.outside === 'low' ? wall.low + at : wall.low + stud.depth - at
+  return meets(plane, vec(0, out, 0), vec(0, 0, 1)) ?? Infinity
 }
+
+/** Why plies on a high side's inside, under its plates, would stand in the rafters. */
+const plyProblems = (laid: Laid): Problem[] =>
+  laid.layout.plies.every(ply => isUnderRoof(laid, ply))
+    ? []
+    : [{ code: 'beam-into-rafters', path: 'walls.posts.plates' }]
+
+const isUnderRoof = ({ building, z, under }: Laid, ply: Stretch): boolean =>
+  !building.walls.posts.plates || under(ply.to) > z.to - HAIR
+
+/** How thick the plates over a beam are, mm: none where what stands over it bears on the beam itself. */
+const platesOver = ({ walls }: Building, { stud }: PostLumber): number =>
+  walls.posts.plates ? walls.topPlates * stud.thickness : 0
+
+/** Where something that lies so far in from the wall's outside lies from its low face, mm. */
+function fromLow({ wall, lumber: { stud } }: Laid, { from, to }: Stretch): number {
+  return wall.outside === 'low' ? from : stud.depth - to
+}
+
+/** How far in from the wall's outside a ply lies, mm. */
+function insideOf({ wall, lumber: { stud } }: Laid, across: number, { thickness }: Section): Stretch {
+  const from = wall.outside === 'low' ? across : stud.depth - across - thickness
+  return { from, to: from + thickness }
+}
+
+/** The posts, cut for the beam. */
+function standing(laid: Laid): WallBoard[] {
+  const { building, wall, lumber, layout, places, z, foot } = laid
+  const { set } = building.walls.posts
+  // what of a post stands behind the beam ends level under rafters that fall inward over it, or with them
+  const free = laid.under(layout.post.to)
+  const top = set === 'on-top' ? z.from : Math.max(z.from, Math.min(z.to, free))
+  const slope: readonly BuildingCut[] =
+    laid.underside && free < top - HAIR ? [{ kind: 'end', name: 'slope', plane: laid.underside }] : []
+  const notched = set !== 'on-top' && set !== 'bolted'
+  return places
+    .filter(({ shared }) => !shared)
+    .map((s, i) => ({
+      ...upright(lumber.post, 'wall-post', ofWall(wall.name, 'post', i + 1), s.from, { from: foot, to: top }),
+      across: fromLow(laid, layout.post),
+      cuts: [...slope, ...(notched ? [...postNotches(laid), ...cornerNotches(laid, s)] : [])],
+    }))
+}
+
+/** What the plies of a beam take out of a post at its top, side by side in one. */
+function postNotches(laid: Laid): BuildingCut[] {
+  const { wall, layout, z } = laid
+  const groups = layout.plies.reduce<Stretch[]>((all, ply) => {
+    const last = all.at(-1)
+    return last && ply.from - last.to < HAIR
+      ? [...all.slice(0, -1), { from: last.from, to: ply.to }]
+      : [...all, ply]
+  }, [])
+  return groups.map((group): BuildingCut => {
+    const low = fromLow(laid, group)
+    const [near, far] = [low, low + group.to - group.from].map(at =>
+      planeAcross(acrossAxis(wall), wall.low + at),
+    )
+    const post = fromLow(laid, layout.post)
+    // a face of the post is no side of its notch
+    const faces: readonly Plane[] = [
+      ...(near && low > post + HAIR ? [flip(near)] : []),
+      ...(far && low + group.to - group.from < post + laid.lumber.post.depth - HAIR ? [far] : []),
+    ]
+    return {
+      kind: 'notch',
+      name: 'housing',
+      sides: [
+        { name: 'seat', plane: flip(planeAcross('z', z.from)) },
+        ...faces.map(plane => ({ name: 'housing' as const, plane })),
+      ],
+    }
+  })
+}
+
+/** What the beam of a side that butts on a corner post takes out of it, at its outside. */
+function cornerNotches(laid: Laid, s: Stretch): BuildingCut[] {
+  const { building, wall, lumber, layout, z } = laid
+  const { name } = wall
+  if (!isSide(name) || !wall.through) return []
+  const breadth = layout.plies.at(-1)?.to ?? 0
+  return (['low', 'high'] as const)
+    .filter(end => (end === 'low' ? s.from < HAIR : s.to > wall.overall - HAIR))
+    .filter(end => isCornerOfPosts(building, name, neighbour(wall, end), lumber.post))
+    .map(end => ({
+      kind: 'notch',
+      name: 'housing',
+      sides: [
+        { name: 'seat', plane: flip(planeAcross('z', z.from)) },
+        {
+          name: 'housing',
+          plane:
+            end === 'low'
+              ? planeAcross(wall.along, breadth)
+              : flip(planeAcross(wall.along, wall.overall - breadth)),
+        },
+      ],
+    }))
+}
+
+/** A beam of one ply, its lengths joined over posts' middles. */
+function singles(laid: Laid): WallBoard[] {
+  const { building, wall, lumber, layout, places, z } = laid
+  const { longest, posts } = building.walls
+  const lap = posts.joint === 'butt' ? 0 : lumber.post.thickness
+  const middles = places.map(s => (s.from + s.to) / 2)
+  const row = rowOf(laid.s, middles.slice(1, -1), longest - lap, longest - lap)
+  return row.map((each, i): WallBoard => {
+    const [first, last] = [i === 0, i === row.length - 1]
+    return {
+      ...beamBoard(laid, layout.plies[0] ?? layout.post, {
+        from: first ? each.from : each.from - lap / 2,
+        to: last ? each.to : each.to + lap / 2,
+      }),
+      where: ofWall(wall.name, 'beam', i + 1),
+      cuts: [
+        ...(lap && !first ? [beamEnd(building, wall, each.from, lap, z, 'after')] : []),
+        ...(lap && !last ? [beamEnd(building, wall, each.to, lap, z, 'before')] : []),
+      ],
+    }
+  })
+}
+
+/** A beam of plies side by side, each of boards that butt over posts, no two plies over the same one. */
+function plied(laid: Laid): WallBoard[] {
+  const { building, wall, layout, places } = laid
+  const middles = places.slice(1, -1).map(s => (s.from + s.to) / 2)
+  const rows = pliesOf(laid.s, layout.plies.length, middles, building.walls.longest)
+  return rows.flatMap((row, k) =>
+    row.map((s, i) => ({
+      ...beamBoard(laid, layout.plies[k] ?? layout.post, s),
+      where: ofWall(wall.name, 'beam', k + 1, ...(row.length > 1 ? [i + 1] : [])),
+    })),
+  )
+}
+
+const beamBoard = (laid: Laid, across: Stretch, s: Stretch): Omit<WallBoard, 'where'> => ({
+  role: 'wall-beam',
+  section: laid.lumber.beam,
+  runs: 'along',
+  wide: 'up',
+  s,
+  z: laid.z,
+  across: fromLow(laid, across),
+})
 
 /** The end of a beam over a post's middle: halved, the one before on top; or cut along one slope. */
 function beamEnd(
@@ -156,23 +350,20 @@ function beamEnd(
  * Knee braces at 45 degrees, their outer edge from the post's side to the beam's underside; shorter where a
  * bay or the post has no room.
  */
-function knees(
-  { walls }: Building,
-  wall: Wall,
-  stud: Section,
-  places: readonly Stretch[],
-  under: number,
-  foot: number,
-): Order[] {
-  const across = wall.outside === 'low' ? 0 : stud.depth - stud.thickness
+function knees(laid: Laid): Order[] {
+  const { building, wall, lumber, layout, places, z, foot } = laid
+  const { stud } = lumber
+  const [outer] = layout.plies
+  const from = outer?.from ?? 0
+  const across = fromLow(laid, { from, to: from + stud.thickness })
   return places.slice(1).flatMap((right, i): Order[] => {
     const left = places[i] as Stretch
     const clear = right.from - left.to
-    const leg = Math.min(walls.posts.brace, clear / 2 - 5, under - foot - 5)
+    const leg = Math.min(building.walls.posts.brace, clear / 2 - 5, z.from - foot - 5)
     if (leg < Math.max(least.kneePost / 2, 1.6 * stud.depth)) return []
     return [
-      knee(wall, stud, across, ofWall(wall.name, 'knee', i + 1, 1), left.to, 1, leg, under),
-      knee(wall, stud, across, ofWall(wall.name, 'knee', i + 1, 2), right.from, -1, leg, under),
+      knee(wall, stud, across, ofWall(wall.name, 'knee', i + 1, 1), left.to, 1, leg, z.from),
+      knee(wall, stud, across, ofWall(wall.name, 'knee', i + 1, 2), right.from, -1, leg, z.from),
     ]
   })
 }

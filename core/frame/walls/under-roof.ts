@@ -2,6 +2,7 @@ import { type Building, sideNames } from '../../design'
 import {
   breakOver,
   breaksOf,
+  eavesOf,
   hangsDown,
   levelUnder,
   type Problem,
@@ -10,6 +11,8 @@ import {
   type RoofLumber,
 } from '../../lines'
 import { notchProblem } from './gable-studs'
+import { isOfPosts } from './wall'
+import type { RoofOver } from './walls'
 
 /** Whether any wall is framed to the roof's planes, so that it is framed anew with them. */
 export const wallsReachRoof = ({ roof, walls }: Building): boolean =>
@@ -19,6 +22,17 @@ export const wallsReachRoof = ({ roof, walls }: Building): boolean =>
     roof.raised !== null ||
     walls.gables === 'raked' ||
     sideNames.some(side => walls.sides[side].step))
+
+/** The lower edges of rafters that run up over a side of posts: what stands inside of it ends under them. */
+export const undersidesOver = (building: Building, roof: RoofLines): RoofOver['undersides'] =>
+  Object.fromEntries(
+    eavesOf(roof)
+      .filter(
+        ({ points, header, onPosts, side }) =>
+          points === 'up' && !header && !onPosts && isOfPosts(building, side),
+      )
+      .map(({ side, face }) => [side, face.carrier.underside]),
+  )
 
 /** What the end walls can't be to the roof over them. */
 export const endWallProblems = (

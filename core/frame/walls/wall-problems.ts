@@ -5,9 +5,9 @@ import { clearPlaces, gaps, hasRoom, least } from '../../trade'
 import { levelUnder, type Problem, type Profile, runAt } from '../../lines'
 import { showing } from './openings'
 import { cornerPlaces } from './places'
-import { partitionLines, type Wall, wallLines } from './wall'
+import { between, partitionLines, type Wall, wallLines } from './wall'
 
-export function wallProblems(building: Building, stud: Section): Problem[] {
+export function wallProblems(building: Building, stud: Section, post: Section): Problem[] {
   const { footprint, walls, heights } = building
   const problems: Problem[] = []
   const lowest = wallFoot(building.base) + (1 + walls.topPlates) * stud.thickness + least.stud
@@ -31,12 +31,31 @@ export function wallProblems(building: Building, stud: Section): Problem[] {
   }
   if (walls.spacing < 2 * stud.thickness - HAIR)
     problems.push({ code: 'spacing-too-tight', path: 'walls.spacing', least: 2 * stud.thickness })
-  const short = 2 * (stud.depth + Math.max(stud.depth, gaps.nailing) + 2 * stud.thickness)
-  if (footprint.length < short - HAIR)
-    problems.push({ code: 'wall-too-short', path: 'footprint.length', least: short })
-  if (footprint.width < short - HAIR)
-    problems.push({ code: 'wall-too-short', path: 'footprint.width', least: short })
+  const short = { length: shortest(building, 'x', stud, post), width: shortest(building, 'y', stud, post) }
+  if (footprint.length < short.length - HAIR)
+    problems.push({ code: 'wall-too-short', path: 'footprint.length', least: short.length })
+  if (footprint.width < short.width - HAIR)
+    problems.push({ code: 'wall-too-short', path: 'footprint.width', least: short.width })
   return problems
+}
+
+/**
+ * How long the walls along an axis are at least: between those they meet, both corners of studs, or two posts
+ * with a bay between them; mm.
+ */
+function shortest(building: Building, along: 'x' | 'y', stud: Section, post: Section): number {
+  const { walls, depths, footprint } = building
+  const inside = between(building, along)
+  const deep = (along === 'x' ? footprint.length : footprint.width) - (inside.to - inside.from)
+  const names = along === 'x' ? (['south', 'north'] as const) : (['west', 'east'] as const)
+  const inner = names
+    .filter(side => depths[side] > 0)
+    .map(side =>
+      walls.sides[side].build === 'posts'
+        ? 2 * post.thickness + least.post
+        : 2 * (Math.max(stud.depth, gaps.nailing) + 2 * stud.thickness),
+    )
+  return deep + Math.max(0, ...inner)
 }
 
 /**
@@ -112,11 +131,12 @@ export function partitionProblems(building: Building, stud: Section, raked = tru
     const taken = across.flatMap(wall =>
       cornerPlaces(building, wall, stud).map(each => ({ ...each, overall: wall.overall })),
     )
+    const inside = between(building, along === 'x' ? 'y' : 'x')
     const least =
-      Math.max(stud.depth, ...taken.filter(each => each.from < each.overall / 2).map(each => each.to)) +
+      Math.max(inside.from, ...taken.filter(each => each.from < each.overall / 2).map(each => each.to)) +
       showing(stud)
     const most =
-      Math.min(...taken.map(each => (each.from >= each.overall / 2 ? each.from : Infinity))) -
+      Math.min(inside.to, ...taken.map(each => (each.from >= each.overall / 2 ? each.from : Infinity))) -
       showing(stud) -
       stud.depth
     if (low < least - HAIR || low > most + HAIR)

@@ -45,9 +45,10 @@ export interface Wall {
   readonly raked: boolean
   /** Out to out of the building along this wall, mm. */
   readonly overall: number
-  /** Its own stretch, in the same distances. */
+  /** Its own stretch, in the same distances; and that between the insides of the walls it meets. */
   readonly from: number
   readonly to: number
+  readonly inside: Stretch
   /**
    * The second top plate's stretch: lapped over the corners the other way, or as its wall where the next wall
    * is not as high.
@@ -96,6 +97,9 @@ export const asksRake = ({ walls, roof }: Building, side: SideName): boolean => 
   )
 }
 
+/** Whether a side is of posts and beam. */
+export const isOfPosts = ({ walls }: Building, side: SideName): boolean => walls.sides[side].build === 'posts'
+
 /**
  * Walls of unlike heights, and under raked ones: the eave walls run through, so that the end rafters have
  * their plates.
@@ -103,9 +107,13 @@ export const asksRake = ({ walls, roof }: Building, side: SideName): boolean => 
 const eavesThrough = (building: Building, lapped: boolean): boolean =>
   building.walls.through === 'eaves' || !lapped
 
-/** Whether second plates lap over the walls they meet: all walls as high, and none raked or stepped. */
+/**
+ * Whether second plates lap over the walls they meet: all walls as high and with plates, none raked or
+ * stepped.
+ */
 const allLap = (building: Building, raked: boolean): boolean =>
   levelAllRound(building) &&
+  (building.walls.posts.plates || !sideNames.some(side => isOfPosts(building, side))) &&
   !sideNames.some(side => building.walls.sides[side].step || (raked && asksRake(building, side)))
 
 /**
@@ -119,8 +127,7 @@ export function partitionLines(building: Building, stud: Section, raked = true):
   return walls.partitions.map(({ runs, at }, i): Wall => {
     const along = runs === 'length' ? 'x' : 'y'
     const overall = along === 'x' ? footprint.length : footprint.width
-    const own =
-      along === 'x' ? { from: stud.depth, to: overall - stud.depth } : betweenEaves(building, stud.depth)
+    const own = between(building, along)
     return {
       name: `partition-${i + 1}`,
       along,
@@ -132,6 +139,7 @@ export function partitionLines(building: Building, stud: Section, raked = true):
       height,
       overall,
       ...own,
+      inside: own,
       cap: lapped && leavesPlates(building, stud, i) ? { from: 0, to: overall } : own,
       tees: [],
       step: null,
@@ -144,24 +152,34 @@ export function partitionLines(building: Building, stud: Section, raked = true):
  * Whether a partition's second plate, lapped over the walls it meets, leaves plates of two bays or more on
  * both sides: else it ends at their insides and theirs run through.
  */
-function leavesPlates({ walls, footprint }: Building, stud: Section, i: number): boolean {
+function leavesPlates(building: Building, stud: Section, i: number): boolean {
+  const { walls } = building
   const mine = walls.partitions[i]
   if (!mine) return false
-  const overall = mine.runs === 'length' ? footprint.width : footprint.length
   const others = walls.partitions.filter((each, k) => k !== i && each.runs === mine.runs).map(each => each.at)
+  const inside = between(building, mine.runs === 'length' ? 'y' : 'x')
   const room = [
-    mine.at - stud.depth,
-    overall - stud.depth - mine.at - stud.depth,
+    mine.at - inside.from,
+    inside.to - mine.at - stud.depth,
     ...others.map(at => Math.abs(at - mine.at) - stud.depth),
   ]
   return Math.min(...room) >= least.plateBays * walls.spacing - HAIR
 }
 
-/** Between the eave walls' insides, or from one to the house. */
-const betweenEaves = (building: Building, inset: number): Stretch => ({
-  from: building.roof.has.house === 'south' ? 0 : inset,
-  to: building.footprint.width - (building.roof.has.house === 'north' ? 0 : inset),
-})
+/** Between the insides of the outside walls along an axis, or from one to the house. */
+export const between = ({ footprint, depths }: Building, along: 'x' | 'y'): Stretch =>
+  along === 'x'
+    ? { from: depths.west, to: footprint.length - depths.east }
+    : { from: depths.south, to: footprint.width - depths.north }
+
+/** As far as second plates lap over each other along an axis: between the insides of plates as deep. */
+export const betweenPlates = ({ footprint, roof }: Building, along: 'x' | 'y', plate: number): Stretch =>
+  along === 'x'
+    ? { from: plate, to: footprint.length - plate }
+    : {
+        from: roof.has.house === 'south' ? 0 : plate,
+        to: footprint.width - (roof.has.house === 'north' ? 0 : plate),
+      }
 
 /**
  * The four walls' lines, without one that a house stands in the stead of, of studs of a section; `raked`
@@ -183,9 +201,8 @@ export function wallLines(building: Building, stud: Section, raked = true): read
     const overall = along === 'x' ? length : width
     const through = (along === 'x') === eavesThrough(building, lapped)
     const whole = { from: 0, to: overall }
-    const between = along === 'x' ? { from: inset, to: overall - inset } : betweenEaves(building, inset)
-    const own = through ? whole : between
-    const cap = lapped ? (through ? between : whole) : own
+    const own = through ? whole : between(building, along)
+    const cap = lapped ? (through ? betweenPlates(building, along, inset) : whole) : own
     const outside = name === 'south' || name === 'west' ? 'low' : 'high'
     const tees = partitionLines(building, stud, raked)
       .filter(each => each.along !== along)
@@ -203,6 +220,7 @@ export function wallLines(building: Building, stud: Section, raked = true): read
       through,
       overall,
       ...own,
+      inside: between(building, along),
       cap,
       layout: building.walls.sides[name].layout,
       ...tops(name),

@@ -1,7 +1,9 @@
 import { ofWall } from '../place'
 import { type Memory, newMemory } from '../memory'
 import { type Building, isSide, type SideName, sideNames, wallFoot, withValue } from '../../design'
+import type { Plane } from '../../geometry'
 import type { Section } from '../../lumber'
+import { HAIR } from '../../measure'
 import type { Stretch } from '../../trade'
 import type { Order } from '../member'
 import { breakOver, breaksOf, hangsDown, lowered, type Problem, type Profile, withinOf } from '../../lines'
@@ -12,10 +14,10 @@ import { liesInGable, openingsIn } from './openings'
 import type { Clear, RoughOpening } from './rough-opening'
 import { cornerPlaces, layoutOf, nailerPlaces, type StackLines, studPlaces } from './places'
 import { platesOf } from './plates'
-import { framePosts, postProblems } from './posts'
+import { framePosts, neighbour, type PostLumber, postProblems, slatsOnBolted } from './posts'
 import { type RakePlate, rakePlates } from './rake-plates'
 import { levelTop, type Rake, rakedTop, standing } from './top'
-import { heightAt, partitionLines, type PerWall, type Wall, wallLines } from './wall'
+import { betweenPlates, heightAt, partitionLines, type PerWall, type Wall, wallLines } from './wall'
 import { wallProblems, stepProblems, partitionProblems } from './wall-problems'
 
 /** A wall as framed on its own face: its boards, and its openings as they could be framed. */
@@ -27,6 +29,15 @@ export interface FramedWall {
   readonly slanted: readonly Order[]
   /** The plates of a raked wall, and the lines it is framed to; null of one with level plates. */
   readonly raked: { readonly plates: readonly RakePlate[]; readonly rake: Rake } | null
+}
+
+/**
+ * The roof over walls: the line of the end rafters, null where there are none, and the undersides of rafters
+ * that run up over a side of posts.
+ */
+export interface RoofOver {
+  readonly rafters: Profile | null
+  readonly undersides: Readonly<Partial<Record<SideName, Plane>>>
 }
 
 export interface WallFrame {
@@ -43,16 +54,17 @@ const noOpenings: WallFrame['openings'] = { south: [], east: [], north: [], west
 /**
  * Frames the four walls and partitions: plates, studs on layout, corners that close, and openings with their
  * kings, jacks, headers, sills and cripples. What can't be built of an opening is left out and said.
- * `rafters` the line of the end rafters, that raked walls run up to; null where there are none.
+ * `over` the roof over them, that raked walls run up to, and posts under rafters that fall inward end under.
  */
 export function frameWalls(
   asked: Building,
   stud: Section,
   section: (name: string) => Section,
   lines: StackLines,
-  rafters: Profile | null,
+  over: RoofOver,
   memory: Memory = newMemory(),
 ): WallFrame {
+  const { rafters } = over
   const steps = stepProblems(asked, wallLines(asked, stud, rafters !== null), stud, rafters)
   const building = withoutSteps(
     asked,
@@ -60,10 +72,8 @@ export function frameWalls(
   )
   const outside = wallLines(building, stud, rafters !== null)
   const problems = [
-    ...wallProblems(building, stud),
-    ...(usesPosts(building)
-      ? postProblems(building, stud, section(building.walls.posts.post), section(building.walls.posts.beam))
-      : []),
+    ...wallProblems(building, stud, section(building.walls.posts.post)),
+    ...(usesPosts(building) ? postProblems(building, postLumber(building, stud, section)) : []),
   ]
   if (problems.length)
     return { walls: outside, problems: [...problems, ...steps], framed: [], openings: noOpenings }
@@ -80,8 +90,8 @@ export function frameWalls(
     ...partitionLines(building, stud, rafters !== null).filter((_, i) => standing.has(i)),
   ]
   const made = walls.map(wall =>
-    memory.last(`wall/${wall.name}`, argumentsOf(building, wall, lines, rafters, memory), () =>
-      frameWall(building, wall, stud, section, lines, rafters),
+    memory.last(`wall/${wall.name}`, argumentsOf(building, wall, lines, over, memory), () =>
+      frameWall(building, wall, stud, section, lines, over),
     ),
   )
   const openings: WallFrame['openings'] = {
@@ -106,7 +116,7 @@ function argumentsOf(
   { walls, base, lumber, roof }: Building,
   wall: Wall,
   lines: StackLines,
-  rafters: Profile | null,
+  { rafters, undersides }: RoofOver,
   memory: Memory,
 ): readonly unknown[] {
   const { name } = wall
@@ -122,6 +132,7 @@ function argumentsOf(
     ...[wallFoot(base), roof.beam, roof.has, roof.firring],
     stack === 'own' ? null : lines,
     wall.along === 'y' ? rafters : null,
+    isSide(name) ? (undersides[name] ?? null) : null,
   ]
 }
 
@@ -131,10 +142,10 @@ function frameWall(
   stud: Section,
   section: (name: string) => Section,
   lines: StackLines,
-  rafters: Profile | null,
+  { rafters, undersides }: RoofOver,
 ): FramedWall & { readonly problems: readonly Problem[] } {
   if (isSide(wall.name) && building.walls.sides[wall.name].build === 'posts')
-    return framePostSide(building, wall, stud, section)
+    return framePostSide(building, wall, stud, section, undersides[wall.name] ?? null)
   const plates = building.walls.topPlates * stud.thickness
   const rake = wall.raked && rafters ? rakeOf(rafters, plates, stud) : null
   const clear: Clear = {
@@ -217,21 +228,51 @@ function framePostSide(
   wall: Wall,
   stud: Section,
   section: (name: string) => Section,
+  underside: Plane | null,
 ): FramedWall & { readonly problems: readonly Problem[] } {
-  const { boards, braces } = framePosts(
-    building,
-    wall,
-    stud,
-    section(building.walls.posts.post),
-    section(building.walls.posts.beam),
-  )
+  const {
+    boards,
+    braces,
+    problems: met,
+  } = framePosts(building, wall, postLumber(building, stud, section), underside)
   const problems = building.walls.openings.flatMap((opening, i): Problem[] =>
     opening.wall === wall.name && !liesInGable(building, wall, opening)
       ? [{ code: 'opening-in-posts', path: `walls.openings.${i}.wall`, number: i + 1 }]
       : [],
   )
-  const plates = platesOf(building, wall, stud, boards).filter(board => board.role !== 'bottom-plate')
-  return { wall, rough: [], problems, slanted: braces, boards: [...plates, ...boards], raked: null }
+  const bolted: Problem[] = slatsOnBolted(building, wall)
+    ? [{ code: 'slats-on-bolted', path: 'walls.posts.set' }]
+    : []
+  const plates = building.walls.posts.plates
+    ? platesOf(building, { ...wall, ...closing(building, wall, stud) }, stud, boards).filter(
+        ({ role }) => role !== 'bottom-plate',
+      )
+    : []
+  return {
+    wall,
+    rough: [],
+    problems: [...met, ...bolted, ...problems],
+    slanted: braces,
+    boards: [...plates, ...boards],
+    raked: null,
+  }
+}
+
+const postLumber = (
+  { walls: { posts } }: Building,
+  stud: Section,
+  section: (name: string) => Section,
+): PostLumber => ({ stud, post: section(posts.post), beam: section(posts.beam) })
+
+/** As far as a side's plates run: to those of walls as high that it meets, that are no deeper than plates. */
+function closing(building: Building, wall: Wall, stud: Section): Stretch {
+  if (wall.through) return wall
+  const { from, to } = betweenPlates(building, wall.along, stud.depth)
+  const level = (side: SideName): boolean => Math.abs(building.heights[side] - wall.height) < HAIR
+  return {
+    from: level(neighbour(wall, 'low')) ? from : wall.from,
+    to: level(neighbour(wall, 'high')) ? to : wall.to,
+  }
 }
 
 const usesPosts = ({ walls }: Building): boolean =>

@@ -133,7 +133,8 @@ export type WallProblem =
       readonly path: `walls.openings.${number}.wall`
       readonly number: number
     }
-  | { readonly code: 'post-too-deep'; readonly path: 'walls.posts.post'; readonly most: number }
+  | { readonly code: 'slats-on-bolted'; readonly path: 'walls.posts.set' }
+  | { readonly code: 'beam-into-rafters'; readonly path: 'walls.posts.plates' }
   | { readonly code: 'beam-too-thick'; readonly path: 'walls.posts.beam'; readonly most: number }
   | {
       readonly code: 'opening-too-low'

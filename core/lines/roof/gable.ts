@@ -47,7 +47,7 @@ function layOf(building: Building, lumber: RoofLumber): Laid {
   const ridge = roof.truss ? { ...lumber.ridge, thickness: 0 } : lumber.ridge
   const angles = { south: pitchAngle(roof.pitch), north: pitchAngle(roof.northPitch ?? roof.pitch) }
   const line = (side: EaveSide): { readonly height: number; readonly angle: number } => ({
-    height: heights[side] + aboveAt(building, lumber, angles[side]),
+    height: heights[side] + aboveAt(building, lumber, angles[side], side),
     angle: angles[side],
   })
   const met = meeting(line('south'), line('north'), footprint.width, ridge.thickness)

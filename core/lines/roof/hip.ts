@@ -80,9 +80,11 @@ interface Slopes {
 }
 
 function slopesOf(building: Building, lumber: RoofLumber): Slopes {
-  const { roof, heights, footprint } = building
+  const { roof, heights, footprint, bearings } = building
   const angle = pitchAngle(roof.pitch)
-  const above = heightAbovePlate(roof.seat, angle, lumber.rafter.depth, lumber.plate.depth)
+  // all four slopes lie at one height over the plates
+  const bearing = Math.min(...sideNames.map(side => bearings[side]))
+  const above = heightAbovePlate(roof.seat, angle, lumber.rafter.depth, bearing)
   const drop = hipDrop(building, lumber, angle)
   return { angle, height: heights.south, above, drop, half: footprint.width / 2 }
 }

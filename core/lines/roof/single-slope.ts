@@ -44,19 +44,20 @@ const layOf = (building: Building, lumber: RoofLumber): Laid =>
   building.roof.truss ? onTrusses(building, lumber) : onRafters(building, lumber)
 
 function onRafters(building: Building, lumber: RoofLumber): Laid {
-  const { plate } = lumber
   const {
     footprint: { width },
     heights,
+    bearings,
     roof,
   } = building
   const way = roof.high === 'north' ? 1 : -1
-  const run = width - plate.depth
+  const bearing = bearings[roof.high]
+  const run = width - bearing
   const slope = Math.atan2(Math.max(0, way * (heights.north - heights.south)), run)
   const low = Math.min(heights.south, heights.north)
   const { face, above } = faceAt(building, lumber, slope, low)
   // its plumb side stands against the low wall's outside, and the high wall's inside
-  const heels = { south: way > 0 ? 0 : plate.depth, north: way > 0 ? run : width }
+  const heels = { south: way > 0 ? 0 : bearing, north: way > 0 ? run : width }
   const eave = (side: EaveSide): Eave =>
     eaveOfOnly(building, face, side, {
       height: heights[side],
@@ -125,7 +126,9 @@ function faceAt(
   const { footprint, roof } = building
   const way = roof.high === 'north' ? 1 : -1
   const angle = degrees(slope)
-  const above = aboveAt(building, lumber, angle)
+  // both seats are alike, and bear on the narrower of the two walls
+  const { south, north } = building.bearings
+  const above = aboveAt(building, lumber, angle, south < north ? 'south' : 'north')
   const up = vec(0, -way * Math.sin(slope), Math.cos(slope))
   const at = vec(0, way > 0 ? 0 : footprint.width, 0)
   const plane = (z: number): RoofFace['top'] => planeAt({ ...at, z }, up)
@@ -154,7 +157,7 @@ function problemsOf(building: Building, lumber: RoofLumber, low: Eave): Problem[
   const { rafter, plate } = lumber
   const { roof, footprint } = building
   if (roof.truss) return trussProblems(building, lumber)
-  const run = footprint.width - plate.depth
+  const run = footprint.width - building.bearings[roof.high]
   const problems: Problem[] = []
   const least = 3 * plate.depth
   if (footprint.width < least - HAIR)

@@ -19,8 +19,12 @@ export const alongGables = ({ footprint, roof }: Building): Stretch => ({
 })
 
 /** How far over the plate the upper edges of rafters at an angle pass the wall's outside, mm. */
-export const aboveAt = ({ roof }: Building, { rafter, plate }: RoofLumber, angle: number): number =>
-  heightAbovePlate(roof.seat, angle, rafter.depth, plate.depth)
+export const aboveAt = (
+  { roof, bearings }: Building,
+  { rafter }: RoofLumber,
+  angle: number,
+  side: EaveSide,
+): number => heightAbovePlate(roof.seat, angle, rafter.depth, bearings[side])
 
 /** A slope that falls to an eave wall: degrees, and the level run of its rafters, mm. */
 interface SlopeAsk {
@@ -37,7 +41,7 @@ export function slopeToWall(
   { side, name, angle, run }: SlopeAsk,
 ): Eave {
   const { footprint, heights, roof } = building
-  const above = aboveAt(building, lumber, angle)
+  const above = aboveAt(building, lumber, angle, side)
   const outside = outsideOf(building, side)
   const face = slopedFace({
     falls: side,

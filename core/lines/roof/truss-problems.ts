@@ -59,14 +59,14 @@ export function unlikeChords(
  * nothing to stand on.
  */
 function heelProblems(
-  { roof: { truss, pitch, peak } }: Building,
-  { rafter, bottom, plate }: RoofLumber,
+  { roof: { truss, pitch, peak }, bearings }: Building,
+  { rafter, bottom }: RoofLumber,
 ): Problem[] {
   if (!truss) return []
   const plumb = rafter.depth / Math.cos(radians(pitchAngle(pitch)))
   const rises = truss.ceiling ? radians(pitchAngle(truss.ceiling)) : 0
   // the upper edge of a rising bottom chord over the plate's outer edge
-  const upper = bottom.depth / Math.cos(rises) - plate.depth * Math.tan(rises)
+  const upper = bottom.depth / Math.cos(rises) - Math.min(bearings.south, bearings.north) * Math.tan(rises)
   const [low, most] = [plumb / 2, plumb + upper - least.chordSeat]
   return truss.heel < low - HAIR || truss.heel > most + HAIR
     ? [
@@ -110,14 +110,15 @@ function spanProblems({ roof: { truss }, footprint: { width } }: Building): Prob
 
 /** Bottom chords of scissors so steep that the top chords leave no height for the king post over them. */
 function ceilingProblems(
-  { roof: { truss, pitch }, footprint: { width } }: Building,
-  { rafter, bottom, plate }: RoofLumber,
+  { roof: { truss, pitch }, footprint: { width }, bearings }: Building,
+  { rafter, bottom }: RoofLumber,
 ): Problem[] {
   if (!truss?.ceiling) return []
   const angle = radians(pitchAngle(pitch))
   const under = truss.heel - rafter.depth / Math.cos(angle) + (width / 2) * Math.tan(angle)
+  const plate = Math.max(bearings.south, bearings.north)
   const post = (slope: number): number =>
-    under - bottom.depth / Math.cos(radians(slope)) - (width / 2 - plate.depth) * Math.tan(radians(slope))
+    under - bottom.depth / Math.cos(radians(slope)) - (width / 2 - plate) * Math.tan(radians(slope))
   if (post(pitchAngle(truss.ceiling)) > least.web - HAIR) return []
   const { min } = limits.roofAngle
   if (post(min) < least.web) return [{ code: 'ceiling-too-steep', path: 'roof.truss.ceiling', angle: null }]

@@ -69,12 +69,17 @@ export const walls = (long: number, wide: number) =>
       sides,
       posts: group(
         {
-          post: section('4x4', '89x89'),
+          post: section('4x4', '89x89', '6x6', '6x6'),
           beam: section('2x8', '2x6', '38x140'),
-          spacing: length(300, 4000, 1200, 2500),
+          spacing: length(300, 6000, 1200, 4500),
           brace: length(0, 1500, 0, 700),
         },
-        { joint: one('half-lap', 'scarf') },
+        {
+          joint: one('half-lap', 'scarf', 'butt'),
+          plies: one(1, 2, 2, 3),
+          set: one('shoulder', 'shoulders', 'fork', 'on-top', 'bolted'),
+          plates: one(true, false),
+        },
       ),
       slats: group({ section: section('1x4', '22x100'), gap: length(0, 300, 5, 40) }),
       siding: orNull(group({ section: section('1x6', '1x8'), exposure: length(20, 600, 90, 160) }), 2),

@@ -58,10 +58,12 @@ export const wallSentences: Sentences<WallProblem> = {
     `Partition ${problem.number} runs into partition ${problem.other}. Move it clear, or take one away: partitions run from outside wall to outside wall.`,
   'opening-in-posts': problem =>
     `Opening ${problem.number} is in a side of posts, which is open between them. Put it in a wall of studs.`,
-  'post-too-deep': (problem, { down }) =>
-    `The posts are deeper than the walls. Use posts of ${down(problem.most)} at most, or deeper studs.`,
+  'slats-on-bolted': () =>
+    'Behind a beam bolted to their outside the posts stand back, and slats find nothing to nail to. Let the beam into the posts, or lay it on top.',
+  'beam-into-rafters': () =>
+    "Under its plates the beam's inner boards would stand in the rafters of the high side. Lay the rafters on the beam itself, or let the beam into the outside of the posts.",
   'beam-too-thick': (problem, { down }) =>
-    `The beam would take more than half of the posts. Use one of ${down(problem.most)} at most.`,
+    `Let into the posts the beam would leave too little of them. Use boards ${down(problem.most)} thick at most, larger posts, or lay the beam on top.`,
   'header-no-room': (problem, { up }) =>
     problem.under === 'plates'
       ? `The header over opening ${problem.number} would stand ${up(problem.by)} into the top plate. Use a lower unit, a shallower header or a higher wall.`
