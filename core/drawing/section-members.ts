@@ -1,7 +1,7 @@
 import { eavesOf } from '../lines'
 import { type InSection, roles, type Stretch, isPlate } from '../trade'
 import { HAIR, TOUCHING } from '../measure'
-import { type Member, type MemberPlace, faceOf, isOfWall } from '../frame'
+import { type Member, type MemberPlace, type WallName, faceOf, isOfWall } from '../frame'
 import { type Plan, stretchOf } from '../plan'
 
 /** Where the building can be cut across at a rafter, along the length; mm. */
@@ -31,7 +31,8 @@ export function sectionMembers(plan: Plan, at?: number): Member[] {
       lengthwise.some(({ name }) => isOfWall(where, name)) &&
       (isPlate(role) || (where.of?.kind === 'wall' && where.name === 'stud' && where.run[0] === 2)),
   )
-  if (!place) return walls
+  const posts = lengthwise.flatMap(({ name }) => sideOfPosts(plan, name, place ?? { from: 0, to: 0 }))
+  if (!place) return [...posts, ...walls]
   const roof = frame.members
     .filter(({ where, role }) => where.in === 'roof' && role !== 'hip' && !isOverEnd(where))
     .map(member => ({ member, x: stretchOf(member, 'x') }))
@@ -65,5 +66,19 @@ export function sectionMembers(plan: Plan, at?: number): Member[] {
     ...there.filter(({ member }) => roles[member.role].section === 'rafter'),
   ]
     .map(({ member }) => member)
-    .concat(walls)
+    .concat(posts, walls)
+}
+
+/** The post of a side nearest to a place along it, and the beam there, seen along the side. */
+function sideOfPosts({ frame }: Plan, name: WallName, place: Stretch): Member[] {
+  const of = (role: Member['role']): Member[] =>
+    frame.members.filter(member => member.role === role && isOfWall(member.where, name))
+  const off = (member: Member): number => {
+    const { from, to } = stretchOf(member, 'x')
+    return Math.max(0, from - place.to, place.from - to)
+  }
+  const nearest = of('wall-post')
+    .sort((a, b) => off(a) - off(b))
+    .slice(0, 1)
+  return [...nearest, ...of('wall-beam').filter(beam => off(beam) === 0)]
 }

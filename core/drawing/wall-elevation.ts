@@ -13,7 +13,8 @@ import {
 } from '../frame'
 import { vec } from '../geometry'
 import { wallAreas } from './areas'
-import { type Plan, STACKED, type Stacked, stackingOf } from '../plan'
+import { type Plan, STACKED, type Stacked, stackingOf, stretchOf } from '../plan'
+import { overlap } from '../trade'
 import {
   ring,
   dimension,
@@ -53,7 +54,8 @@ export function wallElevation(plan: Plan, name: WallName, layer: WallLayer = 'fr
       (member.role === 'wall-sheet' || member.role === 'slat') === (layer === 'sheets'),
   )
   const over = onPosts(plan, wall) ? (layer === 'frame' ? postsOver(plan) : []) : endRafters(plan, wall)
-  const patches = seen([...shown, ...over], viewOf(wall))
+  const corners = layer === 'frame' ? cornerPosts(plan, wall) : []
+  const patches = seen([...corners, ...shown, ...over], viewOf(wall))
   const openings = openingsOf(plan, name)
   const lines: Line[] = [
     { from: { x: 0, y: 0 }, to: { x: wall.overall, y: 0 }, ink: 'ground' },
@@ -68,6 +70,24 @@ export function wallElevation(plan: Plan, name: WallName, layer: WallLayer = 'fr
     labels: openings.map(each => each.label),
     areas: wallAreas(plan, wall, layer),
   })
+}
+
+/** Posts of the sides that a side of posts meets, that its beam lies on at the corners. */
+function cornerPosts({ frame, building }: Plan, wall: Wall): Member[] {
+  const { name } = wall
+  if (!isSide(name) || building.walls.sides[name].build !== 'posts') return []
+  const across = wall.along === 'x' ? 'y' : 'x'
+  const { length, width } = building.footprint
+  const far = wall.along === 'x' ? width : length
+  const deep = building.depths[name]
+  const band = wall.outside === 'low' ? { from: 0, to: deep } : { from: far - deep, to: far }
+  return frame.members.filter(
+    member =>
+      member.role === 'wall-post' &&
+      !isOfWall(member.where, name) &&
+      overlap(stretchOf(member, across), band) &&
+      frame.walls.some(each => each.along !== wall.along && isOfWall(member.where, each.name)),
+  )
 }
 
 /** Whether trusses' end posts stand over a wall. */
