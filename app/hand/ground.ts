@@ -1,4 +1,5 @@
 import {
+  type Base,
   type BaseKind,
   baseKinds,
   buriedKinds,
@@ -239,10 +240,10 @@ export function base(at: At): Row[] {
     return [
       baseKind(at),
       say(
-        'No base is part of the work. Choose what the building stands on; all but a slab bring a floor frame with them.',
+        "No base is part of the work. Choose what the building stands on; all but a slab, and posts of the sides' own, bring a floor frame with them.",
       ),
     ]
-  const apart = /^base\.(gravel|spacing|frost|hole|diameter|block)\b/
+  const apart = /^base\.(gravel|spacing|frost|hole|diameter|block|pad|long)\b/
   return [
     baseKind(at),
     ...lengths(at, ...baseLengths(base).filter(path => !apart.test(path) || path === 'base.frost')),
@@ -272,6 +273,20 @@ const looseOf = (at: At, wanted: (code: string) => boolean): Row[] => {
   return items.length ? [{ kind: 'figures', rows: looseRows(items, at.units) }] : []
 }
 
+/** What holes are filled with, and where rock stopped one. */
+const inHoles = (at: At, base: Extract<Base, { readonly rock: unknown }>): Row[] => [
+  choice(at, 'base.fill', [
+    { value: 'gravel', label: 'Tamped gravel' },
+    { value: 'concrete', label: 'Concrete' },
+  ]),
+  ...base.rock.flatMap(({ post }, i): Row[] => [
+    head(`Rock at post ${post.replace('/', '-')}`),
+    ...length(at, `base.rock.${i}.reached` as GroundPath),
+    act('No rock after all', 'pi pi-times', setRock(post, false)),
+  ]),
+  say('Rock stopped a hole? Tap its post.'),
+]
+
 /** The rows of timbers or supports under the floor. */
 export function rows(at: At): Row[] {
   const { base } = at.design
@@ -298,6 +313,13 @@ export function rows(at: At): Row[] {
         { name: 'Ends' },
       ),
     ]
+  if (base?.kind === 'poles')
+    return [
+      say('Each post of the sides in a hole of its own, all cut to one level where they stand.'),
+      ...lengths(at, 'base.frost', 'base.hole', 'base.pad', 'base.long'),
+      ...inHoles(at, base),
+      block('supports'),
+    ]
   if (!base || !('beams' in base)) return []
   return [
     board(at, 'base.beams.section'),
@@ -305,21 +327,7 @@ export function rows(at: At): Row[] {
     choice(at, 'base.beams.rows', numbers(2, 8), { name: 'Rows' }),
     say('A row lies under every seam of the floor, beyond those asked for.'),
     ...lengths(at, ...baseLengths(base).filter(path => /^base\.(spacing|hole|diameter|block)\b/.test(path))),
-    ...(base.kind === 'posts'
-      ? [
-          board(at, 'base.post', 'Posts'),
-          choice(at, 'base.fill', [
-            { value: 'gravel', label: 'Tamped gravel' },
-            { value: 'concrete', label: 'Concrete' },
-          ]),
-          ...base.rock.flatMap(({ post }, i): Row[] => [
-            head(`Rock at post ${post.replace('/', '-')}`),
-            ...length(at, `base.rock.${i}.reached` as GroundPath),
-            act('No rock after all', 'pi pi-times', setRock(post, false)),
-          ]),
-          say('Rock stopped a hole? Tap its post.'),
-        ]
-      : []),
+    ...(base.kind === 'posts' ? [board(at, 'base.post', 'Posts'), ...inHoles(at, base)] : []),
     block('supports'),
   ]
 }

@@ -17,6 +17,8 @@ export function baseLengths(base: Base | null): readonly GroundPath[] {
       return ['base.lift', 'base.spacing', 'base.block.side', 'base.block.height', ...gravel]
     case 'posts':
       return ['base.lift', 'base.spacing', 'base.frost', 'base.hole']
+    case 'poles':
+      return ['base.lift', 'base.frost', 'base.hole', 'base.pad', 'base.long', ...gravel]
     case 'piers':
       return ['base.lift', 'base.spacing', 'base.frost', 'base.diameter']
     case 'slab':

@@ -74,18 +74,17 @@ function baseCautions(plan: Plan): Caution[] {
   const { kind } = base
   const timber = kind === 'border' || kind === 'skids'
   return [
-    ...(kind === 'posts' ? stoppedByRock(plan, base) : []),
+    ...(kind === 'posts' || kind === 'poles' ? stoppedByRock(plan, base) : []),
     ...(kind === 'blocks' ? tallStacks(plan, base) : []),
     ...cautionIf(
       frame.base.holes.length + frame.base.beds.length > 0,
       'before-digging',
       idsOf(frame, 'post'),
     ),
-    ...cautionIf(
-      timber || kind === 'posts',
-      'ground-contact',
-      (['border', 'skid', 'post'] as const).flatMap(role => idsOf(frame, role)),
-    ),
+    ...cautionIf(timber || kind === 'posts' || kind === 'poles', 'ground-contact', [
+      ...(['border', 'skid', 'post'] as const).flatMap(role => idsOf(frame, role)),
+      ...Object.keys(frame.base.feet),
+    ]),
     ...cautionIf(
       timber || kind === 'blocks',
       'not-anchored',
@@ -96,14 +95,15 @@ function baseCautions(plan: Plan): Caution[] {
 }
 
 /** Posts that rock keeps above the frost depth. */
-function stoppedByRock({ frame }: Plan, base: Extract<Base, { kind: 'posts' }>): Caution[] {
+function stoppedByRock({ frame }: Plan, base: Extract<Base, { kind: 'posts' | 'poles' }>): Caution[] {
   const stopped = base.rock.filter(
-    each =>
-      each.reached < base.frost - HAIR &&
-      frame.base.holes.some(hole => supportName(hole.where) === each.post),
+    each => each.reached < base.frost - HAIR && frame.base.holes.some(hole => hole.posts.includes(each.post)),
   )
   const members = frame.members
-    .filter(({ role, where }) => role === 'post' && stopped.some(({ post }) => post === supportName(where)))
+    .filter(
+      ({ role, where }) =>
+        (role === 'post' || role === 'wall-post') && stopped.some(({ post }) => post === supportName(where)),
+    )
     .map(member => member.id)
   return cautionIf(stopped.length > 0, 'rock-above-frost', members, {
     reached: Math.min(...stopped.map(each => each.reached)),

@@ -31,7 +31,9 @@ export interface RockStop {
 
 /**
  * What stands on the ground. `lift`: from the highest ground under the building to the underside of the
- * lowest timber, or to the slab's top; mm.
+ * lowest timber, to the slab's top, or to the level that walls are measured from where their own posts stand
+ * in the ground (`poles`): in a hole each, on a footing `pad` thick or none, set `long` by so much and cut to
+ * one level; mm.
  */
 export type Base =
   | { readonly kind: 'border'; readonly timber: string; readonly gravel: Gravel; readonly lift: number }
@@ -72,6 +74,17 @@ export type Base =
       readonly lift: number
     }
   | {
+      readonly kind: 'poles'
+      readonly frost: number
+      readonly hole: number
+      readonly fill: 'concrete' | 'gravel'
+      readonly pad: number
+      readonly long: number
+      readonly rock: readonly RockStop[]
+      readonly gravel: Gravel
+      readonly lift: number
+    }
+  | {
       readonly kind: 'slab'
       readonly thickness: number
       readonly beyond: number
@@ -81,7 +94,7 @@ export type Base =
     }
 
 export type BaseKind = Base['kind']
-export const baseKinds: readonly BaseKind[] = ['border', 'skids', 'blocks', 'posts', 'piers', 'slab']
+export const baseKinds: readonly BaseKind[] = ['border', 'skids', 'blocks', 'posts', 'piers', 'poles', 'slab']
 
 const name = z.string().min(1).max(40)
 const gravel = z.strictObject({
@@ -98,6 +111,7 @@ const beams = z.strictObject({
 const lift = lengthField(limits.lift)
 const spacing = lengthField(limits.supports)
 const frost = lengthField(limits.frost)
+const rock = z.array(z.strictObject({ post: z.string().max(60), reached: lengthField(limits.frost) })).max(64)
 
 export const baseSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('border'), timber: name, gravel, lift }),
@@ -126,7 +140,7 @@ export const baseSchema = z.discriminatedUnion('kind', [
     frost,
     hole: lengthField(limits.hole),
     fill: z.enum(['concrete', 'gravel']),
-    rock: z.array(z.strictObject({ post: z.string().max(60), reached: lengthField(limits.frost) })).max(64),
+    rock,
     lift,
   }),
   z.strictObject({
@@ -135,6 +149,17 @@ export const baseSchema = z.discriminatedUnion('kind', [
     spacing,
     diameter: lengthField(limits.hole),
     frost,
+    lift,
+  }),
+  z.strictObject({
+    kind: z.literal('poles'),
+    frost,
+    hole: lengthField(limits.hole),
+    fill: z.enum(['concrete', 'gravel']),
+    pad: lengthField(limits.pad),
+    long: lengthField(limits.wild),
+    rock,
+    gravel,
     lift,
   }),
   z.strictObject({
@@ -198,6 +223,18 @@ export function usualBase(kind: BaseKind, units: 'imperial' | 'metric'): Base {
       }
     case 'piers':
       return { kind, beams: carried, spacing: apart, diameter: round, frost, lift: imperial ? 8 * INCH : 200 }
+    case 'poles':
+      return {
+        kind,
+        frost,
+        hole: imperial ? 16 * INCH : 400,
+        fill: 'gravel',
+        pad: imperial ? 6 * INCH : 150,
+        long: imperial ? 6 * INCH : 150,
+        rock: [],
+        gravel: bed,
+        lift: imperial ? 4 * INCH : 100,
+      }
     case 'slab':
       return {
         kind,

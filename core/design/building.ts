@@ -193,8 +193,10 @@ function sidesOf(
       side === house ? none : walls.sides[side].build === 'posts' ? posts : studs
     return { south: of('south'), east: of('east'), north: of('north'), west: of('west') }
   }
+  const deep = each(plates ? Math.max(plate, layout.depth) : layout.depth, plate, 0)
   return {
-    depths: each(plates ? Math.max(plate, layout.depth) : layout.depth, plate, 0),
+    // studs of a gable stand on an end side's beam
+    depths: { ...deep, east: Math.max(plate, deep.east), west: Math.max(plate, deep.west) },
     bearings: each(plates ? plate : layout.bearing, plate, 0),
     bearers: each(plates ? onPlate : layout.plies, onPlate, []),
   }

@@ -107,6 +107,8 @@ const limitOf: Record<string, Limit> = {
   'base.block.height': limits.block,
   'base.frost': limits.frost,
   'base.hole': limits.hole,
+  'base.pad': limits.pad,
+  'base.long': limits.wild,
   'base.diameter': limits.hole,
   'base.thickness': limits.slab,
   'base.beyond': limits.beyond,

@@ -19,6 +19,8 @@ export type GroundPath =
   | 'base.block.height'
   | 'base.frost'
   | 'base.hole'
+  | 'base.pad'
+  | 'base.long'
   | 'base.diameter'
   | 'base.thickness'
   | 'base.beyond'

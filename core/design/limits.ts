@@ -41,6 +41,8 @@ export const limits = {
   block: { min: 90, max: 800 },
   frost: { min: 0, max: 2500 },
   hole: { min: 150, max: 900 },
+  /** Of a footing under a post; 0 for none. */
+  pad: { min: 0, max: 400 },
   slab: { min: 75, max: 400 },
   lowWall: { min: 100, max: 1200 },
   /** A length of the site that cannot be negative, one that can, and what a tape reads. */

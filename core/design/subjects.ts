@@ -189,6 +189,8 @@ function groundSubjects({ site, base }: Design): Subject[] {
               'spacing',
               'post',
               'hole',
+              'pad',
+              'long',
               'fill',
               'rock',
               'diameter',

@@ -34,13 +34,21 @@ export function frameBelow(building: Building, section: (name: string) => Sectio
     section,
   }
   const ground = groundOf(building, outline, baseFoot(ask) - base.lift)
-  if (base.kind !== 'slab' && !floor)
+  if (base.kind !== 'slab' && base.kind !== 'poles' && !floor)
     return {
       floor,
       base: emptyBase,
       ground,
       outline,
       problems: [...problems, { code: 'base-without-floor', path: 'base.kind' }],
+    }
+  if (base.kind === 'poles' && floor)
+    return {
+      floor,
+      base: emptyBase,
+      ground,
+      outline,
+      problems: [...problems, { code: 'poles-under-floor', path: 'base.kind' }],
     }
   if (base.kind === 'slab' && building.floor) problems.push({ code: 'slab-under-floor', path: 'base.kind' })
   const framed = frameBase(ask, ground)

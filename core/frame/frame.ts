@@ -100,7 +100,8 @@ export function frame(asked: Design, memory: Memory = newMemory()): Frame {
   const profile = memory.last('profile', [roof.lines, drop], () => lowered(profileOf(roof.lines), drop))
   const rafters = framed && wallsReachRoof(building) ? profile : null
   const undersides = memory.shared('undersides', undersidesOver(building, roof.lines))
-  const walls = frameWalls(building, lumber.plate, section, stack, { rafters, undersides }, memory)
+  const between = { rafters, undersides, feet: below.base.feet }
+  const walls = frameWalls(building, lumber.plate, section, stack, between, memory)
   const over = { ...roof, profile, framed }
   const finished = finishWalls(finishing(building, lumber, section, below, over, stack, memory), walls.framed)
 
@@ -185,7 +186,11 @@ export const everyBoard = ({
 const belowOf = (building: Building, section: SectionOf, memory: Memory): Below =>
   memory.last(
     'below',
-    [building.base, building.floor, building.site, building.footprint, building.lumber],
+    [
+      ...[building.base, building.floor, building.site, building.footprint, building.lumber],
+      // the sides' own posts in the ground stand where the walls have them
+      ...(building.base?.kind === 'poles' ? [building.walls, building.heights, building.roof.has] : []),
+    ],
     () => frameBelow(building, section),
   )
 

@@ -48,4 +48,6 @@ export interface Hole extends Placed {
   readonly low: number
   readonly high: number
   readonly fill: 'concrete' | 'gravel' | 'pier'
+  /** What stands in it, as its supports are called. */
+  readonly posts: readonly string[]
 }

@@ -164,6 +164,8 @@ export const isOfRoofOpening = ({ of }: MemberPlace, number: number): boolean =>
   of?.kind === 'roof-opening' && of.number === number
 
 /**
- * What a document calls the place of a post, a pier or a stack: its row and its number in it, as in `1/3`.
+ * What a document calls the place of a post, a pier or a stack: its row, or its wall, and its number in it,
+ * as in `1/3` and `south/3`.
  */
-export const supportName = ({ run }: MemberPlace): string => run.join('/')
+export const supportName = (where: MemberPlace): string =>
+  [...[wallOf(where)].filter(each => each !== null), ...where.run].join('/')

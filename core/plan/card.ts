@@ -81,9 +81,13 @@ export function cardOf(plan: Plan, piece: Piece): Card {
   }
 }
 
-/** How much of a tail that runs wild is cut off in place, along its upper edge. */
+/** How much of a tail that runs wild, or of a post in the ground, is cut off in place. */
 const inPlace = ({ building }: Plan, member?: Member): Figure[] =>
-  member?.sawn ? [figure('wild', building.roof.tails.wild, {})] : []
+  !member?.sawn
+    ? []
+    : building.base?.kind === 'poles' && member.role === 'wall-post'
+      ? [figure('set-long', building.base.long, {})]
+      : [figure('wild', building.roof.tails.wild, {})]
 
 /**
  * What a rafter is laid out by: its runs, the tail's, and the square's blade where it is not the usual one;

@@ -36,6 +36,7 @@ const making: readonly FigureName[] = [
   'thin-end',
   'thick-end',
   'wild',
+  'set-long',
   'vents',
   'nails',
 ]

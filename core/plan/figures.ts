@@ -39,6 +39,7 @@ export type FigureName =
   | 'backing'
   | 'common-difference'
   | 'wild'
+  | 'set-long'
   | 'vents'
   | 'nails'
   | 'prop'

@@ -152,15 +152,20 @@ function holesOf(frame: Frame): Loose[] {
 }
 
 function fillOf(frame: Frame, hole: Hole): { gravel: number; concrete: number } {
-  const post = frame.members.find(
-    member => member.role === 'post' && supportName(member.where) === supportName(hole.where),
+  const posts = frame.members.filter(
+    ({ role, where }) => (role === 'post' || role === 'wall-post') && hole.posts.includes(supportName(where)),
   )
+  const [post] = posts
   if (!post) return { gravel: 0, concrete: 0 }
   const round = (Math.PI * hole.diameter ** 2) / 4
   const foot = post.placement.origin.z + post.board.start
-  const drain = round * Math.max(0, foot - hole.low)
-  const about =
-    (round - post.section.depth * post.section.thickness) * Math.max(0, hole.high - Math.max(hole.low, foot))
+  // a footing is counted by itself
+  const footing = frame.base.parts
+    .filter(({ where }) => where.name === 'pad' && hole.posts.includes(supportName(where)))
+    .reduce((sum, part) => sum + partVolume(part), 0)
+  const drain = Math.max(0, round * Math.max(0, foot - hole.low) - footing)
+  const wood = posts.reduce((sum, { section }) => sum + section.depth * section.thickness, 0)
+  const about = Math.max(0, round - wood) * Math.max(0, hole.high - Math.max(hole.low, foot))
   return hole.fill === 'concrete'
     ? { gravel: drain, concrete: about }
     : { gravel: drain + about, concrete: 0 }

@@ -62,7 +62,7 @@ export function raising({ frame, building }: Pick<Plan, 'frame' | 'building'>): 
   const all: { readonly id: string; readonly name: RaisingName; readonly number: number | null }[] = [
     ...frame.base.parts.map(part => ({ id: part.id, name: 'supports' as const, number: null })),
     ...members.map(member => {
-      const name = stepOf(member, roundTails, lapped)
+      const name = member.id in frame.base.feet ? 'supports' : stepOf(member, roundTails, lapped)
       return { id: member.id, name, number: name === 'trusses' ? setWith(member.where) : null }
     }),
   ]

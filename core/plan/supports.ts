@@ -1,4 +1,6 @@
-import { type Frame, type MemberPlace, supportName } from '../frame'
+import type { Frame, MemberPlace } from '../frame'
+import { middleOf } from '../trade'
+import { stretchOf } from './marked-pair'
 
 /**
  * A support as it is set out: where it stands, the ground there, how much of it shows, and its whole height;
@@ -20,21 +22,21 @@ export interface SupportHeight {
  */
 export function supportHeights({ members, base, ground }: Frame): SupportHeight[] {
   const posts = members
-    .filter(member => member.role === 'post')
+    .filter(({ role, id }) => role === 'post' || id in base.feet)
     .map(member => {
-      const hole = base.holes.find(each => supportName(each.where) === supportName(member.where))
+      const middle = (axis: 'x' | 'y'): number => middleOf(stretchOf(member, axis))
       const low = member.placement.origin.z + member.board.start
       return {
         id: member.id,
         where: member.where,
-        x: hole?.x ?? 0,
-        y: hole?.y ?? 0,
+        x: middle('x'),
+        y: middle('y'),
         low,
         high: member.placement.origin.z + member.board.end,
       }
     })
   const parts = base.parts
-    .filter(part => part.kind === 'block' || part.kind === 'pier')
+    .filter(({ kind, where }) => (kind === 'block' || kind === 'pier') && where.name !== 'pad')
     .map(part => ({
       id: part.id,
       where: part.where,

@@ -508,6 +508,12 @@ const bases: fc.Arbitrary<Base | null> = fc
         return { ...base, beams: { ...base.beams, rows: each.rows, plies: each.plies }, frost: each.frost }
       case 'slab':
         return { ...base, lowWall: each.lowWall === null ? null : { height: each.lowWall, thickness: 150 } }
+      case 'poles':
+        return {
+          ...base,
+          frost: each.frost,
+          rock: each.rock ? [{ post: 'south/1', reached: each.frost / 2 }] : [],
+        }
       case 'border':
         return base
     }

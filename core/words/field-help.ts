@@ -191,6 +191,8 @@ const meanings: Readonly<Record<string, string>> = {
   'base.spacing': 'Supports stand evenly, no farther apart than this.',
   'base.frost': 'How deep the ground freezes where you build: ask locally. Holes go that deep.',
   'base.hole': 'As wide as the auger.',
+  'base.pad': 'Concrete that each post stands on at the foot of its hole; 0 for none.',
+  'base.long': 'Posts are bought and set longer by this, then cut to one level where they stand.',
   'base.beams.rows': 'Rows under the joists, evenly across them.',
   'base.block.side': 'Of one block, square from above.',
   'base.block.height': 'Of one block as it lies.',

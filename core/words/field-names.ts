@@ -259,6 +259,8 @@ export const fieldNames: Record<string, string> = {
   'base.post': 'Posts',
   'base.frost': 'Frost depth',
   'base.hole': 'Hole, diameter',
+  'base.pad': 'Footing under a post',
+  'base.long': 'Posts set long by',
   'base.fill': 'Holes filled with',
   'base.diameter': 'Pier, diameter',
   'base.thickness': 'Slab thickness',

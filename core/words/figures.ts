@@ -28,6 +28,7 @@ export const figureNames: Record<FigureName, string> = {
   backing: 'Backing',
   'common-difference': 'Common difference',
   wild: 'Left long by',
+  'set-long': 'Set long by',
   vents: 'Holes for air',
   nails: 'Nails, a face',
   prop: 'Temporary posts',

@@ -7,6 +7,7 @@ export const baseWords: Record<BaseKind, string> = {
   blocks: 'Concrete blocks',
   posts: 'Posts in the ground',
   piers: 'Piers',
+  poles: "The sides' own posts",
   slab: 'Slab',
 }
 
@@ -17,6 +18,7 @@ export const standsOnWords: Record<BaseKind, string> = {
   blocks: 'concrete blocks',
   posts: 'posts in the ground',
   piers: 'piers',
+  poles: 'its own posts in the ground',
   slab: 'a slab',
 }
 

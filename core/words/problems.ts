@@ -51,6 +51,7 @@ const instead: Partial<Record<Problem['code'], string>> = {
   'foot-over-seat': 'Cut the tails plumb.',
   'chord-short': 'Use shallower chords, or move the knee.',
   'headroom-out-of-reach': 'Ask for less width, or a steeper upper pitch.',
+  'holes-meet': 'Space the posts wider.',
   'knee-purlin-low': 'Put the knees higher or farther in, or the joists lower.',
   'joist-beam-low': 'Put the joists higher, or leave the beam out.',
   'gusset-too-long': 'Move the knee so that its chords are longer.',

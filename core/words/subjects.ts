@@ -57,13 +57,15 @@ export function saySubject(design: Design, { kind, side, index }: Subject): stri
     case 'base':
       return design.base ? baseWords[design.base.kind] : 'Base'
     case 'rows':
-      return design.base?.kind === 'posts'
-        ? 'Posts, beams'
-        : design.base?.kind === 'piers'
-          ? 'Piers, beams'
-          : design.base?.kind === 'skids'
-            ? 'Timbers'
-            : 'Blocks, beams'
+      return design.base?.kind === 'poles'
+        ? 'Posts in the ground'
+        : design.base?.kind === 'posts'
+          ? 'Posts, beams'
+          : design.base?.kind === 'piers'
+            ? 'Piers, beams'
+            : design.base?.kind === 'skids'
+              ? 'Timbers'
+              : 'Blocks, beams'
     default:
       return plain[kind] ?? kind
   }

@@ -11,10 +11,17 @@ const joist = computed(() =>
 const doubled = computed(() =>
   (bench.design?.floor?.doubled ?? []).some(each => Math.abs(each - (joist.value ?? 0)) < 60),
 )
-const post = computed(() => (bench.member?.role === 'post' ? supportName(bench.member.where) : null))
+const inGround = computed(() =>
+  bench.design?.base?.kind === 'poles' ? 'wall-post' : bench.design?.base?.kind === 'posts' ? 'post' : null,
+)
+const post = computed(() =>
+  bench.member && bench.member.role === inGround.value ? supportName(bench.member.where) : null,
+)
 const stopped = computed(() => {
   const base = bench.design?.base
-  return base?.kind === 'posts' && base.rock.some(each => each.post === post.value)
+  return (
+    (base?.kind === 'posts' || base?.kind === 'poles') && base.rock.some(each => each.post === post.value)
+  )
 })
 function rock(): void {
   if (!post.value) return
@@ -33,7 +40,7 @@ function rock(): void {
     @click="bench.edit(toggleDouble(joist))"
   />
   <Button
-    v-if="post && bench.design?.base?.kind === 'posts'"
+    v-if="post"
     :label="stopped ? 'No rock after all' : 'Rock stopped the hole'"
     outlined
     severity="secondary"

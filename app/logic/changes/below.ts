@@ -28,7 +28,10 @@ const withBase =
   design =>
     design.base ? { ...design, base: change(design.base) } : design
 
-/** A base of a kind: one that carries a floor brings a floor with it, a slab takes it away. */
+/**
+ * A base of a kind: one that carries a floor brings a floor with it, a slab takes it away; and so do the
+ * sides' own posts in the ground, of which all sides are then built.
+ */
 export const chooseBase =
   (kind: BaseKind | 'none'): Change =>
   design =>
@@ -37,18 +40,36 @@ export const chooseBase =
       : {
           ...design,
           base: usualBase(kind, design.lumber.yard),
-          floor: kind === 'slab' ? null : (design.floor ?? usualFloors[design.lumber.yard]),
+          floor: hasNoFloor(kind) ? null : (design.floor ?? usualFloors[design.lumber.yard]),
+          walls: kind === 'poles' ? allOfPosts(design.walls) : design.walls,
         }
+
+const hasNoFloor = (kind: BaseKind | undefined): boolean => kind === 'slab' || kind === 'poles'
+
+/** Walls whose sides are all of posts: what was to have sheets stays open. */
+function allOfPosts(walls: Design['walls']): Design['walls'] {
+  const ofPosts = (side: Design['walls']['sides']['south']): Design['walls']['sides']['south'] => ({
+    ...side,
+    build: 'posts',
+    step: null,
+    cover: side.cover === 'sheets' ? 'open' : side.cover,
+  })
+  const { south, east, north, west } = walls.sides
+  return {
+    ...walls,
+    sides: { south: ofPosts(south), east: ofPosts(east), north: ofPosts(north), west: ofPosts(west) },
+  }
+}
 
 export const frameFloor: Change = design => ({
   ...design,
   floor: usualFloors[design.lumber.yard],
-  base: design.base?.kind === 'slab' ? null : design.base,
+  base: hasNoFloor(design.base?.kind) ? null : design.base,
 })
 export const takeFloor: Change = design => ({
   ...design,
   floor: null,
-  base: design.base?.kind === 'slab' ? design.base : null,
+  base: hasNoFloor(design.base?.kind) ? design.base : null,
 })
 export const chooseDeck = (kind: 'sheets' | 'boards'): Change =>
   withFloor((floor, { lumber: { yard } }) => ({
@@ -199,7 +220,7 @@ export const dropLevel = (i: number): Change =>
 /** A hole that stopped on rock, by its post's row and number; or that did not after all. */
 export const setRock = (post: string, on: boolean): Change =>
   withBase(base =>
-    base.kind !== 'posts'
+    base.kind !== 'posts' && base.kind !== 'poles'
       ? base
       : {
           ...base,

@@ -30,10 +30,20 @@ export interface BaseFrame {
   readonly holes: readonly Hole[]
   readonly beds: readonly Bed[]
   readonly bearings: readonly Bearing[]
+  /** Level of the foot of each of the sides' own posts in the ground, by what it is called; mm. */
+  readonly feet: Readonly<Record<string, number>>
   readonly problems: readonly Problem[]
 }
 
-export const emptyBase: BaseFrame = { orders: [], parts: [], holes: [], beds: [], bearings: [], problems: [] }
+export const emptyBase: BaseFrame = {
+  orders: [],
+  parts: [],
+  holes: [],
+  beds: [],
+  bearings: [],
+  feet: {},
+  problems: [],
+}
 
 /**
  * What a kind of base is framed from: `rect` and `top` are what stands on it, the outline and the level of

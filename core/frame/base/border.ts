@@ -35,6 +35,7 @@ export const border: BaseShape<Border> = {
       ...cross.map(({ rect: at, along }): Bearing => ({ rect: at, along })),
     ]
     return {
+      feet: {},
       orders: [...sides, ...cross.map(each => each.order)],
       parts: [],
       holes: [],

@@ -2,6 +2,7 @@ import type { Base } from '../../design'
 import type { Ground } from '../ground'
 import type { BaseAsk, BaseFrame, BaseShape } from './base'
 import { border } from './border'
+import { poles } from './poles'
 import { skids } from './skids'
 import { slab } from './slab'
 import { blocks, piers, posts } from './supports'
@@ -13,6 +14,7 @@ const baseShapes: { readonly [K in Base['kind']]: BaseShape<Extract<Base, { kind
   blocks,
   posts,
   piers,
+  poles,
   slab,
 }
 

@@ -56,6 +56,7 @@ export const skids: BaseShape<Skids> = {
     const bearings = rows.map((row): Bearing => ({ along, rect: rectAlong(along, run, row) }))
     const bedUnder = ({ rect: at }: Bearing): Rect => grown(at, base.gravel.beyond)
     return {
+      feet: {},
       orders,
       parts: [],
       holes: [],

@@ -30,6 +30,7 @@ export const slab: BaseShape<Slab> = {
     const walls =
       base.lowWall && !thick ? lowWalls(rect, base.lowWall.thickness, top, top + base.lowWall.height) : []
     return {
+      feet: {},
       orders: [],
       parts: [plate, ...walls],
       holes: [],

@@ -47,7 +47,15 @@ export const blocks: BaseShape<Of<'blocks'>> = {
         high: part.low.z,
       }
     })
-    return { orders: carried.orders, bearings: carried.bearings, parts, holes: [], beds, problems: [] }
+    return {
+      feet: {},
+      orders: carried.orders,
+      bearings: carried.bearings,
+      parts,
+      holes: [],
+      beds,
+      problems: [],
+    }
   },
 }
 
@@ -76,6 +84,7 @@ export const posts: BaseShape<Of<'posts'>> = {
         low: bottom,
         high: level,
         fill: base.fill,
+        posts: [supportName(where)],
       }
       const order = squareBoard({
         where,
@@ -94,6 +103,7 @@ export const posts: BaseShape<Of<'posts'>> = {
     })
     const short = showing(ground.highest.height, carried.low)
     return {
+      feet: {},
       orders: [...carried.orders, ...(short.length ? [] : standing.map(each => each.order))],
       bearings: carried.bearings,
       parts: [],
@@ -129,11 +139,13 @@ export const piers: BaseShape<Of<'piers'>> = {
         low: level - base.frost,
         high: level,
         fill: 'pier',
+        posts: [run.join('/')],
       }
       return { part, hole }
     })
     const short = showing(ground.highest.height, carried.low)
     return {
+      feet: {},
       orders: carried.orders,
       bearings: carried.bearings,
       parts: short.length ? [] : cast.map(each => each.part),

@@ -1,7 +1,7 @@
 import { type MemberPlace } from '../place'
 import type { Stretch } from '../../trade'
 import { HAIR } from '../../measure'
-import { vec, type Vec3 } from '../../geometry'
+import { planeAcross, vec, type Vec3 } from '../../geometry'
 import type { Section } from '../../lumber'
 import { squareBoard } from '../square-board'
 import type { BuildingCut, Order } from '../member'
@@ -23,6 +23,8 @@ export interface WallBoard {
   readonly across: number
   /** What cuts it besides its square ends. */
   readonly cuts?: readonly BuildingCut[]
+  /** How much longer it is set, to be cut in place; mm. */
+  readonly long?: number
   /** Its far end is cut by these alone, not square. */
   readonly open?: boolean
 }
@@ -34,7 +36,7 @@ export const wallPoint = (wall: Wall, s: number, across: number, z: number): Vec
 /** The order for a wall's board. */
 export function wallOrder(
   wall: Wall,
-  { where, role, section, runs, wide, s, z, across, cuts = [], open = false }: WallBoard,
+  { where, role, section, runs, wide, s, z, across, cuts = [], open = false, long = 0 }: WallBoard,
 ): Order {
   const { from, to } = runs === 'along' ? s : z
   const order = squareBoard({
@@ -47,7 +49,15 @@ export function wallOrder(
     to,
     corner: wallPoint(wall, s.from, across, z.from),
   })
-  return cuts.length ? { ...order, cuts: [...(open ? order.cuts.slice(0, 1) : order.cuts), ...cuts] } : order
+  const made = cuts.length
+    ? { ...order, cuts: [...(open ? order.cuts.slice(0, 1) : order.cuts), ...cuts] }
+    : order
+  if (!long || runs !== 'up') return made
+  return {
+    ...made,
+    blankLength: made.blankLength + long,
+    sawn: [...order.cuts.slice(0, 1), { kind: 'end', name: 'square', plane: planeAcross('z', to + long) }],
+  }
 }
 
 /** How far a board reaches across its wall, mm. */

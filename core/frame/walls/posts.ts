@@ -1,4 +1,4 @@
-import { type MemberPlace, ofWall } from '../place'
+import { idOf, type MemberPlace, ofWall } from '../place'
 import { least, pliesOf, rowOf, type Stretch } from '../../trade'
 import { countUp, HAIR, INCH } from '../../measure'
 import {
@@ -108,6 +108,15 @@ const isCornerOfPosts = (
 const sharesCorner = (building: Building, wall: Wall, end: 'low' | 'high', post: Section): boolean =>
   !wall.through && isSide(wall.name) && isCornerOfPosts(building, wall.name, neighbour(wall, end), post)
 
+/**
+ * What the posts of a side stand between: the lower edges of rafters that run up over it, null where none do;
+ * and the feet of those that stand in the ground, by what they are called, mm.
+ */
+export interface PostsBetween {
+  readonly underside: Plane | null
+  readonly feet: Readonly<Record<string, number>>
+}
+
 /** A side of posts as it is laid out: its levels, its posts along it, and what lies where across it; mm. */
 interface Laid {
   readonly building: Building
@@ -119,6 +128,8 @@ interface Laid {
   readonly s: Stretch
   readonly z: Stretch
   readonly foot: number
+  /** Of posts that stand in the ground, by what they are called. */
+  readonly feet: PostsBetween['feet']
   /** The lower edges of rafters that run up over the side, and how high they let things so far in reach. */
   readonly underside: Plane | null
   readonly under: (at: number) => number
@@ -132,7 +143,7 @@ export function framePosts(
   building: Building,
   wall: Wall,
   lumber: PostLumber,
-  underside: Plane | null,
+  { underside, feet }: PostsBetween,
 ): PostSide {
   const { post, beam } = lumber
   const { walls, base } = building
@@ -153,6 +164,7 @@ export function framePosts(
     },
     z: { from: top - beam.depth, to: top },
     foot: wallFoot(base),
+    feet,
     underside,
     under: at => (underside ? levelOn(underside, wall, lumber, at) : Infinity),
   }
@@ -209,14 +221,21 @@ function standing(laid: Laid): WallBoard[] {
   const top = set === 'on-top' ? z.from : Math.max(z.from, Math.min(z.to, free))
   const slope: readonly BuildingCut[] =
     laid.underside && free < top - HAIR ? [{ kind: 'end', name: 'slope', plane: laid.underside }] : []
+  const { base } = building
+  const long = base?.kind === 'poles' ? base.long : 0
   const notched = set !== 'on-top' && set !== 'bolted'
   return places
     .filter(({ shared }) => !shared)
-    .map((s, i) => ({
-      ...upright(lumber.post, 'wall-post', ofWall(wall.name, 'post', i + 1), s.from, { from: foot, to: top }),
-      across: fromLow(laid, layout.post),
-      cuts: [...slope, ...(notched ? [...postNotches(laid), ...cornerNotches(laid, s)] : [])],
-    }))
+    .map((s, i) => {
+      const where = ofWall(wall.name, 'post', i + 1)
+      const own = laid.feet[idOf(where)]
+      return {
+        ...upright(lumber.post, 'wall-post', where, s.from, { from: own ?? foot, to: top }),
+        long: own === undefined ? 0 : long,
+        across: fromLow(laid, layout.post),
+        cuts: [...slope, ...(notched ? [...postNotches(laid), ...cornerNotches(laid, s)] : [])],
+      }
+    })
 }
 
 /** What the plies of a beam take out of a post at its top, side by side in one. */
@@ -357,13 +376,20 @@ function knees(laid: Laid): Order[] {
   const from = outer?.from ?? 0
   const across = fromLow(laid, { from, to: from + stud.thickness })
   return places.slice(1).flatMap((right, i): Order[] => {
-    const left = places[i] as Stretch
+    const left = places[i] as PostPlace
     const clear = right.from - left.to
     const leg = Math.min(building.walls.posts.brace, clear / 2 - 5, z.from - foot - 5)
     if (leg < Math.max(least.kneePost / 2, 1.6 * stud.depth)) return []
+    // at a corner post that two sides share, braces as thick as it would meet
+    const beside = ({ shared }: PostPlace): boolean =>
+      !shared || stud.thickness < lumber.post.thickness + HAIR
     return [
-      knee(wall, stud, across, ofWall(wall.name, 'knee', i + 1, 1), left.to, 1, leg, z.from),
-      knee(wall, stud, across, ofWall(wall.name, 'knee', i + 1, 2), right.from, -1, leg, z.from),
+      ...(beside(left)
+        ? [knee(wall, stud, across, ofWall(wall.name, 'knee', i + 1, 1), left.to, 1, leg, z.from)]
+        : []),
+      ...(beside(right)
+        ? [knee(wall, stud, across, ofWall(wall.name, 'knee', i + 1, 2), right.from, -1, leg, z.from)]
+        : []),
     ]
   })
 }

@@ -14,7 +14,14 @@ import { liesInGable, openingsIn } from './openings'
 import type { Clear, RoughOpening } from './rough-opening'
 import { cornerPlaces, layoutOf, nailerPlaces, type StackLines, studPlaces } from './places'
 import { platesOf } from './plates'
-import { framePosts, neighbour, type PostLumber, postProblems, slatsOnBolted } from './posts'
+import {
+  framePosts,
+  neighbour,
+  type PostLumber,
+  type PostsBetween,
+  postProblems,
+  slatsOnBolted,
+} from './posts'
 import { type RakePlate, rakePlates } from './rake-plates'
 import { levelTop, type Rake, rakedTop, standing } from './top'
 import { betweenPlates, heightAt, partitionLines, type PerWall, type Wall, wallLines } from './wall'
@@ -38,6 +45,8 @@ export interface FramedWall {
 export interface RoofOver {
   readonly rafters: Profile | null
   readonly undersides: Readonly<Partial<Record<SideName, Plane>>>
+  /** Of posts that stand in the ground the level of their feet, by what they are called; mm. */
+  readonly feet: Readonly<Record<string, number>>
 }
 
 export interface WallFrame {
@@ -116,7 +125,7 @@ function argumentsOf(
   { walls, base, lumber, roof }: Building,
   wall: Wall,
   lines: StackLines,
-  { rafters, undersides }: RoofOver,
+  { rafters, undersides, feet }: RoofOver,
   memory: Memory,
 ): readonly unknown[] {
   const { name } = wall
@@ -133,6 +142,8 @@ function argumentsOf(
     stack === 'own' ? null : lines,
     wall.along === 'y' ? rafters : null,
     isSide(name) ? (undersides[name] ?? null) : null,
+    isSide(name) && walls.sides[name].build === 'posts' ? memory.shared(`feet/${name}`, feet) : null,
+    isSide(name) && walls.sides[name].build === 'posts' ? base : null,
   ]
 }
 
@@ -142,10 +153,10 @@ function frameWall(
   stud: Section,
   section: (name: string) => Section,
   lines: StackLines,
-  { rafters, undersides }: RoofOver,
+  { rafters, undersides, feet }: RoofOver,
 ): FramedWall & { readonly problems: readonly Problem[] } {
   if (isSide(wall.name) && building.walls.sides[wall.name].build === 'posts')
-    return framePostSide(building, wall, stud, section, undersides[wall.name] ?? null)
+    return framePostSide(building, wall, stud, section, { underside: undersides[wall.name] ?? null, feet })
   const plates = building.walls.topPlates * stud.thickness
   const rake = wall.raked && rafters ? rakeOf(rafters, plates, stud) : null
   const clear: Clear = {
@@ -228,13 +239,13 @@ function framePostSide(
   wall: Wall,
   stud: Section,
   section: (name: string) => Section,
-  underside: Plane | null,
+  between: PostsBetween,
 ): FramedWall & { readonly problems: readonly Problem[] } {
   const {
     boards,
     braces,
     problems: met,
-  } = framePosts(building, wall, postLumber(building, stud, section), underside)
+  } = framePosts(building, wall, postLumber(building, stud, section), between)
   const problems = building.walls.openings.flatMap((opening, i): Problem[] =>
     opening.wall === wall.name && !liesInGable(building, wall, opening)
       ? [{ code: 'opening-in-posts', path: `walls.openings.${i}.wall`, number: i + 1 }]

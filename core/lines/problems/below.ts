@@ -1,3 +1,5 @@
+import type { SideName } from '../../design'
+
 /** Why what lies below the walls cannot be: the floor, the base, the place on the site; numbers in mm. */
 export type BelowProblem =
   | {
@@ -22,7 +24,13 @@ export type BelowProblem =
       readonly clear: number
       readonly clash: boolean
     }
-  | { readonly code: 'base-without-floor'; readonly path: 'base.kind' }
+  | {
+      readonly code: 'poles-need-posts'
+      readonly path: `walls.sides.${SideName}.build`
+      readonly side: SideName
+    }
+  | { readonly code: 'holes-meet'; readonly path: 'base.hole'; readonly most: number }
+  | { readonly code: 'base-without-floor' | 'poles-under-floor'; readonly path: 'base.kind' }
   | { readonly code: 'slab-under-floor'; readonly path: 'base.kind' }
   | {
       readonly code: 'base-too-small'

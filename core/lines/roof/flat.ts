@@ -21,7 +21,12 @@ export const flat: RoofShape = {
 }
 
 /** What leaves nothing to frame. */
-const stops: readonly Problem['code'][] = ['flat-walls-uneven', 'spacing-too-tight', 'firring-shallow']
+const stops: readonly Problem['code'][] = [
+  'flat-walls-uneven',
+  'spacing-too-tight',
+  'firring-shallow',
+  'firring-thick',
+]
 
 function linesOf(building: Building, { rafter }: RoofLumber): RoofLines {
   const {

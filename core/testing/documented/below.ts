@@ -111,6 +111,19 @@ export const base = fc.oneof(
     lift,
   }),
   group({
+    kind: fc.constant('poles'),
+    frost,
+    hole: length(150, 900, 200, 500),
+    fill: one('concrete', 'gravel'),
+    pad: length(0, 400, 0, 200),
+    long: length(0, 600, 0, 200),
+    rock: fc.array(group({ post: one('south/1', 'north/2', 'x'), reached: length(0, 2500, 0, 800) }), {
+      maxLength: 2,
+    }),
+    gravel,
+    lift,
+  }),
+  group({
     kind: fc.constant('slab'),
     thickness: length(75, 400, 90, 150),
     beyond: length(0, 1500, 0, 300),

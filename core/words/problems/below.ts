@@ -15,6 +15,12 @@ export const belowSentences: Sentences<BelowProblem> = {
     problem.clash
       ? `Opening ${problem.number} runs into another. Move it clear of the doubled joists about the other.`
       : `Opening ${problem.number} leaves no room for its headers and doubled joists. Keep it ${mm(problem.clear)} clear of the floor's edges and joint.`,
+  'poles-need-posts': problem =>
+    `The ${problem.side} wall is of studs, and nothing carries it between posts in the ground. Build it of posts too, or choose another base.`,
+  'holes-meet': (problem, { down }) =>
+    `Posts stand nearer to each other than their holes are wide. Dig holes ${down(problem.most)} wide at most, or space the posts wider.`,
+  'poles-under-floor': () =>
+    "The sides' own posts in the ground carry no floor of joists. Leave the floor out, or choose another base.",
   'base-without-floor': () =>
     'This base carries a floor frame, and none is framed. Frame a floor on the Floor bench, or choose a slab.',
   'slab-under-floor': () =>
