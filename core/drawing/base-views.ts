@@ -36,7 +36,7 @@ export function basePlan(plan: Plan): Drawing {
       ...beds,
       ...seenParts(frame.base.parts, fromAbove),
       ...seen(
-        frame.members.filter(({ where }) => where.in === 'base'),
+        frame.members.filter(({ id, where }) => where.in === 'base' || id in frame.base.feet),
         fromAbove,
       ),
     ],
@@ -88,8 +88,8 @@ export function baseElevation(plan: Plan): Drawing {
   const { frame } = plan
   const { outline, base, ground } = frame
   const below = frame.members.filter(
-    ({ where, role }) =>
-      (where.in === 'base' || where.in === 'floor' || where.in === 'porch') &&
+    ({ id, where, role }) =>
+      (where.in === 'base' || where.in === 'floor' || where.in === 'porch' || id in base.feet) &&
       role !== 'joist' &&
       role !== 'block',
   )

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { wallOf } from '../../../core/frame'
 import { type SupportHeight, supportHeights } from '../../../core/plan'
 import { sayLength } from '../../../core/words'
 
@@ -9,11 +10,20 @@ const supports = computed(() => (bench.plan ? supportHeights(bench.plan.frame) :
 const say = (mm: number): string => sayLength(mm, units.value)
 /** The piece's mark where it is sawn, then row and number. */
 const markOf = ({ id, where }: SupportHeight): string =>
-  [bench.plan?.pieces.find(piece => piece.members.includes(id))?.mark, where.run.join('-')]
+  [
+    bench.plan?.pieces.find(piece => piece.members.includes(id))?.mark,
+    [wallOf(where), where.run.join('-')].filter(Boolean).join(' '),
+  ]
     .filter(Boolean)
     .join(' · ')
 const kinds: Record<string, string> = { post: 'Post', pier: 'Pier', block: 'Stack' }
 const kind = computed(() => kinds[supports.value[0]?.where.name ?? ''] ?? '')
+/** How they are told apart: by their side, or their row, and number. */
+const told = computed(() =>
+  bench.design?.base?.kind === 'poles'
+    ? 'side and number'
+    : `row from the ${bench.design?.floor?.runs === 'length' ? 'west' : 'south'} and number`,
+)
 </script>
 
 <template>
@@ -23,9 +33,7 @@ const kind = computed(() => kinds[supports.value[0]?.where.name ?? ''] ?? '')
     </caption>
     <thead>
       <tr>
-        <th scope="col">
-          {{ kind }}, row from the {{ bench.design?.floor?.runs === 'length' ? 'west' : 'south' }} and number
-        </th>
+        <th scope="col">{{ kind }}, {{ told }}</th>
         <th scope="col">Shows</th>
         <th scope="col">Whole</th>
       </tr>
