@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { WallLayer } from '../../core/drawing'
 import { wallOf as wallOfBoard, type WallName } from '../../core/frame'
-import { isSide, partitionIndex, roofHas, wallSubject } from '../../core/design'
+import { isSide, partitionIndex, wallSubject } from '../../core/design'
 import { platePair } from '../../core/plan'
 import { wallOf } from '../hand/walls'
 
@@ -13,7 +13,7 @@ const names = computed(() => [
     { value: 'east', label: 'East' },
     { value: 'north', label: 'North' },
     { value: 'west', label: 'West' },
-  ].filter(each => !bench.design || roofHas(bench.design.roof).house !== each.value),
+  ].filter(each => !bench.plan || bench.plan.frame.walls.some(({ name }) => name === each.value)),
   ...(bench.plan?.frame.walls ?? [])
     .filter(each => !isSide(each.name))
     .map(each => ({ value: each.name, label: `P${isSide(each.name) ? '' : partitionIndex(each.name) + 1}` })),

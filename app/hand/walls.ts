@@ -1,5 +1,6 @@
 import { eaveOver } from '../../core/lines'
 import {
+  isOpenEnd,
   openingKinds,
   type OpeningKind,
   roofHas,
@@ -111,6 +112,9 @@ export function wall(at: At): Row[] {
       [
         { value: 'studs', label: 'Studs' },
         { value: 'posts', label: 'Posts, beam' },
+        ...(gable && !roofHas(at.design.roof).falls.includes(side)
+          ? [{ value: 'open', label: 'Nothing: open' }]
+          : []),
       ],
       { name: 'Built of' },
     ),
@@ -360,6 +364,8 @@ export function wallOf(at: Pick<At, 'design' | 'subject'>): WallName | null {
 
 /** The walls that stand: sides but for a house's, and partitions. */
 export const standing = ({ design }: Pick<At, 'design'>): WallName[] => [
-  ...sideNames.filter(side => side !== roofHas(design.roof).house),
+  ...sideNames.filter(
+    side => side !== roofHas(design.roof).house && !isOpenEnd(design.walls.sides, roofHas(design.roof), side),
+  ),
   ...design.walls.partitions.map((_, i): WallName => `partition-${i + 1}`),
 ]

@@ -157,7 +157,7 @@ h1 {
 }
 .kinds {
   display: grid;
-  grid-template-columns: repeat(9, minmax(0, 1fr));
+  grid-template-columns: repeat(6, minmax(0, 1fr));
   gap: 8px;
   list-style: none;
   margin: 0;
@@ -168,9 +168,12 @@ h1 {
   width: 100%;
   height: 100%;
   display: grid;
-  justify-items: center;
-  gap: 4px;
-  padding: 6px 4px 8px;
+  grid-template-columns: 92px minmax(0, 1fr);
+  align-items: center;
+  justify-items: start;
+  gap: 8px;
+  padding: 4px 6px 6px;
+  text-align: left;
   background: var(--sheet);
   border: 1px solid var(--line);
   color: var(--ink);
@@ -224,7 +227,7 @@ h1 {
 }
 @media (max-width: 1100px) {
   .kinds {
-    grid-template-columns: repeat(5, minmax(0, 1fr));
+    grid-template-columns: repeat(3, minmax(0, 1fr));
   }
 }
 @media (max-width: 900px), (max-height: 560px) {
@@ -242,6 +245,11 @@ h1 {
   }
 }
 @media (max-width: 560px) {
+  .kind {
+    grid-template-columns: minmax(0, 1fr);
+    justify-items: center;
+    text-align: center;
+  }
   .kinds {
     grid-template-columns: repeat(2, minmax(0, 1fr));
     padding-inline: 8px;

@@ -77,7 +77,7 @@ function unbraced(plan: Plan): Caution[] {
   return sideNames
     .filter(
       wall =>
-        plan.building.roof.has.house !== wall &&
+        plan.frame.walls.some(({ name }) => name === wall) &&
         plan.building.walls.sides[wall].build === 'studs' &&
         plan.frame.braces[wall] === 0,
     )

@@ -141,7 +141,7 @@ export function plainBuilding(
     walls,
     lumber,
     heights: heightsOf(walls),
-    ...sidesOf(walls, lumber, has.house),
+    ...sidesOf(walls, lumber, has),
     roof: {
       ...rest,
       has,
@@ -174,11 +174,18 @@ export const kneePurlinOf = ({
 }: Pick<BuildingRoof, 'gambrel' | 'truss'>): InnerBeam | null =>
   truss ? null : (gambrel?.ask.gambrel.purlin ?? null)
 
+/** Whether nothing stands at a side: an end that is asked to be open, with no eave over it. */
+export const isOpenEnd = (
+  sides: Design['walls']['sides'],
+  { falls }: Pick<RoofHas, 'falls'>,
+  side: SideName,
+): boolean => sides[side].build === 'open' && (side === 'east' || side === 'west') && !falls.includes(side)
+
 /** How deep each side is, and how much of it bears; of sections that are not known, nothing. */
 function sidesOf(
   walls: Design['walls'],
   lumber: Design['lumber'],
-  house: RoofHas['house'],
+  has: RoofHas,
 ): Pick<Building, 'depths' | 'bearings' | 'bearers'> {
   const own = ownSections(lumber)
   const known = (name: string) => findSection(name, own)
@@ -190,13 +197,19 @@ function sidesOf(
     post && beam ? postLayout(walls.posts, post, beam) : { depth: plate, bearing: plate, plies: onPlate }
   const each = <T>(posts: T, studs: T, none: T): Record<SideName, T> => {
     const of = (side: SideName): T =>
-      side === house ? none : walls.sides[side].build === 'posts' ? posts : studs
+      side === has.house || isOpenEnd(walls.sides, has, side)
+        ? none
+        : walls.sides[side].build === 'posts'
+          ? posts
+          : studs
     return { south: of('south'), east: of('east'), north: of('north'), west: of('west') }
   }
   const deep = each(plates ? Math.max(plate, layout.depth) : layout.depth, plate, 0)
+  const end = (side: 'east' | 'west'): number =>
+    walls.sides[side].build === 'posts' ? Math.max(plate, deep[side]) : deep[side]
   return {
     // studs of a gable stand on an end side's beam
-    depths: { ...deep, east: Math.max(plate, deep.east), west: Math.max(plate, deep.west) },
+    depths: { ...deep, east: end('east'), west: end('west') },
     bearings: each(plates ? plate : layout.bearing, plate, 0),
     bearers: each(plates ? onPlate : layout.plies, onPlate, []),
   }

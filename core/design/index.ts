@@ -179,6 +179,7 @@ export {
   type BuildingRoof,
   type BuildingTruss,
   had,
+  isOpenEnd,
   kneePurlinOf,
   mayHaveLoft,
   type RoofHas,

@@ -13,8 +13,8 @@ export const sideNames: readonly SideName[] = ['south', 'east', 'north', 'west']
 export const layouts = ['low', 'high', 'centred'] as const
 export type LayoutFrom = (typeof layouts)[number]
 
-/** Whether a wall is of studs, or a side of posts and beam. */
-export const builds = ['studs', 'posts'] as const
+/** Whether a wall is of studs, or a side of posts and beam; or an end is left open, without anything. */
+export const builds = ['studs', 'posts', 'open'] as const
 /** What covers a wall: the sheets, where the walls have any; slats with gaps; or nothing. */
 export const covers = ['sheets', 'slats', 'open'] as const
 

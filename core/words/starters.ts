@@ -10,9 +10,17 @@ export const starterWords: Readonly<Record<string, { readonly name: string; read
     name: 'Firewood shelter',
     what: 'Open to the south on posts, slats on the other sides, air under the floor.',
   },
+  'pole-shelter': {
+    name: 'Pole shelter',
+    what: 'A gable on posts in the ground, open on all sides, gravel under it.',
+  },
   greenhouse: { name: 'Small greenhouse', what: 'A gable on a slab, fixed panes along both sides.' },
   'garden-room': { name: 'Garden room', what: 'A flat roof, a wide door, a floor on posts.' },
   hide: { name: 'Hide', what: 'A hip roof on posts, long low windows on three sides.' },
   'lean-to': { name: 'Lean-to', what: 'On the wall of a house, with a slab under it.' },
+  'porch-roof': {
+    name: 'Porch roof',
+    what: 'On a ledger on a house, posts and a beam in front, open at both ends.',
+  },
   'empty-frame': { name: 'Empty frame', what: 'Four walls and a gable; the rest is yours.' },
 }

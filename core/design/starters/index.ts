@@ -7,6 +7,8 @@ import { greenhouse } from './greenhouse'
 import { hide } from './hide'
 import { leanTo } from './lean-to'
 import { loftShed } from './loft-shed'
+import { poleShelter } from './pole-shelter'
+import { porchRoof } from './porch-roof'
 import type { Starter } from './starter'
 
 /** The buildings to begin from, in the order they are shown in. */
@@ -15,10 +17,12 @@ export const starters: readonly Starter[] = [
   loftShed,
   bikeStore,
   firewoodShelter,
+  poleShelter,
   greenhouse,
   gardenRoom,
   hide,
   leanTo,
+  porchRoof,
   emptyFrame,
 ]
 export type { Starter, StarterSize } from './starter'

@@ -2,7 +2,7 @@ import { type Building, postLayout, type SideName, sideNames } from '../../desig
 import type { Section } from '../../lumber'
 import { type MemberPlace, ofWall } from '../place'
 import { postPlaces } from './posts'
-import { wallLines } from './wall'
+import { stands, wallLines } from './wall'
 
 /** A post of a side as it is called, and its middle in the building, mm. */
 export interface PostSpot {
@@ -16,7 +16,7 @@ export function postSpots(
   building: Building,
   section: (name: string) => Section,
 ): { readonly posts: readonly PostSpot[]; readonly without: readonly SideName[] } {
-  const { walls, roof } = building
+  const { walls } = building
   const [stud, post, beam] = [section(walls.stud), section(walls.posts.post), section(walls.posts.beam)]
   const across = postLayout(walls.posts, post, beam).post
   const in_ = (across.from + across.to) / 2
@@ -36,5 +36,5 @@ export function postSpots(
         }
       })
   })
-  return { posts, without: sideNames.filter(side => side !== roof.has.house && !ofPosts(side)) }
+  return { posts, without: sideNames.filter(side => stands(building, side) && !ofPosts(side)) }
 }

@@ -48,7 +48,7 @@ export const endWallProblems = (
  */
 function beamProblems({ roof, walls }: Building, line: Profile, depth: number): Problem[] {
   if (!roof.beam) return []
-  const open = (['east', 'west'] as const).find(side => walls.sides[side].build === 'posts')
+  const open = (['east', 'west'] as const).find(side => walls.sides[side].build !== 'studs')
   if (open) return [{ code: 'beam-unborne', path: `walls.sides.${open}.build` }]
   if (walls.gables === 'open') return [{ code: 'beam-unborne', path: 'walls.gables' }]
   if (!line.hanging || hangsDown(line)) return []

@@ -1,6 +1,8 @@
 import { HAIR } from '../../measure'
 import {
   type Building,
+  isOpenEnd,
+  isSide,
   type LayoutFrom,
   type PartitionName,
   type SideName,
@@ -97,6 +99,10 @@ export const asksRake = ({ walls, roof }: Building, side: SideName): boolean => 
   )
 }
 
+/** Whether a wall or a side of posts stands on a side: no house does, and it is no open end. */
+export const stands = ({ walls, roof }: Building, side: WallId): boolean =>
+  !isSide(side) || (roof.has.house !== side && !isOpenEnd(walls.sides, roof.has, side))
+
 /** Whether a side is of posts and beam. */
 export const isOfPosts = ({ walls }: Building, side: SideName): boolean => walls.sides[side].build === 'posts'
 
@@ -173,13 +179,13 @@ export const between = ({ footprint, depths }: Building, along: 'x' | 'y'): Stre
     : { from: depths.south, to: footprint.width - depths.north }
 
 /** As far as second plates lap over each other along an axis: between the insides of plates as deep. */
-export const betweenPlates = ({ footprint, roof }: Building, along: 'x' | 'y', plate: number): Stretch =>
-  along === 'x'
-    ? { from: plate, to: footprint.length - plate }
-    : {
-        from: roof.has.house === 'south' ? 0 : plate,
-        to: footprint.width - (roof.has.house === 'north' ? 0 : plate),
-      }
+export function betweenPlates(building: Building, along: 'x' | 'y', plate: number): Stretch {
+  const { length, width } = building.footprint
+  const of = (side: SideName): number => (stands(building, side) ? plate : 0)
+  return along === 'x'
+    ? { from: of('west'), to: length - of('east') }
+    : { from: of('south'), to: width - of('north') }
+}
 
 /**
  * The four walls' lines, without one that a house stands in the stead of, of studs of a section; `raked`
@@ -232,5 +238,5 @@ export function wallLines(building: Building, stud: Section, raked = true): read
     line('east', 'y', length - inset),
     line('north', 'x', width - inset),
     line('west', 'y', 0),
-  ].filter(wall => building.roof.has.house !== wall.name)
+  ].filter(({ name }) => stands(building, name))
 }

@@ -1,6 +1,6 @@
 import { ofWall } from '../place'
 import { type Memory, newMemory } from '../memory'
-import { type Building, isSide, type SideName, sideNames, wallFoot, withValue } from '../../design'
+import { type Building, isOpenEnd, isSide, type SideName, sideNames, wallFoot, withValue } from '../../design'
 import type { Plane } from '../../geometry'
 import type { Section } from '../../lumber'
 import { HAIR } from '../../measure'
@@ -112,13 +112,36 @@ export function frameWalls(
       ? [{ code: 'opening-in-house', path: `walls.openings.${i}.wall`, number: i + 1 }]
       : [],
   )
+  const inOpen = building.walls.openings.flatMap(({ wall }, i): Problem[] =>
+    isSide(wall) && isOpenEnd(building.walls.sides, building.roof.has, wall)
+      ? [{ code: 'opening-in-open', path: `walls.openings.${i}.wall`, number: i + 1 }]
+      : [],
+  )
   return {
     walls,
     openings,
     framed: made,
-    problems: [...steps, ...inHouse, ...off, ...made.flatMap(each => each.problems)],
+    problems: [
+      ...steps,
+      ...openUnderEaves(building),
+      ...inHouse,
+      ...inOpen,
+      ...off,
+      ...made.flatMap(each => each.problems),
+    ],
   }
 }
+
+/** Sides asked to be open that the roof bears on: they are framed of studs. */
+const openUnderEaves = ({ walls, roof }: Building): Problem[] =>
+  sideNames
+    .filter(
+      side =>
+        walls.sides[side].build === 'open' &&
+        side !== roof.has.house &&
+        !isOpenEnd(walls.sides, roof.has, side),
+    )
+    .map(side => ({ code: 'open-under-eave', path: `walls.sides.${side}.build`, side }))
 
 /** All that a wall is framed by: what is the same as the last time is the same object. */
 function argumentsOf(

@@ -133,6 +133,16 @@ export type WallProblem =
       readonly path: `walls.openings.${number}.wall`
       readonly number: number
     }
+  | {
+      readonly code: 'open-under-eave'
+      readonly path: `walls.sides.${SideName}.build`
+      readonly side: SideName
+    }
+  | {
+      readonly code: 'opening-in-open'
+      readonly path: `walls.openings.${number}.wall`
+      readonly number: number
+    }
   | { readonly code: 'slats-on-bolted'; readonly path: 'walls.posts.set' }
   | { readonly code: 'beam-into-rafters'; readonly path: 'walls.posts.plates' }
   | { readonly code: 'beam-too-thick'; readonly path: 'walls.posts.beam'; readonly most: number }

@@ -7,7 +7,7 @@ const sides = fc.tuple(side, fc.boolean()).chain(() => {
     {
       layout: one('low', 'high', 'centred'),
       height: orNull(length(300, 4300, 1500, 3000), 2),
-      build: one('studs', 'studs', 'studs', 'posts'),
+      build: one('studs', 'studs', 'studs', 'posts', 'open'),
       cover: one('sheets', 'sheets', 'slats', 'open'),
     },
   )
@@ -17,7 +17,7 @@ const sides = fc.tuple(side, fc.boolean()).chain(() => {
       layout: one('low', 'high', 'centred'),
       height: orNull(length(300, 4300, 1200, 2400), 2),
       step: orNull(group({ at: length(0, 60000, 300, 4000), height: length(300, 4300, 1200, 2700) }), 2),
-      build: one('studs', 'studs', 'studs', 'posts'),
+      build: one('studs', 'studs', 'studs', 'posts', 'open'),
       cover: one('sheets', 'sheets', 'slats', 'open'),
     },
   )

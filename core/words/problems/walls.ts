@@ -58,6 +58,10 @@ export const wallSentences: Sentences<WallProblem> = {
     `Partition ${problem.number} runs into partition ${problem.other}. Move it clear, or take one away: partitions run from outside wall to outside wall.`,
   'opening-in-posts': problem =>
     `Opening ${problem.number} is in a side of posts, which is open between them. Put it in a wall of studs.`,
+  'open-under-eave': problem =>
+    `The roof bears on the ${problem.side} side, which can't be open: it is framed of studs. Build it of posts and a beam.`,
+  'opening-in-open': problem =>
+    `Opening ${problem.number} is in an end that is left open. Put it in another wall.`,
   'slats-on-bolted': () =>
     'Behind a beam bolted to their outside the posts stand back, and slats find nothing to nail to. Let the beam into the posts, or lay it on top.',
   'beam-into-rafters': () =>
