@@ -1,0 +1,232 @@
+import { describe, expect, test } from '@jest/globals'
+import fc from 'fast-check'
+import { cautionsOf } from '../check'
+import {
+  type Design,
+  newDesign,
+  type Posts,
+  readDesign,
+  type Roof,
+  type Side,
+  usualBase,
+  usualFloors,
+  usualOpening,
+  withEdit,
+  withRoofOf,
+} from '../design'
+import { FOOT } from '../measure'
+import { plan, raising, stretchOf } from '../plan'
+import { openedSheds, runs } from '../testing/designs'
+import { clashes, touching } from '../testing/solids'
+import { sayProblem } from '../words'
+import { frame, type Frame, type Member } from './index'
+
+const base = newDesign('open', 'metric')
+const side = (build: Side['build'], cover: Side['cover'] = 'open'): Side => ({
+  ...base.walls.sides.south,
+  build,
+  cover,
+})
+const of = ({ members }: Frame, role: Member['role']): Member[] => members.filter(each => each.role === role)
+const codes = (design: Design): string[] => frame(design).problems.map(({ code }) => code)
+
+interface Ask {
+  readonly size: readonly [length: number, width: number]
+  readonly shape: Roof['shape']
+  readonly high?: Roof['high']
+  readonly walls: Partial<Design['walls']>
+  readonly posts: Partial<Posts>
+  readonly roof: Partial<Roof>
+  readonly more?: Partial<Design>
+}
+
+/** A building as its file would be read, which nothing stands against and nothing overlaps in. */
+function built({ size: [length, width], shape, high, walls, posts, roof, more }: Ask): Frame {
+  const begun = withRoofOf({ ...base, footprint: { length, width } }, { shape, ...(high ? { high } : {}) })
+  const file = {
+    ...begun,
+    ...more,
+    walls: {
+      ...begun.walls,
+      gables: 'open',
+      sheathing: null,
+      ...walls,
+      posts: { ...begun.walls.posts, plates: false, joint: 'butt', brace: 0, ...posts },
+    },
+    roof: { ...begun.roof, ...roof },
+  }
+  const read = readDesign(JSON.parse(JSON.stringify(file)))
+  if (!read.ok) throw new Error(JSON.stringify(read.faults))
+  const { frame: made } = plan(read.design)
+  expect(made.problems.map(problem => sayProblem(problem, 'metric'))).toEqual([])
+  expect(clashes([...made.members, ...made.base.parts], 1)).toEqual([])
+  return made
+}
+
+/** All of a rafter's wood that lies on a side's beam, mm². */
+const bearing = (made: Frame, rafter: Member, on: string): number =>
+  of(made, 'wall-beam')
+    .filter(({ id }) => id.startsWith(`walls/${on}/`))
+    .reduce((sum, ply) => sum + touching(rafter, ply), 0)
+
+describe('what is built every day of posts and beams', () => {
+  test('a firewood shelter, 1.4 by 0.5 m, from few boards: slats behind, its ends open', () => {
+    const made = built({
+      size: [1400, 500],
+      shape: 'single-slope',
+      walls: {
+        stud: '38x63',
+        height: 1200,
+        topPlates: 1,
+        sides: {
+          south: side('posts'),
+          east: side('open'),
+          north: side('posts', 'slats'),
+          west: side('open'),
+        },
+      },
+      posts: { post: '38x89', beam: '38x89', set: 'on-top' },
+      roof: {
+        rafter: '38x89',
+        pitch: { rise: 2, run: 12 },
+        spacing: 600,
+        overhang: { eave: 100, gable: 50, high: 100 },
+      },
+    })
+    expect(of(made, 'wall-post')).toHaveLength(4)
+    expect(made.walls.map(({ name }) => name)).toEqual(['south', 'north'])
+    expect(of(made, 'slat').every(({ id }) => id.startsWith('walls/north/'))).toBe(true)
+    // 1,200 to the beam's top, 89 of beam
+    for (const post of of(made, 'wall-post').filter(({ id }) => id.startsWith('walls/south/')))
+      expect(stretchOf(post, 'z').to).toBeCloseTo(1111, 6)
+  })
+
+  test('a wood store, 6.6 by 3.3 m: two floor frames on skids, half-lapped beams in shoulders, slats', () => {
+    const made = built({
+      size: [6600, 3300],
+      shape: 'single-slope',
+      walls: {
+        height: 2100,
+        slats: { section: '22x100', gap: 25 },
+        sides: {
+          south: side('posts'),
+          east: side('posts', 'slats'),
+          north: side('posts', 'slats'),
+          west: side('posts', 'slats'),
+        },
+      },
+      posts: {
+        post: '100x100',
+        beam: '47x150',
+        set: 'shoulder',
+        joint: 'half-lap',
+        brace: 500,
+        spacing: 2200,
+      },
+      roof: { rafter: '47x150', pitch: { rise: 2, run: 12 } },
+      more: { floor: { ...usualFloors.metric, joint: 3300 }, base: usualBase('skids', 'metric') },
+    })
+    // 6.5 m between the end posts' middles in bays of 2.2 at most: three
+    expect(of(made, 'wall-post').filter(({ id }) => id.startsWith('walls/south/'))).toHaveLength(4)
+    expect(of(made, 'slat').length).toBeGreaterThan(40)
+  })
+
+  test('a porch roof, 5.2 by 2.1 m on a ledger: posts of 140, two plies, rafters at 400, blocks, wild tails', () => {
+    const made = built({
+      size: [5200, 2100],
+      shape: 'lean-to',
+      high: 'north',
+      walls: {
+        height: 2300,
+        sides: { south: side('posts'), east: side('open'), north: side('studs'), west: side('open') },
+      },
+      posts: { post: '6x6', beam: '38x140', plies: 2, set: 'shoulder', spacing: 2600 },
+      roof: {
+        rafter: '38x89',
+        spacing: 400,
+        pitch: { rise: 3, run: 12 },
+        ridge: '38x140',
+        overhang: { eave: 300, gable: 0 },
+        blocking: { ...base.roof.blocking, rows: 2 },
+        tails: { ...base.roof.tails, wild: 100 },
+      },
+    })
+    // 5.2 m at 400: 13 spaces
+    const rafters = of(made, 'rafter')
+    expect(rafters).toHaveLength(14)
+    for (const rafter of rafters) {
+      expect(bearing(made, rafter, 'south') / (38 * 76)).toBeCloseTo(1, 2)
+      expect(rafter.sawn).toBeDefined()
+    }
+    expect(of(made, 'roof-block')).toHaveLength(26)
+  })
+
+  test('a lean-to at 3.5 in 12 on a built-up beam 89 wide: rafters of 4.7 m', () => {
+    const made = built({
+      size: [6000, 4220],
+      shape: 'lean-to',
+      high: 'north',
+      walls: {
+        height: 2200,
+        sides: { south: side('posts'), east: side('open'), north: side('studs'), west: side('open') },
+      },
+      posts: { post: '6x6', beam: 'ply', plies: 2, set: 'on-top', spacing: 3000 },
+      roof: {
+        rafter: '47x200',
+        spacing: 600,
+        pitch: { rise: 3.5, run: 12 },
+        ridge: '47x220',
+        overhang: { eave: 400, gable: 0 },
+      },
+      more: { lumber: { ...base.lumber, sections: [{ name: 'ply', thickness: 44.5, depth: 235 }] } },
+    })
+    const [rafter] = of(made, 'rafter')
+    // level 4,220 + 400 less the ledger of 47, over the slope's cosine; and the plumb cuts' own slant
+    const slope = Math.atan(3.5 / 12)
+    const long = (4220 + 400 - 47) / Math.cos(slope) + 200 * Math.tan(slope)
+    expect((rafter?.board.end ?? 0) - (rafter?.board.start ?? 0)).toBeCloseTo(long, 3)
+    expect(long).toBeGreaterThan(4700)
+    for (const each of of(made, 'rafter')) expect(bearing(made, each, 'south') / (47 * 89)).toBeCloseTo(1, 2)
+  })
+})
+
+describe('an open end', () => {
+  const shed: Design = {
+    ...base,
+    footprint: { length: 16 * FOOT, width: 8 * FOOT },
+    walls: { ...base.walls, sides: { ...base.walls.sides, east: side('open') } },
+  }
+
+  test('has no wall, no gable and no step of raising; what it meets runs through', () => {
+    const made = frame(shed)
+    expect(made.problems).toEqual([])
+    expect(made.members.some(({ id }) => id.startsWith('walls/east/'))).toBe(false)
+    expect(raising(plan(shed)).map(({ name }) => name)).not.toContain('east-wall')
+    const plates = made.members.filter(({ id }) => /^walls\/south\/plate\/(bottom|cap)/.test(id))
+    expect(Math.max(...plates.map(each => stretchOf(each, 'x').to))).toBeCloseTo(16 * FOOT, 6)
+    expect(clashes(made.members, 1)).toEqual([])
+    expect(cautionsOf(plan(shed)).every(({ names }) => names?.wall !== 'east')).toBe(true)
+  })
+
+  test('holds no opening, carries no roof, and no ridge beam: each is told', () => {
+    const opened = { ...shed.walls, openings: [usualOpening('east', 'door', 1200, 'metric')] }
+    expect(codes({ ...shed, walls: opened })).toEqual(['opening-in-open'])
+    expect(codes(withEdit(shed, 'walls.sides.south.build', 'open'))).toEqual(['open-under-eave'])
+    expect(codes(withRoofOf(shed, { shape: 'hip' }))).toEqual(['open-under-eave'])
+    const beam = { plies: 2, post: '100x100', spacing: 2400 } as const
+    expect(codes({ ...shed, roof: { ...shed.roof, beam } })).toContain('beam-unborne')
+  })
+
+  test('random buildings with open ends share no wood', () => {
+    fc.assert(
+      fc.property(openedSheds, fc.boolean(), fc.boolean(), (design, both, posts) => {
+        const ends = { east: side('open'), ...(both ? { west: side('open') } : {}) }
+        const eave = posts ? { south: { ...design.walls.sides.south, build: 'posts' as const } } : {}
+        const sides = { ...design.walls.sides, ...ends, ...eave }
+        const made = frame({ ...design, walls: { ...design.walls, sides } })
+        expect(clashes([...made.members, ...made.base.parts], 1)).toEqual([])
+      }),
+      { numRuns: runs(8) },
+    )
+  }, 3_600_000)
+})
