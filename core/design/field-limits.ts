@@ -16,6 +16,7 @@ const limitOf: Record<string, Limit> = {
   'walls.longest': limits.stock,
   'walls.posts.spacing': limits.postsApart,
   'walls.posts.brace': limits.knee,
+  'walls.posts.inset': limits.postsIn,
   'walls.slats.gap': limits.slatGap,
   'walls.siding.exposure': limits.exposure,
   'walls.partitions.*.at': limits.onSite,

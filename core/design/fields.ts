@@ -42,6 +42,7 @@ export type GroundPath =
 export type WallPath =
   | 'walls.posts.spacing'
   | 'walls.posts.brace'
+  | 'walls.posts.inset'
   | 'walls.slats.gap'
   | 'walls.siding.exposure'
   | `walls.partitions.${Digit}.at`

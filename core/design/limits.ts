@@ -38,6 +38,8 @@ export const limits = {
   supports: { min: 300, max: 4000 },
   /** Of a side of posts: as far as their beams are joined. */
   postsApart: { min: 300, max: 6000 },
+  /** Of a beam past the end posts. */
+  postsIn: { min: 0, max: 1500 },
   block: { min: 90, max: 800 },
   frost: { min: 0, max: 2500 },
   hole: { min: 150, max: 900 },

@@ -15,7 +15,8 @@ export type BeamSet = (typeof beamSets)[number]
 
 /**
  * A side of posts with a beam instead of studs, of `plies` side by side. `spacing` the most between the
- * posts' middles, `brace` how far a knee brace reaches along post and beam, 0 for none; mm. One ply is joined
+ * posts' middles, `brace` how far a knee brace reaches along post and beam, 0 for none; `inset` how far the
+ * beam reaches past the end posts at an end that is open; mm. One ply is joined
  * over a post as `joint` says; several butt over posts one at a time.
  */
 export interface Posts {
@@ -28,6 +29,7 @@ export interface Posts {
   readonly spacing: number
   readonly joint: (typeof beamJoints)[number]
   readonly brace: number
+  readonly inset: number
 }
 
 /** Boards laid level over a wall with a gap between. */
@@ -54,6 +56,7 @@ export const usualPosts: Record<'imperial' | 'metric', Posts> = {
     spacing: 96 * 25.4,
     joint: 'half-lap',
     brace: 24 * 25.4,
+    inset: 0,
   },
   metric: {
     post: '89x89',
@@ -64,6 +67,7 @@ export const usualPosts: Record<'imperial' | 'metric', Posts> = {
     spacing: 2400,
     joint: 'half-lap',
     brace: 600,
+    inset: 0,
   },
 }
 export const usualSlats: Record<'imperial' | 'metric', Slats> = {
@@ -81,6 +85,7 @@ export const postsSchema = z
     spacing: lengthField(limits.postsApart),
     joint: z.enum(beamJoints).default('half-lap'),
     brace: lengthField(limits.knee),
+    inset: lengthField(limits.postsIn).default(0),
   })
   .default(usualPosts.imperial)
 export const usualSiding: Record<'imperial' | 'metric', Siding> = {

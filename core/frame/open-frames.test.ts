@@ -217,6 +217,40 @@ describe('an open end', () => {
     expect(codes({ ...shed, roof: { ...shed.roof, beam } })).toContain('beam-unborne')
   })
 
+  // two ends open, the beam 300 past each end post: 5,200 less 600 less a post, in two bays
+  test('lets the beam reach past its end posts, as far as leaves a bay between them', () => {
+    const porch = withRoofOf(
+      { ...base, footprint: { length: 5200, width: 2100 } },
+      { shape: 'lean-to', high: 'north' },
+    )
+    const design: Design = {
+      ...porch,
+      walls: {
+        ...porch.walls,
+        gables: 'open',
+        posts: { ...porch.walls.posts, post: '100x100', spacing: 2600, inset: 300, brace: 0, joint: 'butt' },
+        sides: { south: side('posts'), east: side('open'), north: side('studs'), west: side('open') },
+      },
+    }
+    const made = frame(design)
+    expect(made.problems).toEqual([])
+    const at = of(made, 'wall-post').map(post => stretchOf(post, 'x').from)
+    expect(at).toEqual([300, 2550, 4800])
+    const beams = of(made, 'wall-beam').map(ply => stretchOf(ply, 'x'))
+    expect(Math.min(...beams.map(({ from }) => from))).toBe(0)
+    expect(Math.max(...beams.map(({ to }) => to))).toBeCloseTo(5200, 6)
+    expect(clashes(made.members, 1)).toEqual([])
+    // a closed end has its post in the corner
+    const closed = withEdit(design, 'walls.sides.east.build', 'studs')
+    expect(stretchOf(of(frame(closed), 'wall-post').at(-1) as Member, 'x').to).toBeCloseTo(5200, 6)
+    const short = { ...design, footprint: { length: 800, width: 2100 } }
+    const [problem] = frame(short).problems
+    if (problem?.code !== 'posts-too-far-in') throw new Error('not refused')
+    // 800 less two posts and 100 of bay, halved
+    expect(problem.most).toBeCloseTo((800 - 300) / 2, 6)
+    expect(codes(withEdit(short, 'walls.posts.inset', problem.most))).toEqual([])
+  })
+
   test('random buildings with open ends share no wood', () => {
     fc.assert(
       fc.property(openedSheds, fc.boolean(), fc.boolean(), (design, both, posts) => {

@@ -50,6 +50,7 @@ const meanings: Readonly<Record<string, string>> = {
   'walls.posts.plates': 'Top plates on the beam as on a wall of studs, or the rafters on the beam itself.',
   'walls.posts.spacing': 'Posts stand evenly, no farther apart than this.',
   'walls.posts.joint': 'How two lengths of beam meet over a post.',
+  'walls.posts.inset': 'How far the beam reaches past its end posts, at an end of the building that is open.',
   'walls.posts.brace': 'From the corner along post and beam: both legs of the brace are alike.',
   'roof.pitch': 'How steep: inches of rise to 12 of run, or degrees.',
   'roof.northPitch': "The north slope's own; the ridge then stands off the middle.",

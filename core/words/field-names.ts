@@ -31,6 +31,7 @@ export const fieldNames: Record<string, string> = {
   'walls.posts.plates': 'Over the beam',
   'walls.posts.spacing': 'Post spacing, at most',
   'walls.posts.joint': 'Beams meet',
+  'walls.posts.inset': 'Beam past the end posts',
   'walls.posts.brace': 'Knee brace reaches',
   'walls.slats': 'Slats',
   'walls.slats.section': 'Slats',

@@ -38,6 +38,7 @@ export const poleShelter: Starter = {
           spacing: each(yard, 108, 2700),
           joint: 'butt',
           brace: each(yard, 24, 600),
+          inset: 0,
         },
       },
       roof: {

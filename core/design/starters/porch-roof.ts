@@ -48,6 +48,7 @@ export const porchRoof: Starter = {
           spacing: each(yard, 108, 2700),
           joint: 'butt',
           brace: 0,
+          inset: each(yard, 12, 300),
         },
       },
       roof: {

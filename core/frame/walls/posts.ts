@@ -16,7 +16,7 @@ import type { BuildingCut, Order } from '../member'
 import type { Problem } from '../../lines'
 import { upright, type WallBoard, wallPoint } from './board'
 import { slantedOrder } from './slanted-board'
-import { acrossAxis, type Wall } from './wall'
+import { acrossAxis, stands, type Wall } from './wall'
 
 /** A side of posts and beam: its boards on the wall's face, and its knee braces. */
 export interface PostSide {
@@ -73,7 +73,10 @@ export interface PostPlace extends Stretch {
 export function postPlaces(building: Building, wall: Wall, post: Section): PostPlace[] {
   const t = post.thickness
   const [low, high] = [sharesCorner(building, wall, 'low', post), sharesCorner(building, wall, 'high', post)]
-  const [from, to] = [low ? 0 : wall.from, high ? wall.overall : wall.to]
+  const [from, to] = [
+    low ? 0 : wall.from + insetAt(building, wall, 'low', post),
+    high ? wall.overall : wall.to - insetAt(building, wall, 'high', post),
+  ]
   const run = to - from - t
   const bays = Math.max(1, countUp(run / building.walls.posts.spacing))
   return Array.from({ length: bays + 1 }, (_, i) => ({
@@ -82,6 +85,19 @@ export function postPlaces(building: Building, wall: Wall, post: Section): PostP
     shared: (i === 0 && low) || (i === bays && high),
   }))
 }
+
+/** How far in from each of its open ends the end posts of a side may stand for a bay between them, mm. */
+export function insetMost(building: Building, wall: Wall, post: Section): number {
+  const ends = (['low', 'high'] as const).filter(end => !stands(building, neighbour(wall, end)))
+  const room = wall.to - wall.from - 2 * post.thickness - least.post
+  return ends.length ? Math.max(0, room / ends.length) : Infinity
+}
+
+/** How far in from an end of a side its end post stands: the beam reaches past it where the end is open. */
+const insetAt = (building: Building, wall: Wall, end: 'low' | 'high', post: Section): number =>
+  stands(building, neighbour(wall, end))
+    ? 0
+    : Math.min(building.walls.posts.inset, insetMost(building, wall, post))
 
 /** Whether slats are asked for on a side whose posts stand back behind a bolted beam. */
 export const slatsOnBolted = ({ walls: { posts, sides } }: Building, { name }: Wall): boolean =>
@@ -178,7 +194,7 @@ export function framePosts(
       ),
     ],
     braces: braced ? knees(laid) : [],
-    problems: plyProblems(laid),
+    problems: [...plyProblems(laid), ...insetProblems(laid)],
   }
 }
 
@@ -193,6 +209,13 @@ const plyProblems = (laid: Laid): Problem[] =>
   laid.layout.plies.every(ply => isUnderRoof(laid, ply))
     ? []
     : [{ code: 'beam-into-rafters', path: 'walls.posts.plates' }]
+
+function insetProblems({ building, wall, lumber }: Laid): Problem[] {
+  const most = insetMost(building, wall, lumber.post)
+  return building.walls.posts.inset > most + HAIR
+    ? [{ code: 'posts-too-far-in', path: 'walls.posts.inset', most }]
+    : []
+}
 
 const isUnderRoof = ({ building, z, under }: Laid, ply: Stretch): boolean =>
   !building.walls.posts.plates || under(ply.to) > z.to - HAIR

@@ -143,6 +143,7 @@ export type WallProblem =
       readonly path: `walls.openings.${number}.wall`
       readonly number: number
     }
+  | { readonly code: 'posts-too-far-in'; readonly path: 'walls.posts.inset'; readonly most: number }
   | { readonly code: 'slats-on-bolted'; readonly path: 'walls.posts.set' }
   | { readonly code: 'beam-into-rafters'; readonly path: 'walls.posts.plates' }
   | { readonly code: 'beam-too-thick'; readonly path: 'walls.posts.beam'; readonly most: number }

@@ -79,6 +79,7 @@ export const walls = (long: number, wide: number) =>
           plies: one(1, 2, 2, 3),
           set: one('shoulder', 'shoulders', 'fork', 'on-top', 'bolted'),
           plates: one(true, false),
+          inset: length(0, 1500, 0, 500),
         },
       ),
       slats: group({ section: section('1x4', '22x100'), gap: length(0, 300, 5, 40) }),

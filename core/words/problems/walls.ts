@@ -62,6 +62,8 @@ export const wallSentences: Sentences<WallProblem> = {
     `The roof bears on the ${problem.side} side, which can't be open: it is framed of studs. Build it of posts and a beam.`,
   'opening-in-open': problem =>
     `Opening ${problem.number} is in an end that is left open. Put it in another wall.`,
+  'posts-too-far-in': (problem, { down }) =>
+    `So far in from the open ends the end posts would meet. Let the beam reach past them by ${down(problem.most)} at most.`,
   'slats-on-bolted': () =>
     'Behind a beam bolted to their outside the posts stand back, and slats find nothing to nail to. Let the beam into the posts, or lay it on top.',
   'beam-into-rafters': () =>
