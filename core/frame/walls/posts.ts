@@ -395,8 +395,9 @@ function beamEnd(
 function knees(laid: Laid): Order[] {
   const { building, wall, lumber, layout, places, z, foot } = laid
   const { stud } = lumber
-  const [outer] = layout.plies
-  const from = outer?.from ?? 0
+  // under the beam, and within the post that they lean on
+  const from = Math.min(layout.plies[0]?.from ?? 0, layout.post.to - stud.thickness)
+  if (from < layout.post.from - HAIR) return []
   const across = fromLow(laid, { from, to: from + stud.thickness })
   return places.slice(1).flatMap((right, i): Order[] => {
     const left = places[i] as PostPlace

@@ -215,7 +215,7 @@ export function wallLines(building: Building, stud: Section, raked = true): read
       .map(each => ({
         from: each.low,
         to: each.low + stud.depth,
-        laps: lapped && each.cap.from !== each.from,
+        laps: lapped && isLapped(each),
       }))
     return {
       name,
