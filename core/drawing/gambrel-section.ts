@@ -1,6 +1,7 @@
 import { type GambrelLine, kickOf } from '../design'
 import { ONE_READING } from '../measure'
-import type { Plan } from '../plan'
+import { type Plan, stretchOf } from '../plan'
+import type { Role } from '../trade'
 import { type Dimension, dimension, type Handle, type Line, type PitchTag, ring } from './drawing'
 
 /** What a gambrel's section shows besides that of every roof; null of other roofs. */
@@ -43,7 +44,8 @@ export function gambrelDimensions(plan: Plan): Dimension[] {
   const at = atOf(plan)
   if (!at) return []
   const { line, width, plate, typed } = at
-  const { knee, headroom, foot } = line
+  const { knee, foot } = line
+  const headroom = clearOf(plan, at)
   const floor = plate + headroom.floor
   const left = (width - headroom.width) / 2
   const point = (x: number, y = 0): { x: number; y: number } => ({ x, y })
@@ -100,11 +102,31 @@ export function gambrelDimensions(plan: Plan): Dimension[] {
   ]
 }
 
+const underKnees: readonly Role[] = ['knee-purlin', 'knee-post', 'knee-plate', 'knee-stud']
+
+/**
+ * What is clear inside: as it is asked for, or between what carries rafters at their knees and up to their
+ * lower edges there.
+ */
+function clearOf({ frame }: Plan, { line, width, plate, typed }: At): GambrelLine['headroom'] {
+  const { headroom } = line
+  const inner = frame.members
+    .filter(({ role }) => underKnees.includes(role))
+    .map(member => stretchOf(member, 'y'))
+    .filter(({ to }) => to < width / 2)
+  const upper = frame.roof.faces.find(({ id }) => id === 'south-high')
+  if (typed.headroom || !inner.length || !upper) return headroom
+  const from = Math.max(...inner.map(({ to }) => to))
+  const { normal, offset } = upper.carrier.underside
+  const top = (offset - normal.y * from) / normal.z
+  return { ...headroom, width: width - 2 * from, height: top - plate - headroom.floor }
+}
+
 /** What is clear inside, over the loft or the plate. */
 export function gambrelLines(plan: Plan): Line[] {
   const at = atOf(plan)
   if (!at) return []
-  const { width, height, floor } = at.line.headroom
+  const { width, height, floor } = clearOf(plan, at)
   const [x0, x1] = [(at.width - width) / 2, (at.width + width) / 2]
   const [y0, y1] = [at.plate + floor, at.plate + floor + height]
   const corners = [

@@ -13,6 +13,7 @@ import {
   withEdit,
   withRoofOf,
 } from '../../design'
+import { roofSection } from '../../drawing'
 import { FOOT, INCH } from '../../measure'
 import { plan, raising } from '../../plan'
 import { furnishedSheds, runs } from '../../testing/designs'
@@ -238,6 +239,19 @@ describe('purlins under the knees of rafters', () => {
         const area = pair.flatMap(rafter => plies.map(ply => touching(rafter, ply)))
         expect(area.reduce((sum, each) => sum + each, 0)).toBeCloseTo(1.5 * INCH * 3 * INCH, 0)
       }
+  })
+
+  // between the posts, 3 1/2 about the purlins' middles, up to the upper rafters' lower edges there
+  test('leave clear inside what the section draws: between their posts', () => {
+    const drawn = roofSection(plan(barn()))
+    const size = (name: string): number => drawn.dimensions.find(each => each.name === name)?.value ?? 0
+    const [at = 0] = framed.innerBeams.map(each => each.at).sort((a, b) => a - b)
+    const inner = at + 1.75 * INCH
+    expect(size('headroom-width')).toBeCloseTo(16 * FOOT - 2 * inner, 6)
+    const line = framed.building.roof.gambrel
+    if (!line) throw new Error('no gambrel')
+    const under = line.knee.up - (5.5 * INCH) / Math.cos(Math.PI / 8)
+    expect(size('headroom-height')).toBeCloseTo(under + (inner - line.knee.in) * Math.tan(Math.PI / 8), 6)
   })
 
   test('stand in place of walls on the joists, and of a roof that nothing carries', () => {
