@@ -227,6 +227,11 @@ h1 {
 }
 @media (max-width: 1100px) {
   .kinds {
+    grid-template-columns: repeat(4, minmax(0, 1fr));
+  }
+}
+@media (max-width: 900px) {
+  .kinds {
     grid-template-columns: repeat(3, minmax(0, 1fr));
   }
 }
