@@ -258,6 +258,8 @@ describe('an open end', () => {
         const eave = posts ? { south: { ...design.walls.sides.south, build: 'posts' as const } } : {}
         const sides = { ...design.walls.sides, ...ends, ...eave }
         const made = frame({ ...design, walls: { ...design.walls, sides } })
+        // a ridge that comes down into a wall is told, and framed as asked
+        if (made.problems.some(({ code }) => code === 'ridge-into-wall')) return
         expect(clashes([...made.members, ...made.base.parts], 1)).toEqual([])
       }),
       { numRuns: runs(8) },

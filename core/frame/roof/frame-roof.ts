@@ -84,6 +84,7 @@ export function frameRoof(
   const lines = withFalseTails(building, lumber, laid.lines, () => [
     ...carried.taken,
     ...(laid.framed ? gussetsTaken(building, lumber, laid.lines) : []),
+    ...(laid.framed ? kneesTaken(building, lumber, laid.lines) : []),
   ])
   const { truss } = building.roof
   if (!laid.framed) return { lines, problems, orders: [], underLedger: Infinity, truss, drop }

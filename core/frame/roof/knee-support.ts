@@ -103,6 +103,28 @@ function outsideOf(low: RoofFace, high: RoofFace, breadth: number, depth: number
 
 const tan = (angle: number): number => Math.tan(radians(angle))
 
+/**
+ * Level in from its wall's outside, where what is asked for under a face's knee ends under it; null of a face
+ * without; mm.
+ */
+export function kneeEnd(
+  building: Building,
+  lumber: RoofLumber,
+  lines: RoofLines,
+  face: RoofFace,
+): number | null {
+  const breadth = kneeBreadth(building, lumber)
+  const knee = kneesOf(lines).find(({ sides }) => sides.some(each => each.face === face))
+  if (breadth === null || !knee) return null
+  const [low, high] = knee.sides.map(each => each.face) as [RoofFace, RoofFace]
+  const eave = lowEaveOf(lines, low)
+  if (!eave) return null
+  const { normal, offset } = eave.outside
+  const out = outsideOf(low, high, breadth, lumber.rafter.depth)
+  const corner = offset - cornerUnder(low, high, normal)
+  return face === low ? corner - out : corner + breadth - out
+}
+
 /** How deep rafters are at least for mouths over a breadth to leave half of them on both faces, mm. */
 function leastDepth(low: RoofFace, high: RoofFace, breadth: number): number {
   const [steep, shallow] = [tan(low.angle), tan(high.angle)]

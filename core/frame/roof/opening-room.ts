@@ -15,7 +15,7 @@ import {
   slopesOf,
   trussesAbout,
 } from '../../lines'
-import { kneeBreadth } from './knee-support'
+import { kneeEnd } from './knee-support'
 import { betweenTrusses, edgesOf, partingsOn } from './openings'
 
 /**
@@ -215,15 +215,22 @@ export function roomOn(
   if (Number.isFinite(foot) || Number.isFinite(head)) {
     const over = Math.max(ridge.thickness, roof.beam ? post.depth : 0) / 2
     const seated = Math.max(plate.depth, seatLength(heightAbovePlate, face.angle, rafter.depth))
-    // what carries the rafters under the knee lies on either side of it
-    const wall = (kneeBreadth(building, lumber) ?? 0) / 2
+    // headers, square to their slope, clear of what carries the rafters under the knee
+    const end = kneeEnd(building, lumber, lines, face)
+    const beside = headers + gaps.besideHeader
+    const [low, high] =
+      end === null
+        ? [-Infinity, Infinity]
+        : [end + beside - rafter.depth * sin, end - beside - rafter.depth * sin]
     return {
-      from: (Number.isFinite(foot) ? foot + wall : seated) + turn + headers + gaps.besideHeader,
-      to:
-        (Number.isFinite(head) ? head - wall : footprint.width / 2 - over) -
-        headers -
-        turn -
-        gaps.besideHeader,
+      from: Math.max(
+        (Number.isFinite(foot) ? foot : seated) + turn + beside,
+        Number.isFinite(foot) ? low : -Infinity,
+      ),
+      to: Math.min(
+        (Number.isFinite(head) ? head : footprint.width / 2 - over) - turn - beside,
+        Number.isFinite(head) ? high : Infinity,
+      ),
     }
   }
   const span = side === 'east' || side === 'west' ? footprint.length : footprint.width
