@@ -24,7 +24,7 @@ import { behindOf, clearOfEaves, type EndChord, gableFrame, type GableFrame } fr
 import type { RoughOpening } from './rough-opening'
 import type { StackLines } from './places'
 import { coverPosts, sheatheWall } from './sheathing'
-import { slatsOnBolted } from './posts'
+import { slatsOnBolted } from './post-places'
 import { slatWall } from './slats'
 import type { PerWall } from './wall'
 import type { FramedWall } from './walls'

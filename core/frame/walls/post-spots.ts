@@ -1,7 +1,7 @@
 import { type Building, postLayout, type SideName, sideNames } from '../../design'
 import type { Section } from '../../lumber'
 import { type MemberPlace, ofWall } from '../place'
-import { postPlaces } from './posts'
+import { postPlaces } from './post-places'
 import { stands, wallLines } from './wall'
 
 /** A post of a side as it is called, and its middle in the building, mm. */

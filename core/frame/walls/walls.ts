@@ -14,14 +14,8 @@ import { liesInGable, openingsIn } from './openings'
 import type { Clear, RoughOpening } from './rough-opening'
 import { cornerPlaces, layoutOf, nailerPlaces, type StackLines, studPlaces } from './places'
 import { platesOf } from './plates'
-import {
-  framePosts,
-  neighbour,
-  type PostLumber,
-  type PostsBetween,
-  postProblems,
-  slatsOnBolted,
-} from './posts'
+import { neighbour, slatsOnBolted } from './post-places'
+import { framePosts, type PostLumber, type PostsBetween, postProblems } from './posts'
 import { type RakePlate, rakePlates } from './rake-plates'
 import { levelTop, type Rake, rakedTop, standing } from './top'
 import { betweenPlates, heightAt, partitionLines, type PerWall, type Wall, wallLines } from './wall'
