@@ -26,7 +26,7 @@ import {
 import { addLoft, addPurlins, addRoofOpening, MOST_ROOF_OPENINGS, withTies } from '../logic/changes/roof'
 import { addOpening, addPartition, sheathe } from '../logic/changes/walls'
 import type { Change } from '../storage/designs'
-import { tieTitle } from './roof'
+import { tieTitle } from './ties'
 import { kickOut } from './trusses'
 import { standing, wallOf } from './walls'
 

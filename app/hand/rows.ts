@@ -7,6 +7,7 @@ import * as ground from './ground'
 import * as roof from './roof'
 import { loft } from './loft'
 import { setting } from './setting'
+import { ties } from './ties'
 import * as trusses from './trusses'
 import { type At, block, choice, lengths, type Row, say } from './row'
 import * as walls from './walls'
@@ -56,7 +57,7 @@ const tables: Readonly<Record<SubjectKind, (at: At) => Row[]>> = {
   setting,
   tails: roof.tails,
   ends: roof.ends,
-  ties: roof.ties,
+  ties,
   loft,
   purlins: roof.purlins,
   blocks: roof.blocks,

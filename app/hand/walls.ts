@@ -352,7 +352,9 @@ export const posts = (at: At): Row[] => [
     change: to => design => withValue(design, 'walls.posts.plates', to === 'yes'),
   }),
   ...(at.design.walls.posts.set === 'bolted' ? [] : length(at, 'walls.posts.brace')),
-  ...length(at, 'walls.posts.inset'),
+  ...(sideNames.some(side => isOpenEnd(at.design.walls.sides, roofHas(at.design.roof), side))
+    ? length(at, 'walls.posts.inset')
+    : []),
 ]
 
 /** The wall that a subject is, or is in; null of others. */

@@ -1,7 +1,7 @@
 import { usualBase } from '../base'
 import { usualTies } from '../roof'
 import type { Side } from '../sides'
-import { bare, each, ridgeFor, spanning, type Starter, wood } from './starter'
+import { bare, beamOnTop, each, ridgeFor, spanning, type Starter, wood } from './starter'
 
 const PITCH = { rise: 4, run: 12 }
 const open = (side: Side): Side => ({ ...side, build: 'posts', cover: 'open' })
@@ -29,17 +29,7 @@ export const poleShelter: Starter = {
         sheathing: null,
         gables: 'open',
         sides: { south: open(south), east: open(east), north: open(north), west: open(west) },
-        posts: {
-          post: wood(yard, '6x6', '150x150'),
-          beam: wood(yard, '2x8', '47x200'),
-          plies: 2,
-          set: 'on-top',
-          plates: false,
-          spacing: each(yard, 108, 2700),
-          joint: 'butt',
-          brace: each(yard, 24, 600),
-          inset: 0,
-        },
+        posts: beamOnTop(yard, { brace: each(yard, 24, 600), inset: 0 }),
       },
       roof: {
         ...plain.roof,

@@ -1,7 +1,7 @@
 import { leanTo } from '../roofs/lean-to'
 import type { Side } from '../sides'
 import { usualBase } from '../base'
-import { bare, each, ridgeFor, spanning, type Starter, wood } from './starter'
+import { bare, beamOnTop, each, ridgeFor, spanning, type Starter, wood } from './starter'
 
 const PITCH = { rise: 3, run: 12 }
 const open = (side: Side): Side => ({ ...side, build: 'open', cover: 'open' })
@@ -39,17 +39,7 @@ export const porchRoof: Starter = {
           east: open(east),
           west: open(west),
         },
-        posts: {
-          post: wood(yard, '6x6', '150x150'),
-          beam: wood(yard, '2x8', '47x200'),
-          plies: 2,
-          set: 'on-top',
-          plates: false,
-          spacing: each(yard, 108, 2700),
-          joint: 'butt',
-          brace: 0,
-          inset: each(yard, 12, 300),
-        },
+        posts: beamOnTop(yard, { brace: 0, inset: each(yard, 12, 300) }),
       },
       roof: {
         ...begun.roof,

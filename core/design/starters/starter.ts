@@ -3,6 +3,7 @@ import { countUp, INCH, type Pitch, pitchAngle, radians, type Units } from '../.
 import type { Design } from '../design'
 import { newDesign } from '../design'
 import { type OpeningKind, standsOnDeck, usualOpening, type WallOpening } from '../openings'
+import type { Posts } from '../posts'
 import type { Seat } from '../seat'
 import type { SideName } from '../sides'
 
@@ -107,3 +108,16 @@ export function opening(
     },
   }
 }
+
+/** Posts under a beam of two boards on top of them that rafters bear on, how far it reaches past them. */
+export const beamOnTop = (yard: Units, { brace, inset }: Pick<Posts, 'brace' | 'inset'>): Posts => ({
+  post: wood(yard, '6x6', '150x150'),
+  beam: wood(yard, '2x8', '47x200'),
+  plies: 2,
+  set: 'on-top',
+  plates: false,
+  spacing: each(yard, 108, 2700),
+  joint: 'butt',
+  brace,
+  inset,
+})

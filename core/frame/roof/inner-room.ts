@@ -1,5 +1,5 @@
 import { type Building, isSide, partitionIndex, type WallId } from '../../design'
-import { HAIR } from '../../measure'
+import { countUp, HAIR } from '../../measure'
 import { gaps, overlap, type Stretch } from '../../trade'
 import { boxOf, type Member } from '../member'
 import { wallOf } from '../place'
@@ -181,7 +181,7 @@ export function postRow(
   const [from, to] = [first ?? bay.from, last ?? bay.to]
   if (first !== null) stood.push(first)
   if (last !== null && (first === null || last - first > thick)) stood.push(last)
-  const spaces = Math.max(1, Math.ceil((to - from) / spacing - HAIR))
+  const spaces = Math.max(1, countUp((to - from) / spacing))
   const between = Array.from({ length: spaces - 1 }, (_, i) => stand(from + ((to - from) * (i + 1)) / spaces))
   return {
     places: [...stood].sort((a, b) => a - b),

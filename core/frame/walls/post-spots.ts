@@ -19,12 +19,12 @@ export function postSpots(
   const { walls } = building
   const [stud, post, beam] = [section(walls.stud), section(walls.posts.post), section(walls.posts.beam)]
   const across = postLayout(walls.posts, post, beam).post
-  const in_ = (across.from + across.to) / 2
+  const middle = (across.from + across.to) / 2
   const ofPosts = (side: SideName): boolean => walls.sides[side].build === 'posts'
   const posts = wallLines(building, stud, false).flatMap((wall): PostSpot[] => {
     const side = sideNames.find(name => name === wall.name)
     if (!side || !ofPosts(side)) return []
-    const off = wall.outside === 'low' ? wall.low + in_ : wall.low + stud.depth - in_
+    const off = wall.outside === 'low' ? wall.low + middle : wall.low + stud.depth - middle
     return postPlaces(building, wall, post)
       .filter(({ shared }) => !shared)
       .map(({ from, to }, i) => {

@@ -97,7 +97,7 @@ export function framePosts(
   const layout = postLayout(walls.posts, post, beam)
   const places = postPlaces(building, wall, post)
   // a beam that butts at a corner begins at the inside of the one that runs through
-  const in_ = layout.plies.at(-1)?.to ?? 0
+  const inside = layout.plies.at(-1)?.to ?? 0
   const laid: Laid = {
     building,
     wall,
@@ -105,8 +105,8 @@ export function framePosts(
     layout,
     places,
     s: {
-      from: places[0]?.shared ? in_ : wall.from,
-      to: places.at(-1)?.shared ? wall.overall - in_ : wall.to,
+      from: places[0]?.shared ? inside : wall.from,
+      to: places.at(-1)?.shared ? wall.overall - inside : wall.to,
     },
     z: { from: top - beam.depth, to: top },
     foot: wallFoot(base),
