@@ -4,8 +4,8 @@ import { parseArgs } from 'node:util'
 import { parseDesign } from '../core/design'
 import { cautionsOf } from '../core/check'
 import { drawingsOf } from '../core/drawing'
-import { cutListCsv, cutListText, drawingSvg, type ListOrder, planFile } from '../core/output'
-import { plan, type Plan } from '../core/plan'
+import { drawingSvg, type ListOrder, wholeFile, wholeListCsv, wholeListText } from '../core/output'
+import { type Plan, type Whole, whole } from '../core/plan'
 import { sayCaution, sayDesignFault, sayProblem } from '../core/words'
 
 const usage = `usage: npm run --silent plan -- FILE [--format json|csv|text] [--order section|work] [--out DIR]
@@ -16,10 +16,10 @@ order of the work. Exit: 0 planned, 1 the design can't be framed as drawn (what 
 why, and what to mind, is said on standard error), 2 the file or the call is not understood.
 `
 
-const formats: Record<string, (made: Plan, order: ListOrder) => string> = {
-  json: made => `${JSON.stringify(planFile(made), null, 2)}\n`,
-  csv: cutListCsv,
-  text: cutListText,
+const formats: Record<string, (made: Whole, order: ListOrder) => string> = {
+  json: made => `${JSON.stringify(wholeFile(made), null, 2)}\n`,
+  csv: wholeListCsv,
+  text: wholeListText,
 }
 
 class Refusal extends Error {}
@@ -37,20 +37,23 @@ async function readFileText(path: string): Promise<string> {
   }
 }
 
-async function writeAll(made: Plan, directory: string, order: ListOrder): Promise<void> {
-  const { units } = made.design
+async function writeAll(made: Whole, directory: string, order: ListOrder): Promise<void> {
   const files: Record<string, string> = {
     'plan.json': formats.json?.(made, order) ?? '',
-    'cut-list.csv': cutListCsv(made, order),
-    'cut-list.txt': cutListText(made, order),
+    'cut-list.csv': wholeListCsv(made, order),
+    'cut-list.txt': wholeListText(made, order),
   }
-  for (const { file, drawing, wide } of drawingsOf(made))
-    files[`${file}.svg`] = drawingSvg(
-      drawing,
-      units,
-      wide,
-      made.frame.problems.map(problem => problem.path),
-    )
+  draw(made.main, '')
+  for (const { id, plan } of made.parts) draw(plan, `${id}-`)
+  function draw(plan: Plan, before: string): void {
+    for (const { file, drawing, wide } of drawingsOf(plan))
+      files[`${before}${file}.svg`] = drawingSvg(
+        drawing,
+        plan.design.units,
+        wide,
+        plan.frame.problems.map(problem => problem.path),
+      )
+  }
   await mkdir(directory, { recursive: true })
   for (const [name, content] of Object.entries(files)) await writeFile(join(directory, name), content)
   process.stdout.write(`${Object.keys(files).length} files written to ${directory}\n`)
@@ -58,7 +61,7 @@ async function writeAll(made: Plan, directory: string, order: ListOrder): Promis
 
 interface Call {
   path: string
-  format: (made: Plan, order: ListOrder) => string
+  format: (made: Whole, order: ListOrder) => string
   order: ListOrder
   out: string | undefined
 }
@@ -100,14 +103,18 @@ async function main(): Promise<number> {
     throw new Refusal(read.faults.map(fault => `${call.path}: ${sayDesignFault(fault)}`).join('\n'))
   for (const path of read.dropped)
     process.stderr.write(`${call.path}: ${plain(path)} is not known here and was left out\n`)
-  const made = plan(read.design)
+  const made = whole(read.design)
+  const plans = [made.main, ...made.parts.map(({ plan }) => plan)]
   if (call.out) await writeAll(made, call.out, call.order)
   else process.stdout.write(call.format(made, call.order))
-  const { problems } = made.frame
-  if (!problems.length) return 0
+  if (!plans.some(({ frame }) => frame.problems.length)) return 0
   const say = (line: string): boolean => process.stderr.write(`${call.path}: ${plain(line)}\n`)
-  for (const problem of problems) say(sayProblem(problem, made.design.units))
-  for (const caution of cautionsOf(made)) say(`caution: ${sayCaution(caution, made.design.units)}`)
+  for (const [i, plan] of plans.entries()) {
+    const { name, units } = plan.design
+    const of = i ? `${name}: ` : ''
+    for (const problem of plan.frame.problems) say(`${of}${sayProblem(problem, units)}`)
+    for (const caution of cautionsOf(plan)) say(`${of}caution: ${sayCaution(caution, units)}`)
+  }
   return 1
 }
 

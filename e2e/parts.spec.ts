@@ -136,7 +136,16 @@ async function byPointer(page: Page, key: string, of: { area: true } | { members
     'area' in of
       ? `path.area[data-subject="${key}"]`
       : of.members.map(id => `.picture path[data-member="${id}"]`).join()
-  const place = await page.evaluate(onTop, selector)
+  // where it lies is clicked once the drawing has come to rest: a caution that comes or goes moves it
+  let place = await page.evaluate(onTop, selector)
+  await expect
+    .poll(async () => {
+      const before = place
+      await page.evaluate(() => new Promise(then => requestAnimationFrame(() => setTimeout(then, 50))))
+      place = await page.evaluate(onTop, selector)
+      return JSON.stringify(place) === JSON.stringify(before)
+    })
+    .toBe(true)
   if (!place) return false
   await page.mouse.click(place.x, place.y)
   return true

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { everyBoard, type Member, type Part } from '../../core/frame'
 import type { Role } from '../../core/trade'
-import { modelOf } from '../../core/drawing'
+import { modelOfWhole } from '../../core/drawing'
 import { fileName } from '../../core/output'
 import { raising } from '../../core/plan'
 import { saySubject, sayStep } from '../../core/words'
@@ -18,6 +18,7 @@ const all = [
   { value: 'deck', label: 'Deck' },
   { value: 'floor', label: 'Floor' },
   { value: 'base', label: 'Base' },
+  { value: 'others', label: 'Other parts' },
 ]
 const things = computed(() =>
   bench.plan ? [...everyBoard(bench.plan.frame), ...bench.plan.frame.base.parts] : [],
@@ -32,7 +33,16 @@ function partOf(thing: Member | Part): string {
   const skin = 'role' in thing ? skins[thing.role] : undefined
   return skin ?? (thing.where.in === 'porch' ? 'floor' : thing.where.in)
 }
-const parts = computed(() => all.filter(part => things.value.some(thing => partOf(thing) === part.value)))
+const model = computed(() => (bench.whole ? modelOfWhole(bench.whole, bench.part) : null))
+/** The boards of the parts that are not on the bench. */
+const others = computed(() => (model.value?.members ?? []).filter(({ other }) => other))
+const parts = computed(() =>
+  all.filter(part =>
+    part.value === 'others'
+      ? others.value.length > 0
+      : things.value.some(thing => partOf(thing) === part.value),
+  ),
+)
 const solid = ref(all.map(part => part.value))
 const apart = ref(0)
 const steps = computed(() => (bench.plan ? raising(bench.plan) : []))
@@ -46,7 +56,10 @@ const stepName = computed(() =>
 )
 const showing = computed(() => ({
   hand: bench.lit,
-  faded: new Set(things.value.filter(thing => !solid.value.includes(partOf(thing))).map(thing => thing.id)),
+  faded: new Set([
+    ...things.value.filter(thing => !solid.value.includes(partOf(thing))).map(thing => thing.id),
+    ...(solid.value.includes('others') ? [] : others.value.map(({ id }) => id)),
+  ]),
   hidden: new Set([
     ...steps.value.slice(upTo.value).flatMap(each => each.members),
     ...steps.value.slice(0, upTo.value).flatMap(each => each.down),
@@ -56,7 +69,6 @@ const showing = computed(() => ({
 const inHand = computed(() =>
   bench.subject && bench.design ? saySubject(bench.design, bench.subject) : (bench.piece?.mark ?? 'nothing'),
 )
-const model = computed(() => (bench.plan ? modelOf(bench.plan.frame) : null))
 const { failed, viewer } = useViewer(canvas, model, showing)
 let down: { x: number; y: number } | null = null
 
@@ -69,7 +81,9 @@ function release(event: PointerEvent): void {
   if (!down || Math.hypot(event.clientX - down.x, event.clientY - down.y) > 5) return
   const box = canvas.value?.getBoundingClientRect()
   const member = box ? viewer.value?.pick(event.clientX - box.left, event.clientY - box.top) : null
-  bench.touch({ member: member ?? null })
+  const other = others.value.find(({ id }) => id === member)?.other
+  if (other) bench.goToPart(other.part)
+  bench.touch({ member: other?.member ?? member ?? null })
 }
 
 const turns: Record<string, () => void> = {
@@ -98,7 +112,7 @@ function goTo(by: 1 | -1): void {
 
 async function savePicture(): Promise<void> {
   const blob = await viewer.value?.picture()
-  if (blob && bench.design) saveFile(fileName(bench.design.name, 'png'), blob, 'image/png')
+  if (blob && bench.saved) saveFile(fileName(bench.saved.name, 'png'), blob, 'image/png')
 }
 </script>
 

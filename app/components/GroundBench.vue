@@ -7,13 +7,24 @@ import { usualBaseFor } from '../logic/usual-base'
 
 const bench = useBench()
 const route = useRoute()
-const parts = [
-  { value: 'place', label: 'Place' },
-  { value: 'square', label: 'Square' },
-  { value: 'levels', label: 'Levels' },
+const parts = computed(() => [
+  // what hangs on the main part is set out and levelled with it
+  ...(bench.design?.hang
+    ? []
+    : [
+        { value: 'place', label: 'Place' },
+        { value: 'square', label: 'Square' },
+        { value: 'levels', label: 'Levels' },
+      ]),
   { value: 'base', label: 'Base' },
-]
-const part = useSessionStorage('early-wren-ground', 'place')
+])
+const chosen = useSessionStorage('early-wren-ground', 'place')
+const part = computed({
+  get: () => (bench.design?.hang ? 'base' : chosen.value),
+  set: to => {
+    chosen.value = to
+  },
+})
 const from = usePlace<'base-plan' | 'base-elevation'>('base-view', 'base-plan')
 const known = computed(() => (part.value === 'base' ? bench.design?.base : bench.design?.site) !== null)
 const view = computed<DrawingView>(() =>

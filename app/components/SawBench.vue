@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { cutListCsv, fileName, planFile } from '../../core/output'
+import { fileName, wholeFile, wholeListCsv } from '../../core/output'
 import { inOrderOfWork } from '../../core/plan'
 import { cautionsOf } from '../../core/check'
 import { raisingNames, saySection, sayCaution } from '../../core/words'
@@ -78,19 +78,19 @@ function takeFirst(): void {
 }
 
 function saveCsv(): void {
-  if (bench.plan)
+  if (bench.whole)
     saveFile(
-      fileName(bench.plan.design.name, 'csv'),
-      cutListCsv(bench.plan, section.value === WORK ? 'work' : 'section'),
+      fileName(bench.whole.design.name, 'csv'),
+      wholeListCsv(bench.whole, section.value === WORK ? 'work' : 'section'),
       'text/csv',
     )
 }
 
 function savePlan(): void {
-  if (bench.plan)
+  if (bench.whole)
     saveFile(
-      fileName(`${bench.plan.design.name} plan`, 'json'),
-      `${JSON.stringify(planFile(bench.plan), null, 2)}\n`,
+      fileName(`${bench.whole.design.name} plan`, 'json'),
+      `${JSON.stringify(wholeFile(bench.whole), null, 2)}\n`,
       'application/json',
     )
 }

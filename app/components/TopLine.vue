@@ -133,6 +133,7 @@ function keepName(event: KeyboardEvent): void {
       >
     </p>
     <CautionList />
+    <PartSwitch />
   </header>
 </template>
 

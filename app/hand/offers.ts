@@ -2,18 +2,22 @@ import {
   type Design,
   lineOf,
   MOST_PARTITIONS,
+  MOST_PARTS,
   openingKinds,
+  partKinds,
   mayHaveLoft,
   roofHas,
   roofOpeningKinds,
   sideNames,
+  sidesFor,
   type Subject,
   subjectsOf,
+  withPartOf,
   withValue,
 } from '../../core/design'
 import { leavesOut } from '../../core/lines'
 import type { Plan } from '../../core/plan'
-import { openingWords, roofOpeningWords } from '../../core/words'
+import { openingWords, partWords, roofOpeningWords, sayNewPart } from '../../core/words'
 import {
   addBoundary,
   addFind,
@@ -36,6 +40,8 @@ export interface Offer {
   readonly change: Change
   /** What is in hand after it. */
   readonly then: string
+  /** The part of the building that it adds, by its number from 0. */
+  readonly part?: number
 }
 
 const offer = (name: string, then: string, change: Change): Offer => ({ name, then, change })
@@ -56,9 +62,20 @@ export function offersOf(plan: Plan, subject: Subject): Offer[] {
     case 'ground':
       return groundOffers(plan.design)
     case null:
-      return []
+      return partOffers(plan.design)
   }
 }
+
+/** What can be hung on the main part, on each side that takes it. */
+const partOffers = (design: Design): Offer[] =>
+  design.hang || design.parts.length >= MOST_PARTS
+    ? []
+    : partKinds.flatMap(kind =>
+        sidesFor(design, kind).map(side => ({
+          ...offer(sayNewPart(kind, side), 'building', at => withPartOf(at, kind, side, partWords[kind])),
+          part: design.parts.length,
+        })),
+      )
 
 function roofOffers(plan: Plan): Offer[] {
   const { roof, lumber } = plan.design

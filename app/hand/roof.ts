@@ -70,7 +70,8 @@ export function roof(at: At): Row[] {
   const { roof } = at.design
   const has = roofHas(roof)
   return [
-    block('shape'),
+    // a part hangs by its roof: another would hang by nothing
+    ...(at.design.hang ? [] : [block('shape')]),
     ...carrier(at),
     ...(hasPart(at, 'knees') ? knees(at) : lengths(at, 'roof.pitch')),
     ...(hasPart(at, 'knees') ? [] : has.peak).flatMap(part => length(at, `roof.peak.${part}`)),

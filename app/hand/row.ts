@@ -43,6 +43,8 @@ export type Row =
       /** What is in hand after it; null where that stays. */
       readonly then: string | null
       readonly may: boolean
+      /** What it does to the whole building instead, given the number of the part on the bench. */
+      readonly whole: ((part: number) => Change) | null
     }
   | { readonly kind: 'block'; readonly block: Block }
 
@@ -102,8 +104,16 @@ export const act = (
   name: string,
   icon: string,
   change: Change,
-  { then = null, may = true }: { readonly then?: string | null; readonly may?: boolean } = {},
-): Row => ({ kind: 'act', name, icon, change, then, may })
+  {
+    then = null,
+    may = true,
+    whole = null,
+  }: {
+    readonly then?: string | null
+    readonly may?: boolean
+    readonly whole?: ((part: number) => Change) | null
+  } = {},
+): Row => ({ kind: 'act', name, icon, change, then, may, whole })
 
 /** Yes or no, in words. */
 export const onOff = (off: string, on: string): Option[] => [

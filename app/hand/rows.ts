@@ -6,6 +6,7 @@ import * as floor from './floor'
 import * as ground from './ground'
 import * as roof from './roof'
 import { loft } from './loft'
+import { hung } from './hung'
 import { setting } from './setting'
 import { ties } from './ties'
 import * as trusses from './trusses'
@@ -13,6 +14,7 @@ import { type At, block, choice, lengths, type Row, say } from './row'
 import * as walls from './walls'
 
 const building = (at: At): Row[] => [
+  ...hung(at),
   ...lengths(at, 'footprint.length', 'footprint.width', 'walls.height'),
   choice(at, 'units', [
     { value: 'imperial', label: 'Feet and inches' },

@@ -1,6 +1,6 @@
 import { cautionsOf } from '../../core/check'
 import type { Design } from '../../core/design'
-import { plan as planOf, shapeText } from '../../core/plan'
+import { type Plan, shapeText, whole as wholeOf } from '../../core/plan'
 import { sayLength } from '../../core/words'
 import { shapeOf } from './roof-shapes'
 import { sectionSketch } from './section-sketch'
@@ -19,19 +19,27 @@ export interface ShelfCard {
 }
 
 export function shelfCard(design: Design): ShelfCard {
-  const plan = planOf(design)
+  const { main, parts } = wholeOf(design)
+  const plans = [main, ...parts.map(({ plan }) => plan)]
+  const sum = (of: (plan: (typeof plans)[number]) => number): number =>
+    plans.reduce((total, plan) => total + of(plan), 0)
   const { length, width } = design.footprint
-  const ticked = new Map(design.cut.map(({ member, shape }) => [member, shape]))
   return {
-    picture: sectionSketch(plan, 96, 64),
+    picture: sectionSketch(main, 96, 64),
     size: `${sayLength(length, design.units)} × ${sayLength(width, design.units)}`,
     roof: shapeOf(design).label,
     // all that is sawn, what comes down again too
-    pieces: plan.totals.pieces + plan.totals.temporary.pieces,
-    cut: plan.pieces.reduce(
-      (sum, piece) => sum + piece.members.filter(id => ticked.get(id) === shapeText(piece)).length,
-      0,
-    ),
-    cautions: plan.frame.problems.length + cautionsOf(plan).length,
+    pieces: sum(({ totals }) => totals.pieces + totals.temporary.pieces),
+    cut: sum(cutOf),
+    cautions: sum(plan => plan.frame.problems.length + cautionsOf(plan).length),
   }
+}
+
+/** How many boards of a part are ticked as cut, to the shape that they still have. */
+function cutOf({ design, pieces }: Plan): number {
+  const ticked = new Map(design.cut.map(({ member, shape }) => [member, shape]))
+  return pieces.reduce(
+    (sum, piece) => sum + piece.members.filter(id => ticked.get(id) === shapeText(piece)).length,
+    0,
+  )
 }

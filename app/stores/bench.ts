@@ -2,8 +2,16 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { cautionsOf } from '../../core/check'
 import { withEdit, type Design, withValue } from '../../core/design'
-import { newMemory } from '../../core/frame'
-import { type Piece, plan as planOf, shapeText, valueOf } from '../../core/plan'
+import { withHung } from '../../core/frame'
+import {
+  atPart,
+  newMemories,
+  type Piece,
+  shapeText,
+  valueOf,
+  type Whole,
+  whole as wholeOf,
+} from '../../core/plan'
 import { sayDesignFault } from '../../core/words'
 import { database, type DesignRow } from '../storage/database'
 import { type Stop, watchDesign } from '../storage/watch'
@@ -24,7 +32,7 @@ export type BenchState =
  * made.
  */
 export const useBench = defineStore('bench', () => {
-  const memory = newMemory()
+  const memories = newMemories()
   const state = ref<BenchState>('closed')
   const trouble = ref<string[]>([])
   const row = shallowRef<DesignRow | null>(null)
@@ -40,7 +48,19 @@ export const useBench = defineStore('bench', () => {
   let watching: Stop | null = null
   let openings = 0
 
-  const { drawn, plan, design, attempt, drop: dropPreview } = trying(saved, at => planOf(at, memory))
+  /** The part that is on the bench, by its number from 0; null for the main one. */
+  const part = ref<number | null>(null)
+  const {
+    drawn: drawnWhole,
+    plan: whole,
+    attempt,
+    drop: dropPreview,
+  } = trying(saved, at => wholeOf(at, memories))
+  const planAt = (at: Whole | null) => (at ? atPart(at, part.value) : null)
+  /** Of the part on the bench: as it is drawn, and as all beside the drawing shows it. */
+  const drawn = computed(() => planAt(drawnWhole.value))
+  const plan = computed(() => planAt(whole.value))
+  const design = computed(() => plan.value?.design ?? null)
   const cautions = computed(() => (plan.value ? cautionsOf(plan.value) : []))
   const { letGo, ...inHandNow } = inHand(plan)
 
@@ -77,6 +97,7 @@ export const useBench = defineStore('bench', () => {
     row.value = saved.value = null
     canUndo.value = canRedo.value = false
     letGo()
+    part.value = null
     notice.value = ''
   }
 
@@ -97,6 +118,7 @@ export const useBench = defineStore('bench', () => {
     const foreseen = journal.foresee()
     row.value = journal.row
     if (saved.value !== foreseen.design) saved.value = foreseen.design
+    if (part.value !== null && !foreseen.design.parts[part.value]) part.value = null
     canUndo.value = foreseen.canUndo
     canRedo.value = foreseen.canRedo
     storing.value = journal.state
@@ -131,8 +153,16 @@ export const useBench = defineStore('bench', () => {
     }
   }
 
-  /** Makes a change at once and saves it; undo puts back what was before. */
-  function edit(change: Change): void {
+  /** A change of the part on the bench, as one of the whole building. */
+  function inWhole(change: Change): Change {
+    const at = part.value
+    return at === null ? change : building => withHung(building, at, change)
+  }
+
+  /** Makes a change of the part on the bench at once and saves it; undo puts back what was before. */
+  const edit = (change: Change): void => editWhole(inWhole(change))
+
+  function editWhole(change: Change): void {
     dropPreview()
     const before = saved.value
     if (!journal || !before || change(before) === before) return
@@ -142,7 +172,7 @@ export const useBench = defineStore('bench', () => {
   const setValue = (path: string, value: unknown): void => edit(at => withEdit(at, path, value))
   /** Shows a value while it is dragged, without keeping it. */
   const tryValue = (path: string, value: unknown): void => {
-    if (saved.value) attempt(withEdit(saved.value, path, value))
+    if (saved.value) attempt(inWhole(at => withEdit(at, path, value))(saved.value))
   }
   const undo = (): void => {
     if (canUndo.value) journal?.add({ kind: 'step', by: -1 })
@@ -152,6 +182,13 @@ export const useBench = defineStore('bench', () => {
   }
   const toggleUnits = (): void =>
     edit(at => withValue(at, 'units', at.units === 'imperial' ? 'metric' : 'imperial'))
+
+  /** Puts another part on the bench; null for the main one. What was in hand stays where it has its like. */
+  function goToPart(at: number | null): void {
+    dropPreview()
+    part.value = at !== null && saved.value?.parts[at] ? at : null
+    inHandNow.hold(inHandNow.subject.value?.key ?? 'building')
+  }
 
   /** Whether all members of a piece are ticked, and whether each still has the shape it was cut to. */
   function cutState(of: Piece): 'no' | 'yes' | 'changed' {
@@ -188,6 +225,11 @@ export const useBench = defineStore('bench', () => {
     state,
     trouble,
     row,
+    saved,
+    whole,
+    part,
+    goToPart,
+    editWhole,
     design,
     drawn,
     plan,

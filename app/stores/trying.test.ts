@@ -18,9 +18,9 @@ describe('a design that is tried', () => {
     const at = trying(shallowRef(base), planOf, () => now)
     const before = base.footprint.width
     at.attempt(one)
-    expect([widthOf(at.drawn), widthOf(at.plan), at.design.value]).toEqual([2500, before, base])
+    expect([widthOf(at.drawn), widthOf(at.plan), at.plan.value?.design]).toEqual([2500, before, base])
     jest.runAllTimers()
-    expect([widthOf(at.drawn), widthOf(at.plan), at.design.value]).toEqual([2500, 2500, one])
+    expect([widthOf(at.drawn), widthOf(at.plan), at.plan.value?.design]).toEqual([2500, 2500, one])
     now += 30
     at.attempt(two)
     jest.advanceTimersByTime(60)
@@ -39,9 +39,9 @@ describe('a design that is tried', () => {
     at.drop()
     expect([at.drawn.value?.design, at.plan.value?.design]).toEqual([base, base])
     jest.runAllTimers()
-    expect(at.design.value).toBe(base)
+    expect(at.plan.value?.design).toBe(base)
     kept.value = null
-    expect([at.drawn.value, at.plan.value, at.design.value]).toEqual([null, null, null])
+    expect([at.drawn.value, at.plan.value]).toEqual([null, null])
     jest.useRealTimers()
   })
 })

@@ -1,36 +1,33 @@
 import { computed, type ComputedRef, type Ref, shallowRef } from 'vue'
 import type { Design } from '../../core/design'
-import type { Plan } from '../../core/plan'
 
 /** ms. While a value is dragged or typed, what is not the drawing itself follows no closer than this. */
 const FOLLOWS = 100
 
-export interface Trying {
+export interface Trying<P> {
   /** What is tried, or the design as it is kept: it is drawn at once. */
-  readonly drawn: ComputedRef<Plan | null>
+  readonly drawn: ComputedRef<P | null>
   /** The same for all that stands beside the drawing: it follows when that is on the screen. */
-  readonly plan: ComputedRef<Plan | null>
-  readonly design: ComputedRef<Design | null>
+  readonly plan: ComputedRef<P | null>
   /** Tries a design in place of the one that is kept. */
   readonly attempt: (design: Design) => void
   readonly drop: () => void
 }
 
 /** A design that is tried while it is dragged or typed, and not kept. */
-export function trying(
+export function trying<P>(
   kept: Readonly<Ref<Design | null>>,
-  planOf: (design: Design) => Plan,
+  planOf: (design: Design) => P,
   now: () => number = () => performance.now(),
-): Trying {
+): Trying<P> {
   const tried = shallowRef<Design | null>(null)
   /** The plan beside the drawing while something is tried. */
-  const beside = shallowRef<Plan | null>(null)
+  const beside = shallowRef<P | null>(null)
   const drawn = computed(() => {
     const design = tried.value ?? kept.value
     return design ? planOf(design) : null
   })
   const plan = computed(() => (tried.value && beside.value ? beside.value : drawn.value))
-  const design = computed(() => plan.value?.design ?? null)
   let followed = -Infinity
   let waiting: ReturnType<typeof setTimeout> | undefined
 
@@ -52,7 +49,7 @@ export function trying(
     tried.value = beside.value = null
   }
 
-  return { drawn, plan, design, attempt, drop }
+  return { drawn, plan, attempt, drop }
 }
 
 /** When the next frame is on the screen. */

@@ -6,7 +6,7 @@ import type { Carrier, GambrelLine, Gussets, Truss, TrussKind } from './gambrel'
 import type { Firring, Raised } from './roof-parts'
 import type { Seat } from './seat'
 import type { BuildingSetting } from './setting'
-import { type SideName, sideNames } from './sides'
+import { acrossFrom, type SideName, sideNames } from './sides'
 import { findSection } from '../lumber'
 import { ownSections } from './lumber'
 import { type Across, postLayout } from './posts'
@@ -90,7 +90,15 @@ export interface BuildingRoof extends Omit<
   readonly raised: (Raised & { readonly at: number }) | null
   readonly firring: Firring | null
   /** As of a roof; `high` null where no tails reach out on the high side. */
-  readonly overhang: { readonly eave: number; readonly gable: number; readonly high: number | null }
+  readonly overhang: {
+    readonly eave: number
+    readonly gable: number
+    readonly high: number | null
+    /** Over each gable: none where another part's roof goes on from there. */
+    readonly ends: Readonly<Record<'west' | 'east', number>>
+  }
+  /** The sides past which the roof of another part goes on from its own. */
+  readonly joined: readonly SideName[]
 }
 
 /**
@@ -125,12 +133,16 @@ export function plainBuilding(
     walls,
     lumber,
     roof,
+    hang,
+    parts,
   }: Omit<Design, 'roof'> & { readonly roof: Omit<Roof, 'shape'> },
   has: RoofHas,
 ): Building {
   const { panel, overhang, ties, ...rest } = roof
   // of one slope it is not asked which
   const only = has.falls.length === 1 ? has.falls[0] : undefined
+  const joined = joinedSides(hang, parts)
+  const end = (side: SideName): number => (joined.includes(side) ? 0 : overhang.gable)
   const kept = (kind: TieKind) => (has.ties.includes(kind) ? ties[kind] : null)
   return {
     units,
@@ -159,10 +171,24 @@ export function plainBuilding(
       truss: null,
       raised: null,
       firring: null,
-      overhang: { eave: overhang.eave, gable: overhang.gable, high: null },
+      overhang: {
+        eave: overhang.eave,
+        gable: overhang.gable,
+        high: null,
+        ends: { west: end('west'), east: end('east') },
+      },
+      joined,
     },
   }
 }
+
+/** The sides of a part past which another's roof goes on: of the main part, or of one that hangs on it. */
+const joinedSides = (hang: Design['hang'], parts: Design['parts']): SideName[] =>
+  hang
+    ? hang.by === 'roof'
+      ? [acrossFrom[hang.side]]
+      : []
+    : parts.flatMap(part => (part.hang.by === 'roof' || part.hang.by === 'slope' ? [part.hang.side] : []))
 
 const heightsOf = (walls: Design['walls']): Building['heights'] =>
   Object.fromEntries(sideNames.map(side => [side, heightOf(walls, side)])) as Building['heights']

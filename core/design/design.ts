@@ -3,6 +3,7 @@ import { type Base, baseSchema } from './base'
 import { type CutMember, cutSchema, defaultCut } from './cut'
 import { type Floor, floorSchema } from './floor'
 import { defaultFootprint, type Footprint, footprintSchema } from './footprint'
+import { type Hang, hangSchema, MOST_PARTS } from './hang'
 import { defaultLumber, type Lumber, lumberSchema } from './lumber'
 import { usualPosts, usualSlats } from './posts'
 import { defaultRoof, type Roof, roofSchema } from './roof'
@@ -11,7 +12,7 @@ import { defaultWalls, usualLongest, type Walls, wallsSchema } from './walls'
 import { z } from './zod'
 
 export const FORMAT = 'early-wren/design'
-export const VERSION = 2
+export const VERSION = 3
 
 /** One building: the whole document. Lengths in mm; `units` says only how they are shown and typed. */
 export interface Design {
@@ -31,21 +32,41 @@ export interface Design {
   readonly lumber: Lumber
   /** Members ticked as cut. */
   readonly cut: readonly CutMember[]
+  /** Where a part hangs on the main one; null of the main part itself. */
+  readonly hang: Hang | null
+  /** What hangs on the main part. */
+  readonly parts: readonly Part[]
 }
 
-export const designSchema = z.strictObject({
-  format: z.literal(FORMAT),
-  version: z.literal(VERSION),
+/** What each part of a building has of its own; the units, the ground and the lumber are the building's. */
+type OwnOfPart = 'name' | 'footprint' | 'base' | 'floor' | 'walls' | 'roof' | 'cut'
+
+/** A further part of a building: a porch, a lean-to. */
+export interface Part extends Pick<Design, OwnOfPart> {
+  readonly hang: Hang
+}
+
+const own = {
   name: z.string().trim().min(1).max(80),
-  units: z.enum(['imperial', 'metric']),
   footprint: footprintSchema,
-  site: siteSchema.nullable().default(null),
   base: baseSchema.nullable().default(null),
   floor: floorSchema.nullable().default(null),
   walls: wallsSchema,
   roof: roofSchema,
-  lumber: lumberSchema,
   cut: cutSchema.default([...defaultCut]),
+}
+
+const partSchema = z.strictObject({ ...own, hang: hangSchema })
+
+export const designSchema = z.strictObject({
+  format: z.literal(FORMAT),
+  version: z.literal(VERSION),
+  ...own,
+  units: z.enum(['imperial', 'metric']),
+  site: siteSchema.nullable().default(null),
+  lumber: lumberSchema,
+  hang: z.null().default(null),
+  parts: z.array(partSchema).max(MOST_PARTS).default([]),
 })
 
 /** A new design: a plain 8 x 12 ft shed, or its nearest metric like. */
@@ -63,6 +84,8 @@ export function newDesign(name: string, units: Units): Design {
     roof: defaultRoof,
     lumber: defaultLumber,
     cut: defaultCut,
+    hang: null,
+    parts: [],
   }
   if (units === 'imperial') return imperial
   return {

@@ -9,6 +9,8 @@ export interface Limit {
 
 /** Limits of the fields by their paths, a `*` standing for the number of an item in a list, or a side. */
 const limitOf: Record<string, Limit> = {
+  'hang.along': limits.across,
+  'hang.gap': limits.hangGap,
   'footprint.length': limits.footprintLength,
   'footprint.width': limits.footprintWidth,
   'walls.height': limits.wallHeight,

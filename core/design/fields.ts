@@ -83,6 +83,7 @@ export type GambrelPath =
 
 /** Paths of the lengths and the pitch that a drawing lets one change. */
 export type LengthPath =
+  | `hang.${'along' | 'gap'}`
   | 'footprint.length'
   | 'footprint.width'
   | 'walls.height'
@@ -135,6 +136,12 @@ export const isPitchPath = (path: string): path is PitchPath =>
  */
 export const kindOfPath = (path: string): string =>
   path.replace(/\.(?:\d+|south|east|north|west)(?=\.|$)/g, '.*')
+
+/** A path of a document, and the number of the part it is in, from 0; null of the main part. */
+export function pathInPart(path: string): { readonly part: number | null; readonly path: string } {
+  const found = /^parts\.(\d+)\.(.+)$/.exec(path)
+  return found ? { part: Number(found[1]), path: found[2] ?? '' } : { part: null, path }
+}
 
 /** The value at a dotted path of a design or a building; undefined where there is none. */
 export function valueAt(document: object, path: string): unknown {

@@ -9,7 +9,18 @@ export {
   wallFoot,
 } from './base'
 export type { CutMember } from './cut'
-export { type Design, FORMAT, newDesign, VERSION } from './design'
+export { type Design, FORMAT, newDesign, type Part, VERSION } from './design'
+export { type Hang, type HangWay, hangWays, MOST_PARTS } from './hang'
+export {
+  hungBy,
+  isFollowed,
+  lengthOfSide,
+  partDesign,
+  reachAlong,
+  withNewPart,
+  withoutPart,
+  withPart,
+} from './parts'
 export {
   type FieldPath,
   type GambrelPath,
@@ -17,6 +28,7 @@ export {
   isPitchPath,
   isWeightPath,
   kindOfPath,
+  pathInPart,
   type LengthPath,
   type PitchPath,
   type WeightPath,
@@ -136,6 +148,7 @@ export {
   type WallId,
 } from './partitions'
 export {
+  acrossFrom,
   builds,
   covers,
   type LayoutFrom,
@@ -223,6 +236,14 @@ export {
   subjectsOf,
   wallSubject,
 } from './subjects'
-export { type Starter, type StarterSize, starters } from './starters'
+export {
+  type PartKind,
+  partKinds,
+  sidesFor,
+  type Starter,
+  type StarterSize,
+  starters,
+  withPartOf,
+} from './starters'
 export { type ShelfFile, MOST_ON_SHELF, parseShelf, SHELF_FORMAT, SHELF_VERSION } from './shelf'
 export { type InnerBeam, type JoistBeam, usualInnerBeam } from './inner-beams'

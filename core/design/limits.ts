@@ -12,6 +12,8 @@ export const limits = {
   stock: { min: 1200, max: 6100 },
   knee: { min: 0, max: 1500 },
   exposure: { min: 20, max: 600 },
+  /** Clear under an eave, for sheets, roofing and flashing. */
+  hangGap: { min: 0, max: 600 },
   slatGap: { min: 0, max: 300 },
   drop: { min: 0, max: 400 },
   spacing: { min: 100, max: 1250 },

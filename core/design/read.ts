@@ -1,9 +1,10 @@
 import { findSection } from '../lumber'
-import { type Design, designSchema } from './design'
+import { type Design, designSchema, type Part } from './design'
 import { baseKinds } from './base'
-import { kindOfPath } from './fields'
+import { kindOfPath, pathInPart } from './fields'
 import { defaultLumber, ownSections } from './lumber'
 import { tieKinds } from './roof'
+import { roofHas } from './roofs/kinds'
 import { sideNames } from './sides'
 import { toCurrent, type VersionFault } from './versions'
 
@@ -191,7 +192,9 @@ const unions: Record<string, readonly string[]> = {
   'roof.blocking.rows': ['0', '1', '2'],
 }
 
-const unionChoices = (path: string): readonly string[] =>
+const unionChoices = (of: string): readonly string[] => choicesAt(pathInPart(of).path)
+
+const choicesAt = (path: string): readonly string[] =>
   unions[kindOfPath(path)] ??
   unions[`${path}.kind`] ??
   unions[path.split('.').slice(-2).join('.')] ?? [
@@ -212,14 +215,21 @@ const tidy = (faults: readonly DesignFault[]): DesignFault[] =>
 
 /** The sections a design names, each with the path it is named at. */
 export const sectionsUsed = (design: Design): [string, string][] => [
-  ['walls.stud', design.walls.stud],
-  ['roof.rafter', design.roof.rafter],
-  ['roof.ridge', design.roof.ridge],
-  ...furtherSections(design),
+  ...sectionsOfPart(design),
+  ...design.parts.flatMap((part, i) =>
+    sectionsOfPart(part).map(([path, name]): [string, string] => [`parts.${i}.${path}`, name]),
+  ),
+]
+
+const sectionsOfPart = (part: Design | Part): [string, string][] => [
+  ['walls.stud', part.walls.stud],
+  ['roof.rafter', part.roof.rafter],
+  ['roof.ridge', part.roof.ridge],
+  ...furtherSections(part),
 ]
 
 /** Sections named in openings and below the walls, with where. */
-function furtherSections({ floor, base, walls, roof }: Design): [string, string][] {
+function furtherSections({ floor, base, walls, roof }: Part | Design): [string, string][] {
   const out: [string, string][] = walls.openings.map((opening, i) => [
     `walls.openings.${i}.header.section`,
     opening.header.section,
@@ -271,11 +281,28 @@ function crossFaults(design: Design): DesignFault[] {
   const lost = sectionsUsed(design)
     .filter(([, name]) => !findSection(name, own))
     .map(([path, name]): DesignFault => ({ path, code: 'no-section', name }))
-  const standing = [...sideNames, ...design.walls.partitions.map((_, i) => `partition-${i + 1}`)]
-  const nowhere = design.walls.openings.flatMap(({ wall }, i): DesignFault[] =>
+  const nowhere = [
+    ...openingsNowhere(design, ''),
+    ...design.parts.flatMap((part, i) => openingsNowhere(part, `parts.${i}.`)),
+  ]
+  return [...twice, ...lost, ...nowhere, ...design.parts.flatMap(hangFaults)]
+}
+
+/** Openings in walls that a part has not; `at` stands before their paths. */
+function openingsNowhere({ walls }: Design | Part, at: string): DesignFault[] {
+  const standing = [...sideNames, ...walls.partitions.map((_, i) => `partition-${i + 1}`)]
+  return walls.openings.flatMap(({ wall }, i): DesignFault[] =>
     standing.includes(wall)
       ? []
-      : [{ path: `walls.openings.${i}.wall`, code: 'not-one-of', allowed: standing }],
+      : [{ path: `${at}walls.openings.${i}.wall`, code: 'not-one-of', allowed: standing }],
   )
-  return [...twice, ...lost, ...nowhere]
+}
+
+/** A roof runs on over an end; a ledger is a lean-to's. */
+function hangFaults({ hang, roof }: Part, i: number): DesignFault[] {
+  if (hang.by === 'roof' && hang.side !== 'west' && hang.side !== 'east')
+    return [{ path: `parts.${i}.hang.side`, code: 'not-one-of', allowed: ['east', 'west'] }]
+  if (hang.by !== 'roof' && roofHas(roof).house === null)
+    return [{ path: `parts.${i}.roof.shape`, code: 'not-one-of', allowed: ['lean-to'] }]
+  return []
 }

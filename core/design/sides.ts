@@ -6,6 +6,14 @@ import { z } from './zod'
 export type SideName = 'south' | 'east' | 'north' | 'west'
 export const sideNames: readonly SideName[] = ['south', 'east', 'north', 'west']
 
+/** The side across from each. */
+export const acrossFrom: Readonly<Record<SideName, SideName>> = {
+  south: 'north',
+  east: 'west',
+  north: 'south',
+  west: 'east',
+}
+
 /**
  * Where a wall's layout begins: on centre from its low end (west, or south) or its high end, each set back so
  * that sheets break on studs; or spread about its middle, the bays at both ends alike.

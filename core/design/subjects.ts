@@ -80,7 +80,7 @@ const subject = (
 /** Everything of a design that can be taken in hand, what holds others before them. */
 export function subjectsOf(design: Design): Subject[] {
   return [
-    subject(null, 'building', 'building', null, { paths: ['footprint', 'name', 'units'] }),
+    subject(null, 'building', 'building', null, { paths: ['footprint', 'name', 'units', 'hang'] }),
     ...roofSubjects(design),
     ...wallSubjects(design),
     ...floorSubjects(design),
@@ -166,12 +166,13 @@ function floorSubjects({ floor }: Design): Subject[] {
   ]
 }
 
-function groundSubjects({ site, base }: Design): Subject[] {
+function groundSubjects({ site, base, hang }: Design): Subject[] {
   const of = (kind: SubjectKind, key: string, within: string, rest?: Rest): Subject =>
     subject('ground', kind, key, within, rest)
   return [
     of('ground', 'ground', 'building', { paths: [] }),
-    ...(site
+    // the ground that a part stands on is measured for the main one
+    ...(site && !hang
       ? [
           of('site', 'site', 'ground'),
           ...site.boundaries.map((_, index) => of('boundary', `site.boundaries.${index}`, 'site', { index })),

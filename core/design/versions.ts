@@ -6,8 +6,11 @@ export type Migration = (document: Record<string, unknown>) => Record<string, un
 /** Version 1 knew nothing below the walls. */
 const withGround: Migration = document => ({ ...document, site: null, base: null, floor: null })
 
+/** Version 2 knew one part. */
+const withParts: Migration = document => ({ ...document, hang: null, parts: [] })
+
 /** `migrations[0]` takes version 1 to 2, and so on without gaps. */
-export const migrations: readonly Migration[] = [withGround]
+export const migrations: readonly Migration[] = [withGround, withParts]
 
 export type VersionFault =
   | { code: 'not-an-object' }

@@ -135,7 +135,7 @@ function highOf({ building, frame: { roof } }: Plan, falls: SideName): number {
 export function roofPlanAreas(plan: Plan): Area[] {
   const { building } = plan
   const { length, width } = building.footprint
-  const { overhang } = building.roof
+  const { overhang, joined } = building.roof
   const falls = roofHas(plan.design.roof).falls
   const ends = roofHas(plan.design.roof).parts.includes('ends')
   const inner = falls.length > 2 ? hipSlopes(length, width) : []
@@ -144,8 +144,12 @@ export function roofPlanAreas(plan: Plan): Area[] {
   return [
     ...(ends
       ? [
-          rect('roof.ends', [-gable, -reach.south], [0, width + reach.north]),
-          rect('roof.ends', [length, -reach.south], [length + gable, width + reach.north]),
+          ...(joined.includes('west')
+            ? []
+            : [rect('roof.ends', [-gable, -reach.south], [0, width + reach.north])]),
+          ...(joined.includes('east')
+            ? []
+            : [rect('roof.ends', [length, -reach.south], [length + gable, width + reach.north])]),
         ]
       : []),
     rect('roof.tails', [0, -reach.south], [length, 0]),

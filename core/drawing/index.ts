@@ -24,7 +24,7 @@ export type {
 } from './drawing'
 export { type FloorLayer, floorPlan } from './floor-plan'
 export { levelsPlan } from './levels-plan'
-export { type Model, type ModelMember, modelOf } from './model'
+export { type Model, type ModelMember, modelOf, modelOfWhole } from './model'
 export { pairStrip } from './pair-strip'
 export { buildingSketch } from './building-sketch'
 export { frameSketch } from './frame-sketch'

@@ -1,6 +1,7 @@
 import type { Role } from '../trade'
 import type { CutBoard } from '../board'
-import { everyBoard, type Frame, partFaces, type PartKind } from '../frame'
+import { everyBoard, type Frame, moved, partFaces, type PartKind } from '../frame'
+import type { Whole } from '../plan'
 import { between, type Mesh, meshOf, place, type Placement, toBuilding, vec, type Vec3 } from '../geometry'
 
 /**
@@ -13,6 +14,8 @@ export interface ModelMember {
   readonly shape: number
   readonly placement: Placement
   readonly middle: Vec3
+  /** Of a part that is not on the bench: its number from 0, null for the main one, and its id there. */
+  readonly other?: { readonly part: number | null; readonly member: string }
 }
 
 /**
@@ -50,6 +53,47 @@ export function modelOf(frame: Frame): Model {
     middle: between(part.low, part.high, 0.5),
   }))
   return { shapes, members: [...members, ...parts], ...boxOf(frame) }
+}
+
+/** What stands before the ids of a part's members while another is on the bench. */
+const partName = (number: number | null): string => (number === null ? 'main' : `part-${number + 1}`)
+
+/**
+ * The model of a building with all its parts, in the main part's axes; members of the part that is on
+ * the bench are called as in its own plan, the others' by their part too.
+ */
+export function modelOfWhole({ main, parts }: Whole, at: number | null): Model {
+  if (parts.length === 0) return modelOf(main.frame)
+  const here = place(vec(0, 0, 0), vec(1, 0, 0), vec(0, 1, 0))
+  const models = [
+    { number: null, pose: here, model: modelOf(main.frame) },
+    ...parts.map(({ plan, pose }, number) => ({ number, pose, model: modelOf(plan.frame) })),
+  ]
+  const shapes: Mesh[] = []
+  const members: ModelMember[] = []
+  for (const { number, pose, model } of models) {
+    const first = shapes.length
+    shapes.push(...model.shapes)
+    for (const member of model.members)
+      members.push({
+        ...(number === null ? member : moved(pose, member)),
+        id: number === at ? member.id : `${partName(number)}/${member.id}`,
+        ...(number === at ? {} : { other: { part: number, member: member.id } }),
+        shape: first + member.shape,
+        middle: toBuilding(pose, member.middle),
+      })
+  }
+  const corners = models.flatMap(({ pose, model: { low, high } }) =>
+    [low, high].map(p => toBuilding(pose, p)),
+  )
+  const least = (axis: 'x' | 'y' | 'z'): number => Math.min(...corners.map(p => p[axis]))
+  const most = (axis: 'x' | 'y' | 'z'): number => Math.max(...corners.map(p => p[axis]))
+  return {
+    shapes,
+    members,
+    low: vec(least('x'), least('y'), least('z')),
+    high: vec(most('x'), most('y'), most('z')),
+  }
 }
 
 function boxOf(frame: Frame): { low: Vec3; high: Vec3 } {

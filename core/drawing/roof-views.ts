@@ -29,7 +29,6 @@ export function roofPlan(plan: Plan): Drawing {
   const {
     building: {
       footprint: { length, width },
-      roof,
     },
     frame,
   } = plan
@@ -52,11 +51,7 @@ export function roofPlan(plan: Plan): Drawing {
     lines: outline,
     running: running.length > MOST ? [] : running,
     dimensions: planDimensions(plan),
-    handles: [
-      ...(roof.hip ? [] : [gableHandle(plan)]),
-      ...overhangHandles(plan),
-      ...openings.flatMap(each => each.handles),
-    ],
+    handles: [...gableHandles(plan), ...overhangHandles(plan), ...openings.flatMap(each => each.handles)],
     labels: openings.map(each => each.label),
     areas: roofPlanAreas(plan),
   })
@@ -97,13 +92,12 @@ function openingsDrawn({
 /** More marks than this can't be read under a drawing; they are on the plates. */
 const MOST = 20
 
-function planDimensions({
-  building: {
+function planDimensions({ building, frame }: Plan): Dimension[] {
+  const {
     footprint: { length, width },
     roof: { overhang, hip, spacing },
-  },
-  frame,
-}: Plan): Dimension[] {
+  } = building
+  const gable = gableReach(building)
   const at = (x: number, y = 0): { x: number; y: number } => ({ x, y })
   const [eave] = eavesOf(frame.roof)
   const rafters = eave?.rafters ?? []
@@ -118,15 +112,15 @@ function planDimensions({
     ...(tail > 1
       ? [dimension('left', 1, 'eave', at(0, -tail), at(0), tail, eave?.reach.field ?? 'roof.overhang.eave')]
       : []),
-    ...(hip
+    ...(hip || gable === null
       ? []
       : [
           dimension(
             'below',
             1,
             'gable-overhang',
-            at(length),
-            at(length + overhang.gable),
+            at(gable.from),
+            at(gable.to),
             overhang.gable,
             'roof.overhang.gable',
           ),
@@ -134,12 +128,25 @@ function planDimensions({
   ]
 }
 
-const gableHandle = ({
-  building: {
-    footprint: { length, width },
-    roof: { overhang },
+/** Where the overhang over the gables is drawn: on the east where the roof ends there; null over neither. */
+function gableReach({
+  footprint: { length },
+  roof: {
+    joined,
+    overhang: { gable },
   },
-}: Plan): Handle => ring('roof.overhang.gable', { x: length + overhang.gable, y: width / 2 }, { x: 1, y: 0 })
+}: Plan['building']): { readonly from: number; readonly to: number; readonly out: 1 | -1 } | null {
+  if (!joined.includes('east')) return { from: length, to: length + gable, out: 1 }
+  return joined.includes('west') ? null : { from: -gable, to: 0, out: -1 }
+}
+
+function gableHandles({ building }: Plan): Handle[] {
+  const reach = gableReach(building)
+  if (building.roof.hip || !reach) return []
+  const { from, to, out } = reach
+  const at = { x: out > 0 ? to : from, y: building.footprint.width / 2 }
+  return [ring('roof.overhang.gable', at, { x: out, y: 0 })]
+}
 
 /** A ring to each overhang, at the end of tails that reach out by it: on the north where there are some. */
 function overhangHandles({ frame: { roof } }: Plan): Handle[] {

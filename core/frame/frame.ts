@@ -79,10 +79,10 @@ export interface Frame {
 }
 
 /**
- * Frames a valid design; `memory` may know a frame before. Throws RangeError where a section's name is not
- * known: `readDesign` has refused that before.
+ * Frames a valid design, one part of it; `memory` may know a frame before, and `hung` is why it can't hang
+ * where it does. Throws RangeError where a section's name is not known: `readDesign` has refused that before.
  */
-export function frame(asked: Design, memory: Memory = newMemory()): Frame {
+export function frame(asked: Design, memory: Memory = newMemory(), hung: readonly Problem[] = []): Frame {
   memory.turn()
   const building = memory.shared('building', workedOut(asked))
   const section = sectionsOf(building)
@@ -152,6 +152,7 @@ export function frame(asked: Design, memory: Memory = newMemory()): Frame {
     loft: loft.loft,
     innerBeams: inner.lines,
     problems: once([
+      ...hung,
       ...below.problems,
       ...walls.problems,
       ...finished.problems,

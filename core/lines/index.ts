@@ -1,4 +1,4 @@
-export type { BelowProblem, Problem, RoofProblem, WallProblem } from './problem'
+export type { BelowProblem, HangProblem, Problem, RoofProblem, WallProblem } from './problem'
 export type {
   Apex,
   Asked,

@@ -1,10 +1,11 @@
 import type { Role, RoleField } from '../trade'
 import type { BoardFault } from '../board'
 import type { BelowProblem } from './problems/below'
+import type { HangProblem } from './problems/hang'
 import type { RoofProblem } from './problems/roof'
 import type { WallProblem } from './problems/walls'
 
-export type { BelowProblem, RoofProblem, WallProblem }
+export type { BelowProblem, HangProblem, RoofProblem, WallProblem }
 
 /** A board that its planes leave nothing of, or part in two; `path` what to change. */
 export type CutProblem = {
@@ -19,4 +20,4 @@ export type CutProblem = {
  * Why a building cannot be framed as drawn. `path` is the field to change; numbers in mm. What can be framed
  * still is.
  */
-export type Problem = RoofProblem | WallProblem | BelowProblem | CutProblem
+export type Problem = RoofProblem | WallProblem | BelowProblem | HangProblem | CutProblem

@@ -10,6 +10,7 @@ import {
   type Plan,
   type RoofReading,
   weightOf,
+  type Whole,
 } from '../plan'
 import { cautionsOf } from '../check'
 import {
@@ -73,6 +74,15 @@ const ordered = (plan: Plan, order: ListOrder): readonly Piece[] =>
  */
 export function cutListCsv(plan: Plan, order: ListOrder = 'section'): string {
   const rows = ordered(plan, order).map(piece => row(plan, piece))
+  return `\uFEFF${Papa.unparse(rows, { escapeFormulae: true, newline: '\r\n' })}\r\n`
+}
+
+/** The cut list of a building with all its parts, in the same form; with the part that each piece is of. */
+export function wholeListCsv({ main, parts }: Whole, order: ListOrder = 'section'): string {
+  if (!parts.length) return cutListCsv(main, order)
+  const rows = [main, ...parts.map(({ plan }) => plan)].flatMap(plan =>
+    ordered(plan, order).map(piece => ({ Part: plan.design.name, ...row(plan, piece) })),
+  )
   return `\uFEFF${Papa.unparse(rows, { escapeFormulae: true, newline: '\r\n' })}\r\n`
 }
 
@@ -148,6 +158,10 @@ export function cutListText(plan: Plan, order: ListOrder = 'section'): string {
     '',
   ].join('\n')
 }
+
+/** A building with all its parts to be read in a terminal or on paper, one after another. */
+export const wholeListText = ({ main, parts }: Whole, order: ListOrder = 'section'): string =>
+  [main, ...parts.map(({ plan }) => plan)].map(plan => cutListText(plan, order)).join('\n')
 
 /** What the row of a piece has no room for, set in under it. */
 function furtherLine(plan: Plan, piece: Piece | undefined): string[] {

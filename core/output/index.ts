@@ -1,5 +1,5 @@
-export { cutListCsv, cutListText, type ListOrder } from './cut-list'
+export { cutListCsv, cutListText, type ListOrder, wholeListCsv, wholeListText } from './cut-list'
 export { designFile, fileName } from './design-file'
-export { planFile } from './plan-file'
+export { planFile, wholeFile } from './plan-file'
 export { drawingSvg } from './svg'
 export { shelfFile } from './shelf-file'

@@ -11,6 +11,7 @@ import {
   type RoofReading,
   type SheetCut,
   weightOf,
+  type Whole,
 } from '../plan'
 import { speciesWords } from '../words/fields'
 import { sayCaution, sayLoose, sayProblem } from '../words'
@@ -62,6 +63,31 @@ export function planFile(plan: Plan): Record<string, unknown> {
   refuseInfinite(file, '')
   return file
 }
+
+/** What of a plan is said once for all parts. */
+const shared: readonly string[] = ['format', 'version', 'units']
+
+/**
+ * The plan of a building with all its parts: the main one's, and each other's with where its axes stand in
+ * the main one's, mm and quarter turns to the left. Throws RangeError on a number that is not finite.
+ */
+export const wholeFile = ({ main, parts }: Whole): Record<string, unknown> => ({
+  ...planFile(main),
+  parts: parts.map(({ id, plan, pose: { origin, along } }) => {
+    const { hang } = plan.design
+    return {
+      part: id,
+      hangs: hang && { side: hang.side, by: hang.by },
+      place: {
+        x: tidy(origin.x),
+        y: tidy(origin.y),
+        z: tidy(origin.z),
+        turns: Math.round((Math.atan2(along.y, along.x) / (Math.PI / 2) + 4) % 4),
+      },
+      ...Object.fromEntries(Object.entries(planFile(plan)).filter(([key]) => !shared.includes(key))),
+    }
+  }),
+})
 
 const piecePart = (plan: Plan, piece: Piece): Record<string, unknown> => ({
   mark: piece.mark,

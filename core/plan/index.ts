@@ -4,6 +4,17 @@ export { type Figure, type FigureName } from './figures'
 export { detailsOf, furtherCuts, type NotchDetail, type PieceDetails } from './details'
 export { type Piece, piecesOf, shapeText } from './piece'
 export { plan, type Plan, type Totals } from './plan'
+export {
+  atPart,
+  type Memories,
+  newMemories,
+  type PartPlan,
+  standingIn,
+  type Whole,
+  whole,
+  wholeMembers,
+  wholeTotals,
+} from './whole'
 export { diagonalsOf, type Lifting, liftingOf, tiltingOf, wallOrder } from './lifting'
 export { bags, BARROW, BUCKET, type Loose, type LooseCode, looseOf } from './loose'
 export {

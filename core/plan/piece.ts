@@ -36,12 +36,13 @@ interface Group {
 
 /**
  * Groups members into pieces: by section, deepest first, then longest first. `stock` in mm,
- * shortest first.
+ * shortest first; `part` stands before their marks.
  */
 export function piecesOf(
   all: readonly Member[],
   stock: readonly number[],
   memory: Memory = newMemory(),
+  part = '',
 ): Piece[] {
   const { groups, mirrored } = merge(byShape(all))
   const numbers = new Map<Role, number>()
@@ -50,7 +51,7 @@ export function piecesOf(
   for (const group of groups.sort(inOrder)) {
     const number = (numbers.get(group.role) ?? 0) + 1
     numbers.set(group.role, number)
-    const mark = `${roles[group.role].mark}${number}`
+    const mark = `${part}${roles[group.role].mark}${number}`
     // of a pair, the one that comes first in the list has no mark to point to yet
     const like = mirrored.get(group)?.find(other => marks.has(other))
     marks.set(group, mark)

@@ -1,6 +1,6 @@
 import { CUBIC_METRES } from '../measure'
 import type { Building, Design } from '../design'
-import { everyBoard, type Frame, frame, type Member, type Memory } from '../frame'
+import { everyBoard, type Frame, frame, type Member, type Memory, type Problem } from '../frame'
 import { boughtWeight } from './bought'
 import { density, stockLengths } from '../lumber'
 import { isTemporary } from '../trade'
@@ -41,12 +41,20 @@ export interface Plan {
   readonly density: number
 }
 
-/** Everything that is read off a building. The building is valid; `memory` may know a plan before. */
-export function plan(asked: Design, memory?: Memory): Plan {
-  const framed = frame(asked, memory)
+/** Of a part that hangs on another: what stands before its pieces' marks, and why it can't hang as asked. */
+export interface AsPart {
+  readonly marked: string
+  readonly problems: readonly Problem[]
+}
+
+/** Everything that is read off one part of a valid building; `memory` may know a plan before. */
+export function plan(asked: Design, memory?: Memory, part?: AsPart): Plan {
+  const framed = frame(asked, memory, part?.problems)
   const { building } = framed
   const kgPerM3 = density(building.lumber.species, building.lumber.moisture)
-  const pieces = later(() => piecesOf(sawnOf(everyBoard(framed)), stockLengths[building.lumber.yard], memory))
+  const pieces = later(() =>
+    piecesOf(sawnOf(everyBoard(framed)), stockLengths[building.lumber.yard], memory, part?.marked),
+  )
   const sheets = later(() => sheetsOf(framed))
   const totals = later(() => ({
     ...totalsOf(pieces(), kgPerM3, boughtWeight(framed)),

@@ -50,6 +50,12 @@ const meanings: Readonly<Record<string, string>> = {
   'walls.posts.plates': 'Top plates on the beam as on a wall of studs, or the rafters on the beam itself.',
   'walls.posts.spacing': 'Posts stand evenly, no farther apart than this.',
   'walls.posts.joint': 'How two lengths of beam meet over a post.',
+  'hang.side': 'The side of the main part that it stands against.',
+  'hang.by':
+    'A ledger at a height of its own, as high as it goes under the eave, or where the main slope ends at the wall, so that its slope goes on from there at another pitch.',
+  'hang.along': "From the main wall's west end, or its south end, to the part's nearer end.",
+  'hang.gap':
+    "Plumb, from the top of the part's rafters to the lowest of the main roof over them: sheets, roofing and flashing go between.",
   'walls.posts.inset': 'How far the beam reaches past its end posts, at an end of the building that is open.',
   'walls.posts.brace': 'From the corner along post and beam: both legs of the brace are alike.',
   'roof.pitch': 'How steep: inches of rise to 12 of run, or degrees.',

@@ -1,7 +1,13 @@
-import { kindOfPath } from '../design'
+import { kindOfPath, pathInPart } from '../design'
 
 /** What a framer calls a place of the document. */
 export const fieldNames: Record<string, string> = {
+  hang: 'Where it hangs',
+  'hang.side': 'Hangs on the',
+  'hang.by': 'Hangs by',
+  'hang.along': 'Begins along the wall at',
+  'hang.gap': 'Clear under the eave',
+  parts: 'Parts',
   footprint: 'Footprint',
   'footprint.length': 'Length',
   'footprint.width': 'Span',
@@ -302,4 +308,10 @@ export const fieldNames: Record<string, string> = {
 
 /** A field's name with its path where the name alone would not find it. */
 export const fieldName = (path: string): string =>
-  fieldNames[path] ?? fieldNames[kindOfPath(path)] ?? (path || 'The file')
+  sayInPart(path) ?? fieldNames[path] ?? fieldNames[kindOfPath(path)] ?? (path || 'The file')
+
+/** A place in one of a building's parts; null of the main one's. */
+function sayInPart(of: string): string | null {
+  const { part, path } = pathInPart(of)
+  return part === null ? null : `Part ${part + 1}: ${fieldName(path)}`
+}

@@ -1,5 +1,6 @@
 export { explain } from './explanations'
 export { sayCaution } from './cautions'
+export { hangWords, partWords, sayNewPart } from './parts'
 export { sayDesignFault } from './faults'
 export { fieldName } from './field-names'
 export { adviseOn, cutNames, saySection, speciesWords } from './fields'

@@ -3,6 +3,7 @@ import type { Problem } from '../frame'
 import type { Units } from '../measure'
 import { cutNames } from './fields'
 import { belowSentences } from './problems/below'
+import { hangSentences } from './problems/hang'
 import { roofSentences } from './problems/roof'
 import { type Say, sayIn } from './problems/sentences'
 import { wallSentences } from './problems/walls'
@@ -54,6 +55,8 @@ const instead: Partial<Record<Problem['code'], string>> = {
   'holes-meet': 'Space the posts wider.',
   'knee-purlin-low': 'Put the knees higher or farther in, or the joists lower.',
   'joist-beam-low': 'Put the joists higher, or leave the beam out.',
+  'hang-into-eave': 'Make the main roof higher over it, or hang the part on a side without an eave.',
+  'hang-too-long': 'Hang it on another side.',
   'gusset-too-long': 'Move the knee so that its chords are longer.',
 }
 
@@ -69,7 +72,13 @@ export function sayProblem(problem: Problem, units: Units): string {
 }
 
 /** The sentence for each code, whatever room its problem is of. */
-const sentences = { ...roofSentences, ...wallSentences, ...belowSentences, 'not-cut': sayRefused }
+const sentences = {
+  ...roofSentences,
+  ...wallSentences,
+  ...belowSentences,
+  ...hangSentences,
+  'not-cut': sayRefused,
+}
 
 function sentence(problem: Problem, units: Units): string {
   const say = sentences[problem.code] as (problem: Problem, say: Say) => string

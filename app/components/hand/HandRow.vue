@@ -12,7 +12,10 @@ function rename(name: string): void {
 }
 function act(): void {
   if (props.row.kind !== 'act') return
-  bench.edit(props.row.change)
+  if (props.row.whole && bench.part !== null) {
+    bench.editWhole(props.row.whole(bench.part))
+    bench.goToPart(null)
+  } else bench.edit(props.row.change)
   if (props.row.then) bench.hold(props.row.then)
 }
 </script>

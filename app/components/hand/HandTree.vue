@@ -29,7 +29,11 @@ const adding = ref<string | null>(null)
 function add(name: string): void {
   const offer = offers.value.find(each => each.name === name)
   if (offer) {
-    bench.edit(offer.change)
+    if (offer.part === undefined) bench.edit(offer.change)
+    else {
+      bench.editWhole(offer.change)
+      bench.goToPart(offer.part)
+    }
     bench.touch({ subject: offer.then })
     bench.seek(offer.then)
   }

@@ -30,7 +30,12 @@ export const flat: RoofKind = {
       soffit: null,
       ends: { ...ends, hold: 'none' },
       purlins: null,
-      overhang: { eave: overhang.eave, gable: 0, high: overhang.high ?? overhang.eave },
+      overhang: {
+        ...plain.roof.overhang,
+        gable: 0,
+        high: overhang.high ?? overhang.eave,
+        ends: { west: 0, east: 0 },
+      },
       blocking: { ...blocking, plate: blocking.plate === 'none' ? 'none' : 'plumb' },
     })
   },

@@ -12,6 +12,7 @@ import type { RoofAsk, RoofChoice, RoofKind } from './kind'
 import { leanTo } from './lean-to'
 import { raisedRidge } from './raised-ridge'
 import { singleSlope } from './single-slope'
+import { acrossFrom } from '../sides'
 
 /** Each shape's half of the document, by its name there. */
 const kinds: Readonly<Record<RoofShapeName, RoofKind>> = {
@@ -68,12 +69,28 @@ export function withRoofOf(design: Design, choice: RoofChoice): Design {
 }
 
 /**
+ * A part that hangs under an eave or carries a slope on: a height asked for on its low side lets its pitch
+ * follow, and one on its ledger's side is what it hangs at from then on.
+ */
+function hangEdited(before: Design, next: Design, path: string): Design {
+  const { hang } = next
+  const { house } = roofHas(next.roof)
+  if (!hang || !house || (hang.by !== 'eave' && hang.by !== 'slope')) return next
+  const ledger = `walls.sides.${house}.height`
+  if (path === ledger) return withValue(next, 'hang.by', 'height')
+  const low = path === 'walls.height' || path === `walls.sides.${acrossFrom[house]}.height`
+  return low && next.walls.sides[house].height === null
+    ? withValue(next, ledger, workedOut(before).heights[house])
+    : next
+}
+
+/**
  * The design with one value changed, and what was asked for before and would stand against it let go: a pitch
  * lets go of the height that decides it, a north pitch of the peak's place, a spacing of panels that led.
  */
 export function withEdit(design: Design, path: string, value: unknown): Design {
   const inNothing = path.startsWith('roof.gambrel.headroom.') && !design.roof.gambrel.headroom
-  const next = inNothing ? design : withValue(design, path, value)
+  const next = inNothing ? design : hangEdited(design, withValue(design, path, value), path)
   switch (path) {
     case 'roof.pitch': {
       const free = withValue(next, 'roof.peak.height', null)

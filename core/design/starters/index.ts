@@ -25,4 +25,5 @@ export const starters: readonly Starter[] = [
   porchRoof,
   emptyFrame,
 ]
+export { type PartKind, partKinds, sidesFor, withPartOf } from './new-part'
 export type { Starter, StarterSize } from './starter'

@@ -80,7 +80,7 @@ export const bargeAt = (building: Building, lumber: RoofLumber, end: End, { thic
   outermost(
     building,
     end,
-    -thickness - Math.max(0, coverOn(building, lumber, end) - building.roof.overhang.gable),
+    -thickness - Math.max(0, coverOn(building, lumber, end) - building.roof.overhang.ends[end]),
     thickness,
   )
 

@@ -26,7 +26,8 @@ export function endOrders(
   const { roof } = building
   const held = roof.ends.hold !== 'none'
   const flanks = flanksOf(building, lumber, lines)
-  return (['west', 'east'] as const).flatMap(end => [
+  const ends = (['west', 'east'] as const).filter(end => !roof.joined.includes(end))
+  return ends.flatMap(end => [
     ...flanks.flatMap((flank): Order[] => [
       ...(held ? [flyRafter(building, lumber, flank, end)] : []),
       ...(roof.ends.hold === 'ladder'

@@ -50,6 +50,7 @@ export function fasciaOrders(
   const problems: Problem[] = []
   const orders = eavesOf(lines)
     .map(tailedEave)
+    .filter(({ side }) => !building.roof.joined.includes(side))
     .flatMap((eave): Order[] => {
       const { side, tail, outside, reach } = eave
       if (layers.length && tail.offset - outside.offset < least.fasciaOverhang - HAIR) {

@@ -180,8 +180,8 @@ export function outermost(
   thick: number,
 ): Stretch {
   return end === 'west'
-    ? { from: -overhang.gable + off, to: -overhang.gable + off + thick }
-    : { from: length + overhang.gable - off - thick, to: length + overhang.gable - off }
+    ? { from: -overhang.ends.west + off, to: -overhang.ends.west + off + thick }
+    : { from: length + overhang.ends.east - off - thick, to: length + overhang.ends.east - off }
 }
 
 /**

@@ -30,6 +30,7 @@ export function soffitOrders(
   const problems: Problem[] = []
   if (!lumber.soffit) return { orders: [], problems }
   const orders = lowEaves(lines)
+    .filter(({ side }) => !building.roof.joined.includes(side))
     .map(tailedEave)
     .flatMap(eave => {
       const room = roomFor(building, lumber, eave)

@@ -86,8 +86,8 @@ export function flatPurlins(ask: SetAsk): Wanted[] {
   const { purlins } = setting
   if (purlins === null) return []
   const { depth } = lumber.setting
-  const over = building.roof.overhang.gable
-  const whole = { from: -over, to: building.footprint.length + over }
+  const { ends } = building.roof.overhang
+  const whole = { from: -ends.west, to: building.footprint.length + ends.east }
   return fieldsOf(lines, lumber.rafter.depth).flatMap(field => {
     const last = field.long - depth / 2
     if (last < HEAD) return []

@@ -156,15 +156,22 @@ export function tailHoles(ask: CoverAsk): Rect[] {
   ]
 }
 
+/** How far the roof runs on outside over a gable, mm. */
+function reachOver({ building, framed }: CoverAsk): number {
+  const { overhang } = building.roof
+  const { name } = framed.wall
+  return name === 'west' || name === 'east' ? overhang.ends[name] : overhang.gable
+}
+
 /** What the ridge takes out of a gable's cover where it runs on outside. */
-export const ridgeHole = ({ building }: CoverAsk, line: Profile): Rect[] =>
-  line.hanging && building.roof.overhang.gable > HAIR
+export const ridgeHole = (ask: CoverAsk, line: Profile): Rect[] =>
+  line.hanging && reachOver(ask) > HAIR
     ? [{ x0: line.hanging.from, x1: line.hanging.to, y0: line.hanging.bottom, y1: peakOf(line) + 1 }]
     : []
 
 /** What a strip's ledger takes out of it there. */
-export const ledgerHole = ({ building }: CoverAsk, line: Profile): Rect[] =>
-  line.apart && building.roof.overhang.gable > HAIR
+export const ledgerHole = (ask: CoverAsk, line: Profile): Rect[] =>
+  line.apart && reachOver(ask) > HAIR
     ? [{ x0: line.apart.from, x1: line.apart.to, y0: line.apart.bottom, y1: peakOf(line) + 1 }]
     : []
 

@@ -12,14 +12,14 @@ export const layUnless = (
 ): RoofLay => ({ lines, problems, framed: !problems.some(({ code }) => stops.includes(code)) })
 
 /** Where faces end over both gables. */
-export const rakesOf = (faces: readonly RoofFace[], reach: number): Rake[] =>
+export const rakesOf = (faces: readonly RoofFace[], { ends }: Building['roof']['overhang']): Rake[] =>
   faces.flatMap(face =>
     (['west', 'east'] as const).map((end): Rake => ({
       kind: 'rake',
       id: `${face.id}/${end}`,
       face,
       end,
-      reach: { value: reach, field: 'roof.overhang.gable' },
+      reach: { value: ends[end], field: 'roof.overhang.gable' },
     })),
   )
 

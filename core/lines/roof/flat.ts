@@ -65,7 +65,7 @@ function linesOf(building: Building, { rafter }: RoofLumber): RoofLines {
   }
   return {
     faces: [face],
-    edges: [eave('south'), eave('north'), ...rakesOf([face], roof.overhang.gable)],
+    edges: [eave('south'), eave('north'), ...rakesOf([face], roof.overhang)],
     coverSetback: 0,
     highest: levelAt(way > 0 ? width + over : -over),
   }

@@ -74,7 +74,7 @@ function layOf(building: Building, lumber: RoofLumber): Laid {
         eaves.south,
         eaves.north,
         ridgeAt(building, ridge, { met, eaves, ends }),
-        ...rakesOf(faces, roof.overhang.gable),
+        ...rakesOf(faces, roof.overhang),
       ],
       coverSetback: setbackOf(building, lumber),
       highest: met.top,

@@ -159,14 +159,7 @@ function linesOf(building: Building, lumber: RoofLumber): RoofLines {
   const ridge = ridgeOver(building, lumber, south.upper, north.upper)
   return {
     faces,
-    edges: [
-      south.eave,
-      north.eave,
-      south.knee,
-      north.knee,
-      ridge.edge,
-      ...rakesOf(faces, roof.overhang.gable),
-    ],
+    edges: [south.eave, north.eave, south.knee, north.knee, ridge.edge, ...rakesOf(faces, roof.overhang)],
     coverSetback: setbackOf(building, lumber),
     highest: ridge.top,
   }

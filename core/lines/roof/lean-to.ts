@@ -48,7 +48,7 @@ function layOf(building: Building, lumber: RoofLumber): Laid {
     ledger,
     lines: {
       faces: [low.face],
-      edges: [low, ledger, ...rakesOf([low.face], roof.overhang.gable)],
+      edges: [low, ledger, ...rakesOf([low.face], roof.overhang)],
       coverSetback: setbackOf(building, lumber),
       highest,
     },

@@ -72,7 +72,7 @@ function layOf(building: Building, lumber: RoofLumber): Laid {
     header,
     lines: {
       faces,
-      edges: [eaves.south, eaves.north, strip, ledger, ...rakesOf(faces, roof.overhang.gable)],
+      edges: [eaves.south, eaves.north, strip, ledger, ...rakesOf(faces, roof.overhang)],
       coverSetback: setbackOf(building, lumber),
       highest: meets(eaves[upper].face.top, over, vec(0, 0, 1)) ?? seat,
     },

@@ -107,7 +107,7 @@ function laidOf(
     low: eaves[lowSide(roof)],
     lines: {
       faces: [face],
-      edges: [eaves.south, eaves.north, ...rakesOf([face], roof.overhang.gable)],
+      edges: [eaves.south, eaves.north, ...rakesOf([face], roof.overhang)],
       coverSetback: setbackOf(building, lumber),
       highest: level + (footprint.width + over) * Math.tan(radians(face.angle)),
     },

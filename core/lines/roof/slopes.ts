@@ -12,10 +12,14 @@ export type EaveSide = Extract<SideName, 'south' | 'north'>
 export const outsideOf = ({ footprint }: Building, side: SideName): number =>
   ({ south: 0, north: footprint.width, west: 0, east: footprint.length })[side]
 
+/** How far tails reach out past an eave's wall, mm: not at all where another part's roof goes on from it. */
+const eaveReach = ({ overhang, joined }: Building['roof'], side: SideName): number =>
+  joined.includes(side) ? 0 : overhang.eave
+
 /** How far a roof's edges run along a building with gables, mm. */
 export const alongGables = ({ footprint, roof }: Building): Stretch => ({
-  from: -roof.overhang.gable,
-  to: footprint.length + roof.overhang.gable,
+  from: -roof.overhang.ends.west,
+  to: footprint.length + roof.overhang.ends.east,
 })
 
 /** How far over the plate the upper edges of rafters at an angle pass the wall's outside, mm. */
@@ -58,7 +62,7 @@ export function slopeToWall(
     height: heights[side],
     heightAbovePlate: above,
     outside,
-    reach: { value: roof.overhang.eave, field: 'roof.overhang.eave' },
+    reach: { value: eaveReach(roof, side), field: 'roof.overhang.eave' },
     run,
     along: alongGables(building),
   })
@@ -85,12 +89,13 @@ export function eaveOfOnly(
   side: EaveSide,
   { height, heightAbovePlate: above, heel, run, onPosts = false }: OverWall,
 ): Eave {
-  const { overhang, high } = building.roof
+  const { roof } = building
+  const { overhang, high } = roof
   const outside = outsideOf(building, side)
   const reach =
     side === high
       ? ({ value: overhang.high ?? overhang.eave, field: 'roof.overhang.high' } as const)
-      : ({ value: overhang.eave, field: 'roof.overhang.eave' } as const)
+      : ({ value: eaveReach(roof, side), field: 'roof.overhang.eave' } as const)
   return {
     kind: 'eave',
     id: side,

@@ -32,10 +32,12 @@ const searches = ref(0)
 const view = usePlace<'drawing' | 'frame'>('view', 'drawing')
 const hand = usePlace<string>('hand', '')
 const held = usePlace<string>('held', '')
+const part = usePlace<string>('part', '')
 onMounted(async () => {
   const before = { hand: hand.value, held: held.value }
   useTyping().clear()
   await bench.open(id.value)
+  if (part.value) bench.goToPart(Number(part.value))
   bench.pick(before.hand)
   if (before.held) bench.hold(before.held)
   else if (!before.hand && here.value !== 'saw') bench.hold(here.value)
@@ -63,9 +65,10 @@ watch(
   },
 )
 watch(
-  () => [bench.hand, bench.held, bench.view] as const,
-  ([member, subject, shown]) => {
+  () => [bench.hand, bench.held, bench.view, bench.part] as const,
+  ([member, subject, shown, at]) => {
     if (bench.state !== 'open') return
+    part.value = at === null ? '' : String(at)
     hand.value = member ?? ''
     held.value = subject ?? ''
     view.value = shown
@@ -76,7 +79,9 @@ const shelf = useShelf()
 const leaving = useLeaving()
 /** What must be said of saving: nothing while it goes well. */
 const storing = computed(() => sayStoring(bench.storing))
-useHead({ title: () => (bench.design ? `${bench.design.name} · Early Wren` : 'Early Wren') })
+useHead({
+  title: () => (bench.design ? `${bench.saved?.name ?? bench.design.name} · Early Wren` : 'Early Wren'),
+})
 
 const go = (to: string): void => void router.push(`/design/${id.value}/${to}`)
 async function findPiece(): Promise<void> {
@@ -92,8 +97,7 @@ async function makeRoom(): Promise<void> {
 }
 
 function saveDesign(): void {
-  if (bench.design)
-    saveFile(fileName(bench.design.name, 'json'), designFile(bench.design), 'application/json')
+  if (bench.saved) saveFile(fileName(bench.saved.name, 'json'), designFile(bench.saved), 'application/json')
 }
 
 const open = (): boolean => bench.design !== null

@@ -12,7 +12,13 @@ definePageMeta({ key: route => `marks-${String(route.params.id)}` })
 const route = useRoute()
 const bench = useBench()
 const id = computed(() => String(route.params.id))
-onMounted(() => void bench.open(id.value))
+/** The part that was on the bench. */
+const part = usePlace<string>('part', '')
+onMounted(async () => {
+  const at = part.value
+  await bench.open(id.value)
+  if (at) bench.goToPart(Number(at))
+})
 onBeforeUnmount(() => bench.close())
 useHead({ title: () => (bench.design ? `${bench.design.name}, plate marks · Early Wren` : 'Early Wren') })
 

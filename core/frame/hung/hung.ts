@@ -1,0 +1,196 @@
+import {
+  type Design,
+  heightsOf,
+  hungBy,
+  ledgerRise,
+  type Levels,
+  lowSide,
+  partDesign,
+  type SideName,
+  usualSite,
+  withValue,
+  workedOut,
+} from '../../design'
+import { type Placement, toBoard, vec } from '../../geometry'
+import { HAIR, pitchAngle } from '../../measure'
+import { eaveOver, levelOver, type Problem } from '../../lines'
+import { frameBelow } from '../below'
+import type { Frame } from '../frame'
+import { coverOn } from '../roof/cover'
+import { roofLumber, sectionsOf } from '../sections'
+import { hangProblems } from './problems'
+import { type HungDesign, poseOf } from './pose'
+import { type Over, overOf, roomUnder } from './under-eave'
+
+/** A part where it hangs: the design to frame, where its axes stand in the main part's, what is wrong. */
+export interface Hung {
+  readonly design: HungDesign
+  readonly pose: Placement
+  readonly problems: readonly Problem[]
+}
+
+/**
+ * A part of a building worked out against the main part as it was framed: what its roof hangs at, the level
+ * of its floor, and the ground under it. Throws RangeError where the building has no such part.
+ */
+export function hungOn(whole: Design, index: number, main: Frame): Hung {
+  const asked = partDesign(whole, index) as HungDesign
+  const { hang } = asked
+  const off = coverOn(main.building, main.lumber, hang.side)
+  const flat = poseOf(whole, asked, off, 0)
+  const grounded = onGround(whole, asked, flat)
+  const level = levelOf(grounded, main, flat)
+  const pose = poseOf(whole, asked, off, level)
+  const fitted = fit(grounded, main, off, pose, level)
+  return {
+    design: fitted.design,
+    pose,
+    problems: [
+      ...fitted.problems,
+      ...hangProblems(whole, fitted.design, main, fitted.ledger, { off, level }),
+    ],
+  }
+}
+
+/** The part with the building's levels, read in its own axes. */
+function onGround(whole: Design, part: HungDesign, pose: Placement): HungDesign {
+  const heights = whole.site ? heightsOf(whole.site.levels) : []
+  if (heights.length === 0) return part
+  const points = heights.map(({ x, y, height }) => {
+    const at = toBoard(pose, vec(x, y, 0))
+    return { x: at.x, y: at.y, reading: height }
+  })
+  const levels: Levels = { method: 'height', points }
+  return { ...part, site: { ...usualSite(part.footprint.length, part.units), levels } }
+}
+
+/**
+ * The level of a part's deck over the main part's, mm: as its base stands on the same ground; without floor
+ * and base, on the main part's porch there, or as high as its deck.
+ */
+function levelOf(part: HungDesign, main: Frame, pose: Placement): number {
+  if (!part.floor && !part.base)
+    return main.building.floor?.porch?.side === part.hang.side ? (main.floor?.porchTop ?? 0) : 0
+  const building = workedOut(part)
+  const { ground } = frameBelow(building, sectionsOf(building))
+  // both know the ground by the same readings: at any place it is one
+  const spot = { x: part.footprint.length / 2, y: part.footprint.width / 2 }
+  const there = {
+    x: pose.origin.x + pose.along.x * spot.x + pose.depth.x * spot.y,
+    y: pose.origin.y + pose.along.y * spot.x + pose.depth.y * spot.y,
+  }
+  return main.ground.at(there) - ground.at(spot)
+}
+
+interface Fitted {
+  readonly design: HungDesign
+  /** The ledger's top and underside over the main part's deck, mm; null without a ledger. */
+  readonly ledger: { readonly top: number; readonly bottom: number } | null
+  readonly problems: readonly Problem[]
+}
+
+const put = (part: HungDesign, path: string, value: unknown): HungDesign => withValue(part, path, value)
+
+/** The part with its heights and its seat as what it hangs by gives them. */
+function fit(part: HungDesign, main: Frame, off: number, pose: Placement, level: number): Fitted {
+  if (part.hang.by === 'roof') return { design: underRoof(part, main, level), ledger: null, problems: [] }
+  const building = workedOut(part)
+  const lumber = roofLumber(building, sectionsOf(building))
+  const house = hungBy(part)
+  const ledgerOf = (top: number): NonNullable<Fitted['ledger']> => ({
+    top: top + level,
+    bottom: top + level - lumber.ridge.depth,
+  })
+  const own = ledgerOf(building.heights[house])
+  const over = overOf(main, part, pose, lumber.ridge.thickness)
+  const asked = part.walls.sides[house].height
+  if (part.hang.by === 'height') {
+    const most = roomUnder(over, pitchAngle(building.roof.pitch))
+    const problems: Problem[] =
+      building.heights[house] > most + HAIR
+        ? [{ code: 'hang-into-eave', path: `walls.sides.${house}.height`, most }]
+        : []
+    return { design: part, ledger: own, problems }
+  }
+  const rise = ledgerRise(building)
+  if (!rise) return { design: part, ledger: own, problems: [] }
+  const top = topAt(part, main, off, lumber.ridge.thickness, over, level)
+  if (top === null)
+    return {
+      design: part,
+      ledger: own,
+      problems: [{ code: 'hang-no-eave', path: 'hang.by', side: part.hang.side }],
+    }
+  const low = lowSide(part.roof)
+  // a height that is asked for on the ledger's side says that the pitch follows
+  if (asked !== null) {
+    const angle = meetingAngle(rise.top, top)
+    const at = top(angle)
+    return { design: put(part, `walls.sides.${house}.height`, at), ledger: ledgerOf(at), problems: [] }
+  }
+  const angle = pitchAngle(part.roof.pitch)
+  const at = top(angle)
+  const height = building.heights[low] + at - rise.top(angle)
+  const own_ = part.walls.sides[low].height !== null
+  return {
+    design: put(part, own_ ? `walls.sides.${low}.height` : 'walls.height', height),
+    ledger: ledgerOf(at),
+    problems: [],
+  }
+}
+
+/** The level of the ledger's top over the part's deck by the slope's angle; null where there is no eave. */
+function topAt(
+  part: HungDesign,
+  main: Frame,
+  off: number,
+  thick: number,
+  over: Over,
+  level: number,
+): ((angle: number) => number) | null {
+  const eave = eaveOver(main.roof, part.hang.side)
+  if (part.hang.by === 'eave') {
+    const plate = main.building.heights[part.hang.side] - level
+    return angle => Math.min(roomUnder(over, angle), plate)
+  }
+  if (!eave || eave.points === 'up' || eave.kick) return null
+  const { outside, face } = eave
+  const at = levelOver(face.top, { ...outside, offset: outside.offset + off + thick }) - level
+  return () => at
+}
+
+/** The angle at which a slope rises to a level that itself hangs on the angle. */
+function meetingAngle(rise: (angle: number) => number, top: (angle: number) => number): number {
+  let [low, high] = [0.5, 70]
+  for (let i = 0; i < 60; i++) {
+    const angle = (low + high) / 2
+    if (rise(angle) < top(angle)) low = angle
+    else high = angle
+  }
+  return (low + high) / 2
+}
+
+/** A part under the main roof: walls as high as the main part's, rafters as high over them. */
+function underRoof(part: HungDesign, main: Frame, level: number): HungDesign {
+  const sides: readonly SideName[] = ['south', 'north']
+  const { heights } = main.building
+  const { house } = main.building.roof.has
+  const { height: peak } = part.roof.peak
+  const lifted = sides.reduce<HungDesign>(
+    (at, side) =>
+      side === house && part.walls.sides[side].height === null
+        ? at
+        : put(at, `walls.sides.${side}.height`, heights[side] - level),
+    put(
+      put(part, 'walls.height', Math.min(heights.south, heights.north) - level),
+      'roof.peak.height',
+      peak === null ? null : peak - level,
+    ),
+  )
+  const [eave] = sides.map(side => eaveOver(main.roof, side)).filter(each => each !== undefined)
+  const { rule } = main.building.roof.seat
+  // on a beam that is narrower than the main part's plates a seat would let the roof down
+  return eave && (rule === 'full-bearing' || rule === 'third') && !main.building.roof.truss
+    ? put(lifted, 'roof.seat', { rule: 'height-above-plate', height: eave.heightAbovePlate })
+    : lifted
+}

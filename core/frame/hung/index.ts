@@ -1,0 +1,3 @@
+export { withHung } from './edit'
+export { type Hung, hungOn } from './hung'
+export { moved } from './pose'

@@ -1,0 +1,73 @@
+import type { SideName } from '../../design'
+import { type Placement, toBoard, toBuilding, type Vec3 } from '../../geometry'
+import { HAIR, radians } from '../../measure'
+import type { Frame } from '../frame'
+import type { Member } from '../member'
+import type { HungDesign } from './pose'
+
+/** What of the main roof reaches out over a part: places on its edges, from the ledger's outer face; mm. */
+export interface Over {
+  readonly places: readonly { readonly out: number; readonly level: number }[]
+  /** What stays clear under them, plumb. */
+  readonly gap: number
+}
+
+/** The main roof's boards over the stretch that a part's roof reaches along, `thick` the ledger. */
+export function overOf(main: Frame, part: HungDesign, pose: Placement, thick: number): Over {
+  const ends = part.roof.overhang.gable
+  const along = { from: -ends, to: part.footprint.length + ends }
+  const house: SideName = part.roof.high
+  const face = house === 'north' ? part.footprint.width - thick : thick
+  const way = house === 'north' ? -1 : 1
+  const reach = part.footprint.width + part.roof.overhang.eave
+  const places = main.members
+    .filter(({ where }) => where.in === 'roof')
+    .flatMap(member => edgesOf(member, pose))
+    .flatMap(([a, b]) => {
+      const [from, to] = [a, b].map(p => ({ along: p.x, out: way * (p.y - face), level: p.z }))
+      if (!from || !to) return []
+      if (
+        Math.max(from.along, to.along) < along.from + HAIR ||
+        Math.min(from.along, to.along) > along.to - HAIR
+      )
+        return []
+      return within(from, to, -thick, reach)
+    })
+  return { places, gap: part.hang.gap }
+}
+
+interface At {
+  readonly out: number
+  readonly level: number
+}
+
+/** The ends of what of an edge lies between two distances out. */
+function within(from: At, to: At, least: number, most: number): At[] {
+  const [a, b] = from.out <= to.out ? [from, to] : [to, from]
+  if (b.out < least + HAIR || a.out > most) return []
+  const at = (out: number): At =>
+    b.out - a.out < HAIR
+      ? a
+      : { out, level: a.level + ((b.level - a.level) * (out - a.out)) / (b.out - a.out) }
+  return [a.out < least ? at(least) : a, b.out > most ? at(most) : b]
+}
+
+/** A member's edges in the axes of a part. */
+function edgesOf({ board, placement }: Member, pose: Placement): [Vec3, Vec3][] {
+  const moved = (p: Vec3): Vec3 => toBoard(pose, toBuilding(placement, p))
+  return board.faces.flatMap(({ loops }) =>
+    loops.flatMap(loop => {
+      const points = loop.map(moved)
+      return points.map((p, i): [Vec3, Vec3] => [p, points[(i + 1) % points.length] ?? p])
+    }),
+  )
+}
+
+/**
+ * The highest level of a ledger's top, in the axes of what the places are read in, at which a slope that
+ * falls away from its outer face at an angle stays clear under them all, mm; Infinity under none.
+ */
+export function roomUnder({ places, gap }: Over, angle: number): number {
+  const fall = Math.tan(radians(angle))
+  return Math.min(Infinity, ...places.map(({ out, level }) => level - gap + Math.max(out, 0) * fall))
+}

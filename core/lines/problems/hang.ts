@@ -1,0 +1,40 @@
+import type { SideName } from '../../design'
+
+/** Why a part can't hang on the main one; numbers in mm, in the part's own axes. */
+export type HangProblem =
+  | {
+      readonly code: 'hang-into-eave'
+      readonly path: `walls.sides.${SideName}.height`
+      readonly most: number
+    }
+  | { readonly code: 'hang-no-eave' | 'hang-no-end'; readonly path: 'hang.by'; readonly side: SideName }
+  | {
+      readonly code: 'hang-end-built'
+      readonly path: `walls.sides.${SideName}.build`
+      readonly side: SideName
+    }
+  | { readonly code: 'hang-too-long'; readonly path: 'footprint.length'; readonly most: number }
+  | {
+      readonly code: 'hang-past-wall'
+      readonly path: 'hang.along'
+      readonly least: number
+      readonly most: number
+    }
+  | { readonly code: 'hang-no-wall'; readonly path: 'hang.side'; readonly side: SideName }
+  | {
+      readonly code: 'ledger-over-opening'
+      readonly path: 'hang.along'
+      /** The opening's number in the main part. */
+      readonly number: number
+      /** Where the ledger's top would clear it; null where nothing does. */
+      readonly below: number | null
+      readonly above: number
+    }
+  | { readonly code: 'part-on-nothing'; readonly path: 'base.kind'; readonly side: SideName }
+  | {
+      readonly code: 'part-past-porch'
+      readonly path: 'footprint.length' | 'footprint.width'
+      readonly most: number
+    }
+  | { readonly code: 'hang-on-porch'; readonly path: 'base.kind' | 'floor.joist'; readonly side: SideName }
+  | { readonly code: 'parts-meet'; readonly path: 'hang.along'; readonly other: number }

@@ -1,0 +1,30 @@
+import type { HangProblem } from '../../lines'
+import type { Sentences } from './sentences'
+
+/** Why a part can't hang on the main one, and what to change. */
+export const hangSentences: Sentences<HangProblem> = {
+  'hang-into-eave': (problem, { down }) =>
+    `The part's roof would run into the main roof over it. Put the ledger's top at ${down(problem.most)} at most, or let it hang under the eave.`,
+  'hang-no-eave': problem =>
+    `The main roof has no slope that ends over the ${problem.side} wall, to be carried on from there. Hang the part on a ledger at a height.`,
+  'hang-no-end': problem =>
+    `The main roof falls to the ${problem.side}: it runs on past a gable alone. Hang the part on a ledger.`,
+  'hang-end-built': problem =>
+    `The ${problem.side} end of the part stands against the main part's wall. Leave it open.`,
+  'hang-too-long': (problem, { down }) =>
+    `The ledger is longer than the wall it hangs on. Make the part ${down(problem.most)} long at most.`,
+  'hang-past-wall': (problem, { up, down }) =>
+    `The ledger reaches past the wall it hangs on. Begin the part between ${up(problem.least)} and ${down(problem.most)} from the wall's low end.`,
+  'hang-no-wall': problem =>
+    `On the ${problem.side} the main part has no wall to hang a ledger on. Hang the part on another side.`,
+  'ledger-over-opening': (problem, { besides }) =>
+    `The ledger crosses opening ${problem.number} of the main part: move the part along the wall. ${besides('Or put the top of the ledger', problem)}`,
+  'hang-on-porch': problem =>
+    `The main part's porch lies on the ${problem.side}, where the part stands. Let the part stand on it: without a floor and a base of its own.`,
+  'part-on-nothing': problem =>
+    `Under the part nothing is planned that it stands on. Give it a base, or the main part a porch on the ${problem.side}.`,
+  'part-past-porch': (problem, { down }) =>
+    `The part's posts stand past the main part's porch. Make the part ${down(problem.most)} ${problem.path === 'footprint.width' ? 'wide' : 'long'} at most, or the porch deeper.`,
+  'parts-meet': problem =>
+    `This part runs into part ${problem.other}. Move one of them along its wall, or make it smaller.`,
+}
