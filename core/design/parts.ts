@@ -1,7 +1,8 @@
 import type { Design, Part } from './design'
 import { valueAt, withValue } from './fields'
+import { limits } from './limits'
 import { roofHas } from './roofs/kinds'
-import { acrossFrom, type SideName } from './sides'
+import { acrossFrom, type Side, type SideName } from './sides'
 
 /** The side of a part that is turned to the main one: where its ledger hangs, or where the roof runs on. */
 export const hungBy = ({ hang, roof }: Pick<Part, 'hang' | 'roof'>): SideName =>
@@ -73,7 +74,7 @@ export function withPart(
   const { name, footprint, base, floor, walls, roof, cut } = after
   const was = partOf(whole, index)
   const hang = after.hang ?? was.hang
-  const part: Part = { name, footprint, base, floor, walls, roof, cut, hang }
+  const part: Part = { name, footprint, base, floor, walls: withinLimits(walls), roof, cut, hang }
   const shared: Design = { ...whole, units, lumber }
   const back =
     before.hang?.by === 'roof' && hang.by === 'roof' ? withFollowed(shared, before, after, level) : shared
@@ -84,13 +85,29 @@ export function withPart(
   return { ...back, parts: whole.parts.map((each, i) => (i === index ? kept : each)) }
 }
 
+const within = (height: number): number =>
+  Math.min(limits.wallHeight.max, Math.max(limits.wallHeight.min, height))
+
+/** Walls whose heights are such as a document takes: those that follow from the main part may be none. */
+function withinLimits(walls: Part['walls']): Part['walls'] {
+  const side = (name: SideName): Side => {
+    const { height } = walls.sides[name]
+    return height === null ? walls.sides[name] : { ...walls.sides[name], height: within(height) }
+  }
+  return {
+    ...walls,
+    height: within(walls.height),
+    sides: { south: side('south'), east: side('east'), north: side('north'), west: side('west') },
+  }
+}
+
 /** The building with what was changed of it in a part under its roof. */
 function withFollowed(whole: Design, before: Design, after: Design, level: number): Design {
   const next = followed.reduce<Design>((at, path) => {
     const value = valueAt(after, path)
     if (value === valueAt(before, path)) return at
     const lifted =
-      heightsFollowed.some(each => each === path) && typeof value === 'number' ? value + level : value
+      heightsFollowed.some(each => each === path) && typeof value === 'number' ? within(value + level) : value
     return withValue(at, path, lifted)
   }, whole)
   const changed = Object.fromEntries(

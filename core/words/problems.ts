@@ -56,6 +56,7 @@ const instead: Partial<Record<Problem['code'], string>> = {
   'knee-purlin-low': 'Put the knees higher or farther in, or the joists lower.',
   'joist-beam-low': 'Put the joists higher, or leave the beam out.',
   'hang-into-eave': 'Make the main roof higher over it, or hang the part on a side without an eave.',
+  'hang-no-room': 'Type a pitch, or hang the part on a side without an eave.',
   'hang-too-long': 'Hang it on another side.',
   'gusset-too-long': 'Move the knee so that its chords are longer.',
 }

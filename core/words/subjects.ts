@@ -36,6 +36,8 @@ const plain: Partial<Record<SubjectKind, string>> = {
 export function saySubject(design: Design, { kind, side, index }: Subject): string {
   const at = index ?? 0
   switch (kind) {
+    case 'building':
+      return design.hang ? 'Part' : 'Building'
     case 'slope':
       return roofHas(design.roof).falls.length === 1 ? 'Slope' : `${sideWords[side ?? 'south']} slope`
     case 'ridge':

@@ -39,7 +39,12 @@ export function layBeams(ask: BaseAsk, beams: Beams, spacing: number, half: numb
   const along = joists === 'y' ? 'x' : 'y'
   const { run, across } = stretchesOf(rect, along)
   const wide = beams.plies * ply.thickness
-  const rows = evenRows(across, beams.rows, wide, seams[along === 'y' ? 'x' : 'y'])
+  const rows = evenRows(
+    besideHouse(ask, across, along, half - wide / 2),
+    beams.rows,
+    wide,
+    seams[along === 'y' ? 'x' : 'y'],
+  )
   const supports = evenSupports(run, Math.min(half, (run.to - run.from) / 4), spacing)
   const longest = stockLengths[building.lumber.yard].at(-1) ?? Infinity
   const laid = pliesOf(run, beams.plies, supports.slice(1, -1), longest)
@@ -76,6 +81,15 @@ export function layBeams(ask: BaseAsk, beams: Beams, spacing: number, half: numb
       }),
     ),
   }
+}
+
+/** Where rows lie across the floor: what is wider than the beams on it stays out of a house beside it. */
+function besideHouse({ building }: BaseAsk, across: Stretch, along: 'x' | 'y', past: number): Stretch {
+  const { house } = building.roof.has
+  if (!house || along === 'y' || past <= 0) return across
+  return house === 'north'
+    ? { from: across.from, to: across.to - past }
+    : { from: across.from + past, to: across.to }
 }
 
 /** Whether beams or what stands under them would run into each other; `wide` is a support's width, mm. */

@@ -1,8 +1,10 @@
 import {
+  type Building,
   type Design,
   heightsOf,
   hungBy,
   ledgerRise,
+  limits,
   type Levels,
   lowSide,
   partDesign,
@@ -93,7 +95,15 @@ const put = (part: HungDesign, path: string, value: unknown): HungDesign => with
 
 /** The part with its heights and its seat as what it hangs by gives them. */
 function fit(part: HungDesign, main: Frame, off: number, pose: Placement, level: number): Fitted {
-  if (part.hang.by === 'roof') return { design: underRoof(part, main, level), ledger: null, problems: [] }
+  if (part.hang.by === 'roof') {
+    const low = Math.min(main.building.heights.south, main.building.heights.north) - level
+    return {
+      design: underRoof(part, main, level),
+      ledger: null,
+      problems:
+        low < limits.wallHeight.min - HAIR ? [{ code: 'part-too-high', path: 'base.kind', comes: low }] : [],
+    }
+  }
   const building = workedOut(part)
   const lumber = roofLumber(building, sectionsOf(building))
   const house = hungBy(part)
@@ -102,14 +112,18 @@ function fit(part: HungDesign, main: Frame, off: number, pose: Placement, level:
     bottom: top + level - lumber.ridge.depth,
   })
   const own = ledgerOf(building.heights[house])
-  const over = overOf(main, part, pose, lumber.ridge.thickness)
+  const cover = Math.max(coverOn(building, lumber, 'east'), coverOn(building, lumber, 'west'))
+  const over = overOf(main, part, pose, {
+    thick: lumber.ridge.thickness,
+    past: cover + (lumber.barge?.thickness ?? 0),
+    rises: lumber.barge !== null,
+  })
   const asked = part.walls.sides[house].height
   if (part.hang.by === 'height') {
-    const most = roomUnder(over, pitchAngle(building.roof.pitch))
-    const problems: Problem[] =
-      building.heights[house] > most + HAIR
-        ? [{ code: 'hang-into-eave', path: `walls.sides.${house}.height`, most }]
-        : []
+    const fits = building.heights[house] <= roomUnder(over, pitchAngle(building.roof.pitch)) + HAIR
+    const problems: Problem[] = fits
+      ? []
+      : [{ code: 'hang-into-eave', path: `walls.sides.${house}.height`, most: mostUnder(building, over) }]
     return { design: part, ledger: own, problems }
   }
   const rise = ledgerRise(building)
@@ -122,21 +136,41 @@ function fit(part: HungDesign, main: Frame, off: number, pose: Placement, level:
       problems: [{ code: 'hang-no-eave', path: 'hang.by', side: part.hang.side }],
     }
   const low = lowSide(part.roof)
+  const lowPath =
+    part.walls.sides[low].height === null ? 'walls.height' : (`walls.sides.${low}.height` as const)
+  /** How high the low side is under a slope at an angle. */
+  const heightAt = (angle: number): number => building.heights[low] + top(angle) - rise.top(angle)
+  const flattest = heightAt(limits.roofAngle.min)
+  const fits = building.heights[low] < flattest
   // a height that is asked for on the ledger's side says that the pitch follows
-  if (asked !== null) {
-    const angle = meetingAngle(rise.top, top)
-    const at = top(angle)
+  if (asked !== null && fits) {
+    const at = top(meetingAngle(rise.top, top))
     return { design: put(part, `walls.sides.${house}.height`, at), ledger: ledgerOf(at), problems: [] }
   }
   const angle = pitchAngle(part.roof.pitch)
-  const at = top(angle)
-  const height = building.heights[low] + at - rise.top(angle)
-  const own_ = part.walls.sides[low].height !== null
+  const following = put(part, `walls.sides.${house}.height`, null)
+  if (asked !== null)
+    return {
+      design: following,
+      ledger: ledgerOf(top(angle)),
+      problems: [{ code: 'hang-no-room', path: lowPath, most: flattest }],
+    }
+  const height = heightAt(angle)
   return {
-    design: put(part, own_ ? `walls.sides.${low}.height` : 'walls.height', height),
-    ledger: ledgerOf(at),
-    problems: [],
+    design: put(following, lowPath, height),
+    ledger: ledgerOf(top(angle)),
+    problems:
+      height < limits.wallHeight.min - HAIR
+        ? [{ code: 'hang-too-low', path: 'roof.pitch', comes: height }]
+        : [],
   }
+}
+
+/** The highest that a ledger can be asked for under an eave, the low side as it is: its pitch follows. */
+function mostUnder(building: Building, over: Over): number {
+  const rise = ledgerRise(building)
+  const angle = rise ? meetingAngle(rise.top, at => roomUnder(over, at)) : pitchAngle(building.roof.pitch)
+  return roomUnder(over, angle)
 }
 
 /** The level of the ledger's top over the part's deck by the slope's angle; null where there is no eave. */
@@ -153,15 +187,17 @@ function topAt(
     const plate = main.building.heights[part.hang.side] - level
     return angle => Math.min(roomUnder(over, angle), plate)
   }
-  if (!eave || eave.points === 'up' || eave.kick) return null
-  const { outside, face } = eave
+  if (!eave || eave.points === 'up' || eave.kick || main.building.roof.hip) return null
+  const { outside, face, tail } = eave
+  // what reaches out past the wall can't be carried on from it
+  if (tail.offset > outside.offset + HAIR) return null
   const at = levelOver(face.top, { ...outside, offset: outside.offset + off + thick }) - level
   return () => at
 }
 
 /** The angle at which a slope rises to a level that itself hangs on the angle. */
 function meetingAngle(rise: (angle: number) => number, top: (angle: number) => number): number {
-  let [low, high] = [0.5, 70]
+  let [low, high]: [number, number] = [limits.roofAngle.min, limits.roofAngle.max]
   for (let i = 0; i < 60; i++) {
     const angle = (low + high) / 2
     if (rise(angle) < top(angle)) low = angle

@@ -1,4 +1,4 @@
-import { type Design, lengthOfSide, reachAlong, type SideName } from '../../design'
+import { type Design, hungBy, lengthOfSide, reachAlong, type SideName } from '../../design'
 import type { Problem } from '../../lines'
 import { HAIR } from '../../measure'
 import { overlap } from '../../trade'
@@ -59,19 +59,20 @@ function wallProblems({ hang: { side } }: HungDesign, { building }: Frame): Prob
 
 /** A ledger across an opening of the main part. */
 function openingProblems(
-  { hang: { side, along }, footprint }: HungDesign,
+  { hang, footprint, roof }: HungDesign,
   { openings }: Frame,
   ledger: Ledger | null,
   level: number,
 ): Problem[] {
   if (!ledger) return []
+  const { side, along } = hang
   const reach = { from: along, to: along + footprint.length }
   return openings[side].flatMap(({ number, s, z }): Problem[] =>
     overlap(reach, s) && overlap({ from: ledger.bottom, to: ledger.top }, z)
       ? [
           {
             code: 'ledger-over-opening',
-            path: 'hang.along',
+            path: `walls.sides.${hungBy({ hang, roof })}.height`,
             number: number + 1,
             below: z.from > HAIR ? z.from - level : null,
             above: z.to + ledger.top - ledger.bottom - level,
@@ -89,6 +90,8 @@ function standProblems(part: HungDesign, { building }: Frame, off: number): Prob
   const { side } = part.hang
   const porch = building.floor?.porch?.side === side ? building.floor.porch : null
   const own = part.floor !== null || part.base !== null
+  const inside = part.floor?.porch?.side === hungBy(part)
+  if (inside) return [{ code: 'part-porch-inside', path: 'floor.porch.depth', side: hungBy(part) }]
   if (porch && own) return [{ code: 'hang-on-porch', path: part.floor ? 'floor.joist' : 'base.kind', side }]
   if (!porch) return building.base && !own ? [{ code: 'part-on-nothing', path: 'base.kind', side }] : []
   const out = part.hang.by === 'roof' ? part.footprint.length : part.footprint.width

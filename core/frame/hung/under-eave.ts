@@ -10,11 +10,22 @@ export interface Over {
   readonly places: readonly { readonly out: number; readonly level: number }[]
   /** What stays clear under them, plumb. */
   readonly gap: number
+  /** Whether boards at its ends rise on over the ledger, to the wall behind it. */
+  readonly rises: boolean
 }
 
-/** The main roof's boards over the stretch that a part's roof reaches along, `thick` the ledger. */
-export function overOf(main: Frame, part: HungDesign, pose: Placement, thick: number): Over {
-  const ends = part.roof.overhang.gable
+/**
+ * The main roof's boards over the stretch that a part's roof reaches along; `thick` the ledger, `past` what
+ * lies outside of its ends; mm.
+ */
+export function overOf(
+  main: Frame,
+  part: HungDesign,
+  pose: Placement,
+  { thick, past, rises }: { readonly thick: number; readonly past: number; readonly rises: boolean },
+): Over {
+  // barge boards lie outside of that, and of what covers the ends
+  const ends = part.roof.overhang.gable + past
   const along = { from: -ends, to: part.footprint.length + ends }
   const house: SideName = part.roof.high
   const face = house === 'north' ? part.footprint.width - thick : thick
@@ -27,13 +38,13 @@ export function overOf(main: Frame, part: HungDesign, pose: Placement, thick: nu
       const [from, to] = [a, b].map(p => ({ along: p.x, out: way * (p.y - face), level: p.z }))
       if (!from || !to) return []
       if (
-        Math.max(from.along, to.along) < along.from + HAIR ||
-        Math.min(from.along, to.along) > along.to - HAIR
+        Math.max(from.along, to.along) < along.from - HAIR ||
+        Math.min(from.along, to.along) > along.to + HAIR
       )
         return []
       return within(from, to, -thick, reach)
     })
-  return { places, gap: part.hang.gap }
+  return { places, gap: part.hang.gap, rises }
 }
 
 interface At {
@@ -41,7 +52,10 @@ interface At {
   readonly level: number
 }
 
-/** The ends of what of an edge lies between two distances out. */
+/**
+ * The ends of what of an edge lies between two distances out, and where it passes over the ledger's outer
+ * face, from which the roof under it falls.
+ */
 function within(from: At, to: At, least: number, most: number): At[] {
   const [a, b] = from.out <= to.out ? [from, to] : [to, from]
   if (b.out < least + HAIR || a.out > most) return []
@@ -49,7 +63,8 @@ function within(from: At, to: At, least: number, most: number): At[] {
     b.out - a.out < HAIR
       ? a
       : { out, level: a.level + ((b.level - a.level) * (out - a.out)) / (b.out - a.out) }
-  return [a.out < least ? at(least) : a, b.out > most ? at(most) : b]
+  const ends = [a.out < least ? at(least) : a, b.out > most ? at(most) : b]
+  return a.out < 0 && b.out > 0 ? [...ends, at(0)] : ends
 }
 
 /** A member's edges in the axes of a part. */
@@ -67,7 +82,10 @@ function edgesOf({ board, placement }: Member, pose: Placement): [Vec3, Vec3][] 
  * The highest level of a ledger's top, in the axes of what the places are read in, at which a slope that
  * falls away from its outer face at an angle stays clear under them all, mm; Infinity under none.
  */
-export function roomUnder({ places, gap }: Over, angle: number): number {
+export function roomUnder({ places, gap, rises }: Over, angle: number): number {
   const fall = Math.tan(radians(angle))
-  return Math.min(Infinity, ...places.map(({ out, level }) => level - gap + Math.max(out, 0) * fall))
+  return Math.min(
+    Infinity,
+    ...places.map(({ out, level }) => level - gap + (rises ? out : Math.max(out, 0)) * fall),
+  )
 }

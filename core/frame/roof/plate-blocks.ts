@@ -70,7 +70,8 @@ export function plateBlocks(
   const along = axisOf(eave)
   const overall = along === 'x' ? building.footprint.length : building.footprint.width
   const { foot, up, out, cuts, z, leans } =
-    building.roof.blocking.plate === 'plumb'
+    // one that leans reaches out past the wall, where another part's roof goes on
+    building.roof.blocking.plate === 'plumb' || building.roof.joined.includes(eave.side)
       ? plumbLie(building, lumber, eave)
       : squareLie(building, lumber, eave)
   const between = bays(

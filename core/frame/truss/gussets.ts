@@ -98,7 +98,8 @@ export function gussets(
 ): Order[] {
   const { width, length } = sheets[building.lumber.yard]
   const section = sheetSection(gusset.thickness, width, length)
-  const bare = (end: 'west' | 'east'): boolean => coverOn(building, lumber, end) === 0 && endIsFree(building)
+  const bare = (end: 'west' | 'east'): boolean =>
+    coverOn(building, lumber, end) === 0 && endIsFree(building) && !building.roof.joined.includes(end)
   const faces = {
     west: { from: at.from - gusset.thickness, to: at.from },
     east: { from: at.to, to: at.to + gusset.thickness },

@@ -17,10 +17,9 @@ import type { RoofOver } from './walls'
 /** Whether any wall is framed to the roof's planes, so that it is framed anew with them. */
 export const wallsReachRoof = ({ roof, walls }: Building): boolean =>
   !roof.has.falls.includes('east') &&
-  roof.firring === null &&
   (roof.beam !== null ||
     roof.raised !== null ||
-    walls.gables === 'raked' ||
+    (walls.gables === 'raked' && roof.firring === null) ||
     sideNames.some(side => walls.sides[side].step))
 
 /** The lower edges of rafters that run up over a side of posts: what stands inside of it ends under them. */

@@ -7,6 +7,11 @@ export type HangProblem =
       readonly path: `walls.sides.${SideName}.height`
       readonly most: number
     }
+  | {
+      readonly code: 'hang-no-room'
+      readonly path: 'walls.height' | `walls.sides.${SideName}.height`
+      readonly most: number
+    }
   | { readonly code: 'hang-no-eave' | 'hang-no-end'; readonly path: 'hang.by'; readonly side: SideName }
   | {
       readonly code: 'hang-end-built'
@@ -23,12 +28,19 @@ export type HangProblem =
   | { readonly code: 'hang-no-wall'; readonly path: 'hang.side'; readonly side: SideName }
   | {
       readonly code: 'ledger-over-opening'
-      readonly path: 'hang.along'
+      readonly path: `walls.sides.${SideName}.height`
       /** The opening's number in the main part. */
       readonly number: number
       /** Where the ledger's top would clear it; null where nothing does. */
       readonly below: number | null
       readonly above: number
+    }
+  | { readonly code: 'part-too-high'; readonly path: 'base.kind'; readonly comes: number }
+  | { readonly code: 'hang-too-low'; readonly path: 'roof.pitch'; readonly comes: number }
+  | {
+      readonly code: 'part-porch-inside'
+      readonly path: 'floor.porch.depth'
+      readonly side: SideName
     }
   | { readonly code: 'part-on-nothing'; readonly path: 'base.kind'; readonly side: SideName }
   | {

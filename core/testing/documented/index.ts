@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { type Json, between, length, one, orNull, group, own, text } from './kit'
 import { base, floor, site } from './below'
 import { roof } from './roof'
+import { part } from './parts'
 import { opening, walls } from './walls'
 
 /** A footprint as `along the ridge, across it`, mm; square at times. */
@@ -17,7 +18,7 @@ export const documentedFiles: fc.Arbitrary<Json> = footprint.chain(({ length: lo
   group(
     {
       format: fc.constant('early-wren/design'),
-      version: fc.constant(2),
+      version: fc.constant(3),
       name: text(80),
       units: one('imperial', 'metric'),
       footprint: fc.constant({ length: long, width: wide }),
@@ -53,3 +54,9 @@ export const documentedFiles: fc.Arbitrary<Json> = footprint.chain(({ length: lo
       }),
   ),
 )
+
+/** Documented files of buildings with one part or two that hang on them. */
+export const partedFiles: fc.Arbitrary<Json> = documentedFiles.chain(file => {
+  const { length: long, width: wide } = file.footprint as { length: number; width: number }
+  return fc.array(part(long, wide), { minLength: 1, maxLength: 2 }).map(parts => ({ ...file, parts }))
+})

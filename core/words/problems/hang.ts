@@ -5,6 +5,8 @@ import type { Sentences } from './sentences'
 export const hangSentences: Sentences<HangProblem> = {
   'hang-into-eave': (problem, { down }) =>
     `The part's roof would run into the main roof over it. Put the ledger's top at ${down(problem.most)} at most, or let it hang under the eave.`,
+  'hang-no-room': (problem, { down }) =>
+    `From a wall this high no roof rises to what it hangs under. Make the wall ${down(problem.most)} high at most, or type a pitch.`,
   'hang-no-eave': problem =>
     `The main roof has no slope that ends over the ${problem.side} wall, to be carried on from there. Hang the part on a ledger at a height.`,
   'hang-no-end': problem =>
@@ -21,6 +23,12 @@ export const hangSentences: Sentences<HangProblem> = {
     `The ledger crosses opening ${problem.number} of the main part: move the part along the wall. ${besides('Or put the top of the ledger', problem)}`,
   'hang-on-porch': problem =>
     `The main part's porch lies on the ${problem.side}, where the part stands. Let the part stand on it: without a floor and a base of its own.`,
+  'hang-too-low': (problem, { mm }) =>
+    `Falling from what it hangs under, the roof comes down to ${problem.comes > 0 ? `${mm(problem.comes)} over` : 'under'} the part's floor. Type a lower pitch, or make the span less.`,
+  'part-too-high': (problem, { mm }) =>
+    `On this base the part's floor lies ${problem.comes > 0 ? `only ${mm(problem.comes)} under` : 'over'} the plates that the roof runs on from. Choose a lower base.`,
+  'part-porch-inside': problem =>
+    `The part's own porch is on its ${problem.side}, where it hangs on the main part. Put it on another side.`,
   'part-on-nothing': problem =>
     `Under the part nothing is planned that it stands on. Give it a base, or the main part a porch on the ${problem.side}.`,
   'part-past-porch': (problem, { down }) =>

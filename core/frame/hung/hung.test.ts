@@ -1,0 +1,439 @@
+import { describe, expect, test } from '@jest/globals'
+import fc from 'fast-check'
+import { readFileSync } from 'node:fs'
+import {
+  type Design,
+  type Hang,
+  newDesign,
+  type Part,
+  partDesign,
+  partKinds,
+  readDesign,
+  sidesFor,
+  starters,
+  withEdit,
+  withoutPart,
+  withPartOf,
+  withValue,
+} from '../../design'
+import { boxOf, type Member, withHung } from '../../frame'
+import { INCH } from '../../measure'
+import { standingIn, type Whole, whole, wholeMembers } from '../../plan'
+import { runs } from '../../testing/designs'
+import { partedFiles } from '../../testing/documented'
+import { asTold, nameOf, toldNumbers } from '../../testing/remedies'
+import { clashes, touching } from '../../testing/solids'
+import { sayProblem } from '../../words'
+
+/** A shed of 4 x 3 m under a gable of 6 in 12, tails out 300 mm, nothing on their ends or on its walls. */
+const plain = newDesign('shed', 'metric')
+const shed: Design = {
+  ...plain,
+  footprint: { length: 4000, width: 3000 },
+  walls: { ...plain.walls, height: 2400, sheathing: null },
+  roof: {
+    ...plain.roof,
+    ...{ pitch: { rise: 6, run: 12 }, rafter: '47x150', ridge: '47x200', tail: 'plumb' },
+    overhang: { eave: 300, gable: 0 },
+    fascia: { sub: null, face: null },
+    seat: { rule: 'height-above-plate', height: 120 },
+  },
+}
+
+/** The shed with one part, as it begins but for what is asked of it. */
+function having(
+  kind: 'lean-to' | 'porch',
+  side: Hang['side'],
+  change: (part: Part) => Part = at => at,
+): Design {
+  const at = withPartOf(shed, kind, side, 'Part')
+  return { ...at, parts: at.parts.map(change) }
+}
+const lean = (side: Hang['side'], hang: Partial<Hang>, roof: Partial<Part['roof']> = {}): Design =>
+  having('lean-to', side, part => ({
+    ...part,
+    hang: { ...part.hang, ...hang },
+    footprint: { length: 3000, width: 1800 },
+    walls: { ...part.walls, height: 1900 },
+    roof: {
+      ...part.roof,
+      ...{ pitch: { rise: 3, run: 12 }, rafter: '47x125', ridge: '47x150', ...roof },
+      ...{ seat: { rule: 'height-above-plate', height: 100 }, fascia: { sub: null, face: null } },
+    },
+  }))
+
+const partOf = (at: Whole) => {
+  const [part] = at.parts
+  if (!part) throw new Error('no part')
+  return part
+}
+const heightsOf = (design: Design) => partOf(whole(design)).plan.building.heights
+const codesOf = (design: Design): string[] =>
+  partOf(whole(design)).plan.frame.problems.map(({ code }) => code)
+const standing = (design: Design, id: string): Member => {
+  const found = standingIn(partOf(whole(design))).find(each => each.id === `part-1/${id}`)
+  if (!found) throw new Error(`${id} is not there`)
+  return found
+}
+
+describe('what a lean-to hangs at', () => {
+  // closed form: the slope passes under the tail's lower corner, plumb under the roof line at its end
+  const cos = Math.cos(Math.atan(0.5))
+  const tailFoot = 2400 + 120 - 300 * 0.5 - 150 / cos
+
+  test('under an eave: as high as its slope goes under the lowest corner of the tails, less what stays clear', () => {
+    const [gap, thick] = [50, 47]
+    const { north, south } = heightsOf(lean('south', { by: 'eave', gap }))
+    expect(north).toBeCloseTo(tailFoot - gap + (300 - thick) * 0.25, 6)
+    // and its posts are as high as the slope leaves them: run from the wall to the ledger's face
+    expect(south).toBeCloseTo(north - 100 - (1800 - thick) * 0.25, 6)
+    expect(codesOf(lean('south', { by: 'eave', gap }))).toEqual([])
+  })
+
+  test('a height typed for its low side lets the pitch follow, and the ledger stays under the eave', () => {
+    const asked = lean('south', { by: 'eave', gap: 50 })
+    const typed = withHung(asked, 0, part => withEdit(part, 'walls.height', 1700))
+    const { plan } = partOf(whole(typed))
+    const { north, south } = plan.building.heights
+    const slope = plan.building.roof.pitch.rise / plan.building.roof.pitch.run
+    expect(south).toBe(1700)
+    expect(north).toBeCloseTo(1700 + 100 + (1800 - 47) * slope, 6)
+    expect(north).toBeCloseTo(tailFoot - 50 + (300 - 47) * slope, 6)
+    // a pitch typed again lets the posts follow
+    const again = withHung(typed, 0, part => withEdit(part, 'roof.pitch', { rise: 3, run: 12 }))
+    expect(heightsOf(again).north).toBeCloseTo(heightsOf(asked).north, 6)
+    expect(heightsOf(again).south).toBeCloseTo(heightsOf(asked).south, 6)
+  })
+
+  test('a height typed for the ledger is what it hangs at, and nothing else moves', () => {
+    const asked = lean('south', { by: 'eave', gap: 50 })
+    const before = heightsOf(asked)
+    const typed = withHung(asked, 0, part => withEdit(part, 'walls.sides.north.height', 2200))
+    expect(typed.parts[0]?.hang.by).toBe('height')
+    expect(heightsOf(typed)).toMatchObject({ north: 2200 })
+    expect(heightsOf(typed).south).toBeCloseTo(before.south, 6)
+  })
+
+  test('a slope carried on begins where the main one ends at the wall, and the tails there are gone', () => {
+    const design = lean('south', { by: 'slope' })
+    const at = whole(design)
+    // the main roof line at the ledger's outer face
+    expect(heightsOf(design).north).toBeCloseTo(2400 + 120 - 47 * 0.5, 6)
+    const tail = at.main.frame.members.find(({ id }) => id === 'roof/south/rafter/1')
+    const other = at.main.frame.members.find(({ id }) => id === 'roof/north/rafter/1')
+    expect(tail && boxOf(tail).y.from).toBeCloseTo(0, 6)
+    expect(other && boxOf(other).y.to).toBeCloseTo(3300, 6)
+    expect(codesOf(design)).toEqual([])
+  })
+
+  test('only a wall without an eave has no slope to carry on', () => {
+    expect(codesOf(lean('east', { by: 'slope' }))).toContain('hang-no-eave')
+    const hipped = withValue(lean('south', { by: 'slope' }), 'roof.shape', 'hip')
+    expect(codesOf(hipped)).toContain('hang-no-eave')
+  })
+
+  test('each rafter bears on its beam over the full width of the beam', () => {
+    const at = whole(lean('north', { by: 'eave' }))
+    const { members } = partOf(at).plan.frame
+    const beams = members.filter(({ role }) => role === 'wall-beam')
+    const rafters = members.filter(({ role }) => role === 'rafter')
+    expect(rafters.length).toBeGreaterThan(5)
+    for (const rafter of rafters) {
+      const area = beams.reduce((sum, beam) => sum + touching(rafter, beam), 0)
+      // 47 mm of rafter on two plies of 47 mm
+      expect(area).toBeCloseTo(47 * 94, 0)
+    }
+  })
+})
+
+describe('where a part stands', () => {
+  // by hand: the ledger against the wall, the beam's outside a span away from it
+  test.each([
+    ['south', { x: [500, 3500], y: [-47, 0] }, { y: [-1800, -1706] }],
+    ['north', { x: [500, 3500], y: [3000, 3047] }, { y: [4706, 4800] }],
+    ['east', { x: [4000, 4047], y: [0, 3000] }, { x: [5706, 5800] }],
+    ['west', { x: [-47, 0], y: [0, 3000] }, { x: [-1800, -1706] }],
+  ] as const)('on the %s', (side, ledger, beam) => {
+    const along = side === 'south' || side === 'north' ? 500 : 0
+    const design = lean(side, { by: 'height', along })
+    const found = boxOf(standing(design, 'roof/ledger'))
+    for (const [axis, [from, to]] of Object.entries(ledger)) {
+      expect(found[axis as 'x' | 'y'].from).toBeCloseTo(from, 6)
+      expect(found[axis as 'x' | 'y'].to).toBeCloseTo(to, 6)
+    }
+    const plies = standingIn(partOf(whole(design))).filter(({ role }) => role === 'wall-beam')
+    for (const [axis, [from, to]] of Object.entries(beam)) {
+      expect(Math.min(...plies.map(each => boxOf(each)[axis as 'x' | 'y'].from))).toBeCloseTo(from, 6)
+      expect(Math.max(...plies.map(each => boxOf(each)[axis as 'x' | 'y'].to))).toBeCloseTo(to, 6)
+    }
+  })
+
+  test('outside of the sheets on the wall, and it goes where the main part goes', () => {
+    const sheathed = withValue(lean('east', { by: 'height' }), 'walls.sheathing', {
+      ...{ thickness: 12, sheet: { length: 2440, width: 1220 }, way: 'upright' },
+      ...{ top: 'under-tails', drop: 0 },
+    })
+    expect(boxOf(standing(sheathed, 'roof/ledger')).x.from).toBeCloseTo(4012, 6)
+    const longer = withValue(sheathed, 'footprint.length', 5000)
+    expect(boxOf(standing(longer, 'roof/ledger')).x.from).toBeCloseTo(5012, 6)
+    expect(heightsOf(longer)).toEqual(heightsOf(sheathed))
+  })
+
+  test('a ledger past its wall, across an opening, or too long is told, with where it has room', () => {
+    expect(codesOf(lean('south', { along: 1100 }))).toContain('hang-past-wall')
+    expect(codesOf(lean('south', { along: 1000 }))).not.toContain('hang-past-wall')
+    const long = withValue(lean('east', {}), 'parts.0.footprint.length', 3100)
+    expect(codesOf(long)).toContain('hang-too-long')
+    const door = withValue(lean('south', { by: 'height' }), 'walls.openings', [
+      {
+        ...{ wall: 'south', kind: 'door', at: 1500, foot: 0, clearance: { width: 20, height: 20 } },
+        ...{ unit: { width: 800, height: 2080 }, header: { section: '38x140', plies: 2 } },
+      },
+    ])
+    const low = withHung(withValue(door, 'parts.0.walls.height', 1500), 0, part =>
+      withEdit(part, 'walls.sides.north.height', 2000),
+    )
+    expect(codesOf(low)).toContain('ledger-over-opening')
+    expect(codesOf(withHung(low, 0, part => withEdit(part, 'walls.sides.north.height', 2270)))).not.toContain(
+      'ledger-over-opening',
+    )
+  })
+
+  test('on a slope it stands on the same ground: its posts are as long as their own ground asks', () => {
+    // the ground falls 1 in 10 to the south
+    const levels = [
+      { x: 0, y: 0, reading: 1300 },
+      { x: 4000, y: 0, reading: 1300 },
+      { x: 0, y: 3000, reading: 1000 },
+      { x: 4000, y: 3000, reading: 1000 },
+    ]
+    const base = starters.find(({ name }) => name === 'garden-shed')
+    const begun = base?.design('on a slope', 'metric', base.usual.metric)
+    if (!begun) throw new Error('no shed')
+    const sited: Design = {
+      ...begun,
+      footprint: { length: 4000, width: 3000 },
+      site: {
+        ...{ reference: { kind: 'line', length: 4000 }, boundaries: [], finds: [] },
+        place: { faces: 'south', along: 0, near: 3000, far: 3000 },
+        squaring: { held: 'south', tapes: {}, triangle: null, tolerance: { good: 3, fair: 6 } },
+        levels: { method: 'rod', points: levels },
+      },
+    }
+    const at = whole(withPartOf(sited, 'lean-to', 'south', 'Part'))
+    const { plan, pose } = partOf(at)
+    const spot = { x: 2000, y: -900 }
+    const inPart = { x: spot.x - pose.origin.x, y: spot.y - pose.origin.y }
+    expect(plan.frame.ground.at(inPart) + pose.origin.z).toBeCloseTo(at.main.frame.ground.at(spot), 6)
+    const feet = Object.values(plan.frame.base.feet)
+    expect(feet.length).toBeGreaterThan(1)
+    // a frost depth under the ground at the posts, that lies on one level along the slope
+    for (const foot of feet) expect(foot).toBeCloseTo(feet[0] ?? 0, 6)
+  })
+})
+
+describe('a porch under the same roof', () => {
+  const porch = having('porch', 'east')
+  test('has rafters and ridge in line with the main ones, and neither has an overhang between them', () => {
+    const design = withValue(porch, 'roof.overhang.gable', 250)
+    const at = whole(design)
+    const parts = standingIn(partOf(at))
+    const main = at.main.frame.members
+    const of = (all: readonly Member[], role: string) => all.filter(each => each.role === role)
+    const [ridge] = of(main, 'ridge')
+    const [on] = of(parts, 'ridge')
+    if (!ridge || !on) throw new Error('no ridge')
+    expect(boxOf(on).z.to).toBeCloseTo(boxOf(ridge).z.to, 6)
+    expect(boxOf(on).y.from).toBeCloseTo(boxOf(ridge).y.from, 6)
+    expect(boxOf(ridge).x.to).toBeCloseTo(4000, 6)
+    expect(boxOf(on).x.from).toBeCloseTo(4000, 6)
+    expect(boxOf(on).x.to).toBeCloseTo(5500 + 250, 6)
+    const [rafter] = of(main, 'rafter')
+    for (const each of of(parts, 'rafter')) {
+      expect(boxOf(each).z.to).toBeCloseTo(rafter ? boxOf(rafter).z.to : 0, 6)
+      expect(boxOf(each).z.from).toBeCloseTo(rafter ? boxOf(rafter).z.from : 0, 6)
+    }
+    expect(codesOf(design)).toEqual([])
+    expect(clashes([...wholeMembers(at)])).toEqual([])
+  })
+
+  test('what is changed of its roof is changed of the main one, its own openings alone are its own', () => {
+    const steep = withHung(porch, 0, part => withEdit(part, 'roof.pitch', { rise: 9, run: 12 }))
+    expect(steep.roof.pitch).toEqual({ rise: 9, run: 12 })
+    const high = withHung(porch, 0, part => withEdit(part, 'walls.height', 2500))
+    expect(high.walls.height).toBe(2500)
+    const deep = withHung(porch, 0, part => withEdit(part, 'footprint.length', 2000))
+    expect([deep.footprint.length, deep.parts[0]?.footprint.length]).toEqual([4000, 2000])
+    const lit = withHung(porch, 0, part => ({
+      ...part,
+      roof: {
+        ...part.roof,
+        openings: [{ kind: 'light', slope: 'south', at: 700, up: 900, width: 300, length: 400, plies: 1 }],
+      },
+    }))
+    expect([lit.roof.openings.length, lit.parts[0]?.roof.openings.length]).toEqual([0, 1])
+  })
+
+  test('stands on the porch of the floor, and says where that is too short', () => {
+    const shedOnFloor = starters.find(({ name }) => name === 'garden-shed')
+    const begun = shedOnFloor?.design('shed', 'metric', shedOnFloor.usual.metric)
+    if (!begun) throw new Error('no shed')
+    const built = withPartOf(begun, 'porch', 'east', 'Porch')
+    expect(codesOf(built)).toEqual([])
+    const post = boxOf(standing(built, 'walls/south/post/1'))
+    const deck = whole(built).main.frame.members.filter(({ where }) => where.in === 'porch')
+    expect(post.z.from).toBeCloseTo(Math.max(...deck.map(each => boxOf(each).z.to)), 6)
+    expect(codesOf(withHung(built, 0, part => withEdit(part, 'footprint.length', 2000)))).toContain(
+      'part-past-porch',
+    )
+    expect(codesOf({ ...built, floor: begun.floor })).toContain('part-on-nothing')
+  })
+
+  test('runs on past a gable alone', () => {
+    expect(codesOf(withValue(porch, 'roof.shape', 'hip'))).toContain('hang-no-end')
+    expect(readDesign(withValue(porch, 'parts.0.hang.side', 'south'))).toMatchObject({
+      ok: false,
+      faults: [{ path: 'parts.0.hang.side', code: 'not-one-of' }],
+    })
+  })
+})
+
+describe('a building of parts', () => {
+  test('nothing changed is the same building, and a part changed leaves the others as they were', () => {
+    const design = lean('south', { by: 'eave' })
+    expect(withHung(design, 0, part => part)).toBe(design)
+    expect(withHung(design, 3, part => withValue(part, 'walls.height', 1))).toBe(design)
+    const named = withHung(design, 0, part => ({ ...part, name: 'Store' }))
+    expect([named.name, named.parts[0]?.name]).toEqual(['shed', 'Store'])
+    expect(named.walls).toBe(design.walls)
+    const units = withHung(design, 0, part => ({ ...part, units: 'imperial' }))
+    expect(units.units).toBe('imperial')
+    expect(withoutPart(design, 0).parts).toEqual([])
+    expect(partDesign(design, 0)).toMatchObject({ units: 'metric', site: null, parts: [] })
+    expect(() => partDesign(design, 1)).toThrow(RangeError)
+  })
+
+  test('parts that run into each other are told', () => {
+    const one = withPartOf(shed, 'lean-to', 'south', 'One')
+    const two = whole(withPartOf(one, 'lean-to', 'south', 'Two'))
+    expect(two.parts.map(({ plan }) => plan.frame.problems.map(({ code }) => code))).toEqual([
+      [],
+      ['parts-meet'],
+    ])
+  })
+
+  test('faults of a part are told with its path', () => {
+    const at = (path: string, value: unknown) => readDesign(withValue(lean('south', {}), path, value))
+    for (const [path, value, code] of [
+      ['parts.0.roof.rafter', 'no such', 'no-section'],
+      ['parts.0.hang.by', 'nails', 'not-one-of'],
+      ['parts.0.hang.gap', 9000, 'too-large'],
+      ['parts.0.roof.shape', 'gable', 'not-one-of'],
+      ['parts.0.walls.height', 'high', 'wrong-type'],
+      ['hang', { side: 'south', by: 'eave', along: 0, gap: 0 }, 'wrong-type'],
+    ] as const)
+      expect([path, at(path, value)]).toMatchObject([path, { ok: false, faults: [{ path, code }] }])
+  })
+
+  test('a file of the version before is a building of one part, its boards as they were', () => {
+    for (const file of ['nest-box-workshop', 'punt-house']) {
+      const read = readDesign(JSON.parse(readFileSync(`core/design/fixtures/version-2-${file}.json`, 'utf8')))
+      if (!read.ok) throw new Error('refused')
+      const at = whole(read.design)
+      expect([at.parts, at.design.parts]).toEqual([[], []])
+      expect(wholeMembers(at)).toEqual(at.main.frame.members)
+    }
+  })
+
+  test('every kind of part begins on every side of every building with no overlap; what is told is an opening', () => {
+    for (const starter of starters)
+      for (const yard of ['imperial', 'metric'] as const) {
+        const begun = starter.design(starter.name, yard, starter.usual[yard])
+        for (const kind of partKinds)
+          for (const side of sidesFor(begun, kind)) {
+            const at = whole(withPartOf(begun, kind, side, 'Part'))
+            const codes = partOf(at).plan.frame.problems.map(({ code }) => code)
+            expect([starter.name, kind, side, codes.filter(code => code !== 'ledger-over-opening')]).toEqual([
+              ...[starter.name, kind, side],
+              [],
+            ])
+          }
+      }
+  })
+})
+
+/** What a building of parts is told that leaves its boards where they can't be. */
+const misplaced = /^hang-|^parts-|^part-|^ledger-over|^ridge-into-wall/
+
+describe('any documented building of parts', () => {
+  const read = (file: unknown): Design => {
+    const found = readDesign(JSON.parse(JSON.stringify(file)))
+    expect(found.ok ? found.dropped : found.faults).toEqual([])
+    if (!found.ok) throw new Error('refused')
+    return found.design
+  }
+
+  test('holds no two boards in one place: no overlap over 1 mm³, where its parts can hang as asked', () => {
+    let hung = 0
+    fc.assert(
+      fc.property(partedFiles, file => {
+        const at = whole(read(file))
+        const plans = [at.main, ...at.parts.map(({ plan }) => plan)]
+        if (plans.some(({ frame }) => frame.problems.some(({ code }) => misplaced.test(code)))) return
+        hung++
+        expect(clashes([...wholeMembers(at)])).toEqual([])
+      }),
+      { numRuns: runs(60) },
+    )
+    expect(hung).toBeGreaterThan(runs(60) / 8)
+  }, 3_600_000)
+
+  test('is told why a part can’t be with a remedy; each number told, typed, solves what it is told of', () => {
+    fc.assert(
+      fc.property(partedFiles, file => {
+        const design = read(file)
+        for (const [k, { plan }] of whole(design).parts.entries())
+          for (const problem of plan.frame.problems) {
+            const said = sayProblem(problem, design.units)
+            expect(said).toMatch(/^[A-Z].*\. .*\.$/s)
+            expect(said).not.toMatch(/NaN|undefined|Infinity|null/)
+            if (!misplaced.test(problem.code)) continue
+            for (const [, mm] of toldNumbers(problem, plan.design)) {
+              const next = read(withHung(design, k, part => asTold(part, problem, mm) ?? part))
+              const after = whole(next).parts[k]?.plan.frame.problems ?? []
+              expect([said, mm, after.filter(other => nameOf(other) === nameOf(problem))]).toEqual([
+                said,
+                mm,
+                [],
+              ])
+            }
+          }
+      }),
+      { numRuns: runs(60) },
+    )
+  }, 3_600_000)
+})
+
+test('a lean-to of 4.7 m rafters at 3.5 in 12 on a beam 89 mm wide hangs on a shed', () => {
+  const pitch = { rise: 3.5, run: 12 }
+  const slope = 3.5 / 12
+  // rafters of 4.7 m long point to long point, tails of 300 mm: the span between
+  const width = 4700 / Math.hypot(1, slope) - 300
+  const tall = { ...shed, walls: { ...shed.walls, height: 3600 } }
+  const begun = withPartOf({ ...tall, footprint: { length: 6000, width: 3000 } }, 'lean-to', 'south', 'Store')
+  const design: Design = {
+    ...begun,
+    parts: begun.parts.map(part => ({
+      ...part,
+      footprint: { length: 6000, width },
+      walls: { ...part.walls, posts: { ...part.walls.posts, beam: '38x235', plies: 2, post: '150x150' } },
+      roof: { ...part.roof, pitch, rafter: '47x220', ridge: '47x220', overhang: { eave: 300, gable: 0 } },
+    })),
+    lumber: { ...begun.lumber, sections: [{ name: '38x235', thickness: 44.5, depth: 235 }] },
+  }
+  const at = whole(design)
+  const plan = partOf(at).plan
+  expect(plan.frame.problems).toEqual([])
+  const piece = plan.pieces.find(({ role }) => role === 'rafter')
+  expect(Math.abs((piece?.length ?? 0) - 4700)).toBeLessThan(2.5 * INCH)
+})
