@@ -15,6 +15,8 @@ export type LooseCode =
   | 'bought-trusses'
   | 'gusset-nails'
   | 'gusset-glue'
+  | 'ledger-screws'
+  | 'ledger-flashing'
 
 /**
  * A quantity and the numbers it comes from: volumes m³, weights kg, lengths mm, areas m². `core/words` says

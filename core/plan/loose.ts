@@ -5,6 +5,7 @@ import { areaOfRect, type Bed, type Frame, partVolume, type Hole, supportName } 
 import { earthwork } from '../survey'
 import { boughtTrusses } from './bought'
 import { gussetsOf } from './gussets'
+import { ledgerOf } from './ledger'
 import { count, cubic, type Loose } from './loose-item'
 import { sidingOf, WASTE } from './siding'
 
@@ -36,6 +37,7 @@ export function looseOf(building: Building, frame: Frame): Loose[] {
     ...sidingFor(building, frame),
     ...boughtTrusses(building, frame),
     ...gussetsOf(building, frame),
+    ...ledgerOf(building, frame),
     ...(base
       ? [
           ...gravelOf(base, beds),

@@ -18,6 +18,8 @@ export const looseNames: Record<LooseCode, string> = {
   'bought-trusses': 'Bought trusses',
   'gusset-nails': 'Nails for gussets, 8d or 65 mm',
   'gusset-glue': 'Adhesive for gussets, tubes',
+  'ledger-screws': 'Lag screws for the ledger, 1/2 in or 12 mm',
+  'ledger-flashing': 'Flashing over the ledger, lengths',
 }
 
 const YARD3 = ((3 * FOOT) / 1000) ** 3
@@ -67,6 +69,10 @@ const rules: Readonly<Record<LooseCode, (say: LooseSay) => string>> = {
     `${n('each')} in each of the ${n('ends')} ends of members that ${n('gussets')} gussets lie on, in two rows, no nearer an edge than half an inch (12 mm); each gusset's card shows where.`,
   'gusset-glue': ({ n, mm }) =>
     `${n('beads')} beads along each of those ends, ${mm('leg')} long, at ${mm('tube')} from a tube of 10 oz or 300 ml.`,
+  'ledger-screws': ({ mm }) =>
+    `Into the frame behind it, no more than 1/2 in (12 mm) of sheets between: ${mm('apart')} apart, high and low in turn, the first ${mm('end')} from each end, for a span up to ${mm('span')} (a deck ledger's schedule, IRC table R507.9.1.3(1), from memory). Local code decides, and a house that may carry it.`,
+  'ledger-flashing': ({ mm }) =>
+    `Up behind the wall's cover and down over the roofing, ${mm('long')} of ledger in lengths of ${mm('sold')}, each over the next by ${mm('lap')}.`,
   nails: ({ n }) =>
     `${n('each')} through the rim into each end of ${n('joists')} joists${n('plies') ? `, and through the joists beside openings into each end of ${n('plies')} header plies` : ''}.`,
 }
