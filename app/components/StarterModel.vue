@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { modelOf } from '../../core/drawing'
-import type { Plan } from '../../core/plan'
+import { modelOfWhole } from '../../core/drawing'
+import { type Whole, wholeTotals } from '../../core/plan'
 import { useViewer } from '../composables/useViewer'
 
 /** A building that is about to be begun, in 3D; it turns by dragging and by arrows. */
-const props = defineProps<{ plan: Plan; name: string }>()
+const props = defineProps<{ whole: Whole; name: string }>()
 const canvas = useTemplateRef<HTMLCanvasElement>('canvas')
-const model = computed(() => modelOf(props.plan.frame))
+const model = computed(() => modelOfWhole(props.whole, null))
 const none: ReadonlySet<string> = new Set()
 const showing = computed(() => ({ hand: none, faded: none, hidden: none, apart: 0 }))
 const { failed, viewer } = useViewer(canvas, model, showing)
@@ -39,7 +39,7 @@ watch(
     class="model"
     tabindex="0"
     role="img"
-    :aria-label="`${name} in 3D, ${plan.totals.pieces} boards. Arrows turn it.`"
+    :aria-label="`${name} in 3D, ${wholeTotals(whole).pieces} boards. Arrows turn it.`"
     @keydown="key"
   />
 </template>

@@ -1,6 +1,6 @@
 import type { Design } from '../../core/design'
 import { buildingSketch, fit as fitTo, frameSketch, type Ink, pathOf, roofSection } from '../../core/drawing'
-import { plan, type Plan } from '../../core/plan'
+import { plan, type Plan, whole } from '../../core/plan'
 
 /** A face of a small picture: its outline as an SVG path, and what it is of. */
 export interface SketchPath {
@@ -23,7 +23,7 @@ export const roofSketch = (design: Design, wide: number, tall: number): string[]
 
 /** The whole building looked at from over its south-east corner, as `roofSketch`. */
 export const buildingPicture = (design: Design, wide: number, tall: number): SketchPath[] =>
-  sketch(buildingSketch(plan(design)), wide, tall)
+  sketch(buildingSketch(whole(design)), wide, tall)
 
 function sketch(drawing: ReturnType<typeof roofSection>, wide: number, tall: number): SketchPath[] {
   const on = fitTo(drawing, wide, tall, { left: 4, right: 4, top: 4, bottom: 4 })

@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { type Starter, starters, type StarterSize } from '../../core/design'
-import { newMemory } from '../../core/frame'
 import type { Units } from '../../core/measure'
-import { plan as planOf } from '../../core/plan'
+import { newMemories, whole as wholeOf, wholeTotals } from '../../core/plan'
 import { sayProblem, sayWeight, starterWords } from '../../core/words'
 import { buildingPicture } from '../logic/section-sketch'
 
@@ -23,9 +22,14 @@ const size = computed<StarterSize>(() => ({
   ...typed.value[place.value],
 }))
 const words = (starter: Starter): string => starterWords[starter.name]?.name ?? starter.name
-const memory = newMemory()
-const plan = computed(() => planOf(chosen.value.design(words(chosen.value), units.value, size.value), memory))
-const problems = computed(() => plan.value.frame.problems)
+const memories = newMemories()
+const whole = computed(() =>
+  wholeOf(chosen.value.design(words(chosen.value), units.value, size.value), memories),
+)
+const problems = computed(() =>
+  [whole.value.main, ...whole.value.parts.map(({ plan }) => plan)].flatMap(({ frame }) => frame.problems),
+)
+const totals = computed(() => wholeTotals(whole.value))
 const WIDE = 150
 const TALL = 104
 const pictures = computed(() =>
@@ -110,7 +114,7 @@ async function begin(): Promise<void> {
           {{ sayProblem(problem, units) }}
         </p>
         <p v-if="!problems.length" class="figures" aria-label="Tally">
-          {{ plan.totals.pieces }} pieces · {{ sayWeight(plan.totals.weight, units) }}
+          {{ totals.pieces }} pieces · {{ sayWeight(totals.weight, units) }}
         </p>
         <Button
           label="Begin"
@@ -125,7 +129,7 @@ async function begin(): Promise<void> {
           <p>{{ shelf.trouble.sentence }}</p>
         </div>
       </div>
-      <div class="model"><LazyStarterModel :plan="plan" :name="words(chosen)" /></div>
+      <div class="model"><LazyStarterModel :whole="whole" :name="words(chosen)" /></div>
     </section>
   </main>
 </template>

@@ -10,6 +10,14 @@ export const starterWords: Readonly<Record<string, { readonly name: string; read
     name: 'Firewood shelter',
     what: 'Open to the south on posts, slats on the other sides, air under the floor.',
   },
+  'wood-store': {
+    name: 'Wood store',
+    what: 'A long one on skids, open to the south, slats with air between them on posts.',
+  },
+  playhouse: {
+    name: 'Playhouse',
+    what: 'A small gable of trusses, its roof run on over a porch before the door.',
+  },
   'pole-shelter': {
     name: 'Pole shelter',
     what: 'A gable on posts in the ground, open on all sides, gravel under it.',

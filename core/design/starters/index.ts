@@ -7,8 +7,10 @@ import { greenhouse } from './greenhouse'
 import { hide } from './hide'
 import { leanTo } from './lean-to'
 import { loftShed } from './loft-shed'
+import { playhouse } from './playhouse'
 import { poleShelter } from './pole-shelter'
 import { porchRoof } from './porch-roof'
+import { woodStore } from './wood-store'
 import type { Starter } from './starter'
 
 /** The buildings to begin from, in the order they are shown in. */
@@ -17,7 +19,9 @@ export const starters: readonly Starter[] = [
   loftShed,
   bikeStore,
   firewoodShelter,
+  woodStore,
   poleShelter,
+  playhouse,
   greenhouse,
   gardenRoom,
   hide,

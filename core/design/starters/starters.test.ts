@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { cautionsOf } from '../../check'
-import { plan } from '../../plan'
+import { plan, whole } from '../../plan'
 import { runs } from '../../testing/designs'
 import { starterWords } from '../../words'
 import { readDesign } from '../read'
@@ -52,11 +52,14 @@ describe.each(starters.map(each => [each.name, each] as const))('%s', (name, sta
     const design = starter.design('Begun', yard, starter.usual[yard])
     expect(readDesign(JSON.parse(JSON.stringify(design)))).toMatchObject({ ok: true })
     expect(design).toMatchObject({ units: yard, lumber: { yard } })
-    const made = plan(design)
-    expect(made.frame.problems).toEqual([])
+    const { main: made, parts } = whole(design)
+    expect([made, ...parts.map(part => part.plan)].map(({ frame }) => frame.problems)).toEqual(
+      [made, ...parts].map(() => []),
+    )
     expect(made.pieces.length).toBeGreaterThan(5)
     expect(
-      cautionsOf(made)
+      [made, ...parts.map(part => part.plan)]
+        .flatMap(cautionsOf)
         .map(({ code }) => code)
         .filter(code => !always.has(code)),
     ).toEqual([])
@@ -77,7 +80,8 @@ describe.each(starters.map(each => [each.name, each] as const))('%s', (name, sta
       fc.property(sizes(starter), fc.constantFrom(...yards), (size, yard) => {
         const design = starter.design('Begun', yard, size)
         expect(design.footprint).toEqual({ length: size.length, width: size.width })
-        expect(plan(design).frame.problems).toEqual([])
+        const { main, parts } = whole(design)
+        for (const each of [main, ...parts.map(part => part.plan)]) expect(each.frame.problems).toEqual([])
       }),
       { numRuns: runs(25) },
     )
