@@ -1,4 +1,5 @@
-import { roofHas, type RoofOpeningKind, type RoofPart, type SideName } from '../../core/design'
+import { roofHas, type RoofOpeningKind, type RoofPart, type SideName, usualBattens } from '../../core/design'
+import type { Role } from '../../core/trade'
 import { eavesOf, leavesOut, trussesAbout } from '../../core/lines'
 import { chordFace, faceOf, isOfRoofOpening } from '../../core/frame'
 import { cardOf } from '../../core/plan'
@@ -65,6 +66,21 @@ function seat(at: At): Row[] {
   ]
 }
 
+const spacingFrom = (at: At): Row =>
+  choice(
+    at,
+    'roof.panel',
+    [
+      { value: 'rafters', label: 'As asked' },
+      { value: 'panels', label: 'Roof panels' },
+    ],
+    {
+      name: 'Spacing from',
+      value: at.design.roof.panel ? 'panels' : 'rafters',
+      change: to => panelsLead(to === 'panels'),
+    },
+  )
+
 /** The whole roof: its shape, its slope, and what its rafters are. */
 export function roof(at: At): Row[] {
   const { roof } = at.design
@@ -73,25 +89,13 @@ export function roof(at: At): Row[] {
     // a part hangs by its roof: another would hang by nothing
     ...(at.design.hang ? [] : [block('shape')]),
     ...carrier(at),
-    ...(hasPart(at, 'knees') ? knees(at) : lengths(at, 'roof.pitch')),
+    ...(hasPart(at, 'knees') ? knees(at) : hasPart(at, 'battens') ? [] : lengths(at, 'roof.pitch')),
     ...(hasPart(at, 'knees') ? [] : has.peak).flatMap(part => length(at, `roof.peak.${part}`)),
     ...(hasPart(at, 'strip') ? lengths(at, 'roof.raised.at') : []),
     board(at, 'roof.rafter', hasPart(at, 'trusses') ? 'Chords' : undefined),
-    choice(
-      at,
-      'roof.panel',
-      [
-        { value: 'rafters', label: 'As asked' },
-        { value: 'panels', label: 'Roof panels' },
-      ],
-      {
-        name: 'Spacing from',
-        value: roof.panel ? 'panels' : 'rafters',
-        change: to => panelsLead(to === 'panels'),
-      },
-    ),
+    ...(hasPart(at, 'battens') ? length(at, 'roof.pergola.notch') : [spacingFrom(at)]),
     ...length(at, 'roof.spacing'),
-    ...(roof.panel
+    ...(roof.panel && !hasPart(at, 'battens')
       ? [
           ...length(at, 'roof.panel.cover'),
           choice(at, 'roof.panel.per', numbers(1, 3)),
@@ -125,7 +129,9 @@ export function slope(at: At): Row[] {
     at.plan.pieces
       .filter(
         ({ role, members: ids }) =>
-          ['rafter', 'roof-joist', 'jack-rafter', 'lower-chord', 'upper-chord'].includes(role) &&
+          ['rafter', 'roof-joist', 'level-rafter', 'jack-rafter', 'lower-chord', 'upper-chord'].includes(
+            role,
+          ) &&
           members.some(
             ({ id, where }) => id === ids[0] && (faceOf(where) === face || chordFace(where) === face),
           ),
@@ -209,8 +215,45 @@ export const firrings = (at: At): Row[] => [
   ...length(at, 'roof.firring.least'),
 ]
 
+/** Across a pergola's rafters, and how far past the end ones they reach. */
+export function battens(at: At): Row[] {
+  const { battens: laid } = at.design.roof.pergola
+  return [
+    say('Flat across the rafters, the outer ones at the ends of the tails.'),
+    boardOrNone(at, 'roof.pergola.battens', {
+      name: 'Battens',
+      value: laid?.section ?? '',
+      wrap: section => ({ ...(laid ?? usualBattens[at.design.lumber.yard]), section }),
+    }),
+    ...(laid
+      ? [
+          ...length(at, 'roof.pergola.battens.apart'),
+          ...length(at, 'roof.overhang.gable'),
+          say(battensSaid(at)),
+        ]
+      : []),
+  ]
+}
+
+function battensSaid({ plan }: At): string {
+  const count = (role: Role): number => plan.frame.members.filter(each => each.role === role).length
+  return `${count('level-rafter')} rafters and ${count('batten')} battens, counted with both outer ones.`
+}
+
+/** How a pergola's tails end. */
+const shapedTails = (at: At): Row[] => [
+  ...length(at, 'roof.overhang.eave'),
+  choice(at, 'roof.pergola.tail.shape', [
+    { value: 'square', label: 'Plumb' },
+    { value: 'angled', label: 'Corner sawn off' },
+    { value: 'cove', label: 'Cove' },
+  ]),
+  ...(at.design.roof.pergola.tail.shape === 'square' ? [] : length(at, 'roof.pergola.tail.size')),
+]
+
 /** The rafters' lower ends, and the boards on them. */
 export function tails(at: At): Row[] {
+  if (hasPart(at, 'battens')) return shapedTails(at)
   const { roof } = at.design
   const sloped = hasPart(at, 'sloped-tails')
   const { gambrel } = at.plan.building.roof

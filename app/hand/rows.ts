@@ -64,6 +64,7 @@ const tables: Readonly<Record<SubjectKind, (at: At) => Row[]>> = {
   purlins: roof.purlins,
   blocks: roof.blocks,
   firrings: roof.firrings,
+  battens: roof.battens,
   'roof-opening': roof.roofOpening,
   walls: walls.walls,
   wall: walls.wall,

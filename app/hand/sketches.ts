@@ -190,6 +190,11 @@ const sketches: Readonly<Record<string, readonly Sketch[]>> = {
     sketch('Plumb over the wall', ['M40 18v22h7v-25z'], [plate], ['M8 43L88 3 M8 60L88 20']),
     sketch('Square to the slope', ['M38 27L46 42L53 39L45 24z'], [plate], ['M8 43L88 3 M8 60L88 20']),
   ],
+  'roof.pergola.tail.shape': [
+    sketch('Plumb', ['M4 14h84v28h-84z'], ['M24 42h8v18h-8z']),
+    sketch('The lower corner sawn off', ['M4 14h84v10l-18 18h-66z'], ['M24 42h8v18h-8z']),
+    sketch('Hollowed by a quarter circle', ['M4 14h84v10a18 18 0 0 0 -18 18h-66z'], ['M24 42h8v18h-8z']),
+  ],
   'walls.posts.set': [
     sketch('In a shoulder cut into the outside', ['M36 8h8v24h-8z'], ['M44 8h16v52h-24v-28h8z']),
     sketch(

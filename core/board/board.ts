@@ -38,6 +38,7 @@ export type CutName =
   | 'slope'
   | 'cheek'
   | 'backing'
+  | 'cove'
 
 /** Removes all wood in front of a plane, which is given in board axes. */
 export interface EndCut {

@@ -3,6 +3,7 @@ import type { Design } from './design'
 import type { Hip, Roof, TieKind } from './roof'
 import type { InnerBeam } from './inner-beams'
 import type { Carrier, GambrelLine, Gussets, Truss, TrussKind } from './gambrel'
+import type { Pergola } from './pergola'
 import type { Firring, Raised } from './roof-parts'
 import type { Seat } from './seat'
 import type { BuildingSetting } from './setting'
@@ -14,6 +15,7 @@ import { heightOf } from './walls'
 
 /**
  * Parts that only some roofs have: a ridge board, one that may be a beam, hips, firrings over level joists,
+ * battens over level rafters,
  * an open strip between two slopes, a ledger on a house, knees between two slopes that fall one way, bottom
  * chords that rise to the middle, ends over gables, and tails that lie in the slope.
  */
@@ -22,6 +24,7 @@ export type RoofPart =
   | 'beam'
   | 'hips'
   | 'firrings'
+  | 'battens'
   | 'strip'
   | 'ledger'
   | 'knees'
@@ -79,7 +82,7 @@ export interface BuildingTruss extends Omit<
 /** A roof's part of a building: null stands for what the roof has not. */
 export interface BuildingRoof extends Omit<
   Roof,
-  'shape' | 'panel' | 'hip' | 'raised' | 'firring' | 'overhang' | 'gambrel' | 'carried' | 'truss'
+  'shape' | 'panel' | 'hip' | 'raised' | 'firring' | 'pergola' | 'overhang' | 'gambrel' | 'carried' | 'truss'
 > {
   readonly has: RoofHas
   readonly pitch: Pitch
@@ -89,6 +92,7 @@ export interface BuildingRoof extends Omit<
   readonly truss: BuildingTruss | null
   readonly raised: (Raised & { readonly at: number }) | null
   readonly firring: Firring | null
+  readonly pergola: Pergola | null
   /** As of a roof; `high` null where no tails reach out on the high side. */
   readonly overhang: {
     readonly eave: number
@@ -171,6 +175,7 @@ export function plainBuilding(
       truss: null,
       raised: null,
       firring: null,
+      pergola: null,
       overhang: {
         eave: overhang.eave,
         gable: overhang.gable,

@@ -106,6 +106,7 @@ export type LengthPath =
   | 'roof.purlins.spacing'
   | 'roof.blocking.air'
   | 'roof.firring.least'
+  | `roof.pergola.${'notch' | 'tail.size' | 'battens.apart'}`
   | 'roof.raised.at'
   | 'roof.raised.spacing'
   | 'roof.loft.height'

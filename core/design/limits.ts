@@ -14,6 +14,10 @@ export const limits = {
   exposure: { min: 20, max: 600 },
   /** Clear under an eave, for sheets, roofing and flashing. */
   hangGap: { min: 0, max: 600 },
+  /** How deep a pergola's rafters are notched, what their tails are cut to, and how far apart battens lie. */
+  pergolaNotch: { min: 0, max: 200 },
+  tailSize: { min: 10, max: 400 },
+  battens: { min: 40, max: 1250 },
   slatGap: { min: 0, max: 300 },
   drop: { min: 0, max: 400 },
   spacing: { min: 100, max: 1250 },

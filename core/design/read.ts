@@ -259,6 +259,7 @@ function furtherSections({ floor, base, walls, roof }: Part | Design): [string, 
   if (roof.truss.setting?.section) out.push(['roof.truss.setting.section', roof.truss.setting.section])
   out.push(['roof.raised.post', roof.raised.post])
   out.push(['roof.firring.section', roof.firring.section])
+  if (roof.pergola.battens) out.push(['roof.pergola.battens.section', roof.pergola.battens.section])
   out.push(['roof.ends.lookout', roof.ends.lookout])
   if (roof.ends.barge) out.push(['roof.ends.barge', roof.ends.barge])
   if (roof.hip.section) out.push(['roof.hip.section', roof.hip.section])

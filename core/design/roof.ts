@@ -26,6 +26,7 @@ import {
   type Tails,
   tailsSchema,
 } from './roof-parts'
+import { defaultPergola, type Pergola, pergolaSchema } from './pergola'
 import {
   type Carrier,
   carriers,
@@ -56,6 +57,7 @@ export const roofShapeNames = [
   'raised-ridge',
   'hip',
   'gambrel',
+  'pergola',
 ] as const
 export type RoofShapeName = (typeof roofShapeNames)[number]
 
@@ -175,6 +177,8 @@ export interface Roof {
   readonly raised: Raised
   /** Of a flat roof. */
   readonly firring: Firring
+  /** Of a pergola. */
+  readonly pergola: Pergola
   /** Of a gable; null without. */
   readonly ties: Readonly<Record<TieKind, Ties | null>>
   /** Under ceiling joists; null without. */
@@ -251,6 +255,7 @@ export const roofSchema = z.strictObject({
   blocking: blockingSchema,
   raised: raisedSchema,
   firring: firringSchema,
+  pergola: pergolaSchema,
   ties: z
     .strictObject({ rafter: tiesSchema, collar: tiesSchema, ceiling: tiesSchema })
     .default({ rafter: null, collar: null, ceiling: null }),
@@ -290,6 +295,7 @@ export const defaultRoof: Roof = {
   blocking: defaultBlocking,
   raised: defaultRaised,
   firring: defaultFirring,
+  pergola: defaultPergola,
   ties: { rafter: null, collar: null, ceiling: null },
   joistBeam: null,
   fascia: { sub: null, face: null },

@@ -21,6 +21,7 @@ export const subjectKinds = [
   'purlins',
   'blocks',
   'firrings',
+  'battens',
   'roof-opening',
   'walls',
   'wall',
@@ -103,6 +104,7 @@ function roofSubjects({ roof }: Design): Subject[] {
       ? [of('ridge', 'ridge', { paths: ['roof.ridge', 'roof.hip', 'roof.beam', 'roof.raised'] })]
       : []),
     ...(has.parts.includes('firrings') ? [of('firrings', 'firring')] : []),
+    ...(has.parts.includes('battens') ? [of('battens', 'pergola')] : []),
     ...(has.parts.includes('knees') ? [of('knees', 'knees', { paths: ['roof.gambrel', 'roof.peak'] })] : []),
     ...(has.parts.includes('trusses')
       ? [
@@ -118,9 +120,16 @@ function roofSubjects({ roof }: Design): Subject[] {
       ? [of('ties', 'ties', { paths: ['roof.ties', 'roof.joistBeam'] })]
       : []),
     ...(roof.loft && mayHaveLoft(has) ? [of('loft', 'loft')] : []),
-    ...(roof.purlins && !has.parts.includes('firrings') ? [of('purlins', 'purlins')] : []),
-    ...(roof.blocking.plate !== 'none' || roof.blocking.rows > 0 ? [of('blocks', 'blocking')] : []),
-    ...roof.openings.map((_, index) => of('roof-opening', `openings.${index}`, { index })),
+    ...(roof.purlins && !has.parts.includes('firrings') && !has.parts.includes('battens')
+      ? [of('purlins', 'purlins')]
+      : []),
+    ...(!has.parts.includes('battens') && (roof.blocking.plate !== 'none' || roof.blocking.rows > 0)
+      ? [of('blocks', 'blocking')]
+      : []),
+    // a pergola is open as it is
+    ...(has.parts.includes('battens') ? [] : roof.openings).map((_, index) =>
+      of('roof-opening', `openings.${index}`, { index }),
+    ),
   ]
 }
 

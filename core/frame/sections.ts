@@ -49,5 +49,6 @@ export function roofLumber({ roof, walls }: Building, section: SectionOf): RoofL
     barge: optional(roof.ends.barge),
     joistBeam: inner(roof.joistBeam),
     kneePurlin: inner(kneePurlinOf(roof)),
+    batten: optional(roof.pergola?.battens?.section),
   }
 }

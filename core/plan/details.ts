@@ -1,5 +1,5 @@
 import type { Figure, FigureName } from './figures'
-import { type CutName, cutOfFace, notches } from '../board'
+import { type CutName, notches } from '../board'
 import { cardOf, type SawCut } from './card'
 import type { Piece } from './piece'
 import type { Plan } from './plan'
@@ -48,13 +48,12 @@ export function detailsOf(plan: Plan, piece: Piece): PieceDetails {
 
 function notchesOf({ board }: Piece): NotchDetail[] {
   return notches(board)
-    .map(({ cut, depth, sides }) => {
-      const xs = board.faces
-        .filter(face => cutOfFace(face)?.cut === cut)
-        .flatMap(face => face.loops.flat())
-        .map(p => p.x)
-      return { name: board.cuts[cut]?.name ?? 'housing', at: Math.min(...xs) - board.start, depth, sides }
-    })
+    .map(({ cut, depth, sides, from }) => ({
+      name: board.cuts[cut]?.name ?? 'housing',
+      at: from - board.start,
+      depth,
+      sides,
+    }))
     .sort((a, b) => a.at - b.at)
 }
 

@@ -88,7 +88,8 @@ export function readFace(frame: Frame, units: Units, face: RoofFace): RoofReadin
   const { roof } = frame
   const eave = lowEaveOf(roof, face)
   const found = firstOn(frame, face)
-  if (!found) return null
+  // level rafters have no slope to read
+  if (!found || face.angle === 0) return null
   const [rafter, atHead] = found
   const up = scale(downOf(face.top), -1)
   const heel = footOf(roof, face)

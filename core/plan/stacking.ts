@@ -44,7 +44,13 @@ export function standsOn(
   // of a chord in pieces the lowest
   if (role === 'upper-chord' || role === 'lower-chord')
     return (where.run[1] ?? 1) === 1 && over(chordFace(where))
-  if (role !== 'rafter' && role !== 'jack-rafter' && role !== 'cripple-rafter' && role !== 'roof-joist')
+  if (
+    role !== 'rafter' &&
+    role !== 'jack-rafter' &&
+    role !== 'cripple-rafter' &&
+    role !== 'roof-joist' &&
+    role !== 'level-rafter'
+  )
     return false
   if (roof.has.falls.length > 1) return over(faceOf(where)) && where.name !== 'upper'
   return role !== 'cripple-rafter' || where.name === (roof.high === wall ? 'upper' : 'rafter')

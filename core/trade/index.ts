@@ -21,4 +21,5 @@ export {
   fewestBoards,
   pliesOf,
   rowOf,
+  spreadRow,
 } from './layout'

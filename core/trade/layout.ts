@@ -191,3 +191,17 @@ export function rowOf(u: Stretch, breaks: readonly number[], longest: number, fi
   }
   return [...out, { from, to: u.to }]
 }
+
+/**
+ * Places of one width over a stretch, the outer ones at its ends and the others evenly between, no farther
+ * apart on centre than `most`, but for places that would touch; mm. None where it is narrower than one.
+ */
+export function spreadRow(over: Stretch, wide: number, most: number): Stretch[] {
+  const room = over.to - over.from - wide
+  if (room < 0) return []
+  const bays = room > HAIR ? Math.max(1, Math.min(countUp(room / most), Math.floor(room / wide + HAIR))) : 0
+  return Array.from({ length: bays + 1 }, (_, i) => {
+    const from = over.from + (bays ? (room * i) / bays : 0)
+    return { from, to: from + wide }
+  })
+}

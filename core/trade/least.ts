@@ -85,6 +85,8 @@ export const least = {
 export const gaps = {
   /** That a post keeps off what crosses the building beside it. */
   besidePost: 5,
+  /** Between battens, so that they stay battens. */
+  battens: 5,
   /** That headers in a roof or a ceiling keep from what they don't touch. */
   besideHeader: 10,
   /** That boards along a slope keep off its ends. */

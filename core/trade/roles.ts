@@ -71,6 +71,8 @@ export const roles = {
   'stair-header': row('CH', 'ceiling header', 'ties', 'roof.ties'),
   ledger: row('LG', 'ledger', 'ridge', 'roof.ridge'),
   'roof-joist': row('FJ', 'roof joist', 'rafters', 'roof.rafter', 'rafter'),
+  'level-rafter': row('LV', ['level rafter', 'level rafters'], 'rafters', 'roof.rafter', 'rafter'),
+  batten: row('BN', 'batten', 'blocks', 'roof.pergola.battens'),
   firring: row('FI', 'firring', 'rafters', 'roof.firring.section'),
   wedge: row('WE', 'wedge', 'rafters', 'roof.rafter'),
   'upper-header': row('UH', 'upper header', 'ridge', 'roof.ridge'),

@@ -35,6 +35,9 @@ function sayCut({ name, at, miter, bevel }: SawCut, { width, section }: Piece, u
 }
 
 function sayNotch({ name, at, depth, sides }: NotchDetail, units: Units): string {
+  // marked from a template, and its depth is the radius
+  if (name === 'cove')
+    return `${cutNames[name]} at ${formatLength(at, { units, unit: true })}: a quarter circle of ${sayShort(depth, units)}`
   const of = sides
     .filter(side => side.length > 0.05 && side.name !== name)
     .map(side => `${cutNames[side.name]} ${sayShort(side.length, units)}`)

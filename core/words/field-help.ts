@@ -169,6 +169,14 @@ const meanings: Readonly<Record<string, string>> = {
   'roof.blocking.hole': 'As wide as the bit that drills it.',
   'roof.blocking.rows': 'Rows of blocks keep deep rafters from turning.',
   'roof.blocking.air': "Between the blocks and the roof's deck, for air.",
+  'roof.pergola.notch':
+    'How deep each rafter is cut to sit over a beam: it can not slide, and the more is cut the less carries.',
+  'roof.pergola.tail.shape':
+    'Plumb; with the lower corner sawn off; or hollowed out by a quarter of a circle, marked from a template and cut with a jigsaw.',
+  'roof.pergola.tail.size':
+    'How far from the end along the lower edge the shape begins, and as far up the end.',
+  'roof.pergola.battens.apart':
+    'On centre. They are spread evenly from tail to tail, so that none is one short.',
   'roof.firring.least': 'How deep the tapered strip is at its low end.',
   'roof.openings.*.at': "Along the wall from the building's corner to the opening's middle.",
   'roof.openings.*.up': "Level, from the wall's outside to the opening's lower edge.",

@@ -24,6 +24,7 @@ export const cutNames: Record<CutName, string> = {
   slope: 'sloped end',
   cheek: 'cheek cut',
   backing: 'backing',
+  cove: 'cove',
 }
 
 export const speciesWords: Record<Species, string> = {
@@ -83,6 +84,9 @@ const advice: Record<Role, string> = {
   barge: 'Plumb at both ends, its upper edge in the slope; the pair meets over the middle of the ridge.',
   ledger:
     "Level on the house's frame, flashed, never on siding or facing brick; bolts or structural screws by the schedule of local code. The rafters hang on it in hangers or on a strip.",
+  'level-rafter':
+    'Crown up. Cut one, try it over both beams, then mark the others from it; a cove is marked from a template.',
+  batten: 'Screwed to each rafter it crosses, pre-drilled near its ends; ends meet over a rafter.',
   'roof-joist':
     'Level from wall to wall, nailed to both plates. Crown up; its depth is yours to have checked.',
   firring:

@@ -30,6 +30,8 @@ export function sayRoof({ shape, high, unequal }: RoofChoice): {
       return { label: `Raised ridge, strip to the ${low}`, short: 'Raised ridge' }
     case 'gambrel':
       return { label: 'Gambrel', short: 'Gambrel' }
+    case 'pergola':
+      return { label: 'Pergola', short: 'Pergola' }
     case 'hip':
       return { label: 'Hip', short: 'Hip' }
   }

@@ -18,6 +18,10 @@ export const starterWords: Readonly<Record<string, { readonly name: string; read
     name: 'Playhouse',
     what: 'A small gable of trusses, its roof run on over a porch before the door.',
   },
+  pergola: {
+    name: 'Pergola',
+    what: 'Level rafters over twin beams on posts in the ground, battens across them.',
+  },
   'pole-shelter': {
     name: 'Pole shelter',
     what: 'A gable on posts in the ground, open on all sides, gravel under it.',

@@ -17,6 +17,7 @@ const plain: Partial<Record<SubjectKind, string>> = {
   purlins: 'Purlins',
   blocks: 'Blocks',
   firrings: 'Firrings',
+  battens: 'Battens',
   walls: 'Walls',
   sheets: 'Sheets',
   posts: 'Posts, beam',

@@ -10,6 +10,7 @@ import { headroomWithin, usualHeadroom } from './gambrel-line'
 import { hip } from './hip'
 import type { RoofAsk, RoofChoice, RoofKind } from './kind'
 import { leanTo } from './lean-to'
+import { pergola } from './pergola'
 import { raisedRidge } from './raised-ridge'
 import { singleSlope } from './single-slope'
 import { acrossFrom } from '../sides'
@@ -23,6 +24,7 @@ const kinds: Readonly<Record<RoofShapeName, RoofKind>> = {
   'raised-ridge': raisedRidge,
   hip,
   gambrel,
+  pergola,
 }
 
 /** What a roof has, as it was asked for. */

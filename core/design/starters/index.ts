@@ -7,6 +7,7 @@ import { greenhouse } from './greenhouse'
 import { hide } from './hide'
 import { leanTo } from './lean-to'
 import { loftShed } from './loft-shed'
+import { pergola } from './pergola'
 import { playhouse } from './playhouse'
 import { poleShelter } from './pole-shelter'
 import { porchRoof } from './porch-roof'
@@ -21,6 +22,7 @@ export const starters: readonly Starter[] = [
   firewoodShelter,
   woodStore,
   poleShelter,
+  pergola,
   playhouse,
   greenhouse,
   gardenRoom,

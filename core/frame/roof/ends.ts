@@ -23,6 +23,7 @@ export function endOrders(
   lines: RoofLines,
   taken: readonly Obstacle[],
 ): Order[] {
+  if (!lines.edges.some(({ kind }) => kind === 'rake')) return []
   const { roof } = building
   const held = roof.ends.hold !== 'none'
   const flanks = flanksOf(building, lumber, lines)

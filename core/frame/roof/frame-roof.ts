@@ -28,6 +28,7 @@ import { loftEnds } from './loft-ends'
 import type { BearingPartition, Obstacle } from './obstacle'
 import { roofOpeningProblems } from './opening-room'
 import { openingsTaken, pairsOf } from './openings'
+import { battenOrders } from './pergola'
 import { postsIn, purlinOrders } from './purlins'
 import { faceOrders } from './rafters'
 import { beamOrders, type Heads, ridgeOrders } from './ridge-beam'
@@ -236,6 +237,7 @@ function finished(
   ]
   return {
     orders: [
+      ...battenOrders(building, lumber, lines),
       ...wedgeOrders(building, lumber, lines),
       ...purlins.orders,
       ...fascia.orders,

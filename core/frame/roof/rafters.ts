@@ -17,6 +17,7 @@ import { middleOf, type Stretch } from '../../trade'
 import { squareBoard } from '../square-board'
 import type { BuildingCut, Order } from '../member'
 import { kneeSeats } from './knee-support'
+import { pergolaRafters } from './pergola'
 import { partedOrders, roofHeaders } from './openings'
 import { headCuts, kneeCut, rafterCuts, rafterOn, rafterReach } from './rafter'
 
@@ -32,6 +33,7 @@ export function faceOrders(
 ): Order[] {
   const eave = lowEaveOf(lines, face)
   if (!eave) return onKnee(building, lumber, lines, face)
+  if (building.roof.pergola) return pergolaRafters(building, lumber, lines, eave)
   if (face.carrier.kind === 'joists') return joistOrders(building, lumber, lines, eave)
   const head = headCuts(building, lumber, lines, face)
   const lookouts = lookoutCuts(building, lumber, lines, face)

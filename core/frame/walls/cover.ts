@@ -73,12 +73,12 @@ export const nothing: Covered = { sheets: [], blocks: [], loose: 0 }
  */
 function tailLevel({
   building: {
-    roof: { seat },
+    roof: { seat, pergola },
   },
   sheathing,
   eave,
 }: CoverAsk): number | null {
-  if (!eave || eave.onPosts || (seat.rule === 'none' && !eave.kick)) return null
+  if (!eave || eave.onPosts || (seat.rule === 'none' && !eave.kick && !pergola)) return null
   const { face, outside, tail } = tailedEave(eave)
   const reach = tail.offset - outside.offset
   if (reach < HAIR) return null

@@ -262,8 +262,9 @@ const eaveOf = ({ roof, framed }: FinishAsk, name: SideName): Eave | null =>
 function insideLimit(ask: FinishAsk, name: SideName): number {
   const eave = eaveOf(ask, name)
   if (!eave) return Infinity
-  const { heel, outside, face } = eave
-  const { brace } = ask
+  const { heel, outside, face, height } = eave
+  const { brace, building } = ask
+  if (building.roof.pergola) return height - building.roof.pergola.notch
   const inside = heel.normal.y * heel.offset
   if (heel.normal.x !== 0 || Math.abs(inside - outside.normal.y * outside.offset) < HAIR) return Infinity
   return Math.min(

@@ -33,15 +33,17 @@ const leftOf = (post: Section): number => Math.min(post.depth / 2, 2.5 * INCH)
 
 /** Why posts and beam can't be as they are asked for. */
 export function postProblems(building: Building, lumber: PostLumber): Problem[] {
-  const { walls, base, heights } = building
+  const { walls, base, heights, roof } = building
   const { post, beam } = lumber
+  // an end under level rafters is as much lower as they reach down
+  const notch = roof.pergola?.notch ?? 0
   const lowest = wallFoot(base) + least.post + beam.depth + platesOver(building, lumber)
   const low = sideNames
     .filter(side => walls.sides[side].build === 'posts' && heights[side] < lowest - HAIR)
     .map((side): Problem => ({
       code: 'wall-too-low',
       path: walls.sides[side].height === null ? 'walls.height' : `walls.sides.${side}.height`,
-      least: lowest,
+      least: lowest + (walls.sides[side].height === null ? notch : 0),
     }))
     .slice(0, 1)
   const most = (post.depth - leftOf(post)) / walls.posts.plies

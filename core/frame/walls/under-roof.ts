@@ -17,6 +17,7 @@ import type { RoofOver } from './walls'
 /** Whether any wall is framed to the roof's planes, so that it is framed anew with them. */
 export const wallsReachRoof = ({ roof, walls }: Building): boolean =>
   !roof.has.falls.includes('east') &&
+  roof.pergola === null &&
   (roof.beam !== null ||
     roof.raised !== null ||
     (walls.gables === 'raked' && roof.firring === null) ||
@@ -28,7 +29,11 @@ export const undersidesOver = (building: Building, roof: RoofLines): RoofOver['u
     eavesOf(roof)
       .filter(
         ({ points, header, onPosts, side }) =>
-          points === 'up' && !header && !onPosts && isOfPosts(building, side),
+          // level rafters are notched over the beams on both sides, and lie lower than those
+          (building.roof.pergola !== null || points === 'up') &&
+          !header &&
+          !onPosts &&
+          (building.roof.pergola !== null || isOfPosts(building, side)),
       )
       .map(({ side, face }) => [side, face.carrier.underside]),
   )

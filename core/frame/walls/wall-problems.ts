@@ -10,13 +10,15 @@ import { between, partitionLines, type Wall, wallLines } from './wall'
 export function wallProblems(building: Building, stud: Section, post: Section): Problem[] {
   const { footprint, walls, heights } = building
   const problems: Problem[] = []
+  // level rafters reach down past what they are notched over: the ends are as much lower
+  const notch = building.roof.pergola?.notch ?? 0
   const lowest = wallFoot(building.base) + (1 + walls.topPlates) * stud.thickness + least.stud
   if (
     sideNames.some(side => walls.sides[side].height === null && heights[side] < lowest - HAIR) &&
-    walls.height < lowest - HAIR
+    walls.height < lowest + notch - HAIR
   )
-    problems.push({ code: 'wall-too-low', path: 'walls.height', least: lowest })
-  const eaves = Math.min(heights.south, heights.north)
+    problems.push({ code: 'wall-too-low', path: 'walls.height', least: lowest + notch })
+  const eaves = Math.min(heights.south, heights.north) - notch
   for (const side of sideNames) {
     const own = walls.sides[side].height
     if (own !== null && own < lowest - HAIR)

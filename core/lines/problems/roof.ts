@@ -194,6 +194,13 @@ export type RoofProblem =
       readonly side: SideName
       readonly height: number
     }
+  | { readonly code: 'notch-too-deep'; readonly path: 'roof.pergola.notch'; readonly most: number }
+  | { readonly code: 'tail-too-shaped'; readonly path: 'roof.pergola.tail.size'; readonly most: number }
+  | {
+      readonly code: 'battens-touch'
+      readonly path: 'roof.pergola.battens.apart'
+      readonly least: number
+    }
   | { readonly code: 'firring-shallow'; readonly path: 'roof.firring.section'; readonly least: number }
   | { readonly code: 'firring-thick'; readonly path: 'roof.firring.section'; readonly most: number }
   | { readonly code: 'air-too-much'; readonly path: 'roof.blocking.air'; readonly most: number }

@@ -34,6 +34,8 @@ export interface RoofLumber {
   /** Of a beam under ceiling joists, and of purlins under a gambrel's knees; null without. */
   readonly joistBeam: InnerLumber | null
   readonly kneePurlin: InnerLumber | null
+  /** Across a pergola's rafters; null without. */
+  readonly batten: Section | null
 }
 
 /** What a beam inside the building is made of, and its posts. */

@@ -5,6 +5,7 @@ import { gable } from './gable'
 import { gambrel } from './gambrel'
 import { hip } from './hip'
 import { leanTo } from './lean-to'
+import { pergola } from './pergola'
 import { raisedRidge } from './raised-ridge'
 import { singleSlope } from './single-slope'
 
@@ -17,6 +18,7 @@ const shapes: Readonly<Record<Roof['shape'], RoofShape>> = {
   'raised-ridge': raisedRidge,
   hip,
   gambrel,
+  pergola,
 }
 
 export const shapeFor = ({ shape }: Pick<Roof, 'shape'>): RoofShape => shapes[shape]

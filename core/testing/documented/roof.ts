@@ -93,6 +93,7 @@ export const roof = (long: number, wide: number) =>
         'hip',
         'hip',
         'gambrel',
+        'pergola',
         'gambrel',
         'gambrel',
       ),
@@ -231,6 +232,17 @@ export const roof = (long: number, wide: number) =>
           plies: one(1, 2, 3),
           post: section('4x4', '100x100'),
           spacing: length(300, 4000, 900, 2500),
+        },
+      ),
+      pergola: group(
+        {},
+        {
+          notch: length(0, 200, 0, 60),
+          tail: group({}, { shape: one('square', 'angled', 'cove'), size: length(10, 400, 30, 120) }),
+          battens: orNull(
+            group({}, { section: section('2x2', '38x63', '1x4'), apart: length(40, 1250, 80, 500) }),
+            8,
+          ),
         },
       ),
       firring: group({}, { section: section('2x6', '2x8', '2x10', '2x4'), least: length(0, 150, 0, 40) }),

@@ -134,6 +134,12 @@ export const roofSentences: Sentences<RoofProblem> = {
     `The ledger would reach ${up(problem.by)} below the deck. Use a shallower board, or put it higher.`,
   'flat-walls-uneven': (problem, { mm }) =>
     `A flat roof's joists lie level on two walls of one height. Give the ${problem.side} wall ${mm(problem.height)} as the other has, or choose a single slope.`,
+  'notch-too-deep': (problem, { down }) =>
+    `The rafters would be notched past their middle. Notch them ${down(problem.most)} at most, or use deeper ones.`,
+  'tail-too-shaped': (problem, { down }) =>
+    `The tails leave no room for that shape. Make it ${down(problem.most)} at most.`,
+  'battens-touch': (problem, { up }) =>
+    `Battens this close would touch. Space them at least ${up(problem.least)}.`,
   'firring-shallow': (problem, { up }) =>
     `The firrings would be ${up(problem.least)} deep at the high end. Rip them of a board at least as deep, or let the roof fall less.`,
   'firring-thick': (problem, { down }) =>
