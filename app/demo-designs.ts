@@ -1,5 +1,7 @@
 import decoyStore from '../demo/decoy-store.json'
+import ferryShelter from '../demo/ferry-shelter.json'
 import nestBoxWorkshop from '../demo/nest-box-workshop.json'
+import ospreyLookout from '../demo/osprey-lookout.json'
 import puntHouse from '../demo/punt-house.json'
 import reedHide from '../demo/reed-hide.json'
 import reedStore from '../demo/reed-store.json'
@@ -15,4 +17,6 @@ export const demoDesigns: readonly unknown[] = [
   reedHide,
   puntHouse,
   decoyStore,
+  ospreyLookout,
+  ferryShelter,
 ]

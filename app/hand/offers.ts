@@ -12,6 +12,7 @@ import {
   sidesFor,
   type Subject,
   subjectsOf,
+  usualBattens,
   withPartOf,
   withValue,
 } from '../../core/design'
@@ -82,6 +83,10 @@ function roofOffers(plan: Plan): Offer[] {
   const { parts, ties } = roofHas(roof)
   const metric = lumber.yard === 'metric'
   const board = metric ? '22x150' : '1x6'
+  if (parts.includes('battens'))
+    return roof.pergola.battens
+      ? []
+      : [offer('Battens', 'roof.pergola', set('roof.pergola.battens', usualBattens[lumber.yard]))]
   const next = `roof.openings.${roof.openings.length}`
   const sloped = parts.includes('sloped-tails')
   // chords cut on the plate have none but false ones

@@ -1,7 +1,7 @@
 import type { Subject, SubjectKind } from '../../core/design'
-import type { Plan } from '../../core/plan'
+import { type Plan, firewoodIn } from '../../core/plan'
 import { speciesNames } from '../../core/lumber'
-import { speciesWords } from '../../core/words'
+import { sayLength, speciesWords } from '../../core/words'
 import * as floor from './floor'
 import * as ground from './ground'
 import * as roof from './roof'
@@ -20,7 +20,28 @@ const building = (at: At): Row[] => [
     { value: 'imperial', label: 'Feet and inches' },
     { value: 'metric', label: 'Millimetres' },
   ]),
+  ...firewood(at),
 ]
+
+/** How much firewood a store takes. */
+function firewood({ plan, units }: At): Row[] {
+  const found = firewoodIn(plan.building)
+  if (!found) return []
+  const say = (mm: number): string => sayLength(mm, units)
+  return [
+    {
+      kind: 'figures',
+      rows: [
+        {
+          key: 'firewood',
+          name: 'Firewood, stacked',
+          value: `${found.cords.toFixed(1)} cords, ${found.volume.toFixed(1)} m³`,
+          why: `${say(found.long)} by ${say(found.wide)} inside, ${say(found.high)} high to the lowest plate; a cord is 128 ft³ with the air in it.`,
+        },
+      ],
+    },
+  ]
+}
 
 const lumber = (at: At): Row[] => [
   choice(

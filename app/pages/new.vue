@@ -161,7 +161,7 @@ h1 {
 }
 .kinds {
   display: grid;
-  grid-template-columns: repeat(6, minmax(0, 1fr));
+  grid-template-columns: repeat(7, minmax(0, 1fr));
   gap: 8px;
   list-style: none;
   margin: 0;
@@ -172,7 +172,7 @@ h1 {
   width: 100%;
   height: 100%;
   display: grid;
-  grid-template-columns: 92px minmax(0, 1fr);
+  grid-template-columns: 76px minmax(0, 1fr);
   align-items: center;
   justify-items: start;
   gap: 8px;

@@ -124,7 +124,11 @@ function cutsAt(board: CutBoard, p: Vec3): CutName[] {
 }
 
 function marksOn(board: CutBoard, side: 'near' | 'far'): Mark[] {
-  const corners = board.faces.filter(face => face.tag === side).flatMap(face => face.loops.flatMap(outlineOf))
+  const corners = board.faces
+    .filter(face => face.tag === side)
+    .flatMap(face => face.loops.flatMap(outlineOf))
+    // along a cove a template is laid: its ends alone are marked
+    .filter(p => edgeAt(board, p) !== 'face' || !cutsAt(board, p).every(cut => cut === 'cove'))
   return corners.map(p => ({
     at: p.x - board.start,
     across: p.y,

@@ -97,7 +97,7 @@ function roofSubjects({ roof }: Design): Subject[] {
   const carried = ['ridge', 'hips', 'strip', 'ledger'] as const
   return [
     subject('roof', 'roof', 'roof', 'building'),
-    ...has.falls.map(side =>
+    ...(has.parts.includes('battens') ? [] : has.falls).map(side =>
       of('slope', `slopes.${side}`, { paths: side === 'north' ? ['roof.northPitch'] : [], side }),
     ),
     ...(carried.some(part => has.parts.includes(part))

@@ -63,7 +63,7 @@ export function sectionAreas(plan: Plan): Area[] {
   const room = Math.min(heights.south, heights.north)
   const reach = overhangs(plan)
   const house = roofHas(plan.design.roof).house
-  const slopes = facesAcross(frame.roof).flatMap((face): Area[] => {
+  const slopes = (building.roof.pergola ? [] : facesAcross(frame.roof)).flatMap((face): Area[] => {
     const { from, to } = reachOf(frame.roof, face)
     const inward = (by: number): number => (face.falls === 'south' ? by : width - by)
     const low = inward(Math.max(0, from))
@@ -156,7 +156,7 @@ export function roofPlanAreas(plan: Plan): Area[] {
     rect('roof.tails', [0, width], [length, width + reach.north]),
     ...(inner.length
       ? inner
-      : falls.map(side => {
+      : (building.roof.pergola ? [] : falls).map(side => {
           const high = highOf(plan, side)
           return rect(
             `roof.slopes.${side}`,
@@ -232,7 +232,9 @@ export function roofEndAreas(plan: Plan, side: 'east' | 'west'): Area[] {
   const height = building.heights[side]
   const slope = has.parts.includes('ends')
     ? 'roof.ends'
-    : `roof.slopes.${has.falls.includes(side) ? side : (has.falls[0] ?? 'south')}`
+    : building.roof.pergola
+      ? 'roof.pergola'
+      : `roof.slopes.${has.falls.includes(side) ? side : (has.falls[0] ?? 'south')}`
   return [
     rect(`walls.${side}`, [left, 0], [right, height]),
     rect(slope, [left, height], [right, frame.roof.highest]),

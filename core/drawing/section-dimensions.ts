@@ -217,6 +217,8 @@ export function pitchTags(plan: Plan): PitchTag[] {
       pitchTag(plan, meet / 2, 'south', 'roof.pitch'),
       pitchTag(plan, (meet + width) / 2, 'north', 'roof.northPitch'),
     ]
+  // level rafters have no pitch
+  if (lines.faces.every(({ angle }) => angle === 0)) return []
   if (lines.faces.length > 1) return [pitchTag(plan, width * 0.74, 'north', 'roof.pitch')]
   return [pitchTag(plan, width * (lines.faces[0]?.falls === 'south' ? 0.3 : 0.74), 'south', 'roof.pitch')]
 }

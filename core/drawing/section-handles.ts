@@ -65,6 +65,20 @@ function tailTop({ frame: { roof } }: Plan, y: number): number {
   return kick ? faceLevel(kick.eave.face, y) : roofLevel(roof, y)
 }
 
+/** Of level rafters: their tails, the span, and the height of what they lie on. */
+function levelHandles(plan: Plan): Handle[] {
+  const { footprint, roof } = plan.building
+  const reach = overhangs(plan)
+  const at = { south: -reach.south, north: footprint.width + reach.north }
+  const level = plan.frame.roof.highest - plan.frame.lumber.rafter.depth / 2
+  return [
+    ring('roof.overhang.eave', { x: at.south, y: level }, { x: -1, y: 0 }),
+    ring('roof.overhang.high' as const, { x: at.north, y: level }, { x: 1, y: 0 }),
+    ring('footprint.width', { x: footprint.width, y: 0 }, { x: 1, y: 0 }),
+    ...wallHandles(plan, roof.has.falls.includes('south') ? ['south'] : ['north']),
+  ]
+}
+
 export function handles(plan: Plan): Handle[] {
   const { building, frame } = plan
   const { width } = building.footprint
@@ -84,6 +98,7 @@ export function handles(plan: Plan): Handle[] {
       ring('footprint.width', { x: width, y: 0 }, { x: 1, y: 0 }),
       ...wallHandles(plan, ['north']),
     ]
+  if (building.roof.pergola) return levelHandles(plan)
   const tail = low === 'south' ? { x: -reach.south, way: -1 } : { x: width + reach.north, way: 1 }
   const high = { x: low === 'south' ? width + reach.north : -reach.south, way: -tail.way }
   const unequal = isUnequal(plan)

@@ -3,6 +3,7 @@ export { type Card, cardOf, type SawCut } from './card'
 export { type Figure, type FigureName } from './figures'
 export { detailsOf, furtherCuts, type NotchDetail, type PieceDetails } from './details'
 export { type Piece, piecesOf, shapeText } from './piece'
+export { type Firewood, firewoodIn } from './firewood'
 export { plan, type Plan, type Totals } from './plan'
 export {
   atPart,
