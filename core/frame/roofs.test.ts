@@ -13,8 +13,11 @@ import { gambrelSheds } from '../testing/trussed'
 const shaped = (shape: (typeof roofShapeNames)[number]) =>
   shape === 'gambrel' ? gambrelSheds : furnishedSheds.filter(design => design.roof.shape === shape)
 
+// a pergola has no slope, and random ones of its own
+const shapes = roofShapeNames.filter(shape => shape !== 'pergola')
+
 describe('random roofs of every shape', () => {
-  test.each(roofShapeNames)(
+  test.each(shapes)(
     '%s: its pieces close, are told apart and add up, and mirrored ones are mirrored',
     shape => {
       let framed = 0
@@ -50,7 +53,7 @@ describe('random roofs of every shape', () => {
     240_000,
   )
 
-  test.each(roofShapeNames)(
+  test.each(shapes)(
     '%s: a rafter between the end ones bears on the plates over its thickness by what is said',
     shape => {
       let held = 0
