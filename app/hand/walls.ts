@@ -352,6 +352,8 @@ export const posts = (at: At): Row[] => [
     change: to => design => withValue(design, 'walls.posts.plates', to === 'yes'),
   }),
   ...(at.design.walls.posts.set === 'bolted' ? [] : length(at, 'walls.posts.brace')),
+  // posts in the ground stand in no base
+  ...(at.design.base?.kind === 'poles' ? [] : length(at, 'walls.posts.gap')),
   ...(sideNames.some(side => isOpenEnd(at.design.walls.sides, roofHas(at.design.roof), side))
     ? length(at, 'walls.posts.inset')
     : []),

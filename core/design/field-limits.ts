@@ -19,6 +19,7 @@ const limitOf: Record<string, Limit> = {
   'walls.posts.spacing': limits.postsApart,
   'walls.posts.brace': limits.knee,
   'walls.posts.inset': limits.postsIn,
+  'walls.posts.gap': limits.postGap,
   'walls.slats.gap': limits.slatGap,
   'walls.siding.exposure': limits.exposure,
   'walls.partitions.*.at': limits.onSite,

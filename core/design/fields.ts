@@ -43,6 +43,7 @@ export type WallPath =
   | 'walls.posts.spacing'
   | 'walls.posts.brace'
   | 'walls.posts.inset'
+  | 'walls.posts.gap'
   | 'walls.slats.gap'
   | 'walls.siding.exposure'
   | `walls.partitions.${Digit}.at`

@@ -46,6 +46,8 @@ export const limits = {
   postsApart: { min: 300, max: 6000 },
   /** Of a beam past the end posts. */
   postsIn: { min: 0, max: 1500 },
+  /** Under a post in a base of metal. */
+  postGap: { min: 0, max: 150 },
   block: { min: 90, max: 800 },
   frost: { min: 0, max: 2500 },
   hole: { min: 150, max: 900 },

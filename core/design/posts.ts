@@ -30,6 +30,8 @@ export interface Posts {
   readonly joint: (typeof beamJoints)[number]
   readonly brace: number
   readonly inset: number
+  /** Clear under a post that stands in a base of metal on a deck or a slab, mm; 0 for one that stands as it is. */
+  readonly gap: number
 }
 
 /** Boards laid level over a wall with a gap between. */
@@ -57,6 +59,7 @@ export const usualPosts: Record<'imperial' | 'metric', Posts> = {
     joint: 'half-lap',
     brace: 24 * 25.4,
     inset: 0,
+    gap: 0,
   },
   metric: {
     post: '89x89',
@@ -68,6 +71,7 @@ export const usualPosts: Record<'imperial' | 'metric', Posts> = {
     joint: 'half-lap',
     brace: 600,
     inset: 0,
+    gap: 0,
   },
 }
 export const usualSlats: Record<'imperial' | 'metric', Slats> = {
@@ -86,6 +90,7 @@ export const postsSchema = z
     joint: z.enum(beamJoints).default('half-lap'),
     brace: lengthField(limits.knee),
     inset: lengthField(limits.postsIn).default(0),
+    gap: lengthField(limits.postGap).default(0),
   })
   .default(usualPosts.imperial)
 export const usualSiding: Record<'imperial' | 'metric', Siding> = {

@@ -324,7 +324,7 @@ export function floorAreas({ building: { floor }, frame }: Plan, layer: 'frame' 
 /** Of the base from above: its gravel, what stands on it, its holes. */
 export function basePlanAreas({ building: { footprint, base }, frame }: Plan): Area[] {
   if (!base) return []
-  const rows = 'beams' in base
+  const rows = 'beams' in base || base.kind === 'poles'
   return [
     ...frame.base.beds.map(({ rect: { x0, x1, y0, y1 } }) => rect('base.gravel', [x0, y0], [x1, y1])),
     rect('base', [0, 0], [footprint.length, footprint.width]),

@@ -20,6 +20,7 @@ import { bladeOf, type Stepping, stepping } from './stepping'
 import { readFace, readRoof, type RoofReading } from './roof'
 import {
   type Figure,
+  postLeft,
   props,
   studs,
   tapers,
@@ -73,6 +74,7 @@ export function cardOf(plan: Plan, piece: Piece): Card {
       ...vents(plan, piece),
       ...tapers(piece),
       ...props(plan, piece),
+      ...postLeft(plan, piece),
       ...(first ? studs(plan, first) : []),
       ...(nailing
         ? [figure('nails', nailing.spots.length, { ends: nailing.ends, edge: NAIL_EDGE }, 'count')]

@@ -37,6 +37,7 @@ const making: readonly FigureName[] = [
   'thick-end',
   'wild',
   'set-long',
+  'post-left',
   'vents',
   'nails',
 ]

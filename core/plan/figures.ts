@@ -1,4 +1,6 @@
+import { ownSections, postLayout } from '../design'
 import type { Member } from '../frame'
+import { findSection } from '../lumber'
 import { CUBIC_METRES, degrees, FOOT, METRE, TOUCHING } from '../measure'
 import { backingOf, commonDifference, hipDrop, type SkewReading, studDifference } from './hips'
 import type { Piece } from './piece'
@@ -40,6 +42,7 @@ export type FigureName =
   | 'common-difference'
   | 'wild'
   | 'set-long'
+  | 'post-left'
   | 'vents'
   | 'nails'
   | 'prop'
@@ -52,6 +55,15 @@ export type FigureName =
 export function props({ frame }: Plan, { role, section }: Piece): Figure[] {
   const { highest } = frame.roof
   return role === 'ridge' ? [figure('prop', highest - section.depth, { highest, depth: section.depth })] : []
+}
+
+/** What a beam let into a post leaves of it, across the side. */
+export function postLeft({ building: { walls, lumber } }: Plan, { role, section, board }: Piece): Figure[] {
+  if (role !== 'wall-post' || !board.cuts.some(({ kind }) => kind === 'notch')) return []
+  const beam = findSection(walls.posts.beam, ownSections(lumber))
+  if (!beam) return []
+  const { left } = postLayout(walls.posts, section, beam)
+  return [figure('post-left', left, { depth: section.depth, taken: section.depth - left })]
 }
 
 /** How much longer the next stud is, where studs end at the slope. */

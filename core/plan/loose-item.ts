@@ -15,6 +15,7 @@ export type LooseCode =
   | 'bought-trusses'
   | 'gusset-nails'
   | 'gusset-glue'
+  | 'post-bases'
   | 'ledger-screws'
   | 'ledger-flashing'
 

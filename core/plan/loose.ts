@@ -38,6 +38,7 @@ export function looseOf(building: Building, frame: Frame): Loose[] {
     ...boughtTrusses(building, frame),
     ...gussetsOf(building, frame),
     ...ledgerOf(building, frame),
+    ...postBases(building, frame),
     ...(base
       ? [
           ...gravelOf(base, beds),
@@ -59,6 +60,13 @@ function joistEnds({ floor }: Building, { members }: Frame): Loose[] {
   return floor.hold === 'hangers'
     ? [count('hangers', 2 * joists + plies, { joists, headers: plies / 2 })]
     : [count('nails', 2 * (joists + plies) * NAILS, { joists, plies, each: NAILS })]
+}
+
+/** Bases of metal that posts on a deck or a slab stand in. */
+function postBases({ walls, base }: Building, { members }: Frame): Loose[] {
+  const posts = members.filter(({ role }) => role === 'wall-post').length
+  const { gap } = walls.posts
+  return gap > 0 && posts > 0 && base?.kind !== 'poles' ? [count('post-bases', posts, { posts, gap })] : []
 }
 
 /**

@@ -70,6 +70,8 @@ const explanations: Readonly<Record<FigureName, (say: Explaining) => string>> = 
     'Sawn square and left long, to be cut in place: snap a line over all tails once they stand, at the overhang asked for, plumb each down from it and cut along that.',
   'set-long': () =>
     'Bought and set longer by this. Once all posts stand plumb carry one level round them from the one on the highest ground, and cut them, and their notches, to it.',
+  'post-left': ({ mm }) =>
+    `Across the side: ${mm('depth')} of post less the ${mm('taken')} that the beam takes where it lies.`,
   'thin-end': () => 'Its depth at the low end. Draw a line from it to the thick end and cut along that.',
   'thick-end': ({ mm }) =>
     `Its depth at the high end: ${mm('by')} more than at the thin one, over ${mm('length')}.`,

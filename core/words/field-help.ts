@@ -56,6 +56,8 @@ const meanings: Readonly<Record<string, string>> = {
   'hang.along': "From the main wall's west end, or its south end, to the part's nearer end.",
   'hang.gap':
     "Plumb, from the top of the part's rafters to the lowest of the main roof over them: sheets, roofing and flashing go between.",
+  'walls.posts.gap':
+    'How far a base of metal holds the foot of a post clear of a deck or a slab, so that it dries; 0 for none.',
   'walls.posts.inset': 'How far the beam reaches past its end posts, at an end of the building that is open.',
   'walls.posts.brace': 'From the corner along post and beam: both legs of the brace are alike.',
   'roof.pitch': 'How steep: inches of rise to 12 of run, or degrees.',

@@ -38,6 +38,7 @@ export const fieldNames: Record<string, string> = {
   'walls.posts.spacing': 'Post spacing, at most',
   'walls.posts.joint': 'Beams meet',
   'walls.posts.inset': 'Beam past the end posts',
+  'walls.posts.gap': 'Post bases lift them by',
   'walls.posts.brace': 'Knee brace reaches',
   'walls.slats': 'Slats',
   'walls.slats.section': 'Slats',

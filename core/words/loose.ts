@@ -18,6 +18,7 @@ export const looseNames: Record<LooseCode, string> = {
   'bought-trusses': 'Bought trusses',
   'gusset-nails': 'Nails for gussets, 8d or 65 mm',
   'gusset-glue': 'Adhesive for gussets, tubes',
+  'post-bases': 'Post bases',
   'ledger-screws': 'Lag screws for the ledger, 1/2 in or 12 mm',
   'ledger-flashing': 'Flashing over the ledger, lengths',
 }
@@ -69,6 +70,8 @@ const rules: Readonly<Record<LooseCode, (say: LooseSay) => string>> = {
     `${n('each')} in each of the ${n('ends')} ends of members that ${n('gussets')} gussets lie on, in two rows, no nearer an edge than half an inch (12 mm); each gusset's card shows where.`,
   'gusset-glue': ({ n, mm }) =>
     `${n('beads')} beads along each of those ends, ${mm('leg')} long, at ${mm('tube')} from a tube of 10 oz or 300 ml.`,
+  'post-bases': ({ n, mm }) =>
+    `One under each of ${n('posts')} posts, that holds its foot ${mm('gap')} clear; fixed by its maker's sheet.`,
   'ledger-screws': ({ mm }) =>
     `Into the frame behind it, no more than 1/2 in (12 mm) of sheets between: ${mm('apart')} apart, high and low in turn, the first ${mm('end')} from each end, for a span up to ${mm('span')} (a deck ledger's schedule, IRC table R507.9.1.3(1), from memory). Local code decides, and a house that may carry it.`,
   'ledger-flashing': ({ mm }) =>

@@ -38,7 +38,14 @@ export const pergola: Starter = {
         },
         posts: {
           ...{ post: wood(yard, '6x6', '150x150'), beam: wood(yard, '2x8', '47x200'), plies: 2 },
-          ...{ set: 'bolted', plates: false, spacing: each(yard, 132, 3300), joint: 'butt', brace: 0 },
+          ...{
+            set: 'bolted',
+            plates: false,
+            spacing: each(yard, 132, 3300),
+            joint: 'butt',
+            brace: 0,
+            gap: 0,
+          },
           inset: Math.min(each(yard, 16, 400), size.length / 8),
         },
       },

@@ -120,4 +120,5 @@ export const beamOnTop = (yard: Units, { brace, inset }: Pick<Posts, 'brace' | '
   joint: 'butt',
   brace,
   inset,
+  gap: 0,
 })

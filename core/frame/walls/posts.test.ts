@@ -8,16 +8,17 @@ import {
   type Posts,
   roofHas,
   type SideName,
+  usualBase,
   usualOpening,
   usualPosts,
   withEdit,
   withRoofOf,
 } from '../../design'
 import { FOOT, INCH } from '../../measure'
-import { plan, platePair, raising, stretchOf } from '../../plan'
+import { cardOf, plan, platePair, raising, stretchOf } from '../../plan'
 import { openedSheds, runs } from '../../testing/designs'
 import { clashes, touching } from '../../testing/solids'
-import { sayProblem } from '../../words'
+import { sayDetails, sayProblem } from '../../words'
 import { frame, type Frame, type Member } from '../index'
 import { inches, reach } from '../../testing/reading'
 
@@ -429,3 +430,59 @@ test('random sides of posts: each carries its beam, and no slat or sheet is long
     { numRuns: runs(30), endOnFailure: true },
   )
 }, 120_000)
+
+describe('post bases, and what is left of a post', () => {
+  const posts = (more: Partial<Posts>): Design => open({ posts: { ...usualPosts.imperial, ...more } })
+
+  test('a base lifts the foot of a post by its gap, and each is counted', () => {
+    const made = plan(posts({ gap: INCH }))
+    expect(made.frame.problems).toEqual([])
+    for (const post of of(made.frame, 'wall-post')) expect(reach(post, 'z')[0]).toBeCloseTo(1, 6)
+    expect(made.loose).toContainEqual(expect.objectContaining({ code: 'post-bases', amount: 4 }))
+    expect(plan(posts({})).loose.map(({ code }) => code)).not.toContain('post-bases')
+  })
+
+  test('posts in the ground stand in no base', () => {
+    const design = {
+      ...posts({ gap: INCH }),
+      base: usualBase('poles', 'imperial'),
+      walls: {
+        ...posts({ gap: INCH }).walls,
+        gables: 'open' as const,
+        sides: Object.fromEntries(
+          Object.entries(open().walls.sides).map(([side, of_]) => [
+            side,
+            { ...of_, build: 'posts' as const },
+          ]),
+        ) as unknown as Design['walls']['sides'],
+      },
+    }
+    const made = plan(design)
+    expect(made.loose.map(({ code }) => code)).not.toContain('post-bases')
+    for (const post of of(made.frame, 'wall-post')) expect(reach(post, 'z')[0]).toBeLessThan(-20)
+  })
+
+  // by hand: a 4x4 less the plies that are let into it; a fork leaves two cheeks
+  test.each([
+    ['shoulder', 1, '4x4', 3.5 - 1.5],
+    ['shoulder', 2, '6x6', 5.5 - 3],
+    ['shoulders', 2, '6x6', 5.5 - 3],
+    ['fork', 1, '4x4', 3.5 - 1.5],
+    ['fork', 2, '6x6', 5.5 - 3],
+  ] as const)('in a %s, %d plies leave of a %s %f in', (set, plies, post, left) => {
+    const made = plan(posts({ set, plies, post }))
+    expect(made.frame.problems).toEqual([])
+    const piece = made.pieces.find(({ role }) => role === 'wall-post')
+    if (!piece) throw new Error('no post')
+    const figure = cardOf(made, piece).figures.find(({ name }) => name === 'post-left')
+    expect(figure?.value).toBeCloseTo(left * INCH, 6)
+    expect(sayDetails(made, piece).figures.join()).toContain('left of the post')
+  })
+
+  test('a beam on top leaves the post whole, and nothing is said', () => {
+    const made = plan(posts({ set: 'on-top' }))
+    const piece = made.pieces.find(({ role }) => role === 'wall-post')
+    if (!piece) throw new Error('no post')
+    expect(cardOf(made, piece).figures.map(({ name }) => name)).not.toContain('post-left')
+  })
+})

@@ -31,13 +31,17 @@ export interface PostLumber {
  */
 const leftOf = (post: Section): number => Math.min(post.depth / 2, 2.5 * INCH)
 
+/** The level that posts on a deck or a slab stand at: over it by what their bases hold them clear, mm. */
+const postFoot = ({ base, walls }: Building): number =>
+  wallFoot(base) + (base?.kind === 'poles' ? 0 : walls.posts.gap)
+
 /** Why posts and beam can't be as they are asked for. */
 export function postProblems(building: Building, lumber: PostLumber): Problem[] {
-  const { walls, base, heights, roof } = building
+  const { walls, heights, roof } = building
   const { post, beam } = lumber
   // an end under level rafters is as much lower as they reach down
   const notch = roof.pergola?.notch ?? 0
-  const lowest = wallFoot(base) + least.post + beam.depth + platesOver(building, lumber)
+  const lowest = postFoot(building) + least.post + beam.depth + platesOver(building, lumber)
   const low = sideNames
     .filter(side => walls.sides[side].build === 'posts' && heights[side] < lowest - HAIR)
     .map((side): Problem => ({
@@ -94,7 +98,7 @@ export function framePosts(
   { underside, feet }: PostsBetween,
 ): PostSide {
   const { post, beam } = lumber
-  const { walls, base } = building
+  const { walls } = building
   const top = wall.height - platesOver(building, lumber)
   const layout = postLayout(walls.posts, post, beam)
   const places = postPlaces(building, wall, post)
@@ -111,7 +115,7 @@ export function framePosts(
       to: places.at(-1)?.shared ? wall.overall - inside : wall.to,
     },
     z: { from: top - beam.depth, to: top },
-    foot: wallFoot(base),
+    foot: postFoot(building),
     feet,
     underside,
     under: at => (underside ? levelOn(underside, wall, lumber, at) : Infinity),

@@ -75,6 +75,7 @@ export const walls = (long: number, wide: number) =>
           brace: length(0, 1500, 0, 700),
         },
         {
+          gap: one(0, 0, 25, 50),
           joint: one('half-lap', 'scarf', 'butt'),
           plies: one(1, 2, 2, 3),
           set: one('shoulder', 'shoulders', 'fork', 'on-top', 'bolted'),
