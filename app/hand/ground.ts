@@ -95,7 +95,7 @@ export function boundary(at: At): Row[] {
   const of = at.design.site?.boundaries[i]
   if (!of) return []
   const path = `site.boundaries.${i}` as `site.boundaries.${number}`
-  const off = clearances(at.plan.design, at.plan.frame.outline).find(({ number }) => number === i)
+  const off = clearances(at.plan.design, at.plan.frame).find(({ number }) => number === i)
   return [
     {
       kind: 'name',

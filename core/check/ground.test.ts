@@ -9,6 +9,7 @@ import {
   usualFloors,
   usualSite,
   withValue,
+  withPartOf,
 } from '../design'
 import { FOOT, INCH } from '../measure'
 import { clearances, findsOf, nearnesses, plan, supportHeights } from '../plan'
@@ -104,7 +105,7 @@ describe('cautions below the walls', () => {
     }
     for (const each of [line, { ...line, from: line.to, to: line.from }]) {
       const design = grounded({ boundaries: [each] })
-      expect(clearances(design, plan(design).frame.outline)[0]?.distance).toBeCloseTo(
+      expect(clearances(design, plan(design).frame)[0]?.distance).toBeCloseTo(
         15000 - site.place.near - width,
         6,
       )
@@ -133,7 +134,7 @@ describe('cautions below the walls', () => {
     const line = { name: 'x', from: { along: 0, out: 15000 }, to: { along: 9000, out: 15000 }, setback: 0 }
     const design = grounded({ place: { ...site.place, far: site.place.near + 500 }, boundaries: [line] })
     const turn = Math.asin(500 / length)
-    expect(clearances(design, plan(design).frame.outline)[0]?.distance).toBeCloseTo(
+    expect(clearances(design, plan(design).frame)[0]?.distance).toBeCloseTo(
       15000 - site.place.near - 500 - width * Math.cos(turn),
       6,
     )
@@ -224,7 +225,24 @@ describe('cautions below the walls', () => {
     ).toMatchObject({ places: [], faults: [] })
     const line = { name: 'a', from: { along: 0, out: 15000 }, to: { along: 4000, out: 15000 }, setback: 0 }
     const design = grounded({ boundaries: [{ ...line, to: line.from }, line] })
-    expect(clearances(design, plan(design).frame.outline).map(each => each.number)).toEqual([1])
+    expect(clearances(design, plan(design).frame).map(each => each.number)).toEqual([1])
+  })
+
+  test('what hangs on the building counts: a lean-to toward a line takes its span, and the cover of the wall', () => {
+    const line = {
+      ...{ name: 'North line', from: { along: 0, out: 15000 }, to: { along: 4000, out: 15000 } },
+      setback: 15000 - site.place.near - width - 1000,
+    }
+    const alone = grounded({ boundaries: [line] })
+    const design = withPartOf(alone, 'lean-to', 'north', 'Store')
+    const span = design.parts[0]?.footprint.width ?? 0
+    const cover = alone.walls.sheathing?.thickness ?? 0
+    const [before, after] = [alone, design].map(
+      each => clearances(each, plan(each).frame)[0]?.distance ?? NaN,
+    )
+    expect((before ?? NaN) - (after ?? NaN)).toBeCloseTo(span + cover, 6)
+    expect(codes(alone)).not.toContain('setback-passed')
+    expect(codes(design)).toContain('setback-passed')
   })
 
   test('each kind of base says what goes with it: treated timber, anchors, services before digging', () => {

@@ -43,7 +43,7 @@ function siteCautions(plan: Plan): Caution[] {
     numbers: { distance: least, clear: find.clear, count: ids.length },
     names: { find: find.name, first: ids[0] ?? '' },
   }))
-  const tight = clearances(building, frame.outline)
+  const tight = clearances(building, frame)
     .filter(each => each.distance < each.setback - HAIR)
     .map((each): Caution => ({
       code: 'setback-passed',

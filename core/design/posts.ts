@@ -30,7 +30,7 @@ export interface Posts {
   readonly joint: (typeof beamJoints)[number]
   readonly brace: number
   readonly inset: number
-  /** Clear under a post that stands in a base of metal on a deck or a slab, mm; 0 for one that stands as it is. */
+  /** Clear under a post in a base of metal on a deck or a slab, mm; 0 for one that stands as it is. */
   readonly gap: number
 }
 

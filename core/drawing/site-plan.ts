@@ -46,18 +46,23 @@ export function sitePlan(plan: Plan, sizes = false): Drawing {
   })
 }
 
-function buildingPatches({ frame: { outline }, building: { footprint } }: Plan, turn: SiteTurn): Patch[] {
-  const { x0, x1, y0, y1 } = outline
-  const porch = [
-    { x: x0, y: y0 },
-    { x: x1, y: y0 },
-    { x: x1, y: y1 },
-    { x: x0, y: y1 },
-  ].map(turn.toSite)
+function buildingPatches(
+  { frame: { outline, hung }, building: { footprint } }: Plan,
+  turn: SiteTurn,
+): Patch[] {
+  const around = ({ x0, x1, y0, y1 }: typeof outline): Spot[] =>
+    [
+      { x: x0, y: y0 },
+      { x: x1, y: y0 },
+      { x: x1, y: y1 },
+      { x: x0, y: y1 },
+    ].map(turn.toSite)
+  const porch = around(outline)
   const walls = corners(footprint).map(turn.toSite)
   return [
     { ink: 'sheet', member: null, part: null, loops: [porch] },
     { ink: 'wood', member: null, part: null, loops: [walls] },
+    ...hung.map((each): Patch => ({ ink: 'sheet', member: null, part: null, loops: [around(each)] })),
   ]
 }
 

@@ -1,9 +1,18 @@
 import type { StackLines } from './walls/places'
-import { type Building, type Design, type SideName, sideNames, withRoof, workedOut } from '../design'
+import {
+  type Building,
+  type Design,
+  partDesign,
+  type SideName,
+  sideNames,
+  withRoof,
+  workedOut,
+} from '../design'
 import type { BaseFrame } from './base'
 import { type Below, frameBelow } from './below'
 import type { FloorFrame } from './floor/floor'
 import type { Ground } from './ground'
+import { type HungDesign, outlineOfPart } from './hung/pose'
 import { cutOrders, type Member } from './member'
 import { type Memory, newMemory } from './memory'
 import { once } from './once'
@@ -33,6 +42,7 @@ import {
   type Under,
 } from './roof'
 import { type SetRow, setTrusses } from './setting'
+import { coverOn } from './roof/cover'
 import { roofLumber, type SectionOf, sectionsOf } from './sections'
 import { stackLines } from './stack-lines'
 import { bottomOf } from './truss'
@@ -76,6 +86,8 @@ export interface Frame {
   readonly ground: Ground
   /** Outline of all that stands on the base, mm. */
   readonly outline: Rect
+  /** Those of the parts that hang on it. */
+  readonly hung: readonly Rect[]
 }
 
 /**
@@ -173,6 +185,10 @@ export function frame(asked: Design, memory: Memory = newMemory(), hung: readonl
     base: below.base,
     ground: below.ground,
     outline: below.outline,
+    hung: asked.parts.map((_, i) => {
+      const part = partDesign(asked, i) as HungDesign
+      return outlineOfPart(asked, part, coverOn(building, lumber, part.hang.side))
+    }),
   }
 }
 

@@ -1,7 +1,7 @@
 import type { Building } from '../design'
 import { CUBIC_METRES, FOOT } from '../measure'
 
-/** A cord of firewood: 128 ft³, stacked, air between the pieces counted with them (common practice, no source). */
+/** A cord of firewood: 128 ft³, stacked, the air between counted (common practice, no source). */
 const CORD = 128 * FOOT ** 3 * CUBIC_METRES
 
 /** What there is room for inside between the walls, up to the lowest plate. */

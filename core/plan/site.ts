@@ -125,32 +125,43 @@ export interface Clearance {
   readonly setback: number
 }
 
-export function clearances({ site, footprint }: OnSite, outline: Frame['outline']): Clearance[] {
+/** Of a building with all that hangs on it: the nearest of them counts. */
+export function clearances(
+  { site, footprint }: OnSite,
+  { outline, hung }: Pick<Frame, 'outline' | 'hung'>,
+): Clearance[] {
   const turn = site ? turnOf(site.place, footprint.length, footprint.width) : null
   if (!site || !turn) return []
   return site.boundaries.flatMap((boundary, number) => {
-    const distance = offLine(boundary, turn, outline)
-    return distance === null ? [] : [{ number, name: boundary.name, distance, setback: boundary.setback }]
+    const off = [outline, ...hung].map(each => offLine(boundary, turn, each, outline))
+    const known = off.filter(each => each !== null)
+    return known.length === off.length
+      ? [{ number, name: boundary.name, distance: Math.min(...known), setback: boundary.setback }]
+      : []
   })
 }
 
 function offLine(
   { from, to }: Site['boundaries'][number],
   turn: SiteTurn,
-  { x0, x1, y0, y1 }: Frame['outline'],
+  rect: Frame['outline'],
+  main: Frame['outline'],
 ): number | null {
   const [a, b] = [
     { x: from.along, y: from.out },
     { x: to.along, y: to.out },
   ]
-  const off = [
-    { x: x0, y: y0 },
-    { x: x1, y: y0 },
-    { x: x1, y: y1 },
-    { x: x0, y: y1 },
-  ].map(p => leftOf(turn.toSite(p), a, b))
-  if (off.some(each => each === null)) return null
-  const known = off as number[]
-  const middle = known.reduce((sum, each) => sum + each, 0)
+  const offs = ({ x0, x1, y0, y1 }: Frame['outline']) =>
+    [
+      { x: x0, y: y0 },
+      { x: x1, y: y0 },
+      { x: x1, y: y1 },
+      { x: x0, y: y1 },
+    ].map(p => leftOf(turn.toSite(p), a, b))
+  const [of, about] = [offs(rect), offs(main)]
+  if ([...of, ...about].some(each => each === null)) return null
+  const known = of as number[]
+  // the side of the line that the main part's middle is on
+  const middle = (about as number[]).reduce((sum, each) => sum + each, 0)
   return middle >= 0 ? Math.min(...known) : -Math.max(...known)
 }

@@ -1,6 +1,7 @@
 import { acrossFrom, type Design, hungBy, type SideName } from '../../design'
 import { add, type Placement, place, scale, toBuilding, vec, type Vec3 } from '../../geometry'
 import type { Member } from '../member'
+import type { Rect } from '../rect'
 
 /** Sides in the order that a quarter turn to the left takes them. */
 const turns: readonly SideName[] = ['east', 'north', 'west', 'south']
@@ -43,6 +44,19 @@ export function poseOf(main: Design, part: HungDesign, off: number, level: numbe
   }
   const [dx, dy] = at[side]
   return place(vec(dx, dy, level), x, y)
+}
+
+/** The outline of a part that stands `off` from the main one, in the main part's axes, mm. */
+export function outlineOfPart(main: Design, part: HungDesign, off: number): Rect {
+  const pose = poseOf(main, part, off, 0)
+  const { length, width } = part.footprint
+  const [a, b] = [vec(0, 0, 0), vec(length, width, 0)].map(p => toBuilding(pose, p)) as [Vec3, Vec3]
+  return {
+    x0: Math.min(a.x, b.x),
+    x1: Math.max(a.x, b.x),
+    y0: Math.min(a.y, b.y),
+    y1: Math.max(a.y, b.y),
+  }
 }
 
 /** A part's member in the main part's axes; its id stays. */

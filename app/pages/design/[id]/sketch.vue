@@ -16,7 +16,7 @@ const plan = computed(() => bench.plan)
 const units = computed(() => bench.design?.units ?? 'imperial')
 const say = (mm: number): string => sayLength(mm, units.value)
 const { drawing } = useDrawings('ground', () => 'sketch')
-const off = computed(() => (plan.value ? clearances(plan.value.design, plan.value.frame.outline) : []))
+const off = computed(() => (plan.value ? clearances(plan.value.design, plan.value.frame) : []))
 const finds = computed(() => (bench.design ? findsOf(bench.design) : []))
 const facts = computed(() => {
   if (!plan.value) return []
