@@ -5,6 +5,7 @@ import {
   type OpeningKind,
   roofHas,
   roughSize,
+  type SideName,
   sideNames,
   standsOnDeck,
   type WallOpening,
@@ -149,6 +150,7 @@ export function wall(at: At): Row[] {
         ]
       : []),
     cover(at),
+    ...entry(at, side),
     block('raise'),
   ]
 }
@@ -169,10 +171,39 @@ function cover(at: At): Row {
           ? [{ value: 'sheets', label: 'Sheets on the end posts' }]
           : []),
       { value: 'slats', label: 'Slats' },
+      ...(build === 'posts' || cover === 'rails' ? [{ value: 'rails', label: 'A railing' }] : []),
       { value: 'open', label: 'Open' },
     ],
     { name: 'On it', value: build === 'posts' && cover === 'sheets' && !over ? 'open' : cover },
   )
+}
+
+/** Where one walks in through a railing. */
+const entry = (at: At, side: SideName): Row[] =>
+  at.design.walls.sides[side].cover === 'rails' && at.design.walls.sides[side].build === 'posts'
+    ? [
+        choice(at, `walls.sides.${side}.entry`, [
+          { value: 'none', label: 'Nowhere' },
+          { value: 'low', label: `By the ${lowEndOf(side)} bay` },
+          { value: 'middle', label: 'In the middle' },
+          { value: 'high', label: `By the ${highEndOf(side)} bay` },
+        ]),
+      ]
+    : []
+const lowEndOf = (side: SideName): string => (side === 'south' || side === 'north' ? 'west' : 'south')
+const highEndOf = (side: SideName): string => (side === 'south' || side === 'north' ? 'east' : 'north')
+
+/** What all railings are made of. */
+function railing(at: At): Row[] {
+  const { sides } = at.design.walls
+  return sideNames.some(side => sides[side].cover === 'rails')
+    ? [
+        head('Railing'),
+        board(at, 'walls.railing.rail', 'Rails'),
+        board(at, 'walls.railing.baluster', 'Balusters'),
+        ...lengths(at, 'walls.railing.height', 'walls.railing.gap', 'walls.railing.low'),
+      ]
+    : []
 }
 
 export function partition(at: At): Row[] {
@@ -357,6 +388,7 @@ export const posts = (at: At): Row[] => [
   ...(sideNames.some(side => isOpenEnd(at.design.walls.sides, roofHas(at.design.roof), side))
     ? length(at, 'walls.posts.inset')
     : []),
+  ...railing(at),
 ]
 
 /** The wall that a subject is, or is in; null of others. */

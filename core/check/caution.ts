@@ -72,6 +72,8 @@ export type CautionCode =
   | 'rafter-far-from-stud'
   | 'single-plate-joint'
   | 'corners-unlapped'
+  | 'balusters-wide'
+  | 'railing-low'
   | 'wall-unbraced'
   | 'sheet-edge-loose'
   | 'wall-no-room'

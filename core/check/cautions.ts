@@ -5,7 +5,7 @@ import { HAIR } from '../measure'
 import { northSlope, type Plan, standsOn, stretchOf } from '../plan'
 import type { Caution, CautionCode } from './caution'
 import { groundCautions } from './ground'
-import { wallCautions } from './walls'
+import { railingCautions, wallCautions } from './walls'
 import { innerBeamCautions, kneeCautions, trussCautions } from './trusses'
 import { customary, roofCautions, lookoutCautions, flatCautions, purlinCautions } from './roof-cautions'
 
@@ -36,6 +36,7 @@ export function cautionsOf(plan: Plan): Caution[] {
     ...purlinCautions(plan),
     ...openingCautions(plan),
     ...offStud(plan),
+    ...railingCautions(plan),
     ...wallCautions(plan),
     ...groundCautions(plan),
     ...tooLong(plan),

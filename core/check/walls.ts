@@ -3,7 +3,7 @@ import { sideNames } from '../design'
 import { isLapped, type WallName, isOfPartition, isOfWall } from '../frame'
 import { HAIR, INCH } from '../measure'
 import { type Plan, stackingOf, tiltingOf } from '../plan'
-import type { Caution } from './caution'
+import { type Caution, cautionIf } from './caution'
 
 /** Customary limits of walls. */
 export const wallLimits = {
@@ -27,6 +27,32 @@ export function wallCautions(plan: Plan): Caution[] {
         ...tilting(plan),
       ]
     : []
+}
+
+/**
+ * Guards of porches: International Residential Code R312.1, 36 in high where the deck lies more than 30 in
+ * over the ground, and no opening that a ball of 4 in passes (from memory); mm.
+ */
+export const guardLimits = { gap: 4 * INCH, over: 30 * INCH, height: 36 * INCH } as const
+
+/** What is to be minded about railings. */
+export function railingCautions({ building: { walls }, frame }: Plan): Caution[] {
+  const rails = idsOf(frame, 'rail')
+  if (!rails.length) return []
+  const { gap, height } = walls.railing
+  const drop = -frame.ground.lowest.height
+  return [
+    ...cautionIf(gap > guardLimits.gap + HAIR, 'balusters-wide', idsOf(frame, 'baluster'), {
+      gap,
+      limit: guardLimits.gap,
+    }),
+    ...cautionIf(drop > guardLimits.over + HAIR && height < guardLimits.height - HAIR, 'railing-low', rails, {
+      drop,
+      height,
+      over: guardLimits.over,
+      limit: guardLimits.height,
+    }),
+  ]
 }
 
 function farRafters(plan: Plan): Caution[] {

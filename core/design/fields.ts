@@ -44,6 +44,7 @@ export type WallPath =
   | 'walls.posts.brace'
   | 'walls.posts.inset'
   | 'walls.posts.gap'
+  | `walls.railing.${'gap' | 'height' | 'low'}`
   | 'walls.slats.gap'
   | 'walls.siding.exposure'
   | `walls.partitions.${Digit}.at`

@@ -172,6 +172,7 @@ export {
   usualSiding,
   usualSlats,
 } from './posts'
+export { entries, type Entry, type Railing, usualRailing } from './railing'
 export { type Pergola, tailShapes, type TailShape, usualBattens } from './pergola'
 export type { UnitOnHand } from './units'
 export {

@@ -46,6 +46,10 @@ export const limits = {
   postsApart: { min: 300, max: 6000 },
   /** Of a beam past the end posts. */
   postsIn: { min: 0, max: 1500 },
+  /** Between balusters, and of a railing over the deck: its top, and its lower rail's foot. */
+  balusters: { min: 20, max: 300 },
+  railHeight: { min: 300, max: 1400 },
+  railLow: { min: 0, max: 300 },
   /** Under a post in a base of metal. */
   postGap: { min: 0, max: 150 },
   block: { min: 90, max: 800 },

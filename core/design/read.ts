@@ -238,6 +238,8 @@ function furtherSections({ floor, base, walls, roof }: Part | Design): [string, 
     ['walls.posts.post', walls.posts.post],
     ['walls.posts.beam', walls.posts.beam],
     ['walls.slats.section', walls.slats.section],
+    ['walls.railing.rail', walls.railing.rail],
+    ['walls.railing.baluster', walls.railing.baluster],
   )
   for (const kind of tieKinds)
     if (roof.ties[kind]) out.push([`roof.ties.${kind}.section`, roof.ties[kind].section])

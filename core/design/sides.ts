@@ -1,5 +1,6 @@
 import { lengthField } from './length-field'
 import { limits } from './limits'
+import { entries, type Entry } from './railing'
 import { z } from './zod'
 
 /** The four outside walls by the side they stand on, in the order they are told. */
@@ -23,8 +24,8 @@ export type LayoutFrom = (typeof layouts)[number]
 
 /** Whether a wall is of studs, or a side of posts and beam; or an end is left open, without anything. */
 export const builds = ['studs', 'posts', 'open'] as const
-/** What covers a wall: the sheets, where the walls have any; slats with gaps; or nothing. */
-export const covers = ['sheets', 'slats', 'open'] as const
+/** What covers a wall: the sheets, where the walls have any; slats with gaps; a railing; or nothing. */
+export const covers = ['sheets', 'slats', 'rails', 'open'] as const
 
 /**
  * Where a wall steps: `at` from its low end, and `height`, deck to the top of its top plate, from there on;
@@ -44,6 +45,8 @@ export interface Side {
   readonly step: Step | null
   readonly build: (typeof builds)[number]
   readonly cover: (typeof covers)[number]
+  /** The bay between posts that has no railing. */
+  readonly entry: Entry
 }
 
 const stepSchema = z.strictObject({ at: lengthField(limits.onSite), height: lengthField(limits.wallHeight) })
@@ -54,9 +57,17 @@ const sideSchema = z.strictObject({
   step: stepSchema.nullable().default(null),
   build: z.enum(builds).default('studs'),
   cover: z.enum(covers).default('sheets'),
+  entry: z.enum(entries).default('none'),
 })
 
-export const usualSide: Side = { layout: 'low', height: null, step: null, build: 'studs', cover: 'sheets' }
+export const usualSide: Side = {
+  layout: 'low',
+  height: null,
+  step: null,
+  build: 'studs',
+  cover: 'sheets',
+  entry: 'none',
+}
 export const usualSides: Readonly<Record<SideName, Side>> = {
   south: usualSide,
   east: usualSide,

@@ -150,7 +150,9 @@ function wallSubjects({ walls, roof }: Design): Subject[] {
         : [],
     ),
     of('sheets', 'sheathing', 'walls', { paths: ['walls.sheathing', 'walls.siding', 'walls.slats'] }),
-    ...(sideNames.some(side => walls.sides[side].build === 'posts') ? [of('posts', 'posts')] : []),
+    ...(sideNames.some(side => walls.sides[side].build === 'posts')
+      ? [of('posts', 'posts', 'walls', { paths: ['walls.posts', 'walls.railing'] })]
+      : []),
     of('units', 'units'),
   ]
 }

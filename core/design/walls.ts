@@ -12,6 +12,7 @@ import {
   usualPosts,
   usualSlats,
 } from './posts'
+import { type Railing, railingSchema, usualRailing } from './railing'
 import { type Sheathing, sheathingSchema } from './sheathing'
 import { type Side, type SideName, sidesSchema, usualSides } from './sides'
 import { type UnitOnHand, unitsSchema } from './units'
@@ -66,6 +67,8 @@ export interface Walls {
   /** What sides of posts are built of, and walls with slats covered with. */
   readonly posts: Posts
   readonly slats: Slats
+  /** Between posts of sides that have one. */
+  readonly railing: Railing
   /** Null without; on walls with sheets it is lapped over them. */
   readonly siding: Siding | null
   /** Null where the walls stay open or are covered by others. */
@@ -93,6 +96,7 @@ export const wallsSchema = z.strictObject({
   sides: sidesSchema,
   posts: postsSchema,
   slats: slatsSchema,
+  railing: railingSchema,
   siding: sidingSchema,
   sheathing: sheathingSchema,
   openings: openingsSchema.default([]),
@@ -114,6 +118,7 @@ export const defaultWalls: Walls = {
   sides: usualSides,
   posts: usualPosts.imperial,
   slats: usualSlats.imperial,
+  railing: usualRailing.imperial,
   siding: null,
   sheathing: null,
   openings: [],

@@ -213,6 +213,7 @@ function furtherOf(
     layout: from[name],
     height: own,
     step: name === 'east' && step ? { at: step.at * width, height: Math.max(400, height + step.by) } : null,
+    entry: 'none' as const,
     build: built[i] ?? 'studs',
     cover: covered[i] ?? 'sheets',
   })

@@ -66,6 +66,8 @@ export const least = {
   /** A post under its beam, and one that gets knee braces. */
   post: 100,
   kneePost: 300,
+  /** Of a baluster, and of a bay that a railing stands in. */
+  baluster: 100,
   /** A raked plate, level. */
   rakePlate: 100,
   /** The lowest strip of a sheet, and the lowest tip of a gable that gets one. */

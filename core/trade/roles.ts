@@ -154,6 +154,8 @@ export const roles = {
   'wall-sheet': row('W', 'wall sheet', 'place', 'walls.sheathing'),
   brace: row('BR', 'diagonal brace', 'place', 'walls.bracing'),
   'wall-post': row('WP', 'wall post', 'place', 'walls.posts.post'),
+  rail: row('RA', 'rail', 'place', 'walls.railing'),
+  baluster: row('BU', 'baluster', 'place', 'walls.railing'),
   'wall-beam': row('WB', 'wall beam', 'place', 'walls.posts.beam'),
   knee: row('KB', 'knee brace', 'place', 'walls.posts.beam'),
   slat: row('ST', 'slat', 'sheets', 'walls.slats.section'),

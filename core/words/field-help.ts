@@ -21,7 +21,12 @@ const meanings: Readonly<Record<string, string>> = {
   'walls.sides.*.step.at': 'From the south corner to where the wall becomes higher.',
   'walls.sides.*.step.height': 'From the deck to the top plate beyond the step.',
   'walls.sides.*.layout': 'The end that the spacing is counted from.',
-  'walls.sides.*.cover': 'Sheets, slats with gaps between them, or nothing.',
+  'walls.sides.*.cover': 'Sheets, slats with gaps between them, a railing between posts, or nothing.',
+  'walls.sides.*.entry': 'The bay between two posts that is left without a railing.',
+  'walls.railing.gap':
+    'Clear. All gaps of a bay are alike, and none is wider: codes ask that a ball of 4 in (100 mm) does not pass.',
+  'walls.railing.height': 'From the deck to the top of the upper rail.',
+  'walls.railing.low': 'From the deck to the lower rail.',
   'walls.openings.*.kind': 'A door stands on the deck; the rest are framed over a sill.',
   'walls.openings.*.unit': 'One of the units on hand, or a size as typed.',
   'walls.openings.*.at': "From the building's corner at the wall's layout end to the opening's middle.",

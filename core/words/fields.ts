@@ -43,6 +43,8 @@ const advice: Record<Role, string> = {
   'deck-sheet': 'Long way across the joists, ends on a joist.',
   'deck-board': 'Ends on a joist; the last row is ripped to what is left.',
   'wall-post': 'Its notch outward, the beam bearing on the whole seat; screws or bolts by local code.',
+  rail: 'On edge between two posts, its ends screwed to them from under.',
+  baluster: 'Cut one story stick for the gap and set each by it; the gaps of a bay are alike.',
   'wall-beam': 'Crown up, joined over a post; its depth is yours to have checked.',
   knee: 'Tight at both ends before it is fastened; cut one, try it.',
   slat: 'Ends on a stud or post; a spacer keeps the gap.',

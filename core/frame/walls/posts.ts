@@ -1,5 +1,5 @@
 import { idOf, type MemberPlace, ofWall } from '../place'
-import { least, pliesOf, rowOf, type Stretch } from '../../trade'
+import { least, middleOf, pliesOf, rowOf, type Stretch } from '../../trade'
 import { HAIR, INCH } from '../../measure'
 import { type Building, isSide, postLayout, type PostLayout, sideNames, wallFoot } from '../../design'
 import { flip, meets, type Plane, planeAcross, planeAt, vec } from '../../geometry'
@@ -7,6 +7,7 @@ import type { Section } from '../../lumber'
 import type { BuildingCut, Order } from '../member'
 import type { Problem } from '../../lines'
 import { upright, type WallBoard, wallPoint } from './board'
+import { isRailed, railings, type RailLumber, type RailRoom } from './railing'
 import { insetMost, isCornerOfPosts, neighbour, type PostPlace, postPlaces } from './post-places'
 import { slantedOrder } from './slanted-board'
 import { acrossAxis, type Wall } from './wall'
@@ -18,8 +19,8 @@ export interface PostSide {
   readonly problems: readonly Problem[]
 }
 
-/** The sections of a side of posts: its plates', its posts' and each ply's of its beam. */
-export interface PostLumber {
+/** The sections of a side of posts: its plates', its posts', each ply's of its beam, its railing's. */
+export interface PostLumber extends RailLumber {
   readonly stud: Section
   readonly post: Section
   readonly beam: Section
@@ -122,15 +123,35 @@ export function framePosts(
   }
   const room = laid.z.from - laid.foot
   const braced = walls.posts.set !== 'bolted' && room >= least.kneePost
+  const railed = isRailed(building, wall)
+    ? railings(railRoom(laid, braced), lumber)
+    : { boards: [], problems: [] }
   return {
     boards: [
       ...standing(laid),
+      ...railed.boards,
       ...(walls.posts.plies === 1 ? singles(laid) : plied(laid)).filter(({ across, section }) =>
         isUnderRoof(laid, insideOf(laid, across, section)),
       ),
     ],
     braces: braced ? knees(laid) : [],
-    problems: [...plyProblems(laid), ...insetProblems(laid)],
+    problems: [...plyProblems(laid), ...insetProblems(laid), ...railed.problems],
+  }
+}
+
+/** The bays of a side that a railing stands in, under its beam and what braces that. */
+function railRoom(laid: Laid, braced: boolean): RailRoom {
+  const { building, wall, layout, lumber, places, z } = laid
+  const { brace } = building.walls.posts
+  const middle = middleOf(layout.post)
+  return {
+    building,
+    wall,
+    bays: places.slice(1).map(({ from }, i) => ({ from: places[i]?.to ?? 0, to: from })),
+    middle: fromLow(laid, { from: middle, to: middle }),
+    deck: wallFoot(building.base),
+    // a brace is as wide as it is mitred over the post
+    most: z.from - (braced && brace > 0 ? brace + lumber.post.depth : 0),
   }
 }
 

@@ -31,6 +31,13 @@ export function wallProblems(building: Building, stud: Section, post: Section): 
     )
       problems.push({ code: 'gable-over-eaves', path: `walls.sides.${side}.height`, side, most: eaves })
   }
+  for (const side of sideNames)
+    if (
+      walls.sides[side].cover === 'rails' &&
+      walls.sides[side].build === 'studs' &&
+      building.roof.has.house !== side
+    )
+      problems.push({ code: 'rails-need-posts', path: `walls.sides.${side}.cover`, side })
   if (walls.spacing < 2 * stud.thickness - HAIR)
     problems.push({ code: 'spacing-too-tight', path: 'walls.spacing', least: 2 * stud.thickness })
   const short = { length: shortest(building, 'x', stud, post), width: shortest(building, 'y', stud, post) }

@@ -155,6 +155,7 @@ function argumentsOf(
     memory.shared(`openings/${name}`, mine),
     isSide(name) ? walls.sides[name] : null,
     ...[stud, spacing, topPlates, corner, stack, longest, posts, gables, lumber],
+    isSide(name) && walls.sides[name].cover === 'rails' ? walls.railing : null,
     ...[wallFoot(base), roof.beam, roof.has, roof.firring],
     stack === 'own' ? null : lines,
     wall.along === 'y' ? rafters : null,
@@ -287,10 +288,16 @@ function framePostSide(
 }
 
 const postLumber = (
-  { walls: { posts } }: Building,
+  { walls: { posts, railing } }: Building,
   stud: Section,
   section: (name: string) => Section,
-): PostLumber => ({ stud, post: section(posts.post), beam: section(posts.beam) })
+): PostLumber => ({
+  stud,
+  post: section(posts.post),
+  beam: section(posts.beam),
+  rail: section(railing.rail),
+  baluster: section(railing.baluster),
+})
 
 /** As far as a side's plates run: to those of walls as high that it meets, that are no deeper than plates. */
 function closing(building: Building, wall: Wall, stud: Section): Stretch {

@@ -144,6 +144,13 @@ export type WallProblem =
       readonly number: number
     }
   | { readonly code: 'posts-too-far-in'; readonly path: 'walls.posts.inset'; readonly most: number }
+  | { readonly code: 'railing-too-low'; readonly path: 'walls.railing.height'; readonly least: number }
+  | { readonly code: 'railing-too-high'; readonly path: 'walls.railing.height'; readonly most: number }
+  | {
+      readonly code: 'rails-need-posts'
+      readonly path: `walls.sides.${SideName}.cover`
+      readonly side: SideName
+    }
   | { readonly code: 'slats-on-bolted'; readonly path: 'walls.posts.set' }
   | { readonly code: 'beam-into-rafters'; readonly path: 'walls.posts.plates' }
   | { readonly code: 'beam-too-thick'; readonly path: 'walls.posts.beam'; readonly most: number }

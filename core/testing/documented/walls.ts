@@ -8,7 +8,8 @@ const sides = fc.tuple(side, fc.boolean()).chain(() => {
       layout: one('low', 'high', 'centred'),
       height: orNull(length(300, 4300, 1500, 3000), 2),
       build: one('studs', 'studs', 'studs', 'posts', 'open'),
-      cover: one('sheets', 'sheets', 'slats', 'open'),
+      cover: one('sheets', 'sheets', 'slats', 'rails', 'open'),
+      entry: one('none', 'low', 'middle', 'high'),
     },
   )
   const gableWall = group(
@@ -18,7 +19,8 @@ const sides = fc.tuple(side, fc.boolean()).chain(() => {
       height: orNull(length(300, 4300, 1200, 2400), 2),
       step: orNull(group({ at: length(0, 60000, 300, 4000), height: length(300, 4300, 1200, 2700) }), 2),
       build: one('studs', 'studs', 'studs', 'posts', 'open'),
-      cover: one('sheets', 'sheets', 'slats', 'open'),
+      cover: one('sheets', 'sheets', 'slats', 'rails', 'open'),
+      entry: one('none', 'low', 'middle', 'high'),
     },
   )
   return group({}, { south: eaveWall, north: eaveWall, east: gableWall, west: gableWall })
@@ -84,6 +86,16 @@ export const walls = (long: number, wide: number) =>
         },
       ),
       slats: group({ section: section('1x4', '22x100'), gap: length(0, 300, 5, 40) }),
+      railing: group(
+        {},
+        {
+          rail: section('2x4', '38x89'),
+          baluster: section('2x2', '38x63'),
+          gap: length(20, 300, 60, 110),
+          height: length(300, 1400, 700, 1100),
+          low: length(0, 300, 40, 120),
+        },
+      ),
       siding: orNull(group({ section: section('1x6', '1x8'), exposure: length(20, 600, 90, 160) }), 2),
       sheathing: orNull(
         group(

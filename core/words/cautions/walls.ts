@@ -10,6 +10,10 @@ export const wallsSayings = {
     'A single top plate is spliced: it holds only with a metal plate across the joint, at least 3 by 6 in, nailed to both sides as local code says.',
   'corners-unlapped': () =>
     'No top plate laps over the corners, since the walls there are raked, step or differ in height. Tie each corner with a metal strap or plate, as local code says.',
+  'balusters-wide': ({ mm }) =>
+    `The balusters leave ${mm('gap')}, more than the ${mm('limit')} that codes let a guard have, so that no child slips through.`,
+  'railing-low': ({ mm }) =>
+    `The deck lies ${mm('drop')} over the ground, and the railing is ${mm('height')} high: over ${mm('over')} codes ask a guard of ${mm('limit')}.`,
   'wall-unbraced': ({ named }) =>
     `The ${named('wall')} wall has no room for a diagonal between 45° and 60°. Sheathe it before it is raised, or brace it from the ground.`,
   'sheet-edge-loose': ({ n }) =>

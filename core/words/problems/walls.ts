@@ -64,6 +64,12 @@ export const wallSentences: Sentences<WallProblem> = {
     `Opening ${problem.number} is in an end that is left open. Put it in another wall.`,
   'posts-too-far-in': (problem, { down }) =>
     `So far in from the open ends the end posts would meet. Let the beam reach past them by ${down(problem.most)} at most.`,
+  'railing-too-low': (problem, { up }) =>
+    `Between the rails no balusters have room. Make the railing at least ${up(problem.least)} high.`,
+  'railing-too-high': (problem, { down }) =>
+    `The railing would reach into the beam or its braces. Make it ${down(problem.most)} high at most.`,
+  'rails-need-posts': problem =>
+    `A railing stands between posts, and the ${problem.side} side is of studs. Build it of posts, or cover it otherwise.`,
   'slats-on-bolted': () =>
     'Behind a beam bolted to their outside the posts stand back, and slats find nothing to nail to. Let the beam into the posts, or lay it on top.',
   'beam-into-rafters': () =>
