@@ -124,7 +124,9 @@ test('the whole shelf is backed up as a file and comes back; several are chosen,
     page.getByRole('button', { name: 'Import a file' }).click(),
   ])
   await chooser.setFiles({ name: 'shelf.json', mimeType: 'application/json', buffer: Buffer.from(text) })
-  await expect(page.getByText('2 designs are back on the shelf; 5 stood there already.')).toBeVisible()
+  await expect(
+    page.getByText(`2 designs are back on the shelf; ${demos.length - 2} stood there already.`),
+  ).toBeVisible()
   await expect(page.getByRole('link', { name: /^Sallow Marsh/ })).toHaveCount(demos.length)
   // more than eight are searched and put in order
   for (let i = 0; i < 4; i++) {

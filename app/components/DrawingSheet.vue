@@ -80,11 +80,18 @@ const boards = computed(() => {
     ...fit.value.at({ x: (x0 + x1) / 2, y: (y0 + y1) / 2 }),
   }))
 })
+/** A pier or a footing that arrows came to: no board is in hand then, but what it is part of. */
+const walked = ref<{ id: string; key: string } | null>(null)
+const here = computed(() =>
+  !bench.subject ? bench.hand : walked.value?.key === bench.subject.key ? walked.value.id : null,
+)
 function key(event: KeyboardEvent): void {
   if (!(event.key in ways) || event.ctrlKey || event.metaKey || event.altKey) return
   event.preventDefault()
-  const next = walk(boards.value, bench.subject ? null : bench.hand, event.key as Way)
-  if (next) bench.pick(next)
+  const next = walk(boards.value, here.value, event.key as Way)
+  if (!next) return
+  bench.pick(next)
+  walked.value = bench.subject ? { id: next, key: bench.subject.key } : null
 }
 
 /** Numbers at fault that this drawing does not show: written at its corner, where they can be typed over. */
@@ -127,7 +134,7 @@ const sayHandle = (handle: Handle): string => showEntry(drag.valueOf(handle), un
       role="img"
       :aria-label="label"
       :tabindex="still ? undefined : 0"
-      :data-at="bench.subject ? undefined : (bench.hand ?? undefined)"
+      :data-at="here ?? undefined"
       @keydown="still || key($event)"
     >
       <g>

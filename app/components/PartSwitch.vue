@@ -40,7 +40,6 @@ const said = ({ name, faults }: { name: string; faults: number }): string =>
   flex: 1 1 100%;
   gap: 0 4px;
   order: 5;
-  padding-bottom: 4px;
 }
 button {
   min-height: var(--target);

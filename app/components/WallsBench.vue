@@ -30,11 +30,16 @@ const layer = usePlace<WallLayer | 'plan'>('walls', 'frame')
 const line = computed(() => bench.plan?.frame.walls.find(each => each.name === wall.value))
 const { drawing, choices } = useDrawings('walls', () => layer.value, { of: () => wall.value })
 
-/** The wall that what is in hand belongs to is shown; the sheets where they are in hand. */
+/**
+ * The wall that what is in hand belongs to is shown, but for a board that is seen where one is, as the corner
+ * post of a side beside; the sheets where they are in hand.
+ */
 watch(
   () => [bench.subject, bench.subject ? null : bench.hand] as const,
   ([subject]) => {
     const { design, member } = bench
+    const seen = !subject && drawing.value?.patches.some(patch => patch.member === member?.id)
+    if (seen) return
     const to = subject && design ? wallOf({ design, subject }) : member ? wallOfBoard(member.where) : null
     if (to !== null && names.value.some(({ value }) => value === to)) wall.value = to
     if (subject?.kind === 'sheets') layer.value = 'sheets'

@@ -27,3 +27,17 @@ test('with nothing in hand the first on that side is taken', () => {
   expect(walk(places, 'gone', 'ArrowLeft')).toBe('far')
   expect(walk([], null, 'ArrowUp')).toBeNull()
 })
+
+test('what stands over another is reached by going on through both, and out again', () => {
+  // a post on its footing, and another beside
+  const places = [
+    { id: 'pad', x: 100, y: 100 },
+    { id: 'post', x: 100.004, y: 100 },
+    { id: 'far', x: 200, y: 100 },
+  ]
+  expect(walk(places, 'pad', 'ArrowRight')).toBe('post')
+  expect(walk(places, 'post', 'ArrowRight')).toBe('far')
+  expect(walk(places, 'post', 'ArrowLeft')).toBe('pad')
+  expect(walk(places, 'far', 'ArrowLeft')).toBe('post')
+  expect(walk(places, 'pad', 'ArrowLeft')).toBeNull()
+})

@@ -60,7 +60,7 @@ export function wallElevation(plan: Plan, name: WallName, layer: WallLayer = 'fr
   const lines: Line[] = [
     { from: { x: 0, y: 0 }, to: { x: wall.overall, y: 0 }, ink: 'ground' },
     ...openings.flatMap(each => each.lines),
-    ...(layer === 'frame' ? stackLines(plan, wall) : []),
+    ...(layer === 'frame' ? stackLines(plan, wall) : shown.length ? [] : bareOutline(plan, wall)),
   ]
   return drawn(`wall-${name}-${layer}`, {
     patches,
@@ -70,6 +70,18 @@ export function wallElevation(plan: Plan, name: WallName, layer: WallLayer = 'fr
     labels: openings.map(each => each.label),
     areas: wallAreas(plan, wall, layer),
   })
+}
+
+/** A wall that nothing covers, in outline: its height and length are seen and typed all the same. */
+function bareOutline({ building }: Plan, { name, overall, height }: Wall): Line[] {
+  const top = isSide(name) ? building.heights[name] : height
+  const corners = [
+    { x: 0, y: 0 },
+    { x: 0, y: top },
+    { x: overall, y: top },
+    { x: overall, y: 0 },
+  ]
+  return corners.slice(1).map((to, i): Line => ({ from: corners[i] ?? to, to, ink: 'datum' }))
 }
 
 /** Posts of the sides that a side of posts meets, that its beam lies on at the corners. */
