@@ -73,8 +73,12 @@ test('permit sketch', async ({ page }) => {
   await shoot(page, 'sketch')
 })
 
-test('frame in 3D', async ({ page }) => {
-  await openDemo(page, hut, 'roof')
+test('frame in 3D, a part on the bench', async ({ page }) => {
+  await openDemo(page, 'Sallow Marsh osprey lookout', 'roof')
+  await page
+    .getByRole('navigation', { name: 'Parts', exact: true })
+    .getByRole('button', { name: 'Store' })
+    .click()
   await page.getByRole('button', { name: '3D', exact: true }).click()
   await page.locator('canvas').waitFor()
   await page.waitForTimeout(1000)
