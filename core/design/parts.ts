@@ -78,10 +78,7 @@ export function withPart(
   const shared: Design = { ...whole, units, lumber }
   const back =
     before.hang?.by === 'roof' && hang.by === 'roof' ? withFollowed(shared, before, after, level) : shared
-  const kept =
-    before.hang?.by === 'roof'
-      ? { ...part, roof: { ...roof, loft: was.roof.loft, joistBeam: was.roof.joistBeam } }
-      : part
+  const kept = before.hang?.by === 'roof' ? { ...part, roof: ownRoofOf(was.roof, roof) } : part
   return { ...back, parts: whole.parts.map((each, i) => (i === index ? kept : each)) }
 }
 
@@ -100,6 +97,13 @@ function withinLimits(walls: Part['walls']): Part['walls'] {
     sides: { south: side('south'), east: side('east'), north: side('north'), west: side('west') },
   }
 }
+
+/** A roof that follows another's, as the document has it: what it has to itself is as it was changed. */
+const ownRoofOf = (was: Part['roof'], { openings, ties, truss }: Part['roof']): Part['roof'] => ({
+  ...was,
+  ...{ openings, ties },
+  truss: { ...was.truss, setting: truss.setting },
+})
 
 /** The building with what was changed of it in a part under its roof. */
 function withFollowed(whole: Design, before: Design, after: Design, level: number): Design {

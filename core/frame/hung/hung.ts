@@ -116,7 +116,7 @@ function fit(part: HungDesign, main: Frame, off: number, pose: Placement, level:
   const over = overOf(main, part, pose, {
     thick: lumber.ridge.thickness,
     past: cover + (lumber.barge?.thickness ?? 0),
-    rises: lumber.barge !== null,
+    rises: lumber.barge !== null || cover > 0,
   })
   const asked = part.walls.sides[house].height
   if (part.hang.by === 'height') {

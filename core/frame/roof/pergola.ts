@@ -91,7 +91,11 @@ export function battenOrders(building: Building, { batten }: RoofLumber, lines: 
     roof.pergola.battens.apart,
   )
   const row = rowOf(
-    { from: -roof.overhang.gable, to: footprint.length + roof.overhang.gable },
+    // where another part's roof goes on its battens begin
+    {
+      from: roof.joined.includes('west') ? 0 : -roof.overhang.gable,
+      to: footprint.length + (roof.joined.includes('east') ? 0 : roof.overhang.gable),
+    },
     face.places.map(({ at }) => middleOf(at)),
     walls.longest,
     walls.longest,
