@@ -383,7 +383,7 @@ describe('any documented building of parts', () => {
         hung++
         expect(clashes([...wholeMembers(at)])).toEqual([])
       }),
-      { numRuns: runs(60) },
+      { numRuns: runs(60), endOnFailure: true },
     )
     expect(hung).toBeGreaterThan(runs(60) / 8)
   }, 3_600_000)
@@ -409,7 +409,7 @@ describe('any documented building of parts', () => {
             }
           }
       }),
-      { numRuns: runs(60) },
+      { numRuns: runs(60), endOnFailure: true },
     )
   }, 3_600_000)
 })

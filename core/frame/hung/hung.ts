@@ -121,9 +121,20 @@ function fit(part: HungDesign, main: Frame, off: number, pose: Placement, level:
   const asked = part.walls.sides[house].height
   if (part.hang.by === 'height') {
     const fits = building.heights[house] <= roomUnder(over, pitchAngle(building.roof.pitch)) + HAIR
+    const low = lowSide(part.roof)
+    const flattest = flattestUnder(building, over)
     const problems: Problem[] = fits
       ? []
-      : [{ code: 'hang-into-eave', path: `walls.sides.${house}.height`, most: mostUnder(building, over) }]
+      : building.heights[low] > flattest + HAIR
+        ? // from so high a wall not even the flattest roof goes under
+          [
+            {
+              code: 'hang-no-room',
+              path: part.walls.sides[low].height === null ? 'walls.height' : `walls.sides.${low}.height`,
+              most: flattest,
+            },
+          ]
+        : [{ code: 'hang-into-eave', path: `walls.sides.${house}.height`, most: mostUnder(building, over) }]
     return { design: part, ledger: own, problems }
   }
   const rise = ledgerRise(building)
@@ -164,6 +175,14 @@ function fit(part: HungDesign, main: Frame, off: number, pose: Placement, level:
         ? [{ code: 'hang-too-low', path: 'roof.pitch', comes: height }]
         : [],
   }
+}
+
+/** How high the low side can be for the flattest roof to go under an eave, mm. */
+function flattestUnder(building: Building, over: Over): number {
+  const { min } = limits.roofAngle
+  const rise = ledgerRise(building)
+  const low = building.heights[lowSide(building.roof)]
+  return rise ? low + roomUnder(over, min) - rise.top(min) : Infinity
 }
 
 /** The highest that a ledger can be asked for under an eave, the low side as it is: its pitch follows. */
