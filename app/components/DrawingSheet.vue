@@ -4,7 +4,7 @@ import { type FieldPath, findLimit, isPitchPath, subjectAt } from '../../core/de
 import { type Pitch, riseInTwelve } from '../../core/measure'
 import { fieldName, sayLength, saySubject } from '../../core/words'
 import { showEntry } from '../logic/entry'
-import { type Way, ways, walk } from '../logic/walk'
+import { useWalk } from '../composables/useWalk'
 
 /** `still`: to be read and printed, not changed. */
 const { drawing: whole, label, still } = defineProps<{ drawing: Drawing; label: string; still?: boolean }>()
@@ -58,41 +58,7 @@ const areas = computed(() => {
   return { under: named.filter(({ over }) => !over), over: named.filter(({ over }) => over) }
 })
 
-/** The middle of each board as it is drawn, px: by arrows one goes from one to the next. */
-const boards = computed(() => {
-  const boxes = new Map<string, { x0: number; x1: number; y0: number; y1: number }>()
-  for (const { member, loops } of drawing.value.patches) {
-    if (!member) continue
-    for (const { x, y } of loops.flat()) {
-      const box = boxes.get(member)
-      if (!box) boxes.set(member, { x0: x, x1: x, y0: y, y1: y })
-      else
-        boxes.set(member, {
-          x0: Math.min(box.x0, x),
-          x1: Math.max(box.x1, x),
-          y0: Math.min(box.y0, y),
-          y1: Math.max(box.y1, y),
-        })
-    }
-  }
-  return [...boxes].map(([id, { x0, x1, y0, y1 }]) => ({
-    id,
-    ...fit.value.at({ x: (x0 + x1) / 2, y: (y0 + y1) / 2 }),
-  }))
-})
-/** A pier or a footing that arrows came to: no board is in hand then, but what it is part of. */
-const walked = ref<{ id: string; key: string } | null>(null)
-const here = computed(() =>
-  !bench.subject ? bench.hand : walked.value?.key === bench.subject.key ? walked.value.id : null,
-)
-function key(event: KeyboardEvent): void {
-  if (!(event.key in ways) || event.ctrlKey || event.metaKey || event.altKey) return
-  event.preventDefault()
-  const next = walk(boards.value, here.value, event.key as Way)
-  if (!next) return
-  bench.pick(next)
-  walked.value = bench.subject ? { id: next, key: bench.subject.key } : null
-}
+const { here, key } = useWalk(drawing, at => fit.value.at(at))
 
 /** Numbers at fault that this drawing does not show: written at its corner, where they can be typed over. */
 const elsewhere = computed(() => {

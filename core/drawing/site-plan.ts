@@ -1,5 +1,6 @@
 import { siteAreas } from './areas'
 import { type Boundary, buriedKinds, type Site } from '../design'
+import { cornersOfRect } from '../frame'
 import { findsOf, type Plan, type SiteFind } from '../plan'
 import { rectangle, type SiteTurn, type Spot, stakeNames, turnOf } from '../survey'
 import { circle } from './base-views'
@@ -50,13 +51,7 @@ function buildingPatches(
   { frame: { outline, hung }, building: { footprint } }: Plan,
   turn: SiteTurn,
 ): Patch[] {
-  const around = ({ x0, x1, y0, y1 }: typeof outline): Spot[] =>
-    [
-      { x: x0, y: y0 },
-      { x: x1, y: y0 },
-      { x: x1, y: y1 },
-      { x: x0, y: y1 },
-    ].map(turn.toSite)
+  const around = (each: typeof outline): Spot[] => cornersOfRect(each).map(turn.toSite)
   const porch = around(outline)
   const walls = corners(footprint).map(turn.toSite)
   return [

@@ -24,7 +24,7 @@ export {
   trussOf,
   wallOf,
 } from './place'
-export { areaOfRect, overlaps, type Rect } from './rect'
+export { areaOfRect, cornersOfRect, overlaps, type Rect } from './rect'
 export { roomOn, stairRoom, tiePlate } from './roof'
 export { downFace } from './setting'
 export { fitUnits, type UnitsFit, withUnits } from './walls/fit-units'

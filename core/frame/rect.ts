@@ -1,6 +1,6 @@
 import type { Stretch } from '../trade'
 import { HAIR } from '../measure'
-import type { Plot } from '../survey'
+import type { Plot, Spot } from '../survey'
 
 /** A rectangle seen from above, in the building, mm; x0 below x1, y0 below y1. */
 export type Rect = Plot
@@ -21,6 +21,14 @@ export const rectAlong = (along: 'x' | 'y', run: Stretch, across: Stretch): Rect
   along === 'x'
     ? { x0: run.from, x1: run.to, y0: across.from, y1: across.to }
     : { x0: across.from, x1: across.to, y0: run.from, y1: run.to }
+
+/** Its corners, the south-west one first, to the left round it. */
+export const cornersOfRect = ({ x0, x1, y0, y1 }: Rect): readonly Spot[] => [
+  { x: x0, y: y0 },
+  { x: x1, y: y0 },
+  { x: x1, y: y1 },
+  { x: x0, y: y1 },
+]
 
 /** Whether two rectangles share more than an edge. */
 export const overlaps = (a: Rect, b: Rect): boolean =>

@@ -12,7 +12,7 @@ import {
   turnOf,
   twoTapes,
 } from '../survey'
-import { type Frame, idOf } from '../frame'
+import { cornersOfRect, type Frame, idOf } from '../frame'
 
 /**
  * A find with its places in site axes, mm; a place whose two tapes can't meet is null there, with why in
@@ -151,13 +151,7 @@ function offLine(
     { x: from.along, y: from.out },
     { x: to.along, y: to.out },
   ]
-  const offs = ({ x0, x1, y0, y1 }: Frame['outline']) =>
-    [
-      { x: x0, y: y0 },
-      { x: x1, y: y0 },
-      { x: x1, y: y1 },
-      { x: x0, y: y1 },
-    ].map(p => leftOf(turn.toSite(p), a, b))
+  const offs = (each: Frame['outline']) => cornersOfRect(each).map(p => leftOf(turn.toSite(p), a, b))
   const [of, about] = [offs(rect), offs(main)]
   if ([...of, ...about].some(each => each === null)) return null
   const known = of as number[]

@@ -2,7 +2,7 @@ import { usualBase } from '../base'
 import type { Design, Part } from '../design'
 import { type Floor, usualBoards } from '../floor'
 import type { Hang } from '../hang'
-import { lengthOfSide } from '../parts'
+import { lengthOfSide, withNewPart } from '../parts'
 import { isOpenEnd } from '../building'
 import { roofHas } from '../roofs/kinds'
 import { acrossFrom, type Side, type SideName, sideNames } from '../sides'
@@ -55,7 +55,7 @@ function withLeanTo(whole: Design, side: SideName, name: string): Design {
     { ...begun, base, walls: { ...begun.walls, stud: whole.walls.stud } },
     hangOf(side, 'eave', yard),
   )
-  return { ...whole, parts: [...whole.parts, part] }
+  return withNewPart(whole, part)
 }
 
 const bareSide = (side: Side, build: Side['build']): Side => ({
@@ -100,11 +100,8 @@ function withPorch(whole: Design, side: SideName, name: string): Design {
     cut: [],
     hang: hangOf(side, 'roof', yard),
   }
-  return {
-    ...whole,
-    floor: whole.floor && withDeck(whole.floor, side, depth, yard),
-    parts: [...whole.parts, part],
-  }
+  const floor = whole.floor && withDeck(whole.floor, side, depth, yard)
+  return withNewPart({ ...whole, floor }, part)
 }
 
 /** A floor with a deck for a porch to stand on, where it has none. */

@@ -118,25 +118,8 @@ function fit(part: HungDesign, main: Frame, off: number, pose: Placement, level:
     past: cover + (lumber.barge?.thickness ?? 0),
     rises: lumber.barge !== null || cover > 0,
   })
-  const asked = part.walls.sides[house].height
-  if (part.hang.by === 'height') {
-    const fits = building.heights[house] <= roomUnder(over, pitchAngle(building.roof.pitch)) + HAIR
-    const low = lowSide(part.roof)
-    const flattest = flattestUnder(building, over)
-    const problems: Problem[] = fits
-      ? []
-      : building.heights[low] > flattest + HAIR
-        ? // from so high a wall not even the flattest roof goes under
-          [
-            {
-              code: 'hang-no-room',
-              path: part.walls.sides[low].height === null ? 'walls.height' : `walls.sides.${low}.height`,
-              most: flattest,
-            },
-          ]
-        : [{ code: 'hang-into-eave', path: `walls.sides.${house}.height`, most: mostUnder(building, over) }]
-    return { design: part, ledger: own, problems }
-  }
+  if (part.hang.by === 'height')
+    return { design: part, ledger: own, problems: ledgerProblems(part, building, over) }
   const rise = ledgerRise(building)
   if (!rise) return { design: part, ledger: own, problems: [] }
   const top = topAt(part, main, off, lumber.ridge.thickness, over, level)
@@ -146,30 +129,56 @@ function fit(part: HungDesign, main: Frame, off: number, pose: Placement, level:
       ledger: own,
       problems: [{ code: 'hang-no-eave', path: 'hang.by', side: part.hang.side }],
     }
-  const low = lowSide(part.roof)
-  const lowPath =
-    part.walls.sides[low].height === null ? 'walls.height' : (`walls.sides.${low}.height` as const)
-  /** How high the low side is under a slope at an angle. */
-  const heightAt = (angle: number): number => building.heights[low] + top(angle) - rise.top(angle)
+  const { design, angle, problems } = under(part, building, rise, top)
+  return { design, ledger: ledgerOf(top(angle)), problems }
+}
+
+/** The field that the height of a part's low side is asked in. */
+const lowPath = ({ walls, roof }: HungDesign): LowPath => {
+  const low = lowSide(roof)
+  return walls.sides[low].height === null ? 'walls.height' : `walls.sides.${low}.height`
+}
+type LowPath = Extract<Problem, { readonly code: 'hang-no-room' }>['path']
+
+/** Why a ledger can't be at the height that is asked for: its roof would run into the main one. */
+function ledgerProblems(part: HungDesign, building: Building, over: Over): Problem[] {
+  const house = hungBy(part)
+  const { heights, roof } = building
+  if (heights[house] <= roomUnder(over, pitchAngle(roof.pitch)) + HAIR) return []
+  const flattest = flattestUnder(building, over)
+  return heights[lowSide(part.roof)] > flattest + HAIR
+    ? // from so high a wall not even the flattest roof goes under
+      [{ code: 'hang-no-room', path: lowPath(part), most: flattest }]
+    : [{ code: 'hang-into-eave', path: `walls.sides.${house}.height`, most: mostUnder(building, over) }]
+}
+
+/**
+ * A part whose ledger is where the main roof has it, `top` by the slope's angle: its low side follows from
+ * its pitch, or its pitch from its low side, where a height is asked for on the ledger's.
+ */
+function under(
+  part: HungDesign,
+  building: Building,
+  rise: NonNullable<ReturnType<typeof ledgerRise>>,
+  top: (angle: number) => number,
+): { readonly design: HungDesign; readonly angle: number; readonly problems: readonly Problem[] } {
+  const ledger = `walls.sides.${hungBy(part)}.height`
+  const path = lowPath(part)
+  const asked = part.walls.sides[hungBy(part)].height !== null
+  const low = building.heights[lowSide(part.roof)]
+  const heightAt = (angle: number): number => low + top(angle) - rise.top(angle)
   const flattest = heightAt(limits.roofAngle.min)
-  const fits = building.heights[low] < flattest
-  // a height that is asked for on the ledger's side says that the pitch follows
-  if (asked !== null && fits) {
-    const at = top(meetingAngle(rise.top, top))
-    return { design: put(part, `walls.sides.${house}.height`, at), ledger: ledgerOf(at), problems: [] }
+  if (asked && low < flattest) {
+    const angle = meetingAngle(rise.top, top)
+    return { design: put(part, ledger, top(angle)), angle, problems: [] }
   }
   const angle = pitchAngle(part.roof.pitch)
-  const following = put(part, `walls.sides.${house}.height`, null)
-  if (asked !== null)
-    return {
-      design: following,
-      ledger: ledgerOf(top(angle)),
-      problems: [{ code: 'hang-no-room', path: lowPath, most: flattest }],
-    }
+  const following = put(part, ledger, null)
+  if (asked) return { design: following, angle, problems: [{ code: 'hang-no-room', path, most: flattest }] }
   const height = heightAt(angle)
   return {
-    design: put(following, lowPath, height),
-    ledger: ledgerOf(top(angle)),
+    design: put(following, path, height),
+    angle,
     problems:
       height < limits.wallHeight.min - HAIR
         ? [{ code: 'hang-too-low', path: 'roof.pitch', comes: height }]

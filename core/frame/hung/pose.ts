@@ -12,9 +12,6 @@ const ways: Readonly<Record<SideName, Vec3>> = {
   south: vec(0, -1, 0),
 }
 
-/** The way out of a side. */
-export const wayOut = (side: SideName): Vec3 => ways[side]
-
 /** How many quarter turns to the left turn the side that a part hangs by to the main one. */
 const turnOf = (part: HungDesign): number =>
   (turns.indexOf(acrossFrom[part.hang.side]) - turns.indexOf(hungBy(part)) + 4) % 4
@@ -29,8 +26,8 @@ export type HungDesign = Design & { readonly hang: NonNullable<Design['hang']> }
 export function poseOf(main: Design, part: HungDesign, off: number, level: number): Placement {
   const { side, along, by } = part.hang
   const turn = turnOf(part)
-  const x = wayOut(turns[turn] ?? 'east')
-  const y = wayOut(turns[(turn + 1) % 4] ?? 'north')
+  const x = ways[turns[turn] ?? 'east']
+  const y = ways[turns[(turn + 1) % 4] ?? 'north']
   const { length, width } = part.footprint
   const corners = [vec(0, 0, 0), scale(x, length), scale(y, width), add(scale(x, length), scale(y, width))]
   const least = (axis: 'x' | 'y'): number => Math.min(...corners.map(each => each[axis]))

@@ -30,9 +30,9 @@ export const roofSayings = {
   'strip-unchecked': ({ mm }) =>
     `Header and ledger carry half of both slopes over posts up to ${mm('spacing')} apart. Have their depth and plies, the posts and what they stand on checked by an engineer or the building department.`,
   'joist-ledger-fixing': () =>
-    "The ledger carries half of what the ceiling joists bear. Fasten it to each stud, or to the house's frame, and hold the joists to it, by the schedule of local code.",
+    'The ledger carries half of what the ceiling joists bear. Fasten it to each stud, or to the frame of the house behind it, and hold the joists to it, by the schedule of local code.',
   'ledger-fixing': () =>
-    "The ledger carries half of the roof. Fasten it to the house's frame, not to its siding or facing brick, by the schedule of local code, flash it, and ask whether the house may carry it.",
+    'The ledger carries half of the roof. Fasten it to the frame of the house or wall behind it, not to siding or facing brick, by the schedule of local code, flash it, and ask whether that may carry it.',
   'ledger-shallow': ({ mm }) =>
     `The ledger (${mm('ledger')}) is shallower than the rafters' plumb cut (${mm('plumb')}), so the cuts' feet hang free. Use the next deeper board.`,
   'purlin-shallow': ({ mm }) =>
