@@ -28,7 +28,9 @@ const roleName = computed(() =>
         </p>
         <p class="quiet figures">
           {{ saySection(card.piece.section, units)
-          }}<template v-if="card.piece.section.kind !== 'sheet'">
+          }}<template v-if="card.piece.section.round">
+            · round, {{ short(card.piece.section.depth) }}</template
+          ><template v-else-if="card.piece.section.kind !== 'sheet'">
             · {{ short(card.piece.section.thickness) }} × {{ short(card.piece.section.depth) }}</template
           >
         </p>

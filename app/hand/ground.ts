@@ -24,6 +24,7 @@ import {
   lowWall,
   nameBoundary,
   setRock,
+  skirt,
 } from '../logic/changes/below'
 import {
   act,
@@ -243,7 +244,7 @@ export function base(at: At): Row[] {
         "No base is part of the work. Choose what the building stands on; all but a slab, and posts of the sides' own, bring a floor frame with them.",
       ),
     ]
-  const apart = /^base\.(gravel|spacing|frost|hole|diameter|block|pad|long)\b/
+  const apart = /^base\.(gravel|skirt|spacing|frost|hole|diameter|block|pad|long)\b/
   return [
     baseKind(at),
     ...lengths(at, ...baseLengths(base).filter(path => !apart.test(path) || path === 'base.frost')),
@@ -332,6 +333,21 @@ export function rows(at: At): Row[] {
   ]
 }
 
+/** Boards that hold the gravel between posts. */
+const skirtRows = (at: At, base: Extract<Base, { readonly kind: 'poles' }>): Row[] => [
+  choice(at, 'base.skirt', onOff('None', 'Round the posts'), {
+    value: base.skirt ? 'yes' : 'no',
+    change: to => skirt(to === 'yes'),
+  }),
+  ...(base.skirt
+    ? [
+        board(at, 'base.skirt.board'),
+        board(at, 'base.skirt.stake'),
+        ...lengths(at, 'base.skirt.spacing', 'base.skirt.into'),
+      ]
+    : []),
+]
+
 export function gravel(at: At): Row[] {
   const { base } = at.design
   if (!base || !('gravel' in base)) return []
@@ -340,7 +356,13 @@ export function gravel(at: At): Row[] {
     ...new Set([...(metric ? [500, 1000, 2000, 9000] : [450, 900, 1800, 9000]), base.gravel.load]),
   ]
   return [
-    ...lengths(at, 'base.gravel.depth', 'base.gravel.beyond'),
+    ...lengths(
+      at,
+      'base.gravel.depth',
+      // within skirt boards it ends at them
+      ...(base.kind === 'poles' && base.skirt ? [] : (['base.gravel.beyond'] as const)),
+    ),
+    ...(base.kind === 'poles' ? skirtRows(at, base) : []),
     choice(
       at,
       'base.gravel.compaction',

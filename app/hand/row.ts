@@ -1,4 +1,12 @@
-import { type Design, type FieldPath, ownSections, type Subject, valueAt, withEdit } from '../../core/design'
+import {
+  type Design,
+  type FieldPath,
+  mayBeLog,
+  ownSections,
+  type Subject,
+  valueAt,
+  withEdit,
+} from '../../core/design'
 import { standardSections } from '../../core/lumber'
 import { formatLength, type Pitch, type Units } from '../../core/measure'
 import { type Plan, valueOf } from '../../core/plan'
@@ -128,42 +136,46 @@ export const upTo = (most: number): Option[] =>
   numbers(0, most).map(each => (each.value === 0 ? { ...each, label: 'None' } : each))
 
 /**
- * The sections a board can be of: the user's own first, then those usual with the design's units, then the
- * others.
+ * The sections a board, or a post with `logs`, can be of: the user's own first, then those usual with the
+ * design's units, then the others.
  */
 export function sectionsOf(
   { units, lumber }: Pick<Design, 'units' | 'lumber'>,
   none: string | null = null,
+  logs = false,
 ): readonly Option[] {
   // the same list while nothing of it changes: what shows it stays as it is
-  const key = `${units} ${none ?? ''}`
+  const key = `${units} ${String(logs)} ${none ?? ''}`
   const known = lists.get(lumber) ?? new Map<string, readonly Option[]>()
   lists.set(lumber, known)
   const list = known.get(key) ?? [
     ...(none === null ? [] : [{ value: '', label: none }]),
-    ...listSections({ units, lumber }),
+    ...listSections({ units, lumber }, logs),
   ]
   known.set(key, list)
   return list
 }
 const lists = new WeakMap<Design['lumber'], Map<string, readonly Option[]>>()
 
-function listSections({ units, lumber }: Pick<Design, 'units' | 'lumber'>): Option[] {
+function listSections({ units, lumber }: Pick<Design, 'units' | 'lumber'>, logs: boolean): Option[] {
   const size = (mm: number): string => formatLength(mm, { units, style: 'inches' })
   const usual = (kind: string): number => ((kind === 'metric') === (units === 'metric') ? 0 : 1)
   const standard = [...standardSections].sort((a, b) => usual(a.kind) - usual(b.kind))
-  return [...ownSections(lumber), ...standard].map(section => ({
+  const own = ownSections(lumber).filter(({ round }) => logs || !round)
+  return [...own, ...standard].map(section => ({
     value: section.name,
     label:
       section.kind === 'metric' && units === 'metric'
         ? section.name
-        : `${section.name} (${size(section.thickness)} × ${size(section.depth)})`,
+        : section.round
+          ? `${section.name} (round, ${size(section.depth)})`
+          : `${section.name} (${size(section.thickness)} × ${size(section.depth)})`,
   }))
 }
 
 /** A board of a section. */
 export const board = (at: At, path: string, name?: string): Row =>
-  choice(at, path, sectionsOf(at.design), { ...(name ? { name } : {}) })
+  choice(at, path, sectionsOf(at.design, null, mayBeLog(path)), { ...(name ? { name } : {}) })
 
 /** A board of a section, or none; `wrap` what stands in the document for it. */
 export const boardOrNone = (

@@ -1,5 +1,6 @@
 import { eaveOver } from '../../core/lines'
 import {
+  hasSheets,
   isOpenEnd,
   openingKinds,
   type OpeningKind,
@@ -151,6 +152,7 @@ export function wall(at: At): Row[] {
       : []),
     cover(at),
     ...entry(at, side),
+    ...betweenOf(at, side),
     block('raise'),
   ]
 }
@@ -165,7 +167,7 @@ function cover(at: At): Row {
     at,
     `walls.sides.${side}.cover`,
     [
-      ...(build === 'studs'
+      ...(build === 'studs' || (at.design.walls.sides[side].girts && at.design.walls.sheathing)
         ? [{ value: 'sheets', label: at.design.walls.sheathing ? 'Sheets' : 'As all' }]
         : over
           ? [{ value: 'sheets', label: 'Sheets on the end posts' }]
@@ -174,7 +176,13 @@ function cover(at: At): Row {
       ...(build === 'posts' || cover === 'rails' ? [{ value: 'rails', label: 'A railing' }] : []),
       { value: 'open', label: 'Open' },
     ],
-    { name: 'On it', value: build === 'posts' && cover === 'sheets' && !over ? 'open' : cover },
+    {
+      name: 'On it',
+      value:
+        build === 'posts' && cover === 'sheets' && !over && !hasSheets(at.design.walls, side)
+          ? 'open'
+          : cover,
+    },
   )
 }
 
@@ -190,6 +198,37 @@ const entry = (at: At, side: SideName): Row[] =>
         ]),
       ]
     : []
+
+/** What stands between the posts of a side. */
+const betweenOf = (at: At, side: SideName): Row[] => {
+  const own = at.design.walls.sides[side]
+  return own.build === 'posts' && own.cover !== 'rails'
+    ? [
+        choice(at, `walls.sides.${side}.girts`, onOff('None', 'Between the posts'), {
+          value: own.girts ? 'yes' : 'no',
+          change: to => design => withValue(design, `walls.sides.${side}.girts`, to === 'yes'),
+        }),
+        choice(at, `walls.sides.${side}.diagonals`, onOff('None', 'In the end bays'), {
+          value: own.diagonals ? 'yes' : 'no',
+          change: to => design => withValue(design, `walls.sides.${side}.diagonals`, to === 'yes'),
+        }),
+      ]
+    : []
+}
+
+/** What all girts and diagonals between posts are made of. */
+function between(at: At): Row[] {
+  const { sides } = at.design.walls
+  const asked = (what: 'girts' | 'diagonals'): boolean =>
+    sideNames.some(
+      side => sides[side].build === 'posts' && sides[side].cover !== 'rails' && sides[side][what],
+    )
+  return [
+    ...(asked('girts') ? [board(at, 'walls.between.girt'), ...length(at, 'walls.between.spacing')] : []),
+    ...(asked('diagonals') ? [board(at, 'walls.between.diagonal')] : []),
+  ]
+}
+
 const lowEndOf = (side: SideName): string => (side === 'south' || side === 'north' ? 'west' : 'south')
 const highEndOf = (side: SideName): string => (side === 'south' || side === 'north' ? 'east' : 'north')
 
@@ -388,6 +427,7 @@ export const posts = (at: At): Row[] => [
   ...(sideNames.some(side => isOpenEnd(at.design.walls.sides, roofHas(at.design.roof), side))
     ? length(at, 'walls.posts.inset')
     : []),
+  ...between(at),
   ...railing(at),
 ]
 

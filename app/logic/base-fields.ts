@@ -18,7 +18,10 @@ export function baseLengths(base: Base | null): readonly GroundPath[] {
     case 'posts':
       return ['base.lift', 'base.spacing', 'base.frost', 'base.hole']
     case 'poles':
-      return ['base.lift', 'base.frost', 'base.hole', 'base.pad', 'base.long', ...gravel]
+      return [
+        ...(['base.lift', 'base.frost', 'base.hole', 'base.pad', 'base.long'] as const),
+        ...(base.skirt ? (['base.gravel.depth', 'base.skirt.spacing', 'base.skirt.into'] as const) : gravel),
+      ]
     case 'piers':
       return ['base.lift', 'base.spacing', 'base.frost', 'base.diameter']
     case 'slab':

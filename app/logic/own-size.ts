@@ -6,20 +6,34 @@ import { lengthExample, sayLength, sayMeasureFault } from '../../core/words'
 export type SizeEntry =
   { ok: true; size: OwnSize } | { ok: false; field: 'name' | 'thickness' | 'depth'; message: string }
 
-/** Reads a section of the user's own as typed; its name may be none that stands already. */
+/** Reads a section of the user's own as typed, or a log by its diameter; its name may be none that stands. */
 export function readOwnSize(
   entry: { readonly name: string; readonly thickness: string; readonly depth: string },
   own: readonly OwnSize[],
   units: Units,
+  round = false,
 ): SizeEntry {
   const name = entry.name.trim()
-  if (!name) return { ok: false, field: 'name', message: 'Give the size a name, such as rough 2x6.' }
+  if (!name)
+    return {
+      ok: false,
+      field: 'name',
+      message: round ? 'Give the log a name, such as cedar log.' : 'Give the size a name, such as rough 2x6.',
+    }
   if (findSection(name) || own.some(each => each.name === name))
     return {
       ok: false,
       field: 'name',
       message: `There is a size “${name}” already. Name this one otherwise.`,
     }
+  if (round) {
+    const diameter = readSide('depth', entry.depth, units, 'Diameter')
+    if (typeof diameter === 'string') return { ok: false, field: 'depth', message: diameter }
+    const most = limits.thickness.max
+    return diameter > most
+      ? { ok: false, field: 'depth', message: `Diameter must be at most ${sayLength(most, units)}.` }
+      : { ok: true, size: { name, thickness: diameter, depth: diameter, round } }
+  }
   const thickness = readSide('thickness', entry.thickness, units)
   if (typeof thickness === 'string') return { ok: false, field: 'thickness', message: thickness }
   const depth = readSide('depth', entry.depth, units)
@@ -27,8 +41,12 @@ export function readOwnSize(
   return { ok: true, size: { name, thickness, depth } }
 }
 
-function readSide(side: 'thickness' | 'depth', text: string, units: Units): number | string {
-  const what = side === 'thickness' ? 'Thickness' : 'Depth'
+function readSide(
+  side: 'thickness' | 'depth',
+  text: string,
+  units: Units,
+  what = side === 'thickness' ? 'Thickness' : 'Depth',
+): number | string {
   const read = parseLength(text, units)
   if (!read.ok) return `${what}: ${sayMeasureFault(read.fault, lengthExample(units))}`
   const { min, max } = limits[side]

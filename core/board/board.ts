@@ -5,21 +5,25 @@ import {
   clip,
   type Convex,
   type Plane,
+  planeAt,
   prismShell,
   shell,
   type ShellFace,
+  vec,
   volume,
 } from '../geometry'
 
 /**
  * Board axes: x **along** from the start, y across the **depth** from the bottom edge to the top edge
  * (crown), z through the **thickness** from the near face to the far face. A blank is the uncut board: the
- * box from the origin to (length, depth, thickness), mm.
+ * box from the origin to (length, depth, thickness), mm. A round one is the log that fills that box; its
+ * depth and thickness are alike.
  */
 export interface Blank {
   readonly length: number
   readonly depth: number
   readonly thickness: number
+  readonly round?: true
 }
 
 /** What a cut is called on a card. */
@@ -56,17 +60,26 @@ export interface Notch {
 
 export type Cut = EndCut | Notch
 
-/** A blank with its cuts made. */
-export interface CutBoard {
-  readonly blank: Blank
-  readonly cuts: readonly Cut[]
-  /** The wood that is left, as convex parts that touch and do not overlap. */
+/** Wood as a solid. */
+export interface Wood {
+  /** As convex parts that touch and do not overlap. */
   readonly parts: readonly Convex[]
   /**
    * Its outer faces, tagged start, end, bottom, top, near, far, or `cut:` with the number of the cut and the
-   * name of the side.
+   * name of the side; of a log `round` too.
    */
   readonly faces: readonly ShellFace[]
+}
+
+/**
+ * A blank with its cuts made: its wood; of a log that of the square timber round it, that it is laid out and
+ * measured by.
+ */
+export interface CutBoard extends Wood {
+  readonly blank: Blank
+  readonly cuts: readonly Cut[]
+  /** The wood of a log. */
+  readonly log?: Wood
   /** Where the wood begins and ends along the board, mm in board axes: the two long points. */
   readonly start: number
   readonly end: number
@@ -91,20 +104,53 @@ export type CutResult = { ok: true; board: CutBoard } | { ok: false; fault: Boar
 export function cutBoard(blank: Blank, cuts: readonly Cut[]): CutResult {
   if (![blank.length, blank.depth, blank.thickness].every(size => size > 0 && Number.isFinite(size)))
     return { ok: false, fault: { code: 'no-size' } }
-  let parts: Convex[] = [box(blank.length, blank.depth, blank.thickness)]
+  const square = box(blank.length, blank.depth, blank.thickness)
+  const made = partsOf(square, cuts)
+  if ('fault' in made) return { ok: false, fault: made.fault }
+  const log = blank.round ? partsOf(roundOf(square, blank), cuts) : null
+  if (log && 'fault' in log) return { ok: false, fault: log.fault }
+  return { ok: true, board: finish(blank, cuts, made, log?.parts ?? null) }
+}
+
+/** The wood of a board as a solid: a log's round. */
+export const woodOf = (board: CutBoard): Wood => board.log ?? board
+
+/** Faces about a log. Its volume is counted by its circle, not by these. */
+const FACETS = 24
+
+/** The log that fills a square timber, its faces' middles on its circle. */
+const roundOf = (square: Convex, { depth, thickness }: Blank): Convex =>
+  Array.from({ length: FACETS }, (_, i) => (2 * Math.PI * i) / FACETS)
+    // the timber's own four faces are of them
+    .filter((_, i) => i % (FACETS / 4) !== 0)
+    .reduce((solid, turn) => {
+      const out = vec(0, Math.cos(turn), Math.sin(turn))
+      const on = vec(0, (depth / 2) * (1 + out.y), (thickness / 2) * (1 + out.z))
+      const left = clip(solid, planeAt(on, out), 'round')
+      return left.kind === 'gone' ? solid : left.solid
+    }, square)
+
+/** How much of the solid with `FACETS` faces about it a log's circle is. */
+const ROUNDED = Math.PI / (FACETS * Math.tan(Math.PI / FACETS))
+
+/** The parts that cuts leave of a blank, and the numbers of those that took nothing away. */
+function partsOf(
+  whole: Convex,
+  cuts: readonly Cut[],
+): { readonly parts: Convex[]; readonly missed: number[] } | { readonly fault: BoardFault } {
+  let parts: Convex[] = [whole]
   const missed: number[] = []
   for (const [i, cut] of cuts.entries()) {
     const next =
       cut.kind === 'end'
         ? parts.flatMap(part => afterEndCut(part, cut, i))
         : parts.flatMap(part => afterNotch(part, cut, i))
-    if (next.length === 0) return { ok: false, fault: { code: 'all-removed', cut: i, name: cut.name } }
+    if (next.length === 0) return { fault: { code: 'all-removed', cut: i, name: cut.name } }
     if (next.length === parts.length && next.every((part, k) => part === parts[k])) missed.push(i)
-    if (cut.kind === 'notch' && parted(next))
-      return { ok: false, fault: { code: 'in-two', cut: i, name: cut.name } }
+    if (cut.kind === 'notch' && parted(next)) return { fault: { code: 'in-two', cut: i, name: cut.name } }
     parts = next
   }
-  return { ok: true, board: finish(blank, cuts, parts, missed) }
+  return { parts, missed }
 }
 
 export const cutTag = (cut: number, name: CutName): string => `cut:${cut}:${name}`
@@ -150,8 +196,8 @@ function span(parts: readonly Convex[]): [number, number] {
 function finish(
   blank: Blank,
   cuts: readonly Cut[],
-  parts: readonly Convex[],
-  missed: readonly number[],
+  { parts, missed }: { readonly parts: readonly Convex[]; readonly missed: readonly number[] },
+  log: readonly Convex[] | null,
 ): CutBoard {
   const [start, end] = span(parts)
   return {
@@ -162,7 +208,8 @@ function finish(
     start,
     end,
     faces: (parts.length > 1 ? prismShell(parts, blank.thickness) : null) ?? shell(parts),
-    volume: parts.reduce((sum, part) => sum + volume(part), 0),
+    ...(log ? { log: { parts: log, faces: shell(log) } } : {}),
+    volume: (log ? ROUNDED : 1) * (log ?? parts).reduce((sum, part) => sum + volume(part), 0),
   }
 }
 
@@ -171,7 +218,7 @@ export const boardLength = (board: CutBoard): number => board.end - board.start
 
 /** A text that two boards share when the same cuts are asked of the same blank, to HAIR mm. */
 export function cutKey(blank: Blank, cuts: readonly Cut[]): string {
-  let key = `${round(blank.length)} ${round(blank.depth)} ${round(blank.thickness)}`
+  let key = `${round(blank.length)} ${round(blank.depth)} ${round(blank.thickness)}${blank.round ? ' round' : ''}`
   for (const cut of cuts) {
     key += `|${cut.kind} ${cut.name}`
     if (cut.kind === 'end') key += planeKey(cut.plane)

@@ -11,6 +11,8 @@ export {
   cutTag,
   type EndCut,
   type Notch,
+  type Wood,
+  woodOf,
 } from './board'
 export {
   type BoardFace,

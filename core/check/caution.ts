@@ -63,6 +63,7 @@ export type CautionCode =
   | 'stakes-off'
   | 'rock-above-frost'
   | 'stack-tall'
+  | 'skirt-tall'
   | 'before-digging'
   | 'ground-contact'
   | 'not-anchored'

@@ -1,6 +1,6 @@
 import { idsOf } from './ids-of'
 import { type Base, buriedKinds, type Building } from '../design'
-import { type Part, type Rect, supportName } from '../frame'
+import { boxOf, type Part, type Rect, supportName } from '../frame'
 import { HAIR, INCH } from '../measure'
 import { clearances, findsOf, nearnesses, type Plan } from '../plan'
 import { type Caution, cautionIf } from './caution'
@@ -14,6 +14,8 @@ export const customaryBelow = {
    * memory).
    */
   bearing: 1.5 * INCH,
+  /** Gravel held by boards on stakes, mm: 24 in; higher it is a retaining wall (common practice, no source). */
+  skirt: 24 * INCH,
 } as const
 
 /** Cautions of site, base and floor. */
@@ -76,13 +78,14 @@ function baseCautions(plan: Plan): Caution[] {
   return [
     ...(kind === 'posts' || kind === 'poles' ? stoppedByRock(plan, base) : []),
     ...(kind === 'blocks' ? tallStacks(plan, base) : []),
+    ...(kind === 'poles' ? tallSkirt(plan, base) : []),
     ...cautionIf(
       frame.base.holes.length + frame.base.beds.length > 0,
       'before-digging',
       idsOf(frame, 'post'),
     ),
     ...cautionIf(timber || kind === 'posts' || kind === 'poles', 'ground-contact', [
-      ...(['border', 'skid', 'post'] as const).flatMap(role => idsOf(frame, role)),
+      ...(['border', 'skid', 'post', 'skirt', 'stake'] as const).flatMap(role => idsOf(frame, role)),
       ...Object.keys(frame.base.feet),
     ]),
     ...cautionIf(
@@ -121,6 +124,23 @@ function tallStacks({ frame }: Plan, base: Extract<Base, { kind: 'blocks' }>): C
   )
   const height = Math.max(...tall.map(tallOf))
   return cautionIf(tall.length > 0, 'stack-tall', [], { count: tall.length, limit, height })
+}
+
+/** Skirt boards that hold gravel higher than boards on stakes customarily do, where it stands at a stake. */
+function tallSkirt({ frame }: Plan, { skirt }: Extract<Base, { kind: 'poles' }>): Caution[] {
+  if (!skirt) return []
+  const limit = customaryBelow.skirt
+  const held = frame.members
+    .filter(({ role }) => role === 'stake')
+    .map(member => ({ id: member.id, height: -(boxOf(member).z.from + skirt.into) }))
+    .filter(({ height }) => height > limit + HAIR)
+  const height = Math.max(...held.map(each => each.height))
+  return cautionIf(
+    held.length > 0,
+    'skirt-tall',
+    held.map(({ id }) => id),
+    { count: held.length, limit, height },
+  )
 }
 
 /** Joists that run the way of the skids rest on nothing themselves: only the rims at their ends do. */

@@ -1,5 +1,6 @@
 import { lengthField } from './length-field'
 import { limits } from './limits'
+import { type Skirt, skirtSchema } from './skirt'
 import { z } from './zod'
 
 /**
@@ -82,6 +83,8 @@ export type Base =
       readonly long: number
       readonly rock: readonly RockStop[]
       readonly gravel: Gravel
+      /** Boards round them that hold the gravel; null without. */
+      readonly skirt: Skirt | null
       readonly lift: number
     }
   | {
@@ -160,6 +163,7 @@ export const baseSchema = z.discriminatedUnion('kind', [
     long: lengthField(limits.wild),
     rock,
     gravel,
+    skirt: skirtSchema,
     lift,
   }),
   z.strictObject({
@@ -233,6 +237,7 @@ export function usualBase(kind: BaseKind, units: 'imperial' | 'metric'): Base {
         long: imperial ? 6 * INCH : 150,
         rock: [],
         gravel: bed,
+        skirt: null,
         lift: imperial ? 4 * INCH : 100,
       }
     case 'slab':

@@ -6,6 +6,7 @@ import { defaultFootprint, type Footprint, footprintSchema } from './footprint'
 import { type Hang, hangSchema, MOST_PARTS } from './hang'
 import { defaultLumber, type Lumber, lumberSchema } from './lumber'
 import { usualPosts, usualSlats } from './posts'
+import { usualBetween } from './between-posts'
 import { usualRailing } from './railing'
 import { defaultRoof, type Roof, roofSchema } from './roof'
 import { type Site, siteSchema } from './site'
@@ -102,6 +103,7 @@ export function newDesign(name: string, units: Units): Design {
       posts: usualPosts.metric,
       slats: usualSlats.metric,
       railing: usualRailing.metric,
+      between: usualBetween.metric,
     },
     roof: {
       ...defaultRoof,

@@ -21,6 +21,7 @@ export type GroundPath =
   | 'base.hole'
   | 'base.pad'
   | 'base.long'
+  | `base.skirt.${'spacing' | 'into'}`
   | 'base.diameter'
   | 'base.thickness'
   | 'base.beyond'
@@ -46,6 +47,7 @@ export type WallPath =
   | 'walls.posts.gap'
   | `walls.railing.${'gap' | 'height' | 'low'}`
   | 'walls.slats.gap'
+  | 'walls.between.spacing'
   | 'walls.siding.exposure'
   | `walls.partitions.${Digit}.at`
   | `walls.units.${Digit}.${'width' | 'height'}`

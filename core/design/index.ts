@@ -8,6 +8,7 @@ export {
   usualBase,
   wallFoot,
 } from './base'
+export { type Skirt, usualSkirt } from './skirt'
 export type { CutMember } from './cut'
 export { type Design, FORMAT, newDesign, type Part, VERSION } from './design'
 export { type Hang, type HangWay, hangWays, MOST_PARTS } from './hang'
@@ -77,7 +78,15 @@ export {
   usualOpening,
   type WallOpening,
 } from './openings'
-export { type DesignFault, type DesignRead, MAX_FILE, parseDesign, readDesign, sectionsUsed } from './read'
+export {
+  type DesignFault,
+  type DesignRead,
+  MAX_FILE,
+  parseDesign,
+  readDesign,
+  mayBeLog,
+  sectionsUsed,
+} from './read'
 export {
   type Fascia,
   type Hip,
@@ -172,6 +181,7 @@ export {
   usualSiding,
   usualSlats,
 } from './posts'
+export { type BetweenPosts, usualBetween } from './between-posts'
 export { entries, type Entry, type Railing, usualRailing } from './railing'
 export { type Pergola, tailShapes, type TailShape, usualBattens } from './pergola'
 export type { UnitOnHand } from './units'
@@ -181,6 +191,7 @@ export {
   type CornerSchool,
   gableEnds,
   type GableEnds,
+  hasSheets,
   heightOf,
   type Stack,
   stacks,

@@ -50,6 +50,7 @@ export const limits = {
   balusters: { min: 20, max: 300 },
   railHeight: { min: 300, max: 1400 },
   railLow: { min: 0, max: 300 },
+  girtsApart: { min: 150, max: 2500 },
   /** Under a post in a base of metal. */
   postGap: { min: 0, max: 150 },
   block: { min: 90, max: 800 },
@@ -57,6 +58,9 @@ export const limits = {
   hole: { min: 150, max: 900 },
   /** Of a footing under a post; 0 for none. */
   pad: { min: 0, max: 400 },
+  /** Between stakes of a skirt, and how deep they are driven. */
+  stakesApart: { min: 300, max: 3000 },
+  stakeInto: { min: 100, max: 1200 },
   slab: { min: 75, max: 400 },
   lowWall: { min: 100, max: 1200 },
   /** A length of the site that cannot be negative, one that can, and what a tape reads. */

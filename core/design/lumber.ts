@@ -1,5 +1,5 @@
 import type { Units } from '../measure'
-import { ownSection, type Section, type Species, speciesNames } from '../lumber'
+import { logSection, ownSection, type Section, type Species, speciesNames } from '../lumber'
 import { lengthField } from './length-field'
 import { limits } from './limits'
 import { z } from './zod'
@@ -9,6 +9,8 @@ export interface OwnSize {
   readonly name: string
   readonly thickness: number
   readonly depth: number
+  /** A log, as deep as it is thick. */
+  readonly round?: boolean | undefined
 }
 
 /** What the boards are made of, and how the yard sells them. */
@@ -34,6 +36,7 @@ export const lumberSchema = z.strictObject({
         name: z.string().trim().min(1).max(40),
         thickness: lengthField(limits.thickness),
         depth: lengthField(limits.depth),
+        round: z.boolean().optional(),
       }),
     )
     .max(40)
@@ -49,4 +52,6 @@ export const defaultLumber: Lumber = {
 
 /** The user's own sizes as sections. */
 export const ownSections = (lumber: Lumber): Section[] =>
-  lumber.sections.map(each => ownSection(each.name, each.thickness, each.depth))
+  lumber.sections.map(each =>
+    each.round ? logSection(each.name, each.thickness) : ownSection(each.name, each.thickness, each.depth),
+  )

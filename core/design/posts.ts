@@ -152,14 +152,17 @@ export function postLayout(
       const from = (post.depth - breadth) / 2
       return { ...shared, plies: row(plies, from), bearing: from + breadth }
     }
-    case 'on-top':
+    case 'on-top': {
+      // on a log over its middle
+      const from = post.round ? Math.max(0, (post.depth - breadth) / 2) : 0
       return {
         post: whole,
-        plies: row(plies, 0),
+        plies: row(plies, from),
         depth: Math.max(post.depth, breadth),
         left: post.depth,
-        bearing: breadth,
+        bearing: from + breadth,
       }
+    }
     case 'bolted': {
       const from = outer * t
       const depth = post.depth + breadth

@@ -1,4 +1,5 @@
-import { findSection } from '../lumber'
+import { findSection, type Section } from '../lumber'
+import { HAIR } from '../measure'
 import { type Design, designSchema, type Part } from './design'
 import { baseKinds } from './base'
 import { kindOfPath, pathInPart } from './fields'
@@ -25,6 +26,8 @@ export type DesignFault = { readonly path: string } & (
   | { code: 'pitch' }
   | { code: 'no-section'; name: string }
   | { code: 'section-twice'; name: string }
+  | { code: 'log-not-post'; name: string }
+  | { code: 'log-not-round'; thickness: number }
   | { code: 'other' }
 )
 
@@ -240,6 +243,8 @@ function furtherSections({ floor, base, walls, roof }: Part | Design): [string, 
     ['walls.slats.section', walls.slats.section],
     ['walls.railing.rail', walls.railing.rail],
     ['walls.railing.baluster', walls.railing.baluster],
+    ['walls.between.girt', walls.between.girt],
+    ['walls.between.diagonal', walls.between.diagonal],
   )
   for (const kind of tieKinds)
     if (roof.ties[kind]) out.push([`roof.ties.${kind}.section`, roof.ties[kind].section])
@@ -272,6 +277,8 @@ function furtherSections({ floor, base, walls, roof }: Part | Design): [string, 
   if (base && 'timber' in base) out.push(['base.timber', base.timber])
   if (base && 'beams' in base) out.push(['base.beams.section', base.beams.section])
   if (base?.kind === 'posts') out.push(['base.post', base.post])
+  if (base?.kind === 'poles' && base.skirt)
+    out.push(['base.skirt.board', base.skirt.board], ['base.skirt.stake', base.skirt.stake])
   return out
 }
 
@@ -288,7 +295,23 @@ function crossFaults(design: Design): DesignFault[] {
     ...openingsNowhere(design, ''),
     ...design.parts.flatMap((part, i) => openingsNowhere(part, `parts.${i}.`)),
   ]
-  return [...twice, ...lost, ...nowhere, ...design.parts.flatMap(hangFaults)]
+  return [...twice, ...lost, ...logFaults(design, own), ...nowhere, ...design.parts.flatMap(hangFaults)]
+}
+
+/** The fields that may name a log: what stands as a post. */
+export const mayBeLog = (path: string): boolean => /(^|\.)(walls\.posts\.post|base\.post)$/.test(path)
+
+/** Logs that are no rounder than a timber, and those that stand where only sawn wood does. */
+function logFaults(design: Design, own: readonly Section[]): DesignFault[] {
+  const uneven = design.lumber.sections.flatMap(({ round, thickness, depth }, i): DesignFault[] =>
+    round && Math.abs(thickness - depth) > HAIR
+      ? [{ path: `lumber.sections.${i}.depth`, code: 'log-not-round', thickness }]
+      : [],
+  )
+  const flat = sectionsUsed(design)
+    .filter(([path, name]) => findSection(name, own)?.round && !mayBeLog(path))
+    .map(([path, name]): DesignFault => ({ path, code: 'log-not-post', name }))
+  return [...uneven, ...flat]
 }
 
 /** Openings in walls that a part has not; `at` stands before their paths. */

@@ -47,6 +47,9 @@ export interface Side {
   readonly cover: (typeof covers)[number]
   /** The bay between posts that has no railing. */
   readonly entry: Entry
+  /** Of a side of posts: whether girts stand between them, and diagonals in the bays at its ends. */
+  readonly girts: boolean
+  readonly diagonals: boolean
 }
 
 const stepSchema = z.strictObject({ at: lengthField(limits.onSite), height: lengthField(limits.wallHeight) })
@@ -58,6 +61,8 @@ const sideSchema = z.strictObject({
   build: z.enum(builds).default('studs'),
   cover: z.enum(covers).default('sheets'),
   entry: z.enum(entries).default('none'),
+  girts: z.boolean().default(false),
+  diagonals: z.boolean().default(false),
 })
 
 export const usualSide: Side = {
@@ -67,6 +72,8 @@ export const usualSide: Side = {
   build: 'studs',
   cover: 'sheets',
   entry: 'none',
+  girts: false,
+  diagonals: false,
 }
 export const usualSides: Readonly<Record<SideName, Side>> = {
   south: usualSide,

@@ -151,7 +151,7 @@ function wallSubjects({ walls, roof }: Design): Subject[] {
     ),
     of('sheets', 'sheathing', 'walls', { paths: ['walls.sheathing', 'walls.siding', 'walls.slats'] }),
     ...(sideNames.some(side => walls.sides[side].build === 'posts')
-      ? [of('posts', 'posts', 'walls', { paths: ['walls.posts', 'walls.railing'] })]
+      ? [of('posts', 'posts', 'walls', { paths: ['walls.posts', 'walls.railing', 'walls.between'] })]
       : []),
     of('units', 'units'),
   ]
@@ -215,7 +215,9 @@ function groundSubjects({ site, base, hang }: Design): Subject[] {
           }),
         ]
       : []),
-    ...(base && 'gravel' in base ? [of('gravel', 'base.gravel', 'base')] : []),
+    ...(base && 'gravel' in base
+      ? [of('gravel', 'base.gravel', 'base', { paths: ['base.gravel', 'base.skirt'] })]
+      : []),
   ]
 }
 

@@ -1,3 +1,4 @@
+import { betweenSchema, type BetweenPosts, usualBetween } from './between-posts'
 import { lengthField } from './length-field'
 import { limits } from './limits'
 import { openingsSchema, type WallOpening } from './openings'
@@ -69,6 +70,8 @@ export interface Walls {
   readonly slats: Slats
   /** Between posts of sides that have one. */
   readonly railing: Railing
+  /** What stands between posts of sides that ask for it. */
+  readonly between: BetweenPosts
   /** Null without; on walls with sheets it is lapped over them. */
   readonly siding: Siding | null
   /** Null where the walls stay open or are covered by others. */
@@ -97,6 +100,7 @@ export const wallsSchema = z.strictObject({
   posts: postsSchema,
   slats: slatsSchema,
   railing: railingSchema,
+  between: betweenSchema,
   siding: sidingSchema,
   sheathing: sheathingSchema,
   openings: openingsSchema.default([]),
@@ -119,12 +123,22 @@ export const defaultWalls: Walls = {
   posts: usualPosts.imperial,
   slats: usualSlats.imperial,
   railing: usualRailing.imperial,
+  between: usualBetween.imperial,
   siding: null,
   sheathing: null,
   openings: [],
   partitions: [],
   units: [],
 }
+
+/** Whether sheets cover a side: of studs, or of posts with girts between them. */
+export const hasSheets = (
+  { sides, sheathing }: Pick<Walls, 'sides' | 'sheathing'>,
+  side: SideName,
+): boolean =>
+  sheathing !== null &&
+  sides[side].cover === 'sheets' &&
+  (sides[side].build === 'studs' || (sides[side].build === 'posts' && sides[side].girts))
 
 /**
  * Deck to the top of a wall's top plate, mm: its own height, or that of all; a gable wall without its own is

@@ -1,5 +1,5 @@
 import type { Role } from '../trade'
-import type { CutBoard } from '../board'
+import { type CutBoard, woodOf } from '../board'
 import { everyBoard, type Frame, moved, partFaces, type PartKind } from '../frame'
 import type { Whole } from '../plan'
 import { between, type Mesh, meshOf, place, type Placement, toBuilding, vec, type Vec3 } from '../geometry'
@@ -36,7 +36,7 @@ export function modelOf(frame: Frame): Model {
   const members = everyBoard(frame).map(({ id, role, board, placement }): ModelMember => {
     let shape = index.get(board)
     if (shape === undefined) {
-      shape = shapes.push(meshOf(board.faces)) - 1
+      shape = shapes.push(meshOf(woodOf(board).faces)) - 1
       index.set(board, shape)
     }
     const middle = toBuilding(

@@ -1,3 +1,4 @@
+import { type CutBoard, woodOf } from '../board'
 import { HAIR } from '../measure'
 import { type Member, type Part, partFaces } from '../frame'
 import { add, dot, outlineOf, toBuilding, type Vec3, vec } from '../geometry'
@@ -18,10 +19,14 @@ export const sectionView: View = { right: vec(0, 1, 0), up: vec(0, 0, 1), toward
 
 export const flatten = (view: View, p: Vec3): Point => ({ x: dot(p, view.right), y: dot(p, view.up) })
 
+/** A log is drawn round where it is looked at along its length, and from its side by its outline. */
+const facesOf = ({ board, placement: { along } }: Member, { toward }: View): CutBoard['faces'] =>
+  (Math.abs(dot(along, toward)) > 1 - HAIR ? woodOf(board) : board).faces
+
 /** The faces of members that look at the eye, farthest first. */
 export function seen(members: readonly Member[], view: View): Patch[] {
   const faces = members.flatMap(member =>
-    member.board.faces.flatMap(face => {
+    facesOf(member, view).flatMap(face => {
       const { placement: at } = member
       const n = face.plane.normal
       const facing =

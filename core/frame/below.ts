@@ -16,8 +16,12 @@ export interface Below {
   readonly problems: readonly Problem[]
 }
 
-/** Floor, base and ground, from the deck down. */
-export function frameBelow(building: Building, section: (name: string) => Section): Below {
+/** Floor, base and ground, from the deck down; `taken` the outlines of the parts that hang on it. */
+export function frameBelow(
+  building: Building,
+  section: (name: string) => Section,
+  taken: readonly Rect[],
+): Below {
   const { base, footprint } = building
   const floor = base?.kind === 'slab' ? null : frameFloorOf(building, section)
   const outline: Rect = floor?.rect ?? { x0: 0, x1: footprint.length, y0: 0, y1: footprint.width }
@@ -32,6 +36,7 @@ export function frameBelow(building: Building, section: (name: string) => Sectio
     joists: building.floor?.runs === 'length' ? 'x' : 'y',
     seams: seamsOf(floor, outline),
     section,
+    taken,
   }
   const ground = groundOf(building, outline, baseFoot(ask) - base.lift)
   if (base.kind !== 'slab' && base.kind !== 'poles' && !floor)

@@ -102,7 +102,11 @@ export function frame(asked: Design, memory: Memory = newMemory(), hung: readonl
   const shape = shapeFor(asked.roof)
   const bearers = memory.shared('bearers', bearingPartitions(building, lumber.plate))
 
-  const below = belowOf(building, section, memory)
+  const outlines = asked.parts.map((_, i) => {
+    const part = partDesign(asked, i) as HungDesign
+    return outlineOfPart(asked, part, coverOn(building, lumber, part.hang.side))
+  })
+  const below = belowOf(building, section, memory.shared('hung', outlines), memory)
   const stack = memory.shared('stack', stackLines(building, below.floor, shape.places, lumber.rafter))
   const roof = memory.last('roof', roofArguments(building, shape, bearers, below, memory), () =>
     frameRoof(shape, building, lumber, bearers, underTails(building, below)),
@@ -185,10 +189,7 @@ export function frame(asked: Design, memory: Memory = newMemory(), hung: readonl
     base: below.base,
     ground: below.ground,
     outline: below.outline,
-    hung: asked.parts.map((_, i) => {
-      const part = partDesign(asked, i) as HungDesign
-      return outlineOfPart(asked, part, coverOn(building, lumber, part.hang.side))
-    }),
+    hung: outlines,
   }
 }
 
@@ -200,15 +201,17 @@ export const everyBoard = ({
   temporary.length ? [...members, ...temporary] : members
 
 /** Floor, base and ground, known while nothing that they hang on changes. */
-const belowOf = (building: Building, section: SectionOf, memory: Memory): Below =>
+const belowOf = (building: Building, section: SectionOf, hung: readonly Rect[], memory: Memory): Below =>
   memory.last(
     'below',
     [
       ...[building.base, building.floor, building.site, building.footprint, building.lumber],
       // the sides' own posts in the ground stand where the walls have them
-      ...(building.base?.kind === 'poles' ? [building.walls, building.heights, building.roof.has] : []),
+      ...(building.base?.kind === 'poles'
+        ? [building.walls, building.heights, building.roof.has, building.roof.joined, hung]
+        : []),
     ],
-    () => frameBelow(building, section),
+    () => frameBelow(building, section, hung),
   )
 
 /** All that a roof is framed by: what is the same as the last time is the same object. */

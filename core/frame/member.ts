@@ -76,7 +76,12 @@ function memberOf(
   { where, role, section, placement, blankLength, cuts, sawn, bought }: Order,
   cut: Cutter,
 ): Member | Refused {
-  const blank = { length: blankLength, depth: section.depth, thickness: section.thickness }
+  const blank = {
+    length: blankLength,
+    depth: section.depth,
+    thickness: section.thickness,
+    ...(section.round && { round: section.round }),
+  }
   const made = (asked: readonly BuildingCut[]): CutResult =>
     cut(
       blank,

@@ -1,8 +1,10 @@
 export {
   boardFeet,
   findSection,
+  logSection,
   ownSection,
   type Section,
+  sectionArea,
   type SectionKind,
   sheetSection,
   standardSections,

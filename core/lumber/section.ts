@@ -16,7 +16,13 @@ export interface Section {
   readonly counted: { readonly thickness: number; readonly width: number }
   /** Length it is sold in, mm, for what is not sold by the stock lengths of boards. */
   readonly sold?: number
+  /** A round log, of which thickness and depth are the diameter. */
+  readonly round?: true
 }
+
+/** The area of a section, mm². */
+export const sectionArea = ({ thickness, depth, round }: Section): number =>
+  (round ? Math.PI / 4 : 1) * thickness * depth
 
 /**
  * Nominal inch to actual inch of surfaced dry lumber, PS 20 American Softwood Lumber Standard (from memory).
@@ -67,6 +73,13 @@ export function ownSection(name: string, thickness: number, depth: number): Sect
     counted: { thickness: Math.min(thickness, depth) / INCH, width: Math.max(thickness, depth) / INCH },
   }
 }
+
+/** A round log of the user's own, by its diameter in mm, greater than 0; not counted in board feet. */
+export const logSection = (name: string, diameter: number): Section => ({
+  ...ownSection(name, diameter, diameter),
+  counted: { thickness: 0, width: 0 },
+  round: true,
+})
 
 /**
  * Decking boards laid flat: 5/4 is dressed to 1 in thick, its width as dimension lumber's (trade book,

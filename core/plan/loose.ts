@@ -1,6 +1,7 @@
 import type { Role } from '../trade'
 import { countUp, CUBIC_METRES } from '../measure'
 import { type Base, type Building, sideNames } from '../design'
+import { sectionArea } from '../lumber'
 import { areaOfRect, type Bed, type Frame, partVolume, type Hole, supportName } from '../frame'
 import { earthwork } from '../survey'
 import { boughtTrusses } from './bought'
@@ -174,7 +175,7 @@ function fillOf(frame: Frame, hole: Hole): { gravel: number; concrete: number } 
     .filter(({ where }) => where.name === 'pad' && hole.posts.includes(supportName(where)))
     .reduce((sum, part) => sum + partVolume(part), 0)
   const drain = Math.max(0, round * Math.max(0, foot - hole.low) - footing)
-  const wood = posts.reduce((sum, { section }) => sum + section.depth * section.thickness, 0)
+  const wood = posts.reduce((sum, { section }) => sum + sectionArea(section), 0)
   const about = Math.max(0, round - wood) * Math.max(0, hole.high - Math.max(hole.low, foot))
   return hole.fill === 'concrete'
     ? { gravel: drain, concrete: about }

@@ -1,6 +1,6 @@
 import { coverOfPosts, eaveOver, eavesOf, facesAcross, peakAcross, roofLevel } from '../lines'
 import { countUp } from '../measure'
-import { type Building, isSide } from '../design'
+import { type Building, hasSheets, isSide } from '../design'
 import { type Frame, type Wall, isInGable, isOfWall } from '../frame'
 import { meets, type Plane, vec } from '../geometry'
 import { stretchOf } from './marked-pair'
@@ -27,12 +27,7 @@ export function sidingOf({ walls }: Pick<Building, 'walls'>, frame: Frame): Sidi
   const { siding, sheathing, longest } = walls
   if (!siding || !sheathing) return null
   const rows = frame.walls
-    .filter(
-      wall =>
-        isSide(wall.name) &&
-        walls.sides[wall.name].cover === 'sheets' &&
-        walls.sides[wall.name].build === 'studs',
-    )
+    .filter(wall => isSide(wall.name) && hasSheets(walls, wall.name))
     .flatMap(wall =>
       rowsOn(
         walls.gables !== 'open' &&

@@ -214,6 +214,8 @@ function furtherOf(
     height: own,
     step: name === 'east' && step ? { at: step.at * width, height: Math.max(400, height + step.by) } : null,
     entry: 'none' as const,
+    girts: false,
+    diagonals: false,
     build: built[i] ?? 'studs',
     cover: covered[i] ?? 'sheets',
   })

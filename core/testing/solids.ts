@@ -1,3 +1,4 @@
+import { woodOf } from '../board'
 import Module, { type Manifold } from 'manifold-3d'
 import { type Member, type Part, partFaces } from '../frame'
 import { type Mesh, meshOf, toBuilding } from '../geometry'
@@ -26,7 +27,7 @@ function memberSolid({
   board,
   placement: { origin: o, along: x, depth: y, thickness: z },
 }: Member): Manifold {
-  const made = solidOf(meshOf(board.faces))
+  const made = solidOf(meshOf(woodOf(board).faces))
   const stood = made.transform([x.x, x.y, x.z, 0, y.x, y.y, y.z, 0, z.x, z.y, z.z, 0, o.x, o.y, o.z, 1])
   made.delete()
   return stood
@@ -68,7 +69,7 @@ function exactly(a?: Member | Part, b?: Member | Part): number {
   if (!a || !b || !('board' in a) || !('board' in b)) return Infinity
   const hulls = ({ board, placement }: Member): Manifold =>
     kernel.Manifold.union(
-      board.parts.map(part =>
+      woodOf(board).parts.map(part =>
         kernel.Manifold.hull(
           part.faces.flatMap(face =>
             face.corners.map(corner => {

@@ -101,6 +101,10 @@ export const gaps = {
   tailUnderSeat: 1,
   /** Of gravel that a post stands on, so that its end drains. */
   drain: 150,
+  /** From a skirt's top down to the heads of its stakes. */
+  underSkirt: 25,
+  /** Of ground that shows under a skirt's lowest board: it is filled from outside. */
+  skirtFoot: 25,
   /** Of wood that each of two sheets' edges has where they meet. */
   sheetEdge: 9,
   /** In the wood along a joint that is let go: above a header too close to the plate for cripples. */

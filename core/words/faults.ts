@@ -47,6 +47,10 @@ export function sayDesignFault(fault: DesignFault): string {
       return `${where}: there is no section “${fault.name}”. Name a standard one or add it to the own sizes.`
     case 'section-twice':
       return `${where}: the size “${fault.name}” is there twice. Name one of them otherwise.`
+    case 'log-not-post':
+      return `${where}: “${fault.name}” is a round log, and logs stand as posts alone. Name a sawn section.`
+    case 'log-not-round':
+      return `${where} of a round log must be its thickness, ${fault.thickness} mm.`
     case 'other':
       return `${where} is not as it should be.`
   }

@@ -25,6 +25,12 @@ const meanings: Readonly<Record<string, string>> = {
   'walls.sides.*.entry': 'The bay between two posts that is left without a railing.',
   'walls.railing.gap':
     'Clear. All gaps of a bay are alike, and none is wider: codes ask that a ball of 4 in (100 mm) does not pass.',
+  'walls.between.girt':
+    "Level boards on their flat between posts, flush with the posts' outside, that sheets are nailed to.",
+  'walls.between.spacing': 'One stands at the foot, the others evenly up to the beam.',
+  'walls.between.diagonal': 'On edge from corner to corner of the bays at the ends of a side.',
+  'walls.sides.*.girts': 'Level boards between the posts that sheets are nailed to.',
+  'walls.sides.*.diagonals': 'Across the bay at either end, in place of knee braces there.',
   'walls.railing.height': 'From the deck to the top of the upper rail.',
   'walls.railing.low': 'From the deck to the lower rail.',
   'walls.openings.*.kind': 'A door stands on the deck; the rest are framed over a sill.',
@@ -215,6 +221,9 @@ const meanings: Readonly<Record<string, string>> = {
   'base.hole': 'As wide as the auger.',
   'base.pad': 'Concrete that each post stands on at the foot of its hole; 0 for none.',
   'base.long': 'Posts are bought and set longer by this, then cut to one level where they stand.',
+  'base.skirt': 'Boards on edge round the posts that hold the gravel, down to the lowest ground.',
+  'base.skirt.spacing': 'Stakes stand evenly between posts, outside the boards.',
+  'base.skirt.into': 'Into the ground, below the skirt.',
   'base.beams.rows': 'Rows under the joists, evenly across them.',
   'base.block.side': 'Of one block, square from above.',
   'base.block.height': 'Of one block as it lies.',

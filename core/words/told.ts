@@ -8,6 +8,8 @@ export const sideOf: Partial<Record<Problem['code'], 'thickness' | 'depth'>> = {
   'beam-shallow': 'depth',
   'firring-shallow': 'depth',
   'beam-too-thick': 'thickness',
+  'girts-too-deep': 'depth',
+  'diagonals-too-thick': 'thickness',
   'joist-beam-low': 'depth',
   'knee-purlin-low': 'depth',
   'knee-mouth-deep': 'depth',

@@ -7,16 +7,23 @@ const bench = useBench()
 const units = computed(() => bench.design?.units ?? 'imperial')
 const own = computed(() => bench.design?.lumber.sections ?? [])
 const used = computed(() => new Set(bench.design ? sectionsUsed(bench.design).map(([, name]) => name) : []))
+const shapes = [
+  { value: false, label: 'Sawn' },
+  { value: true, label: 'Round log' },
+]
+const round = ref(false)
 const blank = { name: '', thickness: '', depth: '' }
 const entry = ref({ ...blank })
 const fault = ref<{ field: string; message: string } | null>(null)
 const moisture = ref<string | null>(null)
 const moistureFault = ref('')
 const size = (each: OwnSize): string =>
-  `${formatLength(each.thickness, { units: units.value, style: 'inches' })} × ${formatLength(each.depth, { units: units.value, style: 'inches' })}`
+  each.round
+    ? `round, ${formatLength(each.depth, { units: units.value, style: 'inches' })}`
+    : `${formatLength(each.thickness, { units: units.value, style: 'inches' })} × ${formatLength(each.depth, { units: units.value, style: 'inches' })}`
 
 function add(): void {
-  const read = readOwnSize(entry.value, own.value, units.value)
+  const read = readOwnSize(entry.value, own.value, units.value, round.value)
   fault.value = read.ok ? null : { field: read.field, message: read.message }
   if (!read.ok) return
   bench.setValue('lumber.sections', [...own.value, read.size])
@@ -56,11 +63,21 @@ const remove = (i: number): void =>
     'lumber.sections',
     own.value.filter((_, k) => k !== i),
   )
-const fields = [
-  { key: 'name', label: 'Name', wide: 9, most: 40, placeholder: 'rough 2x6' },
-  { key: 'thickness', label: 'Thickness', wide: 9 },
-  { key: 'depth', label: 'Depth', wide: 9 },
-] as const
+const fields = computed(() => [
+  {
+    key: 'name' as const,
+    label: 'Name',
+    wide: 9,
+    most: 40,
+    placeholder: round.value ? 'cedar log' : 'rough 2x6',
+  },
+  ...(round.value
+    ? [{ key: 'depth' as const, label: 'Diameter', wide: 9 }]
+    : [
+        { key: 'thickness' as const, label: 'Thickness', wide: 9 },
+        { key: 'depth' as const, label: 'Depth', wide: 9 },
+      ]),
+])
 </script>
 
 <template>
@@ -80,6 +97,15 @@ const fields = [
       <p v-if="moistureFault" id="moisture-fault" role="alert" class="fault">{{ moistureFault }}</p>
     </div>
     <h3>Own sizes, rough-sawn or other</h3>
+    <SelectButton
+      v-model="round"
+      :options="shapes"
+      option-label="label"
+      option-value="value"
+      :allow-empty="false"
+      aria-label="Shape of the new size"
+    />
+    <p v-if="round" class="quiet">Logs stand as posts, and are measured as the square timber round them.</p>
     <OwnList
       v-model="entry"
       :items="own.map(each => ({ name: each.name, size: size(each), inUse: used.has(each.name) }))"

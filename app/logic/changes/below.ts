@@ -11,6 +11,7 @@ import {
   usualFloors,
   usualSheets,
   usualSite,
+  usualSkirt,
 } from '../../../core/design'
 import type { Change } from '../../storage/designs'
 
@@ -247,3 +248,11 @@ export const lowWall =
               : null,
           },
         }
+
+/** Skirt boards round posts in the ground, or none. */
+export const skirt =
+  (on: boolean): Change =>
+  design =>
+    design.base?.kind === 'poles'
+      ? { ...design, base: { ...design.base, skirt: on ? usualSkirt[design.lumber.yard] : null } }
+      : design

@@ -1,12 +1,17 @@
-import { usualBase } from '../base'
+import { type Base, usualBase } from '../base'
 import { usualTies } from '../roof'
 import type { Side } from '../sides'
+import { usualSkirt } from '../skirt'
 import { bare, beamOnTop, each, ridgeFor, spanning, type Starter, wood } from './starter'
 
+const LOG = 'round log'
 const PITCH = { rise: 4, run: 12 }
 const open = (side: Side): Side => ({ ...side, build: 'posts', cover: 'open' })
 
-/** Posts in the ground on all sides, a beam of two boards on top of them, a gable over gravel. */
+/**
+ * Round logs in the ground on all sides, a beam of two boards on top of them, a gable over gravel that boards
+ * between stakes hold.
+ */
 export const poleShelter: Starter = {
   name: 'pole-shelter',
   usual: {
@@ -19,17 +24,22 @@ export const poleShelter: Starter = {
     const plain = bare(name, yard, size)
     const { south, east, north, west } = plain.walls.sides
     const rafter = spanning(yard, size.width / 2)
+    const log = each(yard, 6, 150)
     return {
       ...plain,
       floor: null,
-      base: usualBase('poles', yard),
+      base: { ...usualBase('poles', yard), skirt: usualSkirt[yard] } as Base,
+      lumber: {
+        ...plain.lumber,
+        sections: [{ name: LOG, thickness: log, depth: log, round: true }],
+      },
       walls: {
         ...plain.walls,
         height: size.height,
         sheathing: null,
         gables: 'open',
         sides: { south: open(south), east: open(east), north: open(north), west: open(west) },
-        posts: beamOnTop(yard, { brace: each(yard, 24, 600), inset: 0 }),
+        posts: { ...beamOnTop(yard, { brace: each(yard, 24, 600), inset: 0 }), post: LOG },
       },
       roof: {
         ...plain.roof,

@@ -59,6 +59,8 @@ export interface BaseAsk<K extends Base = Base> {
   /** Levels of x and of y at which two floor frames meet; a row that runs along one is laid under it. */
   readonly seams: Readonly<Record<'x' | 'y', readonly number[]>>
   readonly section: (name: string) => Section
+  /** Outlines of the parts that hang on it. */
+  readonly taken: readonly Rect[]
 }
 
 /**

@@ -6,7 +6,9 @@ import { gaps } from '../../trade'
 import type { Hole, Part } from '../part'
 import { idOf, inBase, named, supportName, wallOf } from '../place'
 import { type PostSpot, postSpots } from '../walls/post-spots'
+import { grown } from '../rect'
 import { type BaseShape, emptyBase } from './base'
+import { skirtOrders, skirtRect } from './skirt'
 
 /**
  * The sides' own posts in the ground: a hole each to below the frost, or to the rock that stopped it, a
@@ -15,7 +17,7 @@ import { type BaseShape, emptyBase } from './base'
 export const poles: BaseShape<Extract<Base, { kind: 'poles' }>> = {
   // walls are measured from the level that lies its height over the ground
   foot: () => 0,
-  frame({ base, building, rect, section }, ground) {
+  frame({ base, building, rect, section, taken }, ground) {
     const spots = postSpots(building, section)
     const studs = spots.without.map((side): Problem => ({
       code: 'poles-need-posts',
@@ -58,9 +60,18 @@ export const poles: BaseShape<Extract<Base, { kind: 'poles' }>> = {
         pad: thick > ONE_READING ? [pad] : [],
       }
     })
-    const { depth, beyond } = base.gravel
+    const { depth } = base.gravel
+    const room =
+      base.skirt && !meet.length
+        ? {
+            ...{ building, skirt: base.skirt, ground, taken, section },
+            posts: spots.posts.map(each => each.rect),
+            holes: set.map(({ hole }) => hole),
+          }
+        : null
     return {
       ...emptyBase,
+      orders: room ? skirtOrders(room) : [],
       feet: Object.fromEntries(set.flatMap(({ feet }) => feet)),
       holes: meet.length ? [] : set.map(({ hole }) => hole),
       parts: meet.length ? [] : set.flatMap(({ pad }) => pad),
@@ -69,12 +80,7 @@ export const poles: BaseShape<Extract<Base, { kind: 'poles' }>> = {
           ? [
               {
                 ...named(inBase('gravel')),
-                rect: {
-                  x0: rect.x0 - beyond,
-                  x1: rect.x1 + beyond,
-                  y0: rect.y0 - beyond,
-                  y1: rect.y1 + beyond,
-                },
+                rect: room ? skirtRect(room) : grown(rect, base.gravel.beyond),
                 low: -depth,
                 high: 0,
               },

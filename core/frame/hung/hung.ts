@@ -74,7 +74,7 @@ function levelOf(part: HungDesign, main: Frame, pose: Placement): number {
   if (!part.floor && !part.base)
     return main.building.floor?.porch?.side === part.hang.side ? (main.floor?.porchTop ?? 0) : 0
   const building = workedOut(part)
-  const { ground } = frameBelow(building, sectionsOf(building))
+  const { ground } = frameBelow(building, sectionsOf(building), [])
   // both know the ground by the same readings: at any place it is one
   const spot = { x: part.footprint.length / 2, y: part.footprint.width / 2 }
   const there = {

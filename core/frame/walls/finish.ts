@@ -12,19 +12,20 @@ import {
 } from '../../lines'
 import { middleOf, type Stretch } from '../../trade'
 import { HAIR } from '../../measure'
-import { type Building, isSide, type SideName, usualSheathing } from '../../design'
+import { type Building, hasSheets, isSide, type SideName, usualSheathing } from '../../design'
 import { meets, vec } from '../../geometry'
 import type { Section } from '../../lumber'
 import type { Order } from '../member'
 import type { Memory } from '../memory'
 import { blocksOnPosts } from '../roof'
+import { aboutBraces } from './between-posts'
 import { upright, type WallBoard, wallOrder } from './board'
-import { type Braced, braceWall } from './bracing'
+import { type Braced as BracedWall, braceWall } from './bracing'
 import { behindOf, clearOfEaves, type EndChord, gableFrame, type GableFrame } from './gable-studs'
 import type { RoughOpening } from './rough-opening'
 import type { StackLines } from './places'
 import { coverPosts, sheatheWall } from './sheathing'
-import { slatsOnBolted } from './post-places'
+import { coverOnBolted } from './post-places'
 import { slatWall } from './slats'
 import type { PerWall } from './wall'
 import type { FramedWall } from './walls'
@@ -152,11 +153,11 @@ function finishWall(ask: FinishAsk, each: FramedWall): FinishedWall {
   }
   // over a side of posts the end posts of trusses are covered alone
   const covered =
-    cover === 'sheets' && ask.building.walls.sheathing
-      ? (build === 'studs' ? sheatheWall : coverPosts)(toCover)
+    cover === 'sheets' && ask.building.walls.sheathing && !coverOnBolted(ask.building, each.wall)
+      ? (hasSheets(ask.building.walls, name) ? sheatheWall : coverPosts)(toCover)
       : { sheets: [], blocks: [], loose: 0 }
   const slats =
-    cover === 'slats' && !slatsOnBolted(ask.building, each.wall)
+    cover === 'slats' && !coverOnBolted(ask.building, each.wall)
       ? slatWall(
           { ...toCover, sheathing: { ...toCover.sheathing, thickness: ask.slat.thickness } },
           ask.slat,
@@ -165,10 +166,12 @@ function finishWall(ask: FinishAsk, each: FramedWall): FinishedWall {
         )
       : []
   const inGable = ({ where }: WallBoard): boolean => isInGable(where)
-  const blocks = covered.blocks.filter(block => !inGable(block))
+  const blocks = covered.blocks
+    .filter(block => !inGable(block))
+    .flatMap(block => aboutBraces(each.wall, block, each.braced))
   const boards = [...each.boards, ...blocks]
   const { bracing } = ask.building.walls
-  const braced: Braced =
+  const braced: BracedWall =
     bracing === 'none' || build === 'posts'
       ? { orders: [], boards, plates: each.raked?.plates ?? [] }
       : braceWall({ ...each, boards }, ask.stud, ask.brace, bracing, insideLimit(ask, name))
@@ -180,7 +183,7 @@ function finishWall(ask: FinishAsk, each: FramedWall): FinishedWall {
     braces: braced.orders.length,
     orders: [
       ...[...braced.boards, ...above].map(orderOf),
-      ...each.slanted,
+      ...each.braced.map(({ order }) => order),
       ...braced.plates.map(plate => plate.order),
       ...braced.orders,
       ...covered.sheets,

@@ -1,6 +1,6 @@
 import { least, type Stretch } from '../../trade'
 import { countUp, HAIR } from '../../measure'
-import { type Building, isSide, type SideName } from '../../design'
+import { type Building, hasSheets, isSide, type SideName } from '../../design'
 import type { Section } from '../../lumber'
 import { stands, type Wall } from './wall'
 
@@ -42,9 +42,12 @@ const insetAt = (building: Building, wall: Wall, end: 'low' | 'high', post: Sect
     ? 0
     : Math.min(building.walls.posts.inset, insetMost(building, wall, post))
 
-/** Whether slats are asked for on a side whose posts stand back behind a bolted beam. */
-export const slatsOnBolted = ({ walls: { posts, sides } }: Building, { name }: Wall): boolean =>
-  isSide(name) && sides[name].build === 'posts' && sides[name].cover === 'slats' && posts.set === 'bolted'
+/** Whether slats or sheets are asked for on a side whose posts stand back behind a bolted beam. */
+export const coverOnBolted = ({ walls }: Building, { name }: Wall): boolean =>
+  isSide(name) &&
+  walls.posts.set === 'bolted' &&
+  walls.sides[name].build === 'posts' &&
+  (walls.sides[name].cover === 'slats' || hasSheets(walls, name))
 
 /** The side that a wall meets at one of its ends. */
 export const neighbour = (wall: Wall, end: 'low' | 'high'): SideName =>

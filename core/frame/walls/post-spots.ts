@@ -1,6 +1,7 @@
 import { type Building, postLayout, type SideName, sideNames } from '../../design'
 import type { Section } from '../../lumber'
 import { type MemberPlace, ofWall } from '../place'
+import { type Rect, rectAlong } from '../rect'
 import { postPlaces } from './post-places'
 import { stands, wallLines } from './wall'
 
@@ -9,6 +10,8 @@ export interface PostSpot {
   readonly where: MemberPlace
   readonly x: number
   readonly y: number
+  /** What it stands on, seen from above. */
+  readonly rect: Rect
 }
 
 /** Where the posts of a building's sides stand; and the sides that have none. */
@@ -33,6 +36,7 @@ export function postSpots(
           where: ofWall(wall.name, 'post', i + 1),
           x: wall.along === 'x' ? along : off,
           y: wall.along === 'x' ? off : along,
+          rect: rectAlong(wall.along, { from, to }, { from: off - post.depth / 2, to: off + post.depth / 2 }),
         }
       })
   })

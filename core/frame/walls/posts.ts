@@ -1,26 +1,31 @@
-import { idOf, type MemberPlace, ofWall } from '../place'
+import { idOf, ofWall } from '../place'
 import { least, middleOf, pliesOf, rowOf, type Stretch } from '../../trade'
 import { HAIR, INCH } from '../../measure'
 import { type Building, isSide, postLayout, type PostLayout, sideNames, wallFoot } from '../../design'
 import { flip, meets, type Plane, planeAcross, planeAt, vec } from '../../geometry'
 import type { Section } from '../../lumber'
-import type { BuildingCut, Order } from '../member'
+import type { BuildingCut } from '../member'
 import type { Problem } from '../../lines'
+import { type BayRoom, betweenPosts, type Braced } from './between-posts'
 import { upright, type WallBoard, wallPoint } from './board'
 import { isRailed, railings, type RailLumber, type RailRoom } from './railing'
 import { insetMost, isCornerOfPosts, neighbour, type PostPlace, postPlaces } from './post-places'
-import { slantedOrder } from './slanted-board'
 import { acrossAxis, type Wall } from './wall'
 
 /** A side of posts and beam: its boards on the wall's face, and its knee braces. */
 export interface PostSide {
   readonly boards: readonly WallBoard[]
-  readonly braces: readonly Order[]
+  readonly braces: readonly Braced[]
   readonly problems: readonly Problem[]
 }
 
-/** The sections of a side of posts: its plates', its posts', each ply's of its beam, its railing's. */
+/**
+ * The sections of a side of posts: its plates', its posts', each ply's of its beam, its railing's, and of
+ * what stands between the posts.
+ */
 export interface PostLumber extends RailLumber {
+  readonly girt: Section
+  readonly diagonal: Section
   readonly stud: Section
   readonly post: Section
   readonly beam: Section
@@ -57,6 +62,25 @@ export function postProblems(building: Building, lumber: PostLumber): Problem[] 
     ...low,
     ...(left < leftOf(post) - HAIR
       ? [{ code: 'beam-too-thick', path: 'walls.posts.beam', most } as const]
+      : []),
+    ...(post.round && walls.posts.set === 'bolted'
+      ? [{ code: 'bolted-on-log', path: 'walls.posts.set' } as const]
+      : []),
+    ...betweenTooDeep(building, lumber),
+  ]
+}
+
+/** Girts and diagonals that would stand in past the posts, into those of the next side. */
+const betweenTooDeep = ({ walls: { sides } }: Building, lumber: PostLumber): Problem[] => {
+  const most = lumber.post.depth
+  const asked = (what: 'girts' | 'diagonals'): boolean =>
+    sideNames.some(side => sides[side].build === 'posts' && sides[side][what])
+  return [
+    ...(asked('girts') && lumber.girt.depth > most + HAIR
+      ? [{ code: 'girts-too-deep', path: 'walls.between.girt', most } as const]
+      : []),
+    ...(asked('diagonals') && lumber.diagonal.thickness > most + HAIR
+      ? [{ code: 'diagonals-too-thick', path: 'walls.between.diagonal', most } as const]
       : []),
   ]
 }
@@ -121,23 +145,54 @@ export function framePosts(
     underside,
     under: at => (underside ? levelOn(underside, wall, lumber, at) : Infinity),
   }
-  const room = laid.z.from - laid.foot
-  const braced = walls.posts.set !== 'bolted' && room >= least.kneePost
-  const railed = isRailed(building, wall)
-    ? railings(railRoom(laid, braced), lumber)
-    : { boards: [], problems: [] }
+  const braced = laid.z.from - laid.foot >= least.kneePost
+  const isWalkedIn = isRailed(building, wall)
+  const railed = isWalkedIn ? railings(railRoom(laid, braced), lumber) : { boards: [], problems: [] }
+  const side = isSide(wall.name) ? walls.sides[wall.name] : null
+  const between = betweenPosts(bayRoom(laid), {
+    knees: braced && hasKnees(building, lumber) ? lumber.stud : null,
+    // a railing takes their room
+    diagonal: braced && !isWalkedIn && side?.diagonals ? lumber.diagonal : null,
+    girt: !isWalkedIn && side?.girts ? lumber.girt : null,
+  })
   return {
     boards: [
       ...standing(laid),
       ...railed.boards,
+      ...between.boards,
       ...(walls.posts.plies === 1 ? singles(laid) : plied(laid)).filter(({ across, section }) =>
         isUnderRoof(laid, insideOf(laid, across, section)),
       ),
     ],
-    braces: braced ? knees(laid) : [],
+    braces: between.braces,
     problems: [...plyProblems(laid), ...insetProblems(laid), ...railed.problems],
   }
 }
+
+/**
+ * Where braces and girts stand: under the beam and within the posts that they lean on; braces of a beam
+ * bolted to the posts' faces run up beside it to its top.
+ */
+function bayRoom(laid: Laid): BayRoom {
+  const { building, wall, layout, lumber, places, z, foot } = laid
+  const { set } = building.walls.posts
+  return {
+    ...{ building, wall, places, foot: Math.max(foot, wallFoot(building.base)), post: lumber.post },
+    under: set === 'bolted' ? z.to : z.from,
+    across: thick => {
+      const most = layout.post.to - thick
+      const from = lumber.post.round
+        ? middleOf(layout.post) - thick / 2
+        : Math.max(layout.post.from, Math.min(layout.plies[0]?.from ?? 0, most))
+      return fromLow(laid, { from, to: from + thick })
+    },
+    flush: deep => fromLow(laid, { from: layout.post.from, to: layout.post.from + deep }),
+  }
+}
+
+/** Whether a beam lies over where knee braces stand: on logs over their middles. */
+const hasKnees = ({ walls: { posts } }: Building, { post }: PostLumber): boolean =>
+  !post.round || posts.set === 'on-top' || posts.set === 'fork'
 
 /** The bays of a side that a railing stands in, under its beam and what braces that. */
 function railRoom(laid: Laid, braced: boolean): RailRoom {
@@ -343,57 +398,4 @@ function beamEnd(
       ? ([flip(planeAcross(wall.along, a)), middle] as const)
       : ([planeAcross(wall.along, b), flip(middle)] as const)
   return { kind: 'notch', name: 'lap', sides: sides.map(plane => ({ name: 'lap' as const, plane })) }
-}
-
-/**
- * Knee braces at 45 degrees, their outer edge from the post's side to the beam's underside; shorter where a
- * bay or the post has no room.
- */
-function knees(laid: Laid): Order[] {
-  const { building, wall, lumber, layout, places, z, foot } = laid
-  const { stud } = lumber
-  // under the beam, and within the post that they lean on
-  const from = Math.min(layout.plies[0]?.from ?? 0, layout.post.to - stud.thickness)
-  if (from < layout.post.from - HAIR) return []
-  const across = fromLow(laid, { from, to: from + stud.thickness })
-  return places.slice(1).flatMap((right, i): Order[] => {
-    const left = places[i] as PostPlace
-    const clear = right.from - left.to
-    const leg = Math.min(building.walls.posts.brace, clear / 2 - 5, z.from - foot - 5)
-    if (leg < Math.max(least.kneePost / 2, 1.6 * stud.depth)) return []
-    // at a corner post that two sides share, braces as thick as it would meet
-    const beside = ({ shared }: PostPlace): boolean =>
-      !shared || stud.thickness < lumber.post.thickness + HAIR
-    return [
-      ...(beside(left)
-        ? [knee(wall, stud, across, ofWall(wall.name, 'knee', i + 1, 1), left.to, 1, leg, z.from)]
-        : []),
-      ...(beside(right)
-        ? [knee(wall, stud, across, ofWall(wall.name, 'knee', i + 1, 2), right.from, -1, leg, z.from)]
-        : []),
-    ]
-  })
-}
-
-function knee(
-  wall: Wall,
-  section: Section,
-  across: number,
-  where: MemberPlace,
-  face: number,
-  way: 1 | -1,
-  leg: number,
-  under: number,
-): Order {
-  // its middle line lies half its depth inside the outer edge, toward the corner
-  const off = section.depth / 2 / Math.SQRT2
-  const line = {
-    from: { s: face - way * off, z: under - leg + off },
-    to: { s: face + way * (leg - off), z: under + off },
-  }
-  const side = planeAcross(wall.along, face)
-  return slantedOrder(wall, line, section, across, where, 'knee', [
-    { kind: 'end', name: 'plumb', plane: way > 0 ? flip(side) : side },
-    { kind: 'end', name: 'level', plane: planeAcross('z', under) },
-  ])
 }

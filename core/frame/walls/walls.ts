@@ -5,16 +5,16 @@ import type { Plane } from '../../geometry'
 import type { Section } from '../../lumber'
 import { HAIR } from '../../measure'
 import type { Stretch } from '../../trade'
-import type { Order } from '../member'
 import { breakOver, breaksOf, hangsDown, lowered, type Problem, type Profile, withinOf } from '../../lines'
 import { uprightUnder } from '../roof'
+import type { Braced } from './between-posts'
 import type { WallBoard } from './board'
 import { openingBoards } from './opening-boards'
 import { liesInGable, openingsIn } from './openings'
 import type { Clear, RoughOpening } from './rough-opening'
 import { cornerPlaces, layoutOf, nailerPlaces, type StackLines, studPlaces } from './places'
 import { platesOf } from './plates'
-import { neighbour, slatsOnBolted } from './post-places'
+import { neighbour, coverOnBolted } from './post-places'
 import { framePosts, type PostLumber, type PostsBetween, postProblems } from './posts'
 import { type RakePlate, rakePlates } from './rake-plates'
 import { levelTop, type Rake, rakedTop, standing } from './top'
@@ -26,8 +26,8 @@ export interface FramedWall {
   readonly wall: Wall
   readonly boards: readonly WallBoard[]
   readonly rough: readonly RoughOpening[]
-  /** Boards that stand aslant on it. */
-  readonly slanted: readonly Order[]
+  /** What braces it between its posts. */
+  readonly braced: readonly Braced[]
   /** The plates of a raked wall, and the lines it is framed to; null of one with level plates. */
   readonly raked: { readonly plates: readonly RakePlate[]; readonly rake: Rake } | null
 }
@@ -156,6 +156,7 @@ function argumentsOf(
     isSide(name) ? walls.sides[name] : null,
     ...[stud, spacing, topPlates, corner, stack, longest, posts, gables, lumber],
     isSide(name) && walls.sides[name].cover === 'rails' ? walls.railing : null,
+    isSide(name) && (walls.sides[name].girts || walls.sides[name].diagonals) ? walls.between : null,
     ...[wallFoot(base), roof.beam, roof.has, roof.firring],
     stack === 'own' ? null : lines,
     wall.along === 'y' ? rafters : null,
@@ -215,7 +216,7 @@ function frameWall(
     wall,
     rough,
     problems,
-    slanted: [],
+    braced: [],
     boards: [...platesOf(building, wall, stud, upright), ...upright],
     raked: rake && { rake, plates: rakePlates(building.walls, wall, stud, rake, breaks, clear.bottom) },
   }
@@ -269,7 +270,7 @@ function framePostSide(
       ? [{ code: 'opening-in-posts', path: `walls.openings.${i}.wall`, number: i + 1 }]
       : [],
   )
-  const bolted: Problem[] = slatsOnBolted(building, wall)
+  const bolted: Problem[] = coverOnBolted(building, wall)
     ? [{ code: 'slats-on-bolted', path: 'walls.posts.set' }]
     : []
   const plates = building.walls.posts.plates
@@ -281,14 +282,14 @@ function framePostSide(
     wall,
     rough: [],
     problems: [...met, ...bolted, ...problems],
-    slanted: braces,
+    braced: braces,
     boards: [...plates, ...boards],
     raked: null,
   }
 }
 
 const postLumber = (
-  { walls: { posts, railing } }: Building,
+  { walls: { posts, railing, between } }: Building,
   stud: Section,
   section: (name: string) => Section,
 ): PostLumber => ({
@@ -297,6 +298,8 @@ const postLumber = (
   beam: section(posts.beam),
   rail: section(railing.rail),
   baluster: section(railing.baluster),
+  girt: section(between.girt),
+  diagonal: section(between.diagonal),
 })
 
 /** As far as a side's plates run: to those of walls as high that it meets, that are no deeper than plates. */

@@ -144,6 +144,9 @@ export type WallProblem =
       readonly number: number
     }
   | { readonly code: 'posts-too-far-in'; readonly path: 'walls.posts.inset'; readonly most: number }
+  | { readonly code: 'bolted-on-log'; readonly path: 'walls.posts.set' }
+  | { readonly code: 'girts-too-deep'; readonly path: 'walls.between.girt'; readonly most: number }
+  | { readonly code: 'diagonals-too-thick'; readonly path: 'walls.between.diagonal'; readonly most: number }
   | { readonly code: 'railing-too-low'; readonly path: 'walls.railing.height'; readonly least: number }
   | { readonly code: 'railing-too-high'; readonly path: 'walls.railing.height'; readonly most: number }
   | {

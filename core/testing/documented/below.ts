@@ -121,6 +121,15 @@ export const base = fc.oneof(
       maxLength: 2,
     }),
     gravel,
+    skirt: orNull(
+      group({
+        board: section('2x8', '47x200'),
+        stake: section('2x4', '38x89'),
+        spacing: length(300, 3000, 600, 2000),
+        into: length(100, 1200, 200, 600),
+      }),
+      2,
+    ),
     lift,
   }),
   group({

@@ -10,6 +10,8 @@ const sides = fc.tuple(side, fc.boolean()).chain(() => {
       build: one('studs', 'studs', 'studs', 'posts', 'open'),
       cover: one('sheets', 'sheets', 'slats', 'rails', 'open'),
       entry: one('none', 'low', 'middle', 'high'),
+      girts: one(false, true),
+      diagonals: one(false, true),
     },
   )
   const gableWall = group(
@@ -21,6 +23,8 @@ const sides = fc.tuple(side, fc.boolean()).chain(() => {
       build: one('studs', 'studs', 'studs', 'posts', 'open'),
       cover: one('sheets', 'sheets', 'slats', 'rails', 'open'),
       entry: one('none', 'low', 'middle', 'high'),
+      girts: one(false, true),
+      diagonals: one(false, true),
     },
   )
   return group({}, { south: eaveWall, north: eaveWall, east: gableWall, west: gableWall })
@@ -71,7 +75,7 @@ export const walls = (long: number, wide: number) =>
       sides,
       posts: group(
         {
-          post: section('4x4', '89x89', '6x6', '6x6'),
+          post: section('4x4', '89x89', '6x6', '6x6', 'log 150'),
           beam: section('2x8', '2x6', '38x140'),
           spacing: length(300, 6000, 1200, 4500),
           brace: length(0, 1500, 0, 700),
@@ -94,6 +98,14 @@ export const walls = (long: number, wide: number) =>
           gap: length(20, 300, 60, 110),
           height: length(300, 1400, 700, 1100),
           low: length(0, 300, 40, 120),
+        },
+      ),
+      between: group(
+        {},
+        {
+          girt: section('2x4', '2x6', '38x89'),
+          spacing: length(150, 2500, 300, 900),
+          diagonal: section('2x4', '2x6', '38x89', '1x6'),
         },
       ),
       siding: orNull(group({ section: section('1x6', '1x8'), exposure: length(20, 600, 90, 160) }), 2),

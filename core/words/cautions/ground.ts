@@ -20,6 +20,8 @@ export const groundSayings = {
     `Rock stopped ${n('count') === 1 ? 'a hole' : `${n('count')} holes`} at ${mm('reached')}, above the frost depth of ${mm('frost')}. Move the post, drill and pin it to the rock, or ask the building department; don't leave it on loose stone.`,
   'stack-tall': ({ n, mm }) =>
     `${n('count') === 1 ? 'A stack' : `${n('count')} stacks`} of blocks ${n('count') === 1 ? 'is' : 'are'} up to ${mm('height')} tall; more than ${n('limit')} without mortar tip. Use piers or posts there, or dig the high side down.`,
+  'skirt-tall': ({ mm }) =>
+    `The skirt boards hold gravel up to ${mm('height')} high; past ${mm('limit')} that is a retaining wall, and stakes alone don't hold it. Cut the high side of the ground down, or have a wall designed.`,
   'before-digging': () =>
     'Before anything is dug, have buried cables and pipes located and marked; a spade finds them the hard way.',
   'ground-contact': () =>

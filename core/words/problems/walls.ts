@@ -64,6 +64,12 @@ export const wallSentences: Sentences<WallProblem> = {
     `Opening ${problem.number} is in an end that is left open. Put it in another wall.`,
   'posts-too-far-in': (problem, { down }) =>
     `So far in from the open ends the end posts would meet. Let the beam reach past them by ${down(problem.most)} at most.`,
+  'bolted-on-log': () =>
+    'A log has no flat side for a beam to be bolted to. Let the beam into shoulders cut in the posts, or lay it on top.',
+  'girts-too-deep': (problem, { down }) =>
+    `The girts are deeper than the posts and would stand into those of the next side. Use boards ${down(problem.most)} wide at most.`,
+  'diagonals-too-thick': (problem, { down }) =>
+    `The diagonals are thicker than the posts are deep. Use boards ${down(problem.most)} thick at most.`,
   'railing-too-low': (problem, { up }) =>
     `Between the rails no balusters have room. Make the railing at least ${up(problem.least)} high.`,
   'railing-too-high': (problem, { down }) =>
@@ -71,7 +77,7 @@ export const wallSentences: Sentences<WallProblem> = {
   'rails-need-posts': problem =>
     `A railing stands between posts, and the ${problem.side} side is of studs. Build it of posts, or cover it otherwise.`,
   'slats-on-bolted': () =>
-    'Behind a beam bolted to their outside the posts stand back, and slats find nothing to nail to. Let the beam into the posts, or lay it on top.',
+    'Behind a beam bolted to their outside the posts stand back, and slats or sheets find nothing to nail to. Let the beam into the posts, or lay it on top.',
   'beam-into-rafters': () =>
     "Under its plates the beam's inner boards would stand in the rafters of the high side. Lay the rafters on the beam itself, or let the beam into the outside of the posts.",
   'beam-too-thick': (problem, { down }) =>

@@ -1,0 +1,187 @@
+import { type Building, type SideName, sideNames, type Skirt } from '../../design'
+import { countUp, HAIR, ONE_READING } from '../../measure'
+import { vec } from '../../geometry'
+import type { Section } from '../../lumber'
+import { gaps, least, middleOf, overlap, rowOf, type Stretch } from '../../trade'
+import { apart, type Spot } from '../../survey'
+import type { Ground } from '../ground'
+import type { Order } from '../member'
+import type { Hole } from '../part'
+import { inBase } from '../place'
+import { type Rect, rectAlong, stretchesOf } from '../rect'
+import { lyingBoard, squareBoard } from '../square-board'
+import { stands } from '../walls/wall'
+
+/** What a skirt is set round: posts, the ground they stand in, their holes, and other parts' outlines. */
+export interface SkirtRoom {
+  readonly building: Building
+  readonly skirt: Skirt
+  readonly posts: readonly Rect[]
+  readonly holes: readonly Hole[]
+  readonly ground: Ground
+  readonly taken: readonly Rect[]
+  readonly section: (name: string) => Section
+}
+
+/** A side of a skirt: the axis it runs along, its boards' outer face there, and how far it runs; mm. */
+interface SkirtSide {
+  readonly side: SideName
+  readonly along: 'x' | 'y'
+  /** 1 where its outside looks along its other axis, -1 where it looks against it. */
+  readonly out: 1 | -1
+  /** The posts' outer faces. */
+  readonly face: number
+  readonly run: Stretch
+}
+
+/** Places along a side at which its ground is read. */
+const READINGS = 48
+
+/** Whether boards of a skirt stand on a side: not where a house stands, or another part's roof goes on. */
+const isSkirted = (building: Building, side: SideName): boolean =>
+  building.roof.has.house !== side && !building.roof.joined.includes(side)
+
+/**
+ * What the boards of a skirt stand about: round the posts' outer faces, and as far as the building reaches on
+ * sides without boards; mm.
+ */
+export function skirtRect({ building, posts }: Pick<SkirtRoom, 'building' | 'posts'>): Rect {
+  const { length, width } = building.footprint
+  const at = (side: SideName, posted: number, whole: number): number =>
+    isSkirted(building, side) || stands(building, side) ? posted : whole
+  return {
+    x0: at('west', Math.min(...posts.map(each => each.x0)), 0),
+    x1: at('east', Math.max(...posts.map(each => each.x1)), length),
+    y0: at('south', Math.min(...posts.map(each => each.y0)), 0),
+    y1: at('north', Math.max(...posts.map(each => each.y1)), width),
+  }
+}
+
+/** The boards and stakes of a skirt. */
+export function skirtOrders(room: SkirtRoom): Order[] {
+  const { building, skirt, section } = room
+  const board = section(skirt.board)
+  const rect = skirtRect(room)
+  return sideNames
+    .filter(side => isSkirted(building, side))
+    .flatMap(side => {
+      const line = lineOf(building, rect, side, board.thickness)
+      return clearStretches(room, line, board).flatMap((run, i) =>
+        skirtSide(room, { ...line, run }, board, i),
+      )
+    })
+}
+
+/** The line of a side: boards along the building run past those across it, at corners where both are. */
+function lineOf(building: Building, rect: Rect, side: SideName, thick: number): SkirtSide {
+  const along = side === 'south' || side === 'north' ? 'x' : 'y'
+  const out = side === 'north' || side === 'east' ? 1 : -1
+  const { run, across } = stretchesOf(rect, along)
+  const past = (end: SideName): number => (along === 'x' && isSkirted(building, end) ? thick : 0)
+  return {
+    ...{ side, along, out },
+    face: out > 0 ? across.to : across.from,
+    run: { from: run.from - past('west'), to: run.to + past('east') },
+  }
+}
+
+/** What of a side other parts leave free. */
+function clearStretches({ taken, skirt, section }: SkirtRoom, line: SkirtSide, board: Section): Stretch[] {
+  const deep = board.thickness + section(skirt.stake).thickness
+  const strip =
+    line.out > 0 ? { from: line.face, to: line.face + deep } : { from: line.face - deep, to: line.face }
+  return taken
+    .map(each => stretchesOf(each, line.along))
+    .filter(({ across }) => overlap(across, strip))
+    .reduce<Stretch[]>(
+      (free, { run }) =>
+        free.flatMap(each =>
+          overlap(each, run)
+            ? [
+                { from: each.from, to: run.from },
+                { from: run.to, to: each.to },
+              ].filter(({ from, to }) => to - from > least.piece)
+            : [each],
+        ),
+      [line.run],
+    )
+}
+
+/** Rows of boards from the level down to the lowest ground, and stakes between the posts. */
+function skirtSide(room: SkirtRoom, line: SkirtSide, board: Section, part: number): Order[] {
+  const { building, ground, posts, skirt, section } = room
+  const { side, along, out, face, run } = line
+  const own = part ? [part + 1] : []
+  const stake = section(skirt.stake)
+  const outer = face + out * board.thickness
+  const at = (u: number, off = outer): Spot => (along === 'x' ? { x: u, y: off } : { x: off, y: u })
+  // posts that the boards lie on
+  const carried = posts
+    .map(each => stretchesOf(each, along))
+    .filter(
+      ({ across, run: over }) =>
+        Math.abs((out > 0 ? across.to : across.from) - face) < HAIR && overlap(over, run),
+    )
+    .map(({ run: over }) => over)
+    .sort((a, b) => a.from - b.from)
+  const stakes = stakePlaces(run, carried, skirt.spacing, stake.depth).filter(u =>
+    room.holes.every(hole => apart(hole, at(u)) > hole.diameter / 2 + stake.depth),
+  )
+  const breaks = [...carried.map(middleOf), ...stakes].sort((a, b) => a - b)
+  const read = [
+    ...breaks,
+    ...Array.from({ length: READINGS + 1 }, (_, i) => run.from + ((run.to - run.from) * i) / READINGS),
+  ].map(u => ({ u, level: ground.at(at(u, face)) }))
+  const deepest = Math.min(...read.map(({ level }) => level))
+  const rows = Math.max(1, countUp((-deepest - gaps.skirtFoot) / board.depth))
+  const across = (thick: number, from: number): number => (out > 0 ? from : from - thick)
+  const boards = Array.from({ length: rows }, (_, r) => r).flatMap(r => {
+    const top = -r * board.depth
+    const low = read.filter(({ level }) => level < top - gaps.skirtFoot).map(({ u }) => u)
+    const whole =
+      r === 0
+        ? run
+        : { from: outward(breaks, run, Math.min(...low), -1), to: outward(breaks, run, Math.max(...low), 1) }
+    const pieces = rowOf(whole, breaks, building.walls.longest, building.walls.longest / (1 + (r % 2)))
+    return pieces.map((piece, i) =>
+      lyingBoard({
+        ...{ where: inBase('skirt', side, ...own, r + 1, i + 1), role: 'skirt', section: board, along },
+        ...{ from: piece.from, to: piece.to, across: across(board.thickness, face), low: top - board.depth },
+      }),
+    )
+  })
+  const standing = stakes.map((u, i) => {
+    const { x0, y0 } = rectAlong(
+      along,
+      { from: u - stake.depth / 2, to: u + stake.depth / 2 },
+      { from: across(stake.thickness, outer), to: 0 },
+    )
+    return squareBoard({
+      ...{ where: inBase('stake', side, ...own, i + 1), role: 'stake', section: stake },
+      ...{ along: 'z', depth: along, from: ground.at(at(u)) - skirt.into, to: -gaps.underSkirt },
+      corner: vec(x0, y0, 0),
+    })
+  })
+  return [...boards, ...standing]
+}
+
+/** The next break past a place, or the end. */
+function outward(breaks: readonly number[], { from, to }: Stretch, at: number, way: 1 | -1): number {
+  return way > 0
+    ? (breaks.find(each => each > at + ONE_READING) ?? to)
+    : (breaks.findLast(each => each < at - ONE_READING) ?? from)
+}
+
+/** Where stakes stand: evenly between posts, or a post and an end, no farther apart than asked; mm. */
+function stakePlaces(run: Stretch, posts: readonly Stretch[], spacing: number, wide: number): number[] {
+  const edges = [run.from, ...posts.flatMap(({ from, to }) => [from, to]), run.to]
+  return Array.from(
+    { length: edges.length / 2 },
+    (_, i) => [edges[2 * i] ?? 0, edges[2 * i + 1] ?? 0] as const,
+  )
+    .filter(([from, to]) => to - from > 3 * wide)
+    .flatMap(([from, to]) => {
+      const bays = countUp((to - from) / spacing)
+      return Array.from({ length: bays - 1 }, (_, i) => from + ((to - from) * (i + 1)) / bays)
+    })
+}
