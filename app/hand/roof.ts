@@ -159,7 +159,8 @@ export function slope(at: At): Row[] {
 /** What carries the rafters' upper ends. */
 export function ridge(at: At): Row[] {
   const plies = numbers(1, 3)
-  if (hasPart(at, 'ledger')) return [board(at, 'roof.ridge', 'Ledger')]
+  if (hasPart(at, 'ledger'))
+    return [board(at, 'roof.ridge', 'Ledger'), ...(at.design.hang ? [] : length(at, 'roof.taper'))]
   if (hasPart(at, 'strip'))
     return [
       ...length(at, 'roof.raised.at'),

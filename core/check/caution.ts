@@ -64,6 +64,7 @@ export type CautionCode =
   | 'rock-above-frost'
   | 'stack-tall'
   | 'skirt-tall'
+  | 'floor-wedge'
   | 'before-digging'
   | 'ground-contact'
   | 'not-anchored'

@@ -14,7 +14,7 @@ export const customaryBelow = {
    * memory).
    */
   bearing: 1.5 * INCH,
-  /** Gravel held by boards on stakes, mm: 24 in; higher it is a retaining wall (common practice, no source). */
+  /** Gravel held by boards on stakes, mm: 24 in; higher is a retaining wall (common practice, no source). */
   skirt: 24 * INCH,
 } as const
 
@@ -26,6 +26,7 @@ export function groundCautions(plan: Plan): Caution[] {
     ...baseCautions(plan),
     ...jointCautions(plan),
     ...skidCautions(plan),
+    ...wedgeCautions(plan),
   ]
 }
 
@@ -142,6 +143,12 @@ function tallSkirt({ frame }: Plan, { skirt }: Extract<Base, { kind: 'poles' }>)
     { count: held.length, limit, height },
   )
 }
+
+/** A floor or a slab that ends square beside a house out of line. */
+const wedgeCautions = ({ building: { roof, base, floor } }: Plan): Caution[] =>
+  cautionIf(roof.taper !== 0 && (floor !== null || base?.kind === 'slab'), 'floor-wedge', [], {
+    wide: Math.abs(roof.taper),
+  })
 
 /** Joists that run the way of the skids rest on nothing themselves: only the rims at their ends do. */
 function skidCautions({ building: { base, floor }, frame }: Plan): Caution[] {

@@ -176,6 +176,8 @@ export function plainBuilding(
       raised: null,
       firring: null,
       pergola: null,
+      // what a part hangs on stands square to it
+      taper: has.house && !hang ? roof.taper : 0,
       overhang: {
         eave: overhang.eave,
         gable: overhang.gable,

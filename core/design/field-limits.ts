@@ -57,6 +57,7 @@ const limitOf: Record<string, Limit> = {
   'roof.truss.setting.rows.top': limits.settingApart,
   'roof.truss.setting.rows.bottom': limits.settingApart,
   'roof.truss.setting.rows.webs': limits.settingApart,
+  'roof.taper': limits.taper,
   'roof.overhang.eave': limits.eaveOverhang,
   'roof.overhang.gable': limits.gableOverhang,
   'roof.overhang.high': limits.eaveOverhang,

@@ -93,6 +93,7 @@ export type LengthPath =
   | 'walls.height'
   | 'walls.spacing'
   | 'roof.spacing'
+  | 'roof.taper'
   | 'roof.overhang.eave'
   | 'roof.overhang.high'
   | 'roof.overhang.gable'

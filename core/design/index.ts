@@ -8,6 +8,7 @@ export {
   usualBase,
   wallFoot,
 } from './base'
+export { acrossSkew, houseIn, houseAtEnd, isTapered, nearestHouse, squareOf } from './taper'
 export { type Skirt, usualSkirt } from './skirt'
 export type { CutMember } from './cut'
 export { type Design, FORMAT, newDesign, type Part, VERSION } from './design'

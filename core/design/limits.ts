@@ -51,6 +51,8 @@ export const limits = {
   railHeight: { min: 300, max: 1400 },
   railLow: { min: 0, max: 300 },
   girtsApart: { min: 150, max: 2500 },
+  /** How far a house stands out of line over the length of a lean-to. */
+  taper: { min: -1500, max: 1500 },
   /** Under a post in a base of metal. */
   postGap: { min: 0, max: 150 },
   block: { min: 90, max: 800 },

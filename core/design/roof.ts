@@ -153,6 +153,11 @@ export interface Roof {
    */
   readonly panel: Panel | null
   readonly ridge: string
+  /**
+   * Of a lean-to: how much nearer the house stands at the east end than at the west; less than 0: at the
+   * west; mm.
+   */
+  readonly taper: number
   /** Of a gable: null for a ridge board, that carries nothing. */
   readonly beam: RidgeBeam | null
   /** Of a roof of one or two slopes; null without. */
@@ -240,6 +245,7 @@ export const roofSchema = z.strictObject({
     .nullable()
     .default(null),
   ridge: z.string().min(1).max(40),
+  taper: lengthField(limits.taper).default(0),
   beam: beamSchema,
   purlins: purlinsSchema,
   overhang: z.strictObject({
@@ -284,6 +290,7 @@ export const defaultRoof: Roof = {
   spacing: 609.6,
   panel: null,
   ridge: '2x8',
+  taper: 0,
   beam: null,
   purlins: null,
   overhang: { eave: 304.8, gable: 203.2 },

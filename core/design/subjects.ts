@@ -101,7 +101,11 @@ function roofSubjects({ roof }: Design): Subject[] {
       of('slope', `slopes.${side}`, { paths: side === 'north' ? ['roof.northPitch'] : [], side }),
     ),
     ...(carried.some(part => has.parts.includes(part))
-      ? [of('ridge', 'ridge', { paths: ['roof.ridge', 'roof.hip', 'roof.beam', 'roof.raised'] })]
+      ? [
+          of('ridge', 'ridge', {
+            paths: ['roof.ridge', 'roof.hip', 'roof.beam', 'roof.raised', 'roof.taper'],
+          }),
+        ]
       : []),
     ...(has.parts.includes('firrings') ? [of('firrings', 'firring')] : []),
     ...(has.parts.includes('battens') ? [of('battens', 'pergola')] : []),

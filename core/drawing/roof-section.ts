@@ -1,10 +1,12 @@
+import { houseIn } from '../design'
 import { peakAcross, ridgeOf } from '../lines'
+import { middleOf } from '../trade'
 import type { Plan } from '../plan'
 import { sectionAreas } from './areas'
 import { type Drawing, drawn, type Line } from './drawing'
 import { seen, sectionView } from './view'
 import { overhangs } from './section-reach'
-import { sectionMembers } from './section-members'
+import { sectionMembers, sectionPlace } from './section-members'
 import { dimensions, pitchTags } from './section-dimensions'
 import { handles } from './section-handles'
 import { gambrelLines } from './gambrel-section'
@@ -32,7 +34,7 @@ export function roofSection(plan: Plan, at?: number): Drawing {
           } as const,
         ]
       : []),
-    ...houseLine(plan),
+    ...houseLine(plan, at),
     ...gambrelLines(plan),
   ]
   return drawn('roof-section', {
@@ -46,14 +48,12 @@ export function roofSection(plan: Plan, at?: number): Drawing {
 }
 
 /** The face of the house that a lean-to stands against. */
-function houseLine({
-  building: {
-    roof,
-    footprint: { width },
-  },
-  frame,
-}: Plan): Line[] {
+function houseLine(plan: Plan, at?: number): Line[] {
+  const { building, frame } = plan
+  const { roof, footprint } = building
   if (!roof.has.house) return []
-  const x = roof.high === 'north' ? width : 0
+  const place = sectionPlace(plan, at)
+  const inward = place ? houseIn(building, middleOf(place)) : 0
+  const x = roof.high === 'north' ? footprint.width - inward : inward
   return [{ from: { x, y: -150 }, to: { x, y: frame.roof.highest + 400 }, ink: 'ground' }]
 }

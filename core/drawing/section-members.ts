@@ -7,6 +7,12 @@ import { type Plan, stretchOf } from '../plan'
 /** Where the building can be cut across at a rafter, along the length; mm. */
 export const sectionPlaces = ({ frame }: Plan): readonly Stretch[] => eavesOf(frame.roof)[0]?.rafters ?? []
 
+/** The place of a rafter by its number, or of the one near the middle; undefined without any. */
+export function sectionPlace(plan: Plan, at?: number): Stretch | undefined {
+  const places = sectionPlaces(plan)
+  return places[at ?? Math.ceil(places.length / 2) - 1]
+}
+
 /** Whether it is nailed to a rafter's face or end. */
 const isNailed = ({ role }: Member): boolean => ['nailed', 'tie'].includes(roles[role].section)
 
@@ -23,8 +29,7 @@ const isOverEnd = ({ of }: MemberPlace): boolean =>
  */
 export function sectionMembers(plan: Plan, at?: number): Member[] {
   const { frame } = plan
-  const places = sectionPlaces(plan)
-  const place = places[at ?? Math.ceil(places.length / 2) - 1]
+  const place = sectionPlace(plan, at)
   const lengthwise = frame.walls.filter(({ along }) => along === 'x')
   const walls = frame.members.filter(
     ({ where, role }) =>

@@ -1,4 +1,4 @@
-import { type Building, limits } from '../design'
+import { type Building, limits, squareOf } from '../design'
 import type { Section } from '../lumber'
 import { farRange, turnOf } from '../survey'
 import { baseFoot, type BaseFrame, type BaseAsk, emptyBase, frameBase } from './base'
@@ -22,9 +22,9 @@ export function frameBelow(
   section: (name: string) => Section,
   taken: readonly Rect[],
 ): Below {
-  const { base, footprint } = building
+  const { base } = building
   const floor = base?.kind === 'slab' ? null : frameFloorOf(building, section)
-  const outline: Rect = floor?.rect ?? { x0: 0, x1: footprint.length, y0: 0, y1: footprint.width }
+  const outline: Rect = floor?.rect ?? squareRect(building)
   const top = floor?.bottom ?? 0
   const problems: Problem[] = [...(floor?.problems ?? []), ...placeProblems(building)]
   if (!base) return { floor, base: emptyBase, ground: groundOf(building, outline, top), outline, problems }
@@ -57,7 +57,13 @@ export function frameBelow(
     }
   if (base.kind === 'slab' && building.floor) problems.push({ code: 'slab-under-floor', path: 'base.kind' })
   const framed = frameBase(ask, ground)
-  return { floor, base: framed, ground, outline, problems: [...problems, ...framed.problems] }
+  return {
+    floor,
+    base: framed,
+    ground,
+    outline,
+    problems: [...problems, ...onSquare(building, framed.problems)],
+  }
 }
 
 /** Where two frames of a floor meet, or its porch's and its own. */
@@ -82,11 +88,31 @@ function seamsOf(floor: FloorFrame | null, outline: Rect): BaseAsk['seams'] {
 function frameFloorOf(building: Building, section: (name: string) => Section): FloorFrame | null {
   const { floor } = building
   if (!floor) return null
-  return frameFloor(building, floor, {
+  const square = squareOf(building)
+  const made = frameFloor(square, floor, {
     joist: section(floor.joist),
     deck: floor.deck.kind === 'boards' ? section(floor.deck.section) : null,
     porch: floor.porch ? section(floor.porch.board) : null,
   })
+  return { ...made, problems: onSquare(building, made.problems) }
+}
+
+/** Problems of what is laid out on a building's square part, told of all its width. */
+const onSquare = (building: Building, problems: readonly Problem[]): Problem[] =>
+  problems.map(each =>
+    (each.code === 'floor-too-small' || each.code === 'base-too-small') && each.path === 'footprint.width'
+      ? { ...each, least: each.least + Math.abs(building.roof.taper) }
+      : each,
+  )
+
+/** What of a building lies square across it: up to where a house out of line stands nearest. */
+function squareRect({ footprint: { length, width }, roof }: Building): Rect {
+  const less = Math.abs(roof.taper)
+  return {
+    ...{ x0: 0, x1: length },
+    y0: roof.has.house === 'south' ? less : 0,
+    y1: roof.has.house === 'north' ? width - less : width,
+  }
 }
 
 function placeProblems({ site, footprint }: Building): Problem[] {

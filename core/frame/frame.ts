@@ -206,6 +206,7 @@ const belowOf = (building: Building, section: SectionOf, hung: readonly Rect[], 
     'below',
     [
       ...[building.base, building.floor, building.site, building.footprint, building.lumber],
+      building.roof.taper,
       // the sides' own posts in the ground stand where the walls have them
       ...(building.base?.kind === 'poles'
         ? [building.walls, building.heights, building.roof.has, building.roof.joined, hung]

@@ -10,16 +10,19 @@ import {
   type Side,
   usualBase,
   usualFloors,
+  starters,
   usualOpening,
+  usualSite,
   withEdit,
   withRoofOf,
 } from '../design'
+import { boardLength } from '../board'
 import { FOOT } from '../measure'
 import { plan, raising, stretchOf } from '../plan'
 import { openedSheds, runs } from '../testing/designs'
 import { clashes, touching } from '../testing/solids'
 import { sayProblem } from '../words'
-import { frame, type Frame, type Member } from './index'
+import { boxOf, frame, type Frame, type Member } from './index'
 
 const base = newDesign('open', 'metric')
 const side = (build: Side['build'], cover: Side['cover'] = 'open'): Side => ({
@@ -129,6 +132,53 @@ describe('what is built every day of posts and beams', () => {
     // 6.5 m between the end posts' middles in bays of 2.2 at most: three
     expect(of(made, 'wall-post').filter(({ id }) => id.startsWith('walls/south/'))).toHaveLength(4)
     expect(of(made, 'slat').length).toBeGreaterThan(40)
+  })
+
+  test('a pole shelter, 5.1 by 3.9 m of round logs on ground falling 0.5 m: gravel held by skirt boards', () => {
+    const points = [
+      { x: 0, y: 0, reading: 0 },
+      { x: 5100, y: 0, reading: -300 },
+      { x: 5100, y: 3900, reading: -500 },
+      { x: 0, y: 3900, reading: -200 },
+    ]
+    const begun = starters
+      .find(({ name }) => name === 'pole-shelter')
+      ?.design('Shelter', 'metric', { length: 5100, width: 3900, height: 2300 })
+    const read = readDesign(
+      JSON.parse(
+        JSON.stringify({
+          ...begun,
+          site: { ...usualSite(5100, 'metric'), levels: { method: 'height', points } },
+        }),
+      ),
+    )
+    if (!read.ok) throw new Error(JSON.stringify(read.faults))
+    const made = plan(read.design)
+    const { frame: stood } = made
+    expect(stood.problems).toEqual([])
+    expect(clashes([...stood.members, ...stood.base.parts], 1)).toEqual([])
+    const posts = of(stood, 'wall-post')
+    const drop = (post: Member): number => {
+      const { x, y } = boxOf(post)
+      // the ground is a plane: 300 along, 200 across
+      return (300 * (x.from + x.to)) / 2 / 5100 + (200 * (y.from + y.to)) / 2 / 3900
+    }
+    // 2,300 less a beam of 200 over the level, 100 and the fall down to the ground, 900 of frost less the pad
+    for (const post of posts) {
+      expect(post.board.blank.round).toBe(true)
+      expect(boardLength(post.board)).toBeCloseTo(2300 - 200 + 100 + drop(post) + 900 - 150, 6)
+      expect(boardLength(post.sawn ?? post.board)).toBeCloseTo(boardLength(post.board) + 150, 6)
+    }
+    expect(of(stood, 'skirt').length).toBeGreaterThan(8)
+    // two bays a side, no wider than 2.4 m clear: a stake in each at 1.2 m
+    expect(of(stood, 'stake')).toHaveLength(8)
+    // gravel 100 deep, and what fills the fall under it, as a plane's middle is: (300 + 200) / 2
+    const gravel = made.loose.find(({ code }) => code === 'gravel')
+    expect(gravel?.from['fill']).toBeCloseTo((5.1 * 3.9 * 250) / 1000, 2)
+    // each rafter bears on a beam of two boards that lies over the logs' middles
+    for (const rafter of of(stood, 'rafter'))
+      for (const on of ['south', 'north'])
+        if (rafter.id.includes(`/${on}/`)) expect(bearing(stood, rafter, on) / (47 * 94)).toBeCloseTo(1, 2)
   })
 
   test('a porch roof, 5.2 by 2.1 m on a ledger: posts of 140, two plies, rafters at 400, blocks, wild tails', () => {

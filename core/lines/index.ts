@@ -19,6 +19,7 @@ export type {
   RoofLines,
   RoofLumber,
   RoofShape,
+  Skew,
 } from './roof/form'
 export {
   abutmentOf,
@@ -65,6 +66,7 @@ export {
   highestBreak,
   levelUnder,
   lowered,
+  movedOut,
   peakOf,
   type Profile,
   profileOf,

@@ -20,6 +20,7 @@ import { bladeOf, type Stepping, stepping } from './stepping'
 import { readFace, readRoof, type RoofReading } from './roof'
 import {
   type Figure,
+  climb,
   postLeft,
   props,
   studs,
@@ -75,6 +76,7 @@ export function cardOf(plan: Plan, piece: Piece): Card {
       ...tapers(piece),
       ...props(plan, piece),
       ...postLeft(plan, piece),
+      ...climb(plan, piece, first),
       ...(first ? studs(plan, first) : []),
       ...(nailing
         ? [figure('nails', nailing.spots.length, { ends: nailing.ends, edge: NAIL_EDGE }, 'count')]
@@ -113,7 +115,11 @@ function layout(plan: Plan, member: Member): Layout | null {
     return reading && { reading, tail, figures: rafterFigures(plan, reading) }
   }
   if (member.role === 'rafter') {
-    const roof = readRoof(frame, building.units, onFace === 'north' ? 'north' : 'south')
+    // against a house out of line each has a run of its own
+    const roof =
+      face && building.roof.taper !== 0
+        ? readFace(frame, building.units, face, member)
+        : readRoof(frame, building.units, onFace === 'north' ? 'north' : 'south')
     return roof && { reading: roof, tail: eave, figures: rafterFigures(plan, roof) }
   }
   const hip = readHip(frame, member)

@@ -38,6 +38,7 @@ const making: readonly FigureName[] = [
   'wild',
   'set-long',
   'post-left',
+  'climb',
   'vents',
   'nails',
 ]

@@ -43,6 +43,7 @@ export type FigureName =
   | 'wild'
   | 'set-long'
   | 'post-left'
+  | 'climb'
   | 'vents'
   | 'nails'
   | 'prop'
@@ -55,6 +56,19 @@ export type FigureName =
 export function props({ frame }: Plan, { role, section }: Piece): Figure[] {
   const { highest } = frame.roof
   return role === 'ridge' ? [figure('prop', highest - section.depth, { highest, depth: section.depth })] : []
+}
+
+/** How much higher a ledger on a house out of line lies at its end by the wide end of the building. */
+export function climb(
+  { building: { roof, footprint } }: Plan,
+  { role }: Piece,
+  member: Member | undefined,
+): Figure[] {
+  if (role !== 'ledger' || roof.taper === 0 || !member) return []
+  const { board, placement } = member
+  const length = (board.end - board.start) * Math.abs(placement.along.x)
+  const inward = (Math.abs(roof.taper) * length) / footprint.length
+  return [figure('climb', (inward * roof.pitch.rise) / roof.pitch.run, { inward, length })]
 }
 
 /** What a beam let into a post leaves of it, across the side. */
@@ -253,7 +267,13 @@ export function rafterFigures({ building, frame }: Plan, roof: RoofReading): Fig
       frame.roof.faces.length > 1
         ? { width: building.footprint.width, off: run - building.footprint.width / 2 }
         : building.roof.has.house
-          ? { width: building.footprint.width, ledger: frame.lumber.ridge.thickness }
+          ? {
+              width: building.footprint.width,
+              ledger: frame.lumber.ridge.thickness,
+              ...(building.roof.taper
+                ? { inward: building.footprint.width - frame.lumber.ridge.thickness - run }
+                : {}),
+            }
           : { width: building.footprint.width, plate: building.bearings[building.roof.high] },
     ),
     figure('rise', rise, { run, angle }),

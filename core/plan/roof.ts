@@ -83,17 +83,27 @@ function firstOn({ members }: Frame, face: RoofFace): readonly [Member, Member] 
   return null
 }
 
-/** Reads a face off its first rafter or chord; null where it could not be framed. */
-export function readFace(frame: Frame, units: Units, face: RoofFace): RoofReading | null {
+/**
+ * Reads a face off its first rafter or chord, or off another where they are unlike; null where it could not
+ * be framed.
+ */
+export function readFace(
+  frame: Frame,
+  units: Units,
+  face: RoofFace,
+  of: Member | null = null,
+): RoofReading | null {
   const { roof } = frame
   const eave = lowEaveOf(roof, face)
-  const found = firstOn(frame, face)
+  const found = of ? ([of, of] as const) : firstOn(frame, face)
   // level rafters have no slope to read
   if (!found || face.angle === 0) return null
   const [rafter, atHead] = found
   const up = scale(downOf(face.top), -1)
-  const heel = footOf(roof, face)
-  const head = headPlane(roof, face)
+  const { skew } = abutmentOf(roof) ?? {}
+  const foot = footOf(roof, face)
+  const heel = skew ? { ...foot, x: middleAlong(rafter) } : foot
+  const head = skew?.face ?? headPlane(roof, face)
   const lineLength = meets(endOfRun(frame, face), heel, up) ?? 0
   const toFace = head ? (meets(head, heel, up) ?? 0) : null
   const unitRun = units === 'imperial' ? FOOT : METRE
@@ -158,8 +168,18 @@ export const readFaces = ({
 function endOfRun({ roof }: Frame, face: RoofFace): Plane {
   const head = headPlane(roof, face)
   if (head && head.normal.z !== 0) return head
-  return highEaveOf(roof, face)?.heel ?? abutmentOf(roof)?.end ?? planeAcross('y', ridgeOf(roof)?.at ?? 0)
+  const ledger = abutmentOf(roof)
+  return (
+    highEaveOf(roof, face)?.heel ??
+    ledger?.skew?.face ??
+    ledger?.end ??
+    planeAcross('y', ridgeOf(roof)?.at ?? 0)
+  )
 }
+
+/** How far along the building the middle of a rafter stands, mm. */
+const middleAlong = ({ placement, section }: Member): number =>
+  toBuilding(placement, vec(0, 0, section.thickness / 2)).x
 
 /** Plumb distance from a point to the plane of the rafter's top edge. */
 function overPlate({ placement, section }: Member, point: Vec3): number {

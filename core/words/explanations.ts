@@ -72,6 +72,8 @@ const explanations: Readonly<Record<FigureName, (say: Explaining) => string>> = 
     'Bought and set longer by this. Once all posts stand plumb carry one level round them from the one on the highest ground, and cut them, and their notches, to it.',
   'post-left': ({ mm }) =>
     `Across the side: ${mm('depth')} of post less the ${mm('taken')} that the beam takes where it lies.`,
+  climb: ({ mm }) =>
+    `Over ${mm('length')} along the building the house comes ${mm('inward')} nearer, and the roof lies so much lower there: the ledger's ends are not level with each other.`,
   'thin-end': () => 'Its depth at the low end. Draw a line from it to the thick end and cut along that.',
   'thick-end': ({ mm }) =>
     `Its depth at the high end: ${mm('by')} more than at the thin one, over ${mm('length')}.`,
@@ -85,8 +87,8 @@ const explanations: Readonly<Record<FigureName, (say: Explaining) => string>> = 
 
 type Said = Omit<Explaining, 'figure'>
 
-const runToLedger = ({ mm }: Said): string =>
-  `Level from the low wall's outside to the ledger's face: the span of ${mm('width')} less the ledger's ${mm('ledger')}.`
+const runToLedger = ({ n, mm }: Said): string =>
+  `Level from the low wall's outside to the ledger's face: the span of ${mm('width')} less the ledger's ${mm('ledger')}${n('inward') ? `, and ${mm('inward')} that the house stands nearer here` : ''}.`
 
 const runBetweenHeels = ({ mm }: Said): string =>
   `Level from heel to heel: the span of ${mm('width')} less the high wall's plate of ${mm('plate')}, since the rafter's upper bird's mouth stands against that wall's inside.`

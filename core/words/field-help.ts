@@ -144,6 +144,8 @@ const meanings: Readonly<Record<string, string>> = {
     'How far a gusset covers each member from the joint: a foot, or as far as the chords let it, where nothing is typed.',
   'roof.truss.gusset.nails': 'In the end of each member, on each face, besides the glue.',
   'roof.overhang.eave': "Level, from the outside of the framing to the tail's plumb cut.",
+  'roof.taper':
+    'How much nearer to the low side the house stands at the east end than at the west; with a minus: at the west. The span is measured where it is widest.',
   'roof.overhang.high': 'Level, from the outside of the high wall to the end of the rafter over it.',
   'roof.overhang.gable': 'Level, from the outside of the end wall to the outermost rafter.',
   'roof.ridge': 'The board between the rafters at the top; a beam of it carries, a board only joins.',

@@ -30,6 +30,7 @@ export const figureNames: Record<FigureName, string> = {
   wild: 'Left long by',
   'set-long': 'Set long by',
   'post-left': 'Left of the post',
+  climb: 'Climbs by',
   vents: 'Holes for air',
   nails: 'Nails, a face',
   prop: 'Temporary posts',

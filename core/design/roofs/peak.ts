@@ -1,6 +1,7 @@
 import { findSection } from '../../lumber'
 import { HAIR, type Pitch, pitchAngle, radians } from '../../measure'
 import { type Building, withRoof } from '../building'
+import { acrossSkew } from '../taper'
 import { limits } from '../limits'
 import { ownSections } from '../lumber'
 import { heightAbovePlate } from '../seat'
@@ -55,7 +56,10 @@ function askedOf({ roof, walls, footprint, lumber, heights, bearings }: Building
   return {
     width: footprint.width,
     stud: stud.depth,
-    ridge: roof.carried === 'trusses' ? 0 : ridge.thickness * (roof.beam?.plies ?? 1),
+    ridge:
+      roof.carried === 'trusses'
+        ? 0
+        : ridge.thickness * (roof.beam?.plies ?? 1) * acrossSkew({ footprint, roof }),
     slope: (side, angle) => ({
       angle,
       height: heights[side] + heightAbovePlate(roof.seat, angle, rafter.depth, bearings[side]),

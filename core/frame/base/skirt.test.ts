@@ -33,9 +33,9 @@ const of = ({ members }: Frame, role: Member['role'], side?: string): Member[] =
   members.filter(each => each.role === role && (side === undefined || each.where.run[0] === side))
 
 describe('skirt boards', () => {
-  // the floor's level lies 100 over the highest ground: at the east end 500 lower there are 600 to hold, three
-  // boards of 200; on the south side the ground is 200 under the level 1,020 from the west end (100 + 500 x
-  // 1,020 / 5,100), 400 under it 3,060 from there; 25 that show are let go, 255 farther on
+  // the floor's level lies 100 over the highest ground: at the east end 500 lower there are 600 to hold,
+  // three boards of 200; on the south side the ground is 200 under the level 1,020 from the west end
+  // (100 + 500 x 1,020 / 5,100), 400 under it 3,060 from there; 25 that show are let go, 255 farther on
   test('stand one under the other down to the lowest ground, and no farther', () => {
     const made = frame(falling(500))
     expect(made.problems).toEqual([])

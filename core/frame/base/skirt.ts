@@ -47,13 +47,15 @@ const isSkirted = (building: Building, side: SideName): boolean =>
  */
 export function skirtRect({ building, posts }: Pick<SkirtRoom, 'building' | 'posts'>): Rect {
   const { length, width } = building.footprint
+  // a house out of line is met where it stands nearest
+  const less = Math.abs(building.roof.taper)
   const at = (side: SideName, posted: number, whole: number): number =>
     isSkirted(building, side) || stands(building, side) ? posted : whole
   return {
     x0: at('west', Math.min(...posts.map(each => each.x0)), 0),
     x1: at('east', Math.max(...posts.map(each => each.x1)), length),
-    y0: at('south', Math.min(...posts.map(each => each.y0)), 0),
-    y1: at('north', Math.max(...posts.map(each => each.y1)), width),
+    y0: at('south', Math.min(...posts.map(each => each.y0)), less),
+    y1: at('north', Math.max(...posts.map(each => each.y1)), width - less),
   }
 }
 

@@ -44,6 +44,12 @@ export function barge(
   const knee = kneeUnder(lines, flank.face)
   const cut = (plane: Plane) => (plane.normal.z === 0 ? plumbCut(plane) : mitre(plane))
   const head = bargeHead(lines, flank.face, past)
+  // past a ledger out of line to the house
+  const start = abutmentOf(lines)?.skew
+    ? flank.from - 2 * lumber.ridge.thickness
+    : head
+      ? alongFace(flank.face, head)
+      : flank.from
   return [
     rafterOn({
       where: ofFace(flank.face, 'barge', end),
@@ -51,7 +57,7 @@ export function barge(
       section,
       roofTop: flank.roofTop,
       at: x,
-      from: (head ? alongFace(flank.face, head) : flank.from) - layers - section.depth,
+      from: start - layers - section.depth,
       to: flank.to + layers,
       cuts: [
         ...(head ? [cut(head)] : []),
@@ -103,6 +109,7 @@ function bargeHead(lines: RoofLines, face: RoofFace, past: (plane: Plane) => Pla
   if (high) return past(high.tail)
   const ledger = abutmentOf(lines)
   if (!ledger || ledger.against === 'posts') return headPlane(lines, face)
+  if (ledger.skew) return ledger.skew.house
   const { normal } = ledger.end
   return { normal, offset: normal.y > 0 ? ledger.box.to : 0 - ledger.box.from }
 }

@@ -1,7 +1,7 @@
 import { inRoof, nth } from '../place'
 import { rowOf, type Stretch } from '../../trade'
 import { HAIR } from '../../measure'
-import { type Building, footOf, roughSize } from '../../design'
+import { type Building, footOf, isTapered, roughSize } from '../../design'
 import { meets, planeAcross, vec } from '../../geometry'
 import type { Section } from '../../lumber'
 import { lyingBoard } from '../square-board'
@@ -134,7 +134,8 @@ function problemOf(building: Building, lumber: RoofLumber, lines: RoofLines, z: 
   const most = Math.min(under, abutmentOf(lines)?.box.bottom ?? Infinity) - depth - plate
   if (z.from - plate > most + HAIR)
     return { code: 'ceiling-meets-rafters', path: 'roof.ties.ceiling.height', most }
-  if (building.roof.has.house) return null
+  if (building.roof.has.house)
+    return isTapered(building) ? { code: 'taper-ceiling', path: 'roof.taper' } : null
   if (walls.sides[high].build === 'posts')
     return { code: 'ceiling-unborne', path: `walls.sides.${high}.build`, side: high }
   const taken = walls.openings

@@ -30,7 +30,7 @@ import {
   type RoofLumber,
 } from '../../lines'
 import { coverOn } from './cover'
-import { headCuts, kneeCut, rafterReach } from './rafter'
+import { headCuts, kneeCut, longestReach, rafterReach } from './rafter'
 import { finishCuts, footOfTail, tailCuts } from './tails'
 
 export type End = 'west' | 'east'
@@ -122,7 +122,7 @@ function flankOf(building: Building, lumber: RoofLumber, lines: RoofLines, low: 
     roofTop: face.top,
     head: flyHead(building, lumber, lines, face),
     tail: [...tailCuts(building, low), ...onPlate(building, lines, low), ...finishCuts(low, lumber, cover)],
-    from,
+    from: longestReach(lines, face).from,
     to,
     reach: deep => reachUnder(lines, face, deep),
     lower: lowerOf(building, low, high),

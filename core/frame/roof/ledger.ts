@@ -1,6 +1,19 @@
 import { inRoof, type MemberPlace, nth } from '../place'
 import type { Building, Raised } from '../../design'
-import { meets, vec } from '../../geometry'
+import {
+  add,
+  cross,
+  dot,
+  flip,
+  meets,
+  place,
+  type Plane,
+  planeAcross,
+  scale,
+  subtract,
+  unit,
+  vec,
+} from '../../geometry'
 import {
   abutmentOf,
   type Abutment,
@@ -8,12 +21,14 @@ import {
   type Eave,
   type RoofLines,
   type RoofLumber,
+  type Skew,
   stripOf,
 } from '../../lines'
 import { HAIR, TOUCHING } from '../../measure'
 import { fewestBoards, gaps, pliesOf, type Stretch } from '../../trade'
-import { squareBoard } from '../square-board'
+import { SPARE, squareBoard } from '../square-board'
 import type { Order } from '../member'
+import { plumbCut } from './cuts'
 import type { BearingPartition } from './obstacle'
 import { acrossPartitions, clearPosts, evenPosts } from './posts'
 import type { Heads } from './ridge-beam'
@@ -40,8 +55,36 @@ const boardAlong = (
   })
 
 /** The ledger on the house, its top level with the rafters' upper edges at its face. */
-export const ledgerOrder = (lumber: RoofLumber, { box, along }: Abutment): Order =>
-  boardAlong(lumber, inRoof('ledger'), 'ledger', along, box.from, box.bottom)
+export const ledgerOrder = (lumber: RoofLumber, { face, box, along, skew }: Abutment): Order =>
+  skew
+    ? skewLedger(lumber, face.top, skew, along)
+    : boardAlong(lumber, inRoof('ledger'), 'ledger', along, box.from, box.bottom)
+
+/**
+ * A ledger on a house out of line: it lies along the house, and climbs as the roof does there; its ends are
+ * plumb across the building.
+ */
+function skewLedger(lumber: RoofLumber, top: Plane, { face, house }: Skew, { from, to }: Stretch): Order {
+  const { ply } = lumber
+  const way = unit(cross(face.normal, top.normal))
+  const along = way.x < 0 ? scale(way, -1) : way
+  // up the house, square to the board
+  const rise = unit(subtract(vec(0, 0, 1), scale(along, along.z)))
+  const spare = SPARE + ply.depth
+  const start = vec(from - spare, 0, 0)
+  const onFace = add(start, vec(0, meets(face, start, vec(0, 1, 0)) ?? 0, 0))
+  const edge = add(onFace, vec(0, 0, meets(top, onFace, vec(0, 0, 1)) ?? 0))
+  const toHouse = dot(cross(along, rise), house.normal) > 0
+  const corner = toHouse ? edge : add(edge, scale(house.normal, ply.thickness))
+  return {
+    where: inRoof('ledger'),
+    role: 'ledger',
+    section: ply,
+    placement: place(subtract(corner, scale(rise, ply.depth)), along, rise),
+    blankLength: (to - from) / along.x + 2 * spare,
+    cuts: [plumbCut(flip(planeAcross('x', from))), plumbCut(planeAcross('x', to))],
+  }
+}
 
 /**
  * The row of posts under a strip between two faces: the ledger at their face, the header on them, and the

@@ -1,5 +1,5 @@
 import { gaps, overlap, type Stretch } from '../../trade'
-import { type Building, hasBottomChord, type RoofOpening } from '../../design'
+import { type Building, hasBottomChord, nearestHouse, type RoofOpening } from '../../design'
 import { HAIR, radians } from '../../measure'
 import {
   headPlane,
@@ -238,7 +238,7 @@ export function roomOn(
     lines.faces.length > 1
       ? run - Math.max(ridge.thickness, roof.beam ? post.depth : 0) / 2
       : headPlane(lines, face)
-        ? run
+        ? run - nearestHouse(building)
         : span - plate.depth - rafter.depth * sin - rafter.thickness
   const seat =
     face.carrier.kind === 'rafters'

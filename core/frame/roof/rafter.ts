@@ -1,6 +1,7 @@
 import { type MemberPlace } from '../place'
 import { birdsmouth, mitre, plumbCut } from './cuts'
 import {
+  abutmentOf,
   alongFace,
   type Eave,
   headPlane,
@@ -86,7 +87,7 @@ export function headCuts(
   lines: RoofLines,
   face: RoofFace,
 ): BuildingCut[] {
-  const end = headPlane(lines, face)
+  const end = abutmentOf(lines)?.skew?.face ?? headPlane(lines, face)
   if (end) return [end.normal.z === 0 ? plumbCut(end) : mitre(end)]
   const high = highEaveOf(lines, face)
   if (!high) return []
@@ -94,7 +95,17 @@ export function headCuts(
   return [plumbCut(high.tail), ...(high.onPosts ? [] : seatCuts(building, high)), ...finish]
 }
 
-/** Level along a face's fall, from where to where its rafters reach; mm. */
+/**
+ * Level along a face's fall, from where to where the longest of its rafters reaches: against a house out of
+ * line the others end sooner; mm.
+ */
+export const longestReach = (lines: RoofLines, face: RoofFace): Stretch => {
+  const widest = abutmentOf(lines)?.skew?.widest
+  const reach = rafterReach(lines, face)
+  return widest ? { ...reach, from: alongFace(face, widest) } : reach
+}
+
+/** Level along a face's fall, from where to where all of its rafters reach; mm. */
 export function rafterReach(lines: RoofLines, face: RoofFace): Stretch {
   const head = headPlane(lines, face) ?? highEaveOf(lines, face)?.tail
   const foot = kneeUnder(lines, face)?.sides[1].end ?? lowEaveOf(lines, face)?.tail

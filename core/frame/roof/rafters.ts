@@ -19,7 +19,7 @@ import type { BuildingCut, Order } from '../member'
 import { kneeSeats } from './knee-support'
 import { pergolaRafters } from './pergola'
 import { partedOrders, roofHeaders } from './openings'
-import { headCuts, kneeCut, rafterCuts, rafterOn, rafterReach } from './rafter'
+import { headCuts, kneeCut, rafterCuts, rafterOn, longestReach } from './rafter'
 
 /**
  * What carries a face, from its low wall to its head: rafters, with the jacks on both sides of them, or level
@@ -50,7 +50,7 @@ export function faceOrders(
       section: lumber.rafter,
       roofTop: face.top,
       at,
-      ...rafterReach(lines, face),
+      ...longestReach(lines, face),
       ...rafterCuts(building, lumber, eave, cuts, more),
     })
   const jack = ({ number, at, cheek }: JackPlace): Order =>
@@ -82,7 +82,7 @@ function onKnee(building: Building, lumber: RoofLumber, lines: RoofLines, face: 
       section: lumber.rafter,
       roofTop: face.top,
       at,
-      ...rafterReach(lines, face),
+      ...longestReach(lines, face),
       cuts: [
         ...headCuts(building, lumber, lines, face),
         ...kneeCut(lines, face),

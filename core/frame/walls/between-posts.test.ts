@@ -73,8 +73,8 @@ describe('girts between posts', () => {
     }
   })
 
-  // a brace of 600 leaves 2,074 - 600 under it; the girt at 1,536.5 is cut along its 45 degrees: its lower edge
-  // 1,536.5 - 1,474 shorter at either end
+  // a brace of 600 leaves 2,074 - 600 under it; the girt at 1,536.5 is cut along its 45 degrees: its lower
+  // edge 1,536.5 - 1,474 shorter at either end
   test('are cut along the braces that they meet', () => {
     const made = frame(between({}, { brace: 600 }))
     const high = of(made, 'girt').filter(each => boxOf(each).z.from > 1500)
@@ -120,8 +120,8 @@ describe('girts between posts', () => {
 })
 
 describe('diagonals between posts', () => {
-  // by Pythagoras: a board from corner to corner of a bay is as long as its diagonal, less what its square end
-  // would stand past the corner: its edges end in the corner's two sides
+  // by Pythagoras: a board from corner to corner of a bay is as long as its diagonal, less what its square
+  // end would stand past the corner: its edges end in the corner's two sides
   test('stand in the bays at the ends, their heads at the ends of the side', () => {
     const made = frame(between({ girts: false, diagonals: true }))
     const diagonals = of(made, 'post-diagonal')

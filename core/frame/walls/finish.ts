@@ -20,6 +20,7 @@ import type { Memory } from '../memory'
 import { blocksOnPosts } from '../roof'
 import { aboutBraces } from './between-posts'
 import { upright, type WallBoard, wallOrder } from './board'
+import { lineOver } from './end-line'
 import { type Braced as BracedWall, braceWall } from './bracing'
 import { behindOf, clearOfEaves, type EndChord, gableFrame, type GableFrame } from './gable-studs'
 import type { RoughOpening } from './rough-opening'
@@ -132,7 +133,8 @@ function argumentsOf(ask: FinishAsk, framed: FramedWall): readonly unknown[] {
   ]
 }
 
-function finishWall(ask: FinishAsk, each: FramedWall): FinishedWall {
+function finishWall(all: FinishAsk, each: FramedWall): FinishedWall {
+  const ask = { ...all, line: lineOver(all.building, all.line, each.wall) }
   const { name } = each.wall
   const orderOf = (board: WallBoard): Order =>
     ask.memory.of('order', board, () => wallOrder(each.wall, board))

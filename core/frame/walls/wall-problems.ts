@@ -75,7 +75,7 @@ export function stepProblems(
   { walls, base, roof, heights }: Building,
   outside: readonly Wall[],
   stud: Section,
-  rafters: Profile | null,
+  lineOf: (wall: Wall) => Profile | null,
 ): StepProblem[] {
   const t = stud.thickness
   return outside.flatMap((wall): StepProblem[] => {
@@ -109,6 +109,7 @@ export function stepProblems(
     // a rafter's lower edge is level with its plate where its seat is cut
     const edge = (s: number, line: Profile): number =>
       Math.max(levelUnder(line, s), heights[runAt(line, s)?.face.falls ?? 'south'])
+    const rafters = lineOf(wall)
     const under = rafters
       ? Math.min(edge(asked.at, rafters), edge(wall.to, rafters), ridgeOver(asked.at, wall.to, rafters))
       : Infinity

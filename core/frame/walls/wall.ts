@@ -1,12 +1,14 @@
 import { HAIR } from '../../measure'
 import {
   type Building,
+  houseAtEnd,
   isOpenEnd,
   isSide,
   type LayoutFrom,
   type PartitionName,
   type SideName,
   sideNames,
+  squareOf,
   type Step,
   type WallId,
 } from '../../design'
@@ -173,14 +175,16 @@ function leavesPlates(building: Building, stud: Section, i: number): boolean {
 }
 
 /** Between the insides of the outside walls along an axis, or from one to the house. */
-export const between = ({ footprint, depths }: Building, along: 'x' | 'y'): Stretch =>
-  along === 'x'
+export function between(building: Building, along: 'x' | 'y'): Stretch {
+  const { footprint, depths } = building
+  return along === 'x'
     ? { from: depths.west, to: footprint.length - depths.east }
-    : { from: depths.south, to: footprint.width - depths.north }
+    : { from: depths.south, to: squareOf(building).footprint.width - depths.north }
+}
 
 /** As far as second plates lap over each other along an axis: between the insides of plates as deep. */
 export function betweenPlates(building: Building, along: 'x' | 'y', plate: number): Stretch {
-  const { length, width } = building.footprint
+  const { length, width } = squareOf(building).footprint
   const of = (side: SideName): number => (stands(building, side) ? plate : 0)
   return along === 'x'
     ? { from: of('west'), to: length - of('east') }
@@ -204,11 +208,19 @@ export function wallLines(building: Building, stud: Section, raked = true): read
     }
   }
   const line = (name: SideName, along: 'x' | 'y', low: number): Wall => {
-    const overall = along === 'x' ? length : width
+    // up to where the house is nearest of what stands there
+    const nearer =
+      along === 'y' && building.roof.has.house === 'north'
+        ? houseAtEnd(building, name === 'east' ? 'east' : 'west')
+        : 0
+    const overall = along === 'x' ? length : width - nearer
+    const reach = ({ from, to }: Stretch): Stretch =>
+      along === 'x' ? { from, to } : { from, to: to + overall - squareOf(building).footprint.width }
     const through = (along === 'x') === eavesThrough(building, lapped)
     const whole = { from: 0, to: overall }
-    const own = through ? whole : between(building, along)
-    const cap = lapped ? (through ? betweenPlates(building, along, inset) : whole) : own
+    const inside = reach(between(building, along))
+    const own = through ? whole : inside
+    const cap = lapped ? (through ? reach(betweenPlates(building, along, inset)) : whole) : own
     const outside = name === 'south' || name === 'west' ? 'low' : 'high'
     const tees = partitionLines(building, stud, raked)
       .filter(each => each.along !== along)
@@ -226,7 +238,7 @@ export function wallLines(building: Building, stud: Section, raked = true): read
       through,
       overall,
       ...own,
-      inside: between(building, along),
+      inside,
       cap,
       layout: building.walls.sides[name].layout,
       ...tops(name),

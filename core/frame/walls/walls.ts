@@ -9,6 +9,7 @@ import { breakOver, breaksOf, hangsDown, lowered, type Problem, type Profile, wi
 import { uprightUnder } from '../roof'
 import type { Braced } from './between-posts'
 import type { WallBoard } from './board'
+import { lineOver } from './end-line'
 import { openingBoards } from './opening-boards'
 import { liesInGable, openingsIn } from './openings'
 import type { Clear, RoughOpening } from './rough-opening'
@@ -68,7 +69,9 @@ export function frameWalls(
   memory: Memory = newMemory(),
 ): WallFrame {
   const { rafters } = over
-  const steps = stepProblems(asked, wallLines(asked, stud, rafters !== null), stud, rafters)
+  const steps = stepProblems(asked, wallLines(asked, stud, rafters !== null), stud, wall =>
+    rafters ? lineOver(asked, rafters, wall) : null,
+  )
   const building = withoutSteps(
     asked,
     steps.map(problem => problem.side),
@@ -172,8 +175,10 @@ function frameWall(
   stud: Section,
   section: (name: string) => Section,
   lines: StackLines,
-  { rafters, undersides, feet }: RoofOver,
+  over: RoofOver,
 ): FramedWall & { readonly problems: readonly Problem[] } {
+  const { undersides, feet } = over
+  const rafters = over.rafters && lineOver(building, over.rafters, wall)
   if (isSide(wall.name) && building.walls.sides[wall.name].build === 'posts')
     return framePostSide(building, wall, stud, section, { underside: undersides[wall.name] ?? null, feet })
   const plates = building.walls.topPlates * stud.thickness

@@ -2,6 +2,7 @@ import type { GambrelPath, KickFault, SideName, TieKind } from '../../design'
 
 /** Why a roof, or some of it, cannot be framed as drawn; numbers in mm. */
 export type RoofProblem =
+  | { readonly code: 'taper-south' | 'taper-ceiling'; readonly path: 'roof.taper' }
   | { readonly code: 'rafter-no-length'; readonly path: 'footprint.width'; readonly least: number }
   | {
       readonly code: 'ridge-off-span'

@@ -236,9 +236,23 @@ export interface Abutment {
   readonly id: 'ledger'
   readonly face: RoofFace
   readonly against: 'house' | 'posts'
+  /** The ledger's face; of one on a house out of line, square across where that stands nearest. */
   readonly end: Plane
+  /** It as it stands in the gable, of one out of line where the house stands nearest. */
   readonly box: Box
   readonly along: Stretch
+  /** Of one on a house out of line; null of others. */
+  readonly skew: Skew | null
+}
+
+/**
+ * A ledger out of line with its building: the planes of its face, that rafters end on, and of the house, both
+ * looking at the house; and its face square across where the building is widest.
+ */
+export interface Skew {
+  readonly face: Plane
+  readonly house: Plane
+  readonly widest: Plane
 }
 
 export type RoofEdge = Eave | Rake | Ridge | Knee | Hip | Apex | Abutment

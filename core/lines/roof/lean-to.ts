@@ -1,9 +1,19 @@
-import { type Building, ledgerRise, limits, lowSide } from '../../design'
-import { scale } from '../../geometry'
+import {
+  acrossSkew,
+  type Building,
+  houseIn,
+  isTapered,
+  ledgerRise,
+  limits,
+  lowSide,
+  nearestHouse,
+  sideNames,
+} from '../../design'
+import { type Plane, planeAt, scale, subtract, type Vec3, vec } from '../../geometry'
 import { HAIR, ONE_READING, pitchAngle, radians } from '../../measure'
 import type { Problem } from '../problem'
 import { layUnless, rakesOf, setbackOf, tightSpacing } from './common'
-import type { Abutment, Eave, RoofLines, RoofLumber, RoofShape } from './form'
+import type { Abutment, Eave, RoofLines, RoofLumber, RoofShape, Skew } from './form'
 import { outOf, plumbPlaneAt } from './planes'
 import { overEaveWalls } from './places'
 import { levelTailProblems, seatProblems } from './seat'
@@ -25,6 +35,7 @@ export const leanTo: RoofShape = {
 const stops: readonly Problem['code'][] = [
   'rafter-no-length',
   'ledger-out-of-reach',
+  'taper-south',
   'spacing-too-tight',
   'seat-through-rafter',
 ]
@@ -39,10 +50,10 @@ function layOf(building: Building, lumber: RoofLumber): Laid {
   const { footprint, heights, roof } = building
   const angle = pitchAngle(roof.pitch)
   const side = lowSide(roof)
-  const run = footprint.width - lumber.ridge.thickness
+  const run = footprint.width - lumber.ridge.thickness * acrossSkew(building)
   const low = slopeToWall(building, lumber, { side, name: 'slope', angle, run })
   const highest = heights[side] + low.heightAbovePlate + run * Math.tan(radians(angle))
-  const ledger = ledgerAt(building, lumber, low, highest)
+  const ledger = ledgerAt(building, lumber, low, highest, Math.tan(radians(angle)))
   return {
     low,
     ledger,
@@ -55,24 +66,52 @@ function layOf(building: Building, lumber: RoofLumber): Laid {
   }
 }
 
-/** The ledger on the house, its top `top` over the deck. */
-function ledgerAt(building: Building, { ridge }: RoofLumber, { face, run }: Eave, top: number): Abutment {
+/** The ledger on the house, `top` over the deck where it is highest, under a slope of `rise` in 1; mm. */
+function ledgerAt(
+  building: Building,
+  { ridge }: RoofLumber,
+  { face, run }: Eave,
+  top: number,
+  rise: number,
+): Abutment {
   const side = lowSide(building.roof)
   const north = building.roof.high === 'north'
+  const toHouse = scale(outOf[side], -1)
+  const along = alongGables(building)
+  const near = nearestHouse(building)
+  // out of line it climbs as the roof does there, and is deeper plumb than square to its edges
+  const across = acrossSkew(building)
+  const climb = Math.hypot(across, rise * Math.sqrt(across ** 2 - 1)) / across
+  const far = Math.min(houseIn(building, along.from), houseIn(building, along.to))
+  const at = (inward: number): Plane => plumbPlaneAt(toHouse, run - inward - outsideOf(building, side))
   return {
     kind: 'abutment',
     id: 'ledger',
     face,
     against: 'house',
-    end: plumbPlaneAt(scale(outOf[side], -1), run - outsideOf(building, side)),
+    end: at(near),
     box: {
-      from: north ? run : 0,
-      to: north ? building.footprint.width : ridge.thickness,
-      bottom: top - ridge.depth,
-      top,
+      from: north ? run - near : near,
+      to: north ? building.footprint.width - near : building.footprint.width - run + near,
+      bottom: top - near * rise - ridge.depth * climb,
+      top: top - near * rise,
     },
-    along: alongGables(building),
+    along,
+    skew: isTapered(building) ? skewOf(building, ridge.thickness, at(far)) : null,
   }
+}
+
+/** The planes of a ledger so thick on a house out of line. */
+function skewOf(building: Building, thick: number, widest: Plane): Skew {
+  const { length, width } = building.footprint
+  const north = building.roof.high === 'north'
+  const [west, east] = [0, length].map(x => {
+    const inward = houseIn(building, x)
+    return vec(x, north ? width - inward : inward, 0)
+  }) as [Vec3, Vec3]
+  const along = subtract(east, west)
+  const house = planeAt(west, north ? vec(-along.y, along.x, 0) : vec(along.y, -along.x, 0))
+  return { house, face: { ...house, offset: house.offset - thick }, widest }
 }
 
 function problemsOf(
@@ -82,9 +121,13 @@ function problemsOf(
 ): Problem[] {
   const { roof, footprint, walls, heights } = building
   const problems: Problem[] = []
-  const least = plate.depth + ridge.thickness + 10
+  const least = plate.depth + ridge.thickness + 10 + Math.abs(roof.taper)
   if (footprint.width < least - HAIR)
     problems.push({ code: 'rafter-no-length', path: 'footprint.width', least })
+  // ends and floor are laid out from the south
+  const ends = sideNames.some(side => !roof.has.falls.includes(side) && building.depths[side] > 0)
+  if (isTapered(building) && roof.has.house === 'south' && (ends || building.floor))
+    problems.push({ code: 'taper-south', path: 'roof.taper' })
   // a ledger that is asked for where no pitch brings the rafters
   const asked = walls.sides[roof.high].height
   const rise = ledgerRise(building)

@@ -198,6 +198,27 @@ export const lowered = (profile: Profile, by: number): Profile => ({
   runs: profile.runs.map(run => ({ ...run, under: { ...run.under, offset: run.under.offset - by } })),
 })
 
+/**
+ * The line over a wall at whose far side what a roof of one slope ends on stands farther out, `out` mm, on a
+ * slope that rises `rise` in 1.
+ */
+export function movedOut(profile: Profile, out: number, rise: number): Profile {
+  const way = profile.runs[0]?.face.falls === 'north' ? -1 : 1
+  return {
+    ...profile,
+    runs: profile.runs.map(run => ({
+      ...run,
+      s: way > 0 ? { from: run.s.from, to: run.s.to + out } : { from: run.s.from - out, to: run.s.to },
+    })),
+    hanging: profile.hanging && {
+      from: profile.hanging.from + way * out,
+      to: profile.hanging.to + way * out,
+      bottom: profile.hanging.bottom + out * rise,
+      top: profile.hanging.top + out * rise,
+    },
+  }
+}
+
 /** How far a level reaches along the wall under the planes of a profile, within a stretch of it. */
 export function reachAt(profile: Profile, of: Line, within: Stretch, z: number): Stretch {
   const { runs } = profile

@@ -97,6 +97,7 @@ function ledgerAt(building: Building, { ridge, ply }: RoofLumber, face: RoofFace
   return {
     kind: 'abutment',
     id: 'ledger',
+    skew: null,
     face,
     against: 'posts',
     end: plumbPlaneAt(scale(outOf[lower], -1), wayOf(building) * at - ply.thickness),

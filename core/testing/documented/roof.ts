@@ -101,6 +101,10 @@ export const roof = (long: number, wide: number) =>
       rafter: rafters,
       ridge: section('2x6', '2x8', '2x10', '1x8', '47x175'),
       spacing: length(100, 1250, 300, 800),
+      taper: fc.oneof(
+        { weight: 3, arbitrary: fc.constant(0) },
+        { weight: 1, arbitrary: length(-1500, 1500, -300, 300) },
+      ),
       overhang: group(
         { eave: length(0, 1200, 0, 500), gable: length(0, 1000, 0, 450) },
         { high: orNull(length(0, 1200, 0, 500)) },

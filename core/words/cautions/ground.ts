@@ -22,6 +22,8 @@ export const groundSayings = {
     `${n('count') === 1 ? 'A stack' : `${n('count')} stacks`} of blocks ${n('count') === 1 ? 'is' : 'are'} up to ${mm('height')} tall; more than ${n('limit')} without mortar tip. Use piers or posts there, or dig the high side down.`,
   'skirt-tall': ({ mm }) =>
     `The skirt boards hold gravel up to ${mm('height')} high; past ${mm('limit')} that is a retaining wall, and stakes alone don't hold it. Cut the high side of the ground down, or have a wall designed.`,
+  'floor-wedge': ({ mm }) =>
+    `The floor ends square where the house stands nearest. By the other end a wedge up to ${mm('wide')} wide is left along the house: fill it there, by measure.`,
   'before-digging': () =>
     'Before anything is dug, have buried cables and pipes located and marked; a spade finds them the hard way.',
   'ground-contact': () =>
