@@ -23,6 +23,9 @@ import { OrbitControls } from 'three/addons/controls/OrbitControls.js'
 import type { Model, ModelMember } from '../../core/drawing'
 
 /** Colours of the scene, as CSS. */
+/** Degrees between two faces about a round solid, and more: no edge of it. */
+const ROUND = 30
+
 export interface Paints {
   readonly sheet: string
   readonly wood: string
@@ -133,7 +136,7 @@ export function createViewer(canvas: HTMLCanvasElement): Viewer {
       const geometry = new BufferGeometry()
       geometry.setAttribute('position', new Float32BufferAttribute(shape.positions as number[], 3))
       geometry.setIndex(shape.indices as number[])
-      return { geometry, edges: new EdgesGeometry(geometry, 1) }
+      return { geometry, edges: new EdgesGeometry(geometry, shape.round ? ROUND : 1) }
     })
     geometries = bodies.flatMap(each => [each.geometry, each.edges])
     standing = model.members.flatMap(member => {

@@ -18,12 +18,15 @@ export interface ModelMember {
   readonly other?: { readonly part: number | null; readonly member: string }
 }
 
+/** A mesh; of a round one no line is drawn between the faces about it. */
+export type Shape = Mesh & { readonly round?: true }
+
 /**
  * The building as solids, its boards and what they stand on: each cut shape once, as a closed mesh in board
  * axes, and every member that has it. `low` and `high` are the corners of its box.
  */
 export interface Model {
-  readonly shapes: readonly Mesh[]
+  readonly shapes: readonly Shape[]
   readonly members: readonly ModelMember[]
   readonly low: Vec3
   readonly high: Vec3
@@ -32,11 +35,11 @@ export interface Model {
 /** The model of a frame, made of its cut solids alone. A frame of nothing has a box of a metre. */
 export function modelOf(frame: Frame): Model {
   const index = new Map<CutBoard, number>()
-  const shapes: Mesh[] = []
+  const shapes: Shape[] = []
   const members = everyBoard(frame).map(({ id, role, board, placement }): ModelMember => {
     let shape = index.get(board)
     if (shape === undefined) {
-      shape = shapes.push(meshOf(woodOf(board).faces)) - 1
+      shape = shapes.push({ ...meshOf(woodOf(board).faces), ...(board.log && { round: true }) }) - 1
       index.set(board, shape)
     }
     const middle = toBuilding(
@@ -48,7 +51,7 @@ export function modelOf(frame: Frame): Model {
   const parts = frame.base.parts.map((part): ModelMember => ({
     id: part.id,
     role: part.kind,
-    shape: shapes.push(meshOf(partFaces(part))) - 1,
+    shape: shapes.push({ ...meshOf(partFaces(part)), ...(part.round && { round: true }) }) - 1,
     placement: place(part.low, vec(1, 0, 0), vec(0, 1, 0)),
     middle: between(part.low, part.high, 0.5),
   }))
@@ -69,7 +72,7 @@ export function modelOfWhole({ main, parts }: Whole, at: number | null): Model {
     { number: null, pose: here, model: modelOf(main.frame) },
     ...parts.map(({ plan, pose }, number) => ({ number, pose, model: modelOf(plan.frame) })),
   ]
-  const shapes: Mesh[] = []
+  const shapes: Shape[] = []
   const members: ModelMember[] = []
   for (const { number, pose, model } of models) {
     const first = shapes.length

@@ -40,7 +40,7 @@ export function roofSection(plan: Plan, at?: number): Drawing {
   return drawn('roof-section', {
     patches: seen(sectionMembers(plan, at), sectionView),
     lines,
-    dimensions: dimensions(plan),
+    dimensions: dimensions(plan, at),
     pitches: pitchTags(plan),
     handles: handles(plan),
     areas: sectionAreas(plan),

@@ -1,16 +1,30 @@
 import { kickOf } from '../design'
 import { eaveOver, faceLevel, faceTo, peakAcross, stripOf } from '../lines'
-import { ONE_READING } from '../measure'
+import { HAIR, ONE_READING } from '../measure'
 import { heightField } from './height-field'
-import type { Plan, RoofReading } from '../plan'
+import { type Plan, readFace, type RoofReading, stretchOf } from '../plan'
 import { dimension, type Dimension, type PitchTag } from './drawing'
 import { gambrelDimensions, gambrelTags } from './gambrel-section'
+import { sectionPlace } from './section-members'
 import { overhangs, topAt, isUnequal } from './section-reach'
 
 const foot = (x: number): { x: number; y: number } => ({ x, y: 0 })
 
-export function dimensions(plan: Plan): Dimension[] {
-  const { building, roof } = plan
+/** The roof's numbers beside a rafter, by its number: against a house out of line each has its own. */
+function readingAt(plan: Plan, at?: number): RoofReading | null {
+  const { building, frame, roof } = plan
+  const place = sectionPlace(plan, at)
+  const [face] = frame.roof.faces
+  const rafter = frame.members.find(
+    member => member.role === 'rafter' && place && Math.abs(stretchOf(member, 'x').from - place.from) < HAIR,
+  )
+  return building.roof.taper && face && rafter ? readFace(frame, building.units, face, rafter) : roof
+}
+
+/** The dimensions of a section at a rafter, by its number. */
+export function dimensions(plan: Plan, at?: number): Dimension[] {
+  const { building } = plan
+  const roof = readingAt(plan, at)
   const { width } = building.footprint
   const [south, north] = [building.heights.south, building.heights.north]
   const uneven = Math.abs(north - south) > ONE_READING

@@ -1,3 +1,5 @@
+import { cutBoard } from '../board'
+import { flip, planeAcross, planeToBoard } from '../geometry'
 import { eavesOf } from '../lines'
 import { type InSection, roles, type Stretch, isPlate } from '../trade'
 import { HAIR, TOUCHING } from '../measure'
@@ -70,8 +72,23 @@ export function sectionMembers(plan: Plan, at?: number): Member[] {
     ...there.filter(({ member }) => roles[member.role].section !== 'rafter'),
     ...there.filter(({ member }) => roles[member.role].section === 'rafter'),
   ]
-    .map(({ member }) => member)
+    .map(({ member }) =>
+      plan.building.roof.taper && member.role === 'ledger' ? cutAt(member, place) : member,
+    )
     .concat(posts, walls)
+}
+
+/** A ledger out of line as far as it lies beside a rafter. */
+function cutAt(member: Member, { from, to }: Stretch): Member {
+  const { board, placement } = member
+  const cut = cutBoard(board.blank, [
+    ...board.cuts,
+    ...[flip(planeAcross('x', from)), planeAcross('x', to)].map(plane => ({
+      ...{ kind: 'end' as const, name: 'plumb' as const },
+      plane: planeToBoard(placement, plane),
+    })),
+  ])
+  return cut.ok ? { ...member, board: cut.board } : member
 }
 
 /** The post of a side nearest to a place along it, and the beam there, seen along the side. */

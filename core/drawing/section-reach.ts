@@ -12,6 +12,9 @@ export function overhangs({ building: { roof } }: Plan): Readonly<Record<'south'
 /** Where the section's highest point is, across the building. */
 export const topAt = (plan: Plan): number => {
   const { width } = plan.building.footprint
+  const { has, taper, high } = plan.building.roof
+  // on a house out of line it is highest where the building is widest
+  if (has.house && taper) return high === 'north' ? width : 0
   const reach = overhangs(plan)
   return Math.min(Math.max(peakAcross(plan.frame.roof), -reach.south), width + reach.north)
 }

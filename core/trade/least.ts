@@ -65,6 +65,8 @@ export const least = {
   packing: { least: 1, most: 45 },
   /** A post under its beam, and one that gets knee braces. */
   post: 100,
+  /** A skirt board, where there is another way. */
+  skirt: 600,
   kneePost: 300,
   /** Of a baluster, and of a bay that a railing stands in. */
   baluster: 100,

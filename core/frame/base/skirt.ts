@@ -2,7 +2,7 @@ import { type Building, type SideName, sideNames, type Skirt } from '../../desig
 import { countUp, HAIR, ONE_READING } from '../../measure'
 import { vec } from '../../geometry'
 import type { Section } from '../../lumber'
-import { gaps, least, middleOf, overlap, rowOf, type Stretch } from '../../trade'
+import { fewestBoards, gaps, least, middleOf, overlap, type Stretch } from '../../trade'
 import { apart, type Spot } from '../../survey'
 import type { Ground } from '../ground'
 import type { Order } from '../member'
@@ -137,6 +137,8 @@ function skirtSide(room: SkirtRoom, line: SkirtSide, board: Section, part: numbe
   const deepest = Math.min(...read.map(({ level }) => level))
   const rows = Math.max(1, countUp((-deepest - gaps.skirtFoot) / board.depth))
   const across = (thick: number, from: number): number => (out > 0 ? from : from - thick)
+  // every second row breaks where the first does not
+  const joints: number[] = []
   const boards = Array.from({ length: rows }, (_, r) => r).flatMap(r => {
     const top = -r * board.depth
     const low = read.filter(({ level }) => level < top - gaps.skirtFoot).map(({ u }) => u)
@@ -144,7 +146,12 @@ function skirtSide(room: SkirtRoom, line: SkirtSide, board: Section, part: numbe
       r === 0
         ? run
         : { from: outward(breaks, run, Math.min(...low), -1), to: outward(breaks, run, Math.max(...low), 1) }
-    const pieces = rowOf(whole, breaks, building.walls.longest, building.walls.longest / (1 + (r % 2)))
+    const pieces = fewestBoards(whole, {
+      breaks: r % 2 ? breaks.filter(each => !joints.includes(each)) : breaks,
+      longest: building.walls.longest,
+      shortest: least.skirt,
+    })
+    if (r === 0) joints.push(...pieces.slice(0, -1).map(({ to }) => to))
     return pieces.map((piece, i) =>
       lyingBoard({
         ...{ where: inBase('skirt', side, ...own, r + 1, i + 1), role: 'skirt', section: board, along },
