@@ -1,14 +1,7 @@
 import { readFile } from 'node:fs/promises'
 import type { Page } from '@playwright/test'
-import { add, choose, clean, expect, field, hand, openDemo, over, take, test, type } from './fixtures'
+import { add, begin, choose, clean, expect, field, hand, openDemo, over, take, test, type } from './fixtures'
 
-/** A building as it is offered, begun. */
-async function begin(page: Page, name: string): Promise<void> {
-  await page.goto('/new')
-  await page.getByRole('button', { name, exact: true }).click()
-  await page.getByRole('button', { name: 'Begin' }).click()
-  await page.locator('.room').waitFor()
-}
 const parts = (page: Page) => page.getByRole('navigation', { name: 'Parts', exact: true })
 /** Takes all of the part that is on the bench in hand. */
 async function takeAll(page: Page): Promise<void> {

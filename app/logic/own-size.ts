@@ -1,4 +1,4 @@
-import { limits, type OwnSize } from '../../core/design'
+import { type Limit, limits, type OwnSize } from '../../core/design'
 import { findSection } from '../../core/lumber'
 import { parseLength, type Units } from '../../core/measure'
 import { lengthExample, sayLength, sayMeasureFault } from '../../core/words'
@@ -27,29 +27,23 @@ export function readOwnSize(
       message: `There is a size “${name}” already. Name this one otherwise.`,
     }
   if (round) {
-    const diameter = readSide('depth', entry.depth, units, 'Diameter')
-    if (typeof diameter === 'string') return { ok: false, field: 'depth', message: diameter }
-    const most = limits.thickness.max
-    return diameter > most
-      ? { ok: false, field: 'depth', message: `Diameter must be at most ${sayLength(most, units)}.` }
+    // a log is as thick as it is deep
+    const limit = { min: limits.depth.min, max: limits.thickness.max }
+    const diameter = readSide('Diameter', entry.depth, units, limit)
+    return typeof diameter === 'string'
+      ? { ok: false, field: 'depth', message: diameter }
       : { ok: true, size: { name, thickness: diameter, depth: diameter, round } }
   }
-  const thickness = readSide('thickness', entry.thickness, units)
+  const thickness = readSide('Thickness', entry.thickness, units, limits.thickness)
   if (typeof thickness === 'string') return { ok: false, field: 'thickness', message: thickness }
-  const depth = readSide('depth', entry.depth, units)
+  const depth = readSide('Depth', entry.depth, units, limits.depth)
   if (typeof depth === 'string') return { ok: false, field: 'depth', message: depth }
   return { ok: true, size: { name, thickness, depth } }
 }
 
-function readSide(
-  side: 'thickness' | 'depth',
-  text: string,
-  units: Units,
-  what = side === 'thickness' ? 'Thickness' : 'Depth',
-): number | string {
+function readSide(what: string, text: string, units: Units, { min, max }: Limit): number | string {
   const read = parseLength(text, units)
   if (!read.ok) return `${what}: ${sayMeasureFault(read.fault, lengthExample(units))}`
-  const { min, max } = limits[side]
   return read.value < min || read.value > max
     ? `${what} must be between ${sayLength(min, units)} and ${sayLength(max, units)}.`
     : read.value
