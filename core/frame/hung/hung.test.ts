@@ -16,9 +16,12 @@ import {
   withPartOf,
   withValue,
 } from '../../design'
+import { cautionsOf } from '../../check'
 import { boxOf, type Member, withHung } from '../../frame'
+import { toBuilding } from '../../geometry'
 import { INCH } from '../../measure'
 import { standingIn, type Whole, whole, wholeMembers } from '../../plan'
+import { turnOf } from '../../survey'
 import { runs } from '../../testing/designs'
 import { partedFiles } from '../../testing/documented'
 import { asTold, nameOf, toldNumbers } from '../../testing/remedies'
@@ -229,6 +232,61 @@ describe('where a part stands', () => {
     expect(feet.length).toBeGreaterThan(1)
     // a frost depth under the ground at the posts, that lies on one level along the slope
     for (const foot of feet) expect(foot).toBeCloseTo(feet[0] ?? 0, 6)
+  })
+})
+
+describe('what lies in the ground about a part', () => {
+  // a cable found beside a post of the part, seen from the line by two tapes: as far from the hole's edge as
+  // from its middle, less half the hole
+  test.each([
+    ['south', 'south', 3000, 3000],
+    ['north', 'south', 3000, 3600],
+    ['east', 'east', 2500, 3300],
+    ['west', 'north', 4000, 3500],
+  ] as const)('is told at its holes: on the %s, the %s facing the line', (side, faces, near, far) => {
+    const offered = starters.find(({ name }) => name === 'garden-shed')
+    const begun = offered?.design('placed', 'metric', offered.usual.metric)
+    if (!begun) throw new Error('no shed')
+    const length = 6000
+    const sited = (find: { readonly x: number; readonly y: number } | null): Design => ({
+      ...begun,
+      site: {
+        reference: { kind: 'line', length },
+        boundaries: [],
+        place: { faces, along: 1200, near, far },
+        squaring: { held: 'south', tapes: {}, triangle: null, tolerance: { good: 3, fair: 6 } },
+        levels: { method: 'rod', points: [] },
+        finds: find
+          ? [
+              {
+                name: 'Cable',
+                kind: 'electric',
+                clear: 1000,
+                places: [
+                  {
+                    from: 'line',
+                    toLeft: Math.hypot(find.x, find.y),
+                    toRight: Math.hypot(find.x - length, find.y),
+                    lies: 'ahead',
+                  },
+                ],
+              },
+            ]
+          : [],
+      },
+    })
+    const having = (find: { readonly x: number; readonly y: number } | null) =>
+      whole(withPartOf(sited(find), 'lean-to', side, 'Part'))
+    const { pose, plan: bare } = partOf(having(null))
+    const [hole] = bare.frame.base.holes
+    const turn = turnOf({ faces, along: 1200, near, far }, begun.footprint.length, begun.footprint.width)
+    if (!hole || !turn) throw new Error('no hole')
+    const middle = turn.toSite(toBuilding(pose, { x: hole.x, y: hole.y, z: 0 }))
+    const at = having({ x: middle.x + 300, y: middle.y + 400 })
+    const told = cautionsOf(partOf(at).plan).find(({ code }) => code === 'near-buried')
+    expect(told?.numbers['distance']).toBeCloseTo(500 - hole.diameter / 2, 3)
+    expect(told?.names?.['find']).toBe('Cable')
+    expect(cautionsOf(partOf(having(null)).plan).map(({ code }) => code)).not.toContain('near-buried')
   })
 })
 

@@ -1,19 +1,16 @@
 import {
   type Building,
   type Design,
-  heightsOf,
   hungBy,
   ledgerRise,
   limits,
-  type Levels,
   lowSide,
   partDesign,
   type SideName,
-  usualSite,
   withValue,
   workedOut,
 } from '../../design'
-import { type Placement, toBoard, vec } from '../../geometry'
+import { type Placement } from '../../geometry'
 import { HAIR, pitchAngle } from '../../measure'
 import { eaveOver, levelOver, type Problem } from '../../lines'
 import { frameBelow } from '../below'
@@ -21,6 +18,7 @@ import type { Frame } from '../frame'
 import { coverOn } from '../roof/cover'
 import { roofLumber, sectionsOf } from '../sections'
 import { hangProblems } from './problems'
+import { onGround } from './on-ground'
 import { type HungDesign, poseOf } from './pose'
 import { type Over, overOf, roomUnder } from './under-eave'
 
@@ -52,18 +50,6 @@ export function hungOn(whole: Design, index: number, main: Frame): Hung {
       ...hangProblems(whole, fitted.design, main, fitted.ledger, { off, level }),
     ],
   }
-}
-
-/** The part with the building's levels, read in its own axes. */
-function onGround(whole: Design, part: HungDesign, pose: Placement): HungDesign {
-  const heights = whole.site ? heightsOf(whole.site.levels) : []
-  if (heights.length === 0) return part
-  const points = heights.map(({ x, y, height }) => {
-    const at = toBoard(pose, vec(x, y, 0))
-    return { x: at.x, y: at.y, reading: height }
-  })
-  const levels: Levels = { method: 'height', points }
-  return { ...part, site: { ...usualSite(part.footprint.length, part.units), levels } }
 }
 
 /**

@@ -62,12 +62,16 @@ export function lookouts(
   const rafters = raftersOf(flank)
   const next = end === 'west' ? rafters[1] : rafters[rafters.length - 2]
   if (!next) return []
+  // over two rafters alone one lookout runs on to the other end
+  const through = rafters.length === 2 && building.roof.joined.length === 0
+  if (through && end === 'east') return []
   return lookoutPlaces(building, lumber, flank).map((at, i) => {
     const z = lookoutReach(flank, lookout, at)
     // a tie beside the next rafter stands in the way: the lookout is nailed to that
     const ties = taken.filter(each => each.z.from < z.to && each.z.to > z.from).map(each => each.s)
-    const inner =
-      end === 'west'
+    const inner = through
+      ? outermost(building, 'east', 0, rafter.thickness).from
+      : end === 'west'
         ? Math.min(next.from, ...ties.filter(s => s.to > fly.to && s.from < next.from).map(s => s.from))
         : Math.max(next.to, ...ties.filter(s => s.from < fly.from && s.to > next.to).map(s => s.to))
     return across(
