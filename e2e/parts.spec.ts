@@ -160,7 +160,14 @@ async function byKeys(page: Page, key: string, of: { area: true } | { members: r
   }
   await page.keyboard.press('d')
   await expect(page.locator('svg.picture')).toBeFocused()
-  let places = await page.evaluate(middles)
+  // what is walked to is on the drawing once that has changed to the view asked for
+  let places: Place[] = []
+  await expect
+    .poll(async () => {
+      places = await page.evaluate(middles)
+      return places.some(({ id }) => of.members.includes(id))
+    })
+    .toBe(true)
   const known: Known = new Map()
   let again = true
   const at = (): Promise<string | null> => page.locator('svg.picture').getAttribute('data-at')
