@@ -111,7 +111,11 @@ function unbraced(plan: Plan): Caution[] {
 }
 
 function looseEdges(plan: Plan): Caution[] {
-  const count = sideNames.reduce((sum, wall) => sum + plan.frame.looseJoints[wall], 0)
+  // between posts sheets lie on girts, and a joint on those
+  const { sides } = plan.building.walls
+  const count = sideNames
+    .filter(wall => sides[wall].build === 'studs')
+    .reduce((sum, wall) => sum + plan.frame.looseJoints[wall], 0)
   const sheets = idsOf(plan.frame, 'wall-sheet')
   return count ? [{ code: 'sheet-edge-loose', members: sheets, numbers: { count } }] : []
 }
