@@ -14,7 +14,6 @@ import { clearances, findsOf } from '../../core/plan'
 import { earthwork } from '../../core/survey'
 import { baseWords, findWords, sayLength, sayLoose, sayVolume, sideWords } from '../../core/words'
 import { baseLengths } from '../logic/base-fields'
-import { looseRows } from '../logic/card-rows'
 import {
   addLevels,
   changeFind,
@@ -35,6 +34,7 @@ import {
   head,
   length,
   lengths,
+  looseOf,
   numbers,
   onOff,
   type Row,
@@ -257,22 +257,12 @@ export function base(at: At): Row[] {
           }),
         ]
       : []),
-    ...looseOf(
-      at,
-      item =>
-        item !== 'nails' &&
-        item !== 'hangers' &&
-        item !== 'wrap' &&
-        item !== 'siding' &&
-        !item.startsWith('gusset'),
-    ),
+    ...looseOf(at, code => ofBase.includes(code)),
   ]
 }
 
-const looseOf = (at: At, wanted: (code: string) => boolean): Row[] => {
-  const items = at.plan.loose.filter(({ code }) => wanted(code))
-  return items.length ? [{ kind: 'figures', rows: looseRows(items, at.units) }] : []
-}
+/** What is bought by volume or count for the base. */
+const ofBase: readonly string[] = ['gravel', 'hole-gravel', 'concrete', 'blocks', 'low-wall', 'spoil']
 
 /** What holes are filled with, and where rock stopped one. */
 const inHoles = (at: At, base: Extract<Base, { readonly rock: unknown }>): Row[] => [

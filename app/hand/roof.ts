@@ -24,6 +24,7 @@ import {
   head,
   length,
   lengths,
+  looseOf,
   numbers,
   type Row,
   say,
@@ -66,6 +67,16 @@ function seat(at: At): Row[] {
   ]
 }
 
+/** What holds the roof down where it bears. */
+const held = (at: At): Row[] => [
+  choice(at, 'roof.held', [
+    { value: 'nails', label: 'Nails alone' },
+    { value: 'ties', label: 'Metal ties' },
+    { value: 'screws', label: 'Structural screws' },
+  ]),
+  ...looseOf(at, code => code.startsWith('seat-')),
+]
+
 const spacingFrom = (at: At): Row =>
   choice(
     at,
@@ -105,6 +116,7 @@ export function roof(at: At): Row[] {
         ]
       : []),
     ...seat(at),
+    ...held(at),
     ...overhangs(at, hasPart(at, 'knees')),
   ]
 }
@@ -160,7 +172,11 @@ export function slope(at: At): Row[] {
 export function ridge(at: At): Row[] {
   const plies = numbers(1, 3)
   if (hasPart(at, 'ledger'))
-    return [board(at, 'roof.ridge', 'Ledger'), ...(at.design.hang ? [] : length(at, 'roof.taper'))]
+    return [
+      board(at, 'roof.ridge', 'Ledger'),
+      ...(at.design.hang ? [] : length(at, 'roof.taper')),
+      ...looseOf(at, code => code.startsWith('ledger-')),
+    ]
   if (hasPart(at, 'strip'))
     return [
       ...length(at, 'roof.raised.at'),

@@ -11,7 +11,7 @@ import { standardSections } from '../../core/lumber'
 import { formatLength, type Pitch, type Units } from '../../core/measure'
 import { type Plan, valueOf } from '../../core/plan'
 import { fieldName } from '../../core/words'
-import type { ExplainedRow } from '../logic/card-rows'
+import { type ExplainedRow, looseRows } from '../logic/card-rows'
 import type { Change } from '../storage/designs'
 
 export interface Option {
@@ -198,3 +198,9 @@ export const boardOrNone = (
     value,
     change: to => design => withEdit(design, path, to === '' ? null : wrap(String(to))),
   })
+
+/** What is bought by volume or count and wanted where the hand is. */
+export const looseOf = (at: At, wanted: (code: string) => boolean): Row[] => {
+  const items = at.plan.loose.filter(({ code }) => wanted(code))
+  return items.length ? [{ kind: 'figures', rows: looseRows(items, at.units) }] : []
+}

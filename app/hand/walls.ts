@@ -33,6 +33,7 @@ import {
   head,
   length,
   lengths,
+  looseOf,
   numbers,
   onOff,
   type Row,
@@ -421,7 +422,15 @@ export const posts = (at: At): Row[] => [
     value: at.design.walls.posts.plates ? 'yes' : 'no',
     change: to => design => withValue(design, 'walls.posts.plates', to === 'yes'),
   }),
-  ...(at.design.walls.posts.set === 'bolted' ? [] : length(at, 'walls.posts.brace')),
+  ...(at.design.walls.posts.set === 'on-top'
+    ? [
+        choice(at, 'walls.posts.cap', onOff('Toenails', 'Metal caps'), {
+          value: at.design.walls.posts.cap ? 'yes' : 'no',
+          change: to => design => withValue(design, 'walls.posts.cap', to === 'yes'),
+        }),
+      ]
+    : []),
+  ...length(at, 'walls.posts.brace'),
   // posts in the ground stand in no base
   ...(at.design.base?.kind === 'poles' ? [] : length(at, 'walls.posts.gap')),
   ...(sideNames.some(side => isOpenEnd(at.design.walls.sides, roofHas(at.design.roof), side))
@@ -429,6 +438,7 @@ export const posts = (at: At): Row[] => [
     : []),
   ...between(at),
   ...railing(at),
+  ...looseOf(at, code => code.startsWith('post-')),
 ]
 
 /** The wall that a subject is, or is in; null of others. */

@@ -30,6 +30,8 @@ export interface Posts {
   readonly joint: (typeof beamJoints)[number]
   readonly brace: number
   readonly inset: number
+  /** Whether metal caps hold a beam that lies on top of its posts; else it is toenailed. */
+  readonly cap: boolean
   /** Clear under a post in a base of metal on a deck or a slab, mm; 0 for one that stands as it is. */
   readonly gap: number
 }
@@ -60,6 +62,7 @@ export const usualPosts: Record<'imperial' | 'metric', Posts> = {
     brace: 24 * 25.4,
     inset: 0,
     gap: 0,
+    cap: false,
   },
   metric: {
     post: '89x89',
@@ -72,6 +75,7 @@ export const usualPosts: Record<'imperial' | 'metric', Posts> = {
     brace: 600,
     inset: 0,
     gap: 0,
+    cap: false,
   },
 }
 export const usualSlats: Record<'imperial' | 'metric', Slats> = {
@@ -91,6 +95,7 @@ export const postsSchema = z
     brace: lengthField(limits.knee),
     inset: lengthField(limits.postsIn).default(0),
     gap: lengthField(limits.postGap).default(0),
+    cap: z.boolean().default(false),
   })
   .default(usualPosts.imperial)
 export const usualSiding: Record<'imperial' | 'metric', Siding> = {

@@ -43,6 +43,10 @@ import { type RoofOpening, roofOpeningsSchema } from './roof-openings'
 import { type Seat, seatSchema } from './seat'
 import { z } from './zod'
 
+/** What holds rafters or trusses down at their seats: nails alone, a metal tie or a structural screw each. */
+export const helds = ['nails', 'ties', 'screws'] as const
+export type Held = (typeof helds)[number]
+
 /**
  * Roof shapes: two slopes to a ridge over the length, one from a high eave wall to a low one, one from a
  * ledger on a house to a low wall, one nearly flat on firrings over level joists, two at unlike heights with
@@ -172,6 +176,8 @@ export interface Roof {
     readonly high?: number | null | undefined
   }
   readonly seat: Seat
+  /** What holds rafters or trusses down where they bear, besides nails. */
+  readonly held: Held
   readonly tail: TailEnd
   readonly tails: Tails
   readonly soffit: Soffit | null
@@ -254,6 +260,7 @@ export const roofSchema = z.strictObject({
     high: lengthField(limits.eaveOverhang).nullable().optional(),
   }),
   seat: seatSchema,
+  held: z.enum(helds).default('nails'),
   tail: z.enum(tailEnds).default('plumb'),
   tails: tailsSchema,
   soffit: soffitSchema,
@@ -294,6 +301,7 @@ export const defaultRoof: Roof = {
   beam: null,
   purlins: null,
   overhang: { eave: 304.8, gable: 203.2 },
+  held: 'nails',
   seat: { rule: 'full-bearing' },
   tail: 'plumb',
   tails: defaultTails,

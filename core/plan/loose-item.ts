@@ -16,6 +16,9 @@ export type LooseCode =
   | 'gusset-nails'
   | 'gusset-glue'
   | 'post-bases'
+  | 'post-caps'
+  | 'seat-ties'
+  | 'seat-screws'
   | 'ledger-screws'
   | 'ledger-flashing'
 

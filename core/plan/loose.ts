@@ -6,6 +6,7 @@ import { areaOfRect, type Bed, type Frame, partVolume, type Hole, supportName } 
 import { earthwork } from '../survey'
 import { boughtTrusses } from './bought'
 import { gussetsOf } from './gussets'
+import { postCaps, seatHolds } from './holds'
 import { ledgerOf } from './ledger'
 import { count, cubic, type Loose } from './loose-item'
 import { sidingOf, WASTE } from './siding'
@@ -40,6 +41,8 @@ export function looseOf(building: Building, frame: Frame): Loose[] {
     ...gussetsOf(building, frame),
     ...ledgerOf(building, frame),
     ...postBases(building, frame),
+    ...postCaps(building, frame),
+    ...seatHolds(building, frame),
     ...(base
       ? [
           ...gravelOf(base, beds),

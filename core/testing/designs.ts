@@ -229,7 +229,7 @@ function furtherOf(
       north: side(2, 'north', north),
       west: side(3, 'west', west),
     },
-    posts: { ...open, spacing: 1800, joint, brace: knee, inset: 0, gap: 0 },
+    posts: { ...open, spacing: 1800, joint, brace: knee, inset: 0, gap: 0, cap: false },
     slats: { section: '1x4', gap: 15 },
     sheathing: sheathing && {
       thickness: sheathing.thickness,

@@ -25,6 +25,8 @@ const meanings: Readonly<Record<string, string>> = {
   'walls.sides.*.entry': 'The bay between two posts that is left without a railing.',
   'walls.railing.gap':
     'Clear. All gaps of a bay are alike, and none is wider: codes ask that a ball of 4 in (100 mm) does not pass.',
+  'walls.posts.cap': 'Metal caps are counted, one a post.',
+  'roof.held': 'At each place where the roof bears on a wall or a beam; counted, one a place.',
   'walls.between.girt':
     "Level boards on their flat between posts, flush with the posts' outside, that sheets are nailed to.",
   'walls.between.spacing': 'One stands at the foot, the others evenly up to the beam.',

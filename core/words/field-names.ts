@@ -39,6 +39,8 @@ export const fieldNames: Record<string, string> = {
   'walls.posts.joint': 'Beams meet',
   'walls.posts.inset': 'Beam past the end posts',
   'walls.posts.gap': 'Post bases lift them by',
+  'walls.posts.cap': 'Held on the posts by',
+  'roof.held': 'Held down by',
   'walls.posts.brace': 'Knee brace reaches',
   'walls.railing': 'Railing',
   'walls.between.girt': 'Girts',

@@ -19,6 +19,9 @@ export const looseNames: Record<LooseCode, string> = {
   'gusset-nails': 'Nails for gussets, 8d or 65 mm',
   'gusset-glue': 'Adhesive for gussets, tubes',
   'post-bases': 'Post bases',
+  'post-caps': 'Post caps',
+  'seat-ties': 'Metal ties at the seats',
+  'seat-screws': 'Structural screws at the seats',
   'ledger-screws': 'Lag screws for the ledger, 1/2 in or 12 mm',
   'ledger-flashing': 'Flashing over the ledger, lengths',
 }
@@ -72,6 +75,12 @@ const rules: Readonly<Record<LooseCode, (say: LooseSay) => string>> = {
     `${n('beads')} beads along each of those ends, ${mm('leg')} long, at ${mm('tube')} from a tube of 10 oz or 300 ml.`,
   'post-bases': ({ n, mm }) =>
     `One under each of ${n('posts')} posts, that holds its foot ${mm('gap')} clear; fixed by its maker's sheet.`,
+  'post-caps': ({ n }) =>
+    `One on each of ${n('posts')} posts, as wide as post and beam; fixed by its maker's sheet.`,
+  'seat-ties': ({ n }) =>
+    `One at each of ${n('seats')} places where the roof bears on a wall or a beam; what each must hold depends on the wind where you build: by local code and its maker's sheet.`,
+  'seat-screws': ({ n }) =>
+    `One up into each of ${n('seats')} places where the roof bears on a wall or a beam, as long as its maker's sheet asks for what it goes through; what each must hold depends on the wind where you build.`,
   'ledger-screws': ({ mm }) =>
     `Into the frame behind it, no more than 1/2 in (12 mm) of sheets between: ${mm('apart')} apart, high and low in turn, the first ${mm('end')} from each end, for a span up to ${mm('span')} (a deck ledger's schedule, IRC table R507.9.1.3(1), from memory). Local code decides, and a house that may carry it.`,
   'ledger-flashing': ({ mm }) =>

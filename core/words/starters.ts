@@ -24,7 +24,7 @@ export const starterWords: Readonly<Record<string, { readonly name: string; read
   },
   'pole-shelter': {
     name: 'Pole shelter',
-    what: 'A gable on posts in the ground, open on all sides, gravel under it.',
+    what: 'A gable on logs in the ground, open on all sides; boards hold its gravel.',
   },
   greenhouse: { name: 'Small greenhouse', what: 'A gable on a slab, fixed panes along both sides.' },
   'garden-room': { name: 'Garden room', what: 'A flat roof, a wide door, a floor on posts.' },

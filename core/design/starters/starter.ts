@@ -121,4 +121,5 @@ export const beamOnTop = (yard: Units, { brace, inset }: Pick<Posts, 'brace' | '
   brace,
   inset,
   gap: 0,
+  cap: false,
 })

@@ -101,6 +101,7 @@ export const roof = (long: number, wide: number) =>
       rafter: rafters,
       ridge: section('2x6', '2x8', '2x10', '1x8', '47x175'),
       spacing: length(100, 1250, 300, 800),
+      held: one('nails', 'ties', 'screws'),
       taper: fc.oneof(
         { weight: 3, arbitrary: fc.constant(0) },
         { weight: 1, arbitrary: length(-1500, 1500, -300, 300) },

@@ -82,6 +82,7 @@ export const walls = (long: number, wide: number) =>
         },
         {
           gap: one(0, 0, 25, 50),
+          cap: one(true, false),
           joint: one('half-lap', 'scarf', 'butt'),
           plies: one(1, 2, 2, 3),
           set: one('shoulder', 'shoulders', 'fork', 'on-top', 'bolted'),
