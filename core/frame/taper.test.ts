@@ -215,6 +215,18 @@ describe('rafters against a house out of line', () => {
     expect(cautionsOf(made).find(({ code }) => code === 'floor-wedge')?.numbers['wide']).toBe(200)
   })
 
+  test('no porch lies where the house stands', () => {
+    const porchTo = (side: 'south' | 'north'): Design => ({
+      ...porch(0),
+      floor: { ...usualFloors.metric, porch: { side, depth: 900, board: '28x120', gap: 5 } },
+    })
+    expect(frame(porchTo('north')).problems).toEqual([
+      { code: 'porch-in-house', path: 'floor.porch.side', side: 'north' },
+    ])
+    expect(frame(porchTo('north')).members.some(({ where }) => where.in === 'porch')).toBe(false)
+    expect(frame(porchTo('south')).problems).toEqual([])
+  })
+
   test('no ceiling hangs there, and a part that hangs on another stands square to it', () => {
     const hung: Design = { ...porch(200), hang: { side: 'south', by: 'height', along: 0, gap: 0 } as Hang }
     expect(workedOut(hung).roof.taper).toBe(0)

@@ -8,6 +8,8 @@ export const sideOf: Partial<Record<Problem['code'], 'thickness' | 'depth'>> = {
   'beam-shallow': 'depth',
   'firring-shallow': 'depth',
   'beam-too-thick': 'thickness',
+  'balusters-too-deep': 'depth',
+  'rails-too-thick': 'thickness',
   'girts-too-deep': 'depth',
   'diagonals-too-thick': 'thickness',
   'joist-beam-low': 'depth',

@@ -8,7 +8,7 @@ import { idOf, inBase, named, supportName, wallOf } from '../place'
 import { type PostSpot, postSpots } from '../walls/post-spots'
 import { grown } from '../rect'
 import { type BaseShape, emptyBase } from './base'
-import { skirtOrders, skirtRect } from './skirt'
+import { skirtFrame, skirtRect } from './skirt'
 
 /**
  * The sides' own posts in the ground: a hole each to below the frost, or to the rock that stopped it, a
@@ -67,11 +67,14 @@ export const poles: BaseShape<Extract<Base, { kind: 'poles' }>> = {
             ...{ building, skirt: base.skirt, ground, taken, section },
             posts: spots.posts.map(each => each.rect),
             holes: set.map(({ hole }) => hole),
+            pads: set.flatMap(({ pad }) => pad),
+            lift: base.lift,
           }
         : null
+    const skirted = room && skirtFrame(room)
     return {
       ...emptyBase,
-      orders: room ? skirtOrders(room) : [],
+      orders: skirted?.orders ?? [],
       feet: Object.fromEntries(set.flatMap(({ feet }) => feet)),
       holes: meet.length ? [] : set.map(({ hole }) => hole),
       parts: meet.length ? [] : set.flatMap(({ pad }) => pad),
@@ -86,7 +89,7 @@ export const poles: BaseShape<Extract<Base, { kind: 'poles' }>> = {
               },
             ]
           : [],
-      problems: [...studs, ...meet],
+      problems: [...studs, ...meet, ...(skirted?.problems ?? [])],
     }
   },
 }

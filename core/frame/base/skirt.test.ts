@@ -5,6 +5,7 @@ import { type Base, type Design, type Skirt, starters, usualSite, usualSkirt } f
 import { plan, raising } from '../../plan'
 import { runs } from '../../testing/designs'
 import { clashes } from '../../testing/solids'
+import { sayProblem } from '../../words'
 import { boxOf, frame, type Frame, type Member } from '../index'
 
 type Poles = Extract<Base, { kind: 'poles' }>
@@ -126,7 +127,7 @@ describe('skirt boards', () => {
   test('stand in nothing, and go up once the posts are set', () => {
     fc.assert(
       fc.property(
-        fc.integer({ min: 0, max: 900 }),
+        fc.integer({ min: 0, max: 1100 }),
         fc.constantFrom('47x200', '38x140', '22x150'),
         fc.constantFrom('38x89', '47x100'),
         fc.constantFrom('shoulder', 'on-top', 'bolted', 'fork') as fc.Arbitrary<
@@ -156,6 +157,20 @@ describe('skirt boards', () => {
     // 100 over the ground and its fall: 600 at 500, 1,000 at 900
     expect(codes(500)).not.toContain('skirt-tall')
     expect(codes(900)).toContain('skirt-tall')
+  })
+
+  // 1,219 (4 ft) and what is let go at the foot, 25, are the most: where the boards' corner stands, 47 past the
+  // end, the ground lies 1,000 x 5,147 / 5,100 lower
+  test('past four feet are refused, and the level that is told builds', () => {
+    const lifted = falling(1000, {}, { lift: 400 })
+    const [problem] = frame(lifted).problems
+    expect(problem).toMatchObject({ code: 'skirt-too-deep', path: 'base.lift' })
+    expect((problem as { most: number }).most).toBeCloseTo(4 * 304.8 + 25 - (1000 * 5147) / 5100, 6)
+    expect(of(frame(lifted), 'skirt')).toEqual([])
+    expect(frame(falling(1000, {}, { lift: 230 })).problems).toEqual([])
+    const steep = frame(falling(1300)).problems
+    expect(steep.map(({ code }) => code)).toEqual(['skirt-too-deep'])
+    expect(steep.map(each => sayProblem(each, 'metric')).join()).toContain('Level the ground')
   })
 
   test('leave a house its side', () => {

@@ -1,12 +1,13 @@
 import { type Building, type SideName, sideNames, type Skirt } from '../../design'
-import { countUp, HAIR, ONE_READING } from '../../measure'
+import { countUp, FOOT, HAIR, ONE_READING } from '../../measure'
+import type { Problem } from '../../lines'
 import { vec } from '../../geometry'
 import type { Section } from '../../lumber'
 import { fewestBoards, gaps, least, middleOf, overlap, type Stretch } from '../../trade'
 import { apart, type Spot } from '../../survey'
 import type { Ground } from '../ground'
 import type { Order } from '../member'
-import type { Hole } from '../part'
+import type { Hole, Part } from '../part'
 import { inBase } from '../place'
 import { type Rect, rectAlong, stretchesOf } from '../rect'
 import { lyingBoard, squareBoard } from '../square-board'
@@ -20,6 +21,10 @@ export interface SkirtRoom {
   readonly holes: readonly Hole[]
   readonly ground: Ground
   readonly taken: readonly Rect[]
+  /** Footings under the posts. */
+  readonly pads: readonly Part[]
+  /** The level over the highest ground, mm. */
+  readonly lift: number
   readonly section: (name: string) => Section
 }
 
@@ -36,6 +41,9 @@ interface SkirtSide {
 
 /** Places along a side at which its ground is read. */
 const READINGS = 48
+
+/** mm. What retains more than 4 ft needs a design, IBC 105.2 (from memory). */
+const HIGHEST = 4 * FOOT
 
 /** Whether boards of a skirt stand on a side: not where a house stands, or another part's roof goes on. */
 const isSkirted = (building: Building, side: SideName): boolean =>
@@ -59,19 +67,37 @@ export function skirtRect({ building, posts }: Pick<SkirtRoom, 'building' | 'pos
   }
 }
 
-/** The boards and stakes of a skirt. */
-export function skirtOrders(room: SkirtRoom): Order[] {
+/** The boards and stakes of a skirt; none where boards can't hold what would lie behind them. */
+export function skirtFrame(room: SkirtRoom): {
+  readonly orders: readonly Order[]
+  readonly problems: Problem[]
+} {
   const { building, skirt, section } = room
   const board = section(skirt.board)
   const rect = skirtRect(room)
-  return sideNames
+  const sides = sideNames
     .filter(side => isSkirted(building, side))
     .flatMap(side => {
       const line = lineOf(building, rect, side, board.thickness)
-      return clearStretches(room, line, board).flatMap((run, i) =>
-        skirtSide(room, { ...line, run }, board, i),
-      )
+      return clearStretches(room, line, board).map((run, i) => ({
+        i,
+        at: setOut(room, { ...line, run }, board),
+      }))
     })
+  const deep = Math.max(0, ...sides.map(({ at }) => deepest(at)))
+  return deep > HIGHEST + gaps.skirtFoot + HAIR
+    ? {
+        orders: [],
+        problems: [
+          {
+            code: 'skirt-too-deep',
+            path: 'base.lift',
+            deep,
+            most: room.lift - (deep - HIGHEST - gaps.skirtFoot),
+          },
+        ],
+      }
+    : { orders: sides.flatMap(({ at, i }) => skirtSide(room, at, board, i)), problems: [] }
 }
 
 /** The line of a side: boards along the building run past those across it, at corners where both are. */
@@ -89,34 +115,29 @@ function lineOf(building: Building, rect: Rect, side: SideName, thick: number): 
 
 /** What of a side other parts leave free. */
 function clearStretches({ taken, skirt, section }: SkirtRoom, line: SkirtSide, board: Section): Stretch[] {
-  const deep = board.thickness + section(skirt.stake).thickness
-  const strip =
-    line.out > 0 ? { from: line.face, to: line.face + deep } : { from: line.face - deep, to: line.face }
-  return taken
-    .map(each => stretchesOf(each, line.along))
-    .filter(({ across }) => overlap(across, strip))
-    .reduce<Stretch[]>(
-      (free, { run }) =>
-        free.flatMap(each =>
-          overlap(each, run)
-            ? [
-                { from: each.from, to: run.from },
-                { from: run.to, to: each.to },
-              ].filter(({ from, to }) => to - from > least.piece)
-            : [each],
-        ),
-      [line.run],
-    )
+  const strip = outward(line.out, line.face, board.thickness + section(skirt.stake).thickness)
+  const across = taken.map(each => stretchesOf(each, line.along)).filter(each => overlap(each.across, strip))
+  return without(
+    line.run,
+    across.map(({ run }) => run),
+  )
 }
 
-/** Rows of boards from the level down to the lowest ground, and stakes between the posts. */
-function skirtSide(room: SkirtRoom, line: SkirtSide, board: Section, part: number): Order[] {
-  const { building, ground, posts, skirt, section } = room
-  const { side, along, out, face, run } = line
-  const own = part ? [part + 1] : []
+/** A side as it is set out: what the boards are nailed to, and how the ground lies along them. */
+interface SetOut extends SkirtSide {
+  readonly stakes: readonly number[]
+  /** Middles of posts and stakes, rising. */
+  readonly breaks: readonly number[]
+  readonly read: readonly { readonly u: number; readonly level: number }[]
+}
+
+const spotOn = ({ along }: SkirtSide, u: number, off: number): Spot =>
+  along === 'x' ? { x: u, y: off } : { x: off, y: u }
+
+function setOut(room: SkirtRoom, line: SkirtSide, board: Section): SetOut {
+  const { ground, posts, skirt, section, holes } = room
+  const { along, out, face, run } = line
   const stake = section(skirt.stake)
-  const outer = face + out * board.thickness
-  const at = (u: number, off = outer): Spot => (along === 'x' ? { x: u, y: off } : { x: off, y: u })
   // posts that the boards lie on
   const carried = posts
     .map(each => stretchesOf(each, along))
@@ -126,56 +147,116 @@ function skirtSide(room: SkirtRoom, line: SkirtSide, board: Section, part: numbe
     )
     .map(({ run: over }) => over)
     .sort((a, b) => a.from - b.from)
+  const outer = face + out * board.thickness
   const stakes = stakePlaces(run, carried, skirt.spacing, stake.depth).filter(u =>
-    room.holes.every(hole => apart(hole, at(u)) > hole.diameter / 2 + stake.depth),
+    holes.every(hole => apart(hole, spotOn(line, u, outer)) > hole.diameter / 2 + stake.depth),
   )
   const breaks = [...carried.map(middleOf), ...stakes].sort((a, b) => a - b)
-  const read = [
-    ...breaks,
-    ...Array.from({ length: READINGS + 1 }, (_, i) => run.from + ((run.to - run.from) * i) / READINGS),
-  ].map(u => ({ u, level: ground.at(at(u, face)) }))
-  const deepest = Math.min(...read.map(({ level }) => level))
-  const rows = Math.max(1, countUp((-deepest - gaps.skirtFoot) / board.depth))
-  const across = (thick: number, from: number): number => (out > 0 ? from : from - thick)
+  const evenly = Array.from(
+    { length: READINGS + 1 },
+    (_, i) => run.from + ((run.to - run.from) * i) / READINGS,
+  )
+  const read = [...breaks, ...evenly].map(u => ({ u, level: ground.at(spotOn(line, u, face)) }))
+  return { ...line, stakes, breaks, read }
+}
+
+/** How far under the skirt's top the ground lies along a side where it is lowest, mm. */
+const deepest = ({ read }: SetOut): number => -Math.min(...read.map(({ level }) => level))
+
+/** Rows of boards from the level down to the lowest ground, and stakes between the posts. */
+function skirtSide(room: SkirtRoom, at: SetOut, board: Section, part: number): Order[] {
+  const own = part ? [part + 1] : []
+  return [...boardsOn(room, at, board, own), ...stakesOn(room, at, board, own)]
+}
+
+function boardsOn(
+  { building, pads }: SkirtRoom,
+  at: SetOut,
+  board: Section,
+  own: readonly number[],
+): Order[] {
+  const { side, along, out, face, run, breaks, read } = at
+  const rows = Math.max(1, countUp((deepest(at) - gaps.skirtFoot) / board.depth))
+  const { from: near, to: far } = outward(out, face, board.thickness)
   // every second row breaks where the first does not
   const joints: number[] = []
-  const boards = Array.from({ length: rows }, (_, r) => r).flatMap(r => {
+  return Array.from({ length: rows }, (_, r) => r).flatMap(r => {
     const top = -r * board.depth
-    const low = read.filter(({ level }) => level < top - gaps.skirtFoot).map(({ u }) => u)
+    const low = top - board.depth
+    const bare = read.filter(({ level }) => level < top - gaps.skirtFoot).map(({ u }) => u)
     const whole =
       r === 0
         ? run
-        : { from: outward(breaks, run, Math.min(...low), -1), to: outward(breaks, run, Math.max(...low), 1) }
-    const pieces = fewestBoards(whole, {
-      breaks: r % 2 ? breaks.filter(each => !joints.includes(each)) : breaks,
-      longest: building.walls.longest,
-      shortest: least.skirt,
-    })
+        : { from: past(breaks, run, Math.min(...bare), -1), to: past(breaks, run, Math.max(...bare), 1) }
+    const footings = pads
+      .filter(pad => pad.low.z < top - HAIR && pad.high.z > low + HAIR)
+      .map(({ low: { x: x0, y: y0 }, high: { x: x1, y: y1 } }) => stretchesOf({ x0, x1, y0, y1 }, along))
+      .filter(({ across }) => overlap(across, { from: near, to: far }))
+    const pieces = without(
+      whole,
+      footings.map(each => each.run),
+    ).flatMap(stretch =>
+      fewestBoards(stretch, {
+        breaks: r % 2 ? breaks.filter(each => !joints.includes(each)) : breaks,
+        longest: building.walls.longest,
+        shortest: least.skirt,
+      }),
+    )
     if (r === 0) joints.push(...pieces.slice(0, -1).map(({ to }) => to))
     return pieces.map((piece, i) =>
       lyingBoard({
         ...{ where: inBase('skirt', side, ...own, r + 1, i + 1), role: 'skirt', section: board, along },
-        ...{ from: piece.from, to: piece.to, across: across(board.thickness, face), low: top - board.depth },
+        ...{ from: piece.from, to: piece.to, across: near, low },
       }),
     )
   })
-  const standing = stakes.map((u, i) => {
+}
+
+function stakesOn(
+  { skirt, section, ground }: SkirtRoom,
+  at: SetOut,
+  board: Section,
+  own: readonly number[],
+): Order[] {
+  const { side, along, out, face, stakes } = at
+  const stake = section(skirt.stake)
+  const outer = face + out * board.thickness
+  return stakes.map((u, i) => {
     const { x0, y0 } = rectAlong(
       along,
       { from: u - stake.depth / 2, to: u + stake.depth / 2 },
-      { from: across(stake.thickness, outer), to: 0 },
+      outward(out, outer, stake.thickness),
     )
     return squareBoard({
       ...{ where: inBase('stake', side, ...own, i + 1), role: 'stake', section: stake },
-      ...{ along: 'z', depth: along, from: ground.at(at(u)) - skirt.into, to: -gaps.underSkirt },
+      ...{ along: 'z', depth: along, to: -gaps.underSkirt },
+      from: ground.at(spotOn(at, u, outer)) - skirt.into,
       corner: vec(x0, y0, 0),
     })
   })
-  return [...boards, ...standing]
 }
 
+/** From where to where something so thick lies that is nailed on a face from outside, mm. */
+const outward = (out: 1 | -1, face: number, thick: number): Stretch =>
+  out > 0 ? { from: face, to: face + thick } : { from: face - thick, to: face }
+
+/** What of a stretch others leave, none shorter than a piece. */
+const without = (whole: Stretch, taken: readonly Stretch[]): Stretch[] =>
+  taken.reduce<Stretch[]>(
+    (free, run) =>
+      free.flatMap(each =>
+        overlap(each, run)
+          ? [
+              { from: each.from, to: run.from },
+              { from: run.to, to: each.to },
+            ].filter(({ from, to }) => to - from > least.piece)
+          : [each],
+      ),
+    [whole],
+  )
+
 /** The next break past a place, or the end. */
-function outward(breaks: readonly number[], { from, to }: Stretch, at: number, way: 1 | -1): number {
+function past(breaks: readonly number[], { from, to }: Stretch, at: number, way: 1 | -1): number {
   return way > 0
     ? (breaks.find(each => each > at + ONE_READING) ?? to)
     : (breaks.findLast(each => each < at - ONE_READING) ?? from)

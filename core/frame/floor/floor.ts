@@ -47,12 +47,16 @@ export const floorBottom = (floor: Floor, lumber: FloorLumber): number =>
  */
 export function frameFloor(building: Building, asked: Floor, lumber: FloorLumber): FloorFrame {
   const { joist } = lumber
-  const bad = [...sizeProblems(building, asked, lumber), ...seamProblems(building, asked, lumber)]
+  const bad = [
+    ...sizeProblems(building, asked, lumber),
+    ...seamProblems(building, asked, lumber),
+    ...porchInHouse(building, asked),
+  ]
   const has = (code: Problem['code']): boolean => bad.some(problem => problem.code === code)
   const floor: Floor = {
     ...asked,
     joint: has('joint-off-floor') ? null : asked.joint,
-    porch: has('porch-too-small') ? null : asked.porch,
+    porch: has('porch-too-small') || has('porch-in-house') ? null : asked.porch,
   }
   const bays = baysOf(building, floor)
   const bottom = floorBottom(floor, lumber)
@@ -107,6 +111,12 @@ function placeAlongRims({ placement, section }: Order, bay: Bay): Stretch {
   const from = placement.origin[axis] + Math.min(0, placement.thickness[axis] * section.thickness)
   return { from, to: from + section.thickness }
 }
+
+/** A porch on the side where a house stands. */
+const porchInHouse = ({ roof }: Building, { porch }: Floor): Problem[] =>
+  porch && porch.side === roof.has.house
+    ? [{ code: 'porch-in-house', path: 'floor.porch.side', side: porch.side }]
+    : []
 
 /**
  * One frame, or two that meet at the joint; and the porch's, whose joists run out from the building's side.

@@ -192,6 +192,23 @@ describe('diagonals between posts', () => {
   })
 })
 
+describe('knee braces of bolted beams', () => {
+  // the beam's top lies 150 over its underside: a brace of 600 meets it there, bolted to the board outside
+  test('run up beside the board outside to its top, and touch it there', () => {
+    const made = frame(between({ girts: false }, { set: 'bolted', plies: 2, brace: 600, plates: false }))
+    expect(made.problems).toEqual([])
+    const knees = of(made, 'knee')
+    expect(knees).toHaveLength(4)
+    for (const knee of knees) {
+      expect(boxOf(knee).z.to).toBeCloseTo(2300, 6)
+      expect(boxOf(knee).z.from).toBeCloseTo(2300 - 600, 6)
+      // behind the board, 47 thick, flush with the posts' outside
+      expect(boxOf(knee).y.from).toBeCloseTo(47, 6)
+    }
+    expect(clashes(made.members, 1)).toEqual([])
+  })
+})
+
 describe('round logs', () => {
   const log = (posts: Partial<Posts> = {}): Design => {
     const design = between({ girts: false }, { post: 'log', ...posts })

@@ -70,12 +70,19 @@ export function postProblems(building: Building, lumber: PostLumber): Problem[] 
   ]
 }
 
-/** Girts and diagonals that would stand in past the posts, into those of the next side. */
+/** What stands between posts, and would stand in past them, into what is there. */
 const betweenTooDeep = ({ walls: { sides } }: Building, lumber: PostLumber): Problem[] => {
   const most = lumber.post.depth
   const asked = (what: 'girts' | 'diagonals'): boolean =>
     sideNames.some(side => sides[side].build === 'posts' && sides[side][what])
+  const railed = sideNames.some(side => sides[side].build === 'posts' && sides[side].cover === 'rails')
   return [
+    ...(railed && lumber.baluster.depth > most + HAIR
+      ? [{ code: 'balusters-too-deep', path: 'walls.railing.baluster', most } as const]
+      : []),
+    ...(railed && lumber.rail.thickness > most + HAIR
+      ? [{ code: 'rails-too-thick', path: 'walls.railing.rail', most } as const]
+      : []),
     ...(asked('girts') && lumber.girt.depth > most + HAIR
       ? [{ code: 'girts-too-deep', path: 'walls.between.girt', most } as const]
       : []),
@@ -171,14 +178,16 @@ export function framePosts(
 
 /**
  * Where braces and girts stand: under the beam and within the posts that they lean on; braces of a beam
- * bolted to the posts' faces run up beside it to its top.
+ * bolted to the posts' faces run up beside it, to its top or what lies on that.
  */
 function bayRoom(laid: Laid): BayRoom {
   const { building, wall, layout, lumber, places, z, foot } = laid
   const { set } = building.walls.posts
+  // under rafters that are notched over the beam, or fall inward past it
+  const free = laid.under(layout.post.to)
   return {
     ...{ building, wall, places, foot: Math.max(foot, wallFoot(building.base)), post: lumber.post },
-    under: set === 'bolted' ? z.to : z.from,
+    under: set === 'bolted' ? Math.min(z.to - (building.roof.pergola?.notch ?? 0), free) : z.from,
     across: thick => {
       const most = layout.post.to - thick
       const from = lumber.post.round

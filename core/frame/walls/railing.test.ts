@@ -54,6 +54,19 @@ describe('balusters in a bay', () => {
   })
 })
 
+describe('a railing deeper than its posts', () => {
+  test('is refused, and the widths told build', () => {
+    expect(frame(railed({ baluster: '38x140' })).problems).toMatchObject([
+      { code: 'balusters-too-deep', path: 'walls.railing.baluster', most: 100 },
+    ])
+    expect(codes(railed({ baluster: '47x100' }))).toEqual([])
+    expect(frame(railed({ rail: '150x150' })).problems).toMatchObject([
+      { code: 'rails-too-thick', path: 'walls.railing.rail', most: 100 },
+    ])
+    expect(codes(railed({ rail: '100x100' }))).toEqual([])
+  })
+})
+
 describe('a railing between posts', () => {
   test('two rails a bay from post to post, balusters between them, gaps alike', () => {
     const made = frame(railed())

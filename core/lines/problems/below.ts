@@ -16,6 +16,13 @@ export type BelowProblem =
         readonly most: number
       } | null
     }
+  | { readonly code: 'porch-in-house'; readonly path: 'floor.porch.side'; readonly side: SideName }
+  | {
+      readonly code: 'skirt-too-deep'
+      readonly path: 'base.lift'
+      readonly most: number
+      readonly deep: number
+    }
   | { readonly code: 'porch-too-small'; readonly path: 'floor.porch.depth'; readonly least: number }
   | {
       readonly code: 'opening-off-floor'

@@ -145,6 +145,8 @@ export type WallProblem =
     }
   | { readonly code: 'posts-too-far-in'; readonly path: 'walls.posts.inset'; readonly most: number }
   | { readonly code: 'bolted-on-log'; readonly path: 'walls.posts.set' }
+  | { readonly code: 'balusters-too-deep'; readonly path: 'walls.railing.baluster'; readonly most: number }
+  | { readonly code: 'rails-too-thick'; readonly path: 'walls.railing.rail'; readonly most: number }
   | { readonly code: 'girts-too-deep'; readonly path: 'walls.between.girt'; readonly most: number }
   | { readonly code: 'diagonals-too-thick'; readonly path: 'walls.between.diagonal'; readonly most: number }
   | { readonly code: 'railing-too-low'; readonly path: 'walls.railing.height'; readonly least: number }

@@ -9,6 +9,10 @@ export const belowSentences: Sentences<BelowProblem> = {
     problem.range
       ? `The joint leaves no room for a frame on one side. Put it between ${up(problem.range.least)} and ${down(problem.range.most)} from the west end.`
       : 'The floor is too short for two frames that meet. Build it in one.',
+  'porch-in-house': problem =>
+    `The porch lies on the ${problem.side}, where the house stands. Lay it on another side, or leave it out.`,
+  'skirt-too-deep': (problem, { mm, down }) =>
+    `The skirt boards would hold gravel ${mm(problem.deep)} high, which takes a retaining wall. Set the level ${down(problem.most)} over the highest ground at most, or leave the skirt out.`,
   'porch-too-small': (problem, { up }) =>
     `The porch is too shallow to frame. Make it at least ${up(problem.least)} deep.`,
   'opening-off-floor': (problem, { mm }) =>

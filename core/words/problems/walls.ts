@@ -66,6 +66,10 @@ export const wallSentences: Sentences<WallProblem> = {
     `So far in from the open ends the end posts would meet. Let the beam reach past them by ${down(problem.most)} at most.`,
   'bolted-on-log': () =>
     'A log has no flat side for a beam to be bolted to. Let the beam into shoulders cut in the posts, or lay it on top.',
+  'balusters-too-deep': (problem, { down }) =>
+    `The balusters are deeper than the posts they stand between. Use boards ${down(problem.most)} wide at most.`,
+  'rails-too-thick': (problem, { down }) =>
+    `The rails are thicker than the posts they run to. Use boards ${down(problem.most)} thick at most.`,
   'girts-too-deep': (problem, { down }) =>
     `The girts are deeper than the posts and would stand into those of the next side. Use boards ${down(problem.most)} wide at most.`,
   'diagonals-too-thick': (problem, { down }) =>
