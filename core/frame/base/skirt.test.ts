@@ -159,8 +159,8 @@ describe('skirt boards', () => {
     expect(codes(900)).toContain('skirt-tall')
   })
 
-  // 1,219 (4 ft) and what is let go at the foot, 25, are the most: where the boards' corner stands, 47 past the
-  // end, the ground lies 1,000 x 5,147 / 5,100 lower
+  // 1,219 (4 ft) and what is let go at the foot, 25, are the most: where the boards' corner stands, 47 past
+  // the end, the ground lies 1,000 x 5,147 / 5,100 lower
   test('past four feet are refused, and the level that is told builds', () => {
     const lifted = falling(1000, {}, { lift: 400 })
     const [problem] = frame(lifted).problems

@@ -1,7 +1,7 @@
 import { inRoof } from '../place'
 import type { Building } from '../../design'
 import { facesAcross, type RoofLines, type RoofLumber } from '../../lines'
-import { overlap } from '../../trade'
+import { overlap, type Stretch } from '../../trade'
 import { boxOfOrder, type BuildingCut, type Order } from '../member'
 import { lyingBoard } from '../square-board'
 import { bottomOf } from '../truss'
@@ -33,8 +33,8 @@ export function loftEnds(
   const t = section.thickness
   const at = bearing.map(order => boxOfOrder(order, 'x'))
   const ends = [
-    { name: 'west', s: { from: x.from, to: x.from + t }, near: { from: x.from, to: x.from + EDGE } },
-    { name: 'east', s: { from: x.to - t, to: x.to }, near: { from: x.to - EDGE, to: x.to } },
+    { name: 'west', s: beside(orders, x.from, t, 1), near: { from: x.from, to: x.from + EDGE } },
+    { name: 'east', s: beside(orders, x.to, t, -1), near: { from: x.to - EDGE, to: x.to } },
   ].filter(({ near, s }) => !at.some(each => overlap(each, near) || overlap(each, s)))
   return {
     taken: ends.map(({ s }): Obstacle => ({ along: 'x', s, z })),
@@ -57,4 +57,24 @@ export function loftEnds(
       return { ...order, cuts: [...order.cuts, ...slopes] }
     }),
   }
+}
+
+/**
+ * Where a joist so thick stands at an end of the deck: at its wall, or, where nothing stands there, beside
+ * the rafters and ties over the open end.
+ */
+function beside(orders: readonly Order[], end: number, thick: number, way: 1 | -1): Stretch {
+  const over = orders
+    .filter(({ role }) => role === 'rafter' || role === 'rafter-tie')
+    .map(order => boxOfOrder(order, 'x'))
+    .sort((a, b) => way * (a.from - b.from))
+  return over.reduce<Stretch>(
+    (s, each) =>
+      overlap(each, s)
+        ? way > 0
+          ? { from: each.to, to: each.to + thick }
+          : { from: each.from - thick, to: each.from }
+        : s,
+    way > 0 ? { from: end, to: end + thick } : { from: end - thick, to: end },
+  )
 }

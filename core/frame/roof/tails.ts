@@ -151,7 +151,7 @@ export function tailShapeProblems(
       ),
     rafter.depth,
   )
-  if (finish && finish.thickness > left / 2)
+  if (finish && finish.thickness > left / 2 + HAIR)
     problems.push({ code: 'finish-too-thick', path: 'roof.tails.finish', most: left / 2 })
   return problems
 }

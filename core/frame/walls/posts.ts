@@ -199,9 +199,9 @@ function bayRoom(laid: Laid): BayRoom {
   }
 }
 
-/** Whether a beam lies over where knee braces stand: on logs over their middles. */
-const hasKnees = ({ walls: { posts } }: Building, { post }: PostLumber): boolean =>
-  !post.round || posts.set === 'on-top' || posts.set === 'fork'
+/** Whether knee braces have room on the posts, and a beam over them: on logs over their middles. */
+const hasKnees = ({ walls: { posts } }: Building, { post, stud }: PostLumber): boolean =>
+  stud.thickness < post.depth + HAIR && (!post.round || posts.set === 'on-top' || posts.set === 'fork')
 
 /** The bays of a side that a railing stands in, under its beam and what braces that. */
 function railRoom(laid: Laid, braced: boolean): RailRoom {

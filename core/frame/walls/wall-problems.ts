@@ -135,8 +135,11 @@ export function partitionProblems(building: Building, stud: Section, raked = tru
   const lines = partitionLines(building, stud, raked)
   const sides = wallLines(building, stud, raked)
   const out: PartitionProblem[] = []
-  lines.forEach(({ along, low }, i) => {
+  lines.forEach(({ along, low, from, to }, i) => {
     const path = `walls.partitions.${i}.at` as const
+    // two studs at least stand in it; nowhere is it longer
+    if (to - from < 2 * stud.thickness - HAIR)
+      return out.push({ code: 'partition-no-room', path, number: i + 1, least: 0, most: -1 })
     const across = sides.filter(wall => wall.along !== along)
     const taken = across.flatMap(wall =>
       cornerPlaces(building, wall, stud).map(each => ({ ...each, overall: wall.overall })),
