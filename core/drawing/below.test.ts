@@ -12,7 +12,8 @@ import {
 } from '../design'
 import { drawingSvg } from '../output'
 import { plan, raising } from '../plan'
-import { groundedSheds, runs } from '../testing/designs'
+import { runs } from '../testing/designs'
+import { groundedSheds } from '../testing/grounded'
 import {
   baseElevation,
   basePlan,

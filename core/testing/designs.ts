@@ -1,36 +1,26 @@
 import fc from 'fast-check'
 import {
-  type Base,
-  baseKinds,
   beamJoints,
   beamSets,
   bracings,
   type Design,
-  type Floor,
   gableHolds,
   hasMouth,
   hipEdges,
   layouts,
   newDesign,
-  openingKinds,
   plateBlocks,
   roofOpeningKinds,
   type Seat,
   sheetTops,
   sheetWays,
   stacks,
-  standsOnDeck,
   tailEnds,
-  usualBase,
-  usualBoards,
-  usualFloors,
-  usualOpening,
-  usualSite,
-  type WallOpening,
   type Walls,
 } from '../design'
 
-const between = (min: number, max: number) => fc.double({ min, max, noNaN: true })
+/** A number in a range. */
+export const between = (min: number, max: number) => fc.double({ min, max, noNaN: true })
 
 /**
  * Nothing, or a length that a tape shows, mm: what is thinner than a shaving the solid kernel can't be held
@@ -375,196 +365,3 @@ fc.configureGlobal({ seed: Number(process.env.EARLY_WREN_SEED ?? 1) })
 
 /** How many random cases a property runs: set EARLY_WREN_RUNS for more. */
 export const runs = (usual: number): number => Number(process.env.EARLY_WREN_RUNS ?? usual)
-
-/** Random openings, in any wall, some where they can't be. */
-const wallOpenings: fc.Arbitrary<WallOpening[]> = fc
-  .array(
-    fc.record({
-      wall: fc.constantFrom('south' as const, 'east' as const, 'north' as const, 'west' as const),
-      kind: fc.constantFrom(...openingKinds),
-      at: between(200, 6500),
-      foot: between(0, 1500),
-      width: between(250, 1600),
-      height: between(250, 2100),
-      section: fc.constantFrom('2x4', '2x6', '38x140', '2x10'),
-      plies: fc.constantFrom(1 as const, 2 as const, 3 as const),
-      over: fc.option(fc.record({ share: fc.constantFrom(1, 1, 0.7, 0.4), up: between(-20, 260) }), {
-        freq: 4,
-      }),
-    }),
-    { maxLength: 6 },
-  )
-  .map(list =>
-    list.flatMap(({ wall, kind, at, foot, width, height, section, plies, over }): WallOpening[] => {
-      const usual = usualOpening(wall, kind, at, 'imperial')
-      const one: WallOpening = {
-        ...usual,
-        foot: standsOnDeck(kind) ? 0 : foot,
-        unit: { width, height },
-        header: { section, plies },
-      }
-      if (!over) return [one]
-      // another over it, as wide as it or narrower
-      const head = one.foot + height + one.clearance.height + 140
-      const wide = width + one.clearance.width
-      return [
-        one,
-        {
-          ...one,
-          kind: 'window',
-          foot: Math.max(0, head + over.up),
-          unit: { width: wide * over.share - one.clearance.width, height: Math.max(100, height / 3) },
-        },
-      ]
-    }),
-  )
-
-/** Random partitions, some where they can't be. */
-const partitions = fc.array(
-  fc.record({ runs: fc.constantFrom('length' as const, 'width' as const), at: between(100, 4000) }),
-  { maxLength: 2 },
-)
-
-/** Random sheds with random openings in their walls, and partitions inside. */
-export const openedSheds: fc.Arbitrary<Design> = fc
-  .record({ shed: furnishedSheds, openings: wallOpenings, inside: partitions, door: fc.boolean() })
-  .map(({ shed, openings, inside, door }) => ({
-    ...shed,
-    walls: {
-      ...shed.walls,
-      partitions: inside,
-      openings:
-        door && inside.length
-          ? [
-              ...openings,
-              {
-                ...usualOpening('partition-1', 'door', shed.footprint.width / 2, 'imperial'),
-                unit: { width: 600, height: 1200 },
-              },
-            ]
-          : openings,
-    },
-  }))
-
-const below = {
-  joist: fc.constantFrom('2x4', '2x6', '2x8', '47x150'),
-  spacing: between(250, 620),
-  runs: fc.constantFrom('width' as const, 'length' as const),
-  ends: fc.constantFrom(1 as const, 2 as const),
-  blocking: fc.constantFrom(0 as const, 1 as const, 2 as const),
-  hold: fc.constantFrom('nails' as const, 'hangers' as const),
-  doubled: fc.array(between(0.2, 0.8), { maxLength: 2 }),
-  joint: fc.option(between(0.3, 0.7)),
-  boards: fc.boolean(),
-  porch: fc.option(
-    fc.record({
-      side: fc.constantFrom('south' as const, 'east' as const, 'north' as const, 'west' as const),
-      depth: between(600, 1500),
-    }),
-  ),
-  openings: fc.array(
-    fc.record({
-      x: between(0.1, 0.7),
-      y: between(0.1, 0.7),
-      length: between(300, 900),
-      width: between(300, 900),
-    }),
-    { maxLength: 2 },
-  ),
-}
-
-const bases: fc.Arbitrary<Base | null> = fc
-  .record({
-    kind: fc.constantFrom(null, ...baseKinds),
-    imperial: fc.boolean(),
-    lift: between(60, 700),
-    rows: fc.integer({ min: 2, max: 4 }),
-    plies: fc.constantFrom(1 as const, 2 as const, 3 as const),
-    along: fc.boolean(),
-    sloped: fc.boolean(),
-    lowWall: fc.option(between(150, 500)),
-    frost: between(300, 1200),
-    rock: fc.boolean(),
-  })
-  .map((each): Base | null => {
-    if (each.kind === null) return null
-    const base = { ...usualBase(each.kind, each.imperial ? 'imperial' : 'metric'), lift: each.lift } as Base
-    switch (base.kind) {
-      case 'skids':
-        return {
-          ...base,
-          count: each.rows,
-          runs: each.along ? 'length' : 'width',
-          ends: each.sloped ? 'sloped' : 'square',
-        }
-      case 'blocks':
-        return { ...base, beams: { ...base.beams, rows: each.rows, plies: each.plies } }
-      case 'posts':
-        return {
-          ...base,
-          beams: { ...base.beams, rows: each.rows, plies: each.plies },
-          frost: each.frost,
-          fill: each.sloped ? 'concrete' : 'gravel',
-          rock: each.rock ? [{ post: '1/1', reached: each.frost / 2 }] : [],
-        }
-      case 'piers':
-        return { ...base, beams: { ...base.beams, rows: each.rows, plies: each.plies }, frost: each.frost }
-      case 'slab':
-        return { ...base, lowWall: each.lowWall === null ? null : { height: each.lowWall, thickness: 150 } }
-      case 'poles':
-        return {
-          ...base,
-          frost: each.frost,
-          rock: each.rock ? [{ post: 'south/1', reached: each.frost / 2 }] : [],
-        }
-      case 'border':
-        return base
-    }
-  })
-
-/** Random sheds on random floors, bases and ground; some can't be framed, and say so. */
-export const groundedSheds: fc.Arbitrary<Design> = fc
-  .record({
-    shed: openedSheds,
-    below: fc.record(below),
-    base: bases,
-    heights: fc.array(between(-400, 400), { minLength: 4, maxLength: 4 }),
-    floored: fc.boolean(),
-  })
-  .map(({ shed, below: each, base, heights, floored }): Design => {
-    const { length, width } = shed.footprint
-    const usual = usualFloors[shed.units]
-    const floor: Floor = {
-      ...usual,
-      joist: each.joist,
-      spacing: each.spacing,
-      runs: each.runs,
-      ends: each.ends,
-      blocking: each.blocking,
-      hold: each.hold,
-      doubled: each.doubled.map(at => at * (each.runs === 'width' ? length : width)),
-      joint: each.joint === null ? null : each.joint * length,
-      deck: each.boards ? usualBoards[shed.units] : usual.deck,
-      porch: each.porch === null ? null : { ...each.porch, board: usualBoards[shed.units].section, gap: 5 },
-      openings: each.openings.map(hole => ({ ...hole, x: hole.x * length, y: hole.y * width })),
-    }
-    const site = usualSite(length, shed.units)
-    const corners = [
-      [0, 0],
-      [length, 0],
-      [length, width],
-      [0, width],
-    ] as const
-    return {
-      ...shed,
-      base,
-      floor: base?.kind === 'slab' || (base === null && !floored) ? null : floor,
-      site: {
-        ...site,
-        levels: {
-          method: 'height',
-          points: corners.map(([x, y], i) => ({ x, y, reading: heights[i] ?? 0 })),
-        },
-      },
-    }
-  })

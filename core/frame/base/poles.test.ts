@@ -12,7 +12,8 @@ import {
   withRoofOf,
 } from '../../design'
 import { cardOf, plan, raising, supportHeights } from '../../plan'
-import { openedSheds, runs } from '../../testing/designs'
+import { runs } from '../../testing/designs'
+import { openedSheds } from '../../testing/opened'
 import { reach, whole } from '../../testing/reading'
 import { clashes } from '../../testing/solids'
 import { sayProblem } from '../../words'

@@ -1,14 +1,16 @@
 import { idOf, ofWall } from '../place'
-import { least, middleOf, pliesOf, rowOf, type Stretch } from '../../trade'
-import { HAIR, INCH } from '../../measure'
-import { type Building, isSide, postLayout, type PostLayout, sideNames, wallFoot } from '../../design'
-import { flip, meets, type Plane, planeAcross, planeAt, vec } from '../../geometry'
+import { least, middleOf, type Stretch } from '../../trade'
+import { HAIR } from '../../measure'
+import { type Building, isSide, postLayout, type PostLayout, wallFoot } from '../../design'
+import { flip, meets, type Plane, planeAcross, vec } from '../../geometry'
 import type { Section } from '../../lumber'
 import type { BuildingCut } from '../member'
 import type { Problem } from '../../lines'
 import { type BayRoom, betweenPosts, type Braced } from './between-posts'
-import { upright, type WallBoard, wallPoint } from './board'
-import { isRailed, railings, type RailLumber, type RailRoom } from './railing'
+import { upright, type WallBoard } from './board'
+import { beamBoards, type BeamRoom } from './post-beams'
+import { platesOver, postFoot, type PostLumber } from './post-problems'
+import { isRailed, railings, type RailRoom } from './railing'
 import { insetMost, isCornerOfPosts, neighbour, type PostPlace, postPlaces } from './post-places'
 import { acrossAxis, type Wall } from './wall'
 
@@ -17,79 +19,6 @@ export interface PostSide {
   readonly boards: readonly WallBoard[]
   readonly braces: readonly Braced[]
   readonly problems: readonly Problem[]
-}
-
-/**
- * The sections of a side of posts: its plates', its posts', each ply's of its beam, its railing's, and of
- * what stands between the posts.
- */
-export interface PostLumber extends RailLumber {
-  readonly girt: Section
-  readonly diagonal: Section
-  readonly stud: Section
-  readonly post: Section
-  readonly beam: Section
-}
-
-/**
- * What a beam that is let into a post leaves of it at least: half, or 2 1/2 in of a large one, as deck guides
- * ask of 6x6 (DCA 6, from memory); mm.
- */
-const leftOf = (post: Section): number => Math.min(post.depth / 2, 2.5 * INCH)
-
-/** The level that posts on a deck or a slab stand at: over it by what their bases hold them clear, mm. */
-const postFoot = ({ base, walls }: Building): number =>
-  wallFoot(base) + (base?.kind === 'poles' ? 0 : walls.posts.gap)
-
-/** Why posts and beam can't be as they are asked for. */
-export function postProblems(building: Building, lumber: PostLumber): Problem[] {
-  const { walls, heights, roof } = building
-  const { post, beam } = lumber
-  // an end under level rafters is as much lower as they reach down
-  const notch = roof.pergola?.notch ?? 0
-  const lowest = postFoot(building) + least.post + beam.depth + platesOver(building, lumber)
-  const low = sideNames
-    .filter(side => walls.sides[side].build === 'posts' && heights[side] < lowest - HAIR)
-    .map((side): Problem => ({
-      code: 'wall-too-low',
-      path: walls.sides[side].height === null ? 'walls.height' : `walls.sides.${side}.height`,
-      least: lowest + (walls.sides[side].height === null ? notch : 0),
-    }))
-    .slice(0, 1)
-  const most = (post.depth - leftOf(post)) / walls.posts.plies
-  const { left } = postLayout(walls.posts, post, beam)
-  return [
-    ...low,
-    ...(left < leftOf(post) - HAIR
-      ? [{ code: 'beam-too-thick', path: 'walls.posts.beam', most } as const]
-      : []),
-    ...(post.round && walls.posts.set === 'bolted'
-      ? [{ code: 'bolted-on-log', path: 'walls.posts.set' } as const]
-      : []),
-    ...betweenTooDeep(building, lumber),
-  ]
-}
-
-/** What stands between posts, and would stand in past them, into what is there. */
-const betweenTooDeep = ({ walls: { sides } }: Building, lumber: PostLumber): Problem[] => {
-  const most = lumber.post.depth
-  const asked = (what: 'girts' | 'diagonals'): boolean =>
-    sideNames.some(side => sides[side].build === 'posts' && sides[side][what])
-  const railed = sideNames.some(side => sides[side].build === 'posts' && sides[side].cover === 'rails')
-  return [
-    ...(railed && lumber.baluster.depth > most + HAIR
-      ? [{ code: 'balusters-too-deep', path: 'walls.railing.baluster', most } as const]
-      : []),
-    ...(railed && lumber.rail.thickness > most + HAIR
-      ? [{ code: 'rails-too-thick', path: 'walls.railing.rail', most } as const]
-      : []),
-    ...(asked('girts') && lumber.girt.depth > most + HAIR
-      ? [{ code: 'girts-too-deep', path: 'walls.between.girt', most } as const]
-      : []),
-    ...(asked('diagonals') && lumber.diagonal.thickness > most + HAIR
-      ? [{ code: 'diagonals-too-thick', path: 'walls.between.diagonal', most } as const]
-      : []),
-  ]
 }
 
 /**
@@ -167,7 +96,7 @@ export function framePosts(
       ...standing(laid),
       ...railed.boards,
       ...between.boards,
-      ...(walls.posts.plies === 1 ? singles(laid) : plied(laid)).filter(({ across, section }) =>
+      ...beamBoards(beamRoom(laid)).filter(({ across, section }) =>
         isUnderRoof(laid, insideOf(laid, across, section)),
       ),
     ],
@@ -202,6 +131,15 @@ function bayRoom(laid: Laid): BayRoom {
 /** Whether knee braces have room on the posts, and a beam over them: on logs over their middles. */
 const hasKnees = ({ walls: { posts } }: Building, { post, stud }: PostLumber): boolean =>
   stud.thickness < post.depth + HAIR && (!post.round || posts.set === 'on-top' || posts.set === 'fork')
+
+/** Where the beam lies. */
+const beamRoom = (laid: Laid): BeamRoom => {
+  const { building, wall, places, s, z, lumber } = laid
+  return {
+    ...{ building, wall, places, s, z, post: lumber.post, beam: lumber.beam },
+    across: laid.layout.plies.map(ply => fromLow(laid, ply)),
+  }
+}
 
 /** The bays of a side that a railing stands in, under its beam and what braces that. */
 function railRoom(laid: Laid, braced: boolean): RailRoom {
@@ -240,10 +178,6 @@ function insetProblems({ building, wall, lumber }: Laid): Problem[] {
 
 const isUnderRoof = ({ building, z, under }: Laid, ply: Stretch): boolean =>
   !building.walls.posts.plates || under(ply.to) > z.to - HAIR
-
-/** How thick the plates over a beam are, mm: none where what stands over it bears on the beam itself. */
-const platesOver = ({ walls }: Building, { stud }: PostLumber): number =>
-  walls.posts.plates ? walls.topPlates * stud.thickness : 0
 
 /** Where something that lies so far in from the wall's outside lies from its low face, mm. */
 function fromLow({ wall, lumber: { stud } }: Laid, { from, to }: Stretch): number {
@@ -336,75 +270,4 @@ function cornerNotches(laid: Laid, s: Stretch): BuildingCut[] {
         },
       ],
     }))
-}
-
-/** A beam of one ply, its lengths joined over posts' middles. */
-function singles(laid: Laid): WallBoard[] {
-  const { building, wall, lumber, layout, places, z } = laid
-  const { longest, posts } = building.walls
-  const lap = posts.joint === 'butt' ? 0 : lumber.post.thickness
-  const middles = places.map(s => (s.from + s.to) / 2)
-  const row = rowOf(laid.s, middles.slice(1, -1), longest - lap, longest - lap)
-  return row.map((each, i): WallBoard => {
-    const [first, last] = [i === 0, i === row.length - 1]
-    return {
-      ...beamBoard(laid, layout.plies[0] ?? layout.post, {
-        from: first ? each.from : each.from - lap / 2,
-        to: last ? each.to : each.to + lap / 2,
-      }),
-      where: ofWall(wall.name, 'beam', i + 1),
-      cuts: [
-        ...(lap && !first ? [beamEnd(building, wall, each.from, lap, z, 'after')] : []),
-        ...(lap && !last ? [beamEnd(building, wall, each.to, lap, z, 'before')] : []),
-      ],
-    }
-  })
-}
-
-/** A beam of plies side by side, each of boards that butt over posts, no two plies over the same one. */
-function plied(laid: Laid): WallBoard[] {
-  const { building, wall, layout, places } = laid
-  const middles = places.slice(1, -1).map(s => (s.from + s.to) / 2)
-  const rows = pliesOf(laid.s, layout.plies.length, middles, building.walls.longest)
-  return rows.flatMap((row, k) =>
-    row.map((s, i) => ({
-      ...beamBoard(laid, layout.plies[k] ?? layout.post, s),
-      where: ofWall(wall.name, 'beam', k + 1, ...(row.length > 1 ? [i + 1] : [])),
-    })),
-  )
-}
-
-const beamBoard = (laid: Laid, across: Stretch, s: Stretch): Omit<WallBoard, 'where'> => ({
-  role: 'wall-beam',
-  section: laid.lumber.beam,
-  runs: 'along',
-  wide: 'up',
-  s,
-  z: laid.z,
-  across: fromLow(laid, across),
-})
-
-/** The end of a beam over a post's middle: halved, the one before on top; or cut along one slope. */
-function beamEnd(
-  { walls }: Building,
-  wall: Wall,
-  at: number,
-  lap: number,
-  z: Stretch,
-  piece: 'before' | 'after',
-): BuildingCut {
-  const [a, b] = [at - lap / 2, at + lap / 2]
-  if (walls.posts.joint === 'scarf') {
-    const down = planeAt(
-      wallPoint(wall, a, 0, z.from),
-      wall.along === 'x' ? { x: z.to - z.from, y: 0, z: -lap } : { x: 0, y: z.to - z.from, z: -lap },
-    )
-    return { kind: 'end', name: 'slope', plane: piece === 'before' ? down : flip(down) }
-  }
-  const middle = planeAcross('z', (z.from + z.to) / 2)
-  const sides =
-    piece === 'before'
-      ? ([flip(planeAcross(wall.along, a)), middle] as const)
-      : ([planeAcross(wall.along, b), flip(middle)] as const)
-  return { kind: 'notch', name: 'lap', sides: sides.map(plane => ({ name: 'lap' as const, plane })) }
 }
