@@ -11,6 +11,7 @@ import { setting } from './setting'
 import { ties } from './ties'
 import * as trusses from './trusses'
 import { type At, block, choice, lengths, type Row, say } from './row'
+import { posts } from './posts'
 import * as walls from './walls'
 
 const building = (at: At): Row[] => [
@@ -91,7 +92,7 @@ const tables: Readonly<Record<SubjectKind, (at: At) => Row[]>> = {
   wall: walls.wall,
   opening: walls.opening,
   sheets: walls.sheets,
-  posts: walls.posts,
+  posts,
   partition: walls.partition,
   units,
   floor: floor.floor,

@@ -137,6 +137,11 @@ describe('rafters against a house out of line', () => {
   test('tell their own run on their cards, and how much nearer the house stands', () => {
     const made = plan(porch(240))
     const rafters = made.pieces.filter(({ role }) => role === 'rafter')
+    // the ledger climbs as much as the roof rises over the 240, but for the slant of its ends
+    const [ledger] = made.pieces.filter(({ role }) => role === 'ledger')
+    const climb = ledger && cardOf(made, ledger).figures.find(({ name }) => name === 'climb')
+    expect(Math.abs((climb?.value ?? 0) - 240 * rise)).toBeLessThan(1)
+    expect(Math.abs((climb?.from['length'] ?? 0) - LENGTH)).toBeLessThan(10)
     // each is a piece of its own
     expect(rafters.every(({ count }) => count === 1)).toBe(true)
     for (const piece of rafters) {

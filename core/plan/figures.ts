@@ -59,16 +59,14 @@ export function props({ frame }: Plan, { role, section }: Piece): Figure[] {
 }
 
 /** How much higher a ledger on a house out of line lies at its end by the wide end of the building. */
-export function climb(
-  { building: { roof, footprint } }: Plan,
-  { role }: Piece,
-  member: Member | undefined,
-): Figure[] {
+export function climb({ building: { roof } }: Plan, { role }: Piece, member: Member | undefined): Figure[] {
   if (role !== 'ledger' || roof.taper === 0 || !member) return []
-  const { board, placement } = member
-  const length = (board.end - board.start) * Math.abs(placement.along.x)
-  const inward = (Math.abs(roof.taper) * length) / footprint.length
-  return [figure('climb', (inward * roof.pitch.rise) / roof.pitch.run, { inward, length })]
+  const {
+    board,
+    placement: { along },
+  } = member
+  const over = (way: number): number => Math.abs(way) * (board.end - board.start)
+  return [figure('climb', over(along.z), { inward: over(along.y), length: over(along.x) })]
 }
 
 /** What a beam let into a post leaves of it, across the side. */
