@@ -5,6 +5,7 @@ import { sayLength, speciesWords } from '../../core/words'
 import * as floor from './floor'
 import * as ground from './ground'
 import * as roof from './roof'
+import { roofOpening } from './roof-opening'
 import { loft } from './loft'
 import { hung } from './hung'
 import { setting } from './setting'
@@ -87,7 +88,7 @@ const tables: Readonly<Record<SubjectKind, (at: At) => Row[]>> = {
   blocks: roof.blocks,
   firrings: roof.firrings,
   battens: roof.battens,
-  'roof-opening': roof.roofOpening,
+  'roof-opening': roofOpening,
   walls: walls.walls,
   wall: walls.wall,
   opening: walls.opening,

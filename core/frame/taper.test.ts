@@ -13,6 +13,7 @@ import {
   workedOut,
 } from '../design'
 import { toBuilding } from '../geometry'
+import { cutListText } from '../output'
 import { cardOf, plan } from '../plan'
 import { runs } from '../testing/designs'
 import { clashes } from '../testing/solids'
@@ -142,6 +143,8 @@ describe('rafters against a house out of line', () => {
     const climb = ledger && cardOf(made, ledger).figures.find(({ name }) => name === 'climb')
     expect(Math.abs((climb?.value ?? 0) - 240 * rise)).toBeLessThan(1)
     expect(Math.abs((climb?.from['length'] ?? 0) - LENGTH)).toBeLessThan(10)
+    expect(cutListText(made)).toMatch(/^Roof, at its west rafter/m)
+    expect(cutListText(plan(porch(0)))).toMatch(/^Roof [0-9]/m)
     // each is a piece of its own
     expect(rafters.every(({ count }) => count === 1)).toBe(true)
     for (const piece of rafters) {

@@ -92,6 +92,10 @@ const slopeText = (name: string, roof: RoofReading, say: (mm: number) => string)
   `Seat ${say(roof.birdsmouth.seat)}, heel ${say(roof.birdsmouth.heel)}, notch ${say(roof.birdsmouth.notch)}, height above plate ${say(roof.heightAbovePlate)}`,
 ]
 
+/** Against a house out of line each rafter has numbers of its own: those of the roof are its first one's. */
+const roofName = ({ building }: Plan): string =>
+  building.roof.taper ? 'Roof, at its west rafter (each has its own run)' : 'Roof'
+
 /** The plan to be read in a terminal or on paper. */
 export function cutListText(plan: Plan, order: ListOrder = 'section'): string {
   const { design, roof, totals } = plan
@@ -102,7 +106,7 @@ export function cutListText(plan: Plan, order: ListOrder = 'section'): string {
   const head = faces.length
     ? faces.flatMap(({ face, reading }) => slopeText(`${capital(saySlope(face.id))} slope`, reading, say))
     : [
-        ...(roof ? slopeText(north ? 'South slope' : 'Roof', roof, say) : []),
+        ...(roof ? slopeText(north ? 'South slope' : roofName(plan), roof, say) : []),
         ...(north ? slopeText('North slope', north, say) : []),
       ]
   const listed = ordered(plan, order)
