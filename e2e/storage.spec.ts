@@ -146,8 +146,9 @@ for (const [way, go] of [
     await expect(span(page)).toHaveValue('10\' 6"')
     await release()
     await expect(saving(page)).toHaveText('Saved')
+    const left = page.waitForEvent('framenavigated')
     await go(page)
-    await page.waitForTimeout(300)
+    await left
     await openDemo(page, HUT)
     await expect(span(page)).toHaveValue('10\' 6"')
     expect(asked).toBe(1)
