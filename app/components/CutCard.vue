@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { isLumber } from '../../core/lumber'
 import { roles } from '../../core/trade'
 import { formatLength } from '../../core/measure'
 import { cardOf } from '../../core/plan'
@@ -30,7 +31,7 @@ const roleName = computed(() =>
           {{ saySection(card.piece.section, units)
           }}<template v-if="card.piece.section.round">
             · round, {{ short(card.piece.section.depth) }}</template
-          ><template v-else-if="card.piece.section.kind !== 'sheet'">
+          ><template v-else-if="isLumber(card.piece.section)">
             · {{ short(card.piece.section.thickness) }} × {{ short(card.piece.section.depth) }}</template
           >
         </p>
@@ -56,8 +57,7 @@ const roleName = computed(() =>
     </header>
     <p class="length figures">
       {{ sayLength(card.piece.length, units)
-      }}<template v-if="card.piece.section.kind === 'sheet'">
-        × {{ sayLength(card.piece.width, units) }}</template
+      }}<template v-if="!isLumber(card.piece.section)"> × {{ sayLength(card.piece.width, units) }}</template
       ><small v-if="card.piece.stock"> from {{ sayLength(card.piece.stock, units) }}</small>
     </p>
     <div class="acts no-print">

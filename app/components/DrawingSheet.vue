@@ -258,6 +258,10 @@ path {
   fill: var(--dust);
   cursor: pointer;
 }
+.panel {
+  fill: var(--panel);
+  cursor: pointer;
+}
 .concrete {
   fill: var(--line);
 }

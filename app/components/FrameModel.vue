@@ -13,6 +13,8 @@ const bench = useBench()
 const canvas = useTemplateRef<HTMLCanvasElement>('canvas')
 const all = [
   { value: 'roof', label: 'Roof' },
+  { value: 'roof-deck', label: 'Roof deck' },
+  { value: 'roofing', label: 'Roofing' },
   { value: 'walls', label: 'Walls' },
   { value: 'skin', label: 'Sheets' },
   { value: 'deck', label: 'Deck' },
@@ -24,6 +26,10 @@ const things = computed(() =>
   bench.plan ? [...everyBoard(bench.plan.frame), ...bench.plan.frame.base.parts] : [],
 )
 const skins: Partial<Record<Role, string>> = {
+  'roof-sheet': 'roof-deck',
+  'roof-board': 'roof-deck',
+  'roof-batten': 'roof-deck',
+  'roof-panel': 'roofing',
   'wall-sheet': 'skin',
   slat: 'skin',
   'deck-sheet': 'deck',

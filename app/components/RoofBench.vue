@@ -1,8 +1,11 @@
 <script setup lang="ts">
-import { type Drawing, sectionPlaces, withLast } from '../../core/drawing'
+import { type Drawing, layerOf, layersOf, sectionPlaces, withLast } from '../../core/drawing'
+import { faceOf } from '../../core/frame'
+import { isRoofCover } from '../../core/trade'
+import { capital, saySlope } from '../../core/words'
 
 const bench = useBench()
-type View = 'section' | 'plan' | 'east' | 'west' | 'jig' | 'setting'
+type View = 'section' | 'plan' | 'east' | 'west' | 'cover' | 'jig' | 'setting'
 const view = usePlace<View>('roof', 'section')
 /** The rafter the section is cut at; null near the middle. */
 const cutAt = ref<number | null>(null)
@@ -10,8 +13,23 @@ const places = computed(() => (bench.drawn ? sectionPlaces(bench.drawn).length :
 const here = computed(() =>
   Math.min(cutAt.value ?? Math.max(0, Math.ceil(places.value / 2) - 1), Math.max(0, places.value - 1)),
 )
+/** The faces that are covered, which of them is looked at, and which layer; the uppermost where null. */
+const face = usePlace<string>('face', '')
+const faces = computed(() =>
+  (bench.drawn?.frame.covered ?? []).map(each => ({
+    value: each.face.id,
+    label: each.face.name === 'slope' ? 'Slope' : capital(saySlope(each.face.id)),
+  })),
+)
+const faceSeen = computed(
+  () => faces.value.find(({ value }) => value === face.value)?.value ?? faces.value[0]?.value ?? null,
+)
+const layer = ref<number | null>(null)
+const layers = computed(() => (bench.drawn ? layersOf(bench.drawn) : []))
+const layerSeen = computed(() => Math.min(layer.value ?? Infinity, Math.max(0, layers.value.length - 1)))
 const { drawing: fresh, choices } = useDrawings('roof', () => view.value, {
-  at: () => (cutAt.value === null ? undefined : here.value),
+  of: () => faceSeen.value,
+  at: () => (view.value === 'cover' ? layerSeen.value : cutAt.value === null ? undefined : here.value),
 })
 /** What the section is cut at. */
 const carrier = computed(() => (bench.drawn?.building.roof.truss ? 'Truss' : 'Rafter'))
@@ -32,6 +50,7 @@ const labels: Record<View, string> = {
   plan: "The roof's frame from above, south at the bottom",
   east: 'The east end from outside',
   west: 'The west end from outside',
+  cover: 'A face of the roof square on from outside, its eave below',
   jig: 'One truss laid flat in its jig, from one corner of a flat place',
   setting: 'The row of trusses from above with what it is set with, south at the bottom',
 }
@@ -42,14 +61,34 @@ function step(by: 1 | -1): void {
 watch(choices, now => {
   if (!now.some(({ value }) => value === view.value)) view.value = 'section'
 })
-/** An opening is seen from above. */
+/** An opening is seen from above, the covering on its face. */
 watch(
   () => bench.subject?.kind,
   kind => {
     if (kind === 'roof-opening') view.value = 'plan'
+    if (kind === 'cover') view.value = 'cover'
   },
   { immediate: true },
 )
+/** A piece of the covering in hand is seen on its face, in its layer. */
+watch(
+  () => bench.member,
+  member => {
+    if (!member || !isRoofCover(member.role)) return
+    view.value = 'cover'
+    face.value = faceOf(member.where) ?? face.value
+    const at = layers.value.findIndex(each => each === layerOf(member.role))
+    if (at >= 0) layer.value = at
+  },
+  { immediate: true },
+)
+const layerWords = { deck: 'Deck', battens: 'Battens', top: 'Roofing' } as const
+const layerChoices = computed(() => layers.value.map((each, value) => ({ value, label: layerWords[each] })))
+function look(to: View): void {
+  view.value = to
+  if (to === 'cover') bench.hold('roof.cover')
+  else if (bench.subject?.kind === 'cover') bench.hold('roof')
+}
 </script>
 
 <template>
@@ -57,12 +96,33 @@ watch(
     <div class="strip">
       <ViewSwitch drawing="Drawing" />
       <SelectButton
-        v-model="view"
+        :model-value="view"
         :options="choices"
         option-value="value"
         option-label="label"
         :allow-empty="false"
-        aria-label="Section, plan or end"
+        aria-label="Section, plan, end or covering"
+        @update:model-value="look"
+      />
+      <SelectButton
+        v-if="view === 'cover' && faces.length > 1"
+        :model-value="faceSeen"
+        :options="faces"
+        option-value="value"
+        option-label="label"
+        :allow-empty="false"
+        aria-label="Face"
+        @update:model-value="face = $event"
+      />
+      <SelectButton
+        v-if="view === 'cover' && layerChoices.length > 1"
+        :model-value="layerSeen"
+        :options="layerChoices"
+        option-value="value"
+        option-label="label"
+        :allow-empty="false"
+        aria-label="Layer"
+        @update:model-value="layer = $event"
       />
       <span
         v-if="view === 'section' && places > 1"

@@ -128,6 +128,9 @@ function keepName(event: KeyboardEvent): void {
       <span v-if="bench.plan.totals.sheets"
         ><b>{{ bench.plan.totals.sheets }}</b> {{ bench.plan.totals.sheets === 1 ? 'sheet' : 'sheets' }}</span
       >
+      <span v-if="bench.plan.totals.panels"
+        ><b>{{ bench.plan.totals.panels }}</b> {{ bench.plan.totals.panels === 1 ? 'panel' : 'panels' }}</span
+      >
       <span
         ><b>{{ sayWeight(bench.plan.totals.weight, units) }}</b></span
       >

@@ -8,7 +8,14 @@ import { useDusk } from './useDusk'
 function pagePaints(): Paints {
   const style = getComputedStyle(document.documentElement)
   const colour = (name: string): string => style.getPropertyValue(name).trim()
-  return { sheet: colour('--sheet'), wood: colour('--pine'), ink: colour('--ink'), hand: colour('--crayon') }
+  return {
+    ground: colour('--sheet'),
+    wood: colour('--pine'),
+    sheet: colour('--dust'),
+    metal: colour('--panel'),
+    ink: colour('--ink'),
+    hand: colour('--crayon'),
+  }
 }
 
 /** Keeps a viewer on a canvas: made when the canvas is there, told of each change, thrown away with it. */

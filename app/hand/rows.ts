@@ -8,6 +8,7 @@ import * as roof from './roof'
 import { roofOpening } from './roof-opening'
 import { loft } from './loft'
 import { hung } from './hung'
+import { cover } from './cover'
 import { setting } from './setting'
 import { ties } from './ties'
 import * as trusses from './trusses'
@@ -88,6 +89,7 @@ const tables: Readonly<Record<SubjectKind, (at: At) => Row[]>> = {
   blocks: roof.blocks,
   firrings: roof.firrings,
   battens: roof.battens,
+  cover,
   'roof-opening': roofOpening,
   walls: walls.walls,
   wall: walls.wall,

@@ -1,5 +1,6 @@
 import { formatAngle, type Units } from '../../core/measure'
 import type { Piece, Plan } from '../../core/plan'
+import { isLumber } from '../../core/lumber'
 import { roles } from '../../core/trade'
 import { sayDetails, sayLength, saySection } from '../../core/words'
 
@@ -59,7 +60,7 @@ export function sawRow(
   const details = sayDetails(plan, piece)
   const section = saySection(piece.section, units)
   const length = sayLength(piece.length, units)
-  const flat = piece.section.kind === 'sheet' || piece.width < piece.section.depth - 0.05
+  const flat = !isLumber(piece.section) || piece.width < piece.section.depth - 0.05
   return {
     piece,
     mark: piece.mark,

@@ -11,6 +11,7 @@ const viewWords: Readonly<Partial<Record<DrawingView, string>>> = {
   plan: 'Plan',
   east: 'East',
   west: 'West',
+  cover: 'Cover',
   jig: 'Jig',
   setting: 'Setting',
 }

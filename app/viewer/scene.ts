@@ -22,13 +22,15 @@ import {
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js'
 import type { Model, ModelMember } from '../../core/drawing'
 
-/** Colours of the scene, as CSS. */
 /** Degrees between two faces about a round solid, and more: no edge of it. */
 const ROUND = 30
 
+/** Colours of the scene, as CSS. */
 export interface Paints {
-  readonly sheet: string
+  readonly ground: string
   readonly wood: string
+  readonly sheet: string
+  readonly metal: string
   readonly ink: string
   readonly hand: string
 }
@@ -80,19 +82,24 @@ export function createViewer(canvas: HTMLCanvasElement): Viewer {
   camera.up.set(0, 0, 1)
   const controls = new OrbitControls(camera, canvas)
   const sun = new DirectionalLight(0xffffff, 2)
+  const solid = (): MeshLambertMaterial =>
+    new MeshLambertMaterial({
+      flatShading: true,
+      polygonOffset: true,
+      polygonOffsetFactor: 0.12,
+      polygonOffsetUnits: 1,
+    })
   const materials = {
-    wood: new MeshLambertMaterial({
+    wood: solid(),
+    sheet: solid(),
+    metal: solid(),
+    clear: new MeshLambertMaterial({
       flatShading: true,
-      polygonOffset: true,
-      polygonOffsetFactor: 0.12,
-      polygonOffsetUnits: 1,
+      transparent: true,
+      opacity: 0.45,
+      depthWrite: false,
     }),
-    hand: new MeshLambertMaterial({
-      flatShading: true,
-      polygonOffset: true,
-      polygonOffsetFactor: 0.12,
-      polygonOffsetUnits: 1,
-    }),
+    hand: solid(),
     faded: new MeshLambertMaterial({
       flatShading: true,
       transparent: true,
@@ -142,7 +149,7 @@ export function createViewer(canvas: HTMLCanvasElement): Viewer {
     standing = model.members.flatMap(member => {
       const shape = bodies[member.shape]
       if (!shape) return []
-      const body = new Mesh(shape.geometry, materials.wood)
+      const body = new Mesh(shape.geometry, materials[member.tone])
       const edges = new LineSegments(shape.edges, materials.line)
       body.name = member.id
       const away = new Vector3(member.middle.x, member.middle.y, member.middle.z).sub(middle)
@@ -163,7 +170,7 @@ export function createViewer(canvas: HTMLCanvasElement): Viewer {
   function show({ hand, faded, hidden, apart }: Showing): void {
     for (const { member, body, edges, away } of standing) {
       const ghost = faded.has(member.id) && !hand.has(member.id)
-      body.material = hand.has(member.id) ? materials.hand : ghost ? materials.faded : materials.wood
+      body.material = hand.has(member.id) ? materials.hand : ghost ? materials.faded : materials[member.tone]
       edges.material = ghost ? materials.fadedLine : materials.line
       body.visible = edges.visible = !hidden.has(member.id)
       const at = matrixOf(member, away.clone().multiplyScalar(apart * 0.8))
@@ -233,8 +240,11 @@ export function createViewer(canvas: HTMLCanvasElement): Viewer {
     zoom,
     pick,
     paint(paints) {
-      scene.background = new Color(paints.sheet)
+      scene.background = new Color(paints.ground)
       materials.wood.color.set(paints.wood)
+      materials.sheet.color.set(paints.sheet)
+      materials.metal.color.set(paints.metal)
+      materials.clear.color.set(paints.metal)
       materials.faded.color.set(paints.wood)
       materials.hand.color.set(paints.hand)
       materials.line.color.set(paints.ink)

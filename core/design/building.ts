@@ -3,6 +3,7 @@ import type { Design } from './design'
 import type { Hip, Roof, TieKind } from './roof'
 import type { InnerBeam } from './inner-beams'
 import type { Carrier, GambrelLine, Gussets, Truss, TrussKind } from './gambrel'
+import { noCover, type RoofCover } from './cover'
 import type { Pergola } from './pergola'
 import type { Firring, Raised } from './roof-parts'
 import type { Seat } from './seat'
@@ -82,7 +83,17 @@ export interface BuildingTruss extends Omit<
 /** A roof's part of a building: null stands for what the roof has not. */
 export interface BuildingRoof extends Omit<
   Roof,
-  'shape' | 'panel' | 'hip' | 'raised' | 'firring' | 'pergola' | 'overhang' | 'gambrel' | 'carried' | 'truss'
+  | 'shape'
+  | 'panel'
+  | 'cover'
+  | 'hip'
+  | 'raised'
+  | 'firring'
+  | 'pergola'
+  | 'overhang'
+  | 'gambrel'
+  | 'carried'
+  | 'truss'
 > {
   readonly has: RoofHas
   readonly pitch: Pitch
@@ -113,6 +124,8 @@ export interface Building extends Pick<
   Design,
   'units' | 'footprint' | 'site' | 'base' | 'floor' | 'walls' | 'lumber'
 > {
+  /** What covers its roof: nothing on one that is open. */
+  readonly cover: RoofCover
   /** Deck to the top of each side's top plate, mm; where a house stands, to the top of the ledger on it. */
   readonly heights: Readonly<Record<SideName, number>>
   /**
@@ -142,7 +155,7 @@ export function plainBuilding(
   }: Omit<Design, 'roof'> & { readonly roof: Omit<Roof, 'shape'> },
   has: RoofHas,
 ): Building {
-  const { panel, overhang, ties, ...rest } = roof
+  const { panel, overhang, ties, cover, ...rest } = roof
   // of one slope it is not asked which
   const only = has.falls.length === 1 ? has.falls[0] : undefined
   const joined = joinedSides(hang, parts)
@@ -156,6 +169,7 @@ export function plainBuilding(
     floor,
     walls,
     lumber,
+    cover: coverOf(cover, panel, has),
     heights: heightsOf(walls),
     ...sidesOf(walls, lumber, has),
     roof: {
@@ -188,6 +202,14 @@ export function plainBuilding(
     },
   }
 }
+
+/** A roof's covering: none on one that is open; of panels that the rafters follow as they are. */
+const coverOf = (cover: RoofCover, panel: Roof['panel'], has: RoofHas): RoofCover =>
+  has.parts.includes('battens')
+    ? noCover
+    : panel && cover.top
+      ? { ...cover, top: { ...cover.top, cover: panel.cover } }
+      : cover
 
 /** The sides of a part past which another's roof goes on: of the main part, or of one that hangs on it. */
 const joinedSides = (hang: Design['hang'], parts: Design['parts']): SideName[] =>

@@ -60,6 +60,14 @@ export type WallPath =
 export type OpeningPath =
   `walls.openings.${Digit}.${'at' | 'foot' | 'unit.width' | 'unit.height' | 'clearance.width' | 'clearance.height'}`
 
+/** Lengths of what covers a roof. */
+export type CoverPath =
+  | `roof.cover.deck.${'thickness' | 'sheet.length' | 'sheet.width' | 'gap' | 'space' | 'first'}`
+  | 'roof.cover.battens.apart'
+  | `roof.cover.top.${'cover' | 'lap' | 'longest' | 'endLap' | 'past' | 'height'}`
+  | `roof.cover.past.${'eave' | 'rake'}`
+  | 'roof.cover.slot'
+
 export type RoofOpeningPath = `roof.openings.${Digit}.${'at' | 'up' | 'width' | 'length'}`
 
 /** Lengths that a gambrel is found by, and its gussets'. */
@@ -117,6 +125,7 @@ export type LengthPath =
   | 'roof.loft.height'
   | `roof.loft.deck.${'thickness' | 'gap' | 'sheet.length' | 'sheet.width'}`
   | GambrelLengthPath
+  | CoverPath
   | RoofOpeningPath
   | GroundPath
   | OpeningPath

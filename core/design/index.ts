@@ -10,6 +10,23 @@ export {
 } from './base'
 export { acrossSkew, houseIn, houseAtEnd, isTapered, nearestHouse, squareOf } from './taper'
 export { type Skirt, usualSkirt } from './skirt'
+export {
+  type DeckBoards,
+  deckEdges,
+  isCovered,
+  type DeckSheets,
+  noCover,
+  panelProfiles,
+  type RoofBattens,
+  type RoofCover,
+  type RoofDeck,
+  type RoofPanels,
+  type RoofTop,
+  screwPlaces,
+  type Stagger,
+  staggers,
+  usualCover,
+} from './cover'
 export type { CutMember } from './cut'
 export { type Design, FORMAT, newDesign, type Part, VERSION } from './design'
 export { type Hang, type HangWay, hangWays, MOST_PARTS } from './hang'

@@ -186,6 +186,8 @@ const unions: Record<string, readonly string[]> = {
   'base.beams.plies': ['1', '2', '3'],
   'header.plies': ['1', '2', '3'],
   'roof.panel.per': ['1', '2', '3'],
+  'roof.cover.deck.kind': ['sheets', 'boards'],
+  'roof.cover.top.kind': ['panels'],
   'roof.beam.plies': ['1', '2', '3'],
   'walls.posts.plies': ['1', '2', '3'],
   'roof.joistBeam.plies': ['1', '2', '3'],
@@ -266,6 +268,8 @@ function furtherSections({ floor, base, walls, roof }: Part | Design): [string, 
   if (roof.truss.setting?.section) out.push(['roof.truss.setting.section', roof.truss.setting.section])
   out.push(['roof.raised.post', roof.raised.post])
   out.push(['roof.firring.section', roof.firring.section])
+  if (roof.cover.deck?.kind === 'boards') out.push(['roof.cover.deck.section', roof.cover.deck.section])
+  if (roof.cover.battens) out.push(['roof.cover.battens.section', roof.cover.battens.section])
   if (roof.pergola.battens) out.push(['roof.pergola.battens.section', roof.pergola.battens.section])
   out.push(['roof.ends.lookout', roof.ends.lookout])
   if (roof.ends.barge) out.push(['roof.ends.barge', roof.ends.barge])

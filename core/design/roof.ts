@@ -26,6 +26,7 @@ import {
   type Tails,
   tailsSchema,
 } from './roof-parts'
+import { coverSchema, noCover, type RoofCover } from './cover'
 import { defaultPergola, type Pergola, pergolaSchema } from './pergola'
 import {
   type Carrier,
@@ -199,6 +200,8 @@ export interface Roof {
   readonly loft: Loft | null
   /** Roof lights, flues, and stairs through its ceiling joists. */
   readonly openings: readonly RoofOpening[]
+  /** What covers it. */
+  readonly cover: RoofCover
 }
 
 const pitchWithin = ({ min, max }: { readonly min: number; readonly max: number }) =>
@@ -281,6 +284,7 @@ export const roofSchema = z.strictObject({
     .default({ sub: null, face: null }),
   loft: loftSchema,
   openings: roofOpeningsSchema,
+  cover: coverSchema,
 })
 
 export const defaultRoof: Roof = {
@@ -316,4 +320,5 @@ export const defaultRoof: Roof = {
   fascia: { sub: null, face: null },
   loft: null,
   openings: [],
+  cover: noCover,
 }

@@ -22,6 +22,7 @@ export const subjectKinds = [
   'blocks',
   'firrings',
   'battens',
+  'cover',
   'roof-opening',
   'walls',
   'wall',
@@ -131,6 +132,7 @@ function roofSubjects({ roof }: Design): Subject[] {
       ? [of('blocks', 'blocking')]
       : []),
     // a pergola is open as it is
+    ...(has.parts.includes('battens') ? [] : [of('cover', 'cover')]),
     ...(has.parts.includes('battens') ? [] : roof.openings).map((_, index) =>
       of('roof-opening', `openings.${index}`, { index }),
     ),

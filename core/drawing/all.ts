@@ -2,6 +2,7 @@ import type { WallName } from '../frame'
 import { bearingStrip, cardOf, isSet, type Plan, platePair, rakeStrips, rimPair } from '../plan'
 import { baseElevation, basePlan } from './base-views'
 import { boardOnBench } from './bench'
+import { coverFace } from './cover-view'
 import type { Drawing } from './drawing'
 import { floorPlan } from './floor-plan'
 import { jigDrawing } from './jig'
@@ -35,6 +36,7 @@ export type DrawingView =
   | 'west'
   | 'jig'
   | 'setting'
+  | 'cover'
   | 'board'
 
 /** A drawing that there is of a plan: the bench it is shown on, what it shows there, and of which thing. */
@@ -148,6 +150,10 @@ const roofDrawings = (plan: Plan): ListedDrawing[] => [
   ...(plan.building.roof.truss && plan.building.roof.truss.kind !== 'bought'
     ? [{ ...listed('roof', 'jig', 'truss-jig'), draw: () => jigDrawing(plan) }]
     : []),
+  ...plan.frame.covered.map(({ face }) => ({
+    ...listed('roof', 'cover', `cover-${face.id}`, face.id),
+    draw: (at?: number) => coverFace(plan, face.id, at),
+  })),
   ...(isSet(plan) ? [{ ...listed('roof', 'setting', 'truss-setting'), draw: () => settingPlan(plan) }] : []),
 ]
 

@@ -1,6 +1,7 @@
 import { ONE_READING } from '../measure'
 import type { FlatPoint } from '../board'
 import type { Card } from '../plan'
+import { isLumber } from '../lumber'
 import { type Drawing, drawn, type Line, type Patch, type RunningMark } from './drawing'
 
 /**
@@ -52,7 +53,7 @@ function underLines({ outline, under }: Card): Line[] {
 /** The blank's own outline beside the cut one: what falls off; but of a sheet that several come out of. */
 function ripLines(card: Card, depth: number): Line[] {
   const { length, width, section } = card.piece
-  if (section.kind === 'sheet' && width < depth / 2) return []
+  if (!isLumber(section) && width < depth / 2) return []
   return [0, depth].map((y): Line => ({ from: { x: 0, y }, to: { x: length, y }, ink: 'behind' }))
 }
 

@@ -13,6 +13,7 @@ export type Ink =
   | 'wood'
   | 'end-grain'
   | 'sheet'
+  | 'panel'
   | 'concrete'
   | 'gravel'
   | 'behind'
@@ -114,6 +115,9 @@ export type DimensionName =
   | 'frost'
   | 'base-top'
   | 'low-wall'
+  | 'along-eave'
+  | 'up-slope'
+  | 'first-row'
 
 /** The slope, written beside its line, on the side to which it falls. */
 export interface PitchTag {

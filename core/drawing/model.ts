@@ -1,8 +1,12 @@
+import type { SectionKind } from '../lumber'
 import type { Role } from '../trade'
 import { type CutBoard, woodOf } from '../board'
 import { everyBoard, type Frame, moved, partFaces, type PartKind } from '../frame'
 import type { Whole } from '../plan'
 import { between, type Mesh, meshOf, place, type Placement, toBuilding, vec, type Vec3 } from '../geometry'
+
+/** What a thing in the model looks to be made of. */
+export type Tone = 'wood' | 'sheet' | 'metal' | 'clear'
 
 /**
  * A member in the model: which of the shapes it has, where that stands, and the middle of its wood in the
@@ -11,6 +15,7 @@ import { between, type Mesh, meshOf, place, type Placement, toBuilding, vec, typ
 export interface ModelMember {
   readonly id: string
   readonly role: Role | PartKind
+  readonly tone: Tone
   readonly shape: number
   readonly placement: Placement
   readonly middle: Vec3
@@ -36,7 +41,7 @@ export interface Model {
 export function modelOf(frame: Frame): Model {
   const index = new Map<CutBoard, number>()
   const shapes: Shape[] = []
-  const members = everyBoard(frame).map(({ id, role, board, placement }): ModelMember => {
+  const members = everyBoard(frame).map(({ id, role, section, board, placement }): ModelMember => {
     let shape = index.get(board)
     if (shape === undefined) {
       shape = shapes.push({ ...meshOf(woodOf(board).faces), ...(board.log && { round: true }) }) - 1
@@ -46,17 +51,21 @@ export function modelOf(frame: Frame): Model {
       placement,
       vec((board.start + board.end) / 2, board.blank.depth / 2, board.blank.thickness / 2),
     )
-    return { id, role, shape, placement, middle }
+    return { id, role, tone: toneOf(section.kind, frame), shape, placement, middle }
   })
   const parts = frame.base.parts.map((part): ModelMember => ({
     id: part.id,
     role: part.kind,
+    tone: 'wood',
     shape: shapes.push({ ...meshOf(partFaces(part)), ...(part.round && { round: true }) }) - 1,
     placement: place(part.low, vec(1, 0, 0), vec(0, 1, 0)),
     middle: between(part.low, part.high, 0.5),
   }))
   return { shapes, members: [...members, ...parts], ...boxOf(frame) }
 }
+
+const toneOf = (kind: SectionKind, { building }: Frame): Tone =>
+  kind === 'panel' ? (building.cover.top?.clear ? 'clear' : 'metal') : kind === 'sheet' ? 'sheet' : 'wood'
 
 /** What stands before the ids of a part's members while another is on the bench. */
 const partName = (number: number | null): string => (number === null ? 'main' : `part-${number + 1}`)

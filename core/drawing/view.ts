@@ -2,6 +2,7 @@ import { type CutBoard, woodOf } from '../board'
 import { HAIR } from '../measure'
 import { type Member, type Part, partFaces } from '../frame'
 import { add, dot, outlineOf, toBuilding, type Vec3, vec } from '../geometry'
+import type { SectionKind } from '../lumber'
 import type { Ink, Patch, Point } from './drawing'
 
 /**
@@ -41,7 +42,7 @@ export function seen(members: readonly Member[], view: View): Patch[] {
           depth,
           patch: {
             loops: loops.map(loop => loop.map(p => flatten(view, p))),
-            ink: member.section.kind === 'sheet' ? 'sheet' : inkOf(face.tag),
+            ink: skinInk[member.section.kind] ?? inkOf(face.tag),
             member: member.id,
             part: member.where.in,
           },
@@ -51,6 +52,9 @@ export function seen(members: readonly Member[], view: View): Patch[] {
   )
   return faces.sort((a, b) => a.depth - b.depth).map(face => face.patch)
 }
+
+/** Sheets and panels are drawn in a tone of their own, whatever face is seen. */
+const skinInk: Partial<Record<SectionKind, Ink>> = { sheet: 'sheet', panel: 'panel' }
 
 /** The faces of parts that look at the eye, farthest first. */
 export function seenParts(parts: readonly Part[], view: View): Patch[] {

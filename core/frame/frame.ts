@@ -10,6 +10,7 @@ import {
 } from '../design'
 import type { BaseFrame } from './base'
 import { type Below, frameBelow } from './below'
+import { type CoverField, type CoverFrame, coverRoof, noCoverFrame } from './cover'
 import type { FloorFrame } from './floor/floor'
 import type { Ground } from './ground'
 import { type HungDesign, outlineOfPart } from './hung/pose'
@@ -62,6 +63,9 @@ export interface Frame {
   /** The building that was framed: the design worked out. */
   readonly building: Building
   readonly members: readonly Member[]
+  /** What covers its roof, from the rafters out, and the faces it is laid on. */
+  readonly covering: readonly Member[]
+  readonly covered: readonly CoverField[]
   /** What its trusses are set with, and comes down again. */
   readonly temporary: readonly Member[]
   /** How many of what sets and braces them found no room, by what they are for. */
@@ -159,10 +163,14 @@ export function frame(asked: Design, memory: Memory = newMemory(), hung: readonl
     memory,
   )
   const members = [...built, ...set.stays]
+  const laidOver = framed ? coverOf(building, section, lumber, roof, memory) : noCoverFrame
+  const cover = cutOrders(laidOver.orders, memory)
   const unmet = framed ? endWallProblems(building, lumber, roof.lines, profile) : []
   return {
     building: roof.truss ? withRoof(building, { truss: roof.truss }) : building,
     members,
+    covering: cover.members,
+    covered: laidOver.fields,
     temporary: set.temporary,
     unset: set.leftOut,
     loft: loft.loft,
@@ -175,8 +183,9 @@ export function frame(asked: Design, memory: Memory = newMemory(), hung: readonl
       ...roof.problems,
       ...inner.problems,
       ...loft.problems,
+      ...laidOver.problems,
       ...unmet,
-      ...refusedProblems(refused),
+      ...refusedProblems([...refused, ...cover.refused]),
     ]),
     walls: walls.walls,
     openings,
@@ -193,12 +202,44 @@ export function frame(asked: Design, memory: Memory = newMemory(), hung: readonl
   }
 }
 
-/** All boards of a frame: the building's, and what its trusses are set with until it stands. */
+/** All boards of a frame: the building's, its roof's covering, and what its trusses are set with. */
 export const everyBoard = ({
   members,
+  covering,
   temporary,
-}: Pick<Frame, 'members' | 'temporary'>): readonly Member[] =>
-  temporary.length ? [...members, ...temporary] : members
+}: Pick<Frame, 'members' | 'covering' | 'temporary'>): readonly Member[] =>
+  temporary.length || covering.length ? [...members, ...covering, ...temporary] : members
+
+/** What stays of them. */
+export const standingBoards = ({
+  members,
+  covering,
+}: Pick<Frame, 'members' | 'covering'>): readonly Member[] =>
+  covering.length ? [...members, ...covering] : members
+
+/** What covers a framed roof, known while nothing that it lies on changes. */
+function coverOf(
+  building: Building,
+  section: SectionOf,
+  lumber: RoofLumber,
+  { lines, openings }: RoofFrame,
+  memory: Memory,
+): CoverFrame {
+  const { cover, walls, roof, footprint } = building
+  const { deck, battens } = cover
+  return memory.last(
+    'cover',
+    [
+      ...[cover, lines, openings, roof, footprint, building.lumber],
+      ...[walls.sides, walls.sheathing, walls.slats, walls.longest],
+    ],
+    () =>
+      coverRoof(withRoof(building, { openings }), lumber, lines, {
+        board: deck?.kind === 'boards' ? section(deck.section) : null,
+        batten: battens ? section(battens.section) : null,
+      }),
+  )
+}
 
 /** Floor, base and ground, known while nothing that they hang on changes. */
 const belowOf = (building: Building, section: SectionOf, hung: readonly Rect[], memory: Memory): Below =>

@@ -1,7 +1,22 @@
 export { type BaseFrame, type Bearing, type Bed } from './base'
 export { type Bay } from './floor/bay'
 export { type FloorFrame } from './floor/floor'
-export { everyBoard, type Frame, frame } from './frame'
+export {
+  battenRows,
+  coveredArea,
+  type CoverEdge,
+  type CoverField,
+  edgeLength,
+  type FacePoint,
+  onField,
+  outlineAt,
+  panelStrips,
+  pastEave,
+  seamsUp,
+  sliceOf,
+  sheetSizes,
+} from './cover'
+export { everyBoard, standingBoards, type Frame, frame } from './frame'
 export type { Ground } from './ground'
 export { type Hung, hungOn, moved, withHung } from './hung'
 export { type Member, boxOf } from './member'

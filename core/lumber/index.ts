@@ -7,6 +7,8 @@ export {
   sectionArea,
   type SectionKind,
   sheetSection,
+  panelSection,
+  isLumber,
   standardSections,
 } from './section'
 export { density, type Species, speciesNames } from './species'

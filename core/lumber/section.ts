@@ -1,7 +1,7 @@
 import { FOOT, INCH } from '../measure'
 
 /** Where a section's size comes from. */
-export type SectionKind = 'dimension' | 'post' | 'metric' | 'decking' | 'own' | 'sheet'
+export type SectionKind = 'dimension' | 'post' | 'metric' | 'decking' | 'own' | 'sheet' | 'panel'
 
 /** A board's cross-section; sizes actual, in millimetres. `depth` is the wide way, `thickness` the narrow. */
 export interface Section {
@@ -16,6 +16,8 @@ export interface Section {
   readonly counted: { readonly thickness: number; readonly width: number }
   /** Length it is sold in, mm, for what is not sold by the stock lengths of boards. */
   readonly sold?: number
+  /** Weight of what is not wood, kg/m³. */
+  readonly density?: number
   /** A round log, of which thickness and depth are the diameter. */
   readonly round?: true
 }
@@ -117,6 +119,37 @@ export function sheetSection(thickness: number, width: number, length: number): 
 }
 
 const SHEET = 'sheet'
+
+/** kg/m² of metal panels half a millimetre thick, and of clear ones (common practice, no source). */
+const PANEL_WEIGHT = { metal: 5, clear: 1.5 } as const
+
+/** A panel as a section: as wide as it is with its side lap; mm, no board feet. */
+export function panelSection({
+  cover,
+  lap,
+  longest,
+  height,
+  clear,
+}: {
+  readonly cover: number
+  readonly lap: number
+  readonly longest: number
+  readonly height: number
+  readonly clear: boolean
+}): Section {
+  return {
+    name: `panel ${Math.round(cover * 10) / 10}`,
+    kind: 'panel',
+    thickness: height,
+    depth: cover + lap,
+    counted: { thickness: 0, width: 0 },
+    sold: longest,
+    density: ((clear ? PANEL_WEIGHT.clear : PANEL_WEIGHT.metal) * 1000) / height,
+  }
+}
+
+/** Whether a section is lumber: neither a sheet nor a panel. */
+export const isLumber = ({ kind }: Pick<Section, 'kind'>): boolean => kind !== 'sheet' && kind !== 'panel'
 
 /**
  * US dimension lumber and posts, then metric carcassing: CLS, and regularised 47 mm (sizes: common practice,

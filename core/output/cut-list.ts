@@ -1,6 +1,7 @@
 import { roles } from '../trade'
 import Papa from 'papaparse'
 import { formatAngle, formatLength } from '../measure'
+import { isLumber } from '../lumber'
 import { kneesOf } from '../lines'
 import {
   inOrderOfWork,
@@ -114,7 +115,7 @@ export function cutListText(plan: Plan, order: ListOrder = 'section'): string {
     piece.mark,
     `${piece.count}`,
     saySection(piece.section, units),
-    piece.width < piece.section.depth - 0.05 || piece.section.kind === 'sheet'
+    piece.width < piece.section.depth - 0.05 || !isLumber(piece.section)
       ? `${say(piece.length)} × ${say(piece.width)}`
       : say(piece.length),
     cuts(piece),
@@ -139,7 +140,7 @@ export function cutListText(plan: Plan, order: ListOrder = 'section'): string {
     '',
     ...lines,
     '',
-    `${totals.pieces} pieces, ${sayLongLength(totals.length, units)}, ${wood}, ${totals.sheets ? `${totals.sheets} sheets, ` : ''}${sayWeight(totals.weight, units)}`,
+    `${totals.pieces} pieces, ${sayLongLength(totals.length, units)}, ${wood}, ${totals.sheets ? `${totals.sheets} sheets, ` : ''}${totals.panels ? `${totals.panels} panels, ` : ''}${sayWeight(totals.weight, units)}`,
     ...(totals.temporary.pieces
       ? [
           `Besides those ${totals.temporary.pieces} pieces, ${sayLongLength(totals.temporary.length, units)}, that trusses are set with and that come down again`,

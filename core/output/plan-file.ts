@@ -115,6 +115,7 @@ const totalsPart = ({ totals }: Plan): Record<string, unknown> => ({
   boardFeet: tidy(totals.boardFeet),
   volume: tidy(totals.volume),
   sheets: totals.sheets,
+  panels: totals.panels,
   weight: tidy(totals.weight),
   temporary: { pieces: totals.temporary.pieces, length: tidy(totals.temporary.length) },
 })

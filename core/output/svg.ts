@@ -3,7 +3,7 @@ import type { Units } from '../measure'
 
 const style =
   'text{font:13px "Atkinson Hyperlegible Mono",monospace;fill:#24313A;paint-order:stroke;stroke:#FFFDF8;stroke-width:6px}path{fill:none;stroke:#24313A}' +
-  '.wood{fill:#F7EBCF}.end-grain{fill:#E3CC98}.behind{stroke:#8A8270;stroke-dasharray:4 3}.ground{stroke-width:2}.datum{stroke:#2F6F9F;stroke-dasharray:8 3 2 3}.mark{stroke:#C8402F}.sheet{fill:#FBF1DA}.concrete{fill:#DAD6CC}.gravel{fill:#ECE7DA;stroke-dasharray:2 4}.boundary{stroke-width:2;stroke-dasharray:14 4 3 4}.setback{stroke-dasharray:6 5}.buried{stroke:#C8402F;stroke-dasharray:10 4}.hole{stroke-dasharray:3 3}.dimension{stroke:#2F6F9F}.extension{stroke:#2F6F9F;opacity:.45}.running{stroke:#C8402F}.fault{fill:#A32A1B;font-weight:700}'
+  '.wood{fill:#F7EBCF}.end-grain{fill:#E3CC98}.behind{stroke:#8A8270;stroke-dasharray:4 3}.ground{stroke-width:2}.datum{stroke:#2F6F9F;stroke-dasharray:8 3 2 3}.mark{stroke:#C8402F}.sheet{fill:#FBF1DA}.panel{fill:#DDE5E8}.concrete{fill:#DAD6CC}.gravel{fill:#ECE7DA;stroke-dasharray:2 4}.boundary{stroke-width:2;stroke-dasharray:14 4 3 4}.setback{stroke-dasharray:6 5}.buried{stroke:#C8402F;stroke-dasharray:10 4}.hole{stroke-dasharray:3 3}.dimension{stroke:#2F6F9F}.extension{stroke:#2F6F9F;opacity:.45}.running{stroke:#C8402F}.fault{fill:#A32A1B;font-weight:700}'
 
 /**
  * A drawing as an SVG file that stands alone, `width` px wide; numbers of `faults`, the fields of problems,

@@ -226,6 +226,7 @@ export function common({ density }: Plan, piece: Piece): Figure[] {
         volume: piece.volume * CUBIC_METRES,
         density: densityOf(piece.section, density),
         sheet: piece.section.kind === 'sheet' ? 1 : 0,
+        panel: piece.section.kind === 'panel' ? 1 : 0,
       },
     },
   ]

@@ -21,6 +21,15 @@ export type LooseCode =
   | 'seat-screws'
   | 'ledger-screws'
   | 'ledger-flashing'
+  | 'cover-area'
+  | 'cover-clips'
+  | 'cover-screws'
+  | 'cover-caps'
+  | 'cover-eave-trim'
+  | 'cover-gable-trim'
+  | 'cover-head-trim'
+  | 'cover-flashing'
+  | 'cover-closures'
 
 /**
  * A quantity and the numbers it comes from: volumes m³, weights kg, lengths mm, areas m². `core/words` says

@@ -5,6 +5,7 @@ import { sectionArea } from '../lumber'
 import { areaOfRect, type Bed, type Frame, partVolume, type Hole, supportName } from '../frame'
 import { earthwork } from '../survey'
 import { boughtTrusses } from './bought'
+import { coverLoose } from './cover'
 import { gussetsOf } from './gussets'
 import { postCaps, seatHolds } from './holds'
 import { ledgerOf } from './ledger'
@@ -43,6 +44,7 @@ export function looseOf(building: Building, frame: Frame): Loose[] {
     ...postBases(building, frame),
     ...postCaps(building, frame),
     ...seatHolds(building, frame),
+    ...coverLoose(building, frame),
     ...(base
       ? [
           ...gravelOf(base, beds),

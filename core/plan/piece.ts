@@ -142,10 +142,13 @@ function merge(all: readonly Group[]): {
   return { groups: [...kinds.values()].flat(), mirrored }
 }
 
+/** Lumber stands before sheets in a list, and those before panels. */
+const rankOf = ({ kind }: Section): number => (kind === 'sheet' ? 1 : kind === 'panel' ? 2 : 0)
+
 /** Lumber before sheets; by section, the largest first, and its longest pieces first. */
 function inOrder(a: Group, b: Group): number {
   return (
-    Number(a.section.kind === 'sheet') - Number(b.section.kind === 'sheet') ||
+    rankOf(a.section) - rankOf(b.section) ||
     b.section.depth - a.section.depth ||
     b.section.thickness - a.section.thickness ||
     compareText(a.section.name, b.section.name) ||

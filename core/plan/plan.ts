@@ -2,7 +2,7 @@ import { CUBIC_METRES } from '../measure'
 import type { Building, Design } from '../design'
 import { everyBoard, type Frame, frame, type Member, type Memory, type Problem } from '../frame'
 import { boughtWeight } from './bought'
-import { density, stockLengths } from '../lumber'
+import { density, isLumber, stockLengths } from '../lumber'
 import { isTemporary } from '../trade'
 import { type Loose, looseOf } from './loose'
 import { type Piece, piecesOf } from './piece'
@@ -13,13 +13,15 @@ import { weightOf } from './weight'
 /** Sums over all pieces that stay. */
 export interface Totals {
   readonly pieces: number
-  /** Of all boards as cut, without sheets, mm. */
+  /** Of all boards as cut, without sheets and panels, mm. */
   readonly length: number
   readonly boardFeet: number
   /** Of the boards that are left, without sheets, m³. */
   readonly volume: number
   /** Sheets to buy, offcuts used again. */
   readonly sheets: number
+  /** Roof panels, as they are cut. */
+  readonly panels: number
   /** kg, at the design's species and moisture; with bought trusses, where their weight is typed. */
   readonly weight: number
   /** Of the boards that come down again, which the sums above are without: how many, and their length, mm. */
@@ -98,12 +100,13 @@ function totalsOf(all: readonly Piece[], kgPerM3: number, bought: number): Omit<
   const sum = (value: (piece: Piece) => number): number =>
     pieces.reduce((total, piece) => total + piece.count * value(piece), 0)
   const ofBoards = (value: (piece: Piece) => number) =>
-    sum(piece => (piece.section.kind === 'sheet' ? 0 : value(piece)))
+    sum(piece => (isLumber(piece.section) ? value(piece) : 0))
   return {
     pieces: sum(() => 1),
     length: ofBoards(piece => piece.length),
     boardFeet: sum(piece => piece.boardFeet),
     volume: ofBoards(piece => piece.volume) * CUBIC_METRES,
+    panels: sum(piece => (piece.section.kind === 'panel' ? 1 : 0)),
     weight: sum(piece => weightOf(piece.section, piece.volume, kgPerM3)) + bought,
     temporary: {
       pieces: temporary.reduce((total, { count }) => total + count, 0),

@@ -1,6 +1,6 @@
 import { HAIR } from '../measure'
 import { boardLength } from '../board'
-import type { Frame, Member } from '../frame'
+import { type Frame, type Member, standingBoards } from '../frame'
 import { widthOf } from './piece'
 
 /** A piece of a sheet: its longest way along the sheet and its width across it, mm. */
@@ -33,19 +33,35 @@ interface Rest {
  */
 export function sheetsOf(frame: Frame): SheetCut[] {
   const bySection = new Map<string, Member[]>()
-  for (const member of frame.members)
-    if (member.section.kind === 'sheet')
-      bySection.set(member.section.name, [...(bySection.get(member.section.name) ?? []), member])
+  for (const member of standingBoards(frame)) {
+    const { kind, name, depth, sold } = member.section
+    if (kind !== 'sheet') continue
+    const of = `${name} ${depth} ${sold}`
+    const known = bySection.get(of)
+    if (known) known.push(member)
+    else bySection.set(of, [member])
+  }
   return [...bySection.values()].flatMap(cutFrom)
 }
 
 function cutFrom(members: readonly Member[]): SheetCut[] {
   const [first] = members
   if (!first) return []
-  const full = { long: first.section.sold ?? 0, wide: first.section.depth }
-  const pieces = members
-    .map(({ id, board }): SheetPiece => ({ member: id, long: boardLength(board), wide: widthOf(board) }))
-    .sort((a, b) => micrometres(b.wide) - micrometres(a.wide) || micrometres(b.long) - micrometres(a.long))
+  const { name, sold, depth } = first.section
+  return sheetsFor(
+    members.map(({ id, board }) => ({ member: id, long: boardLength(board), wide: widthOf(board) })),
+    { long: sold ?? 0, wide: depth },
+  ).map(pieces => ({ section: name, pieces }))
+}
+
+/** What comes out of each sheet, of pieces that are cut from whole ones; mm. */
+export function sheetsFor(
+  asked: readonly SheetPiece[],
+  full: { readonly long: number; readonly wide: number },
+): readonly (readonly SheetPiece[])[] {
+  const pieces = [...asked].sort(
+    (a, b) => micrometres(b.wide) - micrometres(a.wide) || micrometres(b.long) - micrometres(a.long),
+  )
   const cuts: SheetPiece[][] = []
   let rests: Rest[] = []
   for (const piece of pieces) {
@@ -56,7 +72,7 @@ function cutFrom(members: readonly Member[]): SheetCut[] {
     cuts[from.sheet]?.push(piece)
     rests = [...rests.filter(rest => rest !== from), ...remnants(from, piece)]
   }
-  return cuts.map(list => ({ section: first.section.name, pieces: list }))
+  return cuts
 }
 
 /** Sizes that differ by rounding alone are one size in the order of a list. */
@@ -72,11 +88,15 @@ function remnants(from: Rest, piece: SheetPiece): Rest[] {
   return [end, side].filter(rest => rest.long > SCRAP && rest.wide > SCRAP)
 }
 
-/** The sheets that something of the walls or of the floor comes out of. */
+/** The sheets that something of the walls, the floor or the roof comes out of. */
 export function sheetsIn(
   { frame, sheets }: { readonly frame: Frame; readonly sheets: readonly SheetCut[] },
-  part: 'walls' | 'floor',
+  part: 'walls' | 'floor' | 'roof',
 ): SheetCut[] {
-  const there = new Set(frame.members.filter(({ where }) => where.in === part).map(({ id }) => id))
+  const there = new Set(
+    standingBoards(frame)
+      .filter(({ where }) => where.in === part)
+      .map(({ id }) => id),
+  )
   return sheets.filter(sheet => sheet.pieces.some(({ member }) => there.has(member)))
 }

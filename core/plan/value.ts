@@ -1,6 +1,7 @@
 import { peakAcross } from '../lines'
 import { isSide, valueAt } from '../design'
 import { radians } from '../measure'
+import { firstRowOf } from './cover'
 import type { Plan } from './plan'
 
 /**
@@ -12,7 +13,9 @@ export function valueOf({ building, frame }: Plan, path: string): unknown {
   if (side && isSide(side)) return building.heights[side]
   const line = building.roof.gambrel
   if (path === 'roof.gambrel.lower') return line && { rise: 12 * Math.tan(radians(line.lower)), run: 12 }
-  const own = valueAt(building, path)
+  const own = path.startsWith('roof.cover.')
+    ? (valueAt(building, path.slice('roof.'.length)) ?? null)
+    : valueAt(building, path)
   if (own !== null) return own
   switch (path) {
     case 'roof.peak.at':
@@ -23,6 +26,8 @@ export function valueOf({ building, frame }: Plan, path: string): unknown {
       return frame.innerBeams.find(({ role }) => role === 'joist-beam')?.at ?? building.footprint.width / 2
     case 'roof.truss.bought.span':
       return building.footprint.width
+    case 'roof.cover.deck.first':
+      return firstRowOf(building, frame)
     case 'roof.northPitch':
       return building.roof.pitch
     default:

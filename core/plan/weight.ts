@@ -15,4 +15,4 @@ export const weightOf = (section: Section, volume: number, density: number): num
   volume * CUBIC_METRES * densityOf(section, density)
 
 export const densityOf = (section: Section, density: number): number =>
-  section.kind === 'sheet' ? SHEET_DENSITY : density
+  section.density ?? (section.kind === 'sheet' ? SHEET_DENSITY : density)

@@ -1,5 +1,15 @@
 import type { Design } from '../design'
-import { boxOf, type Frame, hungOn, type Member, type Memory, moved, newMemory, type Problem } from '../frame'
+import {
+  boxOf,
+  type Frame,
+  hungOn,
+  type Member,
+  type Memory,
+  moved,
+  newMemory,
+  type Problem,
+  standingBoards,
+} from '../frame'
 import { type Placement, toBuilding, vec } from '../geometry'
 import { HAIR } from '../measure'
 import { plan, type Plan } from './plan'
@@ -61,7 +71,7 @@ function partPlans(design: Design, main: Plan, memories: Memories): PartPlan[] {
 
 /** A part's boards where they stand in the whole, each called by its part too: `part-1/roof/...`. */
 export const standingIn = ({ id, plan: { frame }, pose }: PartPlan): readonly Member[] =>
-  frame.members.map(member => ({ ...moved(pose, member), id: `${id}/${member.id}` }))
+  standingBoards(frame).map(member => ({ ...moved(pose, member), id: `${id}/${member.id}` }))
 
 /** The plan of a part, by its number from 0, or the main one's; of one that is not there, that too. */
 export const atPart = ({ main, parts }: Whole, index: number | null): Plan =>
@@ -69,7 +79,7 @@ export const atPart = ({ main, parts }: Whole, index: number | null): Plan =>
 
 /** All boards of a building with its parts, in the main part's axes; the main part's keep their ids. */
 export const wholeMembers = ({ main, parts }: Whole): readonly Member[] => [
-  ...main.frame.members,
+  ...standingBoards(main.frame),
   ...parts.flatMap(standingIn),
 ]
 

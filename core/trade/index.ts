@@ -3,6 +3,7 @@ export { middleOf, overlap, type Stretch } from './stretch'
 export {
   type InSection,
   isPlate,
+  isRoofCover,
   isTemporary,
   raisingSteps,
   type RaisingName,

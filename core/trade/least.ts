@@ -13,6 +13,8 @@ export const least = {
   deckBoard: 60,
   /** A strip of a sheet on a floor, over the joists. */
   deckStrip: 200,
+  /** A strip of a sheet along a roof's ridge or eave. */
+  roofStrip: 300,
   /** A sheet's width at the end of a row on a wall. */
   wallSheet: 200,
   /** A plate, in bays of its wall's studs, wherever the wall is longer than that. */
@@ -87,6 +89,10 @@ export const least = {
 
 /** Gaps that boards are laid out with, mm; common practice, no source, unless one is named. */
 export const gaps = {
+  /** How far rafters may stand off their centres, beside doubled ones, for joints to be a bay apart. */
+  offLayout: 2 * INCH,
+  /** Of a tongue, that a board does not cover by. */
+  tongue: INCH / 4,
   /** That a post keeps off what crosses the building beside it. */
   besidePost: 5,
   /** Between battens, so that they stay battens. */

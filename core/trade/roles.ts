@@ -28,6 +28,9 @@ export const raisingSteps = [
   'fascia',
   'sheets',
   'clearing',
+  'roof-deck',
+  'roof-battens',
+  'roofing',
 ] as const
 export type RaisingName = (typeof raisingSteps)[number]
 
@@ -141,6 +144,10 @@ export const roles = {
   'collar-tie': row('CT', 'collar tie', 'ties', 'roof.ties', 'tie'),
   'sub-fascia': row('SF', 'sub-fascia', 'fascia', 'roof.fascia'),
   fascia: row('FA', 'fascia board', 'fascia', 'roof.fascia'),
+  'roof-sheet': row('RS', 'roof sheet', 'roof-deck', 'roof.cover.deck'),
+  'roof-board': row('RD', 'roof board', 'roof-deck', 'roof.cover.deck'),
+  'roof-batten': row('RN', 'roof batten', 'roof-battens', 'roof.cover.battens'),
+  'roof-panel': row('PA', 'roof panel', 'roofing', 'roof.cover.top'),
   'bottom-plate': row('BP', 'bottom plate', 'place', 'walls.stud'),
   'top-plate': row('TP', 'top plate', 'place', 'walls.stud'),
   stud: row('S', 'stud', 'place', 'walls.stud'),
@@ -187,6 +194,10 @@ const temporaryRoles: readonly Role[] = [
   'top-diagonal',
 ]
 export const isTemporary = (role: Role): boolean => temporaryRoles.includes(role)
+
+/** Roles of what covers a roof. */
+const coverRoles: readonly Role[] = ['roof-sheet', 'roof-board', 'roof-batten', 'roof-panel']
+export const isRoofCover = (role: Role): boolean => coverRoles.includes(role)
 
 /** Whether a role is a wall's bottom or top plate. */
 export const isPlate = (role: Role): boolean => role === 'bottom-plate' || role === 'top-plate'

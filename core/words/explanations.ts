@@ -82,7 +82,9 @@ const explanations: Readonly<Record<FigureName, (say: Explaining) => string>> = 
   vents: ({ n, mm, units }) =>
     `Drill them ${mm('hole')} wide in the middle of the height, evenly along the block; a block's holes leave ${units === 'imperial' ? `${(n('area') / 645.16).toFixed(1)} in²` : `${Math.round(n('area') / 100)} cm²`} free. Cover them with mesh.`,
   weight: ({ n, units }) =>
-    `The wood left, ${sayLitres(n('volume'), units)}, at ${sayDensity(n('density'), units)} ${n('sheet') ? 'as sheets usually weigh' : 'for the species and moisture chosen'}.`,
+    n('panel')
+      ? 'By its area, at what such panels usually weigh.'
+      : `The wood left, ${sayLitres(n('volume'), units)}, at ${sayDensity(n('density'), units)} ${n('sheet') ? 'as sheets usually weigh' : 'for the species and moisture chosen'}.`,
 }
 
 type Said = Omit<Explaining, 'figure'>

@@ -146,6 +146,30 @@ const meanings: Readonly<Record<string, string>> = {
     'How far a gusset covers each member from the joint: a foot, or as far as the chords let it, where nothing is typed.',
   'roof.truss.gusset.nails': 'In the end of each member, on each face, besides the glue.',
   'roof.overhang.eave': "Level, from the outside of the framing to the tail's plumb cut.",
+  'roof.cover':
+    'What lies on the rafters: a deck, battens across, and roofing; each is cut to the roof’s own edges.',
+  'roof.cover.deck.thickness': 'Of the sheets on the rafters.',
+  'roof.cover.deck.sheet.length': 'As it is sold; it lies across the rafters.',
+  'roof.cover.deck.sheet.width': 'What it covers up the slope: a tongue is not counted.',
+  'roof.cover.deck.gap':
+    'For swelling: an eighth of an inch, or 3 mm, is usual. Sheets with a tongue have it at their ends alone.',
+  'roof.cover.deck.space': 'None for a closed deck; skip sheathing has some.',
+  'roof.cover.deck.first':
+    'At the eave. Where nothing is typed it is whole, or ripped so that no strip is left along the ridge.',
+  'roof.cover.deck.stagger': 'How far a joint keeps at least from those of the row below.',
+  'roof.cover.battens.apart': 'On centre, along the slope. They are spread evenly from the eave to the top.',
+  'roof.cover.top.cover': 'Along the eave, its side lap taken off.',
+  'roof.cover.top.lap': 'How much of a panel lies under, or over, the next.',
+  'roof.cover.top.longest': 'As it is sold; a longer slope has end laps, over a batten where there is one.',
+  'roof.cover.top.endLap': 'How far the upper panel lies over the lower one.',
+  'roof.cover.top.past': 'Past what the panels lie on, so that water drips clear.',
+  'roof.cover.top.height': 'From what it lies on to the top of its ribs.',
+  'roof.cover.top.screws.across':
+    'In each line across the panel; its maker says how many, and whether in the flats or on the ribs.',
+  'roof.cover.past.eave': 'Along the slope, past what is nailed to the tails.',
+  'roof.cover.past.rake': 'Level, past the outermost boards over the gables.',
+  'roof.cover.slot':
+    'Along the slope, on either side: an air slot under a vented cap, or the room a panel leaves under its ridge cap.',
   'roof.taper':
     'How much nearer to the low side the house stands at the east end than at the west; with a minus: at the west. The span is measured where it is widest.',
   'roof.overhang.high': 'Level, from the outside of the high wall to the end of the rafter over it.',

@@ -3,11 +3,13 @@ import type { CutName } from '../board'
 import type { Section, Species } from '../lumber'
 import { formatLength, type Units } from '../measure'
 
-/** A section as a framer calls it: a sheet by its thickness, a board by its name. */
+/** A section as a framer calls it: a sheet by its thickness, a panel by its width, a board by its name. */
 export const saySection = (section: Section, units: Units): string =>
   section.kind === 'sheet'
     ? `Sheet ${formatLength(section.thickness, { units, denominator: 32, unit: true })}`
-    : section.name
+    : section.kind === 'panel'
+      ? `Panel, ${formatLength(section.depth, { units, unit: true })} wide`
+      : section.name
 
 export const cutNames: Record<CutName, string> = {
   square: 'square cut',
@@ -50,6 +52,13 @@ const advice: Record<Role, string> = {
   'wall-beam': 'Crown up, joined over a post; its depth is yours to have checked.',
   knee: 'Tight at both ends before it is fastened; cut one, try it.',
   slat: 'Ends on a stud or post; a spacer keeps the gap.',
+  'roof-sheet':
+    'Long way across the rafters, each end on the middle of one; an eighth of an inch (3 mm) from the next. Work from below and tie on: a sheet takes the wind.',
+  'roof-board': 'Good face down where it is seen from inside; each end on a rafter, two nails to each.',
+  'roof-batten':
+    'Flat, screwed or nailed at every rafter; each end on one. Its middle is where the panel screws go.',
+  'roof-panel':
+    'Cut with the good face down, file the edge and brush the filings off. Never walk on a clear panel, nor between battens.',
   'wall-sheet':
     'Edges on studs, plates or blocks, an eighth of an inch (3 mm) from the next; its opening cut to the rough size.',
   'gable-stud': 'Over the stud below it; its top cut at the slope. Cut one, try it under the end rafter.',

@@ -24,6 +24,15 @@ export const looseNames: Record<LooseCode, string> = {
   'seat-screws': 'Structural screws at the seats',
   'ledger-screws': 'Lag screws for the ledger, 1/2 in or 12 mm',
   'ledger-flashing': 'Flashing over the ledger, lengths',
+  'cover-area': 'Roof, along the slopes',
+  'cover-clips': 'Edge clips',
+  'cover-screws': 'Screws for the panels',
+  'cover-caps': 'Caps for ridge, hips and knees, lengths',
+  'cover-eave-trim': 'Eave trim, lengths',
+  'cover-gable-trim': 'Gable trim, lengths',
+  'cover-head-trim': 'Trim along the high edge, lengths',
+  'cover-flashing': 'Flashing along the wall, lengths',
+  'cover-closures': 'Closure strips',
 }
 
 const YARD3 = ((3 * FOOT) / 1000) ** 3
@@ -46,7 +55,12 @@ const amounts: Partial<Record<LooseCode, (say: LooseSay) => string>> = {
   gravel: ({ n, volume, units }) => `${volume}, ${sayWeight(n('weight'), units)}`,
   concrete: ({ n, volume }) => `${volume}, ${n('bags')} bags`,
   wrap: ({ amount, units }) => sayArea(amount, units),
+  'cover-area': ({ amount, units }) => sayArea(amount, units),
 }
+
+/** The rule of what is sold by lengths. */
+const sayTrim = (mm: LooseSay['mm']): string =>
+  `${mm('long')} in lengths of ${mm('sold')}, each over the next by ${mm('lap')}.`
 
 /** By which rule. */
 const rules: Readonly<Record<LooseCode, (say: LooseSay) => string>> = {
@@ -85,6 +99,19 @@ const rules: Readonly<Record<LooseCode, (say: LooseSay) => string>> = {
     `Into the frame behind it, no more than 1/2 in (12 mm) of sheets between: ${mm('apart')} apart, high and low in turn, the first ${mm('end')} from each end, for a span up to ${mm('span')} (a deck ledger's schedule, IRC table R507.9.1.3(1), from memory). Local code decides, and a house that may carry it.`,
   'ledger-flashing': ({ mm }) =>
     `Up behind the wall's cover and down over the roofing, ${mm('long')} of ledger in lengths of ${mm('sold')}, each over the next by ${mm('lap')}.`,
+  'cover-area': ({ n }) =>
+    `${n('faces')} ${n('faces') === 1 ? 'face' : 'faces'} as far as a deck reaches over eaves and gables, openings left out.`,
+  'cover-clips': ({ n, mm }) =>
+    `One in every bay of ${n('seams')} level joints: sheets this thick want their edges held where rafters stand more than ${mm('bare')} apart, and these stand at ${mm('spacing')} (IRC table R503.2.1.1(1), from memory).`,
+  'cover-screws': ({ n, units }) =>
+    `${n('across')} ${n('ribs') ? 'on the ribs' : 'in the flats'} of each of ${n('strips')} strips in each line across them, ${n('lines')} crossings: ${units === 'imperial' ? `${(n('per') * 9.290304).toFixed(0)} to 100 ft²` : `${n('per').toFixed(1)} to a m²`}. The panels' maker says how many.`,
+  'cover-caps': ({ mm }) => sayTrim(mm),
+  'cover-eave-trim': ({ mm }) => sayTrim(mm),
+  'cover-gable-trim': ({ mm }) => sayTrim(mm),
+  'cover-head-trim': ({ mm }) => sayTrim(mm),
+  'cover-flashing': ({ mm }) => `${sayTrim(mm)} Up behind the wall's cover, down over the roofing.`,
+  'cover-closures': ({ mm }) =>
+    `One to each panel's ${mm('cover')} along ${mm('long')} of eaves and heads, cut to the shape of its ribs.`,
   nails: ({ n }) =>
     `${n('each')} through the rim into each end of ${n('joists')} joists${n('plies') ? `, and through the joists beside openings into each end of ${n('plies')} header plies` : ''}.`,
 }

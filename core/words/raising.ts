@@ -30,7 +30,10 @@ export const raisingNames: Record<RaisingName, string> = {
   fascia: 'Fascia and soffit',
   gables: 'Gables',
   sheets: 'Sheets and slats on the walls',
-  clearing: 'Roof covered: braces down',
+  clearing: 'Braces down, as the roof is covered',
+  'roof-deck': 'Roof deck',
+  'roof-battens': 'Battens on the roof',
+  roofing: 'Roofing',
 }
 
 /** A step as it is called: of trusses by its number. */

@@ -18,6 +18,7 @@ const plain: Partial<Record<SubjectKind, string>> = {
   blocks: 'Blocks',
   firrings: 'Firrings',
   battens: 'Battens',
+  cover: 'Covering',
   walls: 'Walls',
   sheets: 'Sheets',
   posts: 'Posts, beam',

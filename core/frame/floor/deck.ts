@@ -33,7 +33,7 @@ export function layDeck(
 }
 
 /** Where pieces laid along the rims may end: on the middle of a joist, or of a pair side by side. */
-function breaksOf(joists: readonly Stretch[]): number[] {
+export function breaksOf(joists: readonly Stretch[]): number[] {
   const sorted = [...joists].sort((a, b) => a.from - b.from)
   const pairs: Stretch[] = []
   for (const each of sorted) {

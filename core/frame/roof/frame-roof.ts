@@ -87,8 +87,8 @@ export function frameRoof(
     ...(laid.framed ? gussetsTaken(building, lumber, laid.lines) : []),
     ...(laid.framed ? kneesTaken(building, lumber, laid.lines) : []),
   ])
-  const { truss } = building.roof
-  if (!laid.framed) return { lines, problems, orders: [], underLedger: Infinity, truss, drop }
+  const { truss, openings } = building.roof
+  if (!laid.framed) return { lines, problems, orders: [], underLedger: Infinity, truss, openings, drop }
   const more = finished({ building, lumber }, lines, carried, bearers, under)
   return {
     lines,
@@ -96,6 +96,7 @@ export function frameRoof(
     problems: [...problems, ...more.problems],
     underLedger: carried.underLedger,
     truss,
+    openings,
     drop,
   }
 }

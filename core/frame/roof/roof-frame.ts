@@ -1,4 +1,4 @@
-import type { BuildingTruss, SideName } from '../../design'
+import type { BuildingTruss, RoofOpening, SideName } from '../../design'
 import type { Problem, RoofLines } from '../../lines'
 import type { Order } from '../member'
 
@@ -17,6 +17,8 @@ export interface RoofFrame {
   readonly underLedger: number
   /** The trusses as framed; null without. */
   readonly truss: BuildingTruss | null
+  /** Its openings as framed: those that can't be have no width. */
+  readonly openings: readonly RoofOpening[]
   /** How far the end trusses lie under the others, square to the faces, for lookouts over them; mm. */
   readonly drop: number
 }

@@ -15,6 +15,20 @@ export type RoofProblem =
       readonly least: number
       readonly most: number
     }
+  | {
+      readonly code: 'roof-sheet-short'
+      readonly path: 'roof.cover.deck.sheet.length'
+      readonly least: number
+    }
+  | {
+      readonly code: 'first-row-wide'
+      readonly path: 'roof.cover.deck.first'
+      readonly most: number
+    }
+  | {
+      readonly code: 'cover-on-purlins'
+      readonly path: 'roof.cover.deck' | 'roof.cover.battens'
+    }
   | { readonly code: 'pitches-apart'; readonly path: 'roof.northPitch' }
   | {
       readonly code:

@@ -15,6 +15,12 @@ export const roofSentences: Sentences<RoofProblem> = {
     problem.path === 'roof.peak.height'
       ? `No pitch between ${formatAngle(limits.roofAngle.min)} and ${formatAngle(limits.roofAngle.max)} brings the ridge there. Put its top between ${up(problem.least)} and ${down(problem.most)} over the deck, or type a pitch.`
       : `No pitch between ${formatAngle(limits.roofAngle.min)} and ${formatAngle(limits.roofAngle.max)} brings the slopes together there. Put the peak between ${up(problem.least)} and ${down(problem.most)} from the south wall, or type a pitch.`,
+  'roof-sheet-short': (problem, { up }) =>
+    `A sheet on the roof spans from one rafter to another at least, and ends on their middles. Use sheets ${up(problem.least)} long at least, or set the rafters nearer each other.`,
+  'first-row-wide': (problem, { down }) =>
+    `The first row is ripped from a sheet, and is whole at most. Rip it to ${down(problem.most)} at most, or leave it out so that it follows.`,
+  'cover-on-purlins': ({ path }) =>
+    `Purlins lie flat on these trusses, and the ${path === 'roof.cover.deck' ? 'deck' : 'battens'} would lie in the same place. Leave one of the two out.`,
   'pitches-apart': () =>
     'With pitches this far apart the ridge leaves the span. Bring the two pitches, or the two eave walls, nearer each other.',
   'truss-walls-uneven': (problem, { mm }) =>

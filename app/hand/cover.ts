@@ -1,0 +1,186 @@
+import { type DeckSheets, noCover, type Stagger, staggers, usualCover, withEdit } from '../../core/design'
+import { sheetsBy } from '../../core/plan'
+import { sayLength } from '../../core/words'
+import type { Change } from '../storage/designs'
+import { act, type At, board, choice, head, length, lengths, looseOf, onOff, type Row, say } from './row'
+
+/** What covers the roof: its deck, battens and roofing. */
+export function cover(at: At): Row[] {
+  const { cover: asked } = at.design.roof
+  return [
+    head('Deck'),
+    ...deck(at),
+    head('Battens'),
+    ...battens(at),
+    head('Roofing'),
+    ...roofing(at),
+    ...(asked.deck || asked.battens || asked.top
+      ? [
+          head('Edges'),
+          ...lengths(at, 'roof.cover.past.eave', 'roof.cover.past.rake'),
+          ...(at.plan.frame.covered.some(({ edges }) => edges.some(({ at: where }) => where === 'head'))
+            ? length(at, 'roof.cover.slot')
+            : []),
+          ...looseOf(at, code => code.startsWith('cover-')),
+          act('Take the covering off', 'pi pi-times', design => withEdit(design, 'roof.cover', noCover)),
+        ]
+      : []),
+  ]
+}
+
+const part =
+  (path: 'deck' | 'battens' | 'top', value: unknown): Change =>
+  design =>
+    withEdit(design, `roof.cover.${path}`, value)
+
+function deck(at: At): Row[] {
+  const { deck: asked } = at.design.roof.cover
+  const usual = usualCover[at.design.lumber.yard]
+  const kind = choice(
+    at,
+    'roof.cover.deck',
+    [
+      { value: 'none', label: 'None' },
+      { value: 'sheets', label: 'Sheets' },
+      { value: 'boards', label: 'Boards' },
+    ],
+    {
+      name: 'On the rafters',
+      value: asked?.kind ?? 'none',
+      change: to => part('deck', to === 'none' ? null : usual[to as 'sheets' | 'boards']),
+    },
+  )
+  if (!asked) return [kind]
+  const edge = choice(at, 'roof.cover.deck.edge', [
+    { value: 'square', label: 'Square' },
+    { value: 'tongue', label: 'Tongue and groove' },
+  ])
+  if (asked.kind === 'boards')
+    return [kind, board(at, 'roof.cover.deck.section'), edge, ...length(at, 'roof.cover.deck.space')]
+  return [
+    kind,
+    ...lengths(
+      at,
+      'roof.cover.deck.thickness',
+      'roof.cover.deck.sheet.length',
+      'roof.cover.deck.sheet.width',
+    ),
+    edge,
+    ...length(at, 'roof.cover.deck.gap'),
+    ...starts(at, asked),
+  ]
+}
+
+const staggerWords: Readonly<Record<Stagger, string>> = {
+  half: 'Half a sheet',
+  third: 'A third',
+  bay: 'One bay',
+}
+
+/** How the rows begin, each way with the sheets that it takes. */
+function starts(at: At, asked: DeckSheets): Row[] {
+  const count = (change: Partial<DeckSheets>): string => {
+    const found = sheetsBy(at.plan, { ...asked, ...change })
+    return found === null ? '' : `: ${found} sheet${found === 1 ? '' : 's'}`
+  }
+  const wide = Math.min(asked.sheet.length, asked.sheet.width)
+  const half = wide / 2
+  const ways = [
+    { value: 'found', first: null, label: 'As it works out' },
+    { value: 'whole', first: wide, label: 'Whole' },
+    { value: 'half', first: half, label: sayLength(half, at.units) },
+  ]
+  const own = asked.first !== null && !ways.some(({ first }) => first === asked.first)
+  return [
+    choice(
+      at,
+      'roof.cover.deck.stagger',
+      staggers.map(value => ({ value, label: `${staggerWords[value]}${count({ stagger: value })}` })),
+    ),
+    choice(
+      at,
+      'roof.cover.deck.first',
+      [
+        ...ways.map(({ value, first, label }) => ({ value, label: `${label}${count({ first })}` })),
+        ...(own ? [{ value: 'own', label: `${sayLength(asked.first ?? 0, at.units)}${count({})}` }] : []),
+      ],
+      {
+        name: 'First row',
+        value: own ? 'own' : (ways.find(({ first }) => first === asked.first)?.value ?? 'found'),
+        change: to => design =>
+          to === 'own'
+            ? design
+            : withEdit(
+                design,
+                'roof.cover.deck.first',
+                ways.find(({ value }) => value === to)?.first ?? null,
+              ),
+      },
+    ),
+    ...(asked.first === null ? [] : length(at, 'roof.cover.deck.first')),
+  ]
+}
+
+function battens(at: At): Row[] {
+  const { battens: asked } = at.design.roof.cover
+  return [
+    choice(at, 'roof.cover.battens', onOff('None', 'Across the rafters'), {
+      name: 'Across',
+      value: asked ? 'yes' : 'no',
+      change: to => part('battens', to === 'yes' ? usualCover[at.design.lumber.yard].battens : null),
+    }),
+    ...(asked ? [board(at, 'roof.cover.battens.section'), ...length(at, 'roof.cover.battens.apart')] : []),
+  ]
+}
+
+function roofing(at: At): Row[] {
+  const { top } = at.design.roof.cover
+  const { panel } = at.design.roof
+  return [
+    choice(
+      at,
+      'roof.cover.top',
+      [
+        { value: 'none', label: 'None' },
+        { value: 'panels', label: 'Panels' },
+      ],
+      {
+        value: top?.kind ?? 'none',
+        change: to => part('top', to === 'none' ? null : usualCover[at.design.lumber.yard].panels),
+      },
+    ),
+    ...(top
+      ? [
+          choice(at, 'roof.cover.top.profile', [
+            { value: 'ribbed', label: 'Ribbed' },
+            { value: 'corrugated', label: 'Corrugated' },
+            { value: 'flat', label: 'Flat' },
+          ]),
+          choice(at, 'roof.cover.top.clear', onOff('Metal, opaque', 'Clear'), {
+            name: 'Made of',
+            value: top.clear ? 'yes' : 'no',
+            change: to => design => withEdit(design, 'roof.cover.top.clear', to === 'yes'),
+          }),
+          ...length(at, panel ? 'roof.panel.cover' : 'roof.cover.top.cover'),
+          ...(panel ? [say('The rafters follow these panels: what one covers is the same for both.')] : []),
+          ...lengths(
+            at,
+            'roof.cover.top.lap',
+            'roof.cover.top.longest',
+            'roof.cover.top.endLap',
+            'roof.cover.top.past',
+            'roof.cover.top.height',
+          ),
+          choice(at, 'roof.cover.top.screws.at', [
+            { value: 'flats', label: 'In the flats' },
+            { value: 'ribs', label: 'On the ribs' },
+          ]),
+          choice(
+            at,
+            'roof.cover.top.screws.across',
+            Array.from({ length: 12 }, (_, i) => ({ value: i + 1, label: String(i + 1) })),
+          ),
+        ]
+      : []),
+  ]
+}

@@ -1,0 +1,13 @@
+export { type CoverFrame, coverRoof, noCoverFrame } from './cover'
+export { battenRows, seamsUp, sheetSizes } from './deck'
+export {
+  coveredArea,
+  type CoverEdge,
+  type CoverField,
+  edgeLength,
+  type FacePoint,
+  onField,
+  outlineAt,
+  sliceOf,
+} from './field'
+export { panelStrips, pastEave } from './panels'

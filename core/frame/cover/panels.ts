@@ -1,0 +1,105 @@
+import type { RoofPanels } from '../../design'
+import { panelSection } from '../../lumber'
+import { dot } from '../../geometry'
+import { HAIR, NO_TURN } from '../../measure'
+import { least, type Stretch } from '../../trade'
+import type { Order } from '../member'
+import { boxAbout, clipToRect, type CoverField, outlineAt } from './field'
+import { layPiece } from './lay'
+
+/** A strip of panels up a slope: what it covers along the eave; its panels, each over the one below. */
+export interface PanelStrip {
+  readonly s: Stretch
+  /** With the lap under the next strip. */
+  readonly whole: Stretch
+  readonly pieces: readonly Stretch[]
+}
+
+/** A face as its panels cover it: they reach past what they lie on at the eave. */
+export const pastEave = (field: CoverField, past: number): CoverField => ({
+  ...field,
+  edges: field.edges.map(edge =>
+    edge.at === 'eave' && Math.abs(dot(edge.plane.normal, field.out)) < NO_TURN
+      ? { ...edge, plane: { ...edge.plane, offset: edge.plane.offset + past } }
+      : edge,
+  ),
+})
+
+/** Where panels lie: from the end that the layout begins at, what the last covers ripped to what is left. */
+export function panelStrips(
+  field: CoverField,
+  panels: RoofPanels,
+  high: number,
+  lines: readonly Stretch[],
+  seam: number | null,
+): PanelStrip[] {
+  const outline = outlineAt(field, high)
+  const box = boxAbout(outline)
+  if (!box) return []
+  const { x0: from, x1: to } = box
+  const begin = seam === null ? panels.cover : within(seam - from, panels.cover)
+  const edges = [from]
+  for (let at = from + begin; at < to - least.piece; at += panels.cover) edges.push(at)
+  return edges.flatMap((at, i): PanelStrip[] => {
+    const s = { from: at, to: edges[i + 1] ?? to }
+    const slice = boxAbout(clipToRect(outline, { x0: s.from, x1: s.to, y0: -Infinity, y1: Infinity }))
+    if (!slice) return []
+    const whole = { from: s.from, to: Math.min(to, s.to + panels.lap) }
+    return [{ s, whole, pieces: lapped({ from: slice.y0, to: slice.y1 }, panels, lines) }]
+  })
+}
+
+/** How far a first panel reaches so that a seam falls at a place past the edge. */
+const within = (at: number, cover: number): number => {
+  const left = at - Math.floor(at / cover) * cover
+  return left < least.piece ? cover : left
+}
+
+/** Panels of one strip, as long as they are sold, each joint over a line across the slope if it has one. */
+function lapped(
+  { from, to }: Stretch,
+  { longest, endLap }: RoofPanels,
+  lines: readonly Stretch[],
+): Stretch[] {
+  const out: Stretch[] = []
+  let low = from
+  for (let count = 0; to - low > longest + HAIR && count < 50; count++) {
+    const most = low + longest
+    const over = lines
+      .map(line => (line.from + line.to + endLap) / 2)
+      .filter(top => top <= most + HAIR && top - low > longest / 2)
+    const top = over.length ? Math.max(...over) : most
+    out.push({ from: low, to: top })
+    low = top - endLap
+  }
+  return [...out, { from: low, to }]
+}
+
+/** The panels of a face. */
+export function panelOrders(
+  field: CoverField,
+  panels: RoofPanels,
+  high: number,
+  strips: readonly PanelStrip[],
+): Order[] {
+  const section = panelSection(panels)
+  return strips.flatMap(({ whole, pieces }, i) =>
+    pieces.flatMap((v, k) =>
+      layPiece({
+        field,
+        role: 'roof-panel',
+        section,
+        high,
+        way: 'up',
+        rect: { x0: whole.from, x1: whole.to, y0: v.from, y1: v.to },
+        where: part =>
+          field.place(
+            'panel',
+            i + 1,
+            ...(pieces.length > 1 || part ? [k + 1] : []),
+            ...(part ? [part + 1] : []),
+          ),
+      }),
+    ),
+  )
+}
