@@ -64,6 +64,7 @@ export function coverFace(plan: Plan, face: string, asked?: number): Drawing {
   const loop = outlineAt(field, 0).map(at)
   const patches = seen(members, view)
   const low: Point = { x: Math.min(...loop.map(p => p.x)), y: Math.min(...loop.map(p => p.y)) }
+  const high = Math.max(...loop.map(p => p.x))
   return drawn(`cover-${face}`, {
     patches,
     lines: [
@@ -74,13 +75,17 @@ export function coverFace(plan: Plan, face: string, asked?: number): Drawing {
     labels: linesUp(plan, field, layer).map((v): Label => {
       const { from, to } = sliceOf(outlineAt(field, 0), { from: v, to: v + 1 }) ?? { from: 0, to: 0 }
       const [a, b] = [at({ s: from, v }), at({ s: to, v })]
-      return { at: a.x < b.x ? a : b, text: '', value: a.y - low.y + pastOf(plan, layer) }
+      const left = Math.min(a.x, b.x) - BESIDE * (high - low.x)
+      return { at: { x: left, y: a.y }, text: '', value: a.y - low.y + pastOf(plan, layer) }
     }),
     dimensions: dimensionsOf(plan, loop, low, layer),
     handles: layer === 'deck' ? handlesOf(plan, loop, low) : [],
     areas: [{ subject: 'roof.cover', loop, over: members.length === 0 }],
   })
 }
+
+/** How far beside a face its level marks stand, as a share of its length. */
+const BESIDE = 0.045
 
 /** The rafters under a face, by their middles. */
 const raftersUnder = (field: CoverField, at: (p: FacePoint) => Point): Line[] => {
@@ -132,7 +137,8 @@ const pastOf = ({ building: { cover } }: Plan, layer: CoverLayer | undefined): n
 
 /** Level lines up a face that are measured from its lower edge: rows of sheets, battens, lines of screws. */
 function linesUp({ building: { cover }, frame }: Plan, field: CoverField, layer?: CoverLayer): number[] {
-  if (layer === 'deck') return cover.deck?.kind === 'sheets' ? seamsUp(field, cover.deck) : []
+  // the first row's edge has a dimension of its own
+  if (layer === 'deck') return cover.deck?.kind === 'sheets' ? seamsUp(field, cover.deck).slice(1) : []
   const batten = frame.covering.find(({ role }) => role === 'roof-batten')
   if (!cover.battens || !batten) return []
   const rows = battenRows(field, cover.battens, batten.section.depth, 0)

@@ -83,6 +83,10 @@ function exactly(a?: Member | Part, b?: Member | Part): number {
   return hulls(a).intersect(hulls(b)).volume()
 }
 
+/** Panels lie over each other at their laps. */
+const lap = (...two: readonly (Member | Part | undefined)[]): boolean =>
+  two.every(each => each && 'role' in each && each.role === 'roof-panel')
+
 /**
  * Pairs of members and parts whose solids share more than `limit` mm³, with how much; of those that ever
  * stand together by `together`.
@@ -96,7 +100,7 @@ export function clashes(
   const found: string[] = []
   for (const [i, a] of all.entries()) {
     for (const [k, b] of all.slice(i + 1).entries()) {
-      if (apart(a, b) || !together(a.id, b.id)) continue
+      if (apart(a, b) || lap(members[i], members[i + 1 + k]) || !together(a.id, b.id)) continue
       const shared = a.solid.intersect(b.solid)
       const volume =
         shared.volume() > limit && shared.volume() < ROUNDING

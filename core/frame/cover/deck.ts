@@ -101,7 +101,11 @@ const boardsAsk = ({ breaks }: CoverField, longest: number, spacing: number) => 
 /** Where battens lie up a slope: from the lower edge to the top, evenly, no farther apart than asked. */
 export function battenRows(field: CoverField, { apart }: RoofBattens, wide: number, high: number): Stretch[] {
   const reach = reachUp(outlineAt(field, high))
-  return reach ? spreadRow(reach, wide, apart) : []
+  if (!reach) return []
+  // a face too short for two has one
+  return reach.to - reach.from < 2 * wide
+    ? [{ from: reach.from, to: Math.min(reach.to, reach.from + wide) }]
+    : spreadRow(reach, wide, apart)
 }
 
 /** Battens across the rafters, on the deck where there is one. */

@@ -170,12 +170,17 @@ function eaveEdge({ building, lumber }: CoverAsk, eave: Eave): CoverEdge {
 
 /** What ends a face at its top: the line where it meets the next, a wall, or the tails over a high wall. */
 function headEdges(ask: CoverAsk, face: RoofFace): CoverEdge[] {
-  const { building, lines } = ask
+  const { building, lumber, lines } = ask
   const head = (plane: Plane, meets: CoverEdge['meets']): CoverEdge => ({ at: 'head', meets, plane })
   const over = kneesOf(lines).find(({ sides }) => sides[0].face === face)
   const under = kneeUnder(lines, face)
   const ridge = ridgeOf(lines)
   const out: CoverEdge[] = []
+  const apex = lines.edges.find(edge => edge.kind === 'apex' && edge.face === face)
+  // boards thicker than the ridge stand out over its end
+  const ridgeThick = ridge?.board ? ridge.board.to - ridge.board.from : 0
+  if (apex?.kind === 'apex' && lumber.rafter.thickness > ridgeThick + HAIR)
+    out.push(head(squareTo(face, apex.end), 'face'))
   if (under) out.push({ at: 'eave', meets: 'face', plane: squareTo(face, flip(under.middle)) })
   if (over) out.push(head(squareTo(face, over.middle), 'face'))
   else if (ridge?.sides.some(side => side.face === face)) {

@@ -45,6 +45,55 @@ const innerBeam = {
   may: { plies: one(1, 2, 3), post: section('4x4', '100x100'), spacing: length(300, 4000, 900, 3000) },
 }
 
+/** What covers it. */
+const cover = () =>
+  group(
+    {},
+    {
+      deck: orNull(
+        fc.oneof(
+          group(
+            {
+              kind: fc.constant('sheets'),
+              thickness: length(9, 40, 9, 22),
+              sheet: group({ length: length(600, 3700, 2400, 2500), width: length(600, 3700, 1200, 1250) }),
+            },
+            {
+              edge: one('square', 'tongue'),
+              gap: length(0, 10, 0, 4),
+              first: orNull(length(100, 3700, 300, 1200), 3),
+              stagger: one('half', 'third', 'bay'),
+            },
+          ),
+          group(
+            { kind: fc.constant('boards'), section: section('1x6', '1x8', '22x150') },
+            { edge: one('square', 'tongue'), space: length(0, 400, 0, 60) },
+          ),
+        ),
+        4,
+      ),
+      battens: orNull(group({ section: section('2x4', '38x63'), apart: length(60, 1250, 300, 700) }), 2),
+      top: orNull(
+        group(
+          { kind: fc.constant('panels'), cover: length(300, 1250, 500, 1100) },
+          {
+            profile: one('ribbed', 'corrugated', 'flat'),
+            clear: one(true, false),
+            lap: length(0, 250, 0, 80),
+            longest: length(600, 15000, 1800, 6000),
+            endLap: length(50, 500, 100, 200),
+            past: length(0, 150, 0, 60),
+            height: length(1, 80, 5, 35),
+            screws: group({}, { at: one('flats', 'ribs'), across: one(1, 4, 5, 12) }),
+          },
+        ),
+        2,
+      ),
+      past: group({}, { eave: length(0, 150, 0, 25), rake: length(0, 150, 0, 25) }),
+      slot: length(0, 100, 0, 40),
+    },
+  )
+
 /** A gambrel over a span, mm. */
 const gambrel = (wide: number) =>
   group(
@@ -263,6 +312,7 @@ export const roof = (long: number, wide: number) =>
         {},
         { sub: orNull(section('2x6', '2x4', '38x140'), 2), face: orNull(section('1x6', '1x8', '22x150'), 2) },
       ),
+      cover: cover(),
       loft: orNull(group({ deck }, { height: length(300, 4000, 1000, 2000) }), 4),
       openings: fc.array(
         group(
