@@ -1,0 +1,333 @@
+import { describe, expect, test } from '@jest/globals'
+import fc from 'fast-check'
+import polygons, { type Polygon, type Ring } from 'polygon-clipping'
+import { boardLength, outlines } from '../../board'
+import { type Design, type DeckSheets, newDesign, usualCover } from '../../design'
+import { plan, raising, standTogether } from '../../plan'
+import { coveredDesigns, withCover } from '../../testing/covered'
+import { runs } from '../../testing/designs'
+import { clashes } from '../../testing/solids'
+import { sayProblem } from '../../words'
+import { clipToRect } from './field'
+import {
+  type CoverField,
+  everyBoard,
+  faceOf,
+  type FacePoint,
+  frame,
+  type Frame,
+  type Member,
+  outlineAt,
+} from '../index'
+import { dot, toBuilding, vec } from '../../geometry'
+
+const sheets = usualCover.metric.sheets
+/** 3.6 by 2.4 m at 1 in 2, rafters 600 apart, tails 300 and gables 200 out; without fascia and barge boards. */
+const shed = newDesign('Shed', 'metric')
+const decked = (deck: Partial<DeckSheets> = {}, design: Design = shed): Design =>
+  withCover(design, { deck: { ...sheets, gap: 0, ...deck } })
+
+/** Pieces of a role on a face, as rectangles of it: along the building, and up from its lower edge; mm. */
+function onFace({ covering, covered }: Frame, role: Member['role'], face: string) {
+  const field = covered.find(each => each.face.id === face)
+  if (!field) throw new Error(`no face ${face}`)
+  const low = Math.min(...outlineAt(field, 0).map(({ v }) => v))
+  return covering
+    .filter(member => member.role === role && faceOf(member.where) === face)
+    .map(member => {
+      const ring = ringOf(member, field)
+      const [ss, vs] = [ring.map(([s]) => s), ring.map(([, v]) => v - low)]
+      return {
+        from: Math.min(...ss),
+        to: Math.max(...ss),
+        low: Math.min(...vs),
+        high: Math.max(...vs),
+      }
+    })
+}
+
+/** The underside of a piece as a ring on its face. */
+function ringOf({ board, placement }: Member, { along, up }: CoverField): Ring {
+  const [outer] = outlines(board, 'near')
+  return (outer ?? []).map(({ along: x, across: y }) => {
+    const p = toBuilding(placement, vec(x + board.start, y, 0))
+    return [dot(p, along), dot(p, up)]
+  })
+}
+
+const areaOf = (rings: readonly Polygon[]): number =>
+  rings.reduce(
+    (sum, polygon) =>
+      sum +
+      polygon.reduce((of, ring, k) => {
+        const twice = ring.reduce((total, [x, y], i) => {
+          const [u, v] = ring[(i + 1) % ring.length] ?? [x, y]
+          return total + x * v - u * y
+        }, 0)
+        return of + ((k ? -1 : 1) * Math.abs(twice)) / 2
+      }, 0),
+    0,
+  )
+
+describe('sheets on a gable roof', () => {
+  // 1,500 level from the tails to the ridge at 1 in 2 are 1,500 x sqrt(5) / 2 = 1,677.05 up the slope: a row of
+  // 1,200 and one of 477.05. Along the eave 3,600 + 2 x 200. Rafters' middles: 600, 1,200 ... 3,000
+  test('lie in rows from the eave up, their ends on rafters, each row away from the joints of the one below', () => {
+    const made = frame(decked())
+    expect(made.problems).toEqual([])
+    const at = onFace(made, 'roof-sheet', 'south')
+    const rise = (1500 * Math.sqrt(5)) / 2
+    const row = (from: number): { from: number; to: number }[] =>
+      at.filter(({ low }) => Math.abs(low - from) < 1e-6).map(({ from: a, to: b }) => ({ from: a, to: b }))
+    // a sheet from the west end would reach 2,200, past the rafter at 1,800: two of 2,000
+    expect(row(0)).toEqual([
+      { from: expect.closeTo(-200, 6), to: expect.closeTo(1800, 6) },
+      { from: expect.closeTo(1800, 6), to: expect.closeTo(3800, 6) },
+    ])
+    // half a sheet off, two bays: at 600 and 3,000
+    expect(row(1200)).toEqual([
+      { from: expect.closeTo(-200, 6), to: expect.closeTo(600, 6) },
+      { from: expect.closeTo(600, 6), to: expect.closeTo(3000, 6) },
+      { from: expect.closeTo(3000, 6), to: expect.closeTo(3800, 6) },
+    ])
+    for (const { low, high } of at) expect(high).toBeCloseTo(low < 1 ? 1200 : rise, 6)
+  })
+
+  // 2 x 2 of 2,000 by 1,200; of 477 wide, 4 strips from 2 sheets: 2 of 2,400, and 2 x 800 from each of the others
+  test('come out of six whole ones', () => {
+    const { totals, sheets: cut } = plan(decked())
+    expect(totals.sheets).toBe(6)
+    expect(cut.flatMap(({ pieces }) => pieces)).toHaveLength(10)
+  })
+
+  test('are held apart by their gap, at their ends and, without a tongue, along their sides', () => {
+    const [square, tongue] = (['square', 'tongue'] as const).map(edge =>
+      onFace(frame(decked({ gap: 3, edge })), 'roof-sheet', 'south'),
+    )
+    const joint = square?.filter(({ low }) => low < 1).map(({ from, to }) => [from, to])
+    expect(joint).toEqual([
+      [expect.closeTo(-200, 6), expect.closeTo(1798.5, 6)],
+      [expect.closeTo(1801.5, 6), expect.closeTo(3800, 6)],
+    ])
+    expect(Math.max(...(square ?? []).map(({ low }) => low))).toBeCloseTo(1203, 6)
+    expect(Math.max(...(tongue ?? []).map(({ low }) => low))).toBeCloseTo(1200, 6)
+  })
+
+  // tails of 50 leave (1,200 + 50) x sqrt(5) / 2 = 1,397.54: 197.54 over a whole row, 102.46 less than 300
+  test('a strip at the top that would be too narrow is made 300, and the first row ripped for it', () => {
+    const narrow = { ...shed, roof: { ...shed.roof, overhang: { eave: 50, gable: 200 } } }
+    const at = onFace(frame(decked({}, narrow)), 'roof-sheet', 'south')
+    const whole = (1250 * Math.sqrt(5)) / 2
+    expect(at[0]?.high).toBeCloseTo(1200 - (300 - (whole - 1200)), 6)
+    expect(Math.max(...at.map(({ high, low }) => (low > 1 ? high - low : 0)))).toBeCloseTo(300, 6)
+    // asked for it is as asked
+    expect(onFace(frame(decked({ first: 700 }, narrow)), 'roof-sheet', 'south')[0]?.high).toBeCloseTo(700, 6)
+  })
+
+  test('a slot is held free at the ridge, and the deck reaches past fascia and barge boards as asked', () => {
+    const roof = {
+      ...shed.roof,
+      fascia: { sub: null, face: '22x150' },
+      ends: { ...shed.roof.ends, hold: 'ladder' as const, barge: '22x150' },
+      cover: { ...shed.roof.cover, slot: 20, past: { eave: 10, rake: 6 } },
+    }
+    const at = onFace(frame(decked({}, { ...shed, roof })), 'roof-sheet', 'south')
+    // fascia 22 level, 22 x sqrt(5) / 2 along the slope
+    expect(Math.max(...at.map(({ high }) => high))).toBeCloseTo(((1500 + 22) * Math.sqrt(5)) / 2 + 10 - 20, 6)
+    expect(Math.min(...at.map(({ from }) => from))).toBeCloseTo(-200 - 22 - 6, 6)
+    expect(Math.max(...at.map(({ to }) => to))).toBeCloseTo(3800 + 22 + 6, 6)
+  })
+
+  test('sheets too short for a bay are said, with a length that is long enough', () => {
+    const far = { ...shed, roof: { ...shed.roof, spacing: 1200 } }
+    const [problem] = frame(decked({ sheet: { length: 900, width: 600 } }, far)).problems
+    expect(problem).toMatchObject({ code: 'roof-sheet-short', path: 'roof.cover.deck.sheet.length' })
+    const least = problem && 'least' in problem ? Number(problem.least) : 0
+    expect(problem && sayProblem(problem, 'metric')).toContain(`${Math.ceil(least)} mm`)
+    expect(frame(decked({ sheet: { length: Math.ceil(least), width: 600 } }, far)).problems).toEqual([])
+  })
+})
+
+describe('what else covers a gable roof', () => {
+  // 4,000 along the eave in panels of 1,000, 1,677.05 + 40 long; 4 lines of screws no farther than 24 in apart
+  test('panels: four to a slope, as long as it and what they reach past it', () => {
+    const made = plan(withCover(shed, { top: usualCover.metric.panels }))
+    const pieces = made.pieces.filter(({ role }) => role === 'roof-panel')
+    expect(pieces.reduce((sum, { count }) => sum + count, 0)).toBe(8)
+    for (const { length } of pieces) expect(length).toBeCloseTo((1500 * Math.sqrt(5)) / 2 + 40, 6)
+    // 50 of lap, but on the last of each slope
+    expect(pieces.map(({ width, count }) => [Math.round(width), count]).sort()).toEqual([
+      [1000, 2],
+      [1050, 6],
+    ])
+    const loose = (code: string) => made.loose.find(each => each.code === code)
+    expect(loose('cover-screws')?.amount).toBe(2 * 4 * 4 * 5)
+    // (4,000 - 100) / (3,000 - 100) = 1.3
+    expect(loose('cover-caps')?.amount).toBe(2)
+    // 2 x 4,000: 7,900 / 2,900 = 2.7
+    expect(loose('cover-eave-trim')?.amount).toBe(3)
+    // 4 x 1,677.05: 6,608 / 2,900 = 2.3
+    expect(loose('cover-gable-trim')?.amount).toBe(3)
+    expect(loose('cover-area')?.amount).toBeCloseTo((2 * 4 * 1.5 * Math.sqrt(5)) / 2, 6)
+  })
+
+  // longest 1,000: 1,717.05 in two, the upper from 1,000 - 150 up
+  test('a slope longer than a panel has an end lap', () => {
+    const top = { ...usualCover.metric.panels, longest: 1000 }
+    const made = frame(withCover(shed, { top }))
+    const [lower, upper] = onFace(made, 'roof-panel', 'south')
+    const whole = (1500 * Math.sqrt(5)) / 2 + 40
+    expect([lower?.low, lower?.high]).toEqual([expect.closeTo(-40, 6), expect.closeTo(960, 6)])
+    expect([upper?.low, upper?.high]).toEqual([expect.closeTo(810, 6), expect.closeTo(whole - 40, 6)])
+  })
+
+  // 63 wide, the middles of the first and the last 1,677.05 - 63 apart: 1,614.05 in three bays of 538.02
+  test('battens: evenly from the eave to the ridge, no farther apart than asked', () => {
+    const made = frame(withCover(shed, { battens: { section: '38x63', apart: 600 } }))
+    const rows = [
+      ...new Set(onFace(made, 'roof-batten', 'south').map(({ low }) => Math.round(low * 1e6) / 1e6)),
+    ]
+    const bay = ((1500 * Math.sqrt(5)) / 2 - 63) / 3
+    expect(rows).toEqual([0, 1, 2, 3].map(i => expect.closeTo(i * bay, 5)))
+  })
+
+  // rafters at 600 are more than 20 in apart and no more than 24: 9.5 mm sheets want clips in 6 bays of each slope
+  test('thin sheets get a clip in every bay of a level joint; with a tongue, or thicker, none', () => {
+    const clips = (deck: Partial<DeckSheets>): number | undefined =>
+      plan(decked(deck)).loose.find(({ code }) => code === 'cover-clips')?.amount
+    expect(clips({ thickness: 9.5 })).toBe(12)
+    expect(clips({ thickness: 9.5, edge: 'tongue' })).toBeUndefined()
+    expect(clips({ thickness: 12 })).toBeUndefined()
+  })
+
+  // 150 boards over 1,677.05: eleven are 1,650, and 27.05 is left: shared with the one before
+  test('boards tight, the last two alike; with a tongue each covers so much less', () => {
+    const rowsOf = (edge: 'square' | 'tongue', space: number): number[] => {
+      const made = frame(withCover(shed, { deck: { kind: 'boards', section: '22x150', edge, space } }))
+      const widths = new Map(
+        onFace(made, 'roof-board', 'south').map(
+          ({ low, high }) => [Math.round(low * 1e3), high - low] as const,
+        ),
+      )
+      return [...widths.values()]
+    }
+    const whole = (1500 * Math.sqrt(5)) / 2
+    const tight = rowsOf('square', 0)
+    expect(tight).toHaveLength(12)
+    expect(tight.slice(0, 10)).toEqual(Array.from({ length: 10 }, () => expect.closeTo(150, 6)))
+    expect(tight.slice(10)).toEqual([
+      expect.closeTo((whole - 1500) / 2, 6),
+      expect.closeTo((whole - 1500) / 2, 6),
+    ])
+    expect(rowsOf('tongue', 0)[0]).toBeCloseTo(150 - 6.35, 6)
+    expect(rowsOf('square', 50)).toHaveLength(9)
+  })
+})
+
+describe('on a hip roof', () => {
+  // over 4,800 by 3,000 at 45 degrees with tails of 300: each long face a trapezoid, its lower side 5,400, its
+  // upper side the ridge of 1,800, (1,500 + 300) x sqrt(2) up; each end a triangle on 3,600, cut off where the
+  // first pair of rafters, thicker than the ridge board, stands out over its tip
+  const hipped: Design = {
+    ...shed,
+    footprint: { length: 4800, width: 3000 },
+    roof: { ...shed.roof, shape: 'hip', pitch: { rise: 1, run: 1 }, ridge: '47x150', rafter: '47x125' },
+  }
+  test('sheets are cut on the hips, and cover both faces', () => {
+    const made = frame(decked({}, hipped))
+    expect(made.problems).toEqual([])
+    const up = 1800 * Math.SQRT2
+    const area = (face: string): number =>
+      made.covering
+        .filter(member => faceOf(member.where) === face)
+        .reduce((sum, { board }) => sum + board.volume / board.blank.thickness, 0)
+    expect(area('south')).toBeCloseTo((up * (5400 + 1800)) / 2, 3)
+    expect(area('east')).toBeCloseTo((up * 3600) / 2, 3)
+  })
+})
+
+const faceId = ({ where }: Member): string => faceOf(where) ?? ''
+const ring = (loop: readonly FacePoint[]): Ring => loop.map(({ s, v }) => [s, v])
+
+describe('random roofs of every shape', () => {
+  test('sheets cover each face once, less its openings; none larger than what is sold', () => {
+    fc.assert(
+      fc.property(coveredDesigns, design => {
+        const { covering, covered, building } = frame(design)
+        const { deck } = building.cover
+        if (deck?.kind !== 'sheets') return
+        for (const field of covered) {
+          const mine = covering.filter(
+            member => member.role === 'roof-sheet' && faceId(member) === field.face.id,
+          )
+          if (mine.length === 0) continue
+          for (const { board } of mine)
+            expect(boardLength(board)).toBeLessThanOrEqual(
+              Math.max(deck.sheet.length, deck.sheet.width) + 1e-6,
+            )
+          if (deck.gap > 0) continue
+          const laid = mine.map((member): Polygon => [ringOf(member, field)])
+          const loop = outlineAt(field, 0)
+          const holes = field.holes
+            .map((hole): Polygon => [ring(clipToRect(loop, hole))])
+            .filter(([each]) => each?.length)
+          const bare = polygons.difference([ring(loop)], ...holes)
+          const sum = laid.reduce((total, each) => total + areaOf([each]), 0)
+          const [first, ...rest] = laid
+          const union = first ? polygons.union(first, ...rest) : []
+          // within a square centimetre
+          expect([field.face.id, Math.abs(areaOf(bare) - areaOf(union)) < 100]).toEqual([field.face.id, true])
+          expect(Math.abs(sum - areaOf(union))).toBeLessThan(100)
+        }
+      }),
+      { numRuns: runs(25) },
+    )
+  })
+
+  test('ends of sheets lie on rafters, but where they end with their face or at an opening', () => {
+    fc.assert(
+      fc.property(coveredDesigns, design => {
+        const made = frame(design)
+        const { deck } = made.building.cover
+        if (deck?.kind !== 'sheets') return
+        for (const field of made.covered) {
+          const loop = outlineAt(field, 0)
+          const stops = [
+            ...field.breaks.flatMap(at => [at - deck.gap / 2, at + deck.gap / 2]),
+            ...field.holes.flatMap(({ x0, x1 }) => [x0, x1]),
+          ]
+          for (const { from, to, low, high } of onFace(made, 'roof-sheet', field.face.id)) {
+            const base = Math.min(...loop.map(({ v }) => v))
+            const reach = clipToRect(loop, { x0: -1e6, x1: 1e6, y0: base + low, y1: base + high }).map(
+              ({ s }) => s,
+            )
+            for (const at of [from, to])
+              expect([
+                at,
+                [...stops, Math.min(...reach), Math.max(...reach)].some(stop => Math.abs(stop - at) < 1e-3),
+              ]).toEqual([at, true])
+          }
+        }
+      }),
+      { numRuns: runs(25) },
+    )
+  })
+
+  test('what covers a roof and its frame share no wood', () => {
+    fc.assert(
+      fc.property(coveredDesigns, design => {
+        const made = plan(design)
+        if (made.frame.problems.some(({ code }) => code === 'ridge-into-wall')) return
+        const own = new Set(made.frame.covering.map(({ id }) => id))
+        if (own.size === 0) return
+        const found = clashes(
+          [...everyBoard(made.frame), ...made.frame.base.parts],
+          1,
+          standTogether(raising(made)),
+        )
+        expect(found.filter(each => each.split(/ and |: /).some(id => own.has(id)))).toEqual([])
+      }),
+      { numRuns: runs(12) },
+    )
+  })
+})
