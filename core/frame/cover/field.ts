@@ -30,7 +30,7 @@ import {
   type Vec3,
 } from '../../geometry'
 import { HAIR, ONE_READING, radians } from '../../measure'
-import type { Stretch } from '../../trade'
+import { least, type Stretch } from '../../trade'
 import { breaksOf } from '../floor/deck'
 import { bargeAt, coverOn, edgesOf, fasciaThickness, partingsOn } from '../roof'
 
@@ -155,16 +155,17 @@ function eaveEdge({ building, lumber }: CoverAsk, eave: Eave): CoverEdge {
   const { face, tail, outside, side } = eave
   const { roof, cover } = building
   if (roof.joined.includes(side)) return { at: 'eave', meets: 'part', plane: tail }
-  const layers = fasciaThickness(lumber)
   const reach = tail.offset - outside.offset
+  // nothing is nailed to tails too short for it
+  const layers = reach > least.fasciaOverhang - HAIR ? fasciaThickness(lumber) : 0
   const wall = coverOn(building, lumber, side)
   // over a wall's cover only where that ends below the slope
-  const over =
-    eave.heightAbovePlate > wall * Math.tan(radians(face.angle)) - HAIR ? Math.max(reach, wall) : reach
+  const above = eave.heightAbovePlate > wall * Math.tan(radians(face.angle)) - HAIR
+  const over = above ? Math.max(reach, wall) : reach
   const square = roof.tail === 'square' && eave.points === 'down'
   const level = outside.offset + over + (square ? 0 : layers)
   const foot = squareTo(face, plumbPlaneAt(tail.normal, level))
-  const past = cover.past.eave + (square ? layers : 0)
+  const past = (above || reach > wall ? cover.past.eave : 0) + (square ? layers : 0)
   return { at: 'eave', meets: 'air', plane: { ...foot, offset: foot.offset + past } }
 }
 

@@ -4,6 +4,7 @@ import {
   cross,
   dot,
   flip,
+  meets,
   place,
   type Plane,
   planeAcross,
@@ -14,7 +15,7 @@ import {
 } from '../../geometry'
 import { overlap, type Stretch } from '../../trade'
 import type { Building, BuildingTruss } from '../../design'
-import { lowEaves, type RoofLines, type RoofLumber } from '../../lines'
+import { headPlane, lowEaves, type RoofLines, type RoofLumber } from '../../lines'
 import type { Member, Order } from '../member'
 import { SPARE } from '../square-board'
 import { behind, outlineOf } from '../truss/flat'
@@ -152,11 +153,17 @@ function takenUnder(
   const sine = up.z
   const low = Math.max(0, (under(0).z - lumber.setting.thickness - floor) / sine)
   const atFoot = low < long ? [{ from: low, to: long }] : []
+  // under a steep face the next one's boards come down past its head
+  const head = headPlane(lines, face)
+  const down = subtract(under(1), under(0))
+  const deepest = subtract(under(0), scale(face.top.normal, lumber.setting.thickness))
+  const past = head ? (meets(head, deepest, down) ?? 0) : 0
+  const atHead = past > 0 ? [{ from: -long, to: past }] : []
   return [...[...webs, ...vault].map(outlineOf), ...gussets.map(({ outline }) => outline)]
     .map(outline => behind(behind(outline, underside), below).map(p => top - dot(p, up)))
     .filter(us => us.length > 0)
     .map(us => ({ from: Math.min(...us), to: Math.max(...us) }))
-    .concat(atFoot)
+    .concat(atFoot, atHead)
 }
 
 /** The level over which nothing but webs lies between the chords: of joists, bottom chords or plates; mm. */
