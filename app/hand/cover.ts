@@ -1,6 +1,16 @@
-import { type DeckSheets, noCover, type Stagger, staggers, usualCover, withEdit } from '../../core/design'
-import { sheetsBy } from '../../core/plan'
-import { sayLength } from '../../core/words'
+import {
+  type DeckSheets,
+  isCovered,
+  noCover,
+  type RoofTop,
+  type Stagger,
+  staggers,
+  usualCover,
+  wastes,
+  withEdit,
+} from '../../core/design'
+import { sheetsBy, ventsOf } from '../../core/plan'
+import { sayArea, sayLength, saySmallArea } from '../../core/words'
 import type { Change } from '../storage/designs'
 import { act, type At, board, choice, head, length, lengths, looseOf, onOff, type Row, say } from './row'
 
@@ -12,9 +22,11 @@ export function cover(at: At): Row[] {
     ...deck(at),
     head('Battens'),
     ...battens(at),
+    head('Underlay'),
+    ...underlay(at),
     head('Roofing'),
     ...roofing(at),
-    ...(asked.deck || asked.battens || asked.top
+    ...(isCovered(asked)
       ? [
           head('Edges'),
           ...lengths(at, 'roof.cover.past.eave', 'roof.cover.past.rake'),
@@ -22,6 +34,7 @@ export function cover(at: At): Row[] {
             ? length(at, 'roof.cover.slot')
             : []),
           ...looseOf(at, code => code.startsWith('cover-')),
+          ...air(at),
           act('Take the covering off', 'pi pi-times', design => withEdit(design, 'roof.cover', noCover)),
         ]
       : []),
@@ -29,7 +42,7 @@ export function cover(at: At): Row[] {
 }
 
 const part =
-  (path: 'deck' | 'battens' | 'top', value: unknown): Change =>
+  (path: 'deck' | 'battens' | 'underlay' | 'top', value: unknown): Change =>
   design =>
     withEdit(design, `roof.cover.${path}`, value)
 
@@ -133,9 +146,78 @@ function battens(at: At): Row[] {
   ]
 }
 
+/** What air gets in low and out at the ridge, and what is wanted of a roof over a ceiling. */
+function air({ plan, units }: At): Row[] {
+  const found = ventsOf(plan)
+  const row = (key: string, name: string, m2: number, why: string) => ({
+    key: `air-${key}`,
+    name,
+    value: saySmallArea(m2, units),
+    why,
+  })
+  return [
+    head('Air under it'),
+    {
+      kind: 'figures',
+      rows: [
+        row(
+          '150',
+          'Wanted, 1 to 150',
+          found.area / 150,
+          `Free area for ${sayArea(found.area, units)} under the roof (IRC R806.2, from memory); none where nothing closes the roof from below.`,
+        ),
+        row(
+          '300',
+          'Wanted, 1 to 300',
+          found.area / 300,
+          'Enough where 40 to 50 % of it is near the ridge and the rest low (IRC R806.2, from memory). Local code decides.',
+        ),
+        row(
+          'low',
+          'In at the eaves',
+          found.low,
+          'Holes in the blocks over the plates, and the gap over them; mesh takes a part of it.',
+        ),
+        row(
+          'high',
+          'Out at the ridge',
+          found.high,
+          'What is held back of the deck on either side, along the ridge; the cap may let less through.',
+        ),
+      ],
+    },
+  ]
+}
+
+/** What lies under the roofing, from a roll. */
+function underlay(at: At): Row[] {
+  const { underlay: asked } = at.design.roof.cover
+  return [
+    choice(at, 'roof.cover.underlay', onOff('None', 'From a roll'), {
+      value: asked ? 'yes' : 'no',
+      change: to => part('underlay', to === 'yes' ? usualCover[at.design.lumber.yard].underlay : null),
+    }),
+    ...(asked
+      ? [
+          ...lengths(
+            at,
+            'roof.cover.underlay.width',
+            'roof.cover.underlay.length',
+            'roof.cover.underlay.lap',
+            'roof.cover.underlay.endLap',
+          ),
+          choice(at, 'roof.cover.underlay.ice', onOff('None', 'Along the eaves'), {
+            value: asked.ice ? 'yes' : 'no',
+            change: to => design => withEdit(design, 'roof.cover.underlay.ice', to === 'yes'),
+          }),
+        ]
+      : []),
+  ]
+}
+
 function roofing(at: At): Row[] {
   const { top } = at.design.roof.cover
-  const { panel } = at.design.roof
+  const usual = usualCover[at.design.lumber.yard]
   return [
     choice(
       at,
@@ -143,44 +225,79 @@ function roofing(at: At): Row[] {
       [
         { value: 'none', label: 'None' },
         { value: 'panels', label: 'Panels' },
+        { value: 'shingles', label: 'Shingles' },
+        { value: 'roll', label: 'Roll roofing' },
+        { value: 'membrane', label: 'Membrane' },
       ],
       {
         value: top?.kind ?? 'none',
-        change: to => part('top', to === 'none' ? null : usualCover[at.design.lumber.yard].panels),
+        change: to => part('top', to === 'none' ? null : usual[to as RoofTop['kind']]),
       },
     ),
-    ...(top
-      ? [
-          choice(at, 'roof.cover.top.profile', [
-            { value: 'ribbed', label: 'Ribbed' },
-            { value: 'corrugated', label: 'Corrugated' },
-            { value: 'flat', label: 'Flat' },
-          ]),
-          choice(at, 'roof.cover.top.clear', onOff('Metal, opaque', 'Clear'), {
-            name: 'Made of',
-            value: top.clear ? 'yes' : 'no',
-            change: to => design => withEdit(design, 'roof.cover.top.clear', to === 'yes'),
-          }),
-          ...length(at, panel ? 'roof.panel.cover' : 'roof.cover.top.cover'),
-          ...(panel ? [say('The rafters follow these panels: what one covers is the same for both.')] : []),
-          ...lengths(
-            at,
-            'roof.cover.top.lap',
-            'roof.cover.top.longest',
-            'roof.cover.top.endLap',
-            'roof.cover.top.past',
-            'roof.cover.top.height',
-          ),
-          choice(at, 'roof.cover.top.screws.at', [
-            { value: 'flats', label: 'In the flats' },
-            { value: 'ribs', label: 'On the ribs' },
-          ]),
-          choice(
-            at,
-            'roof.cover.top.screws.across',
-            Array.from({ length: 12 }, (_, i) => ({ value: i + 1, label: String(i + 1) })),
-          ),
-        ]
-      : []),
+    ...(top ? goods[top.kind](at) : []),
+  ]
+}
+
+const waste = (at: At): Row =>
+  choice(
+    at,
+    'roof.cover.top.waste',
+    wastes.map(value => ({ value, label: `${value} %` })),
+  )
+const counts = (first: number, last: number) =>
+  Array.from({ length: last - first + 1 }, (_, i) => ({ value: first + i, label: String(first + i) }))
+
+/** What each kind of roofing has to be typed and chosen. */
+const goods: Readonly<Record<RoofTop['kind'], (at: At) => Row[]>> = {
+  panels,
+  shingles: at => [
+    ...lengths(at, 'roof.cover.top.exposure', 'roof.cover.top.strip'),
+    choice(at, 'roof.cover.top.bundle', counts(5, 80)),
+    choice(at, 'roof.cover.top.nails', counts(2, 10)),
+    waste(at),
+  ],
+  roll: at => [
+    ...lengths(
+      at,
+      'roof.cover.top.width',
+      'roof.cover.top.length',
+      'roof.cover.top.lap',
+      'roof.cover.top.endLap',
+    ),
+    waste(at),
+  ],
+  membrane: at =>
+    lengths(at, 'roof.cover.top.width', 'roof.cover.top.lap', 'roof.cover.top.over', 'roof.cover.top.up'),
+}
+
+function panels(at: At): Row[] {
+  const { cover: asked, panel } = at.design.roof
+  const clear = asked.top?.kind === 'panels' && asked.top.clear
+  return [
+    choice(at, 'roof.cover.top.profile', [
+      { value: 'ribbed', label: 'Ribbed' },
+      { value: 'corrugated', label: 'Corrugated' },
+      { value: 'flat', label: 'Flat' },
+    ]),
+    choice(at, 'roof.cover.top.clear', onOff('Metal, opaque', 'Clear'), {
+      name: 'Made of',
+      value: clear ? 'yes' : 'no',
+      change: to => design => withEdit(design, 'roof.cover.top.clear', to === 'yes'),
+    }),
+    ...length(at, panel ? 'roof.panel.cover' : 'roof.cover.top.cover'),
+    ...(panel ? [say('The rafters follow these panels: what one covers is the same for both.')] : []),
+    ...lengths(
+      at,
+      'roof.cover.top.lap',
+      'roof.cover.top.longest',
+      'roof.cover.top.endLap',
+      'roof.cover.top.past',
+      'roof.cover.top.height',
+    ),
+    choice(at, 'roof.cover.top.screws.at', [
+      { value: 'flats', label: 'In the flats' },
+      { value: 'ribs', label: 'On the ribs' },
+    ]),
+    choice(at, 'roof.cover.top.screws.across', counts(1, 12)),
   ]
 }

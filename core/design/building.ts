@@ -207,7 +207,7 @@ export function plainBuilding(
 const coverOf = (cover: RoofCover, panel: Roof['panel'], has: RoofHas): RoofCover =>
   has.parts.includes('battens')
     ? noCover
-    : panel && cover.top
+    : panel && cover.top?.kind === 'panels'
       ? { ...cover, top: { ...cover.top, cover: panel.cover } }
       : cover
 

@@ -66,7 +66,54 @@ export interface RoofPanels {
   readonly screws: { readonly at: (typeof screwPlaces)[number]; readonly across: number }
 }
 
-export type RoofTop = RoofPanels
+/** Percent that is bought over what is laid. */
+export const wastes = [0, 5, 8, 10, 12, 15, 20, 25] as const
+
+/**
+ * Shingles in strips of a `length`, so many to a `bundle`, of which `exposure` shows; `nails` to a strip; mm,
+ * percent of `waste`.
+ */
+export interface RoofShingles {
+  readonly kind: 'shingles'
+  readonly exposure: number
+  readonly strip: number
+  readonly bundle: number
+  readonly nails: number
+  readonly waste: number
+}
+
+/** Roofing from a roll, along the eave, each row over the one below by `lap`, each end by `endLap`; mm. */
+export interface RoofRoll {
+  readonly kind: 'roll'
+  readonly width: number
+  readonly length: number
+  readonly lap: number
+  readonly endLap: number
+  readonly waste: number
+}
+
+/**
+ * A membrane glued down, in one piece where it is sold as wide, else in strips that lap: turned `over` the
+ * edges, and `up` a wall; mm.
+ */
+export interface RoofMembrane {
+  readonly kind: 'membrane'
+  readonly width: number
+  readonly lap: number
+  readonly over: number
+  readonly up: number
+}
+
+export type RoofTop = RoofPanels | RoofShingles | RoofRoll | RoofMembrane
+
+/** Under the roofing, from a roll; with `ice` a strip along the eaves that sticks to the deck; mm. */
+export interface RoofUnderlay {
+  readonly width: number
+  readonly length: number
+  readonly lap: number
+  readonly endLap: number
+  readonly ice: boolean
+}
 
 /**
  * What covers a roof's faces, from the rafters out; null for what it has not. `past` how far a deck reaches
@@ -76,6 +123,7 @@ export type RoofTop = RoofPanels
 export interface RoofCover {
   readonly deck: RoofDeck | null
   readonly battens: RoofBattens | null
+  readonly underlay: RoofUnderlay | null
   readonly top: RoofTop | null
   readonly past: { readonly eave: number; readonly rake: number }
   readonly slot: number
@@ -84,14 +132,15 @@ export interface RoofCover {
 export const noCover: RoofCover = {
   deck: null,
   battens: null,
+  underlay: null,
   top: null,
   past: { eave: 0, rake: 0 },
   slot: 0,
 }
 
 /** Whether anything covers a roof. */
-export const isCovered = ({ deck, battens, top }: RoofCover): boolean =>
-  deck !== null || battens !== null || top !== null
+export const isCovered = ({ deck, battens, underlay, top }: RoofCover): boolean =>
+  deck !== null || battens !== null || underlay !== null || top !== null
 
 const section = z.string().min(1).max(40)
 
@@ -113,13 +162,15 @@ const deckSchema = z.discriminatedUnion('kind', [
   }),
 ])
 
+const percent = z.number().min(0).max(100)
+
 const topSchema = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('panels'),
     profile: z.enum(panelProfiles).default('ribbed'),
     clear: z.boolean().default(false),
     cover: lengthField(limits.panel),
-    lap: lengthField(limits.sideLap).default(50),
+    lap: lengthField(limits.rollLap).default(50),
     longest: lengthField(limits.panelLong).default(6000),
     endLap: lengthField(limits.endLap).default(200),
     past: lengthField(limits.panelPast).default(40),
@@ -128,6 +179,29 @@ const topSchema = z.discriminatedUnion('kind', [
       .strictObject({ at: z.enum(screwPlaces).default('flats'), across: z.int().min(1).max(12).default(5) })
       .default({ at: 'flats', across: 5 }),
   }),
+  z.strictObject({
+    kind: z.literal('shingles'),
+    exposure: lengthField(limits.shingleShows),
+    strip: lengthField(limits.shingleStrip),
+    bundle: z.int().min(5).max(80),
+    nails: z.int().min(2).max(10).default(4),
+    waste: percent.default(10),
+  }),
+  z.strictObject({
+    kind: z.literal('roll'),
+    width: lengthField(limits.rollWide),
+    length: lengthField(limits.rollLong),
+    lap: lengthField(limits.rollLap).default(100),
+    endLap: lengthField(limits.endLap).default(150),
+    waste: percent.default(5),
+  }),
+  z.strictObject({
+    kind: z.literal('membrane'),
+    width: lengthField(limits.rollWide),
+    lap: lengthField(limits.rollLap).default(75),
+    over: lengthField(limits.rollLap).default(100),
+    up: lengthField(limits.rollLap).default(150),
+  }),
 ])
 
 export const coverSchema = z
@@ -135,6 +209,16 @@ export const coverSchema = z
     deck: deckSchema.nullable().default(null),
     battens: z
       .strictObject({ section, apart: lengthField(limits.battensApart) })
+      .nullable()
+      .default(null),
+    underlay: z
+      .strictObject({
+        width: lengthField(limits.rollWide),
+        length: lengthField(limits.rollLong),
+        lap: lengthField(limits.rollLap).default(100),
+        endLap: lengthField(limits.endLap).default(150),
+        ice: z.boolean().default(false),
+      })
       .nullable()
       .default(null),
     top: topSchema.nullable().default(null),
@@ -157,6 +241,10 @@ export const usualCover: Readonly<
       readonly boards: DeckBoards
       readonly battens: RoofBattens
       readonly panels: RoofPanels
+      readonly shingles: RoofShingles
+      readonly roll: RoofRoll
+      readonly membrane: RoofMembrane
+      readonly underlay: RoofUnderlay
     }
   >
 > = {
@@ -184,6 +272,10 @@ export const usualCover: Readonly<
       height: 0.75 * INCH,
       screws: { at: 'flats', across: 5 },
     },
+    shingles: { kind: 'shingles', exposure: 5 * INCH, strip: 3 * FOOT, bundle: 26, nails: 4, waste: 10 },
+    roll: { kind: 'roll', width: 3 * FOOT, length: 36 * FOOT, lap: 4 * INCH, endLap: 6 * INCH, waste: 5 },
+    membrane: { kind: 'membrane', width: 10 * FOOT, lap: 3 * INCH, over: 4 * INCH, up: 6 * INCH },
+    underlay: { width: 3 * FOOT, length: 144 * FOOT, lap: 4 * INCH, endLap: 6 * INCH, ice: false },
   },
   metric: {
     sheets: {
@@ -209,5 +301,9 @@ export const usualCover: Readonly<
       height: 20,
       screws: { at: 'flats', across: 5 },
     },
+    shingles: { kind: 'shingles', exposure: 143, strip: 1000, bundle: 21, nails: 4, waste: 10 },
+    roll: { kind: 'roll', width: 1000, length: 10000, lap: 100, endLap: 150, waste: 5 },
+    membrane: { kind: 'membrane', width: 3050, lap: 75, over: 100, up: 150 },
+    underlay: { width: 1000, length: 50000, lap: 150, endLap: 150, ice: false },
   },
 }

@@ -187,7 +187,7 @@ const unions: Record<string, readonly string[]> = {
   'header.plies': ['1', '2', '3'],
   'roof.panel.per': ['1', '2', '3'],
   'roof.cover.deck.kind': ['sheets', 'boards'],
-  'roof.cover.top.kind': ['panels'],
+  'roof.cover.top.kind': ['panels', 'shingles', 'roll', 'membrane'],
   'roof.beam.plies': ['1', '2', '3'],
   'walls.posts.plies': ['1', '2', '3'],
   'roof.joistBeam.plies': ['1', '2', '3'],

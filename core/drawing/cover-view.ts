@@ -133,7 +133,7 @@ function runningOf(members: readonly Member[], view: View, low: Point): RunningM
 
 /** How far panels reach past what they lie on, where lines across them are measured from their feet; mm. */
 const pastOf = ({ building: { cover } }: Plan, layer: CoverLayer | undefined): number =>
-  layer === 'top' ? (cover.top?.past ?? 0) : 0
+  layer === 'top' && cover.top?.kind === 'panels' ? cover.top.past : 0
 
 /** Level lines up a face that are measured from its lower edge: rows of sheets, battens, lines of screws. */
 function linesUp({ building: { cover }, frame }: Plan, field: CoverField, layer?: CoverLayer): number[] {

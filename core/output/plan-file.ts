@@ -10,6 +10,7 @@ import {
   type Plan,
   type RoofReading,
   type SheetCut,
+  ventsOf,
   weightOf,
   type Whole,
 } from '../plan'
@@ -44,6 +45,7 @@ export function planFile(plan: Plan): Record<string, unknown> {
     raising: raising(plan).map(({ name, number, members, down }) => ({ name, truss: number, members, down })),
     sheets: plan.sheets.map(sheetPart),
     loose: plan.loose.map(item => loosePart(item, units)),
+    vents: ventsPart(plan),
     ground: {
       measured: frame.ground.measured,
       highest: tidy(frame.ground.highest.height),
@@ -119,6 +121,11 @@ const totalsPart = ({ totals }: Plan): Record<string, unknown> => ({
   weight: tidy(totals.weight),
   temporary: { pieces: totals.temporary.pieces, length: tidy(totals.temporary.length) },
 })
+
+const ventsPart = (plan: Plan): Record<string, number> => {
+  const { area, low, high } = ventsOf(plan)
+  return { area: tidy(area), low: tidy(low), high: tidy(high) }
+}
 
 const sheetPart = ({ section, pieces }: SheetCut): Record<string, unknown> => ({
   section,

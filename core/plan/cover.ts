@@ -4,7 +4,6 @@ import {
   coveredArea,
   type CoverEdge,
   type CoverField,
-  edgeLength,
   type FacePoint,
   type Frame,
   outlineAt,
@@ -16,7 +15,9 @@ import {
 import { countUp, INCH } from '../measure'
 import { findSection } from '../lumber'
 import { middleOf } from '../trade'
-import { count, type Loose, type LooseCode } from './loose-item'
+import { alongEdges, cappedLength, trim } from './cover-edges'
+import { rolledGoods } from './cover-rolls'
+import { count, type Loose } from './loose-item'
 
 /**
  * Rafters' spacing up to which a sheet needs nothing under its long edges, and up to which clips or tongues
@@ -41,9 +42,6 @@ const SHADE = 0.6
 export const spanOf = (thickness: number): { readonly bare: number; readonly held: number } =>
   deckSpans.filter(each => each.thickness <= thickness + SHADE).at(-1) ?? { bare: 0, held: 0 }
 
-/** How trims are sold, and how far each lies over the next, mm (common practice, no source). */
-const TRIM = { imperial: { sold: 120 * INCH, lap: 4 * INCH }, metric: { sold: 3000, lap: 100 } } as const
-
 /** How far apart lines of screws into a bare deck are at most, mm (common practice, no source). */
 const SCREW_LINES = 24 * INCH
 
@@ -61,7 +59,15 @@ export function coverLoose(building: Building, frame: Frame): Loose[] {
       from: { faces: covered.length },
     },
     ...(deck?.kind === 'sheets' ? clipsOf(building, covered, deck) : []),
-    ...(top ? [...panelScrews(building, covered, top), ...trimsOf(building, covered)] : []),
+    ...(top?.kind === 'panels'
+      ? [...panelScrews(building, covered, top), ...trimsOf(building, covered, top)]
+      : []),
+    ...rolledGoods(building, covered),
+    ...trim(
+      'cover-flashing',
+      building.lumber.yard,
+      top ? alongEdges(covered, edge => edge.meets === 'wall') : 0,
+    ),
   ]
 }
 
@@ -124,51 +130,21 @@ function evenLines(outline: readonly FacePoint[], apart: number): number[] {
 }
 
 /** Caps, trims and closures along the edges of what is covered, by their lengths. */
-function trimsOf(building: Building, covered: readonly CoverField[]): Loose[] {
-  const { sold, lap } = TRIM[building.lumber.yard]
-  const along = (of: (edge: CoverEdge, field: CoverField) => boolean): number =>
-    covered.reduce(
-      (sum, field) =>
-        sum +
-        field.edges.filter(edge => of(edge, field)).reduce((long, edge) => long + edgeLength(field, edge), 0),
-      0,
-    )
-  const trim = (code: LooseCode, long: number): Loose[] =>
-    long > 1 ? [count(code, countUp(Math.max(0, long - lap) / (sold - lap)), { long, sold, lap })] : []
-  const capped = ({ meets: others }: CoverEdge): boolean => others === 'face'
-  const top = along(edge => edge.at === 'eave' && edge.meets === 'air')
+function trimsOf(building: Building, covered: readonly CoverField[], panels: RoofPanels): Loose[] {
+  const { yard } = building.lumber
+  const open = (at: CoverEdge['at']): number =>
+    alongEdges(covered, edge => edge.at === at && edge.meets === 'air')
+  const ends = alongEdges(covered, ({ at }) => at === 'eave' || at === 'head')
   return [
-    // each ridge, hip and knee is the edge of two faces
-    ...trim('cover-caps', along(edge => capped(edge) && edge.at !== 'eave') / 2),
-    ...trim('cover-eave-trim', top),
-    ...trim(
-      'cover-gable-trim',
-      along(edge => edge.at === 'rake' && edge.meets === 'air'),
-    ),
-    ...trim(
-      'cover-head-trim',
-      along(edge => edge.at === 'head' && edge.meets === 'air'),
-    ),
-    ...trim(
-      'cover-flashing',
-      along(edge => edge.meets === 'wall'),
-    ),
-    ...(building.cover.top?.profile === 'flat'
+    ...trim('cover-caps', yard, cappedLength(covered)),
+    ...trim('cover-eave-trim', yard, open('eave')),
+    ...trim('cover-gable-trim', yard, open('rake')),
+    ...trim('cover-head-trim', yard, open('head')),
+    // strips under and over the ribs, one to a panel
+    ...(panels.profile === 'flat'
       ? []
-      : closures(
-          building,
-          covered,
-          along(edge => edge.at === 'eave' || edge.at === 'head'),
-        )),
+      : [count('cover-closures', countUp(ends / panels.cover), { long: ends, cover: panels.cover })]),
   ]
-}
-
-/** Strips under and over the ribs along eaves and heads, one to a panel. */
-const closures = (building: Building, covered: readonly CoverField[], long: number): Loose[] => {
-  const cover = building.cover.top?.cover ?? 0
-  return cover > 0 && covered.length > 0
-    ? [count('cover-closures', countUp(long / cover), { long, cover })]
-    : []
 }
 
 /** How wide the first row of a roof's sheets is, where nothing is asked, mm; null without sheets. */

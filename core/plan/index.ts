@@ -1,5 +1,6 @@
 export { deckSpans, spanOf } from './cover'
 export { sheetsBy } from './cover-sheets'
+export { type Vents, ventsOf } from './vents'
 export { backingOf, commonDifference, readHip, readJack, type SkewReading } from './hips'
 export { type Card, cardOf, type SawCut } from './card'
 export { type Figure, type FigureName } from './figures'

@@ -30,6 +30,14 @@ export type LooseCode =
   | 'cover-head-trim'
   | 'cover-flashing'
   | 'cover-closures'
+  | 'cover-drip'
+  | 'cover-underlay'
+  | 'cover-ice'
+  | 'cover-rolls'
+  | 'cover-bundles'
+  | 'cover-shingle-nails'
+  | 'cover-membrane'
+  | 'cover-glue'
 
 /**
  * A quantity and the numbers it comes from: volumes m³, weights kg, lengths mm, areas m². `core/words` says

@@ -39,6 +39,10 @@ export const findWords: Record<FindKind, string> = {
 export const sayArea = (m2: number, units: Units): string =>
   units === 'imperial' ? `${(m2 / (FOOT / 1000) ** 2).toFixed(0)} ft²` : `${m2.toFixed(1)} m²`
 
+/** A small area given in m²: square inches or square centimetres. */
+export const saySmallArea = (m2: number, units: Units): string =>
+  units === 'imperial' ? `${(m2 * 1550.0031).toFixed(0)} in²` : `${(m2 * 1e4).toFixed(0)} cm²`
+
 export const roofOpeningWords: Record<RoofOpeningKind, string> = {
   light: 'Roof light',
   flue: 'Flue',

@@ -13,7 +13,15 @@ export {
   sayWeight,
   type StepRow,
 } from './figures'
-export { baseWords, findWords, openingWords, roofOpeningWords, sayArea, standsOnWords } from './ground'
+export {
+  baseWords,
+  findWords,
+  openingWords,
+  roofOpeningWords,
+  sayArea,
+  saySmallArea,
+  standsOnWords,
+} from './ground'
 export { jigBlocks, jigChecks, jigRows, jigSteps } from './jig'
 export { looseNames, sayLoose, sayVolume } from './loose'
 export { sayMark } from './marks'

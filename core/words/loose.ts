@@ -33,6 +33,14 @@ export const looseNames: Record<LooseCode, string> = {
   'cover-head-trim': 'Trim along the high edge, lengths',
   'cover-flashing': 'Flashing along the wall, lengths',
   'cover-closures': 'Closure strips',
+  'cover-drip': 'Drip edge, lengths',
+  'cover-underlay': 'Underlay, rolls',
+  'cover-ice': 'Strip against ice, rolls',
+  'cover-rolls': 'Roll roofing, rolls',
+  'cover-bundles': 'Shingles, bundles',
+  'cover-shingle-nails': 'Roofing nails',
+  'cover-membrane': 'Membrane',
+  'cover-glue': 'Contact adhesive, tins',
 }
 
 const YARD3 = ((3 * FOOT) / 1000) ** 3
@@ -56,6 +64,7 @@ const amounts: Partial<Record<LooseCode, (say: LooseSay) => string>> = {
   concrete: ({ n, volume }) => `${volume}, ${n('bags')} bags`,
   wrap: ({ amount, units }) => sayArea(amount, units),
   'cover-area': ({ amount, units }) => sayArea(amount, units),
+  'cover-membrane': ({ amount, units }) => sayArea(amount, units),
 }
 
 /** The rule of what is sold by lengths. */
@@ -112,6 +121,21 @@ const rules: Readonly<Record<LooseCode, (say: LooseSay) => string>> = {
   'cover-flashing': ({ mm }) => `${sayTrim(mm)} Up behind the wall's cover, down over the roofing.`,
   'cover-closures': ({ mm }) =>
     `One to each panel's ${mm('cover')} along ${mm('long')} of eaves and heads, cut to the shape of its ribs.`,
+  'cover-drip': ({ mm }) => `Along eaves, gables and open heads: ${sayTrim(mm)}`,
+  'cover-underlay': ({ n, mm }) =>
+    `${n('rows')} rows from the eave up, ${mm('long')} end to end, each ${mm('lap')} over the one below, in rolls of ${mm('width')} by ${mm('length')}.`,
+  'cover-ice': ({ n, mm }) =>
+    `${n('rows')} rows along the eaves, ${mm('long')}, from the edge to ${mm('inside')} inside the wall (IRC R905.1.2, from memory), in rolls of ${mm('width')} by ${mm('length')}.`,
+  'cover-rolls': ({ n, mm }) =>
+    `${n('rows')} rows from the eave up, ${mm('long')} end to end, each ${mm('lap')} over the one below, in rolls of ${mm('width')} by ${mm('length')}, and ${n('waste')} % for ends.`,
+  'cover-bundles': ({ n, mm }) =>
+    `${n('field')} strips of ${mm('strip')} in ${n('courses')} courses of which ${mm('exposure')} shows, ${n('starter')} for the starter course${n('caps') ? `, ${n('caps')} caps, three cut from a strip` : ''}, and ${n('waste')} % for ends; ${n('bundle')} strips to a bundle.`,
+  'cover-shingle-nails': ({ n }) =>
+    `${n('nails')} to each of ${n('strips')} strips${n('caps') ? `, two to each of ${n('caps')} caps` : ''}.`,
+  'cover-membrane': ({ n, mm }) =>
+    `${n('strips') === n('faces') ? `In one piece${n('faces') > 1 ? ' to a face' : ''}, ${mm('long')} along the eave` : `In ${n('strips')} strips of ${mm('width')}, each ${mm('lap')} over the next`}, turned ${mm('over')} over the edges and ${mm('up')} up a wall.`,
+  'cover-glue': ({ n, units }) =>
+    `Both faces brushed, at ${sayArea(n('tin'), units)} from a tin of ${units === 'imperial' ? 'a gallon' : '5 l'}; the tin says what it covers.`,
   nails: ({ n }) =>
     `${n('each')} through the rim into each end of ${n('joists')} joists${n('plies') ? `, and through the joists beside openings into each end of ${n('plies')} header plies` : ''}.`,
 }

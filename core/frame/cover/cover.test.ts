@@ -2,8 +2,8 @@ import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import polygons, { type Polygon, type Ring } from 'polygon-clipping'
 import { boardLength, outlines } from '../../board'
-import { type Design, type DeckSheets, newDesign, usualCover } from '../../design'
-import { plan, raising, standTogether } from '../../plan'
+import { type Design, type DeckSheets, newDesign, type RoofCover, usualCover } from '../../design'
+import { plan, raising, standTogether, ventsOf } from '../../plan'
 import { coveredDesigns, withCover } from '../../testing/covered'
 import { runs } from '../../testing/designs'
 import { clashes } from '../../testing/solids'
@@ -22,7 +22,9 @@ import {
 import { dot, toBuilding, vec } from '../../geometry'
 
 const sheets = usualCover.metric.sheets
-/** 3.6 by 2.4 m at 1 in 2, rafters 600 apart, tails 300 and gables 200 out; without fascia and barge boards. */
+/**
+ * 3.6 by 2.4 m at 1 in 2, rafters 600 apart, tails 300 and gables 200 out; without fascia and barge boards.
+ */
 const shed = newDesign('Shed', 'metric')
 const decked = (deck: Partial<DeckSheets> = {}, design: Design = shed): Design =>
   withCover(design, { deck: { ...sheets, gap: 0, ...deck } })
@@ -70,7 +72,8 @@ const areaOf = (rings: readonly Polygon[]): number =>
   )
 
 describe('sheets on a gable roof', () => {
-  // 1,500 level from the tails to the ridge at 1 in 2 are 1,500 x sqrt(5) / 2 = 1,677.05 up the slope: a row of
+  // 1,500 level from the tails to the ridge at 1 in 2 are 1,500 x sqrt(5) / 2 = 1,677.05 up the slope: a row
+  // of
   // 1,200 and one of 477.05. Along the eave 3,600 + 2 x 200. Rafters' middles: 600, 1,200 ... 3,000
   test('lie in rows from the eave up, their ends on rafters, each row away from the joints of the one below', () => {
     const made = frame(decked())
@@ -93,7 +96,8 @@ describe('sheets on a gable roof', () => {
     for (const { low, high } of at) expect(high).toBeCloseTo(low < 1 ? 1200 : rise, 6)
   })
 
-  // 2 x 2 of 2,000 by 1,200; of 477 wide, 4 strips from 2 sheets: 2 of 2,400, and 2 x 800 from each of the others
+  // 2 x 2 of 2,000 by 1,200; of 477 wide, 4 strips from 2 sheets: 2 of 2,400, and 2 x 800 from each of the
+  // others
   test('come out of six whole ones', () => {
     const { totals, sheets: cut } = plan(decked())
     expect(totals.sheets).toBe(6)
@@ -149,7 +153,8 @@ describe('sheets on a gable roof', () => {
 })
 
 describe('what else covers a gable roof', () => {
-  // 4,000 along the eave in panels of 1,000, 1,677.05 + 40 long; 4 lines of screws no farther than 24 in apart
+  // 4,000 along the eave in panels of 1,000, 1,677.05 + 40 long; 4 lines of screws no farther than 24 in
+  // apart
   test('panels: four to a slope, as long as it and what they reach past it', () => {
     const made = plan(withCover(shed, { top: usualCover.metric.panels }))
     const pieces = made.pieces.filter(({ role }) => role === 'roof-panel')
@@ -191,7 +196,8 @@ describe('what else covers a gable roof', () => {
     expect(rows).toEqual([0, 1, 2, 3].map(i => expect.closeTo(i * bay, 5)))
   })
 
-  // rafters at 600 are more than 20 in apart and no more than 24: 9.5 mm sheets want clips in 6 bays of each slope
+  // rafters at 600 are more than 20 in apart and no more than 24: 9.5 mm sheets want clips in 6 bays of each
+  // slope
   test('thin sheets get a clip in every bay of a level joint; with a tongue, or thicker, none', () => {
     const clips = (deck: Partial<DeckSheets>): number | undefined =>
       plan(decked(deck)).loose.find(({ code }) => code === 'cover-clips')?.amount
@@ -224,9 +230,83 @@ describe('what else covers a gable roof', () => {
   })
 })
 
+describe('what is counted', () => {
+  const counted = (cover: Partial<RoofCover>, design: Design = shed) => {
+    const { loose } = plan(withCover(design, cover))
+    return (code: string) => loose.find(each => each.code === code)
+  }
+  const usual = usualCover.metric
+
+  // 1,677.05 / 143 = 11.7: 12 courses a slope of 4 strips of 1 m: 96; 8 for the starters along 2 x 4 m of
+  // eave;
+  // 4,000 / 143 = 28 caps, three to a strip: 27.97 / 3 = 9.32; (96 + 8 + 9.32) x 1.1 = 124.7, 21 to a
+  // bundle: 5.9
+  test('shingles by the bundle: courses, starters, caps and waste; nails by the strip', () => {
+    const of = counted({ top: usual.shingles })
+    expect(of('cover-bundles')).toMatchObject({
+      amount: 6,
+      from: { courses: 24, field: 96, starter: 8, caps: 28 },
+    })
+    expect(of('cover-shingle-nails')?.amount).toBe(104 * 4 + 28 * 2)
+    expect(counted({ top: { ...usual.shingles, waste: 25 } })('cover-bundles')?.amount).toBe(7)
+    // 2 x 4,000 + 4 x 1,677.05 = 14,708: 14,608 / 2,900 = 5.04
+    expect(of('cover-drip')?.amount).toBe(6)
+  })
+
+  // rows of 1 m that lap 100: 0, 900, and 1,800 is past 1,677: 2 a slope, 16 m; rolls of 10 m less 150: 1.7
+  test('roll roofing and underlay by the roll; a strip against ice to 24 in inside the wall', () => {
+    expect(counted({ top: usual.roll })('cover-rolls')).toMatchObject({
+      amount: 2,
+      from: { rows: 4, long: 16000 },
+    })
+    const of = counted({ underlay: { ...usual.underlay, ice: true } })
+    // rows of 1 m that lap 150: at 0 and 850
+    expect(of('cover-underlay')).toMatchObject({ amount: 1, from: { rows: 4, long: 16000 } })
+    // (300 + 609.6) x sqrt(5) / 2 = 1,016.96 up the slope: two rows; 16 m of rolls of 20.1 m
+    expect(of('cover-ice')).toMatchObject({ amount: 1, from: { rows: 4 } })
+  })
+
+  // a flat roof of 3.6 by 2.4 m falls 1 in 80 or so: about (3,600 + 2 x 100) along, and
+  // 2,400 + 2 x 300 + 2 x 100 across: 3,200 is more than one piece of 3,050, two strips of it
+  test('a membrane in one piece where it is sold as wide, else in strips; and its glue', () => {
+    const flat: Design = { ...shed, roof: { ...shed.roof, shape: 'flat', pitch: { rise: 1, run: 40 } } }
+    const strips = counted({ top: usual.membrane }, flat)('cover-membrane')
+    expect(strips?.from.strips).toBe(2)
+    expect(strips?.amount).toBeCloseTo((3.8 * 2 * 3050) / 1000, 1)
+    const one = counted({ top: { ...usual.membrane, width: 4000 } }, flat)
+    expect(one('cover-membrane')?.from.strips).toBe(1)
+    expect(one('cover-membrane')?.amount).toBeCloseTo(3.8 * 3.2, 1)
+    // 12.2 m² at 7.4 from a tin
+    expect(one('cover-glue')?.amount).toBe(2)
+  })
+
+  test('a lap of more than half is said, with one that can be typed', () => {
+    const wide = withCover(shed, { top: { ...usual.roll, lap: 480, width: 900 } })
+    const [problem] = frame(wide).problems
+    expect(problem).toMatchObject({ code: 'lap-too-wide', path: 'roof.cover.top.lap', most: 450 })
+    expect(frame(withCover(shed, { top: { ...usual.roll, lap: 450, width: 900 } })).problems).toEqual([])
+  })
+
+  // 3.6 x 2.4 m / 150 = 576 cm²; a slot of 20 on either side of 4 m: 1,600 cm²; 6 bays a side between 7
+  // rafters,
+  // 2 holes of 50 each: 24 x 19.63 cm²
+  test('air by the area, what blocks let in and what the ridge lets out', () => {
+    const roof = {
+      ...shed.roof,
+      blocking: { ...shed.roof.blocking, plate: 'plumb' as const, vents: 2 as const, hole: 50 },
+    }
+    const { area, low, high } = ventsOf(plan(withCover({ ...shed, roof }, { deck: sheets, slot: 20 })))
+    expect(area / 150).toBeCloseTo(0.0576, 9)
+    expect(high).toBeCloseTo(0.16, 6)
+    expect(low).toBeCloseTo((24 * Math.PI * 0.05 ** 2) / 4, 6)
+  })
+})
+
 describe('on a hip roof', () => {
-  // over 4,800 by 3,000 at 45 degrees with tails of 300: each long face a trapezoid, its lower side 5,400, its
-  // upper side the ridge of 1,800, (1,500 + 300) x sqrt(2) up; each end a triangle on 3,600, cut off where the
+  // over 4,800 by 3,000 at 45 degrees with tails of 300: each long face a trapezoid, its lower side 5,400,
+  // its
+  // upper side the ridge of 1,800, (1,500 + 300) x sqrt(2) up; each end a triangle on 3,600, cut off where
+  // the
   // first pair of rafters, thicker than the ridge board, stands out over its tip
   const hipped: Design = {
     ...shed,

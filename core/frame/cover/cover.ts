@@ -1,4 +1,4 @@
-import { type Building, isCovered } from '../../design'
+import { type Building, isCovered, type RoofCover } from '../../design'
 import type { Section } from '../../lumber'
 import { HAIR } from '../../measure'
 import type { Problem, RoofLines, RoofLumber } from '../../lines'
@@ -47,9 +47,17 @@ export function coverRoof(
     : []
   return {
     fields,
-    problems: blocked
-      ? [{ code: 'cover-on-purlins', path: cover.deck ? 'roof.cover.deck' : 'roof.cover.battens' }]
-      : deck.problems,
+    problems: [
+      ...(blocked
+        ? [
+            {
+              code: 'cover-on-purlins' as const,
+              path: cover.deck ? ('roof.cover.deck' as const) : ('roof.cover.battens' as const),
+            },
+          ]
+        : deck.problems),
+      ...lapProblems(cover),
+    ],
     orders: [
       ...deck.orders,
       ...battens,
@@ -102,9 +110,22 @@ const panelsOf = (
   high: number,
   lines: (field: CoverField) => readonly Stretch[],
 ): Order[] =>
-  top
+  top?.kind === 'panels'
     ? fields.flatMap(field => {
         const over = pastEave(field, top.past)
         return panelOrders(over, top, high, panelStrips(over, top, high, lines(field), null))
       })
     : []
+
+/** Laps of more than half of what they are of. */
+function lapProblems({ top, underlay }: RoofCover): Problem[] {
+  const whole = top?.kind === 'panels' ? top.cover : top && top.kind !== 'shingles' ? top.width : null
+  return [
+    ...(top && top.kind !== 'shingles' && whole !== null && top.lap > whole / 2 + HAIR
+      ? [{ code: 'lap-too-wide', path: 'roof.cover.top.lap', most: whole / 2 } as const]
+      : []),
+    ...(underlay && underlay.lap > underlay.width / 2 + HAIR
+      ? [{ code: 'lap-too-wide', path: 'roof.cover.underlay.lap', most: underlay.width / 2 } as const]
+      : []),
+  ]
+}

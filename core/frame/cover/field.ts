@@ -49,6 +49,8 @@ export interface CoverEdge {
   /** What lies beyond it: nothing, another face, a wall, or the roof of another part. */
   readonly meets: 'air' | 'face' | 'wall' | 'part'
   readonly plane: Plane
+  /** Whether a slot is held free there. */
+  readonly slotted?: true
 }
 
 /** A face of the roof as it is covered: its axes, what ends it, and what lies under it. */
@@ -187,7 +189,7 @@ function headEdges(ask: CoverAsk, face: RoofFace): CoverEdge[] {
   else if (ridge?.sides.some(side => side.face === face)) {
     const fall = fallOf(face.top)
     const line = squareTo(face, plumbPlaneAt(scale(fall, -1), -fall.y * ridge.at))
-    out.push(head({ ...line, offset: line.offset - building.cover.slot }, 'face'))
+    out.push({ ...head({ ...line, offset: line.offset - building.cover.slot }, 'face'), slotted: true })
   } else {
     const high = highEaveOf(lines, face)
     const ledger = abutmentOf(lines)

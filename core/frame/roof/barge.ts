@@ -1,7 +1,7 @@
 import { ofFace } from '../place'
 import { mitre, plumbCut } from './cuts'
 import type { Building } from '../../design'
-import { flip, type Plane } from '../../geometry'
+import { flip, type Plane, planeAcross } from '../../geometry'
 import type { Section } from '../../lumber'
 import type { Stretch } from '../../trade'
 import type { BuildingCut, Order } from '../member'
@@ -97,14 +97,17 @@ const levelled = (building: Building, lines: RoofLines, low: Eave): BuildingCut[
     : []
 
 /**
- * Where a barge board ends at its head: at the middle of the ridge; on a ledger's face, or past that to the
- * house; or past the tails of what the rafters run up over.
+ * Where a barge board ends at its head: where two slopes meet at the ridge; on a ledger's face, or past that
+ * to the house; or past the tails of what the rafters run up over.
  */
 function bargeHead(lines: RoofLines, face: RoofFace, past: (plane: Plane) => Plane): Plane | null {
   const under = kneesOf(lines).find(({ sides }) => sides[0].face === face)
   if (under) return under.sides[0].end
   const ridge = ridgeOf(lines)
-  if (ridge) return ridge.sides[0].face === face ? ridge.middle : flip(ridge.middle)
+  if (ridge) {
+    const peak = planeAcross('y', ridge.at)
+    return ridge.sides[0].face === face ? peak : flip(peak)
+  }
   const high = highEaveOf(lines, face)
   if (high) return past(high.tail)
   const ledger = abutmentOf(lines)

@@ -21,6 +21,11 @@ export type RoofProblem =
       readonly least: number
     }
   | {
+      readonly code: 'lap-too-wide'
+      readonly path: 'roof.cover.top.lap' | 'roof.cover.underlay.lap'
+      readonly most: number
+    }
+  | {
       readonly code: 'first-row-wide'
       readonly path: 'roof.cover.deck.first'
       readonly most: number

@@ -73,21 +73,51 @@ const cover = () =>
         4,
       ),
       battens: orNull(group({ section: section('2x4', '38x63'), apart: length(60, 1250, 300, 700) }), 2),
-      top: orNull(
+      underlay: orNull(
         group(
-          { kind: fc.constant('panels'), cover: length(300, 1250, 500, 1100) },
-          {
-            profile: one('ribbed', 'corrugated', 'flat'),
-            clear: one(true, false),
-            lap: length(0, 250, 0, 80),
-            longest: length(600, 15000, 1800, 6000),
-            endLap: length(50, 500, 100, 200),
-            past: length(0, 150, 0, 60),
-            height: length(1, 80, 5, 35),
-            screws: group({}, { at: one('flats', 'ribs'), across: one(1, 4, 5, 12) }),
-          },
+          { width: length(300, 15000, 900, 1500), length: length(3000, 100000, 10000, 50000) },
+          { lap: length(0, 500, 50, 200), endLap: length(50, 500, 100, 200), ice: one(true, false) },
         ),
         2,
+      ),
+      top: orNull(
+        fc.oneof(
+          group(
+            { kind: fc.constant('panels'), cover: length(300, 1250, 500, 1100) },
+            {
+              profile: one('ribbed', 'corrugated', 'flat'),
+              clear: one(true, false),
+              lap: length(0, 500, 0, 80),
+              longest: length(600, 15000, 1800, 6000),
+              endLap: length(50, 500, 100, 200),
+              past: length(0, 150, 0, 60),
+              height: length(1, 80, 5, 35),
+              screws: group({}, { at: one('flats', 'ribs'), across: one(1, 4, 5, 12) }),
+            },
+          ),
+          group(
+            {
+              kind: fc.constant('shingles'),
+              exposure: length(50, 400, 120, 160),
+              strip: length(100, 1500, 900, 1000),
+              bundle: one(5, 16, 21, 26, 80),
+            },
+            { nails: one(2, 4, 6, 10), waste: one(0, 7.5, 10, 100) },
+          ),
+          group(
+            {
+              kind: fc.constant('roll'),
+              width: length(300, 15000, 900, 1100),
+              length: length(3000, 100000, 8000, 12000),
+            },
+            { lap: length(0, 500, 50, 150), endLap: length(50, 500, 100, 200), waste: one(0, 5, 12.5) },
+          ),
+          group(
+            { kind: fc.constant('membrane'), width: length(300, 15000, 1500, 6000) },
+            { lap: length(0, 500, 50, 100), over: length(0, 500, 50, 150), up: length(0, 500, 100, 200) },
+          ),
+        ),
+        3,
       ),
       past: group({}, { eave: length(0, 150, 0, 25), rake: length(0, 150, 0, 25) }),
       slot: length(0, 100, 0, 40),

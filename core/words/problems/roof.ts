@@ -17,6 +17,8 @@ export const roofSentences: Sentences<RoofProblem> = {
       : `No pitch between ${formatAngle(limits.roofAngle.min)} and ${formatAngle(limits.roofAngle.max)} brings the slopes together there. Put the peak between ${up(problem.least)} and ${down(problem.most)} from the south wall, or type a pitch.`,
   'roof-sheet-short': (problem, { up }) =>
     `A sheet on the roof spans from one rafter to another at least, and ends on their middles. Use sheets ${up(problem.least)} long at least, or set the rafters nearer each other.`,
+  'lap-too-wide': (problem, { down }) =>
+    `So wide a lap leaves less than half of each ${problem.path === 'roof.cover.underlay.lap' ? 'strip' : 'row'} to cover anything. Make it ${down(problem.most)} at most.`,
   'first-row-wide': (problem, { down }) =>
     `The first row is ripped from a sheet, and is whole at most. Rip it to ${down(problem.most)} at most, or leave it out so that it follows.`,
   'cover-on-purlins': ({ path }) =>
