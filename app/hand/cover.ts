@@ -293,6 +293,7 @@ function panels(at: At): Row[] {
       'roof.cover.top.endLap',
       'roof.cover.top.past',
       'roof.cover.top.height',
+      'roof.cover.top.first',
     ),
     choice(at, 'roof.cover.top.screws.at', [
       { value: 'flats', label: 'In the flats' },

@@ -79,6 +79,10 @@ export type CautionCode =
   | 'wall-unbraced'
   | 'sheet-edge-loose'
   | 'wall-no-room'
+  | 'deck-thin'
+  | 'roofing-flat'
+  | 'roofing-no-deck'
+  | 'battens-far'
 
 /** A caution about some boards, where a limit is passed. */
 export const cautionIf = (

@@ -4,6 +4,7 @@ import { type Member, isOfRoofOpening, isOfWall } from '../frame'
 import { HAIR } from '../measure'
 import { northSlope, type Plan, standsOn, stretchOf } from '../plan'
 import type { Caution, CautionCode } from './caution'
+import { coverCautions } from './cover'
 import { groundCautions } from './ground'
 import { railingCautions, wallCautions } from './walls'
 import { innerBeamCautions, kneeCautions, trussCautions } from './trusses'
@@ -34,6 +35,7 @@ export function cautionsOf(plan: Plan): Caution[] {
     ...lookoutCautions(plan),
     ...flatCautions(plan),
     ...purlinCautions(plan),
+    ...coverCautions(plan),
     ...openingCautions(plan),
     ...offStud(plan),
     ...railingCautions(plan),

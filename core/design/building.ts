@@ -126,6 +126,8 @@ export interface Building extends Pick<
 > {
   /** What covers its roof: nothing on one that is open. */
   readonly cover: RoofCover
+  /** Whether its rafters follow its panels, whose seams fall on them. */
+  readonly seams: boolean
   /** Deck to the top of each side's top plate, mm; where a house stands, to the top of the ledger on it. */
   readonly heights: Readonly<Record<SideName, number>>
   /**
@@ -170,6 +172,7 @@ export function plainBuilding(
     walls,
     lumber,
     cover: coverOf(cover, panel, has),
+    seams: panel !== null && cover.top?.kind === 'panels',
     heights: heightsOf(walls),
     ...sidesOf(walls, lumber, has),
     roof: {

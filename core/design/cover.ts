@@ -50,7 +50,8 @@ export const screwPlaces = ['flats', 'ribs'] as const
 /**
  * Panels from eave to ridge: what one covers along the eave less its side `lap`, the longest sold, how far
  * one laps over the one below it, how far they reach `past` what they lie on at the eave, and how high they
- * stand; mm. `screws` to a panel in each line across it.
+ * stand; `first` how much of the first is left, null where it is whole, or its seam falls on a rafter where
+ * those follow the panels; mm. `screws` to a panel in each line across it.
  */
 export interface RoofPanels {
   readonly kind: 'panels'
@@ -63,6 +64,7 @@ export interface RoofPanels {
   readonly endLap: number
   readonly past: number
   readonly height: number
+  readonly first: number | null
   readonly screws: { readonly at: (typeof screwPlaces)[number]; readonly across: number }
 }
 
@@ -175,6 +177,7 @@ const topSchema = z.discriminatedUnion('kind', [
     endLap: lengthField(limits.endLap).default(200),
     past: lengthField(limits.panelPast).default(40),
     height: lengthField(limits.panelHigh).default(20),
+    first: lengthField(limits.firstPanel).nullable().default(null),
     screws: z
       .strictObject({ at: z.enum(screwPlaces).default('flats'), across: z.int().min(1).max(12).default(5) })
       .default({ at: 'flats', across: 5 }),
@@ -270,6 +273,7 @@ export const usualCover: Readonly<
       endLap: 6 * INCH,
       past: 1.5 * INCH,
       height: 0.75 * INCH,
+      first: null,
       screws: { at: 'flats', across: 5 },
     },
     shingles: { kind: 'shingles', exposure: 5 * INCH, strip: 3 * FOOT, bundle: 26, nails: 4, waste: 10 },
@@ -299,6 +303,7 @@ export const usualCover: Readonly<
       endLap: 150,
       past: 40,
       height: 20,
+      first: null,
       screws: { at: 'flats', across: 5 },
     },
     shingles: { kind: 'shingles', exposure: 143, strip: 1000, bundle: 21, nails: 4, waste: 10 },

@@ -70,6 +70,7 @@ const limitOf: Record<string, Limit> = {
   'roof.cover.top.endLap': limits.endLap,
   'roof.cover.top.past': limits.panelPast,
   'roof.cover.top.height': limits.panelHigh,
+  'roof.cover.top.first': limits.firstPanel,
   'roof.cover.top.exposure': limits.shingleShows,
   'roof.cover.top.strip': limits.shingleStrip,
   'roof.cover.top.over': limits.rollLap,

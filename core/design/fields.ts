@@ -64,7 +64,7 @@ export type OpeningPath =
 export type CoverPath =
   | `roof.cover.deck.${'thickness' | 'sheet.length' | 'sheet.width' | 'gap' | 'space' | 'first'}`
   | 'roof.cover.battens.apart'
-  | `roof.cover.top.${'cover' | 'lap' | 'longest' | 'endLap' | 'past' | 'height'}`
+  | `roof.cover.top.${'cover' | 'lap' | 'longest' | 'endLap' | 'past' | 'height' | 'first'}`
   | `roof.cover.top.${'exposure' | 'strip' | 'width' | 'length' | 'over' | 'up'}`
   | `roof.cover.underlay.${'width' | 'length' | 'lap' | 'endLap'}`
   | `roof.cover.past.${'eave' | 'rake'}`

@@ -39,6 +39,7 @@ export const limits = {
   panelLong: { min: 600, max: 15000 },
   endLap: { min: 50, max: 500 },
   panelPast: { min: 0, max: 150 },
+  firstPanel: { min: 50, max: 1250 },
   panelHigh: { min: 1, max: 80 },
   shingleShows: { min: 50, max: 400 },
   shingleStrip: { min: 100, max: 1500 },

@@ -79,7 +79,7 @@ export function coverFace(plan: Plan, face: string, asked?: number): Drawing {
       return { at: { x: left, y: a.y }, text: '', value: a.y - low.y + pastOf(plan, layer) }
     }),
     dimensions: dimensionsOf(plan, loop, low, layer),
-    handles: layer === 'deck' ? handlesOf(plan, loop, low) : [],
+    handles: handlesOf(plan, field, loop, low, layer),
     areas: [{ subject: 'roof.cover', loop, over: members.length === 0 }],
   })
 }
@@ -180,11 +180,26 @@ const firstOf = (plan: Plan): number | null => {
   return typeof first === 'number' ? first : null
 }
 
-/** The first row is dragged by its upper edge. */
-function handlesOf(plan: Plan, loop: readonly Point[], low: Point): Handle[] {
-  const first = firstOf(plan)
+/** The first row is dragged by its upper edge, the first panel by its seam. */
+function handlesOf(
+  plan: Plan,
+  field: CoverField,
+  loop: readonly Point[],
+  low: Point,
+  layer: CoverLayer | undefined,
+): Handle[] {
   const right = Math.max(...loop.map(p => p.x))
-  return first === null
-    ? []
-    : [ring('roof.cover.deck.first', { x: (low.x + right) / 2, y: low.y + first }, { x: 0, y: 1 })]
+  const top = Math.max(...loop.map(p => p.y))
+  if (layer === 'deck') {
+    const first = firstOf(plan)
+    return first === null
+      ? []
+      : [ring('roof.cover.deck.first', { x: (low.x + right) / 2, y: low.y + first }, { x: 0, y: 1 })]
+  }
+  const panel = layer === 'top' ? valueOf(plan, 'roof.cover.top.first') : null
+  if (typeof panel !== 'number') return []
+  // layout begins at the west or south, on the right of a face that is seen from the north or west
+  const way = flatten(viewOf(field), field.along).x > 0 ? 1 : -1
+  const x = way > 0 ? low.x + panel : right - panel
+  return [ring('roof.cover.top.first', { x, y: (low.y + top) / 2 }, { x: way, y: 0 })]
 }

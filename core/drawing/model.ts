@@ -65,7 +65,13 @@ export function modelOf(frame: Frame): Model {
 }
 
 const toneOf = (kind: SectionKind, { building }: Frame): Tone =>
-  kind === 'panel' ? (building.cover.top?.kind === 'panels' && building.cover.top.clear ? 'clear' : 'metal') : kind === 'sheet' ? 'sheet' : 'wood'
+  kind === 'panel'
+    ? building.cover.top?.kind === 'panels' && building.cover.top.clear
+      ? 'clear'
+      : 'metal'
+    : kind === 'sheet'
+      ? 'sheet'
+      : 'wood'
 
 /** What stands before the ids of a part's members while another is on the bench. */
 const partName = (number: number | null): string => (number === null ? 'main' : `part-${number + 1}`)

@@ -7,6 +7,7 @@ export {
   type CoverEdge,
   type CoverField,
   edgeLength,
+  firstStrip,
   type FacePoint,
   onField,
   outlineAt,

@@ -6,6 +6,7 @@ import {
   type CoverField,
   type FacePoint,
   type Frame,
+  firstStrip,
   outlineAt,
   panelStrips,
   pastEave,
@@ -98,7 +99,7 @@ function panelScrews(building: Building, covered: readonly CoverField[], top: Ro
     const lines = battens
       ? battenRows(field, battens, wide, 0).map(middleOf)
       : evenLines(outlineAt(field, 0), SCREW_LINES)
-    return panelStrips(over, top, 0, [], null).map(({ pieces }) => {
+    return panelStrips(over, top, 0, [], building.seams).map(({ pieces }) => {
       const [foot, head] = [pieces[0]?.from ?? 0, pieces.at(-1)?.to ?? 0]
       return lines.filter(v => v > foot && v < head).length
     })
@@ -154,4 +155,12 @@ export function firstRowOf({ cover: { deck } }: Building, { covered }: Frame): n
   const vs = outlineAt(field, 0).map(({ v }) => v)
   const low = Math.min(...vs)
   return (seamsUp(field, deck)[0] ?? Math.max(...vs)) - low
+}
+
+/** How much the first panel of a roof's first face covers, mm; null without panels. */
+export function firstPanelOf({ cover: { top }, seams }: Building, { covered }: Frame): number | null {
+  const [field] = covered
+  if (top?.kind !== 'panels' || !field) return null
+  const from = Math.min(...outlineAt(field, 0).map(({ s }) => s))
+  return firstStrip(field, top, from, seams)
 }

@@ -1,7 +1,7 @@
 import { peakAcross } from '../lines'
 import { isSide, valueAt } from '../design'
 import { radians } from '../measure'
-import { firstRowOf } from './cover'
+import { firstPanelOf, firstRowOf } from './cover'
 import type { Plan } from './plan'
 
 /**
@@ -28,6 +28,8 @@ export function valueOf({ building, frame }: Plan, path: string): unknown {
       return building.footprint.width
     case 'roof.cover.deck.first':
       return firstRowOf(building, frame)
+    case 'roof.cover.top.first':
+      return firstPanelOf(building, frame)
     case 'roof.northPitch':
       return building.roof.pitch
     default:

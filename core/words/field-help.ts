@@ -173,6 +173,8 @@ const meanings: Readonly<Record<string, string>> = {
   'roof.cover.top.longest': 'As it is sold; a longer slope has end laps, over a batten where there is one.',
   'roof.cover.top.endLap': 'Of a panel over the one below it, or of a roll over the next.',
   'roof.cover.top.past': 'Past what the panels lie on, so that water drips clear.',
+  'roof.cover.top.first':
+    'From the west or south end. Where nothing is typed it is whole, or ripped so that the seams fall on the rafters that follow them.',
   'roof.cover.top.height': 'From what it lies on to the top of its ribs.',
   'roof.cover.top.screws.across':
     'In each line across the panel; its maker says how many, and whether in the flats or on the ribs.',

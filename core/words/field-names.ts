@@ -202,6 +202,7 @@ export const fieldNames: Record<string, string> = {
   'roof.cover.top.endLap': 'Lap at the end',
   'roof.cover.top.past': 'Past the eave',
   'roof.cover.top.height': 'Panel height',
+  'roof.cover.top.first': 'First panel covers',
   'roof.cover.top.screws': 'Screws',
   'roof.cover.top.screws.at': 'Screws',
   'roof.cover.top.screws.across': 'Screws to a panel and line',

@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import polygons, { type Polygon, type Ring } from 'polygon-clipping'
 import { boardLength, outlines } from '../../board'
+import { cautionsOf } from '../../check'
 import { type Design, type DeckSheets, newDesign, type RoofCover, usualCover } from '../../design'
 import { plan, raising, standTogether, ventsOf } from '../../plan'
 import { coveredDesigns, withCover } from '../../testing/covered'
@@ -278,6 +279,36 @@ describe('what is counted', () => {
     expect(one('cover-membrane')?.amount).toBeCloseTo(3.8 * 3.2, 1)
     // 12.2 m² at 7.4 from a tin
     expect(one('cover-glue')?.amount).toBe(2)
+  })
+
+  test('sheets too thin for the spacing, roofing too flat or without a deck, and battens far apart are cautioned', () => {
+    const codes = (cover: Partial<RoofCover>, roof: Partial<Design['roof']> = {}): string[] =>
+      cautionsOf(plan(withCover({ ...shed, roof: { ...shed.roof, ...roof } }, cover))).map(({ code }) => code)
+    const flat = { pitch: { rise: 1, run: 12 } }
+    // 11 mm, as 7/16 in, spans 24 in; 600 is less, 620 is more
+    expect(codes({ deck: { ...sheets, thickness: 11 } })).not.toContain('deck-thin')
+    expect(codes({ deck: { ...sheets, thickness: 11 } }, { spacing: 620 })).toContain('deck-thin')
+    expect(codes({ deck: sheets, top: usual.shingles })).not.toContain('roofing-flat')
+    expect(codes({ deck: sheets, top: usual.shingles }, flat)).toContain('roofing-flat')
+    expect(codes({ deck: sheets, top: usual.roll }, flat)).not.toContain('roofing-flat')
+    expect(codes({ top: usual.roll })).toContain('roofing-no-deck')
+    expect(codes({ battens: { section: '38x63', apart: 1000 }, top: usual.panels })).toContain('battens-far')
+  })
+
+  test('where rafters follow the panels seams fall on rafters; else the first is whole, or as asked', () => {
+    const led = { ...shed, roof: { ...shed.roof, panel: { cover: 1000, per: 2 as const } } }
+    const seamsOf = (design: Design, first: number | null): number[] =>
+      onFace(frame(withCover(design, { top: { ...usual.panels, first } })), 'roof-panel', 'south').map(
+        ({ from }) => Math.round(from * 1e6) / 1e6,
+      )
+    const middles = frame(led).covered[0]?.breaks ?? []
+    const [edge, ...seams] = seamsOf(led, null)
+    expect(edge).toBe(-200)
+    // over the gable the outer edge of the end rafter, from which the layout runs
+    expect(seams[0]).toBe(0)
+    for (const seam of seams.slice(1)) expect(middles).toContainEqual(expect.closeTo(seam, 5))
+    expect(seamsOf(shed, null)).toEqual([-200, 800, 1800, 2800])
+    expect(seamsOf(shed, 400)).toEqual([-200, 200, 1200, 2200, 3200])
   })
 
   test('a lap of more than half is said, with one that can be typed', () => {

@@ -105,7 +105,7 @@ function deckOf(
 
 /** Panels over all, as high over the rafters; their joints on `lines` across the slope, where it has some. */
 const panelsOf = (
-  { cover: { top } }: Building,
+  { cover: { top }, seams }: Building,
   fields: readonly CoverField[],
   high: number,
   lines: (field: CoverField) => readonly Stretch[],
@@ -113,14 +113,17 @@ const panelsOf = (
   top?.kind === 'panels'
     ? fields.flatMap(field => {
         const over = pastEave(field, top.past)
-        return panelOrders(over, top, high, panelStrips(over, top, high, lines(field), null))
+        return panelOrders(over, top, high, panelStrips(over, top, high, lines(field), seams))
       })
     : []
 
-/** Laps of more than half of what they are of. */
+/** Laps of more than half of what they are of, and a first panel wider than it is. */
 function lapProblems({ top, underlay }: RoofCover): Problem[] {
   const whole = top?.kind === 'panels' ? top.cover : top && top.kind !== 'shingles' ? top.width : null
   return [
+    ...(top?.kind === 'panels' && (top.first ?? 0) > top.cover + HAIR
+      ? [{ code: 'first-panel-wide', path: 'roof.cover.top.first', most: top.cover } as const]
+      : []),
     ...(top && top.kind !== 'shingles' && whole !== null && top.lap > whole / 2 + HAIR
       ? [{ code: 'lap-too-wide', path: 'roof.cover.top.lap', most: whole / 2 } as const]
       : []),

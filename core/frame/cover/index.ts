@@ -10,4 +10,4 @@ export {
   outlineAt,
   sliceOf,
 } from './field'
-export { panelStrips, pastEave } from './panels'
+export { firstStrip, panelStrips, pastEave } from './panels'

@@ -31,13 +31,13 @@ export function panelStrips(
   panels: RoofPanels,
   high: number,
   lines: readonly Stretch[],
-  seam: number | null,
+  seams: boolean,
 ): PanelStrip[] {
   const outline = outlineAt(field, high)
   const box = boxAbout(outline)
   if (!box) return []
   const { x0: from, x1: to } = box
-  const begin = seam === null ? panels.cover : within(seam - from, panels.cover)
+  const begin = firstStrip(field, panels, from, seams)
   const edges = [from]
   for (let at = from + begin; at < to - least.piece; at += panels.cover) edges.push(at)
   return edges.flatMap((at, i): PanelStrip[] => {
@@ -47,6 +47,17 @@ export function panelStrips(
     const whole = { from: s.from, to: Math.min(to, s.to + panels.lap) }
     return [{ s, whole, pieces: lapped({ from: slice.y0, to: slice.y1 }, panels, lines) }]
   })
+}
+
+/** How much the first panel covers: as asked, whole, or so that its seam falls on a rafter. */
+export function firstStrip(
+  { breaks }: CoverField,
+  { cover, first }: RoofPanels,
+  from: number,
+  seams: boolean,
+): number {
+  const rafter = seams ? breaks[Math.floor(breaks.length / 2)] : undefined
+  return Math.min(cover, first ?? (rafter === undefined ? cover : within(rafter - from, cover)))
 }
 
 /** How far a first panel reaches so that a seam falls at a place past the edge. */

@@ -26,8 +26,8 @@ export type RoofProblem =
       readonly most: number
     }
   | {
-      readonly code: 'first-row-wide'
-      readonly path: 'roof.cover.deck.first'
+      readonly code: 'first-row-wide' | 'first-panel-wide'
+      readonly path: 'roof.cover.deck.first' | 'roof.cover.top.first'
       readonly most: number
     }
   | {

@@ -92,6 +92,7 @@ const cover = () =>
               endLap: length(50, 500, 100, 200),
               past: length(0, 150, 0, 60),
               height: length(1, 80, 5, 35),
+              first: orNull(length(50, 1250, 200, 900), 2),
               screws: group({}, { at: one('flats', 'ribs'), across: one(1, 4, 5, 12) }),
             },
           ),

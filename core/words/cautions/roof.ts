@@ -35,6 +35,14 @@ export const roofSayings = {
     'The ledger carries half of the roof. Fasten it to the frame of the house or wall behind it, not to siding or facing brick, by the schedule of local code, flash it, and ask whether that may carry it.',
   'ledger-shallow': ({ mm }) =>
     `The ledger (${mm('ledger')}) is shallower than the rafters' plumb cut (${mm('plumb')}), so the cuts' feet hang free. Use the next deeper board.`,
+  'deck-thin': ({ mm }) =>
+    `Rafters stand ${mm('spacing')} apart; sheets of this thickness customarily span ${mm('span')}, their edges held. Use thicker sheets, or set the rafters nearer each other.`,
+  'roofing-flat': ({ n }) =>
+    `At ${formatAngle(n('angle'))} this roofing is customarily not laid: not below ${formatAngle(n('least'))}. Use another, or seal it as its maker says.`,
+  'roofing-no-deck': () =>
+    'This roofing lies on a deck, and there is none. Put sheets or boards on the rafters.',
+  'battens-far': ({ mm }) =>
+    `Battens ${mm('apart')} apart are more than the ${mm('limit')} that light panels are customarily laid over. Its maker's sheet decides for your snow and wind.`,
   'purlin-shallow': ({ mm }) =>
     `The purlins are ${mm('depth')} deep; customarily they are no shallower than the rafters they hold, ${mm('limit')}. Use a deeper board.`,
   'purlin-brace-long': ({ mm }) =>

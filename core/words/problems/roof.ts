@@ -21,6 +21,8 @@ export const roofSentences: Sentences<RoofProblem> = {
     `So wide a lap leaves less than half of each ${problem.path === 'roof.cover.underlay.lap' ? 'strip' : 'row'} to cover anything. Make it ${down(problem.most)} at most.`,
   'first-row-wide': (problem, { down }) =>
     `The first row is ripped from a sheet, and is whole at most. Rip it to ${down(problem.most)} at most, or leave it out so that it follows.`,
+  'first-panel-wide': (problem, { down }) =>
+    `The first panel is ripped from a whole one. Let it cover ${down(problem.most)} at most, or leave it out so that it follows.`,
   'cover-on-purlins': ({ path }) =>
     `Purlins lie flat on these trusses, and the ${path === 'roof.cover.deck' ? 'deck' : 'battens'} would lie in the same place. Leave one of the two out.`,
   'pitches-apart': () =>
