@@ -3,7 +3,15 @@ import { join } from 'node:path'
 import { spawn } from 'node:child_process'
 import { chromium, type Page } from '@playwright/test'
 import { cautionsOf } from '../core/check'
-import { type Design, newDesign, parseDesign, usualBase, usualFloors, withValue } from '../core/design'
+import {
+  type Design,
+  newDesign,
+  parseDesign,
+  usualBase,
+  usualCover,
+  usualFloors,
+  withValue,
+} from '../core/design'
 import { newMemory } from '../core/frame'
 import { plan } from '../core/plan'
 
@@ -33,6 +41,12 @@ function line(name: string, design: Design): void {
   )
 }
 
+/** The design with sheets, battens and panels on its roof. */
+function covered(design: Design): Design {
+  const { sheets: deck, battens, panels: top } = usualCover[design.lumber.yard]
+  return { ...design, roof: { ...design.roof, cover: { ...design.roof.cover, deck, battens, top } } }
+}
+
 /** A shed of about so many boards: spacing is closed up until it has them. */
 function shedOf(boards: number, withGround: boolean): Design {
   const base = newDesign('large', 'imperial')
@@ -47,7 +61,9 @@ function shedOf(boards: number, withGround: boolean): Design {
 console.log(`${'replan, ms'.padEnd(34)} boards  median     p95`)
 for (const file of readdirSync('demo')) {
   const read = parseDesign(readFileSync(join('demo', file), 'utf8'))
-  if (read.ok) line(read.design.name, read.design)
+  if (!read.ok) continue
+  line(read.design.name, read.design)
+  line('… covered', covered(read.design))
 }
 line('400 boards', shedOf(400, false))
 line('400 boards, from base to ridge', shedOf(400, true))

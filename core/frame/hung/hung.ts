@@ -1,3 +1,4 @@
+import { coverHigh } from '../cover/high'
 import {
   type Building,
   type Design,
@@ -103,6 +104,7 @@ function fit(part: HungDesign, main: Frame, off: number, pose: Placement, level:
     thick: lumber.ridge.thickness,
     past: cover + (lumber.barge?.thickness ?? 0),
     rises: lumber.barge !== null || cover > 0,
+    high: coverHigh(building.cover, sectionsOf(building)),
   })
   if (part.hang.by === 'height')
     return { design: part, ledger: own, problems: ledgerProblems(part, building, over) }

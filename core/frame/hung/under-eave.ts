@@ -1,7 +1,7 @@
 import type { SideName } from '../../design'
 import { type Placement, toBoard, toBuilding, type Vec3 } from '../../geometry'
 import { HAIR, radians } from '../../measure'
-import type { Frame } from '../frame'
+import { type Frame, standingBoards } from '../frame'
 import type { Member } from '../member'
 import type { HungDesign } from './pose'
 
@@ -10,6 +10,8 @@ export interface Over {
   readonly places: readonly { readonly out: number; readonly level: number }[]
   /** What stays clear under them, plumb. */
   readonly gap: number
+  /** What lies on the part's rafters there, square to its slope. */
+  readonly high: number
   /** Whether boards at its ends rise on over the ledger, to the wall behind it. */
   readonly rises: boolean
 }
@@ -22,7 +24,12 @@ export function overOf(
   main: Frame,
   part: HungDesign,
   pose: Placement,
-  { thick, past, rises }: { readonly thick: number; readonly past: number; readonly rises: boolean },
+  {
+    thick,
+    past,
+    rises,
+    high,
+  }: { readonly thick: number; readonly past: number; readonly rises: boolean; readonly high: number },
 ): Over {
   // barge boards lie outside of that, and of what covers the ends
   const ends = part.roof.overhang.gable + past
@@ -31,7 +38,7 @@ export function overOf(
   const face = house === 'north' ? part.footprint.width - thick : thick
   const way = house === 'north' ? -1 : 1
   const reach = part.footprint.width + part.roof.overhang.eave
-  const places = main.members
+  const places = standingBoards(main)
     .filter(({ where }) => where.in === 'roof')
     .flatMap(member => edgesOf(member, pose))
     .flatMap(([a, b]) => {
@@ -44,7 +51,7 @@ export function overOf(
         return []
       return within(from, to, -thick, reach)
     })
-  return { places, gap: part.hang.gap, rises }
+  return { places, gap: part.hang.gap, high, rises }
 }
 
 interface At {
@@ -82,10 +89,12 @@ function edgesOf({ board, placement }: Member, pose: Placement): [Vec3, Vec3][] 
  * The highest level of a ledger's top, in the axes of what the places are read in, at which a slope that
  * falls away from its outer face at an angle stays clear under them all, mm; Infinity under none.
  */
-export function roomUnder({ places, gap, rises }: Over, angle: number): number {
+export function roomUnder({ places, gap, high, rises }: Over, angle: number): number {
   const fall = Math.tan(radians(angle))
+  // what covers the part's roof fits in the gap, or takes what it needs
+  const clear = Math.max(gap, high / Math.cos(radians(angle)))
   return Math.min(
     Infinity,
-    ...places.map(({ out, level }) => level - gap + (rises ? out : Math.max(out, 0)) * fall),
+    ...places.map(({ out, level }) => level - clear + (rises ? out : Math.max(out, 0)) * fall),
   )
 }
