@@ -15,7 +15,7 @@ export {
   pastEave,
   seamsUp,
   sliceOf,
-  sheetSizes,
+  sheetOutlines,
 } from './cover'
 export { everyBoard, standingBoards, type Frame, frame } from './frame'
 export type { Ground } from './ground'

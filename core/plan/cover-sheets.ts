@@ -1,7 +1,7 @@
 import type { DeckSheets } from '../design'
-import { sheetSizes } from '../frame'
+import { sheetOutlines } from '../frame'
 import type { Plan } from './plan'
-import { sheetsFor } from './sheets'
+import { sheetsFor, slantOf } from './sheets'
 
 /**
  * How many sheets a roof's deck takes as it would be laid, offcuts used again; null where one can't be laid.
@@ -9,10 +9,10 @@ import { sheetsFor } from './sheets'
 export function sheetsBy({ frame, building }: Plan, deck: DeckSheets): number | null {
   const { length, width } = deck.sheet
   const full = { long: Math.max(length, width), wide: Math.min(length, width) }
-  const pieces = frame.covered.flatMap(field => sheetSizes(field, deck, building.roof.spacing))
+  const pieces = frame.covered.flatMap(field => sheetOutlines(field, deck, building.roof.spacing))
   if (pieces.length === 0 || pieces.some(({ long }) => long > full.long + 1)) return null
   return sheetsFor(
-    pieces.map((piece, i) => ({ member: String(i), ...piece })),
+    pieces.map(({ long, wide, corners }, i) => ({ member: String(i), long, wide, ...slantOf(corners) })),
     full,
   ).length
 }

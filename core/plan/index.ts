@@ -42,7 +42,7 @@ export {
 export { inOrderOfWork, raising, type RaisingStep, standTogether } from './raising'
 export { JIG_EDGE, type Jig, jigOf, type JigPoint, type Spot } from './jig'
 export { northSlope, readFace, readFaces, readRoof, type RoofReading } from './roof'
-export { type SheetCut, type SheetPiece, sheetsIn, sheetsOf } from './sheets'
+export { type SheetCut, type SheetPiece, sheetsFor, sheetsIn, sheetsOf } from './sheets'
 export { type Clearance, clearances, findsOf, type Nearness, nearnesses, type SiteFind } from './site'
 export { squareLayout, type SquareLayout, type SquareMark, type SquareMarkName } from './square'
 export { bladeOf, type SquareSetting, stepping, type Stepping, type Steps } from './stepping'

@@ -1,13 +1,17 @@
-import { HAIR } from '../measure'
-import { boardLength } from '../board'
+import { HAIR, ONE_READING } from '../measure'
+import { boardLength, type CutBoard, type FlatPoint, outlines } from '../board'
 import { type Frame, type Member, standingBoards } from '../frame'
 import { widthOf } from './piece'
 
-/** A piece of a sheet: its longest way along the sheet and its width across it, mm. */
+/**
+ * A piece of a sheet: its longest way along the sheet and its width across it, mm; `slant` how far its only
+ * sloped end runs along it over that width, less than 0 where it leans the other way.
+ */
 export interface SheetPiece {
   readonly member: string
   readonly long: number
   readonly wide: number
+  readonly slant?: number
 }
 
 /** What comes out of one sheet, in the order it is cut. */
@@ -49,9 +53,61 @@ function cutFrom(members: readonly Member[]): SheetCut[] {
   if (!first) return []
   const { name, sold, depth } = first.section
   return sheetsFor(
-    members.map(({ id, board }) => ({ member: id, long: boardLength(board), wide: widthOf(board) })),
+    members.map(({ id, board }) => ({
+      member: id,
+      long: boardLength(board),
+      wide: widthOf(board),
+      ...slantOf(outerOf(board)),
+    })),
     { long: sold ?? 0, wide: depth },
   ).map(pieces => ({ section: name, pieces }))
+}
+
+/** The corners of a piece's underside; none of one with a hole in it. */
+function outerOf(board: CutBoard): readonly FlatPoint[] {
+  const [outline, hole] = outlines(board, 'near')
+  return hole ? [] : (outline ?? [])
+}
+
+/** How a piece leans at its only sloped end; nothing of one cut otherwise. */
+export function slantOf(outline: readonly FlatPoint[]): { readonly slant?: number } {
+  if (outline.length < 3 || outline.length > 4) return {}
+  const across = outline.map(each => each.across)
+  const reach = (at: number): readonly [number, number] => {
+    const on = outline.filter(each => Math.abs(each.across - at) < ONE_READING).map(each => each.along)
+    return [Math.min(...on), Math.max(...on)]
+  }
+  const [low, high] = [reach(Math.min(...across)), reach(Math.max(...across))]
+  const [first, last] = [high[0] - low[0], high[1] - low[1]]
+  const slanted = [first, last].filter(run => Math.abs(run) > ONE_READING)
+  return slanted.length === 1 && slanted[0] !== undefined ? { slant: slanted[0] } : {}
+}
+
+/** Pieces that are cut out of a rectangle together: two that lean alike, one turned end for end. */
+interface Block {
+  readonly long: number
+  readonly wide: number
+  readonly pieces: readonly SheetPiece[]
+}
+
+/** Pieces that lean alike and are as wide put together in pairs, the longest with the shortest that fits. */
+function paired(pieces: readonly SheetPiece[], most: number): Block[] {
+  const left = [...pieces].sort((a, b) => b.long - a.long)
+  const out: Block[] = []
+  for (let piece = left.shift(); piece; piece = left.shift()) {
+    const { slant = 0, wide, long } = piece
+    const whole = (other: SheetPiece): number => long + other.long - Math.abs(slant)
+    const other = left.findLastIndex(
+      each =>
+        slant !== 0 &&
+        Math.abs((each.slant ?? 0) - slant) < ONE_READING &&
+        Math.abs(each.wide - wide) < ONE_READING &&
+        whole(each) < most + HAIR,
+    )
+    const [twin] = other < 0 ? [] : left.splice(other, 1)
+    out.push({ wide, long: twin ? whole(twin) : long, pieces: twin ? [piece, twin] : [piece] })
+  }
+  return out
 }
 
 /** What comes out of each sheet, of pieces that are cut from whole ones; mm. */
@@ -59,18 +115,18 @@ export function sheetsFor(
   asked: readonly SheetPiece[],
   full: { readonly long: number; readonly wide: number },
 ): readonly (readonly SheetPiece[])[] {
-  const pieces = [...asked].sort(
+  const blocks = paired(asked, full.long).sort(
     (a, b) => micrometres(b.wide) - micrometres(a.wide) || micrometres(b.long) - micrometres(a.long),
   )
   const cuts: SheetPiece[][] = []
   let rests: Rest[] = []
-  for (const piece of pieces) {
+  for (const block of blocks) {
     const fits = rests
-      .filter(rest => rest.long >= piece.long - HAIR && rest.wide >= piece.wide - HAIR)
+      .filter(rest => rest.long >= block.long - HAIR && rest.wide >= block.wide - HAIR)
       .sort((a, b) => Math.round(a.long * a.wide) - Math.round(b.long * b.wide))
     const from = fits[0] ?? { sheet: cuts.push([]) - 1, ...full }
-    cuts[from.sheet]?.push(piece)
-    rests = [...rests.filter(rest => rest !== from), ...remnants(from, piece)]
+    cuts[from.sheet]?.push(...block.pieces)
+    rests = [...rests.filter(rest => rest !== from), ...remnants(from, block)]
   }
   return cuts
 }
@@ -82,7 +138,7 @@ const micrometres = (mm: number): number => Math.round(mm * 1000)
  * What is left of a rectangle when a piece is cut off its corner: right across first along the side that
  * leaves the larger rest.
  */
-function remnants(from: Rest, piece: SheetPiece): Rest[] {
+function remnants(from: Rest, piece: Pick<Block, 'long' | 'wide'>): Rest[] {
   const end = { sheet: from.sheet, long: from.long - piece.long, wide: from.wide }
   const side = { sheet: from.sheet, long: piece.long, wide: from.wide - piece.wide }
   return [end, side].filter(rest => rest.long > SCRAP && rest.wide > SCRAP)

@@ -4,7 +4,7 @@ import polygons, { type Polygon, type Ring } from 'polygon-clipping'
 import { boardLength, outlines } from '../../board'
 import { cautionsOf } from '../../check'
 import { type Design, type DeckSheets, newDesign, type RoofCover, usualCover } from '../../design'
-import { plan, raising, standTogether, ventsOf } from '../../plan'
+import { plan, raising, sheetsBy, sheetsFor, standTogether, ventsOf } from '../../plan'
 import { coveredDesigns, withCover } from '../../testing/covered'
 import { runs } from '../../testing/designs'
 import { clashes } from '../../testing/solids'
@@ -354,6 +354,44 @@ describe('on a hip roof', () => {
         .reduce((sum, { board }) => sum + board.volume / board.blank.thickness, 0)
     expect(area('south')).toBeCloseTo((up * (5400 + 1800)) / 2, 3)
     expect(area('east')).toBeCloseTo((up * 3600) / 2, 3)
+  })
+})
+
+describe('sheets with sloped ends', () => {
+  // ends at 45 degrees over 1,200: two of 1,700 and 900 lie in 1,700 + 900 - 1,200 = 1,400, and 1,000 is left
+  const piece = (member: string, long: number, slant: number) => ({ member, long, wide: 1200, slant })
+  const full = { long: 2400, wide: 1200 }
+  test('that lean alike come out of one rectangle, turned end for end', () => {
+    const cut = sheetsFor(
+      [piece('a', 1700, 1200), piece('b', 900 + 1200, 1200), piece('c', 1500, -1200)],
+      full,
+    )
+    // 1,700 + 2,100 - 1,200 = 2,600 is too long for a pair
+    expect(cut.map(pieces => pieces.map(({ member }) => member))).toEqual([['b'], ['a'], ['c']])
+    const pair = sheetsFor([piece('a', 1700, 1200), piece('b', 1300, 1200), piece('c', 600, 0)], full)
+    // 1,700 + 1,300 - 1,200 = 1,800, and the 600 beside
+    expect(pair.map(pieces => pieces.map(({ member }) => member))).toEqual([['a', 'b', 'c']])
+    // the other way round they don't fit in each other
+    expect(sheetsFor([piece('a', 1700, 1200), piece('b', 1300, -1200)], full)).toHaveLength(2)
+  })
+
+  test('what is told before it is chosen is what the plan then buys', () => {
+    fc.assert(
+      fc.property(coveredDesigns, design => {
+        const made = plan(design)
+        const { deck } = made.building.cover
+        if (deck?.kind !== 'sheets' || !made.frame.covering.some(({ role }) => role === 'roof-sheet')) return
+        const alone = sheetsFor(
+          made.sheets.flatMap(({ pieces }) => pieces).filter(({ member }) => member.includes('/deck/')),
+          {
+            long: Math.max(deck.sheet.length, deck.sheet.width),
+            wide: Math.min(deck.sheet.length, deck.sheet.width),
+          },
+        )
+        expect(sheetsBy(made, deck)).toBe(alone.length)
+      }),
+      { numRuns: runs(15) },
+    )
   })
 })
 

@@ -1,3 +1,5 @@
+import type { FlatPoint } from '../../board'
+import { cross, dot } from '../../geometry'
 import type { DeckBoards, DeckSheets, RoofBattens } from '../../design'
 import { type Section, sheetSection } from '../../lumber'
 import { countDown, HAIR } from '../../measure'
@@ -56,18 +58,20 @@ export const seamsUp = (field: CoverField, deck: DeckSheets): number[] => {
     : []
 }
 
-/** How long and wide the sheets of a face are, as they would be laid, mm. */
-export const sheetSizes = (
+/** A face's sheets as they would be laid, with the corners of each, mm; none of one with openings in it. */
+export function sheetOutlines(
   field: CoverField,
   deck: DeckSheets,
   spacing: number,
-): { readonly long: number; readonly wide: number }[] => {
+): { readonly long: number; readonly wide: number; readonly corners: readonly FlatPoint[] }[] {
   const outline = outlineAt(field, 0)
+  const way = dot(cross(field.up, field.out), field.along)
   return sheetsLaid(field, deck, spacing).flatMap(({ v, pieces }) =>
     pieces.flatMap(({ from, to }) =>
-      piecesOn(field, outline, { x0: from, x1: to, y0: v.from, y1: v.to }).map(({ box }) => ({
+      piecesOn(field, outline, { x0: from, x1: to, y0: v.from, y1: v.to }).map(({ box, loop, notches }) => ({
         long: box.x1 - box.x0,
         wide: box.y1 - box.y0,
+        corners: notches.length ? [] : loop.map(p => ({ along: way * p.s, across: p.v })),
       })),
     ),
   )

@@ -49,6 +49,8 @@ export interface CoverEdge {
   /** What lies beyond it: nothing, another face, a wall, or the roof of another part. */
   readonly meets: 'air' | 'face' | 'wall' | 'part'
   readonly plane: Plane
+  /** Whether a wall's cover leaves no room past it. */
+  readonly shut?: true
   /** Whether a slot is held free there. */
   readonly slotted?: true
 }
@@ -167,8 +169,14 @@ function eaveEdge({ building, lumber }: CoverAsk, eave: Eave): CoverEdge {
   const square = roof.tail === 'square' && eave.points === 'down'
   const level = outside.offset + over + (square ? 0 : layers)
   const foot = squareTo(face, plumbPlaneAt(tail.normal, level))
-  const past = (above || reach > wall ? cover.past.eave : 0) + (square ? layers : 0)
-  return { at: 'eave', meets: 'air', plane: { ...foot, offset: foot.offset + past } }
+  const shut = !above && reach < wall + HAIR
+  const past = (shut ? 0 : cover.past.eave) + (square ? layers : 0)
+  return {
+    at: 'eave',
+    meets: 'air',
+    plane: { ...foot, offset: foot.offset + past },
+    ...(shut ? { shut } : {}),
+  }
 }
 
 /** What ends a face at its top: the line where it meets the next, a wall, or the tails over a high wall. */

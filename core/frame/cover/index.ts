@@ -1,5 +1,5 @@
 export { type CoverFrame, coverRoof, noCoverFrame } from './cover'
-export { battenRows, seamsUp, sheetSizes } from './deck'
+export { battenRows, seamsUp, sheetOutlines } from './deck'
 export {
   coveredArea,
   type CoverEdge,

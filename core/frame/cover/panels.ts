@@ -19,7 +19,7 @@ export interface PanelStrip {
 export const pastEave = (field: CoverField, past: number): CoverField => ({
   ...field,
   edges: field.edges.map(edge =>
-    edge.at === 'eave' && Math.abs(dot(edge.plane.normal, field.out)) < NO_TURN
+    edge.at === 'eave' && !edge.shut && Math.abs(dot(edge.plane.normal, field.out)) < NO_TURN
       ? { ...edge, plane: { ...edge.plane, offset: edge.plane.offset + past } }
       : edge,
   ),

@@ -5,7 +5,15 @@ import { flip, planeAcross } from '../../geometry'
 import type { Section } from '../../lumber'
 import { HAIR, radians } from '../../measure'
 import type { BuildingCut } from '../member'
-import { coverLevel, eaveOver, type Problem, type Profile, type RoofLines, runsOver } from '../../lines'
+import {
+  coverLevel,
+  eaveOver,
+  type Problem,
+  type Profile,
+  type RoofLines,
+  runsOver,
+  stretchOf,
+} from '../../lines'
 import { falseTailsIn, uprightUnder } from '../roof'
 import { upright, type WallBoard } from './board'
 import { openingBoards } from './opening-boards'
@@ -113,7 +121,10 @@ function notched(
   return {
     top: Math.max(coverLevel(line, at.from), coverLevel(line, at.to)),
     cuts: [
-      { kind: 'end', name: 'slope', plane: run.top },
+      // beside a knee the slopes meet elsewhere than their rafters' lower edges
+      ...line.runs
+        .filter((each, i) => each === run || overlap(stretchOf(line, i, 'top'), at))
+        .map(each => ({ kind: 'end' as const, name: 'slope' as const, plane: each.top })),
       {
         kind: 'notch',
         name: 'housing',
