@@ -4,7 +4,7 @@ import { demoLink, demos, expect, test } from './fixtures'
 
 /** The benches, and the choice of views on each. */
 const views = {
-  roof: 'Section, plan or end',
+  roof: 'Section, plan, end or covering',
   walls: 'Frame, sheets or plan',
   floor: 'Frame or deck',
   ground: 'Step on the ground',

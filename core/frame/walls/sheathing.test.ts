@@ -225,8 +225,8 @@ describe('gables', () => {
     expect(area).toBeCloseTo(96 * hap + (96 * 24) / 2, 1)
   })
 
-  // two halves, one the other turned over, each 48 in wide and less than 31 in tall, its slope 24 in over that:
-  // two that lean alike lie in 31 + 31 - 24 = 38 in, the four of both gables in 76 of a sheet's 96
+  // two halves, one the other turned over, each 48 in wide and less than 31 in tall, its slope 24 in over
+  // that: two that lean alike lie in 31 + 31 - 24 = 38 in, the four of both gables in 76 of a sheet's 96
   test('lie in each other: four halves of two gables out of one sheet', () => {
     const made = plan(sheathed())
     const gable = new Set(

@@ -1,0 +1,87 @@
+import type { Page } from '@playwright/test'
+import { choose, clean, demos, expect, field, hand, openDemo, over, take, test, type } from './fixtures'
+
+const pieces = (page: Page, what: string) => page.locator(`.picture path[data-member*="/${what}/"]`)
+/** A number of the tally, by what stands after it. */
+const tally = async (page: Page, what: RegExp): Promise<number> =>
+  Number((await page.locator('.tally span').filter({ hasText: what }).first().innerText()).split(' ')[0])
+
+test('a roof is sheathed and roofed: rows dragged, joints staggered, each piece with its card', async ({
+  page,
+}) => {
+  await openDemo(page, 'Sallow Marsh ringing hut')
+  const before = await tally(page, /sheet/)
+  await take(page, 'Roof', 'Covering')
+  await expect(over(page, 'Cover')).toHaveAttribute('aria-pressed', 'true')
+  await expect(pieces(page, 'deck')).toHaveCount(0)
+  await choose(page, 'On the rafters', 'Sheets')
+  await expect(pieces(page, 'deck')).not.toHaveCount(0)
+  await expect.poll(() => tally(page, /sheet/)).toBeGreaterThan(before)
+  // the ways to begin are told with what each costs
+  await page.getByRole('combobox', { name: 'First row', exact: true }).click()
+  await expect(page.getByRole('option')).toHaveText([
+    /^As it works out: \d+ sheets$/,
+    /^Whole: \d+/,
+    /^2' 0": \d+/,
+  ])
+  await page.keyboard.press('Escape')
+  // the first row is dragged by its edge, and typed
+  const ring = page.getByRole('slider', { name: 'First row ripped to, drag' })
+  await ring.focus()
+  await page.keyboard.press('ArrowDown')
+  await expect(field(page, 'First row ripped to')).not.toHaveValue('4\' 0"')
+  await type(page, 'First row ripped to', "5'")
+  await expect(page.getByRole('alert').first()).toContainText('Rip it to 4\' 0" at most')
+  await type(page, 'First row ripped to', "3'")
+  await expect(page.getByRole('alert')).toHaveCount(0)
+  // a sheet that spans no bay is said, and nothing is lost
+  await type(page, 'Sheet, long side', "1' 11")
+  await expect(page.getByRole('alert').first()).toContainText('Sheet, long side')
+  await page.keyboard.press('Escape')
+  await expect(pieces(page, 'deck')).not.toHaveCount(0)
+  await clean(page)
+  // panels over battens, from a first one that is dragged
+  await choose(page, 'Across', 'Across the rafters')
+  await choose(page, 'Roofing', 'Panels')
+  await expect(over(page, 'Roofing')).toHaveAttribute('aria-pressed', 'true')
+  await expect(pieces(page, 'panel')).not.toHaveCount(0)
+  await expect.poll(() => tally(page, /panel/)).toBeGreaterThan(3)
+  await expect(hand(page)).toContainText('Screws for the panels')
+  await type(page, 'Lap at the side', "1' 7")
+  await expect(page.getByRole('alert').first()).toContainText('1\' 6" at most')
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await over(page, 'Battens').click()
+  await expect(pieces(page, 'batten')).not.toHaveCount(0)
+  // a piece is taken up by its card, seen on its face
+  await over(page, 'Deck').click()
+  await pieces(page, 'deck').first().click()
+  await expect(page.locator('.card .mark')).toHaveText(/^RS\d+/)
+  await expect(page.locator('.card')).toContainText('Long way across the rafters')
+  await page.getByRole('button', { name: '3D', exact: true }).first().click()
+  await page.getByRole('group', { name: 'Parts shown solid' }).getByText('Roofing').click()
+  await clean(page)
+})
+
+for (const half of [demos.slice(0, 5), demos.slice(5)])
+  test(`${half.map(name => name.replace('Sallow Marsh ', '')).join(', ')}: roofed, and counts follow the pitch`, async ({
+    page,
+  }) => {
+    test.setTimeout(240_000)
+    for (const name of half) {
+      await openDemo(page, name)
+      await take(page, 'Roof', 'Covering')
+      await choose(page, 'On the rafters', 'Sheets')
+      await choose(page, 'Roofing', 'Shingles')
+      await expect(pieces(page, 'deck')).not.toHaveCount(0)
+      const area = hand(page).locator('[data-figure="loose-cover-area"] .value')
+      const nails = hand(page).locator('[data-figure="loose-cover-shingle-nails"] .value')
+      const before = [await area.innerText(), await nails.innerText()]
+      await take(page, 'Roof')
+      const pitch = field(page, 'Pitch')
+      if (!(await pitch.count())) continue
+      await pitch.focus()
+      for (let i = 0; i < 6; i++) await page.keyboard.press('ArrowUp')
+      await take(page, 'Roof', 'Covering')
+      await expect.poll(async () => [await area.innerText(), await nails.innerText()]).not.toEqual(before)
+    }
+  })
