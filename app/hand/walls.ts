@@ -29,6 +29,7 @@ import {
   type At,
   block,
   board,
+  boardOrNone,
   choice,
   head,
   length,
@@ -317,14 +318,7 @@ export function sheets(at: At): Row[] {
           ...length(at, 'walls.sheathing.drop'),
         ]
       : []),
-    choice(at, 'walls.siding', onOff('None', 'Lapped'), {
-      name: 'Siding',
-      value: walls.siding ? 'yes' : 'no',
-      change: to => withSiding(to === 'yes'),
-    }),
-    ...(walls.siding
-      ? [board(at, 'walls.siding.section', 'Siding boards'), ...length(at, 'walls.siding.exposure')]
-      : []),
+    ...(walls.sheathing ? [head('Siding'), ...siding(at)] : []),
     ...(slatted
       ? [
           head('Slats'),
@@ -334,6 +328,56 @@ export function sheets(at: At): Row[] {
         ]
       : []),
     ...(walls.sheathing ? [block('wall-cuts')] : []),
+  ]
+}
+
+/** What lies on the sheets: boards, and what ends them at corners and openings. */
+function siding(at: At): Row[] {
+  const { siding: asked } = at.design.walls
+  const kind = !asked
+    ? 'none'
+    : asked.kind === 'lapped'
+      ? 'lapped'
+      : asked.way === 'level'
+        ? 'level'
+        : asked.batten
+          ? 'battened'
+          : 'upright'
+  return [
+    choice(
+      at,
+      'walls.siding',
+      [
+        { value: 'none', label: 'None' },
+        { value: 'lapped', label: 'Lapped' },
+        { value: 'level', label: 'Level boards' },
+        { value: 'upright', label: 'Upright boards' },
+        { value: 'battened', label: 'Boards and battens' },
+      ],
+      {
+        value: kind,
+        change: to => withSiding(to === 'none' ? null : (to as 'lapped' | 'level' | 'upright' | 'battened')),
+      },
+    ),
+    ...(asked
+      ? [
+          board(at, 'walls.siding.section', 'Siding boards'),
+          ...(asked.kind === 'lapped'
+            ? length(at, 'walls.siding.exposure')
+            : [
+                choice(at, 'walls.siding.edge', [
+                  { value: 'square', label: 'Square' },
+                  { value: 'tongue', label: 'Tongue and groove' },
+                ]),
+                ...length(at, 'walls.siding.space'),
+                ...(asked.way === 'upright'
+                  ? [boardOrNone(at, 'walls.siding.batten', { none: 'None' })]
+                  : []),
+              ]),
+          boardOrNone(at, 'walls.trim.corner'),
+          boardOrNone(at, 'walls.trim.casing'),
+        ]
+      : []),
   ]
 }
 

@@ -7,6 +7,7 @@ const viewWords: Readonly<Partial<Record<DrawingView, string>>> = {
   frame: 'Frame',
   deck: 'Deck',
   sheets: 'Sheets',
+  siding: 'Siding',
   section: 'Section',
   plan: 'Plan',
   east: 'East',

@@ -26,6 +26,7 @@ const limitOf: Record<string, Limit> = {
   'walls.railing.low': limits.railLow,
   'walls.slats.gap': limits.slatGap,
   'walls.siding.exposure': limits.exposure,
+  'walls.siding.space': limits.sidingSpace,
   'walls.partitions.*.at': limits.onSite,
   'walls.units.*.width': limits.unit,
   'walls.units.*.height': limits.unit,

@@ -48,7 +48,7 @@ export type WallPath =
   | `walls.railing.${'gap' | 'height' | 'low'}`
   | 'walls.slats.gap'
   | 'walls.between.spacing'
-  | 'walls.siding.exposure'
+  | `walls.siding.${'exposure' | 'space'}`
   | `walls.partitions.${Digit}.at`
   | `walls.units.${Digit}.${'width' | 'height'}`
   | 'walls.longest'

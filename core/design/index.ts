@@ -32,6 +32,15 @@ export {
   staggers,
   usualCover,
 } from './cover'
+export {
+  type BoardSiding,
+  type LappedSiding,
+  noTrim,
+  type Siding,
+  sidingWays,
+  usualSiding,
+  type WallTrim,
+} from './siding'
 export type { CutMember } from './cut'
 export { type Design, FORMAT, newDesign, type Part, VERSION } from './design'
 export { type Hang, type HangWay, hangWays, MOST_PARTS } from './hang'
@@ -198,10 +207,8 @@ export {
   postLayout,
   type PostLayout,
   type Posts,
-  type Siding,
   type Slats,
   usualPosts,
-  usualSiding,
   usualSlats,
 } from './posts'
 export { type BetweenPosts, usualBetween } from './between-posts'

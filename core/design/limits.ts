@@ -12,6 +12,7 @@ export const limits = {
   stock: { min: 1200, max: 6100 },
   knee: { min: 0, max: 1500 },
   exposure: { min: 20, max: 600 },
+  sidingSpace: { min: 0, max: 100 },
   /** Clear under an eave, for sheets, roofing and flashing. */
   hangGap: { min: 0, max: 600 },
   /** How deep a pergola's rafters are notched, what their tails are cut to, and how far apart battens lie. */

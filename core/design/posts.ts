@@ -42,12 +42,6 @@ export interface Slats {
   readonly gap: number
 }
 
-/** Boards lapped over a wall's sheets: of each `exposure` shows, mm. They are counted, not drawn. */
-export interface Siding {
-  readonly section: string
-  readonly exposure: number
-}
-
 const section = z.string().min(1).max(40)
 
 export const usualPosts: Record<'imperial' | 'metric', Posts> = {
@@ -98,15 +92,6 @@ export const postsSchema = z
     cap: z.boolean().default(false),
   })
   .default(usualPosts.imperial)
-export const usualSiding: Record<'imperial' | 'metric', Siding> = {
-  imperial: { section: '1x8', exposure: 6 * 25.4 },
-  metric: { section: '22x150', exposure: 125 },
-}
-
-export const sidingSchema = z
-  .strictObject({ section, exposure: lengthField(limits.exposure) })
-  .nullable()
-  .default(null)
 export const slatsSchema = z
   .strictObject({ section, gap: lengthField(limits.slatGap) })
   .default(usualSlats.imperial)

@@ -186,6 +186,7 @@ const unions: Record<string, readonly string[]> = {
   'base.beams.plies': ['1', '2', '3'],
   'header.plies': ['1', '2', '3'],
   'roof.panel.per': ['1', '2', '3'],
+  'walls.siding.kind': ['lapped', 'boards'],
   'roof.cover.deck.kind': ['sheets', 'boards'],
   'roof.cover.top.kind': ['panels', 'shingles', 'roll', 'membrane'],
   'roof.beam.plies': ['1', '2', '3'],
@@ -275,6 +276,10 @@ function furtherSections({ floor, base, walls, roof }: Part | Design): [string, 
   if (roof.ends.barge) out.push(['roof.ends.barge', roof.ends.barge])
   if (roof.hip.section) out.push(['roof.hip.section', roof.hip.section])
   if (walls.siding) out.push(['walls.siding.section', walls.siding.section])
+  if (walls.siding?.kind === 'boards' && walls.siding.batten)
+    out.push(['walls.siding.batten', walls.siding.batten])
+  for (const part of ['corner', 'casing'] as const)
+    if (walls.trim[part]) out.push([`walls.trim.${part}`, walls.trim[part]])
   if (floor) out.push(['floor.joist', floor.joist])
   if (floor?.deck.kind === 'boards') out.push(['floor.deck.section', floor.deck.section])
   if (floor?.porch) out.push(['floor.porch.board', floor.porch.board])

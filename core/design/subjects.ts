@@ -155,7 +155,9 @@ function wallSubjects({ walls, roof }: Design): Subject[] {
         ? [of('opening', `openings.${index}`, wallSubject(wall), { side: isSide(wall) ? wall : null, index })]
         : [],
     ),
-    of('sheets', 'sheathing', 'walls', { paths: ['walls.sheathing', 'walls.siding', 'walls.slats'] }),
+    of('sheets', 'sheathing', 'walls', {
+      paths: ['walls.sheathing', 'walls.siding', 'walls.trim', 'walls.slats'],
+    }),
     ...(sideNames.some(side => walls.sides[side].build === 'posts')
       ? [of('posts', 'posts', 'walls', { paths: ['walls.posts', 'walls.railing', 'walls.between'] })]
       : []),

@@ -1,18 +1,10 @@
+import { noTrim, type Siding, sidingSchema, trimSchema, type WallTrim } from './siding'
 import { betweenSchema, type BetweenPosts, usualBetween } from './between-posts'
 import { lengthField } from './length-field'
 import { limits } from './limits'
 import { openingsSchema, type WallOpening } from './openings'
 import { type Partition, partitionsSchema } from './partitions'
-import {
-  type Posts,
-  postsSchema,
-  type Siding,
-  sidingSchema,
-  type Slats,
-  slatsSchema,
-  usualPosts,
-  usualSlats,
-} from './posts'
+import { type Posts, postsSchema, type Slats, slatsSchema, usualPosts, usualSlats } from './posts'
 import { type Railing, railingSchema, usualRailing } from './railing'
 import { type Sheathing, sheathingSchema } from './sheathing'
 import { type Side, type SideName, sidesSchema, usualSides } from './sides'
@@ -74,6 +66,7 @@ export interface Walls {
   readonly between: BetweenPosts
   /** Null without; on walls with sheets it is lapped over them. */
   readonly siding: Siding | null
+  readonly trim: WallTrim
   /** Null where the walls stay open or are covered by others. */
   readonly sheathing: Sheathing | null
   readonly openings: readonly WallOpening[]
@@ -102,6 +95,7 @@ export const wallsSchema = z.strictObject({
   railing: railingSchema,
   between: betweenSchema,
   siding: sidingSchema,
+  trim: trimSchema,
   sheathing: sheathingSchema,
   openings: openingsSchema.default([]),
   partitions: partitionsSchema,
@@ -125,6 +119,7 @@ export const defaultWalls: Walls = {
   railing: usualRailing.imperial,
   between: usualBetween.imperial,
   siding: null,
+  trim: noTrim,
   sheathing: null,
   openings: [],
   partitions: [],

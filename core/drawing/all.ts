@@ -1,3 +1,4 @@
+import { isSide } from '../design'
 import type { WallName } from '../frame'
 import { bearingStrip, cardOf, isSet, type Plan, platePair, rakeStrips, rimPair } from '../plan'
 import { baseElevation, basePlan } from './base-views'
@@ -28,6 +29,7 @@ export type DrawingView =
   | 'frame'
   | 'deck'
   | 'sheets'
+  | 'siding'
   | 'plates'
   | 'rims'
   | 'section'
@@ -123,6 +125,14 @@ function wallDrawings(plan: Plan, wall: WallName): ListedDrawing[] {
   return [
     { ...listed('walls', 'frame', `wall-${wall}`, wall), draw: () => wallElevation(plan, wall) },
     { ...listed('walls', 'sheets', `sheets-${wall}`, wall), draw: () => wallElevation(plan, wall, 'sheets') },
+    ...(isSide(wall) && plan.building.walls.siding && plan.building.walls.sheathing
+      ? [
+          {
+            ...listed('walls', 'siding', `siding-${wall}`, wall),
+            draw: () => wallElevation(plan, wall, 'siding'),
+          },
+        ]
+      : []),
     {
       ...listed('walls', 'plates', plates, wall, 2000),
       draw: () => pairStrip(plates, platePair(frame, wall), depth),

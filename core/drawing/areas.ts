@@ -242,7 +242,11 @@ export function roofEndAreas(plan: Plan, side: 'east' | 'west'): Area[] {
 }
 
 /** Of a wall: the wall, or the sheets on it, and its openings. */
-export function wallAreas({ building, frame }: Plan, wall: Wall, layer: 'frame' | 'sheets'): Area[] {
+export function wallAreas(
+  { building, frame }: Plan,
+  wall: Wall,
+  layer: 'frame' | 'sheets' | 'siding',
+): Area[] {
   const subject = layer === 'sheets' ? 'walls.sheathing' : wallSubject(wall.name)
   const { overall, height } = wall
   // with the gable over it, as the roof leaves it

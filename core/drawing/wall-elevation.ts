@@ -14,7 +14,7 @@ import {
 import { vec } from '../geometry'
 import { wallAreas } from './areas'
 import { type Plan, STACKED, type Stacked, stackingOf, stretchOf } from '../plan'
-import { overlap } from '../trade'
+import { isWallSkin, overlap } from '../trade'
 import {
   ring,
   dimension,
@@ -38,8 +38,8 @@ function viewOf(wall: Wall): View {
 const lengthField = (wall: Wall): 'footprint.length' | 'footprint.width' =>
   wall.along === 'x' ? 'footprint.length' : 'footprint.width'
 
-/** What of a wall is looked at: its frame, or the sheets on it. */
-export type WallLayer = 'frame' | 'sheets'
+/** What of a wall is looked at: its frame, the sheets on it, or the siding and trim on those. */
+export type WallLayer = 'frame' | 'sheets' | 'siding'
 
 /**
  * One wall with its gable: its frame, or its sheets; overall length, height and spacing, and joists under and
@@ -48,11 +48,14 @@ export type WallLayer = 'frame' | 'sheets'
 export function wallElevation(plan: Plan, name: WallName, layer: WallLayer = 'frame'): Drawing {
   const wall = plan.frame.walls.find(each => each.name === name)
   if (!wall) throw new RangeError(`no wall ${name}`)
-  const shown = plan.frame.members.filter(
-    member =>
-      isOfWall(member.where, name) &&
-      (member.role === 'wall-sheet' || member.role === 'slat') === (layer === 'sheets'),
-  )
+  const shown =
+    layer === 'siding'
+      ? plan.frame.covering.filter(({ where, role }) => isWallSkin(role) && isOfWall(where, name))
+      : plan.frame.members.filter(
+          member =>
+            isOfWall(member.where, name) &&
+            (member.role === 'wall-sheet' || member.role === 'slat') === (layer === 'sheets'),
+        )
   const over = onPosts(plan, wall) ? (layer === 'frame' ? postsOver(plan) : []) : endRafters(plan, wall)
   const corners = layer === 'frame' ? cornerPosts(plan, wall) : []
   const patches = seen([...corners, ...shown, ...over], viewOf(wall))

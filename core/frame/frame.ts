@@ -53,6 +53,7 @@ import { type FinishAsk, finishWalls } from './walls/finish'
 import { endWallProblems, undersidesOver, wallsReachRoof } from './walls/under-roof'
 import { frameWalls } from './walls/walls'
 import type { RoughOpening } from './walls/rough-opening'
+import { skinLumber } from './walls/skins'
 import type { PerWall, Wall } from './walls/wall'
 
 /**
@@ -164,7 +165,7 @@ export function frame(asked: Design, memory: Memory = newMemory(), hung: readonl
   )
   const members = [...built, ...set.stays]
   const laidOver = framed ? coverOf(building, section, lumber, roof, memory) : noCoverFrame
-  const cover = cutOrders(laidOver.orders, memory)
+  const cover = cutOrders([...laidOver.orders, ...finished.skins], memory)
   const unmet = framed ? endWallProblems(building, lumber, roof.lines, profile) : []
   return {
     building: roof.truss ? withRoof(building, { truss: roof.truss }) : building,
@@ -298,6 +299,7 @@ function finishing(
     stud: lumber.plate,
     brace: section(braceOf[building.lumber.yard]),
     slat: lumber.slat,
+    skin: skinLumber(building, section, lumber),
     rafter: lumber.rafter,
     endDrop: roof.drop,
     bottom: memory.shared('bottom', building.roof.truss && bottomOf(roof.lines, lumber, building.roof.truss)),

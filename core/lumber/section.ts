@@ -157,10 +157,11 @@ export const isLumber = ({ kind }: Pick<Section, 'kind'>): boolean => kind !== '
  */
 export const standardSections: readonly Section[] = [
   ...[2, 3, 4, 6, 8, 10, 12].map(width => surfaced(2, width, 'dimension')),
-  ...[4, 6, 8, 10, 12].map(width => surfaced(1, width, 'dimension')),
+  ...[2, 3, 4, 6, 8, 10, 12].map(width => surfaced(1, width, 'dimension')),
   surfaced(4, 4, 'post'),
   surfaced(4, 6, 'post'),
   surfaced(6, 6, 'post'),
+  metric(22, 50),
   metric(22, 100),
   metric(22, 150),
   metric(89, 89),

@@ -48,7 +48,6 @@ export { squareLayout, type SquareLayout, type SquareMark, type SquareMarkName }
 export { bladeOf, type SquareSetting, stepping, type Stepping, type Steps } from './stepping'
 export { valueOf } from './value'
 export { LIFT, densityOf, SHEET_DENSITY, weightOf } from './weight'
-export { type SidingCount, sidingOf, WASTE } from './siding'
 export { bearingStrip, STACKED, type Stacked, stackingOf, standsOn } from './stacking'
 export { type SupportHeight, supportHeights } from './supports'
 export { subjectOf } from './subject-of'

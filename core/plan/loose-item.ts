@@ -11,7 +11,6 @@ export type LooseCode =
   | 'hangers'
   | 'nails'
   | 'wrap'
-  | 'siding'
   | 'bought-trusses'
   | 'gusset-nails'
   | 'gusset-glue'

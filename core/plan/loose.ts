@@ -10,7 +10,6 @@ import { gussetsOf } from './gussets'
 import { postCaps, seatHolds } from './holds'
 import { ledgerOf } from './ledger'
 import { count, cubic, type Loose } from './loose-item'
-import { sidingOf, WASTE } from './siding'
 
 export type { Loose, LooseCode } from './loose-item'
 
@@ -37,7 +36,6 @@ export function looseOf(building: Building, frame: Frame): Loose[] {
   const items: Loose[] = [
     ...joistEnds(building, frame),
     ...wrapOf(frame),
-    ...sidingFor(building, frame),
     ...boughtTrusses(building, frame),
     ...gussetsOf(building, frame),
     ...ledgerOf(building, frame),
@@ -95,22 +93,6 @@ function wrapOf({ members, openings }: Frame): Loose[] {
       from: { sheets: sheets / 1e6, openings: holes / 1e6 },
     },
   ]
-}
-
-function sidingFor(building: Building, frame: Frame): Loose[] {
-  const { siding } = building.walls
-  const found = sidingOf(building, frame)
-  return siding && found
-    ? [
-        count('siding', found.boards, {
-          rows: found.rows,
-          length: found.length,
-          stock: found.stock,
-          exposure: siding.exposure,
-          waste: 100 * WASTE,
-        }),
-      ]
-    : []
 }
 
 /** What is dug and filled at one bed, mm³. */

@@ -4,6 +4,7 @@ export {
   type InSection,
   isPlate,
   isRoofCover,
+  isWallSkin,
   isTemporary,
   raisingSteps,
   type RaisingName,

@@ -31,6 +31,7 @@ export const raisingSteps = [
   'roof-deck',
   'roof-battens',
   'roofing',
+  'siding',
 ] as const
 export type RaisingName = (typeof raisingSteps)[number]
 
@@ -159,6 +160,11 @@ export const roles = {
   sill: row('SL', 'sill', 'place', 'walls.openings'),
   'gable-stud': row('GS', 'gable stud', 'place', 'walls.stud'),
   'wall-sheet': row('W', 'wall sheet', 'place', 'walls.sheathing'),
+  siding: row('SD', 'siding board', 'siding', 'walls.siding'),
+  'siding-batten': row('SN', 'siding batten', 'siding', 'walls.siding'),
+  starter: row('SS', 'starter strip', 'siding', 'walls.siding'),
+  'corner-board': row('CB', 'corner board', 'siding', 'walls.trim'),
+  casing: row('CA', 'casing', 'siding', 'walls.trim'),
   brace: row('BR', 'diagonal brace', 'place', 'walls.bracing'),
   'wall-post': row('WP', 'wall post', 'place', 'walls.posts.post'),
   rail: row('RA', 'rail', 'place', 'walls.railing'),
@@ -198,6 +204,10 @@ export const isTemporary = (role: Role): boolean => temporaryRoles.includes(role
 /** Roles of what covers a roof. */
 const coverRoles: readonly Role[] = ['roof-sheet', 'roof-board', 'roof-batten', 'roof-panel']
 export const isRoofCover = (role: Role): boolean => coverRoles.includes(role)
+
+/** Roles of what covers walls over their sheets. */
+const skinRoles: readonly Role[] = ['siding', 'siding-batten', 'starter', 'corner-board', 'casing']
+export const isWallSkin = (role: Role): boolean => skinRoles.includes(role)
 
 /** Whether a role is a wall's bottom or top plate. */
 export const isPlate = (role: Role): boolean => role === 'bottom-plate' || role === 'top-plate'

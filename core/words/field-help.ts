@@ -55,7 +55,9 @@ const meanings: Readonly<Record<string, string>> = {
   'walls.sheathing.drop': 'How far the sheets reach down over the rim, to tie wall and floor together.',
   'walls.sheathing.way': 'Upright sheets break on studs; level ones lie across them in rows.',
   'walls.sheathing.top': 'Straight across under the tails, or cut round each of them up to the blocks.',
-  'walls.siding.exposure': 'How much of each board shows; the rest is lapped by the one over it.',
+  'walls.siding.exposure':
+    'The most that shows of each board; it is evened out to the sills, heads and top of each wall.',
+  'walls.siding.space': 'Room to swell; with battens on the joints half an inch, or 12 mm, is usual.',
   'walls.slats.gap': 'Between one slat and the next.',
   'walls.posts.plies': 'Boards side by side; several butt over posts, one at a time.',
   'walls.posts.set':

@@ -59,6 +59,11 @@ const advice: Record<Role, string> = {
     'Flat, screwed or nailed at every rafter; each end on one. Its middle is where the panel screws go.',
   'roof-panel':
     'Cut with the good face down, file the edge and brush the filings off. Never walk on a clear panel, nor between battens.',
+  siding: 'Each end on a stud; prime the cut ends. Nail it just over the board below, not through that.',
+  'siding-batten': 'Over the joint, nailed between the boards and not through them, so that both can move.',
+  starter: 'Along the foot, so that the first board leans as the others do.',
+  'corner-board': 'Plumb, its edge flush with the next wall’s; the siding butts against it.',
+  casing: 'About the opening, flush with its rough edge; flash the head one before the siding goes on.',
   'wall-sheet':
     'Edges on studs, plates or blocks, an eighth of an inch (3 mm) from the next; its opening cut to the rough size.',
   'gable-stud': 'Over the stud below it; its top cut at the slope. Cut one, try it under the end rafter.',

@@ -14,7 +14,6 @@ export const looseNames: Record<LooseCode, string> = {
   hangers: 'Joist hangers',
   nails: 'Nails, 16d or 90 mm, at the rims',
   wrap: 'House wrap',
-  siding: 'Siding boards',
   'bought-trusses': 'Bought trusses',
   'gusset-nails': 'Nails for gussets, 8d or 65 mm',
   'gusset-glue': 'Adhesive for gussets, tubes',
@@ -88,8 +87,6 @@ const rules: Readonly<Record<LooseCode, (say: LooseSay) => string>> = {
     `Two for each of ${n('joists')} joists${n('headers') ? `, and two as wide for each of ${n('headers')} doubled headers` : ''}.`,
   wrap: ({ n, units }) =>
     `The sheets' ${sayArea(n('sheets'), units)} and ${sayArea(n('openings'), units)} of openings, which are wrapped over and cut afterwards; laps come on top, a tenth or more.`,
-  siding: ({ n, mm }) =>
-    `${n('rows')} rows of which ${mm('exposure')} shows, ${mm('length')} end to end with openings left out, and ${n('waste')} % for ends, in boards of ${mm('stock')}.`,
   'bought-trusses': ({ n, mm, units }) =>
     `Made for a span of ${mm('span')} at ${formatAngle(n('angle'))}, heel ${mm('heel')}, tails ${mm('tail')} level, chords ${mm('chord')} and ${mm('bottom')} deep; ${n('weight') > 0 ? `${sayWeight(n('weight'), units)} each, ${n('people')} people to lift one by hand at 51 lb (23 kg) each` : 'their weight is not typed'}. No lengths of their members are promised.`,
   'gusset-nails': ({ n }) =>

@@ -126,6 +126,8 @@ const refusedWords: Record<RoleField, string> = {
   'walls.openings': 'Move the openings beside it, or make them smaller.',
   'floor.joist': 'Use deeper joists.',
   'floor.deck': "Use another deck, or move the floor's openings.",
+  'walls.siding': 'Use other siding, or leave it out.',
+  'walls.trim': 'Use other trim boards, or leave them out.',
   'roof.cover.deck': 'Use another deck, or leave it out.',
   'roof.cover.battens': 'Use other battens, or leave them out.',
   'roof.cover.top': 'Use other panels, or leave them out.',

@@ -34,6 +34,7 @@ export const raisingNames: Record<RaisingName, string> = {
   'roof-deck': 'Roof deck',
   'roof-battens': 'Battens on the roof',
   roofing: 'Roofing',
+  siding: 'Siding and trim',
 }
 
 /** A step as it is called: of trusses by its number. */

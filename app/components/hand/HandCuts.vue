@@ -18,7 +18,7 @@ const cuts = computed(() => {
 const loose = computed(() =>
   looseRows(
     (bench.plan?.loose ?? []).filter(({ code }) =>
-      props.of === 'walls' ? code === 'wrap' || code === 'siding' : code === 'nails' || code === 'hangers',
+      props.of === 'walls' ? code === 'wrap' : code === 'nails' || code === 'hangers',
     ),
     units.value,
   ),

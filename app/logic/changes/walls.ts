@@ -137,7 +137,12 @@ export const sheathe =
   (on: boolean): Change =>
   design =>
     withValue(design, 'walls.sheathing', on ? usualSheathing[design.lumber.yard] : null)
+/** Siding of a kind, with corner boards and casings where there were none; null without. */
 export const side =
-  (on: boolean): Change =>
-  design =>
-    withValue(design, 'walls.siding', on ? usualSiding[design.lumber.yard] : null)
+  (kind: 'lapped' | 'upright' | 'level' | 'battened' | null): Change =>
+  design => {
+    const usual = usualSiding[design.lumber.yard]
+    const sided = withValue(design, 'walls.siding', kind && usual[kind])
+    const bare = !design.walls.trim.corner && !design.walls.trim.casing
+    return kind && bare && !design.walls.siding ? withValue(sided, 'walls.trim', usual.trim) : sided
+  }

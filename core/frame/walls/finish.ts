@@ -28,6 +28,7 @@ import type { StackLines } from './places'
 import { coverPosts, sheatheWall } from './sheathing'
 import { coverOnBolted } from './post-places'
 import { slatWall } from './slats'
+import { type SkinLumber, skinOrders } from './skins'
 import type { PerWall } from './wall'
 import type { FramedWall } from './walls'
 
@@ -38,6 +39,7 @@ export interface FinishAsk {
   readonly stud: Section
   readonly brace: Section
   readonly slat: Section
+  readonly skin: SkinLumber
   readonly rafter: Section
   /** How far end trusses lie under the others, square to the faces, mm. */
   readonly endDrop: number
@@ -66,6 +68,8 @@ export interface FinishAsk {
  */
 export interface FinishedWalls {
   readonly orders: readonly Order[]
+  /** Siding and trim over the sheets. */
+  readonly skins: readonly Order[]
   readonly openings: PerWall<readonly RoughOpening[]>
   readonly problems: readonly Problem[]
   readonly loose: Readonly<Record<SideName, number>>
@@ -81,6 +85,7 @@ export function finishWalls(ask: FinishAsk, framed: readonly FramedWall[]): Fini
   const braces: Record<SideName, number> = { south: 0, east: 0, north: 0, west: 0 }
   const openings: Record<SideName, readonly RoughOpening[]> = { south: [], east: [], north: [], west: [] }
   const problems: Problem[] = []
+  const skins: Order[] = []
   const orders = framed.flatMap(each => {
     const { name } = each.wall
     const made = ask.memory.last(`finished/${name}`, argumentsOf(ask, each), () => finishWall(ask, each))
@@ -90,14 +95,16 @@ export function finishWalls(ask: FinishAsk, framed: readonly FramedWall[]): Fini
       openings[name] = made.rough
     }
     problems.push(...made.problems)
+    skins.push(...made.skin)
     return made.orders
   })
-  return { orders, loose, braces, openings, problems }
+  return { orders, skins, loose, braces, openings, problems }
 }
 
 /** What is put on one wall, its loose joints and its diagonals, and the openings over it. */
 interface FinishedWall extends Pick<GableFrame, 'rough' | 'problems'> {
   readonly orders: readonly Order[]
+  readonly skin: readonly Order[]
   readonly loose: number
   readonly braces: number
 }
@@ -113,6 +120,7 @@ function argumentsOf(ask: FinishAsk, framed: FramedWall): readonly unknown[] {
   return [
     framed,
     walls.sides[name],
+    ...[walls.siding, walls.trim, roof.ends, roof.soffit, roof.tail, roof.tails],
     ...[sheathing, slats, gables, bracing, longest, spacing, stack, topPlates, corner, stud, posts],
     ...[building.footprint, building.heights, building.base, building.lumber, building.depths],
     ...[roof.overhang, roof.seat, roof.blocking, roof.beam, roof.raised, roof.has],
@@ -138,7 +146,8 @@ function finishWall(all: FinishAsk, each: FramedWall): FinishedWall {
   const { name } = each.wall
   const orderOf = (board: WallBoard): Order =>
     ask.memory.of('order', board, () => wallOrder(each.wall, board))
-  if (!isSide(name)) return { orders: each.boards.map(orderOf), loose: 0, braces: 0, rough: [], problems: [] }
+  if (!isSide(name))
+    return { orders: each.boards.map(orderOf), skin: [], loose: 0, braces: 0, rough: [], problems: [] }
   const gable = gableOf(ask, each)
   const { build, cover } = ask.building.walls.sides[name]
   const toCover: CoverAsk = {
@@ -183,6 +192,10 @@ function finishWall(all: FinishAsk, each: FramedWall): FinishedWall {
     problems: gable?.problems ?? [],
     loose: covered.loose,
     braces: braced.orders.length,
+    skin:
+      cover === 'sheets' && ask.building.walls.sheathing && !coverOnBolted(ask.building, each.wall)
+        ? skinOrders(toCover, ask.skin)
+        : [],
     orders: [
       ...[...braced.boards, ...above].map(orderOf),
       ...each.braced.map(({ order }) => order),

@@ -109,7 +109,27 @@ export const walls = (long: number, wide: number) =>
           diagonal: section('2x4', '2x6', '38x89', '1x6'),
         },
       ),
-      siding: orNull(group({ section: section('1x6', '1x8'), exposure: length(20, 600, 90, 160) }), 2),
+      siding: orNull(
+        fc.oneof(
+          group({ section: section('1x6', '1x8'), exposure: length(20, 600, 90, 160) }),
+          group({
+            kind: fc.constant('lapped'),
+            section: section('1x6', '22x150'),
+            exposure: length(20, 600, 90, 130),
+          }),
+          group(
+            { kind: fc.constant('boards'), section: section('1x6', '1x8', '22x150') },
+            {
+              way: one('upright', 'level'),
+              edge: one('square', 'tongue'),
+              space: length(0, 100, 0, 15),
+              batten: orNull(section('1x2', '22x50')),
+            },
+          ),
+        ),
+        2,
+      ),
+      trim: group({}, { corner: orNull(section('1x4', '22x100')), casing: orNull(section('1x4', '22x100')) }),
       sheathing: orNull(
         group(
           {

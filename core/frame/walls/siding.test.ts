@@ -1,0 +1,245 @@
+import { describe, expect, test } from '@jest/globals'
+import fc from 'fast-check'
+import { boardLength } from '../../board'
+import {
+  type Design,
+  newDesign,
+  readDesign,
+  usualOpening,
+  usualSheathing,
+  usualSiding,
+  type Walls,
+} from '../../design'
+import { dot, toBuilding, vec } from '../../geometry'
+import { FOOT, INCH } from '../../measure'
+import { plan, raising, standTogether } from '../../plan'
+import { runs } from '../../testing/designs'
+import { documentedFiles } from '../../testing/documented'
+import type { Json } from '../../testing/documented/kit'
+import { clashes } from '../../testing/solids'
+import { isWallSkin } from '../../trade'
+import { boxOf, everyBoard, frame, type Frame, isOfWall, type Member } from '../index'
+import { coursesOf } from './siding'
+
+const base = newDesign('a', 'imperial')
+const { lapped, battened, trim } = usualSiding.imperial
+/** 12 by 8 ft, walls 8 ft, sheets of 7/16 in, gables open, tails that leave the walls free. */
+const sided = (walls: Partial<Walls> = {}): Design => ({
+  ...base,
+  footprint: { length: 144 * INCH, width: 96 * INCH },
+  roof: { ...base.roof, overhang: { eave: 0, gable: 0 } },
+  walls: {
+    ...base.walls,
+    height: 96 * INCH,
+    gables: 'open',
+    sheathing: usualSheathing.imperial,
+    siding: lapped,
+    trim,
+    ...walls,
+  },
+})
+const of = ({ covering }: Frame, role: Member['role'], wall: 'south' | 'east'): Member[] =>
+  covering.filter(member => member.role === role && isOfWall(member.where, wall))
+const inches = (mm: number): number => mm / INCH
+
+describe('lapped siding', () => {
+  // 96 / 6 = 16 courses of 6 in; 93 / 6 = 15.5: 16 of 5.81; with a sill at 31 and a head at 66 in between 6, 6
+  // and 5
+  test('courses show no more than asked, alike between the foot, sills, heads and the top', () => {
+    expect(coursesOf(0, 96, [], 6)).toEqual(Array.from({ length: 16 }, (_, i) => expect.closeTo(6 * i, 9)))
+    expect(coursesOf(0, 93, [], 6)).toHaveLength(16)
+    expect(coursesOf(0, 93, [], 6)[1]).toBeCloseTo(93 / 16, 9)
+    const broken = coursesOf(0, 96, [31, 66], 6)
+    expect(broken).toContainEqual(expect.closeTo(31, 9))
+    expect(broken).toContainEqual(expect.closeTo(66, 9))
+    // 31 in 6, 35 in 6, 30 in 5
+    expect(broken).toHaveLength(17)
+    // what is less than a course from another is not begun at
+    expect(coursesOf(0, 96, [3, 94], 6)).toHaveLength(16)
+  })
+
+  // 1x8 is 7 1/4 by 3/4: with 6 in showing each leans by the angle whose sine is 3/4 over 6, and lies with
+  // its
+  // inner face on the outer arris of the one below
+  test('each board lies on the one below, leaning by its thickness over what shows', () => {
+    const made = frame(sided())
+    expect(made.problems).toEqual([])
+    const boards = of(made, 'siding', 'south').filter(({ where }) => where.run[1] === 1)
+    expect(boards).toHaveLength(16)
+    for (const [i, board] of boards.entries()) {
+      const { depth, thickness } = board.placement
+      expect(Math.abs(depth.y)).toBeCloseTo(0.75 / 6, 9)
+      expect(inches(boxOf(board).z.from)).toBeCloseTo(6 * i, 6)
+      const below = boards[i - 1]
+      if (!below) continue
+      // the arris of the board below, at the level of this one's foot, lies on this one's inner face
+      const foot = toBuilding(board.placement, vec(0, 0, 0))
+      const normal = below.placement.thickness
+      const outer = dot(normal, toBuilding(below.placement, vec(0, 0, board.section.thickness)))
+      expect(dot(normal, foot) - outer).toBeCloseTo(0, 6)
+      expect(dot(thickness, normal)).toBeCloseTo(1, 9)
+    }
+    // a strip under the first, 9/10 of the 1 1/4 in that one board lies over the next
+    const [strip] = of(made, 'starter', 'south')
+    expect(strip && inches(boxOf(strip).z.to)).toBeCloseTo(0.9 * 1.25, 6)
+  })
+
+  test('a file that says no kind is of lapped boards, as before', () => {
+    const { kind, ...siding } = lapped
+    expect(kind).toBe('lapped')
+    const read = readDesign({ ...sided(), walls: { ...sided().walls, siding, trim: undefined } })
+    expect(read.ok && read.design.walls.siding).toEqual(lapped)
+    expect(read.ok && read.design.walls.trim).toEqual({ corner: null, casing: null })
+  })
+})
+
+describe('trim', () => {
+  // corner boards of 3 1/2 in flush with the next walls' sheets, 7/16 out; over a gable wall past the
+  // others' too
+  test('corner boards lap each other at the corners, and siding runs between them', () => {
+    const made = frame(sided())
+    const [low, high] = of(made, 'corner-board', 'south').map(each => boxOf(each).x)
+    expect([low?.from, low?.to].map(each => inches(each ?? 0))).toEqual([
+      expect.closeTo(-7 / 16, 6),
+      expect.closeTo(3.5 - 7 / 16, 6),
+    ])
+    expect(inches(high?.to ?? 0)).toBeCloseTo(144 + 7 / 16, 6)
+    const [gable] = of(made, 'corner-board', 'east').map(each => boxOf(each).y)
+    expect(inches(gable?.from ?? 0)).toBeCloseTo(-7 / 16 - 0.75, 6)
+    const xs = of(made, 'siding', 'south').map(each => boxOf(each).x)
+    expect(inches(Math.min(...xs.map(({ from }) => from)))).toBeCloseTo(3.5 - 7 / 16, 6)
+    expect(inches(Math.max(...xs.map(({ to }) => to)))).toBeCloseTo(144 - 3.5 + 7 / 16, 6)
+  })
+
+  // a window: head and sill boards 3 1/2 in longer on either side than its rough opening, jambs as high as
+  // that
+  test('casings frame an opening, and a course begins over its head', () => {
+    const window = usualOpening('south', 'window', 72 * INCH, 'imperial')
+    const made = frame(sided({ openings: [window] }))
+    const [rough] = made.openings.south
+    if (!rough) throw new Error('no opening')
+    const cased = of(made, 'casing', 'south')
+    expect(cased).toHaveLength(4)
+    const wide = rough.s.to - rough.s.from
+    const high = rough.z.to - rough.z.from
+    expect(cased.map(({ board }) => inches(boardLength(board))).sort((a, b) => a - b)).toEqual(
+      [high, high, wide + 7 * INCH, wide + 7 * INCH]
+        .map(inches)
+        .sort((a, b) => a - b)
+        .map(each => expect.closeTo(each, 6)),
+    )
+    const feet = of(made, 'siding', 'south').map(each => boxOf(each).z.from)
+    expect(feet).toContainEqual(expect.closeTo(rough.z.to + 3.5 * INCH, 6))
+    // a door has no board under it
+    const door = usualOpening('south', 'door', 72 * INCH, 'imperial')
+    expect(of(frame(sided({ openings: [door] })), 'casing', 'south')).toHaveLength(3)
+  })
+})
+
+describe('flat boards', () => {
+  // between corner boards 144 - 7 + 7/8 = 137 7/8 in: boards of 9 1/4 and 1/2 between: 14 of 9 3/4 are 136
+  // 1/2, and
+  // 1 3/8 + 1/2 is left for the last: shared with the one before; a batten on each of the 14 joints
+  test('upright with battens on their joints, the last two alike where one would be a strip', () => {
+    const made = frame(sided({ siding: battened }))
+    const boards = of(made, 'siding', 'south')
+    const widths = boards.map(each => inches(boxOf(each).x.to - boxOf(each).x.from))
+    expect(boards).toHaveLength(15)
+    expect(widths.slice(0, 13)).toEqual(Array.from({ length: 13 }, () => expect.closeTo(9.25, 6)))
+    const last = (137.875 - 13 * 9.75 - 0.5) / 2
+    expect(widths.slice(13)).toEqual([expect.closeTo(last, 6), expect.closeTo(last, 6)])
+    const battens = of(made, 'siding-batten', 'south')
+    expect(battens).toHaveLength(14)
+    // on the boards: 7/16 and 3/4 out
+    for (const each of battens) expect(inches(boxOf(each).y.to)).toBeCloseTo(-7 / 16 - 0.75, 6)
+  })
+
+  // 96 in boards of 5 1/2 less a tongue of 1/4: 18 of 5 1/4 are 94 1/2, and 1 1/2 is left: less than 60 mm
+  test('level with a tongue, each covering so much less; joined on studs', () => {
+    const level = { ...usualSiding.imperial.level }
+    const made = frame(sided({ siding: level, longest: 8 * FOOT }))
+    const rows = new Map<number, Member[]>()
+    for (const each of of(made, 'siding', 'south')) {
+      const row = Number(each.where.run[0])
+      rows.set(row, [...(rows.get(row) ?? []), each])
+    }
+    expect(rows.size).toBe(19)
+    const high = (row: number): number => {
+      const { z } = boxOf(rows.get(row)?.[0] as Member)
+      return inches(z.to - z.from)
+    }
+    expect(high(1)).toBeCloseTo(5.25, 6)
+    expect([high(18), high(19)]).toEqual([expect.closeTo(3.375, 6), expect.closeTo(3.375, 6)])
+    const studs = made.members
+      .filter(({ role, where }) => role === 'stud' && isOfWall(where, 'south'))
+      .map(each => boxOf(each).x)
+    for (const row of rows.values())
+      for (const each of row.slice(0, -1)) {
+        const at = boxOf(each).x.to
+        expect(studs.some(({ from, to }) => at > from && at < to)).toBe(true)
+      }
+  })
+})
+
+describe('random buildings with siding', () => {
+  const sidings = fc.constantFrom(
+    { section: '1x8', exposure: 140 },
+    { section: '22x150', exposure: 70 },
+    usualSiding.imperial.level,
+    usualSiding.imperial.battened,
+    usualSiding.metric.upright,
+  )
+  const designs = fc
+    .tuple(documentedFiles, sidings, fc.constantFrom(null, '1x4'), fc.nat(4))
+    .map(([file, siding, board, dice]): Design => {
+      const walls = file.walls as Json
+      const asked = (walls.sides ?? {}) as Record<string, Json>
+      const sides = Object.fromEntries(
+        ['south', 'east', 'north', 'west'].map(side => [
+          side,
+          {
+            ...asked[side],
+            cover: 'sheets',
+            ...(dice ? { build: 'studs' } : {}),
+            ...(dice > 1 ? { height: null, step: null } : {}),
+          },
+        ]),
+      )
+      const read = readDesign({
+        ...file,
+        parts: [],
+        walls: {
+          ...walls,
+          sides,
+          siding,
+          trim: { corner: board, casing: board },
+          sheathing: walls.sheathing ?? { thickness: 11, sheet: { length: 2440, width: 1220 } },
+        },
+      })
+      if (!read.ok) throw new Error(`a design with siding is refused: ${JSON.stringify(read.faults)}`)
+      return read.design
+    })
+
+  test('siding and trim share no wood with anything, and are no longer than what is bought', () => {
+    fc.assert(
+      fc.property(designs, design => {
+        const made = plan(design)
+        if (made.frame.problems.some(({ code }) => code === 'ridge-into-wall')) return
+        const skins = made.frame.covering.filter(({ role }) => isWallSkin(role))
+        const own = new Set(skins.map(({ id }) => id))
+        expect(own.size).toBe(skins.length)
+        expect(
+          made.frame.problems.filter(each => each.code === 'not-cut' && own.has(String(each.path))),
+        ).toEqual([])
+        if (own.size === 0) return
+        const found = clashes(
+          [...everyBoard(made.frame), ...made.frame.base.parts],
+          1,
+          standTogether(raising(made)),
+        )
+        expect(found.filter(each => each.split(/ and |: /).some(id => own.has(id)))).toEqual([])
+      }),
+      { numRuns: runs(12) },
+    )
+  })
+})

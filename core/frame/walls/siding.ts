@@ -1,0 +1,239 @@
+import type { BoardSiding, LappedSiding } from '../../design'
+import { cross, place, planeAt, scale, add, vec, type Vec3 } from '../../geometry'
+import type { Section } from '../../lumber'
+import { countUp, HAIR } from '../../measure'
+import { fewestBoards, gaps, least, type Stretch } from '../../trade'
+import type { BuildingCut, Order } from '../member'
+import { cutOut, piecesAbout } from '../pieces-about'
+import { SPARE } from '../square-board'
+import { wallPoint } from './board'
+import { coverRow, flatBoard, type Skin } from './skin'
+
+/** A board's least lap over the one below: 1 in, IRC R703.5.1 (from memory). */
+const LAP = 25.4
+
+/** How far lapped boards lean in, so that each clears the one below that shows least; radians. */
+const leanOf = ({ thickness }: Section, exposure: number): number =>
+  Math.asin(Math.min(0.9, thickness / exposure))
+
+/** How far siding stands out over what it is nailed to, mm. */
+export function sidingDepth(
+  siding: LappedSiding | BoardSiding,
+  board: Section,
+  batten: Section | null,
+): number {
+  if (siding.kind === 'boards')
+    return board.thickness + (siding.way === 'upright' && batten ? batten.thickness : 0)
+  const lean = leanOf(board, exposed(siding, board) * SHARE)
+  return board.depth * Math.sin(lean) + board.thickness * Math.cos(lean)
+}
+
+/** The most that shows of a board: as asked, or what its lap leaves. */
+const exposed = ({ exposure }: LappedSiding, { depth }: Section): number =>
+  Math.max(least.piece, Math.min(exposure, depth - LAP))
+
+/** How much less than asked may show of a course, so that courses come out even, as a share. */
+const SHARE = 2 / 3
+
+/**
+ * Where courses begin up a wall: from its foot to its top, evened out so that one begins at each sill and
+ * head that is no less than a course from the next; mm.
+ */
+export function coursesOf(foot: number, top: number, edges: readonly number[], most: number): number[] {
+  const stops = [foot]
+  for (const edge of [...new Set(edges)].sort((a, b) => a - b))
+    if (edge > (stops.at(-1) ?? foot) + most - HAIR && edge < top - most + HAIR) stops.push(edge)
+  stops.push(top)
+  return stops.slice(1).flatMap((to, i) => {
+    const from = stops[i] ?? foot
+    const count = Math.max(1, countUp((to - from) / most))
+    return Array.from({ length: count }, (_, k) => from + ((to - from) * k) / count)
+  })
+}
+
+/** Lapped boards over a wall and its gable, and the starter strip under the first. */
+export function lappedOrders(skin: Skin, siding: LappedSiding, board: Section, longest: number): Order[] {
+  const { zone, holes } = skin
+  const most = exposed(siding, board)
+  const edges = holes.flatMap(({ y0, y1 }) => [y0, y1])
+  const starts = coursesOf(zone.from, zone.to, edges, most)
+  const shows = starts.map((z, i) => (starts[i + 1] ?? zone.to) - z)
+  const thinnest = Math.min(...shows.filter(each => each > HAIR), most)
+  const lean = leanOf(board, Math.max(thinnest, most * SHARE))
+  const high = board.depth * Math.cos(lean)
+  const strip = Math.min(1.25 * 25.4, Math.max(LAP / 2, 0.9 * (board.depth - most)))
+  const starter = coverRow(skin, { from: zone.from, to: zone.from + strip }, longest, 0).flatMap(
+    ({ s, cuts }, i) =>
+      piecesAbout({ x0: s.from, x1: s.to, y0: zone.from, y1: zone.from + strip }, holes).map(
+        ({ rect, notches }, k) =>
+          flatBoard(
+            skin,
+            skin.place('starter', i + 1, ...(k ? [k + 1] : [])),
+            'starter',
+            board,
+            'level',
+            rect,
+            notches,
+            cuts,
+            0,
+          ),
+      ),
+  )
+  const courses = starts.flatMap((z, r) => {
+    const to = Math.min(zone.to, z + high)
+    if (to - z < least.piece) return []
+    return coverRow(skin, { from: z, to }, longest, r).flatMap(({ s, cuts, part }, i) =>
+      piecesAbout({ x0: s.from, x1: s.to, y0: z, y1: to }, holes).map(({ rect, notches }, k) => {
+        const where = skin.place('siding', r + 1, ...part, i + 1, ...(k ? [k + 1] : []))
+        // cut off over an opening its foot is where it would be
+        return leaningBoard(
+          skin,
+          where,
+          board,
+          lean,
+          rect,
+          z,
+          notches.map(hole => cutOut(hole, skin.along, vec(0, 0, 1))).concat(cuts),
+        )
+      }),
+    )
+  })
+  return [...starter, ...courses]
+}
+
+/** A board that leans in at its top, its inner lower arris at a level; of what a rectangle leaves of it. */
+function leaningBoard(
+  { wall, deep, over, out }: Skin,
+  where: Order['where'],
+  section: Section,
+  lean: number,
+  { x0, x1, y0, y1 }: { readonly x0: number; readonly x1: number; readonly y0: number; readonly y1: number },
+  foot: number,
+  more: readonly BuildingCut[],
+): Order {
+  const [sin, cos] = [Math.sin(lean), Math.cos(lean)]
+  const up = add(vec(0, 0, cos), scale(out, -sin))
+  const face = add(scale(out, cos), vec(0, 0, sin))
+  const along = cross(up, face)
+  const axis = wall.along === 'x' ? along.x : along.y
+  const start = axis > 0 ? x0 : x1
+  const across = (off: number): number => (wall.outside === 'low' ? -off : deep + off)
+  const corner = wallPoint(wall, start, across(over + section.depth * sin), foot)
+  const end = (way: Vec3, by: number): BuildingCut => ({
+    kind: 'end',
+    name: 'square',
+    plane: planeAt(add(corner, scale(way, by)), way),
+  })
+  const top = (y1 - foot) / cos
+  const low = (y0 - foot) / cos
+  return {
+    where,
+    role: 'siding',
+    section,
+    placement: place(add(corner, scale(along, -SPARE)), along, up),
+    blankLength: x1 - x0 + 2 * SPARE,
+    cuts: [
+      end(scale(along, -1), 0),
+      end(along, x1 - x0),
+      ...(low > HAIR ? [{ ...end(scale(up, -1), -low), name: 'rip' as const }] : []),
+      ...(top < section.depth - HAIR ? [{ ...end(up, top), name: 'rip' as const }] : []),
+      ...more,
+    ],
+  }
+}
+
+/** Boards flat on the sheets, level or upright, and the battens on the joints of upright ones. */
+export function boardOrders(
+  skin: Skin,
+  siding: BoardSiding,
+  sold: Section,
+  batten: Section | null,
+  longest: number,
+): Order[] {
+  const section =
+    siding.edge === 'tongue' ? { ...sold, depth: Math.max(sold.depth - gaps.tongue, sold.depth / 2) } : sold
+  const { zone, holes } = skin
+  const laid = (
+    what: {
+      readonly role: Order['role']
+      readonly name: string
+      readonly board: Section
+      readonly off: number
+    },
+    way: 'upright' | 'level',
+    rects: readonly {
+      readonly rect: { x0: number; x1: number; y0: number; y1: number }
+      readonly cuts: readonly BuildingCut[]
+      readonly run: readonly (number | string)[]
+    }[],
+  ): Order[] =>
+    rects.flatMap(({ rect, cuts, run }) =>
+      piecesAbout(rect, holes).map((piece, k) =>
+        flatBoard(
+          skin,
+          skin.place(what.name, ...run, ...(k ? [k + 1] : [])),
+          what.role,
+          what.board,
+          way,
+          piece.rect,
+          piece.notches,
+          cuts,
+          what.off,
+        ),
+      ),
+    )
+  const boards = { role: 'siding', name: 'siding', board: section, off: 0 } as const
+  if (siding.way === 'level') {
+    const rows = evenly(zone, section.depth, siding.space)
+    return laid(
+      boards,
+      'level',
+      rows.flatMap((z, r) =>
+        coverRow(skin, z, longest, r).map(({ s, cuts, part }, i) => ({
+          rect: { x0: s.from, x1: s.to, y0: z.from, y1: z.to },
+          cuts,
+          run: [r + 1, ...part, i + 1],
+        })),
+      ),
+    )
+  }
+  const columns = evenly(skin.reach, section.depth, siding.space)
+  const upright = (s: Stretch) =>
+    skin.column(s).flatMap(({ z, cuts }) =>
+      fewestBoards(z, { breaks: skin.levels, longest, shortest: least.stud }).map(each => ({
+        z: each,
+        cuts,
+      })),
+    )
+  const of = (all: readonly Stretch[]) =>
+    all.flatMap((s, r) =>
+      upright(s).map(({ z, cuts }, i) => ({
+        rect: { x0: s.from, x1: s.to, y0: z.from, y1: z.to },
+        cuts,
+        run: [r + 1, i + 1],
+      })),
+    )
+  const joints = columns.slice(1).map(({ from }, i) => ((columns[i]?.to ?? from) + from) / 2)
+  const battens = batten
+    ? laid(
+        { role: 'siding-batten', name: 'batten', board: batten, off: section.thickness },
+        'upright',
+        of(joints.map(at => ({ from: at - batten.depth / 2, to: at + batten.depth / 2 }))),
+      )
+    : []
+  return [...laid(boards, 'upright', of(columns)), ...battens]
+}
+
+/** Boards across a stretch with a space between, the last two alike where it would be a strip. */
+function evenly({ from, to }: Stretch, wide: number, space: number): Stretch[] {
+  const step = wide + space
+  const count = Math.max(0, countUp((to - from - least.piece + space) / step))
+  const rows = Array.from({ length: count }, (_, i): Stretch => ({
+    from: from + i * step,
+    to: Math.min(to, from + i * step + wide),
+  }))
+  const [before, last] = [rows.at(-2), rows.at(-1)]
+  if (!before || !last || last.to - last.from >= Math.min(least.deckBoard, wide / 2) - HAIR) return rows
+  const each = (to - before.from - space) / 2
+  return [...rows.slice(0, -2), { from: before.from, to: before.from + each }, { from: to - each, to }]
+}

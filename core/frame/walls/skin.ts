@@ -1,0 +1,229 @@
+import { planeAcross, vec, type Vec3 } from '../../geometry'
+import { coverLevel, type Profile, peakOf, stretchOf, tailedEave, withinOf } from '../../lines'
+import type { Section } from '../../lumber'
+import { HAIR } from '../../measure'
+import { least, overlap, rowOf, type Stretch } from '../../trade'
+import type { BuildingCut, Order } from '../member'
+import { cutOut } from '../pieces-about'
+import { type MemberPlace, ofWall } from '../place'
+import type { Rect } from '../rect'
+import { footOfTail } from '../roof'
+import { squareBoard } from '../square-board'
+import { wallPoint } from './board'
+import {
+  type CoverAsk,
+  gableReach,
+  ledgerHole,
+  levelReach,
+  lineAt,
+  openingHoles,
+  overStep,
+  postsReach,
+  ridgeHole,
+  roofCuts,
+  wallReach,
+} from './cover'
+import { type OuterWood, outerWood, plumbJoints } from './framing-lines'
+import { fromLayoutEnd } from './places'
+import { heightAt, type Wall } from './wall'
+
+/** A line over a wall that ends lower, square to the roof's planes, mm. */
+const under = (line: Profile, by: number): Profile => ({
+  ...line,
+  runs: line.runs.map(run => ({ ...run, top: { ...run.top, offset: run.top.offset - by } })),
+  ...(line.parts ? { parts: line.parts.map(part => under(part, by)) } : {}),
+})
+
+/** What lies over a wall's sheets: where it may, what it ends at and is joined on. */
+export interface Skin {
+  readonly wall: Wall
+  /** How deep the wall is, and how far out over its frame this lies, mm. */
+  readonly deep: number
+  readonly over: number
+  readonly along: Vec3
+  readonly out: Vec3
+  /** From its foot to its highest, and along it between corner boards; mm. */
+  readonly zone: Stretch
+  readonly reach: Stretch
+  readonly holes: readonly Rect[]
+  /** Levels at which upright boards may be joined. */
+  readonly levels: readonly number[]
+  readonly place: (name: string, ...run: (number | string)[]) => MemberPlace
+  /** What of a row lies on the wall, on both sides of a strip by itself, and what it is cut by. */
+  readonly rows: (z: Stretch) => readonly SkinRow[]
+  /** The same of a column. */
+  readonly column: (s: Stretch) => readonly { readonly z: Stretch; readonly cuts: readonly BuildingCut[] }[]
+}
+
+interface SkinRow {
+  readonly s: Stretch
+  readonly cuts: readonly BuildingCut[]
+  readonly part: readonly (number | string)[]
+  readonly joints: readonly number[]
+}
+
+/** What a skin is laid by besides what the sheets under it are. */
+export interface SkinAsk {
+  readonly cover: CoverAsk
+  readonly over: number
+  /** How far out over that its boards reach, mm. */
+  readonly depth: number
+  /** How far under the roof's planes it ends over a gable, square to them, mm. */
+  readonly lower: number
+  /** Along the wall between its corner boards. */
+  readonly reach: Stretch
+}
+
+/** The skin of a wall, without the holes of its openings. */
+export function skinOf({ cover, over, depth, lower, reach }: SkinAsk): Skin {
+  const {
+    framed: { wall, boards },
+    stud,
+  } = cover
+  const out = wall.along === 'x' ? vec(0, 1, 0) : vec(1, 0, 0)
+  const gable =
+    cover.gable && lower > 0 ? { ...cover.gable, line: under(cover.gable.line, lower) } : cover.gable
+  const ask: CoverAsk = {
+    ...cover,
+    gable,
+    sheathing: { ...cover.sheathing, thickness: over + depth, top: 'under-tails' },
+  }
+  const own = wallReach(ask)
+  const soffit =
+    ask.eave && ask.building.roof.soffit ? footOfTail(ask.building, tailedEave(ask.eave)) : Infinity
+  const top = gable ? peakOf(gable.line) : Math.min(postsReach(ask)?.to ?? own.to, soffit)
+  const rough = [...ask.framed.rough, ...(gable?.rough ?? [])]
+  const wood = outerWood(wall, [...boards, ...ask.posts, ...(gable?.studs ?? [])], rough, stud.depth)
+  return {
+    wall,
+    deep: stud.depth,
+    over,
+    along: wall.along === 'x' ? vec(1, 0, 0) : vec(0, 1, 0),
+    out: wall.outside === 'low' ? vec(-out.x, -out.y, 0) : out,
+    zone: { from: own.from, to: Math.max(own.from, top) },
+    reach,
+    holes: [
+      ...overStep(ask),
+      ...(gable ? [...ridgeHole(ask, gable.line), ...ledgerHole(ask, gable.line)] : []),
+    ],
+    levels: wood.boards.filter(({ runs }) => runs === 'along').map(({ z }) => (z.from + z.to) / 2),
+    place: (name, ...run) => ofWall(wall.name, name, ...run),
+    rows: z => rowsOn(ask, wood, reach, z),
+    column: s => columnsOn(ask, own.from, top, s),
+  }
+}
+
+/** The lines over a wall, each side of a strip by itself; of one without a gable none. */
+const linesOver = ({ gable }: CoverAsk): readonly (Profile | null)[] =>
+  gable ? (gable.line.parts ?? [gable.line]) : [null]
+
+function rowsOn(ask: CoverAsk, wood: OuterWood, reach: Stretch, z: Stretch): SkinRow[] {
+  const { wall } = ask.framed
+  const lines = linesOver(ask)
+  // below the roof both sides of a strip are one wall
+  const over = lines.length > 1 && z.to > wall.height + HAIR ? lines : [ask.gable?.line ?? null]
+  return over.flatMap((line): SkinRow[] => {
+    const own = line
+      ? beyondEnds(gableReach(line, wall, z.from), wall)
+      : beyondEnds(levelReach(wall, z.from), wall)
+    const s = { from: Math.max(own.from, reach.from), to: Math.min(own.to, reach.to) }
+    if (s.to - s.from < least.piece) return []
+    const falls = over.length > 1 ? line?.runs[0]?.face.falls : undefined
+    return [
+      {
+        s,
+        cuts: line ? roofCuts(line) : [],
+        part: falls ? [falls] : [],
+        joints: plumbJoints(wood, z, line ? lineAt(line) : at => (wall.step ? heightAt(wall, at) : Infinity)),
+      },
+    ]
+  })
+}
+
+/** A stretch that reaches a wall's end reaches out over the next wall's cover as far as it is asked to. */
+const beyondEnds = ({ from, to }: Stretch, wall: Wall): Stretch => ({
+  from: from < HAIR ? -Infinity : from,
+  to: to > wall.overall - HAIR ? Infinity : to,
+})
+
+function columnsOn(
+  ask: CoverAsk,
+  foot: number,
+  top: number,
+  s: Stretch,
+): { readonly z: Stretch; readonly cuts: readonly BuildingCut[] }[] {
+  const { wall } = ask.framed
+  if (!ask.gable) {
+    const high = wall.step ? Math.min(top, Math.max(heightAt(wall, s.from), heightAt(wall, s.to))) : top
+    return high - foot < least.piece ? [] : [{ z: { from: foot, to: high }, cuts: [] }]
+  }
+  return linesOver(ask).flatMap(line => {
+    if (!line) return []
+    const within = withinOf(line)
+    if (linesOver(ask).length > 1 && !overlap(within, s)) return []
+    const breaks = line.runs
+      .map((_, i) => stretchOf(line, i, 'top').to)
+      .filter(at => at > s.from && at < s.to)
+    const high = Math.max(...[s.from, s.to, ...breaks].map(at => coverLevel(line, at)))
+    return high - foot < least.piece ? [] : [{ z: { from: foot, to: high }, cuts: roofCuts(line) }]
+  })
+}
+
+/** The pieces of a row, from the wall's layout end, joined on studs; every second one staggered. */
+export function coverRow(
+  skin: Skin,
+  z: Stretch,
+  longest: number,
+  r: number,
+): { readonly s: Stretch; readonly cuts: readonly BuildingCut[]; readonly part: SkinRow['part'] }[] {
+  return skin.rows(z).flatMap(({ s: whole, cuts, part, joints }) =>
+    fromLayoutEnd(skin.wall, whole, joints, (reach, breaks) => {
+      const half = r % 2 === 1
+      const row = rowOf(reach, breaks, longest, half ? longest / 2 : longest)
+      return half && row.some(each => each.to - each.from > longest + HAIR)
+        ? rowOf(reach, breaks, longest, longest)
+        : row
+    }).map(s => ({ s, cuts, part })),
+  )
+}
+
+/** A board flat on a wall's sheets, or `off` out from them, ripped to what its rectangle leaves. */
+export function flatBoard(
+  { wall, deep, over, along }: Skin,
+  where: MemberPlace,
+  role: Order['role'],
+  section: Section,
+  way: 'level' | 'upright',
+  { x0, x1, y0, y1 }: Rect,
+  notches: readonly Rect[],
+  more: readonly BuildingCut[],
+  off: number,
+): Order {
+  const upright = way === 'upright'
+  const across = wall.outside === 'low' ? -(over + off + section.thickness) : deep + over + off
+  const order = squareBoard({
+    where,
+    role,
+    section,
+    along: upright ? 'z' : wall.along,
+    depth: upright ? wall.along : 'z',
+    from: upright ? y0 : x0,
+    to: upright ? y1 : x1,
+    corner: wallPoint(wall, x0, across, y0),
+  })
+  const [low, high] = upright ? [x0, x1] : [y0, y1]
+  const rip: BuildingCut[] =
+    high - low < section.depth - HAIR
+      ? [{ kind: 'end', name: 'rip', plane: planeAcross(upright ? wall.along : 'z', high) }]
+      : []
+  return {
+    ...order,
+    cuts: [...order.cuts, ...rip, ...notches.map(each => cutOut(each, along, vec(0, 0, 1))), ...more],
+  }
+}
+
+/** Rough openings of a wall and of the gable over it. */
+export const openingsOf = (cover: CoverAsk): Rect[] => [
+  ...openingHoles(cover.framed),
+  ...(cover.gable ? openingHoles({ rough: cover.gable.rough }) : []),
+]

@@ -1,0 +1,81 @@
+import { type Building, hasSheets, isSide, type SideName } from '../../design'
+import type { RoofLumber } from '../../lines'
+import type { Section } from '../../lumber'
+import type { Order } from '../member'
+import type { CoverAsk } from './cover'
+import { boardOrders, lappedOrders, sidingDepth } from './siding'
+import { openingsOf, skinOf } from './skin'
+import { casedOpenings, cornerOrders, cornersOf } from './trim'
+
+/** Sections of what lies over the walls' sheets; null of what there is none of. */
+export interface SkinLumber {
+  readonly siding: Section | null
+  readonly batten: Section | null
+  readonly corner: Section | null
+  readonly casing: Section | null
+  /** What hangs over the gables: as deep as rafters, barge boards and ladders there. */
+  readonly over: Pick<RoofLumber, 'rafter' | 'barge'>
+}
+
+export const skinLumber = (
+  { walls: { siding, trim } }: Building,
+  section: (name: string) => Section,
+  { rafter, barge }: Pick<RoofLumber, 'rafter' | 'barge'>,
+): SkinLumber => {
+  const optional = (name: string | null | undefined): Section | null => (name ? section(name) : null)
+  return {
+    siding: optional(siding?.section),
+    batten: siding?.kind === 'boards' ? optional(siding.batten) : null,
+    corner: optional(trim.corner),
+    casing: optional(trim.casing),
+    over: { rafter, barge },
+  }
+}
+
+/** Whether siding or trim lies on a side's sheets. */
+const isSided = ({ walls }: Building, side: SideName): boolean =>
+  walls.siding !== null && hasSheets(walls, side) && walls.sides[side].cover === 'sheets'
+
+/** Siding and trim over a wall's sheets. */
+export function skinOrders(ask: CoverAsk, lumber: SkinLumber): Order[] {
+  const { building, framed, sheathing } = ask
+  const { wall } = framed
+  const { siding, longest } = building.walls
+  if (!siding || !lumber.siding || !isSide(wall.name) || !isSided(building, wall.name)) return []
+  const ends = wall.along === 'x' ? (['west', 'east'] as const) : (['south', 'north'] as const)
+  const sheets = (side: SideName): number => (hasSheets(building.walls, side) ? sheathing.thickness : 0)
+  const lapped = (side: SideName): number => (isSided(building, side) ? (lumber.corner?.thickness ?? 0) : 0)
+  const corners = cornersOf(wall, lumber.corner, {
+    low: sheets(ends[0]),
+    high: sheets(ends[1]),
+    corner: { low: lapped(ends[0]), high: lapped(ends[1]) },
+  })
+  const [low, high] = corners
+  const skin = skinOf({
+    cover: ask,
+    over: sheathing.thickness,
+    depth: Math.max(
+      sidingDepth(siding, lumber.siding, lumber.batten),
+      lumber.corner?.thickness ?? 0,
+      lumber.casing?.thickness ?? 0,
+    ),
+    lower: lowerOver(building, wall.name, lumber),
+    reach: { from: low?.to ?? 0, to: high?.from ?? wall.overall },
+  })
+  const cased = casedOpenings(skin, lumber.casing, openingsOf(ask))
+  const free = { ...skin, holes: [...skin.holes, ...cased.map(({ hole }) => hole)] }
+  return [
+    ...(lumber.corner ? cornerOrders(skin, lumber.corner, corners) : []),
+    ...cased.flatMap(({ orders }) => orders),
+    ...(siding.kind === 'lapped'
+      ? lappedOrders(free, siding, lumber.siding, longest)
+      : boardOrders(free, siding, lumber.siding, lumber.batten, longest)),
+  ]
+}
+
+/** How far under the roof's planes siding ends over a gable that boards hang over, mm. */
+function lowerOver({ roof }: Building, side: SideName, { over }: SkinLumber): number {
+  if (side !== 'west' && side !== 'east') return 0
+  const out = roof.overhang.ends[side] > 0 || roof.ends.hold !== 'none' || over.barge !== null
+  return out ? Math.max(over.rafter.depth, over.barge?.depth ?? 0) : 0
+}

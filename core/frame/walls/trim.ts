@@ -1,0 +1,131 @@
+import type { Section } from '../../lumber'
+import { HAIR } from '../../measure'
+import { overlap, type Stretch } from '../../trade'
+import type { Order } from '../member'
+import type { Rect } from '../rect'
+import { flatBoard, type Skin } from './skin'
+import type { Wall } from './wall'
+
+/** The narrowest casing that is laid, mm. */
+const NARROW = 20
+
+/** How thick the sheets at a wall's low and high end are, and the corner boards there, mm. */
+export interface Beside {
+  readonly low: number
+  readonly high: number
+  readonly corner: { readonly low: number; readonly high: number }
+}
+
+/** Where the corner boards of a wall lie along it, flush with what covers the next walls; none without. */
+export function cornersOf(
+  wall: Wall,
+  corner: Section | null,
+  { low, high, corner: lapped }: Beside,
+): Stretch[] {
+  if (!corner) return []
+  // over a gable wall they lap the eave walls' own
+  const [a, b] = wall.along === 'y' ? [low + lapped.low, high + lapped.high] : [low, high]
+  return [
+    { from: -a, to: corner.depth - a },
+    { from: wall.overall + b - corner.depth, to: wall.overall + b },
+  ]
+}
+
+/** Corner boards, from the wall's foot to its top. */
+export const cornerOrders = (skin: Skin, corner: Section, at: readonly Stretch[]): Order[] =>
+  at.flatMap((s, i) =>
+    skin
+      .column(s)
+      .map(({ z, cuts }, k) =>
+        flatBoard(
+          skin,
+          skin.place('corner', i ? 'high' : 'low', ...(k ? [k + 1] : [])),
+          'corner-board',
+          corner,
+          'upright',
+          { x0: s.from, x1: s.to, y0: z.from, y1: z.to },
+          [],
+          cuts,
+          0,
+        ),
+      ),
+  )
+
+/** A casing's boards about an opening, and what siding leaves free with them. */
+interface Cased {
+  readonly orders: readonly Order[]
+  readonly hole: Rect
+}
+
+/**
+ * Casings about openings: as wide as there is room for beside corner boards and other openings, under the
+ * roof and over the wall's foot; a sill but under a door.
+ */
+export function casedOpenings(skin: Skin, casing: Section | null, rough: readonly Rect[]): Cased[] {
+  if (!casing) return rough.map(hole => ({ orders: [], hole }))
+  const { zone, reach } = skin
+  return rough.map((each, i) => {
+    const beside = (way: 'x' | 'y', low: boolean): number => {
+      const [lo, hi] = way === 'x' ? (['x0', 'x1'] as const) : (['y0', 'y1'] as const)
+      const [a, b] = way === 'x' ? (['y0', 'y1'] as const) : (['x0', 'x1'] as const)
+      const edge = low ? each[lo] : each[hi]
+      const room = rough
+        .filter(
+          (other, k) =>
+            k !== i &&
+            overlap(
+              { from: other[a] - casing.depth, to: other[b] + casing.depth },
+              { from: each[a] - casing.depth, to: each[b] + casing.depth },
+            ),
+        )
+        .map(other => (low ? edge - other[hi] : other[lo] - edge))
+        .filter(gap => gap > -HAIR)
+        .map(gap => gap / 2)
+      const end = way === 'x' ? reach : zone
+      return Math.min(casing.depth, low ? edge - end.from : end.to - edge, ...room)
+    }
+    const wide = (way: 'x' | 'y', low: boolean): number => {
+      const room = beside(way, low)
+      return room < NARROW ? 0 : room
+    }
+    const [left, right, top] = [wide('x', true), wide('x', false), wide('y', false)]
+    // what one walks through has no sill board
+    const door = each.y0 < Math.max(HAIR, zone.from + casing.depth)
+    const foot = door ? 0 : wide('y', true)
+    const hole = {
+      x0: each.x0 - left,
+      x1: each.x1 + right,
+      y0: Math.max(zone.from, each.y0 - foot),
+      y1: each.y1 + top,
+    }
+    const board = (name: string, way: 'level' | 'upright', rect: Rect): Order[] =>
+      rect.x1 - rect.x0 < NARROW || rect.y1 - rect.y0 < NARROW
+        ? []
+        : [
+            flatBoard(
+              skin,
+              skin.place('casing', i + 1, name),
+              'casing',
+              casing,
+              way,
+              rect,
+              [],
+              cutsAt(skin, rect),
+              0,
+            ),
+          ]
+    const jamb = { y0: Math.max(zone.from, each.y0), y1: each.y1 }
+    return {
+      hole,
+      orders: [
+        ...board('low', 'upright', { ...jamb, x0: hole.x0, x1: each.x0 }),
+        ...board('high', 'upright', { ...jamb, x0: each.x1, x1: hole.x1 }),
+        ...board('head', 'level', { x0: hole.x0, x1: hole.x1, y0: each.y1, y1: hole.y1 }),
+        ...board('sill', 'level', { x0: hole.x0, x1: hole.x1, y0: hole.y0, y1: Math.max(hole.y0, each.y0) }),
+      ],
+    }
+  })
+}
+
+/** What the roof cuts off a board there. */
+const cutsAt = (skin: Skin, { x0, x1 }: Rect) => skin.column({ from: x0, to: x1 })[0]?.cuts ?? []
