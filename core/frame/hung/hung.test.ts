@@ -17,7 +17,7 @@ import {
   withValue,
 } from '../../design'
 import { cautionsOf } from '../../check'
-import { boxOf, type Member, withHung } from '../../frame'
+import { boxOf, type Member, standingBoards, withHung } from '../../frame'
 import { toBuilding } from '../../geometry'
 import { INCH } from '../../measure'
 import { standingIn, type Whole, whole, wholeMembers } from '../../plan'
@@ -399,7 +399,7 @@ describe('a building of parts', () => {
       if (!read.ok) throw new Error('refused')
       const at = whole(read.design)
       expect([at.parts, at.design.parts]).toEqual([[], []])
-      expect(wholeMembers(at)).toEqual(at.main.frame.members)
+      expect(wholeMembers(at)).toEqual(standingBoards(at.main.frame))
     }
   })
 

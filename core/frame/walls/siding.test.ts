@@ -43,8 +43,8 @@ const of = ({ covering }: Frame, role: Member['role'], wall: 'south' | 'east'): 
 const inches = (mm: number): number => mm / INCH
 
 describe('lapped siding', () => {
-  // 96 / 6 = 16 courses of 6 in; 93 / 6 = 15.5: 16 of 5.81; with a sill at 31 and a head at 66 in between 6, 6
-  // and 5
+  // 96 / 6 = 16 courses of 6 in; 93 / 6 = 15.5: 16 of 5.81; with a sill at 31 and a head at 66 in between
+  // 6, 6 and 5
   test('courses show no more than asked, alike between the foot, sills, heads and the top', () => {
     expect(coursesOf(0, 96, [], 6)).toEqual(Array.from({ length: 16 }, (_, i) => expect.closeTo(6 * i, 9)))
     expect(coursesOf(0, 93, [], 6)).toHaveLength(16)

@@ -37,12 +37,14 @@ const SHARE = 2 / 3
 
 /**
  * Where courses begin up a wall: from its foot to its top, evened out so that one begins at each sill and
- * head that is no less than a course from the next; mm.
+ * head where those leave courses of a usual height; mm.
  */
 export function coursesOf(foot: number, top: number, edges: readonly number[], most: number): number[] {
   const stops = [foot]
+  // a course over or under an edge shows no less than two thirds of what it may
+  const even = (long: number): boolean => long / Math.max(1, countUp(long / most)) > SHARE * most - HAIR
   for (const edge of [...new Set(edges)].sort((a, b) => a - b))
-    if (edge > (stops.at(-1) ?? foot) + most - HAIR && edge < top - most + HAIR) stops.push(edge)
+    if (even(edge - (stops.at(-1) ?? foot)) && even(top - edge)) stops.push(edge)
   stops.push(top)
   return stops.slice(1).flatMap((to, i) => {
     const from = stops[i] ?? foot
@@ -59,8 +61,9 @@ export function lappedOrders(skin: Skin, siding: LappedSiding, board: Section, l
   const starts = coursesOf(zone.from, zone.to, edges, most)
   const shows = starts.map((z, i) => (starts[i + 1] ?? zone.to) - z)
   const thinnest = Math.min(...shows.filter(each => each > HAIR), most)
-  const lean = leanOf(board, Math.max(thinnest, most * SHARE))
-  const high = board.depth * Math.cos(lean)
+  const lean = leanOf(board, thinnest)
+  // to the outer arris of its upper edge
+  const high = board.depth * Math.cos(lean) + board.thickness * Math.sin(lean)
   const strip = Math.min(1.25 * 25.4, Math.max(LAP / 2, 0.9 * (board.depth - most)))
   const starter = coverRow(skin, { from: zone.from, to: zone.from + strip }, longest, 0).flatMap(
     ({ s, cuts }, i) =>
@@ -124,7 +127,7 @@ function leaningBoard(
     name: 'square',
     plane: planeAt(add(corner, scale(way, by)), way),
   })
-  const top = (y1 - foot) / cos
+  const top = (y1 - foot - section.thickness * sin) / cos
   const low = (y0 - foot) / cos
   return {
     where,

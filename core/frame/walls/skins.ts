@@ -45,12 +45,16 @@ export function skinOrders(ask: CoverAsk, lumber: SkinLumber): Order[] {
   const ends = wall.along === 'x' ? (['west', 'east'] as const) : (['south', 'north'] as const)
   const sheets = (side: SideName): number => (hasSheets(building.walls, side) ? sheathing.thickness : 0)
   const lapped = (side: SideName): number => (isSided(building, side) ? (lumber.corner?.thickness ?? 0) : 0)
-  const corners = cornersOf(wall, lumber.corner, {
+  const [atLow, atHigh] = cornersOf(wall, lumber.corner, {
     low: sheets(ends[0]),
     high: sheets(ends[1]),
     corner: { low: lapped(ends[0]), high: lapped(ends[1]) },
   })
-  const [low, high] = corners
+  // at a house a wall has no corner
+  const { house } = building.roof.has
+  const low = house === ends[0] ? undefined : atLow
+  const high = house === ends[1] ? undefined : atHigh
+  const corners = [low, high].filter(each => each !== undefined)
   const skin = skinOf({
     cover: ask,
     over: sheathing.thickness,

@@ -33,13 +33,13 @@ export function cornersOf(
 
 /** Corner boards, from the wall's foot to its top. */
 export const cornerOrders = (skin: Skin, corner: Section, at: readonly Stretch[]): Order[] =>
-  at.flatMap((s, i) =>
+  at.flatMap(s =>
     skin
       .column(s)
       .map(({ z, cuts }, k) =>
         flatBoard(
           skin,
-          skin.place('corner', i ? 'high' : 'low', ...(k ? [k + 1] : [])),
+          skin.place('corner', s.from < skin.wall.overall / 2 ? 'low' : 'high', ...(k ? [k + 1] : [])),
           'corner-board',
           corner,
           'upright',
