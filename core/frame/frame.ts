@@ -10,7 +10,8 @@ import {
 } from '../design'
 import type { BaseFrame } from './base'
 import { type Below, frameBelow } from './below'
-import { type CoverField, type CoverFrame, coverRoof, noCoverFrame } from './cover'
+import { type CoverField, noCoverFrame } from './cover'
+import { coverOf } from './covering'
 import type { FloorFrame } from './floor/floor'
 import type { Ground } from './ground'
 import { type HungDesign, outlineOfPart } from './hung/pose'
@@ -53,7 +54,7 @@ import { type FinishAsk, finishWalls } from './walls/finish'
 import { endWallProblems, undersidesOver, wallsReachRoof } from './walls/under-roof'
 import { frameWalls } from './walls/walls'
 import type { RoughOpening } from './walls/rough-opening'
-import { skinLumber } from './walls/skins'
+import { skinLumber, skinOn } from './walls/skins'
 import type { PerWall, Wall } from './walls/wall'
 
 /**
@@ -109,7 +110,11 @@ export function frame(asked: Design, memory: Memory = newMemory(), hung: readonl
 
   const outlines = asked.parts.map((_, i) => {
     const part = partDesign(asked, i) as HungDesign
-    return outlineOfPart(asked, part, coverOn(building, lumber, part.hang.side))
+    return outlineOfPart(
+      asked,
+      part,
+      coverOn(building, lumber, part.hang.side) + skinOn(building, section, part.hang.side),
+    )
   })
   const below = belowOf(building, section, memory.shared('hung', outlines), memory)
   const stack = memory.shared('stack', stackLines(building, below.floor, shape.places, lumber.rafter))
@@ -217,30 +222,6 @@ export const standingBoards = ({
   covering,
 }: Pick<Frame, 'members' | 'covering'>): readonly Member[] =>
   covering.length ? [...members, ...covering] : members
-
-/** What covers a framed roof, known while nothing that it lies on changes. */
-function coverOf(
-  building: Building,
-  section: SectionOf,
-  lumber: RoofLumber,
-  { lines, openings }: RoofFrame,
-  memory: Memory,
-): CoverFrame {
-  const { cover, walls, roof, footprint } = building
-  const { deck, battens } = cover
-  return memory.last(
-    'cover',
-    [
-      ...[cover, lines, openings, roof, footprint, building.lumber],
-      ...[walls.sides, walls.sheathing, walls.slats, walls.longest],
-    ],
-    () =>
-      coverRoof(withRoof(building, { openings }), lumber, lines, {
-        board: deck?.kind === 'boards' ? section(deck.section) : null,
-        batten: battens ? section(battens.section) : null,
-      }),
-  )
-}
 
 /** Floor, base and ground, known while nothing that they hang on changes. */
 const belowOf = (building: Building, section: SectionOf, hung: readonly Rect[], memory: Memory): Below =>

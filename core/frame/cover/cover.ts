@@ -5,7 +5,7 @@ import type { Problem, RoofLines, RoofLumber } from '../../lines'
 import type { Stretch } from '../../trade'
 import type { Order } from '../member'
 import { battenOrders, battenRows, boardOrders, sheetOrders, sheetsLaid, widestGap } from './deck'
-import { type CoverField, coverFields } from './field'
+import { type CoverAsk, type CoverField, coverFields } from './field'
 import { panelOrders, panelStrips, pastEave } from './panels'
 
 /** What covers a roof, and why some of it can't as it is asked for. */
@@ -21,6 +21,8 @@ export const noCoverFrame: CoverFrame = { fields: [], orders: [], problems: [] }
 export interface CoverLumber {
   readonly board: Section | null
   readonly batten: Section | null
+  /** How far siding and trim reach out over the sheets of each side, mm. */
+  readonly skins: CoverAsk['skins']
 }
 
 /** Covers a framed roof's faces, layer on layer: its deck, battens on that, and panels over all. */
@@ -28,11 +30,11 @@ export function coverRoof(
   building: Building,
   lumber: RoofLumber,
   lines: RoofLines,
-  { board, batten }: CoverLumber,
+  { board, batten, skins }: CoverLumber,
 ): CoverFrame {
   const { cover, roof, walls } = building
   if (roof.pergola) return noCoverFrame
-  const fields = coverFields({ building, lumber, lines })
+  const fields = coverFields({ building, lumber, lines, skins })
   if (!isCovered(cover)) return { ...noCoverFrame, fields }
   // flat purlins on trusses lie where a deck or battens would
   const purlins = roof.truss?.setting?.purlins ? lumber.setting.thickness : 0

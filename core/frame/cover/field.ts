@@ -14,7 +14,7 @@ import {
   type RoofLumber,
   slopesOf,
 } from '../../lines'
-import type { Building } from '../../design'
+import type { Building, SideName } from '../../design'
 import {
   add,
   cross,
@@ -75,6 +75,8 @@ export interface CoverAsk {
   readonly building: Building
   readonly lumber: RoofLumber
   readonly lines: RoofLines
+  /** How far siding and trim reach out over the sheets of each side, mm. */
+  readonly skins: Readonly<Record<SideName, number>>
 }
 
 /** Every face of a roof as it is covered; those of false tails after the face that they reach out from. */
@@ -155,10 +157,9 @@ function squareTo(face: RoofFace, plane: Plane): Plane {
  * The lower edge: past the tails and what is nailed to them, or past what covers the wall where tails reach
  * less far; plumb over the wall where another part's roof goes on from there.
  */
-function eaveEdge({ building, lumber }: CoverAsk, eave: Eave): CoverEdge {
+function eaveEdge({ building, lumber, skins }: CoverAsk, eave: Eave): CoverEdge {
   const { face, tail, outside, side } = eave
   const { roof, cover } = building
-  if (roof.joined.includes(side)) return { at: 'eave', meets: 'part', plane: tail }
   const reach = tail.offset - outside.offset
   // nothing is nailed to tails too short for it
   const layers = reach > least.fasciaOverhang - HAIR ? fasciaThickness(lumber) : 0
@@ -166,6 +167,11 @@ function eaveEdge({ building, lumber }: CoverAsk, eave: Eave): CoverEdge {
   // over a wall's cover only where that ends below the slope
   const above = eave.heightAbovePlate > wall * Math.tan(radians(face.angle)) - HAIR
   const over = above ? Math.max(reach, wall) : reach
+  // the next part's roof goes on from the wall's cover
+  if (roof.joined.includes(side)) {
+    const skin = above ? wall + skins[side] : 0
+    return { at: 'eave', meets: 'part', plane: { ...tail, offset: tail.offset + skin } }
+  }
   const square = roof.tail === 'square' && eave.points === 'down'
   const level = outside.offset + over + (square ? 0 : layers)
   const foot = squareTo(face, plumbPlaneAt(tail.normal, level))
@@ -215,7 +221,7 @@ function headEdges(ask: CoverAsk, face: RoofFace): CoverEdge[] {
 }
 
 /** Over the gables: past the outermost boards; at the wall where another part's roof goes on from there. */
-function rakeEdges({ building, lumber, lines }: CoverAsk, face: RoofFace): CoverEdge[] {
+function rakeEdges({ building, lumber, lines, skins }: CoverAsk, face: RoofFace): CoverEdge[] {
   const { footprint, roof, cover } = building
   return lines.edges.flatMap((edge): CoverEdge[] => {
     if (edge.kind !== 'rake' || edge.face !== face) return []
@@ -223,7 +229,9 @@ function rakeEdges({ building, lumber, lines }: CoverAsk, face: RoofFace): Cover
     const barge = lumber.barge ? bargeAt(building, lumber, end, lumber.barge) : null
     const reach = Math.max(roof.overhang.ends[end], coverOn(building, lumber, end))
     const outer = barge ? (end === 'west' ? -barge.from : barge.to - footprint.length) : reach
-    const past = roof.joined.includes(end) ? 0 : outer + cover.past.rake
+    const past = roof.joined.includes(end)
+      ? coverOn(building, lumber, end) + skins[end]
+      : outer + cover.past.rake
     return [
       {
         at: 'rake',

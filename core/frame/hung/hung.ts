@@ -17,6 +17,7 @@ import { eaveOver, levelOver, type Problem } from '../../lines'
 import { frameBelow } from '../below'
 import type { Frame } from '../frame'
 import { coverOn } from '../roof/cover'
+import { skinOn } from '../walls/skins'
 import { roofLumber, sectionsOf } from '../sections'
 import { hangProblems } from './problems'
 import { onGround } from './on-ground'
@@ -37,7 +38,9 @@ export interface Hung {
 export function hungOn(whole: Design, index: number, main: Frame): Hung {
   const asked = partDesign(whole, index) as HungDesign
   const { hang } = asked
-  const off = coverOn(main.building, main.lumber, hang.side)
+  const off =
+    coverOn(main.building, main.lumber, hang.side) +
+    skinOn(main.building, sectionsOf(main.building), hang.side)
   const flat = poseOf(whole, asked, off, 0)
   const grounded = onGround(whole, asked, flat)
   const level = levelOf(grounded, main, flat)

@@ -36,6 +36,19 @@ export const skinLumber = (
 const isSided = ({ walls }: Building, side: SideName): boolean =>
   walls.siding !== null && hasSheets(walls, side) && walls.sides[side].cover === 'sheets'
 
+/** How far siding and trim reach out over a side's sheets, mm; 0 where none lie on them. */
+export function skinOn(building: Building, section: (name: string) => Section, side: SideName): number {
+  const { siding, trim } = building.walls
+  if (!siding || !isSided(building, side)) return 0
+  const thick = (name: string | null): number => (name ? section(name).thickness : 0)
+  const batten = siding.kind === 'boards' && siding.batten ? section(siding.batten) : null
+  return Math.max(
+    sidingDepth(siding, section(siding.section), batten),
+    thick(trim.corner),
+    thick(trim.casing),
+  )
+}
+
 /** Siding and trim over a wall's sheets. */
 export function skinOrders(ask: CoverAsk, lumber: SkinLumber): Order[] {
   const { building, framed, sheathing } = ask
