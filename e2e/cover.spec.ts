@@ -62,6 +62,30 @@ test('a roof is sheathed and roofed: rows dragged, joints staggered, each piece 
   await clean(page)
 })
 
+test('siding: courses, corner boards and casings, seen on their wall', async ({ page }) => {
+  await openDemo(page, 'Sallow Marsh ringing hut', 'walls')
+  await take(page, 'Walls', 'Sheets')
+  await choose(page, 'Siding', 'Lapped')
+  await over(page, 'East').click()
+  await over(page, 'Siding').click()
+  await expect(pieces(page, 'siding')).not.toHaveCount(0)
+  await expect(pieces(page, 'casing')).not.toHaveCount(0)
+  await expect(pieces(page, 'corner')).toHaveCount(2)
+  const lapped = await pieces(page, 'siding').count()
+  await take(page, 'Walls', 'Sheets')
+  await over(page, 'Siding').click()
+  await type(page, 'Shows at most', '3')
+  await expect.poll(() => pieces(page, 'siding').count()).toBeGreaterThan(lapped)
+  await type(page, 'Shows at most', '0')
+  await expect(page.getByRole('alert').first()).toContainText('Shows at most')
+  await page.keyboard.press('Escape')
+  await choose(page, 'Siding', 'Boards and battens')
+  await expect(pieces(page, 'batten')).not.toHaveCount(0)
+  await choose(page, 'Corner boards', 'None')
+  await expect(pieces(page, 'corner')).toHaveCount(0)
+  await clean(page)
+})
+
 for (const half of [demos.slice(0, 5), demos.slice(5)])
   test(`${half.map(name => name.replace('Sallow Marsh ', '')).join(', ')}: roofed, and counts follow the pitch`, async ({
     page,

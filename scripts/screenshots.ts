@@ -41,12 +41,12 @@ for (const bench of ['roof', 'walls', 'floor', 'saw']) {
   })
 }
 
-test('sheets on a wall', async ({ page }) => {
-  await openDemo(page, hut, 'walls')
+test('siding on a wall', async ({ page }) => {
+  await openDemo(page, 'Sallow Marsh punt house', 'walls')
   await page.getByRole('button', { name: 'East', exact: true }).click()
-  await page.locator('#sheet').getByRole('button', { name: 'Sheets', exact: true }).click()
+  await page.locator('#sheet').getByRole('button', { name: 'Siding', exact: true }).click()
   await page.waitForTimeout(200)
-  await shoot(page, 'walls-sheets')
+  await shoot(page, 'walls-siding')
 })
 
 test('plate marks', async ({ page }) => {
@@ -66,11 +66,21 @@ for (const part of ['Place', 'Square', 'Levels', 'Base']) {
   })
 }
 
-test('permit sketch', async ({ page }) => {
-  await openDemo(page, hut, 'ground')
-  await page.getByRole('link', { name: 'Permit sketch' }).click()
-  await page.getByRole('img', { name: 'The site from above with its dimensions' }).waitFor()
-  await shoot(page, 'sketch')
+test('a covered building in 3D', async ({ page }) => {
+  await openDemo(page, 'Sallow Marsh punt house', 'roof')
+  await take(page, 'Building')
+  await page.getByRole('button', { name: '3D', exact: true }).click()
+  await page.locator('canvas').waitFor()
+  await page.waitForTimeout(1500)
+  await shoot(page, 'covered')
+})
+
+test('a face of the roof, covered', async ({ page }) => {
+  await openDemo(page, 'Sallow Marsh punt house', 'roof')
+  await page.getByRole('button', { name: 'Cover', exact: true }).click()
+  await page.getByRole('button', { name: 'Deck', exact: true }).click()
+  await page.waitForTimeout(300)
+  await shoot(page, 'roof-cover')
 })
 
 test('frame in 3D, a part on the bench', async ({ page }) => {
@@ -113,10 +123,5 @@ test.describe('phone', () => {
   test('roof', async ({ page }) => {
     await openDemo(page, hut, 'roof')
     await shoot(page, 'phone-roof')
-  })
-  test('square', async ({ page }) => {
-    await openDemo(page, hut, 'ground')
-    await page.locator('#sheet').getByRole('button', { name: 'Square', exact: true }).tap()
-    await shoot(page, 'phone-square')
   })
 })
