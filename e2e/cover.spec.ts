@@ -72,8 +72,6 @@ test('siding: courses, corner boards and casings, seen on their wall', async ({ 
   await expect(pieces(page, 'casing')).not.toHaveCount(0)
   await expect(pieces(page, 'corner')).toHaveCount(2)
   const lapped = await pieces(page, 'siding').count()
-  await take(page, 'Walls', 'Sheets')
-  await over(page, 'Siding').click()
   await type(page, 'Shows at most', '3')
   await expect.poll(() => pieces(page, 'siding').count()).toBeGreaterThan(lapped)
   await type(page, 'Shows at most', '0')

@@ -68,7 +68,11 @@ for (const part of ['Place', 'Square', 'Levels', 'Base']) {
 
 test('a covered building in 3D', async ({ page }) => {
   await openDemo(page, 'Sallow Marsh punt house', 'roof')
-  await take(page, 'Building')
+  // nothing is lit
+  await page
+    .getByRole('navigation', { name: 'Parts of the building' })
+    .getByRole('button', { name: 'Building', exact: true })
+    .click()
   await page.getByRole('button', { name: '3D', exact: true }).click()
   await page.locator('canvas').waitFor()
   await page.waitForTimeout(1500)

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { FOOT } from '../../core/measure'
 import { sayLongLength, sayWeight } from '../../core/words'
 import { storingWords } from '../logic/storage-words'
 import { cleanName } from '../stores/shelf'
@@ -35,6 +36,14 @@ function keepName(event: KeyboardEvent): void {
   name.value = null
   ;(event.target as HTMLTextAreaElement).blur()
 }
+/** Of shingles. */
+const bundles = computed(() => bench.plan?.loose.find(({ code }) => code === 'cover-bundles')?.amount ?? 0)
+/** Of all boards; beside panels and bundles in whole feet or metres, so that all stands in one line. */
+const long = computed(() => {
+  const { length = 0, panels = 0 } = bench.plan?.totals ?? {}
+  if (!panels && !bundles.value) return sayLongLength(length, units.value)
+  return units.value === 'imperial' ? `${Math.round(length / FOOT)}'` : `${Math.round(length / 1000)} m`
+})
 </script>
 
 <template>
@@ -120,7 +129,7 @@ function keepName(event: KeyboardEvent): void {
         ><b>{{ bench.plan.totals.pieces }}</b> pieces</span
       >
       <span
-        ><b>{{ sayLongLength(bench.plan.totals.length, units) }}</b></span
+        ><b>{{ long }}</b></span
       >
       <span class="wood"
         ><b>{{ wood }}</b></span
@@ -130,6 +139,9 @@ function keepName(event: KeyboardEvent): void {
       >
       <span v-if="bench.plan.totals.panels"
         ><b>{{ bench.plan.totals.panels }}</b> {{ bench.plan.totals.panels === 1 ? 'panel' : 'panels' }}</span
+      >
+      <span v-if="bundles"
+        ><b>{{ bundles }}</b> {{ bundles === 1 ? 'bundle' : 'bundles' }}</span
       >
       <span
         ><b>{{ sayWeight(bench.plan.totals.weight, units) }}</b></span

@@ -3,6 +3,7 @@ import type { WallLayer } from '../../core/drawing'
 import { wallOf as wallOfBoard, type WallName } from '../../core/frame'
 import { isSide, partitionIndex, wallSubject } from '../../core/design'
 import { platePair } from '../../core/plan'
+import { isWallSkin } from '../../core/trade'
 import { wallOf } from '../hand/walls'
 
 const bench = useBench()
@@ -18,6 +19,13 @@ const names = computed(() => [
     .filter(each => !isSide(each.name))
     .map(each => ({ value: each.name, label: `P${isSide(each.name) ? '' : partitionIndex(each.name) + 1}` })),
 ])
+/** Siding that was taken off is not looked at. */
+watch(
+  () => bench.drawn?.building.walls.siding ?? null,
+  siding => {
+    if (!siding && layer.value === 'siding') layer.value = 'sheets'
+  },
+)
 /** Another wall than one that was taken away. */
 watch(
   () => names.value.some(each => each.value === wall.value),
@@ -42,7 +50,8 @@ watch(
     if (seen) return
     const to = subject && design ? wallOf({ design, subject }) : member ? wallOfBoard(member.where) : null
     if (to !== null && names.value.some(({ value }) => value === to)) wall.value = to
-    if (subject?.kind === 'sheets') layer.value = 'sheets'
+    if (subject?.kind === 'sheets' && layer.value !== 'siding') layer.value = 'sheets'
+    if (!subject && member && isWallSkin(member.role)) layer.value = 'siding'
   },
   { immediate: true },
 )
@@ -52,7 +61,7 @@ const show = (to: WallName): void => {
 }
 function look(to: WallLayer | 'plan'): void {
   layer.value = to
-  if (to === 'sheets') bench.hold('walls.sheathing')
+  if (to === 'sheets' || to === 'siding') bench.hold('walls.sheathing')
   else if (bench.subject?.kind === 'sheets') bench.hold(wallSubject(wall.value))
 }
 const pair = computed(() => (bench.plan && line.value ? platePair(bench.plan.frame, wall.value) : null))
