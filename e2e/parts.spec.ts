@@ -20,6 +20,7 @@ const plans: readonly Plan[] = readdirSync('demo')
 const shown: Readonly<Partial<Record<DrawingView, readonly string[]>>> = {
   section: ['Section'],
   plan: ['Plan'],
+  cover: ['Cover'],
   east: ['East'],
   west: ['West'],
   frame: ['Frame'],

@@ -1,7 +1,7 @@
 import { cutBoard } from '../board'
 import { flip, planeAcross, planeToBoard } from '../geometry'
 import { eavesOf } from '../lines'
-import { type InSection, roles, type Stretch, isPlate } from '../trade'
+import { type InSection, isPlate, isRoofCover, middleOf, roles, type Stretch } from '../trade'
 import { HAIR, TOUCHING } from '../measure'
 import { type Member, type MemberPlace, type WallName, faceOf, isOfWall, standingBoards } from '../frame'
 import { type Plan, stretchOf } from '../plan'
@@ -46,7 +46,12 @@ export function sectionMembers(plan: Plan, at?: number): Member[] {
   const gap = (x: Stretch): number => Math.max(0, x.from - place.to, place.from - x.to)
   const there = roof.filter(
     ({ member, x }) =>
-      !isNailed(member) && gap(x) < HAIR && x.from < place.to - HAIR && x.to > place.from + HAIR,
+      !isNailed(member) &&
+      gap(x) < HAIR &&
+      x.from < place.to - HAIR &&
+      x.to > place.from + HAIR &&
+      // of two sheets that meet over the rafter one
+      (!isRoofCover(member.role) || (x.from < middleOf(place) + HAIR && x.to > middleOf(place) + HAIR)),
   )
   const nailed = roof.filter(
     ({ member, x }) =>
