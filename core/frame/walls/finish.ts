@@ -194,7 +194,7 @@ function finishWall(all: FinishAsk, each: FramedWall): FinishedWall {
     braces: braced.orders.length,
     skin:
       cover === 'sheets' && ask.building.walls.sheathing && !coverOnBolted(ask.building, each.wall)
-        ? skinOrders(toCover, ask.skin)
+        ? skinOrders(toCover, ask.skin, ask.framed && !eaveOf(ask, name) ? ask.line : null)
         : [],
     orders: [
       ...[...braced.boards, ...above].map(orderOf),

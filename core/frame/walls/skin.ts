@@ -70,12 +70,14 @@ export interface SkinAsk {
   readonly depth: number
   /** How far under the roof's planes it ends over a gable, square to them, mm. */
   readonly lower: number
+  /** The roof over a wall whose gable is left open; null of others, and where it is not framed. */
+  readonly roof: Profile | null
   /** Along the wall between its corner boards. */
   readonly reach: Stretch
 }
 
 /** The skin of a wall, without the holes of its openings. */
-export function skinOf({ cover, over, depth, lower, reach }: SkinAsk): Skin {
+export function skinOf({ cover, over, depth, lower, roof, reach }: SkinAsk): Skin {
   const {
     framed: { wall, boards },
     stud,
@@ -92,6 +94,8 @@ export function skinOf({ cover, over, depth, lower, reach }: SkinAsk): Skin {
   const soffit =
     ask.eave && ask.building.roof.soffit ? footOfTail(ask.building, tailedEave(ask.eave)) : Infinity
   const top = gable ? peakOf(gable.line) : Math.min(postsReach(ask)?.to ?? own.to, soffit)
+  // what hangs over an open gable comes down past its plate
+  const overhead = roof && !gable ? roofCuts(under(roof, lower)) : []
   const rough = [...ask.framed.rough, ...(gable?.rough ?? [])]
   const wood = outerWood(wall, [...boards, ...ask.posts, ...(gable?.studs ?? [])], rough, stud.depth)
   return {
@@ -108,8 +112,9 @@ export function skinOf({ cover, over, depth, lower, reach }: SkinAsk): Skin {
     ],
     levels: wood.boards.filter(({ runs }) => runs === 'along').map(({ z }) => (z.from + z.to) / 2),
     place: (name, ...run) => ofWall(wall.name, name, ...run),
-    rows: z => rowsOn(ask, wood, reach, z),
-    column: s => columnsOn(ask, own.from, top, s),
+    rows: z => rowsOn(ask, wood, reach, z).map(row => ({ ...row, cuts: [...row.cuts, ...overhead] })),
+    column: s =>
+      columnsOn(ask, own.from, top, s).map(each => ({ ...each, cuts: [...each.cuts, ...overhead] })),
   }
 }
 

@@ -1,5 +1,5 @@
 import { type Building, hasSheets, isSide, type SideName } from '../../design'
-import type { RoofLumber } from '../../lines'
+import type { Profile, RoofLumber } from '../../lines'
 import type { Section } from '../../lumber'
 import type { Order } from '../member'
 import type { CoverAsk } from './cover'
@@ -50,7 +50,7 @@ export function skinOn(building: Building, section: (name: string) => Section, s
 }
 
 /** Siding and trim over a wall's sheets. */
-export function skinOrders(ask: CoverAsk, lumber: SkinLumber): Order[] {
+export function skinOrders(ask: CoverAsk, lumber: SkinLumber, roof: Profile | null): Order[] {
   const { building, framed, sheathing } = ask
   const { wall } = framed
   const { siding, longest } = building.walls
@@ -77,6 +77,7 @@ export function skinOrders(ask: CoverAsk, lumber: SkinLumber): Order[] {
       lumber.casing?.thickness ?? 0,
     ),
     lower: lowerOver(building, wall.name, lumber),
+    roof: wall.along === 'y' ? roof : null,
     reach: { from: low?.to ?? 0, to: high?.from ?? wall.overall },
   })
   const cased = casedOpenings(skin, lumber.casing, openingsOf(ask))
