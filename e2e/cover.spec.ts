@@ -35,9 +35,13 @@ test('a roof is sheathed and roofed: rows dragged, joints staggered, each piece 
   await type(page, 'First row ripped to', "3'")
   await expect(page.getByRole('alert')).toHaveCount(0)
   // a sheet that spans no bay is said, and nothing is lost
-  await type(page, 'Sheet, long side', "1' 11")
-  await expect(page.getByRole('alert').first()).toContainText('Sheet, long side')
-  await page.keyboard.press('Escape')
+  await type(page, 'Sheet, short side', "1' 11 3/4")
+  await type(page, 'Sheet, long side', "1' 11 3/4")
+  await expect(page.getByRole('alert').first()).toContainText('spans from one rafter to another')
+  await expect(pieces(page, 'deck')).toHaveCount(0)
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(page.getByRole('alert')).toHaveCount(0)
   await expect(pieces(page, 'deck')).not.toHaveCount(0)
   await clean(page)
   // panels over battens, from a first one that is dragged

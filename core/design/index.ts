@@ -12,11 +12,10 @@ export { acrossSkew, houseIn, houseAtEnd, isTapered, nearestHouse, squareOf } fr
 export { type Skirt, usualSkirt } from './skirt'
 export {
   type DeckBoards,
-  deckEdges,
+  type DeckEdge,
   isCovered,
   type DeckSheets,
   noCover,
-  panelProfiles,
   type RoofBattens,
   type RoofCover,
   type RoofDeck,
@@ -27,7 +26,6 @@ export {
   wastes,
   type RoofPanels,
   type RoofTop,
-  screwPlaces,
   type Stagger,
   staggers,
   usualCover,
@@ -37,7 +35,6 @@ export {
   type LappedSiding,
   noTrim,
   type Siding,
-  sidingWays,
   usualSiding,
   type WallTrim,
 } from './siding'

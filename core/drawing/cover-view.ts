@@ -1,5 +1,4 @@
 import {
-  battenRows,
   type CoverField,
   faceOf,
   type FacePoint,
@@ -11,8 +10,8 @@ import {
 } from '../frame'
 import { cross } from '../geometry'
 import { ONE_READING } from '../measure'
-import { type Plan, valueOf } from '../plan'
-import { middleOf, type Role } from '../trade'
+import { battensUp, type Plan, screwLines, valueOf } from '../plan'
+import type { Role } from '../trade'
 import {
   dimension,
   type Dimension,
@@ -139,10 +138,8 @@ const pastOf = ({ building: { cover } }: Plan, layer: CoverLayer | undefined): n
 function linesUp({ building: { cover }, frame }: Plan, field: CoverField, layer?: CoverLayer): number[] {
   // the first row's edge has a dimension of its own
   if (layer === 'deck') return cover.deck?.kind === 'sheets' ? seamsUp(field, cover.deck).slice(1) : []
-  const batten = frame.covering.find(({ role }) => role === 'roof-batten')
-  if (!cover.battens || !batten) return []
-  const rows = battenRows(field, cover.battens, batten.section.depth, 0)
-  return layer === 'battens' ? rows.map(({ from }) => from) : rows.map(middleOf)
+  if (layer === 'battens') return battensUp(frame, field).map(({ from }) => from)
+  return layer === 'top' ? screwLines(frame, field) : []
 }
 
 /** How long a face is along its eave and up its slope, and how wide the first row of sheets is ripped. */

@@ -2,7 +2,6 @@ export { type BaseFrame, type Bearing, type Bed } from './base'
 export { type Bay } from './floor/bay'
 export { type FloorFrame } from './floor/floor'
 export {
-  battenRows,
   coveredArea,
   type CoverEdge,
   type CoverField,
@@ -11,8 +10,6 @@ export {
   type FacePoint,
   onField,
   outlineAt,
-  panelStrips,
-  pastEave,
   seamsUp,
   sliceOf,
   sheetOutlines,

@@ -1,21 +1,19 @@
-import { type Building, type DeckSheets, isCovered, ownSections, type RoofPanels } from '../design'
+import { type Building, type DeckSheets, isCovered, type RoofPanels } from '../design'
 import {
-  battenRows,
   coveredArea,
   type CoverEdge,
   type CoverField,
-  type FacePoint,
-  type Frame,
+  faceOf,
   firstStrip,
+  type Frame,
+  type Member,
   outlineAt,
-  panelStrips,
-  pastEave,
   seamsUp,
   sliceOf,
 } from '../frame'
 import { countUp, INCH } from '../measure'
-import { findSection } from '../lumber'
-import { middleOf } from '../trade'
+import { dot, toBuilding } from '../geometry'
+import { gaps, middleOf, type Stretch } from '../trade'
 import { alongEdges, cappedLength, trim } from './cover-edges'
 import { rolledGoods } from './cover-rolls'
 import { count, type Loose } from './loose-item'
@@ -24,7 +22,7 @@ import { count, type Loose } from './loose-item'
  * Rafters' spacing up to which a sheet needs nothing under its long edges, and up to which clips or tongues
  * there do, by its thickness; IRC table R503.2.1.1(1) (from memory).
  */
-export const deckSpans: readonly {
+const deckSpans: readonly {
   readonly thickness: number
   readonly bare: number
   readonly held: number
@@ -60,9 +58,7 @@ export function coverLoose(building: Building, frame: Frame): Loose[] {
       from: { faces: covered.length },
     },
     ...(deck?.kind === 'sheets' ? clipsOf(building, covered, deck) : []),
-    ...(top?.kind === 'panels'
-      ? [...panelScrews(building, covered, top), ...trimsOf(building, covered, top)]
-      : []),
+    ...(top?.kind === 'panels' ? [...panelScrews(frame, top), ...trimsOf(building, covered, top)] : []),
     ...rolledGoods(building, covered),
     ...trim(
       'cover-flashing',
@@ -90,19 +86,45 @@ function seamsOf(field: CoverField, deck: DeckSheets): number[] {
   })
 }
 
-/** Screws of panels: so many to each panel in every line across it. */
-function panelScrews(building: Building, covered: readonly CoverField[], top: RoofPanels): Loose[] {
-  const { battens } = building.cover
-  const wide = battens ? (findSection(battens.section, ownSections(building.lumber))?.depth ?? 0) : 0
+/** How far a piece of a covering reaches up its face, mm; read off its board. */
+const reachUp = ({ board, placement }: Member, { up }: CoverField): Stretch => {
+  const at = board.faces.flatMap(({ loops }) => loops.flat().map(p => dot(toBuilding(placement, p), up)))
+  return { from: Math.min(...at), to: Math.max(...at) }
+}
+
+/** The rows that a face's battens lie in, from the eave up, mm. */
+export function battensUp({ covering }: Pick<Frame, 'covering'>, field: CoverField): Stretch[] {
+  const rows = new Map<string, Stretch>()
+  for (const batten of covering)
+    if (batten.role === 'roof-batten' && faceOf(batten.where) === field.face.id)
+      rows.set(String(batten.where.run[0]), reachUp(batten, field))
+  return [...rows.values()]
+}
+
+/** Lines across a face that panels are screwed in: its battens' middles, or evenly over its deck; mm. */
+export function screwLines(frame: Pick<Frame, 'covering'>, field: CoverField): number[] {
+  const battens = battensUp(frame, field)
+  if (battens.length) return battens.map(middleOf)
+  const vs = outlineAt(field, 0).map(({ v }) => v)
+  const [low, high] = [Math.min(...vs) + gaps.screwEnd, Math.max(...vs) - gaps.screwEnd]
+  const bays = Math.max(1, countUp((high - low) / SCREW_LINES))
+  return high > low ? Array.from({ length: bays + 1 }, (_, i) => low + ((high - low) * i) / bays) : []
+}
+
+/** Screws of panels: so many to each strip of them in every line that it crosses. */
+function panelScrews(frame: Frame, top: RoofPanels): Loose[] {
+  const { covered, covering } = frame
   const crossings = covered.flatMap(field => {
-    const over = pastEave(field, top.past)
-    const lines = battens
-      ? battenRows(field, battens, wide, 0).map(middleOf)
-      : evenLines(outlineAt(field, 0), SCREW_LINES)
-    return panelStrips(over, top, 0, [], building.seams).map(({ pieces }) => {
-      const [foot, head] = [pieces[0]?.from ?? 0, pieces.at(-1)?.to ?? 0]
-      return lines.filter(v => v > foot && v < head).length
-    })
+    const lines = screwLines(frame, field)
+    const strips = new Map<string, Stretch>()
+    for (const panel of covering) {
+      if (panel.role !== 'roof-panel' || faceOf(panel.where) !== field.face.id) continue
+      const key = String(panel.where.run[0])
+      const { from, to } = reachUp(panel, field)
+      const known = strips.get(key) ?? { from, to }
+      strips.set(key, { from: Math.min(known.from, from), to: Math.max(known.to, to) })
+    }
+    return [...strips.values()].map(({ from, to }) => lines.filter(v => v > from && v < to).length)
   })
   const lines = crossings.reduce((sum, each) => sum + each, 0)
   const area = covered.reduce((sum, field) => sum + coveredArea(field), 0) / 1e6
@@ -118,16 +140,6 @@ function panelScrews(building: Building, covered: readonly CoverField[], top: Ro
         }),
       ]
     : []
-}
-
-/** Lines up a face from its lower edge to its top, evenly, no farther apart than so much. */
-function evenLines(outline: readonly FacePoint[], apart: number): number[] {
-  const vs = outline.map(({ v }) => v)
-  const [low, high] = [Math.min(...vs), Math.max(...vs)]
-  const bays = Math.max(1, countUp((high - low) / apart))
-  return Array.from({ length: bays + 1 }, (_, i) => low + ((high - low) * i) / bays).map((v, i) =>
-    i === 0 ? v + 1 : i === bays ? v - 1 : v,
-  )
 }
 
 /** Caps, trims and closures along the edges of what is covered, by their lengths. */

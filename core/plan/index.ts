@@ -1,4 +1,4 @@
-export { deckSpans, spanOf } from './cover'
+export { battensUp, screwLines, spanOf } from './cover'
 export { sheetsBy } from './cover-sheets'
 export { type Vents, ventsOf } from './vents'
 export { backingOf, commonDifference, readHip, readJack, type SkewReading } from './hips'

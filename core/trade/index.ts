@@ -20,6 +20,7 @@ export {
   clearOf,
   type RowAsk,
   rowCost,
+  boardsAcross,
   fewestBoards,
   pliesOf,
   rowOf,

@@ -193,6 +193,23 @@ export function rowOf(u: Stretch, breaks: readonly number[], longest: number, fi
 }
 
 /**
+ * Boards side by side across a stretch, `space` between them, the last ripped to what is left; where that
+ * would be a strip it and the one before are ripped alike; mm.
+ */
+export function boardsAcross({ from, to }: Stretch, wide: number, space: number): Stretch[] {
+  const step = wide + space
+  const count = Math.max(0, countUp((to - from - least.piece + space) / step))
+  const rows = Array.from({ length: count }, (_, i): Stretch => ({
+    from: from + i * step,
+    to: Math.min(to, from + i * step + wide),
+  }))
+  const [before, last] = [rows.at(-2), rows.at(-1)]
+  if (!before || !last || last.to - last.from >= Math.min(least.deckBoard, wide / 2) - HAIR) return rows
+  const each = (to - before.from - space) / 2
+  return [...rows.slice(0, -2), { from: before.from, to: before.from + each }, { from: to - each, to }]
+}
+
+/**
  * Places of one width over a stretch, the outer ones at its ends and the others evenly between, no farther
  * apart on centre than `most`, but for places that would touch; mm. None where it is narrower than one.
  */

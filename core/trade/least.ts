@@ -15,6 +15,8 @@ export const least = {
   deckStrip: 200,
   /** A strip of a sheet along a roof's ridge or eave. */
   roofStrip: 300,
+  /** A casing beside an opening. */
+  casing: 20,
   /** A sheet's width at the end of a row on a wall. */
   wallSheet: 200,
   /** A plate, in bays of its wall's studs, wherever the wall is longer than that. */
@@ -93,6 +95,12 @@ export const gaps = {
   offLayout: 2 * INCH,
   /** Of a tongue, that a board does not cover by. */
   tongue: INCH / 4,
+  /** That the first and the last line of screws through panels keep from a deck's edges. */
+  screwEnd: 40,
+  /** Of a lapped board over the one below, at least: 1 in, IRC R703.5.1 (from memory), or 25 mm. */
+  lap: 25,
+  /** Up from the foot that a strip under the first of them reaches at most. */
+  starter: 1.25 * INCH,
   /** That a post keeps off what crosses the building beside it. */
   besidePost: 5,
   /** Between battens, so that they stay battens. */

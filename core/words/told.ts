@@ -7,6 +7,7 @@ import { toMark } from './measures'
 export const sideOf: Partial<Record<Problem['code'], 'thickness' | 'depth'>> = {
   'beam-shallow': 'depth',
   'firring-shallow': 'depth',
+  'siding-narrow': 'depth',
   'beam-too-thick': 'thickness',
   'balusters-too-deep': 'depth',
   'rails-too-thick': 'thickness',

@@ -187,6 +187,15 @@ describe('what else covers a gable roof', () => {
     expect([upper?.low, upper?.high]).toEqual([expect.closeTo(810, 6), expect.closeTo(whole - 40, 6)])
   })
 
+  // laps of 500 of panels of 600 over battens 300 apart: each goes on by 100 at most, and none is longer
+  test('panels with laps nearly as long as they are still reach the ridge, none longer than is sold', () => {
+    const top = { ...usualCover.metric.panels, longest: 600, endLap: 500 }
+    const made = frame(withCover(shed, { top, battens: { section: '38x63', apart: 300 } }))
+    const pieces = onFace(made, 'roof-panel', 'south')
+    for (const { low, high } of pieces) expect(high - low).toBeLessThan(600 + 1e-6)
+    expect(Math.max(...pieces.map(({ high }) => high))).toBeCloseTo((1500 * Math.sqrt(5)) / 2, 6)
+  })
+
   // 63 wide, the middles of the first and the last 1,677.05 - 63 apart: 1,614.05 in three bays of 538.02
   test('battens: evenly from the eave to the ridge, no farther apart than asked', () => {
     const made = frame(withCover(shed, { battens: { section: '38x63', apart: 600 } }))

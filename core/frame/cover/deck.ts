@@ -3,14 +3,15 @@ import { cross, dot } from '../../geometry'
 import type { DeckBoards, DeckSheets, RoofBattens } from '../../design'
 import { type Section, sheetSection } from '../../lumber'
 import { countDown, HAIR } from '../../measure'
-import { gaps, spreadRow, type Stretch } from '../../trade'
+import { boardsAcross, gaps, spreadRow, type Stretch } from '../../trade'
 import type { Order } from '../member'
+import { covering } from '../tongue'
 import { type CoverField, outlineAt } from './field'
 import { layPiece, piecesOn } from './lay'
-import { boardRows, type DeckRow, laidRows, reachUp, sheetRows } from './rows'
+import { type DeckRow, laidRows, reachUp, sheetRows } from './rows'
 
 /** What a deck's sheets are cut from. */
-export const deckSheet = ({ thickness, sheet }: DeckSheets): Section =>
+const deckSheet = ({ thickness, sheet }: DeckSheets): Section =>
   sheetSection(thickness, Math.min(sheet.length, sheet.width), Math.max(sheet.length, sheet.width))
 
 /** How far joints keep at least from those of the row below, in whole bays, mm. */
@@ -85,12 +86,15 @@ export function boardOrders(
   longest: number,
   spacing: number,
 ): Order[] {
-  const section =
-    deck.edge === 'tongue' ? { ...sold, depth: Math.max(sold.depth - gaps.tongue, sold.depth / 2) } : sold
+  const section = covering(sold, deck.edge)
   const outline = outlineAt(field, 0)
   const reach = reachUp(outline)
   if (!reach) return []
-  const rows = laidRows(outline, boardRows(reach, deck, section.depth), boardsAsk(field, longest, spacing))
+  const rows = laidRows(
+    outline,
+    boardsAcross(reach, section.depth, deck.space),
+    boardsAsk(field, longest, spacing),
+  )
   return rowOrders(field, rows, 'deck', { role: 'roof-board', section, high: 0 })
 }
 

@@ -1,5 +1,5 @@
 export { type CoverFrame, coverRoof, noCoverFrame } from './cover'
-export { battenRows, seamsUp, sheetOutlines } from './deck'
+export { seamsUp, sheetOutlines } from './deck'
 export {
   coveredArea,
   type CoverEdge,
@@ -10,4 +10,4 @@ export {
   outlineAt,
   sliceOf,
 } from './field'
-export { firstStrip, panelStrips, pastEave } from './panels'
+export { firstStrip } from './panels'

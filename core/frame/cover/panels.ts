@@ -7,9 +7,8 @@ import type { Order } from '../member'
 import { boxAbout, clipToRect, type CoverField, outlineAt } from './field'
 import { layPiece } from './lay'
 
-/** A strip of panels up a slope: what it covers along the eave; its panels, each over the one below. */
+/** A strip of panels up a slope: where it lies along the eave; its panels, each over the one below. */
 export interface PanelStrip {
-  readonly s: Stretch
   /** With the lap under the next strip. */
   readonly whole: Stretch
   readonly pieces: readonly Stretch[]
@@ -45,7 +44,7 @@ export function panelStrips(
     const slice = boxAbout(clipToRect(outline, { x0: s.from, x1: s.to, y0: -Infinity, y1: Infinity }))
     if (!slice) return []
     const whole = { from: s.from, to: Math.min(to, s.to + panels.lap) }
-    return [{ s, whole, pieces: lapped({ from: slice.y0, to: slice.y1 }, panels, lines) }]
+    return [{ whole, pieces: lapped({ from: slice.y0, to: slice.y1 }, panels, lines) }]
   })
 }
 
@@ -74,11 +73,12 @@ function lapped(
 ): Stretch[] {
   const out: Stretch[] = []
   let low = from
-  for (let count = 0; to - low > longest + HAIR && count < 50; count++) {
+  while (to - low > longest + HAIR) {
     const most = low + longest
     const over = lines
       .map(line => (line.from + line.to + endLap) / 2)
-      .filter(top => top <= most + HAIR && top - low > longest / 2)
+      // over a line only where that takes the slope on by half of what it could
+      .filter(top => top <= most + HAIR && top - low > (longest + endLap) / 2)
     const top = over.length ? Math.max(...over) : most
     out.push({ from: low, to: top })
     low = top - endLap

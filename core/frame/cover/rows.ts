@@ -1,4 +1,4 @@
-import type { DeckBoards, DeckSheets } from '../../design'
+import type { DeckSheets } from '../../design'
 import { countUp, HAIR } from '../../measure'
 import { fewestBoards, least, type Stretch } from '../../trade'
 import { boxAbout, type FacePoint, sliceOf } from './field'
@@ -71,19 +71,4 @@ export function firstRow(whole: number, wide: number, between: number): number {
   const ripped = wide - (narrowest - last)
   // two rows alone share what there is
   return ripped < narrowest ? (wide + last) / 2 : ripped
-}
-
-/** Rows of boards up a slope with a space between, the last two alike where it would be a strip. */
-export function boardRows({ from, to }: Stretch, { space }: DeckBoards, wide: number): Stretch[] {
-  const step = wide + space
-  const count = Math.max(1, countUp((to - from - least.piece + space) / step))
-  const rows = Array.from({ length: count }, (_, i): Stretch => ({
-    from: from + i * step,
-    to: Math.min(to, from + i * step + wide),
-  }))
-  const [before, last] = [rows.at(-2), rows.at(-1)]
-  const narrowest = Math.min(least.deckBoard, wide / 2)
-  if (!before || !last || last.to - last.from >= narrowest - HAIR) return rows
-  const each = (to - before.from - space) / 2
-  return [...rows.slice(0, -2), { from: before.from, to: before.from + each }, { from: to - each, to }]
 }

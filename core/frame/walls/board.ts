@@ -5,6 +5,8 @@ import { planeAcross, vec, type Vec3 } from '../../geometry'
 import type { Section } from '../../lumber'
 import { squareBoard } from '../square-board'
 import type { BuildingCut, Order } from '../member'
+import { cutOut } from '../pieces-about'
+import type { Rect } from '../rect'
 import { acrossAxis, type Wall } from './wall'
 
 /**
@@ -85,3 +87,47 @@ export const upright = (
   z,
   across: 0,
 })
+
+/** A board flat on a wall's outside: the wall, how deep it is, and how far out over its frame it lies, mm. */
+interface OnFace {
+  readonly wall: Wall
+  readonly deep: number
+  readonly over: number
+}
+
+/** What of a wall's face a board covers, level or upright, ripped to that. */
+interface FaceBoard extends Pick<Order, 'where' | 'role' | 'section'> {
+  readonly way: 'level' | 'upright'
+  readonly rect: Rect
+  readonly notches: readonly Rect[]
+  readonly cuts: readonly BuildingCut[]
+}
+
+/** The order for a board, or a sheet, flat on a wall's outside. */
+export function faceBoard(
+  { wall, deep, over }: OnFace,
+  { where, role, section, way, rect: { x0, x1, y0, y1 }, notches, cuts }: FaceBoard,
+): Order {
+  const upright = way === 'upright'
+  const across = wall.outside === 'low' ? -(over + section.thickness) : deep + over
+  const order = squareBoard({
+    where,
+    role,
+    section,
+    along: upright ? 'z' : wall.along,
+    depth: upright ? wall.along : 'z',
+    from: upright ? y0 : x0,
+    to: upright ? y1 : x1,
+    corner: wallPoint(wall, x0, across, y0),
+  })
+  const [low, high] = upright ? [x0, x1] : [y0, y1]
+  const rip: BuildingCut[] =
+    high - low < section.depth - HAIR
+      ? [{ kind: 'end', name: 'rip', plane: planeAcross(upright ? wall.along : 'z', high) }]
+      : []
+  const along = wall.along === 'x' ? vec(1, 0, 0) : vec(0, 1, 0)
+  return {
+    ...order,
+    cuts: [...order.cuts, ...rip, ...notches.map(each => cutOut(each, along, vec(0, 0, 1))), ...cuts],
+  }
+}

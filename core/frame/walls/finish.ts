@@ -28,7 +28,7 @@ import type { StackLines } from './places'
 import { coverPosts, sheatheWall } from './sheathing'
 import { coverOnBolted } from './post-places'
 import { slatWall } from './slats'
-import { type SkinLumber, skinOrders } from './skins'
+import { type SkinLumber, skinOrders, skinProblems } from './skins'
 import type { PerWall } from './wall'
 import type { FramedWall } from './walls'
 
@@ -84,7 +84,7 @@ export function finishWalls(ask: FinishAsk, framed: readonly FramedWall[]): Fini
   const loose: Record<SideName, number> = { south: 0, east: 0, north: 0, west: 0 }
   const braces: Record<SideName, number> = { south: 0, east: 0, north: 0, west: 0 }
   const openings: Record<SideName, readonly RoughOpening[]> = { south: [], east: [], north: [], west: [] }
-  const problems: Problem[] = []
+  const problems: Problem[] = skinProblems(ask.building, ask.skin)
   const skins: Order[] = []
   const orders = framed.flatMap(each => {
     const { name } = each.wall

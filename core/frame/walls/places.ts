@@ -1,4 +1,4 @@
-import { gaps, onCentre, type Stretch, withLayout } from '../../trade'
+import { gaps, onCentre, rowOf, type Stretch, withLayout } from '../../trade'
 import { HAIR } from '../../measure'
 import type { Building } from '../../design'
 import type { Section } from '../../lumber'
@@ -154,4 +154,17 @@ export function fromLayoutEnd(
     turn(whole),
     breaks.map(at => overall - at).sort((a, b) => a - b),
   ).map(turn)
+}
+
+/** A row of boards; a staggered one begins with half a length, where a stud lets it. */
+export function staggeredRow(
+  whole: Stretch,
+  breaks: readonly number[],
+  longest: number,
+  half: boolean,
+): readonly Stretch[] {
+  const row = rowOf(whole, breaks, longest, half ? longest / 2 : longest)
+  return half && row.some(each => each.to - each.from > longest + HAIR)
+    ? rowOf(whole, breaks, longest, longest)
+    : row
 }

@@ -1,15 +1,13 @@
 import { type MemberPlace, ofGable, ofWall } from '../place'
 import { coverLevel, levelUnder, peakOf, type Profile, withinOf } from '../../lines'
 import type { Sheathing } from '../../design'
-import { planeAcross, vec } from '../../geometry'
 import { countUp, HAIR } from '../../measure'
 import { type Section, sheetSection } from '../../lumber'
-import { piecesAbout, cutOut } from '../pieces-about'
-import { squareBoard } from '../square-board'
+import { piecesAbout } from '../pieces-about'
 import { fewestBoards, least, middleOf, rowOf, type Stretch } from '../../trade'
 import type { BuildingCut, Order } from '../member'
 import type { Rect } from '../rect'
-import { type WallBoard, wallPoint } from './board'
+import { faceBoard, type WallBoard } from './board'
 import { type OuterWood, outerWood, plumbJoints } from './framing-lines'
 import { fromLayoutEnd } from './places'
 import { heightAt, type Wall } from './wall'
@@ -248,7 +246,7 @@ function sheetOrder(
   wall: Wall,
   stud: Section,
   where: MemberPlace,
-  { x0, x1, y0, y1 }: Rect,
+  rect: Rect,
   notches: readonly Rect[],
   slopes: readonly BuildingCut[],
 ): Order {
@@ -257,26 +255,8 @@ function sheetOrder(
     Math.min(sheet.length, sheet.width),
     Math.max(sheet.length, sheet.width),
   )
-  const upright = way === 'upright'
-  const across = wall.outside === 'low' ? -thickness : stud.depth
-  const order = squareBoard({
-    where,
-    role: 'wall-sheet',
-    section,
-    along: upright ? 'z' : wall.along,
-    depth: upright ? wall.along : 'z',
-    from: upright ? y0 : x0,
-    to: upright ? y1 : x1,
-    corner: wallPoint(wall, x0, across, y0),
-  })
-  const [low, high] = upright ? [x0, x1] : [y0, y1]
-  const rip: BuildingCut[] =
-    high - low < section.depth - HAIR
-      ? [{ kind: 'end', name: 'rip', plane: planeAcross(upright ? wall.along : 'z', high) }]
-      : []
-  const along = wall.along === 'x' ? vec(1, 0, 0) : vec(0, 1, 0)
-  return {
-    ...order,
-    cuts: [...order.cuts, ...rip, ...notches.map(each => cutOut(each, along, vec(0, 0, 1))), ...slopes],
-  }
+  return faceBoard(
+    { wall, deep: stud.depth, over: 0 },
+    { where, role: 'wall-sheet', section, way, rect, notches, cuts: slopes },
+  )
 }

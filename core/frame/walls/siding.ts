@@ -1,16 +1,16 @@
 import type { BoardSiding, LappedSiding } from '../../design'
 import { cross, place, planeAt, scale, add, vec, type Vec3 } from '../../geometry'
+import type { Problem } from '../../lines'
 import type { Section } from '../../lumber'
 import { countUp, HAIR } from '../../measure'
-import { fewestBoards, gaps, least, type Stretch } from '../../trade'
+import { boardsAcross, fewestBoards, gaps, least, type Stretch } from '../../trade'
 import type { BuildingCut, Order } from '../member'
 import { cutOut, piecesAbout } from '../pieces-about'
 import { SPARE } from '../square-board'
-import { wallPoint } from './board'
-import { coverRow, flatBoard, type Skin } from './skin'
-
-/** A board's least lap over the one below: 1 in, IRC R703.5.1 (from memory). */
-const LAP = 25.4
+import type { Rect } from '../rect'
+import { covering } from '../tongue'
+import { faceBoard, wallPoint } from './board'
+import { coverRow, type Skin } from './skin'
 
 /** How far lapped boards lean in, so that each clears the one below that shows least; radians. */
 const leanOf = ({ thickness }: Section, exposure: number): number =>
@@ -28,9 +28,23 @@ export function sidingDepth(
   return board.depth * Math.sin(lean) + board.thickness * Math.cos(lean)
 }
 
-/** The most that shows of a board: as asked, or what its lap leaves. */
-const exposed = ({ exposure }: LappedSiding, { depth }: Section): number =>
-  Math.max(least.piece, Math.min(exposure, depth - LAP))
+/** The most that shows of a board: as asked, within what it takes. */
+const exposed = ({ exposure }: LappedSiding, board: Section): number => {
+  const { from, to } = mayShow(board)
+  return Math.max(from, Math.min(exposure, to))
+}
+
+/** From the least that may show of a lapped board, or it would lean too far, to what its lap leaves. */
+const mayShow = ({ depth, thickness }: Section): Stretch => ({ from: 2 * thickness, to: depth - gaps.lap })
+
+/** Why boards can't be lapped as asked: too narrow for their thickness, or too much or too little shows. */
+export function lapProblem({ exposure }: LappedSiding, board: Section): Problem | null {
+  const { from, to } = mayShow(board)
+  if (to < from + HAIR) return { code: 'siding-narrow', path: 'walls.siding.section', least: from + gaps.lap }
+  return exposure < from - HAIR || exposure > to + HAIR
+    ? { code: 'siding-shows', path: 'walls.siding.exposure', least: from, most: to }
+    : null
+}
 
 /** How much less than asked may show of a course, so that courses come out even, as a share. */
 const SHARE = 2 / 3
@@ -64,22 +78,18 @@ export function lappedOrders(skin: Skin, siding: LappedSiding, board: Section, l
   const lean = leanOf(board, thinnest)
   // to the outer arris of its upper edge
   const high = board.depth * Math.cos(lean) + board.thickness * Math.sin(lean)
-  const strip = Math.min(1.25 * 25.4, Math.max(LAP / 2, 0.9 * (board.depth - most)))
+  const strip = Math.min(gaps.starter, Math.max(gaps.lap / 2, 0.9 * (board.depth - most)))
   const starter = coverRow(skin, { from: zone.from, to: zone.from + strip }, longest, 0).flatMap(
     ({ s, cuts }, i) =>
       piecesAbout({ x0: s.from, x1: s.to, y0: zone.from, y1: zone.from + strip }, holes).map(
         ({ rect, notches }, k) =>
-          flatBoard(
-            skin,
-            skin.place('starter', i + 1, ...(k ? [k + 1] : [])),
-            'starter',
-            board,
-            'level',
-            rect,
-            notches,
-            cuts,
-            0,
-          ),
+          faceBoard(skin, {
+            where: skin.place('starter', i + 1, ...(k ? [k + 1] : [])),
+            role: 'starter',
+            section: board,
+            way: 'level',
+            ...{ rect, notches, cuts },
+          }),
       ),
   )
   const courses = starts.flatMap((z, r) => {
@@ -110,7 +120,7 @@ function leaningBoard(
   where: Order['where'],
   section: Section,
   lean: number,
-  { x0, x1, y0, y1 }: { readonly x0: number; readonly x1: number; readonly y0: number; readonly y1: number },
+  { x0, x1, y0, y1 }: Rect,
   foot: number,
   more: readonly BuildingCut[],
 ): Order {
@@ -153,8 +163,7 @@ export function boardOrders(
   batten: Section | null,
   longest: number,
 ): Order[] {
-  const section =
-    siding.edge === 'tongue' ? { ...sold, depth: Math.max(sold.depth - gaps.tongue, sold.depth / 2) } : sold
+  const section = covering(sold, siding.edge)
   const { zone, holes } = skin
   const laid = (
     what: {
@@ -165,29 +174,29 @@ export function boardOrders(
     },
     way: 'upright' | 'level',
     rects: readonly {
-      readonly rect: { x0: number; x1: number; y0: number; y1: number }
+      readonly rect: Rect
       readonly cuts: readonly BuildingCut[]
       readonly run: readonly (number | string)[]
     }[],
   ): Order[] =>
     rects.flatMap(({ rect, cuts, run }) =>
       piecesAbout(rect, holes).map((piece, k) =>
-        flatBoard(
-          skin,
-          skin.place(what.name, ...run, ...(k ? [k + 1] : [])),
-          what.role,
-          what.board,
-          way,
-          piece.rect,
-          piece.notches,
-          cuts,
-          what.off,
+        faceBoard(
+          { ...skin, over: skin.over + what.off },
+          {
+            where: skin.place(what.name, ...run, ...(k ? [k + 1] : [])),
+            role: what.role,
+            section: what.board,
+            way,
+            cuts,
+            ...piece,
+          },
         ),
       ),
     )
   const boards = { role: 'siding', name: 'siding', board: section, off: 0 } as const
   if (siding.way === 'level') {
-    const rows = evenly(zone, section.depth, siding.space)
+    const rows = boardsAcross(zone, section.depth, siding.space)
     return laid(
       boards,
       'level',
@@ -200,7 +209,7 @@ export function boardOrders(
       ),
     )
   }
-  const columns = evenly(skin.reach, section.depth, siding.space)
+  const columns = boardsAcross(skin.reach, section.depth, siding.space)
   const upright = (s: Stretch) =>
     skin.column(s).flatMap(({ z, cuts }) =>
       fewestBoards(z, { breaks: skin.levels, longest, shortest: least.stud }).map(each => ({
@@ -225,18 +234,4 @@ export function boardOrders(
       )
     : []
   return [...laid(boards, 'upright', of(columns)), ...battens]
-}
-
-/** Boards across a stretch with a space between, the last two alike where it would be a strip. */
-function evenly({ from, to }: Stretch, wide: number, space: number): Stretch[] {
-  const step = wide + space
-  const count = Math.max(0, countUp((to - from - least.piece + space) / step))
-  const rows = Array.from({ length: count }, (_, i): Stretch => ({
-    from: from + i * step,
-    to: Math.min(to, from + i * step + wide),
-  }))
-  const [before, last] = [rows.at(-2), rows.at(-1)]
-  if (!before || !last || last.to - last.from >= Math.min(least.deckBoard, wide / 2) - HAIR) return rows
-  const each = (to - before.from - space) / 2
-  return [...rows.slice(0, -2), { from: before.from, to: before.from + each }, { from: to - each, to }]
 }

@@ -1,15 +1,11 @@
-import { planeAcross, vec, type Vec3 } from '../../geometry'
+import { vec, type Vec3 } from '../../geometry'
 import { coverLevel, type Profile, peakOf, stretchOf, tailedEave, withinOf } from '../../lines'
-import type { Section } from '../../lumber'
 import { HAIR } from '../../measure'
-import { least, overlap, rowOf, type Stretch } from '../../trade'
-import type { BuildingCut, Order } from '../member'
-import { cutOut } from '../pieces-about'
+import { least, overlap, type Stretch } from '../../trade'
+import type { BuildingCut } from '../member'
 import { type MemberPlace, ofWall } from '../place'
 import type { Rect } from '../rect'
 import { footOfTail } from '../roof'
-import { squareBoard } from '../square-board'
-import { wallPoint } from './board'
 import {
   type CoverAsk,
   gableReach,
@@ -24,7 +20,7 @@ import {
   wallReach,
 } from './cover'
 import { type OuterWood, outerWood, plumbJoints } from './framing-lines'
-import { fromLayoutEnd } from './places'
+import { fromLayoutEnd, staggeredRow } from './places'
 import { heightAt, type Wall } from './wall'
 
 /** A line over a wall that ends lower, square to the roof's planes, mm. */
@@ -181,50 +177,13 @@ export function coverRow(
   longest: number,
   r: number,
 ): { readonly s: Stretch; readonly cuts: readonly BuildingCut[]; readonly part: SkinRow['part'] }[] {
-  return skin.rows(z).flatMap(({ s: whole, cuts, part, joints }) =>
-    fromLayoutEnd(skin.wall, whole, joints, (reach, breaks) => {
-      const half = r % 2 === 1
-      const row = rowOf(reach, breaks, longest, half ? longest / 2 : longest)
-      return half && row.some(each => each.to - each.from > longest + HAIR)
-        ? rowOf(reach, breaks, longest, longest)
-        : row
-    }).map(s => ({ s, cuts, part })),
-  )
-}
-
-/** A board flat on a wall's sheets, or `off` out from them, ripped to what its rectangle leaves. */
-export function flatBoard(
-  { wall, deep, over, along }: Skin,
-  where: MemberPlace,
-  role: Order['role'],
-  section: Section,
-  way: 'level' | 'upright',
-  { x0, x1, y0, y1 }: Rect,
-  notches: readonly Rect[],
-  more: readonly BuildingCut[],
-  off: number,
-): Order {
-  const upright = way === 'upright'
-  const across = wall.outside === 'low' ? -(over + off + section.thickness) : deep + over + off
-  const order = squareBoard({
-    where,
-    role,
-    section,
-    along: upright ? 'z' : wall.along,
-    depth: upright ? wall.along : 'z',
-    from: upright ? y0 : x0,
-    to: upright ? y1 : x1,
-    corner: wallPoint(wall, x0, across, y0),
-  })
-  const [low, high] = upright ? [x0, x1] : [y0, y1]
-  const rip: BuildingCut[] =
-    high - low < section.depth - HAIR
-      ? [{ kind: 'end', name: 'rip', plane: planeAcross(upright ? wall.along : 'z', high) }]
-      : []
-  return {
-    ...order,
-    cuts: [...order.cuts, ...rip, ...notches.map(each => cutOut(each, along, vec(0, 0, 1))), ...more],
-  }
+  return skin
+    .rows(z)
+    .flatMap(({ s: whole, cuts, part, joints }) =>
+      fromLayoutEnd(skin.wall, whole, joints, (reach, breaks) =>
+        staggeredRow(reach, breaks, longest, r % 2 === 1),
+      ).map(s => ({ s, cuts, part })),
+    )
 }
 
 /** Rough openings of a wall and of the gable over it. */

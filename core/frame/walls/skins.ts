@@ -1,9 +1,9 @@
-import { type Building, hasSheets, isSide, type SideName } from '../../design'
-import type { Profile, RoofLumber } from '../../lines'
+import { type Building, hasSheets, isSide, type SideName, sideNames } from '../../design'
+import type { Problem, Profile, RoofLumber } from '../../lines'
 import type { Section } from '../../lumber'
 import type { Order } from '../member'
 import type { CoverAsk } from './cover'
-import { boardOrders, lappedOrders, sidingDepth } from './siding'
+import { boardOrders, lapProblem, lappedOrders, sidingDepth } from './siding'
 import { openingsOf, skinOf } from './skin'
 import { casedOpenings, cornerOrders, cornersOf } from './trim'
 
@@ -17,36 +17,50 @@ export interface SkinLumber {
   readonly over: Pick<RoofLumber, 'rafter' | 'barge'>
 }
 
-export const skinLumber = (
+function sectionsOver(
   { walls: { siding, trim } }: Building,
   section: (name: string) => Section,
-  { rafter, barge }: Pick<RoofLumber, 'rafter' | 'barge'>,
-): SkinLumber => {
+): Omit<SkinLumber, 'over'> {
   const optional = (name: string | null | undefined): Section | null => (name ? section(name) : null)
   return {
     siding: optional(siding?.section),
     batten: siding?.kind === 'boards' ? optional(siding.batten) : null,
     corner: optional(trim.corner),
     casing: optional(trim.casing),
-    over: { rafter, barge },
   }
 }
+
+export const skinLumber = (
+  building: Building,
+  section: (name: string) => Section,
+  { rafter, barge }: SkinLumber['over'],
+): SkinLumber => ({ ...sectionsOver(building, section), over: { rafter, barge } })
 
 /** Whether siding or trim lies on a side's sheets. */
 const isSided = ({ walls }: Building, side: SideName): boolean =>
   walls.siding !== null && hasSheets(walls, side) && walls.sides[side].cover === 'sheets'
 
+/** How far out siding and trim reach over what they are nailed to, mm; 0 without siding. */
+const depthOf = ({ walls: { siding } }: Building, lumber: Omit<SkinLumber, 'over'>): number =>
+  siding && lumber.siding
+    ? Math.max(
+        sidingDepth(siding, lumber.siding, lumber.batten),
+        lumber.corner?.thickness ?? 0,
+        lumber.casing?.thickness ?? 0,
+      )
+    : 0
+
 /** How far siding and trim reach out over a side's sheets, mm; 0 where none lie on them. */
-export function skinOn(building: Building, section: (name: string) => Section, side: SideName): number {
-  const { siding, trim } = building.walls
-  if (!siding || !isSided(building, side)) return 0
-  const thick = (name: string | null): number => (name ? section(name).thickness : 0)
-  const batten = siding.kind === 'boards' && siding.batten ? section(siding.batten) : null
-  return Math.max(
-    sidingDepth(siding, section(siding.section), batten),
-    thick(trim.corner),
-    thick(trim.casing),
-  )
+export const skinOn = (building: Building, section: (name: string) => Section, side: SideName): number =>
+  isSided(building, side) ? depthOf(building, sectionsOver(building, section)) : 0
+
+/** Why siding can't be as it is asked for. */
+export function skinProblems(building: Building, lumber: SkinLumber): Problem[] {
+  const { siding } = building.walls
+  if (siding?.kind !== 'lapped' || !lumber.siding || !sideNames.some(side => isSided(building, side)))
+    return []
+  const problem = lapProblem(siding, lumber.siding)
+  return problem ? [problem] : []
 }
 
 /** Siding and trim over a wall's sheets. */
@@ -71,11 +85,7 @@ export function skinOrders(ask: CoverAsk, lumber: SkinLumber, roof: Profile | nu
   const skin = skinOf({
     cover: ask,
     over: sheathing.thickness,
-    depth: Math.max(
-      sidingDepth(siding, lumber.siding, lumber.batten),
-      lumber.corner?.thickness ?? 0,
-      lumber.casing?.thickness ?? 0,
-    ),
+    depth: depthOf(building, lumber),
     lower: lowerOver(building, wall.name, lumber),
     roof: wall.along === 'y' ? roof : null,
     reach: { from: low?.to ?? 0, to: high?.from ?? wall.overall },

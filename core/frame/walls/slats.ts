@@ -1,5 +1,5 @@
 import { type SideName } from '../../design'
-import { type MemberPlace, ofWall } from '../place'
+import { ofWall } from '../place'
 import {
   type CoverAsk,
   gableReach,
@@ -15,17 +15,14 @@ import {
   wallReach,
 } from './cover'
 import { coverLevel, peakOf, type Profile, withinOf } from '../../lines'
-import { least, rowOf, type Stretch } from '../../trade'
+import { least, type Stretch } from '../../trade'
 import { HAIR } from '../../measure'
-import { planeAcross, vec } from '../../geometry'
 import type { Section } from '../../lumber'
-import { piecesAbout, cutOut } from '../pieces-about'
-import { squareBoard } from '../square-board'
-import type { BuildingCut, Order } from '../member'
-import type { Rect } from '../rect'
-import { wallPoint } from './board'
+import { piecesAbout } from '../pieces-about'
+import type { Order } from '../member'
+import { faceBoard } from './board'
 import { outerWood, plumbJoints } from './framing-lines'
-import { fromLayoutEnd } from './places'
+import { fromLayoutEnd, staggeredRow } from './places'
 import { heightAt } from './wall'
 
 /**
@@ -73,57 +70,20 @@ export function slatWall(ask: CoverAsk, slat: Section, gap: number, longest: num
     )
     return row.flatMap((s, c) =>
       piecesAbout({ x0: s.from, x1: s.to, y0: z.from, y1: z.to }, holes).map(({ rect, notches }, k) =>
-        slatOrder(
-          ask,
-          slat,
-          ofWall(wall.name, 'slat', r + 1, ...part, c + 1, ...(k ? [k + 1] : [])),
-          rect,
-          notches,
-          line && above ? roofCuts(line) : [],
+        faceBoard(
+          { wall, deep: stud.depth, over: 0 },
+          {
+            where: ofWall(wall.name, 'slat', r + 1, ...part, c + 1, ...(k ? [k + 1] : [])),
+            role: 'slat',
+            section: slat,
+            way: 'level',
+            rect,
+            notches,
+            cuts: line && above ? roofCuts(line) : [],
+          },
         ),
       ),
     )
-  }
-}
-
-/** A row of boards; a staggered one begins with half a length, where a stud lets it. */
-function staggeredRow(
-  whole: Stretch,
-  breaks: readonly number[],
-  longest: number,
-  half: boolean,
-): readonly Stretch[] {
-  const row = rowOf(whole, breaks, longest, half ? longest / 2 : longest)
-  return half && row.some(each => each.to - each.from > longest + HAIR)
-    ? rowOf(whole, breaks, longest, longest)
-    : row
-}
-
-function slatOrder(
-  { framed: { wall }, stud }: CoverAsk,
-  slat: Section,
-  where: MemberPlace,
-  { x0, x1, y0, y1 }: Rect,
-  notches: readonly Rect[],
-  slopes: readonly BuildingCut[],
-): Order {
-  const across = wall.outside === 'low' ? -slat.thickness : stud.depth
-  const order = squareBoard({
-    where,
-    role: 'slat',
-    section: slat,
-    along: wall.along,
-    depth: 'z',
-    from: x0,
-    to: x1,
-    corner: wallPoint(wall, x0, across, y0),
-  })
-  const rip: BuildingCut[] =
-    y1 - y0 < slat.depth - HAIR ? [{ kind: 'end', name: 'rip', plane: planeAcross('z', y1) }] : []
-  const along = wall.along === 'x' ? vec(1, 0, 0) : vec(0, 1, 0)
-  return {
-    ...order,
-    cuts: [...order.cuts, ...rip, ...notches.map(each => cutOut(each, along, vec(0, 0, 1))), ...slopes],
   }
 }
 

@@ -1,13 +1,11 @@
 import type { Section } from '../../lumber'
 import { HAIR } from '../../measure'
-import { overlap, type Stretch } from '../../trade'
+import { least, overlap, type Stretch } from '../../trade'
 import type { Order } from '../member'
 import type { Rect } from '../rect'
-import { flatBoard, type Skin } from './skin'
+import { faceBoard } from './board'
+import type { Skin } from './skin'
 import type { Wall } from './wall'
-
-/** The narrowest casing that is laid, mm. */
-const NARROW = 20
 
 /** How thick the sheets at a wall's low and high end are, and the corner boards there, mm. */
 export interface Beside {
@@ -34,21 +32,17 @@ export function cornersOf(
 /** Corner boards, from the wall's foot to its top. */
 export const cornerOrders = (skin: Skin, corner: Section, at: readonly Stretch[]): Order[] =>
   at.flatMap(s =>
-    skin
-      .column(s)
-      .map(({ z, cuts }, k) =>
-        flatBoard(
-          skin,
-          skin.place('corner', s.from < skin.wall.overall / 2 ? 'low' : 'high', ...(k ? [k + 1] : [])),
-          'corner-board',
-          corner,
-          'upright',
-          { x0: s.from, x1: s.to, y0: z.from, y1: z.to },
-          [],
-          cuts,
-          0,
-        ),
-      ),
+    skin.column(s).map(({ z, cuts }, k) =>
+      faceBoard(skin, {
+        where: skin.place('corner', s.from < skin.wall.overall / 2 ? 'low' : 'high', ...(k ? [k + 1] : [])),
+        role: 'corner-board',
+        section: corner,
+        way: 'upright',
+        rect: { x0: s.from, x1: s.to, y0: z.from, y1: z.to },
+        notches: [],
+        cuts,
+      }),
+    ),
   )
 
 /** A casing's boards about an opening, and what siding leaves free with them. */
@@ -86,7 +80,7 @@ export function casedOpenings(skin: Skin, casing: Section | null, rough: readonl
     }
     const wide = (way: 'x' | 'y', low: boolean): number => {
       const room = beside(way, low)
-      return room < NARROW ? 0 : room
+      return room < least.casing ? 0 : room
     }
     const [left, right, top] = [wide('x', true), wide('x', false), wide('y', false)]
     // what one walks through has no sill board
@@ -99,20 +93,17 @@ export function casedOpenings(skin: Skin, casing: Section | null, rough: readonl
       y1: each.y1 + top,
     }
     const board = (name: string, way: 'level' | 'upright', rect: Rect): Order[] =>
-      rect.x1 - rect.x0 < NARROW || rect.y1 - rect.y0 < NARROW
+      rect.x1 - rect.x0 < least.casing || rect.y1 - rect.y0 < least.casing
         ? []
         : [
-            flatBoard(
-              skin,
-              skin.place('casing', i + 1, name),
-              'casing',
-              casing,
-              way,
-              rect,
-              [],
-              cutsAt(skin, rect),
-              0,
-            ),
+            faceBoard(skin, {
+              where: skin.place('casing', i + 1, name),
+              role: 'casing',
+              section: casing,
+              notches: [],
+              cuts: cutsAt(skin, rect),
+              ...{ way, rect },
+            }),
           ]
     const jamb = { y0: Math.max(zone.from, each.y0), y1: each.y1 }
     return {

@@ -23,6 +23,13 @@ export type WallProblem =
       readonly left: number
       readonly least: number
     }
+  | { readonly code: 'siding-narrow'; readonly path: 'walls.siding.section'; readonly least: number }
+  | {
+      readonly code: 'siding-shows'
+      readonly path: 'walls.siding.exposure'
+      readonly least: number
+      readonly most: number
+    }
   | { readonly code: 'gable-notch-truss'; readonly path: 'walls.gables' }
   | { readonly code: 'gable-notch-blocked'; readonly path: 'walls.gables'; readonly side: SideName }
   | {

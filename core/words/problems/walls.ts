@@ -13,6 +13,10 @@ export const wallSentences: Sentences<WallProblem> = {
     `${{ 'walls.spacing': 'Studs', 'roof.spacing': 'Rafters', 'floor.spacing': 'Joists' }[problem.path]} this close would touch. Space them at least ${up(problem.least)}.`,
   'gable-notch-thin': (problem, { up, down }) =>
     `Behind the end rafters ${down(problem.left)} would be left of the notched gable studs, less than ${up(problem.least)}. Let them end under the rafters, or use deeper studs.`,
+  'siding-narrow': (problem, { up }) =>
+    `These boards are too narrow for their thickness to be lapped. Use boards ${up(problem.least)} wide at least, or flat ones.`,
+  'siding-shows': (problem, { up, down }) =>
+    `Each board lies over the one below by an inch (25 mm) at least, and shows twice its thickness at least: it is laid so. Let ${up(problem.least)} to ${down(problem.most)} show.`,
   'gable-notch-truss': () =>
     "Gable studs can't run up behind end trusses, whose gussets are on their inner faces: they end under the chords. Choose studs that end there, or raked walls.",
   'gable-notch-blocked': problem =>
