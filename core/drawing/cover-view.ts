@@ -74,7 +74,7 @@ export function coverFace(plan: Plan, face: string, asked?: number): Drawing {
     labels: linesUp(plan, field, layer).map((v): Label => {
       const { from, to } = sliceOf(outlineAt(field, 0), { from: v, to: v + 1 }) ?? { from: 0, to: 0 }
       const [a, b] = [at({ s: from, v }), at({ s: to, v })]
-      const left = Math.min(a.x, b.x) - BESIDE * (high - low.x)
+      const left = Math.min(a.x, b.x) + INSIDE * (high - low.x)
       return { at: { x: left, y: a.y }, text: '', value: a.y - low.y + pastOf(plan, layer) }
     }),
     dimensions: dimensionsOf(plan, loop, low, layer),
@@ -83,8 +83,8 @@ export function coverFace(plan: Plan, face: string, asked?: number): Drawing {
   })
 }
 
-/** How far beside a face its level marks stand, as a share of its length. */
-const BESIDE = 0.045
+/** How far in from a face's end its level marks stand, as a share of its length; beside it they are cut. */
+const INSIDE = 0.06
 
 /** The rafters under a face, by their middles. */
 const raftersUnder = (field: CoverField, at: (p: FacePoint) => Point): Line[] => {
