@@ -1,7 +1,6 @@
 <script setup lang="ts">
-import { type Drawing, layerOf, layersOf, sectionPlaces, withLast } from '../../core/drawing'
+import { type Drawing, faceOfSoffit, layerOf, layersOf, sectionPlaces, withLast } from '../../core/drawing'
 import { faceOf } from '../../core/frame'
-import { isRoofCover } from '../../core/trade'
 import { capital, saySlope } from '../../core/words'
 
 const bench = useBench()
@@ -74,15 +73,15 @@ watch(
 watch(
   () => bench.member,
   member => {
-    if (!member || !isRoofCover(member.role)) return
+    if (!member || !bench.drawn || layerOf(member.role) === undefined) return
     view.value = 'cover'
-    face.value = faceOf(member.where) ?? face.value
+    face.value = faceOf(member.where) ?? faceOfSoffit(bench.drawn, member.where) ?? face.value
     const at = layers.value.findIndex(each => each === layerOf(member.role))
     if (at >= 0) layer.value = at
   },
   { immediate: true },
 )
-const layerWords = { deck: 'Deck', battens: 'Battens', top: 'Roofing' } as const
+const layerWords = { soffit: 'Soffit', deck: 'Deck', battens: 'Battens', top: 'Roofing' } as const
 const layerChoices = computed(() => layers.value.map((each, value) => ({ value, label: layerWords[each] })))
 function look(to: View): void {
   view.value = to

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { WallLayer } from '../../core/drawing'
 import { wallOf as wallOfBoard, type WallName } from '../../core/frame'
-import { isSide, partitionIndex, wallSubject } from '../../core/design'
+import { isSide, isSided, partitionIndex, wallSubject } from '../../core/design'
 import { platePair } from '../../core/plan'
 import { isWallSkin } from '../../core/trade'
 import { wallOf } from '../hand/walls'
@@ -21,9 +21,12 @@ const names = computed(() => [
 ])
 /** Siding that was taken off is not looked at. */
 watch(
-  () => bench.drawn?.building.walls.siding ?? null,
-  siding => {
-    if (!siding && layer.value === 'siding') layer.value = 'sheets'
+  () => {
+    const walls = bench.drawn?.building.walls
+    return walls !== undefined && isSide(wall.value) && isSided(walls, wall.value)
+  },
+  sided => {
+    if (!sided && layer.value === 'siding') layer.value = 'sheets'
   },
 )
 /** Another wall than one that was taken away. */

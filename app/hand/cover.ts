@@ -26,6 +26,8 @@ export function cover(at: At): Row[] {
     ...underlay(at),
     head('Roofing'),
     ...roofing(at),
+    head('Soffit'),
+    ...soffit(at),
     ...(isCovered(asked)
       ? [
           head('Edges'),
@@ -42,7 +44,7 @@ export function cover(at: At): Row[] {
 }
 
 const part =
-  (path: 'deck' | 'battens' | 'underlay' | 'top', value: unknown): Change =>
+  (path: 'deck' | 'battens' | 'underlay' | 'top' | 'soffit', value: unknown): Change =>
   design =>
     withEdit(design, `roof.cover.${path}`, value)
 
@@ -143,6 +145,27 @@ function battens(at: At): Row[] {
       change: to => part('battens', to === 'yes' ? usualCover[at.design.lumber.yard].battens : null),
     }),
     ...(asked ? [board(at, 'roof.cover.battens.section'), ...length(at, 'roof.cover.battens.apart')] : []),
+  ]
+}
+
+/** Boards under the eaves. */
+function soffit(at: At): Row[] {
+  const { soffit: asked } = at.design.roof.cover
+  return [
+    choice(at, 'roof.cover.soffit', onOff('Bare', 'Boards'), {
+      value: asked ? 'yes' : 'no',
+      change: to => part('soffit', to === 'yes' ? usualCover[at.design.lumber.yard].soffit : null),
+    }),
+    ...(asked
+      ? [
+          board(at, 'roof.cover.soffit.section'),
+          choice(at, 'roof.cover.soffit.edge', [
+            { value: 'square', label: 'Square' },
+            { value: 'tongue', label: 'Tongue and groove' },
+          ]),
+          ...lengths(at, 'roof.cover.soffit.space', 'roof.cover.soffit.vent'),
+        ]
+      : []),
   ]
 }
 

@@ -16,6 +16,8 @@ import {
   subjectBy,
   subjectsOf,
   usualBeam,
+  usualCover,
+  usualSiding,
   valueAt,
 } from '../../core/design'
 import { listDrawings } from '../../core/drawing'
@@ -221,6 +223,14 @@ describe('the rows of the hand', () => {
         },
       } as Design,
       { ...gabled, base: { ...usualBase('poles', 'imperial'), skirt: usualSkirt.imperial } as Base },
+      ...(['panels', 'shingles', 'roll', 'membrane'] as const).map((top): Design => ({
+        ...gabled,
+        roof: { ...gabled.roof, cover: { ...gabled.roof.cover, top: usualCover.imperial[top] } },
+      })),
+      ...(['lapped', 'battened', 'panels'] as const).map((kind): Design => ({
+        ...gabled,
+        walls: { ...gabled.walls, siding: usualSiding.imperial[kind] },
+      })),
       trussed({ kind: 'scissors', ceiling: { rise: 2, run: 12 } }),
       trussed({ kind: 'bought', bought: { span: gabled.footprint.width, weight: 40 } }),
       trussed({ kind: 'king-post', splice: { bottom: 1200, top: 900 } }),

@@ -2,12 +2,14 @@ import { eaveOver } from '../../core/lines'
 import {
   hasSheets,
   isOpenEnd,
+  isSided,
   openingKinds,
   type OpeningKind,
   roofHas,
   roughSize,
   sideNames,
   standsOnDeck,
+  usualGrooves,
   type WallOpening,
   withValue,
 } from '../../core/design'
@@ -19,17 +21,16 @@ import {
   ownHeight,
   setOpeningKind,
   sheathe,
-  side as withSiding,
   turnPartition,
   wallStep,
 } from '../logic/changes/walls'
 import { betweenOf, entry } from './posts'
+import { ownSiding, paint, siding } from './siding'
 import {
   act,
   type At,
   block,
   board,
-  boardOrNone,
   choice,
   head,
   length,
@@ -154,6 +155,7 @@ export function wall(at: At): Row[] {
     cover(at),
     ...entry(at, side),
     ...betweenOf(at, side),
+    ...(own.cover === 'sheets' ? ownSiding(at, side) : []),
     block('raise'),
   ]
 }
@@ -168,7 +170,7 @@ function cover(at: At): Row {
     at,
     `walls.sides.${side}.cover`,
     [
-      ...(build === 'studs' || (at.design.walls.sides[side].girts && at.design.walls.sheathing)
+      ...(build === 'studs' || at.design.walls.sides[side].girts
         ? [{ value: 'sheets', label: at.design.walls.sheathing ? 'Sheets' : 'As all' }]
         : over
           ? [{ value: 'sheets', label: 'Sheets on the end posts' }]
@@ -180,7 +182,11 @@ function cover(at: At): Row {
     {
       name: 'On it',
       value:
-        build === 'posts' && cover === 'sheets' && !over && !hasSheets(at.design.walls, side)
+        build === 'posts' &&
+        cover === 'sheets' &&
+        !over &&
+        !hasSheets(at.design.walls, side) &&
+        !isSided(at.design.walls, side)
           ? 'open'
           : cover,
     },
@@ -316,9 +322,23 @@ export function sheets(at: At): Row[] {
             { name: 'End' },
           ),
           ...length(at, 'walls.sheathing.drop'),
+          choice(at, 'walls.sheathing.grooves', onOff('Plain', 'Grooved, as siding'), {
+            name: 'Face',
+            value: walls.sheathing.grooves === null ? 'no' : 'yes',
+            change: to => design =>
+              withValue(
+                design,
+                'walls.sheathing.grooves',
+                to === 'yes' ? usualGrooves[design.lumber.yard] : null,
+              ),
+          }),
+          ...length(at, 'walls.sheathing.grooves'),
         ]
       : []),
-    ...(walls.sheathing ? [head('Siding'), ...siding(at)] : []),
+    head('Siding'),
+    ...siding(at),
+    head('Paint'),
+    ...paint(at),
     ...(slatted
       ? [
           head('Slats'),
@@ -328,56 +348,6 @@ export function sheets(at: At): Row[] {
         ]
       : []),
     ...(walls.sheathing ? [block('wall-cuts')] : []),
-  ]
-}
-
-/** What lies on the sheets: boards, and what ends them at corners and openings. */
-function siding(at: At): Row[] {
-  const { siding: asked } = at.design.walls
-  const kind = !asked
-    ? 'none'
-    : asked.kind === 'lapped'
-      ? 'lapped'
-      : asked.way === 'level'
-        ? 'level'
-        : asked.batten
-          ? 'battened'
-          : 'upright'
-  return [
-    choice(
-      at,
-      'walls.siding',
-      [
-        { value: 'none', label: 'None' },
-        { value: 'lapped', label: 'Lapped' },
-        { value: 'level', label: 'Level boards' },
-        { value: 'upright', label: 'Upright boards' },
-        { value: 'battened', label: 'Boards and battens' },
-      ],
-      {
-        value: kind,
-        change: to => withSiding(to === 'none' ? null : (to as 'lapped' | 'level' | 'upright' | 'battened')),
-      },
-    ),
-    ...(asked
-      ? [
-          board(at, 'walls.siding.section', 'Siding boards'),
-          ...(asked.kind === 'lapped'
-            ? length(at, 'walls.siding.exposure')
-            : [
-                choice(at, 'walls.siding.edge', [
-                  { value: 'square', label: 'Square' },
-                  { value: 'tongue', label: 'Tongue and groove' },
-                ]),
-                ...length(at, 'walls.siding.space'),
-                ...(asked.way === 'upright'
-                  ? [boardOrNone(at, 'walls.siding.batten', { none: 'None' })]
-                  : []),
-              ]),
-          boardOrNone(at, 'walls.trim.corner'),
-          boardOrNone(at, 'walls.trim.casing'),
-        ]
-      : []),
   ]
 }
 

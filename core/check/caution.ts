@@ -83,6 +83,7 @@ export type CautionCode =
   | 'roofing-flat'
   | 'roofing-no-deck'
   | 'battens-far'
+  | 'paint-first'
 
 /** A caution about some boards, where a limit is passed. */
 export const cautionIf = (

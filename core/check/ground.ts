@@ -1,8 +1,8 @@
 import { idsOf } from './ids-of'
-import { type Base, buriedKinds, type Building } from '../design'
+import { type Base, buriedKinds, type Building, hasSheets, isSided } from '../design'
 import { boxOf, type Part, type Rect, supportName } from '../frame'
 import { HAIR, INCH } from '../measure'
-import { clearances, findsOf, nearnesses, type Plan } from '../plan'
+import { clearances, closeSides, findsOf, nearnesses, type Plan } from '../plan'
 import { type Caution, cautionIf } from './caution'
 
 /** The customary limits of what is below the walls. */
@@ -16,6 +16,8 @@ export const customaryBelow = {
   bearing: 1.5 * INCH,
   /** Gravel held by boards on stakes, mm: 24 in; higher is a retaining wall (common practice, no source). */
   skirt: 24 * INCH,
+  /** Room that one works in before a wall, mm: 24 in (common practice, no source). */
+  reach: 24 * INCH,
 } as const
 
 /** Cautions of site, base and floor. */
@@ -54,7 +56,15 @@ function siteCautions(plan: Plan): Caution[] {
       numbers: { distance: each.distance, setback: each.setback },
       names: { boundary: each.name },
     }))
-  return [...near, ...lost, ...tight]
+  const close = closeSides(building, customaryBelow.reach)
+    .filter(({ side }) => isSided(building.walls, side) || hasSheets(building.walls, side))
+    .map(({ side, to, distance }): Caution => ({
+      code: 'paint-first',
+      members: [],
+      numbers: { distance, reach: customaryBelow.reach },
+      names: { wall: side, find: to },
+    }))
+  return [...near, ...lost, ...tight, ...close]
 }
 
 /** What the diagonals alone say, before anything is solved: opposite sides alike and diagonals not. */

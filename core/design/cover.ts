@@ -118,6 +118,17 @@ export interface RoofUnderlay {
 }
 
 /**
+ * Boards along the eaves, under a boxed soffit or on the tails' undersides, with `space` between them and a
+ * strip `vent` left open for air; mm.
+ */
+export interface SoffitBoards {
+  readonly section: string
+  readonly edge: DeckEdge
+  readonly space: number
+  readonly vent: number
+}
+
+/**
  * What covers a roof's faces, from the rafters out; null for what it has not. `past` how far a deck reaches
  * past what is nailed along the tails, and past the outermost boards over the gables; `slot` what is held
  * free on either side of a ridge, along the slope; mm.
@@ -127,6 +138,8 @@ export interface RoofCover {
   readonly battens: RoofBattens | null
   readonly underlay: RoofUnderlay | null
   readonly top: RoofTop | null
+  /** Under the eaves. */
+  readonly soffit: SoffitBoards | null
   readonly past: { readonly eave: number; readonly rake: number }
   readonly slot: number
 }
@@ -136,13 +149,14 @@ export const noCover: RoofCover = {
   battens: null,
   underlay: null,
   top: null,
+  soffit: null,
   past: { eave: 0, rake: 0 },
   slot: 0,
 }
 
 /** Whether anything covers a roof. */
-export const isCovered = ({ deck, battens, underlay, top }: RoofCover): boolean =>
-  deck !== null || battens !== null || underlay !== null || top !== null
+export const isCovered = ({ deck, battens, underlay, top, soffit }: RoofCover): boolean =>
+  deck !== null || battens !== null || underlay !== null || top !== null || soffit !== null
 
 const section = z.string().min(1).max(40)
 
@@ -225,6 +239,15 @@ export const coverSchema = z
       .nullable()
       .default(null),
     top: topSchema.nullable().default(null),
+    soffit: z
+      .strictObject({
+        section,
+        edge: z.enum(deckEdges).default('square'),
+        space: lengthField(limits.sidingSpace).default(0),
+        vent: lengthField(limits.soffitVent).default(0),
+      })
+      .nullable()
+      .default(null),
     past: z
       .strictObject({
         eave: lengthField(limits.deckPast).default(0),
@@ -248,6 +271,7 @@ export const usualCover: Readonly<
       readonly roll: RoofRoll
       readonly membrane: RoofMembrane
       readonly underlay: RoofUnderlay
+      readonly soffit: SoffitBoards
     }
   >
 > = {
@@ -280,6 +304,7 @@ export const usualCover: Readonly<
     roll: { kind: 'roll', width: 3 * FOOT, length: 36 * FOOT, lap: 4 * INCH, endLap: 6 * INCH, waste: 5 },
     membrane: { kind: 'membrane', width: 10 * FOOT, lap: 3 * INCH, over: 4 * INCH, up: 6 * INCH },
     underlay: { width: 3 * FOOT, length: 144 * FOOT, lap: 4 * INCH, endLap: 6 * INCH, ice: false },
+    soffit: { section: '1x6', edge: 'tongue', space: 0, vent: 0 },
   },
   metric: {
     sheets: {
@@ -310,5 +335,6 @@ export const usualCover: Readonly<
     roll: { kind: 'roll', width: 1000, length: 10000, lap: 100, endLap: 150, waste: 5 },
     membrane: { kind: 'membrane', width: 3050, lap: 75, over: 100, up: 150 },
     underlay: { width: 1000, length: 50000, lap: 150, endLap: 150, ice: false },
+    soffit: { section: '22x100', edge: 'tongue', space: 0, vent: 0 },
   },
 }

@@ -40,6 +40,8 @@ export type GroundPath =
   | 'site.squaring.tolerance.fair'
   | `site.levels.points.${Digit}.${'x' | 'y' | 'reading'}`
 
+type SidingLength = 'exposure' | 'space' | 'cover' | 'lap' | 'longest' | 'endLap' | 'height'
+
 export type WallPath =
   | 'walls.posts.spacing'
   | 'walls.posts.brace'
@@ -48,7 +50,9 @@ export type WallPath =
   | `walls.railing.${'gap' | 'height' | 'low'}`
   | 'walls.slats.gap'
   | 'walls.between.spacing'
-  | `walls.siding.${'exposure' | 'space'}`
+  | `${'walls.siding' | `walls.sides.${SideName}.${'siding' | 'gable'}`}.${SidingLength}`
+  | 'walls.trim.below'
+  | 'walls.sheathing.grooves'
   | `walls.partitions.${Digit}.at`
   | `walls.units.${Digit}.${'width' | 'height'}`
   | 'walls.longest'
@@ -67,6 +71,7 @@ export type CoverPath =
   | `roof.cover.top.${'cover' | 'lap' | 'longest' | 'endLap' | 'past' | 'height' | 'first'}`
   | `roof.cover.top.${'exposure' | 'strip' | 'width' | 'length' | 'over' | 'up'}`
   | `roof.cover.underlay.${'width' | 'length' | 'lap' | 'endLap'}`
+  | `roof.cover.soffit.${'space' | 'vent'}`
   | `roof.cover.past.${'eave' | 'rake'}`
   | 'roof.cover.slot'
 
@@ -149,10 +154,12 @@ export const isPitchPath = (path: string): path is PitchPath =>
 
 /**
  * A path with a `*` for the number of an item in a list, and for the side of a wall: what all of its kind
- * share.
+ * share, as siding of one wall does with that of all.
  */
 export const kindOfPath = (path: string): string =>
-  path.replace(/\.(?:\d+|south|east|north|west)(?=\.|$)/g, '.*')
+  path
+    .replace(/\.(?:\d+|south|east|north|west)(?=\.|$)/g, '.*')
+    .replace(/^walls\.sides\.\*\.(?:siding|gable)\./, 'walls.siding.')
 
 /** A path of a document, and the number of the part it is in, from 0; null of the main part. */
 export function pathInPart(path: string): { readonly part: number | null; readonly path: string } {

@@ -16,6 +16,7 @@ export {
   isCovered,
   type DeckSheets,
   noCover,
+  panelProfiles,
   type RoofBattens,
   type RoofCover,
   type RoofDeck,
@@ -26,16 +27,22 @@ export {
   wastes,
   type RoofPanels,
   type RoofTop,
+  type SoffitBoards,
   type Stagger,
   staggers,
   usualCover,
 } from './cover'
 export {
   type BoardSiding,
+  isUpright,
   type LappedSiding,
+  type OwnSiding,
+  type Paint,
+  usualPaint,
   noTrim,
   type Siding,
   usualSiding,
+  type WallPanels,
   type WallTrim,
 } from './siding'
 export type { CutMember } from './cut'
@@ -175,7 +182,7 @@ export {
   type TwoTapes,
   usualSite,
 } from './site'
-export { type Sheathing, sheetTops, sheetWays, usualSheathing } from './sheathing'
+export { type Sheathing, sheetTops, sheetWays, usualGrooves, usualSheathing } from './sheathing'
 export {
   isSide,
   isWallId,
@@ -219,6 +226,9 @@ export {
   gableEnds,
   type GableEnds,
   hasSheets,
+  isSided,
+  sidingOn,
+  type SidingPath,
   heightOf,
   type Stack,
   stacks,

@@ -13,6 +13,10 @@ export const limits = {
   knee: { min: 0, max: 1500 },
   exposure: { min: 20, max: 600 },
   sidingSpace: { min: 0, max: 100 },
+  /** A strip under an eave that lets air in. */
+  soffitVent: { min: 0, max: 150 },
+  /** Between grooves of a siding sheet. */
+  grooves: { min: 40, max: 600 },
   /** Clear under an eave, for sheets, roofing and flashing. */
   hangGap: { min: 0, max: 600 },
   /** How deep a pergola's rafters are notched, what their tails are cut to, and how far apart battens lie. */

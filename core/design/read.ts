@@ -7,6 +7,7 @@ import { defaultLumber, ownSections } from './lumber'
 import { tieKinds } from './roof'
 import { roofHas } from './roofs/kinds'
 import { sideNames } from './sides'
+import type { OwnSiding } from './siding'
 import { toCurrent, type VersionFault } from './versions'
 
 /**
@@ -176,6 +177,7 @@ function faultOf(issue: Issue): DesignFault[] {
   }
 }
 
+const sidingKinds = ['lapped', 'boards', 'panels'] as const
 const unions: Record<string, readonly string[]> = {
   'walls.topPlates': ['1', '2'],
   'roof.openings.*.plies': ['1', '2'],
@@ -186,7 +188,8 @@ const unions: Record<string, readonly string[]> = {
   'base.beams.plies': ['1', '2', '3'],
   'header.plies': ['1', '2', '3'],
   'roof.panel.per': ['1', '2', '3'],
-  'walls.siding.kind': ['lapped', 'boards'],
+  'walls.siding.kind': sidingKinds,
+  'walls.paint.coats': ['1', '2', '3'],
   'roof.cover.deck.kind': ['sheets', 'boards'],
   'roof.cover.top.kind': ['panels', 'shingles', 'roll', 'membrane'],
   'roof.beam.plies': ['1', '2', '3'],
@@ -201,6 +204,7 @@ const unions: Record<string, readonly string[]> = {
 const unionChoices = (of: string): readonly string[] => choicesAt(pathInPart(of).path)
 
 const choicesAt = (path: string): readonly string[] =>
+  (/^walls\.sides\.\w+\.(?:siding|gable)(?:\.kind)?$/.test(path) ? ['none', ...sidingKinds] : undefined) ??
   unions[kindOfPath(path)] ??
   unions[`${path}.kind`] ??
   unions[path.split('.').slice(-2).join('.')] ?? [
@@ -270,15 +274,17 @@ function furtherSections({ floor, base, walls, roof }: Part | Design): [string, 
   out.push(['roof.raised.post', roof.raised.post])
   out.push(['roof.firring.section', roof.firring.section])
   if (roof.cover.deck?.kind === 'boards') out.push(['roof.cover.deck.section', roof.cover.deck.section])
+  if (roof.cover.soffit) out.push(['roof.cover.soffit.section', roof.cover.soffit.section])
   if (roof.cover.battens) out.push(['roof.cover.battens.section', roof.cover.battens.section])
   if (roof.pergola.battens) out.push(['roof.pergola.battens.section', roof.pergola.battens.section])
   out.push(['roof.ends.lookout', roof.ends.lookout])
   if (roof.ends.barge) out.push(['roof.ends.barge', roof.ends.barge])
   if (roof.hip.section) out.push(['roof.hip.section', roof.hip.section])
-  if (walls.siding) out.push(['walls.siding.section', walls.siding.section])
-  if (walls.siding?.kind === 'boards' && walls.siding.batten)
-    out.push(['walls.siding.batten', walls.siding.batten])
-  for (const part of ['corner', 'casing'] as const)
+  out.push(...sidingSections('walls.siding', walls.siding))
+  for (const side of sideNames)
+    for (const part of ['siding', 'gable'] as const)
+      out.push(...sidingSections(`walls.sides.${side}.${part}`, walls.sides[side][part]))
+  for (const part of ['corner', 'casing', 'frieze', 'skirt'] as const)
     if (walls.trim[part]) out.push([`walls.trim.${part}`, walls.trim[part]])
   if (floor) out.push(['floor.joist', floor.joist])
   if (floor?.deck.kind === 'boards') out.push(['floor.deck.section', floor.deck.section])
@@ -289,6 +295,15 @@ function furtherSections({ floor, base, walls, roof }: Part | Design): [string, 
   if (base?.kind === 'poles' && base.skirt)
     out.push(['base.skirt.board', base.skirt.board], ['base.skirt.stake', base.skirt.stake])
   return out
+}
+
+function sidingSections(path: string, siding: OwnSiding | null): [string, string][] {
+  if (!siding || siding.kind === 'none' || siding.kind === 'panels') return []
+  const batten = siding.kind === 'boards' ? siding.batten : null
+  return [
+    [`${path}.section`, siding.section],
+    ...(batten ? [[`${path}.batten`, batten] as [string, string]] : []),
+  ]
 }
 
 /** Faults between fields: names of sections, and of walls that openings are in, that must exist. */

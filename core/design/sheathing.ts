@@ -21,6 +21,8 @@ export interface Sheathing {
   readonly way: (typeof sheetWays)[number]
   readonly top: (typeof sheetTops)[number]
   readonly drop: number
+  /** Of siding sheets: how far apart their grooves are, mm; null of plain ones. */
+  readonly grooves: number | null
 }
 
 export const sheathingSchema = z
@@ -30,11 +32,15 @@ export const sheathingSchema = z
     way: z.enum(sheetWays).default('upright'),
     top: z.enum(sheetTops).default('under-tails'),
     drop: lengthField(limits.drop).default(0),
+    grooves: lengthField(limits.grooves).nullable().default(null),
   })
   .nullable()
   .default(null)
 
 const FOOT = 304.8
+
+/** How far apart the grooves of siding sheets are, mm (common practice, no source). */
+export const usualGrooves = { imperial: (8 / 12) * FOOT, metric: 200 } as const
 
 /** 7/16 in sheets of 4 by 8 ft; 11 mm, 1220 by 2440 (common practice, no source). */
 export const usualSheathing: Record<'imperial' | 'metric', Sheathing> = {
@@ -44,6 +50,7 @@ export const usualSheathing: Record<'imperial' | 'metric', Sheathing> = {
     way: 'upright',
     top: 'under-tails',
     drop: 0,
+    grooves: null,
   },
   metric: {
     thickness: 11,
@@ -51,5 +58,6 @@ export const usualSheathing: Record<'imperial' | 'metric', Sheathing> = {
     way: 'upright',
     top: 'under-tails',
     drop: 0,
+    grooves: null,
   },
 }

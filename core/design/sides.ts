@@ -1,6 +1,7 @@
 import { lengthField } from './length-field'
 import { limits } from './limits'
 import { entries, type Entry } from './railing'
+import { type OwnSiding, ownSidingSchema } from './siding'
 import { z } from './zod'
 
 /** The four outside walls by the side they stand on, in the order they are told. */
@@ -50,6 +51,9 @@ export interface Side {
   /** Of a side of posts: whether girts stand between them, and diagonals in the bays at its ends. */
   readonly girts: boolean
   readonly diagonals: boolean
+  /** Its siding, null for that of all walls; and its gable's, null for the wall's. */
+  readonly siding: OwnSiding | null
+  readonly gable: OwnSiding | null
 }
 
 const stepSchema = z.strictObject({ at: lengthField(limits.onSite), height: lengthField(limits.wallHeight) })
@@ -63,6 +67,8 @@ const sideSchema = z.strictObject({
   entry: z.enum(entries).default('none'),
   girts: z.boolean().default(false),
   diagonals: z.boolean().default(false),
+  siding: ownSidingSchema,
+  gable: ownSidingSchema,
 })
 
 export const usualSide: Side = {
@@ -74,6 +80,8 @@ export const usualSide: Side = {
   entry: 'none',
   girts: false,
   diagonals: false,
+  siding: null,
+  gable: null,
 }
 export const usualSides: Readonly<Record<SideName, Side>> = {
   south: usualSide,

@@ -1,5 +1,5 @@
 import { INCH, type Units } from '../measure'
-import { type DeckEdge, deckEdges } from './cover'
+import { type DeckEdge, deckEdges, panelProfiles } from './cover'
 import { lengthField } from './length-field'
 import { limits } from './limits'
 import { z } from './zod'
@@ -27,15 +27,69 @@ export interface BoardSiding {
   readonly batten: string | null
 }
 
-export type Siding = LappedSiding | BoardSiding
+/**
+ * Panels upright on the sheets, or on blocks and girts: what one covers along the wall less its side `lap`,
+ * the longest sold, how far one laps over the one below it, and how high it stands; mm. `across` how many
+ * screws hold it in each line.
+ */
+export interface WallPanels {
+  readonly kind: 'panels'
+  readonly profile: (typeof panelProfiles)[number]
+  /** Lets light through. */
+  readonly clear: boolean
+  readonly cover: number
+  readonly lap: number
+  readonly longest: number
+  readonly endLap: number
+  readonly height: number
+  readonly across: number
+}
 
-/** Boards flat on the sheets at the walls' ends, and about openings; sections, null without. */
+export type Siding = LappedSiding | BoardSiding | WallPanels
+/** What a wall or a gable has of its own: siding, or none. */
+export type OwnSiding = Siding | { readonly kind: 'none' }
+
+/** Whether siding stands upright, and is nailed to what lies level behind it. */
+export const isUpright = (siding: Siding): boolean =>
+  siding.kind === 'panels' || (siding.kind === 'boards' && siding.way === 'upright')
+
+/**
+ * Boards flat on the sheets at the walls' ends, about openings, along the top of a wall without a gable, and
+ * along its foot; sections, null without. `below`: how far siding reaches below the deck where no sheets do,
+ * mm.
+ */
 export interface WallTrim {
   readonly corner: string | null
   readonly casing: string | null
+  readonly frieze: string | null
+  readonly skirt: string | null
+  readonly below: number
 }
 
-export const noTrim: WallTrim = { corner: null, casing: null }
+export const noTrim: WallTrim = { corner: null, casing: null, frieze: null, skirt: null, below: 0 }
+
+const panels = { kind: 'panels', profile: 'ribbed', clear: false, height: 20, across: 5 } as const
+
+/** What surface takes more. */
+export const surfaces = ['smooth', 'rough'] as const
+
+/** Paint or stain on what shows of the walls and the roof's edges, in so many coats. */
+export interface Paint {
+  readonly kind: 'paint' | 'stain'
+  readonly coats: 1 | 2 | 3
+  readonly surface: (typeof surfaces)[number]
+}
+
+export const usualPaint: Paint = { kind: 'paint', coats: 2, surface: 'smooth' }
+
+export const paintSchema = z
+  .strictObject({
+    kind: z.enum(['paint', 'stain']).default('paint'),
+    coats: z.union([z.literal(1), z.literal(2), z.literal(3)]).default(2),
+    surface: z.enum(surfaces).default('smooth'),
+  })
+  .nullable()
+  .default(null)
 
 /** What siding of each kind, and trim, begin with (common practice, no source). */
 export const usualSiding: Readonly<
@@ -46,6 +100,7 @@ export const usualSiding: Readonly<
       readonly upright: BoardSiding
       readonly level: BoardSiding
       readonly battened: BoardSiding
+      readonly panels: WallPanels
       readonly trim: WallTrim
     }
   >
@@ -62,7 +117,8 @@ export const usualSiding: Readonly<
       space: INCH / 2,
       batten: '1x2',
     },
-    trim: { corner: '1x4', casing: '1x4' },
+    panels: { ...panels, cover: 36 * INCH, lap: 2 * INCH, longest: 144 * INCH, endLap: 6 * INCH },
+    trim: { ...noTrim, corner: '1x4', casing: '1x4', below: INCH },
   },
   metric: {
     lapped: { kind: 'lapped', section: '22x150', exposure: 125 },
@@ -76,13 +132,14 @@ export const usualSiding: Readonly<
       space: 12,
       batten: '22x50',
     },
-    trim: { corner: '22x100', casing: '22x100' },
+    panels: { ...panels, cover: 1000, lap: 50, longest: 4000, endLap: 150 },
+    trim: { ...noTrim, corner: '22x100', casing: '22x100', below: 25 },
   },
 }
 
 const section = z.string().min(1).max(40)
 
-const kinds = z.discriminatedUnion('kind', [
+const sidings = [
   z.strictObject({ kind: z.literal('lapped'), section, exposure: lengthField(limits.exposure) }),
   z.strictObject({
     kind: z.literal('boards'),
@@ -92,7 +149,20 @@ const kinds = z.discriminatedUnion('kind', [
     space: lengthField(limits.sidingSpace).default(0),
     batten: section.nullable().default(null),
   }),
-])
+  z.strictObject({
+    kind: z.literal('panels'),
+    profile: z.enum(panelProfiles).default('ribbed'),
+    clear: z.boolean().default(false),
+    cover: lengthField(limits.panel),
+    lap: lengthField(limits.rollLap).default(50),
+    longest: lengthField(limits.panelLong).default(6000),
+    endLap: lengthField(limits.endLap).default(150),
+    height: lengthField(limits.panelHigh).default(20),
+    across: z.int().min(1).max(12).default(5),
+  }),
+] as const
+const kinds = z.discriminatedUnion('kind', [...sidings])
+const ownKinds = z.discriminatedUnion('kind', [z.strictObject({ kind: z.literal('none') }), ...sidings])
 
 /** Siding that does not say its kind is lapped, as all was before there were others. */
 const withKind = (value: unknown): unknown =>
@@ -102,6 +172,15 @@ const withKind = (value: unknown): unknown =>
 
 export const sidingSchema = z.preprocess(withKind, kinds.nullable().default(null))
 
+/** Of a wall, or a gable: null as all walls, or as the wall. */
+export const ownSidingSchema = z.preprocess(withKind, ownKinds.nullable().default(null))
+
 export const trimSchema = z
-  .strictObject({ corner: section.nullable().default(null), casing: section.nullable().default(null) })
+  .strictObject({
+    corner: section.nullable().default(null),
+    casing: section.nullable().default(null),
+    frieze: section.nullable().default(null),
+    skirt: section.nullable().default(null),
+    below: lengthField(limits.drop).default(0),
+  })
   .default(noTrim)

@@ -156,7 +156,7 @@ function wallSubjects({ walls, roof }: Design): Subject[] {
         : [],
     ),
     of('sheets', 'sheathing', 'walls', {
-      paths: ['walls.sheathing', 'walls.siding', 'walls.trim', 'walls.slats'],
+      paths: ['walls.sheathing', 'walls.siding', 'walls.trim', 'walls.paint', 'walls.slats'],
     }),
     ...(sideNames.some(side => walls.sides[side].build === 'posts')
       ? [of('posts', 'posts', 'walls', { paths: ['walls.posts', 'walls.railing', 'walls.between'] })]

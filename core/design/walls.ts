@@ -1,4 +1,13 @@
-import { noTrim, type Siding, sidingSchema, trimSchema, type WallTrim } from './siding'
+import {
+  noTrim,
+  type OwnSiding,
+  type Paint,
+  paintSchema,
+  type Siding,
+  sidingSchema,
+  trimSchema,
+  type WallTrim,
+} from './siding'
 import { betweenSchema, type BetweenPosts, usualBetween } from './between-posts'
 import { lengthField } from './length-field'
 import { limits } from './limits'
@@ -67,6 +76,7 @@ export interface Walls {
   /** Null without; on walls with sheets it is lapped over them. */
   readonly siding: Siding | null
   readonly trim: WallTrim
+  readonly paint: Paint | null
   /** Null where the walls stay open or are covered by others. */
   readonly sheathing: Sheathing | null
   readonly openings: readonly WallOpening[]
@@ -96,6 +106,7 @@ export const wallsSchema = z.strictObject({
   between: betweenSchema,
   siding: sidingSchema,
   trim: trimSchema,
+  paint: paintSchema,
   sheathing: sheathingSchema,
   openings: openingsSchema.default([]),
   partitions: partitionsSchema,
@@ -120,6 +131,7 @@ export const defaultWalls: Walls = {
   between: usualBetween.imperial,
   siding: null,
   trim: noTrim,
+  paint: null,
   sheathing: null,
   openings: [],
   partitions: [],
@@ -134,6 +146,32 @@ export const hasSheets = (
   sheathing !== null &&
   sides[side].cover === 'sheets' &&
   (sides[side].build === 'studs' || (sides[side].build === 'posts' && sides[side].girts))
+
+/** Where the siding of a part of a wall is typed: with all walls', or its own. */
+export type SidingPath = 'walls.siding' | `walls.sides.${SideName}.${'siding' | 'gable'}`
+
+/** The siding of a side's wall or gable, and where it is typed; null where none lies there. */
+export function sidingOn(
+  { sides, siding }: Pick<Walls, 'sides' | 'siding'>,
+  side: SideName,
+  part: 'wall' | 'gable',
+): { readonly siding: Siding; readonly path: SidingPath } | null {
+  const own = sides[side]
+  const found: readonly [OwnSiding | null, SidingPath] =
+    part === 'gable' && own.gable
+      ? [own.gable, `walls.sides.${side}.gable`]
+      : own.siding
+        ? [own.siding, `walls.sides.${side}.siding`]
+        : [siding, 'walls.siding']
+  const carries = own.build === 'studs' || (own.build === 'posts' && own.girts)
+  return own.cover !== 'sheets' || !carries || !found[0] || found[0].kind === 'none'
+    ? null
+    : { siding: found[0], path: found[1] }
+}
+
+/** Whether siding lies on a side, on its wall or its gable. */
+export const isSided = (walls: Pick<Walls, 'sides' | 'siding'>, side: SideName): boolean =>
+  sidingOn(walls, side, 'wall') !== null || sidingOn(walls, side, 'gable') !== null
 
 /**
  * Deck to the top of a wall's top plate, mm: its own height, or that of all; a gable wall without its own is

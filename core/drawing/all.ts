@@ -1,4 +1,4 @@
-import { isSide } from '../design'
+import { isSide, isSided } from '../design'
 import type { WallName } from '../frame'
 import { bearingStrip, cardOf, isSet, type Plan, platePair, rakeStrips, rimPair } from '../plan'
 import { baseElevation, basePlan } from './base-views'
@@ -125,7 +125,7 @@ function wallDrawings(plan: Plan, wall: WallName): ListedDrawing[] {
   return [
     { ...listed('walls', 'frame', `wall-${wall}`, wall), draw: () => wallElevation(plan, wall) },
     { ...listed('walls', 'sheets', `sheets-${wall}`, wall), draw: () => wallElevation(plan, wall, 'sheets') },
-    ...(isSide(wall) && plan.building.walls.siding && plan.building.walls.sheathing
+    ...(isSide(wall) && isSided(plan.building.walls, wall)
       ? [
           {
             ...listed('walls', 'siding', `siding-${wall}`, wall),

@@ -24,13 +24,15 @@ import {
   ring,
   type RunningMark,
 } from './drawing'
+import { soffitUnder } from './soffit-view'
 import { flatten, seen, type View } from './view'
 
-/** The layers of a roof's covering, from the rafters out. */
-export const coverLayers = ['deck', 'battens', 'top'] as const
+/** The layers of a roof's covering, from under the tails out. */
+export const coverLayers = ['soffit', 'deck', 'battens', 'top'] as const
 export type CoverLayer = (typeof coverLayers)[number]
 
 const layers: Partial<Record<Role, CoverLayer>> = {
+  'soffit-board': 'soffit',
   'roof-sheet': 'deck',
   'roof-board': 'deck',
   'roof-batten': 'battens',
@@ -55,6 +57,7 @@ export function coverFace(plan: Plan, face: string, asked?: number): Drawing {
   if (!field) throw new RangeError(`no face ${face}`)
   const there = layersOf(plan)
   const layer = there[asked ?? there.length - 1]
+  if (layer === 'soffit') return soffitUnder(plan, face)
   const members = plan.frame.covering.filter(
     member => faceOf(member.where) === face && layerOf(member.role) === layer,
   )

@@ -117,6 +117,7 @@ export type DimensionName =
   | 'low-wall'
   | 'along-eave'
   | 'up-slope'
+  | 'soffit-wide'
   | 'first-row'
 
 /** The slope, written beside its line, on the side to which it falls. */

@@ -1,5 +1,5 @@
 import { eaveOver, eavesOf } from '../lines'
-import { HAIR, ONE_READING } from '../measure'
+import { countUp, HAIR, ONE_READING } from '../measure'
 import { footOf, isSide, roughSize, standsOnDeck } from '../design'
 import {
   centred,
@@ -24,6 +24,7 @@ import {
   type Handle,
   type Label,
   type Line,
+  type Point,
 } from './drawing'
 import { heightField } from './height-field'
 import { seen, type View } from './view'
@@ -63,6 +64,7 @@ export function wallElevation(plan: Plan, name: WallName, layer: WallLayer = 'fr
   const lines: Line[] = [
     { from: { x: 0, y: 0 }, to: { x: wall.overall, y: 0 }, ink: 'ground' },
     ...openings.flatMap(each => each.lines),
+    ...(layer === 'sheets' ? grooveLines(plan, shown, viewOf(wall)) : []),
     ...(layer === 'frame' ? stackLines(plan, wall) : shown.length ? [] : bareOutline(plan, wall)),
   ]
   return drawn(`wall-${name}-${layer}`, {
@@ -73,6 +75,38 @@ export function wallElevation(plan: Plan, name: WallName, layer: WallLayer = 'fr
     labels: openings.map(each => each.label),
     areas: wallAreas(plan, wall, layer),
   })
+}
+
+/** The grooves of siding sheets, from each sheet's own edge at the layout end. */
+function grooveLines({ building }: Plan, sheets: readonly Member[], view: View): Line[] {
+  const apart = building.walls.sheathing?.grooves ?? null
+  if (apart === null) return []
+  return sheets
+    .filter(({ role }) => role === 'wall-sheet')
+    .flatMap(sheet => {
+      const loops = seen([sheet], view).flatMap(patch => patch.loops)
+      const xs = loops.flat().map(p => p.x)
+      const [left, right] = [Math.min(...xs), Math.max(...xs)]
+      const count = Math.max(0, countUp((right - left) / apart) - 1)
+      return Array.from({ length: count }, (_, i) => left + (i + 1) * apart).flatMap(x =>
+        plumbThrough(loops, x).map(([a, b]): Line => ({ from: { x, y: a }, to: { x, y: b }, ink: 'behind' })),
+      )
+    })
+}
+
+/** What of a plumb line lies in an outline with holes. */
+function plumbThrough(loops: readonly (readonly Point[])[], x: number): [number, number][] {
+  const ys = loops
+    .flatMap(loop =>
+      loop.flatMap((p, i) => {
+        const q = loop[(i + 1) % loop.length] ?? p
+        return p.x < x === q.x < x ? [] : [p.y + ((q.y - p.y) * (x - p.x)) / (q.x - p.x)]
+      }),
+    )
+    .sort((a, b) => a - b)
+  return ys.flatMap((y, i): [number, number][] =>
+    i % 2 === 0 && ys[i + 1] !== undefined ? [[y, ys[i + 1] ?? y]] : [],
+  )
 }
 
 /** A wall that nothing covers, in outline: its height and length are seen and typed all the same. */

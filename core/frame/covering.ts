@@ -11,21 +11,22 @@ export function coverOf(
   building: Building,
   section: SectionOf,
   lumber: RoofLumber,
-  { lines, openings }: RoofFrame,
+  { lines, openings, tail, ends }: RoofFrame,
   memory: Memory,
 ): CoverFrame {
   const { cover, walls, roof, footprint } = building
-  const { deck, battens } = cover
+  const { deck, battens, soffit } = cover
   return memory.last(
     'cover',
     [
-      ...[cover, lines, openings, roof, footprint, building.lumber],
+      ...[cover, lines, openings, tail, ends, roof, footprint, building.lumber],
       ...[walls.sides, walls.sheathing, walls.slats, walls.longest, walls.siding, walls.trim],
     ],
     () =>
-      coverRoof(withRoof(building, { openings }), lumber, lines, {
+      coverRoof(withRoof(building, { openings, tail, ends }), lumber, lines, {
         board: deck?.kind === 'boards' ? section(deck.section) : null,
         batten: battens ? section(battens.section) : null,
+        soffit: soffit ? section(soffit.section) : null,
         skins: {
           south: skinOn(building, section, 'south'),
           east: skinOn(building, section, 'east'),

@@ -54,7 +54,7 @@ import { type FinishAsk, finishWalls } from './walls/finish'
 import { endWallProblems, undersidesOver, wallsReachRoof } from './walls/under-roof'
 import { frameWalls } from './walls/walls'
 import type { RoughOpening } from './walls/rough-opening'
-import { skinLumber, skinOn } from './walls/skins'
+import { skinOn } from './walls/skins'
 import type { PerWall, Wall } from './walls/wall'
 
 /**
@@ -247,7 +247,8 @@ function roofArguments(
   memory: Memory,
 ): readonly unknown[] {
   const { walls, roof, heights, footprint, lumber } = building
-  const { sides, sheathing, slats, partitions, stud, longest, posts, height, topPlates, gables } = walls
+  const { sides, sheathing, siding, slats, partitions, stud, longest, posts, height, topPlates, gables } =
+    walls
   return [
     ...[
       shape,
@@ -258,7 +259,7 @@ function roofArguments(
       bearers,
       memory.shared('under', underTails(building, below)),
     ],
-    ...[sides, sheathing, slats, partitions, stud, longest, posts, height, topPlates, gables],
+    ...[sides, sheathing, siding, slats, partitions, stud, longest, posts, height, topPlates, gables],
     // a ceiling's ledger keeps off the openings in its wall
     roof.ties.ceiling ? walls.openings : null,
   ]
@@ -280,7 +281,7 @@ function finishing(
     stud: lumber.plate,
     brace: section(braceOf[building.lumber.yard]),
     slat: lumber.slat,
-    skin: skinLumber(building, section, lumber),
+    skin: { section, over: lumber },
     rafter: lumber.rafter,
     endDrop: roof.drop,
     bottom: memory.shared('bottom', building.roof.truss && bottomOf(roof.lines, lumber, building.roof.truss)),

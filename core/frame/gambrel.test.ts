@@ -130,6 +130,7 @@ const sheets = {
   way: 'upright',
   top: 'under-tails',
   drop: 0,
+  grooves: null,
 } as const
 
 describe('joints', () => {

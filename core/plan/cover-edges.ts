@@ -1,4 +1,5 @@
-import { type CoverEdge, type CoverField, edgeLength } from '../frame'
+import { boardLength } from '../board'
+import { type CoverEdge, type CoverField, edgeLength, type Frame } from '../frame'
 import { countUp, INCH, type Units } from '../measure'
 import { count, type Loose, type LooseCode } from './loose-item'
 
@@ -26,3 +27,9 @@ export function trim(code: LooseCode, yard: Units, long: number): Loose[] {
 /** Of what is held free of the deck along a ridge, on both sides of it, mm. */
 export const ridgeLength = (covered: readonly CoverField[]): number =>
   alongEdges(covered, ({ at, meets, slotted }) => at === 'head' && meets === 'face' && slotted === true)
+
+/** How long the eaves are that have boards under them, mm: of each its first row. */
+export const openEaves = ({ covering }: Pick<Frame, 'covering'>): number =>
+  covering
+    .filter(({ role, where }) => role === 'soffit-board' && where.run.at(-2) === 1 && where.run.length === 2)
+    .reduce((sum, { board }) => sum + boardLength(board), 0)

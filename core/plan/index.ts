@@ -43,7 +43,16 @@ export { inOrderOfWork, raising, type RaisingStep, standTogether } from './raisi
 export { JIG_EDGE, type Jig, jigOf, type JigPoint, type Spot } from './jig'
 export { northSlope, readFace, readFaces, readRoof, type RoofReading } from './roof'
 export { type SheetCut, type SheetPiece, sheetsFor, sheetsIn, sheetsOf } from './sheets'
-export { type Clearance, clearances, findsOf, type Nearness, nearnesses, type SiteFind } from './site'
+export {
+  type Clearance,
+  clearances,
+  type CloseSide,
+  closeSides,
+  findsOf,
+  type Nearness,
+  nearnesses,
+  type SiteFind,
+} from './site'
 export { squareLayout, type SquareLayout, type SquareMark, type SquareMarkName } from './square'
 export { bladeOf, type SquareSetting, stepping, type Stepping, type Steps } from './stepping'
 export { valueOf } from './value'

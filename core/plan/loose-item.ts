@@ -37,6 +37,10 @@ export type LooseCode =
   | 'cover-shingle-nails'
   | 'cover-membrane'
   | 'cover-glue'
+  | 'wall-screws'
+  | 'wall-flashing'
+  | 'vent-mesh'
+  | 'paint'
 
 /**
  * A quantity and the numbers it comes from: volumes m³, weights kg, lengths mm, areas m². `core/words` says

@@ -10,6 +10,7 @@ import { gussetsOf } from './gussets'
 import { postCaps, seatHolds } from './holds'
 import { ledgerOf } from './ledger'
 import { count, cubic, type Loose } from './loose-item'
+import { wallLoose } from './wall-loose'
 
 export type { Loose, LooseCode } from './loose-item'
 
@@ -43,6 +44,7 @@ export function looseOf(building: Building, frame: Frame): Loose[] {
     ...postCaps(building, frame),
     ...seatHolds(building, frame),
     ...coverLoose(building, frame),
+    ...wallLoose(building, frame),
     ...(base
       ? [
           ...gravelOf(base, beds),

@@ -1,6 +1,6 @@
 import { HAIR } from '../measure'
-import type { Find, Site } from '../design'
-import { apart, leftOf, type SiteTurn, type Spot, toStretch, turnOf } from '../survey'
+import { type Find, type SideName, sideNames, type Site } from '../design'
+import { apart, cornersOf, leftOf, type SiteTurn, type Spot, spot, toStretch, turnOf } from '../survey'
 import { cornersOfRect, findsOf, type Frame, idOf, type OnSite } from '../frame'
 
 export { findsOf, type SiteFind } from '../frame'
@@ -84,6 +84,70 @@ export function clearances(
       : []
   })
 }
+
+/** A side of a building with something standing close before it, by its name; mm between them. */
+export interface CloseSide {
+  readonly side: SideName
+  readonly to: string
+  readonly distance: number
+}
+
+/** The sides that stand closer to a house, a fence, a wall or a line of the plot than one can work in. */
+export function closeSides({ site, footprint }: OnSite, reach: number): CloseSide[] {
+  const turn = site ? turnOf(site.place, footprint.length, footprint.width) : null
+  if (!site || !turn) return []
+  const { length, width } = footprint
+  const corner = { sw: spot(0, 0), se: spot(length, 0), ne: spot(length, width), nw: spot(0, width) }
+  const before = standing(site, { footprint, site })
+  return sideNames.flatMap(side => {
+    const [left, right] = cornersOf[side]
+    const ends = [turn.toSite(corner[left]), turn.toSite(corner[right])] as const
+    const middle = spot((ends[0].x + ends[1].x) / 2, (ends[0].y + ends[1].y) / 2)
+    const near = before
+      // what lies before a side is on its outer hand, as far as its own length reaches
+      .filter(({ a, b }) => [a, b, nearest(middle, a, b)].some(p => outside(p, ends)))
+      .map(({ name, a, b }) => ({ side, to: name, distance: between(ends, [a, b]) }))
+      .filter(({ distance }) => distance > HAIR && distance < reach - HAIR)
+      .sort((a, b) => a.distance - b.distance)
+    return near.slice(0, 1)
+  })
+}
+
+/** What stands on a site or bounds it, as stretches in site axes. */
+function standing(site: Site, on: OnSite): { name: string; a: Spot; b: Spot }[] {
+  const { reference } = site
+  return [
+    ...(reference.kind === 'line'
+      ? []
+      : [{ name: reference.kind, a: spot(0, 0), b: spot(reference.length, 0) }]),
+    ...site.boundaries.map(({ name, from, to }) => ({
+      name,
+      a: spot(from.along, from.out),
+      b: spot(to.along, to.out),
+    })),
+    ...findsOf(on).flatMap(({ find, places: [a, b] }) =>
+      find.kind === 'wall' && a ? [{ name: find.name, a, b: b ?? a }] : [],
+    ),
+  ]
+}
+
+type Ends = readonly [Spot, Spot]
+
+/** Whether a place lies outside a side, its corners as seen from outside, left and right. */
+const outside = (p: Spot, [left, right]: Ends): boolean => (leftOf(p, left, right) ?? 0) < -HAIR
+
+/** The place of a stretch nearest to another. */
+function nearest(p: Spot, a: Spot, b: Spot): Spot {
+  const long = apart(a, b) ** 2
+  const t = long
+    ? Math.min(1, Math.max(0, ((p.x - a.x) * (b.x - a.x) + (p.y - a.y) * (b.y - a.y)) / long))
+    : 0
+  return spot(a.x + t * (b.x - a.x), a.y + t * (b.y - a.y))
+}
+
+/** The least distance of two stretches that don't cross. */
+const between = (one: Ends, other: Ends): number =>
+  Math.min(...one.map(p => toStretch(p, ...other)), ...other.map(p => toStretch(p, ...one)))
 
 function offLine(
   { from, to }: Site['boundaries'][number],

@@ -1,6 +1,6 @@
 import { boardLength } from '../board'
 import type { Plan } from './plan'
-import { ridgeLength } from './cover-edges'
+import { openEaves, ridgeLength } from './cover-edges'
 
 /** Free areas for air under a roof, m²: over what, and what it gets low and at the ridge. */
 export interface Vents {
@@ -10,8 +10,8 @@ export interface Vents {
 }
 
 /**
- * What air gets in by blocks over the plates, their holes and the gap over them, and out by the slot along a
- * ridge; `area` that of the building under the roof.
+ * What air gets in by blocks over the plates, their holes and the gap over them, and by the strip left open
+ * between soffit boards, and out by the slot along a ridge; `area` that of the building under the roof.
  */
 export function ventsOf({ building, frame }: Plan): Vents {
   const { footprint, roof, cover } = building
@@ -20,9 +20,10 @@ export function ventsOf({ building, frame }: Plan): Vents {
   )
   const holes = (roof.blocking.vents * Math.PI * roof.blocking.hole ** 2) / 4
   const low = blocks.reduce((sum, { board }) => sum + holes + roof.blocking.air * boardLength(board), 0)
+  const soffit = (cover.soffit?.vent ?? 0) * openEaves(frame)
   return {
     area: (footprint.length * footprint.width) / 1e6,
-    low: low / 1e6,
+    low: (low + soffit) / 1e6,
     high: (cover.slot * ridgeLength(frame.covered)) / 1e6,
   }
 }

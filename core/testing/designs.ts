@@ -206,6 +206,8 @@ function furtherOf(
     entry: 'none' as const,
     girts: false,
     diagonals: false,
+    siding: null,
+    gable: null,
     build: built[i] ?? 'studs',
     cover: covered[i] ?? 'sheets',
   })
@@ -226,6 +228,7 @@ function furtherOf(
       way: sheathing.way,
       top: sheathing.top,
       drop: sheathing.drop,
+      grooves: null,
       sheet: { length: 2 * sheathing.wide, width: sheathing.wide },
     },
   }

@@ -83,9 +83,10 @@ function exactly(a?: Member | Part, b?: Member | Part): number {
   return hulls(a).intersect(hulls(b)).volume()
 }
 
-/** Panels lie over each other at their laps. */
+/** Panels of one face lie over each other at their laps. */
 const lap = (...two: readonly (Member | Part | undefined)[]): boolean =>
-  two.every(each => each && 'role' in each && each.role === 'roof-panel')
+  two.every(each => each && 'role' in each && each.role === 'roof-panel') ||
+  two.every(each => each && 'role' in each && each.role === 'wall-panel')
 
 /**
  * Pairs of members and parts whose solids share more than `limit` mm³, with how much; of those that ever

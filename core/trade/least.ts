@@ -15,6 +15,8 @@ export const least = {
   deckStrip: 200,
   /** A strip of a sheet along a roof's ridge or eave. */
   roofStrip: 300,
+  /** Of an eave, outside what covers the wall, that boards are put under. */
+  soffitBoard: 40,
   /** A casing beside an opening. */
   casing: 20,
   /** A sheet's width at the end of a row on a wall. */
@@ -99,6 +101,8 @@ export const gaps = {
   screwEnd: 40,
   /** Of a lapped board over the one below, at least: 1 in, IRC R703.5.1 (from memory), or 25 mm. */
   lap: 25,
+  /** Between levels that upright siding is nailed at, at most: 24 in. */
+  nailers: 24 * INCH,
   /** Up from the foot that a strip under the first of them reaches at most. */
   starter: 1.25 * INCH,
   /** That a post keeps off what crosses the building beside it. */

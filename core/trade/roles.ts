@@ -31,6 +31,7 @@ export const raisingSteps = [
   'roof-deck',
   'roof-battens',
   'roofing',
+  'soffit',
   'siding',
 ] as const
 export type RaisingName = (typeof raisingSteps)[number]
@@ -145,6 +146,7 @@ export const roles = {
   'collar-tie': row('CT', 'collar tie', 'ties', 'roof.ties', 'tie'),
   'sub-fascia': row('SF', 'sub-fascia', 'fascia', 'roof.fascia'),
   fascia: row('FA', 'fascia board', 'fascia', 'roof.fascia'),
+  'soffit-board': row('SZ', 'soffit board', 'soffit', 'roof.cover.soffit'),
   'roof-sheet': row('RS', 'roof sheet', 'roof-deck', 'roof.cover.deck'),
   'roof-board': row('RD', 'roof board', 'roof-deck', 'roof.cover.deck'),
   'roof-batten': row('RN', 'roof batten', 'roof-battens', 'roof.cover.battens'),
@@ -164,6 +166,9 @@ export const roles = {
   'siding-batten': row('SN', 'siding batten', 'siding', 'walls.siding'),
   starter: row('SS', 'starter strip', 'siding', 'walls.siding'),
   'corner-board': row('CB', 'corner board', 'siding', 'walls.trim'),
+  'wall-panel': row('WN', 'wall panel', 'siding', 'walls.siding'),
+  frieze: row('FZ', 'frieze board', 'siding', 'walls.trim'),
+  'skirt-board': row('SX', 'skirt board on a wall', 'siding', 'walls.trim'),
   casing: row('CA', 'casing', 'siding', 'walls.trim'),
   brace: row('BR', 'diagonal brace', 'place', 'walls.bracing'),
   'wall-post': row('WP', 'wall post', 'place', 'walls.posts.post'),
@@ -206,7 +211,16 @@ const coverRoles: readonly Role[] = ['roof-sheet', 'roof-board', 'roof-batten', 
 export const isRoofCover = (role: Role): boolean => coverRoles.includes(role)
 
 /** Roles of what covers walls over their sheets. */
-const skinRoles: readonly Role[] = ['siding', 'siding-batten', 'starter', 'corner-board', 'casing']
+const skinRoles: readonly Role[] = [
+  'siding',
+  'siding-batten',
+  'starter',
+  'corner-board',
+  'wall-panel',
+  'frieze',
+  'skirt-board',
+  'casing',
+]
 export const isWallSkin = (role: Role): boolean => skinRoles.includes(role)
 
 /** Whether a role is a wall's bottom or top plate. */

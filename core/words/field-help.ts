@@ -57,6 +57,17 @@ const meanings: Readonly<Record<string, string>> = {
   'walls.sheathing.top': 'Straight across under the tails, or cut round each of them up to the blocks.',
   'walls.siding.exposure':
     'The most that shows of each board; it is evened out to the sills, heads and top of each wall.',
+  'roof.cover.soffit.space': 'Room to swell between the boards under the eaves.',
+  'roof.cover.soffit.vent': 'Left open along each eave between two boards, behind mesh.',
+  'walls.siding.cover': 'What one panel covers along the wall, less its side lap.',
+  'walls.siding.lap': 'How far each panel lies under the next.',
+  'walls.siding.longest': 'A higher wall gets one panel over another.',
+  'walls.siding.endLap': 'How far a panel lies over the one below it.',
+  'walls.siding.height': 'From what it is screwed to, to the tops of its ribs.',
+  'walls.sheathing.grooves':
+    'Of siding sheets, nailed straight to the studs: middle to middle of their grooves. Their lapped edges are not counted in what a sheet covers.',
+  'walls.trim.below':
+    'How far siding straight on the frame laps over the floor’s rim, so that water drips clear of it.',
   'walls.siding.space': 'Room to swell; with battens on the joints half an inch, or 12 mm, is usual.',
   'walls.slats.gap': 'Between one slat and the next.',
   'walls.posts.plies': 'Boards side by side; several butt over posts, one at a time.',

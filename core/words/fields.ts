@@ -52,6 +52,7 @@ const advice: Record<Role, string> = {
   'wall-beam': 'Crown up, joined over a post; its depth is yours to have checked.',
   knee: 'Tight at both ends before it is fastened; cut one, try it.',
   slat: 'Ends on a stud or post; a spacer keeps the gap.',
+  'soffit-board': 'Each end on a tail or a joist; nail it from under, the tongue toward the wall.',
   'roof-sheet':
     'Long way across the rafters, each end on the middle of one; an eighth of an inch (3 mm) from the next. Work from below and tie on: a sheet takes the wind.',
   'roof-board': 'Good face down where it is seen from inside; each end on a rafter, two nails to each.',
@@ -63,6 +64,10 @@ const advice: Record<Role, string> = {
   'siding-batten': 'Over the joint, nailed between the boards and not through them, so that both can move.',
   starter: 'Along the foot, so that the first board leans as the others do.',
   'corner-board': 'Plumb, its edge flush with the next wall’s; the siding butts against it.',
+  'wall-panel':
+    'Plumb the first one; each laps the next away from the wind that brings the rain. File the edge and brush the filings off.',
+  frieze: 'Under the eave, over the top of the siding or against it; prime its ends.',
+  'skirt-board': 'Level along the foot; flash its top before the siding stands on it.',
   casing: 'About the opening, flush with its rough edge; flash the head one before the siding goes on.',
   'wall-sheet':
     'Edges on studs, plates or blocks, an eighth of an inch (3 mm) from the next; its opening cut to the rough size.',

@@ -40,6 +40,10 @@ export const looseNames: Record<LooseCode, string> = {
   'cover-shingle-nails': 'Roofing nails',
   'cover-membrane': 'Membrane',
   'cover-glue': 'Contact adhesive, tins',
+  'wall-screws': 'Screws for the wall panels',
+  'wall-flashing': 'Flashing over openings, lengths',
+  'vent-mesh': 'Insect mesh',
+  paint: 'Paint or stain, tins',
 }
 
 const YARD3 = ((3 * FOOT) / 1000) ** 3
@@ -64,7 +68,11 @@ const amounts: Partial<Record<LooseCode, (say: LooseSay) => string>> = {
   wrap: ({ amount, units }) => sayArea(amount, units),
   'cover-area': ({ amount, units }) => sayArea(amount, units),
   'cover-membrane': ({ amount, units }) => sayArea(amount, units),
+  'vent-mesh': ({ amount, units }) => sayArea(amount, units),
 }
+
+const sayVolumeOfPaint = (litres: number, units: Units): string =>
+  units === 'imperial' ? `${(litres / 3.785).toFixed(1)} gal` : `${litres.toFixed(1)} l`
 
 /** The rule of what is sold by lengths. */
 const sayTrim = (mm: LooseSay['mm']): string =>
@@ -131,6 +139,17 @@ const rules: Readonly<Record<LooseCode, (say: LooseSay) => string>> = {
     `${n('nails')} to each of ${n('strips')} strips${n('caps') ? `, two to each of ${n('caps')} caps` : ''}.`,
   'cover-membrane': ({ n, mm }) =>
     `${n('strips') === n('faces') ? `In one piece${n('faces') > 1 ? ' to a face' : ''}, ${mm('long')} along the eave` : `In ${n('strips')} strips of ${mm('width')}, each ${mm('lap')} over the next`}, turned ${mm('over')} over the edges and ${mm('up')} up a wall.`,
+  'wall-screws': ({ n, mm }) =>
+    `In each of ${n('panels')} panels across every line, ${n('lines')} crossings, the lines ${mm('apart')} apart at most. The panels' maker says how many.`,
+  'wall-flashing': ({ mm }) => `Over each head and 2 in (50 mm) past it: ${sayTrim(mm)}`,
+  'vent-mesh': ({ n, mm, units }) =>
+    [
+      ...(n('long') ? [`${mm('long')} of blocks in strips of ${mm('strip')}`] : []),
+      ...(n('eaves') ? [`${mm('eaves')} of open strips under the eaves at ${mm('vent')}`] : []),
+      ...(n('walls') ? [`${sayArea(n('walls'), units)} over vents in the walls`] : []),
+    ].join(' and ') + ', bent over every edge.',
+  paint: ({ n, units }) =>
+    `${n('coats')} ${n('coats') === 1 ? 'coat' : 'coats'} ${n('stain') ? 'of stain' : 'of paint'} over ${sayArea(n('wall'), units)} of walls, laps with them, and ${sayArea(n('edge'), units)} of the roof's edges: ${sayVolumeOfPaint(n('litres'), units)} at ${sayArea(n('spread') * (units === 'imperial' ? 3.785 : 1), units)} to a ${units === 'imperial' ? 'gallon' : 'litre'}, in tins of ${n('tin') > 3 ? 'a gallon' : '2.5 l'}. The tin says what it covers.`,
   'cover-glue': ({ n, units }) =>
     `Both faces brushed, at ${sayArea(n('tin'), units)} from a tin of ${units === 'imperial' ? 'a gallon' : '5 l'}; the tin says what it covers.`,
   nails: ({ n }) =>

@@ -129,6 +129,7 @@ const refusedWords: Record<RoleField, string> = {
   'walls.siding': 'Use other siding, or leave it out.',
   'walls.trim': 'Use other trim boards, or leave them out.',
   'roof.cover.deck': 'Use another deck, or leave it out.',
+  'roof.cover.soffit': 'Use other soffit boards, or leave them out.',
   'roof.cover.battens': 'Use other battens, or leave them out.',
   'roof.cover.top': 'Use other panels, or leave them out.',
   'base.skirt': 'Use other skirt boards and stakes, or leave them out.',

@@ -34,6 +34,7 @@ export const raisingNames: Record<RaisingName, string> = {
   'roof-deck': 'Roof deck',
   'roof-battens': 'Battens on the roof',
   roofing: 'Roofing',
+  soffit: 'Soffit boards',
   siding: 'Siding and trim',
 }
 

@@ -138,8 +138,8 @@ export const sheathe =
   design =>
     withValue(design, 'walls.sheathing', on ? usualSheathing[design.lumber.yard] : null)
 /** Siding of a kind, with corner boards and casings where there were none; null without. */
-export const side =
-  (kind: 'lapped' | 'upright' | 'level' | 'battened' | null): Change =>
+export const withSiding =
+  (kind: 'lapped' | 'upright' | 'level' | 'battened' | 'panels' | null): Change =>
   design => {
     const usual = usualSiding[design.lumber.yard]
     const sided = withValue(design, 'walls.siding', kind && usual[kind])

@@ -11,6 +11,7 @@ import { clashes } from '../../testing/solids'
 import { sayProblem } from '../../words'
 import { clipToRect } from './field'
 import {
+  boxOf,
   type CoverField,
   everyBoard,
   faceOf,
@@ -487,5 +488,71 @@ describe('random roofs of every shape', () => {
       }),
       { numRuns: runs(12) },
     )
+  })
+})
+
+describe('boards under the eaves', () => {
+  const soffit = { section: '22x100', edge: 'square', space: 0, vent: 0 } as const
+  const under = (asked: Partial<typeof soffit> = {}, design: Design = shed): Frame =>
+    frame(withCover(design, { soffit: { ...soffit, ...asked } }))
+  const boardsOf = ({ covering }: Frame, eave: 'south' | 'north'): Member[] =>
+    covering.filter(
+      ({ role, where }) => role === 'soffit-board' && where.of?.kind === 'edge' && where.of.id === eave,
+    )
+  /** Rows of an eave, from the wall out: how wide each is on its upper face, mm. */
+  const widths = (boards: readonly Member[]): number[] =>
+    boards
+      .filter(({ where }) => where.run.at(-1) === 1)
+      .map(({ board, placement }) => {
+        const { depth, thickness } = placement
+        const at = board.faces.flatMap(({ loops }) => loops.flat().map(p => toBuilding(placement, p)))
+        const top = Math.min(...at.map(p => dot(p, thickness)))
+        const upper = at.filter(p => dot(p, thickness) < top + 1e-6).map(p => dot(p, depth))
+        return Math.max(...upper) - Math.min(...upper)
+      })
+
+  // 300 level at 1 in 2 is 300 x sqrt(5) / 2 = 335.41 under the tails, from the wall to their plumb ends;
+  // boards of 100: three, and 35.4 and what the lean of the ends takes, less than half a board: shared with
+  // the third
+  test('straight on the tails, bevelled at the wall and at the tails, fill the slope between them', () => {
+    const made = under()
+    const boards = boardsOf(made, 'south')
+    const wide = widths(boards)
+    expect(wide).toHaveLength(4)
+    expect(wide.reduce((sum, each) => sum + each, 0)).toBeCloseTo((300 * Math.sqrt(5)) / 2, 6)
+    // from end to end of the fascia's reach, 3,600 and 200 at both gables
+    for (const row of [1, 2, 3, 4]) {
+      const long = boards
+        .filter(({ where }) => where.run.at(-2) === row)
+        .reduce((sum, { board }) => sum + boardLength(board), 0)
+      expect(long).toBeCloseTo(4000, 6)
+    }
+    // joined on tails
+    const middles = made.covered[0]?.breaks ?? []
+    for (const each of boards) {
+      const { x } = boxOf(each)
+      if (x.to < 3799) expect(Math.min(...middles.map(at => Math.abs(at - x.to)))).toBeLessThan(1e-6)
+    }
+  })
+
+  test('lie level under a boxed soffit, at its joists', () => {
+    const boxed = { ...shed, roof: { ...shed.roof, soffit: { section: '38x63' } } } as Design
+    const made = under({}, boxed)
+    expect(made.problems).toEqual([])
+    const joist = made.members.find(({ role }) => role === 'soffit-joist')
+    for (const each of boardsOf(made, 'south')) {
+      expect(each.placement.thickness.z).toBeCloseTo(-1, 9)
+      expect(boxOf(each).z.to).toBeCloseTo(joist ? boxOf(joist).z.from : NaN, 6)
+    }
+    expect(widths(boardsOf(made, 'south')).reduce((sum, each) => sum + each, 0)).toBeCloseTo(300, 6)
+  })
+
+  // a strip of 50 along both eaves, each 4 m long: 0.4 m² of air
+  test('leave a strip open for air, which is counted', () => {
+    const design = withCover(shed, { soffit: { ...soffit, vent: 50 } })
+    const [before, after] = [plan(withCover(shed, { soffit })), plan(design)]
+    expect(ventsOf(after).low - ventsOf(before).low).toBeCloseTo(0.4, 9)
+    const wide = widths(boardsOf(after.frame, 'south'))
+    expect(wide.reduce((sum, each) => sum + each, 0)).toBeCloseTo((300 * Math.sqrt(5)) / 2 - 50, 6)
   })
 })

@@ -7,6 +7,7 @@ import type { Order } from '../member'
 import { battenOrders, battenRows, boardOrders, sheetOrders, sheetsLaid, widestGap } from './deck'
 import { type CoverAsk, type CoverField, coverFields } from './field'
 import { panelOrders, panelStrips, pastEave } from './panels'
+import { soffitBoards } from './soffit'
 
 /** What covers a roof, and why some of it can't as it is asked for. */
 export interface CoverFrame {
@@ -21,6 +22,7 @@ export const noCoverFrame: CoverFrame = { fields: [], orders: [], problems: [] }
 export interface CoverLumber {
   readonly board: Section | null
   readonly batten: Section | null
+  readonly soffit: Section | null
   /** How far siding and trim reach out over the sheets of each side, mm. */
   readonly skins: CoverAsk['skins']
 }
@@ -30,7 +32,7 @@ export function coverRoof(
   building: Building,
   lumber: RoofLumber,
   lines: RoofLines,
-  { board, batten, skins }: CoverLumber,
+  { board, batten, soffit, skins }: CoverLumber,
 ): CoverFrame {
   const { cover, roof, walls } = building
   if (roof.pergola) return noCoverFrame
@@ -61,6 +63,9 @@ export function coverRoof(
       ...lapProblems(cover),
     ],
     orders: [
+      ...(cover.soffit && soffit
+        ? soffitBoards({ building, lumber, lines, skins }, cover.soffit, soffit)
+        : []),
       ...deck.orders,
       ...battens,
       ...panelsOf(building, fields, deck.high + purlins + (flat?.section.thickness ?? 0), field =>

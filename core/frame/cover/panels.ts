@@ -1,10 +1,11 @@
 import type { RoofPanels } from '../../design'
 import { panelSection } from '../../lumber'
 import { dot } from '../../geometry'
-import { HAIR, NO_TURN } from '../../measure'
+import { NO_TURN } from '../../measure'
 import { least, type Stretch } from '../../trade'
 import type { Order } from '../member'
 import { boxAbout, clipToRect, type CoverField, outlineAt } from './field'
+import { lapped } from '../lapped'
 import { layPiece } from './lay'
 
 /** A strip of panels up a slope: where it lies along the eave; its panels, each over the one below. */
@@ -63,27 +64,6 @@ export function firstStrip(
 const within = (at: number, cover: number): number => {
   const left = at - Math.floor(at / cover) * cover
   return left < least.piece ? cover : left
-}
-
-/** Panels of one strip, as long as they are sold, each joint over a line across the slope if it has one. */
-function lapped(
-  { from, to }: Stretch,
-  { longest, endLap }: RoofPanels,
-  lines: readonly Stretch[],
-): Stretch[] {
-  const out: Stretch[] = []
-  let low = from
-  while (to - low > longest + HAIR) {
-    const most = low + longest
-    const over = lines
-      .map(line => (line.from + line.to + endLap) / 2)
-      // over a line only where that takes the slope on by half of what it could
-      .filter(top => top <= most + HAIR && top - low > (longest + endLap) / 2)
-    const top = over.length ? Math.max(...over) : most
-    out.push({ from: low, to: top })
-    low = top - endLap
-  }
-  return [...out, { from: low, to }]
 }
 
 /** The panels of a face. */

@@ -87,17 +87,16 @@ export function frameRoof(
     ...(laid.framed ? gussetsTaken(building, lumber, laid.lines) : []),
     ...(laid.framed ? kneesTaken(building, lumber, laid.lines) : []),
   ])
-  const { truss, openings } = building.roof
-  if (!laid.framed) return { lines, problems, orders: [], underLedger: Infinity, truss, openings, drop }
+  const { truss, openings, tail, ends } = building.roof
+  const built = { truss, openings, tail, ends, drop }
+  if (!laid.framed) return { lines, problems, orders: [], underLedger: Infinity, ...built }
   const more = finished({ building, lumber }, lines, carried, bearers, under)
   return {
     lines,
     orders: [...carried.orders, ...falseTailOrders(building, lumber, lines, drop), ...more.orders],
     problems: [...problems, ...more.problems],
     underLedger: carried.underLedger,
-    truss,
-    openings,
-    drop,
+    ...built,
   }
 }
 

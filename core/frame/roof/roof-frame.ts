@@ -1,4 +1,4 @@
-import type { BuildingTruss, RoofOpening, SideName } from '../../design'
+import type { Building, BuildingTruss, RoofOpening, SideName } from '../../design'
 import type { Problem, RoofLines } from '../../lines'
 import type { Order } from '../member'
 
@@ -19,6 +19,9 @@ export interface RoofFrame {
   readonly truss: BuildingTruss | null
   /** Its openings as framed: those that can't be have no width. */
   readonly openings: readonly RoofOpening[]
+  /** Its tails and its ends as framed. */
+  readonly tail: Building['roof']['tail']
+  readonly ends: Building['roof']['ends']
   /** How far the end trusses lie under the others, square to the faces, for lookouts over them; mm. */
   readonly drop: number
 }

@@ -54,6 +54,14 @@ export function soffitOrders(
   return { orders, problems }
 }
 
+/** Where a boxed soffit's joists lie along an eave; null where it is not boxed, or has no room. */
+export function soffitJoists(building: Building, lumber: RoofLumber, eave: Eave): Stretch[] | null {
+  if (!lumber.soffit || eave.points === 'up') return null
+  const { long, deep } = roomFor(building, lumber, eave)
+  if (long < least.soffitJoist.long - HAIR || deep < least.soffitJoist.deep - HAIR) return null
+  return placesOf(eave.rafters, lumber.soffit.thickness, axesOf(building, eave).length)
+}
+
 interface SoffitRoom {
   readonly foot: number
   readonly cover: number

@@ -15,7 +15,7 @@ import {
 } from '../../geometry'
 import { overlap, type Stretch } from '../../trade'
 import type { Building, BuildingTruss } from '../../design'
-import { headPlane, lowEaves, type RoofLines, type RoofLumber } from '../../lines'
+import { headPlane, highEaveOf, lowEaves, type RoofLines, type RoofLumber } from '../../lines'
 import type { Member, Order } from '../member'
 import { SPARE } from '../square-board'
 import { behind, outlineOf } from '../truss/flat'
@@ -157,7 +157,12 @@ function takenUnder(
   const head = headPlane(lines, face)
   const down = subtract(under(1), under(0))
   const deepest = subtract(under(0), scale(face.top.normal, lumber.setting.thickness))
-  const past = head ? (meets(head, deepest, down) ?? 0) : 0
+  // over a high wall what covers it comes up to the chords
+  const high = highEaveOf(lines, face)?.outside
+  const past = Math.max(
+    head ? (meets(head, deepest, down) ?? 0) : 0,
+    high ? (meets({ ...high, offset: high.offset - lumber.plate.depth }, deepest, down) ?? 0) : 0,
+  )
   const atHead = past > 0 ? [{ from: -long, to: past }] : []
   return [...[...webs, ...vault].map(outlineOf), ...gussets.map(({ outline }) => outline)]
     .map(outline => behind(behind(outline, underside), below).map(p => top - dot(p, up)))

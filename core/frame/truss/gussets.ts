@@ -1,5 +1,5 @@
 import { ofTruss } from '../place'
-import type { Building, BuildingTruss } from '../../design'
+import { type Building, type BuildingTruss, isSided } from '../../design'
 import {
   add,
   cross,
@@ -99,7 +99,10 @@ export function gussets(
   const { width, length } = sheets[building.lumber.yard]
   const section = sheetSection(gusset.thickness, width, length)
   const bare = (end: 'west' | 'east'): boolean =>
-    coverOn(building, lumber, end) === 0 && endIsFree(building) && !building.roof.joined.includes(end)
+    coverOn(building, lumber, end) === 0 &&
+    !isSided(building.walls, end) &&
+    endIsFree(building) &&
+    !building.roof.joined.includes(end)
   const faces = {
     west: { from: at.from - gusset.thickness, to: at.from },
     east: { from: at.to, to: at.to + gusset.thickness },

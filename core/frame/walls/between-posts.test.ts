@@ -104,6 +104,7 @@ describe('girts between posts', () => {
             thickness: 11,
             sheet: { length: 2400, width: 1200 },
             way: 'upright',
+            grooves: null,
             top: 'under-tails',
             drop: 0,
           },

@@ -28,7 +28,8 @@ import type { StackLines } from './places'
 import { coverPosts, sheatheWall } from './sheathing'
 import { coverOnBolted } from './post-places'
 import { slatWall } from './slats'
-import { type SkinLumber, skinOrders, skinProblems } from './skins'
+import { nailersBehind } from './nailers'
+import { skinBeside, type SkinLumber, skinOrders, skinProblems } from './skins'
 import type { PerWall } from './wall'
 import type { FramedWall } from './walls'
 
@@ -120,6 +121,7 @@ function argumentsOf(ask: FinishAsk, framed: FramedWall): readonly unknown[] {
   return [
     framed,
     walls.sides[name],
+    ...skinBeside(building, framed.wall),
     ...[walls.siding, walls.trim, roof.ends, roof.soffit, roof.tail, roof.tails],
     ...[sheathing, slats, gables, bracing, longest, spacing, stack, topPlates, corner, stud, posts],
     ...[building.footprint, building.heights, building.base, building.lumber, building.depths],
@@ -180,20 +182,27 @@ function finishWall(all: FinishAsk, each: FramedWall): FinishedWall {
   const blocks = covered.blocks
     .filter(block => !inGable(block))
     .flatMap(block => aboutBraces(each.wall, block, each.braced))
-  const boards = [...each.boards, ...blocks]
+  const nailers = coverOnBolted(ask.building, each.wall) ? [] : nailersBehind(toCover)
+  const behind = nailers
+    .filter(block => !inGable(block))
+    .flatMap(block => aboutBraces(each.wall, block, each.braced))
+  const boards = [...each.boards, ...blocks, ...behind]
   const { bracing } = ask.building.walls
   const braced: BracedWall =
     bracing === 'none' || build === 'posts'
       ? { orders: [], boards, plates: each.raked?.plates ?? [] }
       : braceWall({ ...each, boards }, ask.stud, ask.brace, bracing, insideLimit(ask, name))
-  const above: readonly WallBoard[] = [...(gable?.studs ?? []), ...covered.blocks.filter(inGable)]
+  const above: readonly WallBoard[] = [
+    ...(gable?.studs ?? []),
+    ...[...covered.blocks, ...nailers].filter(inGable),
+  ]
   return {
     rough: gable?.rough ?? [],
     problems: gable?.problems ?? [],
     loose: covered.loose,
     braces: braced.orders.length,
     skin:
-      cover === 'sheets' && ask.building.walls.sheathing && !coverOnBolted(ask.building, each.wall)
+      cover === 'sheets' && !coverOnBolted(ask.building, each.wall)
         ? skinOrders(toCover, ask.skin, ask.framed && !eaveOf(ask, name) ? ask.line : null)
         : [],
     orders: [

@@ -1,5 +1,5 @@
-import { gaps, onCentre, rowOf, type Stretch, withLayout } from '../../trade'
-import { HAIR } from '../../measure'
+import { gaps, least, onCentre, rowOf, type Stretch, withLayout } from '../../trade'
+import { countUp, HAIR } from '../../measure'
 import type { Building } from '../../design'
 import type { Section } from '../../lumber'
 import { showing } from './openings'
@@ -168,3 +168,16 @@ export function staggeredRow(
     ? rowOf(whole, breaks, longest, longest)
     : row
 }
+
+/**
+ * Panels along a wall, each as wide as it covers with the `lap` under the next, the last ripped to what is
+ * left; from the end the wall's layout begins at.
+ */
+export const panelsFrom = (wall: Wall, whole: Stretch, cover: number, lap: number): readonly Stretch[] =>
+  fromLayoutEnd(wall, whole, [], reach => {
+    const count = Math.max(1, countUp((reach.to - reach.from - least.piece) / cover))
+    return Array.from({ length: count }, (_, i) => ({
+      from: reach.from + i * cover,
+      to: i === count - 1 ? reach.to : Math.min(reach.to, reach.from + (i + 1) * cover + lap),
+    }))
+  })

@@ -1,6 +1,6 @@
 import { least, type Stretch } from '../../trade'
 import { countUp, HAIR } from '../../measure'
-import { type Building, hasSheets, isSide, type SideName } from '../../design'
+import { type Building, hasSheets, isSide, isSided, type SideName } from '../../design'
 import type { Section } from '../../lumber'
 import { stands, type Wall } from './wall'
 
@@ -47,7 +47,7 @@ export const coverOnBolted = ({ walls }: Building, { name }: Wall): boolean =>
   isSide(name) &&
   walls.posts.set === 'bolted' &&
   walls.sides[name].build === 'posts' &&
-  (walls.sides[name].cover === 'slats' || hasSheets(walls, name))
+  (walls.sides[name].cover === 'slats' || hasSheets(walls, name) || isSided(walls, name))
 
 /** The side that a wall meets at one of its ends. */
 export const neighbour = (wall: Wall, end: 'low' | 'high'): SideName =>

@@ -4,6 +4,7 @@ import { boardLength } from '../../board'
 import {
   type Design,
   newDesign,
+  noTrim,
   readDesign,
   usualOpening,
   usualSheathing,
@@ -18,11 +19,11 @@ import { documentedFiles } from '../../testing/documented'
 import type { Json } from '../../testing/documented/kit'
 import { clashes } from '../../testing/solids'
 import { isWallSkin } from '../../trade'
-import { boxOf, everyBoard, frame, type Frame, isOfWall, type Member } from '../index'
+import { boxOf, everyBoard, frame, type Frame, isInGable, isOfWall, type Member } from '../index'
 import { coursesOf } from './siding'
 
 const base = newDesign('a', 'imperial')
-const { lapped, battened, trim } = usualSiding.imperial
+const { lapped, battened, panels, trim } = usualSiding.imperial
 /** 12 by 8 ft, walls 8 ft, sheets of 7/16 in, gables open, tails that leave the walls free. */
 const sided = (walls: Partial<Walls> = {}): Design => ({
   ...base,
@@ -112,7 +113,7 @@ describe('lapped siding', () => {
     expect(kind).toBe('lapped')
     const read = readDesign({ ...sided(), walls: { ...sided().walls, siding, trim: undefined } })
     expect(read.ok && read.design.walls.siding).toEqual(lapped)
-    expect(read.ok && read.design.walls.trim).toEqual({ corner: null, casing: null })
+    expect(read.ok && read.design.walls.trim).toEqual(noTrim)
   })
 })
 
@@ -206,6 +207,163 @@ describe('flat boards', () => {
   })
 })
 
+describe('siding of its own', () => {
+  const sides = (
+    own: Partial<Record<'south' | 'east', Partial<Walls['sides']['south']>>>,
+  ): Walls['sides'] => ({
+    ...base.walls.sides,
+    south: { ...base.walls.sides.south, ...own.south },
+    east: { ...base.walls.sides.east, ...own.east },
+  })
+
+  test('one wall has another, or none, and the others that of all', () => {
+    const made = frame(
+      sided({ sides: sides({ south: { siding: { kind: 'none' } }, east: { siding: battened } }) }),
+    )
+    expect(of(made, 'siding', 'south')).toEqual([])
+    expect(of(made, 'corner-board', 'south')).toEqual([])
+    expect(of(made, 'siding-batten', 'east').length).toBeGreaterThan(5)
+    expect(made.covering.some(({ role, where }) => role === 'starter' && isOfWall(where, 'north'))).toBe(true)
+  })
+
+  // the gable stands on the wall's plates at 96 in; 8 ft wide at 4 in 12 the roof's planes rise from there
+  test('a gable has another than its wall: they part at the plate, and each keeps to its side', () => {
+    const made = frame(
+      sided({
+        gables: 'studs',
+        sides: sides({ east: { gable: { ...lapped, exposure: 5 * INCH } } }),
+        siding: battened,
+      }),
+    )
+    expect(made.problems).toEqual([])
+    const all = [...of(made, 'siding', 'east'), ...of(made, 'siding-batten', 'east')]
+    const upper = all.filter(({ where }) => isInGable(where))
+    const lower = all.filter(({ where }) => !isInGable(where))
+    expect(upper.length).toBeGreaterThan(2)
+    for (const each of upper) expect(inches(boxOf(each).z.from)).toBeGreaterThan(96 - 1e-6)
+    for (const each of lower) expect(inches(boxOf(each).z.to)).toBeLessThan(96 + 1e-6)
+    const [strip] = of(made, 'starter', 'east')
+    expect(strip && inches(boxOf(strip).z.from)).toBeCloseTo(96, 6)
+  })
+
+  test('what can be wrong with it is said of where it is typed', () => {
+    const made = frame(sided({ sides: sides({ east: { siding: { ...lapped, exposure: 7 * INCH } } }) }))
+    expect(made.problems).toMatchObject([{ code: 'siding-shows', path: 'walls.sides.east.siding.exposure' }])
+  })
+})
+
+describe('siding straight on the frame', () => {
+  // 96 in is parted by 24 in into four: blocks at 24, 48 and 72, in each of the bays between the south wall's
+  // studs
+  test('upright boards get rows of blocks between the studs, no farther apart than 24 in', () => {
+    const bare = sided({ sheathing: null, siding: battened })
+    const made = frame(bare)
+    expect(made.problems).toEqual([])
+    const blocks = made.members.filter(({ role, where }) => role === 'block' && isOfWall(where, 'south'))
+    const rows = new Map<number, number>()
+    for (const each of blocks) {
+      const { z } = boxOf(each)
+      const at = Math.round(inches((z.from + z.to) / 2))
+      rows.set(at, (rows.get(at) ?? 0) + 1)
+    }
+    const studs = made.members.filter(
+      ({ role, where }) => (role === 'stud' || role === 'king') && isOfWall(where, 'south'),
+    )
+    const xs = studs.map(each => boxOf(each).x).sort((a, b) => a.from - b.from)
+    const bays = xs.slice(1).filter((x, i) => x.from - (xs[i]?.to ?? 0) > 60).length
+    expect([...rows].sort(([a], [b]) => a - b)).toEqual([24, 48, 72].map(z => [z, bays]))
+    // on the studs, an inch below the deck over the rim
+    const boards = of(made, 'siding', 'south')
+    expect(inches(Math.max(...boards.map(each => boxOf(each).y.to)))).toBeCloseTo(0, 6)
+    expect(frame(sided({ sheathing: null })).members.some(({ where }) => where.name === 'nailer')).toBe(false)
+    expect(frame(sided({ siding: battened })).members.some(({ where }) => where.name === 'nailer')).toBe(
+      false,
+    )
+  })
+
+  // 144 in without corner boards in panels that cover 36: 38 with the lap, the last 36; 96 in high and 60 in
+  // long: one of 60, and one of 42 that begins 6 lower; but nailed at 48 the lower reaches 48 + 3
+  test('panels lap the next, and one over another where the wall is higher than they are sold', () => {
+    const made = frame(sided({ sheathing: null, trim: noTrim, siding: { ...panels, longest: 60 * INCH } }))
+    const at = of(made, 'wall-panel', 'south').map(each => {
+      const { x, z } = boxOf(each)
+      return [x.from, x.to, z.from, z.to].map(mm => Math.round(inches(mm) * 1000) / 1000)
+    })
+    expect(at).toEqual(
+      [
+        [0, 38],
+        [36, 74],
+        [72, 110],
+        [108, 144],
+      ].flatMap(([a, b]) => [
+        [a, b, 0, 51],
+        [a, b, 45, 96],
+      ]),
+    )
+  })
+
+  // five screws in every line; 51 in long: lines 24 in apart at most, four of them
+  test('screws of panels are counted by the lines that they cross', () => {
+    const { loose } = plan(
+      sided({ sheathing: null, trim: noTrim, siding: { ...panels, longest: 60 * INCH } }),
+    )
+    const screws = loose.find(({ code }) => code === 'wall-screws')
+    // four sides: 4 + 4 strips of two panels along the eaves, 3 + 3 at the ends (8 ft less two walls of 3 1/2
+    // in)
+    expect(screws?.from.panels).toBe(28)
+    expect(screws?.amount).toBe(28 * 4 * 5)
+  })
+})
+
+describe('boards along a wall', () => {
+  // frieze of 1x4 under the top at 96 in, skirt of 1x6 on the foot: siding from 5 1/2 to 92 1/2 in
+  test('a frieze ends the siding at its top, a skirt at its foot', () => {
+    const made = frame(sided({ trim: { ...trim, frieze: '1x4', skirt: '1x6' } }))
+    const z = (role: Member['role']): readonly number[] => {
+      const all = of(made, role, 'south').map(each => boxOf(each).z)
+      return [Math.min(...all.map(({ from }) => from)), Math.max(...all.map(({ to }) => to))].map(inches)
+    }
+    expect(z('frieze')).toEqual([expect.closeTo(92.5, 6), expect.closeTo(96, 6)])
+    expect(z('skirt-board')).toEqual([expect.closeTo(0, 6), expect.closeTo(5.5, 6)])
+    expect(z('siding')).toEqual([expect.closeTo(5.5, 6), expect.closeTo(92.5, 6)])
+  })
+})
+
+describe('what is bought with siding', () => {
+  // a door and a window of the usual sizes in the south wall: their rough widths and 2 in past either end,
+  // in lengths of 10 ft that lap by 4 in
+  test('flashing over the heads of openings', () => {
+    const openings = [
+      usualOpening('south', 'window', 40 * INCH, 'imperial'),
+      usualOpening('south', 'door', 100 * INCH, 'imperial'),
+    ]
+    const made = plan(sided({ openings }))
+    const wide = made.frame.openings.south.reduce((sum, { s }) => sum + s.to - s.from, 0)
+    const flashing = made.loose.find(({ code }) => code === 'wall-flashing')
+    expect(inches(flashing?.from.long ?? 0)).toBeCloseTo(inches(wide) + 2 * 4, 6)
+    expect(flashing?.amount).toBe(1)
+  })
+
+  // sheets alone: the four walls of 144 and 96 by 96 in, their corners with them, and two coats at 10 m² to a
+  // litre
+  test('paint over what shows, by its coats', () => {
+    const made = plan({
+      ...sided({ siding: null, trim: noTrim, paint: { kind: 'paint', coats: 2, surface: 'smooth' } }),
+      roof: { ...sided().roof, fascia: { sub: null, face: null } },
+    })
+    const paint = made.loose.find(({ code }) => code === 'paint')
+    const wall = (2 * (144 + 96) * 96 * INCH * INCH) / 1e6
+    expect(paint?.from.wall).toBeCloseTo(wall, 6)
+    expect(paint?.from.litres).toBeCloseTo((2 * wall) / 10, 6)
+    expect(paint?.amount).toBe(Math.ceil((2 * wall) / 10 / 3.785))
+    const stained = plan({
+      ...sided({ siding: battened, paint: { kind: 'stain', coats: 1, surface: 'rough' } }),
+    })
+    // battens over boards are painted too: more than the sheets behind
+    expect(stained.loose.find(({ code }) => code === 'paint')?.from.wall).toBeGreaterThan(wall)
+  })
+})
+
 describe('random buildings with siding', () => {
   const sidings = fc.constantFrom(
     { section: '1x8', exposure: 140 },
@@ -213,18 +371,28 @@ describe('random buildings with siding', () => {
     usualSiding.imperial.level,
     usualSiding.imperial.battened,
     usualSiding.metric.upright,
+    { ...usualSiding.metric.panels, longest: 1700 },
   )
+  const own = fc.option(fc.oneof(sidings, fc.constant({ kind: 'none' })), { freq: 1 })
   const designs = fc
-    .tuple(documentedFiles, sidings, fc.constantFrom(null, '1x4'), fc.nat(4))
-    .map(([file, siding, board, dice]): Design => {
+    .tuple(
+      documentedFiles,
+      sidings,
+      fc.constantFrom(null, '1x4'),
+      fc.nat(4),
+      fc.array(own, { minLength: 8, maxLength: 8 }),
+    )
+    .map(([file, siding, board, dice, ofTheirOwn]): Design => {
       const walls = file.walls as Json
       const asked = (walls.sides ?? {}) as Record<string, Json>
       const sides = Object.fromEntries(
-        ['south', 'east', 'north', 'west'].map(side => [
+        ['south', 'east', 'north', 'west'].map((side, i) => [
           side,
           {
             ...asked[side],
             cover: 'sheets',
+            siding: ofTheirOwn[i],
+            gable: ofTheirOwn[i + 4],
             ...(dice ? { build: 'studs' } : {}),
             ...(dice > 1 ? { height: null, step: null } : {}),
           },
@@ -237,8 +405,14 @@ describe('random buildings with siding', () => {
           ...walls,
           sides,
           siding,
-          trim: { corner: board, casing: board },
-          sheathing: walls.sheathing ?? { thickness: 11, sheet: { length: 2440, width: 1220 } },
+          trim: {
+            corner: board,
+            casing: board,
+            frieze: dice % 2 ? board : null,
+            skirt: dice > 2 ? board : null,
+          },
+          sheathing:
+            dice % 2 ? null : (walls.sheathing ?? { thickness: 11, sheet: { length: 2440, width: 1220 } }),
         },
       })
       if (!read.ok) throw new Error(`a design with siding is refused: ${JSON.stringify(read.faults)}`)
@@ -251,8 +425,9 @@ describe('random buildings with siding', () => {
         const made = plan(design)
         if (made.frame.problems.some(({ code }) => code === 'ridge-into-wall')) return
         const skins = made.frame.covering.filter(({ role }) => isWallSkin(role))
-        const own = new Set(skins.map(({ id }) => id))
-        expect(own.size).toBe(skins.length)
+        const nailers = made.frame.members.filter(({ where }) => where.name === 'nailer')
+        const own = new Set([...skins, ...nailers].map(({ id }) => id))
+        expect(own.size).toBe(skins.length + nailers.length)
         const lost = made.frame.problems.filter(each => each.code === 'not-cut' && isWallSkin(each.role))
         expect(lost).toEqual([])
         if (own.size === 0) return

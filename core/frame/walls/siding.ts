@@ -1,4 +1,4 @@
-import type { BoardSiding, LappedSiding } from '../../design'
+import type { BoardSiding, LappedSiding, Siding, SidingPath } from '../../design'
 import { cross, place, planeAt, scale, add, vec, type Vec3 } from '../../geometry'
 import type { Problem } from '../../lines'
 import type { Section } from '../../lumber'
@@ -6,24 +6,26 @@ import { countUp, HAIR } from '../../measure'
 import { boardsAcross, fewestBoards, gaps, least, type Stretch } from '../../trade'
 import type { BuildingCut, Order } from '../member'
 import { cutOut, piecesAbout } from '../pieces-about'
+import type { SectionOf } from '../sections'
 import { SPARE } from '../square-board'
 import type { Rect } from '../rect'
 import { covering } from '../tongue'
 import { faceBoard, wallPoint } from './board'
 import { coverRow, type Skin } from './skin'
+import { wallPanels } from './wall-panels'
 
 /** How far lapped boards lean in, so that each clears the one below that shows least; radians. */
 const leanOf = ({ thickness }: Section, exposure: number): number =>
   Math.asin(Math.min(0.9, thickness / exposure))
 
 /** How far siding stands out over what it is nailed to, mm. */
-export function sidingDepth(
-  siding: LappedSiding | BoardSiding,
-  board: Section,
-  batten: Section | null,
-): number {
+export function sidingDepth(siding: Siding, section: SectionOf): number {
+  if (siding.kind === 'panels') return siding.height
+  const board = section(siding.section)
   if (siding.kind === 'boards')
-    return board.thickness + (siding.way === 'upright' && batten ? batten.thickness : 0)
+    return (
+      board.thickness + (siding.way === 'upright' && siding.batten ? section(siding.batten).thickness : 0)
+    )
   const lean = leanOf(board, exposed(siding, board) * SHARE)
   return board.depth * Math.sin(lean) + board.thickness * Math.cos(lean)
 }
@@ -38,12 +40,30 @@ const exposed = ({ exposure }: LappedSiding, board: Section): number => {
 const mayShow = ({ depth, thickness }: Section): Stretch => ({ from: 2 * thickness, to: depth - gaps.lap })
 
 /** Why boards can't be lapped as asked: too narrow for their thickness, or too much or too little shows. */
-export function lapProblem({ exposure }: LappedSiding, board: Section): Problem | null {
+export function lapProblem({ exposure }: LappedSiding, board: Section, path: SidingPath): Problem | null {
   const { from, to } = mayShow(board)
-  if (to < from + HAIR) return { code: 'siding-narrow', path: 'walls.siding.section', least: from + gaps.lap }
+  if (to < from + HAIR) return { code: 'siding-narrow', path: `${path}.section`, least: from + gaps.lap }
   return exposure < from - HAIR || exposure > to + HAIR
-    ? { code: 'siding-shows', path: 'walls.siding.exposure', least: from, most: to }
+    ? { code: 'siding-shows', path: `${path}.exposure`, least: from, most: to }
     : null
+}
+
+/** What lies on a part of a wall. */
+export function sidingOrders(skin: Skin, siding: Siding, section: SectionOf, longest: number): Order[] {
+  switch (siding.kind) {
+    case 'lapped':
+      return lappedOrders(skin, siding, section(siding.section), longest)
+    case 'boards':
+      return boardOrders(
+        skin,
+        siding,
+        section(siding.section),
+        siding.batten ? section(siding.batten) : null,
+        longest,
+      )
+    case 'panels':
+      return wallPanels(skin, siding)
+  }
 }
 
 /** How much less than asked may show of a course, so that courses come out even, as a share. */
@@ -68,7 +88,7 @@ export function coursesOf(foot: number, top: number, edges: readonly number[], m
 }
 
 /** Lapped boards over a wall and its gable, and the starter strip under the first. */
-export function lappedOrders(skin: Skin, siding: LappedSiding, board: Section, longest: number): Order[] {
+function lappedOrders(skin: Skin, siding: LappedSiding, board: Section, longest: number): Order[] {
   const { zone, holes } = skin
   const most = exposed(siding, board)
   const edges = holes.flatMap(({ y0, y1 }) => [y0, y1])
@@ -79,17 +99,17 @@ export function lappedOrders(skin: Skin, siding: LappedSiding, board: Section, l
   // to the outer arris of its upper edge
   const high = board.depth * Math.cos(lean) + board.thickness * Math.sin(lean)
   const strip = Math.min(gaps.starter, Math.max(gaps.lap / 2, 0.9 * (board.depth - most)))
-  const starter = coverRow(skin, { from: zone.from, to: zone.from + strip }, longest, 0).flatMap(
+  const foot = { from: zone.from, to: Math.min(zone.to, zone.from + strip) }
+  const starter = (foot.to - foot.from < least.piece ? [] : coverRow(skin, foot, longest, 0)).flatMap(
     ({ s, cuts }, i) =>
-      piecesAbout({ x0: s.from, x1: s.to, y0: zone.from, y1: zone.from + strip }, holes).map(
-        ({ rect, notches }, k) =>
-          faceBoard(skin, {
-            where: skin.place('starter', i + 1, ...(k ? [k + 1] : [])),
-            role: 'starter',
-            section: board,
-            way: 'level',
-            ...{ rect, notches, cuts },
-          }),
+      piecesAbout({ x0: s.from, x1: s.to, y0: foot.from, y1: foot.to }, holes).map(({ rect, notches }, k) =>
+        faceBoard(skin, {
+          where: skin.place('starter', i + 1, ...(k ? [k + 1] : [])),
+          role: 'starter',
+          section: board,
+          way: 'level',
+          ...{ rect, notches, cuts },
+        }),
       ),
   )
   const courses = starts.flatMap((z, r) => {
@@ -156,7 +176,7 @@ function leaningBoard(
 }
 
 /** Boards flat on the sheets, level or upright, and the battens on the joints of upright ones. */
-export function boardOrders(
+function boardOrders(
   skin: Skin,
   siding: BoardSiding,
   sold: Section,
@@ -211,16 +231,17 @@ export function boardOrders(
   }
   const columns = boardsAcross(skin.reach, section.depth, siding.space)
   const upright = (s: Stretch) =>
-    skin.column(s).flatMap(({ z, cuts }) =>
+    skin.column(s).flatMap(({ s: own, z, cuts }) =>
       fewestBoards(z, { breaks: skin.levels, longest, shortest: least.stud }).map(each => ({
+        s: own,
         z: each,
         cuts,
       })),
     )
   const of = (all: readonly Stretch[]) =>
     all.flatMap((s, r) =>
-      upright(s).map(({ z, cuts }, i) => ({
-        rect: { x0: s.from, x1: s.to, y0: z.from, y1: z.to },
+      upright(s).map(({ s: own, z, cuts }, i) => ({
+        rect: { x0: own.from, x1: own.to, y0: z.from, y1: z.to },
         cuts,
         run: [r + 1, i + 1],
       })),

@@ -1,10 +1,11 @@
 import { vec, type Vec3 } from '../../geometry'
 import { coverLevel, type Profile, peakOf, stretchOf, tailedEave, withinOf } from '../../lines'
 import { HAIR } from '../../measure'
-import { least, overlap, type Stretch } from '../../trade'
+import { least, type Stretch } from '../../trade'
 import type { BuildingCut } from '../member'
 import { type MemberPlace, ofWall } from '../place'
 import type { Rect } from '../rect'
+import type { WallBoard } from './board'
 import { footOfTail } from '../roof'
 import {
   type CoverAsk,
@@ -48,7 +49,14 @@ export interface Skin {
   /** What of a row lies on the wall, on both sides of a strip by itself, and what it is cut by. */
   readonly rows: (z: Stretch) => readonly SkinRow[]
   /** The same of a column. */
-  readonly column: (s: Stretch) => readonly { readonly z: Stretch; readonly cuts: readonly BuildingCut[] }[]
+  readonly column: (s: Stretch) => readonly SkinColumn[]
+}
+
+/** A column of a wall's skin: how wide what of it lies on the wall is, and how high. */
+interface SkinColumn {
+  readonly s: Stretch
+  readonly z: Stretch
+  readonly cuts: readonly BuildingCut[]
 }
 
 interface SkinRow {
@@ -70,10 +78,12 @@ export interface SkinAsk {
   readonly roof: Profile | null
   /** Along the wall between its corner boards. */
   readonly reach: Stretch
+  /** Blocks behind it. */
+  readonly nailers: readonly WallBoard[]
 }
 
 /** The skin of a wall, without the holes of its openings. */
-export function skinOf({ cover, over, depth, lower, roof, reach }: SkinAsk): Skin {
+export function skinOf({ cover, over, depth, lower, roof, reach, nailers }: SkinAsk): Skin {
   const {
     framed: { wall, boards },
     stud,
@@ -93,7 +103,12 @@ export function skinOf({ cover, over, depth, lower, roof, reach }: SkinAsk): Ski
   // what hangs over an open gable comes down past its plate
   const overhead = roof && !gable ? roofCuts(under(roof, lower)) : []
   const rough = [...ask.framed.rough, ...(gable?.rough ?? [])]
-  const wood = outerWood(wall, [...boards, ...ask.posts, ...(gable?.studs ?? [])], rough, stud.depth)
+  const wood = outerWood(
+    wall,
+    [...boards, ...ask.posts, ...(gable?.studs ?? []), ...nailers],
+    rough,
+    stud.depth,
+  )
   return {
     wall,
     deep: stud.depth,
@@ -147,26 +162,24 @@ const beyondEnds = ({ from, to }: Stretch, wall: Wall): Stretch => ({
   to: to > wall.overall - HAIR ? Infinity : to,
 })
 
-function columnsOn(
-  ask: CoverAsk,
-  foot: number,
-  top: number,
-  s: Stretch,
-): { readonly z: Stretch; readonly cuts: readonly BuildingCut[] }[] {
+function columnsOn(ask: CoverAsk, foot: number, top: number, s: Stretch): SkinColumn[] {
   const { wall } = ask.framed
   if (!ask.gable) {
     const high = wall.step ? Math.min(top, Math.max(heightAt(wall, s.from), heightAt(wall, s.to))) : top
-    return high - foot < least.piece ? [] : [{ z: { from: foot, to: high }, cuts: [] }]
+    return high - foot < least.piece ? [] : [{ s, z: { from: foot, to: high }, cuts: [] }]
   }
   return linesOver(ask).flatMap(line => {
     if (!line) return []
     const within = withinOf(line)
-    if (linesOver(ask).length > 1 && !overlap(within, s)) return []
+    // on both sides of a strip by itself
+    const own =
+      linesOver(ask).length > 1 ? { from: Math.max(s.from, within.from), to: Math.min(s.to, within.to) } : s
+    if (own.to - own.from < least.piece) return []
     const breaks = line.runs
       .map((_, i) => stretchOf(line, i, 'top').to)
-      .filter(at => at > s.from && at < s.to)
-    const high = Math.max(...[s.from, s.to, ...breaks].map(at => coverLevel(line, at)))
-    return high - foot < least.piece ? [] : [{ z: { from: foot, to: high }, cuts: roofCuts(line) }]
+      .filter(at => at > own.from && at < own.to)
+    const high = Math.max(...[own.from, own.to, ...breaks].map(at => coverLevel(line, at)))
+    return high - foot < least.piece ? [] : [{ s: own, z: { from: foot, to: high }, cuts: roofCuts(line) }]
   })
 }
 

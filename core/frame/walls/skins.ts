@@ -1,109 +1,207 @@
-import { type Building, hasSheets, isSide, type SideName, sideNames } from '../../design'
+import {
+  type Building,
+  hasSheets,
+  isSide,
+  isSided,
+  type Siding,
+  type SideName,
+  sideNames,
+  sidingOn,
+  type SidingPath,
+} from '../../design'
 import type { Problem, Profile, RoofLumber } from '../../lines'
-import type { Section } from '../../lumber'
+import { type Section } from '../../lumber'
+import { HAIR } from '../../measure'
+import { least, type Stretch } from '../../trade'
+import { ofGable } from '../place'
+import type { Rect } from '../rect'
 import type { Order } from '../member'
+import type { SectionOf } from '../sections'
 import type { CoverAsk } from './cover'
-import { boardOrders, lapProblem, lappedOrders, sidingDepth } from './siding'
-import { openingsOf, skinOf } from './skin'
-import { casedOpenings, cornerOrders, cornersOf } from './trim'
+import { nailersBehind } from './nailers'
+import { lapProblem, sidingDepth, sidingOrders } from './siding'
+import { openingsOf, type Skin, skinOf } from './skin'
+import { casedOpenings, cornerOrders, cornersOf, levelTrim } from './trim'
+import type { Wall } from './wall'
 
-/** Sections of what lies over the walls' sheets; null of what there is none of. */
+/** What skins are made with: sections by their names, and what hangs over the gables. */
 export interface SkinLumber {
-  readonly siding: Section | null
-  readonly batten: Section | null
-  readonly corner: Section | null
-  readonly casing: Section | null
-  /** What hangs over the gables: as deep as rafters, barge boards and ladders there. */
+  readonly section: SectionOf
+  /** As deep as rafters, barge boards and ladders there. */
   readonly over: Pick<RoofLumber, 'rafter' | 'barge'>
 }
 
-function sectionsOver(
-  { walls: { siding, trim } }: Building,
-  section: (name: string) => Section,
-): Omit<SkinLumber, 'over'> {
-  const optional = (name: string | null | undefined): Section | null => (name ? section(name) : null)
-  return {
-    siding: optional(siding?.section),
-    batten: siding?.kind === 'boards' ? optional(siding.batten) : null,
-    corner: optional(trim.corner),
-    casing: optional(trim.casing),
-  }
+const optional = (section: SectionOf, name: string | null): Section | null => (name ? section(name) : null)
+
+/** What lies on the wall of a side, and on its gable, with where that is typed; each kind once. */
+function sidingsOn({ walls }: Building, side: SideName) {
+  const [wall, gable] = [sidingOn(walls, side, 'wall'), sidingOn(walls, side, 'gable')]
+  return [wall, gable && gable.siding === wall?.siding ? null : gable].filter(each => each !== null)
 }
-
-export const skinLumber = (
-  building: Building,
-  section: (name: string) => Section,
-  { rafter, barge }: SkinLumber['over'],
-): SkinLumber => ({ ...sectionsOver(building, section), over: { rafter, barge } })
-
-/** Whether siding or trim lies on a side's sheets. */
-const isSided = ({ walls }: Building, side: SideName): boolean =>
-  walls.siding !== null && hasSheets(walls, side) && walls.sides[side].cover === 'sheets'
 
 /** How far out siding and trim reach over what they are nailed to, mm; 0 without siding. */
-const depthOf = ({ walls: { siding } }: Building, lumber: Omit<SkinLumber, 'over'>): number =>
-  siding && lumber.siding
+function depthOf(building: Building, section: SectionOf, side: SideName): number {
+  const sidings = sidingsOn(building, side)
+  const { trim } = building.walls
+  return sidings.length
     ? Math.max(
-        sidingDepth(siding, lumber.siding, lumber.batten),
-        lumber.corner?.thickness ?? 0,
-        lumber.casing?.thickness ?? 0,
+        ...sidings.map(({ siding }) => sidingDepth(siding, section)),
+        ...[trim.corner, trim.casing, trim.frieze, trim.skirt].map(
+          name => optional(section, name)?.thickness ?? 0,
+        ),
       )
     : 0
-
-/** How far siding and trim reach out over a side's sheets, mm; 0 where none lie on them. */
-export const skinOn = (building: Building, section: (name: string) => Section, side: SideName): number =>
-  isSided(building, side) ? depthOf(building, sectionsOver(building, section)) : 0
-
-/** Why siding can't be as it is asked for. */
-export function skinProblems(building: Building, lumber: SkinLumber): Problem[] {
-  const { siding } = building.walls
-  if (siding?.kind !== 'lapped' || !lumber.siding || !sideNames.some(side => isSided(building, side)))
-    return []
-  const problem = lapProblem(siding, lumber.siding)
-  return problem ? [problem] : []
 }
 
-/** Siding and trim over a wall's sheets. */
-export function skinOrders(ask: CoverAsk, lumber: SkinLumber, roof: Profile | null): Order[] {
-  const { building, framed, sheathing } = ask
-  const { wall } = framed
-  const { siding, longest } = building.walls
-  if (!siding || !lumber.siding || !isSide(wall.name) || !isSided(building, wall.name)) return []
-  const ends = wall.along === 'x' ? (['west', 'east'] as const) : (['south', 'north'] as const)
-  const sheets = (side: SideName): number => (hasSheets(building.walls, side) ? sheathing.thickness : 0)
-  const lapped = (side: SideName): number => (isSided(building, side) ? (lumber.corner?.thickness ?? 0) : 0)
-  const [atLow, atHigh] = cornersOf(wall, lumber.corner, {
-    low: sheets(ends[0]),
-    high: sheets(ends[1]),
-    corner: { low: lapped(ends[0]), high: lapped(ends[1]) },
+/** How far siding and trim reach out over a side's sheets, or its frame, mm; 0 where none lie on it. */
+export const skinOn = (building: Building, section: SectionOf, side: SideName): number =>
+  isSided(building.walls, side) ? depthOf(building, section, side) : 0
+
+/** Why siding can't be as it is asked for. */
+export function skinProblems({ walls }: Building, { section }: SkinLumber): Problem[] {
+  const asked = new Map<SidingPath, Siding>()
+  for (const side of sideNames)
+    for (const part of ['wall', 'gable'] as const) {
+      const found = sidingOn(walls, side, part)
+      if (found) asked.set(found.path, found.siding)
+    }
+  return [...asked].flatMap(([path, siding]) => {
+    const problem = siding.kind === 'lapped' ? lapProblem(siding, section(siding.section), path) : null
+    return problem ? [problem] : []
   })
-  // at a house a wall has no corner
-  const { house } = building.roof.has
-  const low = house === ends[0] ? undefined : atLow
-  const high = house === ends[1] ? undefined : atHigh
-  const corners = [low, high].filter(each => each !== undefined)
+}
+
+/** The sides at a wall's low and high end. */
+const besideOf = (wall: Wall): readonly [SideName, SideName] =>
+  wall.along === 'x' ? ['west', 'east'] : ['south', 'north']
+
+const sheetsOn = ({ walls }: Building, side: SideName): number =>
+  hasSheets(walls, side) ? (walls.sheathing?.thickness ?? 0) : 0
+
+/** What of the walls beside a wall its siding and trim end at. */
+export function skinBeside(building: Building, wall: Wall): readonly unknown[] {
+  const [low, high] = besideOf(wall)
+  return [low, high].flatMap(side => [
+    sheetsOn(building, side),
+    sidingOn(building.walls, side, 'wall') !== null,
+  ])
+}
+
+/** A part of a wall that one siding lies on. */
+interface SkinPart {
+  readonly skin: Skin
+  readonly siding: Siding
+}
+
+/** Siding and trim over a wall's sheets, or its frame. */
+export function skinOrders(ask: CoverAsk, { section, over }: SkinLumber, roof: Profile | null): Order[] {
+  const {
+    building,
+    framed: { wall },
+  } = ask
+  const { name } = wall
+  const { walls } = building
+  if (!isSide(name) || !isSided(walls, name)) return []
+  const own = sidingOn(walls, name, 'wall')?.siding ?? null
+  const gable = ask.gable ? (sidingOn(walls, name, 'gable')?.siding ?? null) : own
+  const trim = {
+    corner: optional(section, walls.trim.corner),
+    casing: optional(section, walls.trim.casing),
+    frieze: optional(section, walls.trim.frieze),
+    skirt: optional(section, walls.trim.skirt),
+  }
+  const corners = own ? cornersAt(building, wall, trim.corner) : []
   const skin = skinOf({
     cover: ask,
-    over: sheathing.thickness,
-    depth: depthOf(building, lumber),
-    lower: lowerOver(building, wall.name, lumber),
+    over: sheetsOn(building, name),
+    depth: depthOf(building, section, name),
+    lower: lowerOver(building, name, over),
     roof: wall.along === 'y' ? roof : null,
-    reach: { from: low?.to ?? 0, to: high?.from ?? wall.overall },
+    reach: {
+      from: corners.find(({ end }) => end === 'low')?.s.to ?? 0,
+      to: corners.find(({ end }) => end === 'high')?.s.from ?? wall.overall,
+    },
+    nailers: nailersBehind(ask),
   })
-  const cased = casedOpenings(skin, lumber.casing, openingsOf(ask))
-  const free = { ...skin, holes: [...skin.holes, ...cased.map(({ hole }) => hole)] }
+  const parts = partsOf(skin, own, gable)
+  const lower = own && parts[0] ? parts[0].skin : null
+  const openings = openingsOf(ask)
+  const within = ({ y0, y1 }: Rect): boolean =>
+    parts.some(({ skin: { zone } }) => (y0 + y1) / 2 > zone.from && (y0 + y1) / 2 < zone.to)
+  const cased = casedOpenings(skin, trim.casing, openings.filter(within))
+  const holes = [...skin.holes, ...openings.filter(each => !within(each)), ...cased.map(({ hole }) => hole)]
+  const level = lower
+    ? levelTrim(
+        { ...lower, holes },
+        { frieze: ask.gable ? null : trim.frieze, skirt: trim.skirt },
+        walls.longest,
+      )
+    : null
   return [
-    ...(lumber.corner ? cornerOrders(skin, lumber.corner, corners) : []),
+    ...(lower && trim.corner ? cornerOrders(lower, trim.corner, corners) : []),
     ...cased.flatMap(({ orders }) => orders),
-    ...(siding.kind === 'lapped'
-      ? lappedOrders(free, siding, lumber.siding, longest)
-      : boardOrders(free, siding, lumber.siding, lumber.batten, longest)),
+    ...(level?.orders ?? []),
+    ...parts.flatMap(part =>
+      sidingOrders(
+        { ...(level && part.skin === lower ? between(lower, level.zone) : part.skin), holes },
+        part.siding,
+        section,
+        walls.longest,
+      ),
+    ),
   ]
 }
 
+/** What of a skin lies between two levels. */
+const between = (skin: Skin, zone: Stretch): Skin => ({
+  ...skin,
+  zone,
+  column: s =>
+    skin.column(s).flatMap(each => {
+      const z = { from: Math.max(zone.from, each.z.from), to: Math.min(zone.to, each.z.to) }
+      return z.to - z.from < least.piece ? [] : [{ ...each, z }]
+    }),
+})
+
+/** A wall's skin as one, or its wall's and its gable's where those are of their own. */
+function partsOf(skin: Skin, own: Siding | null, gable: Siding | null): SkinPart[] {
+  if (own === gable) return own ? [{ skin, siding: own }] : []
+  const { zone, wall } = skin
+  const split = Math.min(zone.to, wall.height)
+  return [
+    ...(own && split - zone.from > HAIR
+      ? [{ siding: own, skin: between(skin, { from: zone.from, to: split }) }]
+      : []),
+    ...(gable && zone.to - split > HAIR
+      ? [
+          {
+            siding: gable,
+            skin: {
+              ...between(skin, { from: split, to: zone.to }),
+              place: (name: string, ...run: (number | string)[]) => ofGable(wall.name, name, ...run),
+            },
+          },
+        ]
+      : []),
+  ]
+}
+
+/** The corner boards of a wall; at a house a wall has no corner. */
+function cornersAt(building: Building, wall: Wall, corner: Section | null) {
+  const [low, high] = besideOf(wall)
+  const lapped = (side: SideName): number =>
+    sidingOn(building.walls, side, 'wall') ? (corner?.thickness ?? 0) : 0
+  const { house } = building.roof.has
+  return cornersOf(wall, corner, {
+    low: sheetsOn(building, low),
+    high: sheetsOn(building, high),
+    corner: { low: lapped(low), high: lapped(high) },
+  }).filter(({ end }) => house !== (end === 'low' ? low : high))
+}
+
 /** How far under the roof's planes siding ends over a gable that boards hang over, mm. */
-function lowerOver({ roof }: Building, side: SideName, { over }: SkinLumber): number {
+function lowerOver({ roof }: Building, side: SideName, { rafter, barge }: SkinLumber['over']): number {
   if (side !== 'west' && side !== 'east') return 0
-  const out = roof.overhang.ends[side] > 0 || roof.ends.hold !== 'none' || over.barge !== null
-  return out ? Math.max(over.rafter.depth, over.barge?.depth ?? 0) : 0
+  const out = roof.overhang.ends[side] > 0 || roof.ends.hold !== 'none' || barge !== null
+  return out ? Math.max(rafter.depth, barge?.depth ?? 0) : 0
 }

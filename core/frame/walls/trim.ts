@@ -2,9 +2,10 @@ import type { Section } from '../../lumber'
 import { HAIR } from '../../measure'
 import { least, overlap, type Stretch } from '../../trade'
 import type { Order } from '../member'
+import { piecesAbout } from '../pieces-about'
 import type { Rect } from '../rect'
 import { faceBoard } from './board'
-import type { Skin } from './skin'
+import { coverRow, type Skin } from './skin'
 import type { Wall } from './wall'
 
 /** How thick the sheets at a wall's low and high end are, and the corner boards there, mm. */
@@ -14,31 +15,37 @@ export interface Beside {
   readonly corner: { readonly low: number; readonly high: number }
 }
 
+/** A corner board's end of its wall, and where it lies along that. */
+interface CornerAt {
+  readonly end: 'low' | 'high'
+  readonly s: Stretch
+}
+
 /** Where the corner boards of a wall lie along it, flush with what covers the next walls; none without. */
 export function cornersOf(
   wall: Wall,
   corner: Section | null,
   { low, high, corner: lapped }: Beside,
-): Stretch[] {
+): CornerAt[] {
   if (!corner) return []
   // over a gable wall they lap the eave walls' own
   const [a, b] = wall.along === 'y' ? [low + lapped.low, high + lapped.high] : [low, high]
   return [
-    { from: -a, to: corner.depth - a },
-    { from: wall.overall + b - corner.depth, to: wall.overall + b },
+    { end: 'low', s: { from: -a, to: corner.depth - a } },
+    { end: 'high', s: { from: wall.overall + b - corner.depth, to: wall.overall + b } },
   ]
 }
 
 /** Corner boards, from the wall's foot to its top. */
-export const cornerOrders = (skin: Skin, corner: Section, at: readonly Stretch[]): Order[] =>
-  at.flatMap(s =>
-    skin.column(s).map(({ z, cuts }, k) =>
+export const cornerOrders = (skin: Skin, corner: Section, at: readonly CornerAt[]): Order[] =>
+  at.flatMap(({ end, s }) =>
+    skin.column(s).map(({ s: own, z, cuts }, k) =>
       faceBoard(skin, {
-        where: skin.place('corner', s.from < skin.wall.overall / 2 ? 'low' : 'high', ...(k ? [k + 1] : [])),
+        where: skin.place('corner', end, ...(k ? [k + 1] : [])),
         role: 'corner-board',
         section: corner,
         way: 'upright',
-        rect: { x0: s.from, x1: s.to, y0: z.from, y1: z.to },
+        rect: { x0: own.from, x1: own.to, y0: z.from, y1: z.to },
         notches: [],
         cuts,
       }),
@@ -105,7 +112,7 @@ export function casedOpenings(skin: Skin, casing: Section | null, rough: readonl
               ...{ way, rect },
             }),
           ]
-    const jamb = { y0: Math.max(zone.from, each.y0), y1: each.y1 }
+    const jamb = { y0: Math.max(zone.from, each.y0), y1: Math.min(zone.to, each.y1) }
     return {
       hole,
       orders: [
@@ -120,3 +127,31 @@ export function casedOpenings(skin: Skin, casing: Section | null, rough: readonl
 
 /** What the roof cuts off a board there. */
 const cutsAt = (skin: Skin, { x0, x1 }: Rect) => skin.column({ from: x0, to: x1 })[0]?.cuts ?? []
+
+/** Boards along a wall's foot and its top, and what they leave between them. */
+export function levelTrim(
+  skin: Skin,
+  { frieze, skirt }: { readonly frieze: Section | null; readonly skirt: Section | null },
+  longest: number,
+): { readonly orders: readonly Order[]; readonly zone: Stretch } {
+  const { zone } = skin
+  const low = { from: zone.from, to: Math.min(zone.to, zone.from + (skirt?.depth ?? 0)) }
+  const high = { from: Math.max(low.to, zone.to - (frieze?.depth ?? 0)), to: zone.to }
+  const row = (role: 'skirt-board' | 'frieze', section: Section | null, z: Stretch): Order[] =>
+    section && z.to - z.from > least.piece
+      ? coverRow(skin, z, longest, 0).flatMap(({ s, cuts, part }, i) =>
+          piecesAbout({ x0: s.from, x1: s.to, y0: z.from, y1: z.to }, skin.holes).map((piece, k) =>
+            faceBoard(skin, {
+              where: skin.place(role, ...part, i + 1, ...(k ? [k + 1] : [])),
+              ...{ role, section, cuts },
+              way: 'level',
+              ...piece,
+            }),
+          ),
+        )
+      : []
+  return {
+    orders: [...row('skirt-board', skirt, low), ...row('frieze', frieze, high)],
+    zone: { from: low.to, to: high.from },
+  }
+}

@@ -1,4 +1,4 @@
-import type { SideName } from '../../design'
+import type { SideName, SidingPath } from '../../design'
 
 /** Why walls, or something in them, cannot be framed as drawn; numbers in mm. */
 export type WallProblem =
@@ -23,10 +23,10 @@ export type WallProblem =
       readonly left: number
       readonly least: number
     }
-  | { readonly code: 'siding-narrow'; readonly path: 'walls.siding.section'; readonly least: number }
+  | { readonly code: 'siding-narrow'; readonly path: `${SidingPath}.section`; readonly least: number }
   | {
       readonly code: 'siding-shows'
-      readonly path: 'walls.siding.exposure'
+      readonly path: `${SidingPath}.exposure`
       readonly least: number
       readonly most: number
     }

@@ -120,6 +120,13 @@ const cover = () =>
         ),
         3,
       ),
+      soffit: orNull(
+        group(
+          { section: section('1x6', '22x100') },
+          { edge: one('square', 'tongue'), space: length(0, 100, 0, 10), vent: length(0, 150, 0, 60) },
+        ),
+        2,
+      ),
       past: group({}, { eave: length(0, 150, 0, 25), rake: length(0, 150, 0, 25) }),
       slot: length(0, 100, 0, 40),
     },

@@ -1,6 +1,37 @@
 import fc from 'fast-check'
 import { length, one, orNull, group, section, side, eave, text } from './kit'
 
+const siding = fc.oneof(
+  group({ section: section('1x6', '1x8'), exposure: length(20, 600, 90, 160) }),
+  group({
+    kind: fc.constant('lapped'),
+    section: section('1x6', '22x150'),
+    exposure: length(20, 600, 90, 130),
+  }),
+  group(
+    { kind: fc.constant('boards'), section: section('1x6', '1x8', '22x150') },
+    {
+      way: one('upright', 'level'),
+      edge: one('square', 'tongue'),
+      space: length(0, 100, 0, 15),
+      batten: orNull(section('1x2', '22x50')),
+    },
+  ),
+  group(
+    { kind: fc.constant('panels'), cover: length(300, 1250, 600, 1100) },
+    {
+      profile: one('ribbed', 'corrugated', 'flat'),
+      clear: one(true, false),
+      lap: length(0, 500, 30, 150),
+      longest: length(600, 15000, 1200, 4000),
+      endLap: length(50, 500, 50, 200),
+      height: length(1, 80, 5, 40),
+      across: fc.integer({ min: 1, max: 12 }),
+    },
+  ),
+)
+const ownSiding = fc.oneof(siding, group({ kind: fc.constant('none') }))
+
 const sides = fc.tuple(side, fc.boolean()).chain(() => {
   const eaveWall = group(
     {},
@@ -12,6 +43,8 @@ const sides = fc.tuple(side, fc.boolean()).chain(() => {
       entry: one('none', 'low', 'middle', 'high'),
       girts: one(false, true),
       diagonals: one(false, true),
+      siding: orNull(ownSiding, 8),
+      gable: orNull(ownSiding, 8),
     },
   )
   const gableWall = group(
@@ -25,6 +58,8 @@ const sides = fc.tuple(side, fc.boolean()).chain(() => {
       entry: one('none', 'low', 'middle', 'high'),
       girts: one(false, true),
       diagonals: one(false, true),
+      siding: orNull(ownSiding, 8),
+      gable: orNull(ownSiding, 8),
     },
   )
   return group({}, { south: eaveWall, north: eaveWall, east: gableWall, west: gableWall })
@@ -109,27 +144,21 @@ export const walls = (long: number, wide: number) =>
           diagonal: section('2x4', '2x6', '38x89', '1x6'),
         },
       ),
-      siding: orNull(
-        fc.oneof(
-          group({ section: section('1x6', '1x8'), exposure: length(20, 600, 90, 160) }),
-          group({
-            kind: fc.constant('lapped'),
-            section: section('1x6', '22x150'),
-            exposure: length(20, 600, 90, 130),
-          }),
-          group(
-            { kind: fc.constant('boards'), section: section('1x6', '1x8', '22x150') },
-            {
-              way: one('upright', 'level'),
-              edge: one('square', 'tongue'),
-              space: length(0, 100, 0, 15),
-              batten: orNull(section('1x2', '22x50')),
-            },
-          ),
-        ),
+      siding: orNull(siding, 2),
+      paint: orNull(
+        group({}, { kind: one('paint', 'stain'), coats: one(1, 2, 3), surface: one('smooth', 'rough') }),
         2,
       ),
-      trim: group({}, { corner: orNull(section('1x4', '22x100')), casing: orNull(section('1x4', '22x100')) }),
+      trim: group(
+        {},
+        {
+          corner: orNull(section('1x4', '22x100')),
+          casing: orNull(section('1x4', '22x100')),
+          frieze: orNull(section('1x4', '22x150'), 3),
+          skirt: orNull(section('1x6', '22x100'), 3),
+          below: length(0, 400, 0, 60),
+        },
+      ),
       sheathing: orNull(
         group(
           {
@@ -146,6 +175,7 @@ export const walls = (long: number, wide: number) =>
             way: one('upright', 'level'),
             top: one('under-tails', 'round-tails'),
             drop: length(0, 400, 0, 250),
+            grooves: orNull(length(40, 600, 100, 305), 3),
           },
         ),
       ),

@@ -14,6 +14,8 @@ export const groundSayings = {
     n('distance') < 0
       ? `The building crosses “${named('boundary')}”. Move it.`
       : `The building stands ${mm('distance')} off “${named('boundary')}”; the setback is ${mm('setback')}. Move it, or ask the permit office.`,
+  'paint-first': ({ mm, named }) =>
+    `The ${named('wall')} wall stands ${mm('distance')} from “${named('find')}”, closer than the ${mm('reach')} one works in. Cover and paint it before it is stood up, and its other side last.`,
   'stakes-off': ({ mm }) =>
     `The diagonals between the stakes differ by ${mm('by')}, more than the ${mm('fair')} you live with. Square them before anything stands on them: every error in the ground comes out at the ridge.`,
   'rock-above-frost': ({ n, mm }) =>
