@@ -3,7 +3,7 @@ import type { WallLayer } from '../../core/drawing'
 import { wallOf as wallOfBoard, type WallName } from '../../core/frame'
 import { isSide, isSided, partitionIndex, wallSubject } from '../../core/design'
 import { platePair } from '../../core/plan'
-import { isWallSkin } from '../../core/trade'
+import { isOfDoor, isWallSkin } from '../../core/trade'
 import { wallOf } from '../hand/walls'
 
 const bench = useBench()
@@ -29,6 +29,13 @@ watch(
     if (!sided && layer.value === 'siding') layer.value = 'sheets'
   },
 )
+/** Doors that are bought have no view of their own. */
+watch(
+  () => choices.value.some(each => each.value === layer.value),
+  there => {
+    if (!there && layer.value === 'doors') layer.value = 'frame'
+  },
+)
 /** Another wall than one that was taken away. */
 watch(
   () => names.value.some(each => each.value === wall.value),
@@ -37,7 +44,8 @@ watch(
   },
   { immediate: true },
 )
-const layer = usePlace<WallLayer | 'plan'>('walls', 'frame')
+type Look = WallLayer | 'plan' | 'doors'
+const layer = usePlace<Look>('walls', 'frame')
 const line = computed(() => bench.plan?.frame.walls.find(each => each.name === wall.value))
 const { drawing, choices } = useDrawings('walls', () => layer.value, { of: () => wall.value })
 
@@ -55,6 +63,7 @@ watch(
     if (to !== null && names.value.some(({ value }) => value === to)) wall.value = to
     if (subject?.kind === 'sheets' && layer.value !== 'siding') layer.value = 'sheets'
     if (!subject && member && isWallSkin(member.role)) layer.value = 'siding'
+    if (!subject && member && isOfDoor(member.role)) layer.value = 'doors'
   },
   { immediate: true },
 )
@@ -62,7 +71,7 @@ const show = (to: WallName): void => {
   wall.value = to
   bench.hold(wallSubject(to))
 }
-function look(to: WallLayer | 'plan'): void {
+function look(to: Look): void {
   layer.value = to
   if (to === 'sheets' || to === 'siding') bench.hold('walls.sheathing')
   else if (bench.subject?.kind === 'sheets') bench.hold(wallSubject(wall.value))
@@ -71,7 +80,9 @@ const pair = computed(() => (bench.plan && line.value ? platePair(bench.plan.fra
 const label = computed(() =>
   layer.value === 'plan'
     ? 'The walls from above, south at the bottom'
-    : `${isSide(wall.value) ? `The ${wall.value} wall` : `Partition ${partitionIndex(wall.value) + 1}`}, seen from ${line.value?.seenFrom ?? 'outside'}`,
+    : layer.value === 'doors'
+      ? 'The doors of this wall from inside, true size'
+      : `${isSide(wall.value) ? `The ${wall.value} wall` : `Partition ${partitionIndex(wall.value) + 1}`}, seen from ${line.value?.seenFrom ?? 'outside'}`,
 )
 </script>
 

@@ -24,6 +24,7 @@ import {
   turnPartition,
   wallStep,
 } from '../logic/changes/walls'
+import { door } from './doors'
 import { betweenOf, entry } from './posts'
 import { ownSiding, paint, siding } from './siding'
 import {
@@ -284,6 +285,7 @@ export function opening(at: At): Row[] {
       ],
     },
     ...(framed ? [] : [say('not framed', true)]),
+    ...door(at),
     act(`Take the ${openingWords[of.kind].toLowerCase()} away`, 'pi pi-times', dropOpening(i), {
       then: at.subject.within,
     }),

@@ -8,6 +8,7 @@ const viewWords: Readonly<Partial<Record<DrawingView, string>>> = {
   deck: 'Deck',
   sheets: 'Sheets',
   siding: 'Siding',
+  doors: 'Doors',
   section: 'Section',
   plan: 'Plan',
   east: 'East',

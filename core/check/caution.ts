@@ -84,6 +84,7 @@ export type CautionCode =
   | 'roofing-no-deck'
   | 'battens-far'
   | 'paint-first'
+  | 'door-brace-flat'
 
 /** A caution about some boards, where a limit is passed. */
 export const cautionIf = (

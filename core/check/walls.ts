@@ -1,7 +1,7 @@
 import { idsOf } from './ids-of'
 import { sideNames } from '../design'
 import { isLapped, type WallName, isOfPartition, isOfWall } from '../frame'
-import { HAIR, INCH } from '../measure'
+import { degrees, HAIR, INCH } from '../measure'
 import { type Plan, stackingOf, tiltingOf } from '../plan'
 import { type Caution, cautionIf } from './caution'
 
@@ -19,6 +19,7 @@ export const wallLimits = {
 export function wallCautions(plan: Plan): Caution[] {
   return plan.frame.members.some(member => member.role === 'bottom-plate')
     ? [
+        ...flatBraces(plan),
         ...farRafters(plan),
         ...singlePlates(plan),
         ...unlapped(plan),
@@ -27,6 +28,22 @@ export function wallCautions(plan: Plan): Caution[] {
         ...tilting(plan),
       ]
     : []
+}
+
+/** The flattest that a door's brace still pushes, degrees (common practice, no source). */
+const FLAT = 45
+
+function flatBraces({ frame }: Plan): Caution[] {
+  const flat = frame.covering
+    .filter(({ role }) => role === 'door-brace')
+    .map(({ id, placement }) => ({ id, angle: degrees(Math.asin(Math.abs(placement.along.z))) }))
+    .filter(({ angle }) => angle < FLAT - HAIR)
+  return cautionIf(
+    flat.length > 0,
+    'door-brace-flat',
+    flat.map(({ id }) => id),
+    { angle: Math.min(...flat.map(({ angle }) => angle)) },
+  )
 }
 
 /**

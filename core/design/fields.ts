@@ -62,7 +62,8 @@ export type WallPath =
   | 'walls.sheathing.drop'
 
 export type OpeningPath =
-  `walls.openings.${Digit}.${'at' | 'foot' | 'unit.width' | 'unit.height' | 'clearance.width' | 'clearance.height'}`
+  | `walls.openings.${Digit}.${'at' | 'foot' | 'unit.width' | 'unit.height' | 'clearance.width' | 'clearance.height'}`
+  | `walls.openings.${Digit}.door.${'gap.side' | 'gap.top' | 'gap.foot' | 'space' | 'panel.thickness' | 'panel.deep'}`
 
 /** Lengths of what covers a roof. */
 export type CoverPath =

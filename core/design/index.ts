@@ -46,6 +46,7 @@ export {
   type WallTrim,
 } from './siding'
 export type { CutMember } from './cut'
+export { type DoorKind, doorKinds, type OwnDoor, usualDoor, usualDoorFrame } from './doors'
 export { type Design, FORMAT, newDesign, type Part, VERSION } from './design'
 export { type Hang, type HangWay, hangWays, MOST_PARTS } from './hang'
 export {

@@ -13,6 +13,10 @@ export const limits = {
   knee: { min: 0, max: 1500 },
   exposure: { min: 20, max: 600 },
   sidingSpace: { min: 0, max: 100 },
+  /** About a door's leaves, and between its boards. */
+  doorGap: { min: 0, max: 60 },
+  doorPanel: { min: 3, max: 40 },
+  doorLetIn: { min: 3, max: 30 },
   /** A strip under an eave that lets air in. */
   soffitVent: { min: 0, max: 150 },
   /** Between grooves of a siding sheet. */

@@ -1,3 +1,4 @@
+import { doorSchema, type OwnDoor } from './doors'
 import { lengthField } from './length-field'
 import { limits } from './limits'
 import { type WallId, wallIdSchema } from './partitions'
@@ -30,6 +31,8 @@ export interface WallOpening {
   readonly unit: { readonly width: number; readonly height: number }
   readonly clearance: { readonly width: number; readonly height: number }
   readonly header: Header
+  /** Of a door: how it is made; null where it is bought. */
+  readonly door: OwnDoor | null
 }
 
 const size = (limit: { readonly min: number; readonly max: number }) =>
@@ -48,6 +51,7 @@ export const openingsSchema = z
         section: z.string().min(1).max(40),
         plies: z.union([z.literal(1), z.literal(2), z.literal(3)]),
       }),
+      door: doorSchema,
     }),
   )
   .max(40)
@@ -102,6 +106,7 @@ export function usualOpening(
         ? { width: Math.round(clearance.width), height: Math.round(clearance.height) }
         : clearance,
     header: { section: system === 'metric' ? '38x140' : '2x6', plies: 2 },
+    door: null,
   }
 }
 

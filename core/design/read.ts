@@ -190,6 +190,7 @@ const unions: Record<string, readonly string[]> = {
   'roof.panel.per': ['1', '2', '3'],
   'walls.siding.kind': sidingKinds,
   'walls.paint.coats': ['1', '2', '3'],
+  'walls.openings.*.door.leaves': ['1', '2'],
   'roof.cover.deck.kind': ['sheets', 'boards'],
   'roof.cover.top.kind': ['panels', 'shingles', 'roll', 'membrane'],
   'roof.beam.plies': ['1', '2', '3'],
@@ -240,9 +241,15 @@ const sectionsOfPart = (part: Design | Part): [string, string][] => [
 
 /** Sections named in openings and below the walls, with where. */
 function furtherSections({ floor, base, walls, roof }: Part | Design): [string, string][] {
-  const out: [string, string][] = walls.openings.map((opening, i) => [
-    `walls.openings.${i}.header.section`,
-    opening.header.section,
+  const out: [string, string][] = walls.openings.flatMap(({ header, door }, i): [string, string][] => [
+    [`walls.openings.${i}.header.section`, header.section],
+    ...(door
+      ? ([
+          [`walls.openings.${i}.door.boards`, door.boards],
+          [`walls.openings.${i}.door.frame`, door.frame],
+          ...(door.lining ? [[`walls.openings.${i}.door.lining`, door.lining]] : []),
+        ] as [string, string][])
+      : []),
   ])
   out.push(
     ['walls.posts.post', walls.posts.post],

@@ -4,6 +4,7 @@ import { bearingStrip, cardOf, isSet, type Plan, platePair, rakeStrips, rimPair 
 import { baseElevation, basePlan } from './base-views'
 import { boardOnBench } from './bench'
 import { coverFace } from './cover-view'
+import { doorsIn, doorsInside } from './door-view'
 import type { Drawing } from './drawing'
 import { floorPlan } from './floor-plan'
 import { jigDrawing } from './jig'
@@ -30,6 +31,7 @@ export type DrawingView =
   | 'deck'
   | 'sheets'
   | 'siding'
+  | 'doors'
   | 'plates'
   | 'rims'
   | 'section'
@@ -132,6 +134,9 @@ function wallDrawings(plan: Plan, wall: WallName): ListedDrawing[] {
             draw: () => wallElevation(plan, wall, 'siding'),
           },
         ]
+      : []),
+    ...(doorsIn(plan, wall).length
+      ? [{ ...listed('walls', 'doors', `doors-${wall}`, wall), draw: () => doorsInside(plan, wall) }]
       : []),
     {
       ...listed('walls', 'plates', plates, wall, 2000),

@@ -118,6 +118,8 @@ export type DimensionName =
   | 'along-eave'
   | 'up-slope'
   | 'soffit-wide'
+  | 'leaf-wide'
+  | 'leaf-high'
   | 'first-row'
 
 /** The slope, written beside its line, on the side to which it falls. */

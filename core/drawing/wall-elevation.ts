@@ -14,7 +14,7 @@ import {
 import { vec } from '../geometry'
 import { wallAreas } from './areas'
 import { type Plan, STACKED, type Stacked, stackingOf, stretchOf } from '../plan'
-import { isWallSkin, overlap } from '../trade'
+import { isOfDoor, isWallSkin, overlap } from '../trade'
 import {
   ring,
   dimension,
@@ -51,7 +51,9 @@ export function wallElevation(plan: Plan, name: WallName, layer: WallLayer = 'fr
   if (!wall) throw new RangeError(`no wall ${name}`)
   const shown =
     layer === 'siding'
-      ? plan.frame.covering.filter(({ where, role }) => isWallSkin(role) && isOfWall(where, name))
+      ? plan.frame.covering.filter(
+          ({ where, role }) => (isWallSkin(role) || isOfDoor(role)) && isOfWall(where, name),
+        )
       : plan.frame.members.filter(
           member =>
             isOfWall(member.where, name) &&

@@ -49,6 +49,7 @@ import { roofLumber, type SectionOf, sectionsOf } from './sections'
 import { stackLines } from './stack-lines'
 import { bottomOf } from './truss'
 import { bearingPartitions } from './walls/bearing'
+import { framedDoors } from './doors/doors'
 import { coverDrops } from './walls/cover-drops'
 import { type FinishAsk, finishWalls } from './walls/finish'
 import { endWallProblems, undersidesOver, wallsReachRoof } from './walls/under-roof'
@@ -170,7 +171,8 @@ export function frame(asked: Design, memory: Memory = newMemory(), hung: readonl
   )
   const members = [...built, ...set.stays]
   const laidOver = framed ? coverOf(building, section, lumber, roof, memory) : noCoverFrame
-  const cover = cutOrders([...laidOver.orders, ...finished.skins], memory)
+  const doors = framedDoors(building, walls.walls, openings, section, memory)
+  const cover = cutOrders([...laidOver.orders, ...finished.skins, ...doors.orders], memory)
   const unmet = framed ? endWallProblems(building, lumber, roof.lines, profile) : []
   return {
     building: roof.truss ? withRoof(building, { truss: roof.truss }) : building,
@@ -190,6 +192,7 @@ export function frame(asked: Design, memory: Memory = newMemory(), hung: readonl
       ...inner.problems,
       ...loft.problems,
       ...laidOver.problems,
+      ...doors.problems,
       ...unmet,
       ...refusedProblems([...refused, ...cover.refused]),
     ]),

@@ -31,6 +31,7 @@ export {
   isEndPost,
   isOfRoofOpening,
   isOfWall,
+  openingOf,
   type MemberPlace,
   supportName,
   setWith,

@@ -158,6 +158,7 @@ describe('a lean-to from a ledger on a house, worked by hand', () => {
               unit: { width: 600, height: 600 },
               clearance: { width: 10, height: 10 },
               header: { section: '2x6', plies: 2 },
+              door: null,
             },
           ],
         },

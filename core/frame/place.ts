@@ -142,6 +142,10 @@ export function isOfPartition(where: MemberPlace): boolean {
 export const isInGable = ({ of }: MemberPlace): boolean =>
   of?.kind === 'gable' || of?.kind === 'gable-opening'
 
+/** The opening that something belongs to, its wall and its number from 1; null of other things. */
+export const openingOf = ({ of }: MemberPlace): { readonly id: WallId; readonly number: number } | null =>
+  of?.kind === 'opening' || of?.kind === 'gable-opening' ? of : null
+
 /** The roof's face that something belongs to; null of other things. */
 export const faceOf = ({ of }: MemberPlace): FaceId | null => (of?.kind === 'face' ? of.id : null)
 

@@ -41,6 +41,10 @@ export type LooseCode =
   | 'wall-flashing'
   | 'vent-mesh'
   | 'paint'
+  | 'door-hinges'
+  | 'door-latches'
+  | 'door-bolts'
+  | 'door-screws'
 
 /**
  * A quantity and the numbers it comes from: volumes m³, weights kg, lengths mm, areas m². `core/words` says

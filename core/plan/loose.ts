@@ -6,6 +6,7 @@ import { areaOfRect, type Bed, type Frame, partVolume, type Hole, supportName } 
 import { earthwork } from '../survey'
 import { boughtTrusses } from './bought'
 import { coverLoose } from './cover'
+import { doorLoose } from './doors'
 import { gussetsOf } from './gussets'
 import { postCaps, seatHolds } from './holds'
 import { ledgerOf } from './ledger'
@@ -45,6 +46,7 @@ export function looseOf(building: Building, frame: Frame): Loose[] {
     ...seatHolds(building, frame),
     ...coverLoose(building, frame),
     ...wallLoose(building, frame),
+    ...doorLoose(frame),
     ...(base
       ? [
           ...gravelOf(base, beds),

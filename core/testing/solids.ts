@@ -2,6 +2,7 @@ import { woodOf } from '../board'
 import Module, { type Manifold } from 'manifold-3d'
 import { type Member, type Part, partFaces } from '../frame'
 import { type Mesh, meshOf, toBuilding } from '../geometry'
+import { isOfDoor } from '../trade'
 
 const kernel = await Module()
 kernel.setup()
@@ -83,8 +84,14 @@ function exactly(a?: Member | Part, b?: Member | Part): number {
   return hulls(a).intersect(hulls(b)).volume()
 }
 
+/** A bottom plate runs through under a door until its wall stands; it is cut out before that is hung. */
+const throughDoor = (two: readonly (Member | Part | undefined)[]): boolean =>
+  two.some(each => each && 'role' in each && each.role === 'bottom-plate') &&
+  two.some(each => each && 'role' in each && isOfDoor(each.role))
+
 /** Panels of one face lie over each other at their laps. */
 const lap = (...two: readonly (Member | Part | undefined)[]): boolean =>
+  throughDoor(two) ||
   two.every(each => each && 'role' in each && each.role === 'roof-panel') ||
   two.every(each => each && 'role' in each && each.role === 'wall-panel')
 

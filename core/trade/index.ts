@@ -4,6 +4,7 @@ export {
   type InSection,
   isPlate,
   isRoofCover,
+  isOfDoor,
   isWallSkin,
   isTemporary,
   raisingSteps,

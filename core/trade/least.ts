@@ -15,6 +15,11 @@ export const least = {
   deckStrip: 200,
   /** A strip of a sheet along a roof's ridge or eave. */
   roofStrip: 300,
+  /** A leaf of a door, and what stiles and rails leave between them. */
+  door: { wide: 250, high: 400 },
+  doorPanel: 80,
+  /** Wood that a groove leaves on either side. */
+  besideGroove: 6,
   /** Of an eave, outside what covers the wall, that boards are put under. */
   soffitBoard: 40,
   /** A casing beside an opening. */
@@ -101,6 +106,13 @@ export const gaps = {
   screwEnd: 40,
   /** Of a lapped board over the one below, at least: 1 in, IRC R703.5.1 (from memory), or 25 mm. */
   lap: 25,
+  /** From a leaf's foot and top to its ledges, and from its edges to their ends. */
+  ledgeIn: 150,
+  ledgeEnds: 25,
+  /** A leaf higher than this has a third ledge or rail. */
+  thirdLedge: 1500,
+  /** That a panel keeps from the floor of its groove, so that it can swell. */
+  panelPlay: 2,
   /** Between levels that upright siding is nailed at, at most: 24 in. */
   nailers: 24 * INCH,
   /** Up from the foot that a strip under the first of them reaches at most. */

@@ -33,6 +33,7 @@ export const raisingSteps = [
   'roofing',
   'soffit',
   'siding',
+  'doors',
 ] as const
 export type RaisingName = (typeof raisingSteps)[number]
 
@@ -170,6 +171,13 @@ export const roles = {
   frieze: row('FZ', 'frieze board', 'siding', 'walls.trim'),
   'skirt-board': row('SX', 'skirt board on a wall', 'siding', 'walls.trim'),
   casing: row('CA', 'casing', 'siding', 'walls.trim'),
+  'door-lining': row('DI', 'door lining', 'doors', 'walls.openings'),
+  'door-board': row('DO', 'door board', 'doors', 'walls.openings'),
+  ledge: row('LE', 'ledge', 'doors', 'walls.openings'),
+  'door-brace': row('DX', 'door brace', 'doors', 'walls.openings'),
+  stile: row('SE', 'stile', 'doors', 'walls.openings'),
+  'door-rail': row('RL', 'door rail', 'doors', 'walls.openings'),
+  'door-panel': row('DP', 'door panel', 'doors', 'walls.openings'),
   brace: row('BR', 'diagonal brace', 'place', 'walls.bracing'),
   'wall-post': row('WP', 'wall post', 'place', 'walls.posts.post'),
   rail: row('RA', 'rail', 'place', 'walls.railing'),
@@ -222,6 +230,18 @@ const skinRoles: readonly Role[] = [
   'casing',
 ]
 export const isWallSkin = (role: Role): boolean => skinRoles.includes(role)
+
+/** Roles of what doors of one's own are made of. */
+const doorRoles: readonly Role[] = [
+  'door-lining',
+  'door-board',
+  'ledge',
+  'door-brace',
+  'stile',
+  'door-rail',
+  'door-panel',
+]
+export const isOfDoor = (role: Role): boolean => doorRoles.includes(role)
 
 /** Whether a role is a wall's bottom or top plate. */
 export const isPlate = (role: Role): boolean => role === 'bottom-plate' || role === 'top-plate'

@@ -57,6 +57,13 @@ const meanings: Readonly<Record<string, string>> = {
   'walls.sheathing.top': 'Straight across under the tails, or cut round each of them up to the blocks.',
   'walls.siding.exposure':
     'The most that shows of each board; it is evened out to the sills, heads and top of each wall.',
+  'walls.openings.*.door.gap.side':
+    'Between a leaf and the lining, or the other leaf, so that it swings when the wood has swollen.',
+  'walls.openings.*.door.gap.top': 'Between a leaf and the head.',
+  'walls.openings.*.door.gap.foot': 'Between a leaf and the deck: over a sill, a mat or a draught strip.',
+  'walls.openings.*.door.space': 'Room for the boards to swell; boards with a tongue need none.',
+  'walls.openings.*.door.panel.thickness': 'Of the panels between stiles and rails.',
+  'walls.openings.*.door.panel.deep': 'How deep the groove or rebate for the panels is.',
   'roof.cover.soffit.space': 'Room to swell between the boards under the eaves.',
   'roof.cover.soffit.vent': 'Left open along each eave between two boards, behind mesh.',
   'walls.siding.cover': 'What one panel covers along the wall, less its side lap.',

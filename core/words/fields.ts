@@ -72,6 +72,15 @@ const advice: Record<Role, string> = {
   'wall-sheet':
     'Edges on studs, plates or blocks, an eighth of an inch (3 mm) from the next; its opening cut to the rough size.',
   'gable-stud': 'Over the stud below it; its top cut at the slope. Cut one, try it under the end rafter.',
+  'door-lining':
+    'Flush with the wall inside and with its sheets outside; plumb both sides before they are nailed.',
+  'door-board': 'All of one width: rip one, try so many side by side, then the rest.',
+  ledge: 'Screwed through every board; its ends clear of the stops.',
+  'door-brace':
+    'From the hinges’ end of the lower ledge up: it pushes, and keeps the far edge from sagging. Cut one, try it.',
+  stile: 'Groove it before it is glued; hinges go in this one’s edge, or over it.',
+  'door-rail': 'Between the stiles, square: both diagonals alike before the glue takes.',
+  'door-panel': 'Loose in its groove, without glue, so that it can move.',
   brace: 'From plate to plate once the two diagonals are alike; leave it until the wall is sheathed.',
   'bottom-plate': 'It runs through under a door; cut it out there once the wall stands.',
   border: 'Half its height at a lap, as long as the other is wide; treat the cut ends.',

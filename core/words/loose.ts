@@ -44,6 +44,10 @@ export const looseNames: Record<LooseCode, string> = {
   'wall-flashing': 'Flashing over openings, lengths',
   'vent-mesh': 'Insect mesh',
   paint: 'Paint or stain, tins',
+  'door-hinges': 'Hinges for the doors',
+  'door-latches': 'Latches for the doors',
+  'door-bolts': 'Bolts for double doors',
+  'door-screws': 'Screws for the doors’ boards',
 }
 
 const YARD3 = ((3 * FOOT) / 1000) ** 3
@@ -150,6 +154,12 @@ const rules: Readonly<Record<LooseCode, (say: LooseSay) => string>> = {
     ].join(' and ') + ', bent over every edge.',
   paint: ({ n, units }) =>
     `${n('coats')} ${n('coats') === 1 ? 'coat' : 'coats'} ${n('stain') ? 'of stain' : 'of paint'} over ${sayArea(n('wall'), units)} of walls, laps with them, and ${sayArea(n('edge'), units)} of the roof's edges: ${sayVolumeOfPaint(n('litres'), units)} at ${sayArea(n('spread') * (units === 'imperial' ? 3.785 : 1), units)} to a ${units === 'imperial' ? 'gallon' : 'litre'}, in tins of ${n('tin') > 3 ? 'a gallon' : '2.5 l'}. The tin says what it covers.`,
+  'door-hinges': ({ n }) =>
+    `One at each ledge or rail of ${n('leaves')} ${n('leaves') === 1 ? 'leaf' : 'leaves'}; how large by what a leaf weighs.`,
+  'door-latches': ({ n }) => `One on each of ${n('doors')} ${n('doors') === 1 ? 'door' : 'doors'}.`,
+  'door-bolts': ({ n }) =>
+    `At head and foot of the leaf that stands still, on ${n('pairs')} double ${n('pairs') === 1 ? 'door' : 'doors'}.`,
+  'door-screws': ({ n }) => `Two in each of ${n('crossings')} places where a board crosses a ledge.`,
   'cover-glue': ({ n, units }) =>
     `Both faces brushed, at ${sayArea(n('tin'), units)} from a tin of ${units === 'imperial' ? 'a gallon' : '5 l'}; the tin says what it covers.`,
   nails: ({ n }) =>

@@ -36,6 +36,7 @@ export const raisingNames: Record<RaisingName, string> = {
   roofing: 'Roofing',
   soffit: 'Soffit boards',
   siding: 'Siding and trim',
+  doors: 'Doors',
 }
 
 /** A step as it is called: of trusses by its number. */

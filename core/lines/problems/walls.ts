@@ -23,6 +23,17 @@ export type WallProblem =
       readonly left: number
       readonly least: number
     }
+  | {
+      readonly code: 'door-no-room'
+      readonly path: `walls.openings.${number}.unit.${'width' | 'height'}`
+      readonly number: number
+      readonly least: number
+    }
+  | {
+      readonly code: 'door-panel-thick' | 'door-panel-deep'
+      readonly path: `walls.openings.${number}.door.panel.${'thickness' | 'deep'}`
+      readonly most: number
+    }
   | { readonly code: 'siding-narrow'; readonly path: `${SidingPath}.section`; readonly least: number }
   | {
       readonly code: 'siding-shows'

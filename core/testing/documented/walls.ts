@@ -65,6 +65,23 @@ const sides = fc.tuple(side, fc.boolean()).chain(() => {
   return group({}, { south: eaveWall, north: eaveWall, east: gableWall, west: gableWall })
 })
 
+const door = group(
+  { boards: section('1x6', '22x100'), frame: section('1x6', '2x4', '22x150') },
+  {
+    kind: one('ledged', 'braced', 'framed'),
+    leaves: one(1, 1, 2),
+    hinge: one('low', 'high'),
+    lining: orNull(section('1x6', '22x150')),
+    gap: group({}, { side: length(0, 60, 2, 6), top: length(0, 60, 2, 6), foot: length(0, 60, 5, 25) }),
+    edge: one('square', 'tongue'),
+    space: length(0, 60, 0, 5),
+    panel: group(
+      {},
+      { thickness: length(3, 40, 6, 15), deep: length(3, 30, 6, 15), let: one('groove', 'rebate') },
+    ),
+  },
+)
+
 /** An opening in a wall of a building so long and wide, mm. */
 export const opening = (long: number, wide: number) =>
   fc
@@ -88,6 +105,7 @@ export const opening = (long: number, wide: number) =>
         }),
         clearance: fc.record({ width: length(0, 200, 0, 60), height: length(0, 200, 0, 60) }),
         header: fc.record({ section: section('2x4', '2x6', '2x8', '38x140'), plies: one(1, 2, 2) }),
+        door: fc.option(door, { freq: 1 }),
       }),
     )
 

@@ -20,6 +20,8 @@ export const wallsSayings = {
     `${n('count')} joints of the wall sheets have no stud behind them. Space the studs at a third or half of a sheet, begin the layout at an end, or nail blocks in.`,
   'wall-no-room': ({ mm, named }) =>
     `The ${named('wall')} wall lies ${mm('needs')} deep and ${mm('room')} of deck is free when its turn comes: it can't be tilted up where it lies. Frame it beside the building and carry it, in two parts if it is heavy, or frame it standing.`,
+  'door-brace-flat': ({ n }) =>
+    `The braces of a door rise at ${n('angle').toFixed(0)}°: flatter than 45° they hold its far edge poorly. Use two leaves, or two ledges farther apart.`,
   'longer-than-stock': ({ mm }) =>
     `${mm('length')} is longer than any board sold by the length. Join it over a stud or a post, or order it.`,
 } satisfies Sayings

@@ -13,6 +13,14 @@ export const wallSentences: Sentences<WallProblem> = {
     `${{ 'walls.spacing': 'Studs', 'roof.spacing': 'Rafters', 'floor.spacing': 'Joists' }[problem.path]} this close would touch. Space them at least ${up(problem.least)}.`,
   'gable-notch-thin': (problem, { up, down }) =>
     `Behind the end rafters ${down(problem.left)} would be left of the notched gable studs, less than ${up(problem.least)}. Let them end under the rafters, or use deeper studs.`,
+  'door-no-room': (problem, { up }) =>
+    problem.path.endsWith('width')
+      ? `Opening ${problem.number} leaves no room for the leaves of its door. Make the unit ${up(problem.least)} wide at least, or let one leaf do.`
+      : `Opening ${problem.number} leaves no room for its door. Make the unit ${up(problem.least)} high at least.`,
+  'door-panel-thick': (problem, { down }) =>
+    `A panel so thick leaves too little of what it is let into. Use one ${down(problem.most)} thick at most, or thicker stiles.`,
+  'door-panel-deep': (problem, { down }) =>
+    `So deep a groove leaves too little of stiles and rails. Let the panel in by ${down(problem.most)} at most, or use wider ones.`,
   'siding-narrow': (problem, { up }) =>
     `These boards are too narrow for their thickness to be lapped. Use boards ${up(problem.least)} wide at least, or flat ones.`,
   'siding-shows': (problem, { up, down }) =>
