@@ -111,7 +111,7 @@ async function open(page: Page, name: string): Promise<void> {
   await page.locator('.room').waitFor()
 }
 
-/** The largest demo is looked at in windows of every size; others in the widest and the narrowest. */
+/** The largest demo is looked at in windows of every size. */
 const everySize: readonly string[] = ['Sallow Marsh punt house']
 
 const allAt = (page: Page, sizes: readonly Size[], name: string): Promise<void> =>
@@ -142,13 +142,14 @@ for (const sizes of [wide, phones])
         allAt(page, sizes, name))
   })
 
-test.describe('1280, 320', () => {
-  test.use({ viewport: wide[0]! })
-  for (const name of demos.filter(each => !everySize.includes(each)))
+/** The others by turns in the widest window and in the narrowest. */
+for (const [i, name] of demos.filter(each => !everySize.includes(each)).entries())
+  test.describe(i % 2 ? '320' : '1280', () => {
+    const size = i % 2 ? phones[1]! : wide[0]!
+    test.use({ viewport: size, hasTouch: i % 2 === 1 })
     test(`${name}: nothing is cut off or off the screen, on any bench and view`, ({ page }) =>
-      // in other units it is the same, but for how long its numbers are
-      allAt(page, name.endsWith('metric') ? [phones[1]!] : [wide[0]!, phones[1]!], name))
-})
+      allAt(page, [size], name))
+  })
 
 test.describe('at twice the size', () => {
   test.use({ viewport: { width: 640, height: 400 } })

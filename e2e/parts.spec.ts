@@ -223,15 +223,14 @@ async function changes(page: Page, name: string): Promise<void> {
 const undrawn = /^(roof|walls|floor|ground|lumber|walls\.units)$/
 
 /**
- * What is walked on each design: all of the first and the last; of those between what no design before has a
- * kind of, the parts of four walls being of one kind.
+ * What is walked on each design: all of the first; of the others what no design before has a kind of, the
+ * parts of four walls being of one kind.
  */
 const walked: readonly (readonly Subject[])[] = (() => {
   const known = new Set<string>()
   return plans.map(({ design }, i) => {
     const all = subjectsOf(design)
-    const left =
-      i === plans.length - 1 ? all : all.filter(({ key }) => i === 0 || !known.has(kindOfPath(key)))
+    const left = all.filter(({ key }) => i === 0 || !known.has(kindOfPath(key)))
     for (const { key } of all) known.add(kindOfPath(key))
     return left
   })

@@ -29,13 +29,6 @@ watch(
     if (!sided && layer.value === 'siding') layer.value = 'sheets'
   },
 )
-/** Doors that are bought have no view of their own. */
-watch(
-  () => choices.value.some(each => each.value === layer.value),
-  there => {
-    if (!there && layer.value === 'doors') layer.value = 'frame'
-  },
-)
 /** Another wall than one that was taken away. */
 watch(
   () => names.value.some(each => each.value === wall.value),
@@ -48,6 +41,13 @@ type Look = WallLayer | 'plan' | 'doors'
 const layer = usePlace<Look>('walls', 'frame')
 const line = computed(() => bench.plan?.frame.walls.find(each => each.name === wall.value))
 const { drawing, choices } = useDrawings('walls', () => layer.value, { of: () => wall.value })
+/** Doors that are bought have no view of their own. */
+watch(
+  () => choices.value.some(each => each.value === layer.value),
+  there => {
+    if (!there && layer.value === 'doors') layer.value = 'frame'
+  },
+)
 
 /**
  * The wall that what is in hand belongs to is shown, but for a board that is seen where one is, as the corner

@@ -149,18 +149,22 @@ describe('the rows of the hand', () => {
       const plan = planOf(design, memory)
       for (const subject of subjectsOf(design))
         for (const row of rowsOf(plan, subject)) {
-          if (row.kind !== 'choice' || seen.has(`${design.roof.shape} ${kindOfPath(row.path)}`)) continue
-          seen.add(`${design.roof.shape} ${kindOfPath(row.path)}`)
+          if (row.kind !== 'choice') continue
+          // what is chosen of a roof may be another thing on each shape
+          const kind = kindOfPath(row.path)
+          const key = kind.startsWith('roof.') ? `${design.roof.shape} ${kind}` : kind
+          if (seen.has(key)) continue
+          seen.add(key)
           // of the sections a few; each is read, and the first ones are shown
           for (const [i, { value }] of row.options.slice(0, row.options.length > 12 ? 3 : 12).entries()) {
             const next = row.change(value)(design)
             expect([row.path, value, valid(next)]).toEqual([row.path, value, true])
-            if (i > 3) continue
+            if (i > 1) continue
             const same = subjectBy(subjectsOf(next), subject.key)
             const shown =
               same &&
               rowsOf(planOf(next, memory), same).find(
-                each => each.kind === 'choice' && each.name === row.name,
+                each => each.kind === 'choice' && each.name === row.name && each.path === row.path,
               )
             if (shown?.kind === 'choice' && !(row.path.endsWith('.unit') && value === -1))
               expect([row.path, shown.value]).toEqual([row.path, value])

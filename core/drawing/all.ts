@@ -4,7 +4,7 @@ import { bearingStrip, cardOf, isSet, type Plan, platePair, rakeStrips, rimPair 
 import { baseElevation, basePlan } from './base-views'
 import { boardOnBench } from './bench'
 import { coverFace } from './cover-view'
-import { doorsIn, doorsInside } from './door-view'
+import { doorsInside, hasDoors } from './door-view'
 import type { Drawing } from './drawing'
 import { floorPlan } from './floor-plan'
 import { jigDrawing } from './jig'
@@ -135,7 +135,7 @@ function wallDrawings(plan: Plan, wall: WallName): ListedDrawing[] {
           },
         ]
       : []),
-    ...(doorsIn(plan, wall).length
+    ...(hasDoors(plan, wall)
       ? [{ ...listed('walls', 'doors', `doors-${wall}`, wall), draw: () => doorsInside(plan, wall) }]
       : []),
     {

@@ -16,8 +16,13 @@ export function boardOnBench(card: Card): Drawing {
     loops: card.outline.map(loop => loop.map(p => ({ x: p.along, y: p.across }))),
   }
   const { depth } = card.piece.section
-  const lines = [...ripLines(card, depth), ...underLines(card), ...card.nails.flatMap(nail)]
-  const running = card.marks.map((mark): RunningMark => ({
+  const lines = [
+    ...ripLines(card, depth),
+    ...underLines(card),
+    ...card.nails.flatMap(nail),
+    ...screwsOn(card),
+  ]
+  const running = [...card.marks, ...card.screws.map(at => ({ at, across: 0 }))].map((mark): RunningMark => ({
     at: { x: mark.at, y: mark.across },
     to: null,
     value: mark.at,
@@ -25,6 +30,10 @@ export function boardOnBench(card: Card): Drawing {
   }))
   return drawn(`board-${card.piece.mark}`, { patches: [patch], lines, running })
 }
+
+/** Lines of screws across a panel. */
+const screwsOn = ({ screws, piece }: Card): Line[] =>
+  screws.map(x => ({ from: { x, y: 0 }, to: { x, y: piece.width }, ink: 'mark' }))
 
 /** How far a nail's cross reaches each way, mm. */
 const CROSS = 5

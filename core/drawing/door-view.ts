@@ -1,4 +1,5 @@
 import { boxOf, type Member, openingOf, type Wall, type WallName } from '../frame'
+import { standsOnDeck } from '../design'
 import { cross, scale, toBuilding, vec } from '../geometry'
 import { ONE_READING } from '../measure'
 import type { Plan } from '../plan'
@@ -23,8 +24,12 @@ function fromInside({ along, outside }: Wall): View {
 }
 
 /** The members that doors of one's own in a wall are made of. */
-export const doorsIn = ({ frame }: Pick<Plan, 'frame'>, wall: WallName): Member[] =>
+const doorsIn = ({ frame }: Pick<Plan, 'frame'>, wall: WallName): Member[] =>
   frame.covering.filter(({ role, where }) => isOfDoor(role) && openingOf(where)?.id === wall)
+
+/** Whether doors of one's own are asked for in a wall. */
+export const hasDoors = ({ frame }: Pick<Plan, 'frame'>, wall: WallName): boolean =>
+  (frame.openings[wall] ?? []).some(({ opening }) => opening.door !== null && standsOnDeck(opening.kind))
 
 /**
  * The doors of one's own in a wall, true size from inside, where their ledges and braces are: each leaf's
@@ -55,7 +60,7 @@ export function doorsInside(plan: Plan, name: WallName): Drawing {
         { x: b ?? 0, y: z.to },
         { x: a ?? 0, y: z.to },
       ]
-      return [{ subject: `walls.openings.${number}`, loop, over: false }]
+      return [{ subject: `walls.openings.${number}`, loop, over: members.length === 0 }]
     }),
   })
 }

@@ -12,10 +12,12 @@ import {
 } from '../board'
 import { everyBoard, chordFace, type Member, faceOf } from '../frame'
 import { kneesOf, lowEaveOf } from '../lines'
+import { ONE_READING } from '../measure'
 import { readHip, readJack } from './hips'
 import { NAIL_EDGE, nailingOf } from './nailing'
 import type { Piece } from './piece'
 import type { Plan } from './plan'
+import { screwsAcross } from './screw-lines'
 import { bladeOf, type Stepping, stepping } from './stepping'
 import { readFace, readRoof, type RoofReading } from './roof'
 import {
@@ -52,6 +54,8 @@ export interface Card {
   readonly figures: readonly Figure[]
   /** Where a gusset's nails go, along and across from its start; none of other boards. */
   readonly nails: readonly FlatPoint[]
+  /** Where lines of screws cross a panel, from its start; none of other boards. */
+  readonly screws: readonly number[]
 }
 
 /** The card of a piece of the plan. */
@@ -63,6 +67,7 @@ export function cardOf(plan: Plan, piece: Piece): Card {
   return {
     piece,
     nails: nailing?.spots ?? [],
+    screws: screwsOf(plan, piece),
     outline: outlines(piece.board, 'far'),
     under: outlines(piece.board, 'near'),
     marks: marks(piece.board),
@@ -83,6 +88,16 @@ export function cardOf(plan: Plan, piece: Piece): Card {
         : []),
     ],
   }
+}
+
+/** Lines of screws that cross every one of a piece's panels alike. */
+function screwsOf(plan: Plan, { section, members }: Piece): number[] {
+  if (section.kind !== 'panel') return []
+  const all = everyBoard(plan.frame).filter(({ id }) => members.includes(id))
+  const [first, ...others] = all.map(each => screwsAcross(plan, each))
+  const like = (a: readonly number[]): boolean =>
+    a.length === first?.length && a.every((at, i) => Math.abs(at - (first[i] ?? at)) < ONE_READING)
+  return first && others.every(like) ? first : []
 }
 
 /** How much of a tail that runs wild, or of a post in the ground, is cut off in place. */

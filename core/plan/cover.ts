@@ -87,7 +87,7 @@ function seamsOf(field: CoverField, deck: DeckSheets): number[] {
 }
 
 /** How far a piece of a covering reaches up its face, mm; read off its board. */
-const reachUp = ({ board, placement }: Member, { up }: CoverField): Stretch => {
+export const reachUp = ({ board, placement }: Member, { up }: CoverField): Stretch => {
   const at = board.faces.flatMap(({ loops }) => loops.flat().map(p => dot(toBuilding(placement, p), up)))
   return { from: Math.min(...at), to: Math.max(...at) }
 }

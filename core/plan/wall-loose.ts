@@ -5,6 +5,7 @@ import { countUp, INCH } from '../measure'
 import { gaps, isWallSkin, type Role } from '../trade'
 import { openEaves, trim } from './cover-edges'
 import { count, type Loose } from './loose-item'
+import { screwsAcross } from './screw-lines'
 
 /** What covers the walls besides its pieces, and how much of it there is. */
 export const wallLoose = (building: Building, frame: Frame): Loose[] => [
@@ -14,14 +15,16 @@ export const wallLoose = (building: Building, frame: Frame): Loose[] => [
   ...paintOf(building, frame),
 ]
 
-/** Screws of panels: so many to each in every line, the lines no farther apart than nailers are. */
-function panelScrews({ walls }: Building, { covering }: Frame): Loose[] {
+/** Screws of panels: so many to each in every line that crosses it. */
+function panelScrews(building: Building, frame: Frame): Loose[] {
+  const { walls } = building
   let [panels, lines, screws] = [0, 0, 0]
-  for (const { role, where, board } of covering) {
+  for (const panel of frame.covering) {
+    const { role, where } = panel
     const side = wallOf(where)
     if (role !== 'wall-panel' || !side || !isSide(side)) continue
     const own = sidingOn(walls, side, isInGable(where) ? 'gable' : 'wall')?.siding
-    const crossed = Math.max(2, countUp(boardLength(board) / gaps.nailers) + 1)
+    const crossed = screwsAcross({ building, frame }, panel).length
     panels += 1
     lines += crossed
     screws += crossed * (own?.kind === 'panels' ? own.across : 0)

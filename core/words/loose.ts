@@ -144,7 +144,7 @@ const rules: Readonly<Record<LooseCode, (say: LooseSay) => string>> = {
   'cover-membrane': ({ n, mm }) =>
     `${n('strips') === n('faces') ? `In one piece${n('faces') > 1 ? ' to a face' : ''}, ${mm('long')} along the eave` : `In ${n('strips')} strips of ${mm('width')}, each ${mm('lap')} over the next`}, turned ${mm('over')} over the edges and ${mm('up')} up a wall.`,
   'wall-screws': ({ n, mm }) =>
-    `In each of ${n('panels')} panels across every line, ${n('lines')} crossings, the lines ${mm('apart')} apart at most. The panels' maker says how many.`,
+    `In each of ${n('panels')} panels across every line, ${n('lines')} crossings, the lines ${mm('apart')} apart at most but for girts that are farther. The panels' maker says how many.`,
   'wall-flashing': ({ mm }) => `Over each head and 2 in (50 mm) past it: ${sayTrim(mm)}`,
   'vent-mesh': ({ n, mm, units }) =>
     [

@@ -302,7 +302,8 @@ describe('siding straight on the frame', () => {
     )
   })
 
-  // five screws in every line; 51 in long: lines 24 in apart at most, four of them
+  // five screws in every line: on the plate and at 24 and 48 in for the lower ones, at 48, 72 and the upper
+  // plates for those over them
   test('screws of panels are counted by the lines that they cross', () => {
     const { loose } = plan(
       sided({ sheathing: null, trim: noTrim, siding: { ...panels, longest: 60 * INCH } }),
@@ -311,7 +312,8 @@ describe('siding straight on the frame', () => {
     // four sides: 4 + 4 strips of two panels along the eaves, 3 + 3 at the ends (8 ft less two walls of 3 1/2
     // in)
     expect(screws?.from.panels).toBe(28)
-    expect(screws?.amount).toBe(28 * 4 * 5)
+    expect(screws?.amount).toBe(28 * 3 * 5)
+    expect(screws?.from.lines).toBe(28 * 3)
   })
 })
 
