@@ -2,6 +2,7 @@ import { idsOf } from './ids-of'
 import { sideNames } from '../design'
 import { isLapped, type WallName, isOfPartition, isOfWall } from '../frame'
 import { degrees, HAIR, INCH } from '../measure'
+import { gaps } from '../trade'
 import { type Plan, stackingOf, tiltingOf } from '../plan'
 import { type Caution, cautionIf } from './caution'
 
@@ -30,14 +31,11 @@ export function wallCautions(plan: Plan): Caution[] {
     : []
 }
 
-/** The flattest that a door's brace still pushes, degrees (common practice, no source). */
-const FLAT = 45
-
 function flatBraces({ frame }: Plan): Caution[] {
   const flat = frame.covering
     .filter(({ role }) => role === 'door-brace')
     .map(({ id, placement }) => ({ id, angle: degrees(Math.asin(Math.abs(placement.along.z))) }))
-    .filter(({ angle }) => angle < FLAT - HAIR)
+    .filter(({ angle }) => angle < gaps.flatBrace - HAIR)
   return cautionIf(
     flat.length > 0,
     'door-brace-flat',

@@ -111,6 +111,8 @@ export const gaps = {
   ledgeEnds: 25,
   /** A leaf higher than this has a third ledge or rail. */
   thirdLedge: 1500,
+  /** The flattest that a door's brace still pushes, degrees. */
+  flatBrace: 45,
   /** That a panel keeps from the floor of its groove, so that it can swell. */
   panelPlay: 2,
   /** Between levels that upright siding is nailed at, at most: 24 in. */

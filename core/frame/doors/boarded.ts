@@ -1,7 +1,7 @@
 import type { OwnDoor } from '../../design'
 import { flip, planeAcross } from '../../geometry'
 import type { Section } from '../../lumber'
-import { countUp } from '../../measure'
+import { countUp, HAIR } from '../../measure'
 import { gaps, type Stretch } from '../../trade'
 import type { Order } from '../member'
 import { covering } from '../tongue'
@@ -27,8 +27,8 @@ export function boardedLeaf(
   const wide = leaf.s.to - leaf.s.from
   const count = Math.max(1, countUp((wide + door.space) / (section.depth + door.space)))
   const each = (wide - (count - 1) * door.space) / count
-  const ledges = ledgesUp(leaf.z, ledge)
   const reach = ledgeReach(leaf.s)
+  const ledges = ledgesUp(leaf.z, ledge, door.kind === 'braced' ? reach : null)
   return [
     ...Array.from({ length: count }, (_, i) => {
       const from = leaf.s.from + i * (each + door.space)
@@ -62,15 +62,17 @@ export function boardedLeaf(
   ]
 }
 
-/** How many ledges a leaf has: a third in the middle of one that is higher than a man's chest. */
-export const ledgeCount = ({ from, to }: Stretch): number => (to - from > gaps.thirdLedge ? 3 : 2)
-
-/** Where ledges lie up a leaf. */
-function ledgesUp(z: Stretch, { depth }: Section): Stretch[] {
+/**
+ * Where ledges lie up a leaf: a third in the middle of a high one, but where braces so wide would then lie
+ * flat and reach up better past it.
+ */
+function ledgesUp(z: Stretch, { depth }: Section, braced: Stretch | null): Stretch[] {
   const high = z.to - z.from
   const in_ = Math.min(gaps.ledgeIn, Math.max(0, (high - 3 * depth) / 2))
   const [low, top] = [z.from + in_, z.to - in_ - depth]
-  const count = ledgeCount(z)
+  const rise = (count: number): number =>
+    braced ? braceAngle(braced.to - braced.from, (top - low) / (count - 1) - depth, depth) : 90
+  const count = high > gaps.thirdLedge && rise(3) > gaps.flatBrace - HAIR ? 3 : 2
   return Array.from({ length: count }, (_, i) => {
     const from = low + ((top - low) * i) / (count - 1)
     return { from, to: from + depth }

@@ -218,13 +218,16 @@ describe('doors', () => {
     expect(told({ kind: 'framed', frame: '2x4' })).toEqual({ 'door-hinges': 3, 'door-latches': 1 })
   })
 
-  // a wide low leaf: its braces lie flat
-  test('a brace flatter than 45 degrees is cautioned', () => {
+  // a leaf of 62 in: past a middle ledge its braces would rise at less than 45 degrees, from foot to top they
+  // rise by more; one of 86 in lies flat all the same
+  test('wide leaves have two ledges; a brace that lies flatter than 45 degrees even so is cautioned', () => {
     const codes = (design: Design) => cautionsOf(plan(design)).map(({ code }) => code)
-    expect(codes(hung({}, { unit: { width: 60 * INCH, height: 76 * INCH } }))).toContain('door-brace-flat')
-    expect(codes(hung({ leaves: 2 }, { unit: { width: 60 * INCH, height: 76 * INCH } }))).not.toContain(
-      'door-brace-flat',
-    )
+    const unit = (width: number) => ({ at: 72 * INCH, unit: { width: width * INCH, height: 76 * INCH } })
+    expect(of(frame(hung({}, unit(60))), 'ledge')).toHaveLength(2)
+    expect(of(frame(hung({ kind: 'ledged' }, unit(60))), 'ledge')).toHaveLength(3)
+    expect(codes(hung({}, unit(60)))).not.toContain('door-brace-flat')
+    expect(codes(hung({}, unit(84)))).toContain('door-brace-flat')
+    expect(codes(hung({ leaves: 2 }, unit(84)))).not.toContain('door-brace-flat')
   })
 
   test('come last, and stand in the order of raising', () => {

@@ -21,7 +21,7 @@ export const wallsSayings = {
   'wall-no-room': ({ mm, named }) =>
     `The ${named('wall')} wall lies ${mm('needs')} deep and ${mm('room')} of deck is free when its turn comes: it can't be tilted up where it lies. Frame it beside the building and carry it, in two parts if it is heavy, or frame it standing.`,
   'door-brace-flat': ({ n }) =>
-    `The braces of a door rise at ${n('angle').toFixed(0)}°: flatter than 45° they hold its far edge poorly. Use two leaves, or two ledges farther apart.`,
+    `The braces of a door rise at ${n('angle').toFixed(0)}°: flatter than 45° they hold its far edge poorly. Hang two leaves, or make the opening narrower.`,
   'longer-than-stock': ({ mm }) =>
     `${mm('length')} is longer than any board sold by the length. Join it over a stud or a post, or order it.`,
 } satisfies Sayings
