@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { type Drawing, faceOfSoffit, layerOf, layersOf, sectionPlaces, withLast } from '../../core/drawing'
+import { coverOfFace } from '../../core/design'
 import { faceOf } from '../../core/frame'
 import { capital, saySlope } from '../../core/words'
 
@@ -65,7 +66,7 @@ watch(
   () => bench.subject?.kind,
   kind => {
     if (kind === 'roof-opening') view.value = 'plan'
-    if (kind === 'cover') view.value = 'cover'
+    if (kind === 'cover' || kind === 'face-cover') view.value = 'cover'
   },
   { immediate: true },
 )
@@ -83,10 +84,26 @@ watch(
 )
 const layerWords = { soffit: 'Soffit', deck: 'Deck', battens: 'Battens', top: 'Roofing' } as const
 const layerChoices = computed(() => layers.value.map((each, value) => ({ value, label: layerWords[each] })))
+/** What is typed of what covers a face. */
+const coverOf = (id: string | null): string =>
+  bench.drawn && id !== null ? coverOfFace(bench.drawn.building.cover, id).path : 'roof.cover'
+function turnTo(to: string): void {
+  face.value = to
+  bench.hold(coverOf(to))
+}
+/** A face that is covered by itself is seen where that is in hand. */
+watch(
+  () => (bench.subject?.kind === 'face-cover' ? bench.subject.index : null),
+  at => {
+    const own = bench.drawn?.building.cover.own[at ?? -1]
+    if (own) face.value = own.face
+  },
+  { immediate: true },
+)
 function look(to: View): void {
   view.value = to
-  if (to === 'cover') bench.hold('roof.cover')
-  else if (bench.subject?.kind === 'cover') bench.hold('roof')
+  if (to === 'cover') bench.hold(coverOf(faceSeen.value))
+  else if (bench.subject?.kind === 'cover' || bench.subject?.kind === 'face-cover') bench.hold('roof')
 }
 </script>
 
@@ -111,7 +128,7 @@ function look(to: View): void {
         option-label="label"
         :allow-empty="false"
         aria-label="Face"
-        @update:model-value="face = $event"
+        @update:model-value="turnTo"
       />
       <SelectButton
         v-if="view === 'cover' && layerChoices.length > 1"

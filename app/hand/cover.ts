@@ -1,7 +1,9 @@
 import {
+  type CoverBase,
   type DeckSheets,
   isCovered,
   noCover,
+  type RoofCover,
   type RoofTop,
   type Stagger,
   staggers,
@@ -10,22 +12,16 @@ import {
   withEdit,
 } from '../../core/design'
 import { sheetsBy, ventsOf } from '../../core/plan'
-import { sayArea, sayLength, saySmallArea } from '../../core/words'
+import { sayArea, sayLength, saySlope, saySmallArea } from '../../core/words'
+import { looseRows } from '../logic/card-rows'
 import type { Change } from '../storage/designs'
 import { act, type At, board, choice, head, length, lengths, looseOf, onOff, type Row, say } from './row'
 
-/** What covers the roof: its deck, battens and roofing. */
+/** What covers the roof's faces: their deck, battens and roofing; and what is under the eaves. */
 export function cover(at: At): Row[] {
   const { cover: asked } = at.design.roof
   return [
-    head('Deck'),
-    ...deck(at),
-    head('Battens'),
-    ...battens(at),
-    head('Underlay'),
-    ...underlay(at),
-    head('Roofing'),
-    ...roofing(at),
+    ...layers({ at, path: 'roof.cover', asked }),
     head('Soffit'),
     ...soffit(at),
     ...(isCovered(asked)
@@ -37,23 +33,98 @@ export function cover(at: At): Row[] {
             : []),
           ...looseOf(at, code => code.startsWith('cover-')),
           ...air(at),
+          ...byThemselves(at),
           act('Take the covering off', 'pi pi-times', design => withEdit(design, 'roof.cover', noCover)),
         ]
       : []),
   ]
 }
 
-const part =
-  (path: 'deck' | 'battens' | 'underlay' | 'top' | 'soffit', value: unknown): Change =>
-  design =>
-    withEdit(design, `roof.cover.${path}`, value)
+/** Faces that are covered as all are, each to be covered by itself. */
+function byThemselves({ design, plan }: At): Row[] {
+  const { own } = design.roof.cover
+  const alike = plan.frame.covered.filter(({ face }) => !own.some(each => each.face === face.id))
+  if (alike.length < 2 || own.length >= MOST_OWN) return []
+  return alike.map(({ face }) =>
+    act(
+      `Cover the ${saySlope(face.id)} slope by itself`,
+      'pi pi-clone',
+      changed => {
+        const { deck, battens, underlay, top } = changed.roof.cover
+        return withEdit(changed, 'roof.cover.own', [
+          ...changed.roof.cover.own,
+          { face: face.id, deck, battens, underlay, top },
+        ])
+      },
+      { then: `roof.cover.own.${own.length}` },
+    ),
+  )
+}
 
-function deck(at: At): Row[] {
-  const { deck: asked } = at.design.roof.cover
+/** Faces with a covering of their own, at most. */
+const MOST_OWN = 8
+
+/** What covers one face by itself. */
+export function faceCover(at: At): Row[] {
+  const i = at.subject.index ?? 0
+  const asked = at.design.roof.cover.own[i]
+  if (!asked) return []
+  return [
+    ...layers({ at, path: `roof.cover.own.${i}`, asked }),
+    ...looseOfFace(at, asked.face),
+    act(
+      'Cover it as the others',
+      'pi pi-times',
+      design =>
+        withEdit(
+          design,
+          'roof.cover.own',
+          design.roof.cover.own.filter((_, k) => k !== i),
+        ),
+      { then: 'roof.cover' },
+    ),
+  ]
+}
+
+/** What is bought for one face. */
+function looseOfFace(at: At, face: string): Row[] {
+  const items = at.plan.loose.filter(({ faces }) => faces?.includes(face))
+  return items.length ? [{ kind: 'figures', rows: looseRows(items, at.units) }] : []
+}
+
+/** A covering that is typed at a place of the document. */
+interface On {
+  readonly at: At
+  readonly path: CoverBase
+  readonly asked: Pick<RoofCover, 'deck' | 'battens' | 'underlay' | 'top'>
+}
+
+const layers = (on: On): Row[] => [
+  head('Deck'),
+  ...deck(on),
+  head('Battens'),
+  ...battens(on),
+  head('Underlay'),
+  ...underlay(on),
+  head('Roofing'),
+  ...roofing(on),
+]
+
+const part =
+  ({ path }: On, layer: 'deck' | 'battens' | 'underlay' | 'top', value: unknown): Change =>
+  design =>
+    withEdit(design, `${path}.${layer}`, value)
+
+function deck(on: On): Row[] {
+  const {
+    at,
+    path,
+    asked: { deck: asked },
+  } = on
   const usual = usualCover[at.design.lumber.yard]
   const kind = choice(
     at,
-    'roof.cover.deck',
+    `${path}.deck`,
     [
       { value: 'none', label: 'None' },
       { value: 'sheets', label: 'Sheets' },
@@ -62,27 +133,22 @@ function deck(at: At): Row[] {
     {
       name: 'On the rafters',
       value: asked?.kind ?? 'none',
-      change: to => part('deck', to === 'none' ? null : usual[to as 'sheets' | 'boards']),
+      change: to => part(on, 'deck', to === 'none' ? null : usual[to as 'sheets' | 'boards']),
     },
   )
   if (!asked) return [kind]
-  const edge = choice(at, 'roof.cover.deck.edge', [
+  const edge = choice(at, `${path}.deck.edge`, [
     { value: 'square', label: 'Square' },
     { value: 'tongue', label: 'Tongue and groove' },
   ])
   if (asked.kind === 'boards')
-    return [kind, board(at, 'roof.cover.deck.section'), edge, ...length(at, 'roof.cover.deck.space')]
+    return [kind, board(at, `${path}.deck.section`), edge, ...length(at, `${path}.deck.space`)]
   return [
     kind,
-    ...lengths(
-      at,
-      'roof.cover.deck.thickness',
-      'roof.cover.deck.sheet.length',
-      'roof.cover.deck.sheet.width',
-    ),
+    ...lengths(at, `${path}.deck.thickness`, `${path}.deck.sheet.length`, `${path}.deck.sheet.width`),
     edge,
-    ...length(at, 'roof.cover.deck.gap'),
-    ...starts(at, asked),
+    ...length(at, `${path}.deck.gap`),
+    ...starts(on, asked),
   ]
 }
 
@@ -93,9 +159,9 @@ const staggerWords: Readonly<Record<Stagger, string>> = {
 }
 
 /** How the rows begin, each way with the sheets that it takes. */
-function starts(at: At, asked: DeckSheets): Row[] {
+function starts({ at, path }: On, asked: DeckSheets): Row[] {
   const count = (change: Partial<DeckSheets>): string => {
-    const found = sheetsBy(at.plan, { ...asked, ...change })
+    const found = sheetsBy(at.plan, { ...asked, ...change }, path)
     return found === null ? '' : `: ${found} sheet${found === 1 ? '' : 's'}`
   }
   const wide = Math.min(asked.sheet.length, asked.sheet.width)
@@ -109,12 +175,12 @@ function starts(at: At, asked: DeckSheets): Row[] {
   return [
     choice(
       at,
-      'roof.cover.deck.stagger',
+      `${path}.deck.stagger`,
       staggers.map(value => ({ value, label: `${staggerWords[value]}${count({ stagger: value })}` })),
     ),
     choice(
       at,
-      'roof.cover.deck.first',
+      `${path}.deck.first`,
       [
         ...ways.map(({ value, first, label }) => ({ value, label: `${label}${count({ first })}` })),
         ...(own ? [{ value: 'own', label: `${sayLength(asked.first ?? 0, at.units)}${count({})}` }] : []),
@@ -125,26 +191,26 @@ function starts(at: At, asked: DeckSheets): Row[] {
         change: to => design =>
           to === 'own'
             ? design
-            : withEdit(
-                design,
-                'roof.cover.deck.first',
-                ways.find(({ value }) => value === to)?.first ?? null,
-              ),
+            : withEdit(design, `${path}.deck.first`, ways.find(({ value }) => value === to)?.first ?? null),
       },
     ),
-    ...(asked.first === null ? [] : length(at, 'roof.cover.deck.first')),
+    ...(asked.first === null ? [] : length(at, `${path}.deck.first`)),
   ]
 }
 
-function battens(at: At): Row[] {
-  const { battens: asked } = at.design.roof.cover
+function battens(on: On): Row[] {
+  const {
+    at,
+    path,
+    asked: { battens: asked },
+  } = on
   return [
-    choice(at, 'roof.cover.battens', onOff('None', 'Across the rafters'), {
+    choice(at, `${path}.battens`, onOff('None', 'Across the rafters'), {
       name: 'Across',
       value: asked ? 'yes' : 'no',
-      change: to => part('battens', to === 'yes' ? usualCover[at.design.lumber.yard].battens : null),
+      change: to => part(on, 'battens', to === 'yes' ? usualCover[at.design.lumber.yard].battens : null),
     }),
-    ...(asked ? [board(at, 'roof.cover.battens.section'), ...length(at, 'roof.cover.battens.apart')] : []),
+    ...(asked ? [board(at, `${path}.battens.section`), ...length(at, `${path}.battens.apart`)] : []),
   ]
 }
 
@@ -154,7 +220,8 @@ function soffit(at: At): Row[] {
   return [
     choice(at, 'roof.cover.soffit', onOff('Bare', 'Boards'), {
       value: asked ? 'yes' : 'no',
-      change: to => part('soffit', to === 'yes' ? usualCover[at.design.lumber.yard].soffit : null),
+      change: to => design =>
+        withEdit(design, 'roof.cover.soffit', to === 'yes' ? usualCover[design.lumber.yard].soffit : null),
     }),
     ...(asked
       ? [
@@ -213,38 +280,46 @@ function air({ plan, units }: At): Row[] {
 }
 
 /** What lies under the roofing, from a roll. */
-function underlay(at: At): Row[] {
-  const { underlay: asked } = at.design.roof.cover
+function underlay(on: On): Row[] {
+  const {
+    at,
+    path,
+    asked: { underlay: asked },
+  } = on
   return [
-    choice(at, 'roof.cover.underlay', onOff('None', 'From a roll'), {
+    choice(at, `${path}.underlay`, onOff('None', 'From a roll'), {
       value: asked ? 'yes' : 'no',
-      change: to => part('underlay', to === 'yes' ? usualCover[at.design.lumber.yard].underlay : null),
+      change: to => part(on, 'underlay', to === 'yes' ? usualCover[at.design.lumber.yard].underlay : null),
     }),
     ...(asked
       ? [
           ...lengths(
             at,
-            'roof.cover.underlay.width',
-            'roof.cover.underlay.length',
-            'roof.cover.underlay.lap',
-            'roof.cover.underlay.endLap',
+            `${path}.underlay.width`,
+            `${path}.underlay.length`,
+            `${path}.underlay.lap`,
+            `${path}.underlay.endLap`,
           ),
-          choice(at, 'roof.cover.underlay.ice', onOff('None', 'Along the eaves'), {
+          choice(at, `${path}.underlay.ice`, onOff('None', 'Along the eaves'), {
             value: asked.ice ? 'yes' : 'no',
-            change: to => design => withEdit(design, 'roof.cover.underlay.ice', to === 'yes'),
+            change: to => design => withEdit(design, `${path}.underlay.ice`, to === 'yes'),
           }),
         ]
       : []),
   ]
 }
 
-function roofing(at: At): Row[] {
-  const { top } = at.design.roof.cover
+function roofing(on: On): Row[] {
+  const {
+    at,
+    path,
+    asked: { top },
+  } = on
   const usual = usualCover[at.design.lumber.yard]
   return [
     choice(
       at,
-      'roof.cover.top',
+      `${path}.top`,
       [
         { value: 'none', label: 'None' },
         { value: 'panels', label: 'Panels' },
@@ -254,74 +329,74 @@ function roofing(at: At): Row[] {
       ],
       {
         value: top?.kind ?? 'none',
-        change: to => part('top', to === 'none' ? null : usual[to as RoofTop['kind']]),
+        change: to => part(on, 'top', to === 'none' ? null : usual[to as RoofTop['kind']]),
       },
     ),
-    ...(top ? goods[top.kind](at) : []),
+    ...(top ? goods[top.kind](on) : []),
   ]
 }
 
-const waste = (at: At): Row =>
+const waste = ({ at, path }: On): Row =>
   choice(
     at,
-    'roof.cover.top.waste',
+    `${path}.top.waste`,
     wastes.map(value => ({ value, label: `${value} %` })),
   )
 const counts = (first: number, last: number) =>
   Array.from({ length: last - first + 1 }, (_, i) => ({ value: first + i, label: String(first + i) }))
 
 /** What each kind of roofing has to be typed and chosen. */
-const goods: Readonly<Record<RoofTop['kind'], (at: At) => Row[]>> = {
+const goods: Readonly<Record<RoofTop['kind'], (on: On) => Row[]>> = {
   panels,
-  shingles: at => [
-    ...lengths(at, 'roof.cover.top.exposure', 'roof.cover.top.strip'),
-    choice(at, 'roof.cover.top.bundle', counts(5, 80)),
-    choice(at, 'roof.cover.top.nails', counts(2, 10)),
-    waste(at),
+  shingles: on => [
+    ...lengths(on.at, `${on.path}.top.exposure`, `${on.path}.top.strip`),
+    choice(on.at, `${on.path}.top.bundle`, counts(5, 80)),
+    choice(on.at, `${on.path}.top.nails`, counts(2, 10)),
+    waste(on),
   ],
-  roll: at => [
+  roll: on => [
     ...lengths(
-      at,
-      'roof.cover.top.width',
-      'roof.cover.top.length',
-      'roof.cover.top.lap',
-      'roof.cover.top.endLap',
+      on.at,
+      `${on.path}.top.width`,
+      `${on.path}.top.length`,
+      `${on.path}.top.lap`,
+      `${on.path}.top.endLap`,
     ),
-    waste(at),
+    waste(on),
   ],
-  membrane: at =>
-    lengths(at, 'roof.cover.top.width', 'roof.cover.top.lap', 'roof.cover.top.over', 'roof.cover.top.up'),
+  membrane: on =>
+    lengths(on.at, `${on.path}.top.width`, `${on.path}.top.lap`, `${on.path}.top.over`, `${on.path}.top.up`),
 }
 
-function panels(at: At): Row[] {
-  const { cover: asked, panel } = at.design.roof
+function panels({ at, path, asked }: On): Row[] {
+  const { panel } = at.design.roof
   const clear = asked.top?.kind === 'panels' && asked.top.clear
   return [
-    choice(at, 'roof.cover.top.profile', [
+    choice(at, `${path}.top.profile`, [
       { value: 'ribbed', label: 'Ribbed' },
       { value: 'corrugated', label: 'Corrugated' },
       { value: 'flat', label: 'Flat' },
     ]),
-    choice(at, 'roof.cover.top.clear', onOff('Metal, opaque', 'Clear'), {
+    choice(at, `${path}.top.clear`, onOff('Metal, opaque', 'Clear'), {
       name: 'Made of',
       value: clear ? 'yes' : 'no',
-      change: to => design => withEdit(design, 'roof.cover.top.clear', to === 'yes'),
+      change: to => design => withEdit(design, `${path}.top.clear`, to === 'yes'),
     }),
-    ...length(at, panel ? 'roof.panel.cover' : 'roof.cover.top.cover'),
+    ...length(at, panel ? 'roof.panel.cover' : `${path}.top.cover`),
     ...(panel ? [say('The rafters follow these panels: what one covers is the same for both.')] : []),
     ...lengths(
       at,
-      'roof.cover.top.lap',
-      'roof.cover.top.longest',
-      'roof.cover.top.endLap',
-      'roof.cover.top.past',
-      'roof.cover.top.height',
-      'roof.cover.top.first',
+      `${path}.top.lap`,
+      `${path}.top.longest`,
+      `${path}.top.endLap`,
+      `${path}.top.past`,
+      `${path}.top.height`,
+      `${path}.top.first`,
     ),
-    choice(at, 'roof.cover.top.screws.at', [
+    choice(at, `${path}.top.screws.at`, [
       { value: 'flats', label: 'In the flats' },
       { value: 'ribs', label: 'On the ribs' },
     ]),
-    choice(at, 'roof.cover.top.screws.across', counts(1, 12)),
+    choice(at, `${path}.top.screws.across`, counts(1, 12)),
   ]
 }

@@ -176,7 +176,7 @@ describe('the rows of the hand', () => {
   test('every place of a design is set somewhere in the hand', () => {
     // set on a drawing, by typing over the name, with X, by a block of its own, or by what is added
     const elsewhere =
-      /^(format|version|name|hang|parts\b.*|cut\b.*|site\.squaring\.(tapes|triangle)\b.*|lumber\.(sections|moisture)\b.*|walls\.units\b.*|base\.rock\.\*\.post|floor\.doubled\b.*|walls\.openings\.\*\.wall|roof\.(shape|high|gambrel\.headroom)|roof\.openings\.\*\.kind|roof\.seat\.measured|base|floor|site|roof\.purlins|roof\.loft|site\.squaring\.triangle|base\.rock|floor\.openings|.*\.(openings|partitions|boundaries|finds|points|places))$/
+      /^(format|version|name|hang|parts\b.*|cut\b.*|site\.squaring\.(tapes|triangle)\b.*|lumber\.(sections|moisture)\b.*|walls\.units\b.*|base\.rock\.\*\.post|floor\.doubled\b.*|walls\.openings\.\*\.wall|roof\.(shape|high|gambrel\.headroom)|roof\.openings\.\*\.kind|roof\.seat\.measured|base|floor|site|roof\.cover\.(face|own)|roof\.purlins|roof\.loft|site\.squaring\.triangle|base\.rock|floor\.openings|.*\.(openings|partitions|boundaries|finds|points|places))$/
     const leaves = (at: unknown, path: string): string[] =>
       Array.isArray(at)
         ? at.length

@@ -8,7 +8,7 @@ import * as roof from './roof'
 import { roofOpening } from './roof-opening'
 import { loft } from './loft'
 import { hung } from './hung'
-import { cover } from './cover'
+import { cover, faceCover } from './cover'
 import { setting } from './setting'
 import { ties } from './ties'
 import * as trusses from './trusses'
@@ -90,6 +90,7 @@ const tables: Readonly<Record<SubjectKind, (at: At) => Row[]>> = {
   firrings: roof.firrings,
   battens: roof.battens,
   cover,
+  'face-cover': faceCover,
   'roof-opening': roofOpening,
   walls: walls.walls,
   wall: walls.wall,

@@ -100,10 +100,7 @@ export function paint(at: At): Row[] {
           ]),
         ]
       : []),
-    ...looseOf(
-      at,
-      code => code.startsWith('wall-') || code === 'wrap' || code === 'vent-mesh' || code === 'paint',
-    ),
+    ...looseOf(at, code => code.startsWith('wall-') || code === 'vent-mesh' || code === 'paint'),
   ]
 }
 

@@ -91,6 +91,6 @@ export function markRows(card: Card, units: Units): { readonly at: string; reado
 export function looseRows(items: readonly Loose[], units: Units): ExplainedRow[] {
   return items.map(item => {
     const { name, value, why } = sayLoose(item, units)
-    return { key: `loose-${item.code}`, name, value, why }
+    return { key: ['loose', item.code, ...(item.faces ?? [])].join('-'), name, value, why }
   })
 }

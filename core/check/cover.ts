@@ -1,7 +1,7 @@
 import type { RoofTop } from '../design'
 import { HAIR, degrees, INCH } from '../measure'
 import { type Plan, spanOf } from '../plan'
-import { idsOf } from './ids-of'
+import { coverGroups, faceOf, type FacesAlike } from '../frame'
 import { type Caution, cautionIf } from './caution'
 
 /**
@@ -11,28 +11,36 @@ import { type Caution, cautionIf } from './caution'
 const least: Readonly<Record<RoofTop['kind'], number>> = { shingles: 2, roll: 1, panels: 3, membrane: 0.25 }
 
 /** What the covering of a roof is customarily not laid on or at. */
-export function coverCautions({ building, frame }: Plan): Caution[] {
-  const { deck, top, battens } = building.cover
-  const flattest = Math.min(...frame.covered.map(({ face }) => face.angle))
+export const coverCautions = ({ building, frame }: Plan): Caution[] =>
+  coverGroups(building, frame.covered)
+    .flatMap(group => facesCautions(building, frame, group))
+    // what more than one covering passes is said once
+    .filter(({ code }, i, all) => all.findIndex(each => each.code === code) === i)
+
+function facesCautions(
+  { roof: { spacing } }: Plan['building'],
+  frame: Plan['frame'],
+  { cover: { deck, top, battens }, fields }: FacesAlike,
+): Caution[] {
+  const flattest = Math.min(...fields.map(({ face }) => face.angle))
   const limit = top ? degrees(Math.atan(least[top.kind] / 12)) : 0
-  const { spacing } = building.roof
   const span = deck?.kind === 'sheets' ? spanOf(deck.thickness).held : Infinity
-  const sheets = idsOf(frame, 'roof-sheet')
+  const on = (role: 'roof-sheet' | 'roof-batten'): string[] =>
+    frame.covering
+      .filter(member => member.role === role && fields.some(({ face }) => face.id === faceOf(member.where)))
+      .map(({ id }) => id)
+  const sheets = on('roof-sheet')
   return [
     ...cautionIf(sheets.length > 0 && spacing > span + HAIR, 'deck-thin', sheets, { spacing, span }),
     ...cautionIf(top !== null && flattest < limit - HAIR, 'roofing-flat', [], {
       angle: flattest,
       least: limit,
     }),
-    ...cautionIf(
-      top !== null && top.kind !== 'panels' && !deck && frame.covered.length > 0,
-      'roofing-no-deck',
-      [],
-    ),
+    ...cautionIf(top !== null && top.kind !== 'panels' && !deck && fields.length > 0, 'roofing-no-deck', []),
     ...cautionIf(
       battens !== null && battens.apart > BATTENS + HAIR && top?.kind === 'panels',
       'battens-far',
-      idsOf(frame, 'roof-batten'),
+      on('roof-batten'),
       { apart: battens?.apart ?? 0, limit: BATTENS },
     ),
   ]

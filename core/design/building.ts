@@ -3,7 +3,7 @@ import type { Design } from './design'
 import type { Hip, Roof, TieKind } from './roof'
 import type { InnerBeam } from './inner-beams'
 import type { Carrier, GambrelLine, Gussets, Truss, TrussKind } from './gambrel'
-import { noCover, type RoofCover } from './cover'
+import { noCover, type RoofCover, type RoofTop } from './cover'
 import type { Pergola } from './pergola'
 import type { Firring, Raised } from './roof-parts'
 import type { Seat } from './seat'
@@ -172,7 +172,7 @@ export function plainBuilding(
     walls,
     lumber,
     cover: coverOf(cover, panel, has),
-    seams: panel !== null && cover.top?.kind === 'panels',
+    seams: panel !== null,
     heights: heightsOf(walls),
     ...sidesOf(walls, lumber, has),
     roof: {
@@ -207,12 +207,13 @@ export function plainBuilding(
 }
 
 /** A roof's covering: none on one that is open; of panels that the rafters follow as they are. */
-const coverOf = (cover: RoofCover, panel: Roof['panel'], has: RoofHas): RoofCover =>
-  has.parts.includes('battens')
-    ? noCover
-    : panel && cover.top?.kind === 'panels'
-      ? { ...cover, top: { ...cover.top, cover: panel.cover } }
-      : cover
+function coverOf(cover: RoofCover, panel: Roof['panel'], has: RoofHas): RoofCover {
+  if (has.parts.includes('battens')) return noCover
+  if (!panel) return cover
+  const followed = <C extends { readonly top: RoofTop | null }>(one: C): C =>
+    one.top?.kind === 'panels' ? { ...one, top: { ...one.top, cover: panel.cover } } : one
+  return { ...followed(cover), own: cover.own.map(followed) }
+}
 
 /** The sides of a part past which another's roof goes on: of the main part, or of one that hangs on it. */
 const joinedSides = (hang: Design['hang'], parts: Design['parts']): SideName[] =>

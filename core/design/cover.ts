@@ -140,8 +140,34 @@ export interface RoofCover {
   readonly top: RoofTop | null
   /** Under the eaves. */
   readonly soffit: SoffitBoards | null
+  /** Faces that are covered otherwise. */
+  readonly own: readonly FaceCover[]
   readonly past: { readonly eave: number; readonly rake: number }
   readonly slot: number
+}
+
+/** What one face has of its own in place of what covers the others. */
+export interface FaceCover extends Pick<RoofCover, 'deck' | 'battens' | 'underlay' | 'top'> {
+  /** The face's id: a face that the roof has not is not looked at. */
+  readonly face: string
+}
+
+/** Where a covering is typed: with that of all faces, or that of one. */
+export type CoverBase = 'roof.cover' | `roof.cover.own.${number}`
+
+/** What covers some faces, and where it is typed. */
+export interface CoverGroup {
+  readonly path: CoverBase
+  readonly cover: RoofCover
+}
+
+/** What covers a face. */
+export function coverOfFace(cover: RoofCover, face: string): CoverGroup {
+  const i = cover.own.findIndex(each => each.face === face)
+  const own = cover.own[i]
+  if (!own) return { path: 'roof.cover', cover }
+  const { deck, battens, underlay, top } = own
+  return { path: `roof.cover.own.${i}`, cover: { ...cover, deck, battens, underlay, top } }
 }
 
 export const noCover: RoofCover = {
@@ -150,13 +176,14 @@ export const noCover: RoofCover = {
   underlay: null,
   top: null,
   soffit: null,
+  own: [],
   past: { eave: 0, rake: 0 },
   slot: 0,
 }
 
 /** Whether anything covers a roof. */
-export const isCovered = ({ deck, battens, underlay, top, soffit }: RoofCover): boolean =>
-  deck !== null || battens !== null || underlay !== null || top !== null || soffit !== null
+export const isCovered = ({ deck, battens, underlay, top, soffit, own }: RoofCover): boolean =>
+  [deck, battens, underlay, top, soffit, ...own].some(each => each !== null)
 
 const section = z.string().min(1).max(40)
 
@@ -221,24 +248,28 @@ const topSchema = z.discriminatedUnion('kind', [
   }),
 ])
 
+const layers = {
+  deck: deckSchema.nullable().default(null),
+  battens: z
+    .strictObject({ section, apart: lengthField(limits.battensApart) })
+    .nullable()
+    .default(null),
+  underlay: z
+    .strictObject({
+      width: lengthField(limits.rollWide),
+      length: lengthField(limits.rollLong),
+      lap: lengthField(limits.rollLap).default(100),
+      endLap: lengthField(limits.endLap).default(150),
+      ice: z.boolean().default(false),
+    })
+    .nullable()
+    .default(null),
+  top: topSchema.nullable().default(null),
+}
+
 export const coverSchema = z
   .strictObject({
-    deck: deckSchema.nullable().default(null),
-    battens: z
-      .strictObject({ section, apart: lengthField(limits.battensApart) })
-      .nullable()
-      .default(null),
-    underlay: z
-      .strictObject({
-        width: lengthField(limits.rollWide),
-        length: lengthField(limits.rollLong),
-        lap: lengthField(limits.rollLap).default(100),
-        endLap: lengthField(limits.endLap).default(150),
-        ice: z.boolean().default(false),
-      })
-      .nullable()
-      .default(null),
-    top: topSchema.nullable().default(null),
+    ...layers,
     soffit: z
       .strictObject({
         section,
@@ -248,6 +279,10 @@ export const coverSchema = z
       })
       .nullable()
       .default(null),
+    own: z
+      .array(z.strictObject({ face: z.string().min(1).max(20), ...layers }))
+      .max(8)
+      .default([]),
     past: z
       .strictObject({
         eave: lengthField(limits.deckPast).default(0),
@@ -256,7 +291,7 @@ export const coverSchema = z
       .default({ eave: 0, rake: 0 }),
     slot: lengthField(limits.ridgeSlot).default(0),
   })
-  .default(noCover)
+  .default({ ...noCover, own: [] })
 
 /** What a covering of each kind begins with (common practice, no source). */
 export const usualCover: Readonly<

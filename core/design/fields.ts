@@ -66,12 +66,13 @@ export type OpeningPath =
   | `walls.openings.${Digit}.door.${'gap.side' | 'gap.top' | 'gap.foot' | 'space' | 'panel.thickness' | 'panel.deep'}`
 
 /** Lengths of what covers a roof. */
+type OnFaces = 'roof.cover' | `roof.cover.own.${Digit}`
 export type CoverPath =
-  | `roof.cover.deck.${'thickness' | 'sheet.length' | 'sheet.width' | 'gap' | 'space' | 'first'}`
-  | 'roof.cover.battens.apart'
-  | `roof.cover.top.${'cover' | 'lap' | 'longest' | 'endLap' | 'past' | 'height' | 'first'}`
-  | `roof.cover.top.${'exposure' | 'strip' | 'width' | 'length' | 'over' | 'up'}`
-  | `roof.cover.underlay.${'width' | 'length' | 'lap' | 'endLap'}`
+  | `${OnFaces}.deck.${'thickness' | 'sheet.length' | 'sheet.width' | 'gap' | 'space' | 'first'}`
+  | `${OnFaces}.battens.apart`
+  | `${OnFaces}.top.${'cover' | 'lap' | 'longest' | 'endLap' | 'past' | 'height' | 'first'}`
+  | `${OnFaces}.top.${'exposure' | 'strip' | 'width' | 'length' | 'over' | 'up'}`
+  | `${OnFaces}.underlay.${'width' | 'length' | 'lap' | 'endLap'}`
   | `roof.cover.soffit.${'space' | 'vent'}`
   | `roof.cover.past.${'eave' | 'rake'}`
   | 'roof.cover.slot'
@@ -155,11 +156,12 @@ export const isPitchPath = (path: string): path is PitchPath =>
 
 /**
  * A path with a `*` for the number of an item in a list, and for the side of a wall: what all of its kind
- * share, as siding of one wall does with that of all.
+ * share, as siding of one wall does with that of all, and the covering of one face.
  */
 export const kindOfPath = (path: string): string =>
   path
     .replace(/\.(?:\d+|south|east|north|west)(?=\.|$)/g, '.*')
+    .replace(/^roof\.cover\.own\.\*\./, 'roof.cover.')
     .replace(/^walls\.sides\.\*\.(?:siding|gable)\./, 'walls.siding.')
 
 /** A path of a document, and the number of the part it is in, from 0; null of the main part. */

@@ -280,9 +280,14 @@ function furtherSections({ floor, base, walls, roof }: Part | Design): [string, 
   if (roof.truss.setting?.section) out.push(['roof.truss.setting.section', roof.truss.setting.section])
   out.push(['roof.raised.post', roof.raised.post])
   out.push(['roof.firring.section', roof.firring.section])
-  if (roof.cover.deck?.kind === 'boards') out.push(['roof.cover.deck.section', roof.cover.deck.section])
   if (roof.cover.soffit) out.push(['roof.cover.soffit.section', roof.cover.soffit.section])
-  if (roof.cover.battens) out.push(['roof.cover.battens.section', roof.cover.battens.section])
+  for (const [path, { deck, battens }] of [
+    ['roof.cover', roof.cover] as const,
+    ...roof.cover.own.map((each, i) => [`roof.cover.own.${i}`, each] as const),
+  ]) {
+    if (deck?.kind === 'boards') out.push([`${path}.deck.section`, deck.section])
+    if (battens) out.push([`${path}.battens.section`, battens.section])
+  }
   if (roof.pergola.battens) out.push(['roof.pergola.battens.section', roof.pergola.battens.section])
   out.push(['roof.ends.lookout', roof.ends.lookout])
   if (roof.ends.barge) out.push(['roof.ends.barge', roof.ends.barge])

@@ -23,6 +23,7 @@ export const subjectKinds = [
   'firrings',
   'battens',
   'cover',
+  'face-cover',
   'roof-opening',
   'walls',
   'wall',
@@ -132,7 +133,14 @@ function roofSubjects({ roof }: Design): Subject[] {
       ? [of('blocks', 'blocking')]
       : []),
     // a pergola is open as it is
-    ...(has.parts.includes('battens') ? [] : [of('cover', 'cover')]),
+    ...(has.parts.includes('battens')
+      ? []
+      : [
+          of('cover', 'cover'),
+          ...roof.cover.own.map((_, index) =>
+            subject('roof', 'face-cover', `roof.cover.own.${index}`, 'roof.cover', { index }),
+          ),
+        ]),
     ...(has.parts.includes('battens') ? [] : roof.openings).map((_, index) =>
       of('roof-opening', `openings.${index}`, { index }),
     ),

@@ -8,6 +8,7 @@ import {
   seamsUp,
   sliceOf,
 } from '../frame'
+import { type CoverGroup, coverOfFace } from '../design'
 import { cross } from '../geometry'
 import { ONE_READING } from '../measure'
 import { battensUp, type Plan, screwLines, valueOf } from '../plan'
@@ -78,11 +79,11 @@ export function coverFace(plan: Plan, face: string, asked?: number): Drawing {
       const { from, to } = sliceOf(outlineAt(field, 0), { from: v, to: v + 1 }) ?? { from: 0, to: 0 }
       const [a, b] = [at({ s: from, v }), at({ s: to, v })]
       const left = Math.min(a.x, b.x) + INSIDE * (high - low.x)
-      return { at: { x: left, y: a.y }, text: '', value: a.y - low.y + pastOf(plan, layer) }
+      return { at: { x: left, y: a.y }, text: '', value: a.y - low.y + pastOf(plan, field, layer) }
     }),
-    dimensions: dimensionsOf(plan, loop, low, layer),
+    dimensions: dimensionsOf(plan, field, loop, low, layer),
     handles: handlesOf(plan, field, loop, low, layer),
-    areas: [{ subject: 'roof.cover', loop, over: members.length === 0 }],
+    areas: [{ subject: groupOf(plan, field).path, loop, over: members.length === 0 }],
   })
 }
 
@@ -134,11 +135,18 @@ function runningOf(members: readonly Member[], view: View, low: Point): RunningM
 }
 
 /** How far panels reach past what they lie on, where lines across them are measured from their feet; mm. */
-const pastOf = ({ building: { cover } }: Plan, layer: CoverLayer | undefined): number =>
-  layer === 'top' && cover.top?.kind === 'panels' ? cover.top.past : 0
+function pastOf(plan: Plan, field: CoverField, layer: CoverLayer | undefined): number {
+  const { top } = groupOf(plan, field).cover
+  return layer === 'top' && top?.kind === 'panels' ? top.past : 0
+}
+
+/** What covers a face, and where that is typed. */
+const groupOf = ({ building }: Plan, { face }: CoverField): CoverGroup => coverOfFace(building.cover, face.id)
 
 /** Level lines up a face that are measured from its lower edge: rows of sheets, battens, lines of screws. */
-function linesUp({ building: { cover }, frame }: Plan, field: CoverField, layer?: CoverLayer): number[] {
+function linesUp(plan: Plan, field: CoverField, layer?: CoverLayer): number[] {
+  const { cover } = groupOf(plan, field)
+  const { frame } = plan
   // the first row's edge has a dimension of its own
   if (layer === 'deck') return cover.deck?.kind === 'sheets' ? seamsUp(field, cover.deck).slice(1) : []
   if (layer === 'battens') return battensUp(frame, field).map(({ from }) => from)
@@ -148,13 +156,14 @@ function linesUp({ building: { cover }, frame }: Plan, field: CoverField, layer?
 /** How long a face is along its eave and up its slope, and how wide the first row of sheets is ripped. */
 function dimensionsOf(
   plan: Plan,
+  field: CoverField,
   loop: readonly Point[],
   low: Point,
   layer: CoverLayer | undefined,
 ): Dimension[] {
   const right = Math.max(...loop.map(p => p.x))
   const top = Math.max(...loop.map(p => p.y))
-  const first = layer === 'deck' ? firstOf(plan) : null
+  const first = layer === 'deck' ? firstOf(plan, field) : null
   return [
     dimension('below', 1, 'along-eave', low, { x: right, y: low.y }, right - low.x),
     dimension('right', 1, 'up-slope', { x: right, y: low.y }, { x: right, y: top }, top - low.y),
@@ -168,15 +177,15 @@ function dimensionsOf(
             low,
             { x: low.x, y: low.y + first },
             first,
-            'roof.cover.deck.first',
+            `${groupOf(plan, field).path}.deck.first`,
           ),
         ]),
   ]
 }
 
-const firstOf = (plan: Plan): number | null => {
-  const { deck } = plan.building.cover
-  const first = deck?.kind === 'sheets' ? valueOf(plan, 'roof.cover.deck.first') : null
+const firstOf = (plan: Plan, field: CoverField): number | null => {
+  const { path, cover } = groupOf(plan, field)
+  const first = cover.deck?.kind === 'sheets' ? valueOf(plan, `${path}.deck.first`) : null
   return typeof first === 'number' ? first : null
 }
 
@@ -190,16 +199,17 @@ function handlesOf(
 ): Handle[] {
   const right = Math.max(...loop.map(p => p.x))
   const top = Math.max(...loop.map(p => p.y))
+  const { path } = groupOf(plan, field)
   if (layer === 'deck') {
-    const first = firstOf(plan)
+    const first = firstOf(plan, field)
     return first === null
       ? []
-      : [ring('roof.cover.deck.first', { x: (low.x + right) / 2, y: low.y + first }, { x: 0, y: 1 })]
+      : [ring(`${path}.deck.first`, { x: (low.x + right) / 2, y: low.y + first }, { x: 0, y: 1 })]
   }
-  const panel = layer === 'top' ? valueOf(plan, 'roof.cover.top.first') : null
+  const panel = layer === 'top' ? valueOf(plan, `${path}.top.first`) : null
   if (typeof panel !== 'number') return []
   // layout begins at the west or south, on the right of a face that is seen from the north or west
   const way = flatten(viewOf(field), field.along).x > 0 ? 1 : -1
   const x = way > 0 ? low.x + panel : right - panel
-  return [ring('roof.cover.top.first', { x, y: (low.y + top) / 2 }, { x: way, y: 0 })]
+  return [ring(`${path}.top.first`, { x, y: (low.y + top) / 2 }, { x: way, y: 0 })]
 }

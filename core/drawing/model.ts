@@ -1,7 +1,18 @@
 import type { SectionKind } from '../lumber'
 import type { Role } from '../trade'
 import { type CutBoard, woodOf } from '../board'
-import { everyBoard, type Frame, moved, partFaces, type PartKind } from '../frame'
+import { coverOfFace, isSide, sidingOn } from '../design'
+import {
+  everyBoard,
+  faceOf,
+  type Frame,
+  isInGable,
+  type MemberPlace,
+  moved,
+  partFaces,
+  type PartKind,
+  wallOf,
+} from '../frame'
 import type { Whole } from '../plan'
 import { between, type Mesh, meshOf, place, type Placement, toBuilding, vec, type Vec3 } from '../geometry'
 
@@ -41,7 +52,7 @@ export interface Model {
 export function modelOf(frame: Frame): Model {
   const index = new Map<CutBoard, number>()
   const shapes: Shape[] = []
-  const members = everyBoard(frame).map(({ id, role, section, board, placement }): ModelMember => {
+  const members = everyBoard(frame).map(({ id, role, where, section, board, placement }): ModelMember => {
     let shape = index.get(board)
     if (shape === undefined) {
       shape = shapes.push({ ...meshOf(woodOf(board).faces), ...(board.log && { round: true }) }) - 1
@@ -51,7 +62,7 @@ export function modelOf(frame: Frame): Model {
       placement,
       vec((board.start + board.end) / 2, board.blank.depth / 2, board.blank.thickness / 2),
     )
-    return { id, role, tone: toneOf(section.kind, frame), shape, placement, middle }
+    return { id, role, tone: toneOf(section.kind, frame, where), shape, placement, middle }
   })
   const parts = frame.base.parts.map((part): ModelMember => ({
     id: part.id,
@@ -64,14 +75,20 @@ export function modelOf(frame: Frame): Model {
   return { shapes, members: [...members, ...parts], ...boxOf(frame) }
 }
 
-const toneOf = (kind: SectionKind, { building }: Frame): Tone =>
-  kind === 'panel'
-    ? building.cover.top?.kind === 'panels' && building.cover.top.clear
-      ? 'clear'
-      : 'metal'
-    : kind === 'sheet'
-      ? 'sheet'
-      : 'wood'
+/** Whether a panel lets light through. */
+function isClear({ cover, walls }: Frame['building'], where: MemberPlace): boolean {
+  const face = faceOf(where)
+  const side = wallOf(where)
+  const own = face
+    ? coverOfFace(cover, face).cover.top
+    : side && isSide(side)
+      ? sidingOn(walls, side, isInGable(where) ? 'gable' : 'wall')?.siding
+      : null
+  return own?.kind === 'panels' && own.clear
+}
+
+const toneOf = (kind: SectionKind, { building }: Frame, where: MemberPlace): Tone =>
+  kind === 'panel' ? (isClear(building, where) ? 'clear' : 'metal') : kind === 'sheet' ? 'sheet' : 'wood'
 
 /** What stands before the ids of a part's members while another is on the bench. */
 const partName = (number: number | null): string => (number === null ? 'main' : `part-${number + 1}`)

@@ -15,7 +15,6 @@ export function coverOf(
   memory: Memory,
 ): CoverFrame {
   const { cover, walls, roof, footprint } = building
-  const { deck, battens, soffit } = cover
   return memory.last(
     'cover',
     [
@@ -24,9 +23,7 @@ export function coverOf(
     ],
     () =>
       coverRoof(withRoof(building, { openings, tail, ends }), lumber, lines, {
-        board: deck?.kind === 'boards' ? section(deck.section) : null,
-        batten: battens ? section(battens.section) : null,
-        soffit: soffit ? section(soffit.section) : null,
+        section,
         skins: {
           south: skinOn(building, section, 'south'),
           east: skinOn(building, section, 'east'),

@@ -3,7 +3,10 @@ export { type Bay } from './floor/bay'
 export { type FloorFrame } from './floor/floor'
 export {
   coveredArea,
+  coveredAs,
   type CoverEdge,
+  coverGroups,
+  type FacesAlike,
   type CoverField,
   edgeLength,
   firstStrip,

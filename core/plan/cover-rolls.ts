@@ -2,17 +2,17 @@ import type { Building, RoofMembrane, RoofRoll, RoofShingles, RoofUnderlay } fro
 import { type CoverField, outlineAt, sliceOf } from '../frame'
 import { countUp, INCH } from '../measure'
 import type { Stretch } from '../trade'
-import { alongEdges, cappedLength, trim } from './cover-edges'
+import { alongEdges, trim } from './cover-edges'
 import { count, type Loose } from './loose-item'
 
 /** Shingles, roll roofing, membrane and underlay: what is bought by the bundle, the roll and the metre. */
-export function rolledGoods(building: Building, covered: readonly CoverField[]): Loose[] {
+export function rolledGoods(building: Building, covered: readonly CoverField[], capped: number): Loose[] {
   const { top, underlay } = building.cover
   const { yard } = building.lumber
   const soft = top?.kind === 'shingles' || top?.kind === 'roll'
   return [
     ...(underlay ? underlayOf(building, covered, underlay) : []),
-    ...(top?.kind === 'shingles' ? shinglesOf(covered, top) : []),
+    ...(top?.kind === 'shingles' ? shinglesOf(covered, top, capped) : []),
     ...(top?.kind === 'roll' ? rollsOf(covered, top) : []),
     ...(top?.kind === 'membrane' ? membraneOf(building, covered, top) : []),
     ...(soft || top?.kind === 'membrane'
@@ -101,6 +101,7 @@ const TABS = 3
 function shinglesOf(
   covered: readonly CoverField[],
   { exposure, strip, bundle, nails, waste }: RoofShingles,
+  capped: number,
 ): Loose[] {
   const courses = covered.map(field => {
     const { from, to } = upOf(field)
@@ -116,7 +117,7 @@ function shinglesOf(
   })
   const field = sum(courses.flat()) / strip
   const starter = alongEdges(covered, ({ at, meets }) => at === 'eave' && meets === 'air') / strip
-  const caps = cappedLength(covered) / exposure
+  const caps = capped / exposure
   const strips = (field + starter + caps / TABS) * (1 + waste / 100)
   const laid = countUp(field + starter)
   return [

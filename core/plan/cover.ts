@@ -1,6 +1,9 @@
-import { type Building, type DeckSheets, isCovered, type RoofPanels } from '../design'
+import { type Building, type CoverBase, type DeckSheets, isCovered, type RoofPanels } from '../design'
 import {
   coveredArea,
+  coveredAs,
+  coverGroups,
+  type FacesAlike,
   type CoverEdge,
   type CoverField,
   faceOf,
@@ -14,7 +17,7 @@ import {
 import { countUp, INCH } from '../measure'
 import { dot, toBuilding } from '../geometry'
 import { gaps, middleOf, type Stretch } from '../trade'
-import { alongEdges, cappedLength, trim } from './cover-edges'
+import { alongEdges, cappedLength, shareOfCaps, trim } from './cover-edges'
 import { rolledGoods } from './cover-rolls'
 import { count, type Loose } from './loose-item'
 
@@ -47,9 +50,9 @@ const SCREW_LINES = 24 * INCH
 /** What covers a roof besides its pieces, and how much of it there is. */
 export function coverLoose(building: Building, frame: Frame): Loose[] {
   const { covered } = frame
-  const { deck, top } = building.cover
   if (!isCovered(building.cover)) return []
   const area = covered.reduce((sum, field) => sum + coveredArea(field), 0)
+  const groups = coverGroups(building, covered)
   return [
     {
       code: 'cover-area',
@@ -57,13 +60,35 @@ export function coverLoose(building: Building, frame: Frame): Loose[] {
       amount: area / 1e6,
       from: { faces: covered.length },
     },
-    ...(deck?.kind === 'sheets' ? clipsOf(building, covered, deck) : []),
-    ...(top?.kind === 'panels' ? [...panelScrews(frame, top), ...trimsOf(building, covered, top)] : []),
-    ...rolledGoods(building, covered),
+    ...groups.flatMap(group => {
+      const items = facesLoose(building, frame, groups, group)
+      const faces = group.fields.map(({ face }) => face.id)
+      return group.path === 'roof.cover' ? items : items.map(item => ({ ...item, faces }))
+    }),
+  ]
+}
+
+/** What covers faces that are covered alike. */
+function facesLoose(
+  whole: Building,
+  frame: Frame,
+  groups: readonly FacesAlike[],
+  group: FacesAlike,
+): Loose[] {
+  const building = coveredAs(whole, group)
+  const { fields } = group
+  const { deck, top } = group.cover
+  const caps = cappedLength(fields, shareOfCaps(groups, group))
+  return [
+    ...(deck?.kind === 'sheets' ? clipsOf(building, fields, deck) : []),
+    ...(top?.kind === 'panels'
+      ? [...panelScrews({ ...frame, covered: fields }, top), ...trimsOf(building, fields, top, caps)]
+      : []),
+    ...rolledGoods(building, fields, caps),
     ...trim(
       'cover-flashing',
       building.lumber.yard,
-      top ? alongEdges(covered, edge => edge.meets === 'wall') : 0,
+      top ? alongEdges(fields, edge => edge.meets === 'wall') : 0,
     ),
   ]
 }
@@ -143,13 +168,18 @@ function panelScrews(frame: Frame, top: RoofPanels): Loose[] {
 }
 
 /** Caps, trims and closures along the edges of what is covered, by their lengths. */
-function trimsOf(building: Building, covered: readonly CoverField[], panels: RoofPanels): Loose[] {
+function trimsOf(
+  building: Building,
+  covered: readonly CoverField[],
+  panels: RoofPanels,
+  caps: number,
+): Loose[] {
   const { yard } = building.lumber
   const open = (at: CoverEdge['at']): number =>
     alongEdges(covered, edge => edge.at === at && edge.meets === 'air')
   const ends = alongEdges(covered, ({ at }) => at === 'eave' || at === 'head')
   return [
-    ...trim('cover-caps', yard, cappedLength(covered)),
+    ...trim('cover-caps', yard, caps),
     ...trim('cover-eave-trim', yard, open('eave')),
     ...trim('cover-gable-trim', yard, open('rake')),
     ...trim('cover-head-trim', yard, open('head')),
@@ -160,19 +190,23 @@ function trimsOf(building: Building, covered: readonly CoverField[], panels: Roo
   ]
 }
 
-/** How wide the first row of a roof's sheets is, where nothing is asked, mm; null without sheets. */
-export function firstRowOf({ cover: { deck } }: Building, { covered }: Frame): number | null {
-  const [field] = covered
+/** How wide the first row of sheets on faces is, where nothing is asked, mm; null without sheets. */
+export function firstRowOf(building: Building, { covered }: Frame, path: CoverBase): number | null {
+  const group = coverGroups(building, covered).find(each => each.path === path)
+  const [field] = group?.fields ?? []
+  const deck = group?.cover.deck
   if (deck?.kind !== 'sheets' || !field) return null
   const vs = outlineAt(field, 0).map(({ v }) => v)
   const low = Math.min(...vs)
   return (seamsUp(field, deck)[0] ?? Math.max(...vs)) - low
 }
 
-/** How much the first panel of a roof's first face covers, mm; null without panels. */
-export function firstPanelOf({ cover: { top }, seams }: Building, { covered }: Frame): number | null {
-  const [field] = covered
+/** How much the first panel of the first of those covers, mm; null without panels. */
+export function firstPanelOf(building: Building, { covered }: Frame, path: CoverBase): number | null {
+  const group = coverGroups(building, covered).find(each => each.path === path)
+  const [field] = group?.fields ?? []
+  const top = group?.cover.top
   if (top?.kind !== 'panels' || !field) return null
   const from = Math.min(...outlineAt(field, 0).map(({ s }) => s))
-  return firstStrip(field, top, from, seams)
+  return firstStrip(field, top, from, building.seams)
 }

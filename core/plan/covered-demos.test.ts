@@ -61,8 +61,8 @@ describe('the demo designs under panels of 600 that are screwed in lines 24 in a
     expect(loose(design, 'cover-eave-trim')?.amount).toBe(lengths((caps ? 2 : 1) * along, sold, lap))
   })
 
-  // 150 by 102 in, 16 past each wall and sub-fascia of 1 1/2: 185 by 137 in plan, all at 5 in 12; two faces of
-  // 185 along the eave and two of 137
+  // 150 by 102 in, 16 past each wall and sub-fascia of 1 1/2: 185 by 137 in plan, all at 5 in 12; two faces
+  // of 185 along the eave and two of 137
   test('reed-hide', () => {
     const design = roofed('reed-hide')
     const strips = 2 * (Math.ceil((185 * INCH) / 600) + Math.ceil((137 * INCH) / 600))
@@ -73,8 +73,8 @@ describe('the demo designs under panels of 600 that are screwed in lines 24 in a
     expect(loose(design, 'cover-caps')?.from.long).toBeCloseTo((4 * hip + 48) * INCH, 4)
   })
 
-  // a half octagon on a half circle of 78 + 9 in: four chords of 2 x 87 x sin 22.5; an inch is held free at the
-  // ridge; 240 in, two overhangs of 12 and barge boards of 3/4 along
+  // a half octagon on a half circle of 78 + 9 in: four chords of 2 x 87 x sin 22.5; an inch is held free at
+  // the ridge; 240 in, two overhangs of 12 and barge boards of 3/4 along
   test('punt-house', () => {
     const design = roofed('punt-house')
     const chord = 2 * 87 * Math.sin(Math.PI / 8) * INCH

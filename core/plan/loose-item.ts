@@ -55,6 +55,8 @@ export interface Loose {
   readonly unit: 'm3' | 'm2' | 'count'
   readonly amount: number
   readonly from: Readonly<Record<string, number>>
+  /** The roof's faces that it is for, where those are covered otherwise than the others. */
+  readonly faces?: readonly string[]
 }
 
 /** A number of things. */

@@ -1,5 +1,5 @@
 import { peakAcross } from '../lines'
-import { isSide, valueAt } from '../design'
+import { type CoverBase, isSide, valueAt } from '../design'
 import { radians } from '../measure'
 import { firstPanelOf, firstRowOf } from './cover'
 import type { Plan } from './plan'
@@ -17,6 +17,8 @@ export function valueOf({ building, frame }: Plan, path: string): unknown {
     ? (valueAt(building, path.slice('roof.'.length)) ?? null)
     : valueAt(building, path)
   if (own !== null) return own
+  const first = /^(roof\.cover(?:\.own\.\d+)?)\.(deck|top)\.first$/.exec(path)
+  if (first) return (first[2] === 'deck' ? firstRowOf : firstPanelOf)(building, frame, first[1] as CoverBase)
   switch (path) {
     case 'roof.peak.at':
       return peakAcross(frame.roof)
@@ -26,10 +28,6 @@ export function valueOf({ building, frame }: Plan, path: string): unknown {
       return frame.innerBeams.find(({ role }) => role === 'joist-beam')?.at ?? building.footprint.width / 2
     case 'roof.truss.bought.span':
       return building.footprint.width
-    case 'roof.cover.deck.first':
-      return firstRowOf(building, frame)
-    case 'roof.cover.top.first':
-      return firstPanelOf(building, frame)
     case 'roof.northPitch':
       return building.roof.pitch
     default:

@@ -3,6 +3,7 @@ import type { Loose, LooseCode } from '../plan'
 import { sayWeight } from './figures'
 import { sayArea } from './ground'
 import { sayLength } from './measures'
+import { saySlope } from './roofs'
 
 export const looseNames: Record<LooseCode, string> = {
   gravel: 'Gravel, loose',
@@ -168,12 +169,13 @@ const rules: Readonly<Record<LooseCode, (say: LooseSay) => string>> = {
 
 /** A loose quantity: its name, how much, and in one sentence by which rule. */
 export function sayLoose(
-  { code, amount, unit, from }: Loose,
+  { code, amount, unit, from, faces }: Loose,
   units: Units,
 ): { name: string; value: string; why: string } {
   const n = (name: string): number => from[name] ?? 0
   const volume = sayVolume(amount, units)
   const say: LooseSay = { n, mm: name => sayLength(n(name), units), volume, amount, units }
   const value = unit === 'count' ? String(amount) : (amounts[code]?.(say) ?? volume)
-  return { name: looseNames[code], value, why: rules[code](say) }
+  const of = faces ? `, ${faces.map(face => `${saySlope(face)} slope`).join(', ')}` : ''
+  return { name: `${looseNames[code]}${of}`, value, why: rules[code](say) }
 }

@@ -1,5 +1,6 @@
 import { type Design, roofHas, type Subject, type SubjectKind } from '../design'
 import { baseWords, openingWords, roofOpeningWords } from './ground'
+import { saySlope } from './roofs'
 import { sideWords } from './squaring'
 
 /** Subjects that are called alike in every design. */
@@ -46,6 +47,8 @@ export function saySubject(design: Design, { kind, side, index }: Subject): stri
       return sayCarrier(design)
     case 'roof-opening':
       return `${roofOpeningWords[design.roof.openings[at]?.kind ?? 'light']} ${at + 1}`
+    case 'face-cover':
+      return `Covering, ${saySlope(design.roof.cover.own[at]?.face ?? '')} slope`
     case 'wall':
       return `${sideWords[side ?? 'south']} wall`
     case 'partition':

@@ -1,4 +1,4 @@
-import { type Building, isCovered, type RoofCover } from '../../design'
+import { type Building, type CoverBase, isCovered, type RoofCover } from '../../design'
 import type { Section } from '../../lumber'
 import { HAIR } from '../../measure'
 import type { Problem, RoofLines, RoofLumber } from '../../lines'
@@ -6,6 +6,7 @@ import type { Stretch } from '../../trade'
 import type { Order } from '../member'
 import { battenOrders, battenRows, boardOrders, sheetOrders, sheetsLaid, widestGap } from './deck'
 import { type CoverAsk, type CoverField, coverFields } from './field'
+import { coverGroups, type FacesAlike } from './groups'
 import { panelOrders, panelStrips, pastEave } from './panels'
 import { soffitBoards } from './soffit'
 
@@ -18,58 +19,77 @@ export interface CoverFrame {
 
 export const noCoverFrame: CoverFrame = { fields: [], orders: [], problems: [] }
 
-/** Sections of what covers a roof; null of what it has not. */
+/** What a roof is covered with besides what is asked of it. */
 export interface CoverLumber {
-  readonly board: Section | null
-  readonly batten: Section | null
-  readonly soffit: Section | null
+  readonly section: (name: string) => Section
   /** How far siding and trim reach out over the sheets of each side, mm. */
   readonly skins: CoverAsk['skins']
 }
 
-/** Covers a framed roof's faces, layer on layer: its deck, battens on that, and panels over all. */
+/**
+ * Covers a framed roof's faces, layer on layer: its deck, battens on that, and panels over all; and puts
+ * boards under its eaves.
+ */
 export function coverRoof(
   building: Building,
   lumber: RoofLumber,
   lines: RoofLines,
-  { board, batten, soffit, skins }: CoverLumber,
+  { section, skins }: CoverLumber,
 ): CoverFrame {
-  const { cover, roof, walls } = building
+  const { cover, roof } = building
   if (roof.pergola) return noCoverFrame
   const fields = coverFields({ building, lumber, lines, skins })
   if (!isCovered(cover)) return { ...noCoverFrame, fields }
+  const made = coverGroups(building, fields).map(group => coverFaces(building, lumber, group, section))
+  return {
+    fields,
+    problems: made.flatMap(({ problems }) => problems),
+    orders: [
+      ...(cover.soffit
+        ? soffitBoards({ building, lumber, lines, skins }, cover.soffit, section(cover.soffit.section))
+        : []),
+      ...made.flatMap(({ orders }) => orders),
+    ],
+  }
+}
+
+/** Covers faces that are covered alike. */
+function coverFaces(
+  building: Building,
+  lumber: RoofLumber,
+  { path, cover, fields }: FacesAlike,
+  section: CoverLumber['section'],
+): Omit<CoverFrame, 'fields'> {
+  const { roof, walls } = building
   // flat purlins on trusses lie where a deck or battens would
   const purlins = roof.truss?.setting?.purlins ? lumber.setting.thickness : 0
   const blocked = purlins > 0 && (cover.deck !== null || cover.battens !== null)
-  const deck = blocked ? { orders: [], problems: [], high: 0 } : deckOf(building, fields, board)
+  const deck = blocked
+    ? { orders: [], problems: [], high: 0 }
+    : deckOf(building, { path, cover, fields }, section)
   const { battens: asked } = cover
-  const flat = !blocked && asked && batten ? { asked, section: batten } : null
+  const flat = !blocked && asked ? { asked, section: section(asked.section) } : null
   const battens = flat
     ? fields.flatMap(field =>
         battenOrders(field, flat.asked, flat.section, deck.high, walls.longest, roof.spacing),
       )
     : []
   return {
-    fields,
     problems: [
       ...(blocked
-        ? [
-            {
-              code: 'cover-on-purlins' as const,
-              path: cover.deck ? ('roof.cover.deck' as const) : ('roof.cover.battens' as const),
-            },
-          ]
+        ? [{ code: 'cover-on-purlins', path: `${path}.${cover.deck ? 'deck' : 'battens'}` } as const]
         : deck.problems),
-      ...lapProblems(cover),
+      ...lapProblems(path, cover),
     ],
     orders: [
-      ...(cover.soffit && soffit
-        ? soffitBoards({ building, lumber, lines, skins }, cover.soffit, soffit)
-        : []),
       ...deck.orders,
       ...battens,
-      ...panelsOf(building, fields, deck.high + purlins + (flat?.section.thickness ?? 0), field =>
-        flat ? battenRows(field, flat.asked, flat.section.depth, deck.high) : [],
+      ...panelsOf(
+        building.seams,
+        cover,
+        fields,
+        deck.high + purlins + (flat?.section.thickness ?? 0),
+        field => (flat ? battenRows(field, flat.asked, flat.section.depth, deck.high) : []),
       ),
     ],
   }
@@ -77,9 +97,9 @@ export function coverRoof(
 
 /** The deck, how thick it is, and whether its sheets can't be as they are. */
 function deckOf(
-  { cover: { deck }, roof, walls }: Building,
-  fields: readonly CoverField[],
-  board: Section | null,
+  { roof, walls }: Building,
+  { path, cover: { deck }, fields }: FacesAlike,
+  section: CoverLumber['section'],
 ): { readonly orders: readonly Order[]; readonly problems: readonly Problem[]; readonly high: number } {
   if (deck?.kind === 'sheets') {
     const laid = fields.map(field => ({ field, rows: sheetsLaid(field, deck, roof.spacing) }))
@@ -88,7 +108,7 @@ function deckOf(
     if (gap > 0)
       return {
         orders: [],
-        problems: [{ code: 'roof-sheet-short', path: 'roof.cover.deck.sheet.length', least: gap }],
+        problems: [{ code: 'roof-sheet-short', path: `${path}.deck.sheet.length`, least: gap }],
         high: 0,
       }
     const wide = Math.min(deck.sheet.length, deck.sheet.width)
@@ -96,23 +116,26 @@ function deckOf(
       orders: laid.flatMap(({ field, rows }) => sheetOrders(field, deck, rows)),
       problems:
         (deck.first ?? 0) > wide + HAIR
-          ? [{ code: 'first-row-wide', path: 'roof.cover.deck.first', most: wide }]
+          ? [{ code: 'first-row-wide', path: `${path}.deck.first`, most: wide }]
           : [],
       high: deck.thickness,
     }
   }
-  if (deck?.kind === 'boards' && board)
+  if (deck?.kind === 'boards') {
+    const board = section(deck.section)
     return {
       orders: fields.flatMap(field => boardOrders(field, deck, board, walls.longest, roof.spacing)),
       problems: [],
       high: board.thickness,
     }
+  }
   return { orders: [], problems: [], high: 0 }
 }
 
 /** Panels over all, as high over the rafters; their joints on `lines` across the slope, where it has some. */
 const panelsOf = (
-  { cover: { top }, seams }: Building,
+  seams: boolean,
+  { top }: RoofCover,
   fields: readonly CoverField[],
   high: number,
   lines: (field: CoverField) => readonly Stretch[],
@@ -125,17 +148,17 @@ const panelsOf = (
     : []
 
 /** Laps of more than half of what they are of, and a first panel wider than it is. */
-function lapProblems({ top, underlay }: RoofCover): Problem[] {
+function lapProblems(path: CoverBase, { top, underlay }: RoofCover): Problem[] {
   const whole = top?.kind === 'panels' ? top.cover : top && top.kind !== 'shingles' ? top.width : null
   return [
     ...(top?.kind === 'panels' && (top.first ?? 0) > top.cover + HAIR
-      ? [{ code: 'first-panel-wide', path: 'roof.cover.top.first', most: top.cover } as const]
+      ? [{ code: 'first-panel-wide', path: `${path}.top.first`, most: top.cover } as const]
       : []),
     ...(top && top.kind !== 'shingles' && whole !== null && top.lap > whole / 2 + HAIR
-      ? [{ code: 'lap-too-wide', path: 'roof.cover.top.lap', most: whole / 2 } as const]
+      ? [{ code: 'lap-too-wide', path: `${path}.top.lap`, most: whole / 2 } as const]
       : []),
     ...(underlay && underlay.lap > underlay.width / 2 + HAIR
-      ? [{ code: 'lap-too-wide', path: 'roof.cover.underlay.lap', most: underlay.width / 2 } as const]
+      ? [{ code: 'lap-too-wide', path: `${path}.underlay.lap`, most: underlay.width / 2 } as const]
       : []),
   ]
 }

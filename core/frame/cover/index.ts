@@ -10,4 +10,5 @@ export {
   outlineAt,
   sliceOf,
 } from './field'
+export { coveredAs, coverGroups, type FacesAlike } from './groups'
 export { firstStrip } from './panels'

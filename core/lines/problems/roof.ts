@@ -1,4 +1,4 @@
-import type { GambrelPath, KickFault, SideName, TieKind } from '../../design'
+import type { CoverBase, GambrelPath, KickFault, SideName, TieKind } from '../../design'
 
 /** Why a roof, or some of it, cannot be framed as drawn; numbers in mm. */
 export type RoofProblem =
@@ -17,22 +17,22 @@ export type RoofProblem =
     }
   | {
       readonly code: 'roof-sheet-short'
-      readonly path: 'roof.cover.deck.sheet.length'
+      readonly path: `${CoverBase}.deck.sheet.length`
       readonly least: number
     }
   | {
       readonly code: 'lap-too-wide'
-      readonly path: 'roof.cover.top.lap' | 'roof.cover.underlay.lap'
+      readonly path: `${CoverBase}.${'top' | 'underlay'}.lap`
       readonly most: number
     }
   | {
       readonly code: 'first-row-wide' | 'first-panel-wide'
-      readonly path: 'roof.cover.deck.first' | 'roof.cover.top.first'
+      readonly path: `${CoverBase}.${'deck' | 'top'}.first`
       readonly most: number
     }
   | {
       readonly code: 'cover-on-purlins'
-      readonly path: 'roof.cover.deck' | 'roof.cover.battens'
+      readonly path: `${CoverBase}.${'deck' | 'battens'}`
     }
   | { readonly code: 'pitches-apart'; readonly path: 'roof.northPitch' }
   | {

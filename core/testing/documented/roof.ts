@@ -46,79 +46,89 @@ const innerBeam = {
 }
 
 /** What covers it. */
+const coverLayers = () => ({
+  deck: orNull(
+    fc.oneof(
+      group(
+        {
+          kind: fc.constant('sheets'),
+          thickness: length(9, 40, 9, 22),
+          sheet: group({ length: length(600, 3700, 2400, 2500), width: length(600, 3700, 1200, 1250) }),
+        },
+        {
+          edge: one('square', 'tongue'),
+          gap: length(0, 10, 0, 4),
+          first: orNull(length(100, 3700, 300, 1200), 3),
+          stagger: one('half', 'third', 'bay'),
+        },
+      ),
+      group(
+        { kind: fc.constant('boards'), section: section('1x6', '1x8', '22x150') },
+        { edge: one('square', 'tongue'), space: length(0, 400, 0, 60) },
+      ),
+    ),
+    4,
+  ),
+  battens: orNull(group({ section: section('2x4', '38x63'), apart: length(60, 1250, 300, 700) }), 2),
+  underlay: orNull(
+    group(
+      { width: length(300, 15000, 900, 1500), length: length(3000, 100000, 10000, 50000) },
+      { lap: length(0, 500, 50, 200), endLap: length(50, 500, 100, 200), ice: one(true, false) },
+    ),
+    2,
+  ),
+  top: orNull(
+    fc.oneof(
+      group(
+        { kind: fc.constant('panels'), cover: length(300, 1250, 500, 1100) },
+        {
+          profile: one('ribbed', 'corrugated', 'flat'),
+          clear: one(true, false),
+          lap: length(0, 500, 0, 80),
+          longest: length(600, 15000, 1800, 6000),
+          endLap: length(50, 500, 100, 200),
+          past: length(0, 150, 0, 60),
+          height: length(1, 80, 5, 35),
+          first: orNull(length(50, 1250, 200, 900), 2),
+          screws: group({}, { at: one('flats', 'ribs'), across: one(1, 4, 5, 12) }),
+        },
+      ),
+      group(
+        {
+          kind: fc.constant('shingles'),
+          exposure: length(50, 400, 120, 160),
+          strip: length(100, 1500, 900, 1000),
+          bundle: one(5, 16, 21, 26, 80),
+        },
+        { nails: one(2, 4, 6, 10), waste: one(0, 7.5, 10, 100) },
+      ),
+      group(
+        {
+          kind: fc.constant('roll'),
+          width: length(300, 15000, 900, 1100),
+          length: length(3000, 100000, 8000, 12000),
+        },
+        { lap: length(0, 500, 50, 150), endLap: length(50, 500, 100, 200), waste: one(0, 5, 12.5) },
+      ),
+      group(
+        { kind: fc.constant('membrane'), width: length(300, 15000, 1500, 6000) },
+        { lap: length(0, 500, 50, 100), over: length(0, 500, 50, 150), up: length(0, 500, 100, 200) },
+      ),
+    ),
+    3,
+  ),
+})
 const cover = () =>
   group(
     {},
     {
-      deck: orNull(
-        fc.oneof(
-          group(
-            {
-              kind: fc.constant('sheets'),
-              thickness: length(9, 40, 9, 22),
-              sheet: group({ length: length(600, 3700, 2400, 2500), width: length(600, 3700, 1200, 1250) }),
-            },
-            {
-              edge: one('square', 'tongue'),
-              gap: length(0, 10, 0, 4),
-              first: orNull(length(100, 3700, 300, 1200), 3),
-              stagger: one('half', 'third', 'bay'),
-            },
-          ),
-          group(
-            { kind: fc.constant('boards'), section: section('1x6', '1x8', '22x150') },
-            { edge: one('square', 'tongue'), space: length(0, 400, 0, 60) },
-          ),
-        ),
-        4,
-      ),
-      battens: orNull(group({ section: section('2x4', '38x63'), apart: length(60, 1250, 300, 700) }), 2),
-      underlay: orNull(
+      ...coverLayers(),
+      own: fc.uniqueArray(
         group(
-          { width: length(300, 15000, 900, 1500), length: length(3000, 100000, 10000, 50000) },
-          { lap: length(0, 500, 50, 200), endLap: length(50, 500, 100, 200), ice: one(true, false) },
+          { face: one('south', 'north', 'east', 'west', 'south-low', 'north-high', 'nowhere') },
+          coverLayers(),
         ),
-        2,
-      ),
-      top: orNull(
-        fc.oneof(
-          group(
-            { kind: fc.constant('panels'), cover: length(300, 1250, 500, 1100) },
-            {
-              profile: one('ribbed', 'corrugated', 'flat'),
-              clear: one(true, false),
-              lap: length(0, 500, 0, 80),
-              longest: length(600, 15000, 1800, 6000),
-              endLap: length(50, 500, 100, 200),
-              past: length(0, 150, 0, 60),
-              height: length(1, 80, 5, 35),
-              first: orNull(length(50, 1250, 200, 900), 2),
-              screws: group({}, { at: one('flats', 'ribs'), across: one(1, 4, 5, 12) }),
-            },
-          ),
-          group(
-            {
-              kind: fc.constant('shingles'),
-              exposure: length(50, 400, 120, 160),
-              strip: length(100, 1500, 900, 1000),
-              bundle: one(5, 16, 21, 26, 80),
-            },
-            { nails: one(2, 4, 6, 10), waste: one(0, 7.5, 10, 100) },
-          ),
-          group(
-            {
-              kind: fc.constant('roll'),
-              width: length(300, 15000, 900, 1100),
-              length: length(3000, 100000, 8000, 12000),
-            },
-            { lap: length(0, 500, 50, 150), endLap: length(50, 500, 100, 200), waste: one(0, 5, 12.5) },
-          ),
-          group(
-            { kind: fc.constant('membrane'), width: length(300, 15000, 1500, 6000) },
-            { lap: length(0, 500, 50, 100), over: length(0, 500, 50, 150), up: length(0, 500, 100, 200) },
-          ),
-        ),
-        3,
+        { maxLength: 2, selector: ({ face }) => face },
       ),
       soffit: orNull(
         group(
