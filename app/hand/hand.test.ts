@@ -263,7 +263,20 @@ describe('the rows of the hand', () => {
   })
 
   test('choices that words are not enough for are drawn, each as an option says', () => {
-    for (const path of ['roof.seat.rule', 'roof.tail', 'walls.corner', 'roof.hip.edge', 'walls.gables']) {
+    for (const path of [
+      'roof.seat.rule',
+      'roof.tail',
+      'walls.corner',
+      'roof.hip.edge',
+      'walls.gables',
+      'walls.siding',
+      'walls.sides.east.gable',
+      'roof.cover.own.0.top',
+      'roof.cover.deck',
+      'roof.cover.battens',
+      'roof.cover.soffit',
+      'walls.openings.3.door',
+    ]) {
       const drawn = sketchesOf(path)
       expect([path, drawn.length > 1]).toEqual([path, true])
       for (const each of drawn)

@@ -1,3 +1,5 @@
+import { kindOfPath } from '../../core/design'
+
 /** A choice drawn: its outline and what is cut out or set on it, as SVG paths in a box of 96 by 60. */
 export interface Sketch {
   readonly name: string
@@ -21,6 +23,100 @@ const plate = 'M40 40h18v8h-18z M40 48h18v12h-18z'
 const rafter = (cut: string): string => `M8 43L88 3V23${cut}L8 60z`
 const tail = (end: string): string => `M92 2V20L46 42H28L${end}z`
 const wall = 'M28 42h18v18h-18z'
+
+/** What covers a wall, cut level or plumb, its sheets behind. */
+const sidings: readonly Sketch[] = [
+  sketch(
+    'Lapped boards, each over the one below',
+    ['M40 2l5 0l8 22l-5 0z', 'M40 20l5 0l8 22l-5 0z', 'M40 38l5 0l8 20l-5 0z'],
+    ['M28 2h10v56h-10z'],
+  ),
+  sketch(
+    'Level boards, flat',
+    ['M38 2h8v17h-8z', 'M38 20h8v18h-8z', 'M38 39h8v19h-8z'],
+    ['M28 2h10v56h-10z'],
+  ),
+  sketch(
+    'Upright boards, from above',
+    ['M4 30h28v9h-28z', 'M33 30h29v9h-29z', 'M63 30h29v9h-29z'],
+    ['M4 20h88v10h-88z'],
+  ),
+  sketch(
+    'Boards and battens, from above',
+    ['M4 30h26v9h-26z', 'M36 30h26v9h-26z', 'M68 30h24v9h-24z', 'M26 39h14v7h-14z', 'M58 39h14v7h-14z'],
+    ['M4 20h88v10h-88z'],
+  ),
+  sketch(
+    'Panels, from above: each laps the next',
+    [],
+    ['M4 20h88v10h-88z'],
+    ['M4 40H16L20 32H26L30 40H46L50 32H56 M50 30H58L62 40H78L82 32H92'],
+  ),
+]
+
+const faceDeck: readonly Sketch[] = [
+  sketch('Nothing on the rafters', [], ['M10 30h8v26h-8z', 'M44 30h8v26h-8z', 'M78 30h8v26h-8z']),
+  sketch(
+    'Sheets, their ends on a rafter',
+    ['M4 20h43v10h-43z', 'M49 20h43v10h-43z'],
+    ['M10 30h8v26h-8z', 'M44 30h8v26h-8z', 'M78 30h8v26h-8z'],
+    ['M48 16V34'],
+  ),
+  sketch(
+    'Boards across the rafters, from the side',
+    ['M8 26h18v8h-18z', 'M28 26h18v8h-18z', 'M48 26h18v8h-18z', 'M68 26h18v8h-18z'],
+    ['M4 34h88v20h-88z'],
+  ),
+]
+
+const roofings: readonly Sketch[] = [
+  sketch(
+    'Panels, screwed to what lies across',
+    ['M12 34h12v10h-12z', 'M42 34h12v10h-12z', 'M72 34h12v10h-12z'],
+    ['M4 44h88v12h-88z'],
+    ['M2 30H94 M18 24V40 M48 24V40 M78 24V40'],
+  ),
+  sketch(
+    'Shingles, course over course',
+    ['M4 49l36 -10v-4l-36 10z', 'M28 41l36 -10v-4l-36 10z', 'M52 33l36 -10v-4l-36 10z'],
+    ['M4 51L92 27v8L4 59z'],
+  ),
+  sketch(
+    'Roll roofing, each row over the one below',
+    ['M4 40h50v4h-50z', 'M42 36h50v4h-50z'],
+    ['M4 44h88v12h-88z'],
+    ['M42 30V48 M54 30V48'],
+  ),
+  sketch(
+    'A membrane, glued, over the edges',
+    ['M2 38h92v4h-92z M2 42h4v10h-4z M90 42h4v10h-4z'],
+    ['M6 42h84v14h-84z'],
+  ),
+]
+
+const doors: readonly Sketch[] = [
+  sketch(
+    'Boards on ledges',
+    ['M30 10h36v8h-36z', 'M30 42h36v8h-36z'],
+    ['M28 2h10v56h-10z', 'M38 2h10v56h-10z', 'M48 2h10v56h-10z', 'M58 2h10v56h-10z'],
+  ),
+  sketch(
+    'Ledges and braces: up from the hinges',
+    ['M30 10h36v8h-36z', 'M30 42h36v8h-36z', 'M30 42L54 18L66 18L42 42z'],
+    ['M28 2h10v56h-10z', 'M38 2h10v56h-10z', 'M48 2h10v56h-10z', 'M58 2h10v56h-10z'],
+    ['M20 14h10', 'M20 46h10'],
+  ),
+  sketch(
+    'Stiles and rails, with panels let in',
+    ['M28 2h8v56h-8z', 'M60 2h8v56h-8z', 'M36 2h24v8h-24z', 'M36 26h24v8h-24z', 'M36 50h24v8h-24z'],
+    ['M36 10h24v16h-24z', 'M36 34h24v16h-24z'],
+  ),
+]
+
+const soffits: readonly Sketch[] = [
+  sketch('Bare tails', [rafter('L58 40H40V46')], [plate]),
+  sketch('Boards under the tails', [rafter('L58 40H40V46')], [plate], ['M8 64L22 55 M23 54L37 46']),
+]
 
 /** The sketches of a field's choices, by its path; none where words are enough. */
 const sketches: Readonly<Record<string, readonly Sketch[]>> = {
@@ -211,10 +307,26 @@ const sketches: Readonly<Record<string, readonly Sketch[]>> = {
     sketch('Scarfed', ['M4 16h56l-24 24h-32z'], ['M60 16h32v24h-56z', 'M38 40h20v20h-20z']),
     sketch('Butted', ['M4 16h43v24h-43z'], ['M49 16h43v24h-43z', 'M38 40h20v20h-20z']),
   ],
+  'walls.siding': sidings,
+  'walls.sides.*.siding': sidings,
+  'walls.sides.*.gable': sidings,
+  'roof.cover.deck': faceDeck,
+  'roof.cover.top': roofings,
+  'roof.cover.soffit': soffits,
+  'roof.cover.battens': [
+    sketch('None', [], ['M4 34h88v20h-88z']),
+    sketch(
+      'Across the rafters, flat',
+      ['M10 26h14v8h-14z', 'M41 26h14v8h-14z', 'M72 26h14v8h-14z'],
+      ['M4 34h88v20h-88z'],
+    ),
+  ],
+  'walls.openings.*.door': doors,
   'base.ends': [
     sketch('Square', ['M6 20h84v20h-84z'], [], []),
     sketch('Sloped, to be pulled', ['M6 20h84v6l-14 14h-56l-14-14z'], [], []),
   ],
 }
 
-export const sketchesOf = (path: string): readonly Sketch[] => sketches[path] ?? []
+export const sketchesOf = (path: string): readonly Sketch[] =>
+  sketches[path] ?? sketches[kindOfPath(path)] ?? []
