@@ -60,12 +60,24 @@ export function coverLoose(building: Building, frame: Frame): Loose[] {
       amount: area / 1e6,
       from: { faces: covered.length },
     },
+    ...openingFlashing(building, frame),
     ...groups.flatMap(group => {
       const items = facesLoose(building, frame, groups, group)
       const faces = group.fields.map(({ face }) => face.id)
       return group.path === 'roof.cover' ? items : items.map(item => ({ ...item, faces }))
     }),
   ]
+}
+
+/** Flashing round each light and flue in what is roofed. */
+function openingFlashing({ cover }: Building, { building, covered }: Frame): Loose[] {
+  if (![cover, ...cover.own].some(({ top }) => top)) return []
+  const holes = covered.reduce((sum, { holes: each }) => sum + each.length, 0)
+  const of = (kind: 'light' | 'flue'): number =>
+    building.roof.openings.filter(each => each.kind === kind && each.width > 0).length
+  const [lights, flues] = [of('light'), of('flue')]
+  const made = Math.min(holes, lights + flues)
+  return made ? [count('cover-openings', made, { lights, flues })] : []
 }
 
 /** What covers faces that are covered alike. */

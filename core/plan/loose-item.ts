@@ -29,6 +29,7 @@ export type LooseCode =
   | 'cover-head-trim'
   | 'cover-flashing'
   | 'cover-closures'
+  | 'cover-openings'
   | 'cover-drip'
   | 'cover-underlay'
   | 'cover-ice'

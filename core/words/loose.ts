@@ -33,6 +33,7 @@ export const looseNames: Record<LooseCode, string> = {
   'cover-head-trim': 'Trim along the high edge, lengths',
   'cover-flashing': 'Flashing along the wall, lengths',
   'cover-closures': 'Closure strips',
+  'cover-openings': 'Flashings round lights and flues',
   'cover-drip': 'Drip edge, lengths',
   'cover-underlay': 'Underlay, rolls',
   'cover-ice': 'Strip against ice, rolls',
@@ -131,6 +132,8 @@ const rules: Readonly<Record<LooseCode, (say: LooseSay) => string>> = {
   'cover-flashing': ({ mm }) => `${sayTrim(mm)} Up behind the wall's cover, down over the roofing.`,
   'cover-closures': ({ mm }) =>
     `One to each panel's ${mm('cover')} along ${mm('long')} of eaves and heads, cut to the shape of its ribs.`,
+  'cover-openings': ({ n }) =>
+    `One about each of ${n('lights')} ${n('lights') === 1 ? 'light' : 'lights'} and ${n('flues')} ${n('flues') === 1 ? 'flue' : 'flues'}, under the roofing above and over it below, made for the roofing's shape.`,
   'cover-drip': ({ mm }) => `Along eaves, gables and open heads: ${sayTrim(mm)}`,
   'cover-underlay': ({ n, mm }) =>
     `${n('rows')} rows from the eave up, ${mm('long')} end to end, each ${mm('lap')} over the one below, in rolls of ${mm('width')} by ${mm('length')}.`,

@@ -11,6 +11,7 @@ import {
   readDesign,
   type RoofCover,
   usualCover,
+  usualRoofOpening,
 } from '../../design'
 import { plan, raising, sheetsBy, sheetsFor, standTogether, ventsOf } from '../../plan'
 import { coveredDesigns, withCover } from '../../testing/covered'
@@ -630,5 +631,19 @@ describe('a face covered by itself', () => {
       ok: false,
       faults: [{ path: 'roof.cover.own.0.top.kind', code: 'not-one-of' }],
     })
+  })
+})
+
+describe('what is let into a covered roof', () => {
+  // one light and one flue on slopes with roofing; nothing without
+  test('lights and flues are flashed, one by one', () => {
+    const light = { ...usualRoofOpening('light', 'south', 1800, 300, 'metric'), width: 400, length: 500 }
+    const flue = { ...usualRoofOpening('flue', 'north', 1200, 300, 'metric'), width: 300 }
+    const lit = { ...shed, roof: { ...shed.roof, openings: [light, flue] } } as Design
+    const told = (design: Design) => plan(design).loose.find(({ code }) => code === 'cover-openings')?.amount
+    expect(frame(lit).covered.map(({ holes }) => holes.length)).toEqual([1, 1])
+    expect(told(withCover(lit, { top: usualCover.metric.panels }))).toBe(2)
+    expect(told(withCover(lit, { deck: sheets }))).toBeUndefined()
+    expect(told(withCover(shed, { top: usualCover.metric.panels }))).toBeUndefined()
   })
 })
