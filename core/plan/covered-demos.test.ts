@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs'
 import { type Design, parseDesign, usualCover } from '../design'
 import { INCH } from '../measure'
 import { withCover } from '../testing/covered'
-import { plan } from './index'
+import { plan, type Plan } from './index'
 import type { LooseCode } from './loose-item'
 
 const demo = (name: string): Design => {
@@ -12,7 +12,7 @@ const demo = (name: string): Design => {
   return read.design
 }
 const { panels, shingles, underlay } = usualCover.metric
-const loose = (design: Design, code: LooseCode) => plan(design).loose.find(each => each.code === code)
+const loose = (made: Plan, code: LooseCode) => made.loose.find(each => each.code === code)
 /** How long a slope is over a level run, rising so much in twelve. */
 const slope = (level: number, rise: number): number => level * Math.hypot(1, rise / 12)
 const lengths = (long: number, sold: number, lap: number): number => Math.ceil((long - lap) / (sold - lap))
@@ -54,34 +54,34 @@ describe('the demo designs under panels of 600 that are screwed in lines 24 in a
     // 40 mm in from either end of the slope
     const lines = Math.ceil((up - 80) / (24 * INCH)) + 1
     expect(made.totals.panels).toBe(strips)
-    expect(loose(design, 'cover-area')?.amount).toBeCloseTo((faces * along * up) / 1e6, 6)
-    expect(loose(design, 'cover-screws')?.amount).toBe(strips * lines * 5)
+    expect(loose(made, 'cover-area')?.amount).toBeCloseTo((faces * along * up) / 1e6, 6)
+    expect(loose(made, 'cover-screws')?.amount).toBe(strips * lines * 5)
     const [sold, lap] = trims[design.lumber.yard]
-    expect(loose(design, 'cover-caps')?.amount).toBe(caps ? lengths(along, sold, lap) : undefined)
-    expect(loose(design, 'cover-eave-trim')?.amount).toBe(lengths((caps ? 2 : 1) * along, sold, lap))
+    expect(loose(made, 'cover-caps')?.amount).toBe(caps ? lengths(along, sold, lap) : undefined)
+    expect(loose(made, 'cover-eave-trim')?.amount).toBe(lengths((caps ? 2 : 1) * along, sold, lap))
   })
 
   // 150 by 102 in, 16 past each wall and sub-fascia of 1 1/2: 185 by 137 in plan, all at 5 in 12; two faces
   // of 185 along the eave and two of 137
   test('reed-hide', () => {
-    const design = roofed('reed-hide')
+    const made = plan(roofed('reed-hide'))
     const strips = 2 * (Math.ceil((185 * INCH) / 600) + Math.ceil((137 * INCH) / 600))
-    expect(plan(design).totals.panels).toBe(strips)
-    expect(loose(design, 'cover-area')?.amount).toBeCloseTo((slope(185 * 137, 5) * INCH ** 2) / 1e6, 6)
+    expect(made.totals.panels).toBe(strips)
+    expect(loose(made, 'cover-area')?.amount).toBeCloseTo((slope(185 * 137, 5) * INCH ** 2) / 1e6, 6)
     // four hips of 68 1/2 level across either way, and a ridge of 185 - 137
     const hip = Math.hypot(68.5, 68.5, (68.5 * 5) / 12)
-    expect(loose(design, 'cover-caps')?.from.long).toBeCloseTo((4 * hip + 48) * INCH, 4)
+    expect(loose(made, 'cover-caps')?.from.long).toBeCloseTo((4 * hip + 48) * INCH, 4)
   })
 
   // a half octagon on a half circle of 78 + 9 in: four chords of 2 x 87 x sin 22.5; an inch is held free at
   // the ridge; 240 in, two overhangs of 12 and barge boards of 3/4 along
   test('punt-house', () => {
-    const design = roofed('punt-house')
+    const made = plan(roofed('punt-house'))
     const chord = 2 * 87 * Math.sin(Math.PI / 8) * INCH
     const along = 265.5 * INCH
-    expect(plan(design).totals.panels).toBe(4 * Math.ceil(along / 600))
-    expect(loose(design, 'cover-area')?.amount).toBeCloseTo((2 * along * (chord + chord - INCH)) / 1e6, 6)
-    expect(loose(design, 'cover-caps')?.from.long).toBeCloseTo(3 * along, 6)
+    expect(made.totals.panels).toBe(4 * Math.ceil(along / 600))
+    expect(loose(made, 'cover-area')?.amount).toBeCloseTo((2 * along * (chord + chord - INCH)) / 1e6, 6)
+    expect(loose(made, 'cover-caps')?.from.long).toBeCloseTo(3 * along, 6)
   })
 })
 
@@ -89,13 +89,13 @@ describe('the demo designs under shingles on an underlay', () => {
   // courses as many as go up the slope by what shows; strips end to end, the rest of one begins the next
   // course
   test.each(gables.filter(({ faces }) => faces === 2))('$name', ({ name, along, up }) => {
-    const design = withCover(demo(name), { top: shingles, underlay })
-    const field = loose(design, 'cover-bundles')
+    const made = plan(withCover(demo(name), { top: shingles, underlay }))
+    const field = loose(made, 'cover-bundles')
     const courses = Math.ceil(up / shingles.exposure - 1e-9)
     expect(field?.from.courses).toBe(2 * courses)
     expect(field?.from.field).toBe(Math.ceil((2 * courses * along) / shingles.strip))
     const rows = Math.ceil((up - underlay.lap) / (underlay.width - underlay.lap))
-    const paper = loose(design, 'cover-underlay')
+    const paper = loose(made, 'cover-underlay')
     expect(paper?.from.rows).toBe(2 * rows)
     expect(paper?.amount).toBe(Math.ceil((2 * rows * along) / (underlay.length - underlay.endLap)))
   })

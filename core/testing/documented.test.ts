@@ -75,9 +75,9 @@ describe('any documented design file', () => {
           }
         }
       }),
-      { numRuns: runs(120) },
+      { numRuns: runs(80) },
     )
-    expect(told).toBeGreaterThan(runs(120) / 4)
+    expect(told).toBeGreaterThan(runs(80) / 4)
   }, 3_600_000)
 
   test('holds no two boards in one place', () => {
@@ -91,7 +91,7 @@ describe('any documented design file', () => {
             clashes([...everyBoard(whole.frame), ...base.parts], 1, standTogether(raising(whole))),
           ).toEqual([])
       }),
-      { numRuns: runs(40) },
+      { numRuns: runs(28) },
     )
   }, 3_600_000)
 
@@ -121,7 +121,7 @@ describe('any documented design file', () => {
         ])
           expect(text.replaceAll(design.name, '')).not.toMatch(/NaN|undefined|Infinity|\.\d{5,}/)
       }),
-      { numRuns: runs(40) },
+      { numRuns: runs(28) },
     )
   }, 3_600_000)
 
@@ -137,7 +137,7 @@ describe('any documented design file', () => {
           plan(design).pieces.map(piece => [piece.mark, piece.count, piece.stock]),
         )
       }),
-      { numRuns: runs(50) },
+      { numRuns: runs(32) },
     )
   }, 3_600_000)
 
