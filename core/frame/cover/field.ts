@@ -14,7 +14,7 @@ import {
   type RoofLumber,
   slopesOf,
 } from '../../lines'
-import type { Building, SideName } from '../../design'
+import { type Building, coverOfFace, type SideName } from '../../design'
 import {
   add,
   cross,
@@ -175,7 +175,15 @@ function eaveEdge({ building, lumber, skins }: CoverAsk, eave: Eave): CoverEdge 
   const square = roof.tail === 'square' && eave.points === 'down'
   const level = outside.offset + over + (square ? 0 : layers)
   const foot = squareTo(face, plumbPlaneAt(tail.normal, level))
-  const shut = !above && reach < wall + HAIR
+  // without tails past the siding what covers the roof reaches out no farther than where it comes down to the siding's top
+  const steep = radians(face.angle)
+  const room =
+    skins[side] > 0 && reach < wall + skins[side] - HAIR && steep > 0
+      ? Math.max(0, (eave.heightAbovePlate / Math.tan(steep) - over) / Math.cos(steep))
+      : Infinity
+  const { top } = coverOfFace(cover, face.id).cover
+  const panels = top?.kind === 'panels' ? top.past : 0
+  const shut = (!above && reach < wall + HAIR) || cover.past.eave + panels > room
   const past = (shut ? 0 : cover.past.eave) + (square ? layers : 0)
   return {
     at: 'eave',
