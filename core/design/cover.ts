@@ -207,17 +207,22 @@ const deckSchema = z.discriminatedUnion('kind', [
 
 const percent = z.number().min(0).max(100)
 
+/** What panels on a roof and on a wall both have. */
+export const panelFields = {
+  kind: z.literal('panels'),
+  profile: z.enum(panelProfiles).default('ribbed'),
+  clear: z.boolean().default(false),
+  cover: lengthField(limits.panel),
+  lap: lengthField(limits.rollLap).default(50),
+  longest: lengthField(limits.panelLong).default(6000),
+  height: lengthField(limits.panelHigh).default(20),
+}
+
 const topSchema = z.discriminatedUnion('kind', [
   z.strictObject({
-    kind: z.literal('panels'),
-    profile: z.enum(panelProfiles).default('ribbed'),
-    clear: z.boolean().default(false),
-    cover: lengthField(limits.panel),
-    lap: lengthField(limits.rollLap).default(50),
-    longest: lengthField(limits.panelLong).default(6000),
+    ...panelFields,
     endLap: lengthField(limits.endLap).default(200),
     past: lengthField(limits.panelPast).default(40),
-    height: lengthField(limits.panelHigh).default(20),
     first: lengthField(limits.firstPanel).nullable().default(null),
     screws: z
       .strictObject({ at: z.enum(screwPlaces).default('flats'), across: z.int().min(1).max(12).default(5) })

@@ -1,5 +1,5 @@
 import { INCH, type Units } from '../measure'
-import { type DeckEdge, deckEdges, panelProfiles } from './cover'
+import { type DeckEdge, deckEdges, panelFields, type panelProfiles } from './cover'
 import { lengthField } from './length-field'
 import { limits } from './limits'
 import { z } from './zod'
@@ -150,14 +150,8 @@ const sidings = [
     batten: section.nullable().default(null),
   }),
   z.strictObject({
-    kind: z.literal('panels'),
-    profile: z.enum(panelProfiles).default('ribbed'),
-    clear: z.boolean().default(false),
-    cover: lengthField(limits.panel),
-    lap: lengthField(limits.rollLap).default(50),
-    longest: lengthField(limits.panelLong).default(6000),
+    ...panelFields,
     endLap: lengthField(limits.endLap).default(150),
-    height: lengthField(limits.panelHigh).default(20),
     across: z.int().min(1).max(12).default(5),
   }),
 ] as const

@@ -175,7 +175,8 @@ function eaveEdge({ building, lumber, skins }: CoverAsk, eave: Eave): CoverEdge 
   const square = roof.tail === 'square' && eave.points === 'down'
   const level = outside.offset + over + (square ? 0 : layers)
   const foot = squareTo(face, plumbPlaneAt(tail.normal, level))
-  // without tails past the siding what covers the roof reaches out no farther than where it comes down to the siding's top
+  // without tails past the siding what covers the roof reaches out no farther than where it comes down to
+  // the siding's top
   const steep = radians(face.angle)
   const room =
     skins[side] > 0 && reach < wall + skins[side] - HAIR && steep > 0
