@@ -37,9 +37,9 @@ export function nailersBehind(ask: CoverAsk): WallBoard[] {
     }))
   return memory.last(
     `nailers/${name}`,
-    [framed, gable, wants('wall'), wants('gable'), ask.stud],
+    [framed, gable, ask.posts, wants('wall'), wants('gable'), ask.stud],
     (): WallBoard[] => {
-      const all = [...boards, ...(gable?.studs ?? [])]
+      const all = [...boards, ...(gable?.studs ?? []), ...ask.posts]
       // where no level plate parts a wall from what is over it the rows go on to the roof
       if (gable && (raked || wall.step))
         return between({ from: 0, to: peakOf(gable.line) }).flatMap((z, i) =>

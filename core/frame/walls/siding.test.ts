@@ -440,7 +440,7 @@ describe('random buildings with siding', () => {
         )
         expect(found.filter(each => each.split(/ and |: /).some(id => own.has(id)))).toEqual([])
       }),
-      { numRuns: runs(12) },
+      { numRuns: runs(12), endOnFailure: true },
     )
   })
 })
