@@ -1,5 +1,5 @@
 import { INCH, type Units } from '../measure'
-import { type DeckEdge, deckEdges, panelFields, type panelProfiles } from './cover'
+import { type DeckEdge, deckEdges, panelFields, type RoofPanels } from './cover'
 import { lengthField } from './length-field'
 import { limits } from './limits'
 import { z } from './zod'
@@ -32,16 +32,7 @@ export interface BoardSiding {
  * the longest sold, how far one laps over the one below it, and how high it stands; mm. `across` how many
  * screws hold it in each line.
  */
-export interface WallPanels {
-  readonly kind: 'panels'
-  readonly profile: (typeof panelProfiles)[number]
-  /** Lets light through. */
-  readonly clear: boolean
-  readonly cover: number
-  readonly lap: number
-  readonly longest: number
-  readonly endLap: number
-  readonly height: number
+export interface WallPanels extends Omit<RoofPanels, 'past' | 'first' | 'screws'> {
   readonly across: number
 }
 

@@ -42,6 +42,14 @@ const covers = fc.record({
   ),
   battens: fc.option(battens),
   top: fc.option(panels),
+  soffit: fc.option(
+    fc.record({
+      section: fc.constantFrom('1x6', '22x100'),
+      edge: fc.constantFrom('square', 'tongue'),
+      space: fc.constantFrom(0, 4),
+      vent: fc.constantFrom(0, 0, 40),
+    }),
+  ),
   past: fc.record({ eave: fc.constantFrom(0, 10, 25), rake: fc.constantFrom(0, 6, 40) }),
   slot: fc.constantFrom(0, 20, 50),
 })
