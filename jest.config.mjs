@@ -10,14 +10,5 @@ export default {
   moduleFileExtensions: ['ts', 'mjs', 'js', 'json'],
   extensionsToTreatAsEsm: ['.ts'],
   setupFiles: ['fake-indexeddb/auto'],
-  transform: {
-    '^.+\\.ts$': [
-      '@swc/jest',
-      {
-        sourceMaps: 'inline',
-        jsc: { target: 'es2022', parser: { syntax: 'typescript' } },
-        module: { type: 'es6' },
-      },
-    ],
-  },
+  transform: { '\\.ts$': '<rootDir>/scripts/jest-bundle.mjs' },
 }

@@ -46,7 +46,8 @@ const skins: Partial<Record<Role, string>> = {
   stile: 'siding',
   'door-rail': 'siding',
   'door-panel': 'siding',
-
+  pane: 'siding',
+  'pane-stop': 'siding',
   frieze: 'siding',
   'skirt-board': 'siding',
   casing: 'siding',

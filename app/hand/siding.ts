@@ -31,6 +31,7 @@ const kinds = [
   { value: 'upright', label: 'Upright boards' },
   { value: 'battened', label: 'Boards and battens' },
   { value: 'panels', label: 'Panels' },
+  { value: 'glazed', label: 'Panes between studs' },
 ] as const
 type Kind = (typeof kinds)[number]['value']
 const none = { value: 'none', label: 'None' }
@@ -141,6 +142,21 @@ function fields(at: At, path: SidingPath, asked: Siding): Row[] {
       }),
       ...lengths(at, `${path}.cover`, `${path}.lap`, `${path}.longest`, `${path}.endLap`, `${path}.height`),
       choice(at, `${path}.across`, numbers(1, 12)),
+    ]
+  if (asked.kind === 'glazed')
+    return [
+      choice(at, `${path}.made`, [
+        { value: 'twin-wall', label: 'Twin-walled sheet' },
+        { value: 'plastic', label: 'Solid plastic' },
+        { value: 'glass', label: 'Glass' },
+      ]),
+      ...lengths(at, `${path}.thickness`, `${path}.width`, `${path}.longest`),
+      choice(at, `${path}.held`, [
+        { value: 'stops', label: 'Stops' },
+        { value: 'grooves', label: 'Grooves' },
+      ]),
+      ...(asked.held === 'grooves' ? length(at, `${path}.deep`) : []),
+      board(at, `${path}.stop`, 'Stops'),
     ]
   return [
     board(at, `${path}.section`, 'Siding boards'),

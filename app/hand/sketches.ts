@@ -52,6 +52,12 @@ const sidings: readonly Sketch[] = [
     ['M4 20h88v10h-88z'],
     ['M4 40H16L20 32H26L30 40H46L50 32H56 M50 30H58L62 40H78L82 32H92'],
   ),
+  sketch(
+    'Panes between the studs and their stops, from above',
+    ['M24 12h10v10h-10z', 'M62 12h10v10h-10z', 'M24 28h10v10h-10z', 'M62 28h10v10h-10z'],
+    ['M8 12h16v36h-16z', 'M72 12h16v36h-16z'],
+    ['M26 23H70V27H26z'],
+  ),
 ]
 
 const faceDeck: readonly Sketch[] = [

@@ -40,7 +40,8 @@ export type GroundPath =
   | 'site.squaring.tolerance.fair'
   | `site.levels.points.${Digit}.${'x' | 'y' | 'reading'}`
 
-type SidingLength = 'exposure' | 'space' | 'cover' | 'lap' | 'longest' | 'endLap' | 'height'
+type SidingLength =
+  'exposure' | 'space' | 'cover' | 'lap' | 'longest' | 'endLap' | 'height' | 'thickness' | 'width' | 'deep'
 
 export type WallPath =
   | 'walls.posts.spacing'

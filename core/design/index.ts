@@ -38,6 +38,7 @@ export {
 } from './cover'
 export {
   type BoardSiding,
+  type Glazing,
   isUpright,
   type LappedSiding,
   type OwnSiding,
@@ -231,6 +232,7 @@ export {
   gableEnds,
   type GableEnds,
   hasSheets,
+  isGlazed,
   isSided,
   sidingOn,
   type SidingPath,

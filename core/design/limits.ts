@@ -13,6 +13,9 @@ export const limits = {
   knee: { min: 0, max: 1500 },
   exposure: { min: 20, max: 600 },
   sidingSpace: { min: 0, max: 100 },
+  pane: { min: 3, max: 40 },
+  paneWide: { min: 300, max: 2600 },
+  paneDeep: { min: 5, max: 25 },
   /** About a door's leaves, and between its boards. */
   doorGap: { min: 0, max: 60 },
   doorPanel: { min: 3, max: 40 },

@@ -177,7 +177,7 @@ function faultOf(issue: Issue): DesignFault[] {
   }
 }
 
-const sidingKinds = ['lapped', 'boards', 'panels'] as const
+const sidingKinds = ['lapped', 'boards', 'panels', 'glazed'] as const
 const unions: Record<string, readonly string[]> = {
   'walls.topPlates': ['1', '2'],
   'roof.openings.*.plies': ['1', '2'],
@@ -311,6 +311,7 @@ function furtherSections({ floor, base, walls, roof }: Part | Design): [string, 
 
 function sidingSections(path: string, siding: OwnSiding | null): [string, string][] {
   if (!siding || siding.kind === 'none' || siding.kind === 'panels') return []
+  if (siding.kind === 'glazed') return [[`${path}.stop`, siding.stop]]
   const batten = siding.kind === 'boards' ? siding.batten : null
   return [
     [`${path}.section`, siding.section],

@@ -36,7 +36,28 @@ export interface WallPanels extends Omit<RoofPanels, 'past' | 'first' | 'screws'
   readonly across: number
 }
 
-export type Siding = LappedSiding | BoardSiding | WallPanels
+/** What panes between studs are made of, and what holds them: stops all round, or grooves. */
+export const panes = ['twin-wall', 'plastic', 'glass'] as const
+export const paneHolds = ['stops', 'grooves'] as const
+
+/**
+ * Panes let in between studs or posts: how thick, as wide and as long as they are sold, how `deep` the
+ * grooves are that hold them in studs and plates, mm; and the section of the `stop`s that hold them
+ * otherwise, and along a slope.
+ */
+export interface Glazing {
+  readonly kind: 'glazed'
+  readonly made: (typeof panes)[number]
+  readonly thickness: number
+  readonly width: number
+  readonly longest: number
+  readonly held: (typeof paneHolds)[number]
+  readonly deep: number
+  readonly stop: string
+}
+
+/** What lies on a wall, or in it. */
+export type Siding = LappedSiding | BoardSiding | WallPanels | Glazing
 /** What a wall or a gable has of its own: siding, or none. */
 export type OwnSiding = Siding | { readonly kind: 'none' }
 
@@ -60,6 +81,8 @@ export interface WallTrim {
 export const noTrim: WallTrim = { corner: null, casing: null, frieze: null, skirt: null, below: 0 }
 
 const panels = { kind: 'panels', profile: 'ribbed', clear: false, height: 20, across: 5 } as const
+
+const glazed = { kind: 'glazed', made: 'twin-wall', held: 'stops' } as const
 
 /** What surface takes more. */
 export const surfaces = ['smooth', 'rough'] as const
@@ -92,6 +115,7 @@ export const usualSiding: Readonly<
       readonly level: BoardSiding
       readonly battened: BoardSiding
       readonly panels: WallPanels
+      readonly glazed: Glazing
       readonly trim: WallTrim
     }
   >
@@ -109,6 +133,14 @@ export const usualSiding: Readonly<
       batten: '1x2',
     },
     panels: { ...panels, cover: 36 * INCH, lap: 2 * INCH, longest: 144 * INCH, endLap: 6 * INCH },
+    glazed: {
+      ...glazed,
+      thickness: (3 / 8) * INCH,
+      width: 48 * INCH,
+      longest: 96 * INCH,
+      deep: (3 / 8) * INCH,
+      stop: '1x1',
+    },
     trim: { ...noTrim, corner: '1x4', casing: '1x4', below: INCH },
   },
   metric: {
@@ -124,6 +156,7 @@ export const usualSiding: Readonly<
       batten: '22x50',
     },
     panels: { ...panels, cover: 1000, lap: 50, longest: 4000, endLap: 150 },
+    glazed: { ...glazed, thickness: 10, width: 1250, longest: 3000, deep: 10, stop: '22x22' },
     trim: { ...noTrim, corner: '22x100', casing: '22x100', below: 25 },
   },
 }
@@ -144,6 +177,16 @@ const sidings = [
     ...panelFields,
     endLap: lengthField(limits.endLap).default(150),
     across: z.int().min(1).max(12).default(5),
+  }),
+  z.strictObject({
+    kind: z.literal('glazed'),
+    made: z.enum(panes).default('twin-wall'),
+    thickness: lengthField(limits.pane),
+    width: lengthField(limits.paneWide),
+    longest: lengthField(limits.panelLong),
+    held: z.enum(paneHolds).default('stops'),
+    deep: lengthField(limits.paneDeep).default(10),
+    stop: section,
   }),
 ] as const
 const kinds = z.discriminatedUnion('kind', [...sidings])

@@ -138,14 +138,23 @@ export const defaultWalls: Walls = {
   units: [],
 }
 
-/** Whether sheets cover a side: of studs, or of posts with girts between them. */
-export const hasSheets = (
-  { sides, sheathing }: Pick<Walls, 'sides' | 'sheathing'>,
+/**
+ * Whether sheets cover a side: of studs, or of posts with girts between them; nothing covers panes between
+ * them.
+ */
+export const hasSheets = (walls: Pick<Walls, 'sides' | 'siding' | 'sheathing'>, side: SideName): boolean =>
+  walls.sheathing !== null && mayCover(walls.sides[side]) && !isGlazed(walls, side, 'wall')
+
+/** Whether a side is covered, and by its build carries what covers it. */
+const mayCover = ({ cover, build, girts }: Side): boolean =>
+  cover === 'sheets' && (build === 'studs' || (build === 'posts' && girts))
+
+/** Whether panes lie between the studs of a side's wall or gable. */
+export const isGlazed = (
+  walls: Pick<Walls, 'sides' | 'siding'>,
   side: SideName,
-): boolean =>
-  sheathing !== null &&
-  sides[side].cover === 'sheets' &&
-  (sides[side].build === 'studs' || (sides[side].build === 'posts' && sides[side].girts))
+  part: 'wall' | 'gable',
+): boolean => sidingOn(walls, side, part)?.siding.kind === 'glazed'
 
 /** Where the siding of a part of a wall is typed: with all walls', or its own. */
 export type SidingPath = 'walls.siding' | `walls.sides.${SideName}.${'siding' | 'gable'}`
@@ -163,8 +172,7 @@ export function sidingOn(
       : own.siding
         ? [own.siding, `walls.sides.${side}.siding`]
         : [siding, 'walls.siding']
-  const carries = own.build === 'studs' || (own.build === 'posts' && own.girts)
-  return own.cover !== 'sheets' || !carries || !found[0] || found[0].kind === 'none'
+  return !mayCover(own) || !found[0] || found[0].kind === 'none'
     ? null
     : { siding: found[0], path: found[1] }
 }

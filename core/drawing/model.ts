@@ -84,7 +84,7 @@ function isClear({ cover, walls }: Frame['building'], where: MemberPlace): boole
     : side && isSide(side)
       ? sidingOn(walls, side, isInGable(where) ? 'gable' : 'wall')?.siding
       : null
-  return own?.kind === 'panels' && own.clear
+  return own?.kind === 'glazed' || (own?.kind === 'panels' && own.clear)
 }
 
 const toneOf = (kind: SectionKind, { building }: Frame, where: MemberPlace): Tone =>

@@ -7,6 +7,7 @@ export {
   sectionArea,
   type SectionKind,
   sheetSection,
+  paneSection,
   panelSection,
   isLumber,
   standardSections,

@@ -148,6 +148,30 @@ export function panelSection({
   }
 }
 
+/** kg/m³ of twin-walled sheets, of solid plastic ones, and of glass (from memory). */
+const PANE_DENSITY = { 'twin-wall': 170, plastic: 1200, glass: 2500 } as const
+
+/** A pane as a section: as wide and as long as it is sold; mm, no board feet. */
+export const paneSection = ({
+  made,
+  thickness,
+  width,
+  longest,
+}: {
+  readonly made: keyof typeof PANE_DENSITY
+  readonly thickness: number
+  readonly width: number
+  readonly longest: number
+}): Section => ({
+  name: `pane ${Math.round(thickness * 100) / 100}`,
+  kind: 'panel',
+  thickness,
+  depth: width,
+  counted: { thickness: 0, width: 0 },
+  sold: longest,
+  density: PANE_DENSITY[made],
+})
+
 /** Whether a section is lumber: neither a sheet nor a panel. */
 export const isLumber = ({ kind }: Pick<Section, 'kind'>): boolean => kind !== 'sheet' && kind !== 'panel'
 
@@ -158,9 +182,11 @@ export const isLumber = ({ kind }: Pick<Section, 'kind'>): boolean => kind !== '
 export const standardSections: readonly Section[] = [
   ...[2, 3, 4, 6, 8, 10, 12].map(width => surfaced(2, width, 'dimension')),
   ...[2, 3, 4, 6, 8, 10, 12].map(width => surfaced(1, width, 'dimension')),
+  surfaced(1, 1, 'dimension'),
   surfaced(4, 4, 'post'),
   surfaced(4, 6, 'post'),
   surfaced(6, 6, 'post'),
+  metric(22, 22),
   metric(22, 50),
   metric(22, 100),
   metric(22, 150),

@@ -40,6 +40,7 @@ export type LooseCode =
   | 'cover-glue'
   | 'wall-screws'
   | 'wall-flashing'
+  | 'wall-tape'
   | 'vent-mesh'
   | 'paint'
   | 'door-hinges'

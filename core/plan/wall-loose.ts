@@ -1,4 +1,4 @@
-import { boardLength } from '../board'
+import { boardLength, type FlatPoint, outlines } from '../board'
 import { type Building, isSide, isSided, type SideName, sideNames, sidingOn } from '../design'
 import { type Frame, isInGable, type Member, wallOf } from '../frame'
 import { countUp, INCH } from '../measure'
@@ -11,6 +11,7 @@ import { screwsAcross } from './screw-lines'
 export const wallLoose = (building: Building, frame: Frame): Loose[] => [
   ...panelScrews(building, frame),
   ...headFlashing(building, frame),
+  ...paneTape(frame),
   ...meshOf(building, frame),
   ...paintOf(building, frame),
 ]
@@ -45,6 +46,24 @@ function headFlashing({ walls, lumber }: Building, { openings }: Frame): Loose[]
     .reduce((sum, { s }) => sum + s.to - s.from + 2 * PAST_HEAD, 0)
   return trim('wall-flashing', lumber.yard, long)
 }
+
+/** A roll of glazing tape, mm (common practice, no source: the label says). */
+const TAPE = 10_000
+
+/** Tape between panes and what holds them, round both faces of each. */
+function paneTape({ covering }: Frame): Loose[] {
+  const panes = covering.filter(({ role }) => role === 'pane')
+  const round = panes.reduce((sum, { board }) => sum + outlines(board, 'far').reduce(around, 0), 0)
+  return round > 0
+    ? [count('wall-tape', countUp((2 * round) / TAPE), { panes: panes.length, round, roll: TAPE })]
+    : []
+}
+
+const around = (sum: number, loop: readonly FlatPoint[]): number =>
+  loop.reduce((long, { along, across }, i) => {
+    const next = loop[(i + 1) % loop.length]
+    return long + (next ? Math.hypot(next.along - along, next.across - across) : 0)
+  }, sum)
 
 /** Mesh over an open gap is bent over both its edges, mm (common practice, no source). */
 const MESH_EDGES = 4 * INCH
@@ -85,6 +104,9 @@ const TIN = { imperial: 3.785, metric: 2.5 } as const
 /** Boards about the roof that are painted with the walls. */
 const painted: readonly Role[] = ['fascia', 'barge', 'finish-board', 'soffit-board']
 
+/** Of what covers walls, what no paint is for. */
+const unpainted: readonly Role[] = ['starter', 'wall-panel', 'pane']
+
 /** The area of a board's one face, mm². */
 const faceOf = ({ board, section }: Member): number => board.volume / section.thickness
 
@@ -92,7 +114,7 @@ const faceOf = ({ board, section }: Member): number => board.volume / section.th
 function paintOf({ walls, lumber: { yard } }: Building, { members, covering }: Frame): Loose[] {
   const { paint } = walls
   if (!paint) return []
-  const skins = covering.filter(({ role }) => isWallSkin(role) && role !== 'starter' && role !== 'wall-panel')
+  const skins = covering.filter(({ role }) => isWallSkin(role) && !unpainted.includes(role))
   const bare = members.filter(({ role, where }) => {
     const side = wallOf(where)
     return (

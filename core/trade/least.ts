@@ -18,6 +18,8 @@ export const least = {
   /** A leaf of a door, and what stiles and rails leave between them. */
   door: { wide: 250, high: 400 },
   doorPanel: 80,
+  /** A bay that is glazed, either way: narrower ones are filled with wood. */
+  pane: 60,
   /** Wood that a groove leaves on either side. */
   besideGroove: 6,
   /** Of an eave, outside what covers the wall, that boards are put under. */

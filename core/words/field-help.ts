@@ -90,6 +90,11 @@ const meanings: Readonly<Record<string, string>> = {
     'Of siding sheets, nailed straight to the studs: middle to middle of their grooves. Their lapped edges are not counted in what a sheet covers.',
   'walls.trim.below':
     'How far siding straight on the frame laps over the floor’s rim, so that water drips clear of it.',
+  'walls.siding.thickness': 'Of what lies between the studs.',
+  'walls.siding.width': 'As the panes are sold; each bay takes one.',
+  'walls.siding.held':
+    'Stops inside and outside, so that a pane can be taken out; or grooves in studs and plates, the panes set as the wall is nailed together. Along a slope there are always stops.',
+  'walls.siding.deep': 'In studs and plates, for the panes.',
   'walls.siding.space': 'Room to swell; with battens on the joints half an inch, or 12 mm, is usual.',
   'walls.slats.gap': 'Between one slat and the next.',
   'walls.posts.plies': 'Boards side by side; several butt over posts, one at a time.',

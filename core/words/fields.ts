@@ -66,6 +66,8 @@ const advice: Record<Role, string> = {
   'corner-board': 'Plumb, its edge flush with the next wall’s; the siding butts against it.',
   'wall-panel':
     'Plumb the first one; each laps the next away from the wind that brings the rain. File the edge and brush the filings off.',
+  pane: 'Set dry on tape, clear of the wood all round; the printed face out. Seal the open ends of twin-walled ones. Glass near a door or the floor is safety glass.',
+  'pane-stop': 'Nail the outer ones, set the pane, then the inner ones, so that it can be taken out again.',
   frieze: 'Under the eave, over the top of the siding or against it; prime its ends.',
   'skirt-board': 'Level along the foot; flash its top before the siding stands on it.',
   casing: 'About the opening, flush with its rough edge; flash the head one before the siding goes on.',

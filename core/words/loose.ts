@@ -44,6 +44,7 @@ export const looseNames: Record<LooseCode, string> = {
   'cover-glue': 'Contact adhesive, tins',
   'wall-screws': 'Screws for the wall panels',
   'wall-flashing': 'Flashing over openings, lengths',
+  'wall-tape': 'Glazing tape, rolls',
   'vent-mesh': 'Insect mesh',
   paint: 'Paint or stain, tins',
   'door-hinges': 'Hinges for the doors',
@@ -149,6 +150,8 @@ const rules: Readonly<Record<LooseCode, (say: LooseSay) => string>> = {
     `${n('strips') === n('faces') ? `In one piece${n('faces') > 1 ? ' to a face' : ''}, ${mm('long')} along the eave` : `In ${n('strips')} strips of ${mm('width')}, each ${mm('lap')} over the next`}, turned ${mm('over')} over the edges and ${mm('up')} up a wall.`,
   'wall-screws': ({ n, mm }) =>
     `In each of ${n('panels')} panels across every line, ${n('lines')} crossings, the lines ${mm('apart')} apart at most but for girts that are farther. The panels' maker says how many.`,
+  'wall-tape': ({ n, mm }) =>
+    `Round both faces of ${n('panes')} panes, ${mm('round')} round them in all, from rolls of ${mm('roll')}.`,
   'wall-flashing': ({ mm }) => `Over each head and 2 in (50 mm) past it: ${sayTrim(mm)}`,
   'vent-mesh': ({ n, mm, units }) =>
     [

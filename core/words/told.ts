@@ -8,6 +8,7 @@ export const sideOf: Partial<Record<Problem['code'], 'thickness' | 'depth'>> = {
   'beam-shallow': 'depth',
   'firring-shallow': 'depth',
   'siding-narrow': 'depth',
+  'brace-let-in': 'depth',
   'beam-too-thick': 'thickness',
   'balusters-too-deep': 'depth',
   'rails-too-thick': 'thickness',

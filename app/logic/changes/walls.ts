@@ -139,7 +139,7 @@ export const sheathe =
     withValue(design, 'walls.sheathing', on ? usualSheathing[design.lumber.yard] : null)
 /** Siding of a kind, with corner boards and casings where there were none; null without. */
 export const withSiding =
-  (kind: 'lapped' | 'upright' | 'level' | 'battened' | 'panels' | null): Change =>
+  (kind: Exclude<keyof (typeof usualSiding)['imperial'], 'trim'> | null): Change =>
   design => {
     const usual = usualSiding[design.lumber.yard]
     const sided = withValue(design, 'walls.siding', kind && usual[kind])

@@ -5,6 +5,7 @@ import { countUp, HAIR } from '../../measure'
 import { least, overlap, type Stretch } from '../../trade'
 import type { BuildingCut, Order } from '../member'
 import { type MemberPlace, ofWall } from '../place'
+import type { Rect } from '../rect'
 import { type WallBoard, wallPoint } from './board'
 import type { PostPlace } from './post-places'
 import { type SlantedLine, slantedOrder } from './slanted-board'
@@ -217,6 +218,17 @@ export const aboutBraces = (wall: Wall, block: WallBoard, all: readonly Braced[]
     where: nth(block.where, pieces.length, i),
     cuts: [...(block.cuts ?? []), ...cuts],
   }))
+}
+
+/** Whether a brace between posts crosses a rectangle of its wall. */
+export const crosses = ({ within, lower, upper }: Braced, { x0, x1, y0, y1 }: Rect): boolean => {
+  const [from, to] = [Math.max(within.from, x0), Math.min(within.to, x1)]
+  const levels = (edge: Edge): number[] => [from, to].map(s => edge.z + (s - edge.s) * edge.rise)
+  return (
+    to > from + HAIR &&
+    Math.min(...levels(lower)) < y1 - HAIR &&
+    (upper === null || Math.max(...levels(upper)) > y0 + HAIR)
+  )
 }
 
 /** What braces leave of a girt in a bay. */

@@ -10,9 +10,9 @@ import {
   type Profile,
   type RoofLines,
 } from '../../lines'
-import { middleOf, type Stretch } from '../../trade'
+import { least, middleOf, type Stretch } from '../../trade'
 import { HAIR } from '../../measure'
-import { type Building, hasSheets, isSide, type SideName, usualSheathing } from '../../design'
+import { type Building, hasSheets, isSide, type SideName, sideNames, usualSheathing } from '../../design'
 import { meets, vec } from '../../geometry'
 import type { Section } from '../../lumber'
 import type { Order } from '../member'
@@ -28,6 +28,7 @@ import type { StackLines } from './places'
 import { coverPosts, sheatheWall } from './sheathing'
 import { coverOnBolted } from './post-places'
 import { slatWall } from './slats'
+import { glazeWall, grooved, unglazed } from './glazing'
 import { nailersBehind } from './nailers'
 import { skinBeside, type SkinLumber, skinOrders, skinProblems } from './skins'
 import type { PerWall } from './wall'
@@ -85,7 +86,7 @@ export function finishWalls(ask: FinishAsk, framed: readonly FramedWall[]): Fini
   const loose: Record<SideName, number> = { south: 0, east: 0, north: 0, west: 0 }
   const braces: Record<SideName, number> = { south: 0, east: 0, north: 0, west: 0 }
   const openings: Record<SideName, readonly RoughOpening[]> = { south: [], east: [], north: [], west: [] }
-  const problems: Problem[] = skinProblems(ask.building, ask.skin)
+  const problems: Problem[] = [...letInProblem(ask), ...skinProblems(ask.building, ask.skin)]
   const skins: Order[] = []
   const orders = framed.flatMap(each => {
     const { name } = each.wall
@@ -103,7 +104,8 @@ export function finishWalls(ask: FinishAsk, framed: readonly FramedWall[]): Fini
 }
 
 /** What is put on one wall, its loose joints and its diagonals, and the openings over it. */
-interface FinishedWall extends Pick<GableFrame, 'rough' | 'problems'> {
+interface FinishedWall extends Pick<GableFrame, 'rough'> {
+  readonly problems: readonly Problem[]
   readonly orders: readonly Order[]
   readonly skin: readonly Order[]
   readonly loose: number
@@ -179,6 +181,7 @@ function finishWall(all: FinishAsk, each: FramedWall): FinishedWall {
         )
       : []
   const inGable = ({ where }: WallBoard): boolean => isInGable(where)
+  const glazed = coverOnBolted(ask.building, each.wall) ? unglazed : glazeWall(toCover, ask.section)
   const blocks = covered.blocks
     .filter(block => !inGable(block))
     .flatMap(block => aboutBraces(each.wall, block, each.braced))
@@ -186,24 +189,27 @@ function finishWall(all: FinishAsk, each: FramedWall): FinishedWall {
   const behind = nailers
     .filter(block => !inGable(block))
     .flatMap(block => aboutBraces(each.wall, block, each.braced))
-  const boards = [...each.boards, ...blocks, ...behind]
+  const boards = grooved(glazed, [...each.boards, ...blocks, ...behind])
   const { bracing } = ask.building.walls
   const braced: BracedWall =
-    bracing === 'none' || build === 'posts'
+    bracing === 'none' || build === 'posts' || letInProblem(ask).length
       ? { orders: [], boards, plates: each.raked?.plates ?? [] }
       : braceWall({ ...each, boards }, ask.stud, ask.brace, bracing, insideLimit(ask, name))
   const above: readonly WallBoard[] = [
-    ...(gable?.studs ?? []),
+    ...grooved(glazed, gable?.studs ?? []),
     ...[...covered.blocks, ...nailers].filter(inGable),
   ]
   return {
     rough: gable?.rough ?? [],
-    problems: gable?.problems ?? [],
+    problems: [...(gable?.problems ?? []), ...glazed.problems],
     loose: covered.loose,
     braces: braced.orders.length,
     skin:
       cover === 'sheets' && !coverOnBolted(ask.building, each.wall)
-        ? skinOrders(toCover, ask.skin, ask.framed && !eaveOf(ask, name) ? ask.line : null)
+        ? [
+            ...skinOrders(toCover, ask.skin, ask.framed && !eaveOf(ask, name) ? ask.line : null),
+            ...glazed.orders,
+          ]
         : [],
     orders: [
       ...[...braced.boards, ...above].map(orderOf),
@@ -214,6 +220,22 @@ function finishWall(all: FinishAsk, each: FramedWall): FinishedWall {
       ...slats,
     ],
   }
+}
+
+/** Why boards can't be let into the studs: too little would be left of them. */
+function letInProblem({ building: { walls }, stud, brace }: FinishAsk): Problem[] {
+  const deep = brace.thickness + least.notchedStud
+  const studs = sideNames.some(side => walls.sides[side].build === 'studs')
+  return walls.bracing === 'let-in' && studs && stud.depth < deep - HAIR
+    ? [
+        {
+          code: 'brace-let-in',
+          path: 'walls.stud',
+          least: deep,
+          left: Math.max(0, stud.depth - brace.thickness),
+        },
+      ]
+    : []
 }
 
 const EVERYWHERE: Stretch = { from: -Infinity, to: Infinity }

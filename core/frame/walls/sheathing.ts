@@ -1,6 +1,6 @@
 import { type MemberPlace, ofGable, ofWall } from '../place'
 import { coverLevel, levelUnder, peakOf, type Profile, withinOf } from '../../lines'
-import type { Sheathing } from '../../design'
+import { isGlazed, isSide, type Sheathing } from '../../design'
 import { countUp, HAIR } from '../../measure'
 import { type Section, sheetSection } from '../../lumber'
 import { piecesAbout } from '../pieces-about'
@@ -41,7 +41,8 @@ export function sheatheWall(ask: CoverAsk): Covered {
     framed: { wall, boards, rough, raked },
     gable,
   } = ask
-  if (gable && (raked || wall.step)) {
+  const glazed = isSide(wall.name) && isGlazed(ask.building.walls, wall.name, 'gable')
+  if (gable && !glazed && (raked || wall.step)) {
     const rows = rowsOf({ from: wallReach(ask).from, to: peakOf(gable.line) }, ask.sheathing, least.gableTip)
     return coverRows(
       ask,
@@ -62,7 +63,7 @@ export function sheatheWall(ask: CoverAsk): Covered {
     [...openingHoles(ask.framed), ...tailHoles(ask), ...overStep(ask)],
     [],
   )
-  const upper = gable ? coverGable(ask, gable) : coverPosts(ask)
+  const upper = gable ? (glazed ? nothing : coverGable(ask, gable)) : coverPosts(ask)
   return {
     sheets: [...lower.sheets, ...upper.sheets],
     blocks: [...lower.blocks, ...upper.blocks],

@@ -374,6 +374,8 @@ describe('random buildings with siding', () => {
     usualSiding.imperial.battened,
     usualSiding.metric.upright,
     { ...usualSiding.metric.panels, longest: 1700 },
+    usualSiding.metric.glazed,
+    { ...usualSiding.metric.glazed, held: 'grooves', deep: 8 },
   )
   const own = fc.option(fc.oneof(sidings, fc.constant({ kind: 'none' })), { freq: 1 })
   const designs = fc
@@ -405,6 +407,7 @@ describe('random buildings with siding', () => {
         parts: [],
         walls: {
           ...walls,
+          bracing: 'none',
           sides,
           siding,
           trim: {

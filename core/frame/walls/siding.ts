@@ -21,6 +21,7 @@ const leanOf = ({ thickness }: Section, exposure: number): number =>
 /** How far siding stands out over what it is nailed to, mm. */
 export function sidingDepth(siding: Siding, section: SectionOf): number {
   if (siding.kind === 'panels') return siding.height
+  if (siding.kind === 'glazed') return 0
   const board = section(siding.section)
   if (siding.kind === 'boards')
     return (
@@ -63,6 +64,9 @@ export function sidingOrders(skin: Skin, siding: Siding, section: SectionOf, lon
       )
     case 'panels':
       return wallPanels(skin, siding)
+    // panes lie in the wall, not on it
+    case 'glazed':
+      return []
   }
 }
 

@@ -1,3 +1,4 @@
+import { isGlazed, isSide } from '../../design'
 import { vec, type Vec3 } from '../../geometry'
 import { coverLevel, type Profile, peakOf, stretchOf, tailedEave, withinOf } from '../../lines'
 import { HAIR } from '../../measure'
@@ -99,7 +100,10 @@ export function skinOf({ cover, over, depth, lower, roof, reach, nailers }: Skin
   const own = wallReach(ask)
   const soffit =
     ask.eave && ask.building.roof.soffit ? footOfTail(ask.building, tailedEave(ask.eave)) : Infinity
-  const top = gable ? peakOf(gable.line) : Math.min(postsReach(ask)?.to ?? own.to, soffit)
+  // over panes the posts of trusses keep their sheets
+  const bare = isSide(wall.name) && isGlazed(ask.building.walls, wall.name, 'wall')
+  const posts = bare ? null : postsReach(ask)
+  const top = gable ? peakOf(gable.line) : Math.min(posts?.to ?? own.to, soffit)
   // what hangs over an open gable comes down past its plate
   const overhead = roof && !gable ? roofCuts(under(roof, lower)) : []
   const rough = [...ask.framed.rough, ...(gable?.rough ?? [])]

@@ -22,7 +22,7 @@ import { nailersBehind } from './nailers'
 import { lapProblem, sidingDepth, sidingOrders } from './siding'
 import { openingsOf, type Skin, skinOf } from './skin'
 import { casedOpenings, cornerOrders, cornersOf, levelTrim } from './trim'
-import type { Wall } from './wall'
+import { besideOf, type Wall } from './wall'
 
 /** What skins are made with: sections by their names, and what hangs over the gables. */
 export interface SkinLumber {
@@ -70,10 +70,6 @@ export function skinProblems({ walls }: Building, { section }: SkinLumber): Prob
     return problem ? [problem] : []
   })
 }
-
-/** The sides at a wall's low and high end. */
-const besideOf = (wall: Wall): readonly [SideName, SideName] =>
-  wall.along === 'x' ? ['west', 'east'] : ['south', 'north']
 
 const sheetsOn = ({ walls }: Building, side: SideName): number =>
   hasSheets(walls, side) ? (walls.sheathing?.thickness ?? 0) : 0

@@ -70,6 +70,10 @@ export interface Tee extends Stretch {
   readonly laps: boolean
 }
 
+/** The sides at a wall's low and high end. */
+export const besideOf = ({ along }: Pick<Wall, 'along'>): readonly [SideName, SideName] =>
+  along === 'x' ? ['west', 'east'] : ['south', 'north']
+
 export const acrossAxis = (wall: Wall): 'x' | 'y' => (wall.along === 'x' ? 'y' : 'x')
 
 /** Whether all four walls are as high, so that they can lap at the corners. */

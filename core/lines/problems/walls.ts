@@ -41,6 +41,30 @@ export type WallProblem =
       readonly least: number
       readonly most: number
     }
+  | {
+      readonly code: 'glazed-thick' | 'glazed-deep'
+      readonly path: `${SidingPath}.${'thickness' | 'deep'}`
+      readonly most: number
+    }
+  | {
+      readonly code: 'glazed-wide' | 'glazed-tall'
+      readonly path: `${SidingPath}.${'width' | 'longest'}`
+      readonly least: number
+    }
+  | {
+      readonly code: 'glazed-crossed'
+      readonly path: SidingPath
+      readonly side: SideName
+      readonly bays: number
+    }
+  | {
+      readonly code: 'brace-let-in'
+      readonly path: 'walls.stud'
+      readonly left: number
+      readonly least: number
+    }
+  | { readonly code: 'glazed-braced'; readonly path: 'walls.bracing' }
+  | { readonly code: 'glazed-raked' | 'glazed-truss'; readonly path: SidingPath; readonly side: SideName }
   | { readonly code: 'gable-notch-truss'; readonly path: 'walls.gables' }
   | { readonly code: 'gable-notch-blocked'; readonly path: 'walls.gables'; readonly side: SideName }
   | {

@@ -1,6 +1,16 @@
 import fc from 'fast-check'
 import { length, one, orNull, group, section, side, eave, text } from './kit'
 
+const glazed = group(
+  {
+    kind: fc.constant('glazed'),
+    thickness: length(3, 40, 6, 25),
+    width: length(300, 2600, 600, 1300),
+    longest: length(600, 15000, 1800, 4000),
+    stop: section('1x1', '22x22', '1x2'),
+  },
+  { made: one('twin-wall', 'plastic', 'glass'), held: one('stops', 'grooves'), deep: length(5, 25, 6, 12) },
+)
 const siding = fc.oneof(
   group({ section: section('1x6', '1x8'), exposure: length(20, 600, 90, 160) }),
   group({
@@ -29,6 +39,7 @@ const siding = fc.oneof(
       across: fc.integer({ min: 1, max: 12 }),
     },
   ),
+  glazed,
 )
 const ownSiding = fc.oneof(siding, group({ kind: fc.constant('none') }))
 

@@ -25,6 +25,24 @@ export const wallSentences: Sentences<WallProblem> = {
     `These boards are too narrow for their thickness to be lapped. Use boards ${up(problem.least)} wide at least, or flat ones.`,
   'siding-shows': (problem, { up, down }) =>
     `Each board lies over the one below by an inch (25 mm) at least, and shows twice its thickness at least: it is laid so. Let ${up(problem.least)} to ${down(problem.most)} show.`,
+  'glazed-thick': (problem, { down }) =>
+    `A pane so thick leaves no room in the wall for what holds it. Use one ${down(problem.most)} thick at most, thinner stops or deeper studs.`,
+  'glazed-deep': (problem, { down }) =>
+    `A stud grooved so deep on both faces is too thin between them. Make the grooves ${down(problem.most)} deep at most, or use stops.`,
+  'glazed-wide': (problem, { up }) =>
+    `The widest bay takes a pane wider than it is sold. Type a width of ${up(problem.least)} or more, or space the studs closer.`,
+  'glazed-tall': (problem, { up }) =>
+    `The highest bay takes a pane longer than it is sold. Type a length of ${up(problem.least)} or more.`,
+  'brace-let-in': (problem, { up, down }) =>
+    `Boards let into these studs would leave ${down(problem.left)} of them. Use studs ${up(problem.least)} deep at least, or brace for a while only.`,
+  'glazed-braced': () =>
+    'Boards let into the studs would pass in front of the panes. Brace the walls for a while only, or not at all, and let sheets on the other walls hold them square.',
+  'glazed-crossed': problem =>
+    `Braces between the posts of the ${problem.side} side cross ${problem.bays === 1 ? 'a bay, which stays' : `${problem.bays} bays, which stay`} open. Leave the braces out there, or choose another siding.`,
+  'glazed-raked': problem =>
+    `The studs of the raked ${problem.side} wall run on into its gable with no plate between, so both are glazed or neither. Choose the same for both, or studs on level walls.`,
+  'glazed-truss': problem =>
+    `In the ${problem.side} gable stand the webs of a truss, not studs. Choose another siding there, or frame the roof with rafters.`,
   'gable-notch-truss': () =>
     "Gable studs can't run up behind end trusses, whose gussets are on their inner faces: they end under the chords. Choose studs that end there, or raked walls.",
   'gable-notch-blocked': problem =>
