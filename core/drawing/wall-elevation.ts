@@ -51,9 +51,7 @@ export function wallElevation(plan: Plan, name: WallName, layer: WallLayer = 'fr
   if (!wall) throw new RangeError(`no wall ${name}`)
   const shown =
     layer === 'siding'
-      ? plan.frame.covering.filter(
-          ({ where, role }) => (isWallSkin(role) || isOfDoor(role)) && isOfWall(where, name),
-        )
+      ? skinOf(plan, name)
       : plan.frame.members.filter(
           member =>
             isOfWall(member.where, name) &&
@@ -77,6 +75,17 @@ export function wallElevation(plan: Plan, name: WallName, layer: WallLayer = 'fr
     labels: openings.map(each => each.label),
     areas: wallAreas(plan, wall, layer),
   })
+}
+
+/** What lies on a wall; of one with panes between its boards those too. */
+function skinOf({ frame }: Plan, name: WallName): Member[] {
+  const skin = frame.covering.filter(
+    ({ where, role }) => (isWallSkin(role) || isOfDoor(role)) && isOfWall(where, name),
+  )
+  const behind = skin.some(({ role }) => role === 'pane')
+    ? frame.members.filter(({ where, role }) => isOfWall(where, name) && role !== 'brace')
+    : []
+  return [...behind, ...skin]
 }
 
 /** The grooves of siding sheets, from each sheet's own edge at the layout end. */

@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs'
 import { type Design, parseDesign, usualCover } from '../design'
 import { INCH } from '../measure'
 import { withCover } from '../testing/covered'
-import { plan, type Plan } from './index'
+import { plan, type Plan, whole } from './index'
 import type { LooseCode } from './loose-item'
 
 const demo = (name: string): Design => {
@@ -82,6 +82,34 @@ describe('the demo designs under panels of 600 that are screwed in lines 24 in a
     expect(made.totals.panels).toBe(4 * Math.ceil(along / 600))
     expect(loose(made, 'cover-area')?.amount).toBeCloseTo((2 * along * (chord + chord - INCH)) / 1e6, 6)
     expect(loose(made, 'cover-caps')?.from.long).toBeCloseTo(3 * along, 6)
+  })
+
+  // two gables end to end: 3000 with 250 and a barge board of 22 to the east, over its sheets of 11 to the
+  // west, where the porch stands; that of 1800 with the same to the west, flush to the east. Half of 2400,
+  // 300 and a fascia of 22 up either slope
+  test('ferry-shelter', () => {
+    const design = demo('ferry-shelter')
+    const { main, parts } = whole({
+      ...roofed('ferry-shelter'),
+      parts: design.parts.map(part => ({
+        ...part,
+        roof: {
+          ...part.roof,
+          cover: { ...part.roof.cover, top: { ...panels, cover: 600, past: 0, longest: 6000 } },
+        },
+      })),
+    })
+    const up = slope(1200 + 300 + 22, 7)
+    const made = [main, ...parts.map(part => part.plan)]
+    for (const [i, along] of [3000 + 250 + 22 + 11, 1800 + 250 + 22].entries()) {
+      const one = made[i]
+      if (!one) throw new Error('a part is lost')
+      expect(one.totals.panels).toBe(2 * Math.ceil(along / 600))
+      expect(loose(one, 'cover-area')?.amount).toBeCloseTo((2 * along * up) / 1e6, 6)
+      expect(loose(one, 'cover-caps')?.amount).toBe(lengths(along, 3000, 100))
+      // one rake each
+      expect(loose(one, 'cover-gable-trim')?.from.long).toBeCloseTo(2 * up, 6)
+    }
   })
 })
 

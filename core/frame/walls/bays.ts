@@ -26,8 +26,9 @@ interface Clear {
 
 /**
  * The bays of a wall and of the gable over it, from its low end, each from below up: what its boards and
- * openings leave clear, between two plumb edges. `ends` is how high the walls
- * at its ends are, `plates` how much under its top plates take, its own or those lapped over it; mm. What is too narrow or too low for a pane is left out.
+ * openings leave clear, between two plumb edges. `ends` is how high the walls at its ends are, `plates` how
+ * much its top plates take, its own or those lapped over it; mm. What is too narrow or too low for a pane is
+ * left out.
  */
 export function baysOf(
   wall: Wall,

@@ -18,7 +18,7 @@ const base = newDesign('a', 'imperial')
 const { glazed, lapped } = usualSiding.imperial
 const inches = (mm: number): number => mm / INCH
 
-/** 12 by 8 ft, walls of 2x4 at 24 in 84 in high with one top plate, rafters of 2x6 on a seat that bears fully. */
+/** 12 by 8 ft, walls of 2x4 at 24 in, 84 in high with one top plate, 2x6 rafters that bear fully. */
 const glass = (walls: Partial<Walls> = {}, south: OwnSiding | null = glazed): Design => ({
   ...base,
   footprint: { length: 144 * INCH, width: 96 * INCH },
@@ -38,7 +38,7 @@ const of = ({ covering }: Frame, role: Member['role'], wall: 'south' | 'east' | 
 const lumberOf = ({ frame: { members, covering } }: { frame: Frame }): Member[] => [...members, ...covering]
 
 describe('panes between studs', () => {
-  // studs at 0, 1 1/2 … on 24 in: clear 22 1/2 in between two of them; 84 in less a plate under and over: 81 in
+  // studs on 24 in: clear 22 1/2 in between two of them; 84 in less a plate under and over: 81 in
   test('fill each bay less two millimetres all round, a stop in from the outside', () => {
     const made = frame(glass())
     expect(made.problems).toEqual([])
