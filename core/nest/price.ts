@@ -1,0 +1,161 @@
+import type { Pattern, Problem } from './problem'
+
+/** What a piece of a size is worth, and how many may be taken; of as many sizes as a problem has. */
+export interface Worth {
+  readonly values: Float64Array | readonly number[]
+  readonly most: readonly number[]
+}
+
+/** Sizes worth something, those first that are worth most for their length. */
+interface Ranked {
+  readonly index: Int32Array
+  readonly size: Float64Array
+  readonly value: Float64Array
+  readonly most: Int32Array
+  readonly dense: Float64Array
+  /** The most that a single piece is worth that is no longer than so much. */
+  readonly single: (rest: number) => number
+  readonly smallest: number
+}
+
+/** The most that a single piece may be worth, by how long it may be. */
+function singleOf(size: Float64Array, value: Float64Array): (rest: number) => number {
+  const order = Array.from(size.keys()).sort((a, b) => (size[a] as number) - (size[b] as number))
+  const sizes = Float64Array.from(order, i => size[i] as number)
+  const most = Float64Array.from(order, i => value[i] as number)
+  for (let i = 1; i < most.length; i++) most[i] = Math.max(most[i] as number, most[i - 1] as number)
+  return rest => {
+    let [low, high] = [0, sizes.length]
+    while (low < high) {
+      const middle = (low + high) >> 1
+      if ((sizes[middle] as number) <= rest) low = middle + 1
+      else high = middle
+    }
+    return low > 0 ? (most[low - 1] as number) : 0
+  }
+}
+
+/** The most that may be had of a rest by pieces from the k-th on, by how dense they are and how few fit. */
+function bound({ dense, single, smallest }: Ranked, k: number, rest: number): number {
+  const most = rest * (dense[k] as number)
+  if (rest < smallest) return 0
+  if (rest < 2 * smallest) return Math.min(most, single(rest))
+  return rest < 3 * smallest ? Math.min(most, 2 * single(rest - smallest)) : most
+}
+
+function ranked({ sizes }: Problem, { values, most }: Worth): Ranked {
+  const order = sizes
+    .map((_, i) => i)
+    .filter(i => (values[i] ?? 0) > 1e-12 && (most[i] ?? 0) > 0)
+    .sort((a, b) => (values[b] ?? 0) / (sizes[b] ?? 1) - (values[a] ?? 0) / (sizes[a] ?? 1))
+  const n = order.length
+  const size = Float64Array.from(order, i => sizes[i] ?? 0)
+  const value = Float64Array.from(order, i => values[i] ?? 0)
+  const out: Ranked = {
+    index: Int32Array.from(order),
+    ...{ size, value },
+    single: singleOf(size, value),
+    smallest: Math.min(...size),
+    most: Int32Array.from(order, i => most[i] ?? 0),
+    dense: new Float64Array(n + 1),
+  }
+  for (let k = 0; k < n; k++) out.dense[k] = (out.value[k] ?? 0) / (out.size[k] ?? 1)
+  return out
+}
+
+/** Patterns found, and whether there are no better ones for certain. */
+export interface Priced {
+  readonly patterns: readonly Pattern[]
+  readonly exact: boolean
+}
+
+/**
+ * The patterns worth most on a board, by branch and bound on whole numbers: some of those found on the way to
+ * the best one, that last; none where nothing is worth more than `above`.
+ */
+export function worthiest(problem: Problem, board: number, worth: Worth, above: number): Priced {
+  const sorted = ranked(problem, worth)
+  const { size, value, most } = sorted
+  const n = size.length
+  const counts = new Int32Array(n)
+  const found: Pattern[] = []
+  let best = above
+  let steps = 0
+  const visit = (k: number, rest: number, sum: number): void => {
+    if (++steps > MOST_STEPS) return
+    if (sum > best) {
+      best = sum
+      found.push(patternOf(board, sorted, counts, k))
+    }
+    if (k === n || sum + bound(sorted, k, rest) <= best + 1e-12) return
+    const all = Math.min(most[k] as number, Math.floor(rest / (size[k] as number)))
+    for (let c = all; c >= 0; c--) {
+      counts[k] = c
+      const now = sum + c * (value[k] as number)
+      const after = rest - c * (size[k] as number)
+      visit(k + 1, after, now)
+    }
+    counts[k] = 0
+  }
+  visit(0, problem.boards[board]?.room ?? 0, 0)
+  return { patterns: found.slice(-KEPT), exact: steps <= MOST_STEPS }
+}
+
+/** Steps after which a search for the worthiest pattern ends with what it has. */
+const MOST_STEPS = 400_000
+
+/** Of the patterns found on the way to the best so many are kept. */
+const KEPT = 3
+
+const patternOf = (board: number, { index }: Ranked, counts: Int32Array, upTo: number): Pattern => {
+  const taken: [number, number][] = []
+  for (let k = 0; k < upTo; k++) if (counts[k]) taken.push([index[k] as number, counts[k] as number])
+  taken.sort((a, b) => a[0] - b[0])
+  return { board, sizes: taken.map(each => each[0]), counts: taken.map(each => each[1]) }
+}
+
+/**
+ * All patterns of a board worth `least` or more that no further piece fits into; null where there are more
+ * than `limit`.
+ */
+export function allWorth(
+  problem: Problem,
+  board: number,
+  worth: Worth,
+  least: number,
+  limit: number,
+): Pattern[] | null {
+  const sorted = ranked(problem, {
+    values: Array.from(worth.values, value => Math.max(value, 1e-11)),
+    most: worth.most,
+  })
+  const { size, value, most } = sorted
+  const n = size.length
+  const counts = new Int32Array(n)
+  const found: Pattern[] = []
+  const isFull = (rest: number): boolean => {
+    for (let k = 0; k < n; k++)
+      if ((counts[k] as number) < (most[k] as number) && (size[k] as number) <= rest) return false
+    return true
+  }
+  let steps = 0
+  const visit = (k: number, rest: number, sum: number): boolean => {
+    if (++steps > limit * STEPS) return false
+    if (sum + bound(sorted, k, rest) < least) return true
+    if (k === n) {
+      if (!isFull(rest)) return true
+      found.push(patternOf(board, sorted, counts, n))
+      return found.length <= limit
+    }
+    const all = Math.min(most[k] as number, Math.floor(rest / (size[k] as number)))
+    for (let c = all; c >= 0; c--) {
+      counts[k] = c
+      if (!visit(k + 1, rest - c * (size[k] as number), sum + c * (value[k] as number))) return false
+    }
+    return true
+  }
+  return visit(0, problem.boards[board]?.room ?? 0, 0) ? found : null
+}
+
+/** Steps that a search for patterns may take for each that it may find. */
+const STEPS = 400
