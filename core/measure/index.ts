@@ -11,6 +11,7 @@ export {
   FOUND,
   HAIR,
   IN_LINE,
+  nesting,
   NO_TURN,
   ON_MARK,
   ON_PLANE,

@@ -97,3 +97,14 @@ export const BENT = 1e-10
 
 /** mm. What is typed to a sixteenth of an inch, or a millimetre, is taken for the place it is nearest to. */
 export const TYPED = 1.6
+
+/** The cut plan, which counts in whole ten-thousandths of a millimetre. */
+export const nesting = {
+  /** Of a millimetre to one. A sixty-fourth of an inch is some 4000 of them. */
+  units: 1e4,
+  /**
+   * mm. A board may be overrun by so much: pieces are rounded up to a unit each, and would else not fill a
+   * board they are the whole of. Nothing that a saw sees.
+   */
+  over: 0.01,
+} as const

@@ -40,7 +40,8 @@ function bound({ dense, single, smallest }: Ranked, k: number, rest: number): nu
   const most = rest * (dense[k] as number)
   if (rest < smallest) return 0
   if (rest < 2 * smallest) return Math.min(most, single(rest))
-  return rest < 3 * smallest ? Math.min(most, 2 * single(rest - smallest)) : most
+  // two that each leave room for the other, or a single longer one
+  return rest < 3 * smallest ? Math.min(most, Math.max(single(rest), 2 * single(rest - smallest))) : most
 }
 
 function ranked({ sizes }: Problem, { values, most }: Worth): Ranked {

@@ -76,13 +76,16 @@ function improve(highs: Highs, search: Search, first: Packing): Solved {
   if (!so().proved && so().bound !== null && !over()) {
     search.told?.(so())
     const known = wholeNumbers(highs, problem, master.patterns, best.cost - stepOf(problem))
-    if (known && known !== 'none') best = known
+    if (known && known !== 'none') best = known.packing
   }
   if (!so().proved && so().bound !== null && !over()) {
     search.told?.(so())
     const closed = close(highs, search, root, best)
+    // the least of all that could be better is the best there is
+    if (closed && closed !== 'none' && closed.least)
+      return { packing: closed.packing, bound: closed.packing.cost, proved: true }
     if (closed === 'none') return { packing: best, bound: best.cost, proved: true }
-    if (closed) best = closed
+    if (closed) best = closed.packing
   }
   return so()
 }
@@ -208,11 +211,17 @@ function finished(
   return packingOf(problem, [...fixed, ...greedy({ ...problem, boards }, wanted).used])
 }
 
+/** A packing in whole numbers, and whether it is the cheapest of its patterns for certain. */
+interface Whole {
+  readonly packing: Packing
+  readonly least: boolean
+}
+
 /**
  * A cheaper packing out of all patterns that one could be made of; 'none' where there is none for certain;
  * null where that could not be settled.
  */
-function close(highs: Highs, search: Search, root: Relaxed, best: Packing): Packing | 'none' | null {
+function close(highs: Highs, search: Search, root: Relaxed, best: Packing): Whole | 'none' | null {
   const { problem, master } = search
   const most = best.cost - stepOf(problem)
   const gap = (most - master.toCost(root.value)) / master.toCost(1) + BETTER * 10
@@ -241,7 +250,7 @@ function wholeNumbers(
   problem: Problem,
   patterns: readonly Pattern[],
   most: number,
-): Packing | 'none' | null {
+): Whole | 'none' | null {
   const model = highs.createModel()
   try {
     model.options.set({ output_flag: false, mip_rel_gap: 0, time_limit: SECONDS })
@@ -250,10 +259,11 @@ function wholeNumbers(
     const limited = problem.boards.flatMap(({ limit }, i) => (limit === null ? [] : [i]))
     for (const i of limited) model.addRow(-highs.infinity, problem.boards[i]?.limit ?? 0, none)
     const costs = problem.wanted.length + limited.length
-    model.addRow(-highs.infinity, most + 0.5, none)
+    const step = stepOf(problem)
+    model.addRow(-highs.infinity, most / step + 0.5, none)
     patterns.forEach((pattern, k) => {
       const at = limited.indexOf(pattern.board)
-      const cost = problem.boards[pattern.board]?.cost ?? 0
+      const cost = (problem.boards[pattern.board]?.cost ?? 0) / step
       const rows: [number, number][] = pattern.sizes.map((size, i) => [size, pattern.counts[i] ?? 0])
       if (at >= 0) rows.push([problem.wanted.length + at, 1])
       if (cost > 0) rows.push([costs, cost])
@@ -265,14 +275,17 @@ function wholeNumbers(
     })
     model.run()
     const status = model.getModelStatus()
-    if (status === highs.constants.modelStatus.infeasible) return 'none'
+    const { infeasible, unboundedOrInfeasible } = highs.constants.modelStatus
+    // costs are not less than 0, so nothing is unbounded
+    if (status === infeasible || status === unboundedOrInfeasible) return 'none'
     const { colValue } = model.getSolution()
     const used = patterns.flatMap((pattern, i) => {
       const count = Math.round(colValue[i] ?? 0)
       return count > 0 ? [{ pattern, count }] : []
     })
     const found = packingOf(problem, used)
-    return isWhole(found) && found.cost <= most ? trimmed(problem, used) : null
+    if (!isWhole(found) || found.cost > most) return null
+    return { packing: trimmed(problem, used), least: status === highs.constants.modelStatus.optimal }
   } finally {
     model.dispose()
   }

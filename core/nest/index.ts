@@ -1,0 +1,13 @@
+export {
+  nest,
+  type NestAim,
+  nestAims,
+  type NestAsk,
+  type NestBoard,
+  type NestCut,
+  type NestPiece,
+  type NestPlan,
+  type NestStock,
+  type NestWatch,
+  type Unplaced,
+} from './nest'
