@@ -118,6 +118,11 @@ async function main(): Promise<number> {
   return 1
 }
 
+process.stdout.on('error', (error: NodeJS.ErrnoException) => {
+  // who reads has had enough
+  if (error.code === 'EPIPE') process.exit(0)
+  throw error
+})
 main().then(
   code => {
     process.exitCode = code

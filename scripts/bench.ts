@@ -14,6 +14,7 @@ import {
 } from '../core/design'
 import { newMemory } from '../core/frame'
 import { plan } from '../core/plan'
+import { benchNest } from './bench-nest'
 
 /** Replan times of a design, ms: a change of pitch, then everything read off it anew. */
 function replan(design: Design, times = 200): number[] {
@@ -97,6 +98,13 @@ function largest(share: number): Design {
     roof: { ...base.roof, spacing, pitch: { rise: 12, run: 12 }, ridge: '2x12', rafter: '2x12' },
   }
 }
+
+await benchNest(
+  readdirSync('demo').flatMap(file => {
+    const read = parseDesign(readFileSync(join('demo', file), 'utf8'))
+    return read.ok ? [read.design] : []
+  }),
+)
 
 console.log('\nframed and planned from nothing, and a change of pitch, ms')
 for (const share of [0.1, 0.2, 0.4, 0.7, 1]) {

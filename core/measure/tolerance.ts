@@ -107,4 +107,14 @@ export const nesting = {
    * board they are the whole of. Nothing that a saw sees.
    */
   over: 0.01,
+  /** Of a unit: what a number of millimetres may miss a whole one by; doubles hold 100 m to 1e-6 of one. */
+  slack: 1e-3,
+  /** Of the dearest board's cost: what a pattern must better the linear problem by, right to 1e-9. */
+  better: 1e-8,
+  /** Of a board: how near a whole number a count of them is one. */
+  whole: 1e-6,
+  /** Of the dearest board's cost: a piece worth less is worth nothing, and no pattern is better by it. */
+  worth: 1e-12,
+  /** Of a sum of money, lengths or a share of them: two roads to it may differ by so much. */
+  sum: 1e-6,
 } as const

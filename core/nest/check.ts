@@ -73,12 +73,12 @@ function sumFaults({ aim }: NestAsk, plan: NestPlan): string[] {
   const aimed = aim === 'boards' ? boards : aim === 'cost' ? cost : long
   const out: string[] = []
   if (boards !== plan.boards) out.push(`${plan.boards} boards, not ${boards}`)
-  if (plan.cost !== null && Math.abs(plan.cost - cost) > 1e-6 * (1 + cost))
+  if (plan.cost !== null && Math.abs(plan.cost - cost) > nesting.sum * (1 + cost))
     out.push(`cost ${plan.cost}, not ${cost}`)
-  if (long > 0 && Math.abs(plan.waste - (1 - cut / long)) > 1e-9) out.push(`waste ${plan.waste}`)
-  if (plan.bound !== null && plan.bound > aimed * (1 + 1e-9) + 1e-6)
+  if (long > 0 && Math.abs(plan.waste - (1 - cut / long)) > nesting.sum) out.push(`waste ${plan.waste}`)
+  if (plan.bound !== null && plan.bound > aimed + nesting.sum * (1 + aimed))
     out.push(`bound ${plan.bound} over ${aimed}`)
-  if (plan.proved && (plan.bound === null || plan.bound < aimed * (1 - 1e-9) - 1e-6))
+  if (plan.proved && (plan.bound === null || plan.bound < aimed - nesting.sum * (1 + aimed)))
     out.push(`proved ${aimed}, but its bound is ${plan.bound}`)
   return out
 }

@@ -11,3 +11,4 @@ export {
   type NestWatch,
   type Unplaced,
 } from './nest'
+export { type ListColumn, type ListFault, type ListRead, readPieces, readStock } from './lists'

@@ -80,10 +80,8 @@ export interface NestWatch {
   readonly told?: (section: string, so: Solved) => void
 }
 
-const up = (mm: number): number => Math.ceil(mm * nesting.units - SLACK)
-const down = (mm: number): number => Math.floor(mm * nesting.units + SLACK)
-/** Of a unit: what a number of millimetres may miss a whole one by. */
-const SLACK = 1e-3
+const up = (mm: number): number => Math.ceil(mm * nesting.units - nesting.slack)
+const down = (mm: number): number => Math.floor(mm * nesting.units + nesting.slack)
 
 /**
  * The best plan found to cut pieces from boards, section by section, and how close it is for certain. A cut
@@ -124,7 +122,7 @@ function nestSection(
     .map((each): Unplaced => ({ ...each, why: stock.length ? 'too-long' : 'no-stock' }))
   const { problem, bySize, scale } = problemOf(fits, stock, ask)
   const solved = solve(highs, problem, {
-    over: () => now() > until,
+    left: () => until - now(),
     ...(told && { told: so => told(section, so) }),
   })
   const packing = ask.aim === 'boards' ? shortened(problem, solved.packing) : solved.packing

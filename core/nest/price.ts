@@ -1,3 +1,4 @@
+import { nesting } from '../measure'
 import type { Pattern, Problem } from './problem'
 
 /** What a piece of a size is worth, and how many may be taken; of as many sizes as a problem has. */
@@ -47,7 +48,7 @@ function bound({ dense, single, smallest }: Ranked, k: number, rest: number): nu
 function ranked({ sizes }: Problem, { values, most }: Worth): Ranked {
   const order = sizes
     .map((_, i) => i)
-    .filter(i => (values[i] ?? 0) > 1e-12 && (most[i] ?? 0) > 0)
+    .filter(i => (values[i] ?? 0) > nesting.worth && (most[i] ?? 0) > 0)
     .sort((a, b) => (values[b] ?? 0) / (sizes[b] ?? 1) - (values[a] ?? 0) / (sizes[a] ?? 1))
   const n = order.length
   const size = Float64Array.from(order, i => sizes[i] ?? 0)
@@ -88,7 +89,7 @@ export function worthiest(problem: Problem, board: number, worth: Worth, above: 
       best = sum
       found.push(patternOf(board, sorted, counts, k))
     }
-    if (k === n || sum + bound(sorted, k, rest) <= best + 1e-12) return
+    if (k === n || sum + bound(sorted, k, rest) <= best + nesting.worth) return
     const all = Math.min(most[k] as number, Math.floor(rest / (size[k] as number)))
     for (let c = all; c >= 0; c--) {
       counts[k] = c
@@ -127,7 +128,7 @@ export function allWorth(
   limit: number,
 ): Pattern[] | null {
   const sorted = ranked(problem, {
-    values: Array.from(worth.values, value => Math.max(value, 1e-11)),
+    values: Array.from(worth.values, value => Math.max(value, 10 * nesting.worth)),
     most: worth.most,
   })
   const { size, value, most } = sorted
@@ -159,4 +160,4 @@ export function allWorth(
 }
 
 /** Steps that a search for patterns may take for each that it may find. */
-const STEPS = 400
+const STEPS = 100

@@ -1,3 +1,5 @@
+import { nesting } from '../measure'
+
 /**
  * Pieces of as many sizes that are to be cut out of boards of as many kinds, as whole numbers: each size has
  * the saw's cut in it, and each board's room one more than it is long, so that a cut follows every piece.
@@ -75,6 +77,5 @@ export const commonMeasure = (numbers: readonly number[]): number =>
 /** The least cost that a bound leaves possible: costs are whole numbers, and all have a common measure. */
 export function leastCost({ boards }: Pick<Problem, 'boards'>, bound: number): number {
   const step = commonMeasure(boards.map(({ cost }) => cost)) || 1
-  // the linear bound is right to some nine figures
-  return Math.max(0, Math.ceil(bound / step - 1e-6)) * step
+  return Math.max(0, Math.ceil(bound / step - nesting.whole)) * step
 }

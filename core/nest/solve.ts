@@ -1,4 +1,5 @@
 import type { Highs } from 'highs'
+import { nesting } from '../measure'
 import { greedy } from './greedy'
 import { Master, type Relaxed } from './master'
 import { allWorth, worthiest } from './price'
@@ -24,8 +25,8 @@ export interface Solved {
 
 /** What a search tells as it goes, and when it is to end. */
 export interface Watch {
-  /** Whether the time is over. */
-  readonly over: () => boolean
+  /** ms that are left to it; none when 0 or less. */
+  readonly left: () => number
   readonly told?: (so: Solved) => void
 }
 
@@ -57,7 +58,8 @@ export function solve(highs: Highs, problem: Problem, watch: Watch): Solved {
 }
 
 function improve(highs: Highs, search: Search, first: Packing): Solved {
-  const { problem, master, over } = search
+  const { problem, master } = search
+  const over = (): boolean => search.left() <= 0
   const stock = stockOf(problem)
   const root = generate(search, problem.wanted, stock)
   // what a dive can't settle takes nothing from the bound
@@ -75,7 +77,7 @@ function improve(highs: Highs, search: Search, first: Packing): Solved {
   }
   if (!so().proved && so().bound !== null && !over()) {
     search.told?.(so())
-    const known = wholeNumbers(highs, problem, master.patterns, best.cost - stepOf(problem))
+    const known = wholeNumbers(highs, search, master.patterns, best.cost - stepOf(problem))
     if (known && known !== 'none') best = known.packing
   }
   if (!so().proved && so().bound !== null && !over()) {
@@ -110,18 +112,18 @@ function learn({ master, known }: Search, pattern: Pattern): boolean {
 
 /** Adds patterns until none betters the linear problem of what is still wanted. */
 function generate(search: Search, wanted: readonly number[], stock: readonly number[]): Relaxed {
-  const { master, problem, over } = search
+  const { master, problem, left } = search
   master.ask(wanted, stock)
   for (;;) {
     const relaxed = master.solve()
-    if (over()) {
+    if (left() <= 0) {
       search.exact = false
       return relaxed
     }
     let more = false
     for (const board of problem.boards.keys()) {
       if ((stock[board] ?? 0) < 1) continue
-      const above = master.costOf(board) - (relaxed.short[board] ?? 0) + BETTER
+      const above = master.costOf(board) - (relaxed.short[board] ?? 0) + nesting.better
       const { patterns, exact } = worthiest(problem, board, { values: relaxed.worth, most: wanted }, above)
       if (!exact && patterns.length === 0) search.exact = false
       for (const pattern of patterns) if (learn(search, pattern)) more = true
@@ -129,9 +131,6 @@ function generate(search: Search, wanted: readonly number[], stock: readonly num
     if (!more) return relaxed
   }
 }
-
-/** As a share of the dearest board: what a pattern must better the linear problem by. */
-const BETTER = 1e-8
 
 /**
  * Fixes what the linear problem uses whole, or most of, and asks again for the rest; null where that can't
@@ -144,7 +143,7 @@ function dive(search: Search, best: Packing, skip: number): Packing | null {
   const fixed: { pattern: Pattern; count: number }[] = []
   let cost = 0
   for (let depth = 0; wanted.some(count => count > 0); depth++) {
-    if (search.over()) return finished(problem, fixed, wanted, stock)
+    if (search.left() <= 0) return finished(problem, fixed, wanted, stock)
     const relaxed = generate(search, wanted, stock)
     const least = leastCost(problem, cost + master.toCost(relaxed.value))
     if (isWhole(best) && least >= best.cost) return null
@@ -182,20 +181,17 @@ function choose(
   skip: number,
 ): { readonly pattern: Pattern; readonly times: number }[] {
   const whole = patterns.flatMap((pattern, i) => {
-    const count = Math.floor((times[i] ?? 0) + WHOLE)
+    const count = Math.floor((times[i] ?? 0) + nesting.whole)
     return count > 0 ? [{ pattern, times: count }] : []
   })
   if (whole.length && skip === 0) return whole
   const most = patterns
-    .map((pattern, i) => ({ pattern, part: (times[i] ?? 0) - Math.floor((times[i] ?? 0) + WHOLE) }))
-    .filter(({ part }) => part > WHOLE)
+    .map((pattern, i) => ({ pattern, part: (times[i] ?? 0) - Math.floor((times[i] ?? 0) + nesting.whole) }))
+    .filter(({ part }) => part > nesting.whole)
     .sort((a, b) => b.part - a.part)
   const one = most[Math.min(skip, most.length - 1)]
   return one ? [{ pattern: one.pattern, times: 1 }] : whole
 }
-
-/** How near a whole number a count of boards is one. */
-const WHOLE = 1e-6
 
 /** What was fixed, and the rest as it comes. */
 function finished(
@@ -224,7 +220,7 @@ interface Whole {
 function close(highs: Highs, search: Search, root: Relaxed, best: Packing): Whole | 'none' | null {
   const { problem, master } = search
   const most = best.cost - stepOf(problem)
-  const gap = (most - master.toCost(root.value)) / master.toCost(1) + BETTER * 10
+  const gap = (most - master.toCost(root.value)) / master.toCost(1) + nesting.better * 10
   if (gap < 0) return 'none'
   const patterns: Pattern[] = []
   for (const board of problem.boards.keys()) {
@@ -233,7 +229,7 @@ function close(highs: Highs, search: Search, root: Relaxed, best: Packing): Whol
     if (!found || patterns.length + found.length > MOST_PATTERNS) return null
     patterns.push(...found)
   }
-  return wholeNumbers(highs, problem, patterns, most)
+  return wholeNumbers(highs, search, patterns, most)
 }
 
 /** What two packings' costs differ by at least. */
@@ -241,19 +237,24 @@ const stepOf = ({ boards }: Problem): number => commonMeasure(boards.map(({ cost
 
 /** Patterns beyond which the solver is not asked. */
 const MOST_PATTERNS = 30_000
-/** Seconds that it is given. */
+/** Seconds that it is given: half of what is left, since it takes up to twice as long. */
 const SECONDS = 4
+const LEAST_SECONDS = 0.05
 
 /** Puts patterns to the solver as whole numbers: no packing of them may cost more than `most`. */
 function wholeNumbers(
   highs: Highs,
-  problem: Problem,
+  { problem, left }: Search,
   patterns: readonly Pattern[],
   most: number,
 ): Whole | 'none' | null {
   const model = highs.createModel()
   try {
-    model.options.set({ output_flag: false, mip_rel_gap: 0, time_limit: SECONDS })
+    model.options.set({
+      output_flag: false,
+      mip_rel_gap: 0,
+      time_limit: Math.max(LEAST_SECONDS, Math.min(SECONDS, left() / 2000)),
+    })
     const none = { indices: [], values: [] }
     for (const count of problem.wanted) model.addRow(count, highs.infinity, none)
     const limited = problem.boards.flatMap(({ limit }, i) => (limit === null ? [] : [i]))

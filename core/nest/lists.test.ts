@@ -1,0 +1,124 @@
+import { describe, expect, test } from '@jest/globals'
+import { INCH } from '../measure'
+import { sayListFault } from '../words'
+import { readPieces, readStock } from './lists'
+
+const pieces = (text: string, units: 'metric' | 'imperial' = 'metric') => {
+  const read = readPieces(text, units)
+  if (!read.ok) throw new Error(JSON.stringify(read.faults))
+  return read.rows
+}
+const faults = (text: string) => {
+  const read = readPieces(text, 'metric')
+  return read.ok ? [] : read.faults
+}
+
+describe('a list of pieces', () => {
+  test.each([
+    ['commas', 'mark,section,length,count\nA,2x4,1200,4\n'],
+    ['a byte order mark, lines of another system', '\uFEFFmark,section,length,count\r\nA,2x4,1200,4\r\n'],
+    ['semicolons and a decimal comma', 'mark;section;length;count\nA;2x4;1200,0;4'],
+    ['tabs', 'mark\tsection\tlength\tcount\nA\t2x4\t1200\t4'],
+    [
+      'columns in another order, in capitals, quoted',
+      '"Count","LENGTH","Mark","Section"\n"4","1200","A","2x4"',
+    ],
+    ['a unit in the header', 'mark,section,length (cm),count\nA,2x4,120,4'],
+    ['a unit in the cell', 'mark,section,length,count\nA,2x4,120 cm,4'],
+    ['its x written otherwise', 'mark,section,length,count\nA,2 × 4,1200,4'],
+    ['empty rows between', 'mark,section,length,count\n\nA,2x4,1200,4\n,,,\n'],
+  ])('%s', (_, text) => {
+    expect(pieces(text)).toEqual([{ mark: 'A', section: '2x4', length: 1200, count: 4 }])
+  })
+
+  test('feet and inches, in quotes and without, and of the unit asked for', () => {
+    const long = (98 + 1 / 2) * INCH
+    const text = 'mark,section,length,count\nA,2x4,8\' 2 1/2",1\nB,2x4,"8\' 2 1/2""",1\nC,2x4,98.5,1\n'
+    for (const { length } of pieces(text, 'imperial')) expect(length).toBeCloseTo(long, 9)
+    expect(pieces('mark,section,length in,count\nA,2x4,98 1/2,1')[0]?.length).toBeCloseTo(long, 9)
+    expect(pieces('mark,section,length ft,count\nA,2x4,8,1')[0]?.length).toBeCloseTo(96 * INCH, 9)
+  })
+
+  test('columns that are not known are passed over, and named', () => {
+    expect(readPieces('mark,section,length,count,wall\nA,2x4,900,1,south\n', 'metric')).toMatchObject({
+      ok: true,
+      passedOver: ['wall'],
+    })
+  })
+
+  test('the same mark twice is one piece of one length', () => {
+    expect(pieces('mark,section,length,count\nA,2x4,900,1\nA,2x4,900,2\nA,1x6,700,1')).toHaveLength(3)
+    expect(faults('mark,section,length,count\nA,2x4,900,1\nA,2x4,901,2')).toMatchObject([
+      { code: 'mark-twice', row: 3 },
+    ])
+  })
+
+  // each by its row, all at once, none read wrongly
+  test('what is wrong is told by row, with what would do', () => {
+    const told = faults(
+      [
+        'mark,section,length,count',
+        'A,2x4,,1',
+        ',2x4,900,1',
+        'C,2x4,long,1',
+        'D,2x4,0,1',
+        'E,2x4,-5,1',
+        'F,2x4,900,1.5',
+        'G,2x4,900,-1',
+        'H,2x4,"1,200",1',
+        'I,2x4,900,many',
+        'J,,900,1',
+        'K,2x4,1e9,1',
+      ].join('\n'),
+    )
+    expect(told.map(fault => ('row' in fault ? [fault.row, fault.code] : fault.code))).toEqual([
+      [2, 'cell-empty'],
+      [3, 'cell-empty'],
+      [4, 'not-a-length'],
+      [5, 'no-length'],
+      [6, 'not-a-length'],
+      [7, 'not-a-count'],
+      [8, 'not-a-count'],
+      [9, 'which-comma'],
+      [10, 'not-a-count'],
+      [11, 'cell-empty'],
+      [12, 'not-a-length'],
+    ])
+    for (const fault of told) {
+      const said = sayListFault(fault, 'metric')
+      expect(said).toMatch(/^Row \d+/)
+      expect(said).toMatch(/\.$/)
+    }
+  })
+
+  test.each([
+    ['', 'list-empty'],
+    ['mark,section,length,count\n', 'list-empty'],
+    ['mark,section,count\nA,2x4,1', 'no-column'],
+    ['mark,section,length,length,count\nA,2x4,1,1,1', 'column-twice'],
+    ['mark,section,length,count\nA,"2x4,900,1\nB,2x4,900,1', 'not-quoted'],
+  ])('%j is no list', (text, code) => {
+    const [fault] = faults(text)
+    expect(fault?.code).toBe(code)
+    expect(fault && sayListFault(fault, 'imperial')).toMatch(/\.( \S+)?$|"\.$/)
+  })
+})
+
+describe('a list of stock', () => {
+  test('an empty count is no limit, an empty price none known; both columns may be missing', () => {
+    expect(readStock('section;length;price;count\n2x4;2400;6,35;\n2x4;3000;;7', 'metric')).toMatchObject({
+      rows: [
+        { section: '2x4', length: 2400, price: 6.35, count: null },
+        { section: '2x4', length: 3000, price: null, count: 7 },
+      ],
+    })
+    expect(readStock('section,length\n2x4,2400', 'metric')).toMatchObject({
+      rows: [{ section: '2x4', length: 2400, price: null, count: null }],
+    })
+  })
+
+  test.each(['$6', '6.12345', 'six', '-1', '1,000'])('%s is no price', price => {
+    const read = readStock(`section,length,price\n2x4,2400,"${price}"`, 'metric')
+    expect(read.ok ? [] : read.faults).toMatchObject([{ row: 2, column: 'price' }])
+  })
+})

@@ -1,0 +1,195 @@
+import Papa from 'papaparse'
+import { type MeasureFault, parseLength, type Units } from '../measure'
+import type { NestPiece, NestStock } from './nest'
+
+/** Columns of a list of pieces and of one of stock; others are passed over. */
+export type ListColumn = 'mark' | 'section' | 'length' | 'count' | 'price'
+
+/** What is wrong with a list: `row` as a table shows it, the header being row 1. */
+export type ListFault =
+  | { readonly code: 'list-empty' }
+  | { readonly code: 'no-column' | 'column-twice'; readonly column: ListColumn }
+  | { readonly code: 'cell-empty'; readonly row: number; readonly column: ListColumn }
+  | {
+      readonly code: 'not-a-length'
+      readonly row: number
+      readonly fault: MeasureFault
+    }
+  | {
+      readonly code: 'no-length' | 'which-comma' | 'not-a-count' | 'not-a-price' | 'mark-twice' | 'not-quoted'
+      readonly row: number
+      readonly column: ListColumn
+      readonly part: string
+    }
+
+export type ListRead<T> =
+  | { readonly ok: true; readonly rows: readonly T[]; readonly passedOver: readonly string[] }
+  | { readonly ok: false; readonly faults: readonly ListFault[] }
+
+/** Most that a list may ask for or hold of one thing, and mm that one is long at most. */
+const MOST = { count: 10_000, length: 100_000 } as const
+
+/**
+ * Reads a list of pieces: columns `mark`, `section`, `length` and `count`, in any order, comma, semicolon or
+ * tab between them. Lengths are of the unit in their header (`length mm`), of the one in their cell (`8' 2
+ * 1/2"`), or of `units`.
+ */
+export function readPieces(text: string, units: Units): ListRead<NestPiece> {
+  return readList(text, ['mark', 'section', 'length', 'count'], [], row => {
+    const mark = row.text('mark')
+    const section = row.section()
+    const length = row.length(units)
+    const count = row.count('count')
+    return mark === null || section === null || length === null || count === null
+      ? null
+      : { mark, section, length, count }
+  })
+}
+
+/** Reads a list of stock: `section`, `length`, and `price` and `count` where they are known, none without. */
+export function readStock(text: string, units: Units): ListRead<NestStock> {
+  return readList(text, ['section', 'length', 'price', 'count'], ['price', 'count'], row => {
+    const section = row.section()
+    const length = row.length(units)
+    const price = row.price()
+    const count = row.isEmpty('count') ? null : row.count('count')
+    return section === null || length === null ? null : { section, length, price, count }
+  })
+}
+
+/** A row of a list, which keeps what is wrong with its cells. */
+interface Row {
+  readonly isEmpty: (column: ListColumn) => boolean
+  readonly text: (column: ListColumn) => string | null
+  /** As `2x4`, however its x is written. */
+  readonly section: () => string | null
+  readonly length: (units: Units) => number | null
+  readonly count: (column: ListColumn) => number | null
+  readonly price: () => number | null
+}
+
+interface Header {
+  readonly at: ReadonlyMap<ListColumn, number>
+  /** The unit in the header of the lengths, as it is written; '' without. */
+  readonly unit: string
+  readonly passedOver: readonly string[]
+}
+
+function readList<T extends NestPiece | NestStock>(
+  text: string,
+  columns: readonly ListColumn[],
+  optional: readonly ListColumn[],
+  of: (row: Row) => T | null,
+): ListRead<T> {
+  const table = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), {
+    skipEmptyLines: false,
+    delimitersToGuess: [',', ';', '\t'],
+  })
+  const comma = table.meta.delimiter !== ','
+  const [first, ...rest] = table.data
+  if (!first || first.every(cell => cell.trim() === ''))
+    return { ok: false, faults: [{ code: 'list-empty' }] }
+  const faults: ListFault[] = table.errors
+    .filter(({ type }) => type === 'Quotes')
+    .map(({ row }) => ({ code: 'not-quoted', row: (row ?? 0) + 1, column: 'section', part: '' }))
+  const header = headerOf(first, columns, optional, faults)
+  if (faults.length) return { ok: false, faults }
+  const marks = new Map<string, number>()
+  const rows = rest.flatMap((cells, i): T[] => {
+    if (cells.every(cell => cell.trim() === '')) return []
+    const number = i + 2
+    const made = of(rowOf(cells, number, header, comma, faults))
+    if (made && 'mark' in made) {
+      const key = `${made.section} ${made.mark}`
+      if ((marks.get(key) ?? made.length) !== made.length)
+        faults.push({ code: 'mark-twice', row: number, column: 'mark', part: made.mark })
+      marks.set(key, made.length)
+    }
+    return made ? [made] : []
+  })
+  if (faults.length) return { ok: false, faults }
+  return rows.length
+    ? { ok: true, rows, passedOver: header.passedOver }
+    : { ok: false, faults: [{ code: 'list-empty' }] }
+}
+
+function headerOf(
+  cells: readonly string[],
+  columns: readonly ListColumn[],
+  optional: readonly ListColumn[],
+  faults: ListFault[],
+): Header {
+  const at = new Map<ListColumn, number>()
+  const passedOver: string[] = []
+  let unit = ''
+  cells.forEach((cell, i) => {
+    const [, name = '', own = ''] = /^\s*(\w+)[\s([]*([^\s)\]]*)[\s)\]]*$/.exec(cell.toLowerCase()) ?? []
+    const column = columns.find(each => each === name)
+    if (!column || (own && column !== 'length')) {
+      if (cell.trim()) passedOver.push(cell.trim())
+      return
+    }
+    if (at.has(column)) faults.push({ code: 'column-twice', column })
+    at.set(column, i)
+    if (column === 'length') unit = own
+  })
+  for (const column of columns)
+    if (!at.has(column) && !optional.includes(column)) faults.push({ code: 'no-column', column })
+  return { at, unit, passedOver }
+}
+
+function rowOf(
+  cells: readonly string[],
+  row: number,
+  { at, unit }: Header,
+  comma: boolean,
+  faults: ListFault[],
+): Row {
+  const cell = (column: ListColumn): string => cells[at.get(column) ?? -1]?.trim() ?? ''
+  /** A decimal comma as a point; null where it may be one between thousands. */
+  const pointed = (column: ListColumn): string | null => {
+    const text = cell(column)
+    if (!/^[^,]*\d,\d+[^,\d]*$/.test(text)) return text
+    if (!comma && /\d,\d{3}(?!\d)/.test(text)) {
+      faults.push({ code: 'which-comma', row, column, part: text })
+      return null
+    }
+    return text.replace(',', '.')
+  }
+  const filled = (column: ListColumn): boolean => {
+    if (cell(column)) return true
+    faults.push({ code: 'cell-empty', row, column })
+    return false
+  }
+  return {
+    isEmpty: column => cell(column) === '',
+    text: column => (filled(column) ? cell(column) : null),
+    section: () => (filled('section') ? cell('section').replace(/(\d)\s*[xX×]\s*(?=\d)/g, '$1x') : null),
+    length(units) {
+      if (!filled('length')) return null
+      const text = pointed('length')
+      if (text === null) return null
+      const read = parseLength(unit && /^[\d.\s/-]+$/.test(text) ? `${text} ${unit}` : text, units)
+      if (!read.ok) faults.push({ code: 'not-a-length', row, fault: read.fault })
+      else if (read.value <= 0 || read.value > MOST.length)
+        faults.push({ code: 'no-length', row, column: 'length', part: cell('length') })
+      else return read.value
+      return null
+    },
+    count(column) {
+      if (!filled(column)) return null
+      const text = cell(column)
+      if (/^\d+$/.test(text) && Number(text) <= MOST.count) return Number(text)
+      faults.push({ code: 'not-a-count', row, column, part: text })
+      return null
+    },
+    price() {
+      if (cell('price') === '') return null
+      const text = pointed('price')
+      if (text === null) return null
+      if (/^\d{1,7}(\.\d{1,4})?$/.test(text)) return Number(text)
+      faults.push({ code: 'not-a-price', row, column: 'price', part: cell('price') })
+      return null
+    },
+  }
+}

@@ -1,0 +1,33 @@
+import type { ListFault } from '../nest'
+import type { Units } from '../measure'
+import { lengthExample, sayMeasureFault } from './measures'
+
+/** What is wrong with a list of pieces or stock, and where. */
+export function sayListFault(fault: ListFault, units: Units): string {
+  switch (fault.code) {
+    case 'list-empty':
+      return 'There is nothing in the list. The first row names the columns, each row after it is a piece or a board.'
+    case 'no-column':
+      return `The first row has no column “${fault.column}”. Add it${fault.column === 'length' ? ', with its unit if you like: “length mm”' : ''}.`
+    case 'column-twice':
+      return `The first row has the column “${fault.column}” twice. Name one of them otherwise.`
+    case 'cell-empty':
+      return `Row ${fault.row}: the ${fault.column} is empty. Type it, or take the row out.`
+    case 'not-a-length':
+      return `Row ${fault.row}, length: ${sayMeasureFault(fault.fault, lengthExample(units))}`
+    case 'no-length':
+      return `Row ${fault.row}: ${quoted(fault.part)} is no length to cut. Type more than 0 and no more than 100 m.`
+    case 'which-comma':
+      return `Row ${fault.row}, ${fault.column}: in ${quoted(fault.part)} the comma may stand before decimals or thousands. Type a point, or part the columns by semicolons.`
+    case 'not-a-count':
+      return `Row ${fault.row}: the count ${quoted(fault.part)} is not a whole number from 0 to 10000.`
+    case 'not-a-price':
+      return `Row ${fault.row}: the price ${quoted(fault.part)} is not a number. Type it without a currency, with up to four decimals.`
+    case 'mark-twice':
+      return `Row ${fault.row}: the mark ${quoted(fault.part)} is there twice in one section, with two lengths. Give each its own.`
+    case 'not-quoted':
+      return `Row ${fault.row}: a quotation mark is not closed. An inch mark in quotes is written twice: "8' 2"" ".`
+  }
+}
+
+const quoted = (text: string): string => `“${text.length > 40 ? `${text.slice(0, 40)} …` : text}”`
