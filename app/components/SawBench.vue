@@ -26,6 +26,11 @@ onMounted(() => {
   if (props.searches && find.value === '') document.getElementById('find-piece')?.focus()
 })
 const one = usePlace<boolean>('one-card', false)
+const of = usePlace<'pieces' | 'boards'>('saw-of', 'pieces')
+const both = [
+  { value: 'pieces', label: 'Cut list' },
+  { value: 'boards', label: 'Boards' },
+]
 const units = computed(() => bench.design?.units ?? 'imperial')
 /** Pieces in the order of the work, and the step each goes up in. */
 const work = computed(() => (bench.plan && section.value === WORK ? inOrderOfWork(bench.plan) : []))
@@ -112,7 +117,15 @@ function leaveFind(event: KeyboardEvent): void {
   <div class="workbench saw">
     <div class="strip">
       <ViewSwitch drawing="List" />
-      <label class="find"
+      <SelectButton
+        v-model="of"
+        :options="both"
+        option-value="value"
+        option-label="label"
+        :allow-empty="false"
+        aria-label="List"
+      />
+      <label v-if="of === 'pieces'" class="find"
         ><span class="visually-hidden">Find a piece by mark</span
         ><InputText
           id="find-piece"
@@ -122,7 +135,7 @@ function leaveFind(event: KeyboardEvent): void {
           @keydown.enter="takeFirst"
           @keydown.escape="leaveFind"
       /></label>
-      <ChoiceField v-model="section" label="Section" :options="sections" />
+      <ChoiceField v-if="of === 'pieces'" v-model="section" label="Section" :options="sections" />
       <Button
         label="CSV"
         aria-label="Save the cut list as CSV"
@@ -137,11 +150,15 @@ function leaveFind(event: KeyboardEvent): void {
         outlined
         @click="savePlan"
       />
-      <Button v-if="narrow" :label="one ? 'List' : 'One card at a time'" @click="one = !one" />
+      <Button
+        v-if="narrow && of === 'pieces'"
+        :label="one ? 'List' : 'One card at a time'"
+        @click="one = !one"
+      />
       <span class="done figures">{{ done }} of {{ sawn }} cut</span>
     </div>
     <ProblemLine />
-    <div v-if="narrow && one" class="one">
+    <div v-if="narrow && one && of === 'pieces'" class="one">
       <CutCard />
       <div class="one-acts">
         <Button label="Previous" icon="pi pi-chevron-left" outlined @click="bench.nextPiece(-1)" />
@@ -149,14 +166,16 @@ function leaveFind(event: KeyboardEvent): void {
       </div>
     </div>
     <div v-else class="list">
+      <SawBoards v-if="of === 'boards'" />
       <SawTable
+        v-else
         :rows="shown"
         :sections="section === WORK"
         :none="none"
         @take="bench.takeUp($event.piece)"
         @tick="bench.tick($event.piece)"
       />
-      <section v-if="loose.length" class="loose" aria-label="Loose things">
+      <section v-if="loose.length && of === 'pieces'" class="loose" aria-label="Loose things">
         <h2>Loose</h2>
         <ExplainedList :rows="loose" :columns="narrow ? 1 : 2" />
       </section>
