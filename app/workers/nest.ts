@@ -5,7 +5,7 @@ import type { NestAnswer, NestQuestion } from '../logic/nest-work'
 
 const say = (answer: NestAnswer): void => self.postMessage(answer)
 
-/** Makes one cut plan and says how far it is; another takes another worker, since its memory never shrinks. */
+/** Makes one cut plan and says how far it is; another takes another worker: memory never shrinks. */
 self.addEventListener('message', ({ data }: MessageEvent<NestQuestion>) => {
   void (async () => {
     try {
