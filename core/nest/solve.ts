@@ -17,7 +17,7 @@ import {
 /** A packing, and how good one may be at best. */
 export interface Solved {
   readonly packing: Packing
-  /** No packing costs less; null where boards are short, or it was not found in time. */
+  /** No packing costs less; null where boards are short. */
   readonly bound: number | null
   /** Whether none is better for certain. */
   readonly proved: boolean
@@ -63,7 +63,10 @@ function improve(highs: Highs, search: Search, first: Packing): Solved {
   const stock = stockOf(problem)
   const root = generate(search, problem.wanted, stock)
   // what a dive can't settle takes nothing from the bound
-  const bound = search.exact && isWhole(first) ? leastCost(problem, master.toCost(root.value)) : null
+  const bound = isWhole(first)
+    ? Math.max(byLength(problem), search.exact ? leastCost(problem, master.toCost(root.value)) : 0)
+    : null
+  const settled = search.exact
   let best = first
   const so = (): Solved => ({
     packing: best,
@@ -80,7 +83,7 @@ function improve(highs: Highs, search: Search, first: Packing): Solved {
     const known = wholeNumbers(highs, search, master.patterns, best.cost - stepOf(problem))
     if (known && known !== 'none') best = known.packing
   }
-  if (!so().proved && so().bound !== null && !over()) {
+  if (!so().proved && so().bound !== null && settled && !over()) {
     search.told?.(so())
     const closed = close(highs, search, root, best)
     // the least of all that could be better is the best there is
@@ -90,6 +93,19 @@ function improve(highs: Highs, search: Search, first: Packing): Solved {
     if (closed) best = closed.packing
   }
   return so()
+}
+
+/** The least that boards could cost if nothing were over: weaker than the linear bound, but there at once. */
+function byLength(problem: Problem): number {
+  let rest = problem.sizes.reduce((sum, size, i) => sum + size * (problem.wanted[i] ?? 0), 0)
+  let cost = 0
+  // the cheapest by length first, as many as there are
+  for (const board of [...problem.boards].sort((a, b) => a.cost / a.room - b.cost / b.room)) {
+    const of = Math.min(rest, board.room * (board.limit ?? Infinity))
+    cost += (of * board.cost) / board.room
+    rest -= of
+  }
+  return leastCost(problem, cost)
 }
 
 /** How many dives are tried, each with another first choice. */
