@@ -143,7 +143,7 @@ for (const sizes of [wide, phones])
   })
 
 /** Of the others those whose drawings or hand are unlike the rest's, where there is least room. */
-const unlike = demos.filter(each => /decoy store|osprey lookout|reed hide|workshop/.test(each))
+const unlike = demos.filter(each => /decoy store|osprey lookout|reed hide/.test(each))
 
 for (const name of unlike)
   test.describe('320', () => {

@@ -64,7 +64,7 @@ export interface NestPlan {
   readonly boards: number
   /** Null where a board used has no price. */
   readonly cost: number | null
-  /** The least there can be of what the aim counts: cost, boards, or mm of boards; null where pieces have no board. */
+  /** The least there can be of what is aimed at: cost, boards, or mm of them; null where pieces have none. */
   readonly bound: number | null
   /** Share of the boards' length that is no piece, 0 to 1. */
   readonly waste: number
