@@ -1,3 +1,4 @@
+import { countUp } from '../../core/measure'
 import type { NestAsk, NestPlan } from '../../core/nest'
 
 /** What a worker is asked: a cut plan, and ms that it may take. */
@@ -13,7 +14,7 @@ export function sayProof({ proved, bound, aim, boards, plans }: NestPlan): strin
   if (proved) return 'Proved best'
   if (bound === null) return 'Not proved'
   const got = aim === 'boards' ? boards : plans.reduce((sum, { stock, count }) => sum + stock * count, 0)
-  return `Within ${(Math.ceil((got / bound - 1) * 10_000) / 100).toFixed(2)} % of the bound`
+  return `Within ${(countUp((got / bound - 1) * 10_000) / 100).toFixed(2)} % of the bound`
 }
 
 /** How many boards of each length a section takes, the longest first. */
