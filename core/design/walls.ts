@@ -172,9 +172,7 @@ export function sidingOn(
       : own.siding
         ? [own.siding, `walls.sides.${side}.siding`]
         : [siding, 'walls.siding']
-  return !mayCover(own) || !found[0] || found[0].kind === 'none'
-    ? null
-    : { siding: found[0], path: found[1] }
+  return !mayCover(own) || !found[0] || found[0].kind === 'none' ? null : { siding: found[0], path: found[1] }
 }
 
 /** Whether siding lies on a side, on its wall or its gable. */
