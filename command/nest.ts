@@ -1,5 +1,4 @@
 import loadHighs from 'highs'
-import { readFile } from 'node:fs/promises'
 import { parseArgs } from 'node:util'
 import { parseLength, type Units } from '../core/measure'
 import {
@@ -13,6 +12,7 @@ import {
 } from '../core/nest'
 import { nestFile } from '../core/output'
 import { lengthExample, sayListFault, sayMeasureFault } from '../core/words'
+import { ended, plain, readText, Refusal } from './call'
 
 const usage = `usage: npm run --silent nest -- PIECES.csv --stock STOCK.csv [--kerf 3mm] [--trim 0]
        [--aim cost|boards|waste] [--units mm|in] [--seconds 10]
@@ -22,11 +22,6 @@ count; an empty count is no limit), and prints the cut plan as JSON. Lengths bea
 or in the header (length mm), or are of --units. Without --aim it is the cost, or where no price is known
 the boards. Exit: 0 all pieces have their board, 1 some have none, 2 the lists or the call are not understood.
 `
-
-class Refusal extends Error {}
-
-/** A text as a terminal may be given it: names in a file may hold what would move its cursor. */
-const plain = (text: string): string => text.replace(/\p{Cc}/gu, '\uFFFD')
 
 interface Call {
   readonly pieces: string
@@ -84,15 +79,6 @@ function lengthOf(name: string, text: string, units: Units, most: number): numbe
   return read.value
 }
 
-async function readText(path: string): Promise<string> {
-  try {
-    return await readFile(path, 'utf8')
-  } catch (cause) {
-    const missing = (cause as NodeJS.ErrnoException).code === 'ENOENT'
-    throw new Refusal(`${path}: ${missing ? 'there is no such file' : 'the file cannot be read'}`)
-  }
-}
-
 async function readRows<T>(
   path: string,
   units: Units,
@@ -116,6 +102,12 @@ function aimOf(asked: NestAim | null, stock: readonly NestStock[], path: string)
   return asked ?? (unpriced.length ? 'boards' : 'cost')
 }
 
+const whys = {
+  'too-long': 'longer than any board',
+  'no-stock': 'of a section that is not in stock',
+  'run-out': 'with no board left',
+} as const
+
 async function main(): Promise<number> {
   const call = readCall()
   if (!call) {
@@ -132,33 +124,8 @@ async function main(): Promise<number> {
   )
   process.stdout.write(`${JSON.stringify(nestFile(plan), null, 2)}\n`)
   for (const { mark, section, count, why } of plan.unplaced)
-    process.stderr.write(
-      plain(
-        `${mark}, ${section}: ${count} ${
-          why === 'too-long'
-            ? 'longer than any board'
-            : why === 'no-stock'
-              ? 'of a section that is not in stock'
-              : 'with no board left'
-        }\n`,
-      ).replace(/\uFFFD$/, '\n'),
-    )
+    process.stderr.write(`${plain(`${mark}, ${section}: ${count} ${whys[why]}`)}\n`)
   return plan.unplaced.length ? 1 : 0
 }
 
-process.stdout.on('error', (error: NodeJS.ErrnoException) => {
-  // who reads has had enough
-  if (error.code === 'EPIPE') process.exit(0)
-  throw error
-})
-main().then(
-  code => {
-    process.exitCode = code
-  },
-  (error: unknown) => {
-    process.stderr.write(
-      `${error instanceof Refusal ? error.message : error instanceof Error ? error.stack : String(error)}\n`,
-    )
-    process.exitCode = 2
-  },
-)
+ended(main)

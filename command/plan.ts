@@ -1,4 +1,4 @@
-import { mkdir, readFile, writeFile } from 'node:fs/promises'
+import { mkdir, writeFile } from 'node:fs/promises'
 import { join } from 'node:path'
 import { parseArgs } from 'node:util'
 import { parseDesign } from '../core/design'
@@ -7,6 +7,7 @@ import { drawingsOf } from '../core/drawing'
 import { drawingSvg, type ListOrder, wholeFile, wholeListCsv, wholeListText } from '../core/output'
 import { type Plan, type Whole, whole } from '../core/plan'
 import { sayCaution, sayDesignFault, sayProblem } from '../core/words'
+import { ended, plain, readText, Refusal } from './call'
 
 const usage = `usage: npm run --silent plan -- FILE [--format json|csv|text] [--order section|work] [--out DIR]
 
@@ -20,21 +21,6 @@ const formats: Record<string, (made: Whole, order: ListOrder) => string> = {
   json: made => `${JSON.stringify(wholeFile(made), null, 2)}\n`,
   csv: wholeListCsv,
   text: wholeListText,
-}
-
-class Refusal extends Error {}
-
-/** A text as a terminal may be given it: names in a file may hold what would move its cursor. */
-const plain = (text: string): string => text.replace(/\p{Cc}/gu, '\uFFFD')
-
-async function readFileText(path: string): Promise<string> {
-  try {
-    return await readFile(path, 'utf8')
-  } catch (cause) {
-    throw new Refusal(
-      `${path}: ${(cause as NodeJS.ErrnoException).code === 'ENOENT' ? 'there is no such file' : 'the file cannot be read'}`,
-    )
-  }
 }
 
 async function writeAll(made: Whole, directory: string, order: ListOrder): Promise<void> {
@@ -98,7 +84,7 @@ async function main(): Promise<number> {
     process.stdout.write(usage)
     return 0
   }
-  const read = parseDesign(await readFileText(call.path))
+  const read = parseDesign(await readText(call.path))
   if (!read.ok)
     throw new Refusal(read.faults.map(fault => `${call.path}: ${sayDesignFault(fault)}`).join('\n'))
   for (const path of read.dropped)
@@ -118,19 +104,4 @@ async function main(): Promise<number> {
   return 1
 }
 
-process.stdout.on('error', (error: NodeJS.ErrnoException) => {
-  // who reads has had enough
-  if (error.code === 'EPIPE') process.exit(0)
-  throw error
-})
-main().then(
-  code => {
-    process.exitCode = code
-  },
-  (error: unknown) => {
-    process.stderr.write(
-      `${error instanceof Refusal ? error.message : error instanceof Error ? error.stack : String(error)}\n`,
-    )
-    process.exitCode = 2
-  },
-)
+ended(main)

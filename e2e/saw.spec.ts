@@ -30,3 +30,12 @@ test('the boards of a design are planned, proved, planned for another aim and af
     expect(await page.evaluate(cutOff)).toEqual([])
   }
 })
+
+test('a board of another part brings that part onto the bench', async ({ page }) => {
+  await openDemo(page, 'Sallow Marsh osprey lookout', 'saw')
+  await lists(page).getByRole('button', { name: 'Boards', exact: true }).click()
+  const cut = page.locator('.boards .cut', { hasText: /^P1-/ }).first()
+  await cut.click()
+  await expect(page.locator('.card .mark')).toHaveText((await cut.locator('b').innerText()).trim())
+  await expect(page.locator('.boards')).toBeVisible()
+})

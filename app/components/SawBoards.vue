@@ -42,6 +42,11 @@ const share = (mm: number, of: number): string => `${((100 * mm) / of).toFixed(3
 const inHand = computed(() => bench.piece?.mark ?? '')
 
 function take(mark: string): void {
+  const plans = bench.whole ? [bench.whole.main, ...bench.whole.parts.map(part => part.plan)] : []
+  const at = plans.findIndex(plan => plan.pieces.some(each => each.mark === mark))
+  if (at < 0) return
+  // the part that it is of comes onto the bench
+  bench.goToPart(at ? at - 1 : null)
   const piece = bench.plan?.pieces.find(each => each.mark === mark)
   if (piece) bench.takeUp(piece)
 }

@@ -28,7 +28,7 @@ import type { StackLines } from './places'
 import { coverPosts, sheatheWall } from './sheathing'
 import { coverOnBolted } from './post-places'
 import { slatWall } from './slats'
-import { glazeWall, grooved, unglazed } from './glazing'
+import { glazeWall, grooved, oncePerField, unglazed } from './glazing'
 import { nailersBehind } from './nailers'
 import { skinBeside, type SkinLumber, skinOrders, skinProblems } from './skins'
 import type { PerWall } from './wall'
@@ -87,6 +87,7 @@ export function finishWalls(ask: FinishAsk, framed: readonly FramedWall[]): Fini
   const braces: Record<SideName, number> = { south: 0, east: 0, north: 0, west: 0 }
   const openings: Record<SideName, readonly RoughOpening[]> = { south: [], east: [], north: [], west: [] }
   const problems: Problem[] = [...letInProblem(ask), ...skinProblems(ask.building, ask.skin)]
+  const glazing: Problem[] = []
   const skins: Order[] = []
   const orders = framed.flatMap(each => {
     const { name } = each.wall
@@ -97,15 +98,17 @@ export function finishWalls(ask: FinishAsk, framed: readonly FramedWall[]): Fini
       openings[name] = made.rough
     }
     problems.push(...made.problems)
+    glazing.push(...made.glazing)
     skins.push(...made.skin)
     return made.orders
   })
-  return { orders, skins, loose, braces, openings, problems }
+  return { orders, skins, loose, braces, openings, problems: [...problems, ...oncePerField(glazing)] }
 }
 
 /** What is put on one wall, its loose joints and its diagonals, and the openings over it. */
-interface FinishedWall extends Pick<GableFrame, 'rough'> {
-  readonly problems: readonly Problem[]
+interface FinishedWall extends Pick<GableFrame, 'rough' | 'problems'> {
+  /** What is wrong with its panes, which may be asked for with others'. */
+  readonly glazing: readonly Problem[]
   readonly orders: readonly Order[]
   readonly skin: readonly Order[]
   readonly loose: number
@@ -151,7 +154,15 @@ function finishWall(all: FinishAsk, each: FramedWall): FinishedWall {
   const orderOf = (board: WallBoard): Order =>
     ask.memory.of('order', board, () => wallOrder(each.wall, board))
   if (!isSide(name))
-    return { orders: each.boards.map(orderOf), skin: [], loose: 0, braces: 0, rough: [], problems: [] }
+    return {
+      orders: each.boards.map(orderOf),
+      skin: [],
+      loose: 0,
+      braces: 0,
+      rough: [],
+      problems: [],
+      glazing: [],
+    }
   const gable = gableOf(ask, each)
   const { build, cover } = ask.building.walls.sides[name]
   const toCover: CoverAsk = {
@@ -201,7 +212,8 @@ function finishWall(all: FinishAsk, each: FramedWall): FinishedWall {
   ]
   return {
     rough: gable?.rough ?? [],
-    problems: [...(gable?.problems ?? []), ...glazed.problems],
+    problems: gable?.problems ?? [],
+    glazing: glazed.problems,
     loose: covered.loose,
     braces: braced.orders.length,
     skin:

@@ -203,4 +203,14 @@ describe('panes that can’t be as asked', () => {
     })
     expect(said(lapped)).toEqual({})
   })
+
+  // the bays between studs at 24 in are the widest of any wall
+  test('of all walls alike once, with what does for all of them', () => {
+    const all = { ...glass({ siding: { ...glazed, width: 20 * INCH }, gables: 'open' }, null) }
+    const told = frame(all).problems
+    expect(told).toMatchObject([{ code: 'glazed-wide', path: 'walls.siding.width' }])
+    const { least } = told[0] as { readonly least: number }
+    const typed = { ...all, walls: { ...all.walls, siding: { ...glazed, width: least } } }
+    expect(frame(typed).problems).toEqual([])
+  })
 })

@@ -146,6 +146,22 @@ function problemsOf(panes: readonly Pane[], stud: Section): Problem[] {
   })
 }
 
+/** Of what several walls say of one field the one that solves all of it. */
+export function oncePerField(problems: readonly Problem[]): Problem[] {
+  const kept = new Map<string, Problem>()
+  for (const problem of problems) {
+    const key = `${problem.code} ${problem.path}`
+    const known = kept.get(key)
+    kept.set(key, known && asksMore(known, problem) ? known : problem)
+  }
+  return [...kept.values()]
+}
+
+const asksMore = (a: Problem, b: Problem): boolean =>
+  'least' in a && 'least' in b
+    ? (a.least ?? 0) >= (b.least ?? 0)
+    : !('most' in a && 'most' in b) || (a.most ?? 0) <= (b.most ?? 0)
+
 /** How far a pane reaches past each edge of its bay into a groove; less than nothing where it is clear. */
 type Let = Readonly<Record<'low' | 'high' | 'foot' | 'top', number>>
 
