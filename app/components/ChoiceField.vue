@@ -13,15 +13,16 @@ const id = useId()
 const chosen = computed(() =>
   (props.options.find(each => each.value === model.value)?.label ?? '').replace(/ \(.*\)$/, ''),
 )
+/** What is chosen takes the keys: the Select would ask, as it is drawn, for the layout of all of the page. */
+const choose = (): void => document.getElementById(id)?.focus()
 </script>
 
 <template>
   <span class="choice">
-    <label :for="id">{{ label }}</label>
+    <label :for="id" @click="choose">{{ label }}</label>
     <Select
       v-model="model"
       :input-id="id"
-      :label-id="id"
       :options="[...options]"
       option-value="value"
       option-label="label"

@@ -1,5 +1,5 @@
 import { nesting } from '../measure'
-import type { NestAsk, NestPlan } from './nest'
+import type { NestAsk, NestPlan, NestStock } from './ask'
 
 /**
  * What is wrong with a plan, by what was asked for alone: each piece cut or said to be without a board, once;
@@ -30,11 +30,18 @@ function pieceFaults({ pieces }: NestAsk, { plans, unplaced }: NestPlan): string
 
 function boardFaults({ kerf, trim }: NestAsk, { plans }: NestPlan): string[] {
   return plans.flatMap((board, i) => {
+    const { defects = [] } = board
     const out: string[] = []
     if (board.cuts.length === 0 || board.count < 1) out.push(`board ${i}: nothing comes of it`)
     let at = trim
     for (const { mark, from, length } of board.cuts) {
-      if (Math.abs(from - at) > nesting.over) out.push(`board ${i}: ${mark} begins at ${from}, not ${at}`)
+      // past what is bad of a board the next piece begins anew
+      const begins =
+        Math.abs(from - at) <= nesting.over || (from > at && defects.some(bad => bad.to === from))
+      if (!begins) out.push(`board ${i}: ${mark} begins at ${from}, not ${at}`)
+      for (const bad of defects)
+        if (bad.from < from + length - 2 * nesting.over && bad.to > from + nesting.over)
+          out.push(`board ${i}: ${mark} from ${from} has what is bad from ${bad.from} to ${bad.to}`)
       at = from + length + kerf
     }
     const end = at - kerf
@@ -45,34 +52,39 @@ function boardFaults({ kerf, trim }: NestAsk, { plans }: NestPlan): string[] {
   })
 }
 
+/** What boards are told apart by. */
+const kindOf = (
+  of: Pick<NestStock, 'section' | 'price' | 'own' | 'defects' | 'name'>,
+  length: number,
+): string =>
+  JSON.stringify([of.section, length, of.price, of.own ?? false, of.defects ?? [], of.name ?? null])
+
 function stockFaults({ stock }: NestAsk, { plans }: NestPlan): string[] {
-  const kinds = [
-    ...new Set(plans.map(({ section, stock: long, price }) => JSON.stringify([section, long, price]))),
-  ]
-  return kinds.flatMap(kind => {
-    const [section, long, price] = JSON.parse(kind) as [string, number, number | null]
-    const there = stock.filter(
-      each => each.section === section && each.length === long && each.price === price,
-    )
-    const used = plans
-      .filter(each => each.section === section && each.stock === long && each.price === price)
-      .reduce((sum, { count }) => sum + count, 0)
-    const most = there.reduce((sum, { count }) => sum + (count ?? Infinity), 0)
-    return used > most ? [`${kind}: ${used} used of ${most}`] : []
+  const used = new Map<string, number>()
+  for (const board of plans)
+    used.set(kindOf(board, board.stock), (used.get(kindOf(board, board.stock)) ?? 0) + board.count)
+  return [...used].flatMap(([kind, count]) => {
+    const most = stock
+      .filter(each => kindOf(each, each.length) === kind)
+      .reduce((sum, each) => sum + (each.count ?? Infinity), 0)
+    return count > most ? [`${kind}: ${count} used of ${most}`] : []
   })
 }
 
 function sumFaults({ aim }: NestAsk, plan: NestPlan): string[] {
   const boards = plan.plans.reduce((sum, { count }) => sum + count, 0)
+  const own = plan.plans.reduce((sum, each) => sum + (each.own ? each.count : 0), 0)
   const long = plan.plans.reduce((sum, { count, stock }) => sum + count * stock, 0)
-  const cost = plan.plans.reduce((sum, { count, price }) => sum + count * (price ?? NaN), 0)
+  const cost = plan.plans.reduce((sum, each) => sum + (each.own ? 0 : each.count * (each.price ?? NaN)), 0)
+  const bought = plan.plans.reduce((sum, each) => sum + (each.own ? 0 : each.count * each.stock), 0)
   const cut = plan.plans.reduce(
     (sum, { count, cuts }) => sum + count * cuts.reduce((all, { length }) => all + length, 0),
     0,
   )
-  const aimed = aim === 'boards' ? boards : aim === 'cost' ? cost : long
+  const aimed = aim === 'boards' ? boards - own : aim === 'cost' ? cost : bought
   const out: string[] = []
   if (boards !== plan.boards) out.push(`${plan.boards} boards, not ${boards}`)
+  if (own !== plan.own) out.push(`${plan.own} on hand, not ${own}`)
   if (plan.cost !== null && Math.abs(plan.cost - cost) > nesting.sum * (1 + cost))
     out.push(`cost ${plan.cost}, not ${cost}`)
   if (long > 0 && Math.abs(plan.waste - (1 - cut / long)) > nesting.sum) out.push(`waste ${plan.waste}`)

@@ -1,5 +1,4 @@
 export {
-  nest,
   type NestAim,
   nestAims,
   type NestAsk,
@@ -8,7 +7,8 @@ export {
   type NestPiece,
   type NestPlan,
   type NestStock,
-  type NestWatch,
+  type Stretch,
   type Unplaced,
-} from './nest'
+} from './ask'
+export { amountOf, nest, type NestStage, type NestWatch } from './nest'
 export { type ListColumn, type ListFault, type ListRead, readPieces, readStock } from './lists'

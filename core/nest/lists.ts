@@ -1,6 +1,6 @@
 import Papa from 'papaparse'
 import { type MeasureFault, parseLength, type Units } from '../measure'
-import type { NestPiece, NestStock } from './nest'
+import type { NestPiece, NestStock } from './ask'
 
 /** Columns of a list of pieces and of one of stock; others are passed over. */
 export type ListColumn = 'mark' | 'section' | 'length' | 'count' | 'price'

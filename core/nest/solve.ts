@@ -11,6 +11,7 @@ import {
   packingOf,
   type Pattern,
   type Problem,
+  taken,
   textOf,
 } from './problem'
 
@@ -21,6 +22,24 @@ export interface Solved {
   readonly bound: number | null
   /** Whether none is better for certain. */
   readonly proved: boolean
+}
+
+/** The patterns of a plan before as far as they still go, and the rest as it comes. */
+function asBefore(problem: Problem, before: readonly Pattern[]): Packing {
+  const wanted = [...problem.wanted]
+  const stock = stockOf(problem)
+  const kept: { pattern: Pattern; count: number }[] = []
+  for (const pattern of before) {
+    const own = within(pattern, wanted)
+    const room = problem.boards[own.board]?.room ?? 0
+    if (own.sizes.length === 0 || (stock[own.board] ?? 0) < 1 || taken(problem, own) > room) continue
+    stock[own.board] = (stock[own.board] ?? 0) - 1
+    own.sizes.forEach((size, i) => {
+      wanted[size] = (wanted[size] ?? 0) - (own.counts[i] ?? 0)
+    })
+    kept.push({ pattern: own, count: 1 })
+  }
+  return finished(problem, kept, wanted, stock)
 }
 
 /** What a search tells as it goes, and when it is to end. */
@@ -43,14 +62,16 @@ interface Search extends Watch {
  * the linear problem asks for them, dives that fix patterns and ask again for the rest, and where a gap is
  * left all patterns that could close it, put to the solver as whole numbers.
  */
-export function solve(highs: Highs, problem: Problem, watch: Watch): Solved {
-  const first = greedy(problem)
+export function solve(highs: Highs, problem: Problem, watch: Watch, before: readonly Pattern[] = []): Solved {
+  const anew = greedy(problem)
+  const again = before.length ? asBefore(problem, before) : anew
+  const first = isBetter(again, anew) ? again : anew
   if (problem.sizes.length === 0 || problem.boards.length === 0)
     return { packing: first, bound: null, proved: problem.sizes.length === 0 }
   const master = new Master(highs, problem)
   try {
     const search: Search = { ...watch, problem, master, known: new Set(), exact: true }
-    for (const { pattern } of first.used) learn(search, pattern)
+    for (const { pattern } of [...anew.used, ...again.used]) learn(search, pattern)
     return improve(highs, search, first)
   } finally {
     master.dispose()

@@ -1,0 +1,71 @@
+import { nesting } from '../measure'
+import { costOf, type NestAsk, type NestPiece, type NestStock, scaleOf, type Stretch } from './ask'
+import type { BoardKind, Problem } from './problem'
+
+/** What can be cut from of a board: one of its clear stretches. */
+export interface Clear extends Stretch {
+  /** The board's number among the stock. */
+  readonly stock: number
+}
+
+export interface Kinds {
+  readonly problem: Problem
+  /** Pieces of each size; and the stretch that each kind of board is. */
+  readonly bySize: readonly (readonly NestPiece[])[]
+  readonly clear: readonly Clear[]
+  /** Of one that the aim counts. */
+  readonly scale: number
+}
+
+/** mm in units: a piece rounded up, a room down, but for what no number of millimetres can hold. */
+export const up = (mm: number): number => Math.ceil(mm * nesting.units - nesting.slack)
+const down = (mm: number): number => Math.floor(mm * nesting.units + nesting.slack)
+
+/** What a stretch holds of pieces, each with its cut, in units. */
+const roomOf = ({ from, to }: Stretch, kerf: number): number => down(to - from + kerf + nesting.over)
+
+/** A board between its trimmed ends, without what is bad of it. */
+export function clearOf({ length, defects = [] }: NestStock, trim: number): Stretch[] {
+  const out: Stretch[] = []
+  let from = trim
+  for (const bad of [...defects].sort((a, b) => a.from - b.from)) {
+    if (bad.from > from) out.push({ from, to: Math.min(bad.from, length - trim) })
+    from = Math.max(from, bad.to)
+  }
+  out.push({ from, to: length - trim })
+  return out.filter(each => each.to > each.from)
+}
+
+/** The longest that can be had of any of a stock, in units, its cut with it. */
+export const longestOf = (stock: readonly NestStock[], { trim, kerf }: NestAsk): number =>
+  Math.max(0, ...stock.flatMap(each => clearOf(each, trim).map(part => roomOf(part, kerf))))
+
+/** Of a board in several stretches each counts its share: all of them together what the board does. */
+function shares(cost: number, parts: readonly Stretch[]): number[] {
+  const all = parts.reduce((sum, { from, to }) => sum + to - from, 0)
+  const floors = parts.map(({ from, to }) => Math.floor((cost * (to - from)) / all))
+  const rest = cost - floors.reduce((sum, each) => sum + each, 0)
+  return floors.map((each, i) => (i === 0 ? each + rest : each))
+}
+
+export function kindsOf(pieces: readonly NestPiece[], stock: readonly NestStock[], ask: NestAsk): Kinds {
+  const sizes = new Map<number, NestPiece[]>()
+  for (const piece of pieces) {
+    const size = up(piece.length + ask.kerf)
+    sizes.set(size, [...(sizes.get(size) ?? []), piece])
+  }
+  const order = [...sizes.keys()].sort((a, b) => b - a)
+  const bySize = order.map(size => sizes.get(size) ?? [])
+  const clear: Clear[] = []
+  const boards: BoardKind[] = []
+  stock.forEach((each, at) => {
+    const parts = clearOf(each, ask.trim)
+    const costs = shares(costOf(each, ask.aim), parts)
+    parts.forEach((part, i) => {
+      clear.push({ ...part, stock: at })
+      boards.push({ room: roomOf(part, ask.kerf), cost: costs[i] ?? 0, limit: each.count })
+    })
+  })
+  const wanted = bySize.map(list => list.reduce((sum, { count }) => sum + count, 0))
+  return { problem: { sizes: order, wanted, boards }, bySize, clear, scale: scaleOf(ask.aim) }
+}

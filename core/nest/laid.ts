@@ -1,0 +1,105 @@
+import type { NestAsk, NestBoard, NestCut, NestPiece, NestStock, Unplaced } from './ask'
+import type { Clear, Kinds } from './kinds'
+import { type Packing, type Problem, taken } from './problem'
+
+/** Of as many boards each as short as what it holds lets it be. */
+export function shortened(problem: Problem, clear: readonly Clear[], packing: Packing): Packing {
+  const { boards } = problem
+  const free = boards.map(({ limit }) => limit ?? Infinity)
+  for (const { pattern, count } of packing.used) free[pattern.board] = (free[pattern.board] ?? 0) - count
+  const roomOf = (board: number): number => boards[board]?.room ?? 0
+  // a stretch of a board is not moved: the rest of it may be used
+  const whole = [...boards.keys()].filter(
+    i => clear.filter(({ stock }) => stock === clear[i]?.stock).length === 1,
+  )
+  const order = whole.sort((a, b) => roomOf(a) - roomOf(b))
+  const used = packing.used.flatMap(({ pattern, count }) => {
+    const need = taken(problem, pattern)
+    let left = whole.includes(pattern.board) ? count : 0
+    const kept = count - left
+    const moved = order.flatMap(board => {
+      const alike = boards[board]?.cost === boards[pattern.board]?.cost
+      const fits = alike && roomOf(board) >= need && roomOf(board) < roomOf(pattern.board)
+      const many = fits ? Math.min(left, free[board] ?? 0) : 0
+      if (many < 1) return []
+      free[board] = (free[board] ?? 0) - many
+      left -= many
+      return [{ pattern: { ...pattern, board }, count: many }]
+    })
+    return left + kept ? [...moved, { pattern, count: left + kept }] : moved
+  })
+  return { ...packing, used }
+}
+
+/** Each pattern's pieces by their marks, the longest first, and where each begins. */
+export function laid(
+  packing: Packing,
+  { bySize, clear }: Kinds,
+  stock: readonly NestStock[],
+  { kerf }: NestAsk,
+): { readonly boards: NestBoard[]; readonly rest: Unplaced[] } {
+  const queues = bySize.map(list => list.map(piece => ({ piece, left: piece.count })))
+  const next = (size: number): NestPiece | null => {
+    const first = queues[size]?.find(({ left }) => left > 0)
+    if (!first) return null
+    first.left -= 1
+    return first.piece
+  }
+  // by the board's number, then as many as are cut, what comes out of each stretch of one
+  const cut = new Map<number, NestCut[][]>()
+  const uses = new Map<number, number>()
+  for (const { pattern, count } of packing.used) {
+    const part = clear[pattern.board]
+    if (!part) continue
+    const of = cut.get(part.stock) ?? []
+    cut.set(part.stock, of)
+    for (let k = 0; k < count; k++) {
+      const i = uses.get(pattern.board) ?? 0
+      uses.set(pattern.board, i + 1)
+      let at = part.from
+      const own = (of[i] ??= [])
+      pattern.sizes.forEach((size, s) => {
+        for (let n = pattern.counts[s] ?? 0; n > 0; n--) {
+          const piece = next(size)
+          if (!piece) continue
+          own.push({ mark: piece.mark, from: at, length: piece.length })
+          at += piece.length + kerf
+        }
+      })
+    }
+  }
+  const boards = [...cut].flatMap(([at, of]) => {
+    const board = stock[at]
+    return board ? of.map(cuts => boardOf(board, cuts, kerf)) : []
+  })
+  const rest = queues.flatMap(list =>
+    list.flatMap(({ piece, left }): Unplaced[] => (left ? [{ ...piece, count: left, why: 'run-out' }] : [])),
+  )
+  return { boards, rest }
+}
+
+/** A board of a stock with pieces cut from it. */
+export function boardOf(board: NestStock, cuts: readonly NestCut[], kerf: number): NestBoard {
+  const inOrder = [...cuts].sort((a, b) => a.from - b.from)
+  const last = inOrder.at(-1)
+  const end = last ? last.from + last.length + kerf : 0
+  const { section, length, price, own, defects, name } = board
+  return {
+    ...{ section, stock: length, price, count: 1, cuts: inOrder, left: Math.max(0, length - end) },
+    ...(own && { own }),
+    ...(defects?.length && { defects }),
+    ...(name !== undefined && { name }),
+  }
+}
+
+/** Boards that are cut alike as one, the longest first. */
+export function merged(boards: readonly NestBoard[]): NestBoard[] {
+  const alike = new Map<string, NestBoard>()
+  for (const board of boards) {
+    const { count, ...rest } = board
+    const text = JSON.stringify(rest)
+    const known = alike.get(text)
+    alike.set(text, known ? { ...known, count: known.count + count } : board)
+  }
+  return [...alike.values()].sort((a, b) => b.stock - a.stock || a.left - b.left)
+}
