@@ -26,11 +26,22 @@ onMounted(() => {
   if (props.searches && find.value === '') document.getElementById('find-piece')?.focus()
 })
 const one = usePlace<boolean>('one-card', false)
-const of = usePlace<'pieces' | 'boards'>('saw-of', 'pieces')
-const both = [
+/** The pieces, the boards that they come out of, or what is bought. */
+const of = usePlace<'pieces' | 'boards' | 'buy'>('saw-of', 'pieces')
+const views = [
   { value: 'pieces', label: 'Cut list' },
   { value: 'boards', label: 'Boards' },
-]
+  { value: 'buy', label: 'Buy' },
+  { value: 'frame', label: '3D' },
+] as const
+const view = computed({
+  get: () => of.value,
+  set: (to: (typeof views)[number]['value']) => {
+    if (to === 'frame') bench.view = 'frame'
+    else of.value = to
+  },
+})
+const route = useRoute()
 const units = computed(() => bench.design?.units ?? 'imperial')
 /** Pieces in the order of the work, and the step each goes up in. */
 const work = computed(() => (bench.plan && section.value === WORK ? inOrderOfWork(bench.plan) : []))
@@ -116,15 +127,17 @@ function leaveFind(event: KeyboardEvent): void {
 <template>
   <div class="workbench saw">
     <div class="strip">
-      <ViewSwitch drawing="List" />
       <SelectButton
-        v-model="of"
-        :options="both"
+        v-model="view"
+        :options="[...views]"
         option-value="value"
         option-label="label"
         :allow-empty="false"
-        aria-label="List"
+        aria-label="View"
       />
+      <NuxtLink v-if="of === 'boards'" :to="`/design/${String(route.params.id)}/cut`" class="to-saw">
+        <i class="pi pi-play" aria-hidden="true" />At the saw
+      </NuxtLink>
       <label v-if="of === 'pieces'" class="find"
         ><span class="visually-hidden">Find a piece by mark</span
         ><InputText
@@ -136,20 +149,22 @@ function leaveFind(event: KeyboardEvent): void {
           @keydown.escape="leaveFind"
       /></label>
       <ChoiceField v-if="of === 'pieces'" v-model="section" label="Section" :options="sections" />
-      <Button
-        label="CSV"
-        aria-label="Save the cut list as CSV"
-        icon="pi pi-download"
-        outlined
-        @click="saveCsv"
-      />
-      <Button
-        label="Plan"
-        aria-label="Save the plan as JSON"
-        icon="pi pi-download"
-        outlined
-        @click="savePlan"
-      />
+      <template v-if="of === 'pieces'">
+        <Button
+          label="CSV"
+          aria-label="Save the cut list as CSV"
+          icon="pi pi-download"
+          outlined
+          @click="saveCsv"
+        />
+        <Button
+          label="Plan"
+          aria-label="Save the plan as JSON"
+          icon="pi pi-download"
+          outlined
+          @click="savePlan"
+        />
+      </template>
       <Button
         v-if="narrow && of === 'pieces'"
         :label="one ? 'List' : 'One card at a time'"
@@ -166,7 +181,8 @@ function leaveFind(event: KeyboardEvent): void {
       </div>
     </div>
     <div v-else class="list">
-      <SawBoards v-if="of === 'boards'" />
+      <LazySawBoards v-if="of === 'boards'" />
+      <LazySawBuy v-else-if="of === 'buy'" />
       <SawTable
         v-else
         :rows="shown"
@@ -198,6 +214,18 @@ function leaveFind(event: KeyboardEvent): void {
   overflow: auto;
   padding: 0 16px 16px;
   container-type: inline-size;
+}
+.to-saw {
+  display: inline-flex;
+  align-items: center;
+  gap: 8px;
+  min-height: var(--target);
+  padding: 4px 14px;
+  border-radius: 3px;
+  background: var(--chalk-words);
+  color: var(--sheet);
+  font-weight: 700;
+  text-decoration: none;
 }
 /* the list says by itself what it is of */
 .strip :deep(.choice > label) {

@@ -1,23 +1,30 @@
 <script setup lang="ts">
-import type { NestBoard } from '../../core/nest'
-import { cutAskOf } from '../../core/plan'
+import { bookLimits, kerfOf, type NestBoard } from '../../core/nest'
 import { sayLength, saySection } from '../../core/words'
-import { sayProof, toBuy } from '../logic/nest-work'
+import { sayProof } from '../logic/nest-work'
+import { boardText, held, heldAgain, swapped } from '../logic/held-boards'
 
-/** What is cut from which board, section by section, and how many of each length to buy. */
+/** What is cut from which board, section by section, and how many of each length. */
 const bench = useBench()
+const saw = useSaw()
 const units = computed(() => bench.design?.units ?? 'imperial')
-const aim = usePlace<'boards' | 'waste'>('cut-aim', 'boards')
 const aims = [
+  { value: 'cost', label: 'Least cost' },
   { value: 'boards', label: 'Fewest boards' },
   { value: 'waste', label: 'Least length' },
 ]
-/** What a saw takes: 1/8 in, 3 mm (common practice, no source). */
-const kerf = computed(() => (units.value === 'imperial' ? 25.4 / 8 : 3))
-const { plan, state, section, stop, again } = useNest(() =>
-  bench.whole ? cutAskOf(bench.whole, aim.value, kerf.value) : null,
-)
+const aim = computed({
+  get: () => saw.book.aim,
+  set: to => saw.setBook(book => ({ ...book, aim: to })),
+})
+onMounted(() => {
+  saw.near = true
+})
+onBeforeUnmount(() => {
+  saw.near = false
+})
 const length = (mm: number): string => sayLength(mm, units.value)
+const plan = computed(() => saw.plan)
 const pieces = computed(() =>
   bench.whole
     ? [bench.whole.main, ...bench.whole.parts.map(part => part.plan)].flatMap(each => each.pieces)
@@ -29,67 +36,169 @@ const named = computed(
 const groups = computed(() => {
   const made = plan.value
   if (!made) return []
-  return [...new Set(made.plans.map(board => board.section))].map(name => ({
-    name,
-    label: named.value.get(name) ?? name,
-    buy: toBuy(made, name),
-    boards: made.plans.filter(board => board.section === name),
-  }))
+  return [...new Set(made.plans.map(board => board.section))].map(name => {
+    const boards = made.plans.filter(board => board.section === name)
+    const counts = new Map<number, number>()
+    for (const { stock, count } of boards) counts.set(stock, (counts.get(stock) ?? 0) + count)
+    return {
+      name,
+      label: named.value.get(name) ?? name,
+      carry: [...counts].map(([mm, count]) => `${count} × ${length(mm)}`).join(', '),
+      boards,
+    }
+  })
 })
 /** The longest board that is drawn: others are as much shorter. */
 const longest = computed(() => Math.max(1, ...(plan.value?.plans.map(({ stock }) => stock) ?? [])))
 const share = (mm: number, of: number): string => `${((100 * mm) / of).toFixed(3)}%`
 const inHand = computed(() => bench.piece?.mark ?? '')
+/** How far the plan is that is being made. */
+const soFar = computed(() => {
+  const { stage } = saw
+  if (!stage) return ''
+  const amount = (value: number): string =>
+    saw.asked?.ask.aim === 'waste' ? length(value) : String(Math.round(value * 100) / 100)
+  const at = named.value.get(stage.section) ?? stage.section
+  return `${at}: ${amount(stage.best)} so far${stage.bound === null ? '' : `, ${amount(stage.bound)} at least`}`
+})
+const unpriced = computed(() =>
+  (saw.asked?.unpriced ?? []).map(name => named.value.get(name) ?? name).join(', '),
+)
 
+/** The piece that is to change its place with the one touched next. */
+const swapping = shallowRef<{ board: NestBoard; cut: number } | null>(null)
+const told = ref('')
+function touch(board: NestBoard, cut: number): void {
+  const mark = board.cuts[cut]?.mark ?? ''
+  if (!swapping.value) {
+    take(mark)
+    return
+  }
+  if (swapping.value.board.section !== board.section) {
+    told.value = 'Only pieces of one section can change places.'
+    return
+  }
+  const result = swapped(swapping.value, { board, cut }, saw.asked?.ask ?? null)
+  swapping.value = null
+  told.value = result.ok ? '' : `${result.mark} does not fit: it is ${length(result.over)} too long there.`
+  if (result.ok) saw.setState(at => ({ ...at, held: heldAgain(at.held, result.from, result.boards) }))
+}
 function take(mark: string): void {
   const plans = bench.whole ? [bench.whole.main, ...bench.whole.parts.map(part => part.plan)] : []
-  const at = plans.findIndex(plan => plan.pieces.some(each => each.mark === mark))
+  const at = plans.findIndex(each => each.pieces.some(piece => piece.mark === mark))
   if (at < 0) return
   // the part that it is of comes onto the bench
   bench.goToPart(at ? at - 1 : null)
   const piece = bench.plan?.pieces.find(each => each.mark === mark)
   if (piece) bench.takeUp(piece)
 }
+/** The piece in hand, where a board holds it, is the one to be swapped. */
+function beginSwap(): void {
+  told.value = ''
+  const board = plan.value?.plans.find(each => each.cuts.some(({ mark }) => mark === inHand.value))
+  if (!board) {
+    told.value = 'Touch a piece on a board first, then Swap.'
+    return
+  }
+  swapping.value = { board, cut: board.cuts.findIndex(({ mark }) => mark === inHand.value) }
+}
+const hold = (board: NestBoard): void => saw.setState(at => ({ ...at, held: held(at.held, board) }))
+const letGo = (): void => saw.setState(at => ({ ...at, held: [] }))
 const says = (board: NestBoard): string =>
-  `${board.count} of ${length(board.stock)}: ${board.cuts.map(cut => `${cut.mark} ${length(cut.length)}`).join(', ')}; ${length(board.left)} left`
+  `${boardText(board, length)}: ${board.cuts.map(cut => `${cut.mark} ${length(cut.length)}`).join(', ')}; ${length(board.left)} left`
+const offcuts = computed(() =>
+  (plan.value?.plans ?? [])
+    .filter(({ left }) => left >= KEPT)
+    .map(({ section, left, count }) => ({ label: named.value.get(section) ?? section, left, count })),
+)
+/** mm: an offcut that is kept. */
+const KEPT = 600
 </script>
 
 <template>
-  <div class="boards">
-    <p class="state" role="status">
+  <div class="boards" @keydown.escape="swapping = null">
+    <div class="set">
       <ChoiceField v-model="aim" label="Aim" :options="aims" />
-      <template v-if="state === 'working'">
-        <span>Planning{{ section ? ` ${section}` : '' }} …</span>
-        <Button label="Stop" outlined @click="stop" />
-      </template>
-      <template v-else-if="state === 'failed'">
-        <span>The plan could not be made on this machine.</span>
-        <Button label="Try again" outlined @click="again" />
-      </template>
-      <template v-else-if="state === 'stopped'">
-        <span>Stopped.</span>
-        <Button label="Go on" outlined @click="again" />
-      </template>
-      <template v-else-if="plan">
-        <b>{{ sayProof(plan) }}</b>
-        <span class="figures">{{ plan.boards }} boards, {{ (plan.waste * 100).toFixed(1) }} % over</span>
-        <span class="figures">saw {{ length(kerf) }}</span>
-      </template>
+      <SawField
+        kind="length"
+        name="Saw takes"
+        :value="kerfOf(saw.book, units)"
+        :limit="bookLimits.kerf"
+        @set="saw.setBook(book => ({ ...book, kerf: $event }))"
+      />
+      <SawField
+        kind="length"
+        name="Off each end"
+        :value="saw.book.trim"
+        :limit="bookLimits.trim"
+        @set="saw.setBook(book => ({ ...book, trim: $event ?? 0 }))"
+      />
+      <Button
+        :label="swapping ? 'Swap with …' : 'Swap'"
+        outlined
+        :aria-pressed="!!swapping"
+        @click="beginSwap"
+      />
+      <Button
+        v-if="saw.state.held.length"
+        :label="`Let go of ${saw.state.held.length} held`"
+        outlined
+        @click="letGo"
+      />
+    </div>
+    <p v-if="unpriced" class="told">
+      {{ unpriced }} {{ (saw.asked?.unpriced.length ?? 0) > 1 ? 'have' : 'has' }} no price. Type one under
+      Buy; until then the boards are as few as can be.
     </p>
-    <p v-if="plan?.unplaced.length" class="wrong">
-      No board sold is long enough for {{ plan.unplaced.map(({ mark }) => mark).join(', ') }}. Splice it, or
-      ask the yard for a longer one.
+    <p v-if="told" class="told" role="alert">{{ told }}</p>
+    <p v-if="saw.trouble" class="told" role="alert">{{ saw.trouble }}</p>
+    <p class="state" role="status">
+      <template v-if="saw.planState === 'working'">
+        <span>Planning …</span><span class="figures">{{ soFar }}</span>
+        <Button label="Stop" outlined @click="saw.stop" />
+      </template>
+      <template v-else-if="saw.planState === 'failed'">
+        <span>The plan could not be made on this machine.</span>
+        <Button label="Try again" outlined @click="saw.make" />
+      </template>
+      <template v-else-if="saw.planState === 'stopped'">
+        <span>Stopped.</span>
+        <Button label="Go on" outlined @click="saw.make" />
+      </template>
+      <template v-else-if="plan && saw.planState === 'done'">
+        <b>{{ sayProof(plan) }}</b>
+        <span class="figures"
+          >{{ plan.boards }} boards{{ plan.own ? `, ${plan.own} on hand` : '' }},
+          {{ (plan.waste * 100).toFixed(1) }} % over</span
+        >
+      </template>
+      <span v-else>Planning …</span>
+    </p>
+    <p v-if="plan?.unplaced.length" class="told">
+      No board is there for
+      {{ [...new Set(plan.unplaced.map(({ mark }) => mark))].join(', ') }}. Under Buy, let longer boards be
+      carried or sold, or splice {{ plan.unplaced.length > 1 ? 'them' : 'it' }}.
     </p>
     <section v-for="group in groups" :key="group.name" :aria-label="group.label">
       <h2>
-        {{ group.label }}
-        <span class="figures">{{
-          group.buy.map(({ length: mm, count }) => `${count} × ${length(mm)}`).join(', ')
-        }}</span>
+        {{ group.label }} <span class="figures">{{ group.carry }}</span>
       </h2>
       <ul>
         <li v-for="(board, i) in group.boards" :key="i">
-          <span class="count figures">{{ board.count }} × {{ length(board.stock) }}</span>
+          <span class="count">
+            <span class="figures">{{ boardText(board, length) }}</span>
+            <button
+              type="button"
+              class="hold"
+              :aria-pressed="!!board.held"
+              :aria-label="`Hold ${says(board)}`"
+              @click="hold(board)"
+            >
+              <i :class="board.held ? 'pi pi-lock' : 'pi pi-lock-open'" aria-hidden="true" />{{
+                board.held ? 'Held' : 'Hold'
+              }}
+            </button>
+          </span>
           <div class="cut-board">
             <div
               class="bar"
@@ -103,6 +212,11 @@ const says = (board: NestBoard): string =>
                 :class="{ hand: cut.mark === inHand }"
                 :style="{ left: share(cut.from, board.stock), width: share(cut.length, board.stock) }"
               />
+              <s
+                v-for="(bad, k) in board.defects ?? []"
+                :key="`bad ${k}`"
+                :style="{ left: share(bad.from, board.stock), width: share(bad.to - bad.from, board.stock) }"
+              />
             </div>
             <div class="cuts">
               <button
@@ -111,7 +225,7 @@ const says = (board: NestBoard): string =>
                 type="button"
                 class="cut figures"
                 :class="{ hand: cut.mark === inHand }"
-                @click="take(cut.mark)"
+                @click="touch(board, k)"
               >
                 <b>{{ cut.mark }}</b> {{ length(cut.length) }}
               </button>
@@ -121,20 +235,37 @@ const says = (board: NestBoard): string =>
         </li>
       </ul>
     </section>
+    <section v-if="offcuts.length" aria-label="Offcuts to keep">
+      <h2>Offcuts to keep</h2>
+      <p class="figures offcuts">
+        <span v-for="(each, i) in offcuts" :key="i"
+          >{{ each.label }} {{ each.count }} × {{ length(each.left) }}</span
+        >
+      </p>
+    </section>
   </div>
 </template>
 
 <style scoped>
+.set {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px 16px;
+  margin: 12px 0 4px;
+}
 .state {
   display: flex;
   flex-wrap: wrap;
   align-items: center;
   gap: 8px 16px;
-  margin: 12px 0;
+  margin: 4px 0;
   min-height: 40px;
 }
-.wrong {
-  color: var(--crayon-words);
+.told {
+  border-left: 4px solid var(--crayon);
+  padding: 4px 12px;
+  margin-block: 4px;
 }
 h2 {
   font-size: 1.2rem;
@@ -147,6 +278,7 @@ h2 {
 }
 h2 .figures {
   font-size: 1rem;
+  font-weight: normal;
 }
 ul {
   list-style: none;
@@ -155,30 +287,54 @@ ul {
 }
 li {
   display: grid;
-  grid-template-columns: 8.5rem minmax(0, 1fr);
+  grid-template-columns: 9rem minmax(0, 1fr);
   gap: 4px 12px;
   padding: 8px 0;
   border-bottom: 1px solid var(--line);
 }
-@container (max-width: 560px) {
-  li {
-    grid-template-columns: minmax(0, 1fr);
-  }
+.count {
+  display: grid;
+  align-content: start;
+  justify-items: start;
+  gap: 2px;
+}
+.hold {
+  display: inline-flex;
+  align-items: center;
+  gap: 6px;
+  min-height: var(--target);
+  min-width: var(--target);
+  padding: 0 8px 0 0;
+  border: 0;
+  background: none;
+  font: inherit;
+  font-size: 0.9rem;
+  color: var(--chalk-words);
+  cursor: pointer;
+}
+.hold[aria-pressed='true'] {
+  font-weight: 700;
+  color: var(--crayon-words);
 }
 .bar {
   position: relative;
   height: 20px;
   border: 1px solid var(--ink);
-  background: repeating-linear-gradient(135deg, var(--sheet) 0 5px, var(--line) 5px 6px);
+  background: repeating-linear-gradient(-45deg, var(--sheet) 0 4px, var(--line) 4px 5px);
 }
 .bar i {
   position: absolute;
   inset-block: 0;
   background: var(--pine);
-  border-right: 1px solid var(--ink);
+  box-shadow: 1px 0 0 var(--ink);
 }
 .bar i.hand {
   background: var(--crayon);
+}
+.bar s {
+  position: absolute;
+  inset-block: 0;
+  background: var(--ink);
 }
 .cuts {
   display: flex;
@@ -188,13 +344,13 @@ li {
   margin-top: 4px;
 }
 .cut {
-  font-size: 0.95rem;
   min-height: var(--target);
-  padding: 0 8px;
-  color: var(--ink);
-  background: var(--sheet);
+  padding: 2px 8px;
   border: 1px solid var(--line);
   border-radius: 3px;
+  background: var(--sheet);
+  color: var(--ink);
+  font-size: 0.95rem;
   cursor: pointer;
 }
 .cut.hand {
@@ -202,6 +358,20 @@ li {
 }
 .over {
   color: var(--soft);
-  margin-left: 4px;
+  padding-left: 6px;
+}
+.offcuts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 24px;
+}
+@container (max-width: 600px) {
+  li {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .count {
+    grid-auto-flow: column;
+    align-items: center;
+  }
 }
 </style>

@@ -3,6 +3,7 @@ import { computed, ref, watch } from 'vue'
 import { onBeforeRouteLeave, onBeforeRouteUpdate } from 'vue-router'
 import { useBench } from '../stores/bench'
 import { useTyping } from '../stores/typing'
+import { useUnderWay } from '../stores/under-way'
 
 /** ms that leaving waits for what is under way before it says so. */
 const GRACE = 400
@@ -14,11 +15,12 @@ const GRACE = 400
 export function useLeaving() {
   const bench = useBench()
   const typing = useTyping()
+  const underWay = useUnderWay()
   /** What could not be entered, a sentence each. */
   const refused = ref<string[]>([])
   const answer = ref<((leave: boolean) => void) | null>(null)
   const asking = computed(() => answer.value !== null)
-  const stored = (): boolean => bench.storing === 'stored'
+  const stored = (): boolean => underWay.stored()
 
   function ask(): Promise<boolean> {
     answer.value?.(false)
@@ -41,7 +43,7 @@ export function useLeaving() {
   async function mayLeave(): Promise<boolean> {
     refused.value = typing.enterAll()
     if (!refused.value.length)
-      await Promise.race([bench.settled(), new Promise(resolve => setTimeout(resolve, GRACE))])
+      await Promise.race([underWay.settled(), new Promise(resolve => setTimeout(resolve, GRACE))])
     return (!refused.value.length && stored()) || ask()
   }
 

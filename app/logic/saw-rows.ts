@@ -26,7 +26,7 @@ export interface SawRow {
 export const LONGER = 'longer than stock'
 
 /** Both ends' cuts; told once where they are alike. */
-function cuts({ ends }: Piece): string {
+export function sayEnds({ ends }: Piece): string {
   const [first, last] = ends.map(end =>
     end.miter || end.bevel
       ? `${end.kind} ${formatAngle(end.miter)}${end.bevel ? ` / ${formatAngle(end.bevel)}` : ''}`
@@ -69,7 +69,7 @@ export function sawRow(
     name: roles[piece.role][piece.count === 1 ? 'one' : 'many'],
     count: piece.count,
     length: flat ? `${length.replace(' mm', '')} × ${sayLength(piece.width, units)}` : length,
-    cuts: cuts(piece),
+    cuts: sayEnds(piece),
     more: [...details.cuts, ...details.notches, ...details.figures].join('; '),
     stock: piece.stock === null ? LONGER : sayLength(piece.stock, units),
     state,

@@ -1,6 +1,6 @@
 import loadHighs from 'highs'
 import wasm from 'highs/runtime?url'
-import { nest } from '../../core/nest'
+import { nest, type NestStage } from '../../core/nest'
 import type { NestAnswer, NestQuestion } from '../logic/nest-work'
 
 const say = (answer: NestAnswer): void => self.postMessage(answer)
@@ -10,11 +10,7 @@ self.addEventListener('message', ({ data }: MessageEvent<NestQuestion>) => {
   void (async () => {
     try {
       const highs = await loadHighs({ locateFile: () => wasm })
-      let at = ''
-      const told = (section: string): void => {
-        if (section !== at) say({ section })
-        at = section
-      }
+      const told = (stage: NestStage): void => say({ stage })
       say({ plan: nest(highs, data.ask, { time: data.time, now: () => performance.now(), told }) })
     } catch {
       say({ plan: null })

@@ -111,9 +111,9 @@ export const stockOf = ({ section, stock, price, own, defects, name }: NestBoard
   ...(name !== undefined && { name }),
 })
 
-/** The same of boards that are one kind. */
-export const kindText = ({ section, length, price, own, defects, name }: NestStock): string =>
-  JSON.stringify([section, length, price, !!own, defects ?? [], name ?? ''])
+/** The same of boards that are one kind, whatever they cost. */
+export const kindText = ({ section, length, own, defects, name }: NestStock): string =>
+  JSON.stringify([section, length, !!own, defects ?? [], name ?? ''])
 
 /** Throws RangeError where the aim is cost and a price is missing, or a figure is not one of its kind. */
 export function validate({ pieces, stock, kerf, trim, aim }: NestAsk): void {

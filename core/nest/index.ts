@@ -7,8 +7,41 @@ export {
   type NestPiece,
   type NestPlan,
   type NestStock,
+  stockOf,
   type Stretch,
   type Unplaced,
 } from './ask'
+export { placed } from './held'
 export { amountOf, nest, type NestStage, type NestWatch } from './nest'
 export { type ListColumn, type ListFault, type ListRead, readPieces, readStock } from './lists'
+export {
+  askOf,
+  type AskOfBook,
+  bookLimits,
+  entryOf,
+  isOfYard,
+  kerfOf,
+  newBook,
+  offered,
+  readBook,
+  type StockBook,
+  usualKerf,
+  withEntry,
+} from './book'
+export { type Buying, buyingOf, type BuyRow, type BuySection, sayMoney } from './buy'
+export {
+  beginRun,
+  cardsOf,
+  type Mishap,
+  readRun,
+  restAsk,
+  restFrom,
+  type RunBoard,
+  type RunCard,
+  sawn,
+  sawnOf,
+  type SawRun,
+  staleIn,
+  undone,
+  withRest,
+} from './run'

@@ -1,9 +1,9 @@
 import Papa from 'papaparse'
 import { type MeasureFault, parseLength, type Units } from '../measure'
-import type { NestPiece, NestStock } from './ask'
+import type { NestPiece, NestStock, Stretch } from './ask'
 
 /** Columns of a list of pieces and of one of stock; others are passed over. */
-export type ListColumn = 'mark' | 'section' | 'length' | 'count' | 'price'
+export type ListColumn = 'mark' | 'section' | 'length' | 'count' | 'price' | 'own' | 'bad' | 'name'
 
 /** What is wrong with a list: `row` as a table shows it, the header being row 1. */
 export type ListFault =
@@ -16,7 +16,16 @@ export type ListFault =
       readonly fault: MeasureFault
     }
   | {
-      readonly code: 'no-length' | 'which-comma' | 'not-a-count' | 'not-a-price' | 'mark-twice' | 'not-quoted'
+      readonly code:
+        | 'no-length'
+        | 'which-comma'
+        | 'not-a-count'
+        | 'not-a-price'
+        | 'mark-twice'
+        | 'not-quoted'
+        | 'not-yes-or-no'
+        | 'not-a-stretch'
+        | 'bad-without-count'
       readonly row: number
       readonly column: ListColumn
       readonly part: string
@@ -46,15 +55,35 @@ export function readPieces(text: string, units: Units): ListRead<NestPiece> {
   })
 }
 
-/** Reads a list of stock: `section`, `length`, and `price` and `count` where they are known, none without. */
+/**
+ * Reads a list of stock: `section`, `length`, and where they are known `price`, `count` (none without a
+ * limit), `own` (yes for boards on hand), `bad` (stretches that nothing is cut from, from the left end:
+ * `900..1000 | 2000..2040`) and `name`.
+ */
 export function readStock(text: string, units: Units): ListRead<NestStock> {
-  return readList(text, ['section', 'length', 'price', 'count'], ['price', 'count'], row => {
-    const section = row.section()
-    const length = row.length(units)
-    const price = row.price()
-    const count = row.isEmpty('count') ? null : row.count('count')
-    return section === null || length === null ? null : { section, length, price, count }
-  })
+  return readList(
+    text,
+    ['section', 'length', 'price', 'count', 'own', 'bad', 'name'],
+    ['price', 'count', 'own', 'bad', 'name'],
+    row => {
+      const section = row.section()
+      const length = row.length(units)
+      const price = row.price()
+      const count = row.isEmpty('count') ? null : row.count('count')
+      const own = row.yes('own')
+      const defects = row.stretches('bad', units, length)
+      if (defects.length && row.isEmpty('count')) row.fault('bad-without-count', 'count')
+      const name = row.isEmpty('name') ? null : row.text('name')
+      return section === null || length === null
+        ? null
+        : {
+            ...{ section, length, price, count },
+            ...(own && { own }),
+            ...(defects.length && { defects }),
+            ...(name !== null && { name }),
+          }
+    },
+  )
 }
 
 /** A row of a list, which keeps what is wrong with its cells. */
@@ -66,6 +95,11 @@ interface Row {
   readonly length: (units: Units) => number | null
   readonly count: (column: ListColumn) => number | null
   readonly price: () => number | null
+  /** Whether a cell says yes; nothing in it is no. */
+  readonly yes: (column: ListColumn) => boolean
+  /** Stretches of a board so long, mm from its left end. */
+  readonly stretches: (column: ListColumn, units: Units, length: number | null) => readonly Stretch[]
+  readonly fault: (code: 'bad-without-count', column: ListColumn) => void
 }
 
 interface Header {
@@ -191,5 +225,29 @@ function rowOf(
       faults.push({ code: 'not-a-price', row, column: 'price', part: cell('price') })
       return null
     },
+    yes(column) {
+      const text = cell(column).toLowerCase()
+      if (!/^(|yes|y|no|n|1|0|x)$/.test(text))
+        faults.push({ code: 'not-yes-or-no', row, column, part: cell(column) })
+      return /^(yes|y|1|x)$/.test(text)
+    },
+    stretches: (column, units, length) =>
+      cell(column) === ''
+        ? []
+        : cell(column)
+            .split('|')
+            .flatMap((part): Stretch[] => {
+              const ends = part.split('..').map(each => each.trim())
+              const [from, to] = ends.map(each => {
+                const bare = comma ? each.replace(',', '.') : each
+                const read = parseLength(unit && /^[\d.\s/-]+$/.test(bare) ? `${bare} ${unit}` : bare, units)
+                return read.ok ? read.value : NaN
+              })
+              if (ends.length === 2 && from !== undefined && to !== undefined && from >= 0 && to > from)
+                if (length === null || from < length) return [{ from, to }]
+              faults.push({ code: 'not-a-stretch', row, column, part: part.trim() })
+              return []
+            }),
+    fault: (code, column) => void faults.push({ code, row, column, part: '' }),
   }
 }

@@ -20,7 +20,7 @@ import { laid, merged, shortened } from './laid'
 import type { Pattern } from './problem'
 import { solve } from './solve'
 
-/** How far the plan of one section is: what the aim counts, the least there can be of it; null while unknown. */
+/** How far the plan of one section is: what the aim counts, and the least of it, null while unknown. */
 export interface NestStage {
   readonly section: string
   readonly best: number

@@ -203,7 +203,7 @@ describe('many, at random', () => {
         expect(faultsOf(ask, warm)).toEqual([])
         expect(amountOf(warm)).toBeLessThanOrEqual(amountOf(made) + 1e-6)
       }),
-      runs(40),
+      { numRuns: runs(40) },
     )
   })
 })

@@ -66,8 +66,8 @@ export function solve(highs: Highs, problem: Problem, watch: Watch, before: read
   const anew = greedy(problem)
   const again = before.length ? asBefore(problem, before) : anew
   const first = isBetter(again, anew) ? again : anew
-  if (problem.sizes.length === 0 || problem.boards.length === 0)
-    return { packing: first, bound: null, proved: problem.sizes.length === 0 }
+  if (problem.sizes.length === 0) return { packing: first, bound: 0, proved: true }
+  if (problem.boards.length === 0) return { packing: first, bound: null, proved: false }
   const master = new Master(highs, problem)
   try {
     const search: Search = { ...watch, problem, master, known: new Set(), exact: true }

@@ -1,27 +1,13 @@
 import { isLumber, stockLengths } from '../lumber'
-import type { NestAim, NestAsk, NestStock } from '../nest'
+import type { NestPiece } from '../nest'
 import type { Whole } from './whole'
 
-/**
- * What of a building comes out of boards, from the lengths its yard sells: every part's lumber, sheets and
- * panels left out. `kerf` is what each cut takes, mm.
- */
-export function cutAskOf({ main, parts }: Whole, aim: Exclude<NestAim, 'cost'>, kerf: number): NestAsk {
-  const pieces = [main, ...parts.map(({ plan }) => plan)]
+/** What of a building comes out of boards: every part's lumber, sheets and panels left out. */
+export const cutPieces = ({ main, parts }: Whole): NestPiece[] =>
+  [main, ...parts.map(({ plan }) => plan)]
     .flatMap(plan => plan.pieces)
     .filter(({ section }) => isLumber(section))
-  const sections = [...new Set(pieces.map(({ section }) => section.name))]
-  const lengths = stockLengths[main.design.lumber.yard]
-  return {
-    pieces: pieces.map(({ mark, section, length, count }) => ({
-      mark,
-      section: section.name,
-      length,
-      count,
-    })),
-    stock: sections.flatMap(section =>
-      lengths.map((length): NestStock => ({ section, length, price: null, count: null })),
-    ),
-    ...{ kerf, trim: 0, aim },
-  }
-}
+    .map(({ mark, section, length, count }) => ({ mark, section: section.name, length, count }))
+
+/** Lengths that a building's yard sells, mm. */
+export const yardLengths = ({ main }: Whole): readonly number[] => stockLengths[main.design.lumber.yard]

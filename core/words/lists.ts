@@ -25,6 +25,12 @@ export function sayListFault(fault: ListFault, units: Units): string {
       return `Row ${fault.row}: the price ${quoted(fault.part)} is not a number. Type it without a currency, with up to four decimals.`
     case 'mark-twice':
       return `Row ${fault.row}: the mark ${quoted(fault.part)} is there twice in one section, with two lengths. Give each its own.`
+    case 'not-yes-or-no':
+      return `Row ${fault.row}, ${fault.column}: ${quoted(fault.part)} is neither yes nor no.`
+    case 'not-a-stretch':
+      return `Row ${fault.row}, ${fault.column}: ${quoted(fault.part)} is no stretch of the board. Type where it begins and ends, from the left end: 900..1000; more of them with | between.`
+    case 'bad-without-count':
+      return `Row ${fault.row}: a board with a bad stretch needs its count. Type how many are there, usually 1.`
     case 'not-quoted':
       return `Row ${fault.row}: a quotation mark is not closed. An inch mark in quotes is written twice: "8' 2"" ".`
   }

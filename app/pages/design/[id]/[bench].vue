@@ -10,6 +10,7 @@ definePageMeta({ key: route => `design-${String(route.params.id)}` })
 const route = useRoute()
 const router = useRouter()
 const bench = useBench()
+const saw = useSaw()
 const id = computed(() => String(route.params.id))
 const here = computed(() => chosenBench(String(route.params.bench)))
 const narrow = useMediaQuery('(max-width: 900px)')
@@ -37,6 +38,7 @@ onMounted(async () => {
   const before = { hand: hand.value, held: held.value }
   useTyping().clear()
   await bench.open(id.value)
+  void saw.open(id.value)
   if (part.value) bench.goToPart(Number(part.value))
   bench.pick(before.hand)
   if (before.held) bench.hold(before.held)
@@ -74,7 +76,10 @@ watch(
     view.value = shown
   },
 )
-onBeforeUnmount(() => bench.close())
+onBeforeUnmount(() => {
+  bench.close()
+  saw.close()
+})
 const shelf = useShelf()
 const leaving = useLeaving()
 /** What must be said of saving: nothing while it goes well. */

@@ -1,0 +1,286 @@
+<script setup lang="ts">
+import { type Mishap, type RunBoard, type RunCard } from '../../core/nest'
+import type { Piece } from '../../core/plan'
+import { roles } from '../../core/trade'
+import { sayLength, saySection } from '../../core/words'
+import { sayEnds } from '../logic/saw-rows'
+
+/** One card at the saw: which board, how long, how often, and how far that is. */
+const props = defineProps<{
+  card: RunCard
+  board: RunBoard
+  piece: Piece | null
+  /** Which board it is of how many of its section. */
+  place: string
+  working: boolean
+}>()
+const emit = defineEmits<{ tick: []; step: [by: number]; mishap: [what: Mishap] }>()
+const bench = useBench()
+const units = computed(() => bench.saved?.units ?? 'imperial')
+const length = (mm: number): string => sayLength(mm, units.value)
+const share = (mm: number): string => `${((100 * mm) / props.board.stock).toFixed(3)}%`
+const whence = computed(() => {
+  if (props.board.more) return 'one more than was bought'
+  return props.board.own ? 'lies there already' : ''
+})
+/** The cut that is up: the first of the card that is not made. */
+const next = computed(() => Math.max(props.board.done, props.card.first))
+const end = computed(() => props.card.from + props.card.length)
+
+const open = ref<'' | 'wrong' | 'bad'>('')
+const good = ref<number | null>(null)
+const from = ref<number | null>(null)
+const to = ref<number | null>(null)
+const told = ref('')
+watch([() => props.card.board, () => props.card.first], () => {
+  open.value = ''
+})
+function turn(what: 'wrong' | 'bad'): void {
+  open.value = open.value === what ? '' : what
+  good.value = from.value = to.value = null
+  told.value = ''
+}
+function report(): void {
+  const { board } = props.card
+  if (open.value === 'wrong') emit('mishap', { kind: 'wrong', board, good: good.value ?? 0 })
+  else if (from.value === null || to.value === null || to.value <= from.value) {
+    told.value =
+      'Type where the bad stretch begins and where it ends, from the left end as the board lies now.'
+    return
+  } else emit('mishap', { kind: 'bad', board, bad: { from: from.value, to: to.value } })
+  open.value = ''
+}
+
+/** A tap on a half of the card turns it back or on; so does a swipe. */
+const face = useTemplateRef<HTMLElement>('face')
+function tap(event: MouseEvent): void {
+  if ((event.target as HTMLElement).closest('button, a, input')) return
+  const box = face.value?.getBoundingClientRect()
+  if (box) emit('step', event.clientX < box.left + box.width / 2 ? -1 : 1)
+}
+useSwipe(face, {
+  threshold: 60,
+  onSwipeEnd: (_, way) => {
+    if (way === 'left') emit('step', 1)
+    if (way === 'right') emit('step', -1)
+  },
+})
+</script>
+
+<template>
+  <article class="cut-now">
+    <div ref="face" class="face" @click="tap">
+      <p class="board">
+        <b>{{ piece ? saySection(piece.section, units) : board.section }}</b>
+        <span class="figures">{{ length(board.stock) }}</span>
+        <span class="quiet">{{ place }}</span>
+        <span v-if="whence" class="whence">{{ whence }}</span>
+      </p>
+      <div class="bar" aria-hidden="true">
+        <i
+          v-for="(cut, i) in board.cuts"
+          :key="i"
+          :class="{
+            done: i < board.done,
+            now: i === next,
+            soon: i > next && i < card.first + card.count,
+          }"
+          :style="{ left: share(cut.from), width: share(cut.length) }"
+        />
+        <s
+          v-for="(bad, i) in board.defects ?? []"
+          :key="`bad ${i}`"
+          :style="{ left: share(bad.from), width: share(bad.to - bad.from) }"
+        />
+      </div>
+      <p class="length figures" :aria-label="`Length ${length(card.length)}`">{{ length(card.length) }}</p>
+      <p v-if="card.stop > 1" class="stop">Set the stop: {{ card.stop }} of this length.</p>
+      <p class="what">
+        <b class="mark">{{ card.mark }}</b>
+        <span v-if="piece">{{ roles[piece.role].one }}</span>
+        <span v-if="piece" class="ends">{{ sayEnds(piece) }}</span>
+      </p>
+      <p class="quiet figures">
+        from {{ length(card.from) }} to {{ length(end) }} along the board<template v-if="card.count > 1"
+          >, {{ card.count }} in a row</template
+        >
+      </p>
+    </div>
+    <div class="turn">
+      <Button label="Back" icon="pi pi-chevron-left" outlined @click="emit('step', -1)" />
+      <Button
+        class="sawn"
+        :label="card.count > 1 ? `Sawn ${card.done} of ${card.count}` : 'Sawn'"
+        :icon="card.done >= card.count ? 'pi pi-check' : 'pi pi-stop'"
+        :aria-label="`Tick ${card.mark}: ${card.done} of ${card.count} sawn`"
+        :disabled="working"
+        @click="emit('tick')"
+      />
+      <Button label="Next" icon="pi pi-chevron-right" icon-pos="right" outlined @click="emit('step', 1)" />
+    </div>
+    <div v-if="card.done < card.count" class="mishaps">
+      <Button label="Cut one wrong" outlined :aria-expanded="open === 'wrong'" @click="turn('wrong')" />
+      <Button label="Board has a knot" outlined :aria-expanded="open === 'bad'" @click="turn('bad')" />
+      <form v-if="open" class="mishap" @submit.prevent="report">
+        <template v-if="open === 'wrong'">
+          <p>{{ card.mark }} is cut again from what is left.</p>
+          <SawField
+            kind="length"
+            name="Still good of it"
+            hint="none"
+            :value="good"
+            :limit="{ min: 0, max: card.length }"
+            @set="good = $event"
+          />
+        </template>
+        <template v-else>
+          <p>From the left end as the board lies now, after its last cut:</p>
+          <SawField
+            kind="length"
+            name="Bad from"
+            hint="–"
+            :value="from"
+            :limit="{ min: 0, max: board.stock }"
+            @set="from = $event"
+          />
+          <SawField
+            kind="length"
+            name="Bad to"
+            hint="–"
+            :value="to"
+            :limit="{ min: 0, max: board.stock }"
+            @set="to = $event"
+          />
+        </template>
+        <p v-if="told" class="fault" role="alert">{{ told }}</p>
+        <Button type="submit" label="Plan the rest again" :disabled="working" />
+      </form>
+    </div>
+  </article>
+</template>
+
+<style scoped>
+.cut-now {
+  display: flex;
+  flex-direction: column;
+  flex: 1;
+  min-height: 0;
+}
+.face {
+  flex: 1;
+  padding: 16px 20px;
+  display: flex;
+  flex-direction: column;
+  gap: 10px;
+  touch-action: pan-y;
+  user-select: none;
+  cursor: pointer;
+}
+.board,
+.what {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: baseline;
+  gap: 4px 14px;
+  font-size: 1.35rem;
+}
+.whence {
+  border-left: 4px solid var(--crayon);
+  padding-left: 8px;
+}
+.bar {
+  position: relative;
+  height: 34px;
+  border: 2px solid var(--ink);
+  background: repeating-linear-gradient(-45deg, var(--sheet) 0 6px, var(--line) 6px 7px);
+}
+.bar i {
+  position: absolute;
+  inset-block: 0;
+  background: var(--pine);
+  box-shadow: 2px 0 0 var(--ink);
+}
+.bar i.done {
+  background: var(--moss);
+}
+.bar i.now {
+  background: var(--crayon);
+}
+.bar i.soon {
+  background: var(--wash);
+}
+.bar s {
+  position: absolute;
+  inset-block: 0;
+  background: var(--ink);
+}
+.length {
+  font-size: clamp(2.8rem, 15vw, 7.5rem);
+  line-height: 1.05;
+  font-weight: 700;
+  letter-spacing: -0.05em;
+  word-spacing: -0.15em;
+}
+.stop {
+  font-size: 1.35rem;
+  font-weight: 700;
+  border-left: 6px solid var(--sawdust);
+  padding-left: 12px;
+}
+.mark {
+  font: 700 3.2rem/1 var(--head);
+  color: var(--crayon-words);
+}
+.ends {
+  flex-basis: 100%;
+}
+.turn {
+  display: grid;
+  grid-template-columns: 1fr 1.6fr 1fr;
+  gap: 8px;
+  padding: 8px 12px;
+}
+.turn :deep(.p-button) {
+  min-height: 72px;
+  font-size: 1.25rem;
+}
+.turn :deep(.sawn) {
+  font-size: 1.5rem;
+}
+.mishaps {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  padding: 4px 12px 12px;
+}
+.mishaps > :deep(.p-button) {
+  flex: 1;
+  min-height: 52px;
+}
+.mishap {
+  flex-basis: 100%;
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px 16px;
+}
+.mishap p {
+  flex-basis: 100%;
+}
+.mishap :deep(.p-button) {
+  min-height: 52px;
+}
+.fault {
+  color: var(--crayon-words);
+  font-weight: 700;
+}
+@media (max-width: 480px) {
+  .face {
+    padding: 12px;
+  }
+  .turn :deep(.p-button) {
+    padding-inline: 6px;
+    font-size: 1.1rem;
+  }
+}
+</style>
