@@ -1,6 +1,9 @@
 <script setup lang="ts">
 import { bookLimits, kerfOf, type NestBoard } from '../../core/nest'
 import { sayLength, saySection } from '../../core/words'
+import { cutPieces } from '../../core/plan'
+import { chooseFile } from '../composables/useFiles'
+import { readOwnPieces } from '../logic/own-pieces'
 import { sayProof } from '../logic/nest-work'
 import { boardText, held, heldAgain, swapped } from '../logic/held-boards'
 
@@ -102,6 +105,15 @@ function beginSwap(): void {
   }
   swapping.value = { board, cut: board.cuts.findIndex(({ mark }) => mark === inHand.value) }
 }
+const ownCount = computed(() => saw.state.more.reduce((sum, { count }) => sum + count, 0))
+/** Pieces of the user's own are cut with the building's. */
+async function readOwn(): Promise<void> {
+  const text = await chooseFile('.csv,text/csv')
+  if (text === null || !bench.whole) return
+  const found = readOwnPieces(text, units.value, cutPieces(bench.whole))
+  told.value = found.ok ? '' : found.reasons.join(' ')
+  if (found.ok) saw.setState(at => ({ ...at, more: found.pieces }))
+}
 const hold = (board: NestBoard): void => saw.setState(at => ({ ...at, held: held(at.held, board) }))
 const letGo = (): void => saw.setState(at => ({ ...at, held: [] }))
 const says = (board: NestBoard): string =>
@@ -138,6 +150,20 @@ const KEPT = 600
         outlined
         :aria-pressed="!!swapping"
         @click="beginSwap"
+      />
+      <Button
+        v-if="saw.state.more.length === 0"
+        label="Own list"
+        aria-label="Read a list of your own pieces from CSV"
+        icon="pi pi-upload"
+        outlined
+        @click="readOwn"
+      />
+      <Button
+        v-else
+        :label="`Without the ${ownCount} of your own`"
+        outlined
+        @click="saw.setState(at => ({ ...at, more: [] }))"
       />
       <Button
         v-if="saw.state.held.length"

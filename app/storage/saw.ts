@@ -1,6 +1,7 @@
-import Dexie, { type EntityTable, liveQuery } from 'dexie'
+import { liveQuery } from 'dexie'
 import {
   type NestBoard,
+  type NestPiece,
   type NestPlan,
   newBook,
   readBook,
@@ -9,10 +10,14 @@ import {
   type StockBook,
 } from '../../core/nest'
 
+import type { SawDatabase } from './saw-database'
+
 /** What belongs to a design at the saw: boards held as they are cut, what is sawn, and the plan made last. */
 export interface SawState {
   readonly held: readonly NestBoard[]
   readonly run: SawRun | null
+  /** What is cut besides the building's own pieces. */
+  readonly more: readonly NestPiece[]
 }
 
 interface SawRow extends SawState {
@@ -20,26 +25,8 @@ interface SawRow extends SawState {
   /** The plan made last, and what was asked for, as text. */
   readonly made: { readonly key: string; readonly plan: NestPlan } | null
 }
-interface BookRow {
-  readonly id: 'book'
-  readonly book: unknown
-}
 
-/** What is kept at the saw: one stock book, and a row a design. */
-export class SawDatabase extends Dexie {
-  book!: EntityTable<BookRow, 'id'>
-  saws!: EntityTable<SawRow, 'design'>
-
-  constructor(name = 'early-wren-saw') {
-    super(name)
-    this.version(1).stores({ book: 'id', saws: 'design' })
-  }
-}
-
-let opened: SawDatabase | null = null
-export const sawDatabase = (): SawDatabase => (opened ??= new SawDatabase())
-
-export const nothingSawn: SawState = { held: [], run: null }
+export const nothingSawn: SawState = { held: [], run: null, more: [] }
 
 /** The stock book; a new one where none is kept, or it can't be read. */
 export const bookIn = async (db: SawDatabase): Promise<StockBook> =>
@@ -53,12 +40,19 @@ export const changeBook = (db: SawDatabase, change: (book: StockBook) => StockBo
     return book
   })
 
-const rowOf = (design: string, row: SawRow | undefined): SawRow => ({
+/** As it was kept: by another version, or damaged. */
+type Kept<T> = { readonly [K in keyof T]?: unknown }
+
+const rowOf = (design: string, row: Kept<SawRow> | undefined): SawRow => ({
   design,
-  held: Array.isArray(row?.held) ? row.held : [],
+  held: Array.isArray(row?.held) ? (row.held as NestBoard[]) : [],
   run: readRun(row?.run),
-  made: row?.made ?? null,
+  more: Array.isArray(row?.more) ? (row.more as NestPiece[]) : [],
+  made: (row?.made ?? null) as SawRow['made'],
 })
+
+/** Of a row what belongs to the design, without the plan. */
+export const stateOf = ({ held, run, more }: SawState): SawState => ({ held, run, more })
 
 export const sawIn = async (db: SawDatabase, design: string): Promise<SawRow> =>
   rowOf(design, await db.saws.get(design))
@@ -71,9 +65,9 @@ export const changeSaw = (
 ): Promise<SawState> =>
   db.transaction('rw', db.saws, async () => {
     const row = rowOf(design, await db.saws.get(design))
-    const { held, run } = change(row)
-    await db.saws.put({ ...row, held, run })
-    return { held, run }
+    const state = stateOf(change(row))
+    await db.saws.put({ ...row, ...state })
+    return state
   })
 
 /** Keeps the plan made last, if there is room. */
@@ -84,17 +78,6 @@ export const keepPlan = (db: SawDatabase, design: string, key: string, plan: Nes
     })
     .catch(() => {})
 
-/** Forgets what belongs to designs that are no more, those taken off the shelf a short while ago not. */
-export const forgetSaws = (db: SawDatabase, known: readonly string[]): Promise<void> =>
-  db.saws
-    .where('design')
-    .noneOf([...known])
-    .delete()
-    .then(
-      () => undefined,
-      () => undefined,
-    )
-
 /** Calls back with the book and what belongs to a design, now and whenever this or another tab changes it. */
 export function watchSaw(
   db: SawDatabase,
@@ -102,8 +85,8 @@ export function watchSaw(
   changed: (seen: { readonly book: StockBook; readonly state: SawState }) => void,
 ): () => void {
   const watching = liveQuery(async () => {
-    const { held, run } = await sawIn(db, design)
-    return { book: await bookIn(db), state: { held, run } }
+    const state = stateOf(await sawIn(db, design))
+    return { book: await bookIn(db), state }
   }).subscribe({ next: changed, error: () => {} }) // storing says what is wrong
   return () => watching.unsubscribe()
 }

@@ -10,11 +10,12 @@ import {
   changeSaw,
   keepPlan,
   nothingSawn,
-  sawDatabase,
   sawIn,
   type SawState,
+  stateOf,
   watchSaw,
 } from '../storage/saw'
+import { sawDatabase } from '../storage/saw-database'
 import { troubleOf, within } from '../storage/trouble'
 import { useBench } from './bench'
 import { useUnderWay } from './under-way'
@@ -100,7 +101,7 @@ export const useSaw = defineStore('saw', () => {
       const [kept, row] = await within(Promise.all([bookIn(sawDatabase()), sawIn(sawDatabase(), id)]))
       if (design.value !== id) return
       book.value = kept
-      state.value = { held: row.held, run: row.run }
+      state.value = stateOf(row)
       made.value = row.made
     } catch (error) {
       trouble.value = `What is kept at the saw can't be read. ${sayStorage(troubleOf(error))}`
@@ -142,7 +143,7 @@ export const useSaw = defineStore('saw', () => {
   const asked = computed(() => {
     const { whole } = bench
     return whole
-      ? askOf(book.value, cutPieces(whole), yardLengths(whole), {
+      ? askOf(book.value, [...cutPieces(whole), ...state.value.more], yardLengths(whole), {
           units: whole.main.design.units,
           held: state.value.held,
         })
@@ -178,7 +179,7 @@ export const useSaw = defineStore('saw', () => {
     planState.value = 'stopped'
   }
   watch(
-    () => [read.value, bench.whole, book.value, state.value.held, near.value] as const,
+    () => [read.value, bench.whole, book.value, state.value.held, state.value.more, near.value] as const,
     ([ready, whole]) => {
       clearTimeout(timer)
       if (!ready || !whole) return

@@ -3,6 +3,7 @@ import { ref, shallowRef } from 'vue'
 import { type Design, type DesignRead, parseDesign, parseShelf } from '../../core/design'
 import { sayDesignFault } from '../../core/words'
 import { cardDatabase, forgetCards } from '../storage/cards'
+import { forgetSaws, sawDatabase } from '../storage/saw-database'
 import { database, type DesignRow } from '../storage/database'
 import {
   addDesign,
@@ -74,6 +75,11 @@ export const useShelf = defineStore('shelf', () => {
       },
     )
     forgetDeleted(database(), Date.now() - DAY).catch(() => {}) // another day will do
+    void database()
+      .designs.toCollection()
+      .primaryKeys()
+      .then(ids => forgetSaws(sawDatabase(), ids))
+      .catch(() => {}) // another day will do
     void forgetCards(
       cardDatabase(),
       rows.value.map(({ id }) => id),
