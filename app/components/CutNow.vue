@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { type Mishap, type RunBoard, type RunCard } from '../../core/nest'
-import type { Piece } from '../../core/plan'
+import { type Piece, slopesOf } from '../../core/plan'
 import { roles } from '../../core/trade'
 import { sayLength, saySection } from '../../core/words'
+import { cutShape, sayTurn } from '../logic/held-boards'
 import { sayEnds } from '../logic/saw-rows'
 
 /** One card at the saw: which board, how long, how often, and how far that is. */
@@ -25,6 +26,9 @@ const whence = computed(() => {
 })
 /** The cut that is up: the first of the card that is not made. */
 const next = computed(() => Math.max(props.board.done, props.card.first))
+const turned = computed(() =>
+  props.piece ? sayTurn(slopesOf(props.piece), props.board.cuts, next.value) : '',
+)
 const end = computed(() => props.card.from + props.card.length)
 
 const open = ref<'' | 'wrong' | 'bad'>('')
@@ -85,7 +89,7 @@ useSwipe(face, {
             now: i === next,
             soon: i > next && i < card.first + card.count,
           }"
-          :style="{ left: share(cut.from), width: share(cut.length) }"
+          :style="{ left: share(cut.from), width: share(cut.length), clipPath: cutShape(cut) }"
         />
         <s
           v-for="(bad, i) in board.defects ?? []"
@@ -99,6 +103,7 @@ useSwipe(face, {
         <b class="mark">{{ card.mark }}</b>
         <span v-if="piece">{{ roles[piece.role].one }}</span>
         <span v-if="piece" class="ends">{{ sayEnds(piece) }}</span>
+        <span v-if="turned" class="ends turned">{{ turned }}</span>
       </p>
       <p class="quiet figures">
         from {{ length(card.from) }} to {{ length(end) }} along the board<template v-if="card.count > 1"

@@ -5,7 +5,7 @@ import { cutPieces } from '../../core/plan'
 import { chooseFile } from '../composables/useFiles'
 import { readOwnPieces } from '../logic/own-pieces'
 import { sayProof } from '../logic/nest-work'
-import { boardText, held, heldAgain, swapped } from '../logic/held-boards'
+import { boardText, cutShape, held, heldAgain, swapped } from '../logic/held-boards'
 
 /** What is cut from which board, section by section, and how many of each length. */
 const bench = useBench()
@@ -114,6 +114,7 @@ async function readOwn(): Promise<void> {
   told.value = found.ok ? '' : found.reasons.join(' ')
   if (found.ok) saw.setState(at => ({ ...at, more: found.pieces }))
 }
+const shareCuts = (share: boolean): void => saw.setBook(book => ({ ...book, share }))
 const hold = (board: NestBoard): void => saw.setState(at => ({ ...at, held: held(at.held, board) }))
 const letGo = (): void => saw.setState(at => ({ ...at, held: [] }))
 const says = (board: NestBoard): string =>
@@ -145,6 +146,13 @@ const KEPT = 600
         :limit="bookLimits.trim"
         @set="saw.setBook(book => ({ ...book, trim: $event ?? 0 }))"
       />
+      <label class="share"
+        ><input
+          type="checkbox"
+          :checked="saw.book.share"
+          @change="shareCuts(($event.target as HTMLInputElement).checked)"
+        />Slopes share cuts</label
+      >
       <Button
         :label="swapping ? 'Swap with …' : 'Swap'"
         outlined
@@ -236,7 +244,11 @@ const KEPT = 600
                 v-for="(cut, k) in board.cuts"
                 :key="k"
                 :class="{ hand: cut.mark === inHand }"
-                :style="{ left: share(cut.from, board.stock), width: share(cut.length, board.stock) }"
+                :style="{
+                  left: share(cut.from, board.stock),
+                  width: share(cut.length, board.stock),
+                  clipPath: cutShape(cut),
+                }"
               />
               <s
                 v-for="(bad, k) in board.defects ?? []"
@@ -323,6 +335,18 @@ li {
   align-content: start;
   justify-items: start;
   gap: 2px;
+}
+.share {
+  display: inline-flex;
+  align-items: center;
+  gap: 6px;
+  min-height: var(--target);
+  font-size: 0.95rem;
+}
+.share input {
+  width: 22px;
+  height: 22px;
+  accent-color: var(--chalk);
 }
 .hold {
   display: inline-flex;

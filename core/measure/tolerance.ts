@@ -117,4 +117,6 @@ export const nesting = {
   worth: 1e-12,
   /** Of a sum of money, lengths or a share of them: two roads to it may differ by so much. */
   sum: 1e-6,
+  /** mm. Ends whose slopes differ by less are cut by one cut, which then is so much wider. */
+  slope: 0.02,
 } as const

@@ -1,4 +1,5 @@
 import { nesting } from '../measure'
+import type { Lying, Slopes } from './slopes'
 
 /** Pieces of one length to cut: mm, how many. */
 export interface NestPiece {
@@ -6,6 +7,8 @@ export interface NestPiece {
   readonly section: string
   readonly length: number
   readonly count: number
+  /** How its ends are cut across the board; without, square. */
+  readonly slopes?: Slopes
 }
 
 /** Along a board, mm from its left end. */
@@ -46,11 +49,15 @@ export interface NestAsk {
   readonly before?: readonly NestBoard[]
 }
 
-/** A piece on its board: mm from the board's left end to its own. */
+/**
+ * A piece on its board: mm from the board's left end to its own long point; how it lies, where an end is
+ * sloped.
+ */
 export interface NestCut {
   readonly mark: string
   readonly from: number
   readonly length: number
+  readonly lies?: Lying
 }
 
 /** Boards that are cut alike; `left` what is over at the right end after the last cut, trimmed, mm. */
@@ -122,8 +129,18 @@ export function validate({ pieces, stock, kerf, trim, aim }: NestAsk): void {
   }
   const isLength = (mm: number): boolean => Number.isFinite(mm) && mm > 0 && mm <= 1e6
   const isCount = (count: number): boolean => Number.isInteger(count) && count >= 0 && count <= 1e5
-  for (const { mark, length, count } of pieces)
+  for (const { mark, length, count, slopes } of pieces) {
     check(isLength(length) && isCount(count), `piece ${mark}: ${length} mm, ${count}`)
+    if (!slopes) continue
+    const { left, right, depth } = slopes
+    // both slopes leave something of each edge
+    const off =
+      left * right < 0 ? Math.abs(left) + Math.abs(right) : Math.max(Math.abs(left), Math.abs(right))
+    check(
+      off <= length + nesting.slope && depth > 0,
+      `piece ${mark}: ends that slope by ${off} of ${length} mm`,
+    )
+  }
   for (const { section, length, price, count, own, defects = [] } of stock) {
     check(isLength(length) && (count === null || isCount(count)), `stock ${section}: ${length} mm, ${count}`)
     check(price === null || (Number.isFinite(price) && price >= 0), `stock ${section}: price ${price}`)

@@ -13,6 +13,8 @@ export interface StockBook {
   readonly trim: number
   readonly longest: number | null
   readonly spare: number
+  /** Whether sloped ends share cuts. */
+  readonly share: boolean
   readonly stock: readonly NestStock[]
 }
 
@@ -43,12 +45,13 @@ const bookSchema = z.object({
   trim: figure(bookLimits.trim),
   longest: figure(bookLimits.longest).nullable(),
   spare: figure(bookLimits.spare).int(),
+  share: z.boolean().default(true),
   stock: z.array(stockSchema).max(2000),
 })
 
 /** One spare board in a section (common practice, no source). */
 export const newBook: StockBook = {
-  ...{ aim: 'boards', kerf: null, trim: 0, longest: null, spare: 1, stock: [] },
+  ...{ aim: 'boards', kerf: null, trim: 0, longest: null, spare: 1, share: true, stock: [] },
 }
 
 /** A book as it was kept; null where it can't be read as one. */
@@ -122,7 +125,14 @@ export function askOf(
   const aim = unpriced.length ? 'boards' : book.aim
   const stock = bySection.flat().filter(each => aim !== 'cost' || each.own || each.price !== null)
   return {
-    ask: { pieces, stock, kerf: kerfOf(book, units), trim: book.trim, aim, held },
+    ask: {
+      pieces: book.share ? pieces : pieces.map(({ slopes: _, ...each }) => each),
+      stock,
+      kerf: kerfOf(book, units),
+      trim: book.trim,
+      aim,
+      held,
+    },
     unpriced,
   }
 }

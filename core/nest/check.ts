@@ -1,5 +1,5 @@
 import { nesting } from '../measure'
-import type { NestAsk, NestPlan, NestStock } from './ask'
+import type { NestAsk, NestCut, NestPiece, NestPlan, NestStock } from './ask'
 
 /**
  * What is wrong with a plan, by what was asked for alone: each piece cut or said to be without a board, once;
@@ -28,21 +28,69 @@ function pieceFaults({ pieces }: NestAsk, { plans, unplaced }: NestPlan): string
   return [...balance].flatMap(([of, left]) => (left === 0 ? [] : [`${of}: ${left} left over`]))
 }
 
-function boardFaults({ kerf, trim }: NestAsk, { plans }: NestPlan): string[] {
+/** Whether a piece can lie with such ends: as it is, turned end for end, and without a crown turned over. */
+function liesWell(pieces: readonly NestPiece[], section: string, { mark, length, lies }: NestCut): boolean {
+  if (!lies) return true
+  const near = (a: number, b: number): boolean => Math.abs(a - b) <= 2 * nesting.slope
+  return pieces.some(piece => {
+    if (piece.section !== section || piece.mark !== mark || piece.length !== length || !piece.slopes)
+      return false
+    const { left, right, crown } = piece.slopes
+    const over = crown
+      ? []
+      : [
+          [right, left],
+          [-left, -right],
+        ]
+    return [[left, right], [-right, -left], ...over].some(
+      ([a = 0, b = 0]) => near(a, lies.left) && near(b, lies.right),
+    )
+  })
+}
+
+/**
+ * The least that lies between two pieces across the cut, mm: along the board, or where their ends are
+ * parallel square to the cut.
+ */
+function between(one: NestCut, other: NestCut, depth: number): number {
+  const right = one.lies?.right ?? 0
+  const left = other.lies?.left ?? 0
+  const end = one.from + one.length
+  const gaps = [0, 1].map(up => {
+    const a = end - Math.max(0, right) + up * right
+    const b = other.from + Math.max(0, -left) + up * left
+    return b - a
+  })
+  const slant = Math.abs(right - left) <= nesting.slope ? Math.hypot(1, right / depth) : 1
+  return Math.min(...gaps) / slant
+}
+
+function boardFaults({ pieces, kerf, trim }: NestAsk, { plans }: NestPlan): string[] {
   return plans.flatMap((board, i) => {
     const { defects = [] } = board
     const out: string[] = []
+    const depth = pieces.find(each => each.section === board.section && each.slopes)?.slopes?.depth ?? 1
     if (board.cuts.length === 0 || board.count < 1) out.push(`board ${i}: nothing comes of it`)
+    board.cuts.forEach((cut, k) => {
+      const next = board.cuts[k + 1]
+      if (!liesWell(pieces, board.section, cut)) out.push(`board ${i}: ${cut.mark} can't lie so`)
+      if (next && between(cut, next, depth) < kerf - 2 * nesting.over)
+        out.push(`board ${i}: ${next.mark} is ${between(cut, next, depth)} from ${cut.mark}`)
+    })
     let at = trim
-    for (const { mark, from, length } of board.cuts) {
-      // past what is bad of a board the next piece begins anew
+    let sloped = false
+    for (const { mark, from, length, lies } of board.cuts) {
+      // past what is bad of a board the next piece begins anew; sloped ends may share a cut
       const begins =
-        Math.abs(from - at) <= nesting.over || (from > at && defects.some(bad => bad.to === from))
+        Math.abs(from - at) <= nesting.over ||
+        (sloped && from < at) ||
+        (from > at && defects.some(bad => bad.to === from))
       if (!begins) out.push(`board ${i}: ${mark} begins at ${from}, not ${at}`)
       for (const bad of defects)
         if (bad.from < from + length - 2 * nesting.over && bad.to > from + nesting.over)
           out.push(`board ${i}: ${mark} from ${from} has what is bad from ${bad.from} to ${bad.to}`)
       at = from + length + kerf
+      sloped = !!lies?.right
     }
     const end = at - kerf
     if (end > board.stock - trim + 2 * nesting.over) out.push(`board ${i}: cut to ${end} of ${board.stock}`)

@@ -1,4 +1,4 @@
-import { type BoardKind, type Packing, packingOf, type Pattern, type Problem } from './problem'
+import { type BoardKind, cutAlone, type Packing, packingOf, type Pattern, type Problem } from './problem'
 
 /**
  * A first packing: board after board, each filled from the largest piece down, of the kind that then costs
@@ -46,7 +46,7 @@ function bestBoard(
 }
 
 function filledBoard(
-  { sizes }: Problem,
+  problem: Problem,
   board: number,
   { room }: BoardKind,
   left: readonly number[],
@@ -54,8 +54,9 @@ function filledBoard(
   const taken: number[] = []
   const counts: number[] = []
   let rest = room
-  for (const [i, size] of sizes.entries()) {
-    const count = Math.min(left[i] ?? 0, Math.floor(rest / size))
+  for (const [i, size] of problem.sizes.entries()) {
+    let count = Math.min(left[i] ?? 0, Math.floor(rest / size))
+    while (count > 0 && rest - count * size < cutAlone(problem, [...taken, i], [...counts, count])) count--
     if (count < 1) continue
     taken.push(i)
     counts.push(count)

@@ -10,6 +10,7 @@ import {
 } from './ask'
 import { clearOf } from './kinds'
 import { boardOf } from './laid'
+import { canLie, jointOf } from './slopes'
 
 /** What is fixed, and what is left to plan around it. */
 export interface Held {
@@ -39,7 +40,7 @@ export function withHeld(section: string, ask: NestAsk): Held {
         if (i >= 0) wanted[i] = (wanted[i] ?? 0) - 1
         return pieces[i]
       })
-      const cuts = placed(marks, kind, ask)
+      const cuts = placed(marks, kind, ask, board.cuts)
       if (!cuts) break
       wanted.forEach((count, i) => (left[i] = count))
       free[at] = (free[at] ?? 0) - 1
@@ -55,22 +56,34 @@ export function withHeld(section: string, ask: NestAsk): Held {
   }
 }
 
-/** Pieces one after another from a board's left end, past what is bad of it; null where they don't fit. */
+/**
+ * Pieces one after another from a board's left end, past what is bad of it, each as it lay where it still
+ * can; null where they don't fit.
+ */
 export function placed(
   pieces: readonly (NestPiece | undefined)[],
   kind: NestStock,
   { trim, kerf }: Pick<NestAsk, 'trim' | 'kerf'>,
+  before: readonly NestCut[] = [],
 ): NestCut[] | null {
   const parts = clearOf(kind, trim)
   let k = 0
   let at = parts[0]?.from ?? 0
+  let right = 0
   const cuts: NestCut[] = []
-  for (const piece of pieces) {
+  for (const [i, piece] of pieces.entries()) {
     if (!piece) return null
-    while (parts[k] && at + piece.length > (parts[k]?.to ?? 0) + nesting.over) at = parts[++k]?.from ?? at
+    const { mark, length, slopes } = piece
+    const was = before[i]?.lies
+    const lies = slopes && was && canLie(slopes, was) ? was : (slopes ?? SQUARE)
+    if (cuts.length) at += jointOf(right, lies.left, slopes?.depth ?? 1, kerf)
+    while (parts[k] && at + length > (parts[k]?.to ?? 0) + nesting.over) at = parts[++k]?.from ?? at
     if (!parts[k]) return null
-    cuts.push({ mark: piece.mark, from: at, length: piece.length })
-    at += piece.length + kerf
+    cuts.push({ mark, from: at, length, ...(slopes && { lies: { left: lies.left, right: lies.right } }) })
+    at += length
+    right = lies.right
   }
   return cuts
 }
+
+const SQUARE = { left: 0, right: 0 } as const

@@ -12,6 +12,7 @@ export {
   type Unplaced,
 } from './ask'
 export { placed } from './held'
+export type { Lying, Slopes } from './slopes'
 export { amountOf, nest, type NestStage, type NestWatch } from './nest'
 export { type ListColumn, type ListFault, type ListRead, readPieces, readStock } from './lists'
 export {

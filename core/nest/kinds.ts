@@ -1,6 +1,7 @@
 import { nesting } from '../measure'
 import { costOf, type NestAsk, type NestPiece, type NestStock, scaleOf, type Stretch } from './ask'
 import type { BoardKind, Problem } from './problem'
+import { type ClassOf, classOf, halfOf, type SizeSlope, type SlopeClass } from './slopes'
 
 /** What can be cut from of a board: one of its clear stretches. */
 export interface Clear extends Stretch {
@@ -48,14 +49,45 @@ function shares(cost: number, parts: readonly Stretch[]): number[] {
   return floors.map((each, i) => (i === 0 ? each + rest : each))
 }
 
-export function kindsOf(pieces: readonly NestPiece[], stock: readonly NestStock[], ask: NestAsk): Kinds {
-  const sizes = new Map<number, NestPiece[]>()
+/** Pieces that are one size: as long, and their ends the same among those that share cuts. */
+interface Alike {
+  readonly size: number
+  readonly slope: SizeSlope | null
+  readonly pieces: NestPiece[]
+}
+
+/** Pieces by how long they are where their sloped ends are cut together with others. */
+function sizesOf(pieces: readonly NestPiece[], kerf: number): { sizes: Alike[]; classes: SlopeClass[] } {
+  const classes = new Map<string, { readonly at: number; readonly of: SlopeClass }>()
+  const alike = new Map<string, Alike>()
   for (const piece of pieces) {
-    const size = up(piece.length + ask.kerf)
-    sizes.set(size, [...(sizes.get(size) ?? []), piece])
+    const of = piece.slopes ? classOf(piece.slopes) : null
+    const half = of ? halfOf(of.slope, piece.slopes?.depth ?? 1, kerf) : 0
+    const { slope, taken } = of && half > 0 ? slopeOf(of, half) : { slope: null, taken: 0 }
+    const size = up(piece.length + kerf) - taken
+    const key = JSON.stringify([size, slope])
+    const known = alike.get(key)
+    if (known) known.pieces.push(piece)
+    else alike.set(key, { size, slope, pieces: [piece] })
   }
-  const order = [...sizes.keys()].sort((a, b) => b - a)
-  const bySize = order.map(size => sizes.get(size) ?? [])
+  return {
+    sizes: [...alike.values()].sort((a, b) => b.size - a.size),
+    classes: [...classes.values()].map(({ of }) => of),
+  }
+
+  function slopeOf(of: ClassOf, half: number): { slope: SizeSlope; taken: number } {
+    const known = classes.get(of.key) ?? {
+      at: classes.size,
+      of: { half, crown: of.crown },
+    }
+    classes.set(of.key, known)
+    const { plus, minus, open } = of
+    return { slope: { class: known.at, plus, minus, open }, taken: known.of.half * (plus + minus) }
+  }
+}
+
+export function kindsOf(pieces: readonly NestPiece[], stock: readonly NestStock[], ask: NestAsk): Kinds {
+  const { sizes, classes } = sizesOf(pieces, ask.kerf)
   const clear: Clear[] = []
   const boards: BoardKind[] = []
   stock.forEach((each, at) => {
@@ -66,6 +98,15 @@ export function kindsOf(pieces: readonly NestPiece[], stock: readonly NestStock[
       boards.push({ room: roomOf(part, ask.kerf), cost: costs[i] ?? 0, limit: each.count })
     })
   })
-  const wanted = bySize.map(list => list.reduce((sum, { count }) => sum + count, 0))
-  return { problem: { sizes: order, wanted, boards }, bySize, clear, scale: scaleOf(ask.aim) }
+  return {
+    problem: {
+      sizes: sizes.map(({ size }) => size),
+      wanted: sizes.map(each => each.pieces.reduce((sum, { count }) => sum + count, 0)),
+      boards,
+      ...(classes.length && { slopes: { of: sizes.map(({ slope }) => slope), classes } }),
+    },
+    bySize: sizes.map(each => each.pieces),
+    clear,
+    scale: scaleOf(ask.aim),
+  }
 }

@@ -1,6 +1,7 @@
 import type { NestAsk, NestBoard, NestCut, NestPiece, NestStock, Unplaced } from './ask'
 import type { Clear, Kinds } from './kinds'
 import { type Packing, type Problem, taken } from './problem'
+import { inRows, jointOf } from './slopes'
 
 /** Of as many boards each as short as what it holds lets it be. */
 export function shortened(problem: Problem, clear: readonly Clear[], packing: Packing): Packing {
@@ -56,16 +57,11 @@ export function laid(
     for (let k = 0; k < count; k++) {
       const i = uses.get(pattern.board) ?? 0
       uses.set(pattern.board, i + 1)
-      let at = part.from
       const own = (of[i] ??= [])
-      pattern.sizes.forEach((size, s) => {
-        for (let n = pattern.counts[s] ?? 0; n > 0; n--) {
-          const piece = next(size)
-          if (!piece) continue
-          own.push({ mark: piece.mark, from: at, length: piece.length })
-          at += piece.length + kerf
-        }
-      })
+      const pieces = pattern.sizes.flatMap((size, s) =>
+        Array.from({ length: pattern.counts[s] ?? 0 }, () => next(size)).filter(each => each !== null),
+      )
+      own.push(...inLine(pieces, part.from, kerf))
     }
   }
   const boards = [...cut].flatMap(([at, of]) => {
@@ -76,6 +72,21 @@ export function laid(
     list.flatMap(({ piece, left }): Unplaced[] => (left ? [{ ...piece, count: left, why: 'run-out' }] : [])),
   )
   return { boards, rest }
+}
+
+/** Pieces one after another, those first that share cuts. */
+function inLine(pieces: readonly NestPiece[], from: number, kerf: number): NestCut[] {
+  const cuts: NestCut[] = []
+  let at = from
+  let before: { readonly right: number; readonly depth: number } | null = null
+  for (const { piece, lies } of inRows(pieces.map(piece => ({ piece, slopes: piece.slopes })))) {
+    const { mark, length, slopes } = piece
+    if (before) at += jointOf(before.right, lies.left, before.depth, kerf)
+    cuts.push({ mark, from: at, length, ...(slopes && { lies }) })
+    at += length
+    before = { right: lies.right, depth: slopes?.depth ?? 1 }
+  }
+  return cuts
 }
 
 /** A board of a stock with pieces cut from it. */

@@ -121,4 +121,67 @@ describe('a list of stock', () => {
     const read = readStock(`section,length,price\n2x4,2400,"${price}"`, 'metric')
     expect(read.ok ? [] : read.faults).toMatchObject([{ row: 2, column: 'price' }])
   })
+
+  test('boards on hand, what is bad of them, and their names', () => {
+    expect(
+      readStock(
+        'section,length mm,count,own,bad,name\n2x4,2400,2,yes,900..1000 | 2000..2040,b1\n2x4,3000,,,,',
+        'imperial',
+      ),
+    ).toMatchObject({
+      rows: [
+        {
+          ...{ section: '2x4', length: 2400, count: 2, own: true, name: 'b1' },
+          defects: [
+            { from: 900, to: 1000 },
+            { from: 2000, to: 2040 },
+          ],
+        },
+        { section: '2x4', length: 3000, count: null },
+      ],
+    })
+    // in feet and inches too
+    expect(readStock("section,length,count,bad\n2x4,8',1,3' .. 3' 4\"", 'imperial')).toMatchObject({
+      rows: [{ defects: [{ from: expect.closeTo(914.4, 6), to: expect.closeTo(1016, 6) }] }],
+    })
+  })
+  test.each([
+    ['1,maybe,', 'not-yes-or-no'],
+    ['1,,900', 'not-a-stretch'],
+    ['1,,1000..900', 'not-a-stretch'],
+    ['1,,2500..2600', 'not-a-stretch'],
+    [',,100..200', 'bad-without-count'],
+  ])('count, own and bad %p are told as %s', (cells, code) => {
+    const read = readStock(`section,length,count,own,bad\n2x4,2400,${cells}`, 'metric')
+    const [fault] = read.ok ? [] : read.faults
+    expect(fault).toMatchObject({ code, row: 2 })
+    expect(fault && sayListFault(fault, 'metric')).toMatch(/^Row 2/)
+  })
+})
+
+describe('sloped ends in a list', () => {
+  const of = (cells: string) =>
+    readPieces(`mark,section,length mm,count,depth,left,right\nA,2x4,1000,1,${cells}`, 'metric')
+
+  // 89 across at 45 degrees run 89
+  test('are angles from square across a depth', () => {
+    expect(of('89,45,-30')).toMatchObject({
+      rows: [
+        { slopes: { left: expect.closeTo(89, 9), right: expect.closeTo(-89 / Math.sqrt(3), 9), depth: 89 } },
+      ],
+    })
+    expect(of('89,0,').ok && of('89,0,')).toMatchObject({ rows: [{ mark: 'A' }] })
+    expect(JSON.stringify(of('89,,0'))).not.toContain('slopes')
+  })
+  test.each([
+    ['89,steep,', 'not-an-angle'],
+    ['89,86,', 'not-an-angle'],
+    [',45,', 'slope-without-depth'],
+    ['900,45,-45', 'slopes-cross'],
+  ])('depth, left and right %p are told as %s', (cells, code) => {
+    const read = of(cells)
+    const [fault] = read.ok ? [] : read.faults
+    expect(fault).toMatchObject({ code, row: 2 })
+    expect(fault && sayListFault(fault, 'metric')).toMatch(/^Row 2.*\.$/)
+  })
 })

@@ -1,9 +1,11 @@
 import Papa from 'papaparse'
-import { type MeasureFault, parseLength, type Units } from '../measure'
+import { type MeasureFault, parseLength, radians, type Units } from '../measure'
 import type { NestPiece, NestStock, Stretch } from './ask'
+import type { Slopes } from './slopes'
 
 /** Columns of a list of pieces and of one of stock; others are passed over. */
-export type ListColumn = 'mark' | 'section' | 'length' | 'count' | 'price' | 'own' | 'bad' | 'name'
+export type ListColumn =
+  'mark' | 'section' | 'length' | 'count' | 'depth' | 'left' | 'right' | 'price' | 'own' | 'bad' | 'name'
 
 /** What is wrong with a list: `row` as a table shows it, the header being row 1. */
 export type ListFault =
@@ -26,6 +28,9 @@ export type ListFault =
         | 'not-yes-or-no'
         | 'not-a-stretch'
         | 'bad-without-count'
+        | 'not-an-angle'
+        | 'slope-without-depth'
+        | 'slopes-cross'
       readonly row: number
       readonly column: ListColumn
       readonly part: string
@@ -37,22 +42,41 @@ export type ListRead<T> =
 
 /** Most that a list may ask for or hold of one thing, and mm that one is long at most. */
 const MOST = { count: 10_000, length: 100_000 } as const
+/** Degrees that an end is cut from square at most. */
+const STEEPEST = 85
 
 /**
  * Reads a list of pieces: columns `mark`, `section`, `length` and `count`, in any order, comma, semicolon or
- * tab between them. Lengths are of the unit in their header (`length mm`), of the one in their cell (`8' 2
- * 1/2"`), or of `units`.
+ * tab between them; where ends are sloped `left` and `right`, degrees from square, more than 0 where the
+ * upper corner lies further right, and `depth`, across the board. Lengths are of the unit in their header
+ * (`length mm`), of the one in their cell (`8' 2 1/2"`), or of `units`.
  */
 export function readPieces(text: string, units: Units): ListRead<NestPiece> {
-  return readList(text, ['mark', 'section', 'length', 'count'], [], row => {
+  const optional = ['depth', 'left', 'right'] as const
+  return readList(text, ['mark', 'section', 'length', 'count', ...optional], optional, row => {
     const mark = row.text('mark')
     const section = row.section()
     const length = row.length(units)
     const count = row.count('count')
+    const slopes = slopesOf(row, units, length)
     return mark === null || section === null || length === null || count === null
       ? null
-      : { mark, section, length, count }
+      : { mark, section, length, count, ...(slopes && { slopes }) }
   })
+}
+
+/** Sloped ends, by their angles from square and how deep the board is; null where both are square. */
+function slopesOf(row: Row, units: Units, length: number | null): Slopes | null {
+  const [a, b] = [row.angle('left'), row.angle('right')]
+  if (!a && !b) return null
+  const depth = row.isEmpty('depth') ? null : row.length(units, 'depth')
+  if (row.isEmpty('depth')) row.fault('slope-without-depth', 'depth')
+  if (depth === null || length === null) return null
+  const [left, right] = [a, b].map(angle => depth * Math.tan(radians(angle))) as [number, number]
+  const off = left * right < 0 ? Math.abs(left) + Math.abs(right) : Math.max(Math.abs(left), Math.abs(right))
+  if (off <= length) return { left, right, depth, crown: false }
+  row.fault('slopes-cross', 'left')
+  return null
 }
 
 /**
@@ -92,14 +116,19 @@ interface Row {
   readonly text: (column: ListColumn) => string | null
   /** As `2x4`, however its x is written. */
   readonly section: () => string | null
-  readonly length: (units: Units) => number | null
+  readonly length: (units: Units, column?: 'length' | 'depth') => number | null
+  /** Degrees; 0 of an empty cell. */
+  readonly angle: (column: ListColumn) => number
   readonly count: (column: ListColumn) => number | null
   readonly price: () => number | null
   /** Whether a cell says yes; nothing in it is no. */
   readonly yes: (column: ListColumn) => boolean
   /** Stretches of a board so long, mm from its left end. */
   readonly stretches: (column: ListColumn, units: Units, length: number | null) => readonly Stretch[]
-  readonly fault: (code: 'bad-without-count', column: ListColumn) => void
+  readonly fault: (
+    code: 'bad-without-count' | 'slope-without-depth' | 'slopes-cross',
+    column: ListColumn,
+  ) => void
 }
 
 interface Header {
@@ -199,14 +228,22 @@ function rowOf(
     isEmpty: column => cell(column) === '',
     text: column => (filled(column) ? cell(column) : null),
     section: () => (filled('section') ? cell('section').replace(/(\d)\s*[xX×]\s*(?=\d)/g, '$1x') : null),
-    length(units) {
-      if (!filled('length')) return null
-      const text = pointed('length')
+    angle(column) {
+      const text = pointed(column)
+      if (text === null || text === '') return 0
+      const angle = Number(text.replace(/\s*°$/, ''))
+      if (Number.isFinite(angle) && Math.abs(angle) <= STEEPEST) return angle
+      faults.push({ code: 'not-an-angle', row, column, part: cell(column) })
+      return 0
+    },
+    length(units, column = 'length') {
+      if (!filled(column)) return null
+      const text = pointed(column)
       if (text === null) return null
       const read = parseLength(unit && /^[\d.\s/-]+$/.test(text) ? `${text} ${unit}` : text, units)
       if (!read.ok) faults.push({ code: 'not-a-length', row, fault: read.fault })
       else if (read.value <= 0 || read.value > MOST.length)
-        faults.push({ code: 'no-length', row, column: 'length', part: cell('length') })
+        faults.push({ code: 'no-length', row, column, part: cell(column) })
       else return read.value
       return null
     },

@@ -1,5 +1,5 @@
 import { nesting } from '../measure'
-import type { Pattern, Problem } from './problem'
+import { cutAlone, type Pattern, type Problem } from './problem'
 
 /** What a piece of a size is worth, and how many may be taken; of as many sizes as a problem has. */
 export interface Worth {
@@ -7,8 +7,12 @@ export interface Worth {
   readonly most: readonly number[]
 }
 
-/** Sizes worth something, those first that are worth most for their length. */
+/**
+ * Sizes worth something: first those with sloped ends, since once they are chosen it is known what their ends
+ * take that are cut alone; then those that are worth most for their length.
+ */
 interface Ranked {
+  readonly sloped: number
   readonly index: Int32Array
   readonly size: Float64Array
   readonly value: Float64Array
@@ -45,15 +49,20 @@ function bound({ dense, single, smallest }: Ranked, k: number, rest: number): nu
   return rest < 3 * smallest ? Math.min(most, Math.max(single(rest), 2 * single(rest - smallest))) : most
 }
 
-function ranked({ sizes }: Problem, { values, most }: Worth): Ranked {
+function ranked({ sizes, slopes }: Problem, { values, most }: Worth): Ranked {
+  const isSloped = (i: number): number => (slopes?.of[i] ? 1 : 0)
   const order = sizes
     .map((_, i) => i)
     .filter(i => (values[i] ?? 0) > nesting.worth && (most[i] ?? 0) > 0)
-    .sort((a, b) => (values[b] ?? 0) / (sizes[b] ?? 1) - (values[a] ?? 0) / (sizes[a] ?? 1))
+    .sort(
+      (a, b) =>
+        isSloped(b) - isSloped(a) || (values[b] ?? 0) / (sizes[b] ?? 1) - (values[a] ?? 0) / (sizes[a] ?? 1),
+    )
   const n = order.length
   const size = Float64Array.from(order, i => sizes[i] ?? 0)
   const value = Float64Array.from(order, i => values[i] ?? 0)
   const out: Ranked = {
+    sloped: order.filter(i => isSloped(i)).length,
     index: Int32Array.from(order),
     ...{ size, value },
     single: singleOf(size, value),
@@ -61,7 +70,9 @@ function ranked({ sizes }: Problem, { values, most }: Worth): Ranked {
     most: Int32Array.from(order, i => most[i] ?? 0),
     dense: new Float64Array(n + 1),
   }
-  for (let k = 0; k < n; k++) out.dense[k] = (out.value[k] ?? 0) / (out.size[k] ?? 1)
+  // the densest from each on
+  for (let k = n - 1; k >= 0; k--)
+    out.dense[k] = Math.max(out.dense[k + 1] ?? 0, (out.value[k] ?? 0) / (out.size[k] ?? 1))
   return out
 }
 
@@ -77,7 +88,7 @@ export interface Priced {
  */
 export function worthiest(problem: Problem, board: number, worth: Worth, above: number): Priced {
   const sorted = ranked(problem, worth)
-  const { size, value, most } = sorted
+  const { index, size, value, most, sloped } = sorted
   const n = size.length
   const counts = new Int32Array(n)
   const found: Pattern[] = []
@@ -85,7 +96,9 @@ export function worthiest(problem: Problem, board: number, worth: Worth, above: 
   let steps = 0
   const visit = (k: number, rest: number, sum: number): void => {
     if (++steps > MOST_STEPS) return
-    if (sum > best) {
+    if (k === sloped && k > 0) rest -= cutAlone(problem, index, counts, k)
+    if (rest < 0) return
+    if (sum > best && k >= sloped) {
       best = sum
       found.push(patternOf(board, sorted, counts, k))
     }
@@ -131,18 +144,30 @@ export function allWorth(
     values: Array.from(worth.values, value => Math.max(value, 10 * nesting.worth)),
     most: worth.most,
   })
-  const { size, value, most } = sorted
+  const { index, size, value, most, sloped } = sorted
   const n = size.length
   const counts = new Int32Array(n)
   const found: Pattern[] = []
   const isFull = (rest: number): boolean => {
-    for (let k = 0; k < n; k++)
-      if ((counts[k] as number) < (most[k] as number) && (size[k] as number) <= rest) return false
+    for (let k = 0; k < n; k++) {
+      if ((counts[k] as number) >= (most[k] as number)) continue
+      if (rest - (size[k] as number) >= (k < sloped ? moreAlone(k) : 0)) return false
+    }
     return true
+  }
+  /** What one more of a size lets its neighbours' ends take more, or less than nothing. */
+  const moreAlone = (k: number): number => {
+    const before = cutAlone(problem, index, counts, sloped)
+    counts[k] = (counts[k] as number) + 1
+    const after = cutAlone(problem, index, counts, sloped)
+    counts[k] = counts[k] - 1
+    return after - before
   }
   let steps = 0
   const visit = (k: number, rest: number, sum: number): boolean => {
     if (++steps > limit * STEPS) return false
+    if (k === sloped && k > 0) rest -= cutAlone(problem, index, counts, k)
+    if (rest < 0) return true
     if (sum + bound(sorted, k, rest) < least) return true
     if (k === n) {
       if (!isFull(rest)) return true

@@ -1,4 +1,5 @@
 import { nesting } from '../measure'
+import { alone, type SizeSlope, type SlopeClass } from './slopes'
 
 /**
  * Pieces of as many sizes that are to be cut out of boards of as many kinds, as whole numbers: each size has
@@ -10,6 +11,11 @@ export interface Problem {
   /** How many of each; more than 0. */
   readonly wanted: readonly number[]
   readonly boards: readonly BoardKind[]
+  /** Of sizes with sloped ends each is as long as where both are cut together with others. */
+  readonly slopes?: {
+    readonly of: readonly (SizeSlope | null)[]
+    readonly classes: readonly SlopeClass[]
+  }
 }
 
 /** A kind of board. */
@@ -36,8 +42,33 @@ export interface Packing {
 }
 
 /** What of a pattern's board is taken. */
-export const taken = ({ sizes }: Problem, pattern: Pattern): number =>
-  pattern.sizes.reduce((sum, size, i) => sum + (sizes[size] ?? 0) * (pattern.counts[i] ?? 0), 0)
+export const taken = (problem: Problem, pattern: Pattern): number =>
+  pattern.sizes.reduce((sum, size, i) => sum + (problem.sizes[size] ?? 0) * (pattern.counts[i] ?? 0), 0) +
+  cutAlone(problem, pattern.sizes, pattern.counts)
+
+/** What sloped ends take that are cut alone: so many of each of some sizes on one board. */
+export function cutAlone(
+  { slopes }: Problem,
+  sizes: ArrayLike<number>,
+  counts: ArrayLike<number>,
+  many = sizes.length,
+): number {
+  if (!slopes) return 0
+  let sum = 0
+  slopes.classes.forEach(({ half, crown }, at) => {
+    let [plus, minus, open] = [0, 0, false]
+    for (let i = 0; i < many; i++) {
+      const count = counts[i] as number
+      const of = count > 0 ? slopes.of[sizes[i] as number] : null
+      if (of?.class !== at) continue
+      plus += of.plus * count
+      minus += of.minus * count
+      open ||= of.open
+    }
+    sum += half * alone(plus, minus, open, crown)
+  })
+  return sum
+}
 
 /** Patterns that are the same as one, each as often as it is used; and what they cost. */
 export function packingOf(

@@ -311,7 +311,12 @@ const boardSchema = z.object({
   own: z.boolean().optional(),
   defects: z.array(z.object({ from: figure, to: figure })).optional(),
   name: z.string().optional(),
-  cuts: z.array(z.object({ mark: z.string(), from: figure, length: figure })),
+  cuts: z.array(
+    z.object({
+      ...{ mark: z.string(), from: figure, length: figure },
+      lies: z.object({ left: z.number(), right: z.number() }).optional(),
+    }),
+  ),
   done: figure.int(),
   more: z.boolean().optional(),
 })

@@ -2,6 +2,7 @@ export { gaps, hasRoom, least, MARK, type Range } from './least'
 export { middleOf, overlap, type Stretch } from './stretch'
 export {
   type InSection,
+  isCrowned,
   isPlate,
   isRoofCover,
   isOfDoor,

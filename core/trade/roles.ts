@@ -247,6 +247,16 @@ const doorRoles: readonly Role[] = [
 ]
 export const isOfDoor = (role: Role): boolean => doorRoles.includes(role)
 
+/** What carries on edge: its crown is kept up (common practice, no source). */
+const crownedRoles: readonly Role[] = [
+  ...(['rafter', 'cripple-rafter', 'jack-rafter', 'hip', 'roof-joist', 'level-rafter'] as const),
+  ...(['fly-rafter', 'roof-header', 'stair-header', 'upper-header', 'ridge', 'ridge-beam'] as const),
+  ...(['upper-chord', 'lower-chord', 'bottom-chord', 'purlin', 'knee-purlin', 'joist-beam'] as const),
+  ...(['ceiling-joist', 'header', 'wall-beam', 'joist', 'floor-header', 'beam', 'rim'] as const),
+]
+
+export const isCrowned = (role: Role): boolean => crownedRoles.includes(role)
+
 /** Whether a role is a wall's bottom or top plate. */
 export const isPlate = (role: Role): boolean => role === 'bottom-plate' || role === 'top-plate'
 

@@ -25,6 +25,12 @@ export function sayListFault(fault: ListFault, units: Units): string {
       return `Row ${fault.row}: the price ${quoted(fault.part)} is not a number. Type it without a currency, with up to four decimals.`
     case 'mark-twice':
       return `Row ${fault.row}: the mark ${quoted(fault.part)} is there twice in one section, with two lengths. Give each its own.`
+    case 'not-an-angle':
+      return `Row ${fault.row}, ${fault.column}: ${quoted(fault.part)} is no angle. Type degrees from square, from −85 to 85.`
+    case 'slope-without-depth':
+      return `Row ${fault.row}: a sloped end needs the board's depth. Type it in a column “depth”.`
+    case 'slopes-cross':
+      return `Row ${fault.row}: its two ends slope past each other on a piece so short. Type its length from long point to long point, or smaller angles.`
     case 'not-yes-or-no':
       return `Row ${fault.row}, ${fault.column}: ${quoted(fault.part)} is neither yes nor no.`
     case 'not-a-stretch':
