@@ -1,4 +1,5 @@
 import { readFileSync, writeFileSync } from 'node:fs'
+import { inflateSync } from 'node:zlib'
 import type { Page } from '@playwright/test'
 import { cutOff } from './cut-off'
 import { choose, clean, expect, openDemo, test, type } from './fixtures'
@@ -151,6 +152,48 @@ test('what to buy: prices typed and wrong, a list read and saved, what lies ther
   await look(page, 'Buy')
   await clean(page)
   await fitsAll(page, [768, 390, 320])
+})
+
+test('labels and cards are printed, and what a label’s code asks for is opened', async ({ page }) => {
+  await openDemo(page, 'Sallow Marsh osprey lookout', 'saw')
+  await choose(page, 'Section', 'Kits to carry')
+  await expect(page.locator('.saw-table .group').first()).toBeVisible()
+  await look(page, 'Paper')
+  await choose(page, 'Of', 'South wall')
+  await choose(page, 'Sheet', /^A4, 14/)
+  const print = async (what: string): Promise<string> => {
+    const [saved] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: `${what} as PDF` }).click(),
+    ])
+    expect(saved.suggestedFilename()).toMatch(new RegExp(`${what.toLowerCase()}.*\\.pdf$`, 'i'))
+    const bytes = readFileSync(await saved.path())
+    const text = bytes.toString('latin1')
+    return [...text.matchAll(/\/FlateDecode\s*>>\s*stream\r?\n/g)]
+      .map(match => {
+        const from = match.index + match[0].length
+        return inflateSync(bytes.subarray(from, text.indexOf('endstream', from))).toString('latin1')
+      })
+      .join('\n')
+  }
+  const field = page.getByLabel('First label', { exact: true })
+  await field.fill('15')
+  await page.keyboard.press('Enter')
+  await expect(page.locator('.paper [role=alert]')).toContainText('First label must be at most 14.')
+  await field.fill('3')
+  await page.keyboard.press('Enter')
+  const labels = await print('Labels')
+  expect(labels).toMatch(/\(P1-WB1\) Tj/)
+  expect(labels).toContain('South wall')
+  expect(labels).not.toMatch(/NaN|undefined/)
+  expect(await print('Cards')).toMatch(/\(P1-WB1\) Tj/)
+  await clean(page)
+  await fitsAll(page, [768, 320])
+  const at = new URL(page.url())
+  await page.goto(`${at.pathname}?card=P1-R1`)
+  await expect(page.locator('.card .mark')).toHaveText('P1-R1')
+  await page.goto(`${at.pathname}?card=X99`)
+  await expect(page.locator('.room-notice')).toContainText('There is no piece X99')
 })
 
 test('a board of another part brings that part onto the bench', async ({ page }) => {

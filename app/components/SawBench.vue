@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import { fileName, wholeFile, wholeListCsv } from '../../core/output'
-import { inOrderOfWork } from '../../core/plan'
 import { cautionsOf } from '../../core/check'
-import { raisingNames, saySection, sayCaution } from '../../core/words'
+import { saySection, sayCaution } from '../../core/words'
 import { saveFile } from '../composables/useFiles'
 import { looseRows } from '../logic/card-rows'
-import { finds, type SawRow, sawRow } from '../logic/saw-rows'
+import { finds, listed, type SawOrder, type SawRow, sawRow } from '../logic/saw-rows'
 
 /** `searches` counts how often the search was asked for by its key. */
 const props = defineProps<{ narrow: boolean; searches: number }>()
@@ -14,6 +13,9 @@ const find = defineModel<string>('find', { required: true })
 const ALL = 'all'
 /** All, in the order of the work. */
 const WORK = 'work'
+/** Pieces that the saw is set alike for, and those that are carried together. */
+const SETTING = 'order: setting'
+const KITS = 'order: kits'
 const section = usePlace<string>('section', ALL)
 watch(
   () => props.searches,
@@ -26,12 +28,13 @@ onMounted(() => {
   if (props.searches && find.value === '') document.getElementById('find-piece')?.focus()
 })
 const one = usePlace<boolean>('one-card', false)
-/** The pieces, the boards that they come out of, or what is bought. */
-const of = usePlace<'pieces' | 'boards' | 'buy'>('saw-of', 'pieces')
+/** The pieces, the boards that they come out of, what is bought, or what is printed. */
+const of = usePlace<'pieces' | 'boards' | 'buy' | 'paper'>('saw-of', 'pieces')
 const views = [
   { value: 'pieces', label: 'Cut list' },
   { value: 'boards', label: 'Boards' },
   { value: 'buy', label: 'Buy' },
+  { value: 'paper', label: 'Paper' },
   { value: 'frame', label: '3D' },
 ] as const
 const view = computed({
@@ -43,15 +46,14 @@ const view = computed({
 })
 const route = useRoute()
 const units = computed(() => bench.design?.units ?? 'imperial')
-/** Pieces in the order of the work, and the step each goes up in. */
-const work = computed(() => (bench.plan && section.value === WORK ? inOrderOfWork(bench.plan) : []))
-const stepOf = computed(() => new Map(work.value.map(({ piece, step }) => [piece.mark, raisingNames[step]])))
-const pieces = computed(() =>
-  section.value === WORK ? work.value.map(each => each.piece) : (bench.plan?.pieces ?? []),
-)
+const orders: Record<string, SawOrder> = { [WORK]: 'work', [SETTING]: 'setting', [KITS]: 'kits' }
+const order = computed<SawOrder>(() => orders[section.value] ?? 'section')
+const pieces = computed(() => bench.plan?.pieces ?? [])
 const sections = computed(() => [
   { value: ALL, label: 'All' },
   { value: WORK, label: 'As it goes up' },
+  { value: SETTING, label: 'By the saw' },
+  { value: KITS, label: 'Kits to carry' },
   ...[
     ...new Map(pieces.value.map(piece => [piece.section.name, saySection(piece.section, units.value)])),
   ].map(([value, label]) => ({ value, label })),
@@ -59,16 +61,17 @@ const sections = computed(() => [
 const shown = computed(() => {
   const { plan } = bench
   if (!plan) return []
-  return pieces.value
+  return listed(plan, order.value)
     .filter(
-      piece =>
-        (section.value === ALL || section.value === WORK || piece.section.name === section.value) &&
+      ({ piece }) =>
+        (section.value in orders || section.value === ALL || piece.section.name === section.value) &&
         finds(find.value, piece),
     )
-    .map(piece =>
+    .map(({ piece, group, count }) =>
       sawRow(plan, piece, {
         units: units.value,
-        step: stepOf.value.get(piece.mark),
+        step: group,
+        ...(count !== undefined && { count }),
         state: bench.cutState(piece),
         hand: bench.piece?.mark === piece.mark,
       }),
@@ -84,7 +87,7 @@ const takeUp = (row: SawRow): void => bench.takeUp(row.piece)
 /** Why the list is empty. */
 const none = computed(() =>
   pieces.value.length
-    ? `No piece fits “${find.value}”${section.value === ALL || section.value === WORK ? '' : ` in ${section.value}`}. Clear the search to see all ${pieces.value.length}.`
+    ? `No piece fits “${find.value}”${section.value === ALL || section.value in orders ? '' : ` in ${section.value}`}. Clear the search to see all ${pieces.value.length}.`
     : 'Nothing can be cut yet. The cautions say what to change.',
 )
 
@@ -183,10 +186,11 @@ function leaveFind(event: KeyboardEvent): void {
     <div v-else class="list">
       <LazySawBoards v-if="of === 'boards'" />
       <LazySawBuy v-else-if="of === 'buy'" />
+      <LazySawPaper v-else-if="of === 'paper'" />
       <SawTable
         v-else
         :rows="shown"
-        :sections="section === WORK"
+        :sections="section in orders"
         :none="none"
         @take="bench.takeUp($event.piece)"
         @tick="bench.tick($event.piece)"

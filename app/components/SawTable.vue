@@ -11,7 +11,7 @@ const rowClass = (row: SawRow): string => (row.hand ? 'in-hand' : '')
   <DataTable
     class="saw-table"
     :value="rows"
-    data-key="mark"
+    data-key="key"
     row-group-mode="subheader"
     group-rows-by="group"
     :row-class="rowClass"

@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs'
 import { parseDesign } from '../../core/design'
 import { plan as planOf } from '../../core/plan'
 import { roles } from '../../core/trade'
-import { finds, LONGER, sawRow } from './saw-rows'
+import { finds, listed, LONGER, sawRow } from './saw-rows'
 
 const told = parseDesign(readFileSync('demo/ringing-hut.json', 'utf8'))
 if (!told.ok) throw new Error('the hut is refused')
@@ -41,5 +41,33 @@ describe('rows of the list at the saw', () => {
       Array.from({ length: 5 }, () => true),
     )
     expect(['1', 'stud', 'R9'].map(search => finds(search, rafter))).toEqual([false, false, false])
+  })
+
+  test('in every order each piece is there as often as it is counted', () => {
+    for (const order of ['section', 'work', 'setting', 'kits'] as const) {
+      const counts = new Map<string, number>()
+      for (const { piece, count } of listed(hut, order))
+        counts.set(piece.mark, (counts.get(piece.mark) ?? 0) + (count ?? piece.count))
+      expect([order, Object.fromEntries(counts)]).toEqual([
+        order,
+        Object.fromEntries(hut.pieces.map(({ mark, count }) => [mark, count])),
+      ])
+    }
+  })
+
+  test('kits hold what goes up together, and the saw is set once for each angle', () => {
+    const kits = listed(hut, 'kits')
+    const south = kits.filter(({ group }) => group === 'South wall')
+    expect(south.some(({ piece }) => piece.role === 'stud')).toBe(true)
+    expect(south.some(({ piece }) => piece.role === 'rafter')).toBe(false)
+    // studs stand in four walls
+    const studs = kits.filter(({ piece }) => piece.mark === 'S1')
+    expect(studs.length).toBeGreaterThan(1)
+    expect(new Set(studs.map(({ group }) => group)).size).toBe(studs.length)
+    const settings = listed(hut, 'setting').map(({ group }) => group)
+    expect(settings[0]).toBe('Saw at 0°')
+    expect(settings).toContain('Saw at 32°')
+    // each setting's pieces stand together
+    expect(settings.filter((each, i) => each !== settings[i - 1]).length).toBe(new Set(settings).size)
   })
 })

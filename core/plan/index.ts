@@ -61,3 +61,4 @@ export { bearingStrip, STACKED, type Stacked, stackingOf, standsOn } from './sta
 export { type SupportHeight, supportHeights } from './supports'
 export { subjectOf } from './subject-of'
 export { cutPieces, slopesOf, yardLengths } from './cut-plan'
+export { type Kit, kitsOf } from './kits'
