@@ -18,8 +18,8 @@ const usage = `usage: npm run --silent nest -- PIECES.csv --stock STOCK.csv [--k
        [--aim cost|boards|waste] [--units mm|in] [--seconds 10]
 
 Reads a list of pieces (columns mark, section, length, count) and one of stock (section, length, price,
-count; an empty count is no limit), and prints the cut plan as JSON. Lengths bear their unit, in their cell
-or in the header (length mm), or are of --units. Without --aim it is the cost, or where no price is known
+count; an empty count is no limit; own, bad, name), and prints the cut plan as JSON: docs/nest-file.md.
+Lengths bear their unit, in their cell or in the header (length mm), or are of --units. Without --aim it is the cost, or where no price is known
 the boards. Exit: 0 all pieces have their board, 1 some have none, 2 the lists or the call are not understood.
 `
 
@@ -94,7 +94,7 @@ async function readRows<T>(
 
 /** The aim as asked, or by what is known. */
 function aimOf(asked: NestAim | null, stock: readonly NestStock[], path: string): NestAim {
-  const unpriced = stock.filter(({ price }) => price === null)
+  const unpriced = stock.filter(({ price, own }) => price === null && !own)
   if (asked === 'cost' && unpriced.length)
     throw new Refusal(
       `${path}: ${plain(unpriced[0]?.section ?? '')} has no price, which --aim cost needs. Type each price, or aim at boards or waste.`,

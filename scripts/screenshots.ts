@@ -57,7 +57,7 @@ test('plate marks', async ({ page }) => {
   await shoot(page, 'marks')
 })
 
-for (const part of ['Place', 'Square', 'Levels', 'Base']) {
+for (const part of ['Square', 'Base']) {
   test(`ground, ${part}`, async ({ page }) => {
     await openDemo(page, hut, 'ground')
     await page.locator('#sheet').getByRole('button', { name: part, exact: true }).click()
@@ -114,18 +114,32 @@ test('the jig of a gambrel', async ({ page }) => {
   await shoot(page, 'roof-jig')
 })
 
-test('the square on a rafter', async ({ page }) => {
-  await openDemo(page, hut, 'roof')
-  await page.getByRole('button', { name: 'Show the square on the board' }).click()
-  await page.getByRole('button', { name: 'Next mark' }).click()
-  await page.waitForTimeout(400)
-  await shoot(page, 'square')
-})
+for (const [name, view] of [
+  ['saw-boards', 'Boards'],
+  ['saw-buy', 'Buy'],
+] as const)
+  test(view, async ({ page }) => {
+    await openDemo(page, hut, 'saw')
+    await page.getByRole('button', { name: view, exact: true }).click()
+    await page.locator('.boards .cut, .buy .total b').first().waitFor()
+    await page.waitForTimeout(600)
+    await shoot(page, name)
+  })
 
 test.describe('phone', () => {
   test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true })
   test('roof', async ({ page }) => {
     await openDemo(page, hut, 'roof')
     await shoot(page, 'phone-roof')
+  })
+  test('at the saw', async ({ page }) => {
+    await openDemo(page, hut, 'saw')
+    await page.getByRole('button', { name: 'Pieces', exact: true }).click()
+    await page.getByRole('button', { name: 'Boards', exact: true }).click()
+    await page.locator('.boards .cut').first().waitFor()
+    await page.getByRole('link', { name: 'At the saw' }).click()
+    await page.getByRole('button', { name: 'Begin', exact: true }).click()
+    for (let i = 0; i < 7; i++) await page.keyboard.press('x')
+    await shoot(page, 'at-saw')
   })
 })

@@ -273,6 +273,14 @@ const KEPT = 600
         </li>
       </ul>
     </section>
+    <SawSheets
+      v-for="each in saw.sheets"
+      :key="`${each.section} ${each.long} ${each.wide}`"
+      :made="each"
+      :label="named.get(each.section) ?? each.section"
+      :hand="inHand"
+      @take="take"
+    />
     <section v-if="offcuts.length" aria-label="Offcuts to keep">
       <h2>Offcuts to keep</h2>
       <p class="figures offcuts">

@@ -56,7 +56,7 @@ const groups = computed(() =>
     }
   }),
 )
-const sheets = computed(() => bench.plan?.totals.sheets ?? 0)
+const sheets = computed(() => saw.sheets.reduce((sum, each) => sum + each.sheets.length, 0))
 const setPrice = (section: string, mm: number, price: number | null): void =>
   saw.setBook(book => withEntry(book, section, mm, { price }))
 const setSold = (section: string, mm: number, sold: boolean): void =>

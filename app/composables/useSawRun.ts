@@ -115,7 +115,7 @@ export function useSawRun() {
     const rest = restAsk(from, section, ask, mishap)
     working.value = true
     told.value = ''
-    const plan = await work.make(rest, () => {})
+    const plan = (await work.make(rest, [], () => {}))?.plan
     working.value = false
     if (!plan) {
       told.value = 'The rest could not be planned on this machine. What is sawn is kept as it is.'

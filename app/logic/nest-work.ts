@@ -1,13 +1,27 @@
 import { countUp } from '../../core/measure'
-import { amountOf, type NestAsk, type NestPlan, type NestStage } from '../../core/nest'
+import { amountOf, type NestAsk, type NestPlan, type NestStage, type SheetsPlan } from '../../core/nest'
+import type { SheetSection } from '../../core/plan'
 
-/** What a worker is asked: a cut plan, and ms that it may take. */
+/** What a worker is asked: a cut plan of boards, and of sheets, and ms that it may take. */
 export interface NestQuestion {
   readonly ask: NestAsk
+  readonly sheets: readonly SheetSection[]
   readonly time: number
 }
-/** What it says: how far it is, and the plan at the end; null where it could not be made. */
-export type NestAnswer = { readonly stage: NestStage } | { readonly plan: NestPlan | null }
+/** The sheets of one kind, and how they are cut. */
+export interface SheetsMade extends SheetsPlan {
+  readonly section: string
+  /** Of a whole sheet, mm. */
+  readonly long: number
+  readonly wide: number
+}
+/** A plan that was made. */
+export interface PlanMade {
+  readonly plan: NestPlan
+  readonly sheets: readonly SheetsMade[]
+}
+/** What a worker says: how far it is, and the plan at the end; null where it could not be made. */
+export type NestAnswer = { readonly stage: NestStage } | { readonly made: PlanMade | null }
 
 /** How good a plan is, in words. */
 export function sayProof(plan: NestPlan): string {

@@ -1,5 +1,6 @@
-import type { NestAsk, NestPlan, NestStage } from '../../core/nest'
-import type { NestAnswer, NestQuestion } from './nest-work'
+import type { NestAsk, NestStage } from '../../core/nest'
+import type { SheetSection } from '../../core/plan'
+import type { NestAnswer, NestQuestion, PlanMade } from './nest-work'
 
 /** The part of a worker that is talked to. */
 export interface PlanWorker {
@@ -22,23 +23,27 @@ export class PlanWork {
   constructor(readonly begin: () => PlanWorker) {}
 
   /** The plan of what is asked; null where it could not be made. Never answers where it is ended before. */
-  make(ask: NestAsk, told: (stage: NestStage) => void): Promise<NestPlan | null> {
+  make(
+    ask: NestAsk,
+    sheets: readonly SheetSection[],
+    told: (stage: NestStage) => void,
+  ): Promise<PlanMade | null> {
     this.end()
     const mine = this.begin()
     this.#worker = mine
     return new Promise(resolve => {
-      const done = (plan: NestPlan | null): void => {
+      const done = (made: PlanMade | null): void => {
         if (mine !== this.#worker) return
         this.end()
-        resolve(plan)
+        resolve(made)
       }
       mine.onmessage = ({ data }) => {
         if (mine !== this.#worker) return
         if ('stage' in data) told(data.stage)
-        else done(data.plan)
+        else done(data.made)
       }
       mine.onerror = () => done(null)
-      mine.postMessage({ ask, time: TIME })
+      mine.postMessage({ ask, sheets, time: TIME })
     })
   }
 

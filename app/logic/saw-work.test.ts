@@ -186,23 +186,23 @@ describe('plans in a worker', () => {
     const { made, work } = fake()
     let first = 'silent'
     void work
-      .make(ask, () => {})
+      .make(ask, [], () => {})
       .then(() => {
         first = 'answered'
       })
     const stages: unknown[] = []
-    const second = work.make(ask, stage => stages.push(stage))
+    const second = work.make(ask, [], stage => stages.push(stage))
     expect(made.map(({ ended }) => ended)).toEqual([true, false])
-    answer(made[0], { plan: null })
+    answer(made[0], { made: null })
     answer(made[1], { stage: { section: '2x4', best: 3, bound: null } })
-    answer(made[1], { plan: null })
+    answer(made[1], { made: null })
     expect(await second).toBeNull()
     expect(stages).toHaveLength(1)
     expect([first, made[1]?.ended]).toEqual(['silent', true])
   })
   test('a worker that fails gives no plan', async () => {
     const { made, work } = fake()
-    const plan = work.make(ask, () => {})
+    const plan = work.make(ask, [], () => {})
     made[0]?.onerror?.({} as ErrorEvent)
     expect(await plan).toBeNull()
   })

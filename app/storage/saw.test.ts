@@ -41,11 +41,11 @@ describe('what is kept at the saw', () => {
     await changeSaw(db, 'a', state => ({ ...state, run }))
     await Promise.all([
       changeSaw(db, 'a', state => ({ ...state, run: state.run && sawn(state.run, 0) })),
-      keepPlan(db, 'a', 'key', plan),
+      keepPlan(db, 'a', 'key', { plan, sheets: [] }),
     ])
     const row = await sawIn(db, 'a')
     expect(row.run?.boards[0]?.done).toBe(1)
-    expect(row.made).toEqual({ key: 'key', plan })
+    expect(row.made).toEqual({ key: 'key', plan, sheets: [] })
   })
 
   test('what can not be read is nothing, and nothing else is lost by it', async () => {

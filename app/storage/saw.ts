@@ -2,7 +2,6 @@ import { liveQuery } from 'dexie'
 import {
   type NestBoard,
   type NestPiece,
-  type NestPlan,
   newBook,
   readBook,
   readRun,
@@ -10,6 +9,7 @@ import {
   type StockBook,
 } from '../../core/nest'
 
+import type { PlanMade } from '../logic/nest-work'
 import type { SawDatabase } from './saw-database'
 
 /** What belongs to a design at the saw: boards held as they are cut, what is sawn, and the plan made last. */
@@ -23,7 +23,7 @@ export interface SawState {
 interface SawRow extends SawState {
   readonly design: string
   /** The plan made last, and what was asked for, as text. */
-  readonly made: { readonly key: string; readonly plan: NestPlan } | null
+  readonly made: (PlanMade & { readonly key: string }) | null
 }
 
 export const nothingSawn: SawState = { held: [], run: null, more: [] }
@@ -71,10 +71,10 @@ export const changeSaw = (
   })
 
 /** Keeps the plan made last, if there is room. */
-export const keepPlan = (db: SawDatabase, design: string, key: string, plan: NestPlan): Promise<void> =>
+export const keepPlan = (db: SawDatabase, design: string, key: string, made: PlanMade): Promise<void> =>
   db
     .transaction('rw', db.saws, async () => {
-      await db.saws.put({ ...rowOf(design, await db.saws.get(design)), made: { key, plan } })
+      await db.saws.put({ ...rowOf(design, await db.saws.get(design)), made: { key, ...made } })
     })
     .catch(() => {})
 

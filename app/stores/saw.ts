@@ -1,7 +1,8 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
-import { askOf, type NestAsk, type NestPlan, type NestStage, newBook, type StockBook } from '../../core/nest'
-import { cutPieces, yardLengths } from '../../core/plan'
+import { askOf, type NestStage, newBook, type StockBook } from '../../core/nest'
+import { cutPieces, sheetSections, yardLengths } from '../../core/plan'
+import type { PlanMade } from '../logic/nest-work'
 import { PlanWork } from '../logic/plan-work'
 import { sayStorage } from '../logic/storage-words'
 import {
@@ -129,7 +130,7 @@ export const useSaw = defineStore('saw', () => {
     trouble.value = ''
   }
 
-  const made = shallowRef<{ readonly key: string; readonly plan: NestPlan } | null>(null)
+  const made = shallowRef<(PlanMade & { readonly key: string }) | null>(null)
   const plan = computed(() => made.value?.plan ?? null)
   const planState = ref<PlanState>('idle')
   const stage = shallowRef<NestStage | null>(null)
@@ -149,14 +150,15 @@ export const useSaw = defineStore('saw', () => {
         })
       : null
   })
-  const keyOf = (ask: NestAsk): string => JSON.stringify(ask)
+  const sheets = computed(() => made.value?.sheets ?? [])
 
   async function make(): Promise<void> {
     clearTimeout(timer)
     const id = design.value
     const ask = asked.value?.ask
     if (!id || !ask) return
-    const key = keyOf(ask)
+    const asking = bench.whole ? sheetSections(bench.whole, ask.kerf) : []
+    const key = JSON.stringify([ask, asking])
     if (made.value?.key === key) {
       work.end()
       planState.value = 'done'
@@ -165,13 +167,13 @@ export const useSaw = defineStore('saw', () => {
     planState.value = 'working'
     stage.value = null
     const before = made.value?.plan.plans
-    const found = await work.make({ ...ask, ...(before && { before }) }, at => {
+    const found = await work.make({ ...ask, ...(before && { before }) }, asking, at => {
       stage.value = at
     })
     if (design.value !== id) return
     planState.value = found ? 'done' : 'failed'
     if (!found) return
-    made.value = { key, plan: found }
+    made.value = { key, ...found }
     keep(keepPlan(sawDatabase(), id, key, found))
   }
   function stop(): void {
@@ -189,7 +191,7 @@ export const useSaw = defineStore('saw', () => {
 
   return {
     ...{ book, state, trouble, read, open, close, setBook, setState },
-    ...{ asked, plan, planState, stage, near, make, stop },
+    ...{ asked, plan, sheets, planState, stage, near, make, stop },
   }
 })
 

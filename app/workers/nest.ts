@@ -1,8 +1,10 @@
 import loadHighs from 'highs'
 import wasm from 'highs/runtime?url'
-import { nest, type NestStage } from '../../core/nest'
+import { nest, nestSheets, type NestStage } from '../../core/nest'
 import type { NestAnswer, NestQuestion } from '../logic/nest-work'
 
+/** ms that the sheets of one kind may take. */
+const SHEETS = 1000
 const say = (answer: NestAnswer): void => self.postMessage(answer)
 
 /** Makes one cut plan and says how far it is; another takes another worker: memory never shrinks. */
@@ -11,9 +13,15 @@ self.addEventListener('message', ({ data }: MessageEvent<NestQuestion>) => {
     try {
       const highs = await loadHighs({ locateFile: () => wasm })
       const told = (stage: NestStage): void => say({ stage })
-      say({ plan: nest(highs, data.ask, { time: data.time, now: () => performance.now(), told }) })
+      const now = (): number => performance.now()
+      const plan = nest(highs, data.ask, { time: data.time, now, told })
+      const sheets = data.sheets.map(({ section, ask }) => ({
+        ...nestSheets(ask, { time: SHEETS, now }),
+        ...{ section, long: ask.long, wide: ask.wide },
+      }))
+      say({ made: { plan, sheets } })
     } catch {
-      say({ plan: null })
+      say({ made: null })
     }
   })()
 })

@@ -46,3 +46,11 @@ export {
   undone,
   withRest,
 } from './run'
+export {
+  nestSheets,
+  type SheetAsk,
+  type SheetItem,
+  type SheetPlan,
+  type SheetsPlan,
+  type SheetStroke,
+} from './sheets'

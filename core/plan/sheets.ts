@@ -64,7 +64,7 @@ function cutFrom(members: readonly Member[]): SheetCut[] {
 }
 
 /** The corners of a piece's underside; none of one with a hole in it. */
-function outerOf(board: CutBoard): readonly FlatPoint[] {
+export function outerOf(board: CutBoard): readonly FlatPoint[] {
   const [outline, hole] = outlines(board, 'near')
   return hole ? [] : (outline ?? [])
 }
@@ -90,13 +90,17 @@ interface Block {
   readonly pieces: readonly SheetPiece[]
 }
 
-/** Pieces that lean alike and are as wide put together in pairs, the longest with the shortest that fits. */
-function paired(pieces: readonly SheetPiece[], most: number): Block[] {
+/**
+ * Pieces that lean alike and are as wide put together in pairs, the longest with the shortest that fits;
+ * `kerf` along the sheet what the cut between them takes, mm.
+ */
+export function paired(pieces: readonly SheetPiece[], most: number, kerf = 0): Block[] {
   const left = [...pieces].sort((a, b) => b.long - a.long)
   const out: Block[] = []
   for (let piece = left.shift(); piece; piece = left.shift()) {
     const { slant = 0, wide, long } = piece
-    const whole = (other: SheetPiece): number => long + other.long - Math.abs(slant)
+    const whole = (other: SheetPiece): number =>
+      long + other.long - Math.abs(slant) + kerf * Math.hypot(1, slant / wide)
     const other = left.findLastIndex(
       each =>
         slant !== 0 &&
