@@ -26,11 +26,17 @@ test('the boards of a design are planned and proved; held, swapped, for another 
   await expect(state(page)).toContainText('Proved best')
   // each section says what to carry, and its boards are as many
   const carried = await page.locator('.boards h2 .figures').allInnerTexts()
-  const counts = carried.flatMap(text => [...text.matchAll(/(\d+) ×/g)].map(match => Number(match[1])))
+  const counts = carried
+    .filter(text => !text.includes(' by '))
+    .flatMap(text => [...text.matchAll(/(\d+) ×/g)].map(match => Number(match[1])))
   expect(counts.reduce((sum, count) => sum + count, 0)).toBe(await boardCount(page))
   await page.locator('.boards .cut').first().click()
   const mark = await page.locator('.boards .cut b').first().innerText()
   await expect(page.locator('.card .mark')).toHaveText(mark)
+  // sheets after the boards, each with what comes out of it
+  await page.locator('.boards .place').first().click()
+  const sheet = (await page.locator('.boards .place b').first().innerText()).split(' + ')[0] ?? ''
+  await expect(page.locator('.card .mark')).toHaveText(sheet)
 
   await page
     .getByRole('button', { name: /^Hold / })
