@@ -159,7 +159,7 @@ describe('the rows of the hand', () => {
           for (const [i, { value }] of row.options.slice(0, row.options.length > 12 ? 3 : 12).entries()) {
             const next = row.change(value)(design)
             expect([row.path, value, valid(next)]).toEqual([row.path, value, true])
-            if (i > 1) continue
+            if (i > 0) continue
             const same = subjectBy(subjectsOf(next), subject.key)
             const shown =
               same &&
