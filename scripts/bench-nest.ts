@@ -1,8 +1,17 @@
 import loadHighs from 'highs'
 import type { Design } from '../core/design'
-import { isLumber, stockLengths } from '../core/lumber'
-import { nest, type NestAsk, nestAims, type NestPiece, type NestStock } from '../core/nest'
-import { plan } from '../core/plan'
+import { stockLengths } from '../core/lumber'
+import {
+  amountOf,
+  nest,
+  type NestAsk,
+  nestAims,
+  type NestPiece,
+  nestSheets,
+  type NestStock,
+  type SheetAsk,
+} from '../core/nest'
+import { cutPieces, sheetSections, whole } from '../core/plan'
 
 /** Numbers from 0 to 1 that are the same each time, by a linear congruence. */
 function random(seed: number): () => number {
@@ -82,17 +91,47 @@ function plainly(
 
 /** Each lumber section of a design as a list, with the lengths sold, dearer by the foot the longer. */
 function sectionsOf(design: Design): NestAsk[] {
-  const pieces = plan(design).pieces.filter(({ section }) => isLumber(section))
-  return [...new Set(pieces.map(({ section }) => section.name))].map(section => ({
+  const pieces = cutPieces(whole(design))
+  return [...new Set(pieces.map(({ section }) => section))].map(section => ({
     ...{ kerf: 3, trim: 0, aim: 'cost' },
-    pieces: pieces
-      .filter(each => each.section.name === section)
-      .map(({ mark, length, count }) => ({ mark, section, length, count })),
+    pieces: pieces.filter(each => each.section === section),
     stock: stockLengths[design.lumber.yard].map((length): NestStock => ({
       ...{ section, length, count: null },
       price: Math.round((length / 304.8) * (60 + length / 600)) / 100,
     })),
   }))
+}
+
+/** Sheets: lists of 40 by chance, and the demo designs'; how many are proved, or one over the bound. */
+function benchSheets(demos: readonly Design[]): void {
+  const row = (name: string, asks: readonly SheetAsk[]): void => {
+    const tried = asks.map(ask => {
+      const start = performance.now()
+      const { sheets, bound } = nestSheets(ask, { time: 1000, now: () => performance.now() })
+      return { ms: performance.now() - start, over: sheets.length - bound }
+    })
+    const ms = tried.map(each => each.ms).sort((a, b) => a - b)
+    const none = tried.filter(({ over }) => over === 0).length
+    const one = tried.filter(({ over }) => over <= 1).length
+    console.log(
+      `${name.padEnd(34)} ${String(none).padStart(3)} of ${tried.length} ${at(ms, 0.5)} ${at(ms, 1)}   ${one} at most one sheet over`,
+    )
+  }
+  row(
+    'sheets, 40 pieces at random',
+    seeds.map(seed => {
+      const next = random(seed + 300)
+      const items = Array.from({ length: 40 }, (_, i) => ({
+        ...{ mark: `P${i}`, count: 1 },
+        ...{ long: 200 + Math.floor(next() * 1400), wide: 100 + Math.floor(next() * 900) },
+      }))
+      return { items, long: 2440, wide: 1220, kerf: 3 }
+    }),
+  )
+  row(
+    "demos' sheets",
+    demos.flatMap(design => sheetSections(whole(design), 3).map(({ ask }) => ask)),
+  )
 }
 
 /** Hard lists, and those of the demo designs: how many are proved, ms (median, most), largest gap. */
@@ -102,8 +141,7 @@ export async function benchNest(demos: readonly Design[]): Promise<void> {
     const start = performance.now()
     const made = nest(highs, ask, { time: seconds * 1000, now: () => performance.now() })
     const ms = performance.now() - start
-    const long = made.plans.reduce((sum, { stock, count }) => sum + stock * count, 0)
-    const got = ask.aim === 'boards' ? made.boards : ask.aim === 'cost' ? (made.cost ?? 0) : long
+    const got = amountOf(made)
     return {
       ms,
       proved: made.proved,
@@ -138,6 +176,25 @@ export async function benchNest(demos: readonly Design[]): Promise<void> {
       return nester({ kerf: 3, trim: 0, aim: 'cost', pieces: counted(lengths), stock }, 10)
     }),
   )
+  tell(
+    'the same, and 30 boards on hand',
+    seeds.map(seed => {
+      const next = random(seed + 200)
+      const kinds = Array.from({ length: 40 }, () => 300 + Math.floor(next() * 3300))
+      const lengths = Array.from({ length: 300 }, () => kinds[Math.floor(next() * 40)] ?? 300)
+      const sold = [8, 10, 12, 14, 16, 20].map(feet => ({
+        ...{ section: 'a', length: feet * 304.8, count: null },
+        price: Math.round(feet * 62 + (feet > 14 ? 150 : 0)) / 100,
+      }))
+      const own = Array.from({ length: 10 }, (_, i): NestStock => ({
+        ...{ section: 'a', length: 900 + Math.floor(next() * 4000), price: null, count: 3, own: true },
+        ...{ name: `own ${i}`, ...(i % 3 === 0 && { defects: [{ from: 400, to: 450 }] }) },
+      }))
+      const stock = [...sold, ...own]
+      return nester({ kerf: 3, trim: 0, aim: 'cost', pieces: counted(lengths), stock }, 10)
+    }),
+  )
+  benchSheets(demos)
   for (const seconds of [1, 2])
     for (const aim of nestAims)
       tell(

@@ -4,6 +4,7 @@ import { FOOT, INCH } from '../../core/measure'
 import { type NestAsk, type NestBoard, newBook } from '../../core/nest'
 import { stockCsv } from '../../core/output'
 import { held, heldAgain, swapped } from './held-boards'
+import { readOwnPieces } from './own-pieces'
 import { PlanWork, type PlanWorker } from './plan-work'
 import { readSawEntry, showSawEntry } from './saw-entry'
 import { readBookCsv, withOwn } from './stock-work'
@@ -111,6 +112,23 @@ describe('boards that are added', () => {
       }),
     )
     expect(readBookCsv('section,length\n2x4,long', 'imperial')).toMatchObject({ ok: false })
+  })
+})
+
+describe('pieces of one’s own', () => {
+  const building = [{ mark: 'R1', section: '2x6', length: 2000, count: 4 }]
+  test('come out of a list, and never bear a mark of the building', () => {
+    expect(
+      readOwnPieces('mark,section,length,count\nX1,2x4,900,2\nX2,2x4,500,0', 'metric', building),
+    ).toEqual({
+      ok: true,
+      pieces: [{ mark: 'X1', section: '2x4', length: 900, count: 2 }],
+    })
+    expect(readOwnPieces('mark,section,length,count\nR1,2x4,900,2', 'metric', building)).toEqual({
+      ok: false,
+      reasons: ['R1 is a mark of the building. Give your own pieces other marks, like X1.'],
+    })
+    expect(readOwnPieces('mark,length\nX1,900', 'metric', building)).toMatchObject({ ok: false })
   })
 })
 

@@ -26,7 +26,7 @@ export type PlanState = 'idle' | 'working' | 'done' | 'stopped' | 'failed'
 
 /** ms without a change after which a plan is made: where it is looked at, and behind another bench. */
 const SOON = 250
-const LATER = 6000
+const LATER = 15_000
 
 /**
  * What is at the saw: the stock book, the cut plan of the design on the bench, made in the background, and
