@@ -57,6 +57,21 @@ const groups = computed(() =>
   }),
 )
 const sheets = computed(() => saw.sheets.reduce((sum, each) => sum + each.sheets.length, 0))
+/** As many as the tally counts, which lays each piece as it comes. */
+const laid = computed(() =>
+  bench.whole
+    ? [bench.whole.main, ...bench.whole.parts.map(({ plan }) => plan)].reduce(
+        (sum, plan) => sum + plan.totals.sheets,
+        0,
+      )
+    : 0,
+)
+const sheetsSaid = computed(() => {
+  const fewer = laid.value - sheets.value
+  const said = `and ${sheets.value} ${sheets.value === 1 ? 'sheet' : 'sheets'}`
+  return fewer > 0 ? `${said}, ${fewer} fewer than laid one by one` : said
+})
+const bare = computed(() => buying.value?.sections.every(({ rows }) => rows.every(row => row.cost === null)))
 const setPrice = (section: string, mm: number, price: number | null): void =>
   saw.setBook(book => withEntry(book, section, mm, { price }))
 const setSold = (section: string, mm: number, sold: boolean): void =>
@@ -166,12 +181,15 @@ const chart = computed(() => {
     <p v-if="saw.trouble" class="told" role="alert">{{ saw.trouble }}</p>
     <p class="total" role="status">
       <template v-if="buying">
-        <b class="figures">{{ sayMoney(buying.cost) }}</b>
-        <span v-if="buying.unpriced" class="quiet"
-          >without {{ buying.unpriced }} {{ buying.unpriced === 1 ? 'length' : 'lengths' }} that
-          {{ buying.unpriced === 1 ? 'has' : 'have' }} no price</span
-        >
-        <span v-if="sheets" class="figures">and {{ sheets }} {{ sheets === 1 ? 'sheet' : 'sheets' }}</span>
+        <b v-if="bare">No prices yet</b>
+        <template v-else>
+          <b class="figures">{{ sayMoney(buying.cost) }}</b>
+          <span v-if="buying.unpriced" class="quiet"
+            >without {{ buying.unpriced }} {{ buying.unpriced === 1 ? 'length' : 'lengths' }} that
+            {{ buying.unpriced === 1 ? 'has' : 'have' }} no price</span
+          >
+        </template>
+        <span v-if="sheets" class="figures">{{ sheetsSaid }}</span>
       </template>
       <span v-else>Planning …</span>
     </p>
