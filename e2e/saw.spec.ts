@@ -65,7 +65,7 @@ test('the boards of a design are planned and proved; held, swapped, for another 
   await page.getByRole('button', { name: 'Let go of 2 held' }).click()
 
   await choose(page, 'Aim', 'Least cost')
-  await expect(page.locator('.boards .told')).toContainText('no price. Type one under Buy')
+  await expect(page.locator('.boards .said-wrong')).toContainText('no price. Type one under Buy')
   await choose(page, 'Aim', 'Least length')
   await expect(state(page)).toContainText(/Proved best|Within/)
   const takes = page.getByLabel('Saw takes', { exact: true })
@@ -126,11 +126,11 @@ test('what to buy: prices typed and wrong, a list read and saved, what lies ther
     await chooser.setFiles(path)
   }
   await put([...priced, '2x8,3000,cheap,1,,,'])
-  await expect(page.locator('.buy .told')).toContainText('the price “cheap” is not a number')
+  await expect(page.locator('.buy .said-wrong')).toContainText('the price “cheap” is not a number')
   await expect(price).toHaveValue('17.45')
   await put([...priced, '2x8,4000,2,1,,100..200 | 3900..4000,cull'])
   await expect(price).toHaveValue('16.00')
-  await expect(page.locator('.buy .told')).toHaveCount(0)
+  await expect(page.locator('.buy .said-wrong')).toHaveCount(0)
   await expect(total).not.toContainText('no price')
   await expect(page.getByRole('region', { name: 'On hand' })).toContainText(
     '1 × 13\' 1 1/2" 2x8, 2.00 each, bad from 3 15/16" to 7 7/8"',
@@ -138,7 +138,7 @@ test('what to buy: prices typed and wrong, a list read and saved, what lies ther
   await look(page, 'Boards')
   await choose(page, 'Aim', 'Least cost')
   await expect(state(page)).toContainText(/Proved best|Within/)
-  await expect(page.locator('.boards .told')).toHaveCount(0)
+  await expect(page.locator('.boards .said-wrong')).toHaveCount(0)
 
   // what lies there is cut first
   await look(page, 'Buy')
@@ -155,7 +155,7 @@ test('what to buy: prices typed and wrong, a list read and saved, what lies ther
   await look(page, 'Buy')
   await type(page, 'Longest to carry', "12'")
   await look(page, 'Boards')
-  await expect(page.locator('.boards .told')).toContainText('No board is there for')
+  await expect(page.locator('.boards .said-wrong')).toContainText('No board is there for')
   await look(page, 'Buy')
   await clean(page)
   await fitsAll(page, [768, 390, 320])

@@ -3,7 +3,7 @@ import { type Mishap, type RunBoard, type RunCard } from '../../core/nest'
 import { type Piece, slopesOf } from '../../core/plan'
 import { roles } from '../../core/trade'
 import { sayLength, saySection } from '../../core/words'
-import { cutShape, sayTurn } from '../logic/held-boards'
+import { sayTurn } from '../logic/held-boards'
 import { sayEnds } from '../logic/saw-rows'
 
 /** One card at the saw: which board, how long, how often, and how far that is. */
@@ -19,13 +19,19 @@ const emit = defineEmits<{ tick: []; step: [by: number]; mishap: [what: Mishap] 
 const bench = useBench()
 const units = computed(() => bench.saved?.units ?? 'imperial')
 const length = (mm: number): string => sayLength(mm, units.value)
-const share = (mm: number): string => `${((100 * mm) / props.board.stock).toFixed(3)}%`
 const whence = computed(() => {
   if (props.board.more) return 'one more than was bought'
   return props.board.own ? 'lies there already' : ''
 })
 /** The cut that is up: the first of the card that is not made. */
 const next = computed(() => Math.max(props.board.done, props.card.first))
+const tones = computed(() =>
+  props.board.cuts.map((_, i) => {
+    if (i < props.board.done) return 'done'
+    if (i === next.value) return 'hand'
+    return i > next.value && i < props.card.first + props.card.count ? 'soon' : ''
+  }),
+)
 const turned = computed(() =>
   props.piece ? sayTurn(slopesOf(props.piece), props.board.cuts, next.value) : '',
 )
@@ -80,23 +86,14 @@ useSwipe(face, {
         <span class="quiet">{{ place }}</span>
         <span v-if="whence" class="whence">{{ whence }}</span>
       </p>
-      <div class="bar" aria-hidden="true">
-        <i
-          v-for="(cut, i) in board.cuts"
-          :key="i"
-          :class="{
-            done: i < board.done,
-            now: i === next,
-            soon: i > next && i < card.first + card.count,
-          }"
-          :style="{ left: share(cut.from), width: share(cut.length), clipPath: cutShape(cut) }"
-        />
-        <s
-          v-for="(bad, i) in board.defects ?? []"
-          :key="`bad ${i}`"
-          :style="{ left: share(bad.from), width: share(bad.to - bad.from) }"
-        />
-      </div>
+      <BoardBar
+        class="bar"
+        aria-hidden="true"
+        :stock="board.stock"
+        :cuts="board.cuts"
+        :defects="board.defects"
+        :tones="tones"
+      />
       <p class="length figures" :aria-label="`Length ${length(card.length)}`">{{ length(card.length) }}</p>
       <p v-if="card.stop > 1" class="stop">Set the stop: {{ card.stop }} of this length.</p>
       <p class="what">
@@ -194,30 +191,8 @@ useSwipe(face, {
   padding-left: 8px;
 }
 .bar {
-  position: relative;
   height: 34px;
-  border: 2px solid var(--ink);
-  background: repeating-linear-gradient(-45deg, var(--sheet) 0 6px, var(--line) 6px 7px);
-}
-.bar i {
-  position: absolute;
-  inset-block: 0;
-  background: var(--pine);
-  box-shadow: 2px 0 0 var(--ink);
-}
-.bar i.done {
-  background: var(--moss);
-}
-.bar i.now {
-  background: var(--crayon);
-}
-.bar i.soon {
-  background: var(--wash);
-}
-.bar s {
-  position: absolute;
-  inset-block: 0;
-  background: var(--ink);
+  border-width: 2px;
 }
 .length {
   font-size: clamp(2.8rem, 15vw, 7.5rem);

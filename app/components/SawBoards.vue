@@ -5,7 +5,7 @@ import { cutPieces } from '../../core/plan'
 import { chooseFile } from '../composables/useFiles'
 import { readOwnPieces } from '../logic/own-pieces'
 import { sayProof } from '../logic/nest-work'
-import { boardText, cutShape, held, heldAgain, swapped } from '../logic/held-boards'
+import { boardText, held, heldAgain, swapped } from '../logic/held-boards'
 
 /** What is cut from which board, section by section, and how many of each length. */
 const bench = useBench()
@@ -130,7 +130,7 @@ const KEPT = 600
 
 <template>
   <div class="boards" @keydown.escape="swapping = null">
-    <div class="set">
+    <div class="field-row">
       <ChoiceField v-model="aim" label="Aim" :options="aims" />
       <SawField
         kind="length"
@@ -180,12 +180,12 @@ const KEPT = 600
         @click="letGo"
       />
     </div>
-    <p v-if="unpriced" class="told">
+    <p v-if="unpriced" class="said-wrong">
       {{ unpriced }} {{ (saw.asked?.unpriced.length ?? 0) > 1 ? 'have' : 'has' }} no price. Type one under
       Buy; until then the boards are as few as can be.
     </p>
-    <p v-if="told" class="told" role="alert">{{ told }}</p>
-    <p v-if="saw.trouble" class="told" role="alert">{{ saw.trouble }}</p>
+    <p v-if="told" class="said-wrong" role="alert">{{ told }}</p>
+    <p v-if="saw.trouble" class="said-wrong" role="alert">{{ saw.trouble }}</p>
     <p class="state" role="status">
       <template v-if="saw.planState === 'working'">
         <span>Planning …</span><span class="figures">{{ soFar }}</span>
@@ -208,7 +208,7 @@ const KEPT = 600
       </template>
       <span v-else>Planning …</span>
     </p>
-    <p v-if="plan?.unplaced.length" class="told">
+    <p v-if="plan?.unplaced.length" class="said-wrong">
       No board is there for
       {{ [...new Set(plan.unplaced.map(({ mark }) => mark))].join(', ') }}. Under Buy, let longer boards be
       carried or sold, or splice {{ plan.unplaced.length > 1 ? 'them' : 'it' }}.
@@ -234,28 +234,15 @@ const KEPT = 600
             </button>
           </span>
           <div class="cut-board">
-            <div
-              class="bar"
+            <BoardBar
               :style="{ width: share(board.stock, longest) }"
               role="img"
               :aria-label="says(board)"
-            >
-              <i
-                v-for="(cut, k) in board.cuts"
-                :key="k"
-                :class="{ hand: cut.mark === inHand }"
-                :style="{
-                  left: share(cut.from, board.stock),
-                  width: share(cut.length, board.stock),
-                  clipPath: cutShape(cut),
-                }"
-              />
-              <s
-                v-for="(bad, k) in board.defects ?? []"
-                :key="`bad ${k}`"
-                :style="{ left: share(bad.from, board.stock), width: share(bad.to - bad.from, board.stock) }"
-              />
-            </div>
+              :stock="board.stock"
+              :cuts="board.cuts"
+              :defects="board.defects"
+              :tones="board.cuts.map(cut => (cut.mark === inHand ? 'hand' : ''))"
+            />
             <div class="cuts">
               <button
                 v-for="(cut, k) in board.cuts"
@@ -293,13 +280,6 @@ const KEPT = 600
 </template>
 
 <style scoped>
-.set {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 8px 16px;
-  margin: 12px 0 4px;
-}
 .state {
   display: flex;
   flex-wrap: wrap;
@@ -307,11 +287,6 @@ const KEPT = 600
   gap: 8px 16px;
   margin: 4px 0;
   min-height: 40px;
-}
-.told {
-  border-left: 4px solid var(--crayon);
-  padding: 4px 12px;
-  margin-block: 4px;
 }
 h2 {
   font-size: 1.2rem;
@@ -373,26 +348,6 @@ li {
 .hold[aria-pressed='true'] {
   font-weight: 700;
   color: var(--crayon-words);
-}
-.bar {
-  position: relative;
-  height: 20px;
-  border: 1px solid var(--ink);
-  background: repeating-linear-gradient(-45deg, var(--sheet) 0 4px, var(--line) 4px 5px);
-}
-.bar i {
-  position: absolute;
-  inset-block: 0;
-  background: var(--pine);
-  box-shadow: 1px 0 0 var(--ink);
-}
-.bar i.hand {
-  background: var(--crayon);
-}
-.bar s {
-  position: absolute;
-  inset-block: 0;
-  background: var(--ink);
 }
 .cuts {
   display: flex;

@@ -144,7 +144,7 @@ const chart = computed(() => {
 
 <template>
   <div class="buy">
-    <div class="set">
+    <div class="field-row">
       <SawField
         kind="length"
         name="Longest to carry"
@@ -175,10 +175,10 @@ const chart = computed(() => {
         @click="readCsv"
       />
     </div>
-    <div v-if="told.length" class="told" role="alert">
+    <div v-if="told.length" class="said-wrong" role="alert">
       <p v-for="each in told" :key="each">{{ each }}</p>
     </div>
-    <p v-if="saw.trouble" class="told" role="alert">{{ saw.trouble }}</p>
+    <p v-if="saw.trouble" class="said-wrong" role="alert">{{ saw.trouble }}</p>
     <p class="total" role="status">
       <template v-if="buying">
         <b v-if="bare">No prices yet</b>
@@ -251,7 +251,7 @@ const chart = computed(() => {
           <Button icon="pi pi-times" text :aria-label="`Take away ${ownText(each)}`" @click="remove(at)" />
         </li>
       </ul>
-      <form class="set" @submit.prevent="add">
+      <form class="field-row" @submit.prevent="add">
         <ChoiceField
           v-model="adding.section"
           label="Section"
@@ -303,18 +303,6 @@ const chart = computed(() => {
 </template>
 
 <style scoped>
-.set {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 8px 16px;
-  margin: 12px 0 4px;
-}
-.told {
-  border-left: 4px solid var(--crayon);
-  padding: 4px 12px;
-  margin-block: 4px;
-}
 .total {
   display: flex;
   flex-wrap: wrap;

@@ -98,16 +98,16 @@ function cards(): void {
 
 <template>
   <div class="paper">
-    <div class="set">
+    <div class="field-row">
       <ChoiceField v-model="kit" label="Of" :options="kits" />
     </div>
-    <p v-if="failed" class="told" role="alert">
+    <p v-if="failed" class="said-wrong" role="alert">
       The document could not be made on this machine. Try a smaller part.
     </p>
     <section aria-label="Cards and list">
       <h2>Cards and list</h2>
       <p>Four cards to a page, then the list, black on white.</p>
-      <div class="set">
+      <div class="field-row">
         <ChoiceField
           v-model="onPaper"
           label="Paper"
@@ -122,7 +122,7 @@ function cards(): void {
     <section aria-label="Labels">
       <h2>Labels</h2>
       <p>Mark, size and place, and a code that opens the card on a device that holds this design.</p>
-      <div class="set">
+      <div class="field-row">
         <ChoiceField
           v-model="chosen"
           label="Sheet"
@@ -153,17 +153,6 @@ function cards(): void {
 </template>
 
 <style scoped>
-.set {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 8px 16px;
-  margin: 12px 0 4px;
-}
-.told {
-  border-left: 4px solid var(--crayon);
-  padding: 4px 12px;
-}
 h2 {
   font-size: 1.2rem;
   margin: 16px 0 4px;

@@ -33,7 +33,7 @@ const share = (mm: number, of: number): string => `${((100 * mm) / of).toFixed(3
         }}{{ made.proved ? ', as few as can be' : `, ${made.bound} at least` }}</span
       >
     </h2>
-    <p v-if="made.unplaced.length" class="told">
+    <p v-if="made.unplaced.length" class="said-wrong">
       No sheet is large enough for {{ made.unplaced.map(({ mark }) => mark).join(', ') }}.
     </p>
     <ul>
@@ -120,9 +120,5 @@ ul {
   font-size: 0.85rem;
   color: var(--soft);
   margin-top: 2px;
-}
-.told {
-  border-left: 4px solid var(--crayon);
-  padding: 4px 12px;
 }
 </style>
