@@ -41,13 +41,17 @@ i {
   background: var(--pine);
   box-shadow: 1px 0 0 var(--ink);
 }
-.hand {
+/* beside a slanted cut no line is drawn: the pieces are told apart by their tone */
+i[style*='polygon']:nth-of-type(even):not(.hand, .done, .soon) {
+  background: var(--grain);
+}
+i.hand {
   background: var(--crayon);
 }
-.done {
+i.done {
   background: var(--moss);
 }
-.soon {
+i.soon {
   background: var(--wash);
 }
 s {
