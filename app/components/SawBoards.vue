@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { bookLimits, kerfOf, type NestBoard } from '../../core/nest'
 import { sayLength, saySection } from '../../core/words'
-import { cutPieces } from '../../core/plan'
+import { cutPieces, plansOf } from '../../core/plan'
 import { chooseFile } from '../composables/useFiles'
 import { readOwnPieces } from '../logic/own-pieces'
 import { sayProof } from '../logic/nest-work'
@@ -28,11 +28,7 @@ onBeforeUnmount(() => {
 })
 const length = (mm: number): string => sayLength(mm, units.value)
 const plan = computed(() => saw.plan)
-const pieces = computed(() =>
-  bench.whole
-    ? [bench.whole.main, ...bench.whole.parts.map(part => part.plan)].flatMap(each => each.pieces)
-    : [],
-)
+const pieces = computed(() => (bench.whole ? plansOf(bench.whole).flatMap(each => each.pieces) : []))
 const named = computed(
   () => new Map(pieces.value.map(piece => [piece.section.name, saySection(piece.section, units.value)])),
 )
@@ -74,7 +70,7 @@ const told = ref('')
 function touch(board: NestBoard, cut: number): void {
   const mark = board.cuts[cut]?.mark ?? ''
   if (!swapping.value) {
-    take(mark)
+    bench.takeMark(mark)
     return
   }
   if (swapping.value.board.section !== board.section) {
@@ -85,15 +81,6 @@ function touch(board: NestBoard, cut: number): void {
   swapping.value = null
   told.value = result.ok ? '' : `${result.mark} does not fit: it is ${length(result.over)} too long there.`
   if (result.ok) saw.setState(at => ({ ...at, held: heldAgain(at.held, result.from, result.boards) }))
-}
-function take(mark: string): void {
-  const plans = bench.whole ? [bench.whole.main, ...bench.whole.parts.map(part => part.plan)] : []
-  const at = plans.findIndex(each => each.pieces.some(piece => piece.mark === mark))
-  if (at < 0) return
-  // the part that it is of comes onto the bench
-  bench.goToPart(at ? at - 1 : null)
-  const piece = bench.plan?.pieces.find(each => each.mark === mark)
-  if (piece) bench.takeUp(piece)
 }
 /** The piece in hand, where a board holds it, is the one to be swapped. */
 function beginSwap(): void {
@@ -266,7 +253,7 @@ const KEPT = 600
       :made="each"
       :label="named.get(each.section) ?? each.section"
       :hand="inHand"
-      @take="take"
+      @take="bench.takeMark($event)"
     />
     <section v-if="offcuts.length" aria-label="Offcuts to keep">
       <h2>Offcuts to keep</h2>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { bookLimits, buyingOf, entryOf, isOfYard, type NestStock, sayMoney, withEntry } from '../../core/nest'
 import { fileName, stockCsv } from '../../core/output'
-import { yardLengths } from '../../core/plan'
+import { plansOf, wholeTotals, yardLengths } from '../../core/plan'
 import { sayLength, saySection } from '../../core/words'
 import { chooseFile, saveFile } from '../composables/useFiles'
 import { readBookCsv, withOwn } from '../logic/stock-work'
@@ -21,7 +21,7 @@ const lengths = computed(() => (bench.whole ? yardLengths(bench.whole) : []))
 const named = computed(
   () =>
     new Map(
-      (bench.whole ? [bench.whole.main, ...bench.whole.parts.map(part => part.plan)] : [])
+      (bench.whole ? plansOf(bench.whole) : [])
         .flatMap(each => each.pieces)
         .map(piece => [piece.section.name, saySection(piece.section, units.value)]),
     ),
@@ -58,14 +58,7 @@ const groups = computed(() =>
 )
 const sheets = computed(() => saw.sheets.reduce((sum, each) => sum + each.sheets.length, 0))
 /** As many as the tally counts, which lays each piece as it comes. */
-const laid = computed(() =>
-  bench.whole
-    ? [bench.whole.main, ...bench.whole.parts.map(({ plan }) => plan)].reduce(
-        (sum, plan) => sum + plan.totals.sheets,
-        0,
-      )
-    : 0,
-)
+const laid = computed(() => (bench.whole ? wholeTotals(bench.whole).sheets : 0))
 const sheetsSaid = computed(() => {
   const fewer = laid.value - sheets.value
   const said = `and ${sheets.value} ${sheets.value === 1 ? 'sheet' : 'sheets'}`

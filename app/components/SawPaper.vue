@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { fileName } from '../../core/output'
-import { kitsOf } from '../../core/plan'
+import { kitsOf, plansOf } from '../../core/plan'
 import { labelSheets, type Paper, papers } from '../../core/print'
 import { raisingNames } from '../../core/words'
 import { saveFile } from '../composables/useFiles'
@@ -12,11 +12,7 @@ const route = useRoute()
 const ALL = 'all'
 const kit = ref(ALL)
 const kits = computed(() => {
-  const names = bench.whole
-    ? [bench.whole.main, ...bench.whole.parts.map(({ plan }) => plan)].flatMap(plan =>
-        kitsOf(plan).map(({ name }) => name),
-      )
-    : []
+  const names = bench.whole ? plansOf(bench.whole).flatMap(plan => kitsOf(plan).map(({ name }) => name)) : []
   return [
     { value: ALL, label: 'All of it' },
     ...[...new Set(names)].map(value => ({ value, label: raisingNames[value] })),

@@ -1,6 +1,5 @@
 import { tryOnScopeDispose } from '@vueuse/core'
 import { computed, ref } from 'vue'
-import type { Piece } from '../../core/plan'
 import {
   beginRun,
   buyingOf,
@@ -59,21 +58,9 @@ export function useSawRun() {
     toNext()
   }
 
-  /** A piece by its mark, and the part of the building that it is of; null for the main one. */
-  function pieceOf(mark: string): { readonly piece: Piece; readonly part: number | null } | null {
-    const { whole } = bench
-    if (!whole) return null
-    const plans = [whole.main, ...whole.parts.map(({ plan }) => plan)]
-    for (const [i, { pieces }] of plans.entries()) {
-      const piece = pieces.find(each => each.mark === mark)
-      if (piece) return { piece, part: i ? i - 1 : null }
-    }
-    return null
-  }
-
   /** Ticks a mark in the cut list where all of it is sawn, or takes the tick back where it is no more. */
   function tickOff(mark: string): void {
-    const found = pieceOf(mark)
+    const found = bench.pieceOf(mark)
     if (!found || !run.value) return
     bench.goToPart(found.part)
     const whole = (sawnOf(run.value).get(mark) ?? 0) >= found.piece.count
@@ -138,6 +125,6 @@ export function useSawRun() {
 
   return {
     ...{ run, cards, at, card, board, total, made, stale, working, told },
-    ...{ begin, step, tick, undo, again, allAgain, toNext, pieceOf },
+    ...{ begin, step, tick, undo, again, allAgain, toNext },
   }
 }

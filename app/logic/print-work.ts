@@ -1,6 +1,6 @@
 import type { Design } from '../../core/design'
 import { isLumber } from '../../core/lumber'
-import { cardOf, type Kit, kitsOf, type Piece, type Plan, type Whole } from '../../core/plan'
+import { cardOf, type Kit, kitsOf, type Piece, type Plan, plansOf, type Whole } from '../../core/plan'
 import type { CardsAsk, Label, Paper } from '../../core/print'
 import { type RaisingName, roles } from '../../core/trade'
 import { raisingNames, sayLength, saySection } from '../../core/words'
@@ -33,8 +33,8 @@ export interface PrintAnswer {
 }
 
 /** Every part's kits, with the part they are of. */
-const kitsIn = ({ main, parts }: Whole, kit: RaisingName | null): (Kit & { readonly plan: Plan })[] =>
-  [main, ...parts.map(({ plan }) => plan)].flatMap(plan =>
+const kitsIn = (all: Whole, kit: RaisingName | null): (Kit & { readonly plan: Plan })[] =>
+  plansOf(all).flatMap(plan =>
     kitsOf(plan)
       .filter(({ name }) => kit === null || name === kit)
       .map(each => ({ ...each, plan })),

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { type Starter, starters, type StarterSize } from '../../core/design'
 import type { Units } from '../../core/measure'
-import { newMemories, whole as wholeOf, wholeTotals } from '../../core/plan'
+import { newMemories, plansOf, whole as wholeOf, wholeTotals } from '../../core/plan'
 import { sayProblem, sayWeight, starterWords } from '../../core/words'
 import { buildingPicture } from '../logic/section-sketch'
 
@@ -26,9 +26,7 @@ const memories = newMemories()
 const whole = computed(() =>
   wholeOf(chosen.value.design(words(chosen.value), units.value, size.value), memories),
 )
-const problems = computed(() =>
-  [whole.value.main, ...whole.value.parts.map(({ plan }) => plan)].flatMap(({ frame }) => frame.problems),
-)
+const problems = computed(() => plansOf(whole.value).flatMap(({ frame }) => frame.problems))
 const totals = computed(() => wholeTotals(whole.value))
 const WIDE = 150
 const TALL = 104

@@ -7,6 +7,7 @@ import {
   atPart,
   newMemories,
   type Piece,
+  plansOf,
   shapeText,
   valueOf,
   type Whole,
@@ -190,6 +191,23 @@ export const useBench = defineStore('bench', () => {
     inHandNow.hold(inHandNow.subject.value?.key ?? 'building')
   }
 
+  /** A piece of any part by its mark, and the part's number; null for the main one. */
+  function pieceOf(mark: string): { readonly piece: Piece; readonly part: number | null } | null {
+    for (const [i, { pieces }] of (whole.value ? plansOf(whole.value) : []).entries()) {
+      const piece = pieces.find(each => each.mark === mark)
+      if (piece) return { piece, part: i ? i - 1 : null }
+    }
+    return null
+  }
+  /** Takes a piece in hand by its mark; the part that it is of comes onto the bench. False without one. */
+  function takeMark(mark: string): boolean {
+    const found = pieceOf(mark)
+    if (!found) return false
+    goToPart(found.part)
+    inHandNow.takeUp(found.piece)
+    return true
+  }
+
   /** Whether all members of a piece are ticked, and whether each still has the shape it was cut to. */
   function cutState(of: Piece): 'no' | 'yes' | 'changed' {
     const cut = new Map((design.value?.cut ?? []).map(each => [each.member, each.shape]))
@@ -229,6 +247,8 @@ export const useBench = defineStore('bench', () => {
     whole,
     part,
     goToPart,
+    pieceOf,
+    takeMark,
     editWhole,
     design,
     drawn,

@@ -4,11 +4,11 @@ import { HAIR, radians } from '../measure'
 import type { NestPiece, Slopes } from '../nest'
 import { isCrowned, isOfDoor, isRoofCover, isWallSkin } from '../trade'
 import type { Piece } from './piece'
-import type { Whole } from './whole'
+import { plansOf, type Whole } from './whole'
 
 /** What of a building comes out of boards: every part's lumber, sheets and panels left out. */
-export const cutPieces = ({ main, parts }: Whole): NestPiece[] =>
-  [main, ...parts.map(({ plan }) => plan)]
+export const cutPieces = (all: Whole): NestPiece[] =>
+  plansOf(all)
     .flatMap(plan => plan.pieces)
     .filter(({ section }) => isLumber(section))
     .map(piece => {

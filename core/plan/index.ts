@@ -12,6 +12,7 @@ export {
   atPart,
   type Memories,
   newMemories,
+  plansOf,
   type PartPlan,
   standingIn,
   type Whole,

@@ -1,6 +1,6 @@
 import type { SheetAsk, SheetItem } from '../nest'
 import { outerOf, paired, slantOf } from './sheets'
-import type { Whole } from './whole'
+import { plansOf, type Whole } from './whole'
 
 /** What comes out of sheets of one kind: their section, and the question. */
 export interface SheetSection {
@@ -12,8 +12,8 @@ export interface SheetSection {
  * What of a building is cut from sheets, every part's, by kind of sheet; two pieces that lean alike as one
  * rectangle, their marks with + between. `kerf` is what each cut takes, mm.
  */
-export function sheetSections({ main, parts }: Whole, kerf: number): SheetSection[] {
-  const pieces = [main, ...parts.map(({ plan }) => plan)]
+export function sheetSections(all: Whole, kerf: number): SheetSection[] {
+  const pieces = plansOf(all)
     .flatMap(plan => plan.pieces)
     .filter(({ section }) => section.kind === 'sheet')
   const kinds = new Map<string, typeof pieces>()

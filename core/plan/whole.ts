@@ -29,6 +29,9 @@ export interface Whole {
   readonly parts: readonly PartPlan[]
 }
 
+/** The main part's plan, and those of what hangs on it. */
+export const plansOf = ({ main, parts }: Whole): Plan[] => [main, ...parts.map(({ plan }) => plan)]
+
 /** What is known of each part from before: the main one's, then the others' in their order. */
 export interface Memories {
   readonly main: Memory
@@ -105,8 +108,14 @@ const meet = (a: Reach, b: Reach): boolean =>
   a.low.every((low, i) => low < (b.high[i] ?? 0) - HAIR && (b.low[i] ?? 0) < (a.high[i] ?? 0) - HAIR)
 
 /** How many pieces are sawn for a whole building, and what they weigh as they stand, kg. */
-export const wholeTotals = ({ main, parts }: Whole): { readonly pieces: number; readonly weight: number } =>
-  [main, ...parts.map(({ plan: of }) => of)].reduce(
-    (sum, { totals }) => ({ pieces: sum.pieces + totals.pieces, weight: sum.weight + totals.weight }),
-    { pieces: 0, weight: 0 },
+export const wholeTotals = (
+  all: Whole,
+): { readonly pieces: number; readonly sheets: number; readonly weight: number } =>
+  plansOf(all).reduce(
+    (sum, { totals }) => ({
+      pieces: sum.pieces + totals.pieces,
+      sheets: sum.sheets + totals.sheets,
+      weight: sum.weight + totals.weight,
+    }),
+    { pieces: 0, sheets: 0, weight: 0 },
   )

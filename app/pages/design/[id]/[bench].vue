@@ -47,19 +47,11 @@ onMounted(async () => {
   const { card } = route.query
   if (typeof card === 'string') openCard(card)
 })
-/** The card of a mark, as a label's code asks for it; of another part that comes onto the bench. */
+/** The card of a mark, as a label's code asks for it. */
 function openCard(mark: string): void {
-  const plans = bench.whole ? [bench.whole.main, ...bench.whole.parts.map(({ plan }) => plan)] : []
-  const at = plans.findIndex(({ pieces }) => pieces.some(piece => piece.mark === mark))
-  if (at < 0) {
-    if (bench.state === 'open')
-      bench.notice = `There is no piece ${mark.slice(0, 20)} in this design any more.`
-    return
-  }
-  bench.goToPart(at ? at - 1 : null)
-  const piece = bench.plan?.pieces.find(each => each.mark === mark)
-  if (piece) bench.takeUp(piece)
-  side.value = 'card'
+  if (bench.takeMark(mark)) side.value = 'card'
+  else if (bench.state === 'open')
+    bench.notice = `There is no piece ${mark.slice(0, 20)} in this design any more.`
 }
 /** What is looked for is shown where it is drawn; what is touched stays where it is. */
 watch(

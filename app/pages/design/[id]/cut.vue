@@ -38,7 +38,7 @@ onMounted(() => {
 /** Black on white, for the sun. */
 const sun = useLocalStorage('early-wren-sun', false)
 
-const piece = computed(() => (card.value ? (acts.pieceOf(card.value.mark)?.piece ?? null) : null))
+const piece = computed(() => (card.value ? (bench.pieceOf(card.value.mark)?.piece ?? null) : null))
 const place = computed(() => {
   const now = card.value
   const boards = run.value?.boards
