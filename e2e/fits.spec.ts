@@ -123,7 +123,7 @@ const allAt = (page: Page, sizes: readonly Size[], name: string): Promise<void> 
   })
 
 for (const sizes of [wide, phones])
-  test.describe(sizes.map(({ width }) => width).join(', '), () => {
+  test.describe(sizes.map(({ width }) => width).join(', '), { tag: '@wide' }, () => {
     test.use({ viewport: sizes[0]!, hasTouch: sizes === phones })
 
     test('nothing is cut off or off the screen, on the shelf and on New', async ({ page }) => {
@@ -142,17 +142,35 @@ for (const sizes of [wide, phones])
         allAt(page, sizes, name))
   })
 
+/** Between them they have every step that any other window takes. */
+const tightest: readonly Size[] = [wide[0]!, phones[1]!]
+for (const size of tightest)
+  test.describe(`${size.width} alone`, () => {
+    test.use({ viewport: size, hasTouch: size === phones[1] })
+    test('nothing is cut off or off the screen, on any screen of the largest demo', async ({ page }) => {
+      const look = new Look(page, [size])
+      await page.goto('/')
+      await expect(page.getByRole('link', { name: /^Sallow Marsh/ })).toHaveCount(demos.length)
+      await look.at('the shelf')
+      await page.getByRole('link', { name: 'New', exact: true }).click()
+      await page.getByRole('button', { name: 'Begin' }).waitFor()
+      await look.at('New')
+      expect(look.faults).toEqual([])
+      await allAt(page, [size], everySize[0]!)
+    })
+  })
+
 /** Of the others those whose drawings or hand are unlike the rest's, where there is least room. */
 const unlike = demos.filter(each => /decoy store|osprey lookout|reed hide/.test(each))
 
 for (const name of unlike)
-  test.describe('320', () => {
+  test.describe('320', { tag: '@wide' }, () => {
     test.use({ viewport: phones[1]!, hasTouch: true })
     test(`${name}: nothing is cut off or off the screen, on any bench and view`, ({ page }) =>
       allAt(page, [phones[1]!], name))
   })
 
-test.describe('at twice the size', () => {
+test.describe('at twice the size', { tag: '@wide' }, () => {
   test.use({ viewport: { width: 640, height: 400 } })
   test('nothing is cut off on the ringing hut, nor with the longest name', async ({ page }) => {
     const look = new Look(page, [{ width: 640, height: 400 }])

@@ -64,29 +64,33 @@ test('the frame in 3D: opened from every bench, a board picked, steps of raising
   await expect(canvas).toHaveCount(0)
 })
 
-test('the frame in 3D can be opened over and over without the memory growing', async ({ page }) => {
-  test.setTimeout(300_000)
-  // a small window: the pictures are painted by the processor here, and are not what is measured
-  await page.setViewportSize({ width: 800, height: 420 })
-  await openDemo(page, 'Sallow Marsh ringing hut')
-  const heap = async (): Promise<number> => {
-    const session = await page.context().newCDPSession(page)
-    await session.send('HeapProfiler.collectGarbage')
-    const { usedSize } = await session.send('Runtime.getHeapUsage')
-    return usedSize / 1e6
-  }
-  const openings = async (times: number): Promise<void> => {
-    for (let i = 0; i < times; i++) {
-      await page.getByRole('button', { name: '3D', exact: true }).click()
-      await page.locator('canvas').waitFor()
-      await over(page, 'Drawing').click()
-      await page.locator('canvas').waitFor({ state: 'detached' })
+test(
+  'the frame in 3D can be opened over and over without the memory growing',
+  { tag: '@wide' },
+  async ({ page }) => {
+    test.setTimeout(300_000)
+    // a small window: the pictures are painted by the processor here, and are not what is measured
+    await page.setViewportSize({ width: 800, height: 420 })
+    await openDemo(page, 'Sallow Marsh ringing hut')
+    const heap = async (): Promise<number> => {
+      const session = await page.context().newCDPSession(page)
+      await session.send('HeapProfiler.collectGarbage')
+      const { usedSize } = await session.send('Runtime.getHeapUsage')
+      return usedSize / 1e6
     }
-  }
-  await openings(8)
-  const early = await heap()
-  await openings(16)
-  const late = await heap()
-  console.log(`heap after 8 openings ${early.toFixed(1)} MB, after 24 ${late.toFixed(1)} MB`)
-  expect(late - early).toBeLessThan(2)
-})
+    const openings = async (times: number): Promise<void> => {
+      for (let i = 0; i < times; i++) {
+        await page.getByRole('button', { name: '3D', exact: true }).click()
+        await page.locator('canvas').waitFor()
+        await over(page, 'Drawing').click()
+        await page.locator('canvas').waitFor({ state: 'detached' })
+      }
+    }
+    await openings(8)
+    const early = await heap()
+    await openings(16)
+    const late = await heap()
+    console.log(`heap after 8 openings ${early.toFixed(1)} MB, after 24 ${late.toFixed(1)} MB`)
+    expect(late - early).toBeLessThan(2)
+  },
+)

@@ -185,9 +185,8 @@ test('a service under a post is said, with how near', async ({ page }) => {
   await clean(page)
 })
 
-test('every step on the ground and the floor is clean to axe, and refuses rubbish where it stands', async ({
-  page,
-}) => {
+const eachStep = 'every step on the ground and the floor is clean to axe, and refuses rubbish where it stands'
+test(eachStep, { tag: '@wide' }, async ({ page }) => {
   test.setTimeout(240_000)
   await openDemo(page, 'Sallow Marsh ringing hut', 'ground')
   for (const name of ['Square', 'Levels', 'Base']) {

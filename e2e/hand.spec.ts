@@ -63,10 +63,9 @@ for (const starters of [
     ['Empty frame', 'R1', 'Millimetres'],
     ['Hide', 'R1', 'Feet and inches'],
   ],
-] as const)
-  test(`${starters.map(([kind]) => kind.toLowerCase()).join(', ')}: from New to a card, without a dialog`, async ({
-    page,
-  }) => {
+] as const) {
+  const title = `${starters.map(([kind]) => kind.toLowerCase()).join(', ')}: from New to a card, without a dialog`
+  test(title, { tag: starters[0][0] === 'Garden shed' ? [] : '@wide' }, async ({ page }) => {
     await page.goto('/')
     for (const [kind, board, units] of starters) {
       await page.getByRole('link', { name: 'New', exact: true }).click()
@@ -93,6 +92,7 @@ for (const starters of [
       await expect(page.getByRole('link', { name: new RegExp(`^${kind}`) })).toHaveCount(1)
     }
   })
+}
 
 test('every card of the hut prints on one page', async ({ page }) => {
   await openDemo(page, 'Sallow Marsh ringing hut')

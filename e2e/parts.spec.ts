@@ -236,10 +236,9 @@ const walked: readonly (readonly Subject[])[] = (() => {
   })
 })()
 
-for (const [i, plan] of plans.entries())
-  test(`${plan.design.name}: each part is reached from the drawing, by pointer and by keys, and changed`, async ({
-    page,
-  }) => {
+for (const [i, plan] of plans.entries()) {
+  const title = `${plan.design.name}: each part is reached from the drawing, by pointer and by keys, and changed`
+  test(title, { tag: i === 0 ? [] : '@wide' }, async ({ page }) => {
     test.setTimeout(300_000)
     const { design } = plan
     const steppedTo = new Set<string>()
@@ -286,3 +285,4 @@ for (const [i, plan] of plans.entries())
     )
     expect(missing.map(({ key }) => key)).toEqual([])
   })
+}

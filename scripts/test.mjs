@@ -34,7 +34,7 @@ await ensureChromium()
 await Promise.all([checkStyle(), check('Types', 'typecheck')])
 await check('Unit tests', 'unit', { passed: /^Tests:.*?(\d+) passed/gm, failed: /^Tests:.*?(\d+) failed/gm })
 await build()
-await check('The built application in Chromium', 'e2e', {
+await check('The built application in Chromium', 'e2e:narrow', {
   passed: /^\s*(\d+) passed/gm,
   failed: /^\s*(\d+) (?:failed|flaky|did not run|interrupted)/gm,
 })

@@ -186,7 +186,10 @@ const chart = computed(() => {
       </template>
       <span v-else>Planning …</span>
     </p>
-    <LazySawCostChart v-if="chart.labels.length" :chart="chart" />
+    <!-- its room is there before it is, so that nothing moves under a finger -->
+    <div v-if="chart.labels.length" :style="{ height: `${100 + 34 * chart.labels.length}px` }">
+      <LazySawCostChart :chart="chart" />
+    </div>
     <section v-for="group in groups" :key="group.name" :aria-label="group.label">
       <h2>
         {{ group.label }} <span class="figures">{{ group.buy }}</span>

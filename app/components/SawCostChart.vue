@@ -58,7 +58,7 @@ const says = computed(
 </script>
 
 <template>
-  <div class="chart" :style="{ height: `${100 + 34 * chart.labels.length}px` }">
+  <div class="chart">
     <Chart type="bar" :data="data" :options="options" :canvas-props="{ role: 'img', 'aria-label': says }" />
   </div>
 </template>
@@ -66,6 +66,7 @@ const says = computed(
 <style scoped>
 .chart {
   position: relative;
+  height: 100%;
   max-width: 620px;
 }
 .chart :deep(.p-chart) {

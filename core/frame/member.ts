@@ -1,7 +1,7 @@
 import { idOf, type MemberPlace } from './place'
 import type { Role, Stretch } from '../trade'
 import type { BoardFault, Cut, CutBoard, CutName, CutResult } from '../board'
-import { type Placement, type Plane, planeToBoard, toBuilding, type Vec3 } from '../geometry'
+import { type Placement, type Plane, planeToBoard, toBuilding, vec, type Vec3 } from '../geometry'
 import type { Section } from '../lumber'
 import type { Cutter, Memory } from './memory'
 
@@ -48,6 +48,39 @@ export interface Order {
   readonly bought?: true
 }
 
+const copied = new WeakMap<Order, Order>()
+
+/** The same board again `by` mm along the building: it is not cut a second time. */
+export function again(order: Order, where: MemberPlace, by: number): Order {
+  const { placement, cuts, sawn } = order
+  const { origin } = placement
+  const made: Order = {
+    ...order,
+    where,
+    placement: { ...placement, origin: vec(origin.x + by, origin.y, origin.z) },
+    cuts: cutsAlong(cuts, by),
+    ...(sawn && { sawn: cutsAlong(sawn, by) }),
+  }
+  copied.set(made, copied.get(order) ?? order)
+  return made
+}
+
+const planeAlong = (plane: Plane, by: number): Plane =>
+  plane.normal.x === 0 ? plane : { ...plane, offset: plane.offset + plane.normal.x * by }
+
+const cutsAlong = (cuts: readonly BuildingCut[], by: number): readonly BuildingCut[] =>
+  cuts.map(cut =>
+    cut.kind === 'end'
+      ? { ...cut, plane: planeAlong(cut.plane, by) }
+      : { ...cut, sides: cut.sides.map(side => ({ ...side, plane: planeAlong(side.plane, by) })) },
+  )
+
+/** What was made of one order, for its like in another place. */
+const standingAs = (made: Member | Refused, { where, placement }: Order): Member | Refused => {
+  const id = idOf(where)
+  return 'fault' in made ? { ...made, id } : { ...made, id, where, placement }
+}
+
 export type Refused = { readonly id: string; readonly role: Role; readonly fault: BoardFault }
 
 /** Cuts ordered boards. Gives the members and what could not be cut, in the order asked. */
@@ -57,8 +90,13 @@ export function cutOrders(
 ): { members: Member[]; refused: Refused[] } {
   const members: Member[] = []
   const refused: Refused[] = []
+  const once = (order: Order): Member | Refused =>
+    of('member', order, () => {
+      const like = copied.get(order)
+      return like ? standingAs(once(like), order) : memberOf(order, cut)
+    })
   for (const order of orders) {
-    const made = of('member', order, () => memberOf(order, cut))
+    const made = once(order)
     if ('fault' in made) refused.push(made)
     else members.push(made)
   }
@@ -130,9 +168,22 @@ function cornersOf(board: CutBoard): readonly Vec3[] {
 export function boxOf(member: Member): Reach {
   const known = reaches.get(member)
   if (known) return known
-  const points = cornersOf(member.board).map(p => toBuilding(member.placement, p))
+  const { origin } = member.placement
+  const { x, y, z } = turnedAs(member, 'box', () => boxFrom(member))
+  const reach = { x: shifted(x, origin.x), y: shifted(y, origin.y), z: shifted(z, origin.z) }
+  reaches.set(member, reach)
+  return reach
+}
+
+const shifted = ({ from, to }: Stretch, by: number): Stretch => ({ from: from + by, to: to + by })
+
+/** How far a member reaches from its own origin. */
+function boxFrom({ board, placement: { along, depth, thickness } }: Member): Reach {
   let [x0, y0, z0, x1, y1, z1] = [Infinity, Infinity, Infinity, -Infinity, -Infinity, -Infinity]
-  for (const { x, y, z } of points) {
+  for (const p of cornersOf(board)) {
+    const x = along.x * p.x + depth.x * p.y + thickness.x * p.z
+    const y = along.y * p.x + depth.y * p.y + thickness.y * p.z
+    const z = along.z * p.x + depth.z * p.y + thickness.z * p.z
     if (x < x0) x0 = x
     if (x > x1) x1 = x
     if (y < y0) y0 = y
@@ -140,9 +191,36 @@ export function boxOf(member: Member): Reach {
     if (z < z0) z0 = z
     if (z > z1) z1 = z
   }
-  const reach = { x: { from: x0, to: x1 }, y: { from: y0, to: y1 }, z: { from: z0, to: z1 } }
-  reaches.set(member, reach)
-  return reach
+  return { x: { from: x0, to: x1 }, y: { from: y0, to: y1 }, z: { from: z0, to: z1 } }
+}
+
+/** What is known of a shape that is turned in one way. */
+interface Turned {
+  readonly along: Vec3
+  readonly depth: Vec3
+  readonly known: Map<string, unknown>
+}
+
+const turned = new WeakMap<CutBoard, Turned[]>()
+const MOST_KNOWN = 24
+
+const isSame = (a: Vec3, b: Vec3): boolean => a.x === b.x && a.y === b.y && a.z === b.z
+
+/**
+ * What is the same, under its name, for all members of one shape that are turned alike, wherever they stand:
+ * the studs of a wall, the chords of a row of trusses.
+ */
+export function turnedAs<T>({ board, placement: { along, depth } }: Member, name: string, make: () => T): T {
+  const ways = turned.get(board) ?? []
+  if (!ways.length) turned.set(board, ways)
+  let way = ways.find(each => isSame(each.along, along) && isSame(each.depth, depth))
+  if (!way) ways.push((way = { along, depth, known: new Map() }))
+  if (!way.known.has(name)) {
+    // a shape outlives many edits
+    if (way.known.size >= MOST_KNOWN) way.known.clear()
+    way.known.set(name, make())
+  }
+  return way.known.get(name) as T
 }
 
 /** How far an order's blank reaches along an axis of the building, mm. */

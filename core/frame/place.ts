@@ -62,6 +62,9 @@ export const ofEave = ({ id }: Pick<Eave, 'id'>, name: string, ...run: Run): Mem
 /** A truss, by its number from the west. */
 export const ofTruss = (number: number, name: string, ...run: Run): MemberPlace =>
   place('roof', { kind: 'truss', number }, name, run)
+/** The same place of another truss. */
+export const asOfTruss = (where: MemberPlace, number: number): MemberPlace =>
+  where.of?.kind === 'truss' ? { ...where, of: { kind: 'truss', number } } : where
 export const ofRoofOpening = (number: number, name: string, ...run: Run): MemberPlace =>
   place('roof', { kind: 'roof-opening', number }, name, run)
 /** What trusses are set and braced with: that with one of them, by its number, or with the whole row. */

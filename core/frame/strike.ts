@@ -1,7 +1,7 @@
 import { clip, type Convex, dot, type Plane, toBuilding, vec, type Vec3 } from '../geometry'
 import { TOUCHING } from '../measure'
 import { overlap, type Stretch } from '../trade'
-import { boxOf, type Member } from './member'
+import { boxOf, type Member, turnedAs } from './member'
 import type { Rect } from './rect'
 
 const solids = new WeakMap<Member, readonly Convex[]>()
@@ -54,6 +54,16 @@ function sharesWith(solid: Convex, other: Convex): boolean {
 /** What of a member lies between two levels, as it lies in plan; null where nothing does. */
 export function sliceOf(member: Member, z: Stretch): Rect | null {
   if (!overlap(boxOf(member).z, z)) return null
+  const { x, y, z: low } = member.placement.origin
+  // members of a shape that are turned alike and stand on one level are cut through alike
+  const from = turnedAs(member, `slice ${z.from - low} ${z.to - low}`, () => {
+    const rect = cutThrough(member, z)
+    return rect && { x0: rect.x0 - x, x1: rect.x1 - x, y0: rect.y0 - y, y1: rect.y1 - y }
+  })
+  return from && { x0: from.x0 + x, x1: from.x1 + x, y0: from.y0 + y, y1: from.y1 + y }
+}
+
+function cutThrough(member: Member, z: Stretch): Rect | null {
   const corners = solidsOf(member).flatMap(solid => {
     const low = clip(solid, { normal: vec(0, 0, -1), offset: -z.from }, 'slice')
     const high = low.kind === 'gone' ? low : clip(low.solid, { normal: vec(0, 0, 1), offset: z.to }, 'slice')

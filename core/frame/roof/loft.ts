@@ -71,9 +71,9 @@ export function loftFrame(
   const slab = { from: top + SKIN, to: top + thick }
   const inWay = members
     .filter(({ role, where }) => !bearing.includes(role) && (where.in === 'roof' || where.in === 'walls'))
-    .flatMap(({ role, ...member }) => {
-      const rect = sliceOf({ role, ...member }, slab)
-      return rect && overlap({ from: rect.x0, to: rect.x1 }, x) ? [{ role, rect }] : []
+    .flatMap(member => {
+      const rect = sliceOf(member, slab)
+      return rect && overlap({ from: rect.x0, to: rect.x1 }, x) ? [{ role: member.role, rect }] : []
     })
   const y = across(building, inWay)
   if (!y || y.to - y.from < LEAST || x.to - x.from < LEAST)

@@ -1,5 +1,6 @@
-import { isTemporary, overlap, type Role } from '../../trade'
-import { boxOf, cutOnce, cutOrders, type Member, type Order } from '../member'
+import { isTemporary, type Role } from '../../trade'
+import { crowd } from '../crowd'
+import { cutOnce, cutOrders, type Member, type Order } from '../member'
 import type { Memory } from '../memory'
 import { strikes } from '../strike'
 import { type Made, madeOf } from '../truss/trusses'
@@ -47,7 +48,7 @@ export function setTrusses(
   if (!truss || !setting || ask.trusses.length < 2) return none
   const stays: Member[] = []
   const temporary: Member[] = []
-  const inWay = standing.map(member => ({ member, box: boxOf(member) }))
+  const inWay = crowd(standing)
   const made = (orders: readonly Order[]): readonly Member[] => cutOrders(orders, memory).members
   const known = new Map<boolean, Made>()
   const all: SetAsk = {
@@ -61,17 +62,8 @@ export function setTrusses(
     setting,
     standing,
     firstFree: (tries, among = () => true) => {
-      const free = (member: Member): boolean => {
-        const { x, y, z } = boxOf(member)
-        return inWay.every(
-          ({ member: other, box }) =>
-            !overlap(box.x, x) ||
-            !overlap(box.z, z) ||
-            !overlap(box.y, y) ||
-            !among(other) ||
-            !strikes(member, other),
-        )
-      }
+      const free = (member: Member): boolean =>
+        !inWay.some(member, other => among(other) && strikes(member, other))
       for (const each of tries) {
         // what is tried and let go is not kept
         const members = cutOnce(each, memory)
@@ -87,7 +79,7 @@ export function setTrusses(
       // what finds no room under the chords may lie on them for a time
       for (const each of made(found ?? [])) {
         ;(isTemporary(each.role) ? temporary : stays).push(each)
-        inWay.push({ member: each, box: boxOf(each) })
+        inWay.add(each)
       }
       if (!found) leftOut[role] = (leftOut[role] ?? 0) + 1
     }

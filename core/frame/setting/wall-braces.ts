@@ -2,6 +2,7 @@ import { inSetting, isOfWall } from '../place'
 import { add, cross, dot, place, type Plane, planeAt, scale, subtract, unit, vec } from '../../geometry'
 import { STRAIGHT_BRACES } from '../../design'
 import { FOOT } from '../../measure'
+import type { Stretch } from '../../trade'
 import { boxOf, type Member, type Order } from '../member'
 import { SPARE } from '../square-board'
 import { type SetAsk, tried, type Wanted } from './ask'
@@ -28,26 +29,39 @@ export function* wallBraces(ask: SetAsk): Generator<Wanted> {
       n === 0
         ? [length / 2]
         : Array.from({ length: n + 1 }, (_, i) => FROM_END + ((length - 2 * FROM_END) * i) / n)
+    const uprights = uprightsOf(ask, side)
     for (const [i, at] of wanted.entries())
-      yield { role: 'wall-brace', find: () => braceNear(ask, side, at, i + 1) }
+      yield { role: 'wall-brace', find: () => braceNear(ask, side, uprights, at, i + 1) }
   }
 }
+
+/** A stud or a post of a wall, and where it stands along it. */
+interface Upright {
+  readonly member: Member
+  readonly x: Stretch
+}
+
+const uprightsOf = ({ standing }: SetAsk, side: 'south' | 'north'): Upright[] =>
+  standing
+    .filter(({ where, role }) => (role === 'stud' || role === 'wall-post') && isOfWall(where, side))
+    .map(member => ({ member, x: boxOf(member).x }))
 
 /** The brace nearest to a place that strikes nothing: on one side or the other of a stud or a post. */
 function braceNear(
   ask: SetAsk,
   side: 'south' | 'north',
+  uprights: readonly Upright[],
   at: number,
   number: number,
 ): readonly Order[] | null {
-  const { standing, lumber } = ask
-  const uprights = standing
-    .filter(({ where, role }) => isOfWall(where, side) && (role === 'stud' || role === 'wall-post'))
-    .map(member => ({ member, x: boxOf(member).x }))
+  const { lumber } = ask
+  const places = [...uprights]
     .sort((a, b) => Math.abs(a.x.from - at) - Math.abs(b.x.from - at))
-  const places = uprights.flatMap(({ member, x }) =>
-    LOWER.flatMap(lower => [x.to, x.from - lumber.setting.thickness].map(from => ({ member, from, lower }))),
-  )
+    .flatMap(({ member, x }) =>
+      LOWER.flatMap(lower =>
+        [x.to, x.from - lumber.setting.thickness].map(from => ({ member, from, lower })),
+      ),
+    )
   return ask.firstFree(
     tried(places, ({ member, from, lower }) => [brace(ask, side, member, from, number, lower)]),
   )

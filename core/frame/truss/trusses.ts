@@ -1,4 +1,4 @@
-import { ofTruss } from '../place'
+import { asOfTruss, ofTruss } from '../place'
 import { type Building, type BuildingTruss, hasBottomChord } from '../../design'
 import { add, cross, dot, place, type Plane, scale, vec } from '../../geometry'
 import {
@@ -18,7 +18,7 @@ import {
 import type { Section } from '../../lumber'
 import { IN_LINE } from '../../measure'
 import type { Stretch } from '../../trade'
-import type { BuildingCut, Order } from '../member'
+import { again, type BuildingCut, type Order } from '../member'
 import { headCuts, kneeCut, rafterCuts, rafterOn, rafterReach } from '../roof/rafter'
 import { roofHeaders } from '../roof/openings'
 import { lyingBoard, SPARE } from '../square-board'
@@ -49,7 +49,7 @@ export function trussOrders(
   const whole = madeOf(building, lumber, lines, truss, true)
   // over a gable's studs an end truss has none of its webs but an end post
   const ended = madeOf(building, lumber, low, truss, building.walls.gables === 'open')
-  const made = places.flatMap((at, i): Order[] => {
+  const build = (at: RafterPlace, i: number): Order[] => {
     const ends = { first: i === 0, last: i === places.length - 1 }
     const atEnd = ends.first || ends.last
     const own = atEnd ? low : lines
@@ -65,7 +65,17 @@ export function trussOrders(
       ...webs.map(web => webOrder(web, lumber, at.at, i)),
       ...gussets(building, lumber, truss, plates, at.at, i, ends),
     ]
-  })
+  }
+  // those between the end ones are one truss in their places
+  const second = places[1]
+  const alike = second ? build(second, 1) : []
+  const made = places.flatMap((at, i): Order[] =>
+    second && i > 1 && i < places.length - 1
+      ? alike.map(order => again(order, asOfTruss(order.where, i + 1), at.at.from - second.at.from))
+      : i === 1
+        ? alike
+        : build(at, i),
+  )
   return [
     ...(truss.kind === 'bought' ? made.map((order): Order => ({ ...order, bought: true })) : made),
     ...slopesOf(lines).flatMap(slope =>
