@@ -18,7 +18,7 @@ const usage = `usage: npm run --silent nest -- PIECES.csv --stock STOCK.csv [--k
        [--aim cost|boards|waste] [--units mm|in] [--seconds 10]
 
 Reads a list of pieces (columns mark, section, length, count) and one of stock (section, length, price,
-count; an empty count is no limit; own, bad, name), and prints the cut plan as JSON: docs/nest-file.md.
+count; an empty count is no limit; own, bad, name, poor), and prints the cut plan as JSON: docs/nest-file.md.
 Lengths bear their unit, in their cell or in the header (length mm), or are of --units. Without --aim it is the cost, or where no price is known
 the boards. Exit: 0 all pieces have their board, 1 some have none, 2 the lists or the call are not understood.
 `
@@ -105,6 +105,7 @@ function aimOf(asked: NestAim | null, stock: readonly NestStock[], path: string)
 const whys = {
   'too-long': 'longer than any board',
   'no-stock': 'of a section that is not in stock',
+  'no-good': 'longer than any board that is not poor',
   'run-out': 'with no board left',
 } as const
 

@@ -106,8 +106,8 @@ test('what to buy: prices typed and wrong, a list read and saved, what lies ther
     page.getByRole('button', { name: 'Save stock and prices as CSV' }).click(),
   ])
   const csv = readFileSync(await saved.path(), 'utf8')
-  expect(csv).toMatch(/^section,length mm,price,count,own,bad,name\r\n/)
-  expect(csv).toContain('2x8,4876.8,17.45,,,,')
+  expect(csv).toMatch(/^section,length mm,price,count,own,bad,name,poor\r\n/)
+  expect(csv).toContain('2x8,4876.8,17.45,,,,,')
   // every length priced by the foot, and a cull
   const priced = csv
     .trim()
@@ -125,10 +125,10 @@ test('what to buy: prices typed and wrong, a list read and saved, what lies ther
     ])
     await chooser.setFiles(path)
   }
-  await put([...priced, '2x8,3000,cheap,1,,,'])
+  await put([...priced, '2x8,3000,cheap,1,,,,'])
   await expect(page.locator('.buy .said-wrong')).toContainText('the price “cheap” is not a number')
   await expect(price).toHaveValue('17.45')
-  await put([...priced, '2x8,4000,2,1,,100..200 | 3900..4000,cull'])
+  await put([...priced, '2x8,4000,2,1,,100..200 | 3900..4000,cull,'])
   await expect(price).toHaveValue('16.00')
   await expect(page.locator('.buy .said-wrong')).toHaveCount(0)
   await expect(total).not.toContainText('no price')
@@ -151,6 +151,27 @@ test('what to buy: prices typed and wrong, a list read and saved, what lies ther
   )
   await look(page, 'Boards')
   await expect(state(page)).toContainText('1 on hand')
+  // a crooked one gives nothing that is laid with its crown up, and no template
+  await look(page, 'Buy')
+  await choose(page, 'Section', '2x4')
+  await page.getByLabel('Board length', { exact: true }).fill("24'")
+  await page.getByLabel(/Crooked/).check()
+  await page.getByRole('button', { name: 'Add board' }).click()
+  await expect(page.getByRole('region', { name: 'On hand' })).toContainText('on hand, crooked')
+  await look(page, 'Boards')
+  await expect(state(page)).toContainText('2 on hand')
+  const crooked = page
+    .getByRole('region', { name: '2x4', exact: true })
+    .getByRole('listitem')
+    .filter({ hasText: '24\' 0"' })
+  await expect(crooked).toHaveCount(1)
+  await crooked.locator('.cut').first().click()
+  const mark = (await crooked.locator('.cut b').first().innerText()).trim()
+  const template = page.getByRole('button', { name: new RegExp(`^${mark}.* a template`) })
+  await template.click()
+  await expect(template).toHaveAttribute('aria-pressed', 'true')
+  await expect(crooked.locator('.cut b').filter({ hasText: mark })).toHaveCount(0)
+  await template.click()
   // and what can't be carried is not bought
   await look(page, 'Buy')
   await type(page, 'Longest to carry', "12'")

@@ -13,27 +13,39 @@ function count(output, code, patterns) {
   total.failed += failed || Number(code !== 0 && patterns !== undefined)
 }
 
-async function check(what, script, patterns) {
+async function check(what, script, patterns, env = {}) {
   const { code, output } = await timed(what, () =>
     run('npm', ['run', '--silent', script], {
       keep: patterns !== undefined,
-      env: { CI: process.env.CI ?? '' },
+      env: { CI: process.env.CI ?? '', ...env },
     }),
   )
   count(stripVTControlCharacters(output), code, patterns)
 }
 
-/** Beside the types: the two together fill two processors. */
+/** Each by itself keeps one processor busy: the two together fill both. */
 async function checkStyle() {
   await check('Format', 'format:check')
   await check('Lint', 'lint')
 }
 
+async function checkTypesAndBuild() {
+  await check('Types', 'typecheck')
+  await build()
+}
+
+/** A share of the random cases and the narrow walks; all of them are `npm run unit` and `npm run e2e`. */
+const SHARE = process.env.EARLY_WREN_SHARE ?? '0.4'
+
 await ensureInstalled()
 await ensureChromium()
-await Promise.all([checkStyle(), check('Types', 'typecheck')])
-await check('Unit tests', 'unit', { passed: /^Tests:.*?(\d+) passed/gm, failed: /^Tests:.*?(\d+) failed/gm })
-await build()
+await Promise.all([checkStyle(), checkTypesAndBuild()])
+await check(
+  'Unit tests',
+  'unit',
+  { passed: /^Tests:.*?(\d+) passed/gm, failed: /^Tests:.*?(\d+) failed/gm },
+  { EARLY_WREN_SHARE: SHARE },
+)
 await check('The built application in Chromium', 'e2e:narrow', {
   passed: /^\s*(\d+) passed/gm,
   failed: /^\s*(\d+) (?:failed|flaky|did not run|interrupted)/gm,

@@ -33,7 +33,7 @@ const free = computed(() =>
 const drag = useDragHandle(() => free.value)
 const fit = computed(() => drag.heldFit.value ?? free.value)
 const units = computed(() => bench.design?.units ?? 'imperial')
-const faults = computed(() => (still ? [] : (bench.drawn?.frame.problems ?? []).map(problem => problem.path)))
+const faults = computed(() => (still ? [] : (bench.plan?.frame.problems ?? []).map(problem => problem.path)))
 /** The drawing as it lies here: what is typed over and dragged stands over it. */
 const laid = computed(() =>
   layOut(drawing.value, {

@@ -92,6 +92,24 @@ function beginSwap(): void {
   }
   swapping.value = { board, cut: board.cuts.findIndex(({ mark }) => mark === inHand.value) }
 }
+/** Marks of what no board is there for, and of what only crooked ones are. */
+const without = computed(() => {
+  const lost = plan.value?.unplaced ?? []
+  const marks = (poor: boolean): string[] => [
+    ...new Set(lost.filter(({ why }) => (why === 'no-good') === poor).map(({ mark }) => mark)),
+  ]
+  return { short: marks(false), poor: marks(true) }
+})
+/** The piece in hand, and why it comes out of a good board, if it does. */
+const asked = computed(() => saw.asked?.ask.pieces.find(({ mark }) => mark === inHand.value))
+const isTemplate = computed(() => saw.state.templates.includes(inHand.value))
+function setTemplate(): void {
+  const [mark, on] = [inHand.value, !isTemplate.value]
+  saw.setState(at => ({
+    ...at,
+    templates: [...at.templates.filter(each => each !== mark), ...(on ? [mark] : [])],
+  }))
+}
 const ownCount = computed(() => saw.state.more.reduce((sum, { count }) => sum + count, 0))
 /** Pieces of the user's own are cut with the building's. */
 async function readOwn(): Promise<void> {
@@ -133,7 +151,7 @@ const KEPT = 600
         :limit="bookLimits.trim"
         @set="saw.setBook(book => ({ ...book, trim: $event ?? 0 }))"
       />
-      <label class="share"
+      <label class="ticked"
         ><input
           type="checkbox"
           :checked="saw.book.share"
@@ -145,6 +163,14 @@ const KEPT = 600
         outlined
         :aria-pressed="!!swapping"
         @click="beginSwap"
+      />
+      <Button
+        v-if="asked"
+        :label="isTemplate ? `${inHand}, a template` : `${inHand} as a template`"
+        outlined
+        :aria-pressed="isTemplate"
+        :title="asked.good ? `${inHand} comes out of good boards` : undefined"
+        @click="setTemplate"
       />
       <Button
         v-if="saw.state.more.length === 0"
@@ -195,10 +221,13 @@ const KEPT = 600
       </template>
       <span v-else>Planning …</span>
     </p>
-    <p v-if="plan?.unplaced.length" class="said-wrong">
-      No board is there for
-      {{ [...new Set(plan.unplaced.map(({ mark }) => mark))].join(', ') }}. Under Buy, let longer boards be
-      carried or sold, or splice {{ plan.unplaced.length > 1 ? 'them' : 'it' }}.
+    <p v-if="without.short.length" class="said-wrong">
+      No board is there for {{ without.short.join(', ') }}. Under Buy, let longer boards be carried or sold,
+      or splice {{ without.short.length > 1 ? 'them' : 'it' }}.
+    </p>
+    <p v-if="without.poor.length" class="said-wrong">
+      Only crooked boards are as long as {{ without.poor.join(', ') }}. Under Buy, let others be carried or
+      sold.
     </p>
     <section v-for="group in groups" :key="group.name" :aria-label="group.label">
       <h2>
@@ -305,18 +334,6 @@ li {
   align-content: start;
   justify-items: start;
   gap: 2px;
-}
-.share {
-  display: inline-flex;
-  align-items: center;
-  gap: 6px;
-  min-height: var(--target);
-  font-size: 0.95rem;
-}
-.share input {
-  width: 22px;
-  height: 22px;
-  accent-color: var(--chalk);
 }
 .hold {
   display: inline-flex;

@@ -77,11 +77,13 @@ const adding = reactive<{
   length: number | null
   count: number | null
   price: number | null
+  poor: boolean
 }>({
   section: '',
   length: null,
   count: 1,
   price: null,
+  poor: false,
 })
 const bad = reactive<{ from: number | null; to: number | null }>({ from: null, to: null })
 watch(
@@ -101,10 +103,11 @@ function add(): void {
 }
 const remove = (at: number): void =>
   saw.setBook(book => ({ ...book, stock: book.stock.filter((_, i) => i !== at) }))
-const ownText = ({ section, length: mm, count, price, own: there, defects = [] }: NestStock): string =>
+const ownText = ({ section, length: mm, count, price, own: there, defects = [], poor }: NestStock): string =>
   [
     `${count ?? ''} × ${length(mm)} ${named.value.get(section) ?? section}`,
     there ? 'on hand' : price === null ? 'no price' : `${sayMoney(price)} each`,
+    ...(poor ? ['crooked'] : []),
     ...defects.map(({ from, to }) => `bad from ${length(from)} to ${length(to)}`),
   ].join(', ')
 
@@ -292,6 +295,10 @@ const chart = computed(() => {
           :limit="{ min: 0, max: 20000 }"
           @set="bad.to = $event"
         />
+        <label class="ticked">
+          <input v-model="adding.poor" type="checkbox" />
+          Crooked: nothing crowned, no template
+        </label>
         <Button type="submit" label="Add board" outlined />
       </form>
     </section>

@@ -60,7 +60,7 @@ describe('what is typed at the saw', () => {
 })
 
 describe('boards that are added', () => {
-  const typed = { section: '2x4', length: 2400, count: 2, price: null }
+  const typed = { section: '2x4', length: 2400, count: 2, price: null, poor: false }
   test('lie there, or have a cull price; a bad end needs one figure', () => {
     expect(withOwn(newBook, typed, { from: null, to: null })).toEqual({
       ok: true,
@@ -73,8 +73,8 @@ describe('boards that are added', () => {
         defects: [{ from: 2000, to: 2400 }],
       },
     })
-    expect(withOwn(newBook, typed, { from: null, to: 300 })).toMatchObject({
-      board: { defects: [{ from: 0, to: 300 }] },
+    expect(withOwn(newBook, { ...typed, poor: true }, { from: null, to: 300 })).toMatchObject({
+      board: { defects: [{ from: 0, to: 300 }], poor: true },
     })
   })
   test.each([
@@ -94,6 +94,7 @@ describe('boards that are added', () => {
         price: fc.option(fc.integer({ min: 0, max: 1_000_000 }).map(parts => parts / 1e4)),
         count: fc.integer({ min: 0, max: 50 }),
         own: fc.constant(true),
+        poor: fc.constant(true),
         defects: fc
           .tuple(fc.integer({ min: 0, max: 90 }), fc.integer({ min: 91, max: 99 }))
           .map(([from, to]) => [{ from, to }]),

@@ -8,6 +8,8 @@ export interface TypedBoard {
   readonly length: number | null
   readonly count: number | null
   readonly price: number | null
+  /** Crooked or twisted. */
+  readonly poor: boolean
 }
 
 /** Most rows that a book holds. */
@@ -16,7 +18,7 @@ const MOST = 2000
 /** Boards to be added to a book, or what is wrong with them. */
 export function withOwn(
   { stock }: StockBook,
-  { section, length, count, price }: TypedBoard,
+  { section, length, count, price, poor }: TypedBoard,
   { from, to }: { readonly from: number | null; readonly to: number | null },
 ): { readonly ok: true; readonly board: NestStock } | { readonly ok: false; readonly message: string } {
   const no = (message: string) => ({ ok: false, message }) as const
@@ -31,6 +33,7 @@ export function withOwn(
     board: {
       ...{ section, length, price, count: count ?? 1 },
       ...(price === null ? { own: true } : { name: 'cull' }),
+      ...(poor && { poor }),
       ...(bad && { defects: [{ from: from ?? 0, to: Math.min(to ?? length, length) }] }),
     },
   }

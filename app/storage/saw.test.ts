@@ -28,7 +28,9 @@ describe('what is kept at the saw', () => {
   test('is a new book, and nothing sawn, until something is', async () => {
     const db = fresh()
     expect(await bookIn(db)).toEqual(newBook)
-    expect(await sawIn(db, 'a')).toEqual({ design: 'a', held: [], run: null, more: [], made: null })
+    expect(await sawIn(db, 'a')).toEqual({
+      ...{ design: 'a', held: [], run: null, more: [], templates: [], made: null },
+    })
   })
 
   test('changes of two tabs are both kept', async () => {
@@ -53,7 +55,9 @@ describe('what is kept at the saw', () => {
     await db.book.put({ id: 'book', book: { aim: 'gold' } })
     await db.saws.put({ design: 'a', held: 'all', run: { boards: 4 }, more: 1, made: null } as never)
     expect(await bookIn(db)).toEqual(newBook)
-    expect(await sawIn(db, 'a')).toEqual({ design: 'a', held: [], run: null, more: [], made: null })
+    expect(await sawIn(db, 'a')).toEqual({
+      ...{ design: 'a', held: [], run: null, more: [], templates: [], made: null },
+    })
     await changeSaw(db, 'b', state => ({ ...state, run }))
     await forgetSaws(db, ['a'])
     expect((await db.saws.toArray()).map(({ design }) => design)).toEqual(['a'])

@@ -18,6 +18,8 @@ export interface SawState {
   readonly run: SawRun | null
   /** What is cut besides the building's own pieces. */
   readonly more: readonly NestPiece[]
+  /** Marks of pieces that others are laid out by: they come out of good boards. */
+  readonly templates: readonly string[]
 }
 
 interface SawRow extends SawState {
@@ -26,7 +28,7 @@ interface SawRow extends SawState {
   readonly made: (PlanMade & { readonly key: string }) | null
 }
 
-export const nothingSawn: SawState = { held: [], run: null, more: [] }
+export const nothingSawn: SawState = { held: [], run: null, more: [], templates: [] }
 
 /** The stock book; a new one where none is kept, or it can't be read. */
 export const bookIn = async (db: SawDatabase): Promise<StockBook> =>
@@ -48,11 +50,14 @@ const rowOf = (design: string, row: Kept<SawRow> | undefined): SawRow => ({
   held: Array.isArray(row?.held) ? (row.held as NestBoard[]) : [],
   run: readRun(row?.run),
   more: Array.isArray(row?.more) ? (row.more as NestPiece[]) : [],
+  templates: Array.isArray(row?.templates) ? (row.templates as string[]) : [],
   made: (row?.made ?? null) as SawRow['made'],
 })
 
 /** Of a row what belongs to the design, without the plan. */
-export const stateOf = ({ held, run, more }: SawState): SawState => ({ held, run, more })
+export const stateOf = ({ held, run, more, templates }: SawState): SawState => ({
+  ...{ held, run, more, templates },
+})
 
 export const sawIn = async (db: SawDatabase, design: string): Promise<SawRow> =>
   rowOf(design, await db.saws.get(design))

@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
-import { askOf, type NestStage, newBook, type StockBook } from '../../core/nest'
-import { cutPieces, sheetSections, yardLengths } from '../../core/plan'
+import { askOf, type NestPiece, type NestStage, newBook, type StockBook } from '../../core/nest'
+import { cutPieces, sheetSections, type Whole, yardLengths } from '../../core/plan'
 import type { PlanMade } from '../logic/nest-work'
 import { PlanWork } from '../logic/plan-work'
 import { sayStorage } from '../logic/storage-words'
@@ -141,10 +141,15 @@ export const useSaw = defineStore('saw', () => {
   )
   let timer: ReturnType<typeof setTimeout> | undefined
 
+  /** All that is sawn, what others are laid out by told apart. */
+  const withTemplates = (whole: Whole): NestPiece[] =>
+    [...cutPieces(whole), ...state.value.more].map(each =>
+      state.value.templates.includes(each.mark) ? { ...each, good: true } : each,
+    )
   const asked = computed(() => {
     const { whole } = bench
     return whole
-      ? askOf(book.value, [...cutPieces(whole), ...state.value.more], yardLengths(whole), {
+      ? askOf(book.value, withTemplates(whole), yardLengths(whole), {
           units: whole.main.design.units,
           held: state.value.held,
         })
@@ -181,7 +186,10 @@ export const useSaw = defineStore('saw', () => {
     planState.value = 'stopped'
   }
   watch(
-    () => [read.value, bench.whole, book.value, state.value.held, state.value.more, near.value] as const,
+    () => {
+      const { held, more, templates } = state.value
+      return [read.value, bench.whole, book.value, held, more, templates, near.value] as const
+    },
     ([ready, whole]) => {
       clearTimeout(timer)
       if (!ready || !whole) return

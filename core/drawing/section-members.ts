@@ -3,7 +3,7 @@ import { flip, planeAcross, planeToBoard } from '../geometry'
 import { eavesOf } from '../lines'
 import { type InSection, isPlate, isRoofCover, middleOf, roles, type Stretch } from '../trade'
 import { HAIR, TOUCHING } from '../measure'
-import { type Member, type MemberPlace, type WallName, faceOf, isOfWall, standingBoards } from '../frame'
+import { type Member, type MemberPlace, type WallName, faceOf, isOfWall } from '../frame'
 import { type Plan, stretchOf } from '../plan'
 
 /** Where the building can be cut across at a rafter, along the length; mm. */
@@ -40,7 +40,7 @@ export function sectionMembers(plan: Plan, at?: number): Member[] {
   )
   const posts = lengthwise.flatMap(({ name }) => sideOfPosts(plan, name, place ?? { from: 0, to: 0 }))
   if (!place) return [...posts, ...walls]
-  const roof = standingBoards(frame)
+  const roof = [...frame.members, ...frame.roofing]
     .filter(({ where, role }) => where.in === 'roof' && role !== 'hip' && !isOverEnd(where))
     .map(member => ({ member, x: stretchOf(member, 'x') }))
   const gap = (x: Stretch): number => Math.max(0, x.from - place.to, place.from - x.to)

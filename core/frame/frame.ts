@@ -17,6 +17,7 @@ import type { Ground } from './ground'
 import { type HungDesign, outlineOfPart } from './hung/pose'
 import { cutOrders, type Member } from './member'
 import { type Memory, newMemory } from './memory'
+import { later } from './later'
 import { once } from './once'
 import {
   lowered,
@@ -60,19 +61,21 @@ import type { PerWall, Wall } from './walls/wall'
 
 /**
  * A design as placed, cut boards, and what they stand on; with what could not be framed, and the planes it
- * was framed by.
+ * was framed by. What covers it, what its trusses are set with until it is covered, and what is wrong with
+ * either is made when it is first asked for.
  */
 export interface Frame {
   /** The building that was framed: the design worked out. */
   readonly building: Building
   readonly members: readonly Member[]
-  /** What covers its roof, from the rafters out, and the faces it is laid on. */
+  /** What covers its roof, from the rafters out, and the faces it is laid on; with its walls' and its doors. */
+  readonly roofing: readonly Member[]
   readonly covering: readonly Member[]
   readonly covered: readonly CoverField[]
   /** What its trusses are set with, and comes down again. */
   readonly temporary: readonly Member[]
   /** How many of what sets and braces them found no room, by what they are for. */
-  readonly unset: SetRow['leftOut']
+  readonly unset: ReturnType<SetRow['rest']>['leftOut']
   readonly problems: readonly Problem[]
   readonly walls: readonly Wall[]
   /** Rough openings as framed, by their wall. */
@@ -169,21 +172,13 @@ export function frame(asked: Design, memory: Memory = newMemory(), hung: readonl
     built,
     memory,
   )
-  const members = [...built, ...set.stays]
-  const laidOver = framed ? coverOf(building, section, lumber, roof, memory) : noCoverFrame
-  const doors = framedDoors(building, walls.walls, openings, section, memory)
-  const cover = cutOrders([...laidOver.orders, ...finished.skins, ...doors.orders], memory)
-  const unmet = framed ? endWallProblems(building, lumber, roof.lines, profile) : []
-  return {
-    building: roof.truss ? withRoof(building, { truss: roof.truss }) : building,
-    members,
-    covering: cover.members,
-    covered: laidOver.fields,
-    temporary: set.temporary,
-    unset: set.leftOut,
-    loft: loft.loft,
-    innerBeams: inner.lines,
-    problems: once([
+  const laidOver = later(() => (framed ? coverOf(building, section, lumber, roof, memory) : noCoverFrame))
+  const roofing = later(() => cutOrders(laidOver().orders, memory))
+  const doors = later(() => framedDoors(building, walls.walls, openings, section, memory))
+  const dressed = later(() => cutOrders([...finished.skins(), ...doors().orders], memory))
+  const covering = later(() => [...roofing().members, ...dressed().members])
+  const problems = later(() =>
+    once([
       ...hung,
       ...below.problems,
       ...walls.problems,
@@ -191,11 +186,35 @@ export function frame(asked: Design, memory: Memory = newMemory(), hung: readonl
       ...roof.problems,
       ...inner.problems,
       ...loft.problems,
-      ...laidOver.problems,
-      ...doors.problems,
-      ...unmet,
-      ...refusedProblems([...refused, ...cover.refused]),
+      ...laidOver().problems,
+      ...doors().problems,
+      ...(framed ? endWallProblems(building, lumber, roof.lines, profile) : []),
+      ...refusedProblems([...refused, ...roofing().refused, ...dressed().refused]),
     ]),
+  )
+  return {
+    building: roof.truss ? withRoof(building, { truss: roof.truss }) : building,
+    members: [...built, ...set.stays],
+    get roofing() {
+      return roofing().members
+    },
+    get covering() {
+      return covering()
+    },
+    get covered() {
+      return laidOver().fields
+    },
+    get temporary() {
+      return set.rest().temporary
+    },
+    get unset() {
+      return set.rest().leftOut
+    },
+    get problems() {
+      return problems()
+    },
+    loft: loft.loft,
+    innerBeams: inner.lines,
     walls: walls.walls,
     openings,
     looseJoints: finished.loose,

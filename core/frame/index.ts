@@ -18,6 +18,7 @@ export {
   sheetOutlines,
 } from './cover'
 export { everyBoard, standingBoards, type Frame, frame } from './frame'
+export { later } from './later'
 export type { Ground } from './ground'
 export { type Hung, hungOn, moved, withHung } from './hung'
 export { type Member, boxOf } from './member'

@@ -202,6 +202,7 @@ interface Turned {
 }
 
 const turned = new WeakMap<CutBoard, Turned[]>()
+const MOST_WAYS = 6
 const MOST_KNOWN = 24
 
 const isSame = (a: Vec3, b: Vec3): boolean => a.x === b.x && a.y === b.y && a.z === b.z
@@ -214,9 +215,12 @@ export function turnedAs<T>({ board, placement: { along, depth } }: Member, name
   const ways = turned.get(board) ?? []
   if (!ways.length) turned.set(board, ways)
   let way = ways.find(each => isSame(each.along, along) && isSame(each.depth, depth))
-  if (!way) ways.push((way = { along, depth, known: new Map() }))
+  if (!way) {
+    // a shape outlives many edits, each of which may turn it another way
+    if (ways.length >= MOST_WAYS) ways.shift()
+    ways.push((way = { along, depth, known: new Map() }))
+  }
   if (!way.known.has(name)) {
-    // a shape outlives many edits
     if (way.known.size >= MOST_KNOWN) way.known.clear()
     way.known.set(name, make())
   }

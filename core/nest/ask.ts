@@ -1,12 +1,13 @@
 import { nesting } from '../measure'
 import type { Lying, Slopes } from './slopes'
 
-/** Pieces of one length to cut: mm, how many. */
+/** Pieces of one length to cut: mm, how many; `good` ones come out of no board that is `poor`. */
 export interface NestPiece {
   readonly mark: string
   readonly section: string
   readonly length: number
   readonly count: number
+  readonly good?: boolean
   /** How its ends are cut across the board; without, square. */
   readonly slopes?: Slopes
 }
@@ -18,19 +19,38 @@ export interface Stretch {
 }
 
 /**
- * Boards of one length to cut them from: mm; what one costs, null where no price is known; how many there
- * are, null without a limit. `own` ones lie there already and cost nothing; `defects` nothing is cut from;
- * `name` tells them from others as long.
+ * What a board may be besides its length: `own` ones lie there already and cost nothing; `defects` nothing is
+ * cut from; `name` tells them from others as long; `poor` ones are crooked or twisted.
  */
-export interface NestStock {
+export interface Traits {
+  readonly own?: boolean
+  readonly defects?: readonly Stretch[]
+  readonly name?: string
+  readonly poor?: boolean
+}
+
+/**
+ * Boards of one length to cut them from: mm; what one costs, null where no price is known; how many there
+ * are, null without a limit.
+ */
+export interface NestStock extends Traits {
   readonly section: string
   readonly length: number
   readonly price: number | null
   readonly count: number | null
-  readonly own?: boolean
-  readonly defects?: readonly Stretch[]
-  readonly name?: string
 }
+
+/** What of its traits a board has. */
+export const traitsOf = ({ own, defects, name, poor }: Traits): Traits => ({
+  ...(own && { own }),
+  ...(defects?.length && { defects }),
+  ...(name !== undefined && { name }),
+  ...(poor && { poor }),
+})
+
+/** The same of boards that have the same traits. */
+export const traitText = ({ own, defects, name, poor }: Traits): string =>
+  JSON.stringify([!!own, defects ?? [], name ?? '', !!poor])
 
 export const nestAims = ['cost', 'boards', 'waste'] as const
 /** What a plan has least of: cost, boards that are bought, or their length. */
@@ -61,22 +81,22 @@ export interface NestCut {
 }
 
 /** Boards that are cut alike; `left` what is over at the right end after the last cut, trimmed, mm. */
-export interface NestBoard {
+export interface NestBoard extends Traits {
   readonly section: string
   readonly stock: number
   readonly price: number | null
   readonly count: number
   readonly cuts: readonly NestCut[]
   readonly left: number
-  readonly own?: boolean
-  readonly defects?: readonly Stretch[]
-  readonly name?: string
   readonly held?: boolean
 }
 
-/** Pieces that no board is there for: none as long, none of the section, or no more of them. */
+/**
+ * Pieces that no board is there for: none as long, none of the section, none as long that is good enough, or
+ * no more of them.
+ */
 export interface Unplaced extends NestPiece {
-  readonly why: 'too-long' | 'no-stock' | 'run-out'
+  readonly why: 'too-long' | 'no-stock' | 'no-good' | 'run-out'
 }
 
 export interface NestPlan {
@@ -111,16 +131,17 @@ export const scaleOf = (aim: NestAim): number =>
   aim === 'boards' ? 1 : aim === 'cost' ? PRICE : nesting.units
 
 /** A board of a plan as one of the stock. */
-export const stockOf = ({ section, stock, price, own, defects, name }: NestBoard): NestStock => ({
-  ...{ section, length: stock, price, count: null },
-  ...(own && { own }),
-  ...(defects && { defects }),
-  ...(name !== undefined && { name }),
+export const stockOf = (board: NestBoard): NestStock => ({
+  ...{ section: board.section, length: board.stock, price: board.price, count: null },
+  ...traitsOf(board),
 })
 
 /** The same of boards that are one kind, whatever they cost. */
-export const kindText = ({ section, length, own, defects, name }: NestStock): string =>
-  JSON.stringify([section, length, !!own, defects ?? [], name ?? ''])
+export const kindText = (stock: NestStock): string =>
+  JSON.stringify([stock.section, stock.length, traitText(stock)])
+
+/** Whether a piece may come out of a board, however long either is. */
+export const maySaw = ({ good }: Pick<NestPiece, 'good'>, { poor }: Traits): boolean => !(good && poor)
 
 /** Throws RangeError where the aim is cost and a price is missing, or a figure is not one of its kind. */
 export function validate({ pieces, stock, kerf, trim, aim }: NestAsk): void {

@@ -38,6 +38,7 @@ const stockSchema = z.object({
   own: z.boolean().optional(),
   defects: z.array(stretch).max(20).optional(),
   name: z.string().max(80).optional(),
+  poor: z.boolean().optional(),
 })
 const bookSchema = z.object({
   aim: z.enum(nestAims),
@@ -66,7 +67,8 @@ export const usualKerf = (units: Units): number => (units === 'imperial' ? INCH 
 export const kerfOf = ({ kerf }: StockBook, units: Units): number => kerf ?? usualKerf(units)
 
 /** Whether a row is of a yard's boards, not of single ones. */
-export const isOfYard = ({ own, defects, name }: NestStock): boolean => !own && !defects?.length && !name
+export const isOfYard = ({ own, defects, name, poor }: NestStock): boolean =>
+  !own && !defects?.length && !name && !poor
 
 /** What a yard's length of a section is in a book: its price, how many there are; as usual without. */
 export const entryOf = ({ stock }: StockBook, section: string, length: number): NestStock | undefined =>

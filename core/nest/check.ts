@@ -73,6 +73,11 @@ function boardFaults({ pieces, kerf, trim }: NestAsk, { plans }: NestPlan): stri
     if (board.cuts.length === 0 || board.count < 1) out.push(`board ${i}: nothing comes of it`)
     board.cuts.forEach((cut, k) => {
       const next = board.cuts[k + 1]
+      if (
+        board.poor &&
+        !pieces.some(each => each.mark === cut.mark && each.section === board.section && !each.good)
+      )
+        out.push(`board ${i}: ${cut.mark} is cut from a poor board`)
       if (!liesWell(pieces, board.section, cut)) out.push(`board ${i}: ${cut.mark} can't lie so`)
       if (next && between(cut, next, depth) < kerf - 2 * nesting.over)
         out.push(`board ${i}: ${next.mark} is ${between(cut, next, depth)} from ${cut.mark}`)
@@ -102,10 +107,13 @@ function boardFaults({ pieces, kerf, trim }: NestAsk, { plans }: NestPlan): stri
 
 /** What boards are told apart by. */
 const kindOf = (
-  of: Pick<NestStock, 'section' | 'price' | 'own' | 'defects' | 'name'>,
+  of: Pick<NestStock, 'section' | 'price' | 'own' | 'defects' | 'name' | 'poor'>,
   length: number,
 ): string =>
-  JSON.stringify([of.section, length, of.price, of.own ?? false, of.defects ?? [], of.name ?? null])
+  JSON.stringify([
+    ...[of.section, length, of.price, of.own ?? false],
+    ...[of.defects ?? [], of.name ?? null, of.poor ?? false],
+  ])
 
 function stockFaults({ stock }: NestAsk, { plans }: NestPlan): string[] {
   const used = new Map<string, number>()

@@ -1,4 +1,12 @@
-import { type BoardKind, cutAlone, type Packing, packingOf, type Pattern, type Problem } from './problem'
+import {
+  type BoardKind,
+  cutAlone,
+  mayHave,
+  type Packing,
+  packingOf,
+  type Pattern,
+  type Problem,
+} from './problem'
 
 /**
  * A first packing: board after board, each filled from the largest piece down, of the kind that then costs
@@ -55,6 +63,7 @@ function filledBoard(
   const counts: number[] = []
   let rest = room
   for (const [i, size] of problem.sizes.entries()) {
+    if (!mayHave(problem, board, i)) continue
     let count = Math.min(left[i] ?? 0, Math.floor(rest / size))
     while (count > 0 && rest - count * size < cutAlone(problem, [...taken, i], [...counts, count])) count--
     if (count < 1) continue

@@ -1,6 +1,7 @@
 import { nesting } from '../measure'
 import {
   kindText,
+  maySaw,
   type NestAsk,
   type NestBoard,
   type NestCut,
@@ -72,7 +73,7 @@ export function placed(
   let right = 0
   const cuts: NestCut[] = []
   for (const [i, piece] of pieces.entries()) {
-    if (!piece) return null
+    if (!piece || !maySaw(piece, kind)) return null
     const { mark, length, slopes } = piece
     const was = before[i]?.lies
     const lies = slopes && was && canLie(slopes, was) ? was : (slopes ?? SQUARE)

@@ -49,15 +49,23 @@ function shares(cost: number, parts: readonly Stretch[]): number[] {
   return floors.map((each, i) => (i === 0 ? each + rest : each))
 }
 
-/** Pieces that are one size: as long, and their ends the same among those that share cuts. */
+/** Pieces that are one size: as long, as good, and their ends the same among those that share cuts. */
 interface Alike {
   readonly size: number
+  readonly good: boolean
   readonly slope: SizeSlope | null
   readonly pieces: NestPiece[]
 }
 
-/** Pieces by how long they are where their sloped ends are cut together with others. */
-function sizesOf(pieces: readonly NestPiece[], kerf: number): { sizes: Alike[]; classes: SlopeClass[] } {
+/**
+ * Pieces by how long they are where their sloped ends are cut together with others; `poor` whether any board
+ * is.
+ */
+function sizesOf(
+  pieces: readonly NestPiece[],
+  kerf: number,
+  poor: boolean,
+): { sizes: Alike[]; classes: SlopeClass[] } {
   const classes = new Map<string, { readonly at: number; readonly of: SlopeClass }>()
   const alike = new Map<string, Alike>()
   for (const piece of pieces) {
@@ -65,10 +73,11 @@ function sizesOf(pieces: readonly NestPiece[], kerf: number): { sizes: Alike[]; 
     const half = of ? halfOf(of.slope, piece.slopes?.depth ?? 1, kerf) : 0
     const { slope, taken } = of && half > 0 ? slopeOf(of, half) : { slope: null, taken: 0 }
     const size = up(piece.length + kerf) - taken
-    const key = JSON.stringify([size, slope])
+    const good = !!piece.good && poor
+    const key = JSON.stringify([size, slope, good])
     const known = alike.get(key)
     if (known) known.pieces.push(piece)
-    else alike.set(key, { size, slope, pieces: [piece] })
+    else alike.set(key, { size, good, slope, pieces: [piece] })
   }
   return {
     sizes: [...alike.values()].sort((a, b) => b.size - a.size),
@@ -87,7 +96,8 @@ function sizesOf(pieces: readonly NestPiece[], kerf: number): { sizes: Alike[]; 
 }
 
 export function kindsOf(pieces: readonly NestPiece[], stock: readonly NestStock[], ask: NestAsk): Kinds {
-  const { sizes, classes } = sizesOf(pieces, ask.kerf)
+  const poor = stock.some(each => each.poor)
+  const { sizes, classes } = sizesOf(pieces, ask.kerf, poor)
   const clear: Clear[] = []
   const boards: BoardKind[] = []
   stock.forEach((each, at) => {
@@ -95,7 +105,10 @@ export function kindsOf(pieces: readonly NestPiece[], stock: readonly NestStock[
     const costs = shares(costOf(each, ask.aim), parts)
     parts.forEach((part, i) => {
       clear.push({ ...part, stock: at })
-      boards.push({ room: roomOf(part, ask.kerf), cost: costs[i] ?? 0, limit: each.count })
+      boards.push({
+        ...{ room: roomOf(part, ask.kerf), cost: costs[i] ?? 0, limit: each.count },
+        ...(each.poor && { poor: true }),
+      })
     })
   })
   return {
@@ -103,6 +116,7 @@ export function kindsOf(pieces: readonly NestPiece[], stock: readonly NestStock[
       sizes: sizes.map(({ size }) => size),
       wanted: sizes.map(each => each.pieces.reduce((sum, { count }) => sum + count, 0)),
       boards,
+      ...(poor && { good: sizes.map(({ good }) => good) }),
       ...(classes.length && { slopes: { of: sizes.map(({ slope }) => slope), classes } }),
     },
     bySize: sizes.map(each => each.pieces),

@@ -1,6 +1,14 @@
-import type { NestAsk, NestBoard, NestCut, NestPiece, NestStock, Unplaced } from './ask'
+import {
+  type NestAsk,
+  type NestBoard,
+  type NestCut,
+  type NestPiece,
+  type NestStock,
+  traitsOf,
+  type Unplaced,
+} from './ask'
 import type { Clear, Kinds } from './kinds'
-import { type Packing, type Problem, taken } from './problem'
+import { mayHave, type Packing, type Problem, taken } from './problem'
 import { inRows, jointOf } from './slopes'
 
 /** Of as many boards each as short as what it holds lets it be. */
@@ -20,7 +28,8 @@ export function shortened(problem: Problem, clear: readonly Clear[], packing: Pa
     const kept = count - left
     const moved = order.flatMap(board => {
       const alike = boards[board]?.cost === boards[pattern.board]?.cost
-      const fits = alike && roomOf(board) >= need && roomOf(board) < roomOf(pattern.board)
+      const good = pattern.sizes.every(size => mayHave(problem, board, size))
+      const fits = alike && good && roomOf(board) >= need && roomOf(board) < roomOf(pattern.board)
       const many = fits ? Math.min(left, free[board] ?? 0) : 0
       if (many < 1) return []
       free[board] = (free[board] ?? 0) - many
@@ -94,12 +103,10 @@ export function boardOf(board: NestStock, cuts: readonly NestCut[], kerf: number
   const inOrder = [...cuts].sort((a, b) => a.from - b.from)
   const last = inOrder.at(-1)
   const end = last ? last.from + last.length + kerf : 0
-  const { section, length, price, own, defects, name } = board
+  const { section, length, price } = board
   return {
     ...{ section, stock: length, price, count: 1, cuts: inOrder, left: Math.max(0, length - end) },
-    ...(own && { own }),
-    ...(defects?.length && { defects }),
-    ...(name !== undefined && { name }),
+    ...traitsOf(board),
   }
 }
 

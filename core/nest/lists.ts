@@ -1,11 +1,23 @@
 import Papa from 'papaparse'
 import { type MeasureFault, parseLength, radians, type Units } from '../measure'
-import type { NestPiece, NestStock, Stretch } from './ask'
+import { type NestPiece, type NestStock, type Stretch, traitsOf } from './ask'
 import type { Slopes } from './slopes'
 
 /** Columns of a list of pieces and of one of stock; others are passed over. */
 export type ListColumn =
-  'mark' | 'section' | 'length' | 'count' | 'depth' | 'left' | 'right' | 'price' | 'own' | 'bad' | 'name'
+  | 'mark'
+  | 'section'
+  | 'length'
+  | 'count'
+  | 'depth'
+  | 'left'
+  | 'right'
+  | 'good'
+  | 'price'
+  | 'own'
+  | 'bad'
+  | 'name'
+  | 'poor'
 
 /** What is wrong with a list: `row` as a table shows it, the header being row 1. */
 export type ListFault =
@@ -48,20 +60,22 @@ const STEEPEST = 85
 /**
  * Reads a list of pieces: columns `mark`, `section`, `length` and `count`, in any order, comma, semicolon or
  * tab between them; where ends are sloped `left` and `right`, degrees from square, more than 0 where the
- * upper corner lies further right, and `depth`, across the board. Lengths are of the unit in their header
- * (`length mm`), of the one in their cell (`8' 2 1/2"`), or of `units`.
+ * upper corner lies further right, and `depth`, across the board; `good` (yes for what comes out of no poor
+ * board). Lengths are of the unit in their header (`length mm`), of the one in their cell (`8' 2 1/2"`), or
+ * of `units`.
  */
 export function readPieces(text: string, units: Units): ListRead<NestPiece> {
-  const optional = ['depth', 'left', 'right'] as const
+  const optional = ['depth', 'left', 'right', 'good'] as const
   return readList(text, ['mark', 'section', 'length', 'count', ...optional], optional, row => {
     const mark = row.text('mark')
     const section = row.section()
     const length = row.length(units)
     const count = row.count('count')
     const slopes = slopesOf(row, units, length)
+    const good = row.yes('good')
     return mark === null || section === null || length === null || count === null
       ? null
-      : { mark, section, length, count, ...(slopes && { slopes }) }
+      : { mark, section, length, count, ...(slopes && { slopes }), ...(good && { good }) }
   })
 }
 
@@ -82,13 +96,13 @@ function slopesOf(row: Row, units: Units, length: number | null): Slopes | null 
 /**
  * Reads a list of stock: `section`, `length`, and where they are known `price`, `count` (none without a
  * limit), `own` (yes for boards on hand), `bad` (stretches that nothing is cut from, from the left end:
- * `900..1000 | 2000..2040`) and `name`.
+ * `900..1000 | 2000..2040`), `name`, and `poor` (yes for crooked ones, that no good piece comes out of).
  */
 export function readStock(text: string, units: Units): ListRead<NestStock> {
   return readList(
     text,
-    ['section', 'length', 'price', 'count', 'own', 'bad', 'name'],
-    ['price', 'count', 'own', 'bad', 'name'],
+    ['section', 'length', 'price', 'count', 'own', 'bad', 'name', 'poor'],
+    ['price', 'count', 'own', 'bad', 'name', 'poor'],
     row => {
       const section = row.section()
       const length = row.length(units)
@@ -98,13 +112,12 @@ export function readStock(text: string, units: Units): ListRead<NestStock> {
       const defects = row.stretches('bad', units, length)
       if (defects.length && row.isEmpty('count')) row.fault('bad-without-count', 'count')
       const name = row.isEmpty('name') ? null : row.text('name')
+      const poor = row.yes('poor')
       return section === null || length === null
         ? null
         : {
             ...{ section, length, price, count },
-            ...(own && { own }),
-            ...(defects.length && { defects }),
-            ...(name !== null && { name }),
+            ...traitsOf({ own, defects, poor, ...(name !== null && { name }) }),
           }
     },
   )

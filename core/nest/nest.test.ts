@@ -119,13 +119,16 @@ describe('against every way there is', () => {
   /** The least of what the aim counts, over all ways to part the pieces among boards of any kind. */
   function bruteForce({ pieces, stock, kerf, trim, aim }: NestAsk): number {
     const lengths = pieces.flatMap(({ length, count }) => Array.from({ length: count }, () => length))
+    const good = pieces.flatMap(each => Array.from({ length: each.count }, () => !!each.good))
     const n = lengths.length
     const cost = ({ price, length }: NestStock): number =>
       aim === 'boards' ? 1 : aim === 'cost' ? (price ?? 0) : length
     const cheapest = Array.from({ length: 1 << n }, (_, mask) => {
       const own = lengths.filter((_, i) => mask & (1 << i))
       const need = own.reduce((sum, length) => sum + length, 0) + kerf * (own.length - 1) + 2 * trim
-      return Math.min(Infinity, ...stock.filter(({ length }) => length > need - 1e-9).map(cost))
+      const choosy = good.some((each, i) => each && mask & (1 << i))
+      const fits = stock.filter(({ length, poor }) => length > need - 1e-9 && !(choosy && poor))
+      return Math.min(Infinity, ...fits.map(cost))
     })
     const best = Array.from({ length: 1 << n }, (_, mask) => (mask ? Infinity : 0))
     for (let mask = 1; mask < 1 << n; mask++)
@@ -136,18 +139,21 @@ describe('against every way there is', () => {
 
   const asks: fc.Arbitrary<NestAsk> = fc.record({
     pieces: fc
-      .array(fc.tuple(fc.integer({ min: 5, max: 90 }), fc.integer({ min: 1, max: 3 })), {
+      .array(fc.tuple(fc.integer({ min: 5, max: 90 }), fc.integer({ min: 1, max: 3 }), fc.boolean()), {
         minLength: 1,
         maxLength: 4,
       })
-      .map(list => list.map(([tens, count], i) => piece(`P${i}`, tens * 10, count)))
+      .map(list => list.map(([tens, count, good], i) => ({ ...piece(`P${i}`, tens * 10, count), good })))
       .filter(list => list.reduce((sum, { count }) => sum + count, 0) <= 8),
     stock: fc
-      .array(fc.tuple(fc.integer({ min: 95, max: 200 }), fc.integer({ min: 100, max: 2000 })), {
+      .array(fc.tuple(fc.integer({ min: 95, max: 200 }), fc.integer({ min: 100, max: 2000 }), fc.boolean()), {
         minLength: 1,
         maxLength: 3,
       })
-      .map(list => list.map(([tens, cents]) => board(tens * 10, cents / 100))),
+      // one of them at least is straight
+      .map(list =>
+        list.map(([tens, cents, poor], i) => ({ ...board(tens * 10, cents / 100), poor: poor && i > 0 })),
+      ),
     kerf: fc.constantFrom(0, 3, 3.175),
     trim: fc.constantFrom(0, 0, 10),
     aim: fc.constantFrom(...nestAims),

@@ -3,9 +3,11 @@ import { nesting } from '../measure'
 import {
   costOf,
   kindText,
+  maySaw,
   type NestAim,
   type NestAsk,
   type NestBoard,
+  type NestPiece,
   type NestPlan,
   type NestStock,
   PRICE,
@@ -66,11 +68,17 @@ function nestSection(
   { until, now, told }: NestWatch & { readonly until: number },
 ): Section {
   const { boards: held, pieces, stock } = withHeld(section, ask)
-  const longest = longestOf(stock, ask)
-  const fits = pieces.filter(each => up(each.length + ask.kerf) <= longest)
+  const longest = {
+    any: longestOf(stock, ask),
+    good: longestOf(
+      stock.filter(each => !each.poor),
+      ask,
+    ),
+  }
+  const fits = pieces.filter(each => up(each.length + ask.kerf) <= (each.good ? longest.good : longest.any))
   const lost = pieces
     .filter(each => !fits.includes(each))
-    .map((each): Unplaced => ({ ...each, why: whyLost(each.length + ask.kerf, section, ask) }))
+    .map((each): Unplaced => ({ ...each, why: whyLost(each, ask) }))
   const kinds = kindsOf(fits, stock, ask)
   const { problem, scale } = kinds
   const fixed = counted(held, ask.aim)
@@ -104,10 +112,12 @@ function nestSection(
 }
 
 /** Why pieces can't be cut: boards as long are there, but held, or there never were any. */
-function whyLost(length: number, section: string, ask: NestAsk): Unplaced['why'] {
-  const all = ask.stock.filter(each => each.section === section && each.count !== 0)
+function whyLost(piece: NestPiece, ask: NestAsk): Unplaced['why'] {
+  const all = ask.stock.filter(each => each.section === piece.section && each.count !== 0)
+  const fits = (some: readonly NestStock[]): boolean => up(piece.length + ask.kerf) <= longestOf(some, ask)
   if (all.length === 0) return 'no-stock'
-  return up(length) <= longestOf(all, ask) ? 'run-out' : 'too-long'
+  if (!fits(all)) return 'too-long'
+  return fits(all.filter(each => maySaw(piece, each))) ? 'run-out' : 'no-good'
 }
 
 /** What boards count toward an aim, in its parts. */

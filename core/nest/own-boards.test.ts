@@ -95,6 +95,37 @@ describe('boards on hand', () => {
   })
 })
 
+describe('crooked boards', () => {
+  const ask: NestAsk = {
+    ...base,
+    pieces: [{ ...piece('R', 1000, 2), good: true }, piece('B', 1000, 2)],
+    stock: [board(2100, { own: true, count: 2, poor: true }), board(2100)],
+  }
+
+  test('no good piece comes out of them: a board is bought for those, though two lie there', () => {
+    const made = planned(ask)
+    expect(made).toMatchObject({ boards: 2, own: 1, bound: 1, proved: true, unplaced: [] })
+    expect(made.plans.find(({ own }) => own)).toMatchObject({
+      poor: true,
+      cuts: [{ mark: 'B' }, { mark: 'B' }],
+    })
+    expect(faultsOf(ask, made)).toEqual([])
+    // the checker sees one that does
+    const wrong = { ...made, plans: made.plans.map(each => ({ ...each, poor: true, own: true })) }
+    expect(faultsOf(ask, wrong).join()).toMatch(/R is cut from a poor board/)
+    // held on one, it is let go
+    const [poor] = made.plans.filter(({ own }) => own)
+    const held = [{ ...poor!, cuts: [{ mark: 'R', from: 0, length: 1000 }] }]
+    expect(planned({ ...ask, held }).plans.some(each => each.held)).toBe(false)
+  })
+
+  test('where only they are as long, that is why', () => {
+    const only = planned({ ...ask, stock: [board(2100, { poor: true }), board(900)] })
+    expect(only.unplaced).toMatchObject([{ mark: 'R', count: 2, why: 'no-good' }])
+    expect(only.boards).toBe(1)
+  })
+})
+
 describe('held boards', () => {
   const ask: NestAsk = {
     ...base,
@@ -145,11 +176,13 @@ describe('held boards', () => {
 describe('many, at random', () => {
   const asks: fc.Arbitrary<NestAsk> = fc.record({
     pieces: fc
-      .array(fc.tuple(fc.integer({ min: 50, max: 2300 }), fc.integer({ min: 1, max: 6 })), {
+      .array(fc.tuple(fc.integer({ min: 50, max: 2300 }), fc.integer({ min: 1, max: 6 }), fc.boolean()), {
         minLength: 1,
         maxLength: 8,
       })
-      .map(list => list.map(([length, count], i) => piece(`P${i}`, length, count))),
+      .map(list =>
+        list.map(([length, count, good], i) => ({ ...piece(`P${i}`, length, count), ...(good && { good }) })),
+      ),
     stock: fc
       .array(
         fc.record({
@@ -157,6 +190,7 @@ describe('many, at random', () => {
           price: fc.integer({ min: 100, max: 2000 }).map(cents => cents / 100),
           count: fc.integer({ min: 1, max: 5 }),
           own: fc.boolean(),
+          poor: fc.boolean(),
           bad: fc.array(fc.tuple(fc.integer({ min: 0, max: 6000 }), fc.integer({ min: 20, max: 400 })), {
             maxLength: 3,
           }),

@@ -1,5 +1,5 @@
 import { nesting } from '../measure'
-import { cutAlone, type Pattern, type Problem } from './problem'
+import { cutAlone, mayHave, type Pattern, type Problem } from './problem'
 
 /** What a piece of a size is worth, and how many may be taken; of as many sizes as a problem has. */
 export interface Worth {
@@ -49,11 +49,12 @@ function bound({ dense, single, smallest }: Ranked, k: number, rest: number): nu
   return rest < 3 * smallest ? Math.min(most, Math.max(single(rest), 2 * single(rest - smallest))) : most
 }
 
-function ranked({ sizes, slopes }: Problem, { values, most }: Worth): Ranked {
+function ranked(problem: Problem, board: number, { values, most }: Worth): Ranked {
+  const { sizes, slopes } = problem
   const isSloped = (i: number): number => (slopes?.of[i] ? 1 : 0)
   const order = sizes
     .map((_, i) => i)
-    .filter(i => (values[i] ?? 0) > nesting.worth && (most[i] ?? 0) > 0)
+    .filter(i => (values[i] ?? 0) > nesting.worth && (most[i] ?? 0) > 0 && mayHave(problem, board, i))
     .sort(
       (a, b) =>
         isSloped(b) - isSloped(a) || (values[b] ?? 0) / (sizes[b] ?? 1) - (values[a] ?? 0) / (sizes[a] ?? 1),
@@ -87,7 +88,7 @@ export interface Priced {
  * the best one, that last; none where nothing is worth more than `above`.
  */
 export function worthiest(problem: Problem, board: number, worth: Worth, above: number): Priced {
-  const sorted = ranked(problem, worth)
+  const sorted = ranked(problem, board, worth)
   const { index, size, value, most, sloped } = sorted
   const n = size.length
   const counts = new Int32Array(n)
@@ -140,7 +141,7 @@ export function allWorth(
   least: number,
   limit: number,
 ): Pattern[] | null {
-  const sorted = ranked(problem, {
+  const sorted = ranked(problem, board, {
     values: Array.from(worth.values, value => Math.max(value, 10 * nesting.worth)),
     most: worth.most,
   })

@@ -11,6 +11,8 @@ export interface Problem {
   /** How many of each; more than 0. */
   readonly wanted: readonly number[]
   readonly boards: readonly BoardKind[]
+  /** Which sizes come out of no board that is poor; without, none. */
+  readonly good?: readonly boolean[]
   /** Of sizes with sloped ends each is as long as where both are cut together with others. */
   readonly slopes?: {
     readonly of: readonly (SizeSlope | null)[]
@@ -25,7 +27,12 @@ export interface BoardKind {
   readonly cost: number
   /** How many there are; null without a limit. */
   readonly limit: number | null
+  readonly poor?: boolean
 }
+
+/** Whether a size may come out of a board of a kind, however long it is. */
+export const mayHave = ({ boards, good }: Problem, board: number, size: number): boolean =>
+  !(boards[board]?.poor && good?.[size])
 
 /** What comes out of one board of a kind: which sizes, and how many of each, more than 0. */
 export interface Pattern {

@@ -7,17 +7,17 @@ import {
   type NestPlan,
   type NestStock,
   type Stretch,
+  type Traits,
+  traitsOf,
+  traitText,
 } from './ask'
 import type { Buying } from './buy'
 
 /** One board at the saw: `done` of its cuts are made, from the left. */
-export interface RunBoard {
+export interface RunBoard extends Traits {
   readonly section: string
   readonly stock: number
   readonly price: number | null
-  readonly own?: boolean
-  readonly defects?: readonly Stretch[]
-  readonly name?: string
   readonly cuts: readonly NestCut[]
   readonly done: number
   /** Needed beyond what was bought. */
@@ -41,13 +41,8 @@ export interface SawRun extends Lying {
 const PLANS_KEPT = 5
 
 const whole = (board: NestBoard | RunBoard): RunBoard => {
-  const { section, stock, price, own, defects, name, cuts } = board
-  return {
-    ...{ section, stock, price, cuts, done: 0 },
-    ...(own && { own }),
-    ...(defects?.length && { defects }),
-    ...(name !== undefined && { name }),
-  }
+  const { section, stock, price, cuts } = board
+  return { ...{ section, stock, price, cuts, done: 0 }, ...traitsOf(board) }
 }
 
 /** A plan's boards one by one, section after section, and the spare ones that were bought. */
@@ -168,9 +163,8 @@ function leftOf(run: SawRun, section: string, kerf: number, mishap: Mishap | nul
   const add = (length: number, defects: readonly Stretch[], from: RunBoard): void => {
     if (length < LEAST) return
     out.push({
-      ...{ section, length, price: from.price, count: 1, own: true },
-      name: from.name ?? '',
-      ...(defects.length && { defects }),
+      ...{ section, length, price: from.price, count: 1 },
+      ...traitsOf({ ...from, own: true, name: from.name ?? '', defects }),
     })
   }
   run.boards.forEach((board, i) => {
@@ -256,6 +250,8 @@ function alike(stock: readonly NestStock[]): NestStock[] {
   return [...out.values()]
 }
 
+const keyOf = (traits: Traits, length: number): string => `${length} ${traitText(traits)}`
+
 /** A run with the rest of a section cut as a new plan has it. */
 export function withRest(run: SawRun, section: string, ask: NestAsk, plan: NestPlan): SawRun {
   const cutAlready = run.boards
@@ -276,18 +272,16 @@ export function withRest(run: SawRun, section: string, ask: NestAsk, plan: NestP
   const used = new Map<string, number>()
   for (const board of plan.plans)
     if (board.own) {
-      const key = JSON.stringify([board.stock, board.defects ?? [], board.name ?? ''])
+      const key = keyOf(board, board.stock)
       used.set(key, (used.get(key) ?? 0) + board.count)
     }
   const spare = ask.stock.flatMap(each => {
     if (!each.own) return []
-    const key = JSON.stringify([each.length, each.defects ?? [], each.name ?? ''])
-    const left = (each.count ?? 0) - (used.get(key) ?? 0)
-    const { length, price, defects, name } = each
+    const left = (each.count ?? 0) - (used.get(keyOf(each, each.length)) ?? 0)
+    const { length, price, name, ...traits } = each
     return Array.from({ length: left }, (): RunBoard => ({
-      ...{ section, stock: length, price, own: true, cuts: [], done: 0 },
-      ...(defects?.length && { defects }),
-      ...(name && { name }),
+      ...{ section, stock: length, price, cuts: [], done: 0 },
+      ...traitsOf({ ...traits, ...(name && { name }) }),
     }))
   })
   const at = run.boards.findIndex(board => board.section === section)
@@ -311,6 +305,7 @@ const boardSchema = z.object({
   own: z.boolean().optional(),
   defects: z.array(z.object({ from: figure, to: figure })).optional(),
   name: z.string().optional(),
+  poor: z.boolean().optional(),
   cuts: z.array(
     z.object({
       ...{ mark: z.string(), from: figure, length: figure },

@@ -7,6 +7,7 @@ import {
   commonMeasure,
   isWhole,
   leastCost,
+  mayHave,
   type Packing,
   packingOf,
   type Pattern,
@@ -33,6 +34,7 @@ function asBefore(problem: Problem, before: readonly Pattern[]): Packing {
     const own = within(pattern, wanted)
     const room = problem.boards[own.board]?.room ?? 0
     if (own.sizes.length === 0 || (stock[own.board] ?? 0) < 1 || taken(problem, own) > room) continue
+    if (!own.sizes.every(size => mayHave(problem, own.board, size))) continue
     stock[own.board] = (stock[own.board] ?? 0) - 1
     own.sizes.forEach((size, i) => {
       wanted[size] = (wanted[size] ?? 0) - (own.counts[i] ?? 0)

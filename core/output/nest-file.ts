@@ -23,10 +23,11 @@ export const nestFile = ({
   ...{ aim, proved, boards, own, cost },
   bound: bound === null ? null : exact(bound),
   waste: exact(waste),
-  plans: plans.map(({ section, stock, count, cuts, left, own, name, defects }) => ({
+  plans: plans.map(({ section, stock, count, cuts, left, own, name, defects, poor }) => ({
     ...{ section, stock: exact(stock), count },
     ...(own && { own }),
     ...(name !== undefined && { name }),
+    ...(poor && { poor }),
     ...(defects && { bad: defects.map(({ from, to }) => [exact(from), exact(to)]) }),
     cuts: cuts.map(({ mark, from, length, lies }) => ({
       ...{ mark, from: exact(from), length: exact(length) },

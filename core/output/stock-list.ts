@@ -20,13 +20,14 @@ export function stockCsv(
   const order = (a: NestStock, b: NestStock): number =>
     Number(!isOfYard(a)) - Number(!isOfYard(b)) || a.section.localeCompare(b.section) || a.length - b.length
   return `${Papa.unparse({
-    fields: ['section', 'length mm', 'price', 'count', 'own', 'bad', 'name'],
+    fields: ['section', 'length mm', 'price', 'count', 'own', 'bad', 'name', 'poor'],
     data: [...usual, ...stock]
       .sort(order)
-      .map(({ section, length, price, count, own, defects = [], name }) => [
+      .map(({ section, length, price, count, own, defects = [], name, poor }) => [
         ...[section, mm(length), price ?? '', count ?? '', own ? 'yes' : ''],
         defects.map(({ from, to }) => `${mm(from)}..${mm(to)}`).join(' | '),
         name ?? '',
+        poor ? 'yes' : '',
       ]),
   })}\r\n`
 }

@@ -6,15 +6,19 @@ import { isCrowned, isOfDoor, isRoofCover, isWallSkin } from '../trade'
 import type { Piece } from './piece'
 import { plansOf, type Whole } from './whole'
 
-/** What of a building comes out of boards: every part's lumber, sheets and panels left out. */
+/**
+ * What of a building comes out of boards: every part's lumber, sheets and panels left out. What is laid with
+ * its crown up comes out of good boards.
+ */
 export const cutPieces = (all: Whole): NestPiece[] =>
   plansOf(all)
     .flatMap(plan => plan.pieces)
     .filter(({ section }) => isLumber(section))
     .map(piece => {
-      const { mark, section, length, count } = piece
+      const { mark, role, section, length, count } = piece
       const slopes = slopesOf(piece)
-      return { mark, section: section.name, length, count, ...(slopes && { slopes }) }
+      const good = isCrowned(role)
+      return { mark, section: section.name, length, count, ...(slopes && { slopes }), ...(good && { good }) }
     })
 
 /**

@@ -1,6 +1,6 @@
 import { CUBIC_METRES } from '../measure'
 import type { Building, Design } from '../design'
-import { everyBoard, type Frame, frame, type Member, type Memory, type Problem } from '../frame'
+import { everyBoard, type Frame, frame, later, type Member, type Memory, type Problem } from '../frame'
 import { boughtWeight } from './bought'
 import { density, isLumber, stockLengths } from '../lumber'
 import { isTemporary } from '../trade'
@@ -82,12 +82,6 @@ export function plan(asked: Design, memory?: Memory, part?: AsPart): Plan {
       return loose()
     },
   }
-}
-
-/** Made when it is first asked for. */
-function later<T>(make: () => T): () => T {
-  let made: { readonly value: T } | null = null
-  return () => (made ??= { value: make() }).value
 }
 
 /** What is sawn of a building's boards: all but what comes made. */

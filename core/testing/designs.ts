@@ -366,5 +366,13 @@ export const furnishedSheds: fc.Arbitrary<Design> = fc
 // the same designs each time; EARLY_WREN_SEED gives others, and a failure names its own
 fc.configureGlobal({ seed: Number(process.env.EARLY_WREN_SEED ?? 1) })
 
-/** How many random cases a property runs: set EARLY_WREN_RUNS for more. */
-export const runs = (usual: number): number => Number(process.env.EARLY_WREN_RUNS ?? usual)
+/**
+ * How many random cases a property runs: EARLY_WREN_RUNS where that is set, or EARLY_WREN_SHARE of the usual
+ * number, few enough cases whole.
+ */
+export const runs = (usual: number): number =>
+  Number(
+    process.env.EARLY_WREN_RUNS ??
+      Math.max(Math.min(usual, FEW), Math.ceil(usual * Number(process.env.EARLY_WREN_SHARE ?? 1))),
+  )
+const FEW = 15

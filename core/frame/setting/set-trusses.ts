@@ -1,6 +1,7 @@
 import { isTemporary, type Role } from '../../trade'
 import { crowd } from '../crowd'
 import { cutOnce, cutOrders, type Member, type Order } from '../member'
+import { later } from '../later'
 import type { Memory } from '../memory'
 import { strikes } from '../strike'
 import { type Made, madeOf } from '../truss/trusses'
@@ -11,27 +12,25 @@ import { bottomRows, flatPurlins, topRows, webRows } from './rows'
 import { spacersOf } from './spacers'
 import { wallBraces } from './wall-braces'
 
-/** Boards that a row is set with: those that stay, and those that come down again. */
+/** What trusses are set with: the boards that stay, and all else, found when it is asked for. */
 export interface SetRow {
   readonly stays: readonly Member[]
+  readonly rest: () => Rest
+}
+
+/** Boards that come down again, and how many of what found no room, by what they are for. */
+interface Rest {
   readonly temporary: readonly Member[]
-  /** How many of what found no room, by what they are for. */
   readonly leftOut: Readonly<Partial<Record<Role, number>>>
 }
 
-const none: SetRow = { stays: [], temporary: [], leftOut: {} }
+const none: SetRow = { stays: [], rest: () => ({ temporary: [], leftOut: {} }) }
 
-/** In the order that they find room in. */
-const wantings: readonly Wanting[] = [
-  bottomRows,
-  webRows,
-  flatPurlins,
-  topRows,
-  spacersOf,
-  diagonals,
-  holdFirst,
-  wallBraces,
-]
+/** In the order that they find room in: those with boards that stay, and those that come down first. */
+const wantings = {
+  stays: [bottomRows, webRows, flatPurlins, topRows, diagonals],
+  rest: [spacersOf, holdFirst, wallBraces],
+} satisfies Record<string, readonly Wanting[]>
 
 /**
  * The boards that trusses are set and braced with: rows on their chords and webs, diagonals and flat purlins
@@ -73,15 +72,23 @@ export function setTrusses(
     },
   }
   const leftOut: Partial<Record<Role, number>> = {}
-  for (const wanting of wantings)
-    for (const { role, find } of wanting(all)) {
+  const put = (each: Wanting): void => {
+    for (const { role, find } of each(all)) {
       const found = find()
       // what finds no room under the chords may lie on them for a time
-      for (const each of made(found ?? [])) {
-        ;(isTemporary(each.role) ? temporary : stays).push(each)
-        inWay.add(each)
+      for (const member of made(found ?? [])) {
+        ;(isTemporary(member.role) ? temporary : stays).push(member)
+        inWay.add(member)
       }
       if (!found) leftOut[role] = (leftOut[role] ?? 0) + 1
     }
-  return { stays, temporary, leftOut }
+  }
+  wantings.stays.forEach(put)
+  return {
+    stays,
+    rest: later(() => {
+      wantings.rest.forEach(put)
+      return { temporary, leftOut }
+    }),
+  }
 }

@@ -2,7 +2,7 @@ import { inSetting } from '../place'
 import { add, scale } from '../../geometry'
 import type { Stretch } from '../../trade'
 import { topFaces } from '../../lines'
-import type { Order } from '../member'
+import type { Member, Order } from '../member'
 import { leaningBoard } from '../roof/leaning-board'
 import { type Field, fieldOf } from '../roof/field'
 import { BESIDE, HEAD, nearby } from './rows'
@@ -40,6 +40,9 @@ export function* spacersOf(ask: SetAsk): Generator<Wanted> {
   }
 }
 
+/** Spacers are off before diagonals go on. */
+const thereBefore = ({ role }: Member): boolean => role !== 'row-diagonal' && role !== 'top-diagonal'
+
 /** As long as the spacing and a truss's thickness, flush with both trusses' far faces. */
 function laidOver(ask: SetAsk, field: Field, { number, before, after }: Bay): readonly Order[] | null {
   const { depth } = ask.lumber.setting
@@ -49,6 +52,7 @@ function laidOver(ask: SetAsk, field: Field, { number, before, after }: Bay): re
       nearby(lane).filter(off => lane + off < field.long - depth),
       off => [flat(ask, field, lane + off, { from: before.from, to: after.to }, 'spacer', number, 0)],
     ),
+    thereBefore,
   )
 }
 
@@ -73,6 +77,7 @@ function standing(
         ...(setting.scrap && !stepped ? [flat(ask, field, u, over, 'scrap', number, 0)] : []),
       ],
     ),
+    thereBefore,
   )
 }
 

@@ -16,6 +16,7 @@ import { type Building, hasSheets, isSide, type SideName, sideNames, usualSheath
 import { meets, vec } from '../../geometry'
 import type { Section } from '../../lumber'
 import type { Order } from '../member'
+import { later } from '../later'
 import type { Memory } from '../memory'
 import { blocksOnPosts } from '../roof'
 import { aboutBraces } from './between-posts'
@@ -70,8 +71,8 @@ export interface FinishAsk {
  */
 export interface FinishedWalls {
   readonly orders: readonly Order[]
-  /** Siding and trim over the sheets. */
-  readonly skins: readonly Order[]
+  /** Siding and trim over the sheets, laid out when they are asked for. */
+  readonly skins: () => readonly Order[]
   readonly openings: PerWall<readonly RoughOpening[]>
   readonly problems: readonly Problem[]
   readonly loose: Readonly<Record<SideName, number>>
@@ -88,7 +89,7 @@ export function finishWalls(ask: FinishAsk, framed: readonly FramedWall[]): Fini
   const openings: Record<SideName, readonly RoughOpening[]> = { south: [], east: [], north: [], west: [] }
   const problems: Problem[] = [...letInProblem(ask), ...skinProblems(ask.building, ask.skin)]
   const glazing: Problem[] = []
-  const skins: Order[] = []
+  const skins: (() => readonly Order[])[] = []
   const orders = framed.flatMap(each => {
     const { name } = each.wall
     const made = ask.memory.last(`finished/${name}`, argumentsOf(ask, each), () => finishWall(ask, each))
@@ -99,10 +100,14 @@ export function finishWalls(ask: FinishAsk, framed: readonly FramedWall[]): Fini
     }
     problems.push(...made.problems)
     glazing.push(...made.glazing)
-    skins.push(...made.skin)
+    skins.push(made.skin)
     return made.orders
   })
-  return { orders, skins, loose, braces, openings, problems: [...problems, ...oncePerField(glazing)] }
+  return {
+    ...{ orders, loose, braces, openings },
+    skins: () => skins.flatMap(skin => skin()),
+    problems: [...problems, ...oncePerField(glazing)],
+  }
 }
 
 /** What is put on one wall, its loose joints and its diagonals, and the openings over it. */
@@ -110,7 +115,7 @@ interface FinishedWall extends Pick<GableFrame, 'rough' | 'problems'> {
   /** What is wrong with its panes, which may be asked for with others'. */
   readonly glazing: readonly Problem[]
   readonly orders: readonly Order[]
-  readonly skin: readonly Order[]
+  readonly skin: () => readonly Order[]
   readonly loose: number
   readonly braces: number
 }
@@ -156,7 +161,7 @@ function finishWall(all: FinishAsk, each: FramedWall): FinishedWall {
   if (!isSide(name))
     return {
       orders: each.boards.map(orderOf),
-      skin: [],
+      skin: () => [],
       loose: 0,
       braces: 0,
       rough: [],
@@ -216,13 +221,14 @@ function finishWall(all: FinishAsk, each: FramedWall): FinishedWall {
     glazing: glazed.problems,
     loose: covered.loose,
     braces: braced.orders.length,
-    skin:
+    skin: later(() =>
       cover === 'sheets' && !coverOnBolted(ask.building, each.wall)
         ? [
             ...skinOrders(toCover, ask.skin, ask.framed && !eaveOf(ask, name) ? ask.line : null),
             ...glazed.orders,
           ]
         : [],
+    ),
     orders: [
       ...[...braced.boards, ...above].map(orderOf),
       ...each.braced.map(({ order }) => order),
