@@ -68,7 +68,7 @@ export interface Frame {
   /** The building that was framed: the design worked out. */
   readonly building: Building
   readonly members: readonly Member[]
-  /** What covers its roof, from the rafters out, and the faces it is laid on; with its walls' and its doors. */
+  /** What covers its roof, from the rafters out; with its walls and doors; and the faces it is laid on. */
   readonly roofing: readonly Member[]
   readonly covering: readonly Member[]
   readonly covered: readonly CoverField[]
