@@ -182,6 +182,26 @@ test('what to buy: prices typed and wrong, a list read and saved, what lies ther
   await fitsAll(page, [768, 390, 320])
 })
 
+/** A finger drawn over the card, px to the right. */
+const swipe = (page: Page, by: number): Promise<void> =>
+  page.locator('.cut-now .face').evaluate((face, far) => {
+    const box = face.getBoundingClientRect()
+    const fire = (type: string, x: number): void => {
+      const touch = new Touch({
+        ...{ identifier: 1, target: face },
+        ...{ clientX: box.left + box.width / 2 + x, clientY: box.top + 40 },
+      })
+      const touches = type === 'touchend' ? [] : [touch]
+      face.dispatchEvent(
+        new TouchEvent(type, { bubbles: true, cancelable: true, touches, changedTouches: [touch] }),
+      )
+    }
+    fire('touchstart', -far / 2)
+    fire('touchmove', 0)
+    fire('touchmove', far / 2)
+    fire('touchend', far / 2)
+  }, by)
+
 test('labels and cards are printed, and what a label’s code asks for is opened', async ({ page }) => {
   await openDemo(page, 'Sallow Marsh osprey lookout', 'saw')
   await choose(page, 'Section', 'Kits to carry')
@@ -271,6 +291,10 @@ test.describe('on a phone without a network', () => {
     await page.keyboard.press('j')
     await page.keyboard.press('k')
     await expect(page.locator('.cut-now')).toHaveText(here, { useInnerText: true })
+    await swipe(page, -150)
+    await expect(page.locator('.cut-now')).not.toHaveText(here, { useInnerText: true })
+    await swipe(page, 150)
+    await expect(page.locator('.cut-now')).toHaveText(here, { useInnerText: true })
 
     await page.getByRole('button', { name: 'Cut one wrong' }).tap()
     await page.getByLabel('Still good of it', { exact: true }).fill('99 ft')
@@ -295,14 +319,27 @@ test.describe('on a phone without a network', () => {
     await clean(page)
     expect(await page.evaluate(cutOff)).toEqual([])
 
-    for (let i = 3; i <= all; i++) await page.keyboard.press('x')
+    // boards first, then sheets, a stroke at a time
+    const sheet = page.locator('.sheet-now')
+    let i = 3
+    for (; i <= all && !(await sheet.count()); i++) await page.keyboard.press('x')
+    await expect(sheet).toContainText('sheet 1 of')
+    // some are used whole
+    for (; i < all && !(await sheet.locator('line.now').count()); i++) await page.keyboard.press('x')
+    await expect(sheet.locator('line.now')).toHaveCount(1)
+    await clean(page)
+    expect(await page.evaluate(cutOff)).toEqual([])
+    await tick.tap()
+    await page.getByRole('button', { name: 'Undo the last cut' }).tap()
+    await expect(done).toHaveText(`${i - 1} of ${all}`)
+    for (; i <= all; i++) await page.keyboard.press('x')
     await expect(done).toHaveText(`${all} of ${all}`)
     await expect(page.getByRole('heading', { name: `All ${all} cuts are made.` })).toBeVisible()
     // what is sawn is ticked in the list
     await page.getByRole('link', { name: 'Saw bench' }).tap()
     await page.getByRole('button', { name: 'Pieces', exact: true }).tap()
     await look(page, 'Cut list')
-    await expect(page.locator('.strip .done')).toContainText(new RegExp(`^${all} of`))
+    await expect(page.locator('.strip .done')).toContainText(/^(\d+) of \1\b/)
     await context.setOffline(false)
   })
 })

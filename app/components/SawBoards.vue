@@ -2,6 +2,7 @@
 import { bookLimits, kerfOf, type NestBoard } from '../../core/nest'
 import { sayLength, saySection } from '../../core/words'
 import { cutPieces, plansOf } from '../../core/plan'
+import { isPlate } from '../../core/trade'
 import { chooseFile } from '../composables/useFiles'
 import { readOwnPieces } from '../logic/own-pieces'
 import { sayProof } from '../logic/nest-work'
@@ -100,6 +101,12 @@ const without = computed(() => {
   ]
   return { short: marks(false), poor: marks(true) }
 })
+/** mm that plates, and all that runs along a wall, are long at most: they are joined over studs. */
+const joined = computed(() => {
+  const longest = bench.value('walls.longest')
+  const some = pieces.value.some(({ role }) => isPlate(role))
+  return some && typeof longest === 'number' ? longest : null
+})
 /** The piece in hand, and why it comes out of a good board, if it does. */
 const asked = computed(() => saw.asked?.ask.pieces.find(({ mark }) => mark === inHand.value))
 const isTemplate = computed(() => saw.state.templates.includes(inHand.value))
@@ -158,6 +165,7 @@ const KEPT = 600
           @change="shareCuts(($event.target as HTMLInputElement).checked)"
         />Slopes share cuts</label
       >
+      <MeasureField v-if="joined" path="walls.longest" :value="joined" />
       <Button
         :label="swapping ? 'Swap with …' : 'Swap'"
         outlined
@@ -222,8 +230,9 @@ const KEPT = 600
       <span v-else>Planning …</span>
     </p>
     <p v-if="without.short.length" class="said-wrong">
-      No board is there for {{ without.short.join(', ') }}. Under Buy, let longer boards be carried or sold,
-      or splice {{ without.short.length > 1 ? 'them' : 'it' }}.
+      No board is there for {{ without.short.join(', ') }}. Under Buy, let longer boards be carried or sold{{
+        joined ? ', or join plates: type a shorter one above' : ''
+      }}.
     </p>
     <p v-if="without.poor.length" class="said-wrong">
       Only crooked boards are as long as {{ without.poor.join(', ') }}. Under Buy, let others be carried or

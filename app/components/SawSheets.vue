@@ -1,6 +1,8 @@
 <script setup lang="ts">
+import { marksOf } from '../../core/nest'
 import { sayLength } from '../../core/words'
 import type { SheetsMade } from '../logic/nest-work'
+import { outlinePath } from '../logic/sheet-paths'
 
 /** Sheets of one kind, each to scale with what comes out of it; `hand` is the mark in hand. */
 const props = defineProps<{ made: SheetsMade; label: string; hand: string }>()
@@ -19,8 +21,9 @@ const drawn = computed(() => {
   }
   return [...alike.values()]
 })
-/** Two that lean alike come out of one rectangle. */
-const marksOf = (mark: string): readonly string[] => mark.split(' + ')
+/** What of a place is no rectangle, as paths in its own box, mm. */
+const pathsOf = (mark: string, wide: number): string[] =>
+  (props.made.outlines?.get(mark) ?? []).map(outline => outlinePath(outline, wide))
 const share = (mm: number, of: number): string => `${((100 * mm) / of).toFixed(3)}%`
 </script>
 
@@ -44,7 +47,7 @@ const share = (mm: number, of: number): string => `${((100 * mm) / of).toFixed(3
             :key="k"
             type="button"
             class="place figures"
-            :class="{ hand: marksOf(place.mark).includes(hand) }"
+            :class="{ hand: marksOf(place.mark).includes(hand), shaped: made.outlines?.has(place.mark) }"
             :style="{
               left: share(place.along, made.long),
               bottom: share(place.across, made.wide),
@@ -55,6 +58,13 @@ const share = (mm: number, of: number): string => `${((100 * mm) / of).toFixed(3
             :title="`${place.mark}, ${length(place.long)} by ${length(place.wide)}`"
             @click="emit('take', marksOf(place.mark)[0] ?? '')"
           >
+            <svg
+              v-if="made.outlines?.has(place.mark)"
+              aria-hidden="true"
+              :viewBox="`0 0 ${place.long} ${place.wide}`"
+            >
+              <path v-for="(d, j) in pathsOf(place.mark, place.wide)" :key="j" :d="d" />
+            </svg>
             <b aria-hidden="true">{{ place.mark }}</b>
           </button>
         </div>
@@ -108,6 +118,29 @@ ul {
   overflow: hidden;
   cursor: pointer;
   font-size: 0.9rem;
+}
+.place b {
+  position: relative;
+}
+.shaped {
+  background: none;
+  border: 1px dashed var(--soft);
+}
+.place svg {
+  position: absolute;
+  inset: 0;
+  width: 100%;
+  height: 100%;
+}
+.place path {
+  fill: var(--pine);
+  stroke: var(--ink);
+  stroke-width: 1px;
+  vector-effect: non-scaling-stroke;
+}
+.place.hand path {
+  fill: var(--wash);
+  stroke: var(--crayon);
 }
 .place.hand {
   border: 2px solid var(--crayon);

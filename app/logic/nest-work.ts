@@ -14,6 +14,8 @@ export interface SheetsMade extends SheetsPlan {
   /** Of a whole sheet, mm. */
   readonly long: number
   readonly wide: number
+  /** Of items that are no rectangles. */
+  readonly outlines?: SheetSection['outlines']
 }
 /** A plan that was made. */
 export interface PlanMade {

@@ -15,9 +15,9 @@ self.addEventListener('message', ({ data }: MessageEvent<NestQuestion>) => {
       const told = (stage: NestStage): void => say({ stage })
       const now = (): number => performance.now()
       const plan = nest(highs, data.ask, { time: data.time, now, told })
-      const sheets = data.sheets.map(({ section, ask }) => ({
+      const sheets = data.sheets.map(({ section, outlines, ask }) => ({
         ...nestSheets(ask, { time: SHEETS, now }),
-        ...{ section, long: ask.long, wide: ask.wide },
+        ...{ section, outlines, long: ask.long, wide: ask.wide },
       }))
       say({ made: { plan, sheets } })
     } catch {

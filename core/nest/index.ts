@@ -35,6 +35,7 @@ export {
   cardsOf,
   type Mishap,
   readRun,
+  replanned,
   restAsk,
   restFrom,
   type RunBoard,
@@ -43,9 +44,12 @@ export {
   sawnOf,
   type SawRun,
   staleIn,
+  stroked,
   undone,
   withRest,
+  withSheets,
 } from './run'
+export { isCut, marksOf, restOfSheets, type RunSheet, staleSheets, stepsOf } from './sheet-run'
 export {
   nestSheets,
   type SheetAsk,

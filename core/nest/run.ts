@@ -12,6 +12,8 @@ import {
   traitText,
 } from './ask'
 import type { Buying } from './buy'
+import { isCut, marksOf, type RunSheet, runSheetSchema, type SheetKind, sheetToCut } from './sheet-run'
+import type { SheetPlan } from './sheets'
 
 /** One board at the saw: `done` of its cuts are made, from the left. */
 export interface RunBoard extends Traits {
@@ -28,9 +30,13 @@ export interface RunBoard extends Traits {
 interface Lying {
   readonly boards: readonly RunBoard[]
   readonly spare: readonly RunBoard[]
+  readonly sheets: readonly RunSheet[]
 }
 
-type Step = { readonly kind: 'sawn'; readonly board: number } | ({ readonly kind: 'again' } & Lying)
+type Step =
+  | { readonly kind: 'sawn'; readonly board: number }
+  | { readonly kind: 'stroke'; readonly sheet: number }
+  | ({ readonly kind: 'again' } & Lying)
 
 /** A plan as it is sawn; `log` what was done, so that it can be undone. */
 export interface SawRun extends Lying {
@@ -40,13 +46,23 @@ export interface SawRun extends Lying {
 /** Of plans made again so many can be undone. */
 const PLANS_KEPT = 5
 
+/** What was done, with what lay there before some of it was planned again. */
+export function replanned({ boards, spare, sheets, log }: SawRun): readonly Step[] {
+  const again = log.filter(({ kind }) => kind === 'again').length
+  return [...(again < PLANS_KEPT ? log : []), { kind: 'again', boards, spare, sheets }]
+}
+
 const whole = (board: NestBoard | RunBoard): RunBoard => {
   const { section, stock, price, cuts } = board
   return { ...{ section, stock, price, cuts, done: 0 }, ...traitsOf(board) }
 }
 
-/** A plan's boards one by one, section after section, and the spare ones that were bought. */
-export function beginRun({ plans }: NestPlan, { sections }: Buying): SawRun {
+/** A plan's boards one by one, section after section, the spare ones that were bought, and its sheets. */
+export function beginRun(
+  { plans }: NestPlan,
+  { sections }: Buying,
+  sheets: readonly (SheetKind & { readonly sheets: readonly SheetPlan[] })[] = [],
+): SawRun {
   const order = [...new Set(plans.map(({ section }) => section))]
   const boards = order.flatMap(section =>
     plans
@@ -58,7 +74,12 @@ export function beginRun({ plans }: NestPlan, { sections }: Buying): SawRun {
       Array.from({ length: more }, (): RunBoard => ({ section, stock: length, price, cuts: [], done: 0 })),
     ),
   )
-  return { boards, spare, log: [] }
+  return {
+    boards,
+    spare,
+    sheets: sheets.flatMap(kind => kind.sheets.map(each => sheetToCut(kind, each))),
+    log: [],
+  }
 }
 
 /** Cuts of one length that follow each other on a board: what one card says. */
@@ -128,19 +149,49 @@ export function undone(run: SawRun): SawRun {
   const step = run.log.at(-1)
   if (!step) return run
   const log = run.log.slice(0, -1)
-  if (step.kind === 'again') return { boards: step.boards, spare: step.spare, log }
+  if (step.kind === 'again') return { boards: step.boards, spare: step.spare, sheets: step.sheets, log }
+  if (step.kind === 'stroke') {
+    const sheets = run.sheets.map((each, i) =>
+      i === step.sheet ? { ...each, done: Math.max(0, each.done - 1) } : each,
+    )
+    return { ...run, sheets, log }
+  }
   const boards = run.boards.map((each, i) =>
     i === step.board ? { ...each, done: Math.max(0, each.done - 1) } : each,
   )
   return { ...run, boards, log }
 }
 
-/** How many of each mark are sawn. */
-export function sawnOf({ boards }: Lying): Map<string, number> {
+/** The next cut of a sheet is made. */
+export function stroked(run: SawRun, sheet: number): SawRun {
+  const at = run.sheets[sheet]
+  if (!at || isCut(at)) return run
+  const sheets = run.sheets.map((each, i) => (i === sheet ? { ...each, done: each.done + 1 } : each))
+  return { ...run, sheets, log: [...run.log, { kind: 'stroke', sheet }] }
+}
+
+/** How many of each mark are sawn: of a sheet once all of its cuts are made. */
+export function sawnOf({ boards, sheets }: Lying): Map<string, number> {
   const out = new Map<string, number>()
-  for (const { cuts, done } of boards)
-    for (const { mark } of cuts.slice(0, done)) out.set(mark, (out.get(mark) ?? 0) + 1)
+  const add = (mark: string): void => void out.set(mark, (out.get(mark) ?? 0) + 1)
+  for (const { cuts, done } of boards) for (const { mark } of cuts.slice(0, done)) add(mark)
+  for (const sheet of sheets.filter(isCut)) for (const { mark } of sheet.places) marksOf(mark).forEach(add)
   return out
+}
+
+/** A run with other sheets in the place of those of some sections that nothing is cut of yet. */
+export function withSheets(
+  run: SawRun,
+  made: readonly (SheetKind & { readonly sheets: readonly SheetPlan[] })[],
+  sections: readonly string[],
+): SawRun {
+  const kept = run.sheets.filter(({ section, done }) => done > 0 || !sections.includes(section))
+  const more = made.flatMap(kind => kind.sheets.map(each => sheetToCut(kind, each)))
+  return {
+    ...run,
+    sheets: [...kept, ...more],
+    log: replanned(run),
+  }
 }
 
 /**
@@ -288,12 +339,11 @@ export function withRest(run: SawRun, section: string, ask: NestAsk, plan: NestP
   const others = (part: readonly RunBoard[]): RunBoard[] => part.filter(board => board.section !== section)
   const before = run.boards.slice(0, Math.max(0, at))
   const boards = [...others(before), ...cutAlready, ...rest, ...others(run.boards.slice(Math.max(0, at)))]
-  const again = run.log.filter(({ kind }) => kind === 'again').length
-  const log = again < PLANS_KEPT ? run.log : []
   return {
     boards,
     spare: [...others(run.spare), ...spare],
-    log: [...log, { kind: 'again', boards: run.boards, spare: run.spare }],
+    sheets: run.sheets,
+    log: replanned(run),
   }
 }
 
@@ -315,12 +365,16 @@ const boardSchema = z.object({
   done: figure.int(),
   more: z.boolean().optional(),
 })
-const lying = { boards: z.array(boardSchema), spare: z.array(boardSchema) }
+const lying = {
+  ...{ boards: z.array(boardSchema), spare: z.array(boardSchema) },
+  sheets: z.array(runSheetSchema).default([]),
+}
 const runSchema = z.object({
   ...lying,
   log: z.array(
     z.union([
       z.object({ kind: z.literal('sawn'), board: figure.int() }),
+      z.object({ kind: z.literal('stroke'), sheet: figure.int() }),
       z.object({ kind: z.literal('again'), ...lying }),
     ]),
   ),

@@ -78,6 +78,14 @@ interface Sheet {
   readonly filled: number
 }
 
+/** Whether a whole sheet is large enough for an item. */
+export const fitsSheet = (
+  { long, wide, turn }: Omit<SheetItem, 'mark' | 'count'>,
+  sheet: Pick<SheetAsk, 'long' | 'wide'>,
+): boolean =>
+  (long <= sheet.long + nesting.over && wide <= sheet.wide + nesting.over) ||
+  (turn === true && wide <= sheet.long + nesting.over && long <= sheet.wide + nesting.over)
+
 /** Numbers from 0 to 1 that look like chance and come again the same. */
 function numbers(seed: number): () => number {
   let state = seed >>> 0
@@ -95,9 +103,7 @@ export function nestSheets(
   ask: SheetAsk,
   { time, now }: { readonly time: number; readonly now: () => number },
 ): SheetsPlan {
-  const fits = ({ long, wide, turn }: Omit<SheetItem, 'mark' | 'count'>): boolean =>
-    (long <= ask.long + nesting.over && wide <= ask.wide + nesting.over) ||
-    (turn === true && wide <= ask.long + nesting.over && long <= ask.wide + nesting.over)
+  const fits = (item: Omit<SheetItem, 'mark' | 'count'>): boolean => fitsSheet(item, ask)
   const unplaced = ask.items.filter(item => !fits(item))
   const items = ask.items.filter(fits).flatMap(({ mark, long, wide, count, turn = false }) =>
     Array.from({ length: count }, (): Item => ({

@@ -1,6 +1,7 @@
 import { HAIR, ONE_READING } from '../measure'
 import { boardLength, type CutBoard, type FlatPoint, outlines } from '../board'
 import { type Frame, type Member, standingBoards } from '../frame'
+import { headToTail } from './head-to-tail'
 import { widthOf } from './piece'
 
 /**
@@ -12,6 +13,8 @@ export interface SheetPiece {
   readonly long: number
   readonly wide: number
   readonly slant?: number
+  /** Of what has no side to be laid by: its outline, the same object of those that are alike. */
+  readonly outline?: readonly FlatPoint[]
 }
 
 /** What comes out of one sheet, in the order it is cut. */
@@ -54,10 +57,8 @@ function cutFrom(members: readonly Member[]): SheetCut[] {
   const { name, sold, depth } = first.section
   return sheetsFor(
     members.map(({ id, board }) => ({
-      member: id,
-      long: boardLength(board),
-      wide: widthOf(board),
-      ...slantOf(outerOf(board)),
+      ...{ member: id, long: boardLength(board), wide: widthOf(board) },
+      ...shapeOf(board),
     })),
     { long: sold ?? 0, wide: depth },
   ).map(pieces => ({ section: name, pieces }))
@@ -83,18 +84,92 @@ export function slantOf(outline: readonly FlatPoint[]): { readonly slant?: numbe
   return slanted.length === 1 && slanted[0] !== undefined ? { slant: slanted[0] } : {}
 }
 
-/** Pieces that are cut out of a rectangle together: two that lean alike, one turned end for end. */
+const shapes = new WeakMap<CutBoard, Pick<SheetPiece, 'slant' | 'outline'>>()
+
+/** How a piece leans, or its outline where that is no rectangle; read once for each shape. */
+export function shapeOf(board: CutBoard): Pick<SheetPiece, 'slant' | 'outline'> {
+  const known = shapes.get(board)
+  if (known) return known
+  const outline = outerOf(board)
+  const lean = slantOf(outline)
+  const full = boardLength(board) * widthOf(board)
+  const odd = lean.slant === undefined && outline.length > 2 && areaOf(outline) < full * ODD
+  const shape = odd ? { outline } : lean
+  shapes.set(board, shape)
+  return shape
+}
+
+/** A piece that fills less of its rectangle has an outline of its own. */
+const ODD = 0.9
+
+const areaOf = (outline: readonly FlatPoint[]): number =>
+  Math.abs(
+    outline.reduce((sum, p, i) => {
+      const q = outline[(i + 1) % outline.length] ?? p
+      return sum + p.along * q.across - q.along * p.across
+    }, 0),
+  ) / 2
+
+/**
+ * Pieces that are cut out of a rectangle together: two that lean alike, or are alike, one turned end for end;
+ * `outlines` how those lie in it.
+ */
 interface Block {
   readonly long: number
   readonly wide: number
   readonly pieces: readonly SheetPiece[]
+  readonly outlines?: readonly (readonly FlatPoint[])[]
 }
 
 /**
- * Pieces that lean alike and are as wide put together in pairs, the longest with the shortest that fits;
- * `kerf` along the sheet what the cut between them takes, mm.
+ * Pieces that are put together in pairs: those that lean alike and are as wide, the longest with the shortest
+ * that fits, and of one outline any two; `full` a whole sheet, and `kerf` what a cut takes, mm.
  */
-export function paired(pieces: readonly SheetPiece[], most: number, kerf = 0): Block[] {
+export function paired(
+  pieces: readonly SheetPiece[],
+  full: { readonly long: number; readonly wide: number },
+  kerf = 0,
+): Block[] {
+  return [
+    ...leaning(
+      pieces.filter(({ outline }) => !outline),
+      full.long,
+      kerf,
+    ),
+    ...twins(
+      pieces.filter(({ outline }) => outline),
+      full,
+      kerf,
+    ),
+  ]
+}
+
+/** Pieces of one outline two by two, where that takes less of a sheet. */
+function twins(
+  pieces: readonly SheetPiece[],
+  full: { readonly long: number; readonly wide: number },
+  kerf: number,
+): Block[] {
+  const alike = new Map<readonly FlatPoint[], SheetPiece[]>()
+  for (const piece of pieces) {
+    const outline = piece.outline ?? []
+    alike.set(outline, [...(alike.get(outline) ?? []), piece])
+  }
+  return [...alike].flatMap(([outline, own]) => {
+    const pair = own.length > 1 ? headToTail(outline, kerf, full) : null
+    const many = pair ? Math.floor(own.length / 2) : 0
+    const { long = 0, wide = 0, outlines } = pair ?? {}
+    return [
+      ...Array.from({ length: many }, (_, i): Block => ({
+        ...{ long, wide, pieces: own.slice(2 * i, 2 * i + 2) },
+        ...(outlines && { outlines }),
+      })),
+      ...own.slice(2 * many).map((piece): Block => ({ long: piece.long, wide: piece.wide, pieces: [piece] })),
+    ]
+  })
+}
+
+function leaning(pieces: readonly SheetPiece[], most: number, kerf: number): Block[] {
   const left = [...pieces].sort((a, b) => b.long - a.long)
   const out: Block[] = []
   for (let piece = left.shift(); piece; piece = left.shift()) {
@@ -119,7 +194,7 @@ export function sheetsFor(
   asked: readonly SheetPiece[],
   full: { readonly long: number; readonly wide: number },
 ): readonly (readonly SheetPiece[])[] {
-  const blocks = paired(asked, full.long).sort(
+  const blocks = paired(asked, full).sort(
     (a, b) => micrometres(b.wide) - micrometres(a.wide) || micrometres(b.long) - micrometres(a.long),
   )
   const cuts: SheetPiece[][] = []

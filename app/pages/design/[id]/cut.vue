@@ -11,7 +11,8 @@ const route = useRoute()
 const bench = useBench()
 const saw = useSaw()
 const id = computed(() => String(route.params.id))
-const { run, cards, at, card, board, total, made, stale, working, told, ...acts } = useSawRun()
+const { run, cards, at, card, board, sheets, sheet, sheetAt, total, made, stale, working, told, ...acts } =
+  useSawRun()
 onMounted(async () => {
   useTyping().clear()
   await bench.open(id.value)
@@ -60,7 +61,12 @@ const ofMark = computed(() => {
   return `${mark}: ${sawnOf(run.value).get(mark) ?? 0} of ${count}`
 })
 
-const going = (): boolean => card.value !== null
+const going = (): boolean => card.value !== null || sheet.value !== null
+/** Which sheet it is of how many of its section. */
+const sheetPlace = computed(() => {
+  const own = sheets.value.flatMap(({ section }, i) => (section === sheet.value?.section ? [i] : []))
+  return `sheet ${own.indexOf(sheetAt.value) + 1} of ${own.length}`
+})
 const commands: Command[] = [
   { id: 'next', label: 'Next card', keys: 'J', may: going, run: () => acts.step(1) },
   { id: 'right', label: 'Next card', keys: 'ArrowRight', may: going, run: () => acts.step(1) },
@@ -124,6 +130,13 @@ useKeys(commands)
         <Button label="Begin again" outlined :disabled="saw.planState !== 'done'" @click="acts.begin" />
       </div>
     </section>
+    <template v-if="sheet">
+      <SheetNow :sheet="sheet" :place="sheetPlace" :working="working" @tick="acts.tick" @step="acts.step" />
+      <p class="caution">
+        Mark all lines on the whole sheet first. Lay it on battens, the cut between them, and clamp the
+        straightedge. Guard, glasses, hands clear: the saw is yours.
+      </p>
+    </template>
     <template v-if="card && board">
       <p v-if="cards.length" class="of figures">{{ ofMark }}</p>
       <CutNow
