@@ -13,14 +13,14 @@ for (const dusk of [false, true]) {
     await page.waitForTimeout(300)
     await clean(page)
     await openDemo(page, 'Sallow Marsh ringing hut')
-    for (const bench of ['roof', 'walls', 'floor', 'ground', 'saw']) {
+    for (const bench of dusk ? ['roof', 'saw'] : ['roof', 'walls', 'floor', 'ground', 'saw']) {
       await page.getByRole('link', { name: new RegExp(`^${bench}`, 'i') }).click()
       if (bench === 'saw') await page.getByRole('checkbox', { name: 'R1 is cut', exact: true }).click()
       await page.mouse.move(0, 0)
       await page.waitForTimeout(300)
       await clean(page)
     }
-    // colours alone differ at dusk
+    // colours alone differ at dusk, and they are the same on all benches
     if (dusk) return
     await page.keyboard.press('r')
     await field(page, 'Span').fill('x')

@@ -147,7 +147,7 @@ const tightest: readonly Size[] = [wide[0]!, phones[1]!]
 for (const size of tightest)
   test.describe(`${size.width} alone`, () => {
     test.use({ viewport: size, hasTouch: size === phones[1] })
-    test('nothing is cut off or off the screen, on any screen of the largest demo', async ({ page }) => {
+    test('nothing is cut off or off the screen, on any screen of a demo', async ({ page }) => {
       const look = new Look(page, [size])
       await page.goto('/')
       await expect(page.getByRole('link', { name: /^Sallow Marsh/ })).toHaveCount(demos.length)
@@ -156,7 +156,8 @@ for (const size of tightest)
       await page.getByRole('button', { name: 'Begin' }).waitFor()
       await look.at('New')
       expect(look.faults).toEqual([])
-      await allAt(page, [size], everySize[0]!)
+      // the largest where there is least room
+      await allAt(page, [size], size === wide[0] ? demos[0] : everySize[0]!)
     })
   })
 

@@ -110,46 +110,50 @@ test('trusses on a gable are chosen, and their jig is read, on a phone too', asy
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
 })
 
-test('scissors, a splice where it is asked for, and bought trusses by their sheet', async ({ page }) => {
-  await newBuilding(page)
-  await take(page, 'Roof')
-  await choose(page, 'Carried by', 'Trusses')
-  await take(page, 'Roof', 'Trusses')
-  await choose(page, 'Trusses', 'Scissors: a ceiling that rises')
-  await type(page, 'Pitch', '8')
-  await expect(
-    page.locator('path.wood[data-member="roof/truss/4/bottom-chord/south"]').first(),
-  ).toBeAttached()
-  await type(page, 'Ceiling pitch', '7.5')
-  await expect(page.getByRole('alert')).toContainText('no room for their king post')
-  await type(page, 'Ceiling pitch', '3')
-  await expect(page.getByRole('alert')).toHaveCount(0)
+test(
+  'scissors, a splice where it is asked for, and bought trusses by their sheet',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await newBuilding(page)
+    await take(page, 'Roof')
+    await choose(page, 'Carried by', 'Trusses')
+    await take(page, 'Roof', 'Trusses')
+    await choose(page, 'Trusses', 'Scissors: a ceiling that rises')
+    await type(page, 'Pitch', '8')
+    await expect(
+      page.locator('path.wood[data-member="roof/truss/4/bottom-chord/south"]').first(),
+    ).toBeAttached()
+    await type(page, 'Ceiling pitch', '7.5')
+    await expect(page.getByRole('alert')).toContainText('no room for their king post')
+    await type(page, 'Ceiling pitch', '3')
+    await expect(page.getByRole('alert')).toHaveCount(0)
 
-  // joined where it is asked, and not under a gusset
-  await choose(page, 'Trusses', 'King post')
-  await hand(page).getByRole('button', { name: 'Splice the bottom chords' }).click()
-  await expect(page.locator('path.wood[data-member="roof/truss/4/bottom-chord/2"]').first()).toBeAttached()
-  await type(page, 'Bottom chords spliced', '8"')
-  await expect(page.getByRole('alert')).toContainText('joined under the gusset of another joint')
-  await hand(page)
-    .getByRole('button', { name: /splice follow/ })
-    .click()
-  await expect(page.getByRole('alert')).toHaveCount(0)
+    // joined where it is asked, and not under a gusset
+    await choose(page, 'Trusses', 'King post')
+    await hand(page).getByRole('button', { name: 'Splice the bottom chords' }).click()
+    await expect(page.locator('path.wood[data-member="roof/truss/4/bottom-chord/2"]').first()).toBeAttached()
+    await type(page, 'Bottom chords spliced', '8"')
+    await expect(page.getByRole('alert')).toContainText('joined under the gusset of another joint')
+    await hand(page)
+      .getByRole('button', { name: /splice follow/ })
+      .click()
+    await expect(page.getByRole('alert')).toHaveCount(0)
 
-  // bought: no cards of their members, their weight in the sums
-  await choose(page, 'Trusses', 'Bought: by their sheet')
-  await type(page, 'Weight of each', '100 lb')
-  await expect(hand(page).getByLabel('Weight of each', { exact: true })).toHaveValue('100 lb')
-  await type(page, 'Weight of each', 'heavy')
-  await expect(hand(page)).toContainText('Type a weight, like 120 lb.')
-  await page.keyboard.press('Escape')
-  await type(page, 'Made for a span of', '11\' 3"')
-  await expect(page.getByRole('alert')).toContainText('These trusses are made for a span of 11\' 3"')
-  await page.getByRole('button', { name: 'Undo' }).click()
-  await expect(page.getByRole('alert')).toHaveCount(0)
-  await expect(over(page, 'Jig')).toHaveCount(0)
-  await clean(page)
-})
+    // bought: no cards of their members, their weight in the sums
+    await choose(page, 'Trusses', 'Bought: by their sheet')
+    await type(page, 'Weight of each', '100 lb')
+    await expect(hand(page).getByLabel('Weight of each', { exact: true })).toHaveValue('100 lb')
+    await type(page, 'Weight of each', 'heavy')
+    await expect(hand(page)).toContainText('Type a weight, like 120 lb.')
+    await page.keyboard.press('Escape')
+    await type(page, 'Made for a span of', '11\' 3"')
+    await expect(page.getByRole('alert')).toContainText('These trusses are made for a span of 11\' 3"')
+    await page.getByRole('button', { name: 'Undo' }).click()
+    await expect(page.getByRole('alert')).toHaveCount(0)
+    await expect(over(page, 'Jig')).toHaveCount(0)
+    await clean(page)
+  },
+)
 
 test('a loft door goes in the gable over a ground door, where the message says', async ({ page }) => {
   await newBuilding(page, 'Gambrel')
@@ -231,46 +235,48 @@ test('a loft is laid on attic trusses, a stair leaves one out, and a loft that c
   await expect(page.getByRole('alert')).toContainText('Webs or chords stand where the loft would lie.')
 })
 
-test('one slope stands on mono trusses: end posts over the high wall, its sheets, its jig, and what is told', async ({
-  page,
-}) => {
-  test.setTimeout(120_000)
-  await newBuilding(page, 'Single slope, high on the north')
-  await take(page, 'Roof')
-  await choose(page, 'Carried by', 'Trusses')
-  await expect(page.locator('path.wood[data-member="roof/truss/4/end-post"]').first()).toBeAttached()
-  await page.getByRole('button', { name: /cautions?$/ }).click()
-  await expect(page.getByRole('dialog')).toContainText('end posts upright along the north wall')
-  await page.keyboard.press('Escape')
+test(
+  'one slope stands on mono trusses: end posts over the high wall, its sheets, its jig, and what is told',
+  { tag: '@wide' },
+  async ({ page }) => {
+    test.setTimeout(120_000)
+    await newBuilding(page, 'Single slope, high on the north')
+    await take(page, 'Roof')
+    await choose(page, 'Carried by', 'Trusses')
+    await expect(page.locator('path.wood[data-member="roof/truss/4/end-post"]').first()).toBeAttached()
+    await page.getByRole('button', { name: /cautions?$/ }).click()
+    await expect(page.getByRole('dialog')).toContainText('end posts upright along the north wall')
+    await page.keyboard.press('Escape')
 
-  // sheets go on up the posts, and hold them
-  await page.getByRole('link', { name: /^walls/i }).click()
-  await take(page, 'Walls')
-  await add(page, 'Sheets on the walls')
-  await page.getByRole('button', { name: 'North', exact: true }).click()
-  await expect(page.locator('path[data-member="walls/north/gable/sheet/1/1"]').first()).toBeAttached()
-  await page.getByRole('button', { name: /cautions?$/ }).click()
-  await expect(page.getByRole('dialog')).not.toContainText('end posts')
-  await page.keyboard.press('Escape')
+    // sheets go on up the posts, and hold them
+    await page.getByRole('link', { name: /^walls/i }).click()
+    await take(page, 'Walls')
+    await add(page, 'Sheets on the walls')
+    await page.getByRole('button', { name: 'North', exact: true }).click()
+    await expect(page.locator('path[data-member="walls/north/gable/sheet/1/1"]').first()).toBeAttached()
+    await page.getByRole('button', { name: /cautions?$/ }).click()
+    await expect(page.getByRole('dialog')).not.toContainText('end posts')
+    await page.keyboard.press('Escape')
 
-  // a wall that is no longer as high as the other says so, with the height that is
-  await take(page, 'Walls', 'North wall')
-  await choose(page, 'Height', 'Its own')
-  await type(page, 'Height of the north wall', '7\' 6"')
-  const told = page.getByRole('alert').filter({ hasText: 'stand on two walls of one height' })
-  await expect(told).toContainText('6\' 11"')
-  await type(page, 'Height of the north wall', '6\' 11"')
-  await expect(told).toHaveCount(0)
+    // a wall that is no longer as high as the other says so, with the height that is
+    await take(page, 'Walls', 'North wall')
+    await choose(page, 'Height', 'Its own')
+    await type(page, 'Height of the north wall', '7\' 6"')
+    const told = page.getByRole('alert').filter({ hasText: 'stand on two walls of one height' })
+    await expect(told).toContainText('6\' 11"')
+    await type(page, 'Height of the north wall', '6\' 11"')
+    await expect(told).toHaveCount(0)
 
-  await page.getByRole('link', { name: /^roof/i }).click()
-  await take(page, 'Roof', 'Trusses')
-  await choose(page, 'Trusses', 'With a bottom chord')
-  await expect(page.locator('path.wood[data-member="roof/truss/4/web/1"]')).toHaveCount(0)
-  await choose(page, 'Trusses', 'Mono: webs to an end post')
-  await over(page, 'Jig').click()
-  await expect(page.getByText('What proves it')).toBeVisible()
-  await clean(page)
-})
+    await page.getByRole('link', { name: /^roof/i }).click()
+    await take(page, 'Roof', 'Trusses')
+    await choose(page, 'Trusses', 'With a bottom chord')
+    await expect(page.locator('path.wood[data-member="roof/truss/4/web/1"]')).toHaveCount(0)
+    await choose(page, 'Trusses', 'Mono: webs to an end post')
+    await over(page, 'Jig').click()
+    await expect(page.getByText('What proves it')).toBeVisible()
+    await clean(page)
+  },
+)
 
 test('a gambrel cut on the plate kicks its eaves out on false tails, as steep as it is told', async ({
   page,
@@ -308,45 +314,49 @@ test('a gambrel cut on the plate kicks its eaves out on false tails, as steep as
   await clean(page)
 })
 
-test("joists lie on a beam where it is dragged and told, and rafters' knees on purlins", async ({ page }) => {
-  test.setTimeout(240_000)
-  await newBuilding(page)
-  await take(page, 'Roof')
-  await add(page, 'Ceiling joists')
-  await choose(page, 'They lie on', 'The walls and a beam')
-  const at = hand(page).getByLabel('Beam from the south wall', { exact: true }).first()
-  await expect(at).toHaveValue('4\' 0"')
-  await clean(page)
+test(
+  "joists lie on a beam where it is dragged and told, and rafters' knees on purlins",
+  { tag: '@wide' },
+  async ({ page }) => {
+    test.setTimeout(240_000)
+    await newBuilding(page)
+    await take(page, 'Roof')
+    await add(page, 'Ceiling joists')
+    await choose(page, 'They lie on', 'The walls and a beam')
+    const at = hand(page).getByLabel('Beam from the south wall', { exact: true }).first()
+    await expect(at).toHaveValue('4\' 0"')
+    await clean(page)
 
-  // dragged across the building, and taken back
-  const ring = page.getByRole('slider', { name: 'Beam from the south wall, drag' })
-  const box = await ring.boundingBox()
-  if (!box) throw new Error('no ring')
-  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2)
-  await page.mouse.down()
-  await page.mouse.move(box.x + box.width / 2 - 40, box.y + box.height / 2, { steps: 4 })
-  await page.mouse.up()
-  await expect(at).not.toHaveValue('4\' 0"')
-  await hand(page).getByRole('button', { name: 'Let the beam lie in the middle' }).click()
-  await expect(at).toHaveValue('4\' 0"')
+    // dragged across the building, and taken back
+    const ring = page.getByRole('slider', { name: 'Beam from the south wall, drag' })
+    const box = await ring.boundingBox()
+    if (!box) throw new Error('no ring')
+    await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2)
+    await page.mouse.down()
+    await page.mouse.move(box.x + box.width / 2 - 40, box.y + box.height / 2, { steps: 4 })
+    await page.mouse.up()
+    await expect(at).not.toHaveValue('4\' 0"')
+    await hand(page).getByRole('button', { name: 'Let the beam lie in the middle' }).click()
+    await expect(at).toHaveValue('4\' 0"')
 
-  // in a wall it has no room, and is told where it has
-  await type(page, 'Beam from the south wall', '4"')
-  await expect(page.getByRole('alert')).toContainText('Something stands where the beam under the joists')
-  await type(page, 'Beam from the south wall', '5 1/2"')
-  await expect(page.getByRole('alert')).toHaveCount(0)
-  await expect(hand(page).getByText('The beam under the joists carries half')).toBeVisible()
+    // in a wall it has no room, and is told where it has
+    await type(page, 'Beam from the south wall', '4"')
+    await expect(page.getByRole('alert')).toContainText('Something stands where the beam under the joists')
+    await type(page, 'Beam from the south wall', '5 1/2"')
+    await expect(page.getByRole('alert')).toHaveCount(0)
+    await expect(hand(page).getByText('The beam under the joists carries half')).toBeVisible()
 
-  // a gambrel's rafters have nothing under their knees until purlins are asked for
-  await newBuilding(page, 'Gambrel')
-  await take(page, 'Roof')
-  await choose(page, 'Carried by', 'Rafters')
-  await expect(hand(page).getByText('Nothing carries the rafters at their knees')).toBeVisible()
-  await take(page, 'Roof', 'Knees')
-  await choose(page, 'Under the knees', 'A purlin on posts')
-  await expect(hand(page).getByText('The purlins under the knees carry more than half')).toBeVisible()
-  await take(page, 'Roof')
-  await expect(hand(page).getByText('Nothing carries the rafters at their knees')).toHaveCount(0)
-  await expect(page.getByRole('alert')).toHaveCount(0)
-  await clean(page)
-})
+    // a gambrel's rafters have nothing under their knees until purlins are asked for
+    await newBuilding(page, 'Gambrel')
+    await take(page, 'Roof')
+    await choose(page, 'Carried by', 'Rafters')
+    await expect(hand(page).getByText('Nothing carries the rafters at their knees')).toBeVisible()
+    await take(page, 'Roof', 'Knees')
+    await choose(page, 'Under the knees', 'A purlin on posts')
+    await expect(hand(page).getByText('The purlins under the knees carry more than half')).toBeVisible()
+    await take(page, 'Roof')
+    await expect(hand(page).getByText('Nothing carries the rafters at their knees')).toHaveCount(0)
+    await expect(page.getByRole('alert')).toHaveCount(0)
+    await clean(page)
+  },
+)

@@ -65,7 +65,7 @@ for (const starters of [
   ],
 ] as const) {
   const title = `${starters.map(([kind]) => kind.toLowerCase()).join(', ')}: from New to a card, without a dialog`
-  test(title, { tag: starters[0][0] === 'Garden shed' ? [] : '@wide' }, async ({ page }) => {
+  test(title, { tag: '@wide' }, async ({ page }) => {
     await page.goto('/')
     for (const [kind, board, units] of starters) {
       await page.getByRole('link', { name: 'New', exact: true }).click()

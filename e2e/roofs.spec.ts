@@ -239,37 +239,43 @@ test('a roof light, a flue and a stair are let into the ringing hut, moved and r
   await expect(page.getByRole('alert')).toHaveCount(0)
 })
 
-test('a new building gets a flat roof on firrings, whose blocks leave air over them', async ({ page }) => {
-  await newBuilding(page, 'Flat, falls to the south')
-  await take(page, 'Roof')
-  await add(page, 'Blocks')
-  await type(page, 'Clear over the blocks', '1"')
-  await clean(page)
-  await page.getByRole('button', { name: 'Plan', exact: true }).click()
-  await page.locator('path.wood[data-member="roof/firring/rafter/2"]').first().click()
-  await expect(page.locator('[data-figure="thin-end"] .value')).toHaveText('1/2"')
-  await expect(page.locator('[data-figure="thick-end"] .value')).toHaveText('3"')
-  await page.getByRole('button', { name: 'Section', exact: true }).click()
-  await type(page, 'Pitch', '2')
-  await expect(page.getByRole('alert')).toContainText('The firrings would be')
-  await expect(page.locator('.drawing path.behind')).not.toHaveCount(0)
-})
+test(
+  'a new building gets a flat roof on firrings, whose blocks leave air over them',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await newBuilding(page, 'Flat, falls to the south')
+    await take(page, 'Roof')
+    await add(page, 'Blocks')
+    await type(page, 'Clear over the blocks', '1"')
+    await clean(page)
+    await page.getByRole('button', { name: 'Plan', exact: true }).click()
+    await page.locator('path.wood[data-member="roof/firring/rafter/2"]').first().click()
+    await expect(page.locator('[data-figure="thin-end"] .value')).toHaveText('1/2"')
+    await expect(page.locator('[data-figure="thick-end"] .value')).toHaveText('3"')
+    await page.getByRole('button', { name: 'Section', exact: true }).click()
+    await type(page, 'Pitch', '2')
+    await expect(page.getByRole('alert')).toContainText('The firrings would be')
+    await expect(page.locator('.drawing path.behind')).not.toHaveCount(0)
+  },
+)
 
-test('a new building gets a raised ridge: its strip is moved, and a strip too low is said with the remedy', async ({
-  page,
-}) => {
-  await newBuilding(page, 'Raised ridge, strip to the south')
-  await type(page, 'Strip from the south wall', "3' 9")
-  await expect(field(page, 'Strip from the south wall')).toHaveValue('3\' 9"')
-  await type(page, 'North pitch', '4')
-  await expect(field(page, 'North pitch')).toHaveValue('4 in 12')
-  await clean(page)
-  await page.getByRole('button', { name: 'Plan', exact: true }).click()
-  await page.locator('path.wood[data-member="roof/upper-header/1"]').first().dispatchEvent('click')
-  await expect(page.locator('.room-card .mark').first()).toHaveText('UH1')
-  await page.getByRole('button', { name: 'Section', exact: true }).click()
-  await type(page, 'Height of the north wall', "7'")
-  await expect(page.getByRole('alert')).toContainText('Make the north wall at least')
-  await page.getByRole('button', { name: 'Undo' }).click()
-  await expect(page.getByRole('alert')).toHaveCount(0)
-})
+test(
+  'a new building gets a raised ridge: its strip is moved, and a strip too low is said with the remedy',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await newBuilding(page, 'Raised ridge, strip to the south')
+    await type(page, 'Strip from the south wall', "3' 9")
+    await expect(field(page, 'Strip from the south wall')).toHaveValue('3\' 9"')
+    await type(page, 'North pitch', '4')
+    await expect(field(page, 'North pitch')).toHaveValue('4 in 12')
+    await clean(page)
+    await page.getByRole('button', { name: 'Plan', exact: true }).click()
+    await page.locator('path.wood[data-member="roof/upper-header/1"]').first().dispatchEvent('click')
+    await expect(page.locator('.room-card .mark').first()).toHaveText('UH1')
+    await page.getByRole('button', { name: 'Section', exact: true }).click()
+    await type(page, 'Height of the north wall', "7'")
+    await expect(page.getByRole('alert')).toContainText('Make the north wall at least')
+    await page.getByRole('button', { name: 'Undo' }).click()
+    await expect(page.getByRole('alert')).toHaveCount(0)
+  },
+)

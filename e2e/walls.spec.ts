@@ -243,42 +243,44 @@ test('raked gable walls, and one that steps', async ({ page }) => {
   await expect(page.locator('path.wood[data-member="walls/west/plate/top/south"]')).toBeVisible()
 })
 
-test('a shelter on its own posts: in the ground, beams of two boards, rafters on the beam', async ({
-  page,
-}) => {
-  test.setTimeout(240_000)
-  await newBuilding(page)
-  await page.getByRole('link', { name: /^ground/i }).click()
-  await take(page, 'Ground', 'Base')
-  await choose(page, 'Base', "The sides' own posts")
-  await take(page, 'Ground', "The sides' own posts", 'Posts in the ground')
-  await expect(page.locator('.supports tbody tr')).toHaveCount(6)
-  await expect(page.locator('.supports')).toContainText('south 1')
-  await expect(page.getByRole('alert')).toHaveCount(0)
-  await clean(page)
+test(
+  'a shelter on its own posts: in the ground, beams of two boards, rafters on the beam',
+  { tag: '@wide' },
+  async ({ page }) => {
+    test.setTimeout(240_000)
+    await newBuilding(page)
+    await page.getByRole('link', { name: /^ground/i }).click()
+    await take(page, 'Ground', 'Base')
+    await choose(page, 'Base', "The sides' own posts")
+    await take(page, 'Ground', "The sides' own posts", 'Posts in the ground')
+    await expect(page.locator('.supports tbody tr')).toHaveCount(6)
+    await expect(page.locator('.supports')).toContainText('south 1')
+    await expect(page.getByRole('alert')).toHaveCount(0)
+    await clean(page)
 
-  // posts nearer than their holes are wide: told with what fits, and that is typed
-  await page.getByRole('link', { name: /^walls/i }).click()
-  await take(page, 'Walls', 'Posts, beam')
-  await type(page, 'Post spacing, at most', '15"')
-  const said = page.getByRole('alert').filter({ hasText: 'nearer to each other than their holes are wide' })
-  await expect(said).toHaveCount(1)
-  await type(page, 'Post spacing, at most', "6'")
-  await expect(said).toHaveCount(0)
+    // posts nearer than their holes are wide: told with what fits, and that is typed
+    await page.getByRole('link', { name: /^walls/i }).click()
+    await take(page, 'Walls', 'Posts, beam')
+    await type(page, 'Post spacing, at most', '15"')
+    const said = page.getByRole('alert').filter({ hasText: 'nearer to each other than their holes are wide' })
+    await expect(said).toHaveCount(1)
+    await type(page, 'Post spacing, at most', "6'")
+    await expect(said).toHaveCount(0)
 
-  // a beam that would leave too little of the posts goes on top
-  await choose(page, 'Beam, plies', '2')
-  await expect(page.getByRole('alert').filter({ hasText: 'too little of them' })).toHaveCount(1)
-  await choose(page, 'The beam lies', 'On top')
-  await expect(page.getByRole('alert')).toHaveCount(0)
-  await choose(page, 'Over the beam', 'Rafters')
-  await expect(page.getByRole('alert')).toHaveCount(0)
-  await take(page, 'Walls', 'East wall')
-  await expect(page.locator('path.wood[data-member="walls/south/post/3"]').first()).toBeVisible()
-  await clean(page)
-  await page.getByRole('link', { name: /^roof/i }).click()
-  await expect(page.locator('path[data-member^="walls/south/beam/"]').first()).toBeVisible()
-})
+    // a beam that would leave too little of the posts goes on top
+    await choose(page, 'Beam, plies', '2')
+    await expect(page.getByRole('alert').filter({ hasText: 'too little of them' })).toHaveCount(1)
+    await choose(page, 'The beam lies', 'On top')
+    await expect(page.getByRole('alert')).toHaveCount(0)
+    await choose(page, 'Over the beam', 'Rafters')
+    await expect(page.getByRole('alert')).toHaveCount(0)
+    await take(page, 'Walls', 'East wall')
+    await expect(page.locator('path.wood[data-member="walls/south/post/3"]').first()).toBeVisible()
+    await clean(page)
+    await page.getByRole('link', { name: /^roof/i }).click()
+    await expect(page.locator('path[data-member^="walls/south/beam/"]').first()).toBeVisible()
+  },
+)
 
 test.describe('on a phone', () => {
   test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true })

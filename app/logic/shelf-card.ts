@@ -1,6 +1,6 @@
 import { cautionsOf } from '../../core/check'
 import type { Design } from '../../core/design'
-import { type Plan, shapeText, whole as wholeOf } from '../../core/plan'
+import { type Plan, plansOf, shapeText, whole as wholeOf } from '../../core/plan'
 import { sayLength } from '../../core/words'
 import { shapeOf } from './roof-shapes'
 import { sectionSketch } from './section-sketch'
@@ -19,13 +19,13 @@ export interface ShelfCard {
 }
 
 export function shelfCard(design: Design): ShelfCard {
-  const { main, parts } = wholeOf(design)
-  const plans = [main, ...parts.map(({ plan }) => plan)]
+  const all = wholeOf(design)
+  const plans = plansOf(all)
   const sum = (of: (plan: (typeof plans)[number]) => number): number =>
     plans.reduce((total, plan) => total + of(plan), 0)
   const { length, width } = design.footprint
   return {
-    picture: sectionSketch(main, 96, 64),
+    picture: sectionSketch(all.main, 96, 64),
     size: `${sayLength(length, design.units)} × ${sayLength(width, design.units)}`,
     roof: shapeOf(design).label,
     // all that is sawn, what comes down again too

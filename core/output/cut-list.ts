@@ -9,6 +9,7 @@ import {
   readFaces,
   type Piece,
   type Plan,
+  plansOf,
   type RoofReading,
   weightOf,
   type Whole,
@@ -79,9 +80,9 @@ export function cutListCsv(plan: Plan, order: ListOrder = 'section'): string {
 }
 
 /** The cut list of a building with all its parts, in the same form; with the part that each piece is of. */
-export function wholeListCsv({ main, parts }: Whole, order: ListOrder = 'section'): string {
-  if (!parts.length) return cutListCsv(main, order)
-  const rows = [main, ...parts.map(({ plan }) => plan)].flatMap(plan =>
+export function wholeListCsv(all: Whole, order: ListOrder = 'section'): string {
+  if (!all.parts.length) return cutListCsv(all.main, order)
+  const rows = plansOf(all).flatMap(plan =>
     ordered(plan, order).map(piece => ({ Part: plan.design.name, ...row(plan, piece) })),
   )
   return `\uFEFF${Papa.unparse(rows, { escapeFormulae: true, newline: '\r\n' })}\r\n`
@@ -165,8 +166,10 @@ export function cutListText(plan: Plan, order: ListOrder = 'section'): string {
 }
 
 /** A building with all its parts to be read in a terminal or on paper, one after another. */
-export const wholeListText = ({ main, parts }: Whole, order: ListOrder = 'section'): string =>
-  [main, ...parts.map(({ plan }) => plan)].map(plan => cutListText(plan, order)).join('\n')
+export const wholeListText = (all: Whole, order: ListOrder = 'section'): string =>
+  plansOf(all)
+    .map(plan => cutListText(plan, order))
+    .join('\n')
 
 /** What the row of a piece has no room for, set in under it. */
 function furtherLine(plan: Plan, piece: Piece | undefined): string[] {
