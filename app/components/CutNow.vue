@@ -60,124 +60,89 @@ function report(): void {
   } else emit('mishap', { kind: 'bad', board, bad: { from: from.value, to: to.value } })
   open.value = ''
 }
-
-/** A tap on a half of the card turns it back or on; so does a swipe. */
-const face = useTemplateRef<HTMLElement>('face')
-function tap(event: MouseEvent): void {
-  if ((event.target as HTMLElement).closest('button, a, input')) return
-  const box = face.value?.getBoundingClientRect()
-  if (box) emit('step', event.clientX < box.left + box.width / 2 ? -1 : 1)
-}
-useSwipe(face, {
-  threshold: 60,
-  onSwipeEnd: (_, way) => {
-    if (way === 'left') emit('step', 1)
-    if (way === 'right') emit('step', -1)
-  },
-})
 </script>
 
 <template>
-  <article class="cut-now">
-    <div ref="face" class="face" @click="tap">
-      <p class="board">
-        <b>{{ piece ? saySection(piece.section, units) : board.section }}</b>
-        <span class="figures">{{ length(board.stock) }}</span>
-        <span class="quiet">{{ place }}</span>
-        <span v-if="whence" class="whence">{{ whence }}</span>
-      </p>
-      <BoardBar
-        class="bar"
-        aria-hidden="true"
-        :stock="board.stock"
-        :cuts="board.cuts"
-        :defects="board.defects"
-        :tones="tones"
-      />
-      <p class="length figures" :aria-label="`Length ${length(card.length)}`">{{ length(card.length) }}</p>
-      <p v-if="card.stop > 1" class="stop">Set the stop: {{ card.stop }} of this length.</p>
-      <p class="what">
-        <b class="mark">{{ card.mark }}</b>
-        <span v-if="piece">{{ roles[piece.role].one }}</span>
-        <span v-if="piece" class="ends">{{ sayEnds(piece) }}</span>
-        <span v-if="turned" class="ends turned">{{ turned }}</span>
-      </p>
-      <p class="quiet figures">
-        from {{ length(card.from) }} to {{ length(end) }} along the board<template v-if="card.count > 1"
-          >, {{ card.count }} in a row</template
-        >
-      </p>
-    </div>
-    <div class="turn">
-      <Button label="Back" icon="pi pi-chevron-left" outlined @click="emit('step', -1)" />
-      <Button
-        class="sawn"
-        :label="card.count > 1 ? `Sawn ${card.done} of ${card.count}` : 'Sawn'"
-        :icon="card.done >= card.count ? 'pi pi-check' : 'pi pi-stop'"
-        :aria-label="`Tick ${card.mark}: ${card.done} of ${card.count} sawn`"
-        :disabled="working"
-        @click="emit('tick')"
-      />
-      <Button label="Next" icon="pi pi-chevron-right" icon-pos="right" outlined @click="emit('step', 1)" />
-    </div>
-    <div v-if="card.done < card.count" class="mishaps">
-      <Button label="Cut one wrong" outlined :aria-expanded="open === 'wrong'" @click="turn('wrong')" />
-      <Button label="Board has a knot" outlined :aria-expanded="open === 'bad'" @click="turn('bad')" />
-      <form v-if="open" class="mishap" @submit.prevent="report">
-        <template v-if="open === 'wrong'">
-          <p>{{ card.mark }} is cut again from what is left.</p>
-          <SawField
-            kind="length"
-            name="Still good of it"
-            hint="none"
-            :value="good"
-            :limit="{ min: 0, max: card.length }"
-            @set="good = $event"
-          />
-        </template>
-        <template v-else>
-          <p>From the left end as the board lies now, after its last cut:</p>
-          <SawField
-            kind="length"
-            name="Bad from"
-            hint="–"
-            :value="from"
-            :limit="{ min: 0, max: board.stock }"
-            @set="from = $event"
-          />
-          <SawField
-            kind="length"
-            name="Bad to"
-            hint="–"
-            :value="to"
-            :limit="{ min: 0, max: board.stock }"
-            @set="to = $event"
-          />
-        </template>
-        <p v-if="told" class="fault" role="alert">{{ told }}</p>
-        <Button type="submit" label="Plan the rest again" :disabled="working" />
-      </form>
-    </div>
-  </article>
+  <TurnCard
+    class="cut-now"
+    :label="card.count > 1 ? `Sawn ${card.done} of ${card.count}` : 'Sawn'"
+    :done="card.done >= card.count"
+    :says="`Tick ${card.mark}: ${card.done} of ${card.count} sawn`"
+    :working="working"
+    @tick="emit('tick')"
+    @step="emit('step', $event)"
+  >
+    <p class="board">
+      <b>{{ piece ? saySection(piece.section, units) : board.section }}</b>
+      <span class="figures">{{ length(board.stock) }}</span>
+      <span class="quiet">{{ place }}</span>
+      <span v-if="whence" class="whence">{{ whence }}</span>
+    </p>
+    <BoardBar
+      class="bar"
+      aria-hidden="true"
+      :stock="board.stock"
+      :cuts="board.cuts"
+      :defects="board.defects"
+      :tones="tones"
+    />
+    <p class="length figures" :aria-label="`Length ${length(card.length)}`">{{ length(card.length) }}</p>
+    <p v-if="card.stop > 1" class="stop">Set the stop: {{ card.stop }} of this length.</p>
+    <p class="what">
+      <b class="mark">{{ card.mark }}</b>
+      <span v-if="piece">{{ roles[piece.role].one }}</span>
+      <span v-if="piece" class="ends">{{ sayEnds(piece) }}</span>
+      <span v-if="turned" class="ends turned">{{ turned }}</span>
+    </p>
+    <p class="quiet figures">
+      from {{ length(card.from) }} to {{ length(end) }} along the board<template v-if="card.count > 1"
+        >, {{ card.count }} in a row</template
+      >
+    </p>
+    <template #under>
+      <div v-if="card.done < card.count" class="mishaps">
+        <Button label="Cut one wrong" outlined :aria-expanded="open === 'wrong'" @click="turn('wrong')" />
+        <Button label="Board has a knot" outlined :aria-expanded="open === 'bad'" @click="turn('bad')" />
+        <form v-if="open" class="mishap" @submit.prevent="report">
+          <template v-if="open === 'wrong'">
+            <p>{{ card.mark }} is cut again from what is left.</p>
+            <SawField
+              kind="length"
+              name="Still good of it"
+              hint="none"
+              :value="good"
+              :limit="{ min: 0, max: card.length }"
+              @set="good = $event"
+            />
+          </template>
+          <template v-else>
+            <p>From the left end as the board lies now, after its last cut:</p>
+            <SawField
+              kind="length"
+              name="Bad from"
+              hint="–"
+              :value="from"
+              :limit="{ min: 0, max: board.stock }"
+              @set="from = $event"
+            />
+            <SawField
+              kind="length"
+              name="Bad to"
+              hint="–"
+              :value="to"
+              :limit="{ min: 0, max: board.stock }"
+              @set="to = $event"
+            />
+          </template>
+          <p v-if="told" class="fault" role="alert">{{ told }}</p>
+          <Button type="submit" label="Plan the rest again" :disabled="working" />
+        </form>
+      </div>
+    </template>
+  </TurnCard>
 </template>
 
 <style scoped>
-.cut-now {
-  display: flex;
-  flex-direction: column;
-  flex: 1;
-  min-height: 0;
-}
-.face {
-  flex: 1;
-  padding: 16px 20px;
-  display: flex;
-  flex-direction: column;
-  gap: 10px;
-  touch-action: pan-y;
-  user-select: none;
-  cursor: pointer;
-}
 .board,
 .what {
   display: flex;
@@ -194,13 +159,6 @@ useSwipe(face, {
   height: 34px;
   border-width: 2px;
 }
-.length {
-  font-size: clamp(2.8rem, 15vw, 7.5rem);
-  line-height: 1.05;
-  font-weight: 700;
-  letter-spacing: -0.05em;
-  word-spacing: -0.15em;
-}
 .stop {
   font-size: 1.35rem;
   font-weight: 700;
@@ -213,19 +171,6 @@ useSwipe(face, {
 }
 .ends {
   flex-basis: 100%;
-}
-.turn {
-  display: grid;
-  grid-template-columns: 1fr 1.6fr 1fr;
-  gap: 8px;
-  padding: 8px 12px;
-}
-.turn :deep(.p-button) {
-  min-height: 72px;
-  font-size: 1.25rem;
-}
-.turn :deep(.sawn) {
-  font-size: 1.5rem;
 }
 .mishaps {
   display: flex;
@@ -253,14 +198,5 @@ useSwipe(face, {
 .fault {
   color: var(--crayon-words);
   font-weight: 700;
-}
-@media (max-width: 480px) {
-  .face {
-    padding: 12px;
-  }
-  .turn :deep(.p-button) {
-    padding-inline: 6px;
-    font-size: 1.1rem;
-  }
 }
 </style>

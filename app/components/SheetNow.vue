@@ -47,113 +47,76 @@ const shaped = computed(() => [
       .flatMap(({ mark }) => marksOf(mark)),
   ),
 ])
-
-/** A tap on a half of the card turns it back or on; so does a swipe. */
-const face = useTemplateRef<HTMLElement>('face')
-function tap(event: MouseEvent): void {
-  if ((event.target as HTMLElement).closest('button, a, input')) return
-  const box = face.value?.getBoundingClientRect()
-  if (box) emit('step', event.clientX < box.left + box.width / 2 ? -1 : 1)
-}
-useSwipe(face, {
-  threshold: 60,
-  onSwipeEnd: (_, way) => {
-    if (way === 'left') emit('step', 1)
-    if (way === 'right') emit('step', -1)
-  },
-})
 </script>
 
 <template>
-  <article class="sheet-now">
-    <div ref="face" class="face" @click="tap">
-      <p class="sheet">
-        <b>{{ label }}</b>
-        <span class="figures">{{ length(sheet.long) }} by {{ length(sheet.wide) }}</span>
-        <span class="quiet">{{ place }}</span>
-      </p>
-      <svg
-        class="picture"
-        role="img"
-        :aria-label="`${marks.join(', ')} on one sheet`"
-        :viewBox="`0 0 ${sheet.long} ${sheet.wide}`"
-      >
-        <rect class="whole" x="0" y="0" :width="sheet.long" :height="sheet.wide" />
-        <template v-for="(each, i) in sheet.places" :key="i">
-          <rect
-            class="place"
-            :x="each.along"
-            :y="sheet.wide - each.across - each.wide"
-            :width="each.long"
-            :height="each.wide"
-          />
-          <path
-            v-for="(outline, k) in sheet.outlines[each.mark] ?? []"
-            :key="k"
-            class="outline"
-            :d="outlinePath(outline, each.wide)"
-            :transform="`translate(${each.along} ${sheet.wide - each.across - each.wide})`"
-          />
-          <text
-            :x="each.along + each.long / 2"
-            :y="sheet.wide - each.across - each.wide / 2"
-            :font-size="Math.min(sheet.wide / 9, (1.5 * each.long) / each.mark.length, each.wide * 0.8)"
-          >
-            {{ each.mark }}
-          </text>
-        </template>
-        <line v-for="(line, i) in lines" :key="i" v-bind="line" :class="toneOf(i)" />
-      </svg>
-      <template v-if="stroke">
-        <p class="length figures" :aria-label="`Cut at ${length(stroke.at)}`">{{ length(stroke.at) }}</p>
-        <p class="what">
-          <b v-if="stroke.way === 'across'">across the grain, from the whole sheet’s left end</b>
-          <b v-else>along the grain, from the whole sheet’s lower edge</b>
-        </p>
-        <p class="quiet figures">
-          cut {{ sheet.done + 1 }} of {{ steps }}, from {{ length(stroke.from) }} to {{ length(strokeTo) }}
-        </p>
+  <TurnCard
+    class="sheet-now"
+    :label="sheet.strokes.length ? `Cut ${sheet.done} of ${steps}` : 'Marked'"
+    :done="done"
+    :says="`Tick the sheet: ${sheet.done} of ${steps} cut`"
+    :working="working"
+    @tick="emit('tick')"
+    @step="emit('step', $event)"
+  >
+    <p class="sheet">
+      <b>{{ label }}</b>
+      <span class="figures">{{ length(sheet.long) }} by {{ length(sheet.wide) }}</span>
+      <span class="quiet">{{ place }}</span>
+    </p>
+    <svg
+      class="picture"
+      role="img"
+      :aria-label="`${marks.join(', ')} on one sheet`"
+      :viewBox="`0 0 ${sheet.long} ${sheet.wide}`"
+    >
+      <rect class="whole" x="0" y="0" :width="sheet.long" :height="sheet.wide" />
+      <template v-for="(each, i) in sheet.places" :key="i">
+        <rect
+          class="place"
+          :x="each.along"
+          :y="sheet.wide - each.across - each.wide"
+          :width="each.long"
+          :height="each.wide"
+        />
+        <path
+          v-for="(outline, k) in sheet.outlines[each.mark] ?? []"
+          :key="k"
+          class="outline"
+          :d="outlinePath(outline, each.wide)"
+          :transform="`translate(${each.along} ${sheet.wide - each.across - each.wide})`"
+        />
+        <text
+          :x="each.along + each.long / 2"
+          :y="sheet.wide - each.across - each.wide / 2"
+          :font-size="Math.min(sheet.wide / 9, (1.5 * each.long) / each.mark.length, each.wide * 0.8)"
+        >
+          {{ each.mark }}
+        </text>
       </template>
-      <p v-else-if="!done" class="what">
-        <b>No cut: the whole sheet is {{ marks.join(', ') }}.</b>
+      <line v-for="(line, i) in lines" :key="i" v-bind="line" :class="toneOf(i)" />
+    </svg>
+    <template v-if="stroke">
+      <p class="length figures" :aria-label="`Cut at ${length(stroke.at)}`">{{ length(stroke.at) }}</p>
+      <p class="what">
+        <b v-if="stroke.way === 'across'">across the grain, from the whole sheet’s left end</b>
+        <b v-else>along the grain, from the whole sheet’s lower edge</b>
       </p>
-      <p v-else class="what">
-        <b>Cut: {{ marks.join(', ') }}.</b>
+      <p class="quiet figures">
+        cut {{ sheet.done + 1 }} of {{ steps }}, from {{ length(stroke.from) }} to {{ length(strokeTo) }}
       </p>
-      <p v-if="shaped.length" class="quiet">Then along the outlines of {{ shaped.join(', ') }}.</p>
-    </div>
-    <div class="turn">
-      <Button label="Back" icon="pi pi-chevron-left" outlined @click="emit('step', -1)" />
-      <Button
-        class="sawn"
-        :label="sheet.strokes.length ? `Cut ${sheet.done} of ${steps}` : 'Marked'"
-        :icon="done ? 'pi pi-check' : 'pi pi-stop'"
-        :aria-label="`Tick the sheet: ${sheet.done} of ${steps} cut`"
-        :disabled="working"
-        @click="emit('tick')"
-      />
-      <Button label="Next" icon="pi pi-chevron-right" icon-pos="right" outlined @click="emit('step', 1)" />
-    </div>
-  </article>
+    </template>
+    <p v-else-if="!done" class="what">
+      <b>No cut: the whole sheet is {{ marks.join(', ') }}.</b>
+    </p>
+    <p v-else class="what">
+      <b>Cut: {{ marks.join(', ') }}.</b>
+    </p>
+    <p v-if="shaped.length" class="quiet">Then along the outlines of {{ shaped.join(', ') }}.</p>
+  </TurnCard>
 </template>
 
 <style scoped>
-.sheet-now {
-  display: flex;
-  flex-direction: column;
-  flex: 1;
-  min-height: 0;
-}
-.face {
-  flex: 1;
-  padding: 16px 20px;
-  display: flex;
-  flex-direction: column;
-  gap: 10px;
-  touch-action: pan-y;
-  user-select: none;
-  cursor: pointer;
-}
 .sheet {
   display: flex;
   flex-wrap: wrap;
@@ -202,34 +165,5 @@ line.done {
 line.now {
   stroke: var(--crayon);
   stroke-width: 6px;
-}
-.length {
-  font-size: clamp(2.8rem, 15vw, 7.5rem);
-  line-height: 1.05;
-  font-weight: 700;
-  letter-spacing: -0.05em;
-  word-spacing: -0.15em;
-}
-.turn {
-  display: grid;
-  grid-template-columns: 1fr 1.6fr 1fr;
-  gap: 8px;
-  padding: 8px 12px;
-}
-.turn :deep(.p-button) {
-  min-height: 72px;
-  font-size: 1.25rem;
-}
-.turn :deep(.sawn) {
-  font-size: 1.5rem;
-}
-@media (max-width: 480px) {
-  .face {
-    padding: 12px;
-  }
-  .turn :deep(.p-button) {
-    padding-inline: 6px;
-    font-size: 1.1rem;
-  }
 }
 </style>
