@@ -122,19 +122,23 @@ const allAt = (page: Page, sizes: readonly Size[], name: string): Promise<void> 
     expect(look.faults).toEqual([])
   })
 
+async function shelfAndNew(page: Page, sizes: readonly Size[]): Promise<void> {
+  const look = new Look(page, sizes)
+  await page.goto('/')
+  await expect(page.getByRole('link', { name: /^Sallow Marsh/ })).toHaveCount(demos.length)
+  await look.at('the shelf')
+  await page.getByRole('link', { name: 'New', exact: true }).click()
+  await page.getByRole('button', { name: 'Begin' }).waitFor()
+  await look.at('New')
+  expect(look.faults).toEqual([])
+}
+
 for (const sizes of [wide, phones])
   test.describe(sizes.map(({ width }) => width).join(', '), { tag: '@wide' }, () => {
     test.use({ viewport: sizes[0]!, hasTouch: sizes === phones })
 
     test('nothing is cut off or off the screen, on the shelf and on New', async ({ page }) => {
-      const look = new Look(page, sizes)
-      await page.goto('/')
-      await expect(page.getByRole('link', { name: /^Sallow Marsh/ })).toHaveCount(demos.length)
-      await look.at('the shelf')
-      await page.getByRole('link', { name: 'New', exact: true }).click()
-      await page.getByRole('button', { name: 'Begin' }).waitFor()
-      await look.at('New')
-      expect(look.faults).toEqual([])
+      await shelfAndNew(page, sizes)
     })
 
     for (const name of everySize)
@@ -148,14 +152,7 @@ for (const size of tightest)
   test.describe(`${size.width} alone`, () => {
     test.use({ viewport: size, hasTouch: size === phones[1] })
     test('nothing is cut off or off the screen, on any screen of a demo', async ({ page }) => {
-      const look = new Look(page, [size])
-      await page.goto('/')
-      await expect(page.getByRole('link', { name: /^Sallow Marsh/ })).toHaveCount(demos.length)
-      await look.at('the shelf')
-      await page.getByRole('link', { name: 'New', exact: true }).click()
-      await page.getByRole('button', { name: 'Begin' }).waitFor()
-      await look.at('New')
-      expect(look.faults).toEqual([])
+      await shelfAndNew(page, [size])
       // the largest where there is least room
       await allAt(page, [size], size === wide[0] ? demos[0] : everySize[0]!)
     })
