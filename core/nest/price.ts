@@ -130,15 +130,53 @@ const patternOf = (board: number, { index }: Ranked, counts: Int32Array, upTo: n
   return { board, sizes: taken.map(each => each[0]), counts: taken.map(each => each[1]) }
 }
 
+/** Cells that a board's room is parted into for a table of what may be had of a rest of it. */
+const CELLS = 2048
+
 /**
- * All patterns of a board worth `least` or more that no further piece fits into; null where there are more
- * than `limit`.
+ * The most that may be had of a rest by pieces from the k-th on, off a table: pieces are taken for no shorter
+ * than the cells that they fill, so that no rest holds more than the table says.
+ */
+function tableOf(
+  { size, most }: Ranked,
+  value: Float64Array,
+  room: number,
+): (k: number, rest: number) => number {
+  const cell = Math.max(1, room / CELLS)
+  const wide = CELLS + 1
+  const table = new Float64Array((size.length + 1) * wide)
+  for (let k = size.length - 1; k >= 0; k--) {
+    const [cells, worth, many] = [
+      Math.floor((size[k] as number) / cell),
+      value[k] as number,
+      most[k] as number,
+    ]
+    const [own, next] = [k * wide, (k + 1) * wide]
+    for (let rest = 0; rest < wide; rest++) {
+      let best = table[next + rest] as number
+      for (let c = 1; c <= many && c * cells <= rest; c++)
+        best = Math.max(best, (table[next + rest - c * cells] as number) + c * worth)
+      table[own + rest] = best
+    }
+  }
+  return (k, rest) => table[k * wide + Math.floor(rest / cell)] as number
+}
+
+/** What patterns are to be worth at least, and what of the board's room may be left over. */
+export interface AtLeast {
+  readonly least: number
+  readonly over: number
+}
+
+/**
+ * All patterns of a board that are worth enough, leave no more of it than they may, and that no further piece
+ * fits into; null where there are more than `limit`.
  */
 export function allWorth(
   problem: Problem,
   board: number,
   worth: Worth,
-  least: number,
+  { least, over }: AtLeast,
   limit: number,
 ): Pattern[] | null {
   const sorted = ranked(problem, board, {
@@ -149,6 +187,9 @@ export function allWorth(
   const n = size.length
   const counts = new Int32Array(n)
   const found: Pattern[] = []
+  const room = problem.boards[board]?.room ?? 0
+  const mostOf = tableOf(sorted, value, room)
+  const filled = over < room ? tableOf(sorted, size, room) : () => room
   const isFull = (rest: number): boolean => {
     for (let k = 0; k < n; k++) {
       if ((counts[k] as number) >= (most[k] as number)) continue
@@ -169,7 +210,7 @@ export function allWorth(
     if (++steps > limit * STEPS) return false
     if (k === sloped && k > 0) rest -= cutAlone(problem, index, counts, k)
     if (rest < 0) return true
-    if (sum + bound(sorted, k, rest) < least) return true
+    if (sum + mostOf(k, rest) < least || rest - filled(k, rest) > over) return true
     if (k === n) {
       if (!isFull(rest)) return true
       found.push(patternOf(board, sorted, counts, n))
@@ -182,7 +223,7 @@ export function allWorth(
     }
     return true
   }
-  return visit(0, problem.boards[board]?.room ?? 0, 0) ? found : null
+  return visit(0, room, 0) ? found : null
 }
 
 /** Steps that a search for patterns may take for each that it may find. */

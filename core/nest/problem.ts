@@ -112,8 +112,12 @@ export const commonMeasure = (numbers: readonly number[]): number =>
     return a
   }, 0)
 
+/** What two packings' costs differ by at least. */
+export const stepOf = ({ boards }: Pick<Problem, 'boards'>): number =>
+  commonMeasure(boards.map(({ cost }) => cost)) || 1
+
 /** The least cost that a bound leaves possible: costs are whole numbers, and all have a common measure. */
-export function leastCost({ boards }: Pick<Problem, 'boards'>, bound: number): number {
-  const step = commonMeasure(boards.map(({ cost }) => cost)) || 1
+export function leastCost(problem: Pick<Problem, 'boards'>, bound: number): number {
+  const step = stepOf(problem)
   return Math.max(0, Math.ceil(bound / step - nesting.whole)) * step
 }
