@@ -16,14 +16,13 @@ interface Ran {
   err: string
 }
 
-const run = (...args: string[]): Promise<Ran> =>
+/** The command as npm calls it, and without that, which takes less time. */
+const byNpm = (...args: string[]) => call('npm', 'run', '--silent', 'plan', '--', ...args)
+const run = (...args: string[]) => call('node', 'scripts/command.mjs', 'plan', ...args)
+const call = (program: string, ...args: string[]): Promise<Ran> =>
   new Promise(resolve => {
-    execFile(
-      'npm',
-      ['run', '--silent', 'plan', '--', ...args],
-      { env: { ...process.env, NODE_OPTIONS: '' } },
-      (error, out, err) =>
-        resolve({ code: error ? Number(error.code) : 0, out, err: err.replace(/^npm warn.*\n/gm, '') }),
+    execFile(program, args, { env: { ...process.env, NODE_OPTIONS: '' } }, (error, out, err) =>
+      resolve({ code: error ? Number(error.code) : 0, out, err: err.replace(/^npm warn.*\n/gm, '') }),
     )
   })
 
@@ -40,7 +39,7 @@ describe('npm run plan', () => {
   ])(
     '%s goes from file to cut list, and nothing else is printed',
     async (name, share, less) => {
-      const { code, out, err } = await run(`demo/${name}.json`)
+      const { code, out, err } = await (name === 'ringing-hut' ? byNpm : run)(`demo/${name}.json`)
       expect([code, err]).toEqual([0, ''])
       const plan = JSON.parse(out) as { roof: { angle: number; run: number }; pieces: { count: number }[] }
       const design = JSON.parse(await demo(name)) as {

@@ -1,7 +1,8 @@
 import { clean, expect, field, openDemo, test } from './fixtures'
 
 for (const dusk of [false, true]) {
-  test(`no screen has a fault that axe finds, ${dusk ? 'at dusk' : 'by day'}`, async ({ page }) => {
+  const title = `no screen has a fault that axe finds, ${dusk ? 'at dusk' : 'by day'}`
+  test(title, { tag: dusk ? '@wide' : [] }, async ({ page }) => {
     test.setTimeout(240_000)
     await page.goto('/')
     await page

@@ -88,58 +88,60 @@ test('siding: courses, corner boards and casings, seen on their wall', async ({ 
   await clean(page)
 })
 
-test('siding of one wall and its gable, straight on the frame: blocks behind, panels, none', async ({
-  page,
-}) => {
-  await openDemo(page, 'Sallow Marsh ringing hut', 'walls')
-  await take(page, 'Walls', 'Sheets')
-  await choose(page, 'Walls', 'Bare')
-  await choose(page, 'Siding', 'Boards and battens')
-  await over(page, 'Frame').click()
-  await expect(pieces(page, 'nailer')).not.toHaveCount(0)
-  await take(page, 'Walls', 'East wall')
-  await over(page, 'East').click()
-  await over(page, 'Siding').click()
-  await expect(pieces(page, 'batten')).not.toHaveCount(0)
-  await take(page, 'Walls', 'East wall')
-  await choose(page, 'Siding of the gable', 'Lapped boards')
-  await over(page, 'Siding').click()
-  await expect(pieces(page, 'gable/siding')).not.toHaveCount(0)
-  await take(page, 'Walls', 'East wall')
-  await choose(page, 'Siding', 'Panels')
-  await over(page, 'Siding').click()
-  await expect(pieces(page, 'panel')).not.toHaveCount(0)
-  await expect(pieces(page, 'batten')).toHaveCount(0)
-  await take(page, 'Walls', 'East wall')
-  await type(page, 'A panel covers', '0')
-  await expect(page.getByRole('alert').first()).toContainText('A panel covers')
-  await page.keyboard.press('Escape')
-  await over(page, 'Siding').click()
-  await page
-    .locator('.picture path[data-member$="/panel/1/1"]')
-    .last()
-    .click({ position: { x: 6, y: 90 } })
-  await expect(page.locator('.card .mark')).toHaveText(/^WN\d+/)
-  await take(page, 'Walls', 'East wall')
-  await choose(page, 'Siding', 'Panes between studs')
-  await expect(pieces(page, 'pane')).not.toHaveCount(0)
-  await choose(page, 'Held by', 'Grooves')
-  await type(page, 'Groove depth', '3/4"')
-  await expect(page.getByRole('alert').first()).toContainText('too thin between them')
-  // as told
-  await type(page, 'Groove depth', '5/8"')
-  await expect(page.getByText(/too thin between them/)).toHaveCount(0)
-  await type(page, 'Widest sold', '12"')
-  await expect(page.getByText(/The widest bay takes a pane wider than it is sold/).first()).toBeVisible()
-  await type(page, 'Widest sold', "4'")
-  await expect(page.getByText(/The widest bay takes a pane/)).toHaveCount(0)
-  await choose(page, 'Siding', 'None')
-  await choose(page, 'Siding of the gable', 'As the wall')
-  await expect(over(page, 'Siding')).toHaveCount(0)
-  await clean(page)
-})
+test(
+  'siding of one wall and its gable, straight on the frame: blocks behind, panels, none',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await openDemo(page, 'Sallow Marsh ringing hut', 'walls')
+    await take(page, 'Walls', 'Sheets')
+    await choose(page, 'Walls', 'Bare')
+    await choose(page, 'Siding', 'Boards and battens')
+    await over(page, 'Frame').click()
+    await expect(pieces(page, 'nailer')).not.toHaveCount(0)
+    await take(page, 'Walls', 'East wall')
+    await over(page, 'East').click()
+    await over(page, 'Siding').click()
+    await expect(pieces(page, 'batten')).not.toHaveCount(0)
+    await take(page, 'Walls', 'East wall')
+    await choose(page, 'Siding of the gable', 'Lapped boards')
+    await over(page, 'Siding').click()
+    await expect(pieces(page, 'gable/siding')).not.toHaveCount(0)
+    await take(page, 'Walls', 'East wall')
+    await choose(page, 'Siding', 'Panels')
+    await over(page, 'Siding').click()
+    await expect(pieces(page, 'panel')).not.toHaveCount(0)
+    await expect(pieces(page, 'batten')).toHaveCount(0)
+    await take(page, 'Walls', 'East wall')
+    await type(page, 'A panel covers', '0')
+    await expect(page.getByRole('alert').first()).toContainText('A panel covers')
+    await page.keyboard.press('Escape')
+    await over(page, 'Siding').click()
+    await page
+      .locator('.picture path[data-member$="/panel/1/1"]')
+      .last()
+      .click({ position: { x: 6, y: 90 } })
+    await expect(page.locator('.card .mark')).toHaveText(/^WN\d+/)
+    await take(page, 'Walls', 'East wall')
+    await choose(page, 'Siding', 'Panes between studs')
+    await expect(pieces(page, 'pane')).not.toHaveCount(0)
+    await choose(page, 'Held by', 'Grooves')
+    await type(page, 'Groove depth', '3/4"')
+    await expect(page.getByRole('alert').first()).toContainText('too thin between them')
+    // as told
+    await type(page, 'Groove depth', '5/8"')
+    await expect(page.getByText(/too thin between them/)).toHaveCount(0)
+    await type(page, 'Widest sold', '12"')
+    await expect(page.getByText(/The widest bay takes a pane wider than it is sold/).first()).toBeVisible()
+    await type(page, 'Widest sold', "4'")
+    await expect(page.getByText(/The widest bay takes a pane/)).toHaveCount(0)
+    await choose(page, 'Siding', 'None')
+    await choose(page, 'Siding of the gable', 'As the wall')
+    await expect(over(page, 'Siding')).toHaveCount(0)
+    await clean(page)
+  },
+)
 
-test('one face is covered by itself, and again as the others', async ({ page }) => {
+test('one face is covered by itself, and again as the others', { tag: '@wide' }, async ({ page }) => {
   await openDemo(page, 'Sallow Marsh ringing hut')
   await take(page, 'Roof', 'Covering')
   await choose(page, 'On the rafters', 'Sheets')
@@ -163,20 +165,24 @@ test('one face is covered by itself, and again as the others', async ({ page }) 
   await clean(page)
 })
 
-test('boards under the eaves: seen from below, a strip left open for air', async ({ page }) => {
-  await openDemo(page, 'Sallow Marsh reed hide')
-  await take(page, 'Roof', 'Covering')
-  await choose(page, 'Under the eaves', 'Boards')
-  await expect(page.locator('.picture path[data-member*="/soffit/board/"]')).not.toHaveCount(0)
-  const air = hand(page).locator('[data-figure="air-low"] .value')
-  const before = await air.innerText()
-  await type(page, 'Strip open for air', '2')
-  await expect(air).not.toHaveText(before)
-  await expect(hand(page)).toContainText('Soffit')
-  await page.locator('.picture path[data-member*="/soffit/board/"]').first().click()
-  await expect(page.locator('.card .mark')).toHaveText(/^SZ\d+/)
-  await clean(page)
-})
+test(
+  'boards under the eaves: seen from below, a strip left open for air',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await openDemo(page, 'Sallow Marsh reed hide')
+    await take(page, 'Roof', 'Covering')
+    await choose(page, 'Under the eaves', 'Boards')
+    await expect(page.locator('.picture path[data-member*="/soffit/board/"]')).not.toHaveCount(0)
+    const air = hand(page).locator('[data-figure="air-low"] .value')
+    const before = await air.innerText()
+    await type(page, 'Strip open for air', '2')
+    await expect(air).not.toHaveText(before)
+    await expect(hand(page)).toContainText('Soffit')
+    await page.locator('.picture path[data-member*="/soffit/board/"]').first().click()
+    await expect(page.locator('.card .mark')).toHaveText(/^SZ\d+/)
+    await clean(page)
+  },
+)
 
 test("a door of one's own: ledges and braces, two leaves, framed, and what leaves no room", async ({
   page,
@@ -211,7 +217,7 @@ const unlike = demos.filter(name => /reed hide|decoy store/.test(name))
 const others = demos.filter(name => !unlike.includes(name))
 for (const some of [unlike, others]) {
   const title = `${some.map(name => name.replace('Sallow Marsh ', '')).join(', ')}: roofed, and counts follow the pitch`
-  test(title, { tag: some === others ? '@wide' : [] }, async ({ page }) => {
+  test(title, { tag: '@wide' }, async ({ page }) => {
     test.setTimeout(240_000)
     for (const name of some) {
       await openDemo(page, name)

@@ -155,26 +155,30 @@ test(
   },
 )
 
-test('a loft door goes in the gable over a ground door, where the message says', async ({ page }) => {
-  await newBuilding(page, 'Gambrel')
-  await take(page, 'Walls', 'East wall')
-  await add(page, 'Door')
-  await take(page, 'Walls', 'East wall')
-  await add(page, 'Window')
-  await type(page, 'Unit, height', '15')
-  await expect(hand(page).getByRole('heading', { name: 'Window 2' })).toBeVisible()
-  const middle = await hand(page).getByLabel('Middle', { exact: true }).first().inputValue()
-  expect(middle).not.toBe('')
-  await type(page, 'Lower edge', "7'")
-  await expect(page.getByRole('alert')).toContainText('leaves no room for a sill')
-  const told = /Put its lower edge at ([^,]+), on what is there/.exec(
-    (await page.getByRole('alert').first().textContent()) ?? '',
-  )?.[1]
-  await type(page, 'Lower edge', told ?? '')
-  await expect(page.getByRole('alert')).toHaveCount(0)
-  await expect(page.locator('path.wood[data-member="walls/east/opening/2/king/1"]').first()).toBeAttached()
-  await clean(page)
-})
+test(
+  'a loft door goes in the gable over a ground door, where the message says',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await newBuilding(page, 'Gambrel')
+    await take(page, 'Walls', 'East wall')
+    await add(page, 'Door')
+    await take(page, 'Walls', 'East wall')
+    await add(page, 'Window')
+    await type(page, 'Unit, height', '15')
+    await expect(hand(page).getByRole('heading', { name: 'Window 2' })).toBeVisible()
+    const middle = await hand(page).getByLabel('Middle', { exact: true }).first().inputValue()
+    expect(middle).not.toBe('')
+    await type(page, 'Lower edge', "7'")
+    await expect(page.getByRole('alert')).toContainText('leaves no room for a sill')
+    const told = /Put its lower edge at ([^,]+), on what is there/.exec(
+      (await page.getByRole('alert').first().textContent()) ?? '',
+    )?.[1]
+    await type(page, 'Lower edge', told ?? '')
+    await expect(page.getByRole('alert')).toHaveCount(0)
+    await expect(page.locator('path.wood[data-member="walls/east/opening/2/king/1"]').first()).toBeAttached()
+    await clean(page)
+  },
+)
 
 test('a row of trusses is set step by step, its boards taken up, and stepped through in 3D', async ({
   page,
@@ -208,32 +212,34 @@ test('a row of trusses is set step by step, its boards taken up, and stepped thr
   await expect(order.getByRole('status')).toContainText('First truss')
 })
 
-test('a loft is laid on attic trusses, a stair leaves one out, and a loft that can not be says so', async ({
-  page,
-}) => {
-  await newBuilding(page)
-  await take(page, 'Roof')
-  await type(page, 'Pitch', '14')
-  await choose(page, 'Carried by', 'Trusses')
-  await take(page, 'Roof', 'Trusses')
-  await choose(page, 'Trusses', 'Attic: a room inside')
-  await type(page, 'Room, width', "3'")
-  await type(page, 'Room, height', "2' 6")
-  await expect(page.getByRole('alert')).toHaveCount(0)
-  await take(page, 'Roof')
-  await add(page, 'Loft')
-  await expect(page.getByRole('alert')).toHaveCount(0)
-  await expect(hand(page)).toContainText('Clear in the middle')
-  await take(page, 'Roof')
-  await add(page, 'Stair')
-  await expect(page.getByRole('alert')).toHaveCount(0)
-  await expect(hand(page)).toContainText('3\' 10 1/2" clear between them')
-  await clean(page)
+test(
+  'a loft is laid on attic trusses, a stair leaves one out, and a loft that can not be says so',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await newBuilding(page)
+    await take(page, 'Roof')
+    await type(page, 'Pitch', '14')
+    await choose(page, 'Carried by', 'Trusses')
+    await take(page, 'Roof', 'Trusses')
+    await choose(page, 'Trusses', 'Attic: a room inside')
+    await type(page, 'Room, width', "3'")
+    await type(page, 'Room, height', "2' 6")
+    await expect(page.getByRole('alert')).toHaveCount(0)
+    await take(page, 'Roof')
+    await add(page, 'Loft')
+    await expect(page.getByRole('alert')).toHaveCount(0)
+    await expect(hand(page)).toContainText('Clear in the middle')
+    await take(page, 'Roof')
+    await add(page, 'Stair')
+    await expect(page.getByRole('alert')).toHaveCount(0)
+    await expect(hand(page)).toContainText('3\' 10 1/2" clear between them')
+    await clean(page)
 
-  await take(page, 'Roof', 'Trusses')
-  await choose(page, 'Trusses', 'King post')
-  await expect(page.getByRole('alert')).toContainText('Webs or chords stand where the loft would lie.')
-})
+    await take(page, 'Roof', 'Trusses')
+    await choose(page, 'Trusses', 'King post')
+    await expect(page.getByRole('alert')).toContainText('Webs or chords stand where the loft would lie.')
+  },
+)
 
 test(
   'one slope stands on mono trusses: end posts over the high wall, its sheets, its jig, and what is told',
@@ -278,41 +284,43 @@ test(
   },
 )
 
-test('a gambrel cut on the plate kicks its eaves out on false tails, as steep as it is told', async ({
-  page,
-}) => {
-  await newBuilding(page, 'Gambrel')
-  await take(page, 'Roof', 'Knees')
-  await choose(page, 'Foot', 'Cut level on the plate')
-  await take(page, 'Roof', 'Tails')
-  await expect(hand(page)).toContainText('no tails of their own')
-  await expect(hand(page).getByLabel('Fascia', { exact: true })).toHaveCount(0)
-  await add(page, 'False tails')
-  const tail = page.locator('path.wood[data-member="roof/south/false-tail/4"]')
-  await expect(tail.first()).toBeAttached()
-  await type(page, 'Pitch of the kick', '20')
-  const told = page.getByRole('alert').filter({ hasText: 'False tails this steep' })
-  await expect(told).toBeVisible()
-  await expect(tail).toHaveCount(0)
-  const angle = /Make their pitch ([\d.]+°) at most/.exec((await told.textContent()) ?? '')?.[1] ?? ''
-  await type(page, 'Pitch of the kick', angle)
-  await expect(told).toHaveCount(0)
-  await expect(tail.first()).toBeAttached()
+test(
+  'a gambrel cut on the plate kicks its eaves out on false tails, as steep as it is told',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await newBuilding(page, 'Gambrel')
+    await take(page, 'Roof', 'Knees')
+    await choose(page, 'Foot', 'Cut level on the plate')
+    await take(page, 'Roof', 'Tails')
+    await expect(hand(page)).toContainText('no tails of their own')
+    await expect(hand(page).getByLabel('Fascia', { exact: true })).toHaveCount(0)
+    await add(page, 'False tails')
+    const tail = page.locator('path.wood[data-member="roof/south/false-tail/4"]')
+    await expect(tail.first()).toBeAttached()
+    await type(page, 'Pitch of the kick', '20')
+    const told = page.getByRole('alert').filter({ hasText: 'False tails this steep' })
+    await expect(told).toBeVisible()
+    await expect(tail).toHaveCount(0)
+    const angle = /Make their pitch ([\d.]+°) at most/.exec((await told.textContent()) ?? '')?.[1] ?? ''
+    await type(page, 'Pitch of the kick', angle)
+    await expect(told).toHaveCount(0)
+    await expect(tail.first()).toBeAttached()
 
-  // the overhang is dragged by the tail
-  const ring = page.getByRole('slider', { name: 'Overhang at the eaves, drag' })
-  const value = (): Promise<string> =>
-    hand(page).getByLabel('Overhang at the eaves', { exact: true }).first().inputValue()
-  const before = await value()
-  await ring.focus()
-  await page.keyboard.press('ArrowLeft')
-  await expect.poll(value).not.toBe(before)
-  await add(page, 'Fascia')
-  await expect(page.locator('path[data-member="roof/south/fascia"]').first()).toBeAttached()
-  await hand(page).getByRole('button', { name: 'Take the false tails away' }).click()
-  await expect(tail).toHaveCount(0)
-  await clean(page)
-})
+    // the overhang is dragged by the tail
+    const ring = page.getByRole('slider', { name: 'Overhang at the eaves, drag' })
+    const value = (): Promise<string> =>
+      hand(page).getByLabel('Overhang at the eaves', { exact: true }).first().inputValue()
+    const before = await value()
+    await ring.focus()
+    await page.keyboard.press('ArrowLeft')
+    await expect.poll(value).not.toBe(before)
+    await add(page, 'Fascia')
+    await expect(page.locator('path[data-member="roof/south/fascia"]').first()).toBeAttached()
+    await hand(page).getByRole('button', { name: 'Take the false tails away' }).click()
+    await expect(tail).toHaveCount(0)
+    await clean(page)
+  },
+)
 
 test(
   "joists lie on a beam where it is dragged and told, and rafters' knees on purlins",

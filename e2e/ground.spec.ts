@@ -140,7 +140,7 @@ test('a new building from the stake to the deck', async ({ page }) => {
   await expect(page.getByRole('region', { name: 'Loose things' })).toContainText('Joist hangers')
 })
 
-test('a service under a post is said, with how near', async ({ page }) => {
+test('a service under a post is said, with how near', { tag: '@wide' }, async ({ page }) => {
   await openDemo(page, 'Sallow Marsh ringing hut', 'ground')
   await page.locator('path.area[aria-label="Old drain"]').focus()
   await page.keyboard.press('Enter')

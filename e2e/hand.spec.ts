@@ -154,36 +154,38 @@ test('the whole shelf is backed up as a file and comes back; several are chosen,
 
 test.describe('a first visit', () => {
   test.use({ notes: true })
-  test('shows five notes in place, each put away for good; the sheet of keys brings them back', async ({
-    page,
-  }) => {
-    await page.goto('/')
-    await page
-      .getByRole('link', { name: /^Sallow Marsh ringing hut(?!,)/ })
-      .first()
-      .click()
-    const note = page.locator('.note')
-    for (const says of [
-      'Type over any number',
-      'Drag a red ring',
-      'The story pole',
-      'What you touch',
-      'The list for the saw',
-    ]) {
-      await expect(note).toContainText(says)
-      if (says.startsWith('Drag')) await clean(page)
-      await note.getByRole('button', { name: 'OK' }).click()
-    }
-    await expect(note).toHaveCount(0)
-    await page.reload()
-    await page.locator('.room').waitFor()
-    await page.waitForTimeout(600)
-    await expect(note).toHaveCount(0)
-    await page.locator('#sheet').focus()
-    await page.keyboard.press('?')
-    await page.getByRole('button', { name: 'Show the notes of the first visit' }).click()
-    await expect(note).toContainText('Type over any number')
-    await note.getByRole('button', { name: 'Put all away' }).click()
-    await expect(note).toHaveCount(0)
-  })
+  test(
+    'shows five notes in place, each put away for good; the sheet of keys brings them back',
+    { tag: '@wide' },
+    async ({ page }) => {
+      await page.goto('/')
+      await page
+        .getByRole('link', { name: /^Sallow Marsh ringing hut(?!,)/ })
+        .first()
+        .click()
+      const note = page.locator('.note')
+      for (const says of [
+        'Type over any number',
+        'Drag a red ring',
+        'The story pole',
+        'What you touch',
+        'The list for the saw',
+      ]) {
+        await expect(note).toContainText(says)
+        if (says.startsWith('Drag')) await clean(page)
+        await note.getByRole('button', { name: 'OK' }).click()
+      }
+      await expect(note).toHaveCount(0)
+      await page.reload()
+      await page.locator('.room').waitFor()
+      await page.waitForTimeout(600)
+      await expect(note).toHaveCount(0)
+      await page.locator('#sheet').focus()
+      await page.keyboard.press('?')
+      await page.getByRole('button', { name: 'Show the notes of the first visit' }).click()
+      await expect(note).toContainText('Type over any number')
+      await note.getByRole('button', { name: 'Put all away' }).click()
+      await expect(note).toHaveCount(0)
+    },
+  )
 })

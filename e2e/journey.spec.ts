@@ -183,67 +183,73 @@ test('a new building by keyboard alone', async ({ page }) => {
   await expect(page.getByRole('dialog')).toHaveCount(0)
 })
 
-test('each wall is shown, and a choice of section, corner and plates changes its boards', async ({
-  page,
-}) => {
-  await openDemo(page, 'Sallow Marsh ringing hut', 'walls')
-  await expect(page.getByRole('img', { name: 'The south wall, seen from outside' })).toBeVisible()
-  const marks = page.getByRole('img', { name: /marked as a pair/ })
-  await expect(marks).toHaveAccessibleName(/: 0", 3", 1' 3 1\/4", 2' 7 1\/4"/)
-  for (const [wall, from] of [
-    ['East', 'outside'],
-    ['North', 'inside'],
-    ['West', 'inside'],
-  ] as const) {
-    await page.getByRole('button', { name: wall, exact: true }).click()
-    await expect(
-      page.getByRole('img', { name: `The ${wall.toLowerCase()} wall, seen from ${from}` }),
-    ).toBeVisible()
-  }
-  await page.getByRole('button', { name: 'South', exact: true }).click()
-  await take(page, 'Walls')
-  await choose(page, 'Corners', 'Nailer laid flat')
-  await expect(marks).toHaveAccessibleName(/: 0", 1 1\/2", 1' 3 1\/4"/)
-  await choose(page, 'Top plates', 'One')
-  await page.locator('path.wood[data-member="walls/south/plate/bottom"]').first().click()
-  await expect(page.locator('.room-card .mark').first()).toHaveText('BP1')
-  await page.getByRole('button', { name: /cautions/ }).click()
-  await dialogReady(page)
-  await expect(page.getByRole('dialog')).toContainText('single top plate')
-})
+test(
+  'each wall is shown, and a choice of section, corner and plates changes its boards',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await openDemo(page, 'Sallow Marsh ringing hut', 'walls')
+    await expect(page.getByRole('img', { name: 'The south wall, seen from outside' })).toBeVisible()
+    const marks = page.getByRole('img', { name: /marked as a pair/ })
+    await expect(marks).toHaveAccessibleName(/: 0", 3", 1' 3 1\/4", 2' 7 1\/4"/)
+    for (const [wall, from] of [
+      ['East', 'outside'],
+      ['North', 'inside'],
+      ['West', 'inside'],
+    ] as const) {
+      await page.getByRole('button', { name: wall, exact: true }).click()
+      await expect(
+        page.getByRole('img', { name: `The ${wall.toLowerCase()} wall, seen from ${from}` }),
+      ).toBeVisible()
+    }
+    await page.getByRole('button', { name: 'South', exact: true }).click()
+    await take(page, 'Walls')
+    await choose(page, 'Corners', 'Nailer laid flat')
+    await expect(marks).toHaveAccessibleName(/: 0", 1 1\/2", 1' 3 1\/4"/)
+    await choose(page, 'Top plates', 'One')
+    await page.locator('path.wood[data-member="walls/south/plate/bottom"]').first().click()
+    await expect(page.locator('.room-card .mark').first()).toHaveText('BP1')
+    await page.getByRole('button', { name: /cautions/ }).click()
+    await dialogReady(page)
+    await expect(page.getByRole('dialog')).toContainText('single top plate')
+  },
+)
 
-test("every school of the bird's mouth is there, and own sizes can be added", async ({ page }) => {
-  await openDemo(page, 'Sallow Marsh ringing hut')
-  const school = async (name: string): Promise<void> => {
+test(
+  "every school of the bird's mouth is there, and own sizes can be added",
+  { tag: '@wide' },
+  async ({ page }) => {
+    await openDemo(page, 'Sallow Marsh ringing hut')
+    const school = async (name: string): Promise<void> => {
+      await take(page, 'Roof')
+      await choose(page, 'Seat', name)
+      await takeCard(page)
+    }
+    await school('Full bearing')
+    await expect(figure(page, 'seat')).toHaveText('3 1/2"')
+    await school('Third of the depth, plumb')
+    await expect(figure(page, 'heel')).toHaveText('1 13/16"')
+    const before = await figure(page, 'length').innerText()
+    await school('Chosen height above plate')
+    await expect(figure(page, 'length')).toHaveText(before)
     await take(page, 'Roof')
-    await choose(page, 'Seat', name)
+    await type(page, 'Height above plate', '5')
     await takeCard(page)
-  }
-  await school('Full bearing')
-  await expect(figure(page, 'seat')).toHaveText('3 1/2"')
-  await school('Third of the depth, plumb')
-  await expect(figure(page, 'heel')).toHaveText('1 13/16"')
-  const before = await figure(page, 'length').innerText()
-  await school('Chosen height above plate')
-  await expect(figure(page, 'length')).toHaveText(before)
-  await take(page, 'Roof')
-  await type(page, 'Height above plate', '5')
-  await takeCard(page)
-  await expect(figure(page, 'height-above-plate')).toHaveText('5"')
-  await school('None: level cut')
-  await expect(page.getByRole('alert')).toContainText('runs out before the overhang ends')
-  await take(page, 'Lumber')
-  await field(page, 'Name').fill('barn 3x12')
-  await page.getByLabel('Thickness').fill('3')
-  await page.getByLabel('Depth').fill('oak')
-  await page.getByRole('button', { name: 'Add', exact: true }).click()
-  await expect(hand(page).getByRole('alert')).toContainText('“oak” is not understood')
-  await page.getByLabel('Depth').fill('12')
-  await page.getByRole('button', { name: 'Add', exact: true }).click()
-  await expect(hand(page)).toContainText('barn 3x12')
-  await take(page, 'Roof')
-  await choose(page, 'Rafters', /^barn 3x12/)
-  await takeCard(page)
-  await expect(page.locator('.room-card')).toContainText('barn 3x12 · 3" × 12"')
-  await expect(page.getByRole('alert')).toHaveCount(0)
-})
+    await expect(figure(page, 'height-above-plate')).toHaveText('5"')
+    await school('None: level cut')
+    await expect(page.getByRole('alert')).toContainText('runs out before the overhang ends')
+    await take(page, 'Lumber')
+    await field(page, 'Name').fill('barn 3x12')
+    await page.getByLabel('Thickness').fill('3')
+    await page.getByLabel('Depth').fill('oak')
+    await page.getByRole('button', { name: 'Add', exact: true }).click()
+    await expect(hand(page).getByRole('alert')).toContainText('“oak” is not understood')
+    await page.getByLabel('Depth').fill('12')
+    await page.getByRole('button', { name: 'Add', exact: true }).click()
+    await expect(hand(page)).toContainText('barn 3x12')
+    await take(page, 'Roof')
+    await choose(page, 'Rafters', /^barn 3x12/)
+    await takeCard(page)
+    await expect(page.locator('.room-card')).toContainText('barn 3x12 · 3" × 12"')
+    await expect(page.getByRole('alert')).toHaveCount(0)
+  },
+)

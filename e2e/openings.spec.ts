@@ -74,22 +74,24 @@ test("a new building gets a door and a window, dragged where they go and where t
   await expect(page.getByRole('cell', { name: 'king studs', exact: true })).toBeVisible()
 })
 
-test('openings of the demo are clean to axe, by rows and rings, and a kind changes what goes with it', async ({
-  page,
-}) => {
-  await openDemo(page, 'Sallow Marsh ringing hut', 'walls')
-  await page.getByRole('button', { name: 'East', exact: true }).click()
-  await page.locator('path.area[data-subject="walls.openings.1"]').click()
-  await expect(hand(page).getByRole('heading', { name: 'Window 2' })).toBeFocused()
-  await expect(hand(page)).toContainText('1\' 11" × 2\' 3"')
-  await expect(inHand(page, 'Lower edge')).toHaveValue('3\' 4"')
-  await clean(page)
-  await page.getByRole('slider', { name: 'Lower edge, drag' }).focus()
-  await page.keyboard.press('ArrowUp')
-  await expect(inHand(page, 'Lower edge')).toHaveValue('3\' 4 1/2"')
-  await choose(page, 'Kind', 'Vent')
-  await expect(inHand(page, 'Wider by')).toHaveValue('1/2"')
-  await page.getByRole('button', { name: 'Take the vent away' }).click()
-  await expect(hand(page).getByRole('heading', { name: 'East wall' })).toBeVisible()
-  await expect(page.locator('path.area[data-subject="walls.openings.1"]')).toHaveCount(0)
-})
+test(
+  'openings of the demo are clean to axe, by rows and rings, and a kind changes what goes with it',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await openDemo(page, 'Sallow Marsh ringing hut', 'walls')
+    await page.getByRole('button', { name: 'East', exact: true }).click()
+    await page.locator('path.area[data-subject="walls.openings.1"]').click()
+    await expect(hand(page).getByRole('heading', { name: 'Window 2' })).toBeFocused()
+    await expect(hand(page)).toContainText('1\' 11" × 2\' 3"')
+    await expect(inHand(page, 'Lower edge')).toHaveValue('3\' 4"')
+    await clean(page)
+    await page.getByRole('slider', { name: 'Lower edge, drag' }).focus()
+    await page.keyboard.press('ArrowUp')
+    await expect(inHand(page, 'Lower edge')).toHaveValue('3\' 4 1/2"')
+    await choose(page, 'Kind', 'Vent')
+    await expect(inHand(page, 'Wider by')).toHaveValue('1/2"')
+    await page.getByRole('button', { name: 'Take the vent away' }).click()
+    await expect(hand(page).getByRole('heading', { name: 'East wall' })).toBeVisible()
+    await expect(page.locator('path.area[data-subject="walls.openings.1"]')).toHaveCount(0)
+  },
+)

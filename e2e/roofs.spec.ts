@@ -51,7 +51,7 @@ test('a new building gets a single slope, from a pitch and from two heights', as
   await expect(page.getByRole('button', { name: 'Roof shape: gable' })).toBeVisible()
 })
 
-test('rafter ties, collar ties and fascia: dragged, said and cut', async ({ page }) => {
+test('rafter ties, collar ties and fascia: dragged, said and cut', { tag: '@wide' }, async ({ page }) => {
   await openDemo(page, 'Sallow Marsh ringing hut')
   await take(page, 'Roof', 'Ties')
   for (const kind of ['Rafter ties', 'Collar ties']) {
@@ -80,42 +80,52 @@ test('rafter ties, collar ties and fascia: dragged, said and cut', async ({ page
   await expect(ring).toHaveAttribute('aria-valuetext', '1\' 8 1/2"')
 })
 
-test('the nest-box workshop is on the shelf, and its high wall is dragged', async ({ page }) => {
-  await openDemo(page, 'Sallow Marsh nest-box workshop')
-  await expect(field(page, 'Height of the south wall')).toHaveValue('2720')
-  const before = await field(page, 'Pitch').inputValue()
-  const ring = page.getByRole('slider', { name: 'Height of the south wall, drag' })
-  await ring.focus()
-  await page.keyboard.press('ArrowUp')
-  await expect(field(page, 'Height of the south wall')).toHaveValue('2730')
-  await expect(field(page, 'Pitch')).not.toHaveValue(before)
-  await clean(page)
-  await take(page, 'Roof')
-  await add(page, 'Ceiling joists')
-  await expect(page.getByRole('alert')).toContainText('ledger would cross opening 1 in the south wall')
-  await type(page, 'Ceiling joists over the plate', '420')
-  await expect(page.getByRole('alert')).toHaveCount(0)
-  await page.getByRole('button', { name: 'Plan', exact: true }).click()
-  await page.locator('path.wood[data-member="roof/joist-ledger"]').first().dispatchEvent('click')
-  await expect(page.locator('.room-card')).toContainText('on the studs of the high wall')
-  await clean(page)
-})
+test(
+  'the nest-box workshop is on the shelf, and its high wall is dragged',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await openDemo(page, 'Sallow Marsh nest-box workshop')
+    await expect(field(page, 'Height of the south wall')).toHaveValue('2720')
+    const before = await field(page, 'Pitch').inputValue()
+    const ring = page.getByRole('slider', { name: 'Height of the south wall, drag' })
+    await ring.focus()
+    await page.keyboard.press('ArrowUp')
+    await expect(field(page, 'Height of the south wall')).toHaveValue('2730')
+    await expect(field(page, 'Pitch')).not.toHaveValue(before)
+    await clean(page)
+    await take(page, 'Roof')
+    await add(page, 'Ceiling joists')
+    await expect(page.getByRole('alert')).toContainText('ledger would cross opening 1 in the south wall')
+    await type(page, 'Ceiling joists over the plate', '420')
+    await expect(page.getByRole('alert')).toHaveCount(0)
+    await page.getByRole('button', { name: 'Plan', exact: true }).click()
+    await page.locator('path.wood[data-member="roof/joist-ledger"]').first().dispatchEvent('click')
+    await expect(page.locator('.room-card')).toContainText('on the studs of the high wall')
+    await clean(page)
+  },
+)
 
-test('a new building gets two pitches, and the ridge is typed to its place', async ({ page }) => {
-  await newBuilding(page, 'Gable, two pitches')
-  await expect(field(page, 'North pitch')).toHaveValue('9 in 12')
-  await type(page, 'Peak from the south wall', "3' 6")
-  await expect(field(page, 'Peak from the south wall')).toHaveValue('3\' 6"')
-  await expect(field(page, 'North pitch')).not.toHaveValue('9 in 12')
-  await type(page, 'Ridge, over the deck', "10'")
-  await expect(field(page, 'Ridge, over the deck')).toHaveValue('10\' 0"')
-  await clean(page)
-  await type(page, 'Ridge, over the deck', "5'")
-  await expect(page.getByRole('alert')).toContainText('No pitch between 0.5° and 70° brings the ridge there')
-  await expect(page.locator('path.wood').first()).toBeVisible()
-  await type(page, 'Pitch', '6')
-  await expect(page.getByRole('alert')).toHaveCount(0)
-})
+test(
+  'a new building gets two pitches, and the ridge is typed to its place',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await newBuilding(page, 'Gable, two pitches')
+    await expect(field(page, 'North pitch')).toHaveValue('9 in 12')
+    await type(page, 'Peak from the south wall', "3' 6")
+    await expect(field(page, 'Peak from the south wall')).toHaveValue('3\' 6"')
+    await expect(field(page, 'North pitch')).not.toHaveValue('9 in 12')
+    await type(page, 'Ridge, over the deck', "10'")
+    await expect(field(page, 'Ridge, over the deck')).toHaveValue('10\' 0"')
+    await clean(page)
+    await type(page, 'Ridge, over the deck', "5'")
+    await expect(page.getByRole('alert')).toContainText(
+      'No pitch between 0.5° and 70° brings the ridge there',
+    )
+    await expect(page.locator('path.wood').first()).toBeVisible()
+    await type(page, 'Pitch', '6')
+    await expect(page.getByRole('alert')).toHaveCount(0)
+  },
+)
 
 test('a new building gets a hip roof: its jacks are sawn on the skew, laid out with the square, and picked in 3D', async ({
   page,
@@ -153,39 +163,41 @@ test('a new building gets a hip roof: its jacks are sawn on the skew, laid out w
   await expect(page.getByRole('alert')).toHaveCount(0)
 })
 
-test('parts of a gabled roof: beam, soffit, ladder, barge boards and blocks, each with its card', async ({
-  page,
-}) => {
-  await newBuilding(page)
-  const pick = (name: string, option: RegExp): Promise<void> => choose(page, name, option)
-  await take(page, 'Roof', 'Ridge')
-  await pick('The ridge is', /^A beam/)
-  await expect(hand(page).getByLabel('Ridge posts, at most', { exact: true })).toBeVisible()
-  await take(page, 'Roof', 'Tails')
-  await pick('Boxed soffit, of', /^2x4/)
-  await add(page, 'Blocks')
-  await pick('Holes for air in each', /^2/)
-  await add(page, 'Ladder over the gables')
-  await pick('Barge boards', /^1x8/)
-  await type(page, 'Overhang at the gables', '2')
-  await expect(page.getByRole('alert')).toContainText('no room for a fly rafter')
-  await type(page, 'Overhang at the gables', '12')
-  await expect(page.getByRole('alert')).toHaveCount(0)
-  await clean(page)
-  const card = page.locator('.room-card')
-  await page.getByRole('button', { name: 'Plan', exact: true }).click()
-  await page.locator('path[data-member^="roof/south/block/"]').first().click()
-  await expect(card).toContainText('Holes for air')
-  await page.locator('path[data-member="roof/ridge/1"]').first().click()
-  await expect(card).toContainText('It carries half of both slopes')
-  await page.getByRole('button', { name: 'East', exact: true }).click()
-  await page.locator('path.wood[data-member="roof/south/barge/east"]').first().click()
-  await expect(card.locator('.mark').first()).toHaveText(/^BB/)
-  await clean(page)
-  await page.getByRole('button', { name: 'Section', exact: true }).click()
-  await page.getByRole('button', { name: 'Rafter after' }).click()
-  await expect(page.getByText('Rafter 5 of 7')).toBeVisible()
-})
+test(
+  'parts of a gabled roof: beam, soffit, ladder, barge boards and blocks, each with its card',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await newBuilding(page)
+    const pick = (name: string, option: RegExp): Promise<void> => choose(page, name, option)
+    await take(page, 'Roof', 'Ridge')
+    await pick('The ridge is', /^A beam/)
+    await expect(hand(page).getByLabel('Ridge posts, at most', { exact: true })).toBeVisible()
+    await take(page, 'Roof', 'Tails')
+    await pick('Boxed soffit, of', /^2x4/)
+    await add(page, 'Blocks')
+    await pick('Holes for air in each', /^2/)
+    await add(page, 'Ladder over the gables')
+    await pick('Barge boards', /^1x8/)
+    await type(page, 'Overhang at the gables', '2')
+    await expect(page.getByRole('alert')).toContainText('no room for a fly rafter')
+    await type(page, 'Overhang at the gables', '12')
+    await expect(page.getByRole('alert')).toHaveCount(0)
+    await clean(page)
+    const card = page.locator('.room-card')
+    await page.getByRole('button', { name: 'Plan', exact: true }).click()
+    await page.locator('path[data-member^="roof/south/block/"]').first().click()
+    await expect(card).toContainText('Holes for air')
+    await page.locator('path[data-member="roof/ridge/1"]').first().click()
+    await expect(card).toContainText('It carries half of both slopes')
+    await page.getByRole('button', { name: 'East', exact: true }).click()
+    await page.locator('path.wood[data-member="roof/south/barge/east"]').first().click()
+    await expect(card.locator('.mark').first()).toHaveText(/^BB/)
+    await clean(page)
+    await page.getByRole('button', { name: 'Section', exact: true }).click()
+    await page.getByRole('button', { name: 'Rafter after' }).click()
+    await expect(page.getByText('Rafter 5 of 7')).toBeVisible()
+  },
+)
 
 test("a new building leans on a house: its ledger is typed, and the house's side has no wall", async ({
   page,

@@ -42,36 +42,40 @@ test('rubbish in every field says what is wrong, keeps what was typed, and loses
   await expect(page.locator('body')).not.toContainText('NaN')
 })
 
-test('rubbish in the name, the moisture and an own size is refused where it stands', async ({ page }) => {
-  await openDemo(page, 'Sallow Marsh ringing hut')
-  const name = page.getByLabel('Name of the design')
-  await name.fill('   ')
-  await name.press('Enter')
-  await expect(name).toHaveValue('Sallow Marsh ringing hut')
-  await take(page, 'Lumber')
-  const dialog = hand(page)
-  for (const text of ['wet', '-1', '900', '']) {
-    await page.getByLabel('Moisture').fill(text)
+test(
+  'rubbish in the name, the moisture and an own size is refused where it stands',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await openDemo(page, 'Sallow Marsh ringing hut')
+    const name = page.getByLabel('Name of the design')
+    await name.fill('   ')
+    await name.press('Enter')
+    await expect(name).toHaveValue('Sallow Marsh ringing hut')
+    await take(page, 'Lumber')
+    const dialog = hand(page)
+    for (const text of ['wet', '-1', '900', '']) {
+      await page.getByLabel('Moisture').fill(text)
+      await page.keyboard.press('Enter')
+      await expect(dialog.getByRole('alert')).toContainText('Moisture must be a number from 0 to 120')
+    }
+    await page.getByLabel('Moisture').fill('25 %')
     await page.keyboard.press('Enter')
-    await expect(dialog.getByRole('alert')).toContainText('Moisture must be a number from 0 to 120')
-  }
-  await page.getByLabel('Moisture').fill('25 %')
-  await page.keyboard.press('Enter')
-  await expect(dialog.getByRole('alert')).toHaveCount(0)
-  for (const [field, text, says] of [
-    ['Name', '', 'Give the size a name'],
-    ['Name', '2x6', 'already'],
-    ['Name', 'oak', 'Nothing is entered'],
-    ['Thickness', 'thick', '“thick” is not understood'],
-    ['Thickness', "90'", 'must be between'],
-    ['Thickness', '2', 'Depth: Nothing is entered'],
-  ] as const) {
-    await dialog.getByLabel(field, { exact: true }).fill(text)
-    await dialog.getByRole('button', { name: 'Add', exact: true }).click()
-    await expect(dialog.getByRole('alert')).toContainText(says)
-  }
-  await expect(dialog).toContainText('None yet')
-})
+    await expect(dialog.getByRole('alert')).toHaveCount(0)
+    for (const [field, text, says] of [
+      ['Name', '', 'Give the size a name'],
+      ['Name', '2x6', 'already'],
+      ['Name', 'oak', 'Nothing is entered'],
+      ['Thickness', 'thick', '“thick” is not understood'],
+      ['Thickness', "90'", 'must be between'],
+      ['Thickness', '2', 'Depth: Nothing is entered'],
+    ] as const) {
+      await dialog.getByLabel(field, { exact: true }).fill(text)
+      await dialog.getByRole('button', { name: 'Add', exact: true }).click()
+      await expect(dialog.getByRole('alert')).toContainText(says)
+    }
+    await expect(dialog).toContainText('None yet')
+  },
+)
 
 test('impossible buildings are said, and what can be framed still is drawn', async ({ page }) => {
   await openDemo(page, 'Sallow Marsh ringing hut')
@@ -133,24 +137,26 @@ test('a broken file, a newer one and one with faults are refused with reasons; u
   await expect(page.getByRole('heading', { name: 'This design is not on the shelf' })).toBeVisible()
 })
 
-test('a size that a new building can not have is not begun in another: it is said, and stays as typed', async ({
-  page,
-}) => {
-  await page.goto('/new')
-  await page.getByRole('button', { name: 'Hide', exact: true }).click()
-  const length = page.getByLabel('Length', { exact: true })
-  for (const [text, said] of [
-    ['15', /^Length must be at least \d+' /],
-    ['banana', /^“banana” is not understood\. Type, for example, /],
-  ] as const) {
-    await length.fill(text)
+test(
+  'a size that a new building can not have is not begun in another: it is said, and stays as typed',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await page.goto('/new')
+    await page.getByRole('button', { name: 'Hide', exact: true }).click()
+    const length = page.getByLabel('Length', { exact: true })
+    for (const [text, said] of [
+      ['15', /^Length must be at least \d+' /],
+      ['banana', /^“banana” is not understood\. Type, for example, /],
+    ] as const) {
+      await length.fill(text)
+      await page.getByRole('button', { name: 'Begin' }).click()
+      await expect(page.getByRole('alert')).toHaveText(said)
+      await expect(length).toBeFocused()
+      await expect(length).toHaveValue(text)
+      expect(new URL(page.url()).pathname).toBe('/new')
+    }
+    await length.fill("15'")
     await page.getByRole('button', { name: 'Begin' }).click()
-    await expect(page.getByRole('alert')).toHaveText(said)
-    await expect(length).toBeFocused()
-    await expect(length).toHaveValue(text)
-    expect(new URL(page.url()).pathname).toBe('/new')
-  }
-  await length.fill("15'")
-  await page.getByRole('button', { name: 'Begin' }).click()
-  await page.locator('.room').waitFor()
-})
+    await page.locator('.room').waitFor()
+  },
+)

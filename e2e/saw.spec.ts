@@ -244,7 +244,7 @@ test('labels and cards are printed, and what a label’s code asks for is opened
   await expect(page.locator('.room-notice')).toContainText('There is no piece X99')
 })
 
-test('a board of another part brings that part onto the bench', async ({ page }) => {
+test('a board of another part brings that part onto the bench', { tag: '@wide' }, async ({ page }) => {
   await openDemo(page, 'Sallow Marsh osprey lookout', 'saw')
   await look(page, 'Boards')
   const cut = page.locator('.boards .cut', { hasText: /^P1-/ }).first()

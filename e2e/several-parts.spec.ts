@@ -12,43 +12,51 @@ async function takeAll(page: Page): Promise<void> {
   await expect(hand(page).getByRole('heading', { level: 2, name: /^(Building|Part)$/ })).toBeVisible()
 }
 
-test('a pergola: its tails, rafters and battens, each counted and cut', async ({ page }) => {
-  await begin(page, 'Pergola')
-  await take(page, 'Roof', 'Tails')
-  await expect(hand(page)).toContainText('Cove')
-  await choose(page, 'Tails end', 'Corner sawn off')
-  await type(page, 'From the end', '11')
-  await expect(page.getByRole('alert').first()).toContainText('leave no room for that shape')
-  await type(page, 'From the end', '3')
-  await expect(page.getByRole('alert')).toHaveCount(0)
-  await over(page, 'Plan').click()
-  await take(page, 'Roof', 'Battens')
-  await expect(hand(page)).toContainText('10 rafters and 15 battens')
-  await type(page, 'Battens, at most apart', '6')
-  await expect(hand(page)).toContainText('10 rafters and 29 battens')
-  await clean(page)
-  // farther out at the tails, by its ring, and the battens follow
-  const ring = page.getByRole('slider', { name: /^Overhang at the eaves/ }).first()
-  await ring.focus()
-  for (let i = 0; i < 8; i++) await page.keyboard.press('Shift+ArrowUp')
-  await expect(hand(page)).not.toContainText('and 29 battens')
-  await page.getByRole('link', { name: /^saw/i }).click()
-  await page.getByText('LV1', { exact: true }).first().click()
-  await expect(page.locator('.room-card')).toContainText('level rafters')
-})
+test(
+  'a pergola: its tails, rafters and battens, each counted and cut',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await begin(page, 'Pergola')
+    await take(page, 'Roof', 'Tails')
+    await expect(hand(page)).toContainText('Cove')
+    await choose(page, 'Tails end', 'Corner sawn off')
+    await type(page, 'From the end', '11')
+    await expect(page.getByRole('alert').first()).toContainText('leave no room for that shape')
+    await type(page, 'From the end', '3')
+    await expect(page.getByRole('alert')).toHaveCount(0)
+    await over(page, 'Plan').click()
+    await take(page, 'Roof', 'Battens')
+    await expect(hand(page)).toContainText('10 rafters and 15 battens')
+    await type(page, 'Battens, at most apart', '6')
+    await expect(hand(page)).toContainText('10 rafters and 29 battens')
+    await clean(page)
+    // farther out at the tails, by its ring, and the battens follow
+    const ring = page.getByRole('slider', { name: /^Overhang at the eaves/ }).first()
+    await ring.focus()
+    for (let i = 0; i < 8; i++) await page.keyboard.press('Shift+ArrowUp')
+    await expect(hand(page)).not.toContainText('and 29 battens')
+    await page.getByRole('link', { name: /^saw/i }).click()
+    await page.getByText('LV1', { exact: true }).first().click()
+    await expect(page.locator('.room-card')).toContainText('level rafters')
+  },
+)
 
-test('a wood store says how much it holds, in slats on posts; in another size more', async ({ page }) => {
-  await begin(page, 'Wood store')
-  await takeAll(page)
-  await expect(hand(page)).toContainText('12.1 cords')
-  await type(page, 'Length', "16'")
-  await expect(hand(page)).toContainText('8.7 cords')
-  await page.getByRole('link', { name: /^walls/i }).click()
-  await over(page, 'North').click()
-  await over(page, 'Sheets').click()
-  await expect(page.locator('path[data-member^="walls/north/slat/"]').first()).toBeAttached()
-  await clean(page)
-})
+test(
+  'a wood store says how much it holds, in slats on posts; in another size more',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await begin(page, 'Wood store')
+    await takeAll(page)
+    await expect(hand(page)).toContainText('12.1 cords')
+    await type(page, 'Length', "16'")
+    await expect(hand(page)).toContainText('8.7 cords')
+    await page.getByRole('link', { name: /^walls/i }).click()
+    await over(page, 'North').click()
+    await over(page, 'Sheets').click()
+    await expect(page.locator('path[data-member^="walls/north/slat/"]').first()).toBeAttached()
+    await clean(page)
+  },
+)
 
 test('a lean-to hangs under the eave, is changed on its drawing, and taken away', async ({ page }) => {
   await begin(page, 'Garden shed')
@@ -97,34 +105,36 @@ test('a lean-to hangs under the eave, is changed on its drawing, and taken away'
   await expect(page.getByLabel('Name of the design')).toHaveValue('Garden shed')
 })
 
-test('a playhouse: the roof runs on over its porch, changed for both; its list and file hold both', async ({
-  page,
-}) => {
-  await begin(page, 'Playhouse')
-  await expect(parts(page).getByRole('button')).toHaveText(['Playhouse', 'Porch'])
-  await parts(page).getByRole('button', { name: 'Porch' }).click()
-  await takeAll(page)
-  await expect(hand(page)).toContainText('The main roof runs on over it')
-  await type(page, 'Length', "6'")
-  await expect(page.getByRole('alert').first()).toContainText("stand past the main part's porch")
-  await type(page, 'Length', "4'")
-  await expect(page.getByRole('alert')).toHaveCount(0)
-  await take(page, 'Roof')
-  await type(page, 'Pitch', '10')
-  await parts(page).getByRole('button', { name: 'Playhouse' }).click()
-  await take(page, 'Roof')
-  await expect(field(page, 'Pitch')).toHaveValue(/^10/)
-  await clean(page)
-  await page.getByRole('link', { name: /^saw/i }).click()
-  const [download] = await Promise.all([
-    page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Save the cut list as CSV' }).click(),
-  ])
-  const csv = await readFile(await download.path(), 'utf8')
-  expect(csv.split('\r\n')[0]).toMatch(/^\uFEFFPart,Mark,/)
-  expect(csv).toMatch(/\r\nPlayhouse,UC1,/)
-  expect(csv).toMatch(/\r\nPorch,P1-UC1,/)
-})
+test(
+  'a playhouse: the roof runs on over its porch, changed for both; its list and file hold both',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await begin(page, 'Playhouse')
+    await expect(parts(page).getByRole('button')).toHaveText(['Playhouse', 'Porch'])
+    await parts(page).getByRole('button', { name: 'Porch' }).click()
+    await takeAll(page)
+    await expect(hand(page)).toContainText('The main roof runs on over it')
+    await type(page, 'Length', "6'")
+    await expect(page.getByRole('alert').first()).toContainText("stand past the main part's porch")
+    await type(page, 'Length', "4'")
+    await expect(page.getByRole('alert')).toHaveCount(0)
+    await take(page, 'Roof')
+    await type(page, 'Pitch', '10')
+    await parts(page).getByRole('button', { name: 'Playhouse' }).click()
+    await take(page, 'Roof')
+    await expect(field(page, 'Pitch')).toHaveValue(/^10/)
+    await clean(page)
+    await page.getByRole('link', { name: /^saw/i }).click()
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: 'Save the cut list as CSV' }).click(),
+    ])
+    const csv = await readFile(await download.path(), 'utf8')
+    expect(csv.split('\r\n')[0]).toMatch(/^\uFEFFPart,Mark,/)
+    expect(csv).toMatch(/\r\nPlayhouse,UC1,/)
+    expect(csv).toMatch(/\r\nPorch,P1-UC1,/)
+  },
+)
 
 test('the osprey lookout in 3D: its store is picked there and is then on the bench', async ({ page }) => {
   await openDemo(page, 'Sallow Marsh osprey lookout')
@@ -140,21 +150,23 @@ test('the osprey lookout in 3D: its store is picked there and is then on the ben
   await clean(page)
 })
 
-test('the ferry shelter: the porch is drawn in its own walls, and the ground is the main part’s', async ({
-  page,
-}) => {
-  await openDemo(page, 'Sallow Marsh ferry shelter')
-  await parts(page).getByRole('button', { name: 'Landing porch' }).click()
-  await page.getByRole('link', { name: /^walls/i }).click()
-  await over(page, 'West').click()
-  await over(page, 'Sheets').click()
-  await expect(page.locator('path[data-member^="walls/west/slat/"]').first()).toBeAttached()
-  await page.getByRole('link', { name: /^ground/i }).click()
-  await expect(page.getByRole('group', { name: 'Step on the ground' }).getByRole('button')).toHaveText([
-    'Base',
-  ])
-  await clean(page)
-})
+test(
+  'the ferry shelter: the porch is drawn in its own walls, and the ground is the main part’s',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await openDemo(page, 'Sallow Marsh ferry shelter')
+    await parts(page).getByRole('button', { name: 'Landing porch' }).click()
+    await page.getByRole('link', { name: /^walls/i }).click()
+    await over(page, 'West').click()
+    await over(page, 'Sheets').click()
+    await expect(page.locator('path[data-member^="walls/west/slat/"]').first()).toBeAttached()
+    await page.getByRole('link', { name: /^ground/i }).click()
+    await expect(page.getByRole('group', { name: 'Step on the ground' }).getByRole('button')).toHaveText([
+      'Base',
+    ])
+    await clean(page)
+  },
+)
 
 test.describe('on a phone', () => {
   test.use({ viewport: { width: 390, height: 844 }, hasTouch: true })

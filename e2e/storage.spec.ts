@@ -76,7 +76,8 @@ const ways = {
 }
 
 for (const [way, leave] of Object.entries(ways)) {
-  test(`leaving by ${way} waits for edits that are not stored yet`, async ({ page, context }) => {
+  const tag = way === 'Back' ? '@wide' : []
+  test(`leaving by ${way} waits for edits that are not stored yet`, { tag }, async ({ page, context }) => {
     await openDemo(page, HUT)
     await expect(saving(page)).toHaveText('Saved')
     const release = await hold(context, page.url())
@@ -96,27 +97,29 @@ for (const [way, leave] of Object.entries(ways)) {
     await expect(span(page)).toHaveValue('11\' 0"')
   })
 
-  test(`text half typed is entered on leaving by ${way}, and asked about where it can't be`, async ({
-    page,
-  }) => {
-    await openDemo(page, HUT)
-    await span(page).fill('10-6')
-    await leave(page)
-    await onShelf(page)
-    await openDemo(page, HUT)
-    await expect(span(page)).toHaveValue('10\' 6"')
-    await span(page).fill('banana')
-    await leave(page)
-    const dialog = page.getByRole('dialog')
-    await expect(dialog).toContainText('Span: “banana” is not understood')
-    await dialog.getByRole('button', { name: 'Stay' }).click()
-    await expect(span(page)).toHaveValue('banana')
-    await leave(page)
-    await dialog.getByRole('button', { name: 'Leave without it' }).click()
-    await onShelf(page)
-    await openDemo(page, HUT)
-    await expect(span(page)).toHaveValue('10\' 6"')
-  })
+  test(
+    `text half typed is entered on leaving by ${way}, and asked about where it can't be`,
+    { tag },
+    async ({ page }) => {
+      await openDemo(page, HUT)
+      await span(page).fill('10-6')
+      await leave(page)
+      await onShelf(page)
+      await openDemo(page, HUT)
+      await expect(span(page)).toHaveValue('10\' 6"')
+      await span(page).fill('banana')
+      await leave(page)
+      const dialog = page.getByRole('dialog')
+      await expect(dialog).toContainText('Span: “banana” is not understood')
+      await dialog.getByRole('button', { name: 'Stay' }).click()
+      await expect(span(page)).toHaveValue('banana')
+      await leave(page)
+      await dialog.getByRole('button', { name: 'Leave without it' }).click()
+      await onShelf(page)
+      await openDemo(page, HUT)
+      await expect(span(page)).toHaveValue('10\' 6"')
+    },
+  )
 }
 
 for (const [way, go] of [
@@ -129,33 +132,35 @@ for (const [way, go] of [
       }),
   ],
 ] as const) {
-  test(`${way} with edits waiting or text half typed asks, and the text is entered`, async ({
-    page,
-    context,
-  }) => {
-    await openDemo(page, HUT)
-    const release = await hold(context, page.url())
-    await span(page).fill('10-6')
-    let asked = 0
-    page.on('dialog', dialog => {
-      asked++
-      void dialog.dismiss()
-    })
-    await go(page)
-    await expect.poll(() => asked).toBe(1) // and stays
-    await expect(span(page)).toHaveValue('10\' 6"')
-    await release()
-    await expect(saving(page)).toHaveText('Saved')
-    const left = page.waitForEvent('framenavigated')
-    await go(page)
-    await left
-    await openDemo(page, HUT)
-    await expect(span(page)).toHaveValue('10\' 6"')
-    expect(asked).toBe(1)
-  })
+  const tag = way === 'reload' ? [] : '@wide'
+  test(
+    `${way} with edits waiting or text half typed asks, and the text is entered`,
+    { tag },
+    async ({ page, context }) => {
+      await openDemo(page, HUT)
+      const release = await hold(context, page.url())
+      await span(page).fill('10-6')
+      let asked = 0
+      page.on('dialog', dialog => {
+        asked++
+        void dialog.dismiss()
+      })
+      await go(page)
+      await expect.poll(() => asked).toBe(1) // and stays
+      await expect(span(page)).toHaveValue('10\' 6"')
+      await release()
+      await expect(saving(page)).toHaveText('Saved')
+      const left = page.waitForEvent('framenavigated')
+      await go(page)
+      await left
+      await openDemo(page, HUT)
+      await expect(span(page)).toHaveValue('10\' 6"')
+      expect(asked).toBe(1)
+    },
+  )
 }
 
-test('between benches text half typed is entered too', async ({ page }) => {
+test('between benches text half typed is entered too', { tag: '@wide' }, async ({ page }) => {
   await openDemo(page, HUT, 'walls')
   await field(page, 'Stud spacing').fill('12')
   await page.evaluate(() => history.back())
@@ -197,7 +202,7 @@ test('with storage full a bench says so, keeps what was done, lets it be saved a
   await expect(span(page)).toHaveValue('11\' 0"')
 })
 
-test('with storage full the shelf says what was not done, and why', async ({ page }) => {
+test('with storage full the shelf says what was not done, and why', { tag: '@wide' }, async ({ page }) => {
   const fill = await fillable(page)
   await page.goto('/')
   await page
@@ -262,17 +267,21 @@ test('a storage emptied while a design is open is said; the design is put back a
     if (each.includes('wants to delete database')) problems.splice(i, 1)
 })
 
-test('a design taken off the shelf in another tab is said and put back', async ({ page, context }) => {
-  await openDemo(page, HUT)
-  const other = await context.newPage()
-  await reportViolations(context)
-  await other.goto('/')
-  await other.getByRole('button', { name: `More for ${HUT}`, exact: true }).click()
-  await other.getByRole('menuitem', { name: 'Remove' }).click()
-  await expect(page.getByRole('heading', { name: 'This design was taken off the shelf' })).toBeVisible()
-  await page.getByRole('button', { name: 'Put it back' }).click()
-  await expect(span(page)).toBeVisible()
-})
+test(
+  'a design taken off the shelf in another tab is said and put back',
+  { tag: '@wide' },
+  async ({ page, context }) => {
+    await openDemo(page, HUT)
+    const other = await context.newPage()
+    await reportViolations(context)
+    await other.goto('/')
+    await other.getByRole('button', { name: `More for ${HUT}`, exact: true }).click()
+    await other.getByRole('menuitem', { name: 'Remove' }).click()
+    await expect(page.getByRole('heading', { name: 'This design was taken off the shelf' })).toBeVisible()
+    await page.getByRole('button', { name: 'Put it back' }).click()
+    await expect(span(page)).toBeVisible()
+  },
+)
 
 const opening = {
   silent: () => {
@@ -288,7 +297,8 @@ for (const [what, script, title] of [
   ['never answers', opening.silent, 'The shelf does not answer'],
   ['is refused to the page', opening.refused, "The shelf can't be opened"],
 ] as const) {
-  test(`a database that ${what} is said, on the shelf and on a bench`, async ({ page }) => {
+  const tag = script === opening.silent ? [] : '@wide'
+  test(`a database that ${what} is said, on the shelf and on a bench`, { tag }, async ({ page }) => {
     await page.addInitScript(script)
     await page.goto('/')
     await expect(page.getByRole('alert')).toContainText(title)

@@ -35,7 +35,7 @@ async function checkTypesAndBuild() {
 }
 
 /** A share of the random cases and the narrow walks; all of them are `npm run unit` and `npm run e2e`. */
-const SHARE = process.env.EARLY_WREN_SHARE ?? '0.4'
+const SHARE = process.env.EARLY_WREN_SHARE ?? '0.25'
 
 await ensureInstalled()
 await ensureChromium()

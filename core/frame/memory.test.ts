@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { type Design, newDesign, readDesign, roofChoices, withRoofOf, withValue } from '../design'
-import { furnishedSheds, runs } from '../testing/designs'
+import { furnishedSheds, isTried, runs } from '../testing/designs'
 import { groundedSheds } from '../testing/grounded'
 import { openedSheds } from '../testing/opened'
 import { differences } from '../testing/differences'
@@ -60,7 +60,9 @@ describe('a frame that knows the one before', () => {
         ...part(one, other),
         ...part(one.walls, other.walls).map(walls => ({ ...one, walls })),
         ...part(one.roof, other.roof).map(roof => ({ ...one, roof })),
-      ].filter(isValid)
+      ]
+        .filter(isValid)
+        .filter((_, i) => isTried(i))
     fc.assert(
       fc.property(any, any, (one, other) => warmIsCold(one, ...taken(one, other).map(read))),
       { numRuns: runs(2) },

@@ -3,6 +3,7 @@ import { cautionsOf } from '../check'
 import { type Design, newDesign, readDesign, type Roof, type RoofOpening, usualTies } from '../design'
 import { INCH } from '../measure'
 import { plan, raising } from '../plan'
+import { isTried } from '../testing/designs'
 import { find, inches, longOf, reach } from '../testing/reading'
 import { clashes } from '../testing/solids'
 import { frame } from './index'
@@ -157,6 +158,7 @@ describe('openings of other roofs', () => {
   // a whole wall of whole inches leaves a width of whole inches, which the sum that finds it misses by a hair
   test('the width told is taken, at every length of wall', () => {
     for (let long = 100; long <= 360; long++) {
+      if (!isTried(long)) continue
       const wide = (width: number): Design => ({
         ...shed([{ ...opening('light', long / 2, 16, width, 12), width }]),
         footprint: { length: long * INCH, width: 96 * INCH },

@@ -107,7 +107,8 @@ describe('random roofs of every shape', () => {
               walls.length * rafter.section.thickness * (0.1 / Math.tan(radians(roof.angle)) + 0.2),
           )
         }),
-        { numRuns: runs(15) },
+        // of some shapes few have what is looked at
+        { numRuns: Math.max(15, runs(15)) },
       )
       expect(held).toBeGreaterThan(0)
     },

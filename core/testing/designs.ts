@@ -375,4 +375,8 @@ export const runs = (usual: number): number =>
     process.env.EARLY_WREN_RUNS ??
       Math.max(Math.min(usual, FEW), Math.ceil(usual * Number(process.env.EARLY_WREN_SHARE ?? 1))),
   )
-const FEW = 15
+const FEW = 10
+
+/** Whether one of many cases is tried that are worked through in turn: of a share every so-manyth. */
+export const isTried = (turn: number): boolean => turn % EVERY === 0
+const EVERY = Math.max(1, Math.round(1 / Number(process.env.EARLY_WREN_SHARE ?? 1)))

@@ -22,7 +22,7 @@ import { toBuilding } from '../../geometry'
 import { INCH } from '../../measure'
 import { standingIn, type Whole, whole, wholeMembers } from '../../plan'
 import { turnOf } from '../../survey'
-import { runs } from '../../testing/designs'
+import { isTried, runs } from '../../testing/designs'
 import { partedFiles } from '../../testing/documented'
 import { asTold, nameOf, toldNumbers } from '../../testing/remedies'
 import { clashes, touching } from '../../testing/solids'
@@ -404,11 +404,13 @@ describe('a building of parts', () => {
   })
 
   test('every kind of part begins on every side of every building with no overlap; what is told is an opening', () => {
+    let turn = 0
     for (const starter of starters)
       for (const yard of ['imperial', 'metric'] as const) {
         const begun = starter.design(starter.name, yard, starter.usual[yard])
         for (const kind of partKinds)
           for (const side of sidesFor(begun, kind)) {
+            if (!isTried(turn++)) continue
             const at = whole(withPartOf(begun, kind, side, 'Part'))
             const codes = partOf(at).plan.frame.problems.map(({ code }) => code)
             expect([starter.name, kind, side, codes.filter(code => code !== 'ledger-over-opening')]).toEqual([
