@@ -1,14 +1,26 @@
 /** @type {import('jest').Config} */
-export default {
+const base = {
   testEnvironment: 'node',
   // Dexie keeps hold of globals that Jest would otherwise wrap
   testEnvironmentOptions: { globalsCleanup: 'off' },
-  // all processors: by itself one is left over
-  maxWorkers: '100%',
-  roots: ['<rootDir>/core', '<rootDir>/command', '<rootDir>/app'],
   testMatch: ['**/*.test.ts'],
   moduleFileExtensions: ['ts', 'mjs', 'js', 'json'],
   extensionsToTreatAsEsm: ['.ts'],
-  setupFiles: ['fake-indexeddb/auto'],
   transform: { '\\.ts$': '<rootDir>/scripts/jest-bundle.mjs' },
+}
+
+/** @type {import('jest').Config} */
+export default {
+  // all processors: by itself one is left over
+  maxWorkers: '100%',
+  projects: [
+    { ...base, roots: ['<rootDir>/core', '<rootDir>/command'] },
+    {
+      ...base,
+      roots: ['<rootDir>/core', '<rootDir>/app'],
+      testMatch: ['<rootDir>/app/**/*.test.ts'],
+      // a database in memory, for those alone that may ask for one
+      setupFiles: ['fake-indexeddb/auto'],
+    },
+  ],
 }

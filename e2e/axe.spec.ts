@@ -50,7 +50,7 @@ for (const dusk of [false, true]) {
 
 test.describe('on a phone', () => {
   test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true })
-  test('no screen has a fault that axe finds', async ({ page }) => {
+  test('no screen has a fault that axe finds', { tag: '@wide' }, async ({ page }) => {
     test.setTimeout(240_000)
     await openDemo(page, 'Sallow Marsh ringing hut', 'roof')
     await clean(page)

@@ -184,33 +184,35 @@ test(
   },
 )
 
-test("a door of one's own: ledges and braces, two leaves, framed, and what leaves no room", async ({
-  page,
-}) => {
-  await openDemo(page, 'Sallow Marsh ringing hut', 'walls')
-  await take(page, 'Walls', 'East wall', 'Door 1')
-  await choose(page, 'Made as', 'Ledges and braces')
-  await over(page, 'Doors').click()
-  await expect(pieces(page, 'door/brace')).not.toHaveCount(0)
-  await choose(page, 'Leaves', 'Two')
-  await expect(pieces(page, 'door/brace')).toHaveCount(4)
-  await expect(hand(page)).toContainText('Bolts for double doors')
-  await choose(page, 'Made as', 'Framed, with panels')
-  await choose(page, 'Leaves', 'One')
-  for (const part of ['stile/1', 'stile/2', 'rail/3', 'panel/2'])
-    await expect(page.locator(`.picture path[data-member$="/door/${part}"]`)).not.toHaveCount(0)
-  await expect(page.locator('.picture path[data-member$="/door/panel/3"]')).toHaveCount(0)
-  await type(page, 'Panel thickness', '1 1/2')
-  await expect(page.getByRole('alert').first()).toContainText('leaves too little')
-  await page.getByRole('button', { name: 'Undo' }).click()
-  await expect(page.getByRole('alert')).toHaveCount(0)
-  await pieces(page, 'door/stile').last().click()
-  await expect(page.locator('.card .mark')).toHaveText(/^SE\d+/)
-  await take(page, 'Walls', 'East wall', 'Door 1')
-  await choose(page, 'Made as', 'Bought')
-  await expect(over(page, 'Doors')).toHaveCount(0)
-  await clean(page)
-})
+test(
+  "a door of one's own: ledges and braces, two leaves, framed, and what leaves no room",
+  { tag: '@wide' },
+  async ({ page }) => {
+    await openDemo(page, 'Sallow Marsh ringing hut', 'walls')
+    await take(page, 'Walls', 'East wall', 'Door 1')
+    await choose(page, 'Made as', 'Ledges and braces')
+    await over(page, 'Doors').click()
+    await expect(pieces(page, 'door/brace')).not.toHaveCount(0)
+    await choose(page, 'Leaves', 'Two')
+    await expect(pieces(page, 'door/brace')).toHaveCount(4)
+    await expect(hand(page)).toContainText('Bolts for double doors')
+    await choose(page, 'Made as', 'Framed, with panels')
+    await choose(page, 'Leaves', 'One')
+    for (const part of ['stile/1', 'stile/2', 'rail/3', 'panel/2'])
+      await expect(page.locator(`.picture path[data-member$="/door/${part}"]`)).not.toHaveCount(0)
+    await expect(page.locator('.picture path[data-member$="/door/panel/3"]')).toHaveCount(0)
+    await type(page, 'Panel thickness', '1 1/2')
+    await expect(page.getByRole('alert').first()).toContainText('leaves too little')
+    await page.getByRole('button', { name: 'Undo' }).click()
+    await expect(page.getByRole('alert')).toHaveCount(0)
+    await pieces(page, 'door/stile').last().click()
+    await expect(page.locator('.card .mark')).toHaveText(/^SE\d+/)
+    await take(page, 'Walls', 'East wall', 'Door 1')
+    await choose(page, 'Made as', 'Bought')
+    await expect(over(page, 'Doors')).toHaveCount(0)
+    await clean(page)
+  },
+)
 
 /** A hip and trusses; the others are roofed by the same faces and edges. */
 const unlike = demos.filter(name => /reed hide|decoy store/.test(name))

@@ -89,26 +89,30 @@ test('a new building gets a gambrel: found four ways, its knee dragged, its head
   await expect(page.locator('.room-card .mark').first()).toHaveText(/^GT/)
 })
 
-test('trusses on a gable are chosen, and their jig is read, on a phone too', async ({ page }) => {
-  await newBuilding(page)
-  await take(page, 'Roof')
-  await choose(page, 'Carried by', 'Trusses')
-  await take(page, 'Roof', 'Trusses')
-  await choose(page, 'Trusses', 'King post')
-  await expect(page.locator('path.wood[data-member="roof/truss/4/king"]').first()).toBeAttached()
-  await type(page, 'Heel', '1\' 8"')
-  await expect(page.getByRole('alert')).toContainText('At this heel')
-  await page.getByRole('button', { name: 'Undo' }).click()
-  await expect(page.getByRole('alert')).toHaveCount(0)
-  await page.getByRole('button', { name: 'Jig', exact: true }).click()
-  const list = page.getByRole('region', { name: 'Jig' })
-  await expect(list.getByRole('row').filter({ hasText: 'UC1' }).first()).toBeVisible()
-  await expect(list).toContainText('7 trusses come out of it')
-  await clean(page)
-  await page.setViewportSize({ width: 390, height: 844 })
-  await expect(list.getByText('What proves it')).toBeVisible()
-  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
-})
+test(
+  'trusses on a gable are chosen, and their jig is read, on a phone too',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await newBuilding(page)
+    await take(page, 'Roof')
+    await choose(page, 'Carried by', 'Trusses')
+    await take(page, 'Roof', 'Trusses')
+    await choose(page, 'Trusses', 'King post')
+    await expect(page.locator('path.wood[data-member="roof/truss/4/king"]').first()).toBeAttached()
+    await type(page, 'Heel', '1\' 8"')
+    await expect(page.getByRole('alert')).toContainText('At this heel')
+    await page.getByRole('button', { name: 'Undo' }).click()
+    await expect(page.getByRole('alert')).toHaveCount(0)
+    await page.getByRole('button', { name: 'Jig', exact: true }).click()
+    const list = page.getByRole('region', { name: 'Jig' })
+    await expect(list.getByRole('row').filter({ hasText: 'UC1' }).first()).toBeVisible()
+    await expect(list).toContainText('7 trusses come out of it')
+    await clean(page)
+    await page.setViewportSize({ width: 390, height: 844 })
+    await expect(list.getByText('What proves it')).toBeVisible()
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
+  },
+)
 
 test(
   'scissors, a splice where it is asked for, and bought trusses by their sheet',
@@ -180,37 +184,39 @@ test(
   },
 )
 
-test('a row of trusses is set step by step, its boards taken up, and stepped through in 3D', async ({
-  page,
-}) => {
-  await openDemo(page, 'Sallow Marsh decoy store')
-  await over(page, 'Setting').click()
-  const steps = page.getByRole('list', { name: 'Setting, step by step' })
-  await expect(steps.getByRole('listitem')).toHaveCount(6)
-  await expect(steps).toContainText('Stretch a string along the south wall')
-  await clean(page)
-  // a board of a step is a card
-  await steps.getByRole('button', { name: 'XP1', exact: true }).click()
-  await expect(page.locator('.room-card .mark').first()).toHaveText('XP1')
+test(
+  'a row of trusses is set step by step, its boards taken up, and stepped through in 3D',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await openDemo(page, 'Sallow Marsh decoy store')
+    await over(page, 'Setting').click()
+    const steps = page.getByRole('list', { name: 'Setting, step by step' })
+    await expect(steps.getByRole('listitem')).toHaveCount(6)
+    await expect(steps).toContainText('Stretch a string along the south wall')
+    await clean(page)
+    // a board of a step is a card
+    await steps.getByRole('button', { name: 'XP1', exact: true }).click()
+    await expect(page.locator('.room-card .mark').first()).toHaveText('XP1')
 
-  // spacers between the trusses, laid from the hand
-  await take(page, 'Roof', 'Setting the trusses')
-  await choose(page, 'Spacers', 'Set between two')
-  await expect(steps).toContainText('the spacers between the two')
-  await choose(page, 'On the top chords', 'Purlins flat, for good')
-  await expect(steps).toContainText('purlins flat over the chords')
+    // spacers between the trusses, laid from the hand
+    await take(page, 'Roof', 'Setting the trusses')
+    await choose(page, 'Spacers', 'Set between two')
+    await expect(steps).toContainText('the spacers between the two')
+    await choose(page, 'On the top chords', 'Purlins flat, for good')
+    await expect(steps).toContainText('purlins flat over the chords')
 
-  // in 3D: the second truss, the third, and at the end what came down is gone
-  await steps.getByRole('button', { name: 'Stand the others, in 3D' }).click()
-  await page.locator('canvas').waitFor()
-  const order = page.getByRole('group', { name: 'Order of raising' })
-  await expect(order.getByRole('status')).toContainText('Truss 2')
-  await order.getByRole('button', { name: 'One step on' }).click()
-  await expect(order.getByRole('status')).toContainText('Truss 3')
-  await order.getByRole('button', { name: 'One step back' }).click()
-  await order.getByRole('button', { name: 'One step back' }).click()
-  await expect(order.getByRole('status')).toContainText('First truss')
-})
+    // in 3D: the second truss, the third, and at the end what came down is gone
+    await steps.getByRole('button', { name: 'Stand the others, in 3D' }).click()
+    await page.locator('canvas').waitFor()
+    const order = page.getByRole('group', { name: 'Order of raising' })
+    await expect(order.getByRole('status')).toContainText('Truss 2')
+    await order.getByRole('button', { name: 'One step on' }).click()
+    await expect(order.getByRole('status')).toContainText('Truss 3')
+    await order.getByRole('button', { name: 'One step back' }).click()
+    await order.getByRole('button', { name: 'One step back' }).click()
+    await expect(order.getByRole('status')).toContainText('First truss')
+  },
+)
 
 test(
   'a loft is laid on attic trusses, a stair leaves one out, and a loft that can not be says so',

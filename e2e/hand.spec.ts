@@ -94,7 +94,7 @@ for (const starters of [
   })
 }
 
-test('every card of the hut prints on one page', async ({ page }) => {
+test('every card of the hut prints on one page', { tag: '@wide' }, async ({ page }) => {
   await openDemo(page, 'Sallow Marsh ringing hut')
   for (let i = 0; i < 6; i++) {
     const pdf = (await page.pdf({ format: 'A4' })).toString('latin1')

@@ -199,57 +199,63 @@ test(
   },
 )
 
-test("a new building leans on a house: its ledger is typed, and the house's side has no wall", async ({
-  page,
-}) => {
-  await newBuilding(page, 'Lean-to, house on the north')
-  await type(page, 'Height of the north wall', "10'")
-  await expect(field(page, 'Height of the north wall')).toHaveValue('10\' 0"')
-  await page.getByRole('button', { name: 'Plan', exact: true }).click()
-  await page.locator('path.wood[data-member="roof/ledger"]').click()
-  await expect(page.locator('.room-card')).toContainText('Level on the house')
-  await clean(page)
-  await page.keyboard.press('w')
-  await expect(page.getByRole('button', { name: 'South', exact: true })).toBeVisible()
-  await expect(page.getByRole('button', { name: 'North', exact: true })).toHaveCount(0)
-  await page.keyboard.press('r')
-  await page.getByRole('button', { name: 'Section', exact: true }).click() // the bench is as it was left
-  await type(page, 'Height of the north wall', "6' 6")
-  await expect(page.getByRole('alert')).toContainText('brings the rafters to a ledger there')
-  await page.getByRole('button', { name: 'Undo' }).click()
-  await expect(page.getByRole('alert')).toHaveCount(0)
-})
+test(
+  "a new building leans on a house: its ledger is typed, and the house's side has no wall",
+  { tag: '@wide' },
+  async ({ page }) => {
+    await newBuilding(page, 'Lean-to, house on the north')
+    await type(page, 'Height of the north wall', "10'")
+    await expect(field(page, 'Height of the north wall')).toHaveValue('10\' 0"')
+    await page.getByRole('button', { name: 'Plan', exact: true }).click()
+    await page.locator('path.wood[data-member="roof/ledger"]').click()
+    await expect(page.locator('.room-card')).toContainText('Level on the house')
+    await clean(page)
+    await page.keyboard.press('w')
+    await expect(page.getByRole('button', { name: 'South', exact: true })).toBeVisible()
+    await expect(page.getByRole('button', { name: 'North', exact: true })).toHaveCount(0)
+    await page.keyboard.press('r')
+    await page.getByRole('button', { name: 'Section', exact: true }).click() // the bench is as it was left
+    await type(page, 'Height of the north wall', "6' 6")
+    await expect(page.getByRole('alert')).toContainText('brings the rafters to a ledger there')
+    await page.getByRole('button', { name: 'Undo' }).click()
+    await expect(page.getByRole('alert')).toHaveCount(0)
+  },
+)
 
-test('a roof light, a flue and a stair are let into the ringing hut, moved and refused', async ({ page }) => {
-  await openDemo(page, 'Sallow Marsh ringing hut')
-  await page.getByRole('button', { name: 'Plan', exact: true }).click()
-  await take(page, 'Roof')
-  await add(page, 'Roof light')
-  await expect(hand(page).getByRole('heading', { name: 'Roof light 1' })).toBeVisible()
-  await expect(hand(page).getByText('not framed')).toHaveCount(0)
-  const up = hand(page).getByLabel('Up from the wall', { exact: true })
-  const before = await up.inputValue()
-  const ring = page.getByRole('slider', { name: 'Up from the wall, drag' })
-  await ring.focus()
-  await page.keyboard.press('ArrowUp')
-  await expect(up).not.toHaveValue(before)
-  await page.locator('path.wood[data-member="roof/opening/1/header/high/1"]').first().click()
-  await expect(page.locator('.room-card .mark').first()).toHaveText('RH1')
-  await page.keyboard.press('Escape')
-  await expect(hand(page).getByRole('heading', { name: 'Roof light 1' })).toBeVisible()
-  await add(page, 'Stair')
-  await expect(hand(page).getByRole('heading', { name: 'Stair 2' })).toBeVisible()
-  await expect(page.locator('path.wood[data-member^="roof/opening/2/header/"]')).not.toHaveCount(0)
-  await add(page, 'Flue')
-  await expect(hand(page).getByRole('heading', { name: 'Flue 3' })).toBeVisible()
-  await clean(page)
-  await type(page, 'Up from the wall', '1"')
-  await expect(page.getByRole('alert')).toContainText('Opening 3 leaves no room for its headers')
-  await expect(hand(page)).toContainText('Opening 3 leaves no room for its headers')
-  await expect(hand(page).getByText('not framed')).toBeVisible()
-  await page.getByRole('button', { name: 'Take the flue away' }).click()
-  await expect(page.getByRole('alert')).toHaveCount(0)
-})
+test(
+  'a roof light, a flue and a stair are let into the ringing hut, moved and refused',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await openDemo(page, 'Sallow Marsh ringing hut')
+    await page.getByRole('button', { name: 'Plan', exact: true }).click()
+    await take(page, 'Roof')
+    await add(page, 'Roof light')
+    await expect(hand(page).getByRole('heading', { name: 'Roof light 1' })).toBeVisible()
+    await expect(hand(page).getByText('not framed')).toHaveCount(0)
+    const up = hand(page).getByLabel('Up from the wall', { exact: true })
+    const before = await up.inputValue()
+    const ring = page.getByRole('slider', { name: 'Up from the wall, drag' })
+    await ring.focus()
+    await page.keyboard.press('ArrowUp')
+    await expect(up).not.toHaveValue(before)
+    await page.locator('path.wood[data-member="roof/opening/1/header/high/1"]').first().click()
+    await expect(page.locator('.room-card .mark').first()).toHaveText('RH1')
+    await page.keyboard.press('Escape')
+    await expect(hand(page).getByRole('heading', { name: 'Roof light 1' })).toBeVisible()
+    await add(page, 'Stair')
+    await expect(hand(page).getByRole('heading', { name: 'Stair 2' })).toBeVisible()
+    await expect(page.locator('path.wood[data-member^="roof/opening/2/header/"]')).not.toHaveCount(0)
+    await add(page, 'Flue')
+    await expect(hand(page).getByRole('heading', { name: 'Flue 3' })).toBeVisible()
+    await clean(page)
+    await type(page, 'Up from the wall', '1"')
+    await expect(page.getByRole('alert')).toContainText('Opening 3 leaves no room for its headers')
+    await expect(hand(page)).toContainText('Opening 3 leaves no room for its headers')
+    await expect(hand(page).getByText('not framed')).toBeVisible()
+    await page.getByRole('button', { name: 'Take the flue away' }).click()
+    await expect(page.getByRole('alert')).toHaveCount(0)
+  },
+)
 
 test(
   'a new building gets a flat roof on firrings, whose blocks leave air over them',

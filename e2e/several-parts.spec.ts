@@ -58,52 +58,59 @@ test(
   },
 )
 
-test('a lean-to hangs under the eave, is changed on its drawing, and taken away', async ({ page }) => {
-  await begin(page, 'Garden shed')
-  await takeAll(page)
-  await expect(parts(page)).toHaveCount(0)
-  await add(page, 'Lean-to, north')
-  await expect(parts(page).getByRole('button')).toHaveText(['Garden shed', 'Lean-to'])
-  await expect(hand(page).getByRole('heading', { level: 2, name: 'Part' })).toBeVisible()
-  await expect(hand(page)).toContainText('A ledger under the eave')
-  const height = field(page, 'Wall height')
-  const before = await height.inputValue()
-  // a steeper slope under the same eave lets the posts come down
-  await take(page, 'Roof')
-  await type(page, 'Pitch', '5')
-  await takeAll(page)
-  await expect(height).not.toHaveValue(before)
-  // a height typed lets the pitch follow; the ledger stays
-  await type(page, 'Wall height', before)
-  await expect(height).toHaveValue(before)
-  await take(page, 'Roof')
-  await expect(field(page, 'Pitch')).toHaveValue(/^3/)
-  // the main part carries its slope on: it has no tails on that side
-  await takeAll(page)
-  await choose(page, 'Hangs by', 'The slope, carried on')
-  await expect(page.getByRole('alert')).toHaveCount(0)
-  await clean(page)
-  // where it can't be, it says so, and the part is marked from the main one too
-  await choose(page, 'Hangs on the', 'East')
-  await expect(page.getByRole('alert').first()).toContainText('no slope that ends over the east wall')
-  await parts(page).getByRole('button', { name: 'Garden shed', exact: true }).click()
-  await expect(page.getByRole('alert')).toHaveCount(0)
-  await expect(parts(page).getByRole('button', { name: /^Lean-to, \d+ problem/ })).toBeVisible()
-  await page.getByRole('button', { name: 'Undo' }).click()
-  await expect(parts(page).getByRole('button', { name: 'Lean-to', exact: true })).toBeVisible()
-  // another name, kept over a reload with what is on the bench
-  await parts(page).getByRole('button', { name: 'Lean-to', exact: true }).click()
-  await page.getByLabel('Name of the design').fill('Log store')
-  await page.keyboard.press('Enter')
-  await expect(parts(page).getByRole('button', { name: 'Log store' })).toBeVisible()
-  await expect(page.getByRole('group', { name: 'Saving' })).toHaveText('Saved')
-  await page.reload()
-  await expect(parts(page).getByRole('button', { name: 'Log store' })).toHaveAttribute('aria-current', 'true')
-  await takeAll(page)
-  await hand(page).getByRole('button', { name: 'Take the part away' }).click()
-  await expect(parts(page)).toHaveCount(0)
-  await expect(page.getByLabel('Name of the design')).toHaveValue('Garden shed')
-})
+test(
+  'a lean-to hangs under the eave, is changed on its drawing, and taken away',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await begin(page, 'Garden shed')
+    await takeAll(page)
+    await expect(parts(page)).toHaveCount(0)
+    await add(page, 'Lean-to, north')
+    await expect(parts(page).getByRole('button')).toHaveText(['Garden shed', 'Lean-to'])
+    await expect(hand(page).getByRole('heading', { level: 2, name: 'Part' })).toBeVisible()
+    await expect(hand(page)).toContainText('A ledger under the eave')
+    const height = field(page, 'Wall height')
+    const before = await height.inputValue()
+    // a steeper slope under the same eave lets the posts come down
+    await take(page, 'Roof')
+    await type(page, 'Pitch', '5')
+    await takeAll(page)
+    await expect(height).not.toHaveValue(before)
+    // a height typed lets the pitch follow; the ledger stays
+    await type(page, 'Wall height', before)
+    await expect(height).toHaveValue(before)
+    await take(page, 'Roof')
+    await expect(field(page, 'Pitch')).toHaveValue(/^3/)
+    // the main part carries its slope on: it has no tails on that side
+    await takeAll(page)
+    await choose(page, 'Hangs by', 'The slope, carried on')
+    await expect(page.getByRole('alert')).toHaveCount(0)
+    await clean(page)
+    // where it can't be, it says so, and the part is marked from the main one too
+    await choose(page, 'Hangs on the', 'East')
+    await expect(page.getByRole('alert').first()).toContainText('no slope that ends over the east wall')
+    await parts(page).getByRole('button', { name: 'Garden shed', exact: true }).click()
+    await expect(page.getByRole('alert')).toHaveCount(0)
+    await expect(parts(page).getByRole('button', { name: /^Lean-to, \d+ problem/ })).toBeVisible()
+    await page.getByRole('button', { name: 'Undo' }).click()
+    await expect(parts(page).getByRole('button', { name: 'Lean-to', exact: true })).toBeVisible()
+    // another name, kept over a reload with what is on the bench
+    await parts(page).getByRole('button', { name: 'Lean-to', exact: true }).click()
+    await page.getByLabel('Name of the design').fill('Log store')
+    await page.keyboard.press('Enter')
+    await expect(parts(page).getByRole('button', { name: 'Log store' })).toBeVisible()
+    await expect(page.getByRole('group', { name: 'Saving' })).toHaveText('Saved')
+    await page.reload()
+    await expect(parts(page).getByRole('button', { name: 'Log store' })).toHaveAttribute(
+      'aria-current',
+      'true',
+    )
+    await takeAll(page)
+    await hand(page).getByRole('button', { name: 'Take the part away' }).click()
+    await expect(parts(page)).toHaveCount(0)
+    await expect(page.getByLabel('Name of the design')).toHaveValue('Garden shed')
+  },
+)
 
 test(
   'a playhouse: the roof runs on over its porch, changed for both; its list and file hold both',
@@ -136,19 +143,23 @@ test(
   },
 )
 
-test('the osprey lookout in 3D: its store is picked there and is then on the bench', async ({ page }) => {
-  await openDemo(page, 'Sallow Marsh osprey lookout')
-  await page.locator('#sheet').focus()
-  await page.keyboard.press('3')
-  await page.locator('canvas').waitFor()
-  await expect(page.getByRole('group', { name: 'Parts shown solid' })).toContainText('Other parts')
-  await parts(page).getByRole('button', { name: 'Store' }).click()
-  await expect(page.locator('canvas')).toHaveAttribute('aria-label', /33 boards/)
-  const order = page.getByRole('group', { name: 'Order of raising' })
-  await order.getByRole('button', { name: 'One step back' }).click()
-  await expect(order.getByRole('status')).toContainText(' of ')
-  await clean(page)
-})
+test(
+  'the osprey lookout in 3D: its store is picked there and is then on the bench',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await openDemo(page, 'Sallow Marsh osprey lookout')
+    await page.locator('#sheet').focus()
+    await page.keyboard.press('3')
+    await page.locator('canvas').waitFor()
+    await expect(page.getByRole('group', { name: 'Parts shown solid' })).toContainText('Other parts')
+    await parts(page).getByRole('button', { name: 'Store' }).click()
+    await expect(page.locator('canvas')).toHaveAttribute('aria-label', /33 boards/)
+    const order = page.getByRole('group', { name: 'Order of raising' })
+    await order.getByRole('button', { name: 'One step back' }).click()
+    await expect(order.getByRole('status')).toContainText(' of ')
+    await clean(page)
+  },
+)
 
 test(
   'the ferry shelter: the porch is drawn in its own walls, and the ground is the main part’s',

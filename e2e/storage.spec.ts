@@ -99,7 +99,7 @@ for (const [way, leave] of Object.entries(ways)) {
 
   test(
     `text half typed is entered on leaving by ${way}, and asked about where it can't be`,
-    { tag },
+    { tag: '@wide' },
     async ({ page }) => {
       await openDemo(page, HUT)
       await span(page).fill('10-6')
@@ -240,32 +240,33 @@ test('with storage full the shelf says what was not done, and why', { tag: '@wid
   await expect(page.getByRole('link', { name: new RegExp(`^${HUT} 2`) })).toBeVisible()
 })
 
-test('a storage emptied while a design is open is said; the design is put back as it is on the screen', async ({
-  page,
-  problems,
-}) => {
-  await openDemo(page, HUT)
-  await expect(saving(page)).toHaveText('Saved')
-  await page.evaluate(
-    () =>
-      new Promise<void>(resolve => {
-        indexedDB.deleteDatabase('early-wren').onsuccess = () => resolve()
-      }),
-  )
-  await span(page).fill('10-6')
-  await page.keyboard.press('Enter')
-  const alert = page.getByRole('alert').filter({ hasText: 'emptied or deleted elsewhere' })
-  await expect(alert).toBeVisible()
-  await span(page).fill("11'")
-  await page.keyboard.press('Enter')
-  await alert.getByRole('button', { name: 'Put it back' }).click()
-  await expect(saving(page)).toHaveText('Saved')
-  await page.reload()
-  await expect(span(page)).toHaveValue('11\' 0"')
-  for (const [i, each] of [...problems.entries()].reverse())
-    // the library says what was done to it
-    if (each.includes('wants to delete database')) problems.splice(i, 1)
-})
+test(
+  'a storage emptied while a design is open is said; the design is put back as it is on the screen',
+  { tag: '@wide' },
+  async ({ page, problems }) => {
+    await openDemo(page, HUT)
+    await expect(saving(page)).toHaveText('Saved')
+    await page.evaluate(
+      () =>
+        new Promise<void>(resolve => {
+          indexedDB.deleteDatabase('early-wren').onsuccess = () => resolve()
+        }),
+    )
+    await span(page).fill('10-6')
+    await page.keyboard.press('Enter')
+    const alert = page.getByRole('alert').filter({ hasText: 'emptied or deleted elsewhere' })
+    await expect(alert).toBeVisible()
+    await span(page).fill("11'")
+    await page.keyboard.press('Enter')
+    await alert.getByRole('button', { name: 'Put it back' }).click()
+    await expect(saving(page)).toHaveText('Saved')
+    await page.reload()
+    await expect(span(page)).toHaveValue('11\' 0"')
+    for (const [i, each] of [...problems.entries()].reverse())
+      // the library says what was done to it
+      if (each.includes('wants to delete database')) problems.splice(i, 1)
+  },
+)
 
 test(
   'a design taken off the shelf in another tab is said and put back',
@@ -310,54 +311,63 @@ for (const [what, script, title] of [
   })
 }
 
-test('a damaged row and a damaged step are each said for what they are', async ({ page }) => {
-  await openDemo(page, HUT)
-  for (const text of ['10-6', "11'"]) {
-    await span(page).fill(text)
-    await page.keyboard.press('Enter')
-  }
-  await expect(saving(page)).toHaveText('Saved')
-  const id = new URL(page.url()).pathname.split('/')[2] ?? ''
-  const damage = (id: string, what: 'step' | 'row' | 'design') =>
-    page.evaluate(
-      ([id, what]) =>
-        new Promise<void>((resolve, reject) => {
-          const opening = indexedDB.open('early-wren')
-          opening.onerror = () => reject(new Error('not opened'))
-          opening.onsuccess = () => {
-            const work = opening.result.transaction(['designs', 'edits'], 'readwrite')
-            const designs = work.objectStore('designs')
-            if (what === 'step')
-              work.objectStore('edits').put({ design: id, index: 1, document: { broken: true } })
-            if (what === 'design') work.objectStore('edits').put({ design: id, index: 0, document: 'broken' })
-            if (what === 'row')
-              designs.get(id).onsuccess = event => {
-                designs.put({ ...(event.target as IDBRequest<object>).result, updated: 'yesterday', name: 7 })
+test(
+  'a damaged row and a damaged step are each said for what they are',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await openDemo(page, HUT)
+    for (const text of ['10-6', "11'"]) {
+      await span(page).fill(text)
+      await page.keyboard.press('Enter')
+    }
+    await expect(saving(page)).toHaveText('Saved')
+    const id = new URL(page.url()).pathname.split('/')[2] ?? ''
+    const damage = (id: string, what: 'step' | 'row' | 'design') =>
+      page.evaluate(
+        ([id, what]) =>
+          new Promise<void>((resolve, reject) => {
+            const opening = indexedDB.open('early-wren')
+            opening.onerror = () => reject(new Error('not opened'))
+            opening.onsuccess = () => {
+              const work = opening.result.transaction(['designs', 'edits'], 'readwrite')
+              const designs = work.objectStore('designs')
+              if (what === 'step')
+                work.objectStore('edits').put({ design: id, index: 1, document: { broken: true } })
+              if (what === 'design')
+                work.objectStore('edits').put({ design: id, index: 0, document: 'broken' })
+              if (what === 'row')
+                designs.get(id).onsuccess = event => {
+                  designs.put({
+                    ...(event.target as IDBRequest<object>).result,
+                    updated: 'yesterday',
+                    name: 7,
+                  })
+                }
+              work.oncomplete = () => {
+                opening.result.close()
+                resolve()
               }
-            work.oncomplete = () => {
-              opening.result.close()
-              resolve()
             }
-          }
-        }),
-      [id, what] as const,
-    )
-  await damage(id, 'step')
-  await page.reload()
-  await page.getByRole('button', { name: 'Undo' }).click()
-  await expect(page.getByRole('status').filter({ hasText: 'damaged and was passed over' })).toBeVisible()
-  await expect(span(page)).not.toHaveValue('11\' 0"')
-  await damage(id, 'row')
-  await page.goto('/')
-  await expect(page.getByRole('link', { name: /^Without a name/ })).toContainText('unknown time')
-  await damage(id, 'design')
-  for (const [place, says] of [
-    ['roof', 'damaged'],
-    ['marks', 'damaged'],
-    ['sketch', 'damaged'],
-  ] as const) {
-    await page.goto(`/design/${id}/${place}`)
-    await expect(page.getByRole('heading', { name: "This design can't be read" })).toBeVisible()
-    await expect(page.locator('main')).toContainText(says)
-  }
-})
+          }),
+        [id, what] as const,
+      )
+    await damage(id, 'step')
+    await page.reload()
+    await page.getByRole('button', { name: 'Undo' }).click()
+    await expect(page.getByRole('status').filter({ hasText: 'damaged and was passed over' })).toBeVisible()
+    await expect(span(page)).not.toHaveValue('11\' 0"')
+    await damage(id, 'row')
+    await page.goto('/')
+    await expect(page.getByRole('link', { name: /^Without a name/ })).toContainText('unknown time')
+    await damage(id, 'design')
+    for (const [place, says] of [
+      ['roof', 'damaged'],
+      ['marks', 'damaged'],
+      ['sketch', 'damaged'],
+    ] as const) {
+      await page.goto(`/design/${id}/${place}`)
+      await expect(page.getByRole('heading', { name: "This design can't be read" })).toBeVisible()
+      await expect(page.locator('main')).toContainText(says)
+    }
+  },
+)

@@ -58,7 +58,7 @@ test(
   },
 )
 
-test('plate marks on paper, at any length and to read aloud', async ({ page }) => {
+test('plate marks on paper, at any length and to read aloud', { tag: '@wide' }, async ({ page }) => {
   await openDemo(page, 'Sallow Marsh ringing hut', 'walls')
   await take(page, 'Walls', 'South wall')
   await page.getByRole('link', { name: 'Plate marks on paper' }).click()
@@ -209,7 +209,7 @@ test("a side of posts and beam, slatted, and what it can't have", { tag: '@wide'
   await clean(page)
 })
 
-test('raked gable walls, and one that steps', async ({ page }) => {
+test('raked gable walls, and one that steps', { tag: '@wide' }, async ({ page }) => {
   await openDemo(page, 'Sallow Marsh reed store', 'walls')
   await page.getByRole('button', { name: 'West', exact: true }).click()
   // along the lower face from the eave wall: a corner stud, then the layout, 24 in less half of 2 in from the
