@@ -206,7 +206,7 @@ function hipSlopes(length: number, width: number): Area[] {
 
 function roofOpening({ building, frame }: Plan, i: number): Area[] {
   const of = building.roof.openings[i]
-  if (!of || !frame.members.some(({ where }) => isOfRoofOpening(where, i + 1))) return []
+  if (!of || !frame.across.some(({ where }) => isOfRoofOpening(where, i + 1))) return []
   const slope = slopeUnder(frame.roof, of)
   if (!slope) return []
   const { normal, offset } = slope.eave.outside

@@ -110,7 +110,7 @@ const underKnees: readonly Role[] = ['knee-purlin', 'knee-post', 'knee-plate', '
  */
 function clearOf({ frame }: Plan, { line, width, plate, typed }: At): GambrelLine['headroom'] {
   const { headroom } = line
-  const inner = frame.members
+  const inner = frame.across
     .filter(({ role }) => underKnees.includes(role))
     .map(member => stretchOf(member, 'y'))
     .filter(({ to }) => to < width / 2)

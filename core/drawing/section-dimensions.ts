@@ -15,7 +15,7 @@ function readingAt(plan: Plan, at?: number): RoofReading | null {
   const { building, frame, roof } = plan
   const place = sectionPlace(plan, at)
   const [face] = frame.roof.faces
-  const rafter = frame.members.find(
+  const rafter = frame.across.find(
     member => member.role === 'rafter' && place && Math.abs(stretchOf(member, 'x').from - place.from) < HAIR,
   )
   return building.roof.taper && face && rafter ? readFace(frame, building.units, face, rafter) : roof

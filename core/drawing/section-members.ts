@@ -33,14 +33,14 @@ export function sectionMembers(plan: Plan, at?: number): Member[] {
   const { frame } = plan
   const place = sectionPlace(plan, at)
   const lengthwise = frame.walls.filter(({ along }) => along === 'x')
-  const walls = frame.members.filter(
+  const walls = frame.across.filter(
     ({ where, role }) =>
       lengthwise.some(({ name }) => isOfWall(where, name)) &&
       (isPlate(role) || (where.of?.kind === 'wall' && where.name === 'stud' && where.run[0] === 2)),
   )
   const posts = lengthwise.flatMap(({ name }) => sideOfPosts(plan, name, place ?? { from: 0, to: 0 }))
   if (!place) return [...posts, ...walls]
-  const roof = [...frame.members, ...frame.roofing]
+  const roof = [...frame.across, ...frame.roofing]
     .filter(({ where, role }) => where.in === 'roof' && role !== 'hip' && !isOverEnd(where))
     .map(member => ({ member, x: stretchOf(member, 'x') }))
   const gap = (x: Stretch): number => Math.max(0, x.from - place.to, place.from - x.to)
@@ -99,7 +99,7 @@ function cutAt(member: Member, { from, to }: Stretch): Member {
 /** The post of a side nearest to a place along it, and the beam there, seen along the side. */
 function sideOfPosts({ frame }: Plan, name: WallName, place: Stretch): Member[] {
   const of = (role: Member['role']): Member[] =>
-    frame.members.filter(member => member.role === role && isOfWall(member.where, name))
+    frame.across.filter(member => member.role === role && isOfWall(member.where, name))
   const off = (member: Member): number => {
     const { from, to } = stretchOf(member, 'x')
     return Math.max(0, from - place.to, place.from - to)

@@ -32,6 +32,7 @@ import {
 import type { Rect } from './rect'
 import { refusedProblems } from './refused'
 import {
+  asksInnerBeams,
   type BearingPartition,
   frameRoof,
   innerBeams,
@@ -61,13 +62,18 @@ import type { PerWall, Wall } from './walls/wall'
 
 /**
  * A design as placed, cut boards, and what they stand on; with what could not be framed, and the planes it
- * was framed by. What covers it, what its trusses are set with until it is covered, and what is wrong with
- * either is made when it is first asked for.
+ * was framed by. Its boards, what covers it, what its trusses are set with until it is covered, and what is
+ * wrong with any of them is made when it is first asked for.
  */
 export interface Frame {
   /** The building that was framed: the design worked out. */
   readonly building: Building
   readonly members: readonly Member[]
+  /**
+   * Of its members what a cut across it goes through: those of the roof and of the walls between its gables,
+   * without the rows and diagonals that hold trusses, which have a drawing of their own.
+   */
+  readonly across: readonly Member[]
   /** What covers its roof, from the rafters out; with its walls and doors; and the faces it is laid on. */
   readonly roofing: readonly Member[]
   readonly covering: readonly Member[]
@@ -134,31 +140,45 @@ export function frame(asked: Design, memory: Memory = newMemory(), hung: readonl
   const walls = frameWalls(building, lumber.plate, section, stack, between, memory)
   const over = { ...roof, profile, framed }
   const finished = finishWalls(finishing(building, lumber, section, below, over, stack, memory), walls.framed)
+  const openings = later(() => withGables(walls.openings, finished.openings()))
 
-  const orders = [...below.base.orders, ...(below.floor?.orders ?? []), ...finished.orders, ...roof.orders]
-  const { members: carried, refused: lost } = cutOrders(orders, memory)
-  const openings = withGables(walls.openings, finished.openings)
-  const inner = framed
-    ? innerBeams(
-        lumber,
-        roof.lines,
-        {
-          building,
-          members: carried,
-          parts: below.base.parts,
-          openings,
-          holes: below.floor?.openings ?? [],
-          bearers,
-        },
-        roof.orders,
-      )
-    : noInnerBeams
-  const beams = cutOrders(inner.orders, memory)
-  const standing = [...carried.filter(({ id }) => !inner.parted.has(id)), ...beams.members]
-  const loft = framed ? loftFrame(building, lumber, roof.lines, standing) : noLoft
-  const laid = cutOrders(loft.orders, memory)
-  const built = [...standing, ...laid.members]
-  const refused = [...lost, ...beams.refused, ...laid.refused]
+  const carried = later(() =>
+    cutOrders(
+      [...below.base.orders, ...(below.floor?.orders ?? []), ...finished.orders(), ...roof.orders],
+      memory,
+    ),
+  )
+  const onBeams = framed && asksInnerBeams(building, lumber)
+  const inner = later(() =>
+    onBeams
+      ? innerBeams(
+          lumber,
+          roof.lines,
+          {
+            building,
+            members: carried().members,
+            parts: below.base.parts,
+            openings: openings(),
+            holes: below.floor?.openings ?? [],
+            bearers,
+          },
+          roof.orders,
+        )
+      : noInnerBeams,
+  )
+  const beams = later(() => cutOrders(inner().orders, memory))
+  const standing = later(() => [
+    ...carried().members.filter(({ id }) => !inner().parted.has(id)),
+    ...beams().members,
+  ])
+  const laysLoft = framed && building.roof.loft !== null
+  // a loft ends at the gable walls: nothing of them is in its way
+  const inside = later(() => cutOrders([...finished.betweenGables(), ...roof.orders], memory))
+  const loft = later(() =>
+    laysLoft ? loftFrame(building, lumber, roof.lines, onBeams ? standing() : inside().members) : noLoft,
+  )
+  const laid = later(() => cutOrders(loft().orders, memory))
+  const built = later(() => [...standing(), ...laid().members])
   const set = setTrusses(
     {
       building,
@@ -172,9 +192,14 @@ export function frame(asked: Design, memory: Memory = newMemory(), hung: readonl
     built,
     memory,
   )
+  const members = later(() => [...built(), ...set.stays()])
+  const across = later(() => [
+    ...(onBeams ? built() : [...inside().members, ...laid().members]),
+    ...set.purlins(),
+  ])
   const laidOver = later(() => (framed ? coverOf(building, section, lumber, roof, memory) : noCoverFrame))
   const roofing = later(() => cutOrders(laidOver().orders, memory))
-  const doors = later(() => framedDoors(building, walls.walls, openings, section, memory))
+  const doors = later(() => framedDoors(building, walls.walls, openings(), section, memory))
   const dressed = later(() => cutOrders([...finished.skins(), ...doors().orders], memory))
   const covering = later(() => [...roofing().members, ...dressed().members])
   const problems = later(() =>
@@ -182,19 +207,26 @@ export function frame(asked: Design, memory: Memory = newMemory(), hung: readonl
       ...hung,
       ...below.problems,
       ...walls.problems,
-      ...finished.problems,
+      ...finished.problems(),
       ...roof.problems,
-      ...inner.problems,
-      ...loft.problems,
+      ...inner().problems,
+      ...loft().problems,
       ...laidOver().problems,
       ...doors().problems,
       ...(framed ? endWallProblems(building, lumber, roof.lines, profile) : []),
-      ...refusedProblems([...refused, ...roofing().refused, ...dressed().refused]),
+      ...refusedProblems(
+        [carried(), beams(), laid(), roofing(), dressed()].flatMap(({ refused }) => refused),
+      ),
     ]),
   )
   return {
     building: roof.truss ? withRoof(building, { truss: roof.truss }) : building,
-    members: [...built, ...set.stays],
+    get members() {
+      return members()
+    },
+    get across() {
+      return across()
+    },
     get roofing() {
       return roofing().members
     },
@@ -213,12 +245,22 @@ export function frame(asked: Design, memory: Memory = newMemory(), hung: readonl
     get problems() {
       return problems()
     },
-    loft: loft.loft,
-    innerBeams: inner.lines,
+    get loft() {
+      return loft().loft
+    },
+    get innerBeams() {
+      return inner().lines
+    },
+    get openings() {
+      return openings()
+    },
+    get looseJoints() {
+      return finished.loose()
+    },
+    get braces() {
+      return finished.braces()
+    },
     walls: walls.walls,
-    openings,
-    looseJoints: finished.loose,
-    braces: finished.braces,
     roof: roof.lines,
     profile,
     lumber,

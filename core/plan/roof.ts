@@ -70,7 +70,7 @@ export function readRoof(frame: Frame, units: Units, side: 'south' | 'north' = '
  * A face's first rafter, or its chord of the first truss that is not at an end: its lowest piece, and its
  * highest.
  */
-function firstOn({ members }: Frame, face: RoofFace): readonly [Member, Member] | null {
+function firstOn({ across: members }: Frame, face: RoofFace): readonly [Member, Member] | null {
   const rafter = members.find(
     ({ where }) => faceOf(where) === face.id && where.name === 'rafter' && where.run[0] === 1,
   )
@@ -196,7 +196,7 @@ function birdsmouth(frame: Frame, rafter: Member, eave: Eave): RoofReading['bird
 
 /** How far the rafter's level face at a wall reaches over the plate's width. */
 function bearing(frame: Frame, rafter: Member, { outside, height, side }: Eave): number {
-  const wedge = frame.members.find(member => member.role === 'wedge')
+  const wedge = frame.across.find(member => member.role === 'wedge')
   if (wedge) return wedge.board.end - wedge.board.start
   // a level joist lies on the plate as it is
   const on = frame.building.bearers[side]

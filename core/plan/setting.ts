@@ -47,7 +47,7 @@ const rolesOf: Readonly<Record<SettingStepName, readonly Role[]>> = {
 
 /** Whether there is a row of trusses, and its setting is planned. */
 export const isSet = ({ frame, building }: Pick<Plan, 'frame' | 'building'>): boolean =>
-  Boolean(building.roof.truss?.setting) && frame.members.some(({ role }) => role === 'upper-chord')
+  Boolean(building.roof.truss?.setting) && frame.across.some(({ role }) => role === 'upper-chord')
 
 /** How a row of trusses is set, in its order; nothing where there are none, or where it isn't planned. */
 export function settingOf(plan: Plan): SettingStep[] {

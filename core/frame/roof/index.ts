@@ -1,6 +1,6 @@
 export { rowsAcross } from './blocking'
 export { frameRoof } from './frame-roof'
-export { innerBeams, type InnerBeamLine, noInnerBeams } from './inner-beams'
+export { asksInnerBeams, innerBeams, type InnerBeamLine, noInnerBeams } from './inner-beams'
 export { type Loft, loftFrame, noLoft } from './loft'
 export type { BearingPartition } from './obstacle'
 export { roomOn } from './opening-room'

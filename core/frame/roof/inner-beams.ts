@@ -149,6 +149,10 @@ function joistBeamAsk(
   }
 }
 
+/** Whether a beam under ceiling joists or purlins under knees are asked for at all. */
+export const asksInnerBeams = ({ roof }: Building, { joistBeam, kneePurlin }: RoofLumber): boolean =>
+  !!(roof.joistBeam && joistBeam && roof.ties.ceiling) || !!(kneePurlinOf(roof) && kneePurlin)
+
 /** The purlins under the knees of a gambrel's rafters, where they find room. */
 function kneeAsks(building: Building, lumber: RoofLumber, lines: RoofLines): Ask[] {
   const beam = kneePurlinOf(building.roof)

@@ -12,9 +12,10 @@ import { bottomRows, flatPurlins, topRows, webRows } from './rows'
 import { spacersOf } from './spacers'
 import { wallBraces } from './wall-braces'
 
-/** What trusses are set with: the boards that stay, and all else, found when it is asked for. */
+/** What trusses are set with, found when it is asked for: purlins, all boards that stay, and all else. */
 export interface SetRow {
-  readonly stays: readonly Member[]
+  readonly purlins: () => readonly Member[]
+  readonly stays: () => readonly Member[]
   readonly rest: () => Rest
 }
 
@@ -24,7 +25,11 @@ interface Rest {
   readonly leftOut: Readonly<Partial<Record<Role, number>>>
 }
 
-const none: SetRow = { stays: [], rest: () => ({ temporary: [], leftOut: {} }) }
+const none: SetRow = {
+  purlins: () => [],
+  stays: () => [],
+  rest: () => ({ temporary: [], leftOut: {} }),
+}
 
 /** In the order that they find room in: those with boards that stay, and those that come down first. */
 const wantings = {
@@ -39,7 +44,7 @@ const wantings = {
  */
 export function setTrusses(
   ask: Omit<SetAsk, 'standing' | 'firstFree' | 'truss' | 'setting' | 'made'>,
-  standing: readonly Member[],
+  standing: () => readonly Member[],
   memory: Memory,
 ): SetRow {
   const { truss } = ask.building.roof
@@ -47,7 +52,7 @@ export function setTrusses(
   if (!truss || !setting || ask.trusses.length < 2) return none
   const stays: Member[] = []
   const temporary: Member[] = []
-  const inWay = crowd(standing)
+  const inWay = later(() => crowd(standing()))
   const made = (orders: readonly Order[]): readonly Member[] => cutOrders(orders, memory).members
   const known = new Map<boolean, Made>()
   const all: SetAsk = {
@@ -59,10 +64,12 @@ export function setTrusses(
     },
     truss,
     setting,
-    standing,
+    get standing() {
+      return standing()
+    },
     firstFree: (tries, among = () => true) => {
       const free = (member: Member): boolean =>
-        !inWay.some(member, other => among(other) && strikes(member, other))
+        !inWay().some(member, other => among(other) && strikes(member, other))
       for (const each of tries) {
         // what is tried and let go is not kept
         const members = cutOnce(each, memory)
@@ -72,21 +79,33 @@ export function setTrusses(
     },
   }
   const leftOut: Partial<Record<Role, number>> = {}
+  // they lie where they are asked for, whatever stands
+  const purlins = later(() => flatPurlins(all).flatMap(({ find }) => made(find() ?? [])))
+  const stand = (members: readonly Member[]): void => {
+    for (const member of members) {
+      ;(isTemporary(member.role) ? temporary : stays).push(member)
+      inWay().add(member)
+    }
+  }
   const put = (each: Wanting): void => {
     for (const { role, find } of each(all)) {
       const found = find()
       // what finds no room under the chords may lie on them for a time
-      for (const member of made(found ?? [])) {
-        ;(isTemporary(member.role) ? temporary : stays).push(member)
-        inWay.add(member)
-      }
+      stand(made(found ?? []))
       if (!found) leftOut[role] = (leftOut[role] ?? 0) + 1
     }
   }
-  wantings.stays.forEach(put)
+  const staying = later(() => {
+    for (const each of wantings.stays)
+      if (each === flatPurlins) stand(purlins())
+      else put(each)
+    return stays
+  })
   return {
-    stays,
+    purlins,
+    stays: staying,
     rest: later(() => {
+      staying()
       wantings.rest.forEach(put)
       return { temporary, leftOut }
     }),

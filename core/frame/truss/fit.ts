@@ -139,16 +139,24 @@ function fitLegs(
   truss: BuildingTruss,
 ): FittedTruss {
   const low = endTrussLines(building, lumber, lines)
-  const fits = (leg: number, more: Partial<BuildingTruss> = {}): boolean => {
+  const fitsOn = (each: RoofLines, leg: number, more: Partial<BuildingTruss> = {}): boolean => {
     const of = { ...truss, ...more, gusset: { ...truss.gusset, leg } }
-    return [...new Set([lines, low])].every(each => {
-      const { gussets } = madeOf(building, lumber, each, of, true)
-      return apart(gussets) && overPlates(each, gussets)
-    })
+    const { gussets } = madeOf(building, lumber, each, of, true)
+    return apart(gussets) && overPlates(each, gussets)
   }
+  const all = [...new Set([lines, low])]
+  const fits = (leg: number, more: Partial<BuildingTruss> = {}): boolean =>
+    all.every(each => fitsOn(each, leg, more))
+  // what fits on one is mostly what fits on the other
+  const longestOn = (to: number): number =>
+    all.reduce(
+      (most, each) =>
+        most < to && fitsOn(each, most) ? most : longest(leg => fitsOn(each, leg), least.gussetLeg, most),
+      to,
+    )
   const { leg, asked } = truss.gusset
   if (leg >= least.gussetLeg && fits(leg)) return { truss, problems: [] }
-  const most = fits(least.gussetLeg) ? longest(fits, least.gussetLeg, leg) : 0
+  const most = fits(least.gussetLeg) ? longestOn(leg) : 0
   const fitted = { ...truss, gusset: { ...truss.gusset, leg: most, most } }
   if (most === 0) {
     const flat = truss.ceiling && flatEnough(truss.ceiling, ceiling => fits(least.gussetLeg, { ceiling }))

@@ -65,18 +65,19 @@ export interface FinishAsk {
   readonly drop: (wall: SideName) => number
 }
 
-/**
- * All boards of the walls, gables and sheets; `loose` counts the plumb joints of each wall's sheets with no
- * stud behind them, `braces` its diagonals; and the openings of the gables, by their wall.
- */
+/** The walls finished, each when something of it is first asked for. */
 export interface FinishedWalls {
-  readonly orders: readonly Order[]
-  /** Siding and trim over the sheets, laid out when they are asked for. */
+  /** All boards of the walls, gables and sheets; those of the walls between the gables. */
+  readonly orders: () => readonly Order[]
+  readonly betweenGables: () => readonly Order[]
+  /** Siding and trim over the sheets. */
   readonly skins: () => readonly Order[]
-  readonly openings: PerWall<readonly RoughOpening[]>
-  readonly problems: readonly Problem[]
-  readonly loose: Readonly<Record<SideName, number>>
-  readonly braces: Readonly<Record<SideName, number>>
+  /** Openings of the gables, by their wall. */
+  readonly openings: () => PerWall<readonly RoughOpening[]>
+  readonly problems: () => readonly Problem[]
+  /** Plumb joints of each wall's sheets with no stud behind them, and its diagonals. */
+  readonly loose: () => Readonly<Record<SideName, number>>
+  readonly braces: () => Readonly<Record<SideName, number>>
 }
 
 /**
@@ -84,29 +85,33 @@ export interface FinishedWalls {
  * joints.
  */
 export function finishWalls(ask: FinishAsk, framed: readonly FramedWall[]): FinishedWalls {
-  const loose: Record<SideName, number> = { south: 0, east: 0, north: 0, west: 0 }
-  const braces: Record<SideName, number> = { south: 0, east: 0, north: 0, west: 0 }
-  const openings: Record<SideName, readonly RoughOpening[]> = { south: [], east: [], north: [], west: [] }
-  const problems: Problem[] = [...letInProblem(ask), ...skinProblems(ask.building, ask.skin)]
-  const glazing: Problem[] = []
-  const skins: (() => readonly Order[])[] = []
-  const orders = framed.flatMap(each => {
-    const { name } = each.wall
-    const made = ask.memory.last(`finished/${name}`, argumentsOf(ask, each), () => finishWall(ask, each))
-    if (isSide(name)) {
-      loose[name] = made.loose
-      braces[name] = made.braces
-      openings[name] = made.rough
-    }
-    problems.push(...made.problems)
-    glazing.push(...made.glazing)
-    skins.push(made.skin)
-    return made.orders
-  })
+  const walls = framed.map(each => ({
+    wall: each.wall,
+    made: later(() =>
+      ask.memory.last(`finished/${each.wall.name}`, argumentsOf(ask, each), () => finishWall(ask, each)),
+    ),
+  }))
+  const bySide = <T>(of: (made: FinishedWall) => T, without: T): Record<SideName, T> => {
+    const found = { south: without, east: without, north: without, west: without }
+    for (const { wall, made } of walls) if (isSide(wall.name)) found[wall.name] = of(made())
+    return found
+  }
   return {
-    ...{ orders, loose, braces, openings },
-    skins: () => skins.flatMap(skin => skin()),
-    problems: [...problems, ...oncePerField(glazing)],
+    orders: () => walls.flatMap(({ made }) => made().orders),
+    betweenGables: () =>
+      walls
+        .filter(({ wall }) => wall.along === 'x' || !isSide(wall.name))
+        .flatMap(({ made }) => made().orders),
+    skins: () => walls.flatMap(({ made }) => made().skin()),
+    openings: () => bySide(({ rough }) => rough, []),
+    problems: () => [
+      ...letInProblem(ask),
+      ...skinProblems(ask.building, ask.skin),
+      ...walls.flatMap(({ made }) => made().problems),
+      ...oncePerField(walls.flatMap(({ made }) => made().glazing)),
+    ],
+    loose: () => bySide(({ loose }) => loose, 0),
+    braces: () => bySide(({ braces }) => braces, 0),
   }
 }
 
