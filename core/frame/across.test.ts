@@ -1,15 +1,23 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { type Design, isSide, parseDesign } from '../design'
+import { type Design, isSide, parseDesign, readDesign } from '../design'
 import { furnishedSheds, runs } from '../testing/designs'
+import { documentedFiles } from '../testing/documented'
 import { groundedSheds } from '../testing/grounded'
 import { gambrelSheds, trussedGables } from '../testing/trussed'
-import { type Frame, frame, newMemory } from './index'
+import { type Frame, frame, type Member, newMemory } from './index'
+import { loftFrame } from './roof'
 
 const demos: readonly Design[] = readdirSync('demo').map(file => {
   const read = parseDesign(readFileSync(`demo/${file}`, 'utf8'))
   if (!read.ok) throw new Error(`${file} is not valid`)
+  return read.design
+})
+
+const documented: fc.Arbitrary<Design> = documentedFiles.map(file => {
+  const read = readDesign(JSON.parse(JSON.stringify(file)))
+  if (!read.ok) throw new Error(JSON.stringify(read.faults))
   return read.design
 })
 
@@ -47,8 +55,36 @@ describe('what a cut across a building goes through', () => {
   })
 
   test('is of the boards that stand, of any building', () => {
-    fc.assert(fc.property(fc.oneof(furnishedSheds, groundedSheds, gambrelSheds, trussedGables), isSame), {
-      numRuns: runs(100),
-    })
+    fc.assert(
+      fc.property(fc.oneof(documented, furnishedSheds, groundedSheds, gambrelSheds, trussedGables), isSame),
+      {
+        numRuns: runs(100),
+      },
+    )
+  })
+
+  test('a loft laid without the gable walls is the one laid among all that stands', () => {
+    let lofts = 0
+    fc.assert(
+      fc.property(fc.oneof(gambrelSheds, trussedGables, furnishedSheds), design => {
+        const deck = { kind: 'sheets', thickness: 18, sheet: { length: 2440, width: 1220 } } as const
+        const lofted = { ...design, roof: { ...design.roof, loft: { deck, height: 1500 } } }
+        const made = frame(lofted)
+        const isDeck = ({ id, role }: Member): boolean =>
+          id.startsWith('roof/loft/') && (role === 'deck-sheet' || role === 'deck-board')
+        const standing = made.members.filter(
+          member => !isDeck(member) && !member.id.startsWith('roof/setting/'),
+        )
+        const { loft, orders } = loftFrame(made.building, made.lumber, made.roof, standing)
+        expect(made.loft).toEqual(loft)
+        const laid = made.members.filter(isDeck)
+        expect(laid.map(({ where, placement }) => ({ where, placement }))).toEqual(
+          orders.map(({ where, placement }) => ({ where, placement })),
+        )
+        lofts += Number(loft !== null)
+      }),
+      { numRuns: runs(60) },
+    )
+    expect(lofts).toBeGreaterThan(3)
   })
 })

@@ -6,13 +6,13 @@ import { isWhole, type Packing, packingOf, type Pattern, type Problem, stepOf } 
 import { type Search, within } from './search'
 
 /** A packing in whole numbers, and whether it is the cheapest of its patterns for certain. */
-export interface Whole {
+interface Whole {
   readonly packing: Packing
   readonly least: boolean
 }
 
 /** What came of looking for the best there is: a bound, and a packing where a cheaper one was found. */
-export interface Closed {
+interface Closed {
   readonly bound: number
   readonly packing: Packing
 }

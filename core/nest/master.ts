@@ -45,11 +45,6 @@ export class Master {
     this.#spare = sizes.length
   }
 
-  /** Whether pieces can be left without a board at all, since boards are short. */
-  get canRunOut(): boolean {
-    return this.#limited.length > 0
-  }
-
   /** A board's cost in the linear problem. */
   costOf(board: number): number {
     return (this.#problem.boards[board]?.cost ?? 0) / this.#scale
@@ -74,11 +69,6 @@ export class Master {
     this.#limited.forEach((board, k) =>
       this.#model.changeRowBounds(this.#problem.sizes.length + k, -BIG, stock[board] ?? 0),
     )
-  }
-
-  /** A pattern that is not to be used again, or as often as ever. */
-  bar(index: number, barred: boolean): void {
-    this.#model.changeColBounds(this.#spare + index, 0, barred ? 0 : BIG)
   }
 
   solve(): Relaxed {

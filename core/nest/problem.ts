@@ -106,7 +106,7 @@ export const textOf = ({ board, sizes, counts }: Pattern): string =>
 export const isWhole = ({ left }: Pick<Packing, 'left'>): boolean => left.every(count => count === 0)
 
 /** The largest whole number that all of some divide by; 0 of none but 0. */
-export const commonMeasure = (numbers: readonly number[]): number =>
+const commonMeasure = (numbers: readonly number[]): number =>
   numbers.reduce((a, b) => {
     while (b) [a, b] = [b, a % b]
     return a

@@ -150,8 +150,7 @@ function fitLegs(
   // what fits on one is mostly what fits on the other
   const longestOn = (to: number): number =>
     all.reduce(
-      (most, each) =>
-        most < to && fitsOn(each, most) ? most : longest(leg => fitsOn(each, leg), least.gussetLeg, most),
+      (most, each) => (fitsOn(each, most) ? most : longest(leg => fitsOn(each, leg), least.gussetLeg, most)),
       to,
     )
   const { leg, asked } = truss.gusset
