@@ -34,7 +34,16 @@ import { faceOrders } from './rafters'
 import { beamOrders, type Heads, ridgeOrders } from './ridge-beam'
 import type { RoofFrame, Under } from './roof-frame'
 import { soffitOrders } from './soffit'
-import { endDrop, fitGussets, gussetsTaken, stairFrames, stairProblems, trussOrders } from '../truss'
+import {
+  endDrop,
+  fitGussets,
+  gussetsTaken,
+  readTrusses,
+  stairFrames,
+  stairProblems,
+  trussOrders,
+  type Trusses,
+} from '../truss'
 import { tailShapeProblems } from './tails'
 import { betweenEnds, type Pair, tieOrders, tiePlate } from './ties'
 import { wedgeOrders } from './wedges'
@@ -72,7 +81,8 @@ export function frameRoof(
       ? fitGussets(kept.building, lumber, laid.lines, kept.building.roof.truss)
       : null
   const building = fitted ? withRoof(kept.building, { truss: fitted.truss }) : kept.building
-  const carried = laid.framed ? carriedBy(building, lumber, laid.lines, bearers) : nothing
+  const trusses = laid.framed ? readTrusses(building, lumber, laid.lines) : null
+  const carried = laid.framed ? carriedBy(building, lumber, laid.lines, bearers, trusses) : nothing
   const problems = [
     ...laid.problems,
     ...carried.problems,
@@ -84,13 +94,13 @@ export function frameRoof(
   const drop = endDrop(building, lumber)
   const lines = withFalseTails(building, lumber, laid.lines, () => [
     ...carried.taken,
-    ...(laid.framed ? gussetsTaken(building, lumber, laid.lines) : []),
+    ...(trusses ? gussetsTaken(trusses) : []),
     ...(laid.framed ? kneesTaken(building, lumber, laid.lines) : []),
   ])
   const { truss, openings, tail, ends } = building.roof
   const built = { truss, openings, tail, ends, drop }
   if (!laid.framed) return { lines, problems, orders: [], underLedger: Infinity, ...built }
-  const more = finished({ building, lumber }, lines, carried, bearers, under)
+  const more = finished({ building, lumber }, lines, carried, bearers, under, trusses)
   return {
     lines,
     orders: [...carried.orders, ...falseTailOrders(building, lumber, lines, drop), ...more.orders],
@@ -126,11 +136,12 @@ function carriedBy(
   lumber: RoofLumber,
   lines: RoofLines,
   bearers: readonly BearingPartition[],
+  all: Trusses | null,
 ): Carried {
-  const { ties, hung } = tiesOf(building, lumber, lines)
+  const { ties, hung } = tiesOf(building, lumber, lines, all)
   const heads = headsOf(building, lumber, lines, ties, bearers)
-  const trusses = building.roof.truss ? trussOrders(building, lumber, lines, building.roof.truss) : null
-  const stairs = stairFrames(building, lumber, lines)
+  const trusses = all && trussOrders(building, lumber, all)
+  const stairs = all ? stairFrames(building, lumber, all) : { orders: [], taken: [] }
   const ends = loftEnds(building, lumber, lines, [...ties.orders, ...(trusses ?? [])])
   return {
     taken: [...ties.taken, ...ends.taken, ...stairs.taken],
@@ -156,6 +167,7 @@ function tiesOf(
   building: Building,
   lumber: RoofLumber,
   lines: RoofLines,
+  trusses: Trusses | null,
 ): { readonly ties: TieFrame; readonly hung: number } {
   const { has } = building.roof
   if (!has.ties.length) return { ties: { orders: [], problems: [], taken: [], crossing: [] }, hung: Infinity }
@@ -166,7 +178,7 @@ function tiesOf(
   const met = lines.faces.filter(
     face => lowEaveOf(lines, face) && (face.falls === 'south' || face.falls === 'north'),
   )
-  const pairs = besideGussets(building, lumber, lines)
+  const pairs = besideGussets(building, lumber, lines, trusses)
   const standing = [...met.flatMap(face => face.places), ...pairs].map(each => each.at)
   const inside = (hipsOf(lines).length ? met[0]?.whole : null) ?? betweenEnds(building)
   return {
@@ -179,14 +191,18 @@ function tiesOf(
  * Where ties stand beside pairs of rafters, or of trusses: clear of gussets on a truss's faces that reach
  * down to them.
  */
-function besideGussets(building: Building, lumber: RoofLumber, lines: RoofLines): Pair[] {
+function besideGussets(
+  { roof: { ties } }: Building,
+  lumber: RoofLumber,
+  lines: RoofLines,
+  trusses: Trusses | null,
+): Pair[] {
   const pairs = pairsOf(lines, lumber.rafter)
-  const { truss, ties } = building.roof
-  if (!truss || !ties.ceiling) return pairs
+  if (!trusses || !ties.ceiling) return pairs
   const low = tiePlate(lines) + ties.ceiling.height
   const z = { from: low, to: low + (lumber.ties.ceiling?.depth ?? 0) }
-  if (!gussetsTaken(building, lumber, lines).some(each => overlap(each.z, z))) return pairs
-  const { thickness } = truss.gusset
+  if (!gussetsTaken(trusses).some(each => overlap(each.z, z))) return pairs
+  const { thickness } = trusses.truss.gusset
   return pairs.map(pair => ({ ...pair, at: { from: pair.at.from - thickness, to: pair.at.to + thickness } }))
 }
 
@@ -219,6 +235,7 @@ function finished(
   { taken, across, orders }: Carried,
   bearers: readonly BearingPartition[],
   under: Under,
+  trusses: Trusses | null,
 ): Heads {
   const purlins = purlinOrders(building, lumber, lines, bearers, {
     taken,
@@ -231,7 +248,7 @@ function finished(
   const kept = [
     ...taken,
     ...lookoutsTaken(building, lumber, lines),
-    ...gussetsTaken(building, lumber, lines),
+    ...(trusses ? gussetsTaken(trusses) : []),
     ...kneesTaken(building, lumber, lines),
     ...falseTailsTaken(lines),
   ]
@@ -243,7 +260,7 @@ function finished(
       ...fascia.orders,
       ...finishBoardOrders(building, lumber, lines),
       ...soffit.orders,
-      ...endOrders(building, lumber, lines, [...taken, ...gussetsTaken(building, lumber, lines, true)]),
+      ...endOrders(building, lumber, lines, [...taken, ...(trusses ? gussetsTaken(trusses, true) : [])]),
       ...blockingOrders(building, lumber, lines, kept, openingsTaken(building, lumber, lines)),
     ],
     problems: [...purlins.problems, ...fascia.problems, ...soffit.problems],

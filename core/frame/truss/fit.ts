@@ -1,22 +1,33 @@
 import { type Building, type BuildingTruss, hasBottomChord, limits } from '../../design'
 import { lowEaveOf, lowEaves, type Problem, type RoofLines, type RoofLumber } from '../../lines'
-import { HAIR, INCH, type Pitch, pitchAngle, radians, TYPED } from '../../measure'
+import { HAIR, INCH, type Pitch, pitchAngle, radians, TOUCHING, TYPED } from '../../measure'
 import { least } from '../../trade'
-import { shares } from './flat'
+import { apartBy } from './flat'
 import type { Splice } from './splices'
-import { endTrussLines, madeOf } from './trusses'
+import { endTrussLines, joinedOf } from './trusses'
 import type { Gusset } from './gussets'
 
-const apart = (gussets: readonly Gusset[]): boolean =>
-  gussets.every((one, i) => gussets.slice(i + 1).every(other => !shares(one.outline, other.outline)))
-
-/** Whether the plates of splices lie over the walls' plates, on which something else may stand. */
-const overPlates = (lines: RoofLines, gussets: readonly Gusset[]): boolean => {
-  const plate = lowEaves(lines)[0]?.height ?? -Infinity
-  return gussets.every(
-    ({ name, outline }) => name[0] !== 'splice' || outline.every(({ z }) => z > plate - HAIR),
-  )
+/** How far the two gussets that lie nearest to each other are apart, mm; under 0 how far they meet. */
+function apart(gussets: readonly Gusset[]): number {
+  let room = Infinity
+  gussets.forEach((one, i) => {
+    for (let k = i + 1; k < gussets.length; k++)
+      room = Math.min(room, apartBy(one.outline, (gussets[k] as Gusset).outline))
+  })
+  return room
 }
+
+/** How far the plates of splices lie over the walls' plates, on which something else may stand; mm. */
+function overPlates(lines: RoofLines, gussets: readonly Gusset[]): number {
+  const plate = lowEaves(lines)[0]?.height ?? -Infinity
+  const levels = gussets.flatMap(({ name, outline }) =>
+    name[0] === 'splice' ? outline.map(({ z }) => z) : [],
+  )
+  return Math.min(...levels) - plate
+}
+
+/** What lies side by side is apart by nothing but rounding. */
+const fits = (room: number): boolean => room > -TOUCHING
 
 /** The trusses of a roof with gussets that fit, and what is said where those asked for don't. */
 export interface FittedTruss {
@@ -49,10 +60,10 @@ function fitSplices(
   // plates may shorten gussets that no leg was asked for, to this
   const whole = fitLegs(building, lumber, lines, plain).truss.gusset
   const leg = truss.gusset.asked ?? Math.min(whole.leg, SHORT)
-  const fits = (of: BuildingTruss): boolean =>
-    apart(madeOf(building, lumber, lines, { ...of, gusset: { ...of.gusset, leg } }, true).gussets)
+  const free = (of: BuildingTruss): boolean =>
+    fits(apart(joinedOf(building, lumber, lines, of, true).gussets(leg)))
   // where gussets meet without them, that is another fault
-  if (whole.most === 0 || !fits(plain)) return { truss: plain, problems: [] }
+  if (whole.most === 0 || !free(plain)) return { truss: plain, problems: [] }
   return (['bottom', 'top'] as const).reduce<FittedTruss>(
     (found, chord) => {
       const at = { bottom, top }[chord]
@@ -60,9 +71,9 @@ function fitSplices(
         ...found.truss,
         splice: { ...found.truss.splice, [chord]: to },
       })
-      if (at === null || (joins(joined(at), chord) && fits(joined(at))))
+      if (at === null || (joins(joined(at), chord) && free(joined(at))))
         return { ...found, truss: joined(at) }
-      const holds = (to: number): boolean => to > 0 && joins(joined(to), chord) && fits(joined(to))
+      const holds = (to: number): boolean => to > 0 && joins(joined(to), chord) && free(joined(to))
       // a panel point alone is no place to begin from
       const towards = (way: 1 | -1): number | null => {
         for (let by = STEP; by <= FAR; by += STEP) {
@@ -104,7 +115,7 @@ function fitSplices(
   /** Whether a chord is joined there at all. */
   function joins(of: BuildingTruss, chord: 'bottom' | 'top'): boolean {
     const at = of.splice[chord] ?? 0
-    return madeOf(building, lumber, lines, of, true).splices.some(
+    return joinedOf(building, lumber, lines, of, true).splices.some(
       each =>
         liesWhole(each) &&
         (each.chord === 'bottom') === (chord === 'bottom') &&
@@ -138,27 +149,29 @@ function fitLegs(
   lines: RoofLines,
   truss: BuildingTruss,
 ): FittedTruss {
-  const low = endTrussLines(building, lumber, lines)
-  const fitsOn = (each: RoofLines, leg: number, more: Partial<BuildingTruss> = {}): boolean => {
-    const of = { ...truss, ...more, gusset: { ...truss.gusset, leg } }
-    const { gussets } = madeOf(building, lumber, each, of, true)
-    return apart(gussets) && overPlates(each, gussets)
-  }
-  const all = [...new Set([lines, low])]
-  const fits = (leg: number, more: Partial<BuildingTruss> = {}): boolean =>
-    all.every(each => fitsOn(each, leg, more))
+  // the end trusses' lines are mostly the others' too
+  const each = [...new Set([lines, endTrussLines(building, lumber, lines)])]
+  const roomOf = (of: BuildingTruss): Room[] =>
+    each.map(on => {
+      const { gussets } = joinedOf(building, lumber, on, of, true)
+      return leg => {
+        const plates = gussets(leg)
+        return Math.min(apart(plates), overPlates(on, plates))
+      }
+    })
+  const all = roomOf(truss)
+  const free = (leg: number, on = all): boolean => on.every(room => fits(room(leg)))
   // what fits on one is mostly what fits on the other
   const longestOn = (to: number): number =>
-    all.reduce(
-      (most, each) => (fitsOn(each, most) ? most : longest(leg => fitsOn(each, leg), least.gussetLeg, most)),
-      to,
-    )
+    all.reduce((most, room) => longest(room, least.gussetLeg, most), to)
   const { leg, asked } = truss.gusset
-  if (leg >= least.gussetLeg && fits(leg)) return { truss, problems: [] }
-  const most = fits(least.gussetLeg) ? longestOn(leg) : 0
+  if (leg >= least.gussetLeg && free(leg)) return { truss, problems: [] }
+  const most = free(least.gussetLeg) ? longestOn(leg) : 0
   const fitted = { ...truss, gusset: { ...truss.gusset, leg: most, most } }
   if (most === 0) {
-    const flat = truss.ceiling && flatEnough(truss.ceiling, ceiling => fits(least.gussetLeg, { ceiling }))
+    const flat =
+      truss.ceiling &&
+      flatEnough(truss.ceiling, ceiling => free(least.gussetLeg, roomOf({ ...truss, ceiling })))
     return {
       truss: fitted,
       problems: [
@@ -189,27 +202,38 @@ function fitLegs(
 /**
  * The steepest ceiling under one that leaves scissors room for their gussets, degrees; null where none does.
  */
-function flatEnough(ceiling: Pitch, fits: (ceiling: Pitch) => boolean): number | null {
+function flatEnough(ceiling: Pitch, free: (ceiling: Pitch) => boolean): number | null {
   const of = (angle: number): Pitch => ({ rise: Math.tan(radians(angle)), run: 1 })
   const { min } = limits.roofAngle
-  if (!fits(of(min))) return null
+  if (!free(of(min))) return null
   let [yes, no]: [number, number] = [min, pitchAngle(ceiling)]
   for (let i = 0; i < 20; i++) {
     const middle = (yes + no) / 2
-    if (fits(of(middle))) yes = middle
+    if (free(of(middle))) yes = middle
     else no = middle
   }
   return yes
 }
 
-/** The longest that fits, by halving, from one that does to one that does not. */
-function longest(fits: (leg: number) => boolean, from: number, to: number): number {
-  let [yes, no] = [from, to]
-  // to a hundredth of a millimetre: no gusset is over a metre long
-  for (let i = 0; i < 17; i++) {
-    const middle = (yes + no) / 2
-    if (fits(middle)) yes = middle
-    else no = middle
+/** How far gussets whose legs are so long lie from what they must not meet, mm; under 0 how far they meet. */
+type Room = (leg: number) => number
+
+/** How near to the longest leg that fits one is found, mm. */
+const NEAR = 0.01
+
+/**
+ * The longest leg that fits, from one that does to one that may not: where a line between what both leave
+ * free says that nothing is left; in the middle where that gets nowhere.
+ */
+function longest(room: Room, from: number, to: number): number {
+  let [yes, no, left, short] = [from, to, room(from), room(to)]
+  if (fits(short)) return to
+  for (let i = 1; no - yes > NEAR && left > NEAR; i++) {
+    const share = i % 3 && Number.isFinite(left) ? left / (left - short) : 1 / 2
+    const at = yes + (no - yes) * share
+    const free = room(at)
+    if (fits(free)) [yes, left] = [at, free]
+    else [no, short] = [at, free]
   }
   return yes
 }

@@ -5,7 +5,8 @@ import { dot, type Plane, scale, subtract, unit, vec, type Vec3 } from '../../ge
 export type Outline = readonly Vec3[]
 
 /** The part of an outline behind a plane across the building; nothing where all of it is in front. */
-export function behind(outline: Outline, { normal, offset }: Plane): Vec3[] {
+export function behind(outline: Outline, { normal, offset }: Plane): Outline {
+  if (outline.every(p => dot(normal, p) <= offset)) return outline
   const out: Vec3[] = []
   outline.forEach((p, i) => {
     const q = outline[(i + 1) % outline.length] ?? p
@@ -78,6 +79,28 @@ export function shares(a: Outline, b: Outline): boolean {
   return Math.abs(area) > SHARED
 }
 
+/** How far beyond a convex outline's edges the nearest place of another lies, at the edge it is farthest from. */
+function beyond(a: Outline, b: Outline): number {
+  let most = -Infinity
+  for (let i = 0; i < a.length; i++) {
+    const [p, q] = [a[i] as Vec3, a[(i + 1) % a.length] as Vec3]
+    const [y, z] = [q.z - p.z, p.y - q.y]
+    const size = Math.hypot(y, z)
+    if (size < HAIR) continue
+    let nearest = Infinity
+    for (const r of b) nearest = Math.min(nearest, (y * (r.y - p.y) + z * (r.z - p.z)) / size)
+    most = Math.max(most, nearest)
+  }
+  return most
+}
+
+/**
+ * How far two convex outlines lie apart past an edge of one of them, mm; under 0 how far they reach into each
+ * other. One of no area is out of every way.
+ */
+export const apartBy = (a: Outline, b: Outline): number =>
+  a.length < 3 || b.length < 3 ? Infinity : Math.max(beyond(a, b), beyond(b, a))
+
 /**
  * A straight member in the plane across the building: its middle line's ends, half its width, and what cuts
  * it.
@@ -95,31 +118,37 @@ const PAST = 2000
 export const wayOf = ({ from, to }: Bar): Vec3 => unit(subtract(to, from))
 
 /** A bar as it is cut. */
-export function outlineOf(bar: Bar): Vec3[] {
+export function outlineOf(bar: Bar): Outline {
   const along = wayOf(bar)
   const across = scale(vec(0, -along.z, along.y), bar.half)
   const at = (p: Vec3, out: number, side: number): Vec3 =>
     vec(0, p.y + along.y * out + across.y * side, p.z + along.z * out + across.z * side)
   const blank = [at(bar.from, -PAST, -1), at(bar.to, PAST, -1), at(bar.to, PAST, 1), at(bar.from, -PAST, 1)]
-  return bar.cuts.reduce<Vec3[]>((outline, plane) => behind(outline, plane), blank)
+  return bar.cuts.reduce<Outline>((outline, plane) => behind(outline, plane), blank)
 }
+
+/** The corners of what a gusset covers whose legs reach so far along each member, mm. */
+export type Covered = (leg: number) => readonly Vec3[]
+
+/** What several cover together. */
+export const together =
+  (...parts: readonly Covered[]): Covered =>
+  leg =>
+    parts.flatMap(part => part(leg))
 
 /**
  * The corners of a bar's end, and of where it is covered a length along it from there on both its edges; `at`
  * which end.
  */
-export function coveredAt(bar: Bar, at: 'from' | 'to', leg: number): Vec3[] {
+export function coveredAt(bar: Bar, at: 'from' | 'to'): Covered {
   const along = at === 'from' ? wayOf(bar) : scale(wayOf(bar), -1)
   const middle = (dot(along, bar.from) + dot(along, bar.to)) / 2
   const ends = outlineOf(bar).filter(p => dot(along, p) < middle)
-  if (!ends.length) return []
-  const far = Math.max(...ends.map(p => dot(along, p))) + leg
-  const across = vec(0, -along.z, along.y)
-  const side = (way: 1 | -1): Vec3 => {
-    const on = bar[at]
-    const off = scale(across, way * bar.half)
-    const by = far - dot(along, on)
-    return vec(0, on.y + off.y + along.y * by, on.z + off.z + along.z * by)
-  }
-  return [...ends, side(1), side(-1)]
+  if (!ends.length) return () => []
+  const on = bar[at]
+  const far = Math.max(...ends.map(p => dot(along, p))) - dot(along, on)
+  const off = scale(vec(0, -along.z, along.y), bar.half)
+  const side = (way: 1 | -1, by: number): Vec3 =>
+    vec(0, on.y + way * off.y + along.y * by, on.z + way * off.z + along.z * by)
+  return leg => [...ends, side(1, far + leg), side(-1, far + leg)]
 }

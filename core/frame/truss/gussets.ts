@@ -13,7 +13,7 @@ import {
   vec,
   type Vec3,
 } from '../../geometry'
-import { lowEaves, type RoofLines, type RoofLumber } from '../../lines'
+import { lowEaves, type RoofLines, type RoofLumber, wallEaves } from '../../lines'
 import { type Section, sheetSection } from '../../lumber'
 import { FOOT, IN_LINE } from '../../measure'
 import type { Stretch } from '../../trade'
@@ -21,10 +21,10 @@ import type { BuildingCut, Order } from '../member'
 import { coverOn } from '../roof/cover'
 import { finishEnd } from '../roof/tails'
 import { SPARE } from '../square-board'
-import { behind, hullOf, planesAbout } from './flat'
-import { type Bottom, cornersOf, gussetOn, jointsOf } from './joints'
+import { behind, hullOf, type Outline, planesAbout } from './flat'
+import { type Bottom, cornersOf, gussetOn, insideOf, jointsOf } from './joints'
 import type { VaultChord } from './vault'
-import { hullOn, type WebJoint } from './panels'
+import type { WebJoint } from './panels'
 
 /** A sheet that gussets come out of, mm: 4 by 8 ft, or its metric like. */
 const sheets = {
@@ -44,37 +44,52 @@ export interface Gusset {
   readonly inside: readonly Plane[]
 }
 
+/** A truss's gussets whose legs reach so far along each member, mm; none of no length. */
+export type GussetsFor = (leg: number) => Gusset[]
+
 /** The gussets of a truss: on the joints of its chords, and of its webs. */
 export function gussetsOf(
   building: Building,
   lumber: RoofLumber,
   lines: RoofLines,
-  leg: number,
   bottom: Bottom | null,
   vault: readonly VaultChord[],
   webs: readonly WebJoint[],
-): Gusset[] {
+): GussetsFor {
   const named = new Set(webs.map(({ name }) => name.join('/')))
-  return [
-    // where webs meet chords too, one gusset is on all
-    ...jointsOf(lines, bottom, vault)
-      .filter(({ name }) => !named.has(name.join('/')))
-      .map((joint): Gusset => {
-        const { planes, inside } = gussetOn(joint, leg)
-        const trims = joint.name[0] === 'knee' ? besideFinish(building, lumber, lines) : []
-        return { name: joint.name, outline: hullOf(cornersOf([...planes, ...trims])), inside }
-      }),
-    ...webs.map((joint): Gusset => {
-      const { hull, trims } = hullOn(lines, joint, bottom ?? { low: 0, depth: 0 })
-      return {
+  // where webs meet chords too, one gusset is on all
+  const ofChords = jointsOf(lines, bottom, vault)
+    .filter(({ name }) => !named.has(name.join('/')))
+    .map((joint): ((leg: number) => Gusset) => {
+      const planes = gussetOn(joint)
+      const trims = joint.name[0] === 'knee' ? besideFinish(building, lumber, lines) : []
+      const inside = insideOf(joint)
+      return leg => ({
         name: joint.name,
-        // trimmed near a corner it may have an edge of no length
-        outline: hullOf(trims.reduce<readonly Vec3[]>((outline, plane) => behind(outline, plane), hull)),
-        inside: joint.inside ?? [],
-      }
-    }),
-  ]
+        outline: hullOf(cornersOf([...planes(leg), ...trims])),
+        inside,
+      })
+    })
+  const around = trimsOf(lines, bottom?.low ?? 0)
+  const ofWebs = webs.map(({ name, covered, inside = [], trims = [] }): ((leg: number) => Gusset) => {
+    const all = [...around, ...trims]
+    return leg => ({
+      name,
+      // trimmed near a corner it may have an edge of no length
+      outline: hullOf(all.reduce<Outline>(behind, hullOf(covered(leg)))),
+      inside,
+    })
+  })
+  const all = [...ofChords, ...ofWebs]
+  return leg => (leg > 0 ? all.map(gusset => gusset(leg)) : [])
 }
+
+/** What trims gussets on webs: the roof line, the bottom chord's lower edge, the walls' outsides. */
+const trimsOf = (lines: RoofLines, low: number): Plane[] => [
+  ...lines.faces.map(face => face.top),
+  { normal: vec(0, 0, -1), offset: -low },
+  ...wallEaves(lines).map(({ outside }) => outside),
+]
 
 /** What keeps gussets on a knee clear of boards let into the tails under it. */
 const besideFinish = (building: Building, lumber: RoofLumber, lines: RoofLines): Plane[] => {

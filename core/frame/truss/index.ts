@@ -1,3 +1,3 @@
 export { fitGussets } from './fit'
-export { bottomOf, endDrop, gussetsTaken, trussOrders } from './trusses'
+export { bottomOf, endDrop, gussetsTaken, readTrusses, trussOrders, type Trusses } from './trusses'
 export { stairFrames, stairProblems } from './stair'

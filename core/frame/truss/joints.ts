@@ -128,49 +128,38 @@ export const jointsOf = (
 ]
 
 /**
- * A gusset in true shape: the planes that bound it, and its straight inner edge from one leg's end to the
- * other's.
- */
-export interface Outline {
-  readonly planes: readonly Plane[]
-  readonly inner: readonly [Vec3, Vec3]
-  /** Where it may be cut out along its members' edges. */
-  readonly inside: readonly [Plane, Plane]
-}
-
-/**
- * The gusset of a joint that covers each member by `leg` along both its edges: bounded by the members' outer
+ * What bounds the gusset of a joint that covers each member by a leg along both its edges: the members' outer
  * edges, square ends, and a straight line between their inner corners.
  */
-export function gussetOn({ at, legs, ends }: Joint, leg: number): Outline {
+export function gussetOn({ at, legs, ends }: Joint): (leg: number) => Plane[] {
   const [a, b] = legs
   const inner = innerCorner(a, b, at)
-  const square = ({ along }: Leg): Plane => {
+  const square = ({ along }: Leg, leg: number): Plane => {
     // the farther of the joint's two corners along the member, and a leg from there
     const far = Math.max(dot(at, along), dot(inner, along))
     return { normal: along, offset: far + leg }
   }
-  const corner = (one: Leg): Vec3 => {
+  const corner = (one: Leg, leg: number): Vec3 => {
     const from = footOn(one.lower, inner)
-    return add(from, scale(one.along, square(one).offset - dot(from, one.along)))
+    return add(from, scale(one.along, square(one, leg).offset - dot(from, one.along)))
   }
-  const [p, q] = [corner(a), corner(b)]
-  const side = subtract(q, p)
-  const away = vec(0, -side.z, side.y)
-  const line = planeAt(p, away)
-  return {
-    planes: [
+  return leg => {
+    const [p, q] = [corner(a, leg), corner(b, leg)]
+    const side = subtract(q, p)
+    const line = planeAt(p, vec(0, -side.z, side.y))
+    return [
       a.upper,
       b.upper,
-      square(a),
-      square(b),
+      square(a, leg),
+      square(b, leg),
       dot(line.normal, at) > line.offset ? flip(line) : line,
       ...ends,
-    ],
-    inner: [p, q],
-    inside: [flip(a.lower), flip(b.lower)],
+    ]
   }
 }
+
+/** Where a joint's gusset may be cut out along its members' edges. */
+export const insideOf = ({ legs: [a, b] }: Joint): readonly [Plane, Plane] => [flip(a.lower), flip(b.lower)]
 
 /** The nearest place to a point that lies on a plane. */
 const footOn = ({ normal, offset }: Plane, p: Vec3): Vec3 =>

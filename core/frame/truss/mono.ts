@@ -1,9 +1,9 @@
-import type { Building, BuildingTruss } from '../../design'
+import type { Building } from '../../design'
 import { flip, meets, type Plane, planeAcross, vec, type Vec3 } from '../../geometry'
 import { highEaveOf, type RoofFace, type RoofLines, type RoofLumber } from '../../lines'
 import { coverOn } from '../roof/cover'
 import { finishEnd } from '../roof/tails'
-import { coveredAt } from './flat'
+import { coveredAt, together } from './flat'
 import type { Bottom } from './joints'
 import { between, endOf, onBottom, onTop, type Web, type Webs } from './panels'
 
@@ -18,7 +18,6 @@ interface Mono {
   readonly low: number
   readonly half: number
   readonly bottom: Bottom
-  readonly leg: number
   /** Where boards let into the tails over the high wall begin, looking out to them; none without. */
   readonly finish: readonly Plane[]
 }
@@ -30,7 +29,6 @@ function monoOf(
   building: Building,
   lines: RoofLines,
   lumber: RoofLumber,
-  { gusset: { leg } }: BuildingTruss,
   bottom: Bottom | null,
 ): Mono | null {
   const [face] = lines.faces
@@ -48,7 +46,6 @@ function monoOf(
     low,
     half: web.depth / 2,
     bottom,
-    leg,
     finish: finish ? [flip(finishEnd(high, coverOn(building, lumber, high.side), finish.thickness))] : [],
   }
 }
@@ -82,17 +79,17 @@ function innerFace({ turned, width, half }: Mono): Plane {
 const postJoints = (at: Mono, post: Web, long: Web | null): Webs['joints'] => [
   {
     name: ['post'],
-    points: [...coveredAt(post, 'from', at.leg), ...onBottom(at, endOf(post, 'from'))],
+    covered: together(coveredAt(post, 'from'), onBottom(at, endOf(post, 'from'))),
     panel: null,
     inside: [at.floor, innerFace(at)],
   },
   {
     name: ['post-head'],
-    points: [
-      ...coveredAt(post, 'to', at.leg),
-      ...(long ? coveredAt(long, 'to', at.leg) : []),
-      ...onTop(at, at.face, [...endOf(post, 'to'), ...(long ? endOf(long, 'to') : [])]),
-    ],
+    covered: together(
+      coveredAt(post, 'to'),
+      ...(long ? [coveredAt(long, 'to')] : []),
+      onTop(at.face, [...endOf(post, 'to'), ...(long ? endOf(long, 'to') : [])]),
+    ),
     panel: null,
     inside: [at.under, innerFace(at)],
     trims: at.finish,
@@ -138,16 +135,16 @@ export function monoWebs(...ask: Parameters<typeof monoOf>): Webs {
     joints: [
       {
         name: ['foot'],
-        points: [
-          ...coveredAt(short, 'from', at.leg),
-          ...coveredAt(long, 'from', at.leg),
-          ...onBottom(at, [...endOf(short, 'from'), ...endOf(long, 'from')]),
-        ],
+        covered: together(
+          coveredAt(short, 'from'),
+          coveredAt(long, 'from'),
+          onBottom(at, [...endOf(short, 'from'), ...endOf(long, 'from')]),
+        ),
         panel: { chord: 'bottom', at: foot },
       },
       {
         name: ['chord'],
-        points: [...coveredAt(short, 'to', at.leg), ...onTop(at, face, endOf(short, 'to'))],
+        covered: together(coveredAt(short, 'to'), onTop(face, endOf(short, 'to'))),
         panel: { chord: face.id, at: chord },
       },
       ...postJoints(at, post, long),

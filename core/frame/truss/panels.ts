@@ -10,8 +10,8 @@ import {
   vec,
   type Vec3,
 } from '../../geometry'
-import { wallEaves, type RoofFace, type RoofLines } from '../../lines'
-import { type Bar, coveredAt, hullOf } from './flat'
+import type { RoofFace } from '../../lines'
+import { type Bar, type Covered, coveredAt } from './flat'
 import type { Bottom } from './joints'
 
 /** A web, or another member between the chords, by its name and number. */
@@ -21,12 +21,12 @@ export interface Web extends Bar {
 }
 
 /**
- * Where webs meet chords: what a gusset there covers, as corners across the building; and the panel point of
- * a chord under it (`bottom`, or its face's), where that may be joined of two boards; null where it may not.
+ * Where webs meet chords: what a gusset there covers; and the panel point of a chord under it (`bottom`, or
+ * its face's), where that may be joined of two boards; null where it may not.
  */
 export interface WebJoint {
   readonly name: readonly (number | string)[]
-  readonly points: readonly Vec3[]
+  readonly covered: Covered
   readonly panel: { readonly chord: string; readonly at: Vec3 } | null
   /** Where a gusset there may be cut out along its members' edges. */
   readonly inside?: readonly Plane[]
@@ -48,7 +48,6 @@ export interface Between {
   readonly low: number
   readonly half: number
   readonly bottom: Bottom
-  readonly leg: number
 }
 
 export const underAt = ({ south, north }: Pick<Between, 'south' | 'north'>, y: number): number =>
@@ -74,47 +73,43 @@ export const plumb = (at: Between, name: string, run: Web['run'], y: number): We
 /**
  * The corners of the bottom chord about a place, as far as it is covered on either side of some bars' ends.
  */
-export function onBottom({ bottom, leg }: Pick<Between, 'bottom' | 'leg'>, ends: readonly Vec3[]): Vec3[] {
+export function onBottom({ bottom }: Pick<Between, 'bottom'>, ends: readonly Vec3[]): Covered {
   const ys = ends.map(p => p.y)
-  return [Math.min(...ys) - leg, Math.max(...ys) + leg].flatMap(y => [
-    vec(0, y, bottom.low),
-    vec(0, y, bottom.low + bottom.depth),
-  ])
+  const [from, to] = [Math.min(...ys), Math.max(...ys)]
+  return leg =>
+    [from - leg, to + leg].flatMap(y => [vec(0, y, bottom.low), vec(0, y, bottom.low + bottom.depth)])
 }
 
 /** The corners of a top chord about a place, as far as it is covered on either side of some bars' ends. */
-export function onTop(
-  { leg }: Pick<Between, 'leg'>,
-  { top, carrier }: RoofFace,
-  ends: readonly Vec3[],
-): Vec3[] {
+export function onTop({ top, carrier }: RoofFace, ends: readonly Vec3[]): Covered {
   const down = downOf(top)
   const along = ends.map(p => p.y * down.y + p.z * down.z)
-  return [Math.min(...along) - leg, Math.max(...along) + leg].flatMap(at =>
-    [top, carrier.underside].map(plane => {
-      const on = scale(plane.normal, plane.offset)
-      return add(vec(0, on.y, on.z), scale(down, at - (on.y * down.y + on.z * down.z)))
-    }),
-  )
+  const [from, to] = [Math.min(...along), Math.max(...along)]
+  // a plane's nearest place to the origin is straight out of it: no way down the slope from there
+  const feet = [top, carrier.underside].map(plane => onPlane(plane))
+  return leg => [from - leg, to + leg].flatMap(at => feet.map(foot => add(foot, scale(down, at))))
 }
 
+/** The place of a plane across the building that lies nearest to the origin. */
+const onPlane = ({ normal, offset }: Plane): Vec3 => vec(0, normal.y * offset, normal.z * offset)
+
 /** The corners of both top chords about the ridge. */
-export function atRidge({
-  south,
-  north,
-  leg,
-  width,
-}: Pick<Between, 'south' | 'north' | 'leg' | 'width'>): Vec3[] {
+export function atRidge({ south, north, width }: Pick<Between, 'south' | 'north' | 'width'>): Covered {
   const middle = planeAcross('y', width / 2)
-  return [south, north].flatMap(({ top, carrier }) => {
+  const sides = [south, north].map(({ top, carrier }) => {
     const down = downOf(top)
     const corners = [top, carrier.underside].map(plane => {
-      const on = scale(plane.normal, plane.offset)
-      return add(vec(0, on.y, on.z), scale(down, meets(middle, on, down) ?? 0))
+      const foot = onPlane(plane)
+      return add(foot, scale(down, meets(middle, foot, down) ?? 0))
     })
-    const far = Math.max(...corners.map(p => p.y * down.y + p.z * down.z)) + leg
-    return corners.flatMap(p => [p, add(p, scale(down, far - (p.y * down.y + p.z * down.z)))])
+    const reach = corners.map(p => p.y * down.y + p.z * down.z)
+    const far = Math.max(...reach)
+    return { down, corners, short: reach.map(each => far - each) }
   })
+  return leg =>
+    sides.flatMap(({ down, corners, short }) =>
+      corners.flatMap((p, i) => [p, add(p, scale(down, (short[i] ?? 0) + leg))]),
+    )
 }
 
 /** The plane halfway between two bars that leave one point, looking to the second. */
@@ -124,27 +119,7 @@ export function between(at: Vec3, a: Vec3, b: Vec3): Plane {
 }
 
 /** The end of a bar alone, without what is covered of it. */
-export const endOf = (bar: Bar, at: 'from' | 'to'): Vec3[] => coveredAt(bar, at, 0)
+export const endOf = (bar: Bar, at: 'from' | 'to'): readonly Vec3[] => coveredAt(bar, at)(0)
 
 export const meetsUnder = ({ carrier }: RoofFace, level: number): number =>
   meets(carrier.underside, vec(0, 0, level), vec(0, 1, 0)) ?? 0
-
-/**
- * A web joint's gusset, trimmed to the roof line, to the bottom chord's lower edge and to the walls'
- * outsides.
- */
-export function hullOn(
-  lines: RoofLines,
-  { points, trims = [] }: WebJoint,
-  bottom: Bottom,
-): { readonly hull: Vec3[]; readonly trims: Plane[] } {
-  return {
-    hull: hullOf(points),
-    trims: [
-      ...lines.faces.map(face => face.top),
-      { normal: vec(0, 0, -1), offset: -bottom.low },
-      ...wallEaves(lines).map(({ outside }) => outside),
-      ...trims,
-    ],
-  }
-}

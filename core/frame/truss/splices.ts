@@ -17,7 +17,7 @@ import { stockLengths } from '../../lumber'
 import { fewestBoards, least } from '../../trade'
 import type { BuildingCut, Order } from '../member'
 import { rafterReach } from '../roof/rafter'
-import { wayOf } from './flat'
+import { type Covered, wayOf } from './flat'
 import type { Bottom } from './joints'
 import type { VaultChord } from './vault'
 import type { WebJoint } from './panels'
@@ -65,7 +65,6 @@ export function splicesOf(ask: Ask): Splices {
     ...vaultSplices(ask),
     ...ask.lines.faces.flatMap(face => topSplices(ask, face)),
   ]
-  const { leg } = ask.truss.gusset
   return {
     splices,
     joints: splices.flatMap(({ chord, at, plane }, i): WebJoint[] => {
@@ -75,7 +74,7 @@ export function splicesOf(ask: Ask): Splices {
         : [
             {
               name: ['splice', chord, i + 1],
-              points: cornersAbout(ask, chord, at, leg),
+              covered: aboutSplice(ask, chord, at),
               panel: null,
             },
           ]
@@ -149,7 +148,7 @@ function topSplices({ building, lines, lumber, truss, panels }: Ask, face: RoofF
 }
 
 /** The corners of a chord about a joint in it, a leg to either side. */
-function cornersAbout({ lines, bottom, vault }: Ask, chord: ChordOf, at: Vec3, leg: number): Vec3[] {
+function aboutSplice({ lines, bottom, vault }: Ask, chord: ChordOf, at: Vec3): Covered {
   const rising = vault.find(({ side }) => chord === `bottom-${side}`)
   const face = lines.faces.find(({ id }) => id === chord)
   const edges: readonly [Plane, Plane] | null = rising
@@ -162,16 +161,17 @@ function cornersAbout({ lines, bottom, vault }: Ask, chord: ChordOf, at: Vec3, l
             { normal: vec(0, 0, -1), offset: -bottom.low },
           ]
         : null
-  if (!edges) return []
+  if (!edges) return () => []
   const [upper, lower] = edges
   const along = vec(0, upper.normal.z, -upper.normal.y)
-  return [-leg, leg].flatMap(by => {
-    const on = add(at, scale(along, by))
-    return [upper, lower].map(({ normal, offset }) => {
-      const off = offset - (normal.y * on.y + normal.z * on.z)
-      return add(on, scale(normal, off))
+  return leg =>
+    [-leg, leg].flatMap(by => {
+      const on = add(at, scale(along, by))
+      return [upper, lower].map(({ normal, offset }) => {
+        const off = offset - (normal.y * on.y + normal.z * on.z)
+        return add(on, scale(normal, off))
+      })
     })
-  })
 }
 
 /** A chord's order in as many pieces as it is joined of, numbered from its start. */

@@ -22,7 +22,7 @@ import type { Obstacle } from '../roof/obstacle'
 import { stairRoom } from '../roof/stairs'
 import { lyingBoard } from '../square-board'
 import { hullOf, type Outline, shares } from './flat'
-import { bottomOf, madeOf } from './trusses'
+import { bottomOf, type Trusses } from './trusses'
 
 /** What is framed where a truss is left out for a stair. */
 export interface StairFrame {
@@ -51,12 +51,11 @@ interface Gap {
  * either side of the opening, a tail joist from each wall to them in the truss's place, and rungs on edge
  * between the neighbours' top chords that carry the roof over the gap.
  */
-export function stairFrames(building: Building, lumber: RoofLumber, lines: RoofLines): StairFrame {
-  const { truss } = building.roof
-  if (!truss) return { orders: [], taken: [] }
+export function stairFrames(building: Building, lumber: RoofLumber, trusses: Trusses): StairFrame {
+  const { truss, lines } = trusses
   const { left } = trussesAbout(building, lumber.rafter)
   if (!left.length) return { orders: [], taken: [] }
-  const gussets = madeOf(building, lumber, lines, truss, true).gussets.map(({ outline }) => outline)
+  const gussets = trusses.whole().gussets.map(({ outline }) => outline)
   const all = left.map((each): Gap => ({ building, lumber, lines, truss, left: each, gussets }))
   const rungs = all.flatMap(rungsOver)
   return {

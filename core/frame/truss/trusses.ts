@@ -18,6 +18,7 @@ import {
 import type { Section } from '../../lumber'
 import { IN_LINE } from '../../measure'
 import type { Stretch } from '../../trade'
+import { later } from '../later'
 import { again, type BuildingCut, type Order } from '../member'
 import { headCuts, kneeCut, rafterCuts, rafterOn, rafterReach } from '../roof/rafter'
 import { roofHeaders } from '../roof/openings'
@@ -30,25 +31,41 @@ import { type VaultChord, vaultOf } from './vault'
 import { endPostsOf } from './mono'
 import { websOf } from './webs'
 import type { Web } from './panels'
-import { type Gusset, gussets, gussetsOf } from './gussets'
+import { type Gusset, gussets, type GussetsFor, gussetsOf } from './gussets'
+
+/** A roof's trusses as they are made, each kind of them read once. */
+export interface Trusses {
+  readonly truss: BuildingTruss
+  readonly lines: RoofLines
+  /** The lines of the end ones. */
+  readonly low: RoofLines
+  readonly whole: () => Made
+  /** Over a gable's studs an end truss has none of its webs but an end post. */
+  readonly ended: () => Made
+}
+
+/** Reads a roof's trusses; null of a roof without. */
+export function readTrusses(building: Building, lumber: RoofLumber, lines: RoofLines): Trusses | null {
+  const { truss } = building.roof
+  if (!truss) return null
+  const low = endTrussLines(building, lumber, lines)
+  return {
+    ...{ truss, lines, low },
+    whole: later(() => madeOf(building, lumber, lines, truss, true)),
+    ended: later(() => madeOf(building, lumber, low, truss, building.walls.gables === 'open')),
+  }
+}
 
 /**
  * A roof's trusses, each built flat and stood up whole: its chords, cut by each other's planes; a bottom
  * chord on the plates where it has one; and gussets on its joints, on both faces, inside alone on an end
  * truss whose outside is covered.
  */
-export function trussOrders(
-  building: Building,
-  lumber: RoofLumber,
-  lines: RoofLines,
-  truss: BuildingTruss,
-): Order[] {
+export function trussOrders(building: Building, lumber: RoofLumber, trusses: Trusses): Order[] {
+  const { truss, lines, low } = trusses
   const { places } = lines.faces[0] ?? { places: [] }
   const bottom = bottomOf(lines, lumber, truss)
-  const low = endTrussLines(building, lumber, lines)
-  const whole = madeOf(building, lumber, lines, truss, true)
-  // over a gable's studs an end truss has none of its webs but an end post
-  const ended = madeOf(building, lumber, low, truss, building.walls.gables === 'open')
+  const [whole, ended] = [trusses.whole(), trusses.ended()]
   const build = (at: RafterPlace, i: number): Order[] => {
     const ends = { first: i === 0, last: i === places.length - 1 }
     const atEnd = ends.first || ends.last
@@ -94,18 +111,30 @@ export interface Made {
   readonly gussets: readonly Gusset[]
 }
 
+/** A truss as far as it does not hang on how long its gussets are. */
+export interface Joined extends Omit<Made, 'gussets'> {
+  readonly gussets: GussetsFor
+}
+
 /** A truss's webs and rising bottom chords, where it takes them, and its splices and gussets. */
-export function madeOf(
+export function madeOf(...ask: Parameters<typeof joinedOf>): Made {
+  const [, , , { gusset }] = ask
+  const { gussets, ...joined } = joinedOf(...ask)
+  return { ...joined, gussets: gussets(gusset.leg) }
+}
+
+/** What a truss is made of, whatever its gussets' legs. */
+export function joinedOf(
   building: Building,
   lumber: RoofLumber,
   lines: RoofLines,
   truss: BuildingTruss,
   webbed: boolean,
-): Made {
+): Joined {
   const bottom = bottomOf(lines, lumber, truss)
   const rising = vaultOf(building, lines, lumber, truss)
   const whole = websOf(building, lines, lumber, truss, bottom, rising)
-  const { webs, joints } = webbed ? whole : endPostsOf(building, lines, lumber, truss, bottom)
+  const { webs, joints } = webbed ? whole : endPostsOf(building, lines, lumber, bottom)
   const vault = webbed ? rising : []
   const spliced: Splices =
     truss.kind === 'bought'
@@ -115,13 +144,11 @@ export function madeOf(
           panels: whole.joints,
           present: joints,
         })
-  const { leg } = truss.gusset
   return {
     webs,
     vault,
     splices: spliced.splices,
-    gussets:
-      leg > 0 ? gussetsOf(building, lumber, lines, leg, bottom, vault, [...joints, ...spliced.joints]) : [],
+    gussets: gussetsOf(building, lumber, lines, bottom, vault, [...joints, ...spliced.joints]),
   }
 }
 
@@ -170,16 +197,9 @@ export const endTrussLines = (building: Building, lumber: RoofLumber, lines: Roo
  * What gussets take on the faces of trusses, for what is put between those after them; `within` without the
  * end ones.
  */
-export function gussetsTaken(
-  building: Building,
-  lumber: RoofLumber,
-  lines: RoofLines,
-  within = false,
-): Obstacle[] {
-  const { truss } = building.roof
-  if (!truss) return []
+export function gussetsTaken({ truss, lines, whole }: Trusses, within = false): Obstacle[] {
   const { thickness } = truss.gusset
-  const plates = madeOf(building, lumber, lines, truss, true).gussets
+  const plates = whole().gussets
   const places = lines.faces[0]?.places ?? []
   return (within ? places.slice(1, -1) : places).flatMap(({ at }) =>
     plates.flatMap(({ name, outline }): Obstacle[] => {

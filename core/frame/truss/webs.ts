@@ -1,7 +1,7 @@
 import type { Building, BuildingTruss } from '../../design'
-import { flip, meets, type Plane, planeAcross, vec, type Vec3 } from '../../geometry'
+import { flip, meets, type Plane, planeAcross, vec } from '../../geometry'
 import { ridgeOf, type RoofLines, type RoofLumber } from '../../lines'
-import { coveredAt } from './flat'
+import { type Covered, coveredAt, together } from './flat'
 import type { Bottom } from './joints'
 import { endPostsOf, monoWebs } from './mono'
 import type { VaultChord } from './vault'
@@ -39,13 +39,11 @@ export function websOf(
 ): Webs {
   const { width } = building.footprint
   const { web } = lumber
-  const { kind, room, gusset } = truss
-  const { leg } = gusset
-  if (!ridgeOf(lines))
-    return (kind === 'mono' ? monoWebs : endPostsOf)(building, lines, lumber, truss, bottom)
+  const { kind, room } = truss
+  if (!ridgeOf(lines)) return (kind === 'mono' ? monoWebs : endPostsOf)(building, lines, lumber, bottom)
   const [south, north] = (ridgeOf(lines)?.sides ?? []).map(({ face }) => face)
   if (!south || !north) return none
-  if (vault.length) return scissors({ south, north, width, half: web.depth / 2, leg }, vault)
+  if (vault.length) return scissors({ south, north, width, half: web.depth / 2 }, vault)
   if (!bottom) return none
   const low = bottom.low + bottom.depth
   const at: Between = {
@@ -56,7 +54,6 @@ export function websOf(
     low,
     half: web.depth / 2,
     bottom,
-    leg,
   }
   switch (kind) {
     case 'king-post':
@@ -79,20 +76,20 @@ function kingPost(at: Between): Webs {
     joints: [
       {
         name: ['king'],
-        points: [...coveredAt(king, 'from', at.leg), ...onBottom(at, endOf(king, 'from'))],
+        covered: together(coveredAt(king, 'from'), onBottom(at, endOf(king, 'from'))),
         panel: { chord: 'bottom', at: king.from },
       },
-      { name: ['ridge'], points: [...atRidge(at), ...coveredAt(king, 'to', at.leg)], panel: null },
+      { name: ['ridge'], covered: together(atRidge(at), coveredAt(king, 'to')), panel: null },
     ],
   }
 }
 
 /** The king post of scissors: between its bottom chords, whose lower edges it ends level with. */
 function scissors(
-  at: Pick<Between, 'south' | 'north' | 'width' | 'half' | 'leg'>,
+  at: Pick<Between, 'south' | 'north' | 'width' | 'half'>,
   vault: readonly VaultChord[],
 ): Webs {
-  const { width, half, leg } = at
+  const { width, half } = at
   const level = Math.min(
     ...vault.map(({ lower }) => meets(lower, vec(0, width / 2 - half, 0), vec(0, 0, 1)) ?? 0),
   )
@@ -104,31 +101,28 @@ function scissors(
     half,
     cuts: [{ normal: vec(0, 0, -1), offset: -level }, ...underBoth(at)],
   }
+  const foot = endOf(king, 'from')
   return {
     webs: [king],
     joints: [
       {
         name: ['king'],
-        points: [
-          ...endOf(king, 'from'),
-          ...vault.flatMap(chord => coveredAt(chord, 'to', leg)),
-          ...aboveVault(vault, king, leg),
-        ],
+        covered: together(() => foot, ...vault.map(chord => coveredAt(chord, 'to')), aboveVault(vault, king)),
         panel: null,
       },
-      { name: ['ridge'], points: [...atRidge(at), ...coveredAt(king, 'to', leg)], panel: null },
+      { name: ['ridge'], covered: together(atRidge(at), coveredAt(king, 'to')), panel: null },
     ],
   }
 }
 
 /** The corners of a king post a leg over the bottom chords beside it. */
-function aboveVault(vault: readonly VaultChord[], king: Web, leg: number): Vec3[] {
+function aboveVault(vault: readonly VaultChord[], king: Web): Covered {
   const y = king.from.y
   const top = Math.max(
     ...vault.map(({ upper }) => meets(upper, vec(0, y - king.half, 0), vec(0, 0, 1)) ?? 0),
     ...vault.map(({ upper }) => meets(upper, vec(0, y + king.half, 0), vec(0, 0, 1)) ?? 0),
   )
-  return [-1, 1].map(way => vec(0, y + way * king.half, Math.min(top + leg, king.to.z)))
+  return leg => [-1, 1].map(way => vec(0, y + way * king.half, Math.min(top + leg, king.to.z)))
 }
 
 const sides = ['south', 'north'] as const
@@ -155,19 +149,19 @@ function queenPosts(at: Between): Webs {
     joints: [
       ...posts.map((post, i) => ({
         name: ['queen', sides[i] ?? 'south'],
-        points: [...coveredAt(post, 'from', at.leg), ...onBottom(at, endOf(post, 'from'))],
+        covered: together(coveredAt(post, 'from'), onBottom(at, endOf(post, 'from'))),
         panel: { chord: 'bottom' as const, at: post.from },
       })),
       ...posts.map((post, i) => ({
         name: ['queen-head', sides[i] ?? 'south'],
-        points: [
-          ...coveredAt(post, 'to', at.leg),
-          ...coveredAt(beam, i === 0 ? 'from' : 'to', at.leg),
-          ...onTop(at, i === 0 ? at.south : at.north, endOf(post, 'to')),
-        ],
+        covered: together(
+          coveredAt(post, 'to'),
+          coveredAt(beam, i === 0 ? 'from' : 'to'),
+          onTop(i === 0 ? at.south : at.north, endOf(post, 'to')),
+        ),
         panel: { chord: (i === 0 ? at.south : at.north).id, at: post.to },
       })),
-      { name: ['ridge'], points: atRidge(at), panel: null },
+      { name: ['ridge'], covered: atRidge(at), panel: null },
     ],
   }
 }
@@ -204,21 +198,21 @@ function wWebs(at: Between): Webs {
     joints: [
       ...made.map(({ side, short, long }) => ({
         name: ['foot', side],
-        points: [
-          ...coveredAt(short, 'from', at.leg),
-          ...coveredAt(long, 'from', at.leg),
-          ...onBottom(at, [...endOf(short, 'from'), ...endOf(long, 'from')]),
-        ],
+        covered: together(
+          coveredAt(short, 'from'),
+          coveredAt(long, 'from'),
+          onBottom(at, [...endOf(short, 'from'), ...endOf(long, 'from')]),
+        ),
         panel: { chord: 'bottom' as const, at: short.from },
       })),
       ...made.map(({ side, short, face }) => ({
         name: ['chord', side],
-        points: [...coveredAt(short, 'to', at.leg), ...onTop(at, face, endOf(short, 'to'))],
+        covered: together(coveredAt(short, 'to'), onTop(face, endOf(short, 'to'))),
         panel: { chord: face.id, at: short.to },
       })),
       {
         name: ['ridge'],
-        points: [...atRidge(at), ...made.flatMap(({ long }) => coveredAt(long, 'to', at.leg))],
+        covered: together(atRidge(at), ...made.map(({ long }) => coveredAt(long, 'to'))),
         panel: null,
       },
     ],
@@ -255,22 +249,19 @@ function attic(at: Between, room: BuildingTruss['room']): Webs {
     joints: [
       ...cutPosts.map((post, i) => ({
         name: ['post', sides[i] ?? 'south'],
-        points: [...coveredAt(post, 'from', at.leg), ...onBottom(at, endOf(post, 'from'))],
+        covered: together(coveredAt(post, 'from'), onBottom(at, endOf(post, 'from'))),
         panel: { chord: 'bottom' as const, at: post.from },
       })),
       ...cutPosts.map((post, i) => ({
         name: ['post-head', sides[i] ?? 'south'],
-        points: [
-          ...coveredAt(post, 'to', at.leg),
-          ...coveredAt(collar, i === 0 ? 'from' : 'to', at.leg),
-          ...onTop(at, faces[i] ?? at.south, [
-            ...endOf(post, 'to'),
-            ...endOf(collar, i === 0 ? 'from' : 'to'),
-          ]),
-        ],
+        covered: together(
+          coveredAt(post, 'to'),
+          coveredAt(collar, i === 0 ? 'from' : 'to'),
+          onTop(faces[i] ?? at.south, [...endOf(post, 'to'), ...endOf(collar, i === 0 ? 'from' : 'to')]),
+        ),
         panel: { chord: (faces[i] ?? at.south).id, at: post.to },
       })),
-      { name: ['ridge'], points: atRidge(at), panel: null },
+      { name: ['ridge'], covered: atRidge(at), panel: null },
     ],
   }
 }
