@@ -40,7 +40,7 @@ export function sectionMembers(plan: Plan, at?: number): Member[] {
   )
   const posts = lengthwise.flatMap(({ name }) => sideOfPosts(plan, name, place ?? { from: 0, to: 0 }))
   if (!place) return [...posts, ...walls]
-  const roof = [...frame.across, ...frame.roofing]
+  const roof = [...frame.across, ...frame.roofingOver(place)]
     .filter(({ where, role }) => where.in === 'roof' && role !== 'hip' && !isOverEnd(where))
     .map(member => ({ member, x: stretchOf(member, 'x') }))
   const gap = (x: Stretch): number => Math.max(0, x.from - place.to, place.from - x.to)

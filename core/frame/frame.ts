@@ -15,7 +15,8 @@ import { coverOf } from './covering'
 import type { FloorFrame } from './floor/floor'
 import type { Ground } from './ground'
 import { type HungDesign, outlineOfPart } from './hung/pose'
-import { cutOrders, type Member } from './member'
+import type { Stretch } from '../trade'
+import { boxOfOrder, cutOrders, type Member } from './member'
 import { type Memory, newMemory } from './memory'
 import { later } from './later'
 import { once } from './once'
@@ -74,8 +75,9 @@ export interface Frame {
    * without the rows and diagonals that hold trusses, which have a drawing of their own.
    */
   readonly across: readonly Member[]
-  /** What covers its roof, from the rafters out; with its walls and doors; and the faces it is laid on. */
-  readonly roofing: readonly Member[]
+  /** Of what covers its roof, from the rafters out, what reaches over a stretch along it, mm. */
+  readonly roofingOver: (x: Stretch) => readonly Member[]
+  /** What covers its roof, its walls and its doors; and the roof's faces that it is laid on. */
   readonly covering: readonly Member[]
   readonly covered: readonly CoverField[]
   /** What its trusses are set with, and comes down again. */
@@ -227,9 +229,14 @@ export function frame(asked: Design, memory: Memory = newMemory(), hung: readonl
     get across() {
       return across()
     },
-    get roofing() {
-      return roofing().members
-    },
+    roofingOver: x =>
+      cutOrders(
+        laidOver().orders.filter(order => {
+          const { from, to } = boxOfOrder(order, 'x')
+          return from < x.to && to > x.from
+        }),
+        memory,
+      ).members,
     get covering() {
       return covering()
     },

@@ -1,7 +1,7 @@
 import { idOf, type MemberPlace } from './place'
 import type { Role, Stretch } from '../trade'
 import type { BoardFault, Cut, CutBoard, CutName, CutResult } from '../board'
-import { type Placement, type Plane, planeToBoard, toBuilding, vec, type Vec3 } from '../geometry'
+import { type Placement, type Plane, planeToBoard, vec, type Vec3 } from '../geometry'
 import type { Section } from '../lumber'
 import type { Cutter, Memory } from './memory'
 
@@ -229,10 +229,12 @@ export function turnedAs<T>({ board, placement: { along, depth } }: Member, name
 
 /** How far an order's blank reaches along an axis of the building, mm. */
 export function boxOfOrder({ placement, section, blankLength }: Order, axis: keyof Vec3): Stretch {
-  const ends = [0, blankLength].flatMap(x =>
-    [0, section.depth].flatMap(y =>
-      [0, section.thickness].map(z => toBuilding(placement, { x, y, z })[axis]),
-    ),
-  )
-  return { from: Math.min(...ends), to: Math.max(...ends) }
+  const { origin, along, depth, thickness } = placement
+  const x = along[axis] * blankLength
+  const y = depth[axis] * section.depth
+  const z = thickness[axis] * section.thickness
+  return {
+    from: origin[axis] + Math.min(0, x) + Math.min(0, y) + Math.min(0, z),
+    to: origin[axis] + Math.max(0, x) + Math.max(0, y) + Math.max(0, z),
+  }
 }

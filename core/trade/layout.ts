@@ -92,28 +92,27 @@ export interface RowAsk {
 
 /**
  * How ill a board of a row is laid: one for itself; far more for what it is too long; and for what it is
- * short, by its square, so that two are a little short rather than one a stub, or for a joint at its end that
- * is near another's.
+ * short, by its square, so that two are a little short rather than one a stub.
  */
-function costOf(
-  { from, to }: Stretch,
-  isLast: boolean,
-  { longest, shortest, joints = [], apart = 0 }: RowAsk,
-): number {
-  const long = to - from
-  const over = long > longest + HAIR ? 1e6 * (1 + ((long - longest) / longest) ** 2) : 0
+function costOf(long: number, { longest, shortest }: RowAsk): number {
+  const over = long > longest + HAIR ? TOO_LONG * (1 + ((long - longest) / longest) ** 2) : 0
   const stub = long < shortest - HAIR ? 1e3 * ((shortest - long) / shortest) ** 2 : 0
-  return 1 + over + stub + (!isLast && joints.some(other => Math.abs(other - to) < apart - HAIR) ? 1e3 : 0)
+  return 1 + over + stub
 }
+
+/** What a board costs at least that is longer than what is sold. */
+const TOO_LONG = 1e6
+
+/** What a joint costs more that is near another's. */
+const jointCost = (at: number, { joints = [], apart = 0 }: RowAsk): number =>
+  joints.some(other => Math.abs(other - at) < apart - HAIR) ? 1e3 : 0
 
 /** How ill a row is laid, to choose between two. */
 export const rowCost = (row: readonly Stretch[], ask: RowAsk): number =>
-  row.reduce((sum, each, i) => sum + costOf(each, i === row.length - 1, ask), 0)
-
-interface Laid {
-  readonly cost: number
-  readonly next: number
-}
+  row.reduce(
+    (sum, { from, to }, i) => sum + costOf(to - from, ask) + (i < row.length - 1 ? jointCost(to, ask) : 0),
+    0,
+  )
 
 /**
  * The boards that a run is laid of: of those within `longest` that end on a break, the fewest; before that
@@ -129,21 +128,28 @@ export function fewestBoards(run: Stretch, ask: RowAsk): Stretch[] {
       .sort((a, b) => a - b),
     run.to,
   ]
-  const best: Laid[] = []
   const last = places.length - 1
+  const nearby = places.map((at, k) => (k < last ? jointCost(at, ask) : 0))
+  // from each place on: what the best costs, and where its first board ends
+  const costs = new Array<number>(last + 1).fill(0)
+  const next = new Array<number>(last + 1).fill(last)
   for (let i = last - 1; i >= 0; i--) {
-    let found: Laid = { cost: Infinity, next: last }
+    let found = Infinity
     for (let k = i + 1; k <= last; k++) {
-      const cost =
-        costOf({ from: places[i] ?? 0, to: places[k] ?? 0 }, k === last, ask) +
-        (k < last ? (best[k]?.cost ?? 0) : 0)
-      if (cost <= found.cost) found = { cost, next: k }
+      const long = (places[k] ?? 0) - (places[i] ?? 0)
+      const cost = costOf(long, ask) + (nearby[k] ?? 0) + (costs[k] ?? 0)
+      if (cost <= found) {
+        found = cost
+        next[i] = k
+      }
+      // those after it are longer still
+      else if (long > ask.longest + HAIR && found < TOO_LONG) break
     }
-    best[i] = found
+    costs[i] = found
   }
   const out: Stretch[] = []
   for (let i = 0; i < last;) {
-    const k = best[i]?.next ?? last
+    const k = next[i] ?? last
     out.push({ from: places[i] ?? run.from, to: places[k] ?? run.to })
     i = k
   }

@@ -7,7 +7,7 @@ import { boardsAcross, gaps, spreadRow, type Stretch } from '../../trade'
 import type { Order } from '../member'
 import { covering } from '../tongue'
 import { type CoverField, outlineAt } from './field'
-import { layPiece, piecesOn } from './lay'
+import { layer, piecesOn } from './lay'
 import { type DeckRow, laidRows, reachUp, sheetRows } from './rows'
 
 /** What a deck's sheets are cut from. */
@@ -139,15 +139,13 @@ const rowOrders = (
   rows: readonly DeckRow[],
   name: string,
   what: { readonly role: Order['role']; readonly section: Section; readonly high: number },
-): Order[] =>
-  rows.flatMap(({ v, pieces }, r) =>
+): Order[] => {
+  const lay = layer({ ...what, field, way: 'along' })
+  return rows.flatMap(({ v, pieces }, r) =>
     pieces.flatMap(({ from, to }, i) =>
-      layPiece({
-        ...what,
-        field,
-        way: 'along',
-        rect: { x0: from, x1: to, y0: v.from, y1: v.to },
-        where: k => field.place(name, r + 1, i + 1, ...(k ? [k + 1] : [])),
-      }),
+      lay({ x0: from, x1: to, y0: v.from, y1: v.to }, k =>
+        field.place(name, r + 1, i + 1, ...(k ? [k + 1] : [])),
+      ),
     ),
   )
+}

@@ -259,7 +259,7 @@ const hipEdges = (face: RoofFace, low: Eave | null): CoverEdge[] =>
   (low?.corners ?? []).map(plane => ({ at: 'hip', meets: 'face', plane: squareTo(face, plane) }))
 
 /** The outline of what is covered `high` over a face, square to it, mm: a convex loop. */
-export function outlineAt(field: CoverField, high: number): FacePoint[] {
+export function outlineAt(field: CoverField, high: number): readonly FacePoint[] {
   const { face, along, up, out, edges } = field
   const far = 1e5
   const corners: FacePoint[] = [
@@ -268,7 +268,7 @@ export function outlineAt(field: CoverField, high: number): FacePoint[] {
     { s: far, v: far },
     { s: -far, v: far },
   ]
-  return edges.reduce(
+  return edges.reduce<readonly FacePoint[]>(
     (loop, { plane: { normal, offset } }) =>
       clipLoop(
         loop,
@@ -281,29 +281,37 @@ export function outlineAt(field: CoverField, high: number): FacePoint[] {
 }
 
 /** What of a convex loop lies where a s + b v is no more than c. */
-export function clipLoop(loop: readonly FacePoint[], a: number, b: number, c: number): FacePoint[] {
+export function clipLoop(loop: readonly FacePoint[], a: number, b: number, c: number): readonly FacePoint[] {
   const over = ({ s, v }: FacePoint): number => a * s + b * v - c
-  return loop.flatMap((p, i) => {
+  if (loop.every(p => over(p) <= HAIR)) return loop
+  const out: FacePoint[] = []
+  loop.forEach((p, i) => {
     const q = loop[(i + 1) % loop.length] ?? p
     const [from, to] = [over(p), over(q)]
-    const kept = from <= HAIR ? [p] : []
+    if (from <= HAIR) out.push(p)
     if ((from < -HAIR && to > HAIR) || (from > HAIR && to < -HAIR)) {
       const t = from / (from - to)
-      return [...kept, { s: p.s + (q.s - p.s) * t, v: p.v + (q.v - p.v) * t }]
+      out.push({ s: p.s + (q.s - p.s) * t, v: p.v + (q.v - p.v) * t })
     }
-    return kept
   })
+  return out
 }
 
 /** What of a convex loop lies in a rectangle, `x` along and `y` up. */
-export const clipToRect = (loop: readonly FacePoint[], { x0, x1, y0, y1 }: Rect): FacePoint[] =>
+export const clipToRect = (loop: readonly FacePoint[], { x0, x1, y0, y1 }: Rect): readonly FacePoint[] =>
   clipLoop(clipLoop(clipLoop(clipLoop(loop, -1, 0, -x0), 1, 0, x1), 0, -1, -y0), 0, 1, y1)
 
 /** The box about a loop; null of none. */
 export function boxAbout(loop: readonly FacePoint[]): Rect | null {
   if (loop.length < 3) return null
-  const [ss, vs] = [loop.map(({ s }) => s), loop.map(({ v }) => v)]
-  return { x0: Math.min(...ss), x1: Math.max(...ss), y0: Math.min(...vs), y1: Math.max(...vs) }
+  let [x0, x1, y0, y1] = [Infinity, -Infinity, Infinity, -Infinity]
+  for (const { s, v } of loop) {
+    x0 = Math.min(x0, s)
+    x1 = Math.max(x1, s)
+    y0 = Math.min(y0, v)
+    y1 = Math.max(y1, v)
+  }
+  return { x0, x1, y0, y1 }
 }
 
 /** How far a loop reaches along where it lies between two places up the slope; null where it does not. */

@@ -6,7 +6,7 @@ import { least, type Stretch } from '../../trade'
 import type { Order } from '../member'
 import { boxAbout, clipToRect, type CoverField, outlineAt } from './field'
 import { lapped } from '../lapped'
-import { layPiece } from './lay'
+import { layer } from './lay'
 
 /** A strip of panels up a slope: where it lies along the eave; its panels, each over the one below. */
 export interface PanelStrip {
@@ -73,24 +73,17 @@ export function panelOrders(
   high: number,
   strips: readonly PanelStrip[],
 ): Order[] {
-  const section = panelSection(panels)
+  const lay = layer({ field, role: 'roof-panel', section: panelSection(panels), high, way: 'up' })
   return strips.flatMap(({ whole, pieces }, i) =>
     pieces.flatMap((v, k) =>
-      layPiece({
-        field,
-        role: 'roof-panel',
-        section,
-        high,
-        way: 'up',
-        rect: { x0: whole.from, x1: whole.to, y0: v.from, y1: v.to },
-        where: part =>
-          field.place(
-            'panel',
-            i + 1,
-            ...(pieces.length > 1 || part ? [k + 1] : []),
-            ...(part ? [part + 1] : []),
-          ),
-      }),
+      lay({ x0: whole.from, x1: whole.to, y0: v.from, y1: v.to }, part =>
+        field.place(
+          'panel',
+          i + 1,
+          ...(pieces.length > 1 || part ? [k + 1] : []),
+          ...(part ? [part + 1] : []),
+        ),
+      ),
     ),
   )
 }
