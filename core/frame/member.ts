@@ -46,34 +46,38 @@ export interface Order {
   /** The cuts it is sawn by, where those it has in the end are made in place. */
   readonly sawn?: readonly BuildingCut[]
   readonly bought?: true
+  /** The order that this one is the same board of, in another place. */
+  readonly like?: Order
 }
-
-const copied = new WeakMap<Order, Order>()
 
 /** The same board again `by` mm along the building: it is not cut a second time. */
 export function again(order: Order, where: MemberPlace, by: number): Order {
   const { placement, cuts, sawn } = order
   const { origin } = placement
-  const made: Order = {
+  return {
     ...order,
     where,
     placement: { ...placement, origin: vec(origin.x + by, origin.y, origin.z) },
     cuts: cutsAlong(cuts, by),
     ...(sawn && { sawn: cutsAlong(sawn, by) }),
+    like: order.like ?? order,
   }
-  copied.set(made, copied.get(order) ?? order)
-  return made
 }
 
 const planeAlong = (plane: Plane, by: number): Plane =>
   plane.normal.x === 0 ? plane : { ...plane, offset: plane.offset + plane.normal.x * by }
 
+const planesOf = (cut: BuildingCut): readonly Plane[] =>
+  cut.kind === 'end' ? [cut.plane] : cut.sides.map(({ plane }) => plane)
+
 const cutsAlong = (cuts: readonly BuildingCut[], by: number): readonly BuildingCut[] =>
-  cuts.map(cut =>
-    cut.kind === 'end'
-      ? { ...cut, plane: planeAlong(cut.plane, by) }
-      : { ...cut, sides: cut.sides.map(side => ({ ...side, plane: planeAlong(side.plane, by) })) },
-  )
+  cuts.every(cut => planesOf(cut).every(({ normal }) => normal.x === 0))
+    ? cuts
+    : cuts.map(cut =>
+        cut.kind === 'end'
+          ? { ...cut, plane: planeAlong(cut.plane, by) }
+          : { ...cut, sides: cut.sides.map(side => ({ ...side, plane: planeAlong(side.plane, by) })) },
+      )
 
 /** What was made of one order, for its like in another place. */
 const standingAs = (made: Member | Refused, { where, placement }: Order): Member | Refused => {
@@ -91,10 +95,7 @@ export function cutOrders(
   const members: Member[] = []
   const refused: Refused[] = []
   const once = (order: Order): Member | Refused =>
-    of('member', order, () => {
-      const like = copied.get(order)
-      return like ? standingAs(once(like), order) : memberOf(order, cut)
-    })
+    of('member', order, () => (order.like ? standingAs(once(order.like), order) : memberOf(order, cut)))
   for (const order of orders) {
     const made = once(order)
     if ('fault' in made) refused.push(made)

@@ -71,7 +71,7 @@ export function trussOrders(building: Building, lumber: RoofLumber, trusses: Tru
     const atEnd = ends.first || ends.last
     const own = atEnd ? low : lines
     const { webs, vault, splices, gussets: plates } = atEnd ? ended : whole
-    return [
+    const made = [
       ...own.faces.flatMap(face =>
         parted(chord(building, lumber, own, face, at, bottom, lines), splices, face.id),
       ),
@@ -82,6 +82,7 @@ export function trussOrders(building: Building, lumber: RoofLumber, trusses: Tru
       ...webs.map(web => webOrder(web, lumber, at.at, i)),
       ...gussets(building, lumber, truss, plates, at.at, i, ends),
     ]
+    return truss.kind === 'bought' ? made.map(order => ({ ...order, bought: true })) : made
   }
   // those between the end ones are one truss in their places
   const second = places[1]
@@ -94,7 +95,7 @@ export function trussOrders(building: Building, lumber: RoofLumber, trusses: Tru
         : build(at, i),
   )
   return [
-    ...(truss.kind === 'bought' ? made.map((order): Order => ({ ...order, bought: true })) : made),
+    ...made,
     ...slopesOf(lines).flatMap(slope =>
       roofHeaders(building, lumber, lines, slope, corners =>
         whole.gussets.some(({ outline }) => shares(hullOf(corners), outline)) ? truss.gusset.thickness : 0,
