@@ -2,11 +2,13 @@ import { readdirSync, readFileSync } from 'node:fs'
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { type Design, isSide, parseDesign, readDesign } from '../design'
+import { coveredDesigns } from '../testing/covered'
 import { furnishedSheds, runs } from '../testing/designs'
 import { documentedFiles } from '../testing/documented'
 import { groundedSheds } from '../testing/grounded'
 import { gambrelSheds, trussedGables } from '../testing/trussed'
 import { type Frame, frame, type Member, newMemory } from './index'
+import { boxOf } from './member'
 import { loftFrame } from './roof'
 
 const demos: readonly Design[] = readdirSync('demo').map(file => {
@@ -61,6 +63,28 @@ describe('what a cut across a building goes through', () => {
         numRuns: runs(100),
       },
     )
+  })
+
+  test('covering over a stretch along the building is all of it that reaches there', () => {
+    let pieces = 0
+    fc.assert(
+      fc.property(coveredDesigns, fc.double({ min: 0, max: 1, noNaN: true }), (design, share) => {
+        const made = frame(design)
+        const from = share * made.building.footprint.length
+        const over = made.roofingOver({ from, to: from + 38 })
+        const roles = new Set(['roof-sheet', 'roof-board', 'roof-batten', 'roof-panel', 'soffit-board'])
+        const there = frame(design).covering.filter(member => {
+          const { x } = boxOf(member)
+          return roles.has(member.role) && x.from < from + 38 && x.to > from
+        })
+        const found = new Map(over.map(member => [member.id, member]))
+        // of two boards alike but for rounding one is cut for both
+        for (const { id, board } of there) expect(found.get(id)?.board.volume).toBeCloseTo(board.volume, 3)
+        pieces += there.length
+      }),
+      { numRuns: runs(60) },
+    )
+    expect(pieces).toBeGreaterThan(50)
   })
 
   test('a loft laid without the gable walls is the one laid among all that stands', () => {

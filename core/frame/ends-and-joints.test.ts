@@ -1,4 +1,4 @@
-import { clearOfEnds, clearPlaces, fewestBoards, pliesOf } from '../trade'
+import { clearOfEnds, clearPlaces, fewestBoards, pliesOf, rowCost, type Stretch } from '../trade'
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import {
@@ -58,6 +58,45 @@ describe('joints of long rows', () => {
       [40, 100],
       [20, 80, 100],
     ]) // rather a board more than two joints over one support
+  })
+
+  test('no other joints of a row cost less, by every choice of them', () => {
+    const places = fc.uniqueArray(fc.integer({ min: 1, max: 30 }), { maxLength: 8 })
+    fc.assert(
+      fc.property(
+        places,
+        fc.array(fc.integer({ min: 1, max: 30 }), { maxLength: 3 }),
+        fc.record({
+          longest: fc.integer({ min: 3, max: 35 }),
+          shortest: fc.integer({ min: 0, max: 12 }),
+          apart: fc.integer({ min: 0, max: 6 }),
+        }),
+        (at, near, { longest, shortest, apart }) => {
+          const mm = 100
+          const breaks = at.map(each => each * mm)
+          const run = { from: 0, to: 31 * mm }
+          const ask = {
+            ...{ breaks, longest: longest * mm, shortest: shortest * mm },
+            ...{ joints: near.map(each => each * mm), apart: apart * mm },
+          }
+          const sorted = [...breaks].sort((a, b) => a - b)
+          const least = Math.min(
+            ...Array.from({ length: 2 ** sorted.length }, (_, choice) => {
+              const ends = [...sorted.filter((__, i) => (choice >> i) % 2), run.to]
+              return rowCost(
+                ends.map((to, i): Stretch => ({ from: ends[i - 1] ?? run.from, to })),
+                ask,
+              )
+            }),
+          )
+          const laid = fewestBoards(run, ask)
+          expect(rowCost(laid, ask)).toBeCloseTo(least, 6)
+          expect(laid.slice(0, -1).every(({ to }) => breaks.includes(to))).toBe(true)
+          expect(laid.map(({ from }) => from)).toEqual([0, ...laid.slice(0, -1).map(({ to }) => to)])
+        },
+      ),
+      { numRuns: runs(500) },
+    )
   })
 
   // studs at 16 in: two bays are 32 in; boards of 8 ft over walls of any length from 9 to 30 ft

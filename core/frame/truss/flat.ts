@@ -79,7 +79,7 @@ export function shares(a: Outline, b: Outline): boolean {
   return Math.abs(area) > SHARED
 }
 
-/** How far beyond a convex outline's edges the nearest place of another lies, at the edge it is farthest from. */
+/** How far past a convex outline's edges another lies, at the edge it is farthest past; mm. */
 function beyond(a: Outline, b: Outline): number {
   let most = -Infinity
   for (let i = 0; i < a.length; i++) {
