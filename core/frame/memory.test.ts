@@ -19,8 +19,9 @@ const any: fc.Arbitrary<Design> = fc
   .oneof(documentedFiles.map(read), furnishedSheds, groundedSheds, openedSheds)
   .filter(isValid)
 /** A frame without what the order of a board's corners says. */
-const told = ({ members, ...rest }: Frame): unknown => [
+const told = ({ members, roofingOver, ...rest }: Frame): unknown => [
   rest,
+  roofingOver({ from: 0, to: rest.building.footprint.length }).map(({ id, placement }) => [id, placement]),
   members.map(member => {
     const { id, role, section, placement, board, sawn } = member
     const cut = [board, sawn].map(each => each && [each.start, each.end, each.volume, each.faces.length])
