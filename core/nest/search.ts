@@ -28,6 +28,12 @@ export interface Search {
 
 export const stockOf = ({ boards }: Problem): number[] => boards.map(({ limit }) => limit ?? Infinity)
 
+/**
+ * Patterns of unlike pieces that are made for a kind of board at each answer of the linear problem: with many
+ * sizes it is asked far less often than for the best alone.
+ */
+const AT_ONCE = 12
+
 /** Kinds of boards but those that another is better than or the same as, of which there is no end. */
 export function usefulBoards({ boards }: Problem): number[] {
   const isMade = (a: BoardKind, b: BoardKind): boolean =>
@@ -61,9 +67,16 @@ export function generate(search: Search, wanted: readonly number[], stock: reado
     for (const board of useful) {
       if ((stock[board] ?? 0) < 1) continue
       const above = master.costOf(board) - (relaxed.short[board] ?? 0) + nesting.better
-      const { patterns, exact } = worthiest(problem, board, { values: relaxed.worth, most: wanted }, above)
-      if (!exact && patterns.length === 0) search.exact = false
-      for (const pattern of patterns) if (learn(search, pattern)) more = true
+      const most = [...wanted]
+      for (let k = 0; k < AT_ONCE; k++) {
+        const { patterns, exact } = worthiest(problem, board, { values: relaxed.worth, most }, above)
+        if (k === 0 && !exact && patterns.length === 0) search.exact = false
+        for (const pattern of patterns) if (learn(search, pattern)) more = true
+        const best = patterns.at(-1)
+        if (!best) break
+        // the next is made of other pieces
+        for (const size of best.sizes) most[size] = 0
+      }
     }
     if (!more) return relaxed
   }

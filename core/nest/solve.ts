@@ -68,7 +68,11 @@ interface Effort {
   readonly inParts: number
 }
 
-const WHOLE: Effort = { dives: 6, inParts: 0.6 }
+/** A few dives are always made; more take no more than so much of the time after the linear problem. */
+const FEW = 6
+const DIVING = 0.5
+
+const WHOLE: Effort = { dives: 24, inParts: 0.6 }
 const PART: Effort = { dives: 2, inParts: 0 }
 
 function solveIn(
@@ -113,7 +117,8 @@ function improve(
     bound: isWhole(best) ? bound : null,
     proved: isWhole(best) && bound !== null && best.cost <= bound,
   })
-  for (let skip = 0; skip < dives && !so().proved && left() > 0; skip++) {
+  const until = left() * (1 - DIVING)
+  for (let skip = 0; skip < dives && !so().proved && left() > (skip < FEW ? 0 : until); skip++) {
     told?.(so())
     const found = dive(search, best, skip)
     if (found && isBetter(found, best)) best = found
