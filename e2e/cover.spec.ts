@@ -66,7 +66,7 @@ test('a roof is sheathed and roofed: rows dragged, joints staggered, each piece 
   await clean(page)
 })
 
-test('siding: courses, corner boards and casings, seen on their wall', async ({ page }) => {
+test('siding: courses, corner boards and casings, seen on their wall', { tag: '@wide' }, async ({ page }) => {
   await openDemo(page, 'Sallow Marsh ringing hut', 'walls')
   await take(page, 'Walls', 'Sheets')
   await choose(page, 'Siding', 'Lapped boards')

@@ -149,7 +149,7 @@ for (const sizes of [wide, phones])
 /** Between them they have every step that any other window takes. */
 const tightest: readonly Size[] = [wide[0]!, phones[1]!]
 for (const size of tightest)
-  test.describe(`${size.width} alone`, () => {
+  test.describe(`${size.width} alone`, size === wide[0] ? { tag: '@wide' } : {}, () => {
     test.use({ viewport: size, hasTouch: size === phones[1] })
     test('nothing is cut off or off the screen, on any screen of a demo', async ({ page }) => {
       await shelfAndNew(page, [size])

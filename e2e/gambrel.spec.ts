@@ -13,81 +13,83 @@ import {
   type,
 } from './fixtures'
 
-test('a new building gets a gambrel: found four ways, its knee dragged, its headroom typed, and what can not be said', async ({
-  page,
-}) => {
-  test.setTimeout(300_000)
-  await newBuilding(page, 'Gambrel')
-  await expect(page.getByText('Truss 4 of 7')).toBeVisible()
-  await take(page, 'Roof', 'Knees')
-  const value = (name: string): Promise<string> =>
-    hand(page).getByLabel(name, { exact: true }).first().inputValue()
+test(
+  'a new building gets a gambrel: found four ways, its knee dragged, its headroom typed, and what can not be said',
+  { tag: '@wide' },
+  async ({ page }) => {
+    test.setTimeout(300_000)
+    await newBuilding(page, 'Gambrel')
+    await expect(page.getByText('Truss 4 of 7')).toBeVisible()
+    await take(page, 'Roof', 'Knees')
+    const value = (name: string): Promise<string> =>
+      hand(page).getByLabel(name, { exact: true }).first().inputValue()
 
-  // another way begins where the roof line lies
-  await choose(page, 'Roof line by', 'The knee')
-  const [into, up, top] = [
-    await value('Knee in from the wall'),
-    await value('Knee over the plate'),
-    await value('Ridge, over the deck'),
-  ]
-  await choose(page, 'Roof line by', 'Two pitches')
-  expect(await value('Knee over the plate')).toBe(up)
-  await choose(page, 'Roof line by', 'Headroom')
-  await choose(page, 'Roof line by', 'The knee')
-  expect([
-    await value('Knee in from the wall'),
-    await value('Knee over the plate'),
-    await value('Ridge, over the deck'),
-  ]).toEqual([into, up, top])
-  await clean(page)
+    // another way begins where the roof line lies
+    await choose(page, 'Roof line by', 'The knee')
+    const [into, up, top] = [
+      await value('Knee in from the wall'),
+      await value('Knee over the plate'),
+      await value('Ridge, over the deck'),
+    ]
+    await choose(page, 'Roof line by', 'Two pitches')
+    expect(await value('Knee over the plate')).toBe(up)
+    await choose(page, 'Roof line by', 'Headroom')
+    await choose(page, 'Roof line by', 'The knee')
+    expect([
+      await value('Knee in from the wall'),
+      await value('Knee over the plate'),
+      await value('Ridge, over the deck'),
+    ]).toEqual([into, up, top])
+    await clean(page)
 
-  // the knee is dragged
-  const ring = page.getByRole('slider', { name: 'Knee over the plate, drag' })
-  const box = await ring.boundingBox()
-  if (!box) throw new Error('no ring')
-  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2)
-  await page.mouse.down()
-  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2 - 12, { steps: 4 })
-  await page.mouse.up()
-  await expect(hand(page).getByLabel('Knee over the plate', { exact: true })).not.toHaveValue(up)
-  await page.getByRole('button', { name: 'Undo' }).click()
-  await expect(hand(page).getByLabel('Knee over the plate', { exact: true })).toHaveValue(up)
+    // the knee is dragged
+    const ring = page.getByRole('slider', { name: 'Knee over the plate, drag' })
+    const box = await ring.boundingBox()
+    if (!box) throw new Error('no ring')
+    await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2)
+    await page.mouse.down()
+    await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2 - 12, { steps: 4 })
+    await page.mouse.up()
+    await expect(hand(page).getByLabel('Knee over the plate', { exact: true })).not.toHaveValue(up)
+    await page.getByRole('button', { name: 'Undo' }).click()
+    await expect(hand(page).getByLabel('Knee over the plate', { exact: true })).toHaveValue(up)
 
-  // a ridge under the knee: the last good drawing stays, dashed
-  await type(page, 'Ridge, over the deck', "8'")
-  await expect(page.getByRole('alert')).toContainText('The ridge would lie no higher than the knee.')
-  await expect(page.locator('.drawing path.behind')).not.toHaveCount(0)
-  await page.getByRole('button', { name: 'Undo' }).click()
-  await expect(page.getByRole('alert')).toHaveCount(0)
+    // a ridge under the knee: the last good drawing stays, dashed
+    await type(page, 'Ridge, over the deck', "8'")
+    await expect(page.getByRole('alert')).toContainText('The ridge would lie no higher than the knee.')
+    await expect(page.locator('.drawing path.behind')).not.toHaveCount(0)
+    await page.getByRole('button', { name: 'Undo' }).click()
+    await expect(page.getByRole('alert')).toHaveCount(0)
 
-  // a headroom, and one that can't be had
-  await choose(page, 'Roof line by', 'Headroom')
-  await type(page, 'Headroom, width', "4'")
-  await type(page, 'Headroom, height', "3'")
-  await expect(page.getByRole('alert')).toHaveCount(0)
-  await expect(field(page, 'Headroom, height')).toHaveValue('3\' 0"')
-  await type(page, 'Headroom, height', "12'")
-  await expect(page.getByRole('alert')).toContainText("So much headroom can't be had")
-  await page.getByRole('button', { name: 'Undo' }).click()
+    // a headroom, and one that can't be had
+    await choose(page, 'Roof line by', 'Headroom')
+    await type(page, 'Headroom, width', "4'")
+    await type(page, 'Headroom, height', "3'")
+    await expect(page.getByRole('alert')).toHaveCount(0)
+    await expect(field(page, 'Headroom, height')).toHaveValue('3\' 0"')
+    await type(page, 'Headroom, height', "12'")
+    await expect(page.getByRole('alert')).toContainText("So much headroom can't be had")
+    await page.getByRole('button', { name: 'Undo' }).click()
 
-  // a foot that would part the chord, with the range that does not
-  await type(page, 'Foot under the plate', "2'")
-  await expect(page.getByRole('alert')).toContainText('more than half the lower chord')
-  await hand(page).getByRole('button', { name: 'Let the drop follow' }).click()
-  await expect(page.getByRole('alert')).toHaveCount(0)
+    // a foot that would part the chord, with the range that does not
+    await type(page, 'Foot under the plate', "2'")
+    await expect(page.getByRole('alert')).toContainText('more than half the lower chord')
+    await hand(page).getByRole('button', { name: 'Let the drop follow' }).click()
+    await expect(page.getByRole('alert')).toHaveCount(0)
 
-  // chords too short for their gussets
-  await take(page, 'Roof', 'Trusses')
-  await type(page, 'Gusset along each member', "2' 6")
-  await expect(page.getByRole('alert')).toContainText('The chords are too short for their gussets.')
-  await page.getByRole('button', { name: 'Undo' }).click()
-  await expect(page.getByRole('alert')).toHaveCount(0)
-  await page
-    .locator('path.sheet[data-member="roof/truss/4/gusset/ridge/east"]')
-    .first()
-    .dispatchEvent('click')
-  await expect(page.locator('.room-card .mark').first()).toHaveText(/^GT/)
-})
+    // chords too short for their gussets
+    await take(page, 'Roof', 'Trusses')
+    await type(page, 'Gusset along each member', "2' 6")
+    await expect(page.getByRole('alert')).toContainText('The chords are too short for their gussets.')
+    await page.getByRole('button', { name: 'Undo' }).click()
+    await expect(page.getByRole('alert')).toHaveCount(0)
+    await page
+      .locator('path.sheet[data-member="roof/truss/4/gusset/ridge/east"]')
+      .first()
+      .dispatchEvent('click')
+    await expect(page.locator('.room-card .mark').first()).toHaveText(/^GT/)
+  },
+)
 
 test(
   'trusses on a gable are chosen, and their jig is read, on a phone too',

@@ -127,41 +127,43 @@ test(
   },
 )
 
-test('a new building gets a hip roof: its jacks are sawn on the skew, laid out with the square, and picked in 3D', async ({
-  page,
-}) => {
-  await newBuilding(page, 'Hip')
-  await page.getByRole('button', { name: 'Plan', exact: true }).click()
-  await page.locator('path.wood[data-member="roof/hip/south-west"]').first().click()
-  const card = page.locator('.room-card')
-  await expect(card.locator('.mark').first()).toHaveText('HR1')
-  await expect(card).toContainText('Run, on the skew')
-  await page.locator('path.wood[data-member="roof/south/jack/1"]').first().click()
-  await expect(card).toContainText('26.6°, bevel 45°')
-  await expect(
-    card.getByRole('img', { name: /^cheek cut: line 26.6° from square, blade 45° from upright/ }),
-  ).toBeVisible()
-  await clean(page)
-  await page.getByRole('button', { name: 'Show the square on the board' }).click()
-  await dialogReady(page)
-  const dialog = page.getByRole('dialog')
-  await expect(dialog).toContainText('First line')
-  await dialog.getByRole('button', { name: 'Next mark' }).click()
-  await expect(dialog).toContainText('Step 1')
-  await dialog.getByRole('button', { name: 'Triangular rafter square' }).click()
-  await expect(dialog).toContainText('read 6 on the common scale, or 26.6°')
-  await clean(page)
-  await page.keyboard.press('Escape')
-  await expect(page.getByRole('dialog')).toHaveCount(0)
-  await page.keyboard.press('x')
-  await expect(page.locator('.tick.yes')).toBeVisible()
-  await type(page, 'Length', "7'")
-  await expect(page.getByRole('alert')).toContainText('Make the length at least the span')
-  // the last good roof stays, dashed
-  await expect(page.locator('.drawing path.behind')).not.toHaveCount(0)
-  await page.getByRole('button', { name: 'Undo' }).click()
-  await expect(page.getByRole('alert')).toHaveCount(0)
-})
+test(
+  'a new building gets a hip roof: its jacks are sawn on the skew, laid out with the square, and picked in 3D',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await newBuilding(page, 'Hip')
+    await page.getByRole('button', { name: 'Plan', exact: true }).click()
+    await page.locator('path.wood[data-member="roof/hip/south-west"]').first().click()
+    const card = page.locator('.room-card')
+    await expect(card.locator('.mark').first()).toHaveText('HR1')
+    await expect(card).toContainText('Run, on the skew')
+    await page.locator('path.wood[data-member="roof/south/jack/1"]').first().click()
+    await expect(card).toContainText('26.6°, bevel 45°')
+    await expect(
+      card.getByRole('img', { name: /^cheek cut: line 26.6° from square, blade 45° from upright/ }),
+    ).toBeVisible()
+    await clean(page)
+    await page.getByRole('button', { name: 'Show the square on the board' }).click()
+    await dialogReady(page)
+    const dialog = page.getByRole('dialog')
+    await expect(dialog).toContainText('First line')
+    await dialog.getByRole('button', { name: 'Next mark' }).click()
+    await expect(dialog).toContainText('Step 1')
+    await dialog.getByRole('button', { name: 'Triangular rafter square' }).click()
+    await expect(dialog).toContainText('read 6 on the common scale, or 26.6°')
+    await clean(page)
+    await page.keyboard.press('Escape')
+    await expect(page.getByRole('dialog')).toHaveCount(0)
+    await page.keyboard.press('x')
+    await expect(page.locator('.tick.yes')).toBeVisible()
+    await type(page, 'Length', "7'")
+    await expect(page.getByRole('alert')).toContainText('Make the length at least the span')
+    // the last good roof stays, dashed
+    await expect(page.locator('.drawing path.behind')).not.toHaveCount(0)
+    await page.getByRole('button', { name: 'Undo' }).click()
+    await expect(page.getByRole('alert')).toHaveCount(0)
+  },
+)
 
 test(
   'parts of a gabled roof: beam, soffit, ladder, barge boards and blocks, each with its card',
