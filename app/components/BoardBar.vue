@@ -39,7 +39,8 @@ i {
   position: absolute;
   inset-block: 0;
   background: var(--pine);
-  box-shadow: 1px 0 0 var(--ink);
+  /* within the piece: the next one lies less than a pixel on */
+  box-shadow: inset -1px 0 0 var(--ink);
 }
 /* beside a slanted cut no line is drawn: the pieces are told apart by their tone */
 i[style*='polygon']:nth-of-type(even):not(.hand, .done, .soon) {
