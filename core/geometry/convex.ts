@@ -60,6 +60,12 @@ export function clip(solid: Convex, plane: Plane, tag: string): Clip {
   const rim: Vec3[] = []
   const faces: Face[] = []
   for (const face of solid.faces) {
+    // most faces lie behind, and stay as they are
+    if (face.corners.every(p => distanceTo(plane, p) <= ON_PLANE)) {
+      for (const p of face.corners) if (distanceTo(plane, p) >= -ON_PLANE) rim.push(p)
+      faces.push(face)
+      continue
+    }
     const corners = clipPolygon(face.corners, plane, rim)
     if (corners.length >= 3) faces.push({ ...face, corners })
   }
