@@ -24,6 +24,12 @@ test('the boards of a design are planned and proved; held, swapped, for another 
   await openDemo(page, 'Sallow Marsh reed store', 'saw')
   await look(page, 'Boards')
   await expect(state(page)).toContainText('Proved best')
+  // the line at a cut lies on its piece, where the next one can't hide it
+  const lines = await page
+    .locator('.bar > i')
+    .evaluateAll(pieces => pieces.map(piece => getComputedStyle(piece).boxShadow))
+  expect(lines.length).toBeGreaterThan(10)
+  expect(lines.filter(line => !line.includes('inset'))).toEqual([])
   // each section says what to carry, and its boards are as many
   const carried = await page.locator('.boards h2 .figures').allInnerTexts()
   const counts = carried
