@@ -23,9 +23,18 @@ export {
   type LongEdge,
   type Mark,
   marks,
-  notches,
-  type NotchReading,
   outlines,
 } from './read'
 export { type Likeness, likeness } from './same'
 export { cutOfFace, type End, endsOf, type SawSetting, sawSetting, sawWay, type SawWay } from './saw'
+export {
+  type BoardSide,
+  depthOf,
+  firstNotch,
+  type Reach,
+  tell,
+  type Told,
+  type ToldCorner,
+  type ToldCut,
+  type ToldNotch,
+} from './told'

@@ -1,5 +1,5 @@
 import { HAIR, ONE_READING, TOUCHING } from '../measure'
-import { dot, outlineOf, type ShellFace, type Vec3 } from '../geometry'
+import { outlineOf, type ShellFace, type Vec3 } from '../geometry'
 import { type CutBoard, type CutName } from './board'
 import { cutOfFace } from './saw'
 
@@ -145,48 +145,6 @@ const passes = (face: ShellFace, p: Vec3): boolean =>
 
 function edgeAt(board: CutBoard, p: Vec3): Mark['edge'] {
   return Math.abs(p.y - board.blank.depth) < HAIR ? 'top' : Math.abs(p.y) < HAIR ? 'bottom' : 'face'
-}
-
-/**
- * A notch as it is laid out: each of its sides as measured on the near face, and its depth square to the
- * bottom edge, mm.
- */
-export interface NotchReading {
-  readonly cut: number
-  readonly sides: readonly { readonly name: CutName; readonly length: number }[]
-  readonly depth: number
-  /** Where it begins along the board, mm. */
-  readonly from: number
-}
-
-/** Reads the notches off the cut board's near face; a notch that took nothing is not listed. */
-export function notches(board: CutBoard): NotchReading[] {
-  return board.cuts.flatMap((cut, i) => {
-    if (cut.kind !== 'notch') return []
-    // what several notches cut in one plane is one face: of it, what lies in this one
-    const within = (p: Vec3): boolean =>
-      cut.sides.every(({ plane: { normal, offset } }) => dot(normal, p) < offset + HAIR)
-    const faces = board.faces.flatMap(face => {
-      const of = cutOfFace(face)
-      if (!of || board.cuts[of.cut]?.kind !== 'notch') return []
-      const points = face.loops.filter(loop => loop.every(within)).flat()
-      return points.length ? [{ name: of.name, points }] : []
-    })
-    if (faces.length === 0) return []
-    const lines = faces.map(({ name, points }) => {
-      const near = points.filter(p => p.z < HAIR)
-      return { name, points: near, length: reach(near) }
-    })
-    const across = lines.flatMap(line => line.points.map(p => p.y))
-    return [
-      {
-        cut: i,
-        from: Math.min(...faces.flatMap(({ points }) => points.map(p => p.x))),
-        sides: lines.map(({ name, length }) => ({ name, length })),
-        depth: Math.max(...across, 0) - Math.min(...across, board.blank.depth),
-      },
-    ]
-  })
 }
 
 /** The largest distance between any two of some points. */

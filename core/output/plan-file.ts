@@ -1,4 +1,5 @@
 import { cautionsOf } from '../check'
+import { depthOf, type Reach, type ToldCorner } from '../board'
 import type { Units } from '../measure'
 import {
   detailsOf,
@@ -142,23 +143,36 @@ const loosePart = (item: Loose, units: Units): Record<string, unknown> => ({
 
 /** All cuts of a piece, its notches and the numbers it is made by. */
 function detailPart(plan: Plan, piece: Piece): Record<string, unknown> {
-  const { cuts, notches, figures } = detailsOf(plan, piece)
+  const { saw, across, down, cuts, notches, figures } = detailsOf(plan, piece)
   return {
-    cuts: cuts.map(cut => ({
+    thickness: tidy(piece.section.thickness),
+    depth: tidy(piece.section.depth),
+    box: { across: reach(across), down: reach(down) },
+    saw: saw.map(cut => ({
       kind: cut.name,
       at: tidy(cut.at),
       miter: tidy(cut.miter),
       bevel: tidy(cut.bevel),
     })),
+    cuts: cuts.map(({ name, off, miter, bevel, corners }) => ({
+      ...{ kind: name, off, miter: tidy(miter), bevel: tidy(bevel) },
+      corners: corners.map(cornerPart),
+    })),
     notches: notches.map(notch => ({
       kind: notch.name,
-      at: tidy(notch.at),
-      depth: tidy(notch.depth),
+      at: tidy(notch.along.from),
+      depth: tidy(depthOf(notch)),
       sides: notch.sides.map(side => ({ kind: side.name, length: tidy(side.length) })),
+      ...{ along: reach(notch.along), across: reach(notch.across), down: reach(notch.down) },
+      open: notch.open,
+      corners: notch.corners.map(cornerPart),
     })),
     figures: Object.fromEntries(figures.map(figure => [figure.name, tidy(figure.value)])),
   }
 }
+
+const reach = ({ from, to }: Reach): number[] => [tidy(from), tidy(to)]
+const cornerPart = ({ along, across, down }: ToldCorner): number[] => [tidy(along), tidy(across), tidy(down)]
 
 function roofPart(roof: RoofReading | null): Record<string, unknown> | null {
   if (!roof) return null

@@ -1,27 +1,15 @@
 import type { Figure, FigureName } from './figures'
-import { type CutName, notches } from '../board'
+import { tell, type Told } from '../board'
 import { cardOf, type SawCut } from './card'
 import type { Piece } from './piece'
 import type { Plan } from './plan'
 
 /**
- * A notch of a board: where it begins, running from the start, how deep it is square to the bottom edge, and
- * its sides as measured on the near face; mm.
+ * What a list says of a piece besides its section and length: the box its wood fills, what cuts and notches
+ * take off that, how the saw is set for each, and the numbers it is made by.
  */
-export interface NotchDetail {
-  readonly name: CutName
-  readonly at: number
-  readonly depth: number
-  readonly sides: readonly { readonly name: CutName; readonly length: number }[]
-}
-
-/**
- * What a list says of a piece besides its length and the first cut of either end: all its cuts, its notches,
- * and the numbers it is made by.
- */
-export interface PieceDetails {
-  readonly cuts: readonly SawCut[]
-  readonly notches: readonly NotchDetail[]
+export interface PieceDetails extends Told {
+  readonly saw: readonly SawCut[]
   readonly figures: readonly Figure[]
 }
 
@@ -45,36 +33,5 @@ const making: readonly FigureName[] = [
 
 export function detailsOf(plan: Plan, piece: Piece): PieceDetails {
   const { cuts, figures } = cardOf(plan, piece)
-  return { cuts, notches: notchesOf(piece), figures: figures.filter(figure => making.includes(figure.name)) }
-}
-
-function notchesOf({ board }: Piece): NotchDetail[] {
-  return notches(board)
-    .map(({ cut, depth, sides, from }) => ({
-      name: board.cuts[cut]?.name ?? 'housing',
-      at: from - board.start,
-      depth,
-      sides,
-    }))
-    .sort((a, b) => a.at - b.at)
-}
-
-/**
- * The cuts that the two ends alone don't tell: further ones at an end, rips and bevels along the board; none
- * of a notch.
- */
-export function furtherCuts(piece: Piece, { cuts }: PieceDetails): SawCut[] {
-  const inNotch = new Set(
-    piece.board.cuts.flatMap(cut => (cut.kind === 'notch' ? cut.sides.map(side => side.name) : [])),
-  )
-  const ends = piece.ends.map(end => `${end.kind} ${end.miter.toFixed(6)} ${end.bevel.toFixed(6)}`)
-  const left = [...ends]
-  return cuts.filter(cut => {
-    const made = left.indexOf(`${cut.name} ${cut.miter.toFixed(6)} ${cut.bevel.toFixed(6)}`)
-    if (made >= 0) {
-      left.splice(made, 1)
-      return false
-    }
-    return !inNotch.has(cut.name)
-  })
+  return { ...tell(piece.board), saw: cuts, figures: figures.filter(figure => making.includes(figure.name)) }
 }

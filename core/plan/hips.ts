@@ -1,5 +1,5 @@
 import { type Eave, lowEaves, peakAcross, type RoofLines } from '../lines'
-import { cutOfFace, notches } from '../board'
+import { cutOfFace, depthOf, firstNotch } from '../board'
 import { type Frame, type Member, faceOf, wallOf } from '../frame'
 import { meets, planeAt, toBuilding, type Vec3, vec } from '../geometry'
 import { degrees, HAIR, ONE_READING } from '../measure'
@@ -25,7 +25,7 @@ const levelOf = ({ placement: { along } }: Member): number => Math.hypot(along.x
 function reading(member: Member, toMiddle: number, toCheek: number): SkewReading {
   const level = levelOf(member)
   const { z } = member.placement.along
-  const [notch] = notches(member.board)
+  const notch = firstNotch(member.board)
   const side = (name: string): number => notch?.sides.find(each => each.name === name)?.length ?? 0
   return {
     angle: degrees(Math.atan2(-z, level)),
@@ -33,7 +33,7 @@ function reading(member: Member, toMiddle: number, toCheek: number): SkewReading
     rise: (toMiddle * -z) / level,
     lineLength: toMiddle / level,
     deduction: { level: toMiddle - toCheek, along: (toMiddle - toCheek) / level },
-    birdsmouth: { seat: side('seat'), heel: side('heel'), notch: notch?.depth ?? 0 },
+    birdsmouth: { seat: side('seat'), heel: side('heel'), notch: notch ? depthOf(notch) : 0 },
   }
 }
 

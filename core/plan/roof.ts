@@ -10,7 +10,7 @@ import {
   type RoofFace,
   type RoofLines,
 } from '../lines'
-import { type CutBoard, cutLine, cutOfFace, notches } from '../board'
+import { type CutBoard, cutLine, cutOfFace, depthOf, firstNotch } from '../board'
 import {
   add,
   distanceTo,
@@ -188,9 +188,9 @@ function overPlate({ placement, section }: Member, point: Vec3): number {
 }
 
 function birdsmouth(frame: Frame, rafter: Member, eave: Eave): RoofReading['birdsmouth'] {
-  const [notch] = notches(rafter.board)
+  const notch = firstNotch(rafter.board)
   const side = (name: string): number => notch?.sides.find(each => each.name === name)?.length ?? 0
-  if (notch) return { seat: side('seat'), heel: side('heel'), notch: notch.depth }
+  if (notch) return { seat: side('seat'), heel: side('heel'), notch: depthOf(notch) }
   return { seat: bearing(frame, rafter, eave), heel: 0, notch: 0 }
 }
 
