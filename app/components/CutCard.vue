@@ -3,8 +3,8 @@ import { isLumber } from '../../core/lumber'
 import { roles } from '../../core/trade'
 import { formatLength } from '../../core/measure'
 import { cardOf } from '../../core/plan'
-import { adviseOn, saySection, sayLength } from '../../core/words'
-import { figureRows, markRows, sawRows, steppingRows } from '../logic/card-rows'
+import { adviseOn, capital, saySection, sayLength } from '../../core/words'
+import { figureRows, markRows, sawRows, steppingRows, toldRows } from '../logic/card-rows'
 
 const bench = useBench()
 const units = computed(() => bench.design?.units ?? 'imperial')
@@ -14,6 +14,7 @@ const short = (mm: number): string => formatLength(mm, { units: units.value, sty
 const print = (): void => window.print()
 const square = ref(false)
 const squareAsked = ref(false)
+const told = computed(() => (card.value ? toldRows(card.value.piece, units.value).map(capital) : []))
 const roleName = computed(() =>
   card.value ? roles[card.value.piece.role][card.value.piece.count === 1 ? 'one' : 'many'] : '',
 )
@@ -81,6 +82,12 @@ const roleName = computed(() =>
       <h3>Saw, from square</h3>
       <ExplainedList :rows="sawRows(card, units)" />
       <SawSettings :cuts="card.cuts" />
+    </div>
+    <div v-if="told.length" class="part">
+      <h3>Cuts and notches, corner by corner</h3>
+      <ul class="told figures">
+        <li v-for="each in told" :key="each">{{ each }}</li>
+      </ul>
     </div>
     <div v-if="card.stepping" class="part">
       <h3>Square and step-off</h3>
@@ -170,6 +177,15 @@ h3 {
   font-size: 1.15rem;
   border-bottom: 2px solid var(--ink);
   padding-bottom: 2px;
+}
+.told {
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+.told li {
+  padding: 4px 0;
+  border-bottom: 1px solid var(--line);
 }
 .marks {
   list-style: none;

@@ -1,5 +1,6 @@
 import { formatAngle, formatLength, type Units } from '../../core/measure'
-import type { Card, Loose } from '../../core/plan'
+import type { Card, Loose, Piece } from '../../core/plan'
+import { tell } from '../../core/board'
 import {
   cutNames,
   explain,
@@ -11,6 +12,7 @@ import {
   sayMark,
   sayShort,
   saySteps,
+  sayTold,
   type StepRow,
 } from '../../core/words'
 
@@ -35,6 +37,12 @@ export function sawRows(card: Card, units: Units): ExplainedRow[] {
           ? `along the edge, bevel ${formatAngle(cut.bevel)}`
           : `${formatAngle(cut.miter)}${cut.bevel ? `, bevel ${formatAngle(cut.bevel)}` : ''} · at ${formatLength(cut.at, { units })}`,
   }))
+}
+
+/** Rips, cuts and notches, each by its corners: all that the board is made by. */
+export function toldRows(piece: Piece, units: Units): string[] {
+  const { cuts, notches } = sayTold(piece, tell(piece.board), units)
+  return [...cuts, ...notches]
 }
 
 /** How the board is laid out with a square; none for a board that is cut square. */

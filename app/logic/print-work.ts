@@ -3,7 +3,8 @@ import { isLumber } from '../../core/lumber'
 import { cardOf, type Kit, kitsOf, type Piece, type Plan, plansOf, type Whole } from '../../core/plan'
 import type { CardsAsk, Label, Paper } from '../../core/print'
 import { type RaisingName, roles } from '../../core/trade'
-import { raisingNames, sayLength, saySection } from '../../core/words'
+import { tell } from '../../core/board'
+import { raisingNames, sayLength, saySection, sayTold } from '../../core/words'
 import { markRows, sawRows } from './card-rows'
 import { sayEnds } from './saw-rows'
 
@@ -100,7 +101,11 @@ export function cardsAsk(whole: Whole, kit: RaisingName | null): CardsAsk {
         outline: card.outline,
         long: piece.length,
         deep: piece.board.blank.depth,
-        saw: sawRows(card, units).map(row => `${row.name} ${row.value}`),
+        saw: [
+          ...sawRows(card, units).map(row => `${row.name} ${row.value}`),
+          // their corners stand among the marks
+          ...sayTold(piece, tell(piece.board), units).notches.map(each => each.split('; corners')[0] ?? each),
+        ],
         marks: markRows(card, units).map(({ at, what }) => `${at}  ${what}`),
       }
     }),

@@ -3,7 +3,18 @@ import fc from 'fast-check'
 import { meshOf, planeAt, unit, vec } from '../geometry'
 import { radians } from '../measure'
 import { solidOf } from '../testing/solids'
-import { type Cut, cutBoard, type CutBoard, edges, endsOf, likeness, marks, notches, outlines } from './index'
+import {
+  type Cut,
+  cutBoard,
+  type CutBoard,
+  depthOf,
+  edges,
+  endsOf,
+  likeness,
+  marks,
+  outlines,
+  tell,
+} from './index'
 import { sawSetting, sawWay } from './saw'
 
 const blank = { length: 2000, depth: 140, thickness: 38 }
@@ -143,12 +154,13 @@ describe('a cut board', () => {
   })
 
   test('gives the depth of a notch square to the edge and its sides along the face', () => {
-    const [notch] = notches(made([birdsmouth]))
+    const { notches } = tell(made([birdsmouth]))
+    const [notch] = notches
     // closed form: seat falls 1 in 3 from (1000, 40) to the edge, heel rises 3 in 1 from (1000, 0); they meet
     // where 3(x - 1000) = 40 - (x - 1000) / 3
     const meet = 1000 + 40 / (3 + 1 / 3)
     const depth = 3 * (meet - 1000)
-    expect(notch?.depth).toBeCloseTo(depth, 9)
+    expect(notch && depthOf(notch)).toBeCloseTo(depth, 9)
     expect(notch?.sides.find(side => side.name === 'heel')?.length).toBeCloseTo(
       Math.hypot(meet - 1000, depth),
       9,

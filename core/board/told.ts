@@ -27,7 +27,7 @@ export interface ToldCut extends SawSetting {
   readonly cut: number
   readonly name: CutName
   readonly off: BoardSide
-  /** Of the face as it is before notches are made, in order about it. */
+  /** Of the face as it is before notches are made: from the start, and from the bottom edge, on. */
   readonly corners: readonly ToldCorner[]
 }
 
@@ -80,7 +80,7 @@ function read(board: CutBoard): Told {
     const cut = board.cuts[at]
     if (!cut || !Number.isInteger(at) || face.tag === '') return []
     const { normal } = face.plane
-    const corners = face.corners.map(toldOf(board))
+    const corners = inOrder(face.corners.map(toldOf(board)))
     return [{ cut: at, name: cut.name, ...sawSetting(normal), off: sideOff(normal, size), corners }]
   })
   const notches = board.cuts.flatMap((cut, i) => (cut.kind === 'notch' ? readNotch(board, body, cut, i) : []))
@@ -161,6 +161,14 @@ const toldOf =
     down: clear(blank.thickness - p.z),
   })
 
+/** Along the board, then up it, then down; what lies within a reading is beside each other. */
+function inOrder(corners: readonly ToldCorner[]): ToldCorner[] {
+  const step = (mm: number): number => Math.round(mm / ONE_READING)
+  return [...corners].sort(
+    (a, b) => step(a.along) - step(b.along) || step(a.across) - step(b.across) || step(a.down) - step(b.down),
+  )
+}
+
 /** Noise about nothing is nothing. */
 const clear = (mm: number): number => (Math.abs(mm) < SAME_POINT ? 0 : mm)
 
@@ -191,7 +199,7 @@ function readNotch(board: CutBoard, body: Convex, notch: Notch, cut: number): To
       across: { from: clear(low.y), to: high.y },
       down: { from: clear(thickness - high.z), to: thickness - low.z },
       square: taken.faces.length === 6 && taken.faces.every(({ plane }) => isSquare(plane)),
-      corners: points.map(toldOf(board)),
+      corners: inOrder(points.map(toldOf(board))),
     },
   ]
 }
@@ -217,9 +225,7 @@ function lineOf(corners: readonly Vec3[], { blank }: CutBoard): number {
   const line = on.find(points => points.length > 1) ?? corners
   return line.reduce(
     (far, p, i) =>
-      line
-        .slice(i + 1)
-        .reduce((most, q) => Math.max(most, Math.hypot(p.x - q.x, p.y - q.y, p.z - q.z)), far),
+      line.slice(i + 1).reduce((most, q) => Math.max(most, Math.hypot(p.x - q.x, p.y - q.y, p.z - q.z)), far),
     0,
   )
 }
@@ -240,8 +246,7 @@ function openTo(taken: Convex, body: Convex): BoardSide[] {
 
 /** Notches that lie wholly in another need no words of their own. */
 function dropInner(notches: readonly ToldNotch[]): ToldNotch[] {
-  const within = (a: Reach, b: Reach): boolean =>
-    a.from > b.from - SAME_POINT && a.to < b.to + SAME_POINT
+  const within = (a: Reach, b: Reach): boolean => a.from > b.from - SAME_POINT && a.to < b.to + SAME_POINT
   return notches.filter(
     (notch, i) =>
       !notches.some(
@@ -252,7 +257,13 @@ function dropInner(notches: readonly ToldNotch[]): ToldNotch[] {
           within(notch.across, other.across) &&
           within(notch.down, other.down) &&
           // of two that are alike the first stays
-          !(k > i && other.square === notch.square && within(other.along, notch.along) && within(other.across, notch.across) && within(other.down, notch.down)),
+          !(
+            k > i &&
+            other.square === notch.square &&
+            within(other.along, notch.along) &&
+            within(other.across, notch.across) &&
+            within(other.down, notch.down)
+          ),
       ),
   )
 }

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { boardLength, notches } from '../board'
+import { boardLength, depthOf, firstNotch } from '../board'
 import { cautionsOf } from '../check'
 import {
   type Design,
@@ -90,8 +90,9 @@ describe('rafters against a house out of line', () => {
     const made = frame(porch(taper))
     const rafters = of(made, 'rafter')
     const mouths = rafters.map(({ board }) => {
-      const [mouth] = notches(board)
-      return { from: board.end - (mouth?.from ?? 0), depth: mouth?.depth ?? 0 }
+      const mouth = firstNotch(board)
+      if (!mouth) throw new Error('no mouth')
+      return { from: board.end - board.start - mouth.along.from, depth: depthOf(mouth) }
     })
     for (const mouth of mouths) {
       expect(mouth.from).toBeCloseTo(mouths[0]?.from ?? 0, 6)

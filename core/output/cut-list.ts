@@ -38,7 +38,7 @@ function row(plan: Plan, piece: Piece): Record<string, string | number> {
     density,
   } = plan
   const [start, end] = piece.ends
-  const { cuts: further, notches, figures } = sayDetails(plan, piece)
+  const { cuts: lines, notches, figures } = sayDetails(plan, piece)
   return {
     Mark: piece.mark,
     Count: piece.count,
@@ -59,7 +59,7 @@ function row(plan: Plan, piece: Piece): Record<string, string | number> {
     'Cut from': piece.stock === null ? 'longer than stock' : formatLength(piece.stock, { units }),
     'Weight kg': Number(weightOf(piece.section, piece.volume, density).toFixed(2)),
     'Mirror of': piece.mirrorOf ?? '',
-    'Further cuts': further.join('; '),
+    'Cut lines': lines.join('; '),
     Notches: notches.join('; '),
     Figures: figures.join('; '),
   }

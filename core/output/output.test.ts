@@ -175,7 +175,7 @@ describe('what the lists say besides lengths', () => {
     expect(of('sub-fascia')[0]?.cuts).toContainEqual(
       expect.objectContaining({ kind: 'rip', bevel: expect.closeTo((Math.atan(0.5) * 180) / Math.PI, 5) }),
     )
-    for (const each of ['drop 1/4"', "bird's mouth at", 'common difference 1\' 5 7/8"', 'bevel 26.6°'])
+    for (const each of ['drop 1/4"', "bird's mouth at", 'common difference 1\' 5 7/8"', 'bevelled 26.6°'])
       expect(text).toContain(each)
   })
 

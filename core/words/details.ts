@@ -81,41 +81,61 @@ function sayCut(cut: ToldCut, told: Told, units: Units): string {
   const what = across
     ? `${cutNames[name]} ${formatAngle(miter)}${tilt}`
     : name === 'backing'
-      ? `backed${tilt}`
+      ? `backed ${formatAngle(bevel)}`
       : miter > 89.99
-        ? `bevelled${tilt}`
+        ? `bevelled ${formatAngle(bevel)}`
         : `ripped on the slant, ${formatAngle(90 - miter)} to the edge${tilt}`
   return `${what} off ${sideNames[off]}: ${sayCorners(cut.corners, told, units)}`
 }
 
 /**
  * Corners of a cut or a notch, those of both faces once where they are over each other. A corner on an edge is
- * told by it, another by how far up from the bottom edge it is.
+ * told by it, another by how far up from the bottom edge it is; a line square across the board, or all along
+ * it, once.
  */
-function sayCorners(corners: readonly ToldCorner[], { across, down }: Told, units: Units): string {
-  const say = (each: ToldCorner): string =>
-    same(each.across, across.from)
-      ? `bottom edge at ${along(each.along, units)}`
-      : same(each.across, across.to)
-        ? `top edge at ${along(each.along, units)}`
-        : `${sayShort(each.across - across.from, units)} up at ${along(each.along, units)}`
+function sayCorners(corners: readonly ToldCorner[], told: Told, units: Units): string {
+  const { down } = told
   const up = corners.filter(each => same(each.down, down.from))
   const under = corners.filter(each => same(each.down, down.to))
   const within = corners.filter(each => !up.includes(each) && !under.includes(each))
   const over = (a: ToldCorner, b: ToldCorner): boolean => same(a.along, b.along) && same(a.across, b.across)
   const alike = up.length === under.length && up.every(a => under.some(b => over(a, b)))
-  const list = (some: readonly ToldCorner[]): string => some.map(say).join(', ')
-  if (alike && !within.length) return list(up)
+  if (alike && !within.length) return sayFace(up, told, units)
+  const deep = (each: ToldCorner): string =>
+    `${sayCorner(each, told, units)} ${sayShort(each.down - down.from, units)} down`
   return [
-    ...(up.length ? [`face up ${list(up)}`] : []),
-    ...(under.length ? [`face under ${list(under)}`] : []),
-    ...(within.length
-      ? [
-          `between them ${within.map(each => `${say(each)} ${sayShort(each.down - down.from, units)} down`).join(', ')}`,
-        ]
-      : []),
+    ...(up.length ? [`face up ${sayFace(up, told, units)}`] : []),
+    ...(under.length ? [`face under ${sayFace(under, told, units)}`] : []),
+    ...(within.length ? [`between them ${inOrder(within).map(deep).join(', ')}`] : []),
   ].join(' / ')
 }
+
+/** The start's first, and of two beside each other the one nearer the top edge. */
+const inOrder = (corners: readonly ToldCorner[]): ToldCorner[] =>
+  [...corners].sort((a, b) => (same(a.along, b.along) ? b.across - a.across : a.along - b.along))
+
+function sayFace(corners: readonly ToldCorner[], told: Told, units: Units): string {
+  const all = inOrder(corners)
+  const [first, second] = all
+  if (first && second && all.length === 2) {
+    const { across, along: long } = told
+    if (same(first.along, second.along) && same(first.across, across.to) && same(second.across, across.from))
+      return `at ${along(first.along, units)}`
+    if (same(first.across, second.across) && same(first.along, long.from) && same(second.along, long.to))
+      return `${place(first, told, units)} all along`
+  }
+  return all.map(each => sayCorner(each, told, units)).join(', ')
+}
+
+const sayCorner = (corner: ToldCorner, told: Told, units: Units): string =>
+  `${place(corner, told, units)} at ${along(corner.along, units)}`
+
+const place = (corner: ToldCorner, { across }: Told, units: Units): string =>
+  same(corner.across, across.from)
+    ? 'bottom edge'
+    : same(corner.across, across.to)
+      ? 'top edge'
+      : `${sayShort(corner.across - across.from, units)} up`
 
 function sayNotch(notch: ToldNotch, told: Told, units: Units): string {
   const { name, along: at } = notch

@@ -16,6 +16,7 @@ import {
 import { drawingsOf } from '../../drawing'
 import { boxOf, type Frame, frame, type Member } from '../../frame'
 import { drawingSvg } from '../../output'
+import { depthOf } from '../../board'
 import { detailsOf, plan } from '../../plan'
 import { runs } from '../../testing/designs'
 import { clashes, touching } from '../../testing/solids'
@@ -105,9 +106,10 @@ describe('a pergola', () => {
     if (!piece) throw new Error('no rafter')
     const { notches } = detailsOf(made, piece)
     // 400 of tail, a ply, the post, a ply; and the same from the other end
-    expect(notches.map(({ at }) => Math.round(at))).toEqual([400, 597, 3456, 3653])
-    for (const { depth, sides } of notches) {
-      expect(depth).toBeCloseTo(40, 6)
+    expect(notches.map(({ along }) => Math.round(along.from))).toEqual([400, 597, 3456, 3653])
+    for (const notch of notches) {
+      const { sides } = notch
+      expect(depthOf(notch)).toBeCloseTo(40, 6)
       expect(sides.map(({ name, length }) => [name, Math.round(length)]).sort()).toEqual([
         ['heel', 40],
         ['heel', 40],
@@ -133,8 +135,8 @@ describe('a pergola', () => {
     const piece = made.pieces.find(({ role }) => role === 'level-rafter')
     if (!piece) throw new Error('no rafter')
     expect(sayDetails(made, piece).notches.filter(each => each.startsWith('cove'))).toEqual([
-      'cove at 0 mm: a quarter circle of 90 mm',
-      'cove at 4010 mm: a quarter circle of 90 mm',
+      'cove at 0 mm: a quarter circle of 90 mm about the bottom corner at the start',
+      'cove at 4010 mm: a quarter circle of 90 mm about the bottom corner at the end',
     ])
   })
 
