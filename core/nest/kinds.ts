@@ -1,7 +1,7 @@
 import { nesting } from '../measure'
 import { costOf, type NestAsk, type NestPiece, type NestStock, scaleOf, type Stretch } from './ask'
 import type { BoardKind, Problem } from './problem'
-import { type ClassOf, classOf, halfOf, type SizeSlope, type SlopeClass } from './slopes'
+import { endClasses, halfOf, type SizeSlope, type SlopeClass } from './slopes'
 
 /** What can be cut from of a board: one of its clear stretches. */
 export interface Clear extends Stretch {
@@ -69,9 +69,7 @@ function sizesOf(
   const classes = new Map<string, { readonly at: number; readonly of: SlopeClass }>()
   const alike = new Map<string, Alike>()
   for (const piece of pieces) {
-    const of = piece.slopes ? classOf(piece.slopes) : null
-    const half = of ? halfOf(of.slope, piece.slopes?.depth ?? 1, kerf) : 0
-    const { slope, taken } = of && half > 0 ? slopeOf(of, half) : { slope: null, taken: 0 }
+    const { slope, taken } = slopeOf(piece)
     const size = up(piece.length + kerf) - taken
     const good = !!piece.good && poor
     const key = JSON.stringify([size, slope, good])
@@ -84,14 +82,21 @@ function sizesOf(
     classes: [...classes.values()].map(({ of }) => of),
   }
 
-  function slopeOf(of: ClassOf, half: number): { slope: SizeSlope; taken: number } {
-    const known = classes.get(of.key) ?? {
-      at: classes.size,
-      of: { half, crown: of.crown },
+  /** A piece's ends that win something back, and what they win back together. */
+  function slopeOf({ slopes }: NestPiece): { slope: SizeSlope | null; taken: number } {
+    const ends = (slopes ? endClasses(slopes) : []).flatMap(of => {
+      const half = of && slopes ? halfOf(of.slope, slopes.depth, kerf) : 0
+      if (!of || half === 0) return []
+      const known = classes.get(of.key) ?? { at: classes.size, of: { half, crown: of.crown } }
+      classes.set(of.key, known)
+      return [{ class: known.at, charge: of.charge, half: known.of.half }]
+    })
+    return {
+      slope: ends.length
+        ? { ends: ends.map(({ class: at, charge }) => ({ class: at, charge })), open: ends.length < 2 }
+        : null,
+      taken: ends.reduce((sum, { half }) => sum + half, 0),
     }
-    classes.set(of.key, known)
-    const { plus, minus, open } = of
-    return { slope: { class: known.at, plus, minus, open }, taken: known.of.half * (plus + minus) }
   }
 }
 

@@ -1,5 +1,5 @@
 import { nesting } from '../measure'
-import { alone, type SizeSlope, type SlopeClass } from './slopes'
+import { aloneIn, type SizeSlope, type SlopeClass } from './slopes'
 
 /**
  * Pieces of as many sizes that are to be cut out of boards of as many kinds, as whole numbers: each size has
@@ -13,7 +13,7 @@ export interface Problem {
   readonly boards: readonly BoardKind[]
   /** Which sizes come out of no board that is poor; without, none. */
   readonly good?: readonly boolean[]
-  /** Of sizes with sloped ends each is as long as where both are cut together with others. */
+  /** Of sizes with sloped ends each is as long as where all of those are cut together with others. */
   readonly slopes?: {
     readonly of: readonly (SizeSlope | null)[]
     readonly classes: readonly SlopeClass[]
@@ -61,20 +61,13 @@ export function cutAlone(
   many = sizes.length,
 ): number {
   if (!slopes) return 0
-  let sum = 0
-  slopes.classes.forEach(({ half, crown }, at) => {
-    let [plus, minus, open] = [0, 0, false]
-    for (let i = 0; i < many; i++) {
-      const count = counts[i] as number
-      const of = count > 0 ? slopes.of[sizes[i] as number] : null
-      if (of?.class !== at) continue
-      plus += of.plus * count
-      minus += of.minus * count
-      open ||= of.open
-    }
-    sum += half * alone(plus, minus, open, crown)
-  })
-  return sum
+  const lonely = aloneIn(slopes.classes)
+  for (let i = 0; i < many; i++) {
+    const count = counts[i] as number
+    const of = count > 0 ? slopes.of[sizes[i] as number] : null
+    if (of) lonely.add(of, count)
+  }
+  return lonely.sum()
 }
 
 /** Patterns that are the same as one, each as often as it is used; and what they cost. */

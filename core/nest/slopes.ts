@@ -31,13 +31,18 @@ export function jointOf(right: number, left: number, depth: number, kerf: number
   return shared ? kerf - savingOf(Math.max(Math.abs(right), Math.abs(left)), depth, kerf) : kerf
 }
 
-/** A class of ends that can be cut together, and how a kind of piece counts in it. */
-export interface SizeSlope {
+/**
+ * A sloped end: which ends it can be cut together with, by their class, and its charge. Two ends of a class
+ * are one cut where their charges are opposite; of pieces without a crown any goes with any, and all are +.
+ */
+interface SlopedEnd {
   readonly class: number
-  /** Ends whose charge is + and −: of pieces without a crown any goes with any, and all are +. */
-  readonly plus: number
-  readonly minus: number
-  /** Whether it has an end that is not of the class. */
+  readonly charge: 1 | -1
+}
+
+/** The sloped ends of a kind of piece; `open` whether it has an end that is cut together with no other. */
+export interface SizeSlope {
+  readonly ends: readonly SlopedEnd[]
   readonly open: boolean
 }
 
@@ -48,46 +53,77 @@ export interface SlopeClass {
 }
 
 /**
- * Of ends of one class laid in rows, how many are cut alone: all that no other is there for, and the two
- * outer ones where none of the pieces has another end to stand outside with.
+ * What ends take that are cut alone where pieces are laid in rows, units: `add` puts in so many pieces of a
+ * kind, `sum` is the least there is of it for all of them.
+ *
+ * Ends of a class go together two by two; what is left over is cut alone. Rows that so close to a ring are one
+ * ring wherever they have a class in common, since there they can be joined; a ring has no outer ends, and is
+ * opened at the cut that wins least back, unless a row with outer ends goes through one of its classes.
  */
-export function alone(plus: number, minus: number, open: boolean, crown: boolean): number {
-  const all = plus + minus
-  if (all === 0) return 0
-  const joints = crown ? Math.min(plus, minus) : Math.floor(all / 2)
-  const closed = !open && 2 * joints === all
-  return all - 2 * (joints - (closed ? 1 : 0))
+export function aloneIn(classes: readonly SlopeClass[]): {
+  readonly add: (kind: SizeSlope, count: number) => void
+  readonly sum: () => number
+} {
+  const ends = classes.map(() => ({ plus: 0, minus: 0, open: false }))
+  const root = classes.map((_, i) => i)
+  const rootOf = (i: number): number => {
+    while (root[i] !== i) i = root[i] as number
+    return i
+  }
+  return {
+    add: ({ ends: own, open }, count) => {
+      for (const { class: at, charge } of own) {
+        const of = ends[at]
+        if (!of) continue
+        if (charge > 0) of.plus += count
+        else of.minus += count
+        of.open ||= open
+      }
+      const [one, other] = own
+      if (one && other && one.class !== other.class) root[rootOf(one.class)] = rootOf(other.class)
+    },
+    sum: () => {
+      let all = 0
+      const rings = new Map<number, number>()
+      ends.forEach(({ plus, minus, open }, i) => {
+        const { half, crown } = classes[i] as SlopeClass
+        if (plus + minus === 0) return
+        const left = crown ? Math.abs(plus - minus) : (plus + minus) % 2
+        all += half * left
+        const at = rootOf(i)
+        rings.set(at, open || left > 0 ? 0 : Math.min(rings.get(at) ?? Infinity, half))
+      })
+      for (const least of rings.values()) all += 2 * least
+      return all
+    },
+  }
 }
 
-/** The class of a piece's ends: by how far they slope, across which depth, with a crown or without. */
-export interface ClassOf {
+/** One end of a piece among those that share cuts. */
+export interface EndClass {
+  /** The same of ends that can be cut together. */
   readonly key: string
   readonly slope: number
-  readonly plus: number
-  readonly minus: number
-  readonly open: boolean
+  readonly charge: 1 | -1
   readonly crown: boolean
 }
 
 /**
- * What a piece counts for among the pieces that share cuts; null where both its ends are square. Of two
- * slopes that differ the longer is shared, the other is cut alone.
+ * The classes of a piece's left and right end; null of a square one.
  *
  * An end's charge is its slope where it is the right end of its piece, and the slope turned round where it is
  * the left one. Turning a piece end for end with its crown up changes no charge, and two ends are one cut
  * where their charges are opposite.
  */
-export function classOf({ left, right, depth, crown }: Slopes): ClassOf | null {
-  const slope = Math.max(Math.abs(left), Math.abs(right))
-  if (!isSloped(slope)) return null
-  const charges = [-left, right].filter(each => Math.abs(Math.abs(each) - slope) <= SAME)
-  const plus = crown ? charges.filter(each => each > 0).length : charges.length
-  return {
-    key: `${Math.round(slope / SAME)} ${Math.round(depth / SAME)} ${crown}`,
-    slope,
-    ...{ plus, minus: charges.length - plus, open: charges.length < 2, crown },
-  }
-}
+export const endClasses = ({ left, right, depth, crown }: Slopes): readonly (EndClass | null)[] =>
+  [-left, right].map((value): EndClass | null => {
+    const slope = Math.abs(value)
+    if (!isSloped(slope)) return null
+    return {
+      key: `${Math.round(slope / SAME)} ${Math.round(depth / SAME)} ${crown}`,
+      ...{ slope, charge: crown && value < 0 ? -1 : 1, crown },
+    }
+  })
 
 /** A piece as it lies: its slopes at the left and the right end. */
 export interface Lying {
@@ -110,81 +146,124 @@ export const canLie = (slopes: Slopes | undefined, { left, right }: Lying): bool
     way => Math.abs(way.left - left) <= SAME && Math.abs(way.right - right) <= SAME,
   )
 
-/** A row of pieces: the charges at its outer ends, 0 where one is not of the class. */
-interface Row<T> {
-  readonly pieces: readonly { readonly piece: T; readonly turned: boolean }[]
-  readonly first: number
-  readonly last: number
-}
-
-const turnedRow = <T>({ pieces, first, last }: Row<T>): Row<T> => ({
-  pieces: [...pieces].reverse().map(({ piece, turned }) => ({ piece, turned: !turned })),
-  first: last,
-  last: first,
-})
-
-/** Pieces in an order, and as they lie, in which as many ends as can be are cut together. */
+/** Pieces in an order, and as they lie, in which the ends that are cut together win back most. */
 export function inRows<T>(
   pieces: readonly { readonly piece: T; readonly slopes: Slopes | undefined }[],
 ): { readonly piece: T; readonly lies: Lying }[] {
-  const byClass = new Map<string, { piece: T; slopes: Slopes; of: ClassOf }[]>()
-  const square: { piece: T; lies: Lying }[] = []
-  for (const { piece, slopes } of pieces) {
-    const of = slopes ? classOf(slopes) : null
-    if (!slopes || !of) {
-      square.push({ piece, lies: { left: slopes?.left ?? 0, right: slopes?.right ?? 0 } })
-      continue
+  const classes = pieces.flatMap(({ slopes }) => (slopes ? endClasses(slopes) : [null, null]))
+  const partner = opened(paired(classes), classes)
+  const done = new Set<number>()
+  const out: { piece: T; lies: Lying }[] = []
+  // a row begins at an end that is cut alone; an end's number is twice its piece's, and one more at the right
+  for (const first of classes.keys()) {
+    if (classes[first] === null && classes[first ^ 1] === null) continue
+    if (partner[first] !== NONE || done.has(first >> 1)) continue
+    let right = 0
+    for (let end = first; end !== NONE && !done.has(end >> 1); end = partner[end ^ 1] ?? NONE) {
+      done.add(end >> 1)
+      const of = pieces[end >> 1]
+      if (!of?.slopes) continue
+      const lies = lyingAs(of.slopes, end % 2 === 1, end === first ? null : right)
+      right = lies.right
+      out.push({ piece: of.piece, lies })
     }
-    byClass.set(of.key, [...(byClass.get(of.key) ?? []), { piece, slopes, of }])
   }
-  return [...[...byClass.values()].flatMap(group => rowsOf(group)), ...square]
+  return [
+    ...out,
+    ...pieces
+      .filter((_, i) => !done.has(i))
+      .map(({ piece, slopes }) => ({ piece, lies: { left: slopes?.left ?? 0, right: slopes?.right ?? 0 } })),
+  ]
 }
 
-function rowsOf<T>(
-  group: readonly { readonly piece: T; readonly slopes: Slopes; readonly of: ClassOf }[],
-): { readonly piece: T; readonly lies: Lying }[] {
-  type Each = (typeof group)[number]
-  const charge = (value: number, { slope }: ClassOf): number =>
-    Math.abs(Math.abs(value) - slope) <= SAME ? Math.sign(value) : 0
-  let rows: Row<Each>[] = group.map(each => ({
-    pieces: [{ piece: each, turned: false }],
-    first: charge(-each.slopes.left, each.of),
-    last: charge(each.slopes.right, each.of),
-  }))
-  const crown = group[0]?.slopes.crown === true
-  const meet = (a: number, b: number): boolean => a !== 0 && b !== 0 && (!crown || a + b === 0)
-  const open = ({ first, last }: Row<Each>): number => Number(first !== 0) + Number(last !== 0)
-  // rows that can go on at both ends first: one would else be left over, with no row to go on from
-  for (let joined = true; joined;) {
-    joined = false
-    rows = [...rows].sort((a, b) => open(b) - open(a))
-    search: for (const [i, row] of rows.entries())
-      for (const [k, other] of rows.entries()) {
-        if (k <= i) continue
-        for (const a of [row, turnedRow(row)])
-          for (const b of [other, turnedRow(other)]) {
-            if (!meet(a.last, b.first)) continue
-            rows = rows.filter((_, at) => at !== i && at !== k)
-            rows.push({ pieces: [...a.pieces, ...b.pieces], first: a.first, last: b.last })
-            joined = true
-            break search
-          }
-      }
+/** Of an end that is cut with no other. */
+const NONE = -1
+
+/** A piece with its right end at the left or not; its left end cut with one before that slopes so. */
+function lyingAs(slopes: Slopes, turned: boolean, before: number | null): Lying {
+  const ways = waysOf(slopes).filter((way, i) =>
+    slopes.crown
+      ? (i === 1) === turned
+      : Math.abs(Math.abs(way.left) - Math.abs(turned ? slopes.right : slopes.left)) <= SAME &&
+        Math.abs(Math.abs(way.right) - Math.abs(turned ? slopes.left : slopes.right)) <= SAME,
+  )
+  const goesOn = ways.find(way => before !== null && Math.abs(way.left - before) <= SAME)
+  return goesOn ?? ways[0] ?? { left: slopes.left, right: slopes.right }
+}
+
+/** Ends of each class two by two: the number of each one's partner. */
+function paired(classes: readonly (EndClass | null)[]): number[] {
+  const partner = classes.map(() => NONE)
+  const byKey = new Map<string, number[]>()
+  // the first piece's left end last, so that pieces follow one another
+  for (const end of [...classes.keys()].map((_, i, all) => (i + 1) % all.length)) {
+    const key = classes[end]?.key
+    if (key !== undefined) byKey.set(key, [...(byKey.get(key) ?? []), end])
   }
-  return rows.flatMap(({ pieces }) => {
-    let right = 0
-    return pieces.map(({ piece: { piece, slopes }, turned }) => {
-      const ways = waysOf(slopes).filter((way, i) =>
-        slopes.crown
-          ? (i === 1) === turned
-          : Math.abs(Math.abs(way.left) - Math.abs(turned ? slopes.right : slopes.left)) <= SAME,
-      )
-      // the next end is cut with the last one
-      const lies = ways.find(way => isSloped(right) && Math.abs(way.left - right) <= SAME) ?? ways[0]
-      right = lies?.right ?? 0
-      return { piece, lies: lies ?? { left: slopes.left, right: slopes.right } }
-    })
-  })
+  for (const ends of byKey.values()) {
+    const crown = classes[ends[0] ?? 0]?.crown === true
+    const plus = crown ? ends.filter(end => classes[end]?.charge === 1) : ends.filter((_, i) => i % 2 === 0)
+    const minus = ends.filter(end => !plus.includes(end))
+    for (const [i, one] of plus.entries()) {
+      const other = minus[i]
+      if (other === undefined) break
+      partner[one] = other
+      partner[other] = one
+    }
+  }
+  return partner
+}
+
+/** Rings joined with what has a class in common with them, and opened where nothing has. */
+function opened(given: readonly number[], classes: readonly (EndClass | null)[]): number[] {
+  const partner = [...given]
+  const join = (one: number, other: number): void => {
+    if (one !== NONE) partner[one] = other
+    if (other !== NONE) partner[other] = one
+  }
+  const slope = (end: number): number => classes[end]?.slope ?? 0
+  for (let ring = ringOf(partner); ring.length > 0; ring = ringOf(partner)) {
+    const inRing = new Set(ring)
+    const meets = (end: number, other: number): boolean =>
+      !inRing.has(other) &&
+      classes[other]?.key === classes[end]?.key &&
+      classes[other]?.charge === classes[end]?.charge
+    const from = ring.find(end => classes.some((_, other) => meets(end, other)))
+    if (from === undefined) {
+      const least = ring.reduce((best, end) => (slope(end) < slope(best) ? end : best))
+      const other = partner[least] ?? NONE
+      partner[least] = NONE
+      partner[other] = NONE
+      continue
+    }
+    const mate = classes.findIndex((_, other) => meets(from, other))
+    const [a, b] = [partner[from] ?? NONE, partner[mate] ?? NONE]
+    join(mate, a)
+    if (b === NONE) partner[from] = NONE
+    else join(from, b)
+  }
+  return partner
+}
+
+/** The ends, by their numbers, of a ring that pieces close; none where there is no ring. */
+function ringOf(partner: readonly number[]): number[] {
+  const seen = new Set<number>()
+  for (const start of partner.keys()) {
+    if (seen.has(start)) continue
+    const ring: number[] = []
+    let end = start
+    for (;;) {
+      seen.add(end)
+      seen.add(end ^ 1)
+      ring.push(end, end ^ 1)
+      const next = partner[end ^ 1] ?? NONE
+      if (next === NONE) break
+      if (next === start) return ring.sort((a, b) => a - b)
+      if (seen.has(next)) break
+      end = next
+    }
+  }
+  return []
 }
 
 /** Units that a slope's saving is: whole ones, two of half of it. */

@@ -54,6 +54,9 @@ function inFront(p: Corner, off: string, corners: readonly Corner[]): number {
       const n = cross(minus(a, first), minus(b, first))
       if (dot(n, n) > dot(normal, normal)) normal = n
     }
+  const longest = Math.max(...corners.map(a => Math.sqrt(dot(minus(a, first), minus(a, first)))))
+  // on the marks of a rule its corners may be one line: it takes off less than can be marked
+  if (Math.sqrt(dot(normal, normal)) < 1e-6 * longest) return -Infinity
   const size = Math.sqrt(dot(normal, normal)) * Math.sign(dot(normal, ways[off] ?? [0, 0, 0]))
   return dot(minus(p, first), normal) / size
 }
