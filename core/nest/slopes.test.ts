@@ -232,16 +232,16 @@ describe('plans with sloped ends', () => {
    * The least number of boards, over all ways to part the pieces, each in the order that shares most of both
    * angles.
    */
-  const fewest = ({ pieces, stock, kerf }: NestAsk): number => {
+  const fewest = ({ pieces, stock, kerf }: NestAsk, slack: number): number => {
     const all = pieces.flatMap(each => Array.from({ length: each.count }, () => each))
     const room = Math.max(...stock.map(({ length }) => length))
     const fits = Array.from({ length: 1 << all.length }, (_, mask) => {
       const own = all.filter((_p, i) => mask & (1 << i))
       const long = own.reduce((sum, { length }) => sum + length, 0) + Math.max(0, own.length - 1) * kerf
       // without any shared it fits, or with all shared it doesn't: no need to try
-      if (long <= room - 1e-3) return true
+      if (long <= room + slack) return true
       if (long - 100 * own.length > room) return false
-      return long - bestOf(own, kerf) <= room - 1e-3
+      return long - bestOf(own, kerf) <= room + slack
     })
     const best = Array.from({ length: 1 << all.length }, (_, mask) => (mask ? Infinity : 0))
     for (let mask = 1; mask < 1 << all.length; mask++)
@@ -261,7 +261,9 @@ describe('plans with sloped ends', () => {
           expect(faultsOf(ask, made)).toEqual([])
           if (!made.proved) return
           proved++
-          expect(made.boards).toBe(fewest(ask))
+          // what fills its board to a thousandth of a millimetre may be counted either way
+          expect(made.boards).toBeLessThanOrEqual(fewest(ask, -1e-3))
+          expect(made.boards).toBeGreaterThanOrEqual(fewest(ask, 1e-3))
         },
       ),
       { numRuns: runs(40) },
