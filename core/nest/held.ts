@@ -78,7 +78,11 @@ export function placed(
     const was = before[i]?.lies
     const lies = slopes && was && canLie(slopes, was) ? was : (slopes ?? SQUARE)
     if (cuts.length) at += jointOf(right, lies.left, slopes?.depth ?? 1, kerf)
-    while (parts[k] && at + length > (parts[k]?.to ?? 0) + nesting.over) at = parts[++k]?.from ?? at
+    while (parts[k] && at + length > (parts[k]?.to ?? 0) + nesting.over) {
+      const last = cuts.at(-1)
+      // what is bad may be thinner than the saw's cut
+      at = Math.max(parts[++k]?.from ?? at, last ? last.from + last.length + kerf : 0)
+    }
     if (!parts[k]) return null
     cuts.push({ mark, from: at, length, ...(slopes && { lies: { left: lies.left, right: lies.right } }) })
     at += length

@@ -25,13 +25,17 @@ const down = (mm: number): number => Math.floor(mm * nesting.units + nesting.sla
 /** What a stretch holds of pieces, each with its cut, in units. */
 const roomOf = ({ from, to }: Stretch, kerf: number): number => down(to - from + kerf + nesting.over)
 
-/** A board between its trimmed ends, without what is bad of it. */
-export function clearOf({ length, defects = [] }: NestStock, trim: number): Stretch[] {
+/**
+ * A board between its trimmed ends, without what is bad of it. Clear stretches are `apart` mm at least: what
+ * is bad may be thinner than the saw's cut that follows the last piece before it.
+ */
+export function clearOf({ length, defects = [] }: NestStock, trim: number, apart = 0): Stretch[] {
   const out: Stretch[] = []
   let from = trim
   for (const bad of [...defects].sort((a, b) => a.from - b.from)) {
-    if (bad.from > from) out.push({ from, to: Math.min(bad.from, length - trim) })
-    from = Math.max(from, bad.to)
+    const clear = bad.from > from
+    if (clear) out.push({ from, to: Math.min(bad.from, length - trim) })
+    from = Math.max(from, bad.to, clear ? bad.from + apart : 0)
   }
   out.push({ from, to: length - trim })
   return out.filter(each => each.to > each.from)
@@ -100,14 +104,31 @@ function sizesOf(
   }
 }
 
-export function kindsOf(pieces: readonly NestPiece[], stock: readonly NestStock[], ask: NestAsk): Kinds {
+/** How a stock is taken. */
+export interface Taking {
+  /** Boards, by their number, that are paid for whether they are used or not. */
+  readonly paid: ReadonlySet<number>
+  /** Whether clear stretches are the saw's cut apart at least, whatever is cut of them. */
+  readonly apart: boolean
+}
+
+/** Pieces and boards as whole numbers. Stretches of a board that no piece comes out of are left out. */
+export function kindsOf(
+  pieces: readonly NestPiece[],
+  stock: readonly NestStock[],
+  ask: NestAsk,
+  { paid, apart }: Taking,
+): Kinds {
   const poor = stock.some(each => each.poor)
   const { sizes, classes } = sizesOf(pieces, ask.kerf, poor)
+  const smallest = Math.min(...sizes.map(({ size }) => size))
   const clear: Clear[] = []
   const boards: BoardKind[] = []
   stock.forEach((each, at) => {
-    const parts = clearOf(each, ask.trim)
-    const costs = shares(costOf(each, ask.aim), parts)
+    const parts = clearOf(each, ask.trim, apart ? ask.kerf : 0).filter(
+      part => roomOf(part, ask.kerf) >= smallest,
+    )
+    const costs = shares(paid.has(at) ? 0 : costOf(each, ask.aim), parts)
     parts.forEach((part, i) => {
       clear.push({ ...part, stock: at })
       boards.push({

@@ -10,6 +10,7 @@ import {
 import type { Clear, Kinds } from './kinds'
 import { mayHave, type Packing, type Problem, taken } from './problem'
 import { inRows, jointOf } from './slopes'
+import { nesting } from '../measure'
 
 /** Of as many boards each as short as what it holds lets it be. */
 export function shortened(problem: Problem, clear: readonly Clear[], packing: Packing): Packing {
@@ -41,13 +42,22 @@ export function shortened(problem: Problem, clear: readonly Clear[], packing: Pa
   return { ...packing, used }
 }
 
-/** Each pattern's pieces by their marks, the longest first, and where each begins. */
+/** What comes out of a stretch of a board. */
+interface Filled {
+  readonly part: Clear
+  readonly pieces: readonly NestPiece[]
+}
+
+/**
+ * Each pattern's pieces by their marks, the longest first, and where each begins; `tight` where what is bad
+ * of a board is thinner than the saw's cut, and the stretches beside it are too full to make room for that.
+ */
 export function laid(
   packing: Packing,
   { bySize, clear }: Kinds,
   stock: readonly NestStock[],
   { kerf }: NestAsk,
-): { readonly boards: NestBoard[]; readonly rest: Unplaced[] } {
+): { readonly boards: NestBoard[]; readonly rest: Unplaced[]; readonly tight: boolean } {
   const queues = bySize.map(list => list.map(piece => ({ piece, left: piece.count })))
   const next = (size: number): NestPiece | null => {
     const first = queues[size]?.find(({ left }) => left > 0)
@@ -56,7 +66,7 @@ export function laid(
     return first.piece
   }
   // by the board's number, then as many as are cut, what comes out of each stretch of one
-  const cut = new Map<number, NestCut[][]>()
+  const cut = new Map<number, Filled[][]>()
   const uses = new Map<number, number>()
   for (const { pattern, count } of packing.used) {
     const part = clear[pattern.board]
@@ -70,17 +80,39 @@ export function laid(
       const pieces = pattern.sizes.flatMap((size, s) =>
         Array.from({ length: pattern.counts[s] ?? 0 }, () => next(size)).filter(each => each !== null),
       )
-      own.push(...inLine(pieces, part.from, kerf))
+      own.push({ part, pieces })
     }
   }
+  let tight = false
   const boards = [...cut].flatMap(([at, of]) => {
     const board = stock[at]
-    return board ? of.map(cuts => boardOf(board, cuts, kerf)) : []
+    if (!board) return []
+    return of.map(filled => {
+      const { cuts, over } = inStretches(filled, kerf)
+      tight ||= over
+      return boardOf(board, cuts, kerf)
+    })
   })
   const rest = queues.flatMap(list =>
     list.flatMap(({ piece, left }): Unplaced[] => (left ? [{ ...piece, count: left, why: 'run-out' }] : [])),
   )
-  return { boards, rest }
+  return { boards, rest, tight }
+}
+
+/** The pieces of a board's stretches, each a cut from the stretch before; `over` where one is overrun so. */
+function inStretches(filled: readonly Filled[], kerf: number): { cuts: NestCut[]; over: boolean } {
+  const cuts: NestCut[] = []
+  let over = false
+  for (const { part, pieces } of [...filled].sort((a, b) => a.part.from - b.part.from)) {
+    const last = cuts.at(-1)
+    const from = Math.max(part.from, last ? last.from + last.length + kerf : 0)
+    const own = inLine(pieces, from, kerf)
+    const end = own.at(-1)
+    // by the tolerance that rooms have, a unit for each piece that is rounded up
+    if (from > part.from && end && end.from + end.length > part.to + nesting.over) over = true
+    cuts.push(...own)
+  }
+  return { cuts, over }
 }
 
 /** Pieces one after another, those first that share cuts. */

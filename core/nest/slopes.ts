@@ -56,9 +56,9 @@ export interface SlopeClass {
  * What ends take that are cut alone where pieces are laid in rows, units: `add` puts in so many pieces of a
  * kind, `sum` is the least there is of it for all of them.
  *
- * Ends of a class go together two by two; what is left over is cut alone. Rows that so close to a ring are one
- * ring wherever they have a class in common, since there they can be joined; a ring has no outer ends, and is
- * opened at the cut that wins least back, unless a row with outer ends goes through one of its classes.
+ * Ends of a class go together two by two; what is left over is cut alone. Rows that so close to a ring are
+ * one ring wherever they have a class in common, since there they can be joined; a ring has no outer ends,
+ * and is opened at the cut that wins least back, unless a row with outer ends goes through one of its classes.
  */
 export function aloneIn(classes: readonly SlopeClass[]): {
   readonly add: (kind: SizeSlope, count: number) => void

@@ -20,6 +20,8 @@ export interface Solved {
   readonly packing: Packing
   /** No packing costs less; null where boards are short. */
   readonly bound: number | null
+  /** No packing of all pieces costs less, whether one was found or not. */
+  readonly least: number
   /** Whether none is better for certain. */
   readonly proved: boolean
 }
@@ -85,8 +87,8 @@ function solveIn(
   const anew = greedy(problem)
   const again = before.length ? asBefore(problem, before) : anew
   const first = isBetter(again, anew) ? again : anew
-  if (problem.sizes.length === 0) return { packing: first, bound: 0, proved: true }
-  if (problem.boards.length === 0) return { packing: first, bound: null, proved: false }
+  if (problem.sizes.length === 0) return { packing: first, bound: 0, least: 0, proved: true }
+  if (problem.boards.length === 0) return { packing: first, bound: null, least: Infinity, proved: false }
   const master = new Master(highs, problem)
   try {
     const useful = usefulBoards(problem)
@@ -109,13 +111,13 @@ function improve(
   // what a dive can't settle takes nothing from the bound
   const settled = search.exact
   let best = first
-  let bound = isWhole(first)
-    ? Math.max(byLength(problem), settled ? leastCost(problem, master.toCost(root.value)) : 0)
-    : null
+  // pieces without a board cost more than boards: a packing of all costs no less than the linear problem's
+  let bound = Math.max(byLength(problem), settled ? leastCost(problem, master.toCost(root.value)) : 0)
   const so = (): Solved => ({
     packing: best,
     bound: isWhole(best) ? bound : null,
-    proved: isWhole(best) && bound !== null && best.cost <= bound,
+    least: bound,
+    proved: isWhole(best) && best.cost <= bound,
   })
   const until = left() * (1 - DIVING)
   for (let skip = 0; skip < dives && !so().proved && left() > (skip < FEW ? 0 : until); skip++) {
