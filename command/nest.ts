@@ -89,6 +89,10 @@ async function readRows<T>(
     throw new Refusal(list.faults.map(fault => `${path}: ${sayListFault(fault, units)}`).join('\n'))
   for (const column of list.passedOver)
     process.stderr.write(`${path}: the column ${plain(column)} is not known here and was left out\n`)
+  if (list.noBoards)
+    process.stderr.write(
+      `${path}: ${list.noBoards} ${list.noBoards === 1 ? 'row' : 'rows'} of sheets and panels left out: those come out of no board\n`,
+    )
   return list.rows as readonly T[]
 }
 

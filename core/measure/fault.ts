@@ -6,6 +6,8 @@ export type MeasureFault =
   | { code: 'which-unit'; part: string }
   | { code: 'decimal-comma'; part: string }
   | { code: 'zero-denominator'; part: string }
+  /** Twelve inches and more after feet. */
+  | { code: 'inches-past-foot'; part: string }
   | { code: 'negative'; part: string }
   | { code: 'too-large'; part: string }
 

@@ -158,6 +158,8 @@ function add(parts: readonly Term[], units: Units): Read<number> {
   const small = second.unit ?? (big === 'ft' ? 'in' : null) // 3 m 20 may be centimetres or millimetres
   if (!big || !small) return refuse({ code: 'which-unit', part: `${first.text} ${second.text}` })
   if (!together[big]?.includes(small)) return refuse({ code: 'unit-twice', part: second.text })
+  if (big === 'ft' && second.value >= 12)
+    return refuse({ code: 'inches-past-foot', part: `${first.text}' ${second.text}"` })
   return read(first.value * size[big] + second.value * size[small])
 }
 

@@ -46,6 +46,69 @@ describe('a list of pieces', () => {
     })
   })
 
+  // each could be read in two ways, and was read in one
+  test.each([
+    ['more cells than names', 'mark,section,length,count\na,2x4,1,200,3', 'row-long'],
+    ['an apostrophe of thousands', "mark,section,length mm,count\na,2x4,1'200,3", 'which-apostrophe'],
+    [
+      'an apostrophe of thousands below 12 in',
+      "mark,section,length mm,count\na,2x4,1'008,3",
+      'which-apostrophe',
+    ],
+    ['inches past a foot', 'mark,section,length,count\na,2x4,1\' 14",3', 'not-a-length'],
+    ['a point of thousands', 'mark;section;length;count\na;2x4;1.200;3', 'which-point'],
+    ['a comma of thousands', 'mark,section,length,count\na,2x4,"1,200",3', 'which-comma'],
+    ['a fraction without its inches', 'mark,section,length,count\na,2x4,40 1/2,3', 'fraction-of-what'],
+    ['an angle of a machine', 'mark,section,length,count,left,depth\na,2x4,1200,3,0x10,90', 'not-an-angle'],
+    ['an angle with a power', 'mark,section,length,count,left,depth\na,2x4,1200,3,1e1,90', 'not-an-angle'],
+    ['a kind of its own', 'mark,section,length,count,kind\na,2x4,1200,3,log', 'not-a-kind'],
+  ])('%s is refused with its row', (_, text, code) => {
+    expect(faults(text)).toMatchObject([{ code, row: 2 }])
+    for (const fault of faults(text)) expect(sayListFault(fault, 'metric')).toMatch(/^Row 2.*\. .*\.$/)
+  })
+
+  test('a price with a mark between thousands is refused, with a comma and with a point', () => {
+    const codes = (text: string): string[] => {
+      const read = readStock(text, 'metric')
+      return read.ok ? [] : read.faults.map(({ code }) => code)
+    }
+    expect(codes('section,length mm,price,count\n2x4,2440,1,200,')).toEqual(['row-long'])
+    expect(codes('section;length mm;price\n2x4;2440;1.200')).toEqual(['which-point'])
+    expect(codes('section;length mm;price\n2x4;2440;1,20')).toEqual([])
+    // metres with three decimals are no thousands
+    expect(codes('section;length m;price\n2x4;2.440;3')).toEqual([])
+  })
+
+  test('a unit in the name of any length, a comma before decimals of a bad stretch, and rows of sheets', () => {
+    expect(
+      pieces('mark,section,length mm,count,left,depth mm\na,2x4,1200,3,45,89')[0]?.slopes?.left,
+    ).toBeCloseTo(89, 9)
+    const stock = readStock('section,length mm,count,bad\n2x4,2440,1,"1200,5..1300"', 'metric')
+    expect(stock.ok && stock.rows[0]?.defects).toEqual([{ from: 1200.5, to: 1300 }])
+    const inches = readStock('section,length mm,count,bad in\n2x4,2440,1,10..11 1/2', 'metric')
+    expect(inches.ok && inches.rows[0]?.defects).toEqual([{ from: 254, to: 11.5 * INCH }])
+    expect(
+      readPieces('mark,section,length,count,kind\na,2x4,1200,3,\nb,Sheet,2440,1,sheet', 'metric'),
+    ).toMatchObject({ ok: true, noBoards: 1, rows: [{ mark: 'a' }] })
+  })
+
+  test('of two lengths the one in mm is taken, and a length twice in one unit refused', () => {
+    const head = 'mark,section,Length,Length mm,count'
+    expect(readPieces(`${head}\na,2x4,8' 0",2438.4,3`, 'imperial')).toMatchObject({
+      ok: true,
+      rows: [{ length: 2438.4 }],
+      passedOver: ['Length'],
+    })
+    expect(readPieces('mark,section,length mm,length m,count\na,2x4,900,0.9,3', 'metric')).toMatchObject({
+      ok: true,
+      rows: [{ length: 900 }],
+      passedOver: ['length m'],
+    })
+    expect(faults('mark,section,length mm,length mm,count\na,2x4,900,900,3')).toMatchObject([
+      { code: 'column-twice' },
+    ])
+  })
+
   test('the same mark twice is one piece of one length', () => {
     expect(pieces('mark,section,length,count\nA,2x4,900,1\nA,2x4,900,2\nA,1x6,700,1')).toHaveLength(3)
     expect(faults('mark,section,length,count\nA,2x4,900,1\nA,2x4,901,2')).toMatchObject([

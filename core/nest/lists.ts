@@ -1,5 +1,5 @@
 import Papa from 'papaparse'
-import { type MeasureFault, parseLength, radians, type Units } from '../measure'
+import { type MeasureFault, nesting, parseLength, radians, type Units } from '../measure'
 import { type NestPiece, type NestStock, type Stretch, traitsOf } from './ask'
 import type { Slopes } from './slopes'
 
@@ -13,6 +13,8 @@ export type ListColumn =
   | 'left'
   | 'right'
   | 'good'
+  | 'crown'
+  | 'kind'
   | 'price'
   | 'own'
   | 'bad'
@@ -27,6 +29,7 @@ export type ListFault =
   | {
       readonly code: 'not-a-length'
       readonly row: number
+      readonly column: ListColumn
       readonly fault: MeasureFault
     }
   | {
@@ -43,13 +46,25 @@ export type ListFault =
         | 'not-an-angle'
         | 'slope-without-depth'
         | 'slopes-cross'
+        | 'which-point'
+        | 'which-apostrophe'
+        | 'fraction-of-what'
+        | 'not-a-kind'
+        | 'row-long'
       readonly row: number
       readonly column: ListColumn
       readonly part: string
     }
 
 export type ListRead<T> =
-  | { readonly ok: true; readonly rows: readonly T[]; readonly passedOver: readonly string[] }
+  | {
+      readonly ok: true
+      readonly rows: readonly T[]
+      /** Names of columns that are not read. */
+      readonly passedOver: readonly string[]
+      /** How many rows are of sheets and panels, which come out of no board. */
+      readonly noBoards: number
+    }
   | { readonly ok: false; readonly faults: readonly ListFault[] }
 
 /** Most that a list may ask for or hold of one thing, and mm that one is long at most. */
@@ -60,35 +75,43 @@ const STEEPEST = 85
 /**
  * Reads a list of pieces: columns `mark`, `section`, `length` and `count`, in any order, comma, semicolon or
  * tab between them; where ends are sloped `left` and `right`, degrees from square, more than 0 where the
- * upper corner lies further right, and `depth`, across the board; `good` (yes for what comes out of no poor
- * board). Lengths are of the unit in their header (`length mm`), of the one in their cell (`8' 2 1/2"`), or
+ * upper corner lies further right, `depth`, across the board, and `crown` (yes for what keeps its upper edge
+ * up); `good` (yes for what comes out of no poor board); `kind` (board, sheet or panel: rows of the last two
+ * are left out). Lengths are of the unit in their header (`length mm`), of the one in their cell (`8' 2 1/2"`), or
  * of `units`.
  */
 export function readPieces(text: string, units: Units): ListRead<NestPiece> {
-  const optional = ['depth', 'left', 'right', 'good'] as const
-  return readList(text, ['mark', 'section', 'length', 'count', ...optional], optional, row => {
-    const mark = row.text('mark')
-    const section = row.section()
-    const length = row.length(units)
-    const count = row.count('count')
-    const slopes = slopesOf(row, units, length)
-    const good = row.yes('good')
-    return mark === null || section === null || length === null || count === null
-      ? null
-      : { mark, section, length, count, ...(slopes && { slopes }), ...(good && { good }) }
-  })
+  const optional = ['depth', 'left', 'right', 'crown', 'good', 'kind'] as const
+  return readList(
+    text,
+    ['mark', 'section', 'length', 'count', ...optional],
+    optional,
+    row => {
+      const mark = row.text('mark')
+      const section = row.section()
+      const length = row.length()
+      const count = row.count('count')
+      const slopes = slopesOf(row, length)
+      if (!row.isBoard('kind')) return 'no-board'
+      const good = row.yes('good')
+      return mark === null || section === null || length === null || count === null
+        ? null
+        : { mark, section, length, count, ...(slopes && { slopes }), ...(good && { good }) }
+    },
+    units,
+  )
 }
 
 /** Sloped ends, by their angles from square and how deep the board is; null where both are square. */
-function slopesOf(row: Row, units: Units, length: number | null): Slopes | null {
+function slopesOf(row: Row, length: number | null): Slopes | null {
   const [a, b] = [row.angle('left'), row.angle('right')]
   if (!a && !b) return null
-  const depth = row.isEmpty('depth') ? null : row.length(units, 'depth')
+  const depth = row.isEmpty('depth') ? null : row.length('depth')
   if (row.isEmpty('depth')) row.fault('slope-without-depth', 'depth')
   if (depth === null || length === null) return null
   const [left, right] = [a, b].map(angle => depth * Math.tan(radians(angle))) as [number, number]
   const off = left * right < 0 ? Math.abs(left) + Math.abs(right) : Math.max(Math.abs(left), Math.abs(right))
-  if (off <= length) return { left, right, depth, crown: false }
+  if (off <= length + nesting.slope) return { left, right, depth, crown: row.yes('crown') }
   row.fault('slopes-cross', 'left')
   return null
 }
@@ -105,11 +128,11 @@ export function readStock(text: string, units: Units): ListRead<NestStock> {
     ['price', 'count', 'own', 'bad', 'name', 'poor'],
     row => {
       const section = row.section()
-      const length = row.length(units)
+      const length = row.length()
       const price = row.price()
       const count = row.isEmpty('count') ? null : row.count('count')
       const own = row.yes('own')
-      const defects = row.stretches('bad', units, length)
+      const defects = row.stretches('bad', length)
       if (defects.length && row.isEmpty('count')) row.fault('bad-without-count', 'count')
       const name = row.isEmpty('name') ? null : row.text('name')
       const poor = row.yes('poor')
@@ -120,6 +143,7 @@ export function readStock(text: string, units: Units): ListRead<NestStock> {
             ...traitsOf({ own, defects, poor, ...(name !== null && { name }) }),
           }
     },
+    units,
   )
 }
 
@@ -129,7 +153,9 @@ interface Row {
   readonly text: (column: ListColumn) => string | null
   /** As `2x4`, however its x is written. */
   readonly section: () => string | null
-  readonly length: (units: Units, column?: 'length' | 'depth') => number | null
+  readonly length: (column?: 'length' | 'depth') => number | null
+  /** Whether a cell says that it is a board; nothing in it is one. */
+  readonly isBoard: (column: ListColumn) => boolean
   /** Degrees; 0 of an empty cell. */
   readonly angle: (column: ListColumn) => number
   readonly count: (column: ListColumn) => number | null
@@ -137,7 +163,7 @@ interface Row {
   /** Whether a cell says yes; nothing in it is no. */
   readonly yes: (column: ListColumn) => boolean
   /** Stretches of a board so long, mm from its left end. */
-  readonly stretches: (column: ListColumn, units: Units, length: number | null) => readonly Stretch[]
+  readonly stretches: (column: ListColumn, length: number | null) => readonly Stretch[]
   readonly fault: (
     code: 'bad-without-count' | 'slope-without-depth' | 'slopes-cross',
     column: ListColumn,
@@ -146,8 +172,8 @@ interface Row {
 
 interface Header {
   readonly at: ReadonlyMap<ListColumn, number>
-  /** The unit in the header of the lengths, as it is written; '' without. */
-  readonly unit: string
+  /** The unit in the header of a column of lengths, as it is written; '' without. */
+  readonly unit: (column: ListColumn) => string
   readonly passedOver: readonly string[]
 }
 
@@ -155,7 +181,8 @@ function readList<T extends NestPiece | NestStock>(
   text: string,
   columns: readonly ListColumn[],
   optional: readonly ListColumn[],
-  of: (row: Row) => T | null,
+  of: (row: Row) => T | null | 'no-board',
+  units: Units,
 ): ListRead<T> {
   const table = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), {
     skipEmptyLines: false,
@@ -171,10 +198,22 @@ function readList<T extends NestPiece | NestStock>(
   const header = headerOf(first, columns, optional, faults)
   if (faults.length) return { ok: false, faults }
   const marks = new Map<string, number>()
+  let noBoards = 0
   const rows = rest.flatMap((cells, i): T[] => {
     if (cells.every(cell => cell.trim() === '')) return []
     const number = i + 2
-    const made = of(rowOf(cells, number, header, comma, faults))
+    if (cells.length > first.length) {
+      faults.push({ code: 'row-long', row: number, column: 'mark', part: cells.join(table.meta.delimiter) })
+      return []
+    }
+    // what is wrong with a row that is left out is nobody's concern
+    const own: ListFault[] = []
+    const made = of(rowOf(cells, number, header, { comma, units }, own))
+    if (made === 'no-board') {
+      noBoards++
+      return []
+    }
+    faults.push(...own)
     if (made && 'mark' in made) {
       const key = `${made.section} ${made.mark}`
       if ((marks.get(key) ?? made.length) !== made.length)
@@ -185,7 +224,7 @@ function readList<T extends NestPiece | NestStock>(
   })
   if (faults.length) return { ok: false, faults }
   return rows.length
-    ? { ok: true, rows, passedOver: header.passedOver }
+    ? { ok: true, rows, passedOver: header.passedOver, noBoards }
     : { ok: false, faults: [{ code: 'list-empty' }] }
 }
 
@@ -196,41 +235,75 @@ function headerOf(
   faults: ListFault[],
 ): Header {
   const at = new Map<ListColumn, number>()
+  const unitAt = new Map<ListColumn, string>()
   const passedOver: string[] = []
-  let unit = ''
   cells.forEach((cell, i) => {
     const [, name = '', own = ''] = /^\s*(\w+)[\s([]*([^\s)\]]*)[\s)\]]*$/.exec(cell.toLowerCase()) ?? []
     const column = columns.find(each => each === name)
-    if (!column || (own && column !== 'length')) {
+    if (!column || (own && !measured.includes(column))) {
       if (cell.trim()) passedOver.push(cell.trim())
       return
     }
-    if (at.has(column)) faults.push({ code: 'column-twice', column })
+    const before = at.get(column)
+    if (before !== undefined) {
+      // a length that stands there as it is read on a tape, and in mm beside it, is taken in mm
+      const [known, finer] = [unitAt.get(column) === 'mm', own === 'mm']
+      if (known === finer) faults.push({ code: 'column-twice', column })
+      else passedOver.push((known ? cell : (cells[before] ?? '')).trim())
+      if (known || known === finer) return
+    }
     at.set(column, i)
-    if (column === 'length') unit = own
+    unitAt.set(column, own)
   })
   for (const column of columns)
     if (!at.has(column) && !optional.includes(column)) faults.push({ code: 'no-column', column })
-  return { at, unit, passedOver }
+  return { at, unit: column => unitAt.get(column) ?? '', passedOver }
 }
+
+/** Columns whose name may bear a unit. What is bad of a board is in the unit of its length where it has none. */
+const measured: readonly ListColumn[] = ['length', 'depth', 'bad']
 
 function rowOf(
   cells: readonly string[],
   row: number,
   { at, unit }: Header,
-  comma: boolean,
+  { comma, units }: { readonly comma: boolean; readonly units: Units },
   faults: ListFault[],
 ): Row {
   const cell = (column: ListColumn): string => cells[at.get(column) ?? -1]?.trim() ?? ''
-  /** A decimal comma as a point; null where it may be one between thousands. */
-  const pointed = (column: ListColumn): string | null => {
-    const text = cell(column)
-    if (!/^[^,]*\d,\d+[^,\d]*$/.test(text)) return text
-    if (!comma && /\d,\d{3}(?!\d)/.test(text)) {
-      faults.push({ code: 'which-comma', row, column, part: text })
+  /** A figure with its decimal comma as a point; null where it may be a mark between thousands. */
+  const pointed = (column: ListColumn, text: string, ofMetres = false): string | null => {
+    const odd = (code: 'which-comma' | 'which-point' | 'which-apostrophe'): null => {
+      faults.push({ code, row, column, part: text })
       return null
     }
+    if (/\d['’]\d{3}(?!\d)/.test(text)) return odd('which-apostrophe')
+    // where commas are decimals a point may stand between thousands; a thousand metres is no board
+    if (comma && !ofMetres && /\d\.\d{3}(?!\d)/.test(text)) return odd('which-point')
+    if (!/^[^,]*\d,\d+[^,\d]*$/.test(text)) return text
+    if (!comma && /\d,\d{3}(?!\d)/.test(text)) return odd('which-comma')
     return text.replace(',', '.')
+  }
+  /** A length in the unit of its cell, its column, or the list; null where it is none, said by `fault`. */
+  const lengthIn = (
+    column: ListColumn,
+    text: string,
+    fault: (why: MeasureFault) => void,
+    own = unit(column),
+  ): number | null => {
+    const bare = /^[\d.,\s/-]+$/.test(text)
+    const inUnit = bare ? own || (units === 'metric' ? 'mm' : 'in') : ''
+    const plain = pointed(column, text, /^m(et|$)/.test(inUnit) || /\d\s*m(et|$)/i.test(text))
+    if (plain === null) return null
+    // nobody writes half a millimetre so: an inch mark is missing
+    if (/\d\s*\/\s*\d/.test(plain) && /^(mm|cm|m)/.test(inUnit)) {
+      faults.push({ code: 'fraction-of-what', row, column, part: text })
+      return null
+    }
+    const read = parseLength(bare && own ? `${plain} ${own}` : plain, units)
+    if (read.ok) return read.value
+    fault(read.fault)
+    return null
   }
   const filled = (column: ListColumn): boolean => {
     if (cell(column)) return true
@@ -242,23 +315,30 @@ function rowOf(
     text: column => (filled(column) ? cell(column) : null),
     section: () => (filled('section') ? cell('section').replace(/(\d)\s*[xX×]\s*(?=\d)/g, '$1x') : null),
     angle(column) {
-      const text = pointed(column)
-      if (text === null || text === '') return 0
-      const angle = Number(text.replace(/\s*°$/, ''))
+      const text = cell(column).replace(/\s*°$/, '').replace(/^−/, '-').replace(',', '.')
+      if (text === '') return 0
+      const angle = /^[-+]?(\d+\.?\d*|\.\d+)$/.test(text) ? Number(text) : NaN
       if (Number.isFinite(angle) && Math.abs(angle) <= STEEPEST) return angle
       faults.push({ code: 'not-an-angle', row, column, part: cell(column) })
       return 0
     },
-    length(units, column = 'length') {
+    length(column = 'length') {
       if (!filled(column)) return null
-      const text = pointed(column)
-      if (text === null) return null
-      const read = parseLength(unit && /^[\d.\s/-]+$/.test(text) ? `${text} ${unit}` : text, units)
-      if (!read.ok) faults.push({ code: 'not-a-length', row, fault: read.fault })
-      else if (read.value <= 0 || read.value > MOST.length)
+      const found = lengthIn(
+        column,
+        cell(column),
+        fault => void faults.push({ code: 'not-a-length', row, column, fault }),
+      )
+      if (found !== null && (found <= 0 || found > MOST.length))
         faults.push({ code: 'no-length', row, column, part: cell(column) })
-      else return read.value
+      else return found
       return null
+    },
+    isBoard(column) {
+      const text = cell(column).toLowerCase()
+      if (!/^(|board|boards|sheet|sheets|panel|panels)$/.test(text))
+        faults.push({ code: 'not-a-kind', row, column, part: cell(column) })
+      return !/^(sheet|panel)/.test(text)
     },
     count(column) {
       if (!filled(column)) return null
@@ -269,7 +349,7 @@ function rowOf(
     },
     price() {
       if (cell('price') === '') return null
-      const text = pointed('price')
+      const text = pointed('price', cell('price'))
       if (text === null) return null
       if (/^\d{1,7}(\.\d{1,4})?$/.test(text)) return Number(text)
       faults.push({ code: 'not-a-price', row, column: 'price', part: cell('price') })
@@ -281,19 +361,18 @@ function rowOf(
         faults.push({ code: 'not-yes-or-no', row, column, part: cell(column) })
       return /^(yes|y|1|x)$/.test(text)
     },
-    stretches: (column, units, length) =>
+    stretches: (column, length) =>
       cell(column) === ''
         ? []
         : cell(column)
             .split('|')
             .flatMap((part): Stretch[] => {
               const ends = part.split('..').map(each => each.trim())
-              const [from, to] = ends.map(each => {
-                const bare = comma ? each.replace(',', '.') : each
-                const read = parseLength(unit && /^[\d.\s/-]+$/.test(bare) ? `${bare} ${unit}` : bare, units)
-                return read.ok ? read.value : NaN
-              })
-              if (ends.length === 2 && from !== undefined && to !== undefined && from >= 0 && to > from)
+              const own = unit(column) || unit('length')
+              const before = faults.length
+              const [from, to] = ends.map(each => lengthIn(column, each, () => undefined, own))
+              if (faults.length > before) return []
+              if (ends.length === 2 && from != null && to != null && to > from)
                 if (length === null || from < length) return [{ from, to }]
               faults.push({ code: 'not-a-stretch', row, column, part: part.trim() })
               return []

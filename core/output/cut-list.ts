@@ -1,4 +1,4 @@
-import { roles } from '../trade'
+import { isCrowned, roles } from '../trade'
 import Papa from 'papaparse'
 import { formatAngle, formatLength } from '../measure'
 import { isLumber } from '../lumber'
@@ -11,6 +11,7 @@ import {
   type Plan,
   plansOf,
   type RoofReading,
+  slopesOf,
   weightOf,
   type Whole,
 } from '../plan'
@@ -44,11 +45,11 @@ function row(plan: Plan, piece: Piece): Record<string, string | number> {
     Count: piece.count,
     Piece: roles[piece.role].one,
     Section: saySection(piece.section, units),
-    'Thickness mm': Number(piece.section.thickness.toFixed(1)),
-    'Depth mm': Number(piece.section.depth.toFixed(1)),
+    'Thickness mm': Number(piece.section.thickness.toFixed(3)),
+    'Depth mm': Number(piece.section.depth.toFixed(3)),
     [units === 'imperial' ? 'Length' : 'Length m']:
       units === 'imperial' ? formatLength(piece.length, { units }) : Number((piece.length / 1000).toFixed(3)),
-    'Length mm': Number(piece.length.toFixed(1)),
+    'Length mm': Number(piece.length.toFixed(3)),
     'Width mm': Number(piece.width.toFixed(1)),
     'First cut': cutNames[start.kind],
     'First mitre': angle(start.miter),
@@ -56,12 +57,29 @@ function row(plan: Plan, piece: Piece): Record<string, string | number> {
     'Last cut': cutNames[end.kind],
     'Last mitre': angle(end.miter),
     'Last bevel': angle(end.bevel),
+    ...endsOf(piece),
     'Cut from': piece.stock === null ? 'longer than stock' : formatLength(piece.stock, { units }),
     'Weight kg': Number(weightOf(piece.section, piece.volume, density).toFixed(2)),
     'Mirror of': piece.mirrorOf ?? '',
     'Cut lines': lines.join('; '),
     Notches: notches.join('; '),
     Figures: figures.join('; '),
+  }
+}
+
+/** Ends as cut plans read them (docs/nest-file.md), and what a piece is cut of. */
+function endsOf(piece: Piece): Record<string, string | number> {
+  const slopes = slopesOf(piece)
+  // to a hundredth of a millimetre across a board
+  const degrees = (slope: number): number =>
+    Number(((Math.atan2(slope, slopes?.depth ?? 1) * 180) / Math.PI).toFixed(4))
+  const { kind } = piece.section
+  return {
+    Kind: kind === 'sheet' || kind === 'panel' ? kind : 'board',
+    Left: slopes ? degrees(slopes.left) : 0,
+    Right: slopes ? degrees(slopes.right) : 0,
+    Crown: slopes?.crown ? 'yes' : '',
+    Good: isCrowned(piece.role) ? 'yes' : '',
   }
 }
 

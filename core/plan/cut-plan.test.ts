@@ -1,13 +1,16 @@
 import { describe, expect, test } from '@jest/globals'
-import { readFileSync } from 'node:fs'
+import { readdirSync, readFileSync } from 'node:fs'
 import loadHighs from 'highs'
 import { woodOf } from '../board'
 import { parseDesign } from '../design'
 import { meshOf } from '../geometry'
-import { askOf, nest, newBook, type Lying, type Slopes } from '../nest'
+import { isLumber } from '../lumber'
+import { askOf, nest, newBook, readPieces, type Lying, type Slopes } from '../nest'
 import { faultsOf } from '../nest/check'
+import { wholeListCsv } from '../output'
 import { solidOf } from '../testing/solids'
-import { cutPieces, slopesOf, whole, yardLengths, type Piece } from './index'
+import { sayListFault } from '../words'
+import { cutPieces, plansOf, slopesOf, whole, yardLengths, type Piece } from './index'
 
 const highs = await loadHighs()
 
@@ -43,6 +46,33 @@ function lying(piece: Piece, slopes: Slopes | null, lies: Lying | undefined) {
     return solid.rotate([0, 0, 180]).translate([length, depth, 0])
   return solid.rotate([180, 0, 0]).translate([0, depth, thickness])
 }
+
+describe('the cut list as a file', () => {
+  test.each(readdirSync('demo'))('%s: its pieces are read back for a cut plan, ends and all', name => {
+    const found = parseDesign(readFileSync(`demo/${name}`, 'utf8'))
+    if (!found.ok) throw new Error(name)
+    const all = whole(found.design)
+    const list = readPieces(wholeListCsv(all), 'metric')
+    if (!list.ok) throw new Error(list.faults.map(fault => sayListFault(fault, 'metric')).join('\n'))
+    const asked = cutPieces(all)
+    expect(list.rows.map(({ mark, section, count, good }) => [mark, section, count, !!good])).toEqual(
+      asked.map(({ mark, section, count, good }) => [mark, section, count, !!good]),
+    )
+    for (const [i, { length, slopes }] of list.rows.entries()) {
+      const own = asked[i]
+      expect(length).toBeCloseTo(own?.length ?? 0, 2)
+      expect(slopes === undefined).toBe(own?.slopes === undefined)
+      expect(slopes?.crown).toBe(own?.slopes?.crown)
+      for (const side of ['left', 'right', 'depth'] as const)
+        expect(Math.abs((slopes?.[side] ?? 0) - (own?.slopes?.[side] ?? 0))).toBeLessThan(0.01)
+    }
+    // sheets and panels are rows too, and come out of no board
+    const other = plansOf(all)
+      .flatMap(({ pieces }) => pieces)
+      .filter(({ section }) => !isLumber(section))
+    expect(list.noBoards).toBe(other.length)
+  })
+})
 
 describe('the wood itself, laid along its boards', () => {
   test.each(['ringing-hut', 'decoy-store', 'ferry-shelter'])(

@@ -14,11 +14,21 @@ export function sayListFault(fault: ListFault, units: Units): string {
     case 'cell-empty':
       return `Row ${fault.row}: the ${fault.column} is empty. Type it, or take the row out.`
     case 'not-a-length':
-      return `Row ${fault.row}, length: ${sayMeasureFault(fault.fault, lengthExample(units))}`
+      return `Row ${fault.row}, ${fault.column}: ${sayMeasureFault(fault.fault, lengthExample(units))}`
     case 'no-length':
       return `Row ${fault.row}: ${quoted(fault.part)} is no length to cut. Type more than 0 and no more than 100 m.`
     case 'which-comma':
       return `Row ${fault.row}, ${fault.column}: in ${quoted(fault.part)} the comma may stand before decimals or thousands. Type a point, or part the columns by semicolons.`
+    case 'which-point':
+      return `Row ${fault.row}, ${fault.column}: in ${quoted(fault.part)} the point may stand before decimals or thousands. Type a comma before decimals, and nothing between thousands.`
+    case 'which-apostrophe':
+      return `Row ${fault.row}, ${fault.column}: in ${quoted(fault.part)} the mark may be one of feet or stand before thousands. Type nothing between thousands, or feet and inches with both their marks.`
+    case 'fraction-of-what':
+      return `Row ${fault.row}, ${fault.column}: ${quoted(fault.part)} is a fraction of a millimetre as it stands. Type its unit: ${fault.part.trim()}", or decimals.`
+    case 'row-long':
+      return `Row ${fault.row}: ${quoted(fault.part)} has more cells than the first row has names. A mark between thousands, or a comma before decimals, parts a cell in two: leave it out, or put the cell in quotes.`
+    case 'not-a-kind':
+      return `Row ${fault.row}: the kind ${quoted(fault.part)} is not board, sheet or panel. Type one of them, or leave it empty for a board.`
     case 'not-a-count':
       return `Row ${fault.row}: the count ${quoted(fault.part)} is not a whole number from 0 to 10000.`
     case 'not-a-price':

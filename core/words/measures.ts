@@ -62,6 +62,8 @@ export function sayMeasureFault(fault: MeasureFault, example: string): string {
       return `“${clip(fault.part)}” could be more than one thing. Say the units: ${example}.`
     case 'decimal-comma':
       return `“${clip(fault.part)}” has a comma. Use a point for decimals and nothing between thousands.`
+    case 'inches-past-foot':
+      return `“${clip(fault.part)}” has twelve inches or more after its feet. Twelve inches are a foot more: type, for example, ${example}.`
     case 'zero-denominator':
       return `“${clip(fault.part)}” divides by nothing. Type, for example, ${example}.`
     case 'negative':
