@@ -62,6 +62,7 @@ export {
   breakOver,
   breaksOf,
   coverLevel,
+  highestCover,
   hangsDown,
   highestBreak,
   levelUnder,

@@ -225,6 +225,35 @@ describe('gables', () => {
     expect(area).toBeCloseTo(96 * hap + (96 * 24) / 2, 1)
   })
 
+  // a gable's area by its planes alone: the least of their levels, summed over the wall in steps of 1/2 mm;
+  // no sheet is laid that is lower than a tip's least, at most one at each end of a row
+  test.each(['king-post', 'w-web', 'gambrel'] as const)(
+    'over %s trusses reach up to the peak: no wood but their tips is left bare',
+    kind => {
+      const design = sheathed(
+        { gables: kind === 'gambrel' ? 'raked' : 'studs' },
+        {
+          carried: 'trusses',
+          ...(kind === 'gambrel' ? { shape: 'gambrel' } : { truss: { ...base.roof.truss, kind } }),
+        },
+      )
+      // joints under the peak, and beside it
+      for (const width of [122.4, 144, 100.3]) {
+        const made = frame({ ...design, footprint: { ...design.footprint, width: width * INCH } })
+        expect(made.problems).toEqual([])
+        const planes = made.roof.faces.map(({ top }) => top)
+        const level = (y: number): number =>
+          Math.min(...planes.map(({ normal, offset }) => (offset - normal.y * y) / normal.z))
+        const wide = width * INCH
+        let under = 0
+        for (let y = 0.25; y < wide; y += 0.5) under += Math.max(0, level(y) - 96 * INCH) * 0.5
+        const area =
+          sheets(made, 'walls/west/').reduce((sum, each) => sum + each.board.volume, 0) / (0.4375 * INCH)
+        expect(Math.abs(area - wide * 96 * INCH - under)).toBeLessThan(4 * 12 * 60)
+      }
+    },
+  )
+
   // two halves, one the other turned over, each 48 in wide and less than 31 in tall, its slope 24 in over
   // that: two that lean alike lie in 31 + 31 - 24 = 38 in, the four of both gables in 76 of a sheet's 96
   test('lie in each other: four halves of two gables out of one sheet', () => {

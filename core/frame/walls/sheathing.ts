@@ -1,10 +1,10 @@
 import { type MemberPlace, ofGable, ofWall } from '../place'
-import { coverLevel, levelUnder, peakOf, type Profile, withinOf } from '../../lines'
+import { highestCover, levelUnder, peakOf, type Profile, withinOf } from '../../lines'
 import { isGlazed, isSide, type Sheathing } from '../../design'
 import { countUp, HAIR } from '../../measure'
 import { type Section, sheetSection } from '../../lumber'
 import { piecesAbout } from '../pieces-about'
-import { fewestBoards, least, middleOf, rowOf, type Stretch } from '../../trade'
+import { fewestBoards, least, rowOf, type Stretch } from '../../trade'
 import type { BuildingCut, Order } from '../member'
 import type { Rect } from '../rect'
 import { faceBoard, type WallBoard } from './board'
@@ -216,18 +216,7 @@ function pieces(
   slopes: readonly BuildingCut[],
   up: Profile | null,
 ): Order[] {
-  const high = up
-    ? Math.min(
-        z.to,
-        Math.max(
-          coverLevel(up, s.from),
-          coverLevel(up, s.to),
-          up.hanging && s.from < up.hanging.to && s.to > up.hanging.from
-            ? coverLevel(up, middleOf(up.hanging))
-            : 0,
-        ),
-      )
-    : z.to
+  const high = up ? Math.min(z.to, highestCover(up, s)) : z.to
   if (high - z.from < least.piece || s.to - s.from < least.piece) return []
   return piecesAbout({ x0: s.from, x1: s.to, y0: z.from, y1: high }, holes).map(({ rect, notches }, k) =>
     sheetOrder(

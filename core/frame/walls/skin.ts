@@ -1,6 +1,6 @@
 import { isGlazed, isSide } from '../../design'
 import { vec, type Vec3 } from '../../geometry'
-import { coverLevel, type Profile, peakOf, stretchOf, tailedEave, withinOf } from '../../lines'
+import { highestCover, type Profile, peakOf, tailedEave, withinOf } from '../../lines'
 import { HAIR } from '../../measure'
 import { least, type Stretch } from '../../trade'
 import type { BuildingCut } from '../member'
@@ -179,10 +179,7 @@ function columnsOn(ask: CoverAsk, foot: number, top: number, s: Stretch): SkinCo
     const own =
       linesOver(ask).length > 1 ? { from: Math.max(s.from, within.from), to: Math.min(s.to, within.to) } : s
     if (own.to - own.from < least.piece) return []
-    const breaks = line.runs
-      .map((_, i) => stretchOf(line, i, 'top').to)
-      .filter(at => at > own.from && at < own.to)
-    const high = Math.max(...[own.from, own.to, ...breaks].map(at => coverLevel(line, at)))
+    const high = highestCover(line, own)
     return high - foot < least.piece ? [] : [{ s: own, z: { from: foot, to: high }, cuts: roofCuts(line) }]
   })
 }

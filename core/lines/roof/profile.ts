@@ -144,6 +144,18 @@ export const levelUnder = (profile: Profile, s: number): number =>
 export const coverLevel = (profile: Profile, s: number): number =>
   Math.min(...runsAt(profile, s, 'top').map(run => levelAt(run.top, s)))
 
+/** The highest level over a stretch of the wall that what covers it reaches up to: at an end, or a peak within. */
+export const highestCover = (profile: Profile, { from, to }: Stretch): number =>
+  Math.max(
+    -Infinity,
+    ...profile.runs.flatMap((run, i) => {
+      const own = stretchOf(profile, i, 'top')
+      const low = i === 0 ? from : Math.max(own.from, from)
+      const high = i === profile.runs.length - 1 ? to : Math.min(own.to, to)
+      return low > high ? [] : [levelAt(run.top, low), levelAt(run.top, high)]
+    }),
+  )
+
 /** Where the lines that boards end under meet, along the wall. */
 export const breaksOf = (profile: Profile): number[] =>
   profile.breaks.map((at, i) => {
