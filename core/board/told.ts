@@ -144,7 +144,9 @@ function isEdgeOf({ normal, offset }: Plane, { low, high }: Bounds): boolean {
   })
 }
 
-/** The side of the board that falls off in front of a plane: across it, else along an edge, else of a face. */
+/**
+ * The side of the board that falls off in front of a plane: across it, else along an edge, else of a face.
+ */
 function sideOff(normal: Vec3, { low, high }: Bounds): BoardSide {
   const part = (axis: 'x' | 'y' | 'z'): number => Math.abs(normal[axis]) * (high[axis] - low[axis])
   const [x, y, z] = [part('x'), part('y'), part('z')]

@@ -136,6 +136,8 @@ export interface Building extends Pick<
    */
   readonly depths: Readonly<Record<SideName, number>>
   readonly bearings: Readonly<Record<SideName, number>>
+  /** How far in from a side's outside what carries the rafters begins, mm: where they hook over it. */
+  readonly heels: Readonly<Record<SideName, number>>
   /** What it bears on there, from the outside in: a plate, or the plies of a beam. */
   readonly bearers: Readonly<Record<SideName, readonly Across[]>>
   readonly roof: BuildingRoof
@@ -245,7 +247,7 @@ function sidesOf(
   walls: Design['walls'],
   lumber: Design['lumber'],
   has: RoofHas,
-): Pick<Building, 'depths' | 'bearings' | 'bearers'> {
+): Pick<Building, 'depths' | 'bearings' | 'heels' | 'bearers'> {
   const own = ownSections(lumber)
   const known = (name: string) => findSection(name, own)
   const [stud, post, beam] = [known(walls.stud), known(walls.posts.post), known(walls.posts.beam)]
@@ -270,9 +272,16 @@ function sidesOf(
     // studs of a gable stand on an end side's beam
     depths: { ...deep, east: end('east'), west: end('west') },
     bearings: each(plates ? plate : layout.bearing, plate, 0),
+    heels: each(plates ? 0 : (layout.plies[0]?.from ?? 0), 0, 0),
     bearers: each(plates ? onPlate : layout.plies, onPlate, []),
   }
 }
+
+/** From where to where in from an eave wall's outside rafters bear, mm. */
+export const bearingOf = ({ heels, bearings }: Building, side: SideName): Across => ({
+  from: heels[side],
+  to: bearings[side],
+})
 
 /** A building whose roof is another in part. */
 export const withRoof = (building: Building, roof: Partial<BuildingRoof>): Building => ({

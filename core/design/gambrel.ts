@@ -49,6 +49,8 @@ export interface GambrelAsk {
   /** Of the chords, and of the wall's plate under them. */
   readonly depth: number
   readonly plate: number
+  /** How far in from the outside what carries them begins. */
+  readonly heel: number
   /** Thickness of a ridge board between the upper rafters; 0 where chords meet. */
   readonly ridge: number
   /** What is stood on under the clear height, over the plate. */

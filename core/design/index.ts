@@ -245,6 +245,7 @@ export {
 } from './walls'
 export { type Migration, migrations, toCurrent, type VersionFault } from './versions'
 export {
+  bearingOf,
   type Building,
   type BuildingRoof,
   type BuildingTruss,

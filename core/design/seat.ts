@@ -1,12 +1,13 @@
 import { radians } from '../measure'
 import { lengthField } from './length-field'
+import type { Across } from './posts'
 import { limits } from './limits'
 import { z } from './zod'
 
 /**
  * The schools of the bird's mouth, and of none. `full-bearing`: the seat is as wide as the plate. `third`:
  * the notch is a third of the rafter's depth at most, measured square to the edge or up the plumb line.
- * `height-above-plate`: the rafter stands a chosen height above the plate, plumb at the wall's outside.
+ * `height-above-plate`: the rafter stands a chosen height above the plate, plumb at its outer edge.
  * `none`: no notch; the rafter is cut level along the bottom. `wedge`: no notch either; it lies uncut on
  * wedges on the plate.
  */
@@ -35,21 +36,24 @@ export const seatSchema = z.discriminatedUnion('rule', [
 /**
  * Height of a rafter's top edge above the plate, plumb over the wall's outside, mm: the one number by which a
  * school of the bird's mouth places the rafter. Its planes then cut seat and heel. `angle` in degrees,
- * `depth` of the rafter and width of the plate in mm.
+ * `depth` of the rafter in mm, and from where to where in from the wall's outside there is a plate, or a beam
+ * that stands in from the posts' outside: a school's own height, notch and wedge are over its outer edge.
  */
-export function heightAbovePlate(seat: Seat, angle: number, depth: number, plate: number): number {
+export function heightAbovePlate(seat: Seat, angle: number, depth: number, { from, to }: Across): number {
   const slope = radians(angle)
   const plumb = depth / Math.cos(slope)
-  const full = plumb - plate * Math.tan(slope)
+  const full = plumb - to * Math.tan(slope)
+  // the roof falls from there to the wall's outside
+  const out = from * Math.tan(slope)
   switch (seat.rule) {
     case 'height-above-plate':
-      return seat.height
+      return seat.height - out
     case 'third': {
       const heel = seat.measured === 'plumb' ? depth / 3 : plumb / 3
-      return Math.max(plumb - heel, full)
+      return Math.max(plumb - heel - out, full)
     }
     case 'wedge':
-      return plumb
+      return plumb - out
     case 'full-bearing':
     case 'none':
       return full

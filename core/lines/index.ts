@@ -56,7 +56,7 @@ export { type LeftOut, leavesOut } from './roof/left-out'
 export { partingsIn, trussesAbout } from './roof/places'
 export { outOf, plumbPlaneAt } from './roof/planes'
 export type { GambrelProblem } from './roof/gambrel-problems'
-export { seatLength } from './roof/seat'
+export { overHeel, seatLength } from './roof/seat'
 export { shapeFor } from './roof/shapes'
 export {
   breakOver,

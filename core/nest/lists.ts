@@ -77,8 +77,8 @@ const STEEPEST = 85
  * tab between them; where ends are sloped `left` and `right`, degrees from square, more than 0 where the
  * upper corner lies further right, `depth`, across the board, and `crown` (yes for what keeps its upper edge
  * up); `good` (yes for what comes out of no poor board); `kind` (board, sheet or panel: rows of the last two
- * are left out). Lengths are of the unit in their header (`length mm`), of the one in their cell (`8' 2 1/2"`), or
- * of `units`.
+ * are left out). Lengths are of the unit in their header (`length mm`), of the one in their cell (`8' 2
+ * 1/2"`), or of `units`.
  */
 export function readPieces(text: string, units: Units): ListRead<NestPiece> {
   const optional = ['depth', 'left', 'right', 'crown', 'good', 'kind'] as const
@@ -260,7 +260,9 @@ function headerOf(
   return { at, unit: column => unitAt.get(column) ?? '', passedOver }
 }
 
-/** Columns whose name may bear a unit. What is bad of a board is in the unit of its length where it has none. */
+/**
+ * Columns whose name may bear a unit. What is bad of a board is in the unit of its length where it has none.
+ */
 const measured: readonly ListColumn[] = ['length', 'depth', 'bad']
 
 function rowOf(

@@ -58,7 +58,8 @@ export interface SlopeClass {
  *
  * Ends of a class go together two by two; what is left over is cut alone. Rows that so close to a ring are
  * one ring wherever they have a class in common, since there they can be joined; a ring has no outer ends,
- * and is opened at the cut that wins least back, unless a row with outer ends goes through one of its classes.
+ * and is opened at the cut that wins least back, unless a row with outer ends goes through one of its
+ * classes.
  */
 export function aloneIn(classes: readonly SlopeClass[]): {
   readonly add: (kind: SizeSlope, count: number) => void

@@ -6,6 +6,7 @@ import {
   highEaveOf,
   kneeUnder,
   lowEaveOf,
+  overHeel,
   ridgeOf,
   type RoofFace,
   type RoofLines,
@@ -119,7 +120,7 @@ export function readFace(
       toFace === null || lineLength - toFace < HAIR
         ? null
         : { along: lineLength - toFace, level: levelOf(lineLength - toFace) },
-    heightAbovePlate: eave ? overPlate(rafter, overOutside(eave)) : 0,
+    heightAbovePlate: eave ? overPlate(rafter, atHeel(eave)) : 0,
     birdsmouth: eave ? birdsmouth(frame, rafter, eave) : { seat: 0, heel: 0, notch: 0 },
     bearing: eave ? bearing(frame, rafter, eave) : 0,
     plate: eave ? frame.building.bearings[eave.side] : 0,
@@ -140,12 +141,12 @@ function footOf(lines: RoofLines, face: RoofFace): Vec3 {
     return vec(0, y ? y.normal.y * (y.offset - knee.in) : 0, knee.level)
   }
   if (!eave) return vec(0, 0, 0)
-  const heel = overOutside(eave)
+  const heel = atHeel(eave)
   const leans = (headPlane(lines, face)?.normal.z ?? 0) !== 0
-  return leans ? add(heel, vec(0, 0, eave.heightAbovePlate)) : heel
+  return leans ? add(heel, vec(0, 0, overHeel(eave))) : heel
 }
 
-const overOutside = ({ heel: { normal, offset }, height }: Eave): Vec3 => vec(0, normal.y * offset, height)
+const atHeel = ({ heel: { normal, offset }, height }: Eave): Vec3 => vec(0, normal.y * offset, height)
 
 /** The faces that are read one by one: those of unlike slopes, the first of those alike. */
 export const readFaces = ({

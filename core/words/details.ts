@@ -89,9 +89,9 @@ function sayCut(cut: ToldCut, told: Told, units: Units): string {
 }
 
 /**
- * Corners of a cut or a notch, those of both faces once where they are over each other. A corner on an edge is
- * told by it, another by how far up from the bottom edge it is; a line square across the board, or all along
- * it, once.
+ * Corners of a cut or a notch, those of both faces once where they are over each other. A corner on an edge
+ * is told by it, another by how far up from the bottom edge it is; a line square across the board, or all
+ * along it, once.
  */
 function sayCorners(corners: readonly ToldCorner[], told: Told, units: Units): string {
   const { down } = told

@@ -123,7 +123,8 @@ const meanings: Readonly<Record<string, string>> = {
   'roof.panel.cover': 'What one panel covers, its lap taken off.',
   'roof.panel.per': 'How many bays there are to a panel.',
   'roof.seat.rule': 'How deep the rafter is notched over the plate, and so how high it stands.',
-  'roof.seat.height': "Plumb over the wall's outside, from the plate to the rafter's top edge.",
+  'roof.seat.height':
+    "Plumb over the outer edge of the plate or beam, from its top to the rafter's top edge.",
   'roof.carried': 'Rafters stand one by one; trusses are built flat, all alike, and stood up whole.',
   'roof.gambrel.by':
     'What the roof line is found by; choosing another way moves nothing until a number is changed.',

@@ -28,7 +28,7 @@ function deckOf(loft: Roof['loft'], own: readonly Section[]): number {
 
 /** What of a gambrel's building its line is worked out from; null where a section is not known. */
 export function gambrelAsk(building: Building, asked: Roof): GambrelAsk | null {
-  const { roof, walls, footprint, lumber, heights, bearings } = building
+  const { roof, walls, footprint, lumber, heights, bearings, heels } = building
   const own = ownSections(lumber)
   const [chord, stud, ridge] = [roof.rafter, walls.stud, roof.ridge].map(name => findSection(name, own))
   if (!chord || !stud || !ridge) return null
@@ -42,6 +42,7 @@ export function gambrelAsk(building: Building, asked: Roof): GambrelAsk | null {
     eave: asked.overhang.eave,
     depth: chord.depth,
     plate: Math.min(bearings.south, bearings.north),
+    heel: Math.min(heels.south, heels.north),
     ridge: roof.carried === 'rafters' ? ridge.thickness : 0,
     floor: joist && roof.ties.ceiling ? roof.ties.ceiling.height + joist.depth + deckOf(roof.loft, own) : 0,
   }
@@ -52,11 +53,11 @@ export function gambrelAsk(building: Building, asked: Roof): GambrelAsk | null {
  * angle: not at all on the plate; over it as the drop asks, or as a notch leaves it that is as deep as the
  * wall, and no deeper than half the chord.
  */
-export function overWall({ gambrel: { foot }, eave, depth, plate }: GambrelAsk, angle: number): number {
+export function overWall({ gambrel: { foot }, eave, depth, plate, heel }: GambrelAsk, angle: number): number {
   if (foot.rule === 'on-plate') return 0
   if (foot.drop !== null) return eave * tan(angle) - foot.drop
   const plumb = depth / cos(angle)
-  return plumb - Math.min(plate * tan(angle), plumb / 2)
+  return plumb - Math.min(plate * tan(angle), heel * tan(angle) + plumb / 2)
 }
 
 /** The half circle's radius, and how far its low corners lie under the plate; mm. */

@@ -25,7 +25,10 @@ const TURN = 10
  */
 function atAngle({ lower, knee, ask: { depth, plate } }: GambrelLine, angle: number): GambrelKick | null {
   if (angle > lower - TURN) return null
-  const above = heightAbovePlate({ rule: 'third', measured: 'square' }, angle, depth, plate)
+  const above = heightAbovePlate({ rule: 'third', measured: 'square' }, angle, depth, {
+    from: 0,
+    to: plate,
+  })
   const [tan, steep] = [Math.tan(radians(angle)), Math.tan(radians(lower))]
   const inner = (above + depth / Math.cos(radians(lower))) / (steep - tan)
   const meet = above / (steep - tan)

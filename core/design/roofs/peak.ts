@@ -1,6 +1,6 @@
 import { findSection } from '../../lumber'
 import { HAIR, type Pitch, pitchAngle, radians } from '../../measure'
-import { type Building, withRoof } from '../building'
+import { bearingOf, type Building, withRoof } from '../building'
 import { acrossSkew } from '../taper'
 import { limits } from '../limits'
 import { ownSections } from '../lumber'
@@ -49,7 +49,8 @@ interface Asked {
   readonly stud: number
 }
 
-function askedOf({ roof, walls, footprint, lumber, heights, bearings }: Building): Asked | null {
+function askedOf(building: Building): Asked | null {
+  const { roof, walls, footprint, lumber, heights } = building
   const own = ownSections(lumber)
   const [rafter, stud, ridge] = [roof.rafter, walls.stud, roof.ridge].map(name => findSection(name, own))
   if (!rafter || !stud || !ridge) return null
@@ -62,7 +63,7 @@ function askedOf({ roof, walls, footprint, lumber, heights, bearings }: Building
         : ridge.thickness * (roof.beam?.plies ?? 1) * acrossSkew({ footprint, roof }),
     slope: (side, angle) => ({
       angle,
-      height: heights[side] + heightAbovePlate(roof.seat, angle, rafter.depth, bearings[side]),
+      height: heights[side] + heightAbovePlate(roof.seat, angle, rafter.depth, bearingOf(building, side)),
     }),
   }
 }

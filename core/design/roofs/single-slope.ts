@@ -52,9 +52,9 @@ export const singleSlope: RoofKind = {
  * Level between the two heels of a rafter over a low and a high wall, mm: from the low wall's outside to the
  * high wall's inside, where their bird's mouths are cut plumb; null where the studs' section is not known.
  */
-function heelRun({ footprint, walls, lumber, bearings, roof }: Building): number | null {
+function heelRun({ footprint, walls, lumber, bearings, heels, roof }: Building): number | null {
   const stud = findSection(walls.stud, ownSections(lumber))
-  return stud ? footprint.width - bearings[roof.high] : null
+  return stud ? footprint.width - bearings[roof.high] - heels[lowSide(roof)] : null
 }
 
 /** The trusses of one slope, the usual first. */

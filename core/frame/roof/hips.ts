@@ -10,6 +10,17 @@ import { coverOn } from './cover'
 import { finishCuts, tailCuts, tailPlane } from './tails'
 
 /**
+ * Level along a hip's fall, how far out its heel stands: over the corner of what carries its two sides. A
+ * beam that stands in runs past that corner, and half the hip's thickness of its outer edge lies beside the
+ * hip.
+ */
+function heelOf(a: Eave, b: Eave, thickness: number): number {
+  const at = (a.heel.offset + b.heel.offset) * Math.SQRT1_2
+  const corner = (a.outside.offset + b.outside.offset) * Math.SQRT1_2
+  return Math.min(corner, at + thickness / 2)
+}
+
+/**
  * A hip rafter from its corner up into the angle between two commons: both cheeks at its head and tail cut
  * plumb, a bird's mouth over the corner, dropped or backed.
  */
@@ -53,7 +64,8 @@ export function hipOrder(building: Building, lumber: RoofLumber, hip: Hip): Orde
       nest(b),
       tail(a),
       tail(b),
-      birdsmouth(plumbPlaneAt(fall, fall.x * at.x + fall.y * at.y), a.seat),
+      // over the corner of what carries the two sides
+      birdsmouth(plumbPlaneAt(fall, heelOf(a, b, section.thickness)), a.seat),
       ...backing,
       ...foot,
       ...finish,

@@ -11,7 +11,7 @@ import type { Order } from '../member'
  * Wedges on the plates under rafters that have no bird's mouth, as wide as they are and ripped to the slope.
  */
 export function wedgeOrders(
-  { roof: { seat }, bearings }: Building,
+  { roof: { seat }, bearings, heels }: Building,
   { rafter }: RoofLumber,
   lines: RoofLines,
 ): Order[] {
@@ -22,7 +22,10 @@ export function wedgeOrders(
       const { normal, offset } = eave.outside
       const along = axisOf(eave) === 'x' ? 'y' : 'x'
       const sign = normal.x + normal.y
-      const [inner, outer] = [sign * (offset - bearings[eave.side]), sign * (offset - gaps.wedgeTip)]
+      const [inner, outer] = [
+        sign * (offset - bearings[eave.side]),
+        sign * (offset - heels[eave.side] - gaps.wedgeTip),
+      ]
       return eave.rafters.map((at, i): Order => {
         const order = squareBoard({
           where: ofEave(eave, 'wedge', i + 1),

@@ -487,3 +487,83 @@ describe('post bases, and what is left of a post', () => {
     expect(cardOf(made, piece).figures.map(({ name }) => name)).not.toContain('post-left')
   })
 })
+
+// seat, heel and notch by the beam: its breadth b level, b tan a plumb, b sin a square to the edge, at a
+// angle a of 5 in 12 (trade book, section 8); the heel is b from the beam's inner edge, wherever the posts'
+// outside is
+describe("a bird's mouth hooks over the beam, not over what it stands on", () => {
+  const over = (set: BeamSet, shape: 'gable' | 'hip' | 'single-slope', round: boolean): Design => {
+    const own = { build: 'posts', cover: 'open' } as const
+    const { sides } = base.walls
+    const posts = {
+      ...usualPosts.imperial,
+      post: round ? 'log' : '6x6',
+      beam: '2x10',
+      plies: 2,
+      set,
+      plates: false,
+    } as const
+    const design: Design = {
+      ...base,
+      footprint: { length: 216 * INCH, width: 156 * INCH },
+      lumber: {
+        ...base.lumber,
+        sections: [{ name: 'log', thickness: 8 * INCH, depth: 8 * INCH, round: true }],
+      },
+      walls: {
+        ...base.walls,
+        height: 93 * INCH,
+        gables: 'open',
+        posts,
+        sides: {
+          south: { ...sides.south, ...own },
+          east: { ...sides.east, ...own },
+          north: { ...sides.north, ...own },
+          west: { ...sides.west, ...own },
+        },
+      },
+    }
+    return withRoofOf({ ...design, roof: { ...design.roof, pitch: { rise: 5, run: 12 } } }, { shape })
+  }
+
+  test.each([
+    ['fork', 'gable', false],
+    ['fork', 'hip', false],
+    ['fork', 'single-slope', false],
+    ['on-top', 'gable', true],
+    ['on-top', 'hip', true],
+    ['on-top', 'single-slope', true],
+  ] as const)('a beam %s under a %s roof', (set, shape, round) => {
+    const made = plan(over(set, shape, round))
+    expect(made.frame.problems.map(problem => sayProblem(problem, 'imperial'))).toEqual([])
+    const [angle, breadth] = [Math.atan(5 / 12), 3 * INCH]
+    const own = round ? 8 : 5.5
+    const { birdsmouth, run, heightAbovePlate } = made.roof!
+    expect(birdsmouth.seat).toBeCloseTo(breadth, 6)
+    expect(birdsmouth.heel).toBeCloseTo(breadth * Math.tan(angle), 6)
+    expect(birdsmouth.notch).toBeCloseTo(breadth * Math.sin(angle), 6)
+    const [rafter] = of(made.frame, 'rafter')
+    expect(heightAbovePlate).toBeCloseTo(
+      (rafter?.section.depth ?? 0) / Math.cos(angle) - breadth * Math.tan(angle),
+      6,
+    )
+    // from the beam's outer edge, that stands in by half of what the post is broader
+    const inset = ((own - 3) / 2) * INCH
+    const span = 156 * INCH
+    expect(run).toBeCloseTo(shape === 'single-slope' ? span - 2 * inset - breadth : span / 2 - inset, 6)
+    const beams = of(made.frame, 'wall-beam').filter(({ id }) => id.startsWith('walls/south/'))
+    const seated = beams.reduce((sum, beam) => sum + (rafter ? touching(rafter, beam) : 0), 0)
+    // the whole seat lies on it; hips' commons stand clear of the posts as well
+    if (shape !== 'hip') expect(seated).toBeCloseTo(breadth * (rafter?.section.thickness ?? 0), 0)
+    expect(clashes([...made.frame.members, ...made.frame.base.parts])).toEqual([])
+  })
+
+  test('a height above plate and a third are over the beam too', () => {
+    const design = over('fork', 'gable', false)
+    const at = (seat: Design['roof']['seat']) => plan({ ...design, roof: { ...design.roof, seat } }).roof!
+    expect(at({ rule: 'height-above-plate', height: 5 * INCH }).heightAbovePlate).toBeCloseTo(5 * INCH, 6)
+    const { depth } = plan(design).frame.lumber.rafter
+    const third = at({ rule: 'third', measured: 'square' })
+    expect(third.birdsmouth.notch).toBeLessThanOrEqual(depth / 3 + 1e-6)
+  })
+})

@@ -160,7 +160,8 @@ function railRoom(laid: Laid, braced: boolean): RailRoom {
 /** The level of a plane across a building so far in from a wall's outside, mm. */
 function levelOn(plane: Plane, wall: Wall, { stud }: PostLumber, at: number): number {
   const out = wall.outside === 'low' ? wall.low + at : wall.low + stud.depth - at
-  return meets(plane, vec(0, out, 0), vec(0, 0, 1)) ?? Infinity
+  const on = acrossAxis(wall) === 'y' ? vec(0, out, 0) : vec(out, 0, 0)
+  return meets(plane, on, vec(0, 0, 1)) ?? Infinity
 }
 
 /** Why plies on a high side's inside, under its plates, would stand in the rafters. */
@@ -211,9 +212,43 @@ function standing(laid: Laid): WallBoard[] {
         ...upright(lumber.post, 'wall-post', where, s.from, { from: own ?? foot, to: top }),
         long: own === undefined ? 0 : long,
         across: fromLow(laid, layout.post),
-        cuts: [...slope, ...(notched ? [...postNotches(laid), ...cornerNotches(laid, s)] : [])],
+        cuts: [
+          ...slope,
+          ...hornCuts(laid, s),
+          ...(notched ? [...postNotches(laid), ...cornerNotches(laid, s)] : []),
+        ],
       }
     })
+}
+
+/**
+ * What rafters that hook over a beam in its posts' forks take off the outer horns: all over their lower
+ * edges. A hip comes down lower over a corner's: that one goes down to the beam's seat.
+ */
+function hornCuts({ building, wall, lumber, layout, underside, z }: Laid, s: Stretch): BuildingCut[] {
+  const { set, plates } = building.walls.posts
+  const [beam] = layout.plies
+  if (set !== 'fork' || plates || !underside || !beam || beam.from < HAIR) return []
+  if (levelOn(underside, wall, lumber, 0) > z.to - HAIR) return []
+  const inner = wall.outside === 'low' ? wall.low + beam.from : wall.low + lumber.stud.depth - beam.from
+  const inside = planeAcross(acrossAxis(wall), inner)
+  const underHip = (['low', 'high'] as const).some(
+    end =>
+      (end === 'low' ? s.from < HAIR : s.to > wall.overall - HAIR) &&
+      building.roof.has.falls.includes(neighbour(wall, end)),
+  )
+  return [
+    {
+      kind: 'notch',
+      name: underHip ? 'housing' : 'slope',
+      sides: [
+        underHip
+          ? { name: 'seat', plane: flip(planeAcross('z', z.from)) }
+          : { name: 'slope', plane: flip(underside) },
+        { name: 'housing', plane: wall.outside === 'low' ? inside : flip(inside) },
+      ],
+    },
+  ]
 }
 
 /** What the plies of a beam take out of a post at its top, side by side in one. */

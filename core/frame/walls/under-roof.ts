@@ -23,14 +23,19 @@ export const wallsReachRoof = ({ roof, walls }: Building): boolean =>
     (walls.gables === 'raked' && roof.firring === null) ||
     sideNames.some(side => walls.sides[side].step))
 
-/** The lower edges of rafters that run up over a side of posts: what stands inside of it ends under them. */
+/**
+ * The lower edges of rafters that run up over a side of posts: what stands inside of it ends under them. And
+ * of those that come down over a beam between the horns of its posts: the outer horns end under them.
+ */
 export const undersidesOver = (building: Building, roof: RoofLines): RoofOver['undersides'] =>
   Object.fromEntries(
     eavesOf(roof)
       .filter(
         ({ points, header, onPosts, side }) =>
           // level rafters are notched over the beams on both sides, and lie lower than those
-          (building.roof.pergola !== null || points === 'up') &&
+          (building.roof.pergola !== null ||
+            points === 'up' ||
+            (building.walls.posts.set === 'fork' && building.heels[side] > 0)) &&
           !header &&
           !onPosts &&
           (building.roof.pergola !== null || isOfPosts(building, side)),

@@ -7,7 +7,7 @@ import { layUnless, tightSpacing } from './common'
 import type { Apex, Eave, Hip, JackPlace, Ridge, RoofLines, RoofLumber, RoofShape } from './form'
 import { lowEave, outOf, plumbPlaneAt, slopedFace } from './planes'
 import { partingsIn, placesAbout } from './places'
-import { hipSeatProblems, seatProblems } from './seat'
+import { hipSeatProblems, overHeel, seatProblems } from './seat'
 import { outsideOf } from './slopes'
 import {
   type Corner,
@@ -80,10 +80,13 @@ interface Slopes {
 }
 
 function slopesOf(building: Building, lumber: RoofLumber): Slopes {
-  const { roof, heights, footprint, bearings } = building
+  const { roof, heights, footprint, bearings, heels } = building
   const angle = pitchAngle(roof.pitch)
   // all four slopes lie at one height over the plates
-  const bearing = Math.min(...sideNames.map(side => bearings[side]))
+  const bearing = {
+    from: Math.min(...sideNames.map(side => heels[side])),
+    to: Math.min(...sideNames.map(side => bearings[side])),
+  }
   const above = heightAbovePlate(roof.seat, angle, lumber.rafter.depth, bearing)
   const drop = hipDrop(building, lumber, angle)
   return { angle, height: heights.south, above, drop, half: footprint.width / 2 }
@@ -173,6 +176,7 @@ function eaveOn(
       height,
       heightAbovePlate: above,
       outside: outsideOf(building, side),
+      heel: building.heels[side],
       reach: { value: roof.overhang.eave, field: 'roof.overhang.eave' },
       run: half,
       along: { from: -roof.overhang.eave, to: overallOf(building, side) + roof.overhang.eave },
@@ -256,7 +260,7 @@ function problemsOf(
   }
   problems.push(...tightSpacing(building, rafter))
   if (!hasMouth(roof.seat)) return [...problems, { code: 'seat-wants-mouth', path: 'roof.seat.rule' }]
-  const above = south.heightAbovePlate
+  const above = overHeel(south)
   const { angle, drop, run } = hips[0] ?? { angle: 0, drop: 0, run: 0 }
   problems.push(
     ...seatProblems(building, south, ends.south, rafter.depth),

@@ -66,13 +66,16 @@ interface LowEaveAsk {
   readonly height: number
   readonly heightAbovePlate: number
   readonly outside: number
+  /** How far in from there what carries the rafters begins, mm. */
+  readonly heel: number
   readonly reach: Asked<'roof.overhang.eave'>
   readonly run: number
   readonly along: Stretch
 }
 
 /** The eave over the wall that a face falls to. */
-export function lowEave({ face, height, heightAbovePlate, outside, reach, run, along }: LowEaveAsk): Eave {
+export function lowEave(ask: LowEaveAsk): Eave {
+  const { face, height, heightAbovePlate, outside, heel, reach, run, along } = ask
   const out = outOf[face.falls]
   return {
     kind: 'eave',
@@ -86,7 +89,7 @@ export function lowEave({ face, height, heightAbovePlate, outside, reach, run, a
     seat: planeAcross('z', height),
     heightAbovePlate,
     outside: plumbPlaneAt(out, outside),
-    heel: plumbPlaneAt(out, outside),
+    heel: plumbPlaneAt(out, outside - heel),
     tail: plumbPlaneAt(out, outside + reach.value),
     reach,
     run,

@@ -144,7 +144,10 @@ export const levelUnder = (profile: Profile, s: number): number =>
 export const coverLevel = (profile: Profile, s: number): number =>
   Math.min(...runsAt(profile, s, 'top').map(run => levelAt(run.top, s)))
 
-/** The highest level over a stretch of the wall that what covers it reaches up to: at an end, or a peak within. */
+/**
+ * The highest level over a stretch of the wall that what covers it reaches up to: at an end, or a peak
+ * within.
+ */
 export const highestCover = (profile: Profile, { from, to }: Stretch): number =>
   Math.max(
     -Infinity,

@@ -8,18 +8,32 @@ import type { Eave } from './form'
 export const seatLength = (heightAbovePlate: number, angle: number, depth: number): number =>
   (depth / Math.cos(radians(angle)) - heightAbovePlate) / Math.tan(radians(angle))
 
+/** How far in from a low wall's outside its rafters hook over what carries them, mm. */
+const insetOf = ({ points, outside, heel }: Eave): number =>
+  points === 'down' ? outside.offset - heel.offset : 0
+
+/** How far over the plate the upper edges of rafters pass their heel, plumb, mm. */
+export const overHeel = (eave: Eave): number =>
+  eave.heightAbovePlate + insetOf(eave) * Math.tan(radians(eave.face.angle))
+
 /**
  * Why rafters of a depth (mm) can't stand at their height above plate: off the plate, or cut through, up from
  * the plate or all along to their upper end. `head` the plane that ends them there, null where they run on.
  */
 export function seatProblems(
   { roof: { seat } }: Building,
-  { heightAbovePlate, face: { angle }, run, outside }: Eave,
+  eave: Eave,
   head: { readonly offset: number } | null,
   depth: number,
 ): Problem[] {
+  const {
+    face: { angle },
+    run,
+    outside,
+  } = eave
+  const heightAbovePlate = overHeel(eave)
   const plumb = depth / Math.cos(radians(angle))
-  const room = head ? head.offset + outside.offset : run
+  const room = (head ? head.offset + outside.offset : run) - insetOf(eave)
   const lowest = Math.max(least.overHeel, Math.min(plumb, plumb - (room - 1) * Math.tan(radians(angle))))
   return [
     ...(heightAbovePlate > plumb + HAIR

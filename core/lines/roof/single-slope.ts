@@ -1,4 +1,4 @@
-import { type Building, hasMouth, limits, lowSide } from '../../design'
+import { bearingOf, type Building, hasMouth, heightAbovePlate, limits, lowSide } from '../../design'
 import { planeAt, vec } from '../../geometry'
 import { degrees, HAIR, pitchAngle, radians } from '../../measure'
 import type { Problem } from '../problem'
@@ -7,7 +7,7 @@ import type { Eave, RoofFace, RoofLines, RoofLumber, RoofShape } from './form'
 import { noJacks } from './planes'
 import { overEaveWalls, placesTo } from './places'
 import { seatProblems } from './seat'
-import { aboveAt, eaveOfOnly, type EaveSide, outsideOf } from './slopes'
+import { eaveOfOnly, type EaveSide, outsideOf } from './slopes'
 import { trussProblems, trussStops } from './truss-problems'
 
 /**
@@ -48,16 +48,17 @@ function onRafters(building: Building, lumber: RoofLumber): Laid {
     footprint: { width },
     heights,
     bearings,
+    heels: { [lowSide(building.roof)]: inset },
     roof,
   } = building
   const way = roof.high === 'north' ? 1 : -1
   const bearing = bearings[roof.high]
-  const run = width - bearing
+  const run = width - bearing - inset
   const slope = Math.atan2(Math.max(0, way * (heights.north - heights.south)), run)
   const low = Math.min(heights.south, heights.north)
   const { face, above } = faceAt(building, lumber, slope, low)
-  // its plumb side stands against the low wall's outside, and the high wall's inside
-  const heels = { south: way > 0 ? 0 : bearing, north: way > 0 ? run : width }
+  // its plumb side stands against the outside of what carries it on the low wall, the inside on the high one
+  const heels = way > 0 ? { south: inset, north: width - bearing } : { south: bearing, north: width - inset }
   const eave = (side: EaveSide): Eave =>
     eaveOfOnly(building, face, side, {
       height: heights[side],
@@ -127,8 +128,13 @@ function faceAt(
   const way = roof.high === 'north' ? 1 : -1
   const angle = degrees(slope)
   // both seats are alike, and bear on the narrower of the two walls
-  const { south, north } = building.bearings
-  const above = aboveAt(building, lumber, angle, south < north ? 'south' : 'north')
+  const { south, north } = {
+    south: bearingOf(building, 'south'),
+    north: bearingOf(building, 'north'),
+  }
+  const { from } = bearingOf(building, lowSide(roof))
+  const to = from + Math.min(south.to - south.from, north.to - north.from)
+  const above = heightAbovePlate(roof.seat, angle, lumber.rafter.depth, { from, to })
   const up = vec(0, -way * Math.sin(slope), Math.cos(slope))
   const at = vec(0, way > 0 ? 0 : footprint.width, 0)
   const plane = (z: number): RoofFace['top'] => planeAt({ ...at, z }, up)
@@ -157,7 +163,7 @@ function problemsOf(building: Building, lumber: RoofLumber, low: Eave): Problem[
   const { rafter, plate } = lumber
   const { roof, footprint } = building
   if (roof.truss) return trussProblems(building, lumber)
-  const run = footprint.width - building.bearings[roof.high]
+  const run = footprint.width - building.bearings[roof.high] - building.heels[lowSide(roof)]
   const problems: Problem[] = []
   const least = 3 * plate.depth
   if (footprint.width < least - HAIR)

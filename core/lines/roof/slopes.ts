@@ -1,4 +1,4 @@
-import { type Building, heightAbovePlate, type SideName } from '../../design'
+import { bearingOf, type Building, heightAbovePlate, type SideName } from '../../design'
 import { planeAcross, type Plane } from '../../geometry'
 import type { Stretch } from '../../trade'
 import type { Eave, RoofFace, RoofLumber } from './form'
@@ -23,12 +23,8 @@ export const alongGables = ({ footprint, roof }: Building): Stretch => ({
 })
 
 /** How far over the plate the upper edges of rafters at an angle pass the wall's outside, mm. */
-export const aboveAt = (
-  { roof, bearings }: Building,
-  { rafter }: RoofLumber,
-  angle: number,
-  side: EaveSide,
-): number => heightAbovePlate(roof.seat, angle, rafter.depth, bearings[side])
+export const aboveAt = (building: Building, { rafter }: RoofLumber, angle: number, side: EaveSide): number =>
+  heightAbovePlate(building.roof.seat, angle, rafter.depth, bearingOf(building, side))
 
 /** A slope that falls to an eave wall: degrees, and the level run of its rafters, mm. */
 interface SlopeAsk {
@@ -62,6 +58,7 @@ export function slopeToWall(
     height: heights[side],
     heightAbovePlate: above,
     outside,
+    heel: building.heels[side],
     reach: { value: eaveReach(roof, side), field: 'roof.overhang.eave' },
     run,
     along: alongGables(building),
