@@ -1,5 +1,5 @@
 import { formatAngle, formatLength, type Units } from '../../core/measure'
-import type { Card, Loose, Piece } from '../../core/plan'
+import { type Card, inPlaceOf, type Loose, type Piece } from '../../core/plan'
 import { tell } from '../../core/board'
 import {
   cutNames,
@@ -8,6 +8,7 @@ import {
   explainStepping,
   figureNames,
   sayFigure,
+  sayInPlace,
   sayLoose,
   sayMark,
   sayShort,
@@ -42,7 +43,7 @@ export function sawRows(card: Card, units: Units): ExplainedRow[] {
 /** Rips, cuts and notches, each by its corners: all that the board is made by. */
 export function toldRows(piece: Piece, units: Units): string[] {
   const { cuts, notches } = sayTold(piece, tell(piece.board), units)
-  return [...cuts, ...notches]
+  return [...cuts, ...notches, ...sayInPlace(piece, { inPlace: inPlaceOf(piece) }, units)]
 }
 
 /** How the board is laid out with a square; none for a board that is cut square. */

@@ -105,7 +105,7 @@ export function sawRow(
     count: count ?? piece.count,
     length: flat ? `${length.replace(' mm', '')} × ${sayLength(piece.width, units)}` : length,
     cuts: sayEnds(piece),
-    more: [...details.cuts, ...details.notches, ...details.figures].join('; '),
+    more: [...details.cuts, ...details.notches, ...details.figures, ...details.inPlace].join('; '),
     stock: piece.stock === null ? LONGER : sayLength(piece.stock, units),
     state,
     hand,

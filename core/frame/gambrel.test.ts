@@ -15,7 +15,7 @@ import {
 import { toBuilding, type Vec3 } from '../geometry'
 import { cautionsOf } from '../check'
 import { FOOT, INCH } from '../measure'
-import { cardOf, plan, readFaces } from '../plan'
+import { cardOf, loftOf, plan, readFaces } from '../plan'
 import { runs } from '../testing/designs'
 import { cornersOf, find, whole } from '../testing/reading'
 import { sayProblem } from '../words'
@@ -241,6 +241,39 @@ describe('the line, against a search of its own', () => {
     expect(by.peak).toBeCloseTo(50 * INCH + (72 * INCH - by.knee.in) / 2, 6)
     const share = line(loft({ by: 'pitches', lower, knee: { in: null, up: null, share: 0.2 } }, { pitch }))
     expect(share.knee.in).toBeCloseTo(0.2 * 144 * INCH, 6)
+  })
+
+  // on bottom chords a loft's deck lies as deep as they are and as it is thick over the plate: 5 1/2 and 3/4
+  test('from a headroom over a loft in trusses: measured from its deck', () => {
+    const headroom = { height: 50 * INCH, width: 60 * INCH }
+    const deck = {
+      kind: 'sheets',
+      thickness: 0.75 * INCH,
+      sheet: { length: 96 * INCH, width: 48 * INCH },
+    } as const
+    const design = loft(
+      { by: 'headroom', headroom },
+      {
+        pitch: { rise: 5, run: 12 },
+        carried: 'trusses',
+        truss: { ...begun.roof.truss, kind: 'bottom-chord' },
+        ties: { ...begun.roof.ties, ceiling: null },
+        loft: { deck, height: 50 * INCH },
+      },
+    )
+    const made = plan(design)
+    expect(made.frame.problems).toEqual([])
+    const surface = made.frame.building.heights.south + 6.25 * INCH
+    expect(made.frame.loft?.surface).toBeCloseTo(surface, 6)
+    // the clear corner lies on both chords' lower edges, and that wide it is read to be
+    const corner = { y: (144 - 60) * 0.5 * INCH, z: surface + headroom.height }
+    for (const face of ['south-low', 'south-high'])
+      expect(
+        cornersOf(find(made.frame, `roof/truss/4/chord/${face}`)).some(
+          p => Math.hypot(p.y - corner.y, p.z - corner.z) < 0.01,
+        ),
+      ).toBe(true)
+    expect(loftOf(made)?.wide).toBeCloseTo(headroom.width, 1)
   })
 
   test('from a headroom: the clear corners touch the chords, and the upper slopes are as shallow as asked', () => {

@@ -39,7 +39,7 @@ function row(plan: Plan, piece: Piece): Record<string, string | number> {
     density,
   } = plan
   const [start, end] = piece.ends
-  const { cuts: lines, notches, figures } = sayDetails(plan, piece)
+  const { cuts: lines, notches, inPlace, figures } = sayDetails(plan, piece)
   return {
     Mark: piece.mark,
     Count: piece.count,
@@ -63,6 +63,7 @@ function row(plan: Plan, piece: Piece): Record<string, string | number> {
     'Mirror of': piece.mirrorOf ?? '',
     'Cut lines': lines.join('; '),
     Notches: notches.join('; '),
+    'In place': inPlace.join('; '),
     Figures: figures.join('; '),
   }
 }
@@ -191,18 +192,15 @@ export const wholeListText = (all: Whole, order: ListOrder = 'section'): string 
 
 /** What the row of a piece has no room for, set in under it. */
 function furtherLine(plan: Plan, piece: Piece | undefined): string[] {
-  const {
-    cuts: further,
-    notches,
-    figures,
-  } = piece ? sayDetails(plan, piece) : { cuts: [], notches: [], figures: [] }
+  if (!piece) return []
+  const { cuts: lines, notches, inPlace, figures } = sayDetails(plan, piece)
   const said = [
-    ...(piece?.mirrorOf ? [`mirror image of ${piece.mirrorOf}`] : []),
-    ...further,
+    ...(piece.mirrorOf ? [`mirror image of ${piece.mirrorOf}`] : []),
+    ...lines,
     ...notches,
     ...figures,
   ]
-  return said.length ? [`      ${said.join('; ')}`] : []
+  return [said, inPlace].flatMap(each => (each.length ? [`      ${each.join('; ')}`] : []))
 }
 
 const cuts = (piece: Piece): string =>

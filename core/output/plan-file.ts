@@ -1,5 +1,5 @@
 import { cautionsOf } from '../check'
-import { depthOf, type Reach, type ToldCorner } from '../board'
+import { depthOf, type Reach, type Told, type ToldCorner } from '../board'
 import type { Units } from '../measure'
 import {
   detailsOf,
@@ -143,33 +143,43 @@ const loosePart = (item: Loose, units: Units): Record<string, unknown> => ({
 
 /** All cuts of a piece, its notches and the numbers it is made by. */
 function detailPart(plan: Plan, piece: Piece): Record<string, unknown> {
-  const { saw, across, down, cuts, notches, figures } = detailsOf(plan, piece)
+  const { saw, inPlace, figures, ...told } = detailsOf(plan, piece)
   return {
     thickness: tidy(piece.section.thickness),
     depth: tidy(piece.section.depth),
-    box: { across: reach(across), down: reach(down) },
+    ...toldPart(told),
+    inPlace: inPlace && {
+      upright: inPlace.upright,
+      along: reach(inPlace.along),
+      ...toldPart(inPlace),
+    },
     saw: saw.map(cut => ({
       kind: cut.name,
       at: tidy(cut.at),
       miter: tidy(cut.miter),
       bevel: tidy(cut.bevel),
     })),
-    cuts: cuts.map(({ name, off, miter, bevel, corners }) => ({
-      ...{ kind: name, off, miter: tidy(miter), bevel: tidy(bevel) },
-      corners: corners.map(cornerPart),
-    })),
-    notches: notches.map(notch => ({
-      kind: notch.name,
-      at: tidy(notch.along.from),
-      depth: tidy(depthOf(notch)),
-      sides: notch.sides.map(side => ({ kind: side.name, length: tidy(side.length) })),
-      ...{ along: reach(notch.along), across: reach(notch.across), down: reach(notch.down) },
-      open: notch.open,
-      corners: notch.corners.map(cornerPart),
-    })),
     figures: Object.fromEntries(figures.map(figure => [figure.name, tidy(figure.value)])),
   }
 }
+
+/** The box that a board fills, and what cuts and notches take off it. */
+const toldPart = ({ across, down, cuts, notches }: Told): Record<string, unknown> => ({
+  box: { across: reach(across), down: reach(down) },
+  cuts: cuts.map(({ name, off, miter, bevel, corners }) => ({
+    ...{ kind: name, off, miter: tidy(miter), bevel: tidy(bevel) },
+    corners: corners.map(cornerPart),
+  })),
+  notches: notches.map(notch => ({
+    kind: notch.name,
+    at: tidy(notch.along.from),
+    depth: tidy(depthOf(notch)),
+    sides: notch.sides.map(side => ({ kind: side.name, length: tidy(side.length) })),
+    ...{ along: reach(notch.along), across: reach(notch.across), down: reach(notch.down) },
+    open: notch.open,
+    corners: notch.corners.map(cornerPart),
+  })),
+})
 
 const reach = ({ from, to }: Reach): number[] => [tidy(from), tidy(to)]
 const cornerPart = ({ along, across, down }: ToldCorner): number[] => [tidy(along), tidy(across), tidy(down)]

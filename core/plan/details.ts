@@ -1,5 +1,5 @@
 import type { Figure, FigureName } from './figures'
-import { tell, type Told } from '../board'
+import { type Reach, tell, type Told, type ToldCorner } from '../board'
 import { cardOf, type SawCut } from './card'
 import type { Piece } from './piece'
 import type { Plan } from './plan'
@@ -10,6 +10,8 @@ import type { Plan } from './plan'
  */
 export interface PieceDetails extends Told {
   readonly saw: readonly SawCut[]
+  /** As it is cut again in place; of an upright board its corners' `along` is their level over the deck. */
+  readonly inPlace: (Told & { readonly upright: boolean }) | null
   readonly figures: readonly Figure[]
 }
 
@@ -33,5 +35,34 @@ const making: readonly FigureName[] = [
 
 export function detailsOf(plan: Plan, piece: Piece): PieceDetails {
   const { cuts, figures } = cardOf(plan, piece)
-  return { ...tell(piece.board), saw: cuts, figures: figures.filter(figure => making.includes(figure.name)) }
+  return {
+    ...tell(piece.board),
+    saw: cuts,
+    inPlace: inPlaceOf(piece),
+    figures: figures.filter(figure => making.includes(figure.name)),
+  }
+}
+
+/** A piece as it is cut again in place, told; null where it is not. */
+export function inPlaceOf({ standing }: Piece): PieceDetails['inPlace'] {
+  if (!standing) return null
+  const { board, level } = standing
+  const told = tell(board)
+  return { ...(level === null ? told : raisedBy(told, level)), upright: level !== null }
+}
+
+/** What is told of an upright board, along it by the level over the deck. */
+function raisedBy(told: Told, by: number): Told {
+  const up = ({ from, to }: Reach): Reach => ({ from: from + by, to: to + by })
+  const corner = (each: ToldCorner): ToldCorner => ({ ...each, along: each.along + by })
+  return {
+    ...told,
+    along: up(told.along),
+    cuts: told.cuts.map(cut => ({ ...cut, corners: cut.corners.map(corner) })),
+    notches: told.notches.map(notch => ({
+      ...notch,
+      along: up(notch.along),
+      corners: notch.corners.map(corner),
+    })),
+  }
 }

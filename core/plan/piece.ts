@@ -1,5 +1,6 @@
 import { type Role, roles } from '../trade'
-import { boardLength, type CutBoard, type End, endsOf, likeness } from '../board'
+import { boardLength, type CutBoard, type End, endsOf, type Likeness, likeness } from '../board'
+import { NO_TURN, ONE_READING } from '../measure'
 import { type Member, type Memory, newMemory } from '../frame'
 import { boardFeet, type Section, stockFor } from '../lumber'
 
@@ -18,6 +19,8 @@ export interface Piece {
   /** Ids, in the order framed. */
   readonly members: readonly string[]
   readonly board: CutBoard
+  /** As it is in the end, where it is cut again in place; null for most. */
+  readonly standing: Standing | null
   /** Mark of the piece this one is the mirror image of; null for most. */
   readonly mirrorOf: string | null
   /** Shortest stock length it comes out of, mm; null where none sold is long enough. */
@@ -27,10 +30,20 @@ export interface Piece {
   readonly boardFeet: number
 }
 
+/**
+ * A board as it is cut in place, and the level of its start over the deck where it stands upright, mm; null
+ * where it doesn't.
+ */
+export interface Standing {
+  readonly board: CutBoard
+  readonly level: number | null
+}
+
 interface Group {
   readonly role: Role
   readonly section: Section
   readonly board: CutBoard
+  readonly standing: Standing | null
   readonly members: Member[]
 }
 
@@ -61,7 +74,7 @@ export function piecesOf(
 }
 
 function pieceOf(
-  { role, section, board, members }: Group,
+  { role, section, board, standing, members }: Group,
   mark: string,
   mirrorOf: string | null,
   stock: readonly number[],
@@ -77,6 +90,7 @@ function pieceOf(
     role,
     section,
     board,
+    standing,
     mirrorOf,
     length,
     width,
@@ -101,16 +115,41 @@ export function widthOf(board: CutBoard): number {
   return high - low
 }
 
+function standingOf({ sawn, board, placement: { along, origin } }: Member): Standing | null {
+  if (!sawn) return null
+  return { board, level: along.z > 1 - NO_TURN ? origin.z + board.start : null }
+}
+
+/** Whether what is cut in place is the same board at the same level. */
+const isAsStanding = (a: Standing | null, b: Standing | null): boolean =>
+  a?.board === b?.board && isLevel(a?.level ?? 0, b?.level ?? 0)
+
+const isLevel = (a: number, b: number): boolean => Math.abs(a - b) < ONE_READING
+
+/** How two groups' boards are alike, as they are sawn and as they stand. */
+function groupLikeness(a: Group, b: Group): Likeness {
+  const sawn = likeness(a.board, b.board)
+  if (!a.standing || !b.standing || sawn === 'different')
+    return Boolean(a.standing) === Boolean(b.standing) ? sawn : 'different'
+  if (!isLevel(a.standing.level ?? 0, b.standing.level ?? 0)) return 'different'
+  const stood = likeness(a.standing.board, b.standing.board)
+  return stood === 'same' ? sawn : stood
+}
+
 /** Members that share a cut board, which most do, fall together without being compared. */
 function byShape(members: readonly Member[]): Group[] {
   const groups = new Map<CutBoard, Group[]>()
   for (const member of members) {
     const board = member.sawn ?? member.board
+    const standing = standingOf(member)
     const known = groups.get(board) ?? []
-    const group = known.find(each => each.role === member.role)
+    const group = known.find(each => each.role === member.role && isAsStanding(each.standing, standing))
     if (group) group.members.push(member)
     else
-      groups.set(board, [...known, { role: member.role, section: member.section, board, members: [member] }])
+      groups.set(board, [
+        ...known,
+        { role: member.role, section: member.section, board, standing, members: [member] },
+      ])
   }
   return [...groups.values()].flat()
 }
@@ -126,7 +165,7 @@ function merge(all: readonly Group[]): {
     const kind = `${group.role} ${group.section.name}`
     const others = kinds.get(kind) ?? []
     kinds.set(kind, others)
-    const like = others.map(other => ({ other, is: likeness(other.board, group.board) }))
+    const like = others.map(other => ({ other, is: groupLikeness(other, group) }))
     const same = like.find(({ is }) => is === 'same')
     if (same) {
       same.other.members.push(...group.members)

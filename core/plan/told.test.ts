@@ -46,7 +46,8 @@ function textLines(text: string): Map<string, string[]> {
   for (const line of text.split('\n')) {
     const row = /^(\S+) +\d+ {2}\S/.exec(line)
     if (row?.[1]) said.set((mark = row[1]), [])
-    else if (/^ {6}\S/.test(line))
+    // what is cut in place is told of another board, in a line of its own
+    else if (/^ {6}\S/.test(line) && !/^ {6}where it stands/.test(line))
       said.get(mark)?.push(
         ...line
           .trim()
@@ -65,6 +66,22 @@ const joined = (said: readonly string[]): string[] =>
     [],
   )
 
+/** How far a piece that is cut again in place is off what is told of it there; 0 of others. */
+function inPlaceOff({ standing }: Piece, file: unknown): number {
+  const { inPlace } = file as { inPlace: { along: [number, number] } | null }
+  if (!standing || !inPlace) return standing || inPlace ? Infinity : 0
+  const { from, length } = { from: inPlace.along[0], length: inPlace.along[1] - inPlace.along[0] }
+  const { cuts, notches, ...rest } = fromFile({ ...inPlace, length })
+  const down = (corners: ReadPiece['notches'][number]): ReadPiece['notches'][number] =>
+    corners.map(([x, y, z]) => [x - from, y, z] as const)
+  const told = {
+    ...rest,
+    cuts: cuts.map(cut => ({ ...cut, corners: down(cut.corners) })),
+    notches: notches.map(down),
+  }
+  return apart(rebuilt(told, 0.2), solidOfBoard(standing.board))
+}
+
 /** Pieces whose solid is not what is told of them: by the plan file, the text list and the CSV. */
 function misread(design: Design): unknown[] {
   const made = plan(design)
@@ -80,7 +97,7 @@ function misread(design: Design): unknown[] {
     const cells = [row['Cut lines'], row.Notches].filter(Boolean).join('; ')
     const lists = [text.get(piece.mark) ?? ['none'], cells ? cells.split('; ') : []].map(joined)
     const off = (told: ReadPiece, within: number): number => apart(rebuilt(told, within), solid)
-    const exact = off(fromFile(file[i]), 0.2)
+    const exact = Math.max(off(fromFile(file[i]), 0.2), inPlaceOff(piece, file[i]))
     const said = lists.map(words => (isTold(words) ? off(byWords(piece, words, units), mark) : 0))
     return exact <= 0.2 && said.every(each => each <= mark)
       ? []

@@ -55,9 +55,12 @@ function inFront(p: Corner, off: string, corners: readonly Corner[]): number {
       if (dot(n, n) > dot(normal, normal)) normal = n
     }
   const longest = Math.max(...corners.map(a => Math.sqrt(dot(minus(a, first), minus(a, first)))))
-  // on the marks of a rule its corners may be one line: it takes off less than can be marked
-  if (Math.sqrt(dot(normal, normal)) < 1e-6 * longest) return -Infinity
-  const size = Math.sqrt(dot(normal, normal)) * Math.sign(dot(normal, ways[off] ?? [0, 0, 0]))
+  const way = ways[off] ?? [0, 0, 0]
+  const across = Math.sqrt(dot(normal, normal))
+  // on the marks of a rule its corners may be one line, or lie on a face: it takes off less than can be
+  // marked
+  if (across < 1e-6 * longest || Math.abs(dot(normal, way)) < 0.02 * across) return -Infinity
+  const size = across * Math.sign(dot(normal, way))
   return dot(minus(p, first), normal) / size
 }
 

@@ -1,4 +1,4 @@
-import { depthOf, type Reach, type Told, type ToldCorner, type ToldCut, type ToldNotch } from '../board'
+import { depthOf, type Reach, tell, type Told, type ToldCorner, type ToldCut, type ToldNotch } from '../board'
 import { isLumber } from '../lumber'
 import { formatAngle, formatLength, ONE_READING, type Units } from '../measure'
 import { detailsOf, type Piece, type PieceDetails, type Plan } from '../plan'
@@ -13,6 +13,8 @@ import { sayShort } from './measures'
 export interface SaidDetails {
   readonly cuts: string[]
   readonly notches: string[]
+  /** What is cut of it where it stands. */
+  readonly inPlace: string[]
   readonly figures: string[]
 }
 
@@ -21,10 +23,23 @@ export function sayDetails(plan: Plan, piece: Piece): SaidDetails {
   const details = detailsOf(plan, piece)
   return {
     ...sayTold(piece, details, units),
+    inPlace: sayInPlace(piece, details, units),
     figures: details.figures.map(
       figure => `${figureNames[figure.name].toLowerCase()} ${sayFigure(figure, units)}`,
     ),
   }
+}
+
+/** What is cut again in place: of an upright board by its level over the deck. */
+export function sayInPlace(piece: Piece, { inPlace }: Pick<PieceDetails, 'inPlace'>, units: Units): string[] {
+  if (!inPlace || !piece.standing) return []
+  const standing = { ...piece, board: piece.standing.board }
+  const before = sayTold(piece, tell(piece.board), units)
+  const { cuts, notches } = sayTold(standing, inPlace, units)
+  const words = [...cuts, ...notches].filter(each => ![...before.cuts, ...before.notches].includes(each))
+  return inPlace.upright
+    ? [`where it stands, from the deck up: top at ${along(inPlace.along.to, units)}`, ...words]
+    : words.map((each, i) => (i ? each : `where it stands: ${each}`))
 }
 
 /** A piece's rips, cuts and notches in words. */

@@ -25,7 +25,7 @@ export {
 export { jigBlocks, jigChecks, jigRows, jigSteps } from './jig'
 export { looseNames, sayLoose, sayVolume } from './loose'
 export { sayMark } from './marks'
-export { sayDetails, sayTold } from './details'
+export { sayDetails, sayInPlace, sayTold } from './details'
 export {
   lengthExample,
   markOf,

@@ -6,6 +6,7 @@ import { limits } from '../limits'
 import { ownSections } from '../lumber'
 import type { Roof } from '../roof'
 import { rootOf } from './root'
+import { trussSections } from './truss-sections'
 
 const tan = (angle: number): number => Math.tan(radians(angle))
 const cos = (angle: number): number => Math.cos(radians(angle))
@@ -33,6 +34,11 @@ export function gambrelAsk(building: Building, asked: Roof): GambrelAsk | null {
   const [chord, stud, ridge] = [roof.rafter, walls.stud, roof.ridge].map(name => findSection(name, own))
   if (!chord || !stud || !ridge) return null
   const joist = roof.ties.ceiling && findSection(roof.ties.ceiling.section, own)
+  // a loft in trusses lies on their bottom chords, that lie on the plates
+  const bottom =
+    asked.carried === 'trusses' && asked.truss.kind === 'bottom-chord' && asked.loft
+      ? findSection(trussSections(building, asked.truss).bottom, own)
+      : null
   const { height } = asked.peak
   return {
     gambrel: asked.gambrel,
@@ -44,7 +50,11 @@ export function gambrelAsk(building: Building, asked: Roof): GambrelAsk | null {
     plate: Math.min(bearings.south, bearings.north),
     heel: Math.min(heels.south, heels.north),
     ridge: roof.carried === 'rafters' ? ridge.thickness : 0,
-    floor: joist && roof.ties.ceiling ? roof.ties.ceiling.height + joist.depth + deckOf(roof.loft, own) : 0,
+    floor: bottom
+      ? bottom.depth + deckOf(asked.loft, own)
+      : joist && roof.ties.ceiling
+        ? roof.ties.ceiling.height + joist.depth + deckOf(roof.loft, own)
+        : 0,
   }
 }
 

@@ -10,14 +10,17 @@ import { coverOn } from './cover'
 import { finishCuts, tailCuts, tailPlane } from './tails'
 
 /**
- * Level along a hip's fall, how far out its heel stands: over the corner of what carries its two sides. A
- * beam that stands in runs past that corner, and half the hip's thickness of its outer edge lies beside the
- * hip.
+ * Level along a hip's fall, how far out its heel stands: over the corner of what carries its two sides. What
+ * stands in from a side's outside runs on past the other side's, and of it what lies beside the hip, half its
+ * thickness off its middle, is hooked over too.
  */
 function heelOf(a: Eave, b: Eave, thickness: number): number {
-  const at = (a.heel.offset + b.heel.offset) * Math.SQRT1_2
   const corner = (a.outside.offset + b.outside.offset) * Math.SQRT1_2
-  return Math.min(corner, at + thickness / 2)
+  const out = ({ outside, heel }: Eave): number => {
+    const inset = heel.offset - outside.offset
+    return (inset + Math.min(0, inset + thickness * Math.SQRT1_2)) * Math.SQRT1_2
+  }
+  return corner + Math.max(out(a), out(b))
 }
 
 /**

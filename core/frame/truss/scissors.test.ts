@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
+import { usualPosts } from '../../design'
 import { FOOT, INCH } from '../../measure'
 import { jigOf, type Plan, raising, standTogether } from '../../plan'
 import { cornersOf, find, planOfFile } from '../../testing/reading'
@@ -43,6 +44,35 @@ describe('scissors over 12 ft at 8 in 12, by trigonometry', () => {
     const king = find(made.frame, 'roof/truss/3/king')
     expect(longOf(king)).toBeCloseTo((72 * (8 / 12) - (72 - 1.75 - 3.5) * tan) * INCH, 6)
     expect(boxOf(king).y.from).toBeCloseTo(70.25 * INCH, 6)
+  })
+
+  // 12 ft square over a wall of posts whose beam bears 1 1/2 in and one of studs, 3 1/2 in: the north chord
+  // passes the plate's inner edge 2 in farther in, and comes to the post's north face 2 in x tan lower
+  test('between a beam and a plate the king post ends level with the lower of the two, each at its own face', () => {
+    const uneven = trussed(
+      12 * FOOT,
+      8,
+      { kind: 'scissors' },
+      { sides: { south: { build: 'posts' } }, posts: { ...usualPosts.imperial, set: 'shoulder', plates: false } },
+    )
+    expect(said(uneven)).toEqual([])
+    const king = find(uneven.frame, 'roof/truss/3/king')
+    const level = boxOf(king).z.from - plate
+    expect(level).toBeCloseTo((70.25 - 3.5) * INCH * tan, 6)
+    expect(longOf(king)).toBeCloseTo((72 * (8 / 12) - (72 - 1.75 - 3.5) * tan) * INCH, 6)
+    // and so over the mirrored building
+    const mirrored = trussed(
+      12 * FOOT,
+      8,
+      { kind: 'scissors' },
+      { sides: { north: { build: 'posts' } }, posts: { ...usualPosts.imperial, set: 'shoulder', plates: false } },
+    )
+    expect(longOf(find(mirrored.frame, 'roof/truss/3/king'))).toBeCloseTo(longOf(king), 6)
+    // the gusset covers the higher chord by its leg, and no more than that asks
+    const { leg } = uneven.frame.building.roof.truss?.gusset ?? { leg: 0 }
+    const high = (70.25 - 1.5) * INCH * tan + (5.5 * INCH) / cos + leg
+    const gusset = cornersOf(find(uneven.frame, 'roof/truss/3/gusset/king/west'))
+    expect(Math.max(...gusset.map(p => p.z - plate))).toBeGreaterThan(high - 1)
   })
 
   test('stand without striking anything, and have a jig, rows on their bottom chords and all that holds them', () => {

@@ -90,9 +90,7 @@ function scissors(
   vault: readonly VaultChord[],
 ): Webs {
   const { width, half } = at
-  const level = Math.min(
-    ...vault.map(({ lower }) => meets(lower, vec(0, width / 2 - half, 0), vec(0, 0, 1)) ?? 0),
-  )
+  const level = Math.min(...vault.map(chord => levelBeside(chord, chord.lower, { y: width / 2, half })))
   const king: Web = {
     name: 'king',
     run: [],
@@ -115,13 +113,20 @@ function scissors(
   }
 }
 
+/** The level of an edge of a bottom chord at the face of the post that it ends on: each comes to its own. */
+function levelBeside(
+  { side }: VaultChord,
+  edge: VaultChord['upper'],
+  post: { readonly y: number; readonly half: number },
+): number {
+  const face = post.y + (side === 'south' ? -post.half : post.half)
+  return meets(edge, vec(0, face, 0), vec(0, 0, 1)) ?? 0
+}
+
 /** The corners of a king post a leg over the bottom chords beside it. */
 function aboveVault(vault: readonly VaultChord[], king: Web): Covered {
   const y = king.from.y
-  const top = Math.max(
-    ...vault.map(({ upper }) => meets(upper, vec(0, y - king.half, 0), vec(0, 0, 1)) ?? 0),
-    ...vault.map(({ upper }) => meets(upper, vec(0, y + king.half, 0), vec(0, 0, 1)) ?? 0),
-  )
+  const top = Math.max(...vault.map(chord => levelBeside(chord, chord.upper, { y, half: king.half })))
   return leg => [-1, 1].map(way => vec(0, y + way * king.half, Math.min(top + leg, king.to.z)))
 }
 

@@ -116,7 +116,8 @@ function ceilingProblems(
   if (!truss?.ceiling) return []
   const angle = radians(pitchAngle(pitch))
   const under = truss.heel - rafter.depth / Math.cos(angle) + (width / 2) * Math.tan(angle)
-  const plate = Math.max(bearings.south, bearings.north)
+  // of two walls unlike the narrower one's chord passes the middle higher
+  const plate = Math.min(bearings.south, bearings.north)
   const post = (slope: number): number =>
     under - bottom.depth / Math.cos(radians(slope)) - (width / 2 - plate) * Math.tan(radians(slope))
   if (post(pitchAngle(truss.ceiling)) > least.web - HAIR) return []
