@@ -67,7 +67,7 @@ const ICE = 24 * INCH
 const ICE_ROLL = 66 * 12 * INCH
 
 function underlayOf(
-  { roof, footprint }: Building,
+  { footprint }: Building,
   covered: readonly CoverField[],
   { width, length, lap, endLap, ice }: RoofUnderlay,
 ): Loose[] {
@@ -77,8 +77,10 @@ function underlayOf(
     ? covered
         .filter(({ edges }) => edges.some(({ at, meets }) => at === 'eave' && meets === 'air'))
         .flatMap(field => {
-          const reach = Math.min(ICE, footprint.width / 2) + roof.overhang.eave
-          return rowsUp(field, width, lap, reach / field.out.z)
+          // from the edge, past tails, fascia and all, to so far inside the wall
+          const { from } = upOf(field)
+          const inside = Math.min(ICE, footprint.width / 2) / field.out.z
+          return field.wall === null ? [] : rowsUp(field, width, lap, field.wall + inside - from)
         })
     : []
   return [

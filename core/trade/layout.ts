@@ -103,9 +103,12 @@ function costOf(long: number, { longest, shortest }: RowAsk): number {
 /** What a board costs at least that is longer than what is sold. */
 const TOO_LONG = 1e6
 
-/** What a joint costs more that is near another's. */
+/** What a joint costs more that is near another's: most right over it, and the less the farther off it is. */
 const jointCost = (at: number, { joints = [], apart = 0 }: RowAsk): number =>
-  joints.some(other => Math.abs(other - at) < apart - HAIR) ? 1e3 : 0
+  joints.reduce((most, other) => {
+    const off = Math.abs(other - at)
+    return off < apart - HAIR ? Math.max(most, 1e3 * ((apart - off) / apart) ** 2) : most
+  }, 0)
 
 /** How ill a row is laid, to choose between two. */
 export const rowCost = (row: readonly Stretch[], ask: RowAsk): number =>
@@ -182,9 +185,45 @@ export function pliesOf(
 
 /**
  * The pieces that a row is laid of end to end: each as long as `longest` lets it be and ending on one of
- * `breaks`, the first no longer than `first`; mm. One that no break shortens runs on.
+ * `breaks`, the first no longer than `first`; mm. One piece where it reaches, and one that no break shortens
+ * runs on. Where that leaves a piece shorter than `shortest`, two bays where nothing is asked, the row begins
+ * otherwise.
  */
-export function rowOf(u: Stretch, breaks: readonly number[], longest: number, first: number): Stretch[] {
+export function rowOf(
+  u: Stretch,
+  breaks: readonly number[],
+  longest: number,
+  first: number,
+  shortest = Math.min(2 * bayOf(breaks), longest / 2),
+): Stretch[] {
+  if (u.to - u.from <= longest + HAIR) return [u]
+  const row = longestFirst(u, breaks, longest, first)
+  const ask = { breaks, longest, shortest }
+  const ill = (some: readonly Stretch[]): boolean =>
+    some.some(({ from, to }) => to - from > longest + HAIR || to - from < shortest - HAIR)
+  if (!ill(row)) return row
+  const begun = (at: number): Stretch[] => [
+    { from: u.from, to: at },
+    ...fewestBoards({ from: at, to: u.to }, ask),
+  ]
+  const starts = [...breaks]
+    .filter(at => at > u.from + least.piece && at < Math.min(u.to - least.piece, u.from + longest + HAIR))
+    .sort((a, b) => b - a)
+  // a start as short as asked first, so that joints keep their stagger
+  const within = starts.filter(at => at <= u.from + first + HAIR)
+  return [...within, ...starts.filter(at => !within.includes(at))]
+    .map(begun)
+    .reduce((best, each) => (rowCost(each, ask) < rowCost(best, ask) - HAIR ? each : best), row)
+}
+
+/** How far apart the places that a row may break at mostly stand, mm; 0 of fewer than two. */
+function bayOf(breaks: readonly number[]): number {
+  const sorted = [...new Set(breaks)].sort((a, b) => a - b)
+  const bays = sorted.slice(1).map((at, i) => at - (sorted[i] ?? at))
+  return bays.sort((a, b) => a - b)[bays.length >> 1] ?? 0
+}
+
+function longestFirst(u: Stretch, breaks: readonly number[], longest: number, first: number): Stretch[] {
   const out: Stretch[] = []
   let from = u.from
   let reach = first

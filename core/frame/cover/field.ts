@@ -65,6 +65,8 @@ export interface CoverField {
   readonly edges: readonly CoverEdge[]
   /** Its openings, `x` along and `y` up. */
   readonly holes: readonly Rect[]
+  /** How far up the slope the outside of its low wall lies, mm; null of a face that comes down on none. */
+  readonly wall: number | null
   /** Middles of its rafters along it, of those that stand together of the pair. */
   readonly breaks: readonly number[]
   readonly place: (name: string, ...run: (number | string)[]) => MemberPlace
@@ -132,6 +134,7 @@ function fieldOf(
             return { x0: parting.s.from, x1: parting.s.to, y0: at(foot), y1: at(high) }
           })
       : [],
+    wall: low ? upTo(face, low.outside.offset) : null,
     breaks: breaksOf(rafters),
     place: (name, ...run) => ofFace(face, name, ...run),
   }

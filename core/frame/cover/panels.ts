@@ -1,7 +1,7 @@
 import type { RoofPanels } from '../../design'
 import { panelSection } from '../../lumber'
 import { dot } from '../../geometry'
-import { NO_TURN } from '../../measure'
+import { HAIR, NO_TURN } from '../../measure'
 import { least, type Stretch } from '../../trade'
 import type { Order } from '../member'
 import { boxAbout, clipToRect, type CoverField, outlineAt } from './field'
@@ -39,7 +39,9 @@ export function panelStrips(
   const { x0: from, x1: to } = box
   const begin = firstStrip(field, panels, from, seams)
   const edges = [from]
-  for (let at = from + begin; at < to - least.piece; at += panels.cover) edges.push(at)
+  // what is left under the lap of the one before needs no panel
+  for (let at = from + begin; at < to - Math.max(panels.lap, least.piece) - HAIR; at += panels.cover)
+    edges.push(at)
   return edges.flatMap((at, i): PanelStrip[] => {
     const s = { from: at, to: edges[i + 1] ?? to }
     const slice = boxAbout(clipToRect(outline, { x0: s.from, x1: s.to, y0: -Infinity, y1: Infinity }))

@@ -53,7 +53,10 @@ describe('scissors over 12 ft at 8 in 12, by trigonometry', () => {
       12 * FOOT,
       8,
       { kind: 'scissors' },
-      { sides: { south: { build: 'posts' } }, posts: { ...usualPosts.imperial, set: 'shoulder', plates: false } },
+      {
+        sides: { south: { build: 'posts' } },
+        posts: { ...usualPosts.imperial, set: 'shoulder', plates: false },
+      },
     )
     expect(said(uneven)).toEqual([])
     const king = find(uneven.frame, 'roof/truss/3/king')
@@ -65,7 +68,10 @@ describe('scissors over 12 ft at 8 in 12, by trigonometry', () => {
       12 * FOOT,
       8,
       { kind: 'scissors' },
-      { sides: { north: { build: 'posts' } }, posts: { ...usualPosts.imperial, set: 'shoulder', plates: false } },
+      {
+        sides: { north: { build: 'posts' } },
+        posts: { ...usualPosts.imperial, set: 'shoulder', plates: false },
+      },
     )
     expect(longOf(find(mirrored.frame, 'roof/truss/3/king'))).toBeCloseTo(longOf(king), 6)
     // the gusset covers the higher chord by its leg, and no more than that asks

@@ -1,3 +1,4 @@
+import type { Rect } from '../rect'
 import { gaps, least, onCentre, rowOf, type Stretch, withLayout } from '../../trade'
 import { countUp, HAIR } from '../../measure'
 import type { Building } from '../../design'
@@ -156,6 +157,21 @@ export function fromLayoutEnd(
   ).map(turn)
 }
 
+/** What openings as high as a row, or higher, leave of it: boards are joined between those, not beside them. */
+export function besideHoles(whole: Stretch, z: Stretch, holes: readonly Rect[]): Stretch[] {
+  const through = holes
+    .filter(({ y0, y1 }) => y0 < z.from + HAIR && y1 > z.to - HAIR)
+    .sort((a, b) => a.x0 - b.x0)
+  const out: Stretch[] = []
+  let { from } = whole
+  for (const { x0, x1 } of through) {
+    if (Math.min(x0, whole.to) > from + HAIR) out.push({ from, to: Math.min(x0, whole.to) })
+    from = Math.max(from, x1)
+  }
+  if (whole.to > from + HAIR) out.push({ from, to: whole.to })
+  return out
+}
+
 /** A row of boards; a staggered one begins with half a length, where a stud lets it. */
 export function staggeredRow(
   whole: Stretch,
@@ -175,7 +191,8 @@ export function staggeredRow(
  */
 export const panelsFrom = (wall: Wall, whole: Stretch, cover: number, lap: number): readonly Stretch[] =>
   fromLayoutEnd(wall, whole, [], reach => {
-    const count = Math.max(1, countUp((reach.to - reach.from - least.piece) / cover))
+    // what is left under the lap of the one before needs no panel
+    const count = Math.max(1, countUp((reach.to - reach.from - Math.max(lap, least.piece)) / cover))
     return Array.from({ length: count }, (_, i) => ({
       from: reach.from + i * cover,
       to: i === count - 1 ? reach.to : Math.min(reach.to, reach.from + (i + 1) * cover + lap),

@@ -335,6 +335,8 @@ describe('posts and beams of any build', () => {
               sides: { ...design.walls.sides, south: side, ...(high ? { east: side } : {}) },
             },
           })
+          // a ridge that reaches into the walls is drawn where it is asked for, and said
+          if (made.problems.some(({ code }) => code === 'ridge-into-wall')) return
           expect(clashes([...made.members, ...made.base.parts], 1)).toEqual([])
         },
       ),

@@ -183,7 +183,7 @@ function columns(
     : plumbJoints(wood, z, s => (wall.step ? heightAt(wall, s) : Infinity))
   let loose = 0
   const row = fromLayoutEnd(wall, reach, joints, (whole, breaks) => {
-    const first = rowOf(whole, breaks, long, way === 'level' && r % 2 === 1 ? long / 2 : long)
+    const first = rowOf(whole, breaks, long, way === 'level' && r % 2 === 1 ? long / 2 : long, 0)
     const last = first[first.length - 1]
     // a sliver at the end is shared with the sheet before it, where a stud lets it
     const laid =

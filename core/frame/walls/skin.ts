@@ -22,7 +22,7 @@ import {
   wallReach,
 } from './cover'
 import { type OuterWood, outerWood, plumbJoints } from './framing-lines'
-import { fromLayoutEnd, staggeredRow } from './places'
+import { besideHoles, fromLayoutEnd, staggeredRow } from './places'
 import { heightAt, type Wall } from './wall'
 
 /** A line over a wall that ends lower, square to the roof's planes, mm. */
@@ -194,9 +194,11 @@ export function coverRow(
   return skin
     .rows(z)
     .flatMap(({ s: whole, cuts, part, joints }) =>
-      fromLayoutEnd(skin.wall, whole, joints, (reach, breaks) =>
-        staggeredRow(reach, breaks, longest, r % 2 === 1),
-      ).map(s => ({ s, cuts, part })),
+      besideHoles(whole, z, skin.holes).flatMap(run =>
+        fromLayoutEnd(skin.wall, run, joints, (reach, breaks) =>
+          staggeredRow(reach, breaks, longest, r % 2 === 1),
+        ).map(s => ({ s, cuts, part })),
+      ),
     )
 }
 

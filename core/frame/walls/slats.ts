@@ -22,7 +22,7 @@ import { piecesAbout } from '../pieces-about'
 import type { Order } from '../member'
 import { faceBoard } from './board'
 import { outerWood, plumbJoints } from './framing-lines'
-import { fromLayoutEnd, staggeredRow } from './places'
+import { besideHoles, fromLayoutEnd, staggeredRow } from './places'
 import { heightAt } from './wall'
 
 /**
@@ -62,11 +62,9 @@ export function slatWall(ask: CoverAsk, slat: Section, gap: number, longest: num
     const u = line ? gableReach(line, wall, z.from) : levelReach(wall, z.from)
     if (u.to - u.from < least.piece) return []
     const above = line !== null && z.to > lowestCover(line, wall.overall)
-    const row = fromLayoutEnd(
-      wall,
-      u,
-      plumbJoints(wood, z, line ? lineAt(line) : s => (wall.step ? heightAt(wall, s) : Infinity)),
-      (whole, breaks) => staggeredRow(whole, breaks, longest, r % 2 === 1),
+    const joints = plumbJoints(wood, z, line ? lineAt(line) : s => (wall.step ? heightAt(wall, s) : Infinity))
+    const row = besideHoles(u, z, holes).flatMap(run =>
+      fromLayoutEnd(wall, run, joints, (whole, breaks) => staggeredRow(whole, breaks, longest, r % 2 === 1)),
     )
     return row.flatMap((s, c) =>
       piecesAbout({ x0: s.from, x1: s.to, y0: z.from, y1: z.to }, holes).map(({ rect, notches }, k) =>
