@@ -168,7 +168,7 @@ export const roles = {
   starter: row('SS', 'starter strip', 'siding', 'walls.siding'),
   'corner-board': row('CB', 'corner board', 'siding', 'walls.trim'),
   'wall-panel': row('WN', 'wall panel', 'siding', 'walls.siding'),
-  pane: row('PN', 'pane', 'siding', 'walls.siding'),
+  pane: row('GN', 'pane', 'siding', 'walls.siding'),
   'pane-stop': row('PT', 'glazing stop', 'siding', 'walls.siding'),
   frieze: row('FZ', 'frieze board', 'siding', 'walls.trim'),
   'skirt-board': row('SX', 'skirt board on a wall', 'siding', 'walls.trim'),
