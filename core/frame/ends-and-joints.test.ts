@@ -11,6 +11,7 @@ import {
   usualSheathing,
   usualSite,
   type Walls,
+  withRoofOf,
 } from '../design'
 import { INCH } from '../measure'
 import { plan } from '../plan'
@@ -493,5 +494,47 @@ describe('what stands below', () => {
     expect(amount(holed('hangers')) - 2 * joists(holed('hangers'))).toBe(4)
     const each = amount(whole('nails')) / (2 * joists(whole('nails')))
     expect(amount(holed('nails')) - 2 * each * joists(holed('nails'))).toBe(2 * 4 * each)
+  })
+})
+
+// a yard sells 20 ft at most here (common practice, no source)
+describe('what is longer than any board sold', () => {
+  test('a ridge board of 27 ft 4 in is joined between a pair of rafters, and is sold', () => {
+    const design = sized(328, 144, { overhang: { ...base.roof.overhang, gable: 0 } })
+    const framed = made(design)
+    const ridge = of(framed, /^roof\/ridge/)
+    expect(ridge.map(each => reach(each, 'x'))).toHaveLength(2)
+    const [joint = 0] = [reach(ridge[0], 'x')[1]]
+    expect(reach(ridge[1], 'x')[0]).toBe(joint)
+    // the middle of a rafter's thickness
+    const rafters = of(framed, /^roof\/south\/rafter/).map(each => reach(each, 'x'))
+    expect(rafters.some(([from = 0, to = 0]) => Math.abs((from + to) / 2 - joint) < 1e-3)).toBe(true)
+    const { pieces } = plan(design)
+    expect(pieces.filter(({ role, stock }) => role === 'ridge' && stock === null)).toEqual([])
+    // one that a board reaches for is whole
+    const short = sized(239, 144, { overhang: { ...base.roof.overhang, gable: 0 } })
+    expect(of(made(short), /^roof\/ridge/)).toHaveLength(1)
+  })
+
+  test('a ledger of 21 ft 7 in is joined between two rafters; so is one on a house out of line', () => {
+    for (const taper of [0, 6]) {
+      const lean = withRoofOf(sized(259, 100), { shape: 'lean-to', high: 'north' })
+      const framed = made({ ...lean, roof: { ...lean.roof, taper: taper * INCH } })
+      const ledgers = of(framed, /^roof\/ledger/)
+      expect(ledgers).toHaveLength(2)
+      const joint = reach(ledgers[0], 'x')[1] ?? NaN
+      const rafters = of(framed, /^roof\/.*rafter/).map(each => reach(each, 'x'))
+      // two and a half inches clear at least: half the bay less half a rafter
+      for (const [from = 0, to = 0] of rafters) expect(from > joint + 2.5 || to < joint - 2.5).toBe(true)
+      for (const { board } of ledgers) expect(board.end - board.start).toBeLessThanOrEqual(240 * INCH + 1e-6)
+    }
+  })
+
+  test('packing over a header of 9 ft is sheet, in two alike', () => {
+    const window = usualOpening('south', 'window', 120 * INCH, 'imperial')
+    const opening = { ...window, unit: { ...window.unit, width: 107 * INCH } }
+    const framed = made(sized(240, 96, {}, { openings: [opening] }))
+    const packing = framed.members.filter(({ role }) => role === 'packing')
+    expect(packing.map(({ board }) => inches(board.end - board.start))).toEqual([55.5, 55.5])
   })
 })

@@ -13,4 +13,4 @@ export {
   standardSections,
 } from './section'
 export { density, type Species, speciesNames } from './species'
-export { stockFor, stockLengths } from './stock'
+export { longestSold, stockFor, stockLengths } from './stock'

@@ -6,6 +6,10 @@ export const stockLengths: Record<Units, readonly number[]> = {
   metric: [2400, 3000, 3600, 4200, 4800, 5400, 6000],
 }
 
+/** The longest that a yard sells of a section, mm: what is longer is joined. */
+export const longestSold = ({ sold }: { readonly sold?: number }, yard: Units): number =>
+  sold ?? Math.max(...stockLengths[yard])
+
 /**
  * The shortest stock length that a board of `length` is cut from, both in millimetres; null where none is
  * long enough.

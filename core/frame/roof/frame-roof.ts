@@ -23,7 +23,7 @@ import { finishBoardOrders } from './finish-boards'
 import { hipOrder } from './hips'
 import { kneeProblems, kneesTaken } from './knee-support'
 import { kneeWallOrders } from './knee-wall'
-import { ledgerOrder, stripOrders } from './ledger'
+import { houseLedgers, stripOrders } from './ledger'
 import { loftEnds } from './loft-ends'
 import type { BearingPartition, Obstacle } from './obstacle'
 import { roofOpeningProblems } from './opening-room'
@@ -217,9 +217,9 @@ function headsOf(
   const { beam, raised } = building.roof
   const [ridge, ledger] = [ridgeOf(lines), abutmentOf(lines)]
   if (raised) return stripOrders(building, lumber, lines, raised, bearers)
-  if (ledger) return { orders: [ledgerOrder(lumber, ledger)], problems: [] }
+  if (ledger) return { orders: houseLedgers(building, lumber, ledger), problems: [] }
   if (!ridge?.board) return { orders: [], problems: [] }
-  if (!beam) return { orders: ridgeOrders(lumber, ridge), problems: [] }
+  if (!beam) return { orders: ridgeOrders(building, lumber, ridge), problems: [] }
   const { from, to } = ridge.board
   const half = lumber.post.depth / 2 - (to - from) / 2 + gaps.besidePost
   const crossing = ties.crossing

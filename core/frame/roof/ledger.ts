@@ -12,6 +12,7 @@ import {
   scale,
   subtract,
   unit,
+  type Vec3,
   vec,
 } from '../../geometry'
 import {
@@ -25,7 +26,8 @@ import {
   stripOf,
 } from '../../lines'
 import { HAIR, TOUCHING } from '../../measure'
-import { fewestBoards, gaps, pliesOf, type Stretch } from '../../trade'
+import { longestSold } from '../../lumber'
+import { fewestBoards, gaps, middleOf, pliesOf, rowOf, type Stretch } from '../../trade'
 import { SPARE, squareBoard } from '../square-board'
 import type { Order } from '../member'
 import { plumbCut } from './cuts'
@@ -54,20 +56,49 @@ const boardAlong = (
     corner: vec(0, y, z),
   })
 
-/** The ledger on the house, its top level with the rafters' upper edges at its face. */
-export const ledgerOrder = (lumber: RoofLumber, { face, box, along, skew }: Abutment): Order =>
-  skew
-    ? skewLedger(lumber, face.top, skew, along)
-    : boardAlong(lumber, inRoof('ledger'), 'ledger', along, box.from, box.bottom)
+/**
+ * The ledger on the house, its top level with the rafters' upper edges at its face; where none sold is as
+ * long, joined between two rafters, so that the fastenings at both are clear of its ends.
+ */
+export function houseLedgers(
+  { lumber: { yard } }: Building,
+  lumber: RoofLumber,
+  { face, box, along, skew }: Abutment,
+): Order[] {
+  const way = skew ? lineOf(face.top, skew).x : 1
+  const longest = longestSold(lumber.ply, yard) * way
+  const middles = face.places.map(({ at }) => middleOf(at))
+  const between = middles.slice(1).map((at, i) => (at + (middles[i] ?? at)) / 2)
+  const row = rowOf(along, between, longest, longest)
+  return row.map((s, i) => {
+    const where = inRoof('ledger', ...nth(i, row))
+    return skew
+      ? skewLedger(lumber, where, face.top, skew, s)
+      : boardAlong(lumber, where, 'ledger', s, box.from, box.bottom)
+  })
+}
+
+/**
+ * The way a ledger out of line runs, from west to east: along the house, up or down as the roof does there.
+ */
+function lineOf(top: Plane, { face }: Skew): Vec3 {
+  const way = unit(cross(face.normal, top.normal))
+  return way.x < 0 ? scale(way, -1) : way
+}
 
 /**
  * A ledger on a house out of line: it lies along the house, and climbs as the roof does there; its ends are
  * plumb across the building.
  */
-function skewLedger(lumber: RoofLumber, top: Plane, { face, house }: Skew, { from, to }: Stretch): Order {
-  const { ply } = lumber
-  const way = unit(cross(face.normal, top.normal))
-  const along = way.x < 0 ? scale(way, -1) : way
+function skewLedger(
+  { ply }: RoofLumber,
+  where: MemberPlace,
+  top: Plane,
+  skew: Skew,
+  { from, to }: Stretch,
+): Order {
+  const { face, house } = skew
+  const along = lineOf(top, skew)
   // up the house, square to the board
   const rise = unit(subtract(vec(0, 0, 1), scale(along, along.z)))
   const spare = SPARE + ply.depth
@@ -77,7 +108,7 @@ function skewLedger(lumber: RoofLumber, top: Plane, { face, house }: Skew, { fro
   const toHouse = dot(cross(along, rise), house.normal) > 0
   const corner = toHouse ? edge : add(edge, scale(house.normal, ply.thickness))
   return {
-    where: inRoof('ledger'),
+    where,
     role: 'ledger',
     section: ply,
     placement: place(subtract(corner, scale(rise, ply.depth)), along, rise),

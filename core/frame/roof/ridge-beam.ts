@@ -2,8 +2,9 @@ import { inRoof, nth } from '../place'
 import type { Building, RidgeBeam } from '../../design'
 import { meets, vec } from '../../geometry'
 import type { Problem, Ridge, RoofLines, RoofLumber } from '../../lines'
+import { longestSold } from '../../lumber'
 import { HAIR } from '../../measure'
-import { gaps, middleOf, pliesOf, type Stretch } from '../../trade'
+import { gaps, middleOf, pliesOf, rowOf, type Stretch } from '../../trade'
 import { squareBoard } from '../square-board'
 import type { Order } from '../member'
 import { acrossPartitions, clearPosts, evenPosts } from './posts'
@@ -14,20 +15,27 @@ export interface Heads {
   readonly problems: readonly Problem[]
 }
 
-/** The ridge board between two faces. */
-export function ridgeOrders({ ridge }: RoofLumber, { board, along }: Ridge): Order[] {
+/** The ridge board between two faces; where none sold is as long, joined between a pair of rafters. */
+export function ridgeOrders(
+  { lumber: { yard } }: Building,
+  { ridge }: RoofLumber,
+  { board, along, sides }: Ridge,
+): Order[] {
   if (!board) return []
-  return [
+  const longest = longestSold(ridge, yard)
+  const rafters = sides[0].face.places.map(({ at }) => middleOf(at))
+  const row = rowOf(along, rafters, longest, longest)
+  return row.map((s, i) =>
     squareBoard({
-      where: inRoof('ridge'),
+      where: inRoof('ridge', ...nth(i, row)),
       role: 'ridge',
       section: ridge,
       along: 'x',
       depth: 'z',
-      ...along,
+      ...s,
       corner: vec(0, board.from, board.bottom),
     }),
-  ]
+  )
 }
 
 /**

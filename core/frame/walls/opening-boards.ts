@@ -1,7 +1,7 @@
 import { type MemberPlace, nth, ofGableOpening, ofOpening } from '../place'
 import { planeAcross } from '../../geometry'
 import { least, overlap, type Stretch, withLayout } from '../../trade'
-import { HAIR } from '../../measure'
+import { countUp, HAIR } from '../../measure'
 import type { Section } from '../../lumber'
 import type { Order } from '../member'
 import { upright, type WallBoard } from './board'
@@ -129,14 +129,24 @@ function headerOf({ wall, stud, rough, span, at }: OpeningAsk): WallBoard[] {
     ),
   )
   const packing = packingOf(rough, stud)
-  const packed = packing.map((section, i): WallBoard => {
+  const packed = packing.flatMap((section, i): WallBoard[] => {
     const off = packing.slice(0, i).reduce((sum, each) => sum + each.thickness, header.thickness)
-    return {
-      ...onEdge(at('packing', ...nth(i, packing)), 'packing', section, off),
+    // a strip of sheet is no longer than the sheet: it goes on wherever that ends
+    const parts = section.kind === 'sheet' ? evenly(span, section.sold ?? Infinity) : [span]
+    return parts.map((s, k) => ({
+      ...onEdge(at('packing', ...nth(i, packing), ...nth(k, parts)), 'packing', section, off),
       ...ripped(section, z.to + header.depth),
-    }
+      s,
+    }))
   })
   return [...plyBoards, ...packed]
+}
+
+/** A stretch in as few parts as are no longer than `longest`, all alike. */
+function evenly({ from, to }: Stretch, longest: number): Stretch[] {
+  const count = Math.max(1, countUp((to - from) / longest))
+  const each = (to - from) / count
+  return Array.from({ length: count }, (_, i) => ({ from: from + i * each, to: from + (i + 1) * each }))
 }
 
 /**

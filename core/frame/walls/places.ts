@@ -157,7 +157,9 @@ export function fromLayoutEnd(
   ).map(turn)
 }
 
-/** What openings as high as a row, or higher, leave of it: boards are joined between those, not beside them. */
+/**
+ * What openings as high as a row, or higher, leave of it: boards are joined between those, not beside them.
+ */
 export function besideHoles(whole: Stretch, z: Stretch, holes: readonly Rect[]): Stretch[] {
   const through = holes
     .filter(({ y0, y1 }) => y0 < z.from + HAIR && y1 > z.to - HAIR)

@@ -23,5 +23,5 @@ export const wallsSayings = {
   'door-brace-flat': ({ n }) =>
     `The braces of a door rise at ${n('angle').toFixed(0)}°: flatter than 45° they hold its far edge poorly. Hang two leaves, or make the opening narrower.`,
   'longer-than-stock': ({ mm }) =>
-    `${mm('length')} is longer than any board sold by the length. Join it over a stud or a post, or order it.`,
+    `${mm('length')} is longer than any board sold by the length. Have it ordered as long, or make what it spans shorter; a joint in it is for an engineer.`,
 } satisfies Sayings
