@@ -1,13 +1,21 @@
 import { eaveOver } from '../lines'
 import { describe, expect, test } from '@jest/globals'
 import { cautionsOf } from '../check'
-import { type Design, newDesign, type Roof, usualSheathing, type Walls } from '../design'
+import {
+  type Design,
+  newDesign,
+  type Roof,
+  usualCover,
+  usualSheathing,
+  type Walls,
+  withRoofOf,
+} from '../design'
 import { INCH } from '../measure'
 import { roofPlan } from '../drawing'
 import { cardOf, plan, stackingOf } from '../plan'
 import { find, inches, longOf, reach } from '../testing/reading'
 import { clashes, touching } from '../testing/solids'
-import { frame } from './index'
+import { boxOf, everyBoard, frame } from './index'
 
 const base = newDesign('a', 'imperial')
 const { blocking } = base.roof
@@ -198,4 +206,53 @@ test("blocks of a pitched roof end as far under the rafters' edges", () => {
       4.5 * INCH,
       3,
     )
+})
+
+// 230 past walls 4120 long, 11 of sheets: a joist of 38 at the roof's end, rungs of 230 - 38 - 11 between
+describe('over its end walls', () => {
+  const design = (gable: number): Design => {
+    const plain = withRoofOf(newDesign('a', 'metric'), { shape: 'flat', high: 'north' })
+    return {
+      ...plain,
+      footprint: { length: 4120, width: 2960 },
+      walls: { ...plain.walls, sheathing: usualSheathing.metric },
+      roof: {
+        ...plain.roof,
+        overhang: { ...plain.roof.overhang, gable },
+        ends: { ...plain.roof.ends, hold: 'ladder' },
+        cover: { ...plain.roof.cover, deck: usualCover.metric.sheets },
+      },
+    }
+  }
+
+  test('a flat roof reaches out as far as asked, on a joist, its firring and rungs', () => {
+    const made = frame(design(230))
+    expect(made.problems).toEqual([])
+    const all = everyBoard(made)
+    const flies = all.filter(({ role }) => role === 'fly-rafter').map(each => boxOf(each).x)
+    const { thickness } = made.lumber.rafter
+    expect(flies).toEqual([
+      { from: -230, to: expect.closeTo(-230 + thickness, 6) },
+      { from: expect.closeTo(4350 - thickness, 6), to: expect.closeTo(4350, 6) },
+    ])
+    const joists = all.filter(({ role }) => role === 'roof-joist')
+    for (const each of all.filter(({ id }) => id.includes('/fly/')))
+      expect(each.board.volume).toBeCloseTo(joists[0]?.board.volume ?? 0, 3)
+    expect(all.filter(({ role }) => role === 'firring')).toHaveLength(joists.length + 2)
+    const rungs = all.filter(({ role }) => role === 'rung')
+    const { board } = rungs[0]!
+    expect(board.end - board.start).toBeCloseTo(230 - thickness - usualSheathing.metric.thickness, 6)
+    // the deck reaches over it
+    const deck = all.filter(({ role }) => role === 'roof-sheet').map(each => boxOf(each).x)
+    expect(Math.min(...deck.map(({ from }) => from))).toBeLessThanOrEqual(-230)
+    expect(clashes(all)).toEqual([])
+  })
+
+  test('as the roof is without it where none is asked, and told what room it wants where it is too little', () => {
+    expect(everyBoard(frame(design(0))).some(({ role }) => role === 'fly-rafter')).toBe(false)
+    const [problem] = frame(design(50)).problems
+    expect(problem).toMatchObject({ code: 'ends-no-room', path: 'roof.overhang.gable' })
+    const { least } = problem as { least: number }
+    expect(frame(design(least)).problems).toEqual([])
+  })
 })

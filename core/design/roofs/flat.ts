@@ -28,14 +28,10 @@ export const flat: RoofKind = {
       tail: 'plumb',
       tails: { ...tails, wild: 0, finish: null },
       soffit: null,
-      ends: { ...ends, hold: 'none' },
+      // rungs between level joists: nothing is let into those
+      ends: { ...ends, hold: ends.hold === 'none' || overhang.gable === 0 ? 'none' : 'ladder' },
       purlins: null,
-      overhang: {
-        ...plain.roof.overhang,
-        gable: 0,
-        high: overhang.high ?? overhang.eave,
-        ends: { west: 0, east: 0 },
-      },
+      overhang: { ...plain.roof.overhang, high: overhang.high ?? overhang.eave },
       blocking: { ...blocking, plate: blocking.plate === 'none' ? 'none' : 'plumb' },
     })
   },

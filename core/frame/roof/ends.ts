@@ -4,12 +4,13 @@ import { HAIR } from '../../measure'
 import type { Building } from '../../design'
 import { least } from '../../trade'
 import type { Order } from '../member'
-import { lowEaves, type Problem, type RoofLines, type RoofLumber } from '../../lines'
+import { lowEaves, type Problem, type RoofFace, type RoofLines, type RoofLumber } from '../../lines'
 import { coverOn } from './cover'
 import { rafterOn } from './rafter'
 import { type End, type Flank, flanksOf, outermost, places, across } from './flank'
 import { lookouts } from './lookouts'
 import { barge } from './barge'
+import { flyJoists } from './fly-joists'
 import { kickEnds } from './false-tails'
 
 /**
@@ -29,18 +30,26 @@ export function endOrders(
   const flanks = flanksOf(building, lumber, lines)
   const ends = (['west', 'east'] as const).filter(end => !roof.joined.includes(end))
   return ends.flatMap(end => [
+    ...(held ? lowEaves(lines).filter(onJoists) : []).flatMap(low =>
+      flyJoists(building, lumber, lines, low, end),
+    ),
     ...flanks.flatMap((flank): Order[] => [
-      ...(held ? [flyRafter(building, lumber, flank, end)] : []),
-      ...(roof.ends.hold === 'ladder'
-        ? rungs(building, lumber, flank, end)
-        : roof.ends.hold === 'lookouts'
-          ? lookouts(building, lumber, flank, end, taken)
-          : []),
+      ...(held && !onJoists(flank) ? [flyRafter(building, lumber, flank, end)] : []),
+      ...(onJoists(flank)
+        ? []
+        : roof.ends.hold === 'ladder'
+          ? rungs(building, lumber, flank, end)
+          : roof.ends.hold === 'lookouts'
+            ? lookouts(building, lumber, flank, end, taken)
+            : []),
       ...barge(building, lumber, lines, flank, end),
     ]),
     ...kickEnds(building, lumber, lines, end),
   ])
 }
+
+/** Whether a face is carried by level joists. */
+const onJoists = ({ face }: { readonly face: RoofFace }): boolean => face.carrier.kind === 'joists'
 
 /**
  * Why an end can't be held as asked: no room for a fly rafter, or lookouts that would leave too little of the

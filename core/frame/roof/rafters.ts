@@ -1,11 +1,11 @@
 import { carrierOf, type MemberPlace, ofFace } from '../place'
+import { firringOn, joistReach } from './fly-joists'
 import { lookoutCuts } from './lookouts'
 import type { Building } from '../../design'
 import { vec } from '../../geometry'
 import {
   type Eave,
   eaveOfSide,
-  eavesOf,
   type JackPlace,
   lowEaveOf,
   type RafterPlace,
@@ -13,7 +13,7 @@ import {
   type RoofLines,
   type RoofLumber,
 } from '../../lines'
-import { middleOf, type Stretch } from '../../trade'
+import { type Stretch } from '../../trade'
 import { squareBoard } from '../square-board'
 import type { BuildingCut, Order } from '../member'
 import { kneeSeats } from './knee-support'
@@ -98,27 +98,18 @@ function onKnee(building: Building, lumber: RoofLumber, lines: RoofLines, face: 
 
 /** Level joists from tail to tail, and on each a firring, ripped to the fall. */
 function joistOrders(building: Building, lumber: RoofLumber, lines: RoofLines, low: Eave): Order[] {
-  const { rafter, firring } = lumber
-  const tails = eavesOf(lines).map(({ tail }) => tail.normal.y * tail.offset)
-  const lies = { along: 'y', depth: 'z', from: Math.min(...tails), to: Math.max(...tails) } as const
+  const { rafter } = lumber
+  const reach = joistReach(lines)
   const joist = ({ name, run, at }: RafterPlace): Order =>
     squareBoard({
-      ...lies,
+      ...{ along: 'y', depth: 'z', ...reach },
       where: carrierOf(low.face, name, ...run),
       role: 'roof-joist',
       section: rafter,
       corner: vec(at.from, 0, low.height),
     })
-  const onJoist = ({ name, run, at }: RafterPlace): Order => {
-    const order = squareBoard({
-      ...lies,
-      where: carrierOf(low.face, `firring/${name}`, ...run),
-      role: 'firring',
-      section: firring,
-      corner: vec(middleOf(at) - firring.thickness / 2, 0, low.height + rafter.depth),
-    })
-    return { ...order, cuts: [...order.cuts, { kind: 'end', name: 'rip', plane: low.face.top }] }
-  }
+  const onJoist = ({ name, run, at }: RafterPlace): Order =>
+    firringOn(lumber, low, reach, { where: carrierOf(low.face, `firring/${name}`, ...run), at })
   const { places } = low.face
   const slope = { face: low.face, eave: low }
   return [
