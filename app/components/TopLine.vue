@@ -126,7 +126,7 @@ const long = computed(() => {
     </div>
     <p v-if="bench.plan" class="tally figures" aria-label="Tally" role="group" tabindex="0">
       <span
-        ><b>{{ bench.plan.totals.pieces }}</b> pieces</span
+        ><b>{{ bench.plan.totals.pieces }}</b> {{ bench.plan.totals.pieces === 1 ? 'piece' : 'pieces' }}</span
       >
       <span
         ><b>{{ long }}</b></span

@@ -29,7 +29,7 @@ export function shelfCard(design: Design): ShelfCard {
     size: `${sayLength(length, design.units)} × ${sayLength(width, design.units)}`,
     roof: shapeOf(design).label,
     // all that is sawn, what comes down again too
-    pieces: sum(({ totals }) => totals.pieces + totals.temporary.pieces),
+    pieces: sum(({ totals }) => totals.pieces),
     cut: sum(cutOf),
     cautions: sum(plan => plan.frame.problems.length + cautionsOf(plan).length),
   }

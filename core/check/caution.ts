@@ -13,6 +13,8 @@ export interface Caution {
 export type CautionCode =
   | 'notch-over-third'
   | 'notch-over-quarter'
+  | 'hip-notch-over-third'
+  | 'hip-notch-over-quarter'
   | 'tail-shallow'
   | 'tail-long'
   | 'bearing-short'

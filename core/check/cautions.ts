@@ -8,7 +8,14 @@ import { coverCautions } from './cover'
 import { groundCautions } from './ground'
 import { railingCautions, wallCautions } from './walls'
 import { innerBeamCautions, kneeCautions, trussCautions } from './trusses'
-import { customary, roofCautions, lookoutCautions, flatCautions, purlinCautions } from './roof-cautions'
+import {
+  customary,
+  hipCautions,
+  roofCautions,
+  lookoutCautions,
+  flatCautions,
+  purlinCautions,
+} from './roof-cautions'
 
 /** All cautions of a plan, the roof's first. */
 export function cautionsOf(plan: Plan): Caution[] {
@@ -29,6 +36,7 @@ export function cautionsOf(plan: Plan): Caution[] {
   )
   return [
     ...roof,
+    ...hipCautions(plan),
     ...trussCautions(plan),
     ...kneeCautions(plan),
     ...innerBeamCautions(plan),

@@ -3,7 +3,7 @@ import { ridgeOf } from '../lines'
 import { hasMouth, type TieKind, tieKinds } from '../design'
 import { type Member, tiePlate } from '../frame'
 import { HAIR, INCH, pitchAngle } from '../measure'
-import type { Plan, RoofReading } from '../plan'
+import { type Plan, readHip, type RoofReading } from '../plan'
 import { type Caution, cautionIf } from './caution'
 
 /** The customary limits held against; each names where it comes from. */
@@ -56,15 +56,13 @@ function seatCautions(
   const { depth } = lumber.rafter
   const left = Math.max(0, depth - notch - (lumber.finish?.thickness ?? 0))
   const { eave } = asked.overhang
-  const past = (part: number): boolean => notch > depth * part + HAIR
-  const ofDepth = (part: number): Caution['numbers'] => ({ notch, limit: depth * part, depth })
+  const shallow = notch > 0 && eave > 0 && left < customary.tailDepth - HAIR
+  const deep = pastOf(notch, depth)
+  // one cut, one caution: what it leaves over the overhang is told with it
+  const tail: Caution['numbers'] = shallow ? { left, tail: customary.tailDepth } : {}
   return [
-    ...cautionIf(past(customary.third), 'notch-over-third', members, ofDepth(customary.third)),
-    ...cautionIf(past(customary.quarter), 'notch-over-quarter', members, ofDepth(customary.quarter)),
-    ...cautionIf(notch > 0 && eave > 0 && left < customary.tailDepth - HAIR, 'tail-shallow', members, {
-      left,
-      limit: customary.tailDepth,
-    }),
+    ...(deep ? cautionIf(true, `notch-over-${deep.part}`, members, { ...deep.numbers, ...tail }) : []),
+    ...cautionIf(shallow && !deep, 'tail-shallow', members, { left, limit: customary.tailDepth }),
     ...cautionIf(notch > 0 && eave > customary.tailReach + HAIR, 'tail-long', members, {
       overhang: eave,
       limit: customary.tailReach,
@@ -76,6 +74,33 @@ function seatCautions(
     ...cautionIf(seat > plate + HAIR, 'seat-past-plate', members, { seat, plate }),
     ...cautionIf(!hasMouth(asked.seat) && asked.has.seats.length > 0, 'no-birdsmouth', members, { angle }),
   ]
+}
+
+/** The larger part of a depth that a notch goes past: a third, or the quarter of a member's end. */
+function pastOf(
+  notch: number,
+  depth: number,
+): { readonly part: 'third' | 'quarter'; readonly numbers: Caution['numbers'] } | null {
+  for (const part of ['third', 'quarter'] as const)
+    if (notch > depth * customary[part] + HAIR)
+      return { part, numbers: { notch, limit: depth * customary[part], depth } }
+  return null
+}
+
+/** Hips whose bird's mouths go past the same parts of their depth; all four are cut alike. */
+export function hipCautions({ frame }: Plan): Caution[] {
+  const hips = frame.members.filter(({ role }) => role === 'hip')
+  const [first] = hips
+  const reading = first && readHip(frame, first)
+  const deep = first && reading ? pastOf(reading.birdsmouth.notch, first.section.depth) : null
+  return deep
+    ? cautionIf(
+        true,
+        `hip-notch-over-${deep.part}`,
+        hips.map(({ id }) => id),
+        deep.numbers,
+      )
+    : []
 }
 
 /** A board at the rafters' heads that is shallower than their plumb cuts. */

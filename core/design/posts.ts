@@ -79,14 +79,14 @@ export const usualSlats: Record<'imperial' | 'metric', Slats> = {
 
 export const postsSchema = z
   .strictObject({
-    post: section,
-    beam: section,
+    post: section.default(usualPosts.imperial.post),
+    beam: section.default(usualPosts.imperial.beam),
     plies: z.union([z.literal(1), z.literal(2), z.literal(3)]).default(1),
     set: z.enum(beamSets).default('shoulder'),
     plates: z.boolean().default(true),
-    spacing: lengthField(limits.postsApart),
+    spacing: lengthField(limits.postsApart).default(usualPosts.imperial.spacing),
     joint: z.enum(beamJoints).default('half-lap'),
-    brace: lengthField(limits.knee),
+    brace: lengthField(limits.knee).default(usualPosts.imperial.brace),
     inset: lengthField(limits.postsIn).default(0),
     gap: lengthField(limits.postGap).default(0),
     cap: z.boolean().default(false),

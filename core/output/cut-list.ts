@@ -18,6 +18,7 @@ import {
 import { cautionsOf } from '../check'
 import {
   capital,
+  counted,
   cutNames,
   sayCaution,
   sayDetails,
@@ -160,10 +161,10 @@ export function cutListText(plan: Plan, order: ListOrder = 'section'): string {
     '',
     ...lines,
     '',
-    `${totals.pieces} pieces, ${sayLongLength(totals.length, units)}, ${wood}, ${totals.sheets ? `${totals.sheets} sheets, ` : ''}${totals.panels ? `${totals.panels} panels, ` : ''}${sayWeight(totals.weight, units)}`,
+    `${counted(totals.pieces, 'piece')}, ${sayLongLength(totals.length, units)}, ${wood}, ${totals.sheets ? `${counted(totals.sheets, 'sheet')}, ` : ''}${totals.panels ? `${counted(totals.panels, 'panel')}, ` : ''}${sayWeight(totals.weight, units)}`,
     ...(totals.temporary.pieces
       ? [
-          `Besides those ${totals.temporary.pieces} pieces, ${sayLongLength(totals.temporary.length, units)}, that trusses are set with and that come down again`,
+          `Of those ${counted(totals.temporary.pieces, 'piece')}, ${sayLongLength(totals.temporary.length, units)} more, that trusses are set with and that come down again`,
         ]
       : []),
     ...section(

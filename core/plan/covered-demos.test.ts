@@ -66,7 +66,8 @@ describe('the demo designs under panels of 600 that are screwed in lines 24 in a
   // of 185 along the eave and two of 137
   test('reed-hide', () => {
     const made = plan(roofed('reed-hide'))
-    const strips = 2 * (Math.ceil((185 * INCH - panels.lap) / 600) + Math.ceil((137 * INCH - panels.lap) / 600))
+    const strips =
+      2 * (Math.ceil((185 * INCH - panels.lap) / 600) + Math.ceil((137 * INCH - panels.lap) / 600))
     expect(made.totals.panels).toBe(strips)
     expect(loose(made, 'cover-area')?.amount).toBeCloseTo((slope(185 * 137, 5) * INCH ** 2) / 1e6, 6)
     // four hips of 68 1/2 level across either way, and a ridge of 185 - 137

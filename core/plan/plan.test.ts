@@ -2,14 +2,15 @@ import { readdirSync, readFileSync } from 'node:fs'
 import { describe, expect, test } from '@jest/globals'
 import { cautionsOf } from '../check'
 import fc from 'fast-check'
-import { type Design, newDesign, parseDesign, withValue } from '../design'
+import { type Design, newDesign, parseDesign, withRoofOf, withValue } from '../design'
 import { newMemory } from '../frame'
 import { FOOT, INCH } from '../measure'
 import { planFile } from '../output'
 import { runs } from '../testing/designs'
 import { groundedSheds } from '../testing/grounded'
 import { differences as differencesOf } from '../testing/differences'
-import { cardOf, type Plan, plan, shapeText } from './index'
+import { sayCaution } from '../words'
+import { cardOf, detailsOf, type Plan, plan, shapeText } from './index'
 
 const base = newDesign('a', 'imperial')
 const pitched = (rise: number, roof: Partial<Design['roof']> = {}): Plan =>
@@ -163,10 +164,41 @@ describe('cautions name the limit that is passed', () => {
     walls: { ...base.walls, ...walls },
   })
 
+  // a notch of a 2x4 is past a third and a quarter, and leaves too little over the overhang: one cut
+  test('one notch is one caution, with all its numbers in it', () => {
+    const made = cautionsOf(plan(roofed({ rafter: '2x4', overhang: { eave: 200, gable: 0 } })))
+    const of = made.filter(({ code }) => code.startsWith('notch-') || code === 'tail-shallow')
+    expect(of.map(({ code }) => code)).toEqual(['notch-over-third'])
+    expect(sayCaution(of[0]!, 'imperial')).toMatch(/past a third .*, and leaves .* over the overhang, where/)
+  })
+
+  // over the corner the seat runs √2 as far as a common's and the hip falls 12 in 17: a 2x10 notched past half
+  test('hips are held to what their own bird’s mouths take', () => {
+    const hipped = withRoofOf({ ...base, footprint: { length: 5000, width: 3600 } }, { shape: 'hip' })
+    const made = plan({
+      ...hipped,
+      roof: { ...hipped.roof, hip: { ...hipped.roof.hip, section: '2x10' }, rafter: '2x6' },
+    })
+    const [caution] = cautionsOf(made).filter(({ code }) => code.startsWith('hip-notch'))
+    const hip = made.frame.members.find(({ role }) => role === 'hip')!
+    const { notch = 0, depth = 0 } = caution?.numbers ?? {}
+    expect(caution?.members).toHaveLength(4)
+    expect(depth).toBeCloseTo(hip.section.depth, 9)
+    // read off the piece as it is told
+    const piece = made.pieces.find(({ role }) => role === 'hip')!
+    const told = detailsOf(made, piece).notches[0]!
+    expect(notch).toBeCloseTo(told.across.to - told.across.from, 9)
+    expect(notch).toBeGreaterThan(depth / 4)
+  })
+
   test.each<[string, Design, string]>([
     ['full bearing on a 2x4 rafter', roofed({ rafter: '2x4' }), 'notch-over-third'],
     ['full bearing on a 2x6 rafter at 6 in 12', base, 'notch-over-quarter'],
-    ['a notched 2x4 tail', roofed({ rafter: '2x4' }), 'tail-shallow'],
+    [
+      'a 2x4 tail notched by half an inch',
+      roofed({ rafter: '2x4', seat: { rule: 'height-above-plate', height: 85 } }),
+      'tail-shallow',
+    ],
     ['a long notched tail', roofed({ overhang: { eave: 640, gable: 0 } }), 'tail-long'],
     [
       'a high rafter on little seat',
@@ -188,8 +220,8 @@ describe('cautions name the limit that is passed', () => {
       'rafter-off-stud',
     ],
     [
-      'a building longer than any board',
-      { ...base, footprint: { ...base.footprint, length: 22 * FOOT } },
+      'rafters longer than any board',
+      { ...base, footprint: { length: 22 * FOOT, width: 36 * FOOT } },
       'longer-than-stock',
     ],
   ])('%s', (_, design, code) => {

@@ -10,8 +10,9 @@ import { readRoof, type RoofReading } from './roof'
 import { type SheetCut, sheetsOf } from './sheets'
 import { weightOf } from './weight'
 
-/** Sums over all pieces that stay. */
+/** How many pieces are sawn, and sums over those that stay. */
 export interface Totals {
+  /** All of them, those with them that come down again. */
   readonly pieces: number
   /** Of all boards as cut, without sheets and panels, mm. */
   readonly length: number
@@ -24,7 +25,7 @@ export interface Totals {
   readonly panels: number
   /** kg, at the design's species and moisture; with bought trusses, where their weight is typed. */
   readonly weight: number
-  /** Of the boards that come down again, which the sums above are without: how many, and their length, mm. */
+  /** Of them the boards that come down again, which the sums are without: how many, and their length, mm. */
   readonly temporary: { readonly pieces: number; readonly length: number }
 }
 
@@ -96,7 +97,7 @@ function totalsOf(all: readonly Piece[], kgPerM3: number, bought: number): Omit<
   const ofBoards = (value: (piece: Piece) => number) =>
     sum(piece => (isLumber(piece.section) ? value(piece) : 0))
   return {
-    pieces: sum(() => 1),
+    pieces: all.reduce((total, { count }) => total + count, 0),
     length: ofBoards(piece => piece.length),
     boardFeet: sum(piece => piece.boardFeet),
     volume: ofBoards(piece => piece.volume) * CUBIC_METRES,

@@ -25,6 +25,7 @@ export {
 export { jigBlocks, jigChecks, jigRows, jigSteps } from './jig'
 export { looseNames, sayLoose, sayVolume } from './loose'
 export { sayMark } from './marks'
+export { counted } from './measures'
 export { sayDetails, sayInPlace, sayTold } from './details'
 export {
   lengthExample,

@@ -2,7 +2,7 @@ import { FOOT, formatAngle, type Units } from '../measure'
 import type { Loose, LooseCode } from '../plan'
 import { sayWeight } from './figures'
 import { sayArea } from './ground'
-import { sayLength } from './measures'
+import { counted, sayLength } from './measures'
 import { saySlope } from './roofs'
 
 export const looseNames: Record<LooseCode, string> = {
@@ -71,7 +71,7 @@ interface LooseSay {
 /** How much, where that is not its volume alone. */
 const amounts: Partial<Record<LooseCode, (say: LooseSay) => string>> = {
   gravel: ({ n, volume, units }) => `${volume}, ${sayWeight(n('weight'), units)}`,
-  concrete: ({ n, volume }) => `${volume}, ${n('bags')} bags`,
+  concrete: ({ n, volume }) => `${volume}, ${counted(n('bags'), 'bag')}`,
   wrap: ({ amount, units }) => sayArea(amount, units),
   'cover-area': ({ amount, units }) => sayArea(amount, units),
   'cover-membrane': ({ amount, units }) => sayArea(amount, units),
@@ -88,16 +88,16 @@ const sayTrim = (mm: LooseSay['mm']): string =>
 /** By which rule. */
 const rules: Readonly<Record<LooseCode, (say: LooseSay) => string>> = {
   gravel: ({ n, mm, units }) =>
-    `${sayArea(n('area'), units)} at ${mm('depth')}${n('fill') > 0.005 ? ` and ${sayVolume(n('fill'), units)} to fill low ground` : ''}, and ${n('compaction')} % more for what it settles: ${n('barrows')} barrows or ${n('buckets')} buckets, ${n('loads')} ${n('loads') === 1 ? 'delivery' : 'deliveries'} of ${sayWeight(n('load'), units)}.`,
+    `${sayArea(n('area'), units)} at ${mm('depth')}${n('fill') > 0.005 ? ` and ${sayVolume(n('fill'), units)} to fill low ground` : ''}, and ${n('compaction')} % more for what it settles: ${counted(n('barrows'), 'barrow')} or ${n('buckets')} buckets, ${n('loads')} ${n('loads') === 1 ? 'delivery' : 'deliveries'} of ${sayWeight(n('load'), units)}.`,
   'hole-gravel': ({ n, units }) =>
-    `Under and about the posts of ${n('holes')} holes, less the posts: ${n('barrows')} barrows, ${sayWeight(n('weight'), units)}.`,
+    `Under and about the posts of ${counted(n('holes'), 'hole')}, less the posts: ${counted(n('barrows'), 'barrow')}, ${sayWeight(n('weight'), units)}.`,
   concrete: ({ n, units }) =>
     `What is cast, at ${units === 'imperial' ? `${(n('makes') / (FOOT / 1000) ** 3).toFixed(2)} ft³` : `${(n('makes') * 1000).toFixed(0)} l`} from a bag of ${sayWeight(n('bag'), units)}. Buy one more.`,
   blocks: ({ n, mm }) =>
     `${n('stacks')} stacks, each as high as its ground asks, in blocks of ${mm('height')}.`,
   'low-wall': () => 'The volume of the low wall, door openings not taken out.',
   spoil: ({ n, units }) =>
-    `Above the beds' undersides ${sayVolume(n('beds'), units)}, out of the holes ${sayVolume(n('holes'), units)}, as it lies: ${n('barrows')} barrows and a third more once loose.`,
+    `Above the beds' undersides ${sayVolume(n('beds'), units)}, out of the holes ${sayVolume(n('holes'), units)}, as it lies: ${counted(n('barrows'), 'barrow')} and a third more once loose.`,
   hangers: ({ n }) =>
     `Two for each of ${n('joists')} joists${n('headers') ? `, and two as wide for each of ${n('headers')} doubled headers` : ''}.`,
   wrap: ({ n, units }) =>
@@ -109,9 +109,9 @@ const rules: Readonly<Record<LooseCode, (say: LooseSay) => string>> = {
   'gusset-glue': ({ n, mm }) =>
     `${n('beads')} beads along each of those ends, ${mm('leg')} long, at ${mm('tube')} from a tube of 10 oz or 300 ml.`,
   'post-bases': ({ n, mm }) =>
-    `One under each of ${n('posts')} posts, that holds its foot ${mm('gap')} clear; fixed by its maker's sheet.`,
+    `One under each of ${counted(n('posts'), 'post')}, that holds its foot ${mm('gap')} clear; fixed by its maker's sheet.`,
   'post-caps': ({ n }) =>
-    `One on each of ${n('posts')} posts, as wide as post and beam; fixed by its maker's sheet.`,
+    `One on each of ${counted(n('posts'), 'post')}, as wide as post and beam; fixed by its maker's sheet.`,
   'seat-ties': ({ n }) =>
     `One at each of ${n('seats')} places where the roof bears on a wall or a beam; what each must hold depends on the wind where you build: by local code and its maker's sheet.`,
   'seat-screws': ({ n }) =>
@@ -125,7 +125,7 @@ const rules: Readonly<Record<LooseCode, (say: LooseSay) => string>> = {
   'cover-clips': ({ n, mm }) =>
     `One in every bay of ${n('seams')} level joints: sheets this thick want their edges held where rafters stand more than ${mm('bare')} apart, and these stand at ${mm('spacing')} (IRC table R503.2.1.1(1), from memory).`,
   'cover-screws': ({ n, units }) =>
-    `${n('across')} ${n('ribs') ? 'on the ribs' : 'in the flats'} of each of ${n('strips')} strips in each line across them, ${n('lines')} crossings: ${units === 'imperial' ? `${(n('per') * 9.290304).toFixed(0)} to 100 ft²` : `${n('per').toFixed(1)} to a m²`}. The panels' maker says how many.`,
+    `${n('across')} ${n('ribs') ? 'on the ribs' : 'in the flats'} of each of ${counted(n('strips'), 'strip')} in each line across them, ${counted(n('lines'), 'crossing')}: ${units === 'imperial' ? `${(n('per') * 9.290304).toFixed(0)} to 100 ft²` : `${n('per').toFixed(1)} to a m²`}. The panels' maker says how many.`,
   'cover-caps': ({ mm }) => sayTrim(mm),
   'cover-eave-trim': ({ mm }) => sayTrim(mm),
   'cover-gable-trim': ({ mm }) => sayTrim(mm),
@@ -137,19 +137,19 @@ const rules: Readonly<Record<LooseCode, (say: LooseSay) => string>> = {
     `One about each of ${n('lights')} ${n('lights') === 1 ? 'light' : 'lights'} and ${n('flues')} ${n('flues') === 1 ? 'flue' : 'flues'}, under the roofing above and over it below, made for the roofing's shape.`,
   'cover-drip': ({ mm }) => `Along eaves, gables and open heads: ${sayTrim(mm)}`,
   'cover-underlay': ({ n, mm }) =>
-    `${n('rows')} rows from the eave up, ${mm('long')} end to end, each ${mm('lap')} over the one below, in rolls of ${mm('width')} by ${mm('length')}.`,
+    `${counted(n('rows'), 'row')} from the eave up, ${mm('long')} end to end, each ${mm('lap')} over the one below, in rolls of ${mm('width')} by ${mm('length')}.`,
   'cover-ice': ({ n, mm }) =>
-    `${n('rows')} rows along the eaves, ${mm('long')}, from the edge to ${mm('inside')} inside the wall (IRC R905.1.2, from memory), in rolls of ${mm('width')} by ${mm('length')}.`,
+    `${counted(n('rows'), 'row')} along the eaves, ${mm('long')}, from the edge to ${mm('inside')} inside the wall (IRC R905.1.2, from memory), in rolls of ${mm('width')} by ${mm('length')}.`,
   'cover-rolls': ({ n, mm }) =>
-    `${n('rows')} rows from the eave up, ${mm('long')} end to end, each ${mm('lap')} over the one below, in rolls of ${mm('width')} by ${mm('length')}, and ${n('waste')} % for ends.`,
+    `${counted(n('rows'), 'row')} from the eave up, ${mm('long')} end to end, each ${mm('lap')} over the one below, in rolls of ${mm('width')} by ${mm('length')}, and ${n('waste')} % for ends.`,
   'cover-bundles': ({ n, mm }) =>
-    `${n('field')} strips of ${mm('strip')} in ${n('courses')} courses of which ${mm('exposure')} shows, ${n('starter')} for the starter course${n('caps') ? `, ${n('caps')} caps, three cut from a strip` : ''}, and ${n('waste')} % for ends; ${n('bundle')} strips to a bundle.`,
+    `${counted(n('field'), 'strip')} of ${mm('strip')} in ${counted(n('courses'), 'course')} of which ${mm('exposure')} shows, ${n('starter')} for the starter course${n('caps') ? `, ${counted(n('caps'), 'cap')}, three cut from a strip` : ''}, and ${n('waste')} % for ends; ${counted(n('bundle'), 'strip')} to a bundle.`,
   'cover-shingle-nails': ({ n }) =>
-    `${n('nails')} to each of ${n('strips')} strips${n('caps') ? `, two to each of ${n('caps')} caps` : ''}.`,
+    `${n('nails')} to each of ${counted(n('strips'), 'strip')}${n('caps') ? `, two to each of ${counted(n('caps'), 'cap')}` : ''}.`,
   'cover-membrane': ({ n, mm }) =>
-    `${n('strips') === n('faces') ? `In one piece${n('faces') > 1 ? ' to a face' : ''}, ${mm('long')} along the eave` : `In ${n('strips')} strips of ${mm('width')}, each ${mm('lap')} over the next`}, turned ${mm('over')} over the edges and ${mm('up')} up a wall.`,
+    `${n('strips') === n('faces') ? `In one piece${n('faces') > 1 ? ' to a face' : ''}, ${mm('long')} along the eave` : `In ${counted(n('strips'), 'strip')} of ${mm('width')}, each ${mm('lap')} over the next`}, turned ${mm('over')} over the edges and ${mm('up')} up a wall.`,
   'wall-screws': ({ n, mm }) =>
-    `In each of ${n('panels')} panels across every line, ${n('lines')} crossings, the lines ${mm('apart')} apart at most but for girts that are farther. The panels' maker says how many.`,
+    `In each of ${counted(n('panels'), 'panel')} across every line, ${counted(n('lines'), 'crossing')}, the lines ${mm('apart')} apart at most but for girts that are farther. The panels' maker says how many.`,
   'wall-tape': ({ n, mm }) =>
     `Round both faces of ${n('panes')} panes, ${mm('round')} round them in all, from rolls of ${mm('roll')}.`,
   'wall-flashing': ({ mm }) => `Over each head and 2 in (50 mm) past it: ${sayTrim(mm)}`,

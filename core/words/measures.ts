@@ -1,5 +1,8 @@
 import { formatLength, INCH, type MeasureFault, ON_MARK, type Units } from '../measure'
 
+/** So many of a thing, `name` of one; with an s of none or many. */
+export const counted = (count: number, name: string): string => `${count} ${name}${count === 1 ? '' : 's'}`
+
 /** A length as a sentence says it: with its unit. */
 export const sayLength = (mm: number, units: Units): string =>
   formatLength(mm, { units, unit: true, style: 'feet' })

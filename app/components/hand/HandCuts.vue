@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { sheetsIn } from '../../../core/plan'
+import { counted } from '../../../core/words'
 import { looseRows } from '../../logic/card-rows'
 
 /** What comes out of each sheet of the walls or the floor, by the pieces' marks. */
@@ -25,9 +26,9 @@ const loose = computed(() =>
 )
 const remark = computed(() =>
   props.of === 'walls'
-    ? `${sheets.value.length} sheets for all walls and gables, offcuts used again; edges on wood, 1/8" (3 mm) apart.`
+    ? `${counted(sheets.value.length, 'sheet')} for all walls and gables, offcuts used again; edges on wood, 1/8" (3 mm) apart.`
     : sheets.value.length
-      ? `Ends break on joists, no row over the last one's. ${sheets.value.length} sheets, offcuts used again; leave 1/8" (3 mm) between.`
+      ? `Ends break on joists, no row over the last one's. ${counted(sheets.value.length, 'sheet')}, offcuts used again; leave 1/8" (3 mm) between.`
       : 'Boards across the joists, ends on a joist; the last row is ripped.',
 )
 </script>

@@ -1,8 +1,8 @@
-import { type Glazing, isGlazed, isSide, sidingOn, type SidingPath } from '../../design'
+import { type Building, type Glazing, isGlazed, isSide, sidingOn, type SidingPath } from '../../design'
 import { flip, type Plane, planeAcross, planeAt, scale } from '../../geometry'
 import { breaksOf, levelUnder, type Problem, type Profile, stretchOf } from '../../lines'
 import { paneSection, type Section } from '../../lumber'
-import { HAIR } from '../../measure'
+import { countUp, HAIR } from '../../measure'
 import { gaps, least, type Stretch } from '../../trade'
 import type { BuildingCut, Order } from '../member'
 import { ofGable, ofWall } from '../place'
@@ -68,16 +68,20 @@ export function glazeWall(ask: CoverAsk, section: SectionOf): Glazed {
         ? [{ ...bay, as: found.siding, path: found.path, stop: section(found.siding.stop) }]
         : []
     })
-  const holes = gable ? hangingIn(gable.line) : []
+  const holes = gable ? [...hangingIn(gable.line), ...wedgesIn(building, wall, gable.line)] : []
   const grooves = new Map<WallBoard, BuildingCut[]>()
   const crossed = panes.filter(({ rect, as }) =>
     framed.braced.some(brace => crosses(brace, grown(rect, as.held === 'grooves' ? as.deep : 0))),
   )
   const laid = panes.filter(pane => pane.as.thickness < roomFor(pane, stud) + HAIR && !crossed.includes(pane))
-  const orders = laid.flatMap((pane, i) => [
-    ...paneOrders(wall, stud, pane, i + 1, holes, groove(wall, stud, pane, boards, grooves)),
-    ...stopOrders(wall, stud, pane, i + 1, holes),
-  ])
+  const orders = laid.flatMap((pane, i) =>
+    isTight(pane)
+      ? fillers(wall, stud, pane, i + 1, holes)
+      : [
+          ...paneOrders(wall, stud, pane, i + 1, holes, groove(wall, stud, pane, boards, grooves)),
+          ...stopOrders(wall, stud, pane, i + 1, holes),
+        ],
+  )
   const [first] = crossed
   return {
     orders,
@@ -87,9 +91,65 @@ export function glazeWall(ask: CoverAsk, section: SectionOf): Glazed {
       ...(first
         ? [{ code: 'glazed-crossed', path: first.path, side: name, bays: crossed.length } as const]
         : []),
-      ...problemsOf(panes, stud),
+      ...problemsOf(
+        panes.filter(pane => !isTight(pane)),
+        stud,
+      ),
     ],
   }
+}
+
+/** Whether the stops of a bay would leave no pane to see between them. */
+const isTight = ({ as, rect: { x0, x1, y0, y1 }, stop }: Pane): boolean =>
+  as.held === 'stops' && Math.min(x1 - x0, y1 - y0) < 2 * stop.depth + least.piece
+
+/** A bay with no room for a pane between stops is closed by those alone, side by side, outside and inside. */
+function fillers(wall: Wall, stud: Section, pane: Pane, number: number, holes: readonly Rect[]): Order[] {
+  const { rect, stop, as, line, inGable } = pane
+  const way = rect.x1 - rect.x0 < rect.y1 - rect.y0 ? 'upright' : 'level'
+  const long = way === 'upright' ? rect.x1 - rect.x0 : rect.y1 - rect.y0
+  if (long < least.piece) return []
+  const count = countUp(long / stop.depth)
+  const each = long / count
+  return (['outer', 'inner'] as const).flatMap(name => {
+    const over = (name === 'outer' ? 0 : stop.thickness + as.thickness) + stop.thickness
+    return Array.from({ length: count }, (_, k) => k * each).flatMap((from, k) => {
+      const own =
+        way === 'upright'
+          ? { ...rect, x0: rect.x0 + from, x1: rect.x0 + from + each }
+          : { ...rect, y0: rect.y0 + from, y1: rect.y0 + from + each }
+      return piecesAbout(own, holes).map((piece, i) =>
+        faceBoard(
+          { wall, deep: stud.depth, over: -over },
+          {
+            where: (inGable ? ofGable : ofWall)(
+              wall.name,
+              `${name}-filler`,
+              number,
+              k + 1,
+              ...(i ? [i + 1] : []),
+            ),
+            role: 'pane-stop',
+            section: stop,
+            way,
+            cuts: line ? slopesOver(line, own, 0) : [],
+            ...piece,
+          },
+        ),
+      )
+    })
+  })
+}
+
+/** Where the wedges under end rafters stand in an end wall's gable: nothing is glazed there. */
+function wedgesIn({ roof, heights, bearings, footprint }: Building, wall: Wall, line: Profile): Rect[] {
+  if (roof.seat.rule !== 'wedge' || wall.along !== 'y') return []
+  return roof.has.falls.flatMap((side): Rect[] => {
+    if (side !== 'south' && side !== 'north') return []
+    const inner = side === 'south' ? bearings.south : footprint.width - bearings.north
+    const [x0, x1] = side === 'south' ? [0, inner] : [inner, footprint.width]
+    return [{ x0, x1, y0: heights[side], y1: levelUnder(line, inner) }]
+  })
 }
 
 const liesIn = ({ x0, x1, y0, y1 }: Rect, { s, z }: { readonly s: Stretch; readonly z: Stretch }): boolean =>

@@ -43,7 +43,7 @@ const mayShow = ({ depth, thickness }: Section): Stretch => ({ from: 2 * thickne
 /** Why boards can't be lapped as asked: too narrow for their thickness, or too much or too little shows. */
 export function lapProblem({ exposure }: LappedSiding, board: Section, path: SidingPath): Problem | null {
   const { from, to } = mayShow(board)
-  if (to < from + HAIR) return { code: 'siding-narrow', path: `${path}.section`, least: from + gaps.lap }
+  if (to < from - HAIR) return { code: 'siding-narrow', path: `${path}.section`, least: from + gaps.lap }
   return exposure < from - HAIR || exposure > to + HAIR
     ? { code: 'siding-shows', path: `${path}.exposure`, least: from, most: to }
     : null
@@ -179,6 +179,17 @@ function leaningBoard(
   }
 }
 
+/** Places a batten is wide apart at least: two that are nearer share one in their middle. */
+function apart(joints: readonly number[], wide: number): number[] {
+  const out: number[] = []
+  for (const at of joints) {
+    const last = out.at(-1)
+    if (last !== undefined && at - last < wide - HAIR) out[out.length - 1] = (last + at) / 2
+    else out.push(at)
+  }
+  return out
+}
+
 /** Boards flat on the sheets, level or upright, and the battens on the joints of upright ones. */
 function boardOrders(
   skin: Skin,
@@ -255,7 +266,9 @@ function boardOrders(
     ? laid(
         { role: 'siding-batten', name: 'batten', board: batten, off: section.thickness },
         'upright',
-        of(joints.map(at => ({ from: at - batten.depth / 2, to: at + batten.depth / 2 }))),
+        of(
+          apart(joints, batten.depth).map(at => ({ from: at - batten.depth / 2, to: at + batten.depth / 2 })),
+        ),
       )
     : []
   return [...laid(boards, 'upright', of(columns)), ...battens]

@@ -1,12 +1,20 @@
 import { formatAngle } from '../../measure'
-import type { Sayings } from './sayings'
+import type { CautionSay, Sayings } from './sayings'
+
+/** What a notch leaves over an overhang, where that is little. */
+const leaving = ({ mm, n }: CautionSay): string =>
+  n('tail') ? `, and leaves ${mm('left')} over the overhang, where codes often ask for ${mm('tail')}` : ''
 
 /** What is said of the roof. */
 export const roofSayings = {
-  'notch-over-third': ({ mm }) =>
-    `The bird's mouth is ${mm('notch')} deep, past a third of the rafter (${mm('limit')}). Narrow the seat, raise the height above plate or use a deeper rafter.`,
-  'notch-over-quarter': ({ mm }) =>
-    `The bird's mouth is ${mm('notch')} deep, past the quarter of the depth (${mm('limit')}) that codes often allow at the end of a member. Ask what your building department takes.`,
+  'notch-over-third': saying =>
+    `The bird's mouth is ${saying.mm('notch')} deep, past a third of the rafter (${saying.mm('limit')})${leaving(saying)}. Narrow the seat, raise the height above plate or use a deeper rafter.`,
+  'notch-over-quarter': saying =>
+    `The bird's mouth is ${saying.mm('notch')} deep, past the quarter of the depth (${saying.mm('limit')}) that codes often allow at the end of a member${leaving(saying)}. Ask what your building department takes.`,
+  'hip-notch-over-third': ({ mm }) =>
+    `The hips' bird's mouths are ${mm('notch')} deep, past a third of their depth (${mm('limit')}). Raise the height above plate or use a deeper hip.`,
+  'hip-notch-over-quarter': ({ mm }) =>
+    `The hips' bird's mouths are ${mm('notch')} deep, past the quarter of their depth (${mm('limit')}) that codes often allow at the end of a member. Ask what your building department takes.`,
   'tail-shallow': ({ mm }) =>
     `${mm('left')} of rafter is left over the overhang; codes often ask for ${mm('limit')}. Narrow the seat or use a deeper rafter.`,
   'tail-long': ({ mm }) =>
