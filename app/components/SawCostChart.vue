@@ -14,7 +14,7 @@ const colour = (name: string): string =>
 const data = computed(() => {
   void dusk.value
   const over = {
-    label: 'Over, %',
+    label: 'Offcuts, %',
     data: [...props.chart.over],
     backgroundColor: colour('--sawdust'),
     xAxisID: 'over',

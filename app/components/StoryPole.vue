@@ -3,7 +3,7 @@ import { lowEaves } from '../../core/lines'
 import type { Frame } from '../../core/frame'
 import { formatLength } from '../../core/measure'
 import { benchKeys } from '../logic/benches'
-import { storyPole } from '../logic/pole'
+import { deckName, plateName, storyPole } from '../logic/pole'
 
 const props = defineProps<{ id: string; bench: string }>()
 const store = useBench()
@@ -20,6 +20,8 @@ const heights = computed(() => {
     base: frame?.floor?.bottom ?? 0,
     plate: frame ? plateOf(frame) : 2400,
     ridge: frame?.roof.highest ?? 3200,
+    deck: deckName(store.plan),
+    bearing: plateName(store.plan),
     top: frame?.roof.faces.length === 1 ? ('Top' as const) : ('Ridge' as const),
   }
 })

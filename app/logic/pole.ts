@@ -1,3 +1,4 @@
+import type { Plan } from '../../core/plan'
 import type { Bench } from './benches'
 
 /** The story pole's real heights above the deck, mm: where it is ticked, and by what name. */
@@ -6,6 +7,9 @@ export interface PoleHeights {
   readonly base: number
   readonly plate: number
   readonly ridge: number
+  /** What there is at the level that all is measured from, and what rafters bear on. */
+  readonly deck?: 'Deck' | 'Slab' | 'Level'
+  readonly bearing?: 'Plate' | 'Beam'
   /** What the highest tick is. */
   readonly top?: 'Ridge' | 'Top'
 }
@@ -38,13 +42,14 @@ export function storyPole(heights: PoleHeights, tall: number, every: number): Po
   const raised = heights.ground < -1
   const scale = (earth - ABOVE) / Math.max(heights.ridge - heights.ground, 1)
   const y = (height: number): number => earth - (height - heights.ground) * scale
+  const [deck, bearing] = [heights.deck ?? 'Deck', heights.bearing ?? 'Plate']
   const wanted = [
     ...(raised ? [{ name: 'Ground', height: heights.ground, above: 0 }] : []),
     ...(raised && heights.base > heights.ground + 1 && heights.base < -1
       ? [{ name: 'Base', height: heights.base, above: WORDS }]
       : []),
-    { name: 'Deck', height: 0, above: raised ? BENCH : 0 },
-    { name: 'Plate', height: heights.plate, above: BENCH },
+    { name: deck, height: 0, above: raised ? BENCH : 0 },
+    { name: bearing, height: heights.plate, above: BENCH },
     { name: heights.top ?? 'Ridge', height: heights.ridge, above: BENCH },
   ]
   let last = Infinity
@@ -55,7 +60,7 @@ export function storyPole(heights: PoleHeights, tall: number, every: number): Po
   const at = (name: string): number => ticks.find(each => each.name === name)?.y ?? earth
   const low = raised
     ? [
-        { bench: 'floor' as const, label: 'Floor', y: at('Deck') + BENCH / 2 - 1 },
+        { bench: 'floor' as const, label: 'Floor', y: at(deck) + BENCH / 2 - 1 },
         { bench: 'ground' as const, label: 'Ground', y: earth + 44 },
         { bench: 'saw' as const, label: 'Saw', y: earth + 92 },
       ]
@@ -71,9 +76,9 @@ export function storyPole(heights: PoleHeights, tall: number, every: number): Po
       {
         bench: 'roof',
         label: 'Roof',
-        y: Math.min((at('Plate') + at(heights.top ?? 'Ridge')) / 2, at('Plate') - 38),
+        y: Math.min((at(bearing) + at(heights.top ?? 'Ridge')) / 2, at(bearing) - 38),
       },
-      { bench: 'walls', label: 'Walls', y: (at('Deck') + at('Plate')) / 2 },
+      { bench: 'walls', label: 'Walls', y: (at(deck) + at(bearing)) / 2 },
       ...low,
     ],
     small: Array.from({ length: Math.floor((heights.ridge - heights.ground) / every) }, (_, i) =>
@@ -81,3 +86,13 @@ export function storyPole(heights: PoleHeights, tall: number, every: number): Po
     ),
   }
 }
+
+/** What a building is measured from: its deck, a slab, or the level of its posts' marks. */
+export function deckName(plan: Plan | null | undefined): PoleHeights['deck'] {
+  if (!plan || plan.building.floor) return 'Deck'
+  return plan.building.base?.kind === 'slab' ? 'Slab' : plan.building.base ? 'Level' : 'Deck'
+}
+
+/** What rafters bear on: plates, or the beams of a building that has none on any side. */
+export const plateName = (plan: Plan | null | undefined): PoleHeights['bearing'] =>
+  plan?.frame.members.some(({ role }) => role === 'top-plate') || !plan ? 'Plate' : 'Beam'

@@ -108,11 +108,20 @@ export function wholeListCsv(all: Whole, order: ListOrder = 'section'): string {
   return `\uFEFF${Papa.unparse(rows, { escapeFormulae: true, newline: '\r\n' })}\r\n`
 }
 
-/** A slope's numbers in two lines. */
-const slopeText = (name: string, roof: RoofReading, say: (mm: number) => string): string[] => [
-  `${name} ${formatAngle(roof.angle, 2)}; run ${say(roof.run)}, rise ${say(roof.rise)}, line length ${say(roof.lineLength)}${roof.ridgeDeduction ? `, ridge deduction ${say(roof.ridgeDeduction.along)}` : ''}`,
-  `Seat ${say(roof.birdsmouth.seat)}, heel ${say(roof.birdsmouth.heel)}, notch ${say(roof.birdsmouth.notch)}, height above plate ${say(roof.heightAbovePlate)}`,
-]
+/**
+ * A slope's numbers in two lines: without a bird's mouth, as of trusses, what it stands over the plate
+ * alone.
+ */
+const slopeText = (name: string, roof: RoofReading, say: (mm: number) => string): string[] => {
+  const { seat, heel, notch } = roof.birdsmouth
+  const over = `height above plate ${say(roof.heightAbovePlate)}`
+  return [
+    `${name} ${formatAngle(roof.angle, 2)}; run ${say(roof.run)}, rise ${say(roof.rise)}, line length ${say(roof.lineLength)}${roof.ridgeDeduction ? `, ridge deduction ${say(roof.ridgeDeduction.along)}` : ''}`,
+    notch > 0
+      ? `Seat ${say(seat)}, heel ${say(heel)}, notch ${say(notch)}, ${over}`
+      : `${seat > 0 ? `Seat ${say(seat)}, no notch, ` : ''}${over}`,
+  ].map(capital)
+}
 
 /** Against a house out of line each rafter has numbers of its own: those of the roof are its first one's. */
 const roofName = ({ building }: Plan): string =>

@@ -172,7 +172,8 @@ describe('cautions name the limit that is passed', () => {
     expect(sayCaution(of[0]!, 'imperial')).toMatch(/past a third .*, and leaves .* over the overhang, where/)
   })
 
-  // over the corner the seat runs √2 as far as a common's and the hip falls 12 in 17: a 2x10 notched past half
+  // over the corner the seat runs √2 as far as a common's and the hip falls 12 in 17: a 2x10 notched past
+  // half
   test('hips are held to what their own bird’s mouths take', () => {
     const hipped = withRoofOf({ ...base, footprint: { length: 5000, width: 3600 } }, { shape: 'hip' })
     const made = plan({

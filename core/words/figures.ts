@@ -29,7 +29,7 @@ export const figureNames: Record<FigureName, string> = {
   'common-difference': 'Common difference',
   wild: 'Left long by',
   'set-long': 'Set long by',
-  'post-left': 'Left of the post',
+  'post-left': 'Wood left beside the beam',
   climb: 'Climbs by',
   vents: 'Holes for air',
   nails: 'Nails, a face',

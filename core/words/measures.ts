@@ -26,7 +26,7 @@ export function toMark(mm: number, units: Units, way: 'up' | 'down'): number {
 export function saidApart(lengths: readonly number[], units: Units): (mm: number) => string {
   const ways =
     units === 'imperial'
-      ? ([16, 32, 64] as const).map(
+      ? ([16, 32] as const).map(
           denominator =>
             (mm: number): string =>
               formatLength(mm, { units, unit: true, style: 'feet', denominator }),

@@ -22,6 +22,9 @@ const always = new Set([
   'notch-over-third',
   'notch-over-quarter',
   'tail-shallow',
+  // a hip a size deeper than its rafters comes down lower over the corner
+  'hip-notch-over-third',
+  'hip-notch-over-quarter',
   // walls under one slope are raked: plates don't lap there, and a low building is framed beside itself
   'corners-unlapped',
   'wall-no-room',

@@ -256,7 +256,9 @@ describe('the order', () => {
       roof: { ...made.design.roof, truss: { ...made.design.roof.truss, setting: null } },
     })
     const stays = made.frame.members.length - bare.frame.members.length
-    expect(made.totals.pieces).toBe(bare.totals.pieces + stays)
+    expect(made.totals.pieces).toBe(
+      bare.totals.pieces + stays + made.totals.temporary.pieces - bare.totals.temporary.pieces,
+    )
     expect(made.totals.temporary.pieces).toBe(made.frame.temporary.length)
     for (const { id } of made.frame.temporary)
       expect(made.pieces.some(({ members }) => members.includes(id))).toBe(true)

@@ -479,7 +479,7 @@ describe('post bases, and what is left of a post', () => {
     if (!piece) throw new Error('no post')
     const figure = cardOf(made, piece).figures.find(({ name }) => name === 'post-left')
     expect(figure?.value).toBeCloseTo(left * INCH, 6)
-    expect(sayDetails(made, piece).figures.join()).toContain('left of the post')
+    expect(sayDetails(made, piece).figures.join()).toContain('wood left beside the beam')
   })
 
   test('a beam on top leaves the post whole, and nothing is said', () => {

@@ -12,7 +12,7 @@ export const roofSayings = {
   'notch-over-quarter': saying =>
     `The bird's mouth is ${saying.mm('notch')} deep, past the quarter of the depth (${saying.mm('limit')}) that codes often allow at the end of a member${leaving(saying)}. Ask what your building department takes.`,
   'hip-notch-over-third': ({ mm }) =>
-    `The hips' bird's mouths are ${mm('notch')} deep, past a third of their depth (${mm('limit')}). Raise the height above plate or use a deeper hip.`,
+    `The hips' bird's mouths are ${mm('notch')} deep, past a third of their depth (${mm('limit')}). Raise the height above plate, or use hips no deeper than the rafters' plumb cuts ask for.`,
   'hip-notch-over-quarter': ({ mm }) =>
     `The hips' bird's mouths are ${mm('notch')} deep, past the quarter of their depth (${mm('limit')}) that codes often allow at the end of a member. Ask what your building department takes.`,
   'tail-shallow': ({ mm }) =>
