@@ -1,0 +1,23 @@
+import { expect, test } from '@jest/globals'
+import { readdirSync, readFileSync } from 'node:fs'
+import { parseDesign } from '../design'
+import { everyBoard } from '../frame'
+import { plan, raising, standTogether } from '../plan'
+import { planFile } from '../output'
+import { apart, fromFile, rebuilt, solidOfBoard } from './rebuild'
+import { clashes } from './solids'
+
+/*
+ * Whole designs that once had boards in one another, or a board told as another than it is: each is held to
+ * both for good.
+ */
+test.each(readdirSync('core/testing/pinned'))('%s', name => {
+  const read = parseDesign(readFileSync(`core/testing/pinned/${name}`, 'utf8'))
+  if (!read.ok) throw new Error(JSON.stringify(read.faults))
+  const made = plan(read.design)
+  const all = [...everyBoard(made.frame), ...made.frame.base.parts]
+  expect(clashes(all, 1, standTogether(raising(made)))).toEqual([])
+  const told = planFile(made).pieces as unknown[]
+  for (const [i, { board, mark }] of made.pieces.entries())
+    expect([mark, apart(rebuilt(fromFile(told[i]), 0.2), solidOfBoard(board)) <= 0.2]).toEqual([mark, true])
+})
