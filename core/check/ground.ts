@@ -97,7 +97,8 @@ function baseCautions(plan: Plan): Caution[] {
     ),
     ...cautionIf(timber || kind === 'posts' || kind === 'poles', 'ground-contact', [
       ...(['border', 'skid', 'post', 'skirt', 'stake'] as const).flatMap(role => idsOf(frame, role)),
-      ...Object.keys(frame.base.feet),
+      // of posts that are asked for those that stand
+      ...idsOf(frame, 'wall-post').filter(id => id in frame.base.feet),
     ]),
     ...cautionIf(
       timber || kind === 'blocks',

@@ -1,8 +1,8 @@
 /** What a small outbuilding may be; millimetres unless named. Beyond these it is another trade's building. */
 export const limits = {
-  footprintLength: { min: 300, max: 18000 },
+  footprintLength: { min: 300, max: 30000 },
   footprintWidth: { min: 300, max: 12000 },
-  floorJoint: { min: 600, max: 18000 },
+  floorJoint: { min: 600, max: 30000 },
   boughtSpan: { min: 600, max: 12000 },
   wallHeight: { min: 300, max: 4300 },
   wallHeight0: { min: 0, max: 4300 },

@@ -33,7 +33,7 @@ export const floor = (long: number, wide: number) =>
       doubled: fc.array(length(0, 60000, 0, long), { maxLength: 2 }),
       blocking: one(0, 1, 2, 3),
       hold: one('nails', 'hangers'),
-      joint: orNull(length(600, 18000, 0.3 * long, 0.7 * long), 2),
+      joint: orNull(length(600, 30000, 0.3 * long, 0.7 * long), 2),
       openings: fc.array(
         group({
           x: length(0, 60000, 0.1 * long, 0.8 * long),

@@ -7,7 +7,7 @@ import { opening, walls } from './walls'
 
 /** A footprint as `along the ridge, across it`, mm; square at times. */
 const footprint = fc
-  .tuple(length(300, 18000, 1500, 7000), length(300, 12000, 1200, 4500), fc.nat(9))
+  .tuple(length(300, 30000, 1500, 7000), length(300, 12000, 1200, 4500), fc.nat(9))
   .map(([long, wide, square]) => ({
     length: square ? long : Math.min(12000, long),
     width: square ? wide : Math.min(12000, long),

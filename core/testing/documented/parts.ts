@@ -31,7 +31,7 @@ export const part = (long: number, wide: number): fc.Arbitrary<Json> =>
     .chain(({ under, on, share, depth, at }) => {
       const end = on === 'east' || on === 'west'
       const room = end ? wide : long
-      const reach = Math.min(18000, Math.max(300, room * Math.min(1, share)))
+      const reach = Math.min(30000, Math.max(300, room * Math.min(1, share)))
       const by = under && end ? fc.constant('roof') : one('height', 'eave', 'eave', 'slope')
       return by.chain(way => {
         const [length_, width] = way === 'roof' ? [depth, wide] : [reach, depth]

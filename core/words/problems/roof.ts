@@ -1,8 +1,12 @@
 import { limits } from '../../design'
 import type { RoofProblem } from '../../lines'
-import { formatAngle } from '../../measure'
+import { formatAngle, HAIR } from '../../measure'
 import { gambrelSentences } from './gambrel'
 import type { Sentences } from './sentences'
+
+/** Whether a height may be typed as a wall's own. */
+const isTyped = (height: number): boolean =>
+  height > limits.wallHeight.min - HAIR && height < limits.wallHeight.max + HAIR
 
 /** What is wrong with the roof, and what to change. */
 export const roofSentences: Sentences<RoofProblem> = {
@@ -56,7 +60,11 @@ export const roofSentences: Sentences<RoofProblem> = {
   'hip-nearly-square': (problem, { mm, up }) =>
     `The ridge would be too short for two pairs of rafters. Make the length ${mm(problem.square)} as the span is, so that all hips meet at one point, or at least ${up(problem.least)}.`,
   'hip-walls-uneven': (problem, { mm }) =>
-    `A hip roof stands on four walls of one height. Give the ${problem.side} wall ${mm(problem.height)}, as another has.`,
+    `A hip roof stands on four walls of one height. ${
+      isTyped(problem.height)
+        ? `Give the ${problem.side} wall ${mm(problem.height)}, as another has.`
+        : 'Type one height for all four.'
+    }`,
   'hip-off-plate': (problem, { up }) =>
     `The hip rafters would hang ${up(problem.by)} over the corner of the plates. Use deeper hips, or a lower height above plate.`,
   'ridge-post-blocked': () =>
@@ -147,7 +155,11 @@ export const roofSentences: Sentences<RoofProblem> = {
   'ledger-below-deck': (problem, { up }) =>
     `The ledger would reach ${up(problem.by)} below the deck. Use a shallower board, or put it higher.`,
   'flat-walls-uneven': (problem, { mm }) =>
-    `A flat roof's joists lie level on two walls of one height. Give the ${problem.side} wall ${mm(problem.height)} as the other has, or choose a single slope.`,
+    `A flat roof's joists lie level on two walls of one height. ${
+      isTyped(problem.height)
+        ? `Give the ${problem.side} wall ${mm(problem.height)} as the other has`
+        : 'Type one height for both'
+    }, or choose a single slope.`,
   'notch-too-deep': (problem, { down }) =>
     `The rafters would be notched past their middle. Notch them ${down(problem.most)} at most, or use deeper ones.`,
   'tail-too-shaped': (problem, { down }) =>
