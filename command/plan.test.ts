@@ -68,7 +68,8 @@ describe('npm run plan', () => {
     expect(files.code).toBe(0)
     const marks = (out: string): string[] =>
       [...out.matchAll(/^([A-Z]+\d+) /gm)].map(([, mark]) => mark ?? '')
-    expect([...marks((await work).out)].sort()).toEqual([...marks(text.out)].sort())
+    // by steps a piece stands under each that it goes up in
+    expect([...new Set(marks((await work).out))].sort()).toEqual([...marks(text.out)].sort())
     expect(marks((await work).out).indexOf('R1')).toBeGreaterThan(marks((await work).out).indexOf('S1'))
     expect(await readdir(join(folder, 'out'))).toEqual(
       expect.arrayContaining([

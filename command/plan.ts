@@ -9,11 +9,11 @@ import { type Plan, type Whole, whole } from '../core/plan'
 import { sayCaution, sayDesignFault, sayProblem } from '../core/words'
 import { ended, plain, readText, Refusal } from './call'
 
-const usage = `usage: npm run --silent plan -- FILE [--format json|csv|text] [--order section|work] [--out DIR]
+const usage = `usage: npm run --silent plan -- FILE [--format json|csv|text] [--order section|work] [--kits] [--out DIR]
 
 Reads a design file and prints the plan. With --out it writes plan.json, cut-list.csv,
 cut-list.txt and the drawings to DIR instead. Lists run by section, lumber before sheets, or in the
-order of the work. Exit: 0 planned, 1 the design can't be framed as drawn (what can be is printed;
+order of the work (--order work, or --kits): by step, so many of each piece as go up in it. Exit: 0 planned, 1 the design can't be framed as drawn (what can be is printed;
 why, and what to mind, is said on standard error), 2 the file or the call is not understood.
 `
 
@@ -61,6 +61,7 @@ function readCall(): Call | null {
       options: {
         format: { type: 'string', default: 'json' },
         order: { type: 'string', default: 'section' },
+        kits: { type: 'boolean', default: false },
         out: { type: 'string' },
         help: { type: 'boolean', short: 'h' },
       },
@@ -73,7 +74,7 @@ function readCall(): Call | null {
   const format = formats[call.values.format]
   if (!path || more.length) throw new Refusal(usage)
   if (!format) throw new Refusal(`--format is json, csv or text, not “${call.values.format}”`)
-  const { order } = call.values
+  const order = call.values.kits ? 'work' : call.values.order
   if (order !== 'section' && order !== 'work') throw new Refusal(`--order is section or work, not “${order}”`)
   return { path, format, order, out: call.values.out }
 }

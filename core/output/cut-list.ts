@@ -4,7 +4,7 @@ import { formatAngle, formatLength } from '../measure'
 import { isLumber } from '../lumber'
 import { kneesOf } from '../lines'
 import {
-  inOrderOfWork,
+  kitsOf,
   northSlope,
   readFaces,
   type Piece,
@@ -20,6 +20,7 @@ import {
   capital,
   counted,
   cutNames,
+  raisingNames,
   sayCaution,
   sayDetails,
   sayLength,
@@ -34,7 +35,7 @@ import {
 const angle = (value: number): number => Number(value.toFixed(2))
 
 /** A row of the cut list: lengths as read on a tape, and beside them in mm. */
-function row(plan: Plan, piece: Piece): Record<string, string | number> {
+function row(plan: Plan, { piece, count, step }: Listed): Record<string, string | number> {
   const {
     design: { units },
     density,
@@ -42,8 +43,9 @@ function row(plan: Plan, piece: Piece): Record<string, string | number> {
   const [start, end] = piece.ends
   const { cuts: lines, notches, inPlace, figures } = sayDetails(plan, piece)
   return {
+    ...(step === null ? {} : { Step: step }),
     Mark: piece.mark,
-    Count: piece.count,
+    Count: count,
     Piece: roles[piece.role].one,
     Section: saySection(piece.section, units),
     'Thickness mm': Number(piece.section.thickness.toFixed(3)),
@@ -88,14 +90,26 @@ function endsOf(piece: Piece): Record<string, string | number> {
 /** How a list runs: by section, the largest first and lumber before sheets; or in the order of the work. */
 export type ListOrder = 'section' | 'work'
 
-const ordered = (plan: Plan, order: ListOrder): readonly Piece[] =>
-  order === 'work' ? inOrderOfWork(plan).map(each => each.piece) : plan.pieces
+/** A piece as it is listed: how many of it there, and in the order of the work under which step. */
+interface Listed {
+  readonly piece: Piece
+  readonly count: number
+  readonly step: string | null
+}
+
+/** By section each piece once; in the order of the work so many of it as go up in each step. */
+const ordered = (plan: Plan, order: ListOrder): readonly Listed[] =>
+  order === 'work'
+    ? kitsOf(plan).flatMap(({ name, items }) =>
+        items.map(({ piece, count }) => ({ piece, count, step: raisingNames[name] })),
+      )
+    : plan.pieces.map(piece => ({ piece, count: piece.count, step: null }))
 
 /**
  * The cut list as CSV (RFC 4180, comma, CRLF), with a byte order mark so that spreadsheets read it as UTF-8.
  */
 export function cutListCsv(plan: Plan, order: ListOrder = 'section'): string {
-  const rows = ordered(plan, order).map(piece => row(plan, piece))
+  const rows = ordered(plan, order).map(each => row(plan, each))
   return `\uFEFF${Papa.unparse(rows, { escapeFormulae: true, newline: '\r\n' })}\r\n`
 }
 
@@ -103,7 +117,7 @@ export function cutListCsv(plan: Plan, order: ListOrder = 'section'): string {
 export function wholeListCsv(all: Whole, order: ListOrder = 'section'): string {
   if (!all.parts.length) return cutListCsv(all.main, order)
   const rows = plansOf(all).flatMap(plan =>
-    ordered(plan, order).map(piece => ({ Part: plan.design.name, ...row(plan, piece) })),
+    ordered(plan, order).map(each => ({ Part: plan.design.name, ...row(plan, each) })),
   )
   return `\uFEFF${Papa.unparse(rows, { escapeFormulae: true, newline: '\r\n' })}\r\n`
 }
@@ -141,9 +155,9 @@ export function cutListText(plan: Plan, order: ListOrder = 'section'): string {
         ...(north ? slopeText('North slope', north, say) : []),
       ]
   const listed = ordered(plan, order)
-  const rows = listed.map(piece => [
+  const rows = listed.map(({ piece, count }) => [
     piece.mark,
-    `${piece.count}`,
+    `${count}`,
     saySection(piece.section, units),
     piece.width < piece.section.depth - 0.05 || !isLumber(piece.section)
       ? `${say(piece.length)} × ${say(piece.width)}`
@@ -160,7 +174,11 @@ export function cutListText(plan: Plan, order: ListOrder = 'section'): string {
       .join('  ')
       .trimEnd(),
   )
-  const lines = table.flatMap((line, i) => [line, ...furtherLine(plan, listed[i])])
+  const lines = table.flatMap((line, i) => {
+    const { step = null, piece } = listed[i] ?? {}
+    const heading = step !== null && step !== listed[i - 1]?.step ? [...(i ? [''] : []), `${step}:`] : []
+    return [...heading, line, ...furtherLine(plan, piece)]
+  })
   const wood =
     units === 'imperial' ? `${totals.boardFeet.toFixed(1)} board feet` : `${totals.volume.toFixed(3)} m³`
   return [

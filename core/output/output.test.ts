@@ -1,11 +1,21 @@
+import { readFileSync } from 'node:fs'
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import Papa from 'papaparse'
-import { type Design, newDesign, usualBase, usualFloors, usualSheathing, usualSite } from '../design'
+import {
+  type Design,
+  newDesign,
+  parseDesign,
+  usualBase,
+  usualFloors,
+  usualSheathing,
+  usualSite,
+} from '../design'
 import { drawingsOf } from '../drawing'
 import { parseLength } from '../measure'
-import { inOrderOfWork, plan } from '../plan'
+import { inOrderOfWork, plan, raising } from '../plan'
 import { gableSheds, runs } from '../testing/designs'
+import { raisingNames } from '../words'
 import { cutListCsv, cutListText, fileName, planFile } from './index'
 import { drawingSvg } from './svg'
 
@@ -262,4 +272,31 @@ test.each([
   ['///', 'design.json'],
 ])('a file of “%s” is called %s', (name, file) => {
   expect(fileName(name, 'json')).toBe(file)
+})
+
+describe('lists in the order of the work', () => {
+  const read = parseDesign(readFileSync('demo/ringing-hut.json', 'utf8'))
+  if (!read.ok) throw new Error('not valid')
+  const made = plan(read.design)
+
+  test('have a heading for each step, and under it so many of each piece as go up in it', () => {
+    const rows = Papa.parse<Record<string, string>>(cutListCsv(made, 'work').slice(1).trim(), {
+      header: true,
+    }).data
+    // counted from the steps themselves: a step's members, by the mark of the piece they are
+    const markOf = new Map(made.pieces.flatMap(({ mark, members }) => members.map(id => [id, mark] as const)))
+    const counts = new Map<string, number>()
+    for (const { name, members } of raising(made))
+      for (const id of members) {
+        const key = `${raisingNames[name]} ${markOf.get(id)}`
+        counts.set(key, (counts.get(key) ?? 0) + 1)
+      }
+    expect(Object.fromEntries(rows.map(row => [`${row.Step} ${row.Mark}`, Number(row.Count)]))).toEqual(
+      Object.fromEntries(counts),
+    )
+    const text = cutListText(made, 'work')
+    for (const step of new Set(rows.map(row => row.Step))) expect(text).toContain(`\n${step}:\n`)
+    // like studs of two walls stand under both
+    expect(rows.filter(row => row.Mark === 'S1').length).toBeGreaterThan(1)
+  })
 })
