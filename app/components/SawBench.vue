@@ -161,7 +161,7 @@ function leaveFind(event: KeyboardEvent): void {
           @click="saveCsv"
         />
         <Button
-          label="Plan file"
+          label="JSON"
           aria-label="Save the plan as JSON"
           icon="pi pi-download"
           outlined

@@ -1,7 +1,9 @@
 import { describe, expect, test } from '@jest/globals'
 import { newDesign, withValue } from '../../core/design'
 import { type Card, cardOf, plan } from '../../core/plan'
-import { figureRows, markRows, sawRows, steppingRows } from './card-rows'
+import { tell } from '../../core/board'
+import { sayTold } from '../../core/words'
+import { figureRows, markRows, sawRows, steppingRows, toldRows } from './card-rows'
 
 function card(role: string, design = newDesign('a', 'imperial')): Card {
   const made = plan(design)
@@ -51,5 +53,17 @@ describe('the rows of a card', () => {
 
   test('every figure says where it comes from', () => {
     for (const row of figureRows(card('rafter'), 'metric')) expect(row.why.length).toBeGreaterThan(20)
+  })
+})
+
+describe('what a card tells of cuts', () => {
+  test('is the list’s own words, lengths kept on one line', () => {
+    const { piece } = card('rafter')
+    const told = toldRows(piece, 'imperial')
+    expect(told).toHaveLength(3)
+    // what the text list says of it, read back with a plain space
+    const said = sayTold(piece, tell(piece.board), 'imperial')
+    expect(told.map(each => each.replaceAll('\u00a0', ' '))).toEqual([...said.cuts, ...said.notches])
+    expect(told.join()).not.toMatch(/\d['"]? \d/)
   })
 })

@@ -40,10 +40,13 @@ export function sawRows(card: Card, units: Units): ExplainedRow[] {
   }))
 }
 
+/** A text whose lengths stay on one line: `7' 2 1/4"`. */
+export const unbroken = (text: string): string => text.replace(/(\d['"]?) (?=\d)/g, '$1\u00a0')
+
 /** Rips, cuts and notches, each by its corners: all that the board is made by. */
 export function toldRows(piece: Piece, units: Units): string[] {
   const { cuts, notches } = sayTold(piece, tell(piece.board), units)
-  return [...cuts, ...notches, ...sayInPlace(piece, { inPlace: inPlaceOf(piece) }, units)]
+  return [...cuts, ...notches, ...sayInPlace(piece, { inPlace: inPlaceOf(piece) }, units)].map(unbroken)
 }
 
 /** How the board is laid out with a square; none for a board that is cut square. */

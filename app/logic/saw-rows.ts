@@ -3,6 +3,7 @@ import { inOrderOfWork, kitsOf, type Piece, type Plan } from '../../core/plan'
 import { isLumber } from '../../core/lumber'
 import { roles } from '../../core/trade'
 import { raisingNames, sayDetails, sayLength, saySection } from '../../core/words'
+import { unbroken } from './card-rows'
 
 /** A piece as the list at the saw says it. */
 export interface SawRow {
@@ -105,7 +106,7 @@ export function sawRow(
     count: count ?? piece.count,
     length: flat ? `${length.replace(' mm', '')} × ${sayLength(piece.width, units)}` : length,
     cuts: sayEnds(piece),
-    more: [...details.cuts, ...details.notches, ...details.figures, ...details.inPlace].join('; '),
+    more: unbroken([...details.cuts, ...details.notches, ...details.figures, ...details.inPlace].join('; ')),
     stock: piece.stock === null ? LONGER : sayLength(piece.stock, units),
     state,
     hand,
