@@ -1,6 +1,15 @@
+import { readFileSync } from 'node:fs'
 import { describe, expect, test } from '@jest/globals'
 import { FOOT, INCH } from '../measure'
-import { boardFeet, density, findSection, ownSection, stockFor, stockLengths } from './index'
+import {
+  boardFeet,
+  density,
+  findSection,
+  ownSection,
+  standardSections,
+  stockFor,
+  stockLengths,
+} from './index'
 
 describe('sections', () => {
   // PS 20 American Softwood Lumber Standard, dry dressed sizes (from memory)
@@ -58,4 +67,16 @@ test('stock is the next length sold, and none past the longest', () => {
   expect(stockFor(8 * FOOT + 0.1, stockLengths.imperial)).toBe(10 * FOOT)
   expect(stockFor(4801, stockLengths.metric)).toBe(5400)
   expect(stockFor(21 * FOOT, stockLengths.imperial)).toBeNull()
+})
+
+test('the format of a design names every standard section with its size', () => {
+  const text = readFileSync('docs/design-file.md', 'utf8')
+  const [list = ''] = /^Standard sections.*$/m.exec(text) ?? []
+  const told = [...list.matchAll(/`([^`]+)` ([\d.]+) × ([\d.]+)/g)].map(([, name, thickness, depth]) => [
+    name,
+    Number(thickness),
+    Number(depth),
+  ])
+  const mm = (size: number): number => Math.round(size * 100) / 100
+  expect(told).toEqual(standardSections.map(({ name, thickness, depth }) => [name, mm(thickness), mm(depth)]))
 })
