@@ -5,8 +5,11 @@ import polygons, { type Polygon } from 'polygon-clipping'
 import { parseDesign, withValue } from '../../design'
 import type { Vec3 } from '../../geometry'
 import { lowEaves } from '../../lines'
+import { raising, standTogether } from '../../plan'
 import { runs } from '../../testing/designs'
-import { type Frame, frame } from '../index'
+import { planOfFile } from '../../testing/reading'
+import { clashes } from '../../testing/solids'
+import { everyBoard, type Frame, frame, type Member } from '../index'
 import { apartBy, hullOf } from './flat'
 import { endTrussLines, madeOf } from './trusses'
 
@@ -120,4 +123,24 @@ test('gussets that are asked too long are as long as they can be, and what is sa
   )
   expect(seen.shortened).toBeGreaterThan(3)
   expect(seen.whole).toBeGreaterThan(0)
+})
+
+// 6 m at 45°, a room 2.4 wide and 2.2 high: the posts meet the chords 1.67 m up, the collar at 2.2, over half a
+// metre farther in: a gusset on each, none as long as from one to the other
+test("an attic's posts and collar have a gusset each where they meet the chords far apart", () => {
+  const made = planOfFile({
+    footprint: { length: 4800, width: 6000 },
+    roof: {
+      carried: 'trusses',
+      pitch: { rise: 12, run: 12 },
+      truss: { kind: 'attic', room: { width: 2400, height: 2200 } },
+    },
+  })
+  expect(made.frame.problems).toEqual([])
+  const gussets = made.frame.members.filter(({ role }) => role === 'gusset')
+  const named = (name: string): Member[] => gussets.filter(({ id }) => id.includes(`/2/gusset/${name}/`))
+  for (const name of ['post-head/south', 'post-head/north', 'collar/south', 'collar/north'])
+    expect([name, named(name).length]).toEqual([name, 2])
+  for (const { board } of gussets) expect(board.end - board.start).toBeLessThan(900)
+  expect(clashes(everyBoard(made.frame), 1, standTogether(raising(made)))).toEqual([])
 })

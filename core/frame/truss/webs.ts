@@ -1,5 +1,6 @@
 import type { Building, BuildingTruss } from '../../design'
-import { flip, meets, type Plane, planeAcross, vec } from '../../geometry'
+import { distance, flip, meets, type Plane, planeAcross, vec } from '../../geometry'
+import { INCH } from '../../measure'
 import { ridgeOf, type RoofLines, type RoofLumber } from '../../lines'
 import { type Covered, coveredAt, together } from './flat'
 import type { Bottom } from './joints'
@@ -224,6 +225,18 @@ function wWebs(at: Between): Webs {
   }
 }
 
+/**
+ * mm from a post's head to a collar's end below which one gusset holds both: two of a usual foot along each
+ * member would meet (common practice, no source).
+ */
+const ONE_GUSSET = 30 * INCH
+
+/** Both edges of a post a leg over and under a level. */
+const alongPost =
+  (post: Web, level: number): Covered =>
+  leg =>
+    [-1, 1].flatMap(way => [-1, 1].map(up => vec(0, post.from.y + way * post.half, level + up * leg)))
+
 function attic(at: Between, room: BuildingTruss['room']): Webs {
   const { width, low, half } = at
   const inner = { from: (width - room.width) / 2, to: (width + room.width) / 2 }
@@ -257,15 +270,33 @@ function attic(at: Between, room: BuildingTruss['room']): Webs {
         covered: together(coveredAt(post, 'from'), onBottom(at, endOf(post, 'from'))),
         panel: { chord: 'bottom' as const, at: post.from },
       })),
-      ...cutPosts.map((post, i) => ({
-        name: ['post-head', sides[i] ?? 'south'],
-        covered: together(
-          coveredAt(post, 'to'),
-          coveredAt(collar, i === 0 ? 'from' : 'to'),
-          onTop(faces[i] ?? at.south, [...endOf(post, 'to'), ...endOf(collar, i === 0 ? 'from' : 'to')]),
-        ),
-        panel: { chord: (faces[i] ?? at.south).id, at: post.to },
-      })),
+      ...cutPosts.flatMap((post, i): Webs['joints'][number][] => {
+        const [side, face] = [sides[i] ?? 'south', faces[i] ?? at.south]
+        const end = i === 0 ? 'from' : 'to'
+        const head = { name: ['post-head', side], panel: { chord: face.id, at: post.to } }
+        if (distance(post.to, collar[end]) < ONE_GUSSET)
+          return [
+            {
+              ...head,
+              covered: together(
+                coveredAt(post, 'to'),
+                coveredAt(collar, end),
+                onTop(face, [...endOf(post, 'to'), ...endOf(collar, end)]),
+              ),
+            },
+          ]
+        return [
+          { ...head, covered: together(coveredAt(post, 'to'), onTop(face, endOf(post, 'to'))) },
+          {
+            name: ['collar', side],
+            covered: together(
+              coveredAt(collar, end),
+              beside ? alongPost(post, collar[end].z) : onTop(face, endOf(collar, end)),
+            ),
+            panel: beside ? null : { chord: face.id, at: collar[end] },
+          },
+        ]
+      }),
       { name: ['ridge'], covered: atRidge(at), panel: null },
     ],
   }
