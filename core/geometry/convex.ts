@@ -1,5 +1,5 @@
 import { distanceTo, flip, type Plane, sideOf } from './plane'
-import { DUST, ON_PLANE, SAME_POINT } from '../measure'
+import { DUST, NO_TURN, ON_PLANE, SAME_POINT } from '../measure'
 import { add, between, cross, distance, dot, length, scale, subtract, unit, type Vec3, vec } from './vector'
 
 /** One face of a convex solid: its corners run anticlockwise seen from outside, and `plane` looks outward. */
@@ -110,7 +110,11 @@ function ring(points: readonly Vec3[], plane: Plane): Vec3[] {
   const middle = scale(once.reduce(add), 1 / once.length)
   const right = unit(subtract(once[0] as Vec3, middle))
   const up = cross(plane.normal, right)
-  const turn = (p: Vec3): number => Math.atan2(dot(subtract(p, middle), up), dot(subtract(p, middle), right))
+  const turn = (p: Vec3): number => {
+    const at = Math.atan2(dot(subtract(p, middle), up), dot(subtract(p, middle), right))
+    // right opposite the first corner noise says either half a turn
+    return at < -Math.PI + NO_TURN ? Math.PI : at
+  }
   return once
     .map(p => ({ p, turn: turn(p) }))
     .sort((a, b) => a.turn - b.turn)
