@@ -1,19 +1,21 @@
-import { type Building, type Glazing, isGlazed, isSide, sidingOn, type SidingPath } from '../../design'
+import { type Building, isGlazed, isSide, sidingOn } from '../../design'
 import { flip, type Plane, planeAcross, planeAt, scale } from '../../geometry'
-import { breaksOf, levelUnder, type Problem, type Profile, stretchOf } from '../../lines'
+import { breaksOf, levelUnder, type Problem, type Profile } from '../../lines'
 import { paneSection, type Section } from '../../lumber'
-import { countUp, HAIR } from '../../measure'
+import { HAIR } from '../../measure'
 import { gaps, least, type Stretch } from '../../trade'
 import type { BuildingCut, Order } from '../member'
 import { ofGable, ofWall } from '../place'
 import { piecesAbout } from '../pieces-about'
 import { grown, type Rect } from '../rect'
 import type { SectionOf } from '../sections'
-import { type Bay, baysOf, beside, hangingIn } from './bays'
+import { baysOf, beside, hangingIn } from './bays'
 import { crosses } from './between-posts'
 import { faceBoard, type WallBoard, wallPoint } from './board'
 import type { CoverAsk } from './cover'
+import { type Pane, slopesOver } from './pane'
 import { acrossOf, slantedOrder } from './slanted-board'
+import { fillers, isTight } from './tight-bays'
 import { besideOf, heightAt, type Wall } from './wall'
 
 /** Panes in a wall with the stops that hold them, the grooves in its boards, and what is wrong with them. */
@@ -25,13 +27,6 @@ export interface Glazed {
 }
 
 export const unglazed: Glazed = { orders: [], grooves: new Map(), problems: [] }
-
-/** A bay and what it is glazed with. */
-interface Pane extends Bay {
-  readonly as: Glazing
-  readonly path: SidingPath
-  readonly stop: Section
-}
 
 /**
  * Glazes the bays of a wall and its gable that ask for it: a pane in each, a stop's thickness in from the
@@ -97,48 +92,6 @@ export function glazeWall(ask: CoverAsk, section: SectionOf): Glazed {
       ),
     ],
   }
-}
-
-/** Whether the stops of a bay would leave no pane to see between them. */
-const isTight = ({ as, rect: { x0, x1, y0, y1 }, stop }: Pane): boolean =>
-  as.held === 'stops' && Math.min(x1 - x0, y1 - y0) < 2 * stop.depth + least.piece
-
-/** A bay with no room for a pane between stops is closed by those alone, side by side, outside and inside. */
-function fillers(wall: Wall, stud: Section, pane: Pane, number: number, holes: readonly Rect[]): Order[] {
-  const { rect, stop, as, line, inGable } = pane
-  const way = rect.x1 - rect.x0 < rect.y1 - rect.y0 ? 'upright' : 'level'
-  const long = way === 'upright' ? rect.x1 - rect.x0 : rect.y1 - rect.y0
-  if (long < least.piece) return []
-  const count = countUp(long / stop.depth)
-  const each = long / count
-  return (['outer', 'inner'] as const).flatMap(name => {
-    const over = (name === 'outer' ? 0 : stop.thickness + as.thickness) + stop.thickness
-    return Array.from({ length: count }, (_, k) => k * each).flatMap((from, k) => {
-      const own =
-        way === 'upright'
-          ? { ...rect, x0: rect.x0 + from, x1: rect.x0 + from + each }
-          : { ...rect, y0: rect.y0 + from, y1: rect.y0 + from + each }
-      return piecesAbout(own, holes).map((piece, i) =>
-        faceBoard(
-          { wall, deep: stud.depth, over: -over },
-          {
-            where: (inGable ? ofGable : ofWall)(
-              wall.name,
-              `${name}-filler`,
-              number,
-              k + 1,
-              ...(i ? [i + 1] : []),
-            ),
-            role: 'pane-stop',
-            section: stop,
-            way,
-            cuts: line ? slopesOver(line, own, 0) : [],
-            ...piece,
-          },
-        ),
-      )
-    })
-  })
 }
 
 /** Where the wedges under end rafters stand in an end wall's gable: nothing is glazed there. */
@@ -308,19 +261,6 @@ function paneOrders(
     ),
   )
 }
-
-/** What a line cuts off over a bay, so much lower. */
-const slopesOver = (line: Profile, { x0, x1 }: Rect, by: number): BuildingCut[] =>
-  line.runs
-    .filter((_, i) => {
-      const { from, to } = stretchOf(line, i, 'under')
-      return (i === 0 || x1 > from + HAIR) && (i === line.runs.length - 1 || x0 < to - HAIR)
-    })
-    .map(({ under }): BuildingCut => ({
-      kind: 'end',
-      name: 'slope',
-      plane: { ...under, offset: under.offset - by },
-    }))
 
 /** The stops of a bay outside and inside its pane: all round, or where that is in grooves along a slope. */
 function stopOrders(wall: Wall, stud: Section, pane: Pane, number: number, holes: readonly Rect[]): Order[] {
