@@ -171,7 +171,9 @@ export const roofSentences: Sentences<RoofProblem> = {
   'firring-thick': (problem, { down }) =>
     `The firrings are thicker than the joists they lie on. Use boards of ${down(problem.most)} at most.`,
   'air-too-much': (problem, { down }) =>
-    `So much air over the blocks would leave hardly any of them. Keep it to ${down(problem.most)} at most.`,
+    problem.most < 1
+      ? 'The blocks are too low for air over them. Leave none, or use deeper rafters.'
+      : `So much air over the blocks would leave hardly any of them. Keep it to ${down(problem.most)} at most.`,
   'purlin-unborne': () =>
     'Purlin braces have nothing to stand on. Put a partition along the building on the Walls bench, or leave the purlins out.',
   'purlin-too-low': (problem, { up }) =>
