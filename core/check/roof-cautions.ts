@@ -59,7 +59,7 @@ function seatCautions(
   const shallow = notch > 0 && eave > 0 && left < customary.tailDepth - HAIR
   const deep = pastOf(notch, depth)
   // one cut, one caution: what it leaves over the overhang is told with it
-  const tail: Caution['numbers'] = shallow ? { left, tail: customary.tailDepth } : {}
+  const tail: Caution['numbers'] = shallow ? { rest: left, tail: customary.tailDepth } : {}
   return [
     ...(deep ? cautionIf(true, `notch-over-${deep.part}`, members, { ...deep.numbers, ...tail }) : []),
     ...cautionIf(shallow && !deep, 'tail-shallow', members, { left, limit: customary.tailDepth }),

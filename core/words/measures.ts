@@ -1,4 +1,4 @@
-import { formatLength, INCH, type MeasureFault, ON_MARK, type Units } from '../measure'
+import { formatLength, INCH, type MeasureFault, ON_MARK, ONE_READING, type Units } from '../measure'
 
 /** So many of a thing, `name` of one; with an s of none or many. */
 export const counted = (count: number, name: string): string => `${count} ${name}${count === 1 ? '' : 's'}`
@@ -34,7 +34,9 @@ export function saidApart(lengths: readonly number[], units: Units): (mm: number
       : [(mm: number): string => sayLength(mm, units)]
   const finest = (mm: number): string => `${mm.toFixed(2)} mm`
   const tells = (say: (mm: number) => string): boolean =>
-    lengths.every((a, i) => lengths.slice(i + 1).every(b => a === b || say(a) !== say(b)))
+    lengths.every((a, i) =>
+      lengths.slice(i + 1).every(b => Math.abs(a - b) < ONE_READING || say(a) !== say(b)),
+    )
   return [...ways, finest].find(tells) ?? finest
 }
 

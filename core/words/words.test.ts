@@ -1,3 +1,4 @@
+import { saidApart } from './measures'
 import { type Role, roles } from '../trade'
 import { describe, expect, test } from '@jest/globals'
 import { cautionsOf } from '../check'
@@ -171,4 +172,12 @@ describe('squaring and loose things, said', () => {
     for (const problem of problems)
       expect(sayProblem(problem, 'imperial')).toMatch(/^[A-Z](?!.*(NaN|undefined)).*\.$/)
   })
+})
+
+test('lengths that are the same but for noise need not be told apart, unlike ones are', () => {
+  const noisy = saidApart([69.85, 69.85 + 1e-9, 46.57], 'imperial')
+  expect([69.85, 46.57].map(noisy)).toEqual(['2 3/4"', '1 13/16"'])
+  // less than half a sixteenth apart: told on the 32nds
+  const close = [25.4, 25.4 * 1.0225]
+  expect(close.map(saidApart(close, 'imperial'))).toEqual(['1"', '1 1/32"'])
 })

@@ -3,7 +3,7 @@ import type { CautionSay, Sayings } from './sayings'
 
 /** What a notch leaves over an overhang, where that is little. */
 const leaving = ({ mm, n }: CautionSay): string =>
-  n('tail') ? `, and leaves ${mm('left')} over the overhang, where codes often ask for ${mm('tail')}` : ''
+  n('tail') ? `, and leaves ${mm('rest')} over the overhang, where codes often ask for ${mm('tail')}` : ''
 
 /** What is said of the roof. */
 export const roofSayings = {
