@@ -125,8 +125,8 @@ test('gussets that are asked too long are as long as they can be, and what is sa
   expect(seen.whole).toBeGreaterThan(0)
 })
 
-// 6 m at 45°, a room 2.4 wide and 2.2 high: the posts meet the chords 1.67 m up, the collar at 2.2, over half a
-// metre farther in: a gusset on each, none as long as from one to the other
+// 6 m at 45°, a room 2.4 wide and 2.2 high: the posts meet the chords 1.67 m up, the collar at 2.2, over
+// half a metre farther in: a gusset on each, none as long as from one to the other
 test("an attic's posts and collar have a gusset each where they meet the chords far apart", () => {
   const made = planOfFile({
     footprint: { length: 4800, width: 6000 },
