@@ -283,6 +283,15 @@ export const bearingOf = ({ heels, bearings }: Building, side: SideName): Across
   to: bearings[side],
 })
 
+/**
+ * A building whose trusses lie on their bottom chords, from outside to outside: their roof line is told
+ * there, and nothing of them hooks over a beam that stands in.
+ */
+export const onChords = (building: Building): Building => ({
+  ...building,
+  heels: { south: 0, east: 0, north: 0, west: 0 },
+})
+
 /** A building whose roof is another in part. */
 export const withRoof = (building: Building, roof: Partial<BuildingRoof>): Building => ({
   ...building,

@@ -248,6 +248,21 @@ describe('over its end walls', () => {
     expect(clashes(all)).toEqual([])
   })
 
+  test.each(['flat', 'single-slope'] as const)('fascia of a %s roof runs on over them', shape => {
+    const plain = design(230)
+    const made = frame({
+      ...withRoofOf(plain, { shape, high: 'north' }),
+      roof: {
+        ...withRoofOf(plain, { shape, high: 'north' }).roof,
+        fascia: { sub: null, face: '22x150' },
+      },
+    })
+    const boards = made.members.filter(({ role }) => role === 'fascia').map(each => boxOf(each).x)
+    expect(Math.min(...boards.map(({ from }) => from))).toBeCloseTo(-230, 6)
+    expect(Math.max(...boards.map(({ to }) => to))).toBeCloseTo(4350, 6)
+    expect(clashes(everyBoard(made))).toEqual([])
+  })
+
   test('as the roof is without it where none is asked, and told what room it wants where it is too little', () => {
     expect(everyBoard(frame(design(0))).some(({ role }) => role === 'fly-rafter')).toBe(false)
     const [problem] = frame(design(50)).problems

@@ -1,5 +1,5 @@
 import type { Building } from '../building'
-import { withRoof } from '../building'
+import { onChords, withRoof } from '../building'
 import type { TrussKind } from '../gambrel'
 import type { Roof } from '../roof'
 import { evened } from './even'
@@ -23,7 +23,7 @@ export const gableTrusses: readonly TrussKind[] = [
  */
 export function gableOfTrusses(plain: Building, asked: Roof): Building {
   const { truss } = asked
-  const even = withRoof(evened(plain, ['south', 'north']), {
+  const even = withRoof(onChords(evened(plain, ['south', 'north'])), {
     carried: 'trusses',
     peak: { at: null, height: asked.peak.height },
     purlins: null,

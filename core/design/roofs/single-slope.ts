@@ -1,6 +1,6 @@
 import { pitchAngle, radians } from '../../measure'
 import { findSection } from '../../lumber'
-import { type Building, withHeight, withRoof } from '../building'
+import { type Building, onChords, withHeight, withRoof } from '../building'
 import { ownSections } from '../lumber'
 import type { TrussKind } from '../gambrel'
 import type { Roof } from '../roof'
@@ -63,7 +63,7 @@ export const monoTrusses: readonly TrussKind[] = ['mono', 'bottom-chord', 'bough
 /** One slope of trusses over two walls of one height: of the roof's pitch, and high on their end posts. */
 function ofTrusses(plain: Building, { truss }: Roof, low: 'south' | 'north'): Building {
   const { high } = plain.roof
-  const even = withRoof(evened(plain, [low, high]), {
+  const even = withRoof(onChords(evened(plain, [low, high])), {
     carried: 'trusses',
     purlins: null,
     seat: heelSeat(truss),

@@ -560,6 +560,24 @@ describe("a bird's mouth hooks over the beam, not over what it stands on", () =>
     expect(clashes([...made.frame.members, ...made.frame.base.parts])).toEqual([])
   })
 
+  // a truss lies on its bottom chord from outside to outside: its roof line is told at the wall's outside
+  test.each(['gable', 'single-slope'] as const)(
+    'trusses of a %s stand as high on a fork as on top',
+    shape => {
+      const on = (set: BeamSet): ReturnType<typeof plan> => {
+        const design = over(set, shape, false)
+        return plan({ ...design, roof: { ...design.roof, carried: 'trusses' } })
+      }
+      const [fork, top] = [on('fork'), on('on-top')]
+      expect(fork.frame.problems.map(problem => sayProblem(problem, 'imperial'))).toEqual([])
+      const chords = (made: typeof fork) =>
+        of(made.frame, 'upper-chord').map(each => [reach(each, 'y'), reach(each, 'z'), each.board.volume])
+      expect(chords(fork)).toEqual(chords(top))
+      const bottoms = (made: typeof fork) => of(made.frame, 'bottom-chord').map(each => reach(each, 'y'))
+      expect(bottoms(fork)).toEqual(bottoms(top))
+    },
+  )
+
   test('a height above plate and a third are over the beam too', () => {
     const design = over('fork', 'gable', false)
     const at = (seat: Design['roof']['seat']) => plan({ ...design, roof: { ...design.roof, seat } }).roof!

@@ -110,7 +110,7 @@ export function eaveOfOnly(
     reach,
     run,
     rafters: face.places.map(each => each.at),
-    along: { from: 0, to: building.footprint.length },
+    along: alongGables(building),
     corners: [],
     hip: null,
     kick: null,
