@@ -2,13 +2,15 @@
 import { closeRows, type Drawing, fit as fitTo, type Handle, layOut, marginsOf, px } from '../../core/drawing'
 import { type FieldPath, findLimit, isPitchPath, subjectAt } from '../../core/design'
 import { type Pitch, riseInTwelve } from '../../core/measure'
-import { fieldName, sayLength, saySubject } from '../../core/words'
+import { sayLength, saySubject } from '../../core/words'
 import { showEntry } from '../logic/entry'
+import { useFieldName } from '../composables/useFieldName'
 import { useWalk } from '../composables/useWalk'
 
 /** `still`: to be read and printed, not changed. */
 const { drawing: whole, label, still } = defineProps<{ drawing: Drawing; label: string; still?: boolean }>()
 const bench = useBench()
+const fieldName = useFieldName()
 const box = useTemplateRef<HTMLElement>('box')
 const { width, height } = useElementSize(box)
 /**

@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import type { FieldPath } from '../../core/design'
 import type { Pitch } from '../../core/measure'
-import { fieldName } from '../../core/words'
 import { useEntry } from '../composables/useEntry'
+import { useFieldName } from '../composables/useFieldName'
 
 /** `bare` on a drawing, without its name; in the hand its name and what is said of it stand in a row. */
 const props = defineProps<{ path: FieldPath; value: number | Pitch; bare?: boolean }>()
+const fieldName = useFieldName()
 const { text, message, focused, dirty, begin, typed, commit, revert, nudge } = useEntry(
   () => props.path,
   () => props.value,

@@ -2,9 +2,9 @@ import { computed, onScopeDispose, ref } from 'vue'
 import type { FieldPath } from '../../core/design'
 import type { Pitch } from '../../core/measure'
 import { nudged, readEntry, showEntry } from '../logic/entry'
-import { fieldName } from '../../core/words'
 import { useBench } from '../stores/bench'
 import { useTyping } from '../stores/typing'
+import { useFieldName } from './useFieldName'
 import { useTypedField } from './useTypedField'
 
 /**
@@ -15,6 +15,7 @@ import { useTypedField } from './useTypedField'
 export function useEntry(path: () => FieldPath, value: () => number | Pitch, place: () => string) {
   const bench = useBench()
   const typing = useTyping()
+  const fieldName = useFieldName()
   const entry = ref<string | null>(null)
   /** The value as it was shown when typing began. */
   const before = ref('')
@@ -53,7 +54,7 @@ export function useEntry(path: () => FieldPath, value: () => number | Pitch, pla
     takeUp()
     entry.value = (event.target as HTMLInputElement).value
     message.value = ''
-    const read = readEntry(path(), entry.value, units.value)
+    const read = readEntry(path(), entry.value, units.value, fieldName(path()))
     if (read.ok && dirty()) bench.tryValue(path(), read.value)
     else bench.dropPreview()
   }
@@ -61,7 +62,7 @@ export function useEntry(path: () => FieldPath, value: () => number | Pitch, pla
   function commit(): void {
     if (entry.value === null) return
     if (!dirty()) return revert()
-    const read = readEntry(path(), entry.value, units.value)
+    const read = readEntry(path(), entry.value, units.value, fieldName(path()))
     bench.dropPreview()
     if (!read.ok) {
       message.value = read.message

@@ -3,6 +3,7 @@ import {
   hasSheets,
   isOpenEnd,
   isSided,
+  jacksOf,
   openingKinds,
   type OpeningKind,
   roofHas,
@@ -272,6 +273,19 @@ export function opening(at: At): Row[] {
       `${path}.header.plies`,
       numbers(1, 3).map(each => ({ ...each, label: each.value === 1 ? '1 ply' : `${each.value} plies` })),
       { name: 'Header of' },
+    ),
+    choice(
+      at,
+      `${path}.header.jacks`,
+      [
+        { value: 'width', label: `By width: ${jacksOf({ ...of, header: { ...of.header, jacks: null } })}` },
+        ...numbers(1, 3),
+      ],
+      {
+        name: 'Jacks each side',
+        value: of.header.jacks ?? 'width',
+        change: to => design => withValue(design, `${path}.header.jacks`, typeof to === 'number' ? to : null),
+      },
     ),
     {
       kind: 'figures',

@@ -6,7 +6,6 @@ import {
   limitFor,
   type Limit,
   limits,
-  type LengthPath,
   type WeightPath,
 } from '../../core/design'
 import {
@@ -35,10 +34,10 @@ import {
 /** What became of something typed: the value for the document, or what to say beside the field. */
 export type Entry = { ok: true; value: number | Pitch } | { ok: false; message: string }
 
-/** Reads what is typed into a field of the design. */
-export function readEntry(path: FieldPath, text: string, units: Units): Entry {
+/** Reads what is typed into a field of the design, `name` what it is called there. */
+export function readEntry(path: FieldPath, text: string, units: Units, name = fieldName(path)): Entry {
   if (isWeightPath(path)) return readWeight(path, text, units)
-  return isPitchPath(path) ? readPitch(text, units) : readLength(path, text, units)
+  return isPitchPath(path) ? readPitch(text, units) : readTape(text, units, name, limitFor(path))
 }
 
 /** kg of a pound. */
@@ -56,10 +55,6 @@ function readWeight(path: WeightPath, text: string, units: Units): Entry {
   return value < min || value > max
     ? { ok: false, message: `${fieldName(path)} must be at most ${sayWeight(max, units)}.` }
     : { ok: true, value }
-}
-
-function readLength(path: LengthPath, text: string, units: Units): Entry {
-  return readTape(text, units, fieldName(path), limitFor(path))
 }
 
 /** Reads a length typed beside a name, within limits; a sign is understood where it may be negative. */

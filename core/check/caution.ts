@@ -87,6 +87,7 @@ export type CautionCode =
   | 'battens-far'
   | 'paint-first'
   | 'door-brace-flat'
+  | 'units-short'
 
 /** A caution about some boards, where a limit is passed. */
 export const cautionIf = (

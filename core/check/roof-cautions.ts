@@ -3,6 +3,7 @@ import { ridgeOf } from '../lines'
 import { hasMouth, type TieKind, tieKinds } from '../design'
 import { type Member, tiePlate } from '../frame'
 import { HAIR, INCH, pitchAngle } from '../measure'
+import { isCeilingJoist } from '../trade'
 import { type Plan, readHip, type RoofReading } from '../plan'
 import { type Caution, cautionIf } from './caution'
 
@@ -181,7 +182,7 @@ function beamCautions({ building: { roof }, frame }: Plan): Caution[] {
 function tieCautions({ building: { roof }, frame }: Plan): Caution[] {
   const of = (kind: TieKind): string[] =>
     frame.members
-      .filter(member => member.role === (kind === 'ceiling' ? 'ceiling-joist' : `${kind}-tie`))
+      .filter(member => (kind === 'ceiling' ? isCeilingJoist(member.role) : member.role === `${kind}-tie`))
       .map(member => member.id)
   const plate = tiePlate(frame.roof)
   const third = (frame.roof.highest - plate) / 3

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { type Design, newDesign, usualSheathing } from '../design'
+import { type Design, newDesign, usualOpening, usualSheathing } from '../design'
 import { FOOT, INCH } from '../measure'
 import { diagonalsOf, liftingOf, plan, stackingOf, wallOrder } from '../plan'
 import { sayCaution } from '../words'
@@ -38,6 +38,26 @@ describe('cautions of the walls', () => {
       found(walled({ topPlates: 1, longest: 12 * FOOT }, long), 'single-plate-joint')[0]?.members,
     ).toHaveLength(4)
     expect(found(walled({ topPlates: 2, longest: 12 * FOOT }, long), 'single-plate-joint')).toEqual([])
+  })
+
+  test('more units in openings than are on hand are counted, sizes under two names together', () => {
+    const unit = { width: 24 * INCH, height: 30 * INCH }
+    const sash = (count: number, name = 'Sash') => ({ name, ...unit, count })
+    const windows = [30, 72, 114].map(at => ({
+      ...usualOpening('south', 'window', at * INCH, 'imperial'),
+      unit,
+    }))
+    const long = { footprint: { length: 144 * INCH, width: 96 * INCH } }
+    const [said] = found(walled({ openings: windows, units: [sash(2)] }, long), 'units-short')
+    expect(said?.numbers).toMatchObject({ used: 3, on: 2 })
+    expect(sayCaution(said as Caution, 'imperial')).toBe(
+      '3 openings take a “Sash” of 2\' 0" by 2\' 6", and 2 are on hand. Find more, or give an opening another size.',
+    )
+    expect(found(walled({ openings: windows, units: [sash(3)] }, long), 'units-short')).toEqual([])
+    const two = [sash(2), sash(1, 'Old sash')]
+    expect(found(walled({ openings: windows, units: two }, long), 'units-short')).toEqual([])
+    const other = [{ ...sash(1), width: 25 * INCH }]
+    expect(found(walled({ openings: windows, units: other }, long), 'units-short')).toEqual([])
   })
 
   // a wall 5 ft long and 8 ft high has no room for a diagonal of 60 degrees: 94.5 / tan 60 = 54.6 in between

@@ -1,7 +1,7 @@
 import { idsOf } from './ids-of'
-import { sideNames } from '../design'
+import { sideNames, standsOnDeck, type UnitOnHand } from '../design'
 import { isLapped, type WallName, isOfPartition, isOfWall } from '../frame'
-import { degrees, HAIR, INCH } from '../measure'
+import { degrees, HAIR, INCH, TYPED } from '../measure'
 import { gaps } from '../trade'
 import { type Plan, stackingOf, tiltingOf } from '../plan'
 import { type Caution, cautionIf } from './caution'
@@ -18,6 +18,7 @@ export const wallLimits = {
 
 /** What is to be minded about the walls: their plates, diagonals, sheets and raising. */
 export function wallCautions(plan: Plan): Caution[] {
+  const short = unitsShort(plan)
   return plan.frame.members.some(member => member.role === 'bottom-plate')
     ? [
         ...flatBraces(plan),
@@ -27,8 +28,34 @@ export function wallCautions(plan: Plan): Caution[] {
         ...unbraced(plan),
         ...looseEdges(plan),
         ...tilting(plan),
+        ...short,
       ]
-    : []
+    : short
+}
+
+/** Openings that would take more units of a size than are on hand, each size by its name. */
+function unitsShort({ building: { walls } }: Plan): Caution[] {
+  const near = (one: number, other: number): boolean => Math.abs(one - other) < TYPED
+  const alike = (one: UnitOnHand, { width, height }: Pick<UnitOnHand, 'width' | 'height'>): boolean =>
+    near(one.width, width) && near(one.height, height)
+  return walls.units
+    .filter((unit, i) => walls.units.findIndex(other => alike(other, unit)) === i)
+    .flatMap(unit => {
+      const on = walls.units.filter(other => alike(other, unit)).reduce((sum, { count }) => sum + count, 0)
+      const used = walls.openings.filter(
+        ({ kind, unit: of }) => !standsOnDeck(kind) && alike(unit, of),
+      ).length
+      return used > on
+        ? [
+            {
+              code: 'units-short' as const,
+              members: [],
+              numbers: { used, on, wide: unit.width, high: unit.height },
+              names: { unit: unit.name },
+            },
+          ]
+        : []
+    })
 }
 
 function flatBraces({ frame }: Plan): Caution[] {

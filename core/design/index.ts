@@ -117,6 +117,8 @@ export {
   roughSize,
   standsOnDeck,
   usualClearance,
+  jacksOf,
+  ONE_JACK,
   usualOpening,
   type WallOpening,
 } from './openings'

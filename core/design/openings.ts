@@ -2,6 +2,7 @@ import { doorSchema, type OwnDoor } from './doors'
 import { lengthField } from './length-field'
 import { limits } from './limits'
 import { type WallId, wallIdSchema } from './partitions'
+import { INCH, TYPED } from '../measure'
 import { z } from './zod'
 
 export const openingKinds = ['door', 'window', 'garage-door', 'panel', 'vent', 'salvaged'] as const
@@ -12,10 +13,14 @@ export type OpeningKind = (typeof openingKinds)[number]
  */
 export const standsOnDeck = (kind: OpeningKind): boolean => kind === 'door' || kind === 'garage-door'
 
-/** Plies on edge, packed out to the wall's thickness. */
+/**
+ * Plies on edge, packed out to the wall's thickness; `jacks` that carry each end, by the opening's width where
+ * none are asked for.
+ */
 export interface Header {
   readonly section: string
   readonly plies: 1 | 2 | 3
+  readonly jacks?: 1 | 2 | 3 | null | undefined
 }
 
 /**
@@ -50,13 +55,15 @@ export const openingsSchema = z
       header: z.strictObject({
         section: z.string().min(1).max(40),
         plies: z.union([z.literal(1), z.literal(2), z.literal(3)]),
+        jacks: z
+          .union([z.literal(1), z.literal(2), z.literal(3)])
+          .nullable()
+          .optional(),
       }),
       door: doorSchema,
     }),
   )
   .max(40)
-
-const INCH = 25.4
 
 /**
  * What a rough opening is larger than its unit by, mm: half an inch a side for a window, 2 in wider and 2 1/2
@@ -112,6 +119,13 @@ export function usualOpening(
 
 /** Level of the rough opening's lower edge above the deck, mm: 0 for what stands on it. */
 export const footOf = ({ kind, foot }: WallOpening): number => (standsOnDeck(kind) ? 0 : foot)
+
+/** The widest rough opening whose header one jack carries at each end, mm: 6 ft (common practice, no source). */
+export const ONE_JACK = 72 * INCH
+
+/** Jacks at each end of a header: as many as are asked for, else two over wide openings. */
+export const jacksOf = (opening: WallOpening): number =>
+  opening.header.jacks ?? (roughSize(opening).width > ONE_JACK + TYPED ? 2 : 1)
 
 /** The rough opening's size, mm. */
 export const roughSize = ({

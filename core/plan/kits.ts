@@ -1,4 +1,4 @@
-import type { RaisingName } from '../trade'
+import { byRole, type RaisingName } from '../trade'
 import type { Piece } from './piece'
 import type { Plan } from './plan'
 import { raising } from './raising'
@@ -22,5 +22,10 @@ export function kitsOf(plan: Pick<Plan, 'frame' | 'building' | 'pieces'>): Kit[]
     }
     for (const [name, count] of counts) kits.set(name, [...(kits.get(name) ?? []), { piece, count }])
   }
-  return [...kits].map(([name, items]) => ({ name, items })).filter(({ items }) => items.length > 0)
+  return [...kits]
+    .map(([name, items]) => ({
+      name,
+      items: items.sort((one, other) => byRole(one.piece, other.piece)),
+    }))
+    .filter(({ items }) => items.length > 0)
 }

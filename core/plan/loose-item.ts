@@ -47,6 +47,8 @@ export type LooseCode =
   | 'door-latches'
   | 'door-bolts'
   | 'door-screws'
+  | 'stairs'
+  | 'door-steps'
 
 /**
  * A quantity and the numbers it comes from: volumes m³, weights kg, lengths mm, areas m². `core/words` says

@@ -11,6 +11,7 @@ import { gussetsOf } from './gussets'
 import { postCaps, seatHolds } from './holds'
 import { ledgerOf } from './ledger'
 import { count, cubic, type Loose } from './loose-item'
+import { doorSteps, stairsOf } from './stairs'
 import { wallLoose } from './wall-loose'
 
 export type { Loose, LooseCode } from './loose-item'
@@ -47,6 +48,8 @@ export function looseOf(building: Building, frame: Frame): Loose[] {
     ...coverLoose(building, frame),
     ...wallLoose(building, frame),
     ...doorLoose(frame),
+    ...stairsOf(frame),
+    ...doorSteps(building, frame),
     ...(base
       ? [
           ...gravelOf(base, beds),

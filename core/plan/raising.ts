@@ -1,4 +1,4 @@
-import { type RaisingName, raisingSteps, roles } from '../trade'
+import { byRole, type RaisingName, raisingSteps, type Role, roles } from '../trade'
 import { everyBoard, isInGable, isLapped, type Member, setWith, wallOf } from '../frame'
 import { isSide, type WallId } from '../design'
 import type { Piece } from './piece'
@@ -27,15 +27,18 @@ function downIn({ where: { name }, role }: Member): RaisingName {
 }
 
 /**
- * Which step a member belongs to, in the usual order: base, floor frame, deck, walls, the lapped plates that
- * tie them, ridge, rafters, their ties, blocks, gables, what carries the roof over them, fascia and soffit,
- * and sheets that are cut round tails (trade book, section 2; common practice, no source).
+ * Which step a member belongs to, in the usual order: the ledger that all heights are measured from, base,
+ * floor frame, deck, walls, the lapped plates that tie them, joists that lie on the plates, ridge, rafters,
+ * their ties, blocks, gables, what carries the roof over them, fascia and soffit, and sheets that are cut
+ * round tails (trade book, section 2; common practice, no source).
  */
 function stepOf(
   { where, role }: Pick<Member, 'where' | 'role'>,
   roundTails: boolean,
+  joistsFirst: boolean,
   lapped: (wall: WallId) => boolean,
 ): RaisingName {
+  if (joistsFirst && joistRoles.includes(role)) return 'joists'
   const { step } = roles[role]
   if (step !== 'place' && step !== 'sheets') return step
   if (isInGable(where)) return 'gables'
@@ -48,6 +51,18 @@ function stepOf(
   return wall && isSide(wall) ? `${wall}-wall` : 'partitions'
 }
 
+/** What is framed level in the roof. */
+const joistRoles: readonly Role[] = ['ceiling-joist', 'loft-joist', 'joist-ledger', 'stair-header']
+
+/**
+ * Whether joists in the roof are laid before its rafters, to stand on: where they lie on the plates or hang on
+ * a ledger, or carry walls under knees; those that hang on rafters or lie between trusses come after them.
+ */
+const laysJoistsFirst = ({ frame, building: { roof } }: Pick<Plan, 'frame' | 'building'>): boolean =>
+  !roof.truss &&
+  (roof.ties.ceiling?.height === 0 ||
+    frame.members.some(({ role }) => role === 'joist-ledger' || role === 'knee-stud'))
+
 /**
  * The order of raising: walls that run through before those that butt between them, trusses one by one; every
  * member and part is in one step, and a step without any is left out.
@@ -59,10 +74,11 @@ export function raising({ frame, building }: Pick<Plan, 'frame' | 'building'>): 
     : raisingSteps.map(name => turned[name] ?? name)
   const lapped = (name: WallId): boolean => frame.walls.some(wall => wall.name === name && isLapped(wall))
   const members = everyBoard(frame)
+  const joistsFirst = laysJoistsFirst({ frame, building })
   const all: { readonly id: string; readonly name: RaisingName; readonly number: number | null }[] = [
     ...frame.base.parts.map(part => ({ id: part.id, name: 'supports' as const, number: null })),
     ...members.map(member => {
-      const name = member.id in frame.base.feet ? 'supports' : stepOf(member, roundTails, lapped)
+      const name = member.id in frame.base.feet ? 'supports' : stepOf(member, roundTails, joistsFirst, lapped)
       return { id: member.id, name, number: name === 'trusses' ? setWith(member.where) : null }
     }),
   ]
@@ -93,7 +109,7 @@ export function standTogether(steps: readonly RaisingStep[]): (one: string, othe
 
 /**
  * Pieces in the order of the work, each with the step in which the first of its members goes up; within a
- * step as they are listed.
+ * step as they follow each other there.
  */
 export function inOrderOfWork(
   plan: Pick<Plan, 'frame' | 'building' | 'pieces'>,
@@ -105,7 +121,7 @@ export function inOrderOfWork(
     at: Math.min(...piece.members.map(member => at.get(member) ?? steps.length - 1)),
   }))
   return placed
-    .sort((one, other) => one.at - other.at)
+    .sort((one, other) => one.at - other.at || byRole(one.piece, other.piece))
     .map(({ piece, at: step }) => ({ piece, step: steps[step]?.name ?? 'sheets' }))
 }
 

@@ -1,7 +1,9 @@
 export { gaps, hasRoom, least, MARK, type Range } from './least'
 export { middleOf, overlap, type Stretch } from './stretch'
 export {
+  byRole,
   type InSection,
+  isCeilingJoist,
   isCrowned,
   isPlate,
   isRoofCover,

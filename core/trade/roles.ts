@@ -1,5 +1,6 @@
 /** The steps in which a building goes up, in their order. */
 export const raisingSteps = [
+  'ledger',
   'supports',
   'base',
   'floor',
@@ -11,8 +12,10 @@ export const raisingSteps = [
   'west-wall',
   'partitions',
   'caps',
+  'braces',
   'wall-braces',
   'inner-beams',
+  'joists',
   'ridge',
   'rafters',
   'trusses',
@@ -33,6 +36,7 @@ export const raisingSteps = [
   'roofing',
   'soffit',
   'siding',
+  'rails',
   'doors',
 ] as const
 export type RaisingName = (typeof raisingSteps)[number]
@@ -69,13 +73,16 @@ function row<const Field extends string>(
   return { mark, one, many, step, field, section }
 }
 
-/** What boards are for, a row each. */
+/** What boards are for, a row each; in the order in which they are put up within a step. */
 export const roles = {
   rafter: row('R', 'common rafter', 'rafters', 'roof.rafter', 'rafter'),
   'cripple-rafter': row('CR', 'cripple rafter', 'rafters', 'roof.rafter', 'rafter'),
   'roof-header': row('RH', 'roof header', 'rafters', 'roof.rafter'),
-  'stair-header': row('CH', 'ceiling header', 'ties', 'roof.ties'),
-  ledger: row('LG', 'ledger', 'ridge', 'roof.ridge'),
+  'joist-ledger': row('JL', 'joist ledger', 'ties', 'roof.ties'),
+  'ceiling-joist': row('CJ', 'ceiling joist', 'ties', 'roof.ties', 'tie'),
+  'loft-joist': row('LJ', 'loft joist', 'ties', 'roof.ties', 'tie'),
+  'stair-header': row('CH', 'stair header', 'ties', 'roof.ties'),
+  ledger: row('LG', 'ledger', 'ledger', 'roof.ridge'),
   'roof-joist': row('FJ', 'roof joist', 'rafters', 'roof.rafter', 'rafter'),
   'level-rafter': row('LV', ['level rafter', 'level rafters'], 'rafters', 'roof.rafter', 'rafter'),
   batten: row('BN', 'batten', 'blocks', 'roof.pergola.battens'),
@@ -117,8 +124,8 @@ export const roles = {
     'roof.truss.setting',
   ),
   'flat-purlin': row('TF', 'flat purlin', 'rows', 'roof.truss.setting'),
-  'knee-plate': row('KP', 'knee wall plate', 'ties', 'walls.stud'),
-  'knee-stud': row('KN', 'knee wall stud', 'ties', 'walls.stud'),
+  'knee-plate': row('KP', 'knee wall plate', 'joists', 'walls.stud'),
+  'knee-stud': row('KN', 'knee wall stud', 'joists', 'walls.stud'),
   'knee-purlin': row('NP', ['knee purlin ply', 'knee purlin plies'], 'inner-beams', 'roof.gambrel.purlin'),
   'knee-post': row('NO', 'knee post', 'inner-beams', 'roof.gambrel.purlin'),
   'joist-beam': row('JB', ['joist beam ply', 'joist beam plies'], 'inner-beams', 'roof.joistBeam'),
@@ -127,6 +134,10 @@ export const roles = {
   'fly-rafter': row('FR', 'fly rafter', 'ends', 'roof.rafter'),
   rung: row('LR', 'ladder rung', 'ends', 'roof.rafter'),
   lookout: row('LO', 'lookout', 'ends', 'roof.ends.lookout'),
+  'sub-fascia': row('SF', 'sub-fascia', 'fascia', 'roof.fascia'),
+  'soffit-ledger': row('SG', 'soffit ledger', 'fascia', 'roof.soffit'),
+  'soffit-joist': row('SJ', 'soffit joist', 'fascia', 'roof.soffit', 'nailed'),
+  fascia: row('FA', 'fascia board', 'fascia', 'roof.fascia'),
   barge: row('BB', 'barge board', 'fascia', 'roof.ends.barge'),
   'roof-block': row(
     'RK',
@@ -136,22 +147,18 @@ export const roles = {
     'nailed',
   ),
   'finish-board': row('FB', 'eave board', 'fascia', 'roof.tails.finish'),
-  'soffit-ledger': row('SG', 'soffit ledger', 'fascia', 'roof.soffit'),
-  'soffit-joist': row('SJ', 'soffit joist', 'fascia', 'roof.soffit', 'nailed'),
-  'ceiling-joist': row('CJ', 'ceiling joist', 'ties', 'roof.ties', 'tie'),
-  'joist-ledger': row('JL', 'joist ledger', 'ties', 'roof.ties'),
   ridge: row('RB', 'ridge board', 'ridge', 'roof.ridge'),
   'ridge-beam': row('GB', ['ridge beam ply', 'ridge beam plies'], 'ridge', 'roof.ridge'),
   'ridge-post': row('GP', 'ridge post', 'ridge', 'roof.ridge'),
   'rafter-tie': row('RT', 'rafter tie', 'ties', 'roof.ties', 'tie'),
   'collar-tie': row('CT', 'collar tie', 'ties', 'roof.ties', 'tie'),
-  'sub-fascia': row('SF', 'sub-fascia', 'fascia', 'roof.fascia'),
-  fascia: row('FA', 'fascia board', 'fascia', 'roof.fascia'),
   'soffit-board': row('SZ', 'soffit board', 'soffit', 'roof.cover.soffit'),
   'roof-sheet': row('RS', 'roof sheet', 'roof-deck', 'roof.cover.deck'),
   'roof-board': row('RD', 'roof board', 'roof-deck', 'roof.cover.deck'),
   'roof-batten': row('RN', 'roof batten', 'roof-battens', 'roof.cover.battens'),
   'roof-panel': row('PA', 'roof panel', 'roofing', 'roof.cover.top'),
+  'wall-post': row('WP', 'wall post', 'place', 'walls.posts.post'),
+  'wall-beam': row('WB', 'wall beam', 'place', 'walls.posts.beam'),
   'bottom-plate': row('BP', 'bottom plate', 'place', 'walls.stud'),
   'top-plate': row('TP', 'top plate', 'place', 'walls.stud'),
   stud: row('S', 'stud', 'place', 'walls.stud'),
@@ -162,6 +169,8 @@ export const roles = {
   packing: row('HP', 'header packing', 'place', 'walls.openings'),
   sill: row('SL', 'sill', 'place', 'walls.openings'),
   'gable-stud': row('GS', 'gable stud', 'place', 'walls.stud'),
+  block: row('K', 'block', 'place', 'walls.bracing'),
+  brace: row('BR', 'diagonal brace', 'place', 'walls.bracing'),
   'wall-sheet': row('W', 'wall sheet', 'place', 'walls.sheathing'),
   siding: row('SD', 'siding board', 'siding', 'walls.siding'),
   'siding-batten': row('SN', 'siding batten', 'siding', 'walls.siding'),
@@ -180,29 +189,36 @@ export const roles = {
   stile: row('SE', 'stile', 'doors', 'walls.openings'),
   'door-rail': row('RL', 'door rail', 'doors', 'walls.openings'),
   'door-panel': row('DP', 'door panel', 'doors', 'walls.openings'),
-  brace: row('BR', 'diagonal brace', 'place', 'walls.bracing'),
-  'wall-post': row('WP', 'wall post', 'place', 'walls.posts.post'),
-  rail: row('RA', 'rail', 'place', 'walls.railing'),
-  baluster: row('BU', 'baluster', 'place', 'walls.railing'),
-  'wall-beam': row('WB', 'wall beam', 'place', 'walls.posts.beam'),
   girt: row('GI', 'girt', 'place', 'walls.between'),
-  'post-diagonal': row('PD', ['diagonal between posts', 'diagonals between posts'], 'place', 'walls.between'),
-  knee: row('KB', 'knee brace', 'place', 'walls.posts.beam'),
+  'post-diagonal': row(
+    'PD',
+    ['diagonal between posts', 'diagonals between posts'],
+    'braces',
+    'walls.between',
+  ),
+  knee: row('KB', 'knee brace', 'braces', 'walls.posts.beam'),
+  rail: row('RA', 'rail', 'rails', 'walls.railing'),
+  baluster: row('BU', 'baluster', 'rails', 'walls.railing'),
   slat: row('ST', 'slat', 'sheets', 'walls.slats.section'),
   rim: row('RM', 'rim', 'place', 'floor.joist'),
   joist: row('J', 'joist', 'place', 'floor.joist'),
   'floor-header': row('FH', 'floor header', 'place', 'floor.joist'),
-  block: row('K', 'block', 'place', 'walls.bracing'),
   'deck-sheet': row('D', 'deck sheet', 'place', 'floor.deck'),
   'deck-board': row('DB', 'deck board', 'place', 'floor.deck'),
+  post: row('P', 'post', 'supports', 'base.lift'),
   border: row('BT', 'border timber', 'place', 'base.kind'),
-  skirt: row('SB', 'skirt board', 'place', 'base.skirt'),
-  stake: row('SP', 'skirt stake', 'place', 'base.skirt'),
   skid: row('SK', 'skid', 'place', 'base.kind'),
   beam: row('BM', ['beam ply', 'beam plies'], 'place', 'base.kind'),
-  post: row('P', 'post', 'supports', 'base.lift'),
+  skirt: row('SB', 'skirt board', 'place', 'base.skirt'),
+  stake: row('SP', 'skirt stake', 'place', 'base.skirt'),
 }
 export type Role = keyof typeof roles
+
+const places = new Map(Object.keys(roles).map((role, i) => [role, i]))
+
+/** Boards in the order in which they are put up within a step. */
+export const byRole = (one: { readonly role: Role }, other: { readonly role: Role }): number =>
+  (places.get(one.role) ?? 0) - (places.get(other.role) ?? 0)
 
 /** Roles of boards that trusses are set with and that come down again. */
 const temporaryRoles: readonly Role[] = [
@@ -252,10 +268,22 @@ const crownedRoles: readonly Role[] = [
   ...(['rafter', 'cripple-rafter', 'jack-rafter', 'hip', 'roof-joist', 'level-rafter'] as const),
   ...(['fly-rafter', 'roof-header', 'stair-header', 'upper-header', 'ridge', 'ridge-beam'] as const),
   ...(['upper-chord', 'lower-chord', 'bottom-chord', 'purlin', 'knee-purlin', 'joist-beam'] as const),
-  ...(['ceiling-joist', 'header', 'wall-beam', 'joist', 'floor-header', 'beam', 'rim'] as const),
+  ...([
+    'ceiling-joist',
+    'loft-joist',
+    'header',
+    'wall-beam',
+    'joist',
+    'floor-header',
+    'beam',
+    'rim',
+  ] as const),
 ]
 
 export const isCrowned = (role: Role): boolean => crownedRoles.includes(role)
+
+/** Whether a role is a ceiling joist's, or one's under a loft. */
+export const isCeilingJoist = (role: Role): boolean => role === 'ceiling-joist' || role === 'loft-joist'
 
 /** Whether a role is a wall's bottom or top plate. */
 export const isPlate = (role: Role): boolean => role === 'bottom-plate' || role === 'top-plate'

@@ -46,6 +46,8 @@ const meanings: Readonly<Record<string, string>> = {
   'walls.openings.*.clearance.height': 'How much taller than the unit the hole is framed.',
   'walls.openings.*.header.section': 'The boards on edge that carry what is over the opening.',
   'walls.openings.*.header.plies': 'Boards side by side, packed out to the wall.',
+  'walls.openings.*.header.jacks':
+    'Studs under each end of the header. By custom one up to a rough opening of 6 ft (1829 mm), two over a wider one; local tables may ask for more.',
   'walls.partitions.*.at':
     "From the building's outside, at the west or the south, to the partition's nearer face.",
   'walls.partitions.*.runs': 'Across the building, or along it.',
@@ -225,7 +227,7 @@ const meanings: Readonly<Record<string, string>> = {
     'Along the slope, on either side: an air slot under a vented cap, or the room a panel leaves under its ridge cap.',
   'roof.taper':
     'How much nearer to the low side the house stands at the east end than at the west; with a minus: at the west. The span is measured where it is widest.',
-  'roof.overhang.high': 'Level, from the outside of the high wall to the end of the rafter over it.',
+  'roof.overhang.high': 'Level, from the outside of the framing to the end of the rafter over it.',
   'roof.overhang.gable': 'Level, from the outside of the end wall to the outermost rafter.',
   'roof.ridge': 'The board between the rafters at the top; a beam of it carries, a board only joins.',
   'roof.beam':

@@ -1,4 +1,4 @@
-import { kindOfPath, pathInPart } from '../design'
+import { kindOfPath, pathInPart, type RoofShapeName } from '../design'
 import { coveringNames } from './covering-names'
 
 /** What a framer calls a place of the document. */
@@ -338,6 +338,16 @@ export const fieldNames: Record<string, string> = {
 /** A field's name with its path where the name alone would not find it. */
 export const fieldName = (path: string): string =>
   sayInPart(path) ?? fieldNames[path] ?? fieldNames[kindOfPath(path)] ?? (path || 'The file')
+
+/** Names of fields of a roof that has no high side and no eaves. */
+const levelNames: Readonly<Record<string, string>> = {
+  'roof.overhang.eave': 'Overhang on the south',
+  'roof.overhang.high': 'Overhang on the north',
+}
+
+/** A field's name in a building with so shaped a roof; as `fieldName` where none is known. */
+export const fieldNameIn = (path: string, shape: RoofShapeName | null): string =>
+  (shape === 'pergola' ? levelNames[path] : undefined) ?? fieldName(path)
 
 /** A place in one of a building's parts; null of the main one's. */
 function sayInPart(of: string): string | null {

@@ -144,6 +144,8 @@ const advice: Record<Role, string> = {
   'soffit-joist': "Level from the ledger to the tail, nailed to the rafter's side.",
   'ceiling-joist':
     'Level beside its rafter, from plate to plate, or to a ledger under one slope. Crown up; its depth is yours to have checked.',
+  'loft-joist':
+    'Level from plate to plate, or to a ledger under one slope; the loft stands on it. Crown up; its depth is yours to have checked.',
   'joist-ledger':
     "To a level line on the studs of the high wall, or on the house's frame; nailed to each, the joists against it.",
   hip: 'Both cheeks at its head and tail are cut plumb, the saw tilted 45°; try it in its corner before the others are traced. Crown up.',

@@ -2,7 +2,7 @@ export { explain } from './explanations'
 export { sayCaution } from './cautions'
 export { hangWords, partWords, sayNewPart } from './parts'
 export { sayDesignFault } from './faults'
-export { fieldName } from './field-names'
+export { fieldName, fieldNameIn } from './field-names'
 export { adviseOn, cutNames, saySection, speciesWords } from './fields'
 export {
   explainCut,

@@ -51,6 +51,8 @@ export const looseNames: Record<LooseCode, string> = {
   'door-latches': 'Latches for the doors',
   'door-bolts': 'Bolts for double doors',
   'door-screws': 'Screws for the doors’ boards',
+  stairs: 'Stairs or ladders to the loft',
+  'door-steps': 'Steps at doors',
 }
 
 const YARD3 = ((3 * FOOT) / 1000) ** 3
@@ -167,6 +169,10 @@ const rules: Readonly<Record<LooseCode, (say: LooseSay) => string>> = {
   'door-bolts': ({ n }) =>
     `At head and foot of the leaf that stands still, on ${n('pairs')} double ${n('pairs') === 1 ? 'door' : 'doors'}.`,
   'door-screws': ({ n }) => `Two in each of ${n('crossings')} places where a board crosses a ledge.`,
+  stairs: ({ mm }) =>
+    `Not among the pieces: ${mm('rise')} from the deck to what is walked on above. Local code says how steep.`,
+  'door-steps': ({ n, mm }) =>
+    `Not among the pieces: the deck lies ${mm('rise')} over the ground${n('doors') > 1 ? ' at the highest of them' : ''}, and more than ${mm('step')} is no step.`,
   'cover-glue': ({ n, units }) =>
     `Both faces brushed, at ${sayArea(n('tin'), units)} from a tin of ${units === 'imperial' ? 'a gallon' : '5 l'}; the tin says what it covers.`,
   nails: ({ n }) =>

@@ -3,6 +3,7 @@ import type { RaisingName } from '../trade'
 
 /** What goes up in a step. */
 export const raisingNames: Record<RaisingName, string> = {
+  ledger: 'Ledger on the house',
   supports: 'Posts, blocks and concrete',
   base: 'Base timbers and beams',
   floor: 'Floor frame',
@@ -14,16 +15,18 @@ export const raisingNames: Record<RaisingName, string> = {
   'west-wall': 'West wall',
   partitions: 'Partitions',
   caps: 'Second top plates',
+  braces: 'Braces between posts',
   'wall-braces': 'Wall braces',
   'inner-beams': 'Beams inside, on their posts',
-  ridge: 'Ridge or ledger',
+  joists: 'Joists in the roof',
+  ridge: 'Ridge',
   rafters: 'Rafters',
   trusses: 'Trusses',
   rows: 'Rows on the trusses',
   diagonals: 'Diagonals on the trusses',
   hips: 'Hips',
   jacks: 'Jacks',
-  ties: 'Ties, ceiling joists, purlins',
+  ties: 'Ties and purlins',
   loft: 'Loft deck',
   blocks: 'Blocks between rafters',
   ends: 'Over the gables',
@@ -36,6 +39,7 @@ export const raisingNames: Record<RaisingName, string> = {
   roofing: 'Roofing',
   soffit: 'Soffit boards',
   siding: 'Siding and trim',
+  rails: 'Rails',
   doors: 'Doors',
 }
 

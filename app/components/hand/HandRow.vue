@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import type { Row } from '../../hand/row'
+import { useFieldName } from '../../composables/useFieldName'
 
 /** A row of the hand: typed, chosen, done or read; with what can't be as it is asked for. */
 const props = defineProps<{ row: Row; faults: readonly string[] }>()
 const bench = useBench()
+const fieldName = useFieldName()
 function choose(value: string | number): void {
   if (props.row.kind === 'choice' && value !== props.row.value) bench.edit(props.row.change(value))
 }
@@ -56,10 +58,6 @@ function act(): void {
     <p v-for="fault in faults" :key="fault" class="wrong">{{ fault }}</p>
   </div>
 </template>
-
-<script lang="ts">
-import { fieldName } from '../../../core/words'
-</script>
 
 <style scoped>
 .field {

@@ -9,7 +9,7 @@ import type { Order } from '../member'
 import { abutmentOf, type Eave, lowEaves, type Problem, type RoofLines, type RoofLumber } from '../../lines'
 import { singlesOf } from './openings'
 import { type Joist, joistsReach, openStairs } from './stairs'
-import { besideRafters, betweenEnds, tiePlate, type TieFrame } from './ties'
+import { besideRafters, betweenEnds, joistRole, tiePlate, type TieFrame } from './ties'
 
 /**
  * The ceiling under one slope, and how high a board across the inside of the high wall may reach under its
@@ -83,7 +83,7 @@ function joistsOf(
   }).map(({ number, x }): Joist => {
     const order = lyingBoard({
       where: inRoof('ceiling-joist', number),
-      role: 'ceiling-joist',
+      role: joistRole(building),
       section,
       along: 'y',
       ...y,

@@ -3,7 +3,7 @@ import { vec } from '../../geometry'
 import type { InnerLumber, Problem, RoofLines, RoofLumber } from '../../lines'
 import { stockLengths } from '../../lumber'
 import { HAIR } from '../../measure'
-import { least, pliesOf, type Role, type Stretch } from '../../trade'
+import { isCeilingJoist, least, pliesOf, type Role, type Stretch } from '../../trade'
 import { boxOf, type Member, type Order } from '../member'
 import { idOf, inRoof, type MemberPlace, nth, ofFace } from '../place'
 import { lyingBoard, squareBoard } from '../square-board'
@@ -106,7 +106,7 @@ function tooLong({ lumber: { yard } }: Building, members: readonly Member[], at:
   const longest = stockLengths[yard].at(-1) ?? Infinity
   return new Set(
     members
-      .filter(({ role }) => role === 'ceiling-joist')
+      .filter(({ role }) => isCeilingJoist(role))
       .filter(joist => {
         const { from, to } = boxOf(joist).y
         return to - from > longest + HAIR && at - from > PART && to - at > PART
@@ -124,7 +124,7 @@ function joistBeamAsk(
 ): { readonly ask: Ask | null; readonly problems: readonly Problem[] } {
   const { joistBeam: beam, ties } = building.roof
   const of = lumber.joistBeam
-  const stand = inside.members.some(({ role }) => role === 'ceiling-joist')
+  const stand = inside.members.some(({ role }) => isCeilingJoist(role))
   if (!beam || !of || !ties.ceiling || !stand) return { ask: null, problems: [] }
   const refused = (problem: Problem) => ({ ask: null, problems: [problem] })
   const top = tiePlate(lines) + ties.ceiling.height

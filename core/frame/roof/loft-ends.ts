@@ -1,7 +1,7 @@
 import { inRoof } from '../place'
 import type { Building } from '../../design'
 import { facesAcross, type RoofLines, type RoofLumber } from '../../lines'
-import { overlap, type Stretch } from '../../trade'
+import { isCeilingJoist, overlap, type Stretch } from '../../trade'
 import { boxOfOrder, type BuildingCut, type Order } from '../member'
 import { lyingBoard } from '../square-board'
 import { bottomOf } from '../truss'
@@ -23,7 +23,7 @@ export function loftEnds(
   orders: readonly Order[],
 ): { readonly orders: readonly Order[]; readonly taken: readonly Obstacle[] } {
   const { loft, ties, truss } = building.roof
-  const bearing = orders.filter(({ role }) => role === 'ceiling-joist' || role === 'bottom-chord')
+  const bearing = orders.filter(({ role }) => isCeilingJoist(role) || role === 'bottom-chord')
   if (!loft || !bearing.length) return { orders: [], taken: [] }
   const bottom = truss && bottomOf(lines, lumber, truss)
   const section = (ties.ceiling && lumber.ties.ceiling) ?? lumber.bottom
@@ -41,7 +41,7 @@ export function loftEnds(
     orders: ends.map(({ name, s }) => {
       const order = lyingBoard({
         where: inRoof('loft/joist', name),
-        role: 'ceiling-joist',
+        role: 'loft-joist',
         section,
         along: 'y',
         from: 0,

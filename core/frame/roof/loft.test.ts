@@ -52,7 +52,7 @@ describe('a loft on ceiling joists', () => {
   })
 
   test('lies on its joists, and where a gable wall has none near it, on one more along it', () => {
-    const bearing = made.frame.members.filter(({ role }) => role === 'ceiling-joist')
+    const bearing = made.frame.members.filter(({ role }) => role === 'loft-joist')
     expect(bearing.filter(({ where }) => where.name === 'loft/joist')).toHaveLength(2)
     for (const sheet of decks(made)) {
       const under = bearing.filter(joist => touching(sheet, joist) > 100)

@@ -3,7 +3,7 @@ import type { Building } from '../../design'
 import { stockLengths } from '../../lumber'
 import type { Problem, RoofLines, RoofLumber } from '../../lines'
 import { HAIR } from '../../measure'
-import { overlap, type Role, type Stretch } from '../../trade'
+import { isCeilingJoist, overlap, type Role, type Stretch } from '../../trade'
 import { layDeck } from '../floor/deck'
 import { boxOf, type Member, type Order } from '../member'
 import type { Rect } from '../rect'
@@ -26,7 +26,7 @@ export interface LoftFrame {
 }
 
 /** What a loft's deck lies on. */
-const bearing: readonly Role[] = ['ceiling-joist', 'bottom-chord']
+const bears = (role: Role): boolean => isCeilingJoist(role) || role === 'bottom-chord'
 
 /** What bounds a loft on its sides, or leaves no room for one; what else stands in it, it is cut about. */
 const sides: readonly Role[] = [
@@ -62,7 +62,7 @@ export function loftFrame(
 ): LoftFrame {
   const asked = building.roof.loft
   if (!asked || !lines.faces.length) return noLoft
-  const joists = members.filter(({ role }) => bearing.includes(role))
+  const joists = members.filter(({ role }) => bears(role))
   const [first] = joists
   if (!first) return { ...noLoft, problems: [{ code: 'loft-no-joists', path: 'roof.loft' }] }
   const x = betweenEnds(building)
@@ -70,7 +70,7 @@ export function loftFrame(
   const thick = asked.deck.kind === 'sheets' ? asked.deck.thickness : (lumber.loft?.thickness ?? 0)
   const slab = { from: top + SKIN, to: top + thick }
   const inWay = members
-    .filter(({ role, where }) => !bearing.includes(role) && (where.in === 'roof' || where.in === 'walls'))
+    .filter(({ role, where }) => !bears(role) && (where.in === 'roof' || where.in === 'walls'))
     .flatMap(member => {
       const rect = sliceOf(member, slab)
       return rect && overlap({ from: rect.x0, to: rect.x1 }, x) ? [{ role: member.role, rect }] : []

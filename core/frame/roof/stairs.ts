@@ -9,7 +9,7 @@ import { boxOf, type Member, type Order } from '../member'
 import type { Rect } from '../rect'
 import { kneesOf, lowEaves, type Problem, type RoofFace, type RoofLines, type RoofLumber } from '../../lines'
 
-/** A ceiling joist in its place along the building. */
+/** A ceiling's or a loft's joist in its place along the building. */
 export interface Joist {
   readonly x: Stretch
   readonly order: Order

@@ -1,6 +1,6 @@
 import { inRoof, type MemberPlace } from '../place'
 import type { Obstacle } from './obstacle'
-import { gaps, overlap, type Stretch } from '../../trade'
+import { gaps, overlap, type Role, type Stretch } from '../../trade'
 import { type Building, type TieKind, tieKinds } from '../../design'
 import { vec } from '../../geometry'
 import type { Section } from '../../lumber'
@@ -13,7 +13,12 @@ import { type Joist, openStairs } from './stairs'
 /** The face of its rafter that a tie is nailed to: apart, so that both kinds pass each other. */
 const faceOf: Record<TieKind, 'east' | 'west'> = { rafter: 'east', collar: 'west', ceiling: 'east' }
 
-const roleOf = { rafter: 'rafter-tie', collar: 'collar-tie', ceiling: 'ceiling-joist' } as const
+/** What a joist in the roof is: a loft's under its deck, else a ceiling's. */
+export const joistRole = ({ roof }: Pick<Building, 'roof'>): Role =>
+  roof.loft ? 'loft-joist' : 'ceiling-joist'
+
+/** What a tie is called in its place. */
+const nameOf = { rafter: 'rafter-tie', collar: 'collar-tie', ceiling: 'ceiling-joist' } as const
 
 /** Where the end walls of a gable leave room for ties, along the ridge. */
 export const betweenEnds = ({ footprint: { length }, depths }: Building): Stretch => ({
@@ -77,7 +82,7 @@ export function tieOrders(
       taken: laid.taken,
     }).map(({ number, x }): Joist => ({
       x,
-      order: tieOrder(building, lines, kind, section, inRoof(roleOf[kind], number), x.from, z.from),
+      order: tieOrder(building, lines, kind, section, inRoof(nameOf[kind], number), x.from, z.from),
     }))
     laid = added(laid, { taken: made.map(({ x }): Obstacle => ({ along: 'x', s: x, z })) })
     laid = added(
@@ -185,7 +190,7 @@ export function besideRafters(
 }
 
 function tieOrder(
-  { footprint: { width } }: Building,
+  building: Building,
   lines: RoofLines,
   kind: TieKind,
   section: Section,
@@ -195,12 +200,12 @@ function tieOrder(
 ): Order {
   const order = squareBoard({
     where,
-    role: roleOf[kind],
+    role: kind === 'ceiling' ? joistRole(building) : nameOf[kind],
     section,
     along: 'y',
     depth: 'z',
     from: 0,
-    to: width,
+    to: building.footprint.width,
     corner: vec(x, 0, z),
   })
   return {

@@ -20,6 +20,7 @@ import { type Field, fieldsOf } from '../roof/field'
 import { leaningBoard } from '../roof/leaning-board'
 import type { Obstacle } from '../roof/obstacle'
 import { stairRoom } from '../roof/stairs'
+import { joistRole } from '../roof/ties'
 import { lyingBoard } from '../square-board'
 import { hullOf, type Outline, shares } from './flat'
 import { bottomOf, type Trusses } from './trusses'
@@ -156,7 +157,7 @@ function tailsOf({ building, lines, lumber, truss, left }: Gap): Order[] {
   return ends.map(([side, plane]) => {
     const order = lyingBoard({
       where: ofRoofOpening(number, 'joist', side),
-      role: 'ceiling-joist',
+      role: joistRole(building),
       section,
       along: 'y',
       from: 0,

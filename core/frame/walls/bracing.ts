@@ -7,7 +7,7 @@ import { flip, planeAcross, planeAt, scale, vec, type Vec3 } from '../../geometr
 import type { Section } from '../../lumber'
 import type { BuildingCut, Order } from '../member'
 import { acrossOfBoard, type WallBoard, wallPoint } from './board'
-import { SIDE_STUDS } from './rough-opening'
+import { takenBy } from './rough-opening'
 import type { RakePlate } from './rake-plates'
 import { acrossOf, slantedAxes, type SlantedLine, slantedOrder } from './slanted-board'
 import type { Wall } from './wall'
@@ -38,10 +38,7 @@ export function braceWall(
   const foot = Math.min(...boards.map(board => board.z.from))
   const step = wall.step ? [{ from: wall.step.at - stud.thickness, to: wall.step.at + stud.thickness }] : []
   const taken = [
-    ...rough.map(({ s }) => ({
-      from: s.from - SIDE_STUDS * stud.thickness,
-      to: s.to + SIDE_STUDS * stud.thickness,
-    })),
+    ...rough.map(each => takenBy(each, stud.thickness)),
     ...(bracing === 'temporary' ? wall.tees : []),
     ...step,
   ]

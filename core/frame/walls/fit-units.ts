@@ -3,6 +3,7 @@ import { HAIR } from '../../measure'
 import {
   type Design,
   heightOf,
+  jacksOf,
   limits,
   type SideName,
   usualOpening,
@@ -12,7 +13,7 @@ import {
   workedOut,
 } from '../../design'
 import type { Section } from '../../lumber'
-import { SIDE_STUDS } from './rough-opening'
+import { sideOf } from './rough-opening'
 import { cornerPlaces } from './places'
 import { wallLines } from './wall'
 
@@ -72,13 +73,14 @@ export function fitUnits(
   let reach = corner
   for (const unit of wanted) {
     const rough = unit.width + usual.clearance.width
-    openings.push({
+    const opening = {
       ...usual,
-      at: reach + SIDE_STUDS * t + rough / 2,
       foot: height - top - unit.height - usual.clearance.height,
       unit: { width: unit.width, height: unit.height },
-    })
-    reach += rough + 2 * SIDE_STUDS * t
+    }
+    const side = sideOf({ jacks: jacksOf(opening) }, t)
+    openings.push({ ...opening, at: reach + side + rough / 2 })
+    reach += rough + 2 * side
   }
   const overall = reach + corner
   const limit = line?.along === 'y' ? limits.footprintWidth : limits.footprintLength

@@ -18,7 +18,7 @@ import { falseTailsIn, uprightUnder } from '../roof'
 import { upright, type WallBoard } from './board'
 import { openingBoards } from './opening-boards'
 import { liesInGable, openingsIn } from './openings'
-import { type Clear, type RoughOpening, SIDE_STUDS } from './rough-opening'
+import { type Clear, type RoughOpening, takenBy } from './rough-opening'
 import { layoutOf, type StackLines } from './places'
 import { endingUnder } from './ending'
 import { rakedTop } from './top'
@@ -178,7 +178,7 @@ export function gableFrame(ask: GableAsk): GableFrame {
     liesInGable(building, wall, opening),
   )
   const taken = [
-    ...rough.map(({ s }) => ({ from: s.from - SIDE_STUDS * t, to: s.to + SIDE_STUDS * t })),
+    ...rough.map(each => takenBy(each, t)),
     ...(chord?.post ? [chord.post] : []),
     ...(chord
       ? [

@@ -7,7 +7,15 @@ import type { Order } from '../member'
 import { upright, type WallBoard } from './board'
 import { standing } from './top'
 import { packingOf } from './openings'
-import { type Clear, clearOver, type RoughOpening, SIDE_STUDS, sharesKings, standsOn } from './rough-opening'
+import {
+  type Clear,
+  clearOver,
+  headerOver,
+  type RoughOpening,
+  sharesKings,
+  standsOn,
+  takenBy,
+} from './rough-opening'
 import type { Wall } from './wall'
 
 /** What one rough opening's boards are made from. */
@@ -18,7 +26,7 @@ interface OpeningAsk {
   readonly rough: RoughOpening
   /** The wall's layout that lies over the opening, as studs would stand there. */
   readonly onLayout: readonly Stretch[]
-  /** The opening's jacks stand inside of this. */
+  /** The header lies here, over the opening and its jacks. */
   readonly span: Stretch
   /** Whether the kings of the opening under it are its own. */
   readonly shared: boolean
@@ -47,13 +55,12 @@ export function openingBoards(
     stud,
     clear: clearOver(clear, under),
     rough,
-    span: { from: s.from - t, to: s.to + t },
+    span: headerOver(rough, t),
     shared: sharesKings(rough, under),
     carried: all
       .filter(each => each.over === number)
       .map(each => {
-        const side = sharesKings(each, rough) ? t : SIDE_STUDS * t
-        return { from: each.s.from - side, to: each.s.to + side }
+        return sharesKings(each, rough) ? headerOver(each, t) : takenBy(each, t)
       }),
     at: (name, ...run) =>
       (clear.under === 'rafters' ? ofGableOpening : ofOpening)(wall.name, number + 1, name, ...run),
@@ -84,20 +91,23 @@ const underPlates = (
   foot: number,
 ): WallBoard => standing(stud, role, where, { from, to: from + stud.thickness }, foot, clear.top)
 
-/** Kings from plate to plate, and inside them the jacks that carry the header. */
+/** Kings from plate to plate, and inside them the jacks that carry the header, the nearest to the opening first. */
 function sidesOf(ask: OpeningAsk): WallBoard[] {
   const { at, rough, stud, clear, shared } = ask
-  const { s, z } = rough
+  const { s, z, jacks } = rough
   const t = stud.thickness
+  const kings = takenBy(rough, t)
   return [
     ...(shared
       ? []
       : [
-          underPlates(ask, 'king', at('king', 1), s.from - 2 * t, clear.bottom),
-          underPlates(ask, 'king', at('king', 2), s.to + t, clear.bottom),
+          underPlates(ask, 'king', at('king', 1), kings.from, clear.bottom),
+          underPlates(ask, 'king', at('king', 2), kings.to - t, clear.bottom),
         ]),
-    square(ask, 'jack', at('jack', 1), s.from - t, z.to),
-    square(ask, 'jack', at('jack', 2), s.to, z.to),
+    ...Array.from({ length: jacks }, (_, k) => k).flatMap(k => [
+      square(ask, 'jack', at('jack', 1, ...(k ? [k + 1] : [])), s.from - (k + 1) * t, z.to),
+      square(ask, 'jack', at('jack', 2, ...(k ? [k + 1] : [])), s.to + k * t, z.to),
+    ]),
   ]
 }
 

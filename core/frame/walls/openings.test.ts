@@ -184,6 +184,64 @@ describe('openings worked by hand', () => {
   })
 })
 
+describe('jacks that carry a header', () => {
+  const wide = (inchesWide: number, jacks?: 1 | 2 | 3): WallOpening => {
+    const each = usualOpening('south', 'garage-door', 84 * INCH, 'imperial')
+    return {
+      ...each,
+      unit: { width: inchesWide * INCH - each.clearance.width, height: 76 * INCH },
+      header: { ...each.header, ...(jacks ? { jacks } : {}) },
+    }
+  }
+  // one up to 6 ft, two over a wider opening (common practice, no source); each 1 1/2 in
+  test.each([
+    [72, undefined, 1],
+    [72.125, undefined, 2],
+    [72, 3, 3],
+    [96, 1, 1],
+  ] as const)('an opening %f in wide, asked %s: %i a side', (clear, asked, jacks) => {
+    const made = frame(opened([wide(clear, asked)]))
+    expect(made.problems).toEqual([])
+    expect(of(made, 'jack')).toHaveLength(2 * jacks)
+    expect(clashes(made.members)).toEqual([])
+    const [west, east] = [84 - clear / 2, 84 + clear / 2]
+    expect(
+      of(made, 'jack')
+        .map(jack => at(jack, 'x')[0] ?? NaN)
+        .sort((a, b) => a - b),
+    ).toEqual(
+      [
+        ...Array.from({ length: jacks }, (_, k) => west - 1.5 * (jacks - k)),
+        ...Array.from({ length: jacks }, (_, k) => east + 1.5 * k),
+      ].map(x => expect.closeTo(x, 3)),
+    )
+    // the header lies on all of them, the kings stand against its ends
+    expect(of(made, 'header').map(ply => at(ply, 'x'))).toEqual(
+      Array(2).fill([expect.closeTo(west - 1.5 * jacks, 3), expect.closeTo(east + 1.5 * jacks, 3)]),
+    )
+    expect(
+      of(made, 'king')
+        .map(king => at(king, 'x')[0] ?? NaN)
+        .sort((a, b) => a - b),
+    ).toEqual([expect.closeTo(west - 1.5 * (jacks + 1), 3), expect.closeTo(east + 1.5 * jacks, 3)])
+  })
+
+  test('one too wide for its wall is told the widest that goes, with the jacks that one asks', () => {
+    for (const length of [84, 86, 89, 90, 120]) {
+      const asked = (width: number): Design => {
+        const each = wide(width)
+        const design = opened([{ ...each, at: (length / 2) * INCH }])
+        return { ...design, footprint: { length: length * INCH, width: 96 * INCH } }
+      }
+      const problem = frame(asked(160)).problems.find(({ code }) => code === 'opening-too-wide')
+      if (problem?.code !== 'opening-too-wide') throw new Error('fits')
+      const unit = wide(10).clearance.width
+      const made = frame(asked((problem.most + unit) / INCH))
+      expect(made.problems.filter(({ code }) => code === 'opening-too-wide')).toEqual([])
+    }
+  })
+})
+
 describe("openings that can't be", () => {
   test.each<[string, readonly WallOpening[], string, string]>([
     ['too near the corner', [door(18)], 'opening-near-corner', 'walls.openings.0.at'],

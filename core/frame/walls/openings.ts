@@ -1,4 +1,13 @@
-import { type Building, footOf, isSide, roughSize, wallFoot, type WallOpening } from '../../design'
+import {
+  type Building,
+  footOf,
+  isSide,
+  jacksOf,
+  ONE_JACK,
+  roughSize,
+  wallFoot,
+  type WallOpening,
+} from '../../design'
 import { type Section, sheetSection } from '../../lumber'
 import { clearPlaces, gaps, hasRoom, least, MARK, type Stretch } from '../../trade'
 import { HAIR, TYPED } from '../../measure'
@@ -7,16 +16,18 @@ import type { Wall } from './wall'
 import {
   type Clear,
   type RoughOpening,
-  SIDE_STUDS,
   apartOf,
   clearOver,
+  headerOver,
   headOf,
   highest,
   isOnDeck,
   liesUnder,
   meets,
+  near,
   overNearer,
   settled,
+  sideOf,
   standsOn,
 } from './rough-opening'
 
@@ -64,6 +75,7 @@ export function openingsIn(
       s: { from: opening.at - size.width / 2, to: opening.at + size.width / 2 },
       z: { from: foot, to: foot + size.height },
       over: null,
+      jacks: jacksOf(opening),
     }
     const met = rough.filter(other => meets(asked, other, t))
     const under = highest(met.filter(other => headOf(other) < asked.z.from + TYPED))
@@ -71,7 +83,7 @@ export function openingsIn(
     // those that it would carry stand on its header
     const carried = met
       .filter(other => liesUnder(each, other) && !overNearer(other, rough, each))
-      .map(other => ({ ...settled(other, headOf(each), []), over: number }))
+      .map(other => over(settled(other, headOf(each), []), each))
     const others = met.map(other => carried.find(known => known.number === other.number) ?? other)
     const problem =
       atEnds(each, wall, t, taken) ??
@@ -92,23 +104,30 @@ export function openingsIn(
       ...rough
         .map(other => carried.find(known => known.number === other.number) ?? other)
         .filter(other => !lost.some(({ path }) => path.startsWith(`walls.openings.${other.number}.`))),
-      { ...each, over: under?.number ?? null },
+      under ? over(each, under) : each,
     ]
   })
   return { rough: [...rough].sort((a, b) => a.s.from - b.s.from), problems }
 }
+
+/** An opening as it stands on another's header: over one as wide it has as many jacks, inside of the same kings. */
+const over = (settled: RoughOpening, under: RoughOpening): RoughOpening => ({
+  ...settled,
+  over: under.number,
+  jacks: near(settled.s, under.s, HAIR) ? under.jacks : settled.jacks,
+})
 
 const first = (problems: readonly (Problem | null)[]): Problem | null =>
   problems.find(each => each !== null) ?? null
 
 /** An opening that leaves no room for its studs beside a corner, or none at all. */
 function atEnds(
-  { number, opening, s }: RoughOpening,
+  { number, opening, s, jacks }: RoughOpening,
   wall: Wall,
   t: number,
   taken: readonly Stretch[],
 ): Problem | null {
-  const side = SIDE_STUDS * t
+  const side = sideOf({ jacks }, t)
   const path = `walls.openings.${number}` as const
   const half = (s.to - s.from) / 2 + side
   const ends = endsOf(wall, taken)
@@ -119,15 +138,23 @@ function atEnds(
         code: 'opening-too-wide',
         path: `${path}.unit.width`,
         number: number + 1,
-        most: Math.max(0, ends.to - ends.from - 2 * side - opening.clearance.width - MARK),
+        most: Math.max(0, widest(opening, ends.to - ends.from, t) - opening.clearance.width - MARK),
       }
     : { code: 'opening-near-corner', path: `${path}.at`, number: number + 1, least: lowest, most }
 }
 
+/** The widest rough opening that leaves room in so much of a wall for its studs: fewer where it is narrow. */
+function widest({ header }: WallOpening, room: number, t: number): number {
+  if (header.jacks) return room - 2 * sideOf({ jacks: header.jacks }, t)
+  const two = room - 2 * sideOf({ jacks: 2 }, t)
+  return two > ONE_JACK + TYPED ? two : Math.min(ONE_JACK, room - 2 * sideOf({ jacks: 1 }, t))
+}
+
 /** An opening whose header has no room under what it ends under, or that leaves none for a sill. */
-function levels({ number, s, z, header }: RoughOpening, t: number, clear: Clear): Problem | null {
+function levels(rough: RoughOpening, t: number, clear: Clear): Problem | null {
+  const { number, z, header } = rough
   const path = `walls.openings.${number}` as const
-  const over = z.to + header.depth - clear.top.reach({ from: s.from - t, to: s.to + t }).shorter
+  const over = z.to + header.depth - clear.top.reach(headerOver(rough, t)).shorter
   if (over > HAIR)
     return {
       code: 'header-no-room',
@@ -186,12 +213,12 @@ const inWay = (
  * one beside it under the higher. An opening there is told the nearest places beside.
  */
 function besideTeeOrStep(
-  { number, opening, s }: RoughOpening,
+  { number, opening, s, jacks }: RoughOpening,
   wall: Wall,
   stud: Section,
   taken: readonly Stretch[],
 ): Problem | null {
-  const half = (s.to - s.from) / 2 + SIDE_STUDS * stud.thickness
+  const half = (s.to - s.from) / 2 + sideOf({ jacks }, stud.thickness)
   const { tees, step } = inWay(wall, half, stud)
   const meets = (places: readonly Stretch[]): boolean =>
     places.some(({ from, to }) => opening.at > from + HAIR && opening.at < to - HAIR)

@@ -4,7 +4,7 @@ import { countUp, HAIR } from '../../measure'
 import type { Building } from '../../design'
 import type { Section } from '../../lumber'
 import { showing } from './openings'
-import { type RoughOpening, SIDE_STUDS } from './rough-opening'
+import { type RoughOpening, takenBy } from './rough-opening'
 import type { Wall } from './wall'
 
 /**
@@ -108,12 +108,6 @@ export function nailerPlaces(building: Building, wall: Wall, stud: Section): Str
       ]
     : []
 }
-
-/** What an opening takes of the wall's length, with its jacks and kings. */
-const takenBy = ({ s }: RoughOpening, t: number): Stretch => ({
-  from: s.from - SIDE_STUDS * t,
-  to: s.to + SIDE_STUDS * t,
-})
 
 /**
  * Where the studs that run from plate to plate stand, along the wall; none in an opening or where its jacks

@@ -1,4 +1,4 @@
-import type { WallOpening } from '../../design'
+import { type WallOpening } from '../../design'
 import type { Section } from '../../lumber'
 import type { Stretch } from '../../trade'
 import { HAIR, TYPED } from '../../measure'
@@ -15,6 +15,8 @@ export interface RoughOpening {
   readonly s: Stretch
   readonly z: Stretch
   readonly header: Section
+  /** That carry each end of the header. */
+  readonly jacks: number
   /** The number of the opening whose header it stands on; null where it stands over none. */
   readonly over: number | null
 }
@@ -44,13 +46,25 @@ export const sharesKings = ({ s }: RoughOpening, over: RoughOpening | undefined)
 export const near = (a: Stretch, b: Stretch, by: number): boolean =>
   Math.abs(a.from - b.from) < by && Math.abs(a.to - b.to) < by
 
-/** Studs on each side of an opening: a jack that carries the header, and a king. */
-export const SIDE_STUDS = 2
+/** How much of the wall's length the studs at each side of an opening take: a king, and inside it its jacks. */
+export const sideOf = ({ jacks }: Pick<RoughOpening, 'jacks'>, t: number): number => (1 + jacks) * t
+
+/** What an opening takes of the wall's length, with its jacks and kings. */
+export const takenBy = (rough: Pick<RoughOpening, 's' | 'jacks'>, t: number): Stretch => ({
+  from: rough.s.from - sideOf(rough, t),
+  to: rough.s.to + sideOf(rough, t),
+})
+
+/** Where an opening's header lies: over it and its jacks. */
+export const headerOver = ({ s, jacks }: Pick<RoughOpening, 's' | 'jacks'>, t: number): Stretch => ({
+  from: s.from - jacks * t,
+  to: s.to + jacks * t,
+})
 
 /** Whether two openings, each with its jacks and kings, share some of the wall's length. */
 export const meets = (a: RoughOpening, b: RoughOpening, t: number): boolean => {
-  const side = SIDE_STUDS * t
-  return a.s.from - side < b.s.to + side - HAIR && b.s.from - side < a.s.to + side - HAIR
+  const [one, other] = [takenBy(a, t), takenBy(b, t)]
+  return one.from < other.to - HAIR && other.from < one.to - HAIR
 }
 
 /**
@@ -102,12 +116,13 @@ export function apartOf(each: RoughOpening, other: RoughOpening, t: number): Pro
       path: `${path}.at`,
       number: number + 1,
       other: other.number + 1,
-      apart: 2 * SIDE_STUDS * t,
+      apart: sideOf(each, t) + sideOf(other, t),
     }
   // its kings and jacks stand on the header under it, or that one's kings are its own
   if (near(low.s, high.s, HAIR)) return null
   const [from, to] = [high.s.from - low.s.from, low.s.to - high.s.to]
-  if (from > t - HAIR && to > t - HAIR) return null
+  const by = Math.max(0, sideOf(high, t) - low.jacks * t)
+  if (from > by - HAIR && to > by - HAIR) return null
   const middle = (low.s.from + low.s.to) / 2
   return {
     code: 'opening-over-wider',
@@ -116,7 +131,7 @@ export function apartOf(each: RoughOpening, other: RoughOpening, t: number): Pro
     other: other.number + 1,
     middle: Math.abs(high.opening.at - middle) < TYPED ? null : middle,
     above: high === each,
-    by: t,
+    by,
   }
 }
 

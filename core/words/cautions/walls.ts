@@ -24,4 +24,6 @@ export const wallsSayings = {
     `The braces of a door rise at ${n('angle').toFixed(0)}°: flatter than 45° they hold its far edge poorly. Hang two leaves, or make the opening narrower.`,
   'longer-than-stock': ({ mm }) =>
     `${mm('length')} is longer than any board sold by the length. Have it ordered as long, or make what it spans shorter; a joint in it is for an engineer.`,
+  'units-short': ({ n, mm, named }) =>
+    `${n('used')} openings take a “${named('unit')}” of ${mm('wide')} by ${mm('high')}, and ${n('on')} ${n('on') === 1 ? 'is' : 'are'} on hand. Find more, or give an opening another size.`,
 } satisfies Sayings

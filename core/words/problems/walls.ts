@@ -56,7 +56,7 @@ export const wallSentences: Sentences<WallProblem> = {
   'opening-too-wide': (problem, { down }) =>
     `Opening ${problem.number} is too wide for this wall. Use a unit of ${down(problem.most)} at most.`,
   'openings-meet': (problem, { mm }) =>
-    `Opening ${problem.number} runs into opening ${problem.other}: between two rough openings stand two jacks and two kings, ${mm(problem.apart)}. Move one, or make them one opening.`,
+    `Opening ${problem.number} runs into opening ${problem.other}: between two rough openings stand the jacks and kings of both, ${mm(problem.apart)}. Move one, or make them one opening.`,
   'opening-over-wider': (problem, { mm, up }) => {
     const [upper, lower] = problem.above ? [problem.number, problem.other] : [problem.other, problem.number]
     const middle = problem.middle === null ? '' : ` Put both middles at ${mm(problem.middle)}.`
