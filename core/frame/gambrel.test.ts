@@ -350,6 +350,29 @@ describe('what is refused, and what it says', () => {
     )
   })
 
+  test.each(['half-octagon', 'knee', 'pitches', 'headroom'] as const)(
+    'tails that would reach below the deck, found by %s: the foot that is told does, and no farther one',
+    by => {
+      for (const drop of [null, 30 * INCH]) {
+        const foot = { rule: 'over-plate', drop, kick: null } as const
+        const low = loft(
+          { by, foot },
+          { overhang: { eave: 24 * INCH, gable: 0 } },
+          { walls: { ...begun.walls, height: 24 * INCH } },
+        )
+        const [path, now] = drop === null ? ['roof.overhang.eave', 24] : ['roof.gambrel.foot.drop', 30]
+        const below = (design: Design) =>
+          frame(design).problems.find(({ code }) => code === 'tail-below-deck')
+        const problem = below(low)
+        if (problem?.code !== 'tail-below-deck' || problem.most === null) throw new Error('stands')
+        expect(problem.path).toBe(path)
+        expect(problem.most).toBeLessThan(now * INCH)
+        expect(below(withEdit(low, path ?? '', problem.most - 1e-3))).toBeUndefined()
+        expect(below(withEdit(low, path ?? '', problem.most + 1))).toBeDefined()
+      }
+    },
+  )
+
   test('a knee past the ridge, a ridge under the knee, a knee that turns inward, a headroom that can not be', () => {
     const knee = (into: number, up: number): Partial<Gambrel> => ({
       by: 'knee',

@@ -55,7 +55,7 @@ export {
 export { type LeftOut, leavesOut } from './roof/left-out'
 export { partingsIn, trussesAbout } from './roof/places'
 export { outOf, plumbPlaneAt } from './roof/planes'
-export type { GambrelProblem } from './roof/gambrel-problems'
+export { type GambrelProblem, gambrelTail } from './roof/gambrel-problems'
 export { overHeel, seatLength } from './roof/seat'
 export { shapeFor } from './roof/shapes'
 export {

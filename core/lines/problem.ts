@@ -7,12 +7,13 @@ import type { WallProblem } from './problems/walls'
 
 export type { BelowProblem, HangProblem, RoofProblem, WallProblem }
 
-/** A board that its planes leave nothing of, or part in two; `path` what to change. */
+/** So many boards that their planes leave nothing of, or part in two, the first of them `member`; `path` what to change. */
 export type CutProblem = {
   readonly code: 'not-cut'
   readonly path: RoleField
   readonly role: Role
   readonly member: string
+  readonly count: number
   readonly fault: BoardFault
 }
 

@@ -137,14 +137,23 @@ const refusedWords: Record<RoleField, string> = {
   'base.lift': 'Hold the floor higher over the ground.',
 }
 
-function sayRefused({ role, member, fault, path }: Extract<Problem, { readonly code: 'not-cut' }>): string {
-  const what = `The ${roles[role].one} ${member} can't be cut as asked`
+function sayRefused({
+  role,
+  member,
+  count,
+  fault,
+  path,
+}: Extract<Problem, { readonly code: 'not-cut' }>): string {
+  const [what, it, has] =
+    count === 1
+      ? [`The ${roles[role].one} ${member} can't be cut as asked`, 'it', 'the board has']
+      : [`${count} ${roles[role].many}, ${member} the first, can't be cut as asked`, 'them', 'they have']
   switch (fault.code) {
     case 'no-size':
-      return `${what}: the board has no size. ${refusedWords[path]}`
+      return `${what}: ${has} no size. ${refusedWords[path]}`
     case 'all-removed':
-      return `${what}: the ${cutNames[fault.name].toLowerCase()} leaves nothing of it. ${refusedWords[path]}`
+      return `${what}: the ${cutNames[fault.name].toLowerCase()} leaves nothing of ${it}. ${refusedWords[path]}`
     case 'in-two':
-      return `${what}: the ${cutNames[fault.name].toLowerCase()} parts it in two. ${refusedWords[path]}`
+      return `${what}: the ${cutNames[fault.name].toLowerCase()} parts ${it} in two. ${refusedWords[path]}`
   }
 }

@@ -8,6 +8,7 @@ import {
   ridgeOf,
   tailedEave,
   abutmentOf,
+  gambrelTail,
   type RoofLines,
   type RoofLumber,
   type RoofShape,
@@ -287,23 +288,37 @@ function dropRefusedParts({ building, lumber }: Framable, refusals: readonly Pro
 }
 
 /** Tails that would reach below the deck, or into a porch; said once for all eaves that share an overhang. */
-function tailProblems({ roof }: Building, { rafter }: RoofLumber, lines: RoofLines, under: Under): Problem[] {
-  const mosts = lowEaves(lines)
+function tailProblems(building: Building, lumber: RoofLumber, lines: RoofLines, under: Under): Problem[] {
+  const { roof } = building
+  const { depth } = lumber.rafter
+  // how far a tail reaches under the roof line, plumb
+  const hangs = (angle: number): number => {
+    const turn = Math.cos(radians(angle))
+    return { plumb: depth / turn, square: depth * turn, level: Math.min(roof.tails.face, depth / turn) }[
+      roof.tail
+    ]
+  }
+  const tailed = lowEaves(lines)
     .filter(eave => roof.seat.rule !== 'none' || eave.kick)
     .map(tailedEave)
     .filter(({ face }) => face.angle > 0)
-    .map(({ face, height, heightAbovePlate, side }) => {
-      const angle = radians(face.angle)
-      const hangs = {
-        plumb: rafter.depth / Math.cos(angle),
-        square: rafter.depth * Math.cos(angle),
-        level: Math.min(roof.tails.face, rafter.depth / Math.cos(angle)),
-      }[roof.tail]
-      return (height - under[side] + heightAbovePlate - hangs) / Math.tan(angle)
-    })
-  const most = Math.min(Infinity, ...mosts)
-  if (roof.overhang.eave <= most + HAIR) return []
-  return most < 0
-    ? [{ code: 'tail-below-deck', path: 'roof.rafter', most: null }]
-    : [{ code: 'tail-below-deck', path: 'roof.overhang.eave', most }]
+  if (roof.gambrel?.foot.rule === 'over-plate') {
+    const room = Math.min(Infinity, ...tailed.map(({ height, side }) => height - under[side]))
+    const past = tailed.length ? gambrelTail(building, lumber, hangs, room) : null
+    return past ? [belowDeck(past.path, past.most)] : []
+  }
+  const most = Math.min(
+    Infinity,
+    ...tailed.map(
+      ({ face, height, heightAbovePlate, side }) =>
+        (height - under[side] + heightAbovePlate - hangs(face.angle)) / Math.tan(radians(face.angle)),
+    ),
+  )
+  return roof.overhang.eave <= most + HAIR ? [] : [belowDeck('roof.overhang.eave', most < 0 ? null : most)]
 }
+
+const belowDeck = (path: 'roof.overhang.eave' | 'roof.gambrel.foot.drop', most: number | null): Problem => ({
+  code: 'tail-below-deck',
+  path: most === null ? 'roof.rafter' : path,
+  most,
+})

@@ -112,6 +112,30 @@ describe('a splice where it is asked for', () => {
       expect(said(trussed(14 * FOOT, 8, { kind, splice }))).toEqual([])
   })
 
+  // 22 ft of chord, more than half of it past the wall: its middle lies over the eaves
+  test('of a chord that reaches far past its wall lies inside that, whole under its plates', () => {
+    const made = planOfFile({
+      footprint: { length: 12 * FOOT, width: 12 * FOOT },
+      walls: { height: 14 * FOOT },
+      roof: {
+        shape: 'gambrel',
+        carried: 'trusses',
+        overhang: { eave: 47 * INCH, gable: 0 },
+        gambrel: {
+          by: 'pitches',
+          foot: { rule: 'over-plate', drop: null, kick: null },
+          knee: { in: null, up: 10 * FOOT, share: null },
+          lower: { rise: 40, run: 12 },
+        },
+      },
+    })
+    expect(made.frame.problems.filter(({ code }) => code === 'not-cut')).toEqual([])
+    const plates = made.frame.members.filter(({ id }) => /truss\/2\/gusset\/splice\/south-low/.test(id))
+    expect(plates).toHaveLength(2)
+    for (const plate of plates) for (const { y } of cornersOf(plate)) expect(y).toBeGreaterThan(-1e-3)
+    unstruck(made)
+  })
+
   test('of a gambrel lies in the chord that it falls in', () => {
     const made = trussed(
       12 * FOOT,

@@ -140,7 +140,12 @@ function topSplices({ building, lines, lumber, truss, panels }: Ask, face: RoofF
   const slack = lumber.rafter.depth * Math.tan(radians(face.angle))
   const longest = (longestOf(building) - slack) * cos
   const down = downOf(face.top)
-  return joinedAt(run, truss.splice.top, own, longest).map(u => {
+  // nearest the chord's middle where the plates lie inside the wall whole, and both boards are sold
+  const middle = Math.max((run.from + run.to) / 2, truss.gusset.leg)
+  const breaks = own.length
+    ? own
+    : [Math.max(run.to - longest, Math.min(run.from + longest, Math.max(run.from, middle)))]
+  return joinedAt(run, truss.splice.top, breaks, longest).map(u => {
     const y = outside + way * u
     const at = vec(0, y, meets(face.carrier.underside, vec(0, y, 0), vec(0, 0, 1)) ?? 0)
     return { chord: face.id, plane: planeAt(at, scale(down, -1)), at }

@@ -103,9 +103,12 @@ describe('lapped siding', () => {
     }
     expect(showing(1.5 * INCH).problems).toEqual([])
     expect(showing(6.25 * INCH).problems).toEqual([])
-    expect(frame(sided({ siding: { ...lapped, section: '1x2' } })).problems).toMatchObject([
+    const narrow = frame(sided({ siding: { ...lapped, section: '1x2' } }))
+    expect(narrow.problems).toMatchObject([
       { code: 'siding-narrow', path: 'walls.siding.section', least: expect.closeTo(1.5 * INCH + 25, 6) },
     ])
+    // what can't be lapped is not laid
+    expect(narrow.covering.filter(({ role }) => role === 'siding')).toEqual([])
   })
 
   test('a file that says no kind is of lapped boards, as before', () => {

@@ -43,17 +43,22 @@ const mayShow = ({ depth, thickness }: Section): Stretch => ({ from: 2 * thickne
 /** Why boards can't be lapped as asked: too narrow for their thickness, or too much or too little shows. */
 export function lapProblem({ exposure }: LappedSiding, board: Section, path: SidingPath): Problem | null {
   const { from, to } = mayShow(board)
-  if (to < from - HAIR) return { code: 'siding-narrow', path: `${path}.section`, least: from + gaps.lap }
+  if (!mayLap(board)) return { code: 'siding-narrow', path: `${path}.section`, least: from + gaps.lap }
   return exposure < from - HAIR || exposure > to + HAIR
     ? { code: 'siding-shows', path: `${path}.exposure`, least: from, most: to }
     : null
 }
 
-/** What lies on a part of a wall. */
+/** Whether boards are wide enough for their thickness to be lapped. */
+const mayLap = (board: Section): boolean => mayShow(board).to > mayShow(board).from - HAIR
+
+/** What lies on a part of a wall; nothing of boards that can't be lapped. */
 export function sidingOrders(skin: Skin, siding: Siding, section: SectionOf, longest: number): Order[] {
   switch (siding.kind) {
     case 'lapped':
-      return lappedOrders(skin, siding, section(siding.section), longest)
+      return mayLap(section(siding.section))
+        ? lappedOrders(skin, siding, section(siding.section), longest)
+        : []
     case 'boards':
       return boardOrders(
         skin,

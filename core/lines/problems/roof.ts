@@ -334,7 +334,7 @@ export type RoofProblem =
   | { readonly code: 'tail-lost'; readonly path: 'roof.overhang.eave'; readonly most: number }
   | {
       readonly code: 'tail-below-deck'
-      readonly path: 'roof.overhang.eave' | 'roof.rafter'
-      /** Null where no overhang is short enough. */
+      readonly path: 'roof.overhang.eave' | 'roof.gambrel.foot.drop' | 'roof.rafter'
+      /** Null where no overhang, and no foot, is short enough. */
       readonly most: number | null
     }

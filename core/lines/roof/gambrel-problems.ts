@@ -40,12 +40,12 @@ interface Asked {
   } | null
 }
 
-/** What stands against a gambrel as it is asked for. */
-export function gambrelProblems({ roof, heights }: Building, lumber: RoofLumber): readonly GambrelProblem[] {
+/** A gambrel as it is asked for, its headroom in numbers. */
+function askedOf({ roof, heights }: Building, lumber: RoofLumber): Asked {
   const { ask } = had(roof.gambrel)
   const { gambrel } = ask
   const headroom = gambrel.headroom ?? headroomWithin(usualHeadroom(ask))
-  const asked: Asked = {
+  return {
     ask: { ...ask, gambrel: { ...gambrel, headroom } },
     tail: roof.tail,
     plate: heights.south,
@@ -55,6 +55,11 @@ export function gambrelProblems({ roof, heights }: Building, lumber: RoofLumber)
       drop: roof.ends.hold === 'lookouts' ? lumber.lookout.thickness : 0,
     },
   }
+}
+
+/** What stands against a gambrel as it is asked for. */
+export function gambrelProblems(building: Building, lumber: RoofLumber): readonly GambrelProblem[] {
+  const asked = askedOf(building, lumber)
   return faultsOf(asked)
     .slice(0, 1)
     .map(code => problemOf(asked, code))
@@ -190,6 +195,30 @@ function nearestIn(
   const end = nearestFit(value => !fits(value), start, up ? limit.max : limit.min)
   const far = end ?? (up ? limit.max : limit.min)
   return up ? { least: start, most: far } : { least: far, most: start }
+}
+
+/**
+ * How far a gambrel's foot may go, so that its tails stay `room` under the plate or over that: the drop where
+ * that is typed, else the overhang. `hangs` is how far a tail at an angle reaches under the roof line, plumb;
+ * mm. Null where they do, `most` null where nothing does.
+ */
+export function gambrelTail(
+  building: Building,
+  lumber: RoofLumber,
+  hangs: (angle: number) => number,
+  room: number,
+): { readonly path: 'roof.gambrel.foot.drop' | 'roof.overhang.eave'; readonly most: number | null } | null {
+  const asked = askedOf(building, lumber)
+  const typed = asked.ask.gambrel.foot.drop !== null
+  const path = typed ? 'roof.gambrel.foot.drop' : 'roof.overhang.eave'
+  const now = typed ? asked.ask.gambrel.foot.drop : asked.ask.eave
+  const fits = (value: number): boolean => {
+    const line = gambrelLine(withValue(asked, placeOf[path] ?? '', value).ask)
+    const { out } = line.foot
+    return out * tan(line.lower) - line.heightAbovePlate + hangs(line.lower) < room + HAIR
+  }
+  if (fits(now ?? 0)) return null
+  return { path, most: nearestFit(fits, now ?? 0, findLimit(path)?.min ?? 0) }
 }
 
 /** How finely a field is searched for what fits. */

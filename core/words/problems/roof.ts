@@ -222,7 +222,7 @@ export const roofSentences: Sentences<RoofProblem> = {
   'tail-below-deck': (problem, { down }) =>
     problem.most === null
       ? 'Even without an overhang the rafters would reach below the deck, or into the porch. Make the walls higher, the rafters shallower or the roof less steep.'
-      : `The tails would reach below the deck, or into the porch. Make the overhang ${down(problem.most)} at most.`,
+      : `The tails would reach below the deck, or into the porch. ${problem.path === 'roof.overhang.eave' ? 'Make the overhang' : 'Put the foot under the plate by'} ${down(problem.most)} at most.`,
 }
 
 const clearOf = (heights: readonly string[]): string =>
