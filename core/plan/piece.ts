@@ -58,6 +58,8 @@ export function piecesOf(
   part = '',
 ): Piece[] {
   const { groups, mirrored } = merge(byShape(all))
+  const at = new Map(all.map(({ id }, i) => [id, i]))
+  for (const { members } of groups) members.sort((a, b) => (at.get(a.id) ?? 0) - (at.get(b.id) ?? 0))
   const numbers = new Map<Role, number>()
   const pieces: Piece[] = []
   const marks = new Map<Group, string>()
@@ -151,7 +153,10 @@ function byShape(members: readonly Member[]): Group[] {
         { role: member.role, section: member.section, board, standing, members: [member] },
       ])
   }
-  return [...groups.values()].flat()
+  // boards that are equal may or may not be the same one: what order they come in does not hang on that
+  const at = new Map(members.map(({ id }, i) => [id, i]))
+  const first = (group: Group): number => at.get(group.members[0]?.id ?? '') ?? 0
+  return [...groups.values()].flat().sort((a, b) => first(a) - first(b))
 }
 
 /** Groups of one shape put together; those left, and of each the ones that are its mirror image. */

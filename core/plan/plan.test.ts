@@ -289,6 +289,29 @@ describe('a plan with a memory', () => {
     )
   }, 120_000)
 
+  // a piece names its members in the order in which they are framed, whichever board was cut first
+  test.each(['reed-store', 'ringing-hut', 'nest-box-workshop'])(
+    'a walk of edits over %s: each piece has the members of the plan without one, in their order',
+    name => {
+      const read = parseDesign(readFileSync(`demo/${name}.json`, 'utf8'))
+      if (!read.ok) throw new Error(name)
+      const { design } = read
+      const memory = newMemory()
+      const longer = withValue(design, 'footprint.length', design.footprint.length + 300)
+      const walk = [
+        design,
+        longer,
+        withValue(longer, 'walls.spacing', 500),
+        withValue(design, 'walls.stack', 'rafters'),
+        withValue(design, 'roof.pitch', { rise: 9, run: 12 }),
+        withValue(design, 'walls.through', design.walls.through === 'eaves' ? 'gables' : 'eaves'),
+        design,
+      ]
+      const told = ({ pieces }: Plan) => pieces.map(({ mark, members }) => [mark, members])
+      for (const each of walk) expect(told(plan(each, memory))).toEqual(told(plan(each)))
+    },
+  )
+
   // while a value is dragged many are framed and few are read
   test('is the plan without one, read when others have been framed since', () => {
     fc.assert(
