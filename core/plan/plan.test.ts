@@ -10,6 +10,7 @@ import { runs } from '../testing/designs'
 import { groundedSheds } from '../testing/grounded'
 import { differences as differencesOf } from '../testing/differences'
 import { sayCaution } from '../words'
+import { piecesOf } from './piece'
 import { cardOf, detailsOf, type Plan, plan, shapeText } from './index'
 
 const base = newDesign('a', 'imperial')
@@ -289,7 +290,15 @@ describe('a plan with a memory', () => {
     )
   }, 120_000)
 
-  // a piece names its members in the order in which they are framed, whichever board was cut first
+  // boards that are equal may be one object or several, as they were cut before or not
+  test('a piece has its members in the order in which they are framed, whichever boards are the same one', () => {
+    const { frame: framed, pieces } = pitched(7)
+    const anew = framed.members.map((member, i) =>
+      i % 3 === 1 ? { ...member, board: { ...member.board } } : member,
+    )
+    expect(piecesOf(anew, []).map(({ members }) => members)).toEqual(pieces.map(({ members }) => members))
+  })
+
   test.each(['reed-store', 'ringing-hut', 'nest-box-workshop'])(
     'a walk of edits over %s: each piece has the members of the plan without one, in their order',
     name => {
