@@ -88,6 +88,7 @@ export type CautionCode =
   | 'paint-first'
   | 'door-brace-flat'
   | 'units-short'
+  | 'holes-as-one'
 
 /** A caution about some boards, where a limit is passed. */
 export const cautionIf = (

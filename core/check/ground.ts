@@ -29,7 +29,14 @@ export function groundCautions(plan: Plan): Caution[] {
     ...jointCautions(plan),
     ...skidCautions(plan),
     ...wedgeCautions(plan),
+    ...sharedHoles(plan),
   ]
+}
+
+/** Holes of a part that are dug into another part's. */
+function sharedHoles({ shared }: Plan): Caution[] {
+  const { apart, wanted } = [...shared].sort((a, b) => a.apart - b.apart)[0] ?? { apart: 0, wanted: 0 }
+  return cautionIf(shared.length > 0, 'holes-as-one', [], { count: shared.length, apart, wide: wanted })
 }
 
 function siteCautions(plan: Plan): Caution[] {

@@ -8,6 +8,7 @@ import type { Pergola } from './pergola'
 import type { Firring, Raised } from './roof-parts'
 import type { Seat } from './seat'
 import type { BuildingSetting } from './setting'
+import type { Hang } from './hang'
 import { acrossFrom, type SideName, sideNames } from './sides'
 import { findSection } from '../lumber'
 import { ownSections } from './lumber'
@@ -124,6 +125,11 @@ export interface Building extends Pick<
   Design,
   'units' | 'footprint' | 'site' | 'base' | 'floor' | 'walls' | 'lumber'
 > {
+  /**
+   * Of a part: its side that lies against what it hangs on, and how far out of that a slab reaches under it,
+   * mm.
+   */
+  readonly hung: { readonly side: SideName; readonly clear: number } | null
   /** What covers its roof: nothing on one that is open. */
   readonly cover: RoofCover
   /** Whether its rafters follow its panels, whose seams fall on them. */
@@ -173,6 +179,7 @@ export function plainBuilding(
     floor,
     walls,
     lumber,
+    hung: hang ? { side: sideAgainst(hang, has), clear: (hang as HangBeside).clear ?? 0 } : null,
     cover: coverOf(cover, panel, has),
     seams: panel !== null,
     heights: heightsOf(walls),
@@ -216,6 +223,12 @@ function coverOf(cover: RoofCover, panel: Roof['panel'], has: RoofHas): RoofCove
     one.top?.kind === 'panels' ? { ...one, top: { ...one.top, cover: panel.cover } } : one
   return { ...followed(cover), own: cover.own.map(followed) }
 }
+
+/** Where a part hangs, and how far out of the main part's wall that one's slab reaches under it, mm. */
+export type HangBeside = Hang & { readonly clear?: number }
+
+const sideAgainst = ({ by, side }: Hang, { house }: RoofHas): SideName =>
+  by === 'roof' ? acrossFrom[side] : (house ?? 'north')
 
 /** The sides of a part past which another's roof goes on: of the main part, or of one that hangs on it. */
 const joinedSides = (hang: Design['hang'], parts: Design['parts']): SideName[] =>

@@ -251,6 +251,7 @@ export {
   type Building,
   type BuildingRoof,
   type BuildingTruss,
+  type HangBeside,
   had,
   isOpenEnd,
   kneePurlinOf,

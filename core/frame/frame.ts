@@ -300,7 +300,7 @@ const belowOf = (building: Building, section: SectionOf, hung: readonly Rect[], 
     'below',
     [
       ...[building.base, building.floor, building.site, building.footprint, building.lumber],
-      building.roof.taper,
+      ...[building.roof.taper, building.hung],
       // the sides' own posts in the ground stand where the walls have them
       ...(building.base?.kind === 'poles'
         ? [building.walls, building.heights, building.roof.has, building.roof.joined, hung]

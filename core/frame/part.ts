@@ -1,7 +1,8 @@
 import { type Placed } from './place'
+import type { PartKind } from '../lines'
 import { box, clip, type Convex, planeAt, type ShellFace, shell, vec, type Vec3 } from '../geometry'
 
-export type PartKind = 'block' | 'pier' | 'slab' | 'low-wall'
+export type { PartKind }
 
 /**
  * Something that stands in the building and is not sawn: a block, a pier, a slab. `low` and `high` are the

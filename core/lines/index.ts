@@ -1,3 +1,4 @@
+export type { PartKind } from './problems/hang'
 export type { BelowProblem, HangProblem, Problem, RoofProblem, WallProblem } from './problem'
 export type {
   Apex,

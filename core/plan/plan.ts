@@ -5,6 +5,7 @@ import { boughtWeight } from './bought'
 import { density, isLumber, stockLengths } from '../lumber'
 import { isTemporary } from '../trade'
 import { type Loose, looseOf } from './loose'
+import type { HolesMet } from './meeting'
 import { type Piece, piecesOf } from './piece'
 import { readRoof, type RoofReading } from './roof'
 import { type SheetCut, sheetsOf } from './sheets'
@@ -40,14 +41,20 @@ export interface Plan {
   readonly totals: Totals
   readonly sheets: readonly SheetCut[]
   readonly loose: readonly Loose[]
+  /** Holes that are dug as one with another part's. */
+  readonly shared: readonly HolesMet[]
   /** kg/m³ */
   readonly density: number
 }
 
-/** Of a part that hangs on another: what stands before its pieces' marks, and why it can't hang as asked. */
+/**
+ * Of a part that hangs on another: what stands before its pieces' marks, why it can't hang as asked, and which
+ * of its holes are dug as one with another part's.
+ */
 export interface AsPart {
   readonly marked: string
   readonly problems: readonly Problem[]
+  readonly shared?: readonly HolesMet[]
 }
 
 /** Everything that is read off one part of a valid building; `memory` may know a plan before. */
@@ -69,6 +76,7 @@ export function plan(asked: Design, memory?: Memory, part?: AsPart): Plan {
     building,
     frame: framed,
     roof: readRoof(framed, building.units),
+    shared: part?.shared ?? [],
     density: kgPerM3,
     get pieces() {
       return pieces()

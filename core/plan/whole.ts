@@ -10,8 +10,9 @@ import {
   type Problem,
   standingBoards,
 } from '../frame'
-import { type Placement, toBuilding, vec } from '../geometry'
+import { place, type Placement, toBuilding, vec } from '../geometry'
 import { HAIR } from '../measure'
+import { holesMeeting, meetingBelow, type Stood } from './meeting'
 import { plan, type Plan } from './plan'
 
 /** A part that hangs on the main one: its own plan, and where its axes stand in the main part's. */
@@ -56,6 +57,7 @@ export function whole(design: Design, memories: Memories = newMemories()): Whole
 function partPlans(design: Design, main: Plan, memories: Memories): PartPlan[] {
   const hung = design.parts.map((_, i) => hungOn(design, i, main.frame))
   const reaches: Reach[] = []
+  const stood: Stood[] = [{ frame: main.frame, pose: place(vec(0, 0, 0), vec(1, 0, 0), vec(0, 1, 0)) }]
   return hung.map(({ design: part, pose, problems }, i): PartPlan => {
     const memory = (memories.parts[i] ??= newMemory())
     const marked = `P${i + 1}-`
@@ -63,10 +65,17 @@ function partPlans(design: Design, main: Plan, memories: Memories): PartPlan[] {
     const reach = reachOf(alone.frame, pose)
     const met = reaches.findIndex(other => meet(other, reach))
     reaches.push(reach)
-    const clash: Problem[] = met < 0 ? [] : [{ code: 'parts-meet', path: 'hang.along', other: met + 1 }]
+    const own = { frame: alone.frame, pose }
+    const below = stood.flatMap((each, k) => meetingBelow(own, each, k || null)).slice(0, 1)
+    const shared = stood.flatMap(each => holesMeeting(own, each))
+    stood.push(own)
+    const clash: Problem[] = met < 0 ? below : [{ code: 'parts-meet', path: 'hang.along', other: met + 1 }]
     return {
       id: `part-${i + 1}`,
-      plan: clash.length ? plan(part, memory, { marked, problems: [...problems, ...clash] }) : alone,
+      plan:
+        clash.length || shared.length
+          ? plan(part, memory, { marked, problems: [...problems, ...clash], shared })
+          : alone,
       pose,
     }
   })

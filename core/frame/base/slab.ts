@@ -1,6 +1,6 @@
 import { inBase, named } from '../place'
 import { HAIR } from '../../measure'
-import type { Base } from '../../design'
+import type { Base, Building } from '../../design'
 import { vec } from '../../geometry'
 import type { Part } from '../part'
 import { grown, type Rect } from '../rect'
@@ -15,8 +15,8 @@ type Slab = Extract<Base, { kind: 'slab' }>
  */
 export const slab: BaseShape<Slab> = {
   foot: ({ top }) => top,
-  frame({ base, rect, top }) {
-    const whole = grown(rect, base.beyond)
+  frame({ building, base, rect, top }) {
+    const whole = againstMain(building, grown(rect, base.beyond), rect)
     const low = top - base.thickness
     const plate: Part = {
       ...named(inBase('slab')),
@@ -39,13 +39,28 @@ export const slab: BaseShape<Slab> = {
       beds: [
         {
           ...named(inBase('gravel')),
-          rect: grown(whole, base.gravel.beyond),
+          rect: againstMain(building, grown(whole, base.gravel.beyond), rect),
           low: low - base.gravel.depth,
           high: low,
         },
       ],
     }
   },
+}
+
+/** What is laid under a part ends at the slab of what it hangs on, or at its wall. */
+function againstMain({ hung }: Building, laid: Rect, { x0, x1, y0, y1 }: Rect): Rect {
+  if (!hung) return laid
+  const { side, clear } = hung
+  return {
+    ...laid,
+    ...{
+      south: { y0: y0 + clear },
+      north: { y1: y1 - clear },
+      west: { x0: x0 + clear },
+      east: { x1: x1 - clear },
+    }[side],
+  }
 }
 
 function lowWalls({ x0, x1, y0, y1 }: Rect, t: number, low: number, high: number): Part[] {

@@ -14,6 +14,7 @@ import {
 import { type Placement } from '../../geometry'
 import { HAIR, pitchAngle } from '../../measure'
 import { eaveOver, levelOver, type Problem } from '../../lines'
+import { overlap } from '../../trade'
 import { frameBelow } from '../below'
 import type { Frame } from '../frame'
 import { coverOn } from '../roof/cover'
@@ -45,7 +46,7 @@ export function hungOn(whole: Design, index: number, main: Frame): Hung {
   const grounded = onGround(whole, asked, flat)
   const level = levelOf(grounded, main, flat)
   const pose = poseOf(whole, asked, off, level)
-  const fitted = fit(grounded, main, off, pose, level)
+  const fitted = fit(besideSlab(grounded, main, off, level), main, off, pose, level)
   return {
     design: fitted.design,
     pose,
@@ -54,6 +55,15 @@ export function hungOn(whole: Design, index: number, main: Frame): Hung {
       ...hangProblems(whole, fitted.design, main, fitted.ledger, { off, level }),
     ],
   }
+}
+
+/** The part, its slab laid up to the main part's, where that reaches under it at a level of its own. */
+function besideSlab(part: HungDesign, main: Frame, off: number, level: number): HungDesign {
+  const [theirs, mine] = [main.building.base, part.base]
+  if (theirs?.kind !== 'slab' || mine?.kind !== 'slab') return part
+  const clear = theirs.beyond - off
+  const meets = overlap({ from: level - mine.thickness, to: level }, { from: -theirs.thickness, to: 0 })
+  return meets && clear > 0 ? { ...part, hang: { ...part.hang, clear } } : part
 }
 
 /**

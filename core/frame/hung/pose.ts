@@ -1,4 +1,4 @@
-import { acrossFrom, type Design, hungBy, type SideName } from '../../design'
+import { acrossFrom, type Design, type HangBeside, hungBy, type SideName } from '../../design'
 import { add, type Placement, place, scale, toBuilding, vec, type Vec3 } from '../../geometry'
 import type { Member } from '../member'
 import type { Rect } from '../rect'
@@ -17,7 +17,7 @@ const turnOf = (part: HungDesign): number =>
   (turns.indexOf(acrossFrom[part.hang.side]) - turns.indexOf(hungBy(part)) + 4) % 4
 
 /** A part as a design of its own. */
-export type HungDesign = Design & { readonly hang: NonNullable<Design['hang']> }
+export type HungDesign = Design & { readonly hang: HangBeside }
 
 /**
  * Where a part's own axes stand in the main part's: its side along the main one's, `off` out from that, and

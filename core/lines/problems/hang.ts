@@ -1,4 +1,8 @@
 import type { SideName } from '../../design'
+import type { Role } from '../../trade'
+
+/** What stands in a building and is not sawn. */
+export type PartKind = 'block' | 'pier' | 'slab' | 'low-wall'
 
 /** Why a part can't hang on the main one; numbers in mm, in the part's own axes. */
 export type HangProblem =
@@ -49,4 +53,14 @@ export type HangProblem =
       readonly most: number
     }
   | { readonly code: 'hang-on-porch'; readonly path: 'base.kind' | 'floor.joist'; readonly side: SideName }
+  | {
+      readonly code: 'part-meets-base'
+      readonly path: 'base.lift' | 'hang.along'
+      /** What of the part, and what of the main part or of another by its number, null of the main one. */
+      readonly mine: Role | PartKind
+      readonly theirs: Role | PartKind
+      readonly other: number | null
+      /** How high the part's base would have to be held; null where that does not help. */
+      readonly least: number | null
+    }
   | { readonly code: 'parts-meet'; readonly path: 'hang.along'; readonly other: number }

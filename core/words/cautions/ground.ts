@@ -38,4 +38,6 @@ export const groundSayings = {
     'The joists run the same way as the skids, so that only the rims at their ends rest on them. Turn the joists or the skids, or have the rims checked as beams.',
   'joint-unborne': ({ mm }) =>
     `The two floor frames meet at ${mm('joint')} with nothing under the joint. Put a skid, beam or border timber there, with ${mm('bearing')} for each.`,
+  'holes-as-one': ({ n, mm }) =>
+    `${n('count') === 1 ? 'A hole' : `${n('count')} holes`} of this part ${n('count') === 1 ? 'comes' : 'come'} as near as ${mm('apart')} to another part's, and two of them take ${mm('wide')}. Dig those as one, wide enough for both posts, with one footing under them; or space the posts otherwise.`,
 } satisfies Sayings

@@ -1,5 +1,16 @@
-import type { HangProblem } from '../../lines'
+import type { HangProblem, PartKind } from '../../lines'
+import { type Role, roles } from '../../trade'
 import type { Sentences } from './sentences'
+
+const partNames: Readonly<Record<PartKind, string>> = {
+  block: 'stack of blocks',
+  pier: 'pier',
+  slab: 'slab',
+  'low-wall': 'low wall',
+}
+
+const thingName = (thing: Role | PartKind): string =>
+  (roles as Partial<Record<string, { readonly one: string }>>)[thing]?.one ?? partNames[thing as PartKind]
 
 /** Why a part can't hang on the main one, and what to change. */
 export const hangSentences: Sentences<HangProblem> = {
@@ -33,6 +44,13 @@ export const hangSentences: Sentences<HangProblem> = {
     `Under the part nothing is planned that it stands on. Give it a base, or the main part a porch on the ${problem.side}.`,
   'part-past-porch': (problem, { down }) =>
     `The part's posts stand past the main part's porch. Make the part ${down(problem.most)} ${problem.path === 'footprint.width' ? 'wide' : 'long'} at most, or the porch deeper.`,
+  'part-meets-base': (problem, { up }) => {
+    const whose = problem.other === null ? "the main part's" : `part ${problem.other}'s`
+    const what = `The ${thingName(problem.mine)} of this part would stand in ${whose} ${thingName(problem.theirs)}.`
+    return problem.least === null
+      ? `${what} Move the part, or give one of them another base or other rows of supports.`
+      : `${what} Hold its floor ${up(problem.least)} over the ground at least, or move it.`
+  },
   'parts-meet': problem =>
     `This part runs into part ${problem.other}. Move one of them along its wall, or make it smaller.`,
 }
