@@ -201,7 +201,9 @@ export function frame(asked: Design, memory: Memory = newMemory(), hung: readonl
   ])
   const laidOver = later(() => (framed ? coverOf(building, section, lumber, roof, memory) : noCoverFrame))
   const roofing = later(() => cutOrders(laidOver().orders, memory))
-  const doors = later(() => framedDoors(building, walls.walls, openings(), section, memory))
+  const doors = later(() =>
+    framedDoors(building, walls.walls, openings(), section, below.floor?.porchTop ?? null, memory),
+  )
   const dressed = later(() => cutOrders([...finished.skins(), ...doors().orders], memory))
   const covering = later(() => [...roofing().members, ...dressed().members])
   const problems = later(() =>

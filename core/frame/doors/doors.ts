@@ -22,20 +22,29 @@ export interface DoorFrame {
   readonly problems: readonly Problem[]
 }
 
-/** The doors of all walls, known while nothing of their openings changes. */
+/**
+ * The doors of all walls, known while nothing of their openings changes; `porchTop` how high over the deck a
+ * porch's boards lie, mm.
+ */
 export function framedDoors(
   building: Building,
   walls: readonly Wall[],
   openings: PerWall<readonly RoughOpening[]>,
   section: SectionOf,
+  porchTop: number | null,
   memory: Memory,
 ): DoorFrame {
   const { sides, sheathing, stud } = building.walls
+  // doors to a porch whose boards lie higher than the deck end over those
+  const foot = (wall: Wall): number =>
+    building.floor?.porch?.side === wall.name ? Math.max(0, porchTop ?? 0) : 0
   const made = walls.map(wall => {
     const rough = openings[wall.name] ?? []
     return rough.some(({ opening }) => opening.door)
-      ? memory.last(`doors/${wall.name}`, [wall, ...rough, sides, sheathing, stud, building.lumber], () =>
-          doorsIn(building, wall, rough, section),
+      ? memory.last(
+          `doors/${wall.name}`,
+          [wall, foot(wall), ...rough, sides, sheathing, stud, building.lumber],
+          () => doorsIn(building, wall, standing(rough, foot(wall)), section),
         )
       : none
   })
@@ -46,6 +55,12 @@ export function framedDoors(
 }
 
 const none: DoorFrame = { orders: [], problems: [] }
+
+/** A wall's openings, those that stand on the deck from so high over it. */
+const standing = (rough: readonly RoughOpening[], foot: number): readonly RoughOpening[] =>
+  foot > HAIR
+    ? rough.map(each => (each.z.from < foot ? { ...each, z: { ...each.z, from: foot } } : each))
+    : rough
 
 /** The doors of a wall's openings, and of its gable's. */
 function doorsIn(

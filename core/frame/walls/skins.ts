@@ -1,17 +1,20 @@
 import {
   type Building,
   hasSheets,
+  houseAtEnd,
+  houseIn,
   isSide,
   isSided,
+  isTapered,
   type Siding,
   type SideName,
   sideNames,
   sidingOn,
   type SidingPath,
 } from '../../design'
-import type { Problem, Profile, RoofLumber } from '../../lines'
+import { movedOut, type Problem, type Profile, type RoofLumber } from '../../lines'
 import { type Section } from '../../lumber'
-import { HAIR } from '../../measure'
+import { HAIR, radians } from '../../measure'
 import { least, type Stretch } from '../../trade'
 import { ofGable } from '../place'
 import type { Rect } from '../rect'
@@ -107,15 +110,20 @@ export function skinOrders(ask: CoverAsk, { section, over }: SkinLumber, roof: P
     skirt: optional(section, walls.trim.skirt),
   }
   const corners = own ? cornersAt(building, wall, trim.corner) : []
+  const depth = depthOf(building, section, name)
+  const near = nearerOutside(building, wall, sheetsOn(building, name) + depth)
+  const drawnIn = (line: Profile): Profile =>
+    near > 0 ? movedOut(line, -near, Math.tan(radians(line.runs[0]?.face.angle ?? 0))) : line
+  const { house } = building.roof.has
   const skin = skinOf({
-    cover: ask,
+    cover: { ...ask, gable: ask.gable && { ...ask.gable, line: drawnIn(ask.gable.line) } },
     over: sheetsOn(building, name),
-    depth: depthOf(building, section, name),
+    depth,
     lower: lowerOver(building, name, over),
-    roof: wall.along === 'y' ? roof : null,
+    roof: wall.along === 'y' ? roof && drawnIn(roof) : null,
     reach: {
-      from: corners.find(({ end }) => end === 'low')?.s.to ?? 0,
-      to: corners.find(({ end }) => end === 'high')?.s.from ?? wall.overall,
+      from: corners.find(({ end }) => end === 'low')?.s.to ?? (house === 'south' ? near : 0),
+      to: corners.find(({ end }) => end === 'high')?.s.from ?? wall.overall - (house === 'north' ? near : 0),
     },
     nailers: nailersBehind(ask),
   })
@@ -146,6 +154,17 @@ export function skinOrders(ask: CoverAsk, { section, over }: SkinLumber, roof: P
       ),
     ),
   ]
+}
+
+/**
+ * How much nearer a house out of line, and the ledger on it, stand to an end wall so far outside of it than to
+ * the wall itself, mm.
+ */
+function nearerOutside(building: Building, { name, along }: Wall, out: number): number {
+  if (!isTapered(building) || along === 'x') return 0
+  const end = name === 'east' ? 'east' : 'west'
+  const x = end === 'east' ? building.footprint.length + out : -out
+  return Math.max(0, houseIn(building, x) - houseAtEnd(building, end))
 }
 
 /** What of a skin lies between two levels. */
