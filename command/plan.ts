@@ -5,8 +5,8 @@ import { parseDesign } from '../core/design'
 import { cautionsOf } from '../core/check'
 import { drawingsOf } from '../core/drawing'
 import { drawingSvg, type ListOrder, wholeFile, wholeListCsv, wholeListText } from '../core/output'
-import { type Plan, type Whole, whole } from '../core/plan'
-import { sayCaution, sayDesignFault, sayProblem } from '../core/words'
+import { jigOf, type Plan, type Whole, whole } from '../core/plan'
+import { jigTables, sayCaution, sayDesignFault, sayProblem } from '../core/words'
 import { ended, plain, readText, Refusal } from './call'
 
 const usage = `usage: npm run --silent plan -- FILE [--format json|csv|text] [--order section|work] [--kits] [--out DIR]
@@ -32,12 +32,14 @@ async function writeAll(made: Whole, directory: string, order: ListOrder): Promi
   draw(made.main, '')
   for (const { id, plan } of made.parts) draw(plan, `${id}-`)
   function draw(plan: Plan, before: string): void {
+    const jig = jigOf(plan)
     for (const { file, drawing, wide } of drawingsOf(plan))
       files[`${before}${file}.svg`] = drawingSvg(
         drawing,
         plan.design.units,
         wide,
         plan.frame.problems.map(problem => problem.path),
+        jig && file === 'truss-jig' ? jigTables(jig, plan.design.units) : [],
       )
   }
   await mkdir(directory, { recursive: true })

@@ -57,7 +57,7 @@ export function basePlan(plan: Plan): Drawing {
 }
 
 /** Gravel between two places across the sheet and two up it. */
-const bed = (x0: number, x1: number, y0: number, y1: number): Patch => ({
+export const bed = (x0: number, x1: number, y0: number, y1: number): Patch => ({
   ink: 'gravel',
   member: null,
   part: null,
@@ -127,7 +127,8 @@ function frontHoles(holes: readonly Hole[]): Hole[] {
   return holes.filter(hole => !holes.some(other => Math.abs(other.x - hole.x) < 1 && other.y < hole.y - 1))
 }
 
-function holeLines({ x, diameter, low, high }: Hole): Line[] {
+/** A hole seen from its side: its walls and its bottom. */
+export function holeLines({ x, diameter, low, high }: Hole): Line[] {
   const r = diameter / 2
   return [
     { from: { x: x - r, y: high }, to: { x: x - r, y: low }, ink: 'hole' },

@@ -5,7 +5,7 @@ import type { Plan } from '../plan'
 import { sectionAreas } from './areas'
 import { type Drawing, drawn, type Line } from './drawing'
 import { seen, sectionView } from './view'
-import { overhangs } from './section-reach'
+import { sectionGround } from './section-ground'
 import { sectionMembers, sectionPlace } from './section-members'
 import { dimensions, pitchTags } from './section-dimensions'
 import { handles } from './section-handles'
@@ -17,14 +17,11 @@ import { gambrelLines } from './gambrel-section'
  */
 export function roofSection(plan: Plan, at?: number): Drawing {
   const { building, frame } = plan
-  const reach = overhangs(plan)
   const middle = peakAcross(frame.roof)
+  const members = sectionMembers(plan, at)
+  const below = sectionGround(plan, members, at)
   const lines: Line[] = [
-    {
-      from: { x: -reach.south - 150, y: 0 },
-      to: { x: building.footprint.width + reach.north + 150, y: 0 },
-      ink: 'ground',
-    },
+    ...below.lines,
     ...(ridgeOf(frame.roof)
       ? [
           {
@@ -38,7 +35,7 @@ export function roofSection(plan: Plan, at?: number): Drawing {
     ...gambrelLines(plan),
   ]
   return drawn('roof-section', {
-    patches: seen(sectionMembers(plan, at), sectionView),
+    patches: [...below.patches, ...seen(members, sectionView)],
     lines,
     dimensions: dimensions(plan, at),
     pitches: pitchTags(plan),

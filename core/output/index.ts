@@ -1,7 +1,7 @@
 export { cutListCsv, cutListText, type ListOrder, wholeListCsv, wholeListText } from './cut-list'
 export { designFile, fileName } from './design-file'
 export { planFile, wholeFile } from './plan-file'
-export { drawingSvg } from './svg'
+export { drawingSvg, type Table } from './svg'
 export { shelfFile } from './shelf-file'
 export { nestFile } from './nest-file'
 export { stockCsv } from './stock-list'

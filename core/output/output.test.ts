@@ -12,10 +12,10 @@ import {
   usualSite,
 } from '../design'
 import { drawingsOf } from '../drawing'
-import { parseLength } from '../measure'
-import { inOrderOfWork, plan, raising } from '../plan'
+import { formatLength, parseLength } from '../measure'
+import { inOrderOfWork, jigOf, plan, raising } from '../plan'
 import { gableSheds, runs } from '../testing/designs'
-import { raisingNames } from '../words'
+import { jigTables, raisingNames } from '../words'
 import { cutListCsv, cutListText, fileName, planFile } from './index'
 import { drawingSvg } from './svg'
 
@@ -258,6 +258,37 @@ test('a name with what XML has no place for goes into no drawing as it is', () =
     expect(svg).not.toMatch(/[\u0000-\u0008\uD800]/)
     expect(svg).toContain('<title>Hut\uFFFD\uFFFD &lt;&amp;</title>')
   }
+})
+
+test('a jig is told where it can be laid out without the application: in the plan file and under its drawing', () => {
+  const read = parseDesign(readFileSync('demo/punt-house.json', 'utf8'))
+  if (!read.ok) throw new Error('refused')
+  const made = plan(read.design)
+  const jig = jigOf(made)
+  if (!jig) throw new Error('no jig')
+  const { units } = made.design
+  const file = planFile(made).jig as {
+    readonly points: readonly { readonly number: number; readonly x: number; readonly y: number }[]
+    readonly checks: readonly { readonly from: number; readonly to: number; readonly length: number }[]
+  }
+  expect(file.points).toHaveLength(jig.points.length)
+  // each length that proves it is that between its two points
+  for (const { from, to, length } of file.checks) {
+    const [a, b] = [from, to].map(number => file.points.find(each => each.number === number))
+    expect(Math.hypot((a?.x ?? NaN) - (b?.x ?? NaN), (a?.y ?? NaN) - (b?.y ?? NaN))).toBeCloseTo(length, 2)
+  }
+  const drawn = drawingsOf(made).find(({ file: name }) => name === 'truss-jig')
+  if (!drawn) throw new Error('not drawn')
+  const svg = drawingSvg(drawn.drawing, units, 1000, [], jigTables(jig, units))
+  for (const { number, x, y } of jig.points) {
+    const [along, across] = [x, y].map(mm => formatLength(mm, { units }).replace(/"/g, '&quot;'))
+    expect(svg).toMatch(new RegExp(`>${number} +${along} +${across} `))
+  }
+  // the sheet ends under the last line
+  const tall = Number(/height="(\d+)"/.exec(svg)?.[1])
+  const lines = [...svg.matchAll(/<text x="\d+" y="(\d+)" xml:space/g)].map(([, y]) => Number(y))
+  expect(Math.max(...lines)).toBeLessThan(tall)
+  expect(planFile(plan(base)).jig).toBeNull()
 })
 
 test('the plan as text tells pieces, totals, cautions and whom to ask', () => {

@@ -3,6 +3,7 @@ import { depthOf, type Reach, type Told, type ToldCorner } from '../board'
 import type { Units } from '../measure'
 import {
   detailsOf,
+  jigOf,
   type Loose,
   northSlope,
   raising,
@@ -47,6 +48,7 @@ export function planFile(plan: Plan): Record<string, unknown> {
     sheets: plan.sheets.map(sheetPart),
     loose: plan.loose.map(item => loosePart(item, units)),
     vents: ventsPart(plan),
+    jig: jigPart(plan),
     ground: {
       measured: frame.ground.measured,
       highest: tidy(frame.ground.highest.height),
@@ -122,6 +124,23 @@ const totalsPart = ({ totals }: Plan): Record<string, unknown> => ({
   weight: tidy(totals.weight),
   temporary: { pieces: totals.temporary.pieces, length: tidy(totals.temporary.length) },
 })
+
+/** The jig that trusses are built in; null of a roof without any that are built. */
+function jigPart(plan: Plan): Record<string, unknown> | null {
+  const jig = jigOf(plan)
+  if (!jig) return null
+  const { truss, count, wide, tall, points, members, blocks, checks, templates, weight, people } = jig
+  return {
+    ...{ truss, count, people, templates, members },
+    ...{ wide: tidy(wide), tall: tidy(tall), weight: tidy(weight) },
+    points: points.map(({ number, x, y, marks }) => ({ number, x: tidy(x), y: tidy(y), marks })),
+    blocks: blocks.map(({ mark, x, y, away }) => ({
+      ...{ mark, x: tidy(x), y: tidy(y) },
+      away: { x: tidy(away.x), y: tidy(away.y) },
+    })),
+    checks: checks.map(({ from, to, length }) => ({ from, to, length: tidy(length) })),
+  }
+}
 
 const ventsPart = (plan: Plan): Record<string, number> => {
   const { area, low, high } = ventsOf(plan)

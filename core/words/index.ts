@@ -22,7 +22,7 @@ export {
   saySmallArea,
   standsOnWords,
 } from './ground'
-export { jigBlocks, jigChecks, jigRows, jigSteps } from './jig'
+export { jigBlocks, jigChecks, jigRows, jigSteps, jigTables } from './jig'
 export { looseNames, sayLoose, sayVolume } from './loose'
 export { sayMark } from './marks'
 export { counted } from './measures'

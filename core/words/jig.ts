@@ -36,6 +36,31 @@ export const jigBlocks = (
 ): { readonly mark: string; readonly along: string; readonly across: string }[] =>
   blocks.map(({ mark, x, y }) => ({ mark, along: short(x, units), across: short(y, units) }))
 
+/** All that is measured of a jig, in tables as they stand beside its drawing. */
+export const jigTables = (
+  jig: Jig,
+  units: Units,
+): { readonly caption: string; readonly rows: readonly (readonly string[])[] }[] => [
+  {
+    caption: 'Points, from the corner',
+    rows: [
+      ['Point', 'Along', 'Across', 'Of'],
+      ...jigRows(jig, units).map(({ number, along, across, marks }) => [`${number}`, along, across, marks]),
+    ],
+  },
+  {
+    caption: 'What proves it',
+    rows: jigChecks(jig, units).map(({ between, length }) => [between, length]),
+  },
+  {
+    caption: "Blocks, by their edge's middle",
+    rows: [
+      ['Against', 'Along', 'Across'],
+      ...jigBlocks(jig, units).map(({ mark, along, across }) => [mark, along, across]),
+    ],
+  },
+]
+
 const places: Record<Jig['fits'], string> = {
   along: "It fits on the building's own deck, the truss lying along it.",
   across: "It fits on the building's own deck, the truss lying across it.",
