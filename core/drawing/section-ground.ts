@@ -1,11 +1,10 @@
-import { type Hole, type Member, supportName } from '../frame'
+import { type Bed, type Hole, type Member, supportName } from '../frame'
 import { middleOf } from '../trade'
 import type { Plan } from '../plan'
 import { bed, holeLines } from './base-views'
 import type { Line, Patch, Point } from './drawing'
 import { overhangs } from './section-reach'
 import { sectionPlace } from './section-members'
-import { sectionView, seenParts } from './view'
 
 /** How far the ground is drawn past what stands or hangs over it, mm. */
 const PAST = 150
@@ -48,15 +47,33 @@ export function sectionGround(plan: Plan, shown: readonly Member[], at?: number)
   )
   return {
     patches: [
-      ...frame.base.beds.map(({ rect, low, high }) => bed(rect.y0, rect.y1, low, high)),
+      ...frame.base.beds.map(each => filledUp(each, y => frame.ground.at({ x, y }))),
       ...holes.map(filled),
-      ...seenParts(pads, sectionView),
+      ...pads.map(pad => ({
+        ...bed(pad.low.y, pad.high.y, pad.low.z, pad.high.z),
+        ink: 'concrete' as const,
+        member: pad.id,
+        part: pad.where.in,
+      })),
     ],
     lines: [
       ...profile.slice(1).map((next, i): Line => ({ from: profile[i] ?? next, to: next, ink: 'ground' })),
       ...holes.flatMap(hole => holeLines({ ...hole, x: hole.y })),
     ],
   }
+}
+
+/** Gravel laid level, and what fills low ground under it. */
+function filledUp({ rect, low, high }: Bed, ground: (y: number) => number): Patch {
+  const under = Array.from({ length: STEPS + 1 }, (_, i): Point => {
+    const y = rect.y0 + ((rect.y1 - rect.y0) * i) / STEPS
+    return { x: y, y: Math.min(low, ground(y)) }
+  })
+  const top = [
+    { x: rect.y1, y: high },
+    { x: rect.y0, y: high },
+  ]
+  return { ...bed(rect.y0, rect.y1, low, high), loops: [[...under, ...top]] }
 }
 
 /** What a hole is filled with, as wide as it is dug. */

@@ -113,11 +113,13 @@ function fit(part: HungDesign, main: Frame, off: number, pose: Placement, level:
   })
   const own = ledgerOf(building.heights[house])
   const cover = Math.max(coverOn(building, lumber, 'east'), coverOn(building, lumber, 'west'))
+  const high = coverHigh(building.cover, sectionsOf(building))
   const over = overOf(main, part, pose, {
     thick: lumber.ridge.thickness,
     past: cover + (lumber.barge?.thickness ?? 0),
-    rises: lumber.barge !== null || cover > 0,
-    high: coverHigh(building.cover, sectionsOf(building)),
+    // so does what covers the slope
+    rises: lumber.barge !== null || cover > 0 || high > 0,
+    high,
   })
   if (part.hang.by === 'height')
     return { design: part, ledger: own, problems: ledgerProblems(part, building, over) }
