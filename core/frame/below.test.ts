@@ -6,6 +6,7 @@ import {
   type Floor,
   newDesign,
   usualBase,
+  usualOpening,
   usualBoards,
   usualFloors,
   usualSite,
@@ -264,6 +265,75 @@ describe('bases worked by hand', () => {
     })
     expect(stretchOf(find(made, 'walls/south/plate/bottom'), 'z').from).toBeCloseTo(300, 6)
     expect(stretchOf(find(made, 'walls/south/plate/cap'), 'z').to).toBeCloseTo(base.walls.height, 6)
+  })
+
+  describe('a low wall with doors', () => {
+    const door = (wall: 'south' | 'east' | 'partition-1', at: number) => ({
+      ...usualOpening(wall, 'door', at * INCH, 'imperial'),
+      unit: { width: 30 * INCH, height: 76 * INCH },
+    })
+    const curbed = (
+      openings: ReturnType<typeof door>[],
+      partitions: Design['walls']['partitions'] = [],
+    ): Design => ({
+      ...sized(240, 144, {}, {
+        ...usualBase('slab', 'imperial'),
+        lowWall: { height: 300, thickness: 150 },
+      } as Base),
+      floor: null,
+      walls: { ...base.walls, height: 96 * INCH, openings, partitions },
+    })
+    const volumeOf = (design: Design): number =>
+      plan(design).loose.find(({ code }) => code === 'low-wall')?.amount ?? NaN
+
+    // a door of 32 in rough with its middle at 60: 44 to 76
+    test('has a gap as wide as the rough opening; jacks stand on the plate over it', () => {
+      const made = frame(curbed([door('south', 60), door('east', 72)]))
+      expect(made.problems).toEqual([])
+      const south = made.base.parts.filter(({ id }) => id.startsWith('base/low-wall/south'))
+      expect(south.map(({ low, high }) => [low.x, high.x].map(mm => Number((mm / INCH).toFixed(6))))).toEqual(
+        [
+          [0, 44],
+          [76, 240],
+        ],
+      )
+      expect(clashes([...made.members, ...made.base.parts])).toEqual([])
+      // 78 1/2 in over the slab, less the low wall and a plate
+      const jacks = made.members.filter(({ id }) => id.startsWith('walls/south/opening/1/jack'))
+      expect(jacks).toHaveLength(2)
+      for (const { board } of jacks)
+        expect(board.end - board.start).toBeCloseTo(78.5 * INCH - 300 - 1.5 * INCH, 6)
+    })
+
+    test('is less by what its gaps are', () => {
+      const [whole, gap] = [volumeOf(curbed([])), volumeOf(curbed([door('south', 60)]))]
+      expect(whole - gap).toBeCloseTo(32 * INCH * 300 * 150 * 1e-9, 9)
+      // 240 by 144 in out to out, a low wall 150 mm thick round it
+      expect(whole).toBeCloseTo(2 * (240 * INCH + 144 * INCH - 300) * 300 * 150 * 1e-9, 9)
+    })
+
+    test('lies under a partition too, with a gap at its door', () => {
+      const made = frame(curbed([door('partition-1', 72)], [{ runs: 'width', at: 120 * INCH }]))
+      expect(made.problems).toEqual([])
+      expect(clashes([...made.members, ...made.base.parts])).toEqual([])
+      const under = made.base.parts.filter(({ id }) => id.startsWith('base/low-wall/partition-1'))
+      expect(under).toHaveLength(2)
+      const plate = made.members.find(({ id }) => id.startsWith('walls/partition-1/plate/bottom'))
+      expect(plate && stretchOf(plate, 'z').from).toBeCloseTo(300, 6)
+      for (const { high } of under) expect(high.z).toBeCloseTo(300, 6)
+    })
+
+    test('leaves a door beside a corner room past the next low wall', () => {
+      const thick = curbed([door('south', 22)])
+      const slab = { ...thick.base, lowWall: { height: 300, thickness: 300 } } as Base
+      const [problem] = frame({ ...thick, base: slab }).problems
+      if (problem?.code !== 'opening-near-corner') throw new Error('not told')
+      expect(problem.least).toBeCloseTo(300 + 16 * INCH, 6)
+      const moved = curbed([door('south', problem.least / INCH)])
+      const made = frame({ ...moved, base: slab })
+      expect(made.problems).toEqual([])
+      expect(clashes([...made.members, ...made.base.parts])).toEqual([])
+    })
   })
 
   test('hangers or nails: two ends a joist', () => {

@@ -5,6 +5,7 @@ import {
   partDesign,
   type SideName,
   sideNames,
+  wallFoot,
   withRoof,
   workedOut,
 } from '../design'
@@ -303,6 +304,10 @@ const belowOf = (building: Building, section: SectionOf, hung: readonly Rect[], 
     [
       ...[building.base, building.floor, building.site, building.footprint, building.lumber],
       ...[building.roof.taper, building.hung],
+      // a low wall has gaps at doors, and lies under partitions
+      ...(wallFoot(building.base) > 0
+        ? [building.walls.openings, building.walls.partitions, building.walls.stud, building.depths]
+        : []),
       // the sides' own posts in the ground stand where the walls have them
       ...(building.base?.kind === 'poles'
         ? [building.walls, building.heights, building.roof.has, building.roof.joined, hung]

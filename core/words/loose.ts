@@ -97,7 +97,7 @@ const rules: Readonly<Record<LooseCode, (say: LooseSay) => string>> = {
     `What is cast, at ${units === 'imperial' ? `${(n('makes') / (FOOT / 1000) ** 3).toFixed(2)} ft³` : `${(n('makes') * 1000).toFixed(0)} l`} from a bag of ${sayWeight(n('bag'), units)}. Buy one more.`,
   blocks: ({ n, mm }) =>
     `${n('stacks')} stacks, each as high as its ground asks, in blocks of ${mm('height')}.`,
-  'low-wall': () => 'The volume of the low wall, door openings not taken out.',
+  'low-wall': () => 'The volume of the low walls, gaps at doors left out.',
   spoil: ({ n, units }) =>
     `Above the beds' undersides ${sayVolume(n('beds'), units)}, out of the holes ${sayVolume(n('holes'), units)}, as it lies: ${counted(n('barrows'), 'barrow')} and a third more once loose.`,
   hangers: ({ n }) =>

@@ -1,21 +1,23 @@
-import { inBase, named } from '../place'
+import { inBase, named, nth } from '../place'
 import { HAIR } from '../../measure'
-import type { Base, Building } from '../../design'
+import { type Base, type Building, roughSize, standsOnDeck, type WallId } from '../../design'
 import { vec } from '../../geometry'
 import type { Part } from '../part'
-import { grown, type Rect } from '../rect'
+import { grown, overlaps, type Rect, rectAlong, within } from '../rect'
+import type { Section } from '../../lumber'
+import { partitionLines } from '../walls/wall'
 import type { BaseShape } from './base'
-import { least } from '../../trade'
+import { least, type Stretch } from '../../trade'
 
 type Slab = Extract<Base, { kind: 'slab' }>
 
 /**
- * A concrete slab on gravel, its top at the level everything is measured from; with a low wall round it that
- * the framed walls stand on, or without.
+ * A concrete slab on gravel, its top at the level everything is measured from; with a low wall round it, and
+ * under partitions, that the framed walls stand on, or without.
  */
 export const slab: BaseShape<Slab> = {
   foot: ({ top }) => top,
-  frame({ building, base, rect, top }) {
+  frame({ building, base, rect, top, section }) {
     const whole = againstMain(building, grown(rect, base.beyond), rect)
     const low = top - base.thickness
     const plate: Part = {
@@ -28,7 +30,7 @@ export const slab: BaseShape<Slab> = {
     const most = (Math.min(rect.x1 - rect.x0, rect.y1 - rect.y0) - least.betweenLowWalls) / 2
     const thick = base.lowWall !== null && base.lowWall.thickness > most + HAIR
     const walls =
-      base.lowWall && !thick ? lowWalls(rect, base.lowWall.thickness, top, top + base.lowWall.height) : []
+      base.lowWall && !thick ? lowWalls(building, rect, base.lowWall, top, section(building.walls.stud)) : []
     return {
       feet: {},
       orders: [],
@@ -63,18 +65,80 @@ function againstMain({ hung }: Building, laid: Rect, { x0, x1, y0, y1 }: Rect): 
   }
 }
 
-function lowWalls({ x0, x1, y0, y1 }: Rect, t: number, low: number, high: number): Part[] {
-  const wall = (name: string, ax: number, ay: number, bx: number, by: number): Part => ({
-    ...named(inBase('low-wall', name)),
-    kind: 'low-wall',
-    round: false,
-    low: vec(ax, ay, low),
-    high: vec(bx, by, high),
-  })
-  return [
-    wall('south', x0, y0, x1, y0 + t),
-    wall('north', x0, y1 - t, x1, y1),
-    wall('west', x0, y0 + t, x0 + t, y1 - t),
-    wall('east', x1 - t, y0 + t, x1, y1 - t),
+type LowWall = NonNullable<Slab['lowWall']>
+
+/**
+ * Masonry under the framed walls: round the slab, and under partitions as far as it leaves room between; each
+ * with a gap at every door, as wide as that is framed.
+ */
+function lowWalls(
+  building: Building,
+  { x0, x1, y0, y1 }: Rect,
+  { height, thickness: t }: LowWall,
+  low: number,
+  stud: Section,
+): Part[] {
+  const inside = { x: { from: x0 + t, to: x1 - t }, y: { from: y0 + t, to: y1 - t } }
+  const sides: readonly Curb[] = [
+    { name: 'south', along: 'x', run: { from: x0, to: x1 }, across: { from: y0, to: y0 + t } },
+    { name: 'north', along: 'x', run: { from: x0, to: x1 }, across: { from: y1 - t, to: y1 } },
+    { name: 'west', along: 'y', run: inside.y, across: { from: x0, to: x0 + t } },
+    { name: 'east', along: 'y', run: inside.y, across: { from: x1 - t, to: x1 } },
   ]
+  const curbs = partitionLines(building, stud).reduce<readonly Curb[]>((laid, wall) => {
+    const middle = wall.low + stud.depth / 2
+    const curb: Curb = {
+      name: wall.name,
+      along: wall.along,
+      run: inside[wall.along],
+      across: { from: middle - t / 2, to: middle + t / 2 },
+    }
+    const free = !laid.some(other => overlaps(rectOf(other), rectOf(curb)))
+    return free && within(rectOf(curb), { x0, x1, y0, y1 }) ? [...laid, curb] : laid
+  }, [])
+  return [...sides, ...curbs].flatMap(curb => {
+    const parts = besideDoors(curb.run, doorsIn(building, curb.name))
+    return parts.map((run, i): Part => {
+      const rect = rectOf({ ...curb, run })
+      return {
+        ...named(inBase('low-wall', curb.name, ...nth(i, parts))),
+        kind: 'low-wall',
+        round: false,
+        low: vec(rect.x0, rect.y0, low),
+        high: vec(rect.x1, rect.y1, low + height),
+      }
+    })
+  })
 }
+
+/** A low wall, from end to end and across. */
+interface Curb {
+  readonly name: WallId
+  readonly along: 'x' | 'y'
+  readonly run: Stretch
+  readonly across: Stretch
+}
+
+const rectOf = ({ along, run, across }: Curb): Rect => rectAlong(along, run, across)
+
+/** Where the doors of a wall are asked for, along it. */
+const doorsIn = ({ walls }: Building, name: WallId): Stretch[] =>
+  walls.openings
+    .filter(({ wall, kind }) => wall === name && standsOnDeck(kind))
+    .map(opening => {
+      const half = roughSize(opening).width / 2
+      return { from: opening.at - half, to: opening.at + half }
+    })
+
+/** What doors leave of a low wall. */
+const besideDoors = (run: Stretch, doors: readonly Stretch[]): Stretch[] =>
+  doors.reduce<Stretch[]>(
+    (left, door) =>
+      left
+        .flatMap(({ from, to }) => [
+          { from, to: Math.min(to, door.from) },
+          { from: Math.max(from, door.to), to },
+        ])
+        .filter(({ from, to }) => to - from > HAIR),
+    [run],
+  )

@@ -1,13 +1,4 @@
-import {
-  type Building,
-  footOf,
-  isSide,
-  jacksOf,
-  ONE_JACK,
-  roughSize,
-  wallFoot,
-  type WallOpening,
-} from '../../design'
+import { type Building, footOf, isSide, jacksOf, ONE_JACK, roughSize, type WallOpening } from '../../design'
 import { type Section, sheetSection } from '../../lumber'
 import { clearPlaces, gaps, hasRoom, least, MARK, type Stretch } from '../../trade'
 import { HAIR, TYPED } from '../../measure'
@@ -86,12 +77,11 @@ export function openingsIn(
       .map(other => over(settled(other, headOf(each), []), each))
     const others = met.map(other => carried.find(known => known.number === other.number) ?? other)
     const problem =
-      atEnds(each, wall, t, taken) ??
+      atEnds(each, building, wall, t, taken) ??
       first(others.map(other => apartOf(each, other, t))) ??
       levels(each, t, clearOver(clear, under)) ??
-      besideTeeOrStep(each, wall, stud, taken) ??
+      besideTeeOrStep(each, building, wall, stud, taken) ??
       thickness(each, stud) ??
-      lowWall(each, building) ??
       tooLow(each, clear)
     if (problem) {
       problems.push(problem)
@@ -120,9 +110,30 @@ const over = (settled: RoughOpening, under: RoughOpening): RoughOpening => ({
 const first = (problems: readonly (Problem | null)[]): Problem | null =>
   problems.find(each => each !== null) ?? null
 
+/**
+ * Between what stands at a wall's ends as far as an opening's studs may reach: a door through a low wall is
+ * clear of the next one, which is thicker than what stands on it.
+ */
+function endsFor(
+  { z, jacks }: Pick<RoughOpening, 'z' | 'jacks'>,
+  { base }: Building,
+  wall: Wall,
+  t: number,
+  taken: readonly Stretch[],
+): Stretch {
+  const own = endsOf(wall, taken)
+  const thick = isOnDeck(z) && base?.kind === 'slab' ? (base.lowWall?.thickness ?? 0) : 0
+  const side = sideOf({ jacks }, t)
+  return {
+    from: Math.max(own.from, thick - side),
+    to: Math.min(own.to, wall.overall - thick + side),
+  }
+}
+
 /** An opening that leaves no room for its studs beside a corner, or none at all. */
 function atEnds(
-  { number, opening, s, jacks }: RoughOpening,
+  { number, opening, s, z, jacks }: RoughOpening,
+  building: Building,
   wall: Wall,
   t: number,
   taken: readonly Stretch[],
@@ -130,7 +141,7 @@ function atEnds(
   const side = sideOf({ jacks }, t)
   const path = `walls.openings.${number}` as const
   const half = (s.to - s.from) / 2 + side
-  const ends = endsOf(wall, taken)
+  const ends = endsFor({ z, jacks }, building, wall, t, taken)
   if (s.from - side > ends.from - HAIR && s.to + side < ends.to + HAIR) return null
   const [lowest, most] = [ends.from + half, ends.to - half]
   return !hasRoom({ least: lowest, most })
@@ -213,7 +224,8 @@ const inWay = (
  * one beside it under the higher. An opening there is told the nearest places beside.
  */
 function besideTeeOrStep(
-  { number, opening, s, jacks }: RoughOpening,
+  { number, opening, s, z, jacks }: RoughOpening,
+  building: Building,
   wall: Wall,
   stud: Section,
   taken: readonly Stretch[],
@@ -223,7 +235,7 @@ function besideTeeOrStep(
   const meets = (places: readonly Stretch[]): boolean =>
     places.some(({ from, to }) => opening.at > from + HAIR && opening.at < to - HAIR)
   const code = meets(tees) ? 'opening-at-partition' : meets(step) ? 'opening-at-step' : null
-  const ends = endsOf(wall, taken)
+  const ends = endsFor({ z, jacks }, building, wall, stud.thickness, taken)
   return (
     code && {
       code,
@@ -238,14 +250,6 @@ function thickness({ number, opening, header }: RoughOpening, stud: Section): Pr
   const over = opening.header.plies * header.thickness - stud.depth
   return over > HAIR
     ? { code: 'header-too-thick', path: `walls.openings.${number}.header`, number: number + 1, by: over }
-    : null
-}
-
-/** A door can't stand on the deck where a low wall is. */
-function lowWall({ number, z }: RoughOpening, building: Building): Problem | null {
-  const foot = wallFoot(building.base)
-  return foot > 0 && isOnDeck(z)
-    ? { code: 'door-in-low-wall', path: `walls.openings.${number}.kind`, number: number + 1, foot }
     : null
 }
 

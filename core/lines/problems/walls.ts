@@ -228,9 +228,3 @@ export type WallProblem =
       /** What it may stand on instead, without a sill; null where that is the deck alone. */
       readonly floor: number | null
     }
-  | {
-      readonly code: 'door-in-low-wall'
-      readonly path: `walls.openings.${number}.kind`
-      readonly number: number
-      readonly foot: number
-    }

@@ -128,6 +128,4 @@ export const wallSentences: Sentences<WallProblem> = {
     problem.floor !== null
       ? `Opening ${problem.number} leaves no room for a sill and what stands under it. Put its lower edge at ${mm(problem.floor)}, on what is there, or raise it to ${up(problem.least)} or more.`
       : `Opening ${problem.number} leaves no room for a sill over the bottom plate. Raise its lower edge to ${up(problem.least)}, or make it a door.`,
-  'door-in-low-wall': (problem, { mm }) =>
-    `Opening ${problem.number} would stand on the slab, where the low wall is ${mm(problem.foot)} high. Make it a window or a panel, which may be raised, or leave the low wall out.`,
 }
