@@ -107,6 +107,13 @@ describe('lapped siding', () => {
     expect(narrow.problems).toMatchObject([
       { code: 'siding-narrow', path: 'walls.siding.section', least: expect.closeTo(1.5 * INCH + 25, 6) },
     ])
+    // the starter strip keeps under the first board, however steeply that leans
+    for (const section of ['1x3', '1x4', '2x6'])
+      for (const height of [2050, 2062, 2074, 2086]) {
+        const steep = frame(sided({ height, siding: { ...lapped, section, exposure: 150 } }))
+        const first = steep.covering.filter(({ id }) => /(starter|siding)\/1(\/|$)/.test(id))
+        expect([section, height, clashes(first)]).toEqual([section, height, []])
+      }
     // what can't be lapped is not laid
     expect(narrow.covering.filter(({ role }) => role === 'siding')).toEqual([])
   })

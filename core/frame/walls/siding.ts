@@ -107,7 +107,9 @@ function lappedOrders(skin: Skin, siding: LappedSiding, board: Section, longest:
   const lean = leanOf(board, thinnest)
   // to the outer arris of its upper edge
   const high = board.depth * Math.cos(lean) + board.thickness * Math.sin(lean)
-  const strip = Math.min(gaps.starter, Math.max(gaps.lap / 2, 0.9 * (board.depth - most)))
+  // no higher than where the first board, that leans in over it, has come as near as it is thick
+  const clear = (board.depth * Math.sin(lean) - board.thickness) / Math.tan(lean)
+  const strip = Math.min(gaps.starter, clear, Math.max(gaps.lap / 2, 0.9 * (board.depth - most)))
   const foot = { from: zone.from, to: Math.min(zone.to, zone.from + strip) }
   const starter = (foot.to - foot.from < least.piece ? [] : coverRow(skin, foot, longest, 0)).flatMap(
     ({ s, cuts }, i) =>
