@@ -27,8 +27,8 @@ import { behindOf, clearOfEaves, type EndChord, gableFrame, type GableFrame } fr
 import type { RoughOpening } from './rough-opening'
 import type { StackLines } from './places'
 import { coverPosts, sheatheWall } from './sheathing'
-import { coverOnBolted } from './post-places'
-import { slatWall } from './slats'
+import { coverOnBolted, postsBack } from './post-places'
+import { slatWall, underBolted } from './slats'
 import { glazeWall, grooved, oncePerField, unglazed } from './glazing'
 import { nailersBehind } from './nailers'
 import { skinBeside, type SkinLumber, skinOrders, skinProblems } from './skins'
@@ -192,15 +192,7 @@ function finishWall(all: FinishAsk, each: FramedWall): FinishedWall {
     cover === 'sheets' && ask.building.walls.sheathing && !coverOnBolted(ask.building, each.wall)
       ? (hasSheets(ask.building.walls, name) ? sheatheWall : coverPosts)(toCover)
       : { sheets: [], blocks: [], loose: 0 }
-  const slats =
-    cover === 'slats' && !coverOnBolted(ask.building, each.wall)
-      ? slatWall(
-          { ...toCover, sheathing: { ...toCover.sheathing, thickness: ask.slat.thickness } },
-          ask.slat,
-          ask.building.walls.slats.gap,
-          ask.building.walls.longest,
-        )
-      : []
+  const slats = cover === 'slats' ? slatsOn(ask, toCover) : []
   const inGable = ({ where }: WallBoard): boolean => isInGable(where)
   const glazed = coverOnBolted(ask.building, each.wall) ? unglazed : glazeWall(toCover, ask.section)
   const blocks = covered.blocks
@@ -243,6 +235,18 @@ function finishWall(all: FinishAsk, each: FramedWall): FinishedWall {
       ...slats,
     ],
   }
+}
+
+/** Slats over a wall: on the posts' own faces where their beam is bolted to them. */
+function slatsOn(ask: FinishAsk, all: CoverAsk): Order[] {
+  const { building, slat } = ask
+  const { wall } = all.framed
+  const cover = { ...all, sheathing: { ...all.sheathing, thickness: slat.thickness } }
+  const { gap } = building.walls.slats
+  const { longest } = building.walls
+  if (!coverOnBolted(building, wall)) return slatWall(cover, slat, gap, longest)
+  const under = underBolted(cover, postsBack(building, ask.skin.section))
+  return under ? slatWall(under.ask, slat, gap, longest, under.face) : []
 }
 
 /** Why boards can't be let into the studs: too little would be left of them. */

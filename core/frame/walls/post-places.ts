@@ -1,6 +1,7 @@
 import { least, type Stretch } from '../../trade'
 import { countUp, HAIR } from '../../measure'
-import { type Building, hasSheets, isSide, isSided, type SideName } from '../../design'
+import { type Building, hasSheets, isSide, isSided, postLayout, type SideName } from '../../design'
+import type { SectionOf } from '../sections'
 import type { Section } from '../../lumber'
 import { stands, type Wall } from './wall'
 
@@ -48,6 +49,10 @@ export const coverOnBolted = ({ walls }: Building, { name }: Wall): boolean =>
   walls.posts.set === 'bolted' &&
   walls.sides[name].build === 'posts' &&
   (walls.sides[name].cover === 'slats' || hasSheets(walls, name) || isSided(walls, name))
+
+/** How far in from a side's outside its posts' outer faces lie, mm. */
+export const postsBack = ({ walls: { posts } }: Building, section: SectionOf): number =>
+  postLayout(posts, section(posts.post), section(posts.beam)).post.from
 
 /** The side that a wall meets at one of its ends. */
 export const neighbour = (wall: Wall, end: 'low' | 'high'): SideName =>

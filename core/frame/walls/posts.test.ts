@@ -366,6 +366,49 @@ describe('slats', () => {
     expect(raising(plan(design)).at(-1)?.name).toBe('sheets')
   })
 
+  // beams of two plies of 1 1/2 in bolted to posts of 3 1/2: the posts' faces lie 1 1/2 in back
+  test.each([
+    ['south', 1],
+    ['south', 2],
+    ['north', 2],
+    ['west', 2],
+  ] as const)(
+    'lie on the faces of posts under a beam bolted to them: on the %s, of %i plies',
+    (side, plies) => {
+      const { posts, sides } = open().walls
+      const each = { ...sides.south, build: 'posts', cover: 'slats' } as const
+      const design = open({
+        posts: { ...posts, set: 'bolted', plies },
+        gables: 'open',
+        sides: { ...sides, south: { ...sides.south, build: 'studs' }, [side]: each },
+      })
+      const made = frame(
+        side === 'south'
+          ? open({ posts: { ...posts, set: 'bolted', plies } }, { cover: 'slats' })
+          : { ...design, walls: { ...design.walls, sides: { ...design.walls.sides, [side]: each } } },
+      )
+      expect(made.problems).toEqual([])
+      expect(clashes(made.members)).toEqual([])
+      const slats = of(made, 'slat')
+      const on = (role: Member['role']): Member[] =>
+        of(made, role).filter(({ id }) => id.startsWith(`walls/${side}/`))
+      const foot = Math.min(...on('wall-beam').map(beam => stretchOf(beam, 'z').from))
+      expect(slats.length).toBeGreaterThan(5)
+      expect(Math.max(...slats.map(slat => stretchOf(slat, 'z').to))).toBeCloseTo(foot, 6)
+      // each is held by every post it passes, over all its depth
+      for (const slat of slats)
+        for (const post of on('wall-post')) {
+          const along = side === 'west' ? 'y' : 'x'
+          const [a, b] = [stretchOf(slat, along), stretchOf(post, along)]
+          if (Math.min(a.to, b.to) - Math.max(a.from, b.from) < 1) continue
+          const sunk = { ...post, placement: { ...post.placement, origin: { ...post.placement.origin } } }
+          const axis = side === 'west' ? 'x' : 'y'
+          sunk.placement.origin[axis as 'x'] += side === 'north' ? 0.5 : -0.5
+          expect(clashes([slat, sunk])).toHaveLength(1)
+        }
+    },
+  )
+
   test("stay out of a window's rough opening, and end at the roof in a gable", () => {
     const window = usualOpening('west', 'window', 48 * INCH, 'imperial')
     const made = frame({

@@ -25,11 +25,55 @@ import { outerWood, plumbJoints } from './framing-lines'
 import { besideHoles, fromLayoutEnd, staggeredRow } from './places'
 import { heightAt } from './wall'
 
+/** A face that lies back from a wall's outside: how far, and what of it is covered; mm. */
+export interface BackFace {
+  readonly back: number
+  readonly s: Stretch
+  readonly top: number
+}
+
+/**
+ * What slats are laid on that lie on the faces of posts under a beam that is bolted to them: the posts, and
+ * what is flush with them between.
+ */
+export function underBolted(
+  ask: CoverAsk,
+  back: number,
+): { readonly ask: CoverAsk; readonly face: BackFace } | null {
+  const { wall, boards } = ask.framed
+  const out = wall.outside === 'low' ? -back : back
+  const beams = boards.filter(({ role }) => role === 'wall-beam')
+  const posts = boards.filter(({ role }) => role === 'wall-post')
+  if (!beams.length || !posts.length) return null
+  const flush = boards
+    .filter(
+      ({ role }) => role === 'wall-post' || role === 'girt' || role === 'post-diagonal' || role === 'knee',
+    )
+    .map(board => ({ ...board, across: board.across + out }))
+  return {
+    ask: { ...ask, gable: null, posts: [], framed: { ...ask.framed, boards: flush } },
+    face: {
+      back,
+      s: {
+        from: Math.min(...posts.map(({ s }) => s.from)),
+        to: Math.max(...posts.map(({ s }) => s.to)),
+      },
+      top: Math.min(...beams.map(({ z }) => z.from)),
+    },
+  }
+}
+
 /**
  * Lays slats over a wall and its gable, level, a gap between; each ends on a stud, a post or an opening, no
- * longer than `longest`, joints staggered.
+ * longer than `longest`, joints staggered; on a `face` that lies back where there is one.
  */
-export function slatWall(ask: CoverAsk, slat: Section, gap: number, longest: number): Order[] {
+export function slatWall(
+  ask: CoverAsk,
+  slat: Section,
+  gap: number,
+  longest: number,
+  face: BackFace | null = null,
+): Order[] {
   const {
     framed: { wall, boards },
     stud,
@@ -38,7 +82,8 @@ export function slatWall(ask: CoverAsk, slat: Section, gap: number, longest: num
   const rough = [...ask.framed.rough, ...(gable?.rough ?? [])]
   const wood = outerWood(wall, [...boards, ...ask.posts, ...(gable?.studs ?? [])], rough, stud.depth)
   const lower = wallReach(ask)
-  const top = gable ? peakOf(gable.line) : (postsReach(ask)?.to ?? lower.to)
+  const whole = gable ? peakOf(gable.line) : (postsReach(ask)?.to ?? lower.to)
+  const top = face ? Math.min(whole, face.top) : whole
   const holes = [
     ...openingHoles({ rough }),
     ...tailHoles(ask),
@@ -59,7 +104,8 @@ export function slatWall(ask: CoverAsk, slat: Section, gap: number, longest: num
   })
 
   function rowUnder(line: Profile | null, r: number, part: readonly SideName[], z: Stretch): Order[] {
-    const u = line ? gableReach(line, wall, z.from) : levelReach(wall, z.from)
+    const all = line ? gableReach(line, wall, z.from) : levelReach(wall, z.from)
+    const u = face ? { from: Math.max(all.from, face.s.from), to: Math.min(all.to, face.s.to) } : all
     if (u.to - u.from < least.piece) return []
     const above = line !== null && z.to > lowestCover(line, wall.overall)
     const joints = plumbJoints(wood, z, line ? lineAt(line) : s => (wall.step ? heightAt(wall, s) : Infinity))
@@ -69,7 +115,7 @@ export function slatWall(ask: CoverAsk, slat: Section, gap: number, longest: num
     return row.flatMap((s, c) =>
       piecesAbout({ x0: s.from, x1: s.to, y0: z.from, y1: z.to }, holes).map(({ rect, notches }, k) =>
         faceBoard(
-          { wall, deep: stud.depth, over: 0 },
+          { wall, deep: stud.depth, over: face ? -face.back : 0 },
           {
             where: ofWall(wall.name, 'slat', r + 1, ...part, c + 1, ...(k ? [k + 1] : [])),
             role: 'slat',

@@ -276,9 +276,9 @@ function framePostSide(
       ? [{ code: 'opening-in-posts', path: `walls.openings.${i}.wall`, number: i + 1 }]
       : [],
   )
-  const bolted: Problem[] = coverOnBolted(building, wall)
-    ? [{ code: 'slats-on-bolted', path: 'walls.posts.set' }]
-    : []
+  const slatted = isSide(wall.name) && building.walls.sides[wall.name].cover === 'slats'
+  const bolted: Problem[] =
+    coverOnBolted(building, wall) && !slatted ? [{ code: 'cover-on-bolted', path: 'walls.posts.set' }] : []
   const plates = building.walls.posts.plates
     ? platesOf(building, { ...wall, ...closing(building, wall, stud) }, stud, boards).filter(
         ({ role }) => role !== 'bottom-plate',

@@ -198,7 +198,7 @@ export type WallProblem =
       readonly path: `walls.sides.${SideName}.cover`
       readonly side: SideName
     }
-  | { readonly code: 'slats-on-bolted'; readonly path: 'walls.posts.set' }
+  | { readonly code: 'cover-on-bolted'; readonly path: 'walls.posts.set' }
   | { readonly code: 'beam-into-rafters'; readonly path: 'walls.posts.plates' }
   | { readonly code: 'beam-too-thick'; readonly path: 'walls.posts.beam'; readonly most: number }
   | {

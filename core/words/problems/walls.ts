@@ -110,8 +110,8 @@ export const wallSentences: Sentences<WallProblem> = {
     `The railing would reach into the beam or its braces. Make it ${down(problem.most)} high at most.`,
   'rails-need-posts': problem =>
     `A railing stands between posts, and the ${problem.side} side is of studs. Build it of posts, or cover it otherwise.`,
-  'slats-on-bolted': () =>
-    'Behind a beam bolted to their outside the posts stand back, and slats or sheets find nothing to nail to. Let the beam into the posts, or lay it on top.',
+  'cover-on-bolted': () =>
+    'Behind a beam bolted to their outside the posts stand back, and sheets or siding find nothing to nail to. Let the beam into the posts, or lay it on top.',
   'beam-into-rafters': () =>
     "Under its plates the beam's inner boards would stand in the rafters of the high side. Lay the rafters on the beam itself, or let the beam into the outside of the posts.",
   'beam-too-thick': (problem, { down }) =>
