@@ -347,6 +347,18 @@ describe('a porch under the same roof', () => {
     expect(codesOf(withHung(built, 0, part => withEdit(part, 'footprint.length', 2000)))).toContain(
       'part-past-porch',
     )
+    // as deep as its porch: the last posts stand flush with the porch's edge, whatever covers the wall
+    const depth = built.floor?.porch?.depth ?? NaN
+    const flush = withHung(built, 0, part => withEdit(part, 'footprint.length', depth))
+    expect(codesOf(flush)).toEqual([])
+    const porch = whole(flush).main.frame.members.filter(({ where }) => where.in === 'porch')
+    const edge = Math.max(...porch.map(each => boxOf(each).x.to))
+    const posts = standingIn(partOf(whole(flush))).filter(({ role }) => role === 'wall-post')
+    expect(Math.max(...posts.map(each => boxOf(each).x.to))).toBeCloseTo(edge, 6)
+    expect(clashes([...wholeMembers(whole(flush))])).toEqual([])
+    expect(codesOf(withHung(built, 0, part => withEdit(part, 'footprint.length', depth + 1)))).toContain(
+      'part-past-porch',
+    )
     expect(codesOf({ ...built, floor: begun.floor })).toContain('part-on-nothing')
   })
 

@@ -37,11 +37,12 @@ export interface Hung {
  * of its floor, and the ground under it. Throws RangeError where the building has no such part.
  */
 export function hungOn(whole: Design, index: number, main: Frame): Hung {
-  const asked = partDesign(whole, index) as HungDesign
-  const { hang } = asked
+  const typed = partDesign(whole, index) as HungDesign
+  const { hang } = typed
   const off =
     coverOn(main.building, main.lumber, hang.side) +
     skinOn(main.building, sectionsOf(main.building), hang.side)
+  const asked = onPorch(typed, main, off)
   const flat = poseOf(whole, asked, off, 0)
   const grounded = onGround(whole, asked, flat)
   const level = levelOf(grounded, main, flat)
@@ -55,6 +56,21 @@ export function hungOn(whole: Design, index: number, main: Frame): Hung {
       ...hangProblems(whole, fitted.design, main, fitted.ledger, { off, level }),
     ],
   }
+}
+
+/**
+ * A part as deep as the porch that it stands on: its posts stand at that one's edge, what covers the main
+ * part's wall taken off its depth.
+ */
+function onPorch(part: HungDesign, { building: { floor } }: Frame, off: number): HungDesign {
+  const { by, side } = part.hang
+  const porch = floor?.porch?.side === side ? floor.porch : null
+  if (!porch || part.floor || part.base) return part
+  const path = by === 'roof' ? 'length' : 'width'
+  const past = part.footprint[path] + off - porch.depth
+  return past > HAIR && past < off + HAIR
+    ? { ...part, footprint: { ...part.footprint, [path]: porch.depth - off } }
+    : part
 }
 
 /** The part, its slab laid up to the main part's, where that reaches under it at a level of its own. */

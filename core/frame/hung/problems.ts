@@ -100,7 +100,7 @@ function standProblems(part: HungDesign, { building }: Frame, off: number): Prob
         {
           code: 'part-past-porch',
           path: part.hang.by === 'roof' ? 'footprint.length' : 'footprint.width',
-          most: porch.depth - off,
+          most: porch.depth,
         },
       ]
     : []
