@@ -21,7 +21,8 @@ const sides = [
 /** The whole floor: how it is built; or that there is none. */
 export function floor(at: At): Row[] {
   const { floor } = at.design
-  if (!floor) return [say('No floor is framed: the walls stand on a slab or an old floor.')]
+  if (!floor)
+    return [say('No floor is framed: the walls stand on a slab, on a border of timbers or on an old floor.')]
   return [
     ...lengths(at, 'footprint.length', 'footprint.width'),
     choice(at, 'floor.joint', onOff('One frame', 'Two frames'), {

@@ -13,7 +13,7 @@ import {
 } from '../design'
 import { toBuilding } from '../geometry'
 import { INCH } from '../measure'
-import { plan, rimPair, sheetsOf, stretchOf } from '../plan'
+import { plan, raising, rimPair, sheetsOf, stretchOf } from '../plan'
 import { runs } from '../testing/designs'
 import { groundedSheds } from '../testing/grounded'
 import { clashes, touching } from '../testing/solids'
@@ -253,6 +253,42 @@ describe('bases worked by hand', () => {
       plan(sized(144, 96, {}, usualBase('blocks', 'imperial'))).loose.find(each => each.code === 'blocks')
         ?.amount,
     ).toBe(6)
+  })
+
+  // 12 by 8 ft, timbers of 4x4 (3 1/2 in): the gravel floor is 137 by 89 in and 3 1/2 in less 25 mm deep
+  test('walls stand on a border without a framed floor, gravel between its timbers', () => {
+    const bare = { ...sized(144, 96, {}, usualBase('border', 'imperial')), floor: null }
+    const made = plan(bare)
+    expect(made.frame.problems).toEqual([])
+    expect(clashes([...made.frame.members, ...made.frame.base.parts])).toEqual([])
+    expect(stretchOf(find(made.frame, 'walls/south/plate/bottom'), 'z').from).toBeCloseTo(0, 6)
+    expect(stretchOf(find(made.frame, 'base/border/south'), 'z').to).toBeCloseTo(0, 6)
+    const [under, inside] = made.frame.base.beds
+    expect(
+      inside && [inside.rect.x1 - inside.rect.x0, inside.rect.y1 - inside.rect.y0].map(mm => mm / INCH),
+    ).toEqual([expect.closeTo(137, 6), expect.closeTo(89, 6)])
+    expect((inside?.high ?? NaN) - (inside?.low ?? NaN)).toBeCloseTo(3.5 * INCH - 25, 6)
+    const gravel = made.loose.find(({ code }) => code === 'gravel')
+    const of = (bed: typeof under): number =>
+      bed ? (bed.rect.x1 - bed.rect.x0) * (bed.rect.y1 - bed.rect.y0) * (bed.high - bed.low) : NaN
+    const { compaction } = (bare.base as Extract<Base, { kind: 'border' }>).gravel
+    expect(gravel?.amount).toBeCloseTo((of(under) + of(inside)) * (1 + compaction / 100) * 1e-9, 6)
+    // nothing is dug for what lies on the bed
+    const spoil = made.loose.find(({ code }) => code === 'spoil')
+    const [first] = made.frame.base.beds
+    const below = first && first.low
+    const high = made.frame.ground.highest.height
+    expect(spoil?.amount).toBeCloseTo(
+      first
+        ? (first.rect.x1 - first.rect.x0) * (first.rect.y1 - first.rect.y0) * (high - (below ?? 0)) * 1e-9
+        : NaN,
+      6,
+    )
+    expect(
+      raising(made)
+        .map(({ name }) => name)
+        .slice(0, 2),
+    ).toEqual(['base', 'south-wall'])
   })
 
   test("walls stand on a slab's low wall, and keep the height of their top", () => {

@@ -39,7 +39,7 @@ export function frameBelow(
     taken,
   }
   const ground = groundOf(building, outline, baseFoot(ask) - base.lift)
-  if (base.kind !== 'slab' && base.kind !== 'poles' && !floor)
+  if (base.kind !== 'slab' && base.kind !== 'poles' && base.kind !== 'border' && !floor)
     return {
       floor,
       base: emptyBase,

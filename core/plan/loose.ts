@@ -110,29 +110,34 @@ interface Bedded {
 }
 
 const beddedOf = (frame: Frame): Bedded[] =>
-  frame.base.beds.map(bed => ({ bed, ...earthwork(frame.ground.at, bed.rect, bed.low) }))
+  frame.base.beds.map(bed =>
+    bed.over ? { bed, dug: 0, filled: 0 } : { bed, ...earthwork(frame.ground.at, bed.rect, bed.low) },
+  )
 
-/** Gravel of the beds, compacted: area times depth, and what fills low ground under them. */
-function compacted(beds: readonly Bedded[]): { bed: number; fill: number; area: number } {
-  const sum = (value: (each: Bedded) => number): number =>
-    beds.reduce((total, each) => total + value(each), 0)
+/** Gravel of the beds, compacted: area times depth, what lies over that, and what fills low ground under it; mm³. */
+function compacted(beds: readonly Bedded[]) {
+  const sum = (value: (each: Bedded) => number, over = false): number =>
+    beds.filter(({ bed }) => (bed.over ?? false) === over).reduce((total, each) => total + value(each), 0)
+  const volume = ({ bed }: Bedded): number => areaOfRect(bed.rect) * (bed.high - bed.low)
   return {
     area: sum(({ bed }) => areaOfRect(bed.rect)),
-    bed: sum(({ bed }) => areaOfRect(bed.rect) * (bed.high - bed.low)),
+    bed: sum(volume),
+    inside: sum(volume, true),
     fill: sum(each => each.filled),
   }
 }
 
 function gravelOf(base: Base, beds: readonly Bedded[]): Loose[] {
   if (!('gravel' in base)) return []
-  const { bed, fill, area } = compacted(beds)
-  const loose = (bed + fill) * (1 + base.gravel.compaction / 100)
+  const { bed, fill, inside, area } = compacted(beds)
+  const loose = (bed + inside + fill) * (1 + base.gravel.compaction / 100)
   const weight = loose * CUBIC_METRES * GRAVEL_DENSITY
   return [
     cubic('gravel', loose, {
       area: area / 1e6,
       depth: base.gravel.depth,
       fill: fill * CUBIC_METRES,
+      inside: inside * CUBIC_METRES,
       compaction: base.gravel.compaction,
       weight,
       barrows: Math.ceil((loose * CUBIC_METRES) / BARROW),

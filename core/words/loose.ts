@@ -90,7 +90,7 @@ const sayTrim = (mm: LooseSay['mm']): string =>
 /** By which rule. */
 const rules: Readonly<Record<LooseCode, (say: LooseSay) => string>> = {
   gravel: ({ n, mm, units }) =>
-    `${sayArea(n('area'), units)} at ${mm('depth')}${n('fill') > 0.005 ? ` and ${sayVolume(n('fill'), units)} to fill low ground` : ''}, and ${n('compaction')} % more for what it settles: ${counted(n('barrows'), 'barrow')} or ${n('buckets')} buckets, ${n('loads')} ${n('loads') === 1 ? 'delivery' : 'deliveries'} of ${sayWeight(n('load'), units)}.`,
+    `${sayArea(n('area'), units)} at ${mm('depth')}${n('inside') > 0.005 ? `, ${sayVolume(n('inside'), units)} between the timbers` : ''}${n('fill') > 0.005 ? ` and ${sayVolume(n('fill'), units)} to fill low ground` : ''}, and ${n('compaction')} % more for what it settles: ${counted(n('barrows'), 'barrow')} or ${n('buckets')} buckets, ${n('loads')} ${n('loads') === 1 ? 'delivery' : 'deliveries'} of ${sayWeight(n('load'), units)}.`,
   'hole-gravel': ({ n, units }) =>
     `Under and about the posts of ${counted(n('holes'), 'hole')}, less the posts: ${counted(n('barrows'), 'barrow')}, ${sayWeight(n('weight'), units)}.`,
   concrete: ({ n, units }) =>

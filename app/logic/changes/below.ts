@@ -70,7 +70,7 @@ export const frameFloor: Change = design => ({
 export const takeFloor: Change = design => ({
   ...design,
   floor: null,
-  base: hasNoFloor(design.base?.kind) ? design.base : null,
+  base: hasNoFloor(design.base?.kind) || design.base?.kind === 'border' ? design.base : null,
 })
 export const chooseDeck = (kind: 'sheets' | 'boards'): Change =>
   withFloor((floor, { lumber: { yard } }) => ({

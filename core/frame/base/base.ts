@@ -12,6 +12,8 @@ export interface Bed extends Placed {
   readonly rect: Rect
   readonly low: number
   readonly high: number
+  /** Whether it lies on another bed: nothing is dug or filled for it. */
+  readonly over?: true
 }
 
 /**

@@ -10,13 +10,17 @@ import { type BaseShape, type Bearing, emptyBase } from './base'
 
 type Border = Extract<Base, { kind: 'border' }>
 
+/** How far under the timbers' tops gravel lies between them where no floor is framed on them, mm. */
+const UNDER_TOP = 25
+
 /**
  * Timbers round the edge on a bed of gravel, half-lapped at the corners: half their height, and as long as
- * the other is wide. Where two floor frames meet lies a timber of its own, butted between the others.
+ * the other is wide. Where two floor frames meet lies a timber of its own, butted between the others. Without a
+ * framed floor the walls stand on them, and gravel lies between.
  */
 export const border: BaseShape<Border> = {
   foot: ({ base, top, section }) => top - section(base.timber).depth,
-  frame({ base, rect, top, section, seams }) {
+  frame({ building, base, rect, top, section, seams }) {
     const timber = section(base.timber)
     const low = top - timber.depth
     const t = timber.thickness
@@ -48,6 +52,17 @@ export const border: BaseShape<Border> = {
           low: low - base.gravel.depth,
           high: low,
         },
+        ...(building.floor || timber.depth <= UNDER_TOP
+          ? []
+          : [
+              {
+                ...named(inBase('gravel/floor')),
+                rect: grown(rect, -t),
+                low,
+                high: top - UNDER_TOP,
+                over: true as const,
+              },
+            ]),
       ],
     }
   },

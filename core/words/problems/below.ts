@@ -26,7 +26,7 @@ export const belowSentences: Sentences<BelowProblem> = {
   'poles-under-floor': () =>
     "The sides' own posts in the ground carry no floor of joists. Leave the floor out, or choose another base.",
   'base-without-floor': () =>
-    'This base carries a floor frame, and none is framed. Frame a floor on the Floor bench, or choose a slab.',
+    'This base carries a floor frame, and none is framed. Frame a floor on the Floor bench, or choose a border or a slab.',
   'slab-under-floor': () =>
     'The walls stand on the slab, so the floor frame is not built. Choose another base to have it, or take the floor away.',
   'base-too-small': (problem, { up }) =>
