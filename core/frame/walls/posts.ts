@@ -229,7 +229,6 @@ function hornCuts({ building, wall, lumber, layout, underside, z }: Laid, s: Str
   const { set, plates } = building.walls.posts
   const [beam] = layout.plies
   if (set !== 'fork' || plates || !underside || !beam || beam.from < HAIR) return []
-  if (levelOn(underside, wall, lumber, 0) > z.to - HAIR) return []
   const inner = wall.outside === 'low' ? wall.low + beam.from : wall.low + lumber.stud.depth - beam.from
   const inside = planeAcross(acrossAxis(wall), inner)
   const underHip = (['low', 'high'] as const).some(
@@ -237,6 +236,8 @@ function hornCuts({ building, wall, lumber, layout, underside, z }: Laid, s: Str
       (end === 'low' ? s.from < HAIR : s.to > wall.overall - HAIR) &&
       building.roof.has.falls.includes(neighbour(wall, end)),
   )
+  // clear of rafters that pass over it, an outer horn stands whole
+  if (!underHip && levelOn(underside, wall, lumber, 0) > z.to - HAIR) return []
   return [
     {
       kind: 'notch',
