@@ -19,6 +19,7 @@ import { openingWords, sayLength } from '../../core/words'
 import {
   dropOpening,
   dropPartition,
+  joinOpening,
   ownHeight,
   setOpeningKind,
   sheathe,
@@ -299,10 +300,27 @@ export function opening(at: At): Row[] {
       ],
     },
     ...(framed ? [] : [say('not framed', true)]),
+    ...oneHeader(at, i),
     ...door(at),
     act(`Take the ${openingWords[of.kind].toLowerCase()} away`, 'pi pi-times', dropOpening(i), {
       then: at.subject.within,
     }),
+  ]
+}
+
+/** Under one header with the opening that it runs into, or with a header of its own again. */
+function oneHeader(at: At, i: number): Row[] {
+  const problem = at.plan.frame.problems.find(each => each.code === 'openings-meet' && each.number === i + 1)
+  if (at.design.walls.openings[i]?.join)
+    return [act('Give it a header of its own', 'pi pi-link', joinOpening(i, null, 0))]
+  if (problem?.code !== 'openings-meet') return []
+  const { thickness } = at.plan.frame.lumber.plate
+  return [
+    act(
+      `Put under one header with opening ${problem.other}`,
+      'pi pi-link',
+      joinOpening(i, problem.other - 1, thickness),
+    ),
   ]
 }
 

@@ -36,6 +36,8 @@ export interface WallOpening {
   readonly unit: { readonly width: number; readonly height: number }
   readonly clearance: { readonly width: number; readonly height: number }
   readonly header: Header
+  /** Whether it is under one header with what stands so near beside it that both have no room for their own. */
+  readonly join?: boolean | undefined
   /** Of a door: how it is made; null where it is bought. */
   readonly door: OwnDoor | null
 }
@@ -60,6 +62,7 @@ export const openingsSchema = z
           .nullable()
           .optional(),
       }),
+      join: z.boolean().optional(),
       door: doorSchema,
     }),
   )

@@ -81,8 +81,16 @@ export function platePair(frame: Frame, name: WallName): MarkedPair {
     wall.layout === 'high'
       ? { from: wall.to - to, to: wall.to - from }
       : { from: from - wall.from, to: to - wall.from }
+  // a jack is what stands on the plate, whatever stands over it
   const marks = pair.marks.filter(
-    (mark, i) => !pair.marks.slice(0, i).some(other => Math.abs(other.from - mark.from) < ONE_READING),
+    (mark, i) =>
+      !pair.marks.some(
+        (other, k) =>
+          Math.abs(other.from - mark.from) < ONE_READING &&
+          (mark.letter === 'C' && other.letter !== 'C'
+            ? k !== i
+            : k < i && (other.letter !== 'C' || mark.letter === 'C')),
+      ),
   )
   const plates = frame.members
     .filter(

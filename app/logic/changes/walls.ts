@@ -1,5 +1,6 @@
 import {
   type Design,
+  footOf,
   heightOf,
   isSide,
   limits,
@@ -146,3 +147,34 @@ export const withSiding =
     const bare = !design.walls.trim.corner && !design.walls.trim.casing
     return kind && bare && !design.walls.siding ? withValue(sided, 'walls.trim', usual.trim) : sided
   }
+
+/**
+ * Puts an opening under one header with another: its head level with that one's, and one stud of a thickness
+ * (mm) between them at least; null for a header of its own again.
+ */
+export const joinOpening =
+  (i: number, other: number | null, stud: number): Change =>
+  design => {
+    const { openings } = design.walls
+    const [own, mate] = [openings[i], other === null ? undefined : openings[other]]
+    if (!own) return design
+    const joined = mate ? besideMate(own, mate, stud) : { ...own, join: false }
+    return {
+      ...design,
+      walls: { ...design.walls, openings: openings.map((each, k) => (k === i ? joined : each)) },
+    }
+  }
+
+function besideMate(own: WallOpening, mate: WallOpening, stud: number): WallOpening {
+  const [size, other] = [roughSize(own), roughSize(mate)]
+  const head = footOf(mate) + other.height
+  const between = (size.width + other.width) / 2
+  const way = own.at < mate.at ? -1 : 1
+  // one stud between them, or room for two
+  const apart = Math.abs(own.at - mate.at)
+  const at = apart - between >= 2 * stud ? own.at : mate.at + way * (between + stud)
+  const foot = head - size.height
+  return standsOnDeck(own.kind) || foot < 0
+    ? { ...own, at, join: true, unit: { ...own.unit, height: head - footOf(own) - own.clearance.height } }
+    : { ...own, at, join: true, foot }
+}

@@ -6,6 +6,7 @@ import type { Section } from '../../lumber'
 import type { Order } from '../member'
 import { upright, type WallBoard } from './board'
 import { standing } from './top'
+import { matesOf } from './joined'
 import { packingOf } from './openings'
 import {
   type Clear,
@@ -26,6 +27,10 @@ interface OpeningAsk {
   readonly rough: RoughOpening
   /** The wall's layout that lies over the opening, as studs would stand there. */
   readonly onLayout: readonly Stretch[]
+  /** Over all that are under its header. */
+  readonly overLayout: readonly Stretch[]
+  /** Those, from the wall's low end. */
+  readonly mates: readonly RoughOpening[]
   /** The header lies here, over the opening and its jacks. */
   readonly span: Stretch
   /** Whether the kings of the opening under it are its own. */
@@ -50,6 +55,12 @@ export function openingBoards(
   const t = stud.thickness
   const { s, number } = rough
   const under = all.find(each => each.number === rough.over)
+  const within = (reach: Stretch): Stretch[] =>
+    withLayout(
+      [],
+      layout.filter(at => at > reach.from && at < reach.to),
+      t,
+    ).filter(each => each.from >= reach.from - HAIR && each.to <= reach.to + HAIR)
   const ask: OpeningAsk = {
     wall,
     stud,
@@ -58,19 +69,19 @@ export function openingBoards(
     span: headerOver(rough, t),
     shared: sharesKings(rough, under),
     carried: all
-      .filter(each => each.over === number)
+      .filter(each => matesOf(rough, all).some(mate => mate.number === each.over))
       .map(each => {
         return sharesKings(each, rough) ? headerOver(each, t) : takenBy(each, t)
       }),
     at: (name, ...run) =>
       (clear.under === 'rafters' ? ofGableOpening : ofOpening)(wall.name, number + 1, name, ...run),
-    onLayout: withLayout(
-      [],
-      layout.filter(at => at > s.from && at < s.to),
-      t,
-    ).filter(each => each.from >= s.from - HAIR && each.to <= s.to + HAIR),
+    onLayout: within(s),
+    overLayout: within(rough.whole),
+    mates: matesOf(rough, all),
   }
-  return [...sidesOf(ask), ...headerOf(ask), ...cripplesOver(ask), ...sillOf(ask)]
+  // one header over those that share it, told with the first of them
+  const leads = ask.mates[0] === rough
+  return [...sidesOf(ask), ...(leads ? [...headerOf(ask), ...cripplesOver(ask)] : []), ...sillOf(ask)]
 }
 
 /** A board on end beside an opening or under it, from the bottom plate to `to`. */
@@ -91,23 +102,32 @@ const underPlates = (
   foot: number,
 ): WallBoard => standing(stud, role, where, { from, to: from + stud.thickness }, foot, clear.top)
 
-/** Kings from plate to plate, and inside them the jacks that carry the header, the nearest to the opening first. */
+/**
+ * Kings from plate to plate, and inside them the jacks that carry the header, the nearest to the opening first;
+ * between two openings under one header a jack of each, or one of both where there is room for no more.
+ */
 function sidesOf(ask: OpeningAsk): WallBoard[] {
-  const { at, rough, stud, clear, shared } = ask
+  const { at, rough, stud, clear, shared, mates } = ask
   const { s, z, jacks } = rough
   const t = stud.thickness
   const kings = takenBy(rough, t)
+  const place = mates.indexOf(rough)
+  const [before, after] = [mates[place - 1], mates[place + 1]]
+  const jack = (side: 1 | 2, k: number): WallBoard =>
+    square(
+      ask,
+      'jack',
+      at('jack', side, ...(k ? [k + 1] : [])),
+      side === 1 ? s.from - (k + 1) * t : s.to + k * t,
+      z.to,
+    )
+  const rank = Array.from({ length: jacks }, (_, k) => k)
+  const one = (other: RoughOpening): boolean => s.from - other.s.to < 2 * t - HAIR
   return [
-    ...(shared
-      ? []
-      : [
-          underPlates(ask, 'king', at('king', 1), kings.from, clear.bottom),
-          underPlates(ask, 'king', at('king', 2), kings.to - t, clear.bottom),
-        ]),
-    ...Array.from({ length: jacks }, (_, k) => k).flatMap(k => [
-      square(ask, 'jack', at('jack', 1, ...(k ? [k + 1] : [])), s.from - (k + 1) * t, z.to),
-      square(ask, 'jack', at('jack', 2, ...(k ? [k + 1] : [])), s.to + k * t, z.to),
-    ]),
+    ...(shared || before ? [] : [underPlates(ask, 'king', at('king', 1), kings.from, clear.bottom)]),
+    ...(shared || after ? [] : [underPlates(ask, 'king', at('king', 2), kings.to - t, clear.bottom)]),
+    ...(before ? (one(before) ? [] : [jack(1, 0)]) : rank.map(k => jack(1, k))),
+    ...(after ? [jack(2, 0)] : rank.map(k => jack(2, k))),
   ]
 }
 
@@ -168,9 +188,9 @@ const ripped = (section: Section, top: number): Pick<WallBoard, 'cuts'> =>
 
 /** Cripples between the header and the plates, where there is height for them. */
 function cripplesOver(ask: OpeningAsk): WallBoard[] {
-  const { rough, clear, onLayout, span, stud, at, carried } = ask
+  const { rough, clear, overLayout, span, stud, at, carried } = ask
   const head = rough.z.to + rough.header.depth
-  return cripplePlaces(onLayout, span, stud.thickness).flatMap((each, i) =>
+  return cripplePlaces(overLayout, span, stud.thickness).flatMap((each, i) =>
     clear.top.reach(each).shorter - head < least.cripple || carried.some(other => overlap(other, each))
       ? []
       : [underPlates(ask, 'cripple', at('over', i + 1), each.from, head)],

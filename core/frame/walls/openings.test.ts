@@ -242,6 +242,119 @@ describe('jacks that carry a header', () => {
   })
 })
 
+describe('two openings under one header', () => {
+  // a door of 32 in rough, 78 1/2 in high, its middle at 60: 44 to 76; a window of 30 by 36 in beside it, one
+  // stud of 1 1/2 in between: 77 1/2 to 107 1/2, its head on the door's level
+  const pair = (gap: number, part: Partial<WallOpening> = {}): readonly WallOpening[] => [
+    door(60),
+    {
+      ...window(60 + 16 + gap + 15),
+      foot: (78.5 - 36) * INCH,
+      header: { section: '2x8', plies: 2 },
+      join: true,
+      ...part,
+    },
+  ]
+
+  test('worked by hand: kings at the ends, one jack between, the header of the first over both', () => {
+    const made = frame(opened(pair(1.5)))
+    expect(made.problems).toEqual([])
+    expect(clashes(made.members)).toEqual([])
+    expect(of(made, 'header').map(ply => [at(ply, 'x'), at(ply, 'z')])).toEqual(
+      Array(2).fill([
+        [42.5, 109],
+        [78.5, 84],
+      ]),
+    )
+    const firsts = (role: Member['role']): number[] =>
+      of(made, role)
+        .map(each => at(each, 'x')[0] ?? NaN)
+        .sort((a, b) => a - b)
+    expect(firsts('king')).toEqual([41, 109])
+    expect(firsts('jack')).toEqual([42.5, 76, 107.5])
+    expect(of(made, 'sill').map(sill => at(sill, 'x'))).toEqual([[77.5, 107.5]])
+    // no stud of the wall's layout stands in either
+    for (const stud of of(made, 'stud')) {
+      const [from = 0, to = 0] = at(stud, 'x')
+      expect(to <= 41 + 1e-6 || from >= 110.5 - 1e-6).toBe(true)
+    }
+    expect(platePair(made, 'south').marks.filter(({ letter }) => letter === 'J')).toHaveLength(3)
+  })
+
+  test('with room for two studs between them each has a jack of its own', () => {
+    const made = frame(opened(pair(4)))
+    expect(made.problems).toEqual([])
+    expect(clashes(made.members)).toEqual([])
+    expect(of(made, 'jack')).toHaveLength(4)
+    expect(of(made, 'king')).toHaveLength(2)
+  })
+
+  test('wider than 6 ft together they have two jacks at either end', () => {
+    const made = frame(opened(pair(1.5, { unit: { width: 47 * INCH, height: 35 * INCH }, at: 101.5 * INCH })))
+    expect(made.problems).toEqual([])
+    expect(clashes(made.members)).toEqual([])
+    expect(of(made, 'jack')).toHaveLength(5)
+  })
+
+  test('what does not go is told with what does', () => {
+    const told = (openings: readonly WallOpening[]) => frame(opened(openings)).problems
+    const [heads] = told(pair(1.5, { foot: 36 * INCH }))
+    if (heads?.code !== 'joined-heads') throw new Error('not told')
+    expect(heads).toMatchObject({
+      path: 'walls.openings.1.unit.height',
+      height: expect.closeTo(41.5 * INCH, 6),
+    })
+    const apart = told(pair(2.25))[0]
+    if (apart?.code !== 'joined-apart') throw new Error('not told')
+    expect(apart.above).toBeCloseTo(92.5 * INCH, 6)
+    for (const middle of [apart.above, apart.below])
+      if (middle !== null) expect(told(pair(0, { at: middle }))).toEqual([])
+    // without being asked they still run into each other
+    expect(told(pair(1.5, { join: false }))).toMatchObject([{ code: 'openings-meet' }])
+  })
+
+  test('random openings under one header share no wood, in every wall and between three of them', () => {
+    let joined = 0
+    fc.assert(
+      fc.property(
+        fc.constantFrom('south' as const, 'east' as const, 'north' as const, 'west' as const),
+        fc.array(
+          fc.record({
+            kind: fc.constantFrom('window' as const, 'door' as const, 'panel' as const),
+            wide: fc.integer({ min: 12, max: 40 }),
+            tall: fc.integer({ min: 12, max: 70 }),
+            gap: fc.constantFrom(1.5, 1.5, 3, 3.5, 4.5, 9),
+          }),
+          { minLength: 2, maxLength: 3 },
+        ),
+        fc.integer({ min: 8, max: 30 }),
+        fc.constantFrom('12' as const, '16' as const, '24' as const),
+        (wall, units, start, spacing) => {
+          let from = start
+          const head = 78
+          const openings = units.map(({ kind, wide, tall, gap }): WallOpening => {
+            const middle = from + wide / 2
+            from += wide + gap
+            return {
+              ...usualOpening(wall, kind, middle * INCH, 'imperial'),
+              clearance: { width: 0, height: 0 },
+              foot: kind === 'door' ? 0 : (head - tall) * INCH,
+              unit: { width: wide * INCH, height: (kind === 'door' ? head : tall) * INCH },
+              join: true,
+            }
+          })
+          const made = frame(opened(openings, { spacing: Number(spacing) * INCH }))
+          expect(clashes(made.members)).toEqual([])
+          if (!made.problems.length && made.members.filter(({ role }) => role === 'king').length === 2)
+            joined++
+        },
+      ),
+      { numRuns: runs(40), endOnFailure: true },
+    )
+    expect(joined).toBeGreaterThan(runs(40) / 8)
+  }, 3_600_000)
+})
+
 describe("openings that can't be", () => {
   test.each<[string, readonly WallOpening[], string, string]>([
     ['too near the corner', [door(18)], 'opening-near-corner', 'walls.openings.0.at'],

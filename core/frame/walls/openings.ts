@@ -3,6 +3,7 @@ import { type Section, sheetSection } from '../../lumber'
 import { clearPlaces, gaps, hasRoom, least, MARK, type Stretch } from '../../trade'
 import { HAIR, TYPED } from '../../measure'
 import type { Problem } from '../../lines'
+import { asksJoin, joinedTo, joinProblem, matesOf } from './joined'
 import type { Wall } from './wall'
 import {
   type Clear,
@@ -59,28 +60,38 @@ export function openingsIn(
     if (opening.wall !== wall.name || !mine(opening)) return
     const size = roughSize(opening)
     const foot = footOf(opening)
+    const s = { from: opening.at - size.width / 2, to: opening.at + size.width / 2 }
     const asked: RoughOpening = {
       number,
       opening,
       header: section(opening.header.section),
-      s: { from: opening.at - size.width / 2, to: opening.at + size.width / 2 },
+      s,
+      group: number,
+      whole: s,
       z: { from: foot, to: foot + size.height },
       over: null,
       jacks: jacksOf(opening),
     }
-    const met = rough.filter(other => meets(asked, other, t))
+    const all = rough.filter(other => meets(asked, other, t))
+    const beside = all.filter(other => asksJoin(asked, other) && isBeside(asked, other))
+    const mates = rough.filter(each => beside.some(other => matesOf(other, rough).includes(each)))
+    const met = all.filter(other => !mates.includes(other))
     const under = highest(met.filter(other => headOf(other) < asked.z.from + TYPED))
-    const each = settled(asked, clearOver(clear, under).floor, met)
+    const alone = settled(asked, clearOver(clear, under).floor, met)
+    const joined = mates.length ? joinedTo(alone, mates) : [alone]
+    const each = joined.at(-1) ?? alone
     // those that it would carry stand on its header
     const carried = met
       .filter(other => liesUnder(each, other) && !overNearer(other, rough, each))
       .map(other => over(settled(other, headOf(each), []), each))
-    const others = met.map(other => carried.find(known => known.number === other.number) ?? other)
+    const close = mates.length ? rough.filter(other => !mates.includes(other) && meets(each, other, t)) : met
+    const others = close.map(other => carried.find(known => known.number === other.number) ?? other)
     const problem =
       atEnds(each, building, wall, t, taken) ??
+      first(beside.map(other => joinProblem(each, other, t, wall.overall))) ??
       first(others.map(other => apartOf(each, other, t))) ??
       levels(each, t, clearOver(clear, under)) ??
-      besideTeeOrStep(each, building, wall, stud, taken) ??
+      first(joined.map(one => besideTeeOrStep(one, building, wall, stud, taken))) ??
       thickness(each, stud) ??
       tooLow(each, clear)
     if (problem) {
@@ -92,7 +103,7 @@ export function openingsIn(
     problems.push(...lost)
     rough = [
       ...rough
-        .map(other => carried.find(known => known.number === other.number) ?? other)
+        .map(other => [...carried, ...joined].find(known => known.number === other.number) ?? other)
         .filter(other => !lost.some(({ path }) => path.startsWith(`walls.openings.${other.number}.`))),
       under ? over(each, under) : each,
     ]
@@ -106,6 +117,10 @@ const over = (settled: RoughOpening, under: RoughOpening): RoughOpening => ({
   over: under.number,
   jacks: near(settled.s, under.s, HAIR) ? under.jacks : settled.jacks,
 })
+
+/** Whether two openings stand beside each other, neither over the other. */
+const isBeside = (a: RoughOpening, b: RoughOpening): boolean =>
+  (a.s.to < b.s.from + TYPED || b.s.to < a.s.from + TYPED) && a.z.from < b.z.to && b.z.from < a.z.to
 
 const first = (problems: readonly (Problem | null)[]): Problem | null =>
   problems.find(each => each !== null) ?? null
@@ -132,7 +147,7 @@ function endsFor(
 
 /** An opening that leaves no room for its studs beside a corner, or none at all. */
 function atEnds(
-  { number, opening, s, z, jacks }: RoughOpening,
+  { number, opening, s, whole, z, jacks }: RoughOpening,
   building: Building,
   wall: Wall,
   t: number,
@@ -142,7 +157,7 @@ function atEnds(
   const path = `walls.openings.${number}` as const
   const half = (s.to - s.from) / 2 + side
   const ends = endsFor({ z, jacks }, building, wall, t, taken)
-  if (s.from - side > ends.from - HAIR && s.to + side < ends.to + HAIR) return null
+  if (whole.from - side > ends.from - HAIR && whole.to + side < ends.to + HAIR) return null
   const [lowest, most] = [ends.from + half, ends.to - half]
   return !hasRoom({ least: lowest, most })
     ? {

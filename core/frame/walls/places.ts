@@ -4,6 +4,7 @@ import { countUp, HAIR } from '../../measure'
 import type { Building } from '../../design'
 import type { Section } from '../../lumber'
 import { showing } from './openings'
+import { matesOf } from './joined'
 import { type RoughOpening, takenBy } from './rough-opening'
 import type { Wall } from './wall'
 
@@ -122,7 +123,8 @@ export function studPlaces(
   middle: readonly number[],
 ): Stretch[] {
   const t = stud.thickness
-  const openings = rough.map(each => takenBy(each, t))
+  // those under one header take one stretch
+  const openings = rough.filter(each => matesOf(each, rough)[0] === each).map(each => takenBy(each, t))
   const left = [...nailerPlaces(building, wall, stud), ...openings]
   const layout = layoutOf(building, wall, lines)
   // a layout from the high end, mirrored, is the layout from the low end

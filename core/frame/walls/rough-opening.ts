@@ -14,6 +14,10 @@ export interface RoughOpening {
   readonly opening: WallOpening
   readonly s: Stretch
   readonly z: Stretch
+  /** The number of the first of those that are under one header with it; its own where it is alone. */
+  readonly group: number
+  /** As its own, or with those. */
+  readonly whole: Stretch
   readonly header: Section
   /** That carry each end of the header. */
   readonly jacks: number
@@ -41,7 +45,7 @@ export const clearOver = (clear: Clear, over: RoughOpening | undefined): Clear =
 
 /** Whether an opening has its kings in common with the one that it stands over. */
 export const sharesKings = ({ s }: RoughOpening, over: RoughOpening | undefined): boolean =>
-  over !== undefined && near(s, over.s, HAIR)
+  over !== undefined && over.whole === over.s && near(s, over.s, HAIR)
 
 export const near = (a: Stretch, b: Stretch, by: number): boolean =>
   Math.abs(a.from - b.from) < by && Math.abs(a.to - b.to) < by
@@ -50,15 +54,15 @@ export const near = (a: Stretch, b: Stretch, by: number): boolean =>
 export const sideOf = ({ jacks }: Pick<RoughOpening, 'jacks'>, t: number): number => (1 + jacks) * t
 
 /** What an opening takes of the wall's length, with its jacks and kings. */
-export const takenBy = (rough: Pick<RoughOpening, 's' | 'jacks'>, t: number): Stretch => ({
-  from: rough.s.from - sideOf(rough, t),
-  to: rough.s.to + sideOf(rough, t),
+export const takenBy = (rough: Pick<RoughOpening, 'whole' | 'jacks'>, t: number): Stretch => ({
+  from: rough.whole.from - sideOf(rough, t),
+  to: rough.whole.to + sideOf(rough, t),
 })
 
 /** Where an opening's header lies: over it and its jacks. */
-export const headerOver = ({ s, jacks }: Pick<RoughOpening, 's' | 'jacks'>, t: number): Stretch => ({
-  from: s.from - jacks * t,
-  to: s.to + jacks * t,
+export const headerOver = ({ whole, jacks }: Pick<RoughOpening, 'whole' | 'jacks'>, t: number): Stretch => ({
+  from: whole.from - jacks * t,
+  to: whole.to + jacks * t,
 })
 
 /** Whether two openings, each with its jacks and kings, share some of the wall's length. */
@@ -77,9 +81,11 @@ export function settled(
 ): RoughOpening {
   const { s, z } = asked
   const by = floor !== null && Math.abs(z.from - floor) < TYPED ? floor - z.from : 0
+  const own = met.find(other => near(other.s, s, TYPED))?.s ?? s
   return {
     ...asked,
-    s: met.find(other => near(other.s, s, TYPED))?.s ?? s,
+    s: own,
+    whole: asked.whole === asked.s ? own : asked.whole,
     z: { from: z.from + by, to: z.to + by },
   }
 }
@@ -119,7 +125,7 @@ export function apartOf(each: RoughOpening, other: RoughOpening, t: number): Pro
       apart: sideOf(each, t) + sideOf(other, t),
     }
   // its kings and jacks stand on the header under it, or that one's kings are its own
-  if (near(low.s, high.s, HAIR)) return null
+  if (near(low.s, high.s, HAIR) && low.whole === low.s) return null
   const [from, to] = [high.s.from - low.s.from, low.s.to - high.s.to]
   const by = Math.max(0, sideOf(high, t) - low.jacks * t)
   if (from > by - HAIR && to > by - HAIR) return null

@@ -92,6 +92,22 @@ export type WallProblem =
       readonly most: number
     }
   | {
+      readonly code: 'joined-heads'
+      readonly path: `walls.openings.${number}.unit.height`
+      readonly number: number
+      readonly other: number
+      /** The unit's height with which both heads are level. */
+      readonly height: number
+    }
+  | {
+      readonly code: 'joined-apart'
+      readonly path: `walls.openings.${number}.at`
+      readonly number: number
+      readonly other: number
+      readonly below: number | null
+      readonly above: number | null
+    }
+  | {
       readonly code: 'openings-meet'
       readonly path: `walls.openings.${number}.at`
       readonly number: number

@@ -55,8 +55,12 @@ export const wallSentences: Sentences<WallProblem> = {
     `Opening ${problem.number} leaves no room for its jack and king beside the corner. Put its middle between ${up(problem.least)} and ${down(problem.most)} from the end the layout begins at.`,
   'opening-too-wide': (problem, { down }) =>
     `Opening ${problem.number} is too wide for this wall. Use a unit of ${down(problem.most)} at most.`,
+  'joined-heads': (problem, { mm }) =>
+    `Opening ${problem.number} is under one header with opening ${problem.other}, and their heads are not on one level. Make its unit ${mm(problem.height)} high.`,
+  'joined-apart': (problem, { besides }) =>
+    `Between openings ${problem.number} and ${problem.other}, under one header, stands one stud, or two or more. ${besides('Put its middle', problem)}`,
   'openings-meet': (problem, { mm }) =>
-    `Opening ${problem.number} runs into opening ${problem.other}: between two rough openings stand the jacks and kings of both, ${mm(problem.apart)}. Move one, or make them one opening.`,
+    `Opening ${problem.number} runs into opening ${problem.other}: between two rough openings stand the jacks and kings of both, ${mm(problem.apart)}. Move one, or put both under one header.`,
   'opening-over-wider': (problem, { mm, up }) => {
     const [upper, lower] = problem.above ? [problem.number, problem.other] : [problem.other, problem.number]
     const middle = problem.middle === null ? '' : ` Put both middles at ${mm(problem.middle)}.`
