@@ -181,6 +181,12 @@ export function ridge(at: At): Row[] {
       choice(at, 'roof.raised.plies', plies, { name: 'Header, plies' }),
       board(at, 'roof.raised.post'),
       ...length(at, 'roof.raised.spacing'),
+      choice(
+        at,
+        'roof.raised.vents',
+        upTo(at.plan.frame.members.filter(({ role }) => role === 'ridge-post').length + 1),
+        { name: 'Vents in the strip', value: at.design.roof.raised.vents ?? 0 },
+      ),
       say("Posts stand on a partition whose face is the strip's, or on the deck."),
     ]
   if (hasPart(at, 'hips'))

@@ -154,6 +154,8 @@ export interface Raised {
   readonly plies: 1 | 2 | 3
   readonly post: string
   readonly spacing: number
+  /** How many of the bays between its posts have a vent that opens. */
+  readonly vents?: number | undefined
 }
 
 export const defaultRaised: Raised = { at: null, plies: 2, post: '4x4', spacing: 72 * INCH }
@@ -163,6 +165,7 @@ export const raisedSchema = z
     plies: z.union([z.literal(1), z.literal(2), z.literal(3)]).default(2),
     post: z.string().min(1).max(40).default('4x4'),
     spacing: lengthField(limits.supports).default(72 * INCH),
+    vents: z.number().int().min(0).max(20).optional(),
   })
   .default({ ...defaultRaised })
 

@@ -17,6 +17,8 @@ export {
   sliceOf,
   sheetOutlines,
 } from './cover'
+export { coverHigh } from './cover/high'
+export { sectionsOf } from './sections'
 export { everyBoard, standingBoards, type Frame, frame } from './frame'
 export { later } from './later'
 export type { Ground } from './ground'

@@ -2,7 +2,8 @@ import { eaveOver, stripOf } from '../lines'
 import { describe, expect, test } from '@jest/globals'
 import { type Design, newDesign, type Roof, usualSheathing, type Walls } from '../design'
 import { INCH } from '../measure'
-import { plan } from '../plan'
+import { plan, ventsOf } from '../plan'
+import { stripVents } from '../plan/strip-vents'
 import { find, inches, longOf, reach } from '../testing/reading'
 import { clashes, touching } from '../testing/solids'
 import { frame } from './index'
@@ -261,5 +262,42 @@ describe("two slopes that don't meet, worked by hand", () => {
     expect(
       frame(shed({}, { sides: { ...sides, north: { ...sides.north, height: problem.least } } })).problems,
     ).toEqual([])
+  })
+})
+
+describe('vents in the strip', () => {
+  const venting = (vents: number, roof: Partial<Roof> = {}) =>
+    plan(shed({ ...roof, raised: { ...base.roof.raised, vents } }))
+
+  // as high as the strip: from the ledger's top to the header's foot; as wide as between posts, or a post and a
+  // gable wall of 3 1/2 in
+  test('stand between the posts, are counted with what opens them, and let air out', () => {
+    const made = venting(2)
+    expect(made.frame.problems).toEqual([])
+    const vents = stripVents(made.building, made.frame)
+    const posts = made.frame.members.filter(({ role }) => role === 'ridge-post').map(post => reach(post, 'x'))
+    expect(posts.length).toBeGreaterThan(0)
+    const edges = [3.5, ...posts.flat(), 144 - 3.5]
+    expect(vents).toHaveLength(2)
+    for (const { along, wide, tall } of vents) {
+      expect(tall / INCH).toBeCloseTo(seat - 7.25 - ledgerTop, 3)
+      expect(wide).toBeCloseTo(along.to - along.from, 9)
+      expect(edges.some((edge, i) => i % 2 === 0 && Math.abs(edge - along.from / INCH) < 1e-3)).toBe(true)
+    }
+    const area = vents.reduce((sum, { wide, tall }) => sum + wide * tall, 0) / 1e6
+    expect(ventsOf(made).high - ventsOf(venting(0)).high).toBeCloseTo(area, 9)
+    const counted = (code: string) => made.loose.find(each => each.code === code)?.amount
+    expect([counted('strip-vents'), counted('strip-openers')]).toEqual([2, 2])
+    // what covers the lower slope stands in its foot
+    const covered = venting(1, { cover: { ...base.roof.cover, battens: { section: '2x2', apart: 600 } } })
+    const [lower] = stripVents(covered.building, covered.frame)
+    expect((lower?.tall ?? NaN) / INCH).toBeCloseTo(seat - 7.25 - ledgerTop - 1.5 * sec, 3)
+  })
+
+  test('no more than bays, and that is said', () => {
+    const bays = venting(0).frame.members.filter(({ role }) => role === 'ridge-post').length + 1
+    expect(venting(bays).frame.problems).toEqual([])
+    expect(venting(bays + 1).frame.problems).toMatchObject([{ code: 'strip-vents-many', bays }])
+    expect(stripVents(venting(bays + 1).building, venting(bays + 1).frame)).toHaveLength(bays)
   })
 })

@@ -49,6 +49,8 @@ export type LooseCode =
   | 'door-screws'
   | 'stairs'
   | 'door-steps'
+  | 'strip-vents'
+  | 'strip-openers'
 
 /**
  * A quantity and the numbers it comes from: volumes m³, weights kg, lengths mm, areas m². `core/words` says

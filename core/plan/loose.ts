@@ -12,6 +12,7 @@ import { postCaps, seatHolds } from './holds'
 import { ledgerOf } from './ledger'
 import { count, cubic, type Loose } from './loose-item'
 import { doorSteps, stairsOf } from './stairs'
+import { stripVents } from './strip-vents'
 import { wallLoose } from './wall-loose'
 
 export type { Loose, LooseCode } from './loose-item'
@@ -50,6 +51,7 @@ export function looseOf(building: Building, frame: Frame): Loose[] {
     ...doorLoose(frame),
     ...stairsOf(frame),
     ...doorSteps(building, frame),
+    ...ventsInStrip(building, frame),
     ...(base
       ? [
           ...gravelOf(base, beds),
@@ -61,6 +63,19 @@ export function looseOf(building: Building, frame: Frame): Loose[] {
       : []),
   ]
   return items.filter(item => item.amount > CUBIC_METRES)
+}
+
+/** Vents between the posts of a raised ridge, and what opens them. */
+function ventsInStrip(building: Building, frame: Frame): Loose[] {
+  const vents = stripVents(building, frame)
+  const [first] = [...vents].sort((a, b) => b.wide - a.wide)
+  if (!first) return []
+  const bays = frame.members.filter(({ role }) => role === 'ridge-post').length + 1
+  const { wide, tall } = first
+  return [
+    count('strip-vents', vents.length, { vents: vents.length, bays, wide, tall }),
+    count('strip-openers', vents.length, { vents: vents.length }),
+  ]
 }
 
 function joistEnds({ floor }: Building, { members }: Frame): Loose[] {

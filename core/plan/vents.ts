@@ -1,6 +1,7 @@
 import { boardLength } from '../board'
 import type { Plan } from './plan'
 import { openEaves, ridgeLength } from './cover-edges'
+import { stripVents } from './strip-vents'
 
 /** Free areas for air under a roof, m²: over what, and what it gets low and at the ridge. */
 export interface Vents {
@@ -11,7 +12,8 @@ export interface Vents {
 
 /**
  * What air gets in by blocks over the plates, their holes and the gap over them, and by the strip left open
- * between soffit boards, and out by the slot along a ridge; `area` that of the building under the roof.
+ * between soffit boards, and out by the slot along a ridge and by vents in a strip; `area` that of the
+ * building under the roof.
  */
 export function ventsOf({ building, frame }: Plan): Vents {
   const { footprint, roof, cover } = building
@@ -24,6 +26,9 @@ export function ventsOf({ building, frame }: Plan): Vents {
   return {
     area: (footprint.length * footprint.width) / 1e6,
     low: (low + soffit) / 1e6,
-    high: (cover.slot * ridgeLength(frame.covered)) / 1e6,
+    high:
+      (cover.slot * ridgeLength(frame.covered) +
+        stripVents(building, frame).reduce((sum, { wide, tall }) => sum + wide * tall, 0)) /
+      1e6,
   }
 }

@@ -53,6 +53,8 @@ export const looseNames: Record<LooseCode, string> = {
   'door-screws': 'Screws for the doors’ boards',
   stairs: 'Stairs or ladders to the loft',
   'door-steps': 'Steps at doors',
+  'strip-vents': 'Vents in the strip',
+  'strip-openers': 'Openers for the vents',
 }
 
 const YARD3 = ((3 * FOOT) / 1000) ** 3
@@ -173,6 +175,10 @@ const rules: Readonly<Record<LooseCode, (say: LooseSay) => string>> = {
     `Not among the pieces: ${mm('rise')} from the deck to what is walked on above. Local code says how steep.`,
   'door-steps': ({ n, mm }) =>
     `Not among the pieces: the deck lies ${mm('rise')} over the ground${n('doors') > 1 ? ' at the highest of them' : ''}, and more than ${mm('step')} is no step.`,
+  'strip-vents': ({ n, mm }) =>
+    `One in each of ${counted(n('vents'), 'bay')} of ${n('bays')} between the posts, hinged at the header; clear ${mm('wide')} by ${mm('tall')}, the widest: measure each.`,
+  'strip-openers': ({ n }) =>
+    `One at each of ${counted(n('vents'), 'vent')}, by its reach and what the vent weighs; some open by the warmth of the air alone.`,
   'cover-glue': ({ n, units }) =>
     `Both faces brushed, at ${sayArea(n('tin'), units)} from a tin of ${units === 'imperial' ? 'a gallon' : '5 l'}; the tin says what it covers.`,
   nails: ({ n }) =>

@@ -145,7 +145,12 @@ export function stripOrders(
   const { post, ply } = lumber
   const pieces = fewestBoards(ledger.along, { breaks: places, longest: building.walls.longest, shortest: 0 })
   return {
-    problems: blocked ? [{ code: 'ridge-post-blocked', path: 'roof.raised.spacing' }] : [],
+    problems: [
+      ...(blocked ? [{ code: 'ridge-post-blocked', path: 'roof.raised.spacing' } as const] : []),
+      ...((raised.vents ?? 0) > places.length + 1
+        ? [{ code: 'strip-vents-many', path: 'roof.raised.vents', bays: places.length + 1 } as const]
+        : []),
+    ],
     orders: [
       ...places.map((x, i): Order =>
         squareBoard({

@@ -331,6 +331,7 @@ export type RoofProblem =
       readonly path: 'roof.seat.height' | 'roof.seat.rule'
       readonly least: number
     }
+  | { readonly code: 'strip-vents-many'; readonly path: 'roof.raised.vents'; readonly bays: number }
   | { readonly code: 'tail-lost'; readonly path: 'roof.overhang.eave'; readonly most: number }
   | {
       readonly code: 'tail-below-deck'

@@ -1,3 +1,4 @@
+import { counted } from '../measures'
 import { limits } from '../../design'
 import type { RoofProblem } from '../../lines'
 import { formatAngle, HAIR } from '../../measure'
@@ -217,6 +218,8 @@ export const roofSentences: Sentences<RoofProblem> = {
       : `The seat takes the whole rafter. Choose a height above plate of at least ${up(problem.least)}, a deeper rafter or less slope.`,
   'seat-through-hip': (problem, { up }) =>
     `The seat takes the whole of the hips at their feet. ${problem.path === 'roof.seat.height' ? 'Make the height above plate' : 'Choose a height above plate of'} at least ${up(problem.least)}, or deeper or thinner hips.`,
+  'strip-vents-many': problem =>
+    `The strip has ${counted(problem.bays, 'bay')} between posts for a vent each. Ask for ${problem.bays} at most, or space the posts closer.`,
   'tail-lost': (problem, { down }) =>
     `Cut level along the bottom, the rafter runs out before the overhang ends. Make the overhang ${down(problem.most)} at most, or cut a bird's mouth.`,
   'tail-below-deck': (problem, { down }) =>
