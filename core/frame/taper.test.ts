@@ -2,16 +2,7 @@ import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { boardLength, depthOf, firstNotch } from '../board'
 import { cautionsOf } from '../check'
-import {
-  type Design,
-  type Hang,
-  newDesign,
-  type Roof,
-  usualFloors,
-  withEdit,
-  withRoofOf,
-  workedOut,
-} from '../design'
+import { type Design, type Hang, newDesign, type Roof, usualFloors, withRoofOf, workedOut } from '../design'
 import { toBuilding } from '../geometry'
 import { cutListText } from '../output'
 import { cardOf, plan } from '../plan'
@@ -236,13 +227,57 @@ describe('rafters against a house out of line', () => {
     expect(frame(porchTo('south')).problems).toEqual([])
   })
 
-  test('no ceiling hangs there, and a part that hangs on another stands square to it', () => {
+  // ceiling joists end on the face of a ledger 47 thick on the house, that runs as this does
+  test.each([120, -120, 400, -35])(
+    '%d mm: a ceiling hangs on a ledger along the house, each joist to its own length',
+    taper => {
+      const ceiling = porch(taper, {
+        ties: { rafter: null, collar: null, ceiling: { section: '47x125', height: 0, every: 1 } },
+      })
+      const made = frame(ceiling)
+      expect(made.problems).toEqual([])
+      expect(clashes(made.members)).toEqual([])
+      const across = Math.hypot(1, taper / LENGTH)
+      const house = (x: number): number => WIDTH - (taper > 0 ? taper * x : -taper * (LENGTH - x)) / LENGTH
+      const joists = of(made, 'ceiling-joist')
+      expect(joists.length).toBeGreaterThan(6)
+      for (const { board, placement } of joists) {
+        const points = board.faces.flatMap(({ loops }) => loops.flat()).map(p => toBuilding(placement, p))
+        const ends = points.filter(({ x, y }) => Math.abs(house(x) - 47 * across - y) < 1e-6)
+        // all four corners of the end lie on it, and none beyond
+        expect(ends.length).toBeGreaterThan(3)
+        for (const { x, y } of points) expect(y).toBeLessThan(house(x) - 47 * across + 1e-6)
+      }
+      const ledgers = of(made, 'joist-ledger')
+      expect(ledgers.length).toBeGreaterThan(0)
+      for (const { board, placement } of ledgers)
+        for (const p of board.faces.flatMap(({ loops }) => loops.flat()).map(q => toBuilding(placement, q))) {
+          expect(p.y).toBeLessThan(house(p.x) + 1e-6)
+          expect(p.y).toBeGreaterThan(house(p.x) - 47 * across - 1e-6)
+        }
+    },
+  )
+
+  test('with a stair through the ceiling, and a part that hangs on another stands square to it', () => {
     const hung: Design = { ...porch(200), hang: { side: 'south', by: 'height', along: 0, gap: 0 } as Hang }
     expect(workedOut(hung).roof.taper).toBe(0)
-    const ceiling = porch(200, {
-      ties: { rafter: null, collar: null, ceiling: { section: '47x125', height: 0, every: 1 } },
-    })
-    expect(frame(ceiling).problems.map(({ code }) => code)).toEqual(['taper-ceiling'])
-    expect(frame(withEdit(ceiling, 'roof.taper', 0)).problems).toEqual([])
+    const stair = {
+      kind: 'stair',
+      slope: 'south',
+      at: 2300,
+      up: 700,
+      width: 700,
+      length: 900,
+      plies: 2,
+    } as const
+    const made = frame(
+      porch(200, {
+        ties: { rafter: null, collar: null, ceiling: { section: '47x125', height: 0, every: 1 } },
+        openings: [stair],
+      }),
+    )
+    expect(made.problems).toEqual([])
+    expect(clashes(made.members)).toEqual([])
+    expect(of(made, 'stair-header')).toHaveLength(4)
   })
 })

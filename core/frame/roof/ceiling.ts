@@ -1,12 +1,21 @@
-import { inRoof, nth } from '../place'
+import { inRoof, type MemberPlace, nth } from '../place'
 import { rowOf, type Stretch } from '../../trade'
 import { HAIR } from '../../measure'
-import { type Building, footOf, isTapered, roughSize } from '../../design'
-import { meets, planeAcross, vec } from '../../geometry'
+import { type Building, footOf, roughSize } from '../../design'
+import { add, flip, meets, place, type Plane, planeAcross, vec } from '../../geometry'
 import type { Section } from '../../lumber'
-import { lyingBoard } from '../square-board'
+import { lyingBoard, SPARE } from '../square-board'
 import type { Order } from '../member'
-import { abutmentOf, type Eave, lowEaves, type Problem, type RoofLines, type RoofLumber } from '../../lines'
+import {
+  abutmentOf,
+  type Eave,
+  lowEaves,
+  type Problem,
+  type RoofLines,
+  type RoofLumber,
+  type Skew,
+} from '../../lines'
+import { plumbCut } from './cuts'
 import { singlesOf } from './openings'
 import { type Joist, joistsReach, openStairs } from './stairs'
 import { besideRafters, betweenEnds, joistRole, tiePlate, type TieFrame } from './ties'
@@ -47,7 +56,7 @@ export function ceilingOrders(building: Building, lumber: RoofLumber, lines: Roo
   if (!joists.length) return { ...none, problems: opened.problems }
   const bays = joists.slice(1).map(({ x }, i) => ((joists[i]?.x.to ?? 0) + x.from) / 2)
   return {
-    orders: [...ledgerOrders(building, lumber, { eave, section, z, inside }, bays), ...opened.orders],
+    orders: [...ledgerOrders(building, lumber, lines, { eave, section, z, inside }, bays), ...opened.orders],
     problems: opened.problems,
     crossing: opened.crossing,
     low: z.from,
@@ -72,7 +81,8 @@ function joistsOf(
   lines: RoofLines,
   { eave: { face }, section, z, inside, every }: Hung & { readonly every: number },
 ): Joist[] {
-  const y = joistsReach(building, lumber)
+  const skew = skewOf(lines)
+  const y = skew ? { from: 0, to: building.footprint.width } : joistsReach(building, lumber)
   return besideRafters(singlesOf(lines, face, lumber.rafter), 'ceiling', {
     every,
     thickness: section.thickness,
@@ -90,22 +100,47 @@ function joistsOf(
       across: x.from,
       low: z.from,
     })
-    return { x, order: { ...order, cuts: [...order.cuts, { kind: 'end', name: 'slope', plane: face.top }] } }
+    // up to a ledger that lies along the house, each to its own length
+    const ends = skew
+      ? [
+          ...(building.roof.high === 'north' ? order.cuts.slice(0, 1) : order.cuts.slice(1)),
+          plumbCut(hungFace(skew, section)),
+        ]
+      : order.cuts
+    return {
+      x,
+      order: {
+        ...order,
+        cuts: [...ends, { kind: 'end', name: 'slope', plane: face.top }],
+      },
+    }
   })
 }
+
+/** How a house out of line lies; null of one in line, and without one. */
+const skewOf = (lines: RoofLines): Skew | null => abutmentOf(lines)?.skew ?? null
+
+/** The face, away from the house, of a ledger of a section that lies on it. */
+const hungFace = ({ house }: Skew, { thickness }: Section): Plane => ({
+  normal: house.normal,
+  offset: house.offset - thickness,
+})
 
 /** The ledger across the inside of the high side that the joists hang on, its boards joined between them. */
 function ledgerOrders(
   building: Building,
   lumber: RoofLumber,
+  lines: RoofLines,
   { eave, section, z, inside }: Hung,
   bays: readonly number[],
 ): Order[] {
   const y = joistsReach(building, lumber)
-  const { longest } = building.walls
+  const skew = skewOf(lines)
+  const longest = building.walls.longest * (skew ? Math.abs(skew.house.normal.y) : 1)
   const pieces = rowOf(inside, bays, longest, longest)
-  return pieces.map((s, i): Order =>
-    lyingBoard({
+  return pieces.map((s, i): Order => {
+    if (skew) return alongHouse(skew, inRoof('joist-ledger', ...nth(i, pieces)), section, s, z.from)
+    return lyingBoard({
       where: inRoof('joist-ledger', ...nth(i, pieces)),
       role: 'joist-ledger',
       section,
@@ -113,8 +148,34 @@ function ledgerOrders(
       ...s,
       across: eave.side === 'south' ? y.to : y.from - section.thickness,
       low: z.from,
-    }),
-  )
+    })
+  })
+}
+
+/** A level ledger on a house out of line, its ends plumb across the building. */
+function alongHouse(
+  skew: Skew,
+  where: MemberPlace,
+  section: Section,
+  { from, to }: Stretch,
+  low: number,
+): Order {
+  const { normal } = skew.house
+  const face = hungFace(skew, section)
+  // from west to east; the board lies from the face toward the house
+  const along = normal.y > 0 ? vec(normal.y, -normal.x, 0) : vec(-normal.y, normal.x, 0)
+  const depth = normal.y > 0 ? vec(0, 0, -1) : vec(0, 0, 1)
+  const spare = SPARE + section.thickness
+  const start = vec(from - spare, 0, normal.y > 0 ? low + section.depth : low)
+  const onFace = add(start, vec(0, meets(face, start, vec(0, 1, 0)) ?? 0, 0))
+  return {
+    where,
+    role: 'joist-ledger',
+    section,
+    placement: place(onFace, along, depth),
+    blankLength: (to - from) / along.x + 2 * spare,
+    cuts: [plumbCut(flip(planeAcross('x', from))), plumbCut(planeAcross('x', to))],
+  }
 }
 
 function problemOf(building: Building, lumber: RoofLumber, lines: RoofLines, z: Stretch): Problem | null {
@@ -134,8 +195,7 @@ function problemOf(building: Building, lumber: RoofLumber, lines: RoofLines, z: 
   const most = Math.min(under, abutmentOf(lines)?.box.bottom ?? Infinity) - depth - plate
   if (z.from - plate > most + HAIR)
     return { code: 'ceiling-meets-rafters', path: 'roof.ties.ceiling.height', most }
-  if (building.roof.has.house)
-    return isTapered(building) ? { code: 'taper-ceiling', path: 'roof.taper' } : null
+  if (building.roof.has.house) return null
   if (walls.sides[high].build === 'posts')
     return { code: 'ceiling-unborne', path: `walls.sides.${high}.build`, side: high }
   const taken = walls.openings

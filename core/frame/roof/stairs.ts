@@ -1,7 +1,7 @@
 import { type MemberPlace, ofRoofOpening } from '../place'
 import { gaps, overlap, type Stretch } from '../../trade'
 import { HAIR } from '../../measure'
-import { type Building } from '../../design'
+import { acrossSkew, type Building, isTapered, nearestHouse } from '../../design'
 import { add, downOf, planeAcross, meets, scale, vec } from '../../geometry'
 import type { Section } from '../../lumber'
 import { lyingBoard } from '../square-board'
@@ -167,10 +167,13 @@ export function joistsReach(
 ): Stretch {
   const {
     footprint: { width },
-    roof: { high },
+    roof: { high, has },
     depths,
   } = building
-  const back = depths[high] + (ties.ceiling ?? rafter).thickness
+  // on a house out of line as far as the nearest of them
+  const nearest = has.house && isTapered(building) ? nearestHouse(building) : 0
+  const { thickness } = ties.ceiling ?? rafter
+  const back = depths[high] + thickness * (nearest > 0 ? acrossSkew(building) : 1) + nearest
   return high === 'north' ? { from: 0, to: width - back } : { from: back, to: width }
 }
 

@@ -2,7 +2,7 @@ import type { CoverBase, GambrelPath, KickFault, SideName, TieKind } from '../..
 
 /** Why a roof, or some of it, cannot be framed as drawn; numbers in mm. */
 export type RoofProblem =
-  | { readonly code: 'taper-south' | 'taper-ceiling'; readonly path: 'roof.taper' }
+  | { readonly code: 'taper-south'; readonly path: 'roof.taper' }
   | { readonly code: 'rafter-no-length'; readonly path: 'footprint.width'; readonly least: number }
   | {
       readonly code: 'ridge-off-span'

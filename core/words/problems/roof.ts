@@ -149,8 +149,6 @@ export const roofSentences: Sentences<RoofProblem> = {
     `Beside opening ${problem.number} a rafter leaves no room to double the joist. Move it a bay along, or frame it with single boards.`,
   'taper-south': () =>
     'Ends and floors are laid out from the south, where a house out of line stands. Let the house stand on the north, or leave the ends open and the floor out.',
-  'taper-ceiling': () =>
-    'Ceiling joists hang on a ledger square across the building, and the house is out of line. Leave the ceiling out.',
   'ledger-out-of-reach': (problem, { up, down }) =>
     `No pitch between ${formatAngle(limits.roofAngle.min)} and ${formatAngle(limits.roofAngle.max)} brings the rafters to a ledger there. Put its top between ${up(problem.least)} and ${down(problem.most)} over the deck, or type a pitch.`,
   'ledger-below-deck': (problem, { up }) =>
