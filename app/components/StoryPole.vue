@@ -12,7 +12,7 @@ const { height } = useElementSize(box)
 const units = computed(() => store.design?.units ?? 'imperial')
 /** The highest plate; under a single slope the low wall's, that the roof rises from. */
 const plateOf = ({ roof, walls }: Frame): number =>
-  roof.faces.length > 1 ? Math.max(...walls.map(wall => wall.height)) : (lowEaves(roof)[0]?.height ?? 0)
+  roof.faces.length === 1 ? (lowEaves(roof)[0]?.height ?? 0) : Math.max(0, ...walls.map(wall => wall.height))
 const heights = computed(() => {
   const frame = store.plan?.frame
   return {
@@ -22,7 +22,7 @@ const heights = computed(() => {
     ridge: frame?.roof.highest ?? 3200,
     deck: deckName(store.plan),
     bearing: plateName(store.plan),
-    top: frame?.roof.faces.length === 1 ? ('Top' as const) : ('Ridge' as const),
+    top: (frame?.roof.faces.length ?? 2) < 2 ? ('Top' as const) : ('Ridge' as const),
   }
 })
 const top = computed(() => Math.min(...pole.value.ticks.map(tick => tick.y)))

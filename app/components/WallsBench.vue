@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import type { WallLayer } from '../../core/drawing'
 import { wallOf as wallOfBoard, type WallName } from '../../core/frame'
-import { isSide, isSided, partitionIndex, wallSubject } from '../../core/design'
+import { isSide, isSided, partitionIndex, sideNames, wallSubject } from '../../core/design'
 import { platePair } from '../../core/plan'
 import { isOfDoor, isWallSkin } from '../../core/trade'
+import { capital } from '../../core/words'
 import { wallOf } from '../hand/walls'
 
 const bench = useBench()
@@ -33,7 +34,8 @@ watch(
 watch(
   () => names.value.some(each => each.value === wall.value),
   stands => {
-    if (!stands) wall.value = names.value[0]?.value as WallName
+    const [first] = names.value
+    if (!stands && first) wall.value = first.value as WallName
   },
   { immediate: true },
 )
@@ -113,4 +115,31 @@ const label = computed(() =>
     <DrawingSheet class="sheet" :drawing="drawing" :label="label" />
     <WallMarks v-if="layer === 'frame'" :wall="line" :pair="pair" />
   </div>
+  <div v-else-if="bench.plan && !names.length" class="workbench">
+    <div class="bare">
+      <p>No wall stands. Take a side in hand to build it.</p>
+      <Button
+        v-for="side in sideNames"
+        :key="side"
+        :label="`${capital(side)} side`"
+        outlined
+        severity="secondary"
+        @click="bench.hold(wallSubject(side))"
+      />
+    </div>
+  </div>
 </template>
+
+<style scoped>
+.bare {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px;
+  align-items: center;
+  padding: 24px;
+}
+.bare p {
+  flex-basis: 100%;
+  margin: 0;
+}
+</style>

@@ -80,7 +80,8 @@ const partOffers = (design: Design): Offer[] =>
 
 function roofOffers(plan: Plan): Offer[] {
   const { roof, lumber } = plan.design
-  const { parts, ties } = roofHas(roof)
+  const { parts, ties, falls } = roofHas(roof)
+  if (!falls.length) return []
   const metric = lumber.yard === 'metric'
   const board = metric ? '22x150' : '1x6'
   if (parts.includes('battens'))

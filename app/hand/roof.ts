@@ -93,6 +93,8 @@ const spacingFrom = (at: At): Row =>
 export function roof(at: At): Row[] {
   const { roof } = at.design
   const has = roofHas(roof)
+  if (!has.falls.length)
+    return [block('shape'), say('No roof is framed: a floor alone, or walls that stand without one.')]
   return [
     // a part hangs by its roof: another would hang by nothing
     ...(at.design.hang ? [] : [block('shape')]),

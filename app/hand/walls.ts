@@ -15,6 +15,7 @@ import {
   withValue,
 } from '../../core/design'
 import type { WallName } from '../../core/frame'
+import type { Change } from '../storage/designs'
 import { openingWords, sayLength } from '../../core/words'
 import {
   dropOpening,
@@ -119,7 +120,8 @@ export function wall(at: At): Row[] {
       [
         { value: 'studs', label: 'Studs' },
         { value: 'posts', label: 'Posts, beam' },
-        ...(gable && !roofHas(at.design.roof).falls.includes(side)
+        ...(roofHas(at.design.roof).falls.length === 0 ||
+        (gable && !roofHas(at.design.roof).falls.includes(side))
           ? [{ value: 'open', label: 'Nothing: open' }]
           : []),
       ],
@@ -299,6 +301,11 @@ export function opening(at: At): Row[] {
         },
       ],
     },
+    choice(at, `${path}.join`, onOff('Of its own', 'With the one beside it'), {
+      name: 'The header is',
+      value: of.join ? 'yes' : 'no',
+      change: to => (to === 'yes' ? withJoin(at, i) : joinOpening(i, null, 0)),
+    }),
     ...(framed ? [] : [say('not framed', true)]),
     ...oneHeader(at, i),
     ...door(at),
@@ -308,20 +315,26 @@ export function opening(at: At): Row[] {
   ]
 }
 
-/** Under one header with the opening that it runs into, or with a header of its own again. */
-function oneHeader(at: At, i: number): Row[] {
+/** The opening that one runs into; null where none does. */
+function runsInto(at: At, i: number): number | null {
   const problem = at.plan.frame.problems.find(each => each.code === 'openings-meet' && each.number === i + 1)
-  if (at.design.walls.openings[i]?.join)
-    return [act('Give it a header of its own', 'pi pi-link', joinOpening(i, null, 0))]
-  if (problem?.code !== 'openings-meet') return []
-  const { thickness } = at.plan.frame.lumber.plate
-  return [
-    act(
-      `Put under one header with opening ${problem.other}`,
-      'pi pi-link',
-      joinOpening(i, problem.other - 1, thickness),
-    ),
-  ]
+  return problem?.code === 'openings-meet' ? problem.other - 1 : null
+}
+
+/** Under one header with the opening that it runs into, put there; or with one that may come beside it. */
+function withJoin(at: At, i: number): Change {
+  const other = runsInto(at, i)
+  return other === null
+    ? design => withValue(design, `walls.openings.${i}.join`, true)
+    : joinOpening(i, other, at.plan.frame.lumber.plate.thickness)
+}
+
+/** What an opening that runs into another can be put under. */
+function oneHeader(at: At, i: number): Row[] {
+  const other = runsInto(at, i)
+  return other === null || at.design.walls.openings[i]?.join
+    ? []
+    : [act(`Put under one header with opening ${other + 1}`, 'pi pi-link', withJoin(at, i))]
 }
 
 /** Sheets, siding and slats of all walls. */

@@ -133,6 +133,14 @@ describe('the story pole', () => {
     expect(pole.small).toHaveLength(12)
   })
 
+  test('of a floor alone has no ticks over its deck, and its benches where they would hang', () => {
+    const bare = storyPole({ ground: -500, base: -200, plate: 0, ridge: 0 }, 800, 250)
+    expect(bare.ticks.map(({ name }) => name)).toEqual(['Ground', 'Base', 'Deck'])
+    for (const { y } of bare.benches) expect(y > 40 && y < 800).toBe(true)
+    const ys = bare.benches.map(({ y }) => y)
+    expect([...ys].sort((one, other) => one - other)).toEqual(ys)
+  })
+
   test('keeps benches apart from the words even under a flat roof', () => {
     const pole = storyPole({ ground: 0, base: 0, plate: 2400, ridge: 2450 }, 600, 250)
     const [roof, walls, saw] = pole.benches.map(each => each.y)

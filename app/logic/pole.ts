@@ -37,7 +37,10 @@ const BENCH = 78
  * between deck and plate, the floor under the deck, the ground and the saw below. Where heights lie too close
  * to be read they are drawn apart. `every` is the spacing of the stick's small marks, mm.
  */
-export function storyPole(heights: PoleHeights, tall: number, every: number): Pole {
+export function storyPole(asked: PoleHeights, tall: number, every: number): Pole {
+  // a floor alone has nothing over its deck to be measured: its benches hang where they would
+  const bare = asked.plate === 0 && asked.ridge === 0
+  const heights = bare ? { ...asked, plate: 2400, ridge: 3000 } : asked
   const earth = tall - BELOW
   const raised = heights.ground < -1
   const scale = (earth - ABOVE) / Math.max(heights.ridge - heights.ground, 1)
@@ -71,7 +74,7 @@ export function storyPole(heights: PoleHeights, tall: number, every: number): Po
       ]
   return {
     ground: earth,
-    ticks,
+    ticks: bare ? ticks.filter(({ name }) => name !== bearing && name !== (heights.top ?? 'Ridge')) : ticks,
     benches: [
       {
         bench: 'roof',

@@ -248,12 +248,14 @@ export const kneePurlinOf = ({
 }: Pick<BuildingRoof, 'gambrel' | 'truss'>): InnerBeam | null =>
   truss ? null : (gambrel?.ask.gambrel.purlin ?? null)
 
-/** Whether nothing stands at a side: an end that is asked to be open, with no eave over it. */
+/** Whether nothing stands at a side: an end that is asked to be open, with no eave over it; or any, under no roof. */
 export const isOpenEnd = (
   sides: Design['walls']['sides'],
   { falls }: Pick<RoofHas, 'falls'>,
   side: SideName,
-): boolean => sides[side].build === 'open' && (side === 'east' || side === 'west') && !falls.includes(side)
+): boolean =>
+  sides[side].build === 'open' &&
+  (falls.length === 0 || ((side === 'east' || side === 'west') && !falls.includes(side)))
 
 /** How deep each side is, and how much of it bears; of sections that are not known, nothing. */
 function sidesOf(

@@ -51,8 +51,8 @@ export type Held = (typeof helds)[number]
 /**
  * Roof shapes: two slopes to a ridge over the length, one from a high eave wall to a low one, one from a
  * ledger on a house to a low wall, one nearly flat on firrings over level joists, two at unlike heights with
- * an upright strip between, four slopes that meet along hips, or two on either side, steep below a knee and
- * shallow above it.
+ * an upright strip between, four slopes that meet along hips, two on either side, steep below a knee and
+ * shallow above it, level rafters over open beams, or none.
  */
 export const roofShapeNames = [
   'gable',
@@ -63,6 +63,7 @@ export const roofShapeNames = [
   'hip',
   'gambrel',
   'pergola',
+  'none',
 ] as const
 export type RoofShapeName = (typeof roofShapeNames)[number]
 

@@ -97,6 +97,8 @@ function roofSubjects({ roof }: Design): Subject[] {
   const of = (kind: SubjectKind, key: string, rest?: Rest): Subject =>
     subject('roof', kind, `roof.${key}`, 'roof', rest)
   const carried = ['ridge', 'hips', 'strip', 'ledger'] as const
+  // no roof has nothing but its shape
+  if (!has.falls.length) return [subject('roof', 'roof', 'roof', 'building')]
   return [
     subject('roof', 'roof', 'roof', 'building'),
     ...(has.parts.includes('battens') ? [] : has.falls).map(side =>

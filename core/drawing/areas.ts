@@ -137,6 +137,7 @@ export function roofPlanAreas(plan: Plan): Area[] {
   const { length, width } = building.footprint
   const { overhang, joined } = building.roof
   const falls = roofHas(plan.design.roof).falls
+  if (!falls.length) return []
   const ends = roofHas(plan.design.roof).parts.includes('ends')
   const inner = falls.length > 2 ? hipSlopes(length, width) : []
   const reach = overhangs(plan)
@@ -237,7 +238,7 @@ export function roofEndAreas(plan: Plan, side: 'east' | 'west'): Area[] {
       : `roof.slopes.${has.falls.includes(side) ? side : (has.falls[0] ?? 'south')}`
   return [
     rect(`walls.${side}`, [left, 0], [right, height]),
-    rect(slope, [left, height], [right, frame.roof.highest]),
+    ...(has.falls.length ? [rect(slope, [left, height], [right, frame.roof.highest])] : []),
   ]
 }
 
@@ -250,7 +251,8 @@ export function wallAreas(
   const subject = layer === 'sheets' ? 'walls.sheathing' : wallSubject(wall.name)
   const { overall, height } = wall
   // with the gable over it, as the roof leaves it
-  const over = (s: number): number => Math.max(height, roofLevel(frame.roof, s))
+  const roofed = frame.roof.faces.length > 0
+  const over = (s: number): number => (roofed ? Math.max(height, roofLevel(frame.roof, s)) : height)
   const peak = Math.min(Math.max(peakAcross(frame.roof), 0), overall)
   const knees = kneesOf(frame.roof).map(({ side, in: inward }) =>
     side === 'south' ? inward : overall - inward,

@@ -3,7 +3,7 @@ import { isOfPartition, type Member } from '../frame'
 import { isPlate } from '../trade'
 import type { Plan } from '../plan'
 import { type Drawing, drawn } from './drawing'
-import { seen, type View } from './view'
+import { seen, seenParts, type View } from './view'
 
 /** From over the south-east corner. */
 const toward = unit(vec(0.55, -0.75, 0.5))
@@ -19,12 +19,16 @@ const carries = ({ where, role }: Member): boolean =>
 
 /** The roof on its walls' plates, looked at from over a corner: to tell one shape from another. */
 export function frameSketch({ frame }: Plan): Drawing {
+  const roofed = frame.roof.faces.length > 0
+  // without a roof its floor and base are what there is
+  const shown = (member: Member): boolean =>
+    roofed
+      ? (member.where.in === 'roof' && member.role !== 'wall-sheet') || carries(member)
+      : member.where.in !== 'roof'
   return drawn('frame', {
-    patches: seen(
-      frame.members.filter(
-        member => (member.where.in === 'roof' && member.role !== 'wall-sheet') || carries(member),
-      ),
-      fromCorner,
-    ),
+    patches: [
+      ...(roofed ? [] : seenParts(frame.base.parts, fromCorner)),
+      ...seen(frame.members.filter(shown), fromCorner),
+    ],
   })
 }

@@ -4,7 +4,8 @@ import { middleOf } from '../trade'
 import type { Plan } from '../plan'
 import { sectionAreas } from './areas'
 import { type Drawing, drawn, type Line } from './drawing'
-import { seen, sectionView } from './view'
+import { baseElevation } from './base-views'
+import { fromSouth, seen, sectionView } from './view'
 import { sectionGround } from './section-ground'
 import { sectionMembers, sectionPlace } from './section-members'
 import { dimensions, pitchTags } from './section-dimensions'
@@ -17,6 +18,7 @@ import { gambrelLines } from './gambrel-section'
  */
 export function roofSection(plan: Plan, at?: number): Drawing {
   const { building, frame } = plan
+  if (!frame.roof.faces.length) return withoutRoof(plan)
   const middle = peakAcross(frame.roof)
   const members = sectionMembers(plan, at)
   const below = sectionGround(plan, members, at)
@@ -41,6 +43,21 @@ export function roofSection(plan: Plan, at?: number): Drawing {
     pitches: pitchTags(plan),
     handles: handles(plan),
     areas: sectionAreas(plan),
+  })
+}
+
+/** A building without a roof as it stands on its base, from the south. */
+function withoutRoof(plan: Plan): Drawing {
+  const below = baseElevation(plan)
+  return drawn('roof-section', {
+    ...below,
+    patches: [
+      ...below.patches,
+      ...seen(
+        plan.frame.members.filter(({ where }) => where.in === 'walls'),
+        fromSouth,
+      ),
+    ],
   })
 }
 

@@ -45,6 +45,8 @@ const meanings: Readonly<Record<string, string>> = {
     'How much wider than the unit the hole is framed, to plumb and shim it.',
   'walls.openings.*.clearance.height': 'How much taller than the unit the hole is framed.',
   'walls.openings.*.header.section': 'The boards on edge that carry what is over the opening.',
+  'walls.openings.*.join':
+    'Two that stand side by side share one header: heads on one level, one stud between them, or two or more.',
   'walls.openings.*.header.plies': 'Boards side by side, packed out to the wall.',
   'walls.openings.*.header.jacks':
     'Studs under each end of the header. By custom one up to a rough opening of 6 ft (1829 mm), two over a wider one; local tables may ask for more.',

@@ -30,6 +30,8 @@ export function sayRoof({ shape, high, unequal }: RoofChoice): {
       return { label: `Raised ridge, strip to the ${low}`, short: 'Raised ridge' }
     case 'gambrel':
       return { label: 'Gambrel', short: 'Gambrel' }
+    case 'none':
+      return { label: 'No roof: a floor alone', short: 'No roof' }
     case 'pergola':
       return { label: 'Pergola', short: 'Pergola' }
     case 'hip':

@@ -10,6 +10,7 @@ import { headroomWithin, usualHeadroom } from './gambrel-line'
 import { hip } from './hip'
 import type { RoofAsk, RoofChoice, RoofKind } from './kind'
 import { leanTo } from './lean-to'
+import { none } from './none'
 import { pergola } from './pergola'
 import { raisedRidge } from './raised-ridge'
 import { singleSlope } from './single-slope'
@@ -25,6 +26,7 @@ const kinds: Readonly<Record<RoofShapeName, RoofKind>> = {
   hip,
   gambrel,
   pergola,
+  none,
 }
 
 /** What a roof has, as it was asked for. */

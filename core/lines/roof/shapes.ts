@@ -5,6 +5,7 @@ import { gable } from './gable'
 import { gambrel } from './gambrel'
 import { hip } from './hip'
 import { leanTo } from './lean-to'
+import { none } from './none'
 import { pergola } from './pergola'
 import { raisedRidge } from './raised-ridge'
 import { singleSlope } from './single-slope'
@@ -19,6 +20,7 @@ const shapes: Readonly<Record<Roof['shape'], RoofShape>> = {
   hip,
   gambrel,
   pergola,
+  none,
 }
 
 export const shapeFor = ({ shape }: Pick<Roof, 'shape'>): RoofShape => shapes[shape]

@@ -191,6 +191,7 @@ export const roof = (long: number, wide: number) =>
         'hip',
         'gambrel',
         'pergola',
+        'none',
         'gambrel',
         'gambrel',
       ),
@@ -334,6 +335,7 @@ export const roof = (long: number, wide: number) =>
           plies: one(1, 2, 3),
           post: section('4x4', '100x100'),
           spacing: length(300, 4000, 900, 2500),
+          vents: one(0, 1, 2, 5),
         },
       ),
       pergola: group(

@@ -115,7 +115,11 @@ export const opening = (long: number, wide: number) =>
           height: length(100, 6000, 250, 1700),
         }),
         clearance: fc.record({ width: length(0, 200, 0, 60), height: length(0, 200, 0, 60) }),
-        header: fc.record({ section: section('2x4', '2x6', '2x8', '38x140'), plies: one(1, 2, 2) }),
+        header: group(
+          { section: section('2x4', '2x6', '2x8', '38x140'), plies: one(1, 2, 2) },
+          { jacks: one(null, 1, 2, 3) },
+        ),
+        join: fc.boolean(),
         door: fc.option(door, { freq: 1 }),
       }),
     )
