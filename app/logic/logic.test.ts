@@ -137,6 +137,8 @@ describe('the story pole', () => {
     const bare = storyPole({ ground: -500, base: -200, plate: 0, ridge: 0 }, 800, 250)
     expect(bare.ticks.map(({ name }) => name)).toEqual(['Ground', 'Base', 'Deck'])
     for (const { y } of bare.benches) expect(y > 40 && y < 800).toBe(true)
+    const deck = bare.ticks.find(({ name }) => name === 'Deck')?.y ?? NaN
+    for (const mark of bare.small) expect(mark).toBeGreaterThan(deck)
     const ys = bare.benches.map(({ y }) => y)
     expect([...ys].sort((one, other) => one - other)).toEqual(ys)
   })

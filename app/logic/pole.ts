@@ -86,7 +86,7 @@ export function storyPole(asked: PoleHeights, tall: number, every: number): Pole
     ],
     small: Array.from({ length: Math.floor((heights.ridge - heights.ground) / every) }, (_, i) =>
       y(heights.ground + (i + 1) * every),
-    ),
+    ).filter(mark => !bare || mark > at(deck)),
   }
 }
 

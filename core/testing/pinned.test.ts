@@ -15,6 +15,8 @@ test.each(readdirSync('core/testing/pinned'))('%s', name => {
   const read = parseDesign(readFileSync(`core/testing/pinned/${name}`, 'utf8'))
   if (!read.ok) throw new Error(JSON.stringify(read.faults))
   const made = plan(read.design)
+  // whole buildings as they are built every day
+  if (name.startsWith('job-')) expect(made.frame.problems).toEqual([])
   const all = [...everyBoard(made.frame), ...made.frame.base.parts]
   expect(clashes(all, 1, standTogether(raising(made)))).toEqual([])
   const told = planFile(made).pieces as unknown[]
