@@ -96,7 +96,7 @@ function lookoutPlaces(building: Building, lumber: RoofLumber, flank: Flank): nu
     at - wide > free.from &&
     at + wide < free.to &&
     at > under &&
-    woodAt(flank, at - wide, at + wide) - lookout.thickness >=
+    woodAt(flank, at - wide, at + wide, lookout.thickness) - lookout.thickness >=
       Math.min(lookout.thickness, least.underLookoutLeft)
   // two that went to the same sound place are one
   const all = places(building, lookout.depth, lookout.thickness, flank)
@@ -142,12 +142,13 @@ function nearestSound(at: number, sound: (at: number) => boolean): number[] {
 
 /**
  * The least wood of an end rafter between two places along the fall, square to the slope, mm: over its seats,
- * and where it is cut level.
+ * and where it is cut level; under something let in so `deep`.
  */
 function woodAt(
   { roofTop, lower: { edge, level: cut, seats }, from: head, to: tail }: Flank,
   from: number,
   to: number,
+  deep: number,
 ): number {
   if (from < head + gaps.slopeEnds || to > tail - gaps.slopeEnds / 2) return 0
   const plan = (at: number) => scale(fallOf(roofTop), at)
@@ -158,8 +159,12 @@ function woodAt(
       cut,
       ...seats.filter(seat => at < seat.at + HAIR && z(edge, at) < seat.height).map(seat => seat.height),
     )
-  const edges = seats.map(seat => seat.at).filter(at => at > from && at < to)
-  return Math.min(...[from, to, ...edges].map(at => (z(roofTop, at) - bottom(at)) * roofTop.normal.z))
+  const wood = (at: number): number => (z(roofTop, at) - bottom(at)) * roofTop.normal.z
+  // what is let in reaches back under the slope, as far as it is deep, to a seat's plumb side
+  const { x, y } = roofTop.normal
+  const back = deep * Math.hypot(x, y)
+  const corners = seats.map(seat => seat.at).filter(at => at + back > from && at < to)
+  return Math.min(...[from, to, ...corners].map(wood))
 }
 
 /** From where to where up a lookout takes. */
