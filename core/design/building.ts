@@ -248,7 +248,10 @@ export const kneePurlinOf = ({
 }: Pick<BuildingRoof, 'gambrel' | 'truss'>): InnerBeam | null =>
   truss ? null : (gambrel?.ask.gambrel.purlin ?? null)
 
-/** Whether nothing stands at a side: an end that is asked to be open, with no eave over it; or any, under no roof. */
+/**
+ * Whether nothing stands at a side: an end that is asked to be open, with no eave over it; or any, under no
+ * roof.
+ */
 export const isOpenEnd = (
   sides: Design['walls']['sides'],
   { falls }: Pick<RoofHas, 'falls'>,

@@ -14,8 +14,8 @@ export type OpeningKind = (typeof openingKinds)[number]
 export const standsOnDeck = (kind: OpeningKind): boolean => kind === 'door' || kind === 'garage-door'
 
 /**
- * Plies on edge, packed out to the wall's thickness; `jacks` that carry each end, by the opening's width where
- * none are asked for.
+ * Plies on edge, packed out to the wall's thickness; `jacks` that carry each end, by the opening's width
+ * where none are asked for.
  */
 export interface Header {
   readonly section: string
@@ -36,7 +36,9 @@ export interface WallOpening {
   readonly unit: { readonly width: number; readonly height: number }
   readonly clearance: { readonly width: number; readonly height: number }
   readonly header: Header
-  /** Whether it is under one header with what stands so near beside it that both have no room for their own. */
+  /**
+   * Whether it is under one header with what stands so near beside it that both have no room for their own.
+   */
   readonly join?: boolean | undefined
   /** Of a door: how it is made; null where it is bought. */
   readonly door: OwnDoor | null
@@ -123,7 +125,9 @@ export function usualOpening(
 /** Level of the rough opening's lower edge above the deck, mm: 0 for what stands on it. */
 export const footOf = ({ kind, foot }: WallOpening): number => (standsOnDeck(kind) ? 0 : foot)
 
-/** The widest rough opening whose header one jack carries at each end, mm: 6 ft (common practice, no source). */
+/**
+ * The widest rough opening whose header one jack carries at each end, mm: 6 ft (common practice, no source).
+ */
 export const ONE_JACK = 72 * INCH
 
 /** Jacks at each end of a header: as many as are asked for, else two over wide openings. */

@@ -18,8 +18,8 @@ export interface SectionGround {
 }
 
 /**
- * The ground under a section: where posts go into it as it falls there, with gravel, holes and what is cast in
- * them, of the posts that are shown; else the level that the walls are measured from.
+ * The ground under a section: where posts go into it as it falls there, with gravel, holes and what is cast
+ * in them, of the posts that are shown; else the level that the walls are measured from.
  */
 export function sectionGround(plan: Plan, shown: readonly Member[], at?: number): SectionGround {
   const { frame, building } = plan

@@ -269,8 +269,8 @@ describe('vents in the strip', () => {
   const venting = (vents: number, roof: Partial<Roof> = {}) =>
     plan(shed({ ...roof, raised: { ...base.roof.raised, vents } }))
 
-  // as high as the strip: from the ledger's top to the header's foot; as wide as between posts, or a post and a
-  // gable wall of 3 1/2 in
+  // as high as the strip: from the ledger's top to the header's foot; as wide as between posts, or a post and
+  // a gable wall of 3 1/2 in
   test('stand between the posts, are counted with what opens them, and let air out', () => {
     const made = venting(2)
     expect(made.frame.problems).toEqual([])

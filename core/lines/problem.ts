@@ -7,7 +7,10 @@ import type { WallProblem } from './problems/walls'
 
 export type { BelowProblem, HangProblem, RoofProblem, WallProblem }
 
-/** So many boards that their planes leave nothing of, or part in two, the first of them `member`; `path` what to change. */
+/**
+ * So many boards that their planes leave nothing of, or part in two, the first of them `member`; `path` what
+ * to change.
+ */
 export type CutProblem = {
   readonly code: 'not-cut'
   readonly path: RoleField

@@ -129,7 +129,10 @@ const beddedOf = (frame: Frame): Bedded[] =>
     bed.over ? { bed, dug: 0, filled: 0 } : { bed, ...earthwork(frame.ground.at, bed.rect, bed.low) },
   )
 
-/** Gravel of the beds, compacted: area times depth, what lies over that, and what fills low ground under it; mm³. */
+/**
+ * Gravel of the beds, compacted: area times depth, what lies over that, and what fills low ground under it;
+ * mm³.
+ */
 function compacted(beds: readonly Bedded[]) {
   const sum = (value: (each: Bedded) => number, over = false): number =>
     beds.filter(({ bed }) => (bed.over ?? false) === over).reduce((total, each) => total + value(each), 0)

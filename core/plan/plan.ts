@@ -48,8 +48,8 @@ export interface Plan {
 }
 
 /**
- * Of a part that hangs on another: what stands before its pieces' marks, why it can't hang as asked, and which
- * of its holes are dug as one with another part's.
+ * Of a part that hangs on another: what stands before its pieces' marks, why it can't hang as asked, and
+ * which of its holes are dug as one with another part's.
  */
 export interface AsPart {
   readonly marked: string

@@ -55,8 +55,8 @@ function stepOf(
 const joistRoles: readonly Role[] = ['ceiling-joist', 'loft-joist', 'joist-ledger', 'stair-header']
 
 /**
- * Whether joists in the roof are laid before its rafters, to stand on: where they lie on the plates or hang on
- * a ledger, or carry walls under knees; those that hang on rafters or lie between trusses come after them.
+ * Whether joists in the roof are laid before its rafters, to stand on: where they lie on the plates or hang
+ * on a ledger, or carry walls under knees; those that hang on rafters or lie between trusses come after them.
  */
 const laysJoistsFirst = ({ frame, building: { roof } }: Pick<Plan, 'frame' | 'building'>): boolean =>
   !roof.truss &&

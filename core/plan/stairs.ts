@@ -19,7 +19,10 @@ export function stairsOf({ members, loft }: Frame): Loose[] {
   return openings.size ? [count('stairs', openings.size, { rise })] : []
 }
 
-/** Doors from which it is more than a step down to the ground; those on a porch, or on a part, are not looked at. */
+/**
+ * Doors from which it is more than a step down to the ground; those on a porch, or on a part, are not looked
+ * at.
+ */
 export function doorSteps({ base, footprint, floor }: Building, { openings, ground, hung }: Frame): Loose[] {
   if (!base) return []
   const rises = sideNames.flatMap(side =>

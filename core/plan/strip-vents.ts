@@ -4,14 +4,19 @@ import { abutmentOf, stripOf } from '../lines'
 import { radians } from '../measure'
 import type { Stretch } from '../trade'
 
-/** A vent between two posts of a raised ridge's strip: clear between them, and from the roof to the header; mm. */
+/**
+ * A vent between two posts of a raised ridge's strip: clear between them, and from the roof to the header;
+ * mm.
+ */
 export interface StripVent {
   readonly along: Stretch
   readonly wide: number
   readonly tall: number
 }
 
-/** The vents in a raised ridge's strip, spread over the bays between its posts as evenly as those let them. */
+/**
+ * The vents in a raised ridge's strip, spread over the bays between its posts as evenly as those let them.
+ */
 export function stripVents(
   building: Building,
   { members, roof }: Pick<Frame, 'members' | 'roof'>,

@@ -1,4 +1,4 @@
-import { kindOfPath, pathInPart, type RoofShapeName } from '../design'
+import { kindOfPath, pathInPart } from '../design'
 import { coveringNames } from './covering-names'
 
 /** What a framer calls a place of the document. */
@@ -345,9 +345,9 @@ const levelNames: Readonly<Record<string, string>> = {
   'roof.overhang.high': 'Overhang on the north',
 }
 
-/** A field's name in a building with so shaped a roof; as `fieldName` where none is known. */
-export const fieldNameIn = (path: string, shape: RoofShapeName | null): string =>
-  (shape === 'pergola' ? levelNames[path] : undefined) ?? fieldName(path)
+/** A field's name; `level` in a building whose roof has no high side and no eaves. */
+export const fieldNameIn = (path: string, level: boolean): string =>
+  (level ? levelNames[path] : undefined) ?? fieldName(path)
 
 /** A place in one of a building's parts; null of the main one's. */
 function sayInPart(of: string): string | null {

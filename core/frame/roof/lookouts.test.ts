@@ -5,7 +5,10 @@ import { clashes } from '../../testing/solids'
 import { frame } from '../index'
 
 const base = newDesign('a', 'imperial')
-/** 2x4 rafters at 7 in 12 with full bearing on 2x6: an inch and more is left over their seats, square to the slope. */
+/**
+ * 2x4 rafters at 7 in 12 with full bearing on 2x6: an inch and more is left over their seats, square to the
+ * slope.
+ */
 const shed = (spacing: number, walls: Partial<Design['walls']> = {}): Design => ({
   ...base,
   footprint: { length: 120 * INCH, width: 96 * INCH },

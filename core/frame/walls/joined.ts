@@ -34,8 +34,8 @@ export function joinedTo(each: RoughOpening, mates: readonly RoughOpening[]): Ro
 }
 
 /**
- * Why two openings can't be under one header: their heads are not on one level, or between them stands not one
- * stud, nor two or more.
+ * Why two openings can't be under one header: their heads are not on one level, or between them stands not
+ * one stud, nor two or more.
  */
 export function joinProblem(
   each: RoughOpening,

@@ -103,8 +103,9 @@ const underPlates = (
 ): WallBoard => standing(stud, role, where, { from, to: from + stud.thickness }, foot, clear.top)
 
 /**
- * Kings from plate to plate, and inside them the jacks that carry the header, the nearest to the opening first;
- * between two openings under one header a jack of each, or one of both where there is room for no more.
+ * Kings from plate to plate, and inside them the jacks that carry the header, the nearest to the opening
+ * first; between two openings under one header a jack of each, or one of both where there is room for no
+ * more.
  */
 function sidesOf(ask: OpeningAsk): WallBoard[] {
   const { at, rough, stud, clear, shared, mates } = ask

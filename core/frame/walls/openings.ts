@@ -111,7 +111,10 @@ export function openingsIn(
   return { rough: [...rough].sort((a, b) => a.s.from - b.s.from), problems }
 }
 
-/** An opening as it stands on another's header: over one as wide it has as many jacks, inside of the same kings. */
+/**
+ * An opening as it stands on another's header: over one as wide it has as many jacks, inside of the same
+ * kings.
+ */
 const over = (settled: RoughOpening, under: RoughOpening): RoughOpening => ({
   ...settled,
   over: under.number,

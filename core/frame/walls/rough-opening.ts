@@ -50,7 +50,9 @@ export const sharesKings = ({ s }: RoughOpening, over: RoughOpening | undefined)
 export const near = (a: Stretch, b: Stretch, by: number): boolean =>
   Math.abs(a.from - b.from) < by && Math.abs(a.to - b.to) < by
 
-/** How much of the wall's length the studs at each side of an opening take: a king, and inside it its jacks. */
+/**
+ * How much of the wall's length the studs at each side of an opening take: a king, and inside it its jacks.
+ */
 export const sideOf = ({ jacks }: Pick<RoughOpening, 'jacks'>, t: number): number => (1 + jacks) * t
 
 /** What an opening takes of the wall's length, with its jacks and kings. */

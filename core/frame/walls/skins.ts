@@ -157,8 +157,8 @@ export function skinOrders(ask: CoverAsk, { section, over }: SkinLumber, roof: P
 }
 
 /**
- * How much nearer a house out of line, and the ledger on it, stand to an end wall so far outside of it than to
- * the wall itself, mm.
+ * How much nearer a house out of line, and the ledger on it, stand to an end wall so far outside of it than
+ * to the wall itself, mm.
  */
 function nearerOutside(building: Building, { name, along }: Wall, out: number): number {
   if (!isTapered(building) || along === 'x') return 0
