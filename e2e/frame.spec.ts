@@ -35,13 +35,13 @@ test('the frame in 3D: opened from every bench, a board picked, steps of raising
   const status = page.getByRole('group', { name: 'Order of raising' }).getByRole('status')
   await expect(status).toHaveText('All standing')
   await page.getByRole('button', { name: 'One step back' }).click()
-  await expect(status).toHaveText('14 of 15: Over the gables')
+  await expect(status).toHaveText('15 of 16: Over the gables')
   await canvas.focus()
   for (let i = 0; i < 16; i++) await page.keyboard.press('[')
   await expect(status).toHaveText('Nothing yet')
   await page.keyboard.press(']')
-  await expect(status).toHaveText('1 of 15: Posts, blocks and concrete')
-  for (let i = 0; i < 14; i++) await page.keyboard.press(']')
+  await expect(status).toHaveText('1 of 16: Posts, blocks and concrete')
+  for (let i = 0; i < 15; i++) await page.keyboard.press(']')
 
   const png = async (): Promise<Buffer> => {
     const [file] = await Promise.all([

@@ -56,7 +56,7 @@ test("a new building gets a door and a window, dragged where they go and where t
   // into the door
   await drag(page, 'walls.openings.1.at', -way * 110)
   await expect(page.getByRole('alert')).toContainText(
-    /Opening \d runs into opening \d: between two rough openings stand two jacks and two kings, 6"/,
+    /Opening \d runs into opening \d: between two rough openings stand the jacks and kings of both, 6"/,
   )
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect(page.getByRole('alert')).toHaveCount(0)
