@@ -227,7 +227,8 @@ function coverOf(cover: RoofCover, panel: Roof['panel'], has: RoofHas): RoofCove
 /** Where a part hangs, and how far out of the main part's wall that one's slab reaches under it, mm. */
 export type HangBeside = Hang & { readonly clear?: number }
 
-const sideAgainst = ({ by, side }: Hang, { house }: RoofHas): SideName =>
+/** The side of a part that lies against what it hangs on. */
+export const sideAgainst = ({ by, side }: Hang, { house }: RoofHas): SideName =>
   by === 'roof' ? acrossFrom[side] : (house ?? 'north')
 
 /** The sides of a part past which another's roof goes on: of the main part, or of one that hangs on it. */

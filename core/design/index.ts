@@ -118,6 +118,7 @@ export {
   standsOnDeck,
   usualClearance,
   jacksOf,
+  jacksOver,
   ONE_JACK,
   usualOpening,
   type WallOpening,

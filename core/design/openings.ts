@@ -130,9 +130,14 @@ export const footOf = ({ kind, foot }: WallOpening): number => (standsOnDeck(kin
  */
 export const ONE_JACK = 72 * INCH
 
-/** Jacks at each end of a header: as many as are asked for, else two over wide openings. */
-export const jacksOf = (opening: WallOpening): number =>
-  opening.header.jacks ?? (roughSize(opening).width > ONE_JACK + TYPED ? 2 : 1)
+/**
+ * Jacks at each end of a header over so wide a rough opening, mm: as many as are asked for, else two over
+ * wide ones.
+ */
+export const jacksOver = ({ jacks }: Header, width: number): number =>
+  jacks ?? (width > ONE_JACK + TYPED ? 2 : 1)
+
+export const jacksOf = (opening: WallOpening): number => jacksOver(opening.header, roughSize(opening).width)
 
 /** The rough opening's size, mm. */
 export const roughSize = ({

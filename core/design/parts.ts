@@ -1,12 +1,13 @@
+import { sideAgainst } from './building'
 import type { Design, Part } from './design'
 import { valueAt, withValue } from './fields'
 import { limits } from './limits'
 import { roofHas } from './roofs/kinds'
-import { acrossFrom, type Side, type SideName } from './sides'
+import { type Side, type SideName } from './sides'
 
 /** The side of a part that is turned to the main one: where its ledger hangs, or where the roof runs on. */
 export const hungBy = ({ hang, roof }: Pick<Part, 'hang' | 'roof'>): SideName =>
-  hang.by === 'roof' ? acrossFrom[hang.side] : (roofHas(roof).house ?? 'north')
+  sideAgainst(hang, roofHas(roof))
 
 /** What of a roof a part under the main part's own roof has to itself: all else is the main part's. */
 const ownRoof = ['openings', 'ties', 'loft', 'joistBeam'] as const

@@ -1,4 +1,4 @@
-import { jacksOf, limits, roughSize } from '../../design'
+import { jacksOver, limits, roughSize } from '../../design'
 import type { Problem } from '../../lines'
 import { HAIR, TYPED } from '../../measure'
 import type { Stretch } from '../../trade'
@@ -21,8 +21,7 @@ export function joinedTo(each: RoughOpening, mates: readonly RoughOpening[]): Ro
     to: Math.max(...all.map(({ s }) => s.to)),
   }
   const { header } = first.opening
-  const wide = { ...first.opening, clearance: { ...first.opening.clearance, width: 0 } }
-  const jacks = jacksOf({ ...wide, unit: { ...wide.unit, width: whole.to - whole.from } })
+  const jacks = jacksOver(header, whole.to - whole.from)
   return all.map(mate => ({
     ...mate,
     group: first.number,
