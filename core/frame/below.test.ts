@@ -359,6 +359,30 @@ describe('bases worked by hand', () => {
       for (const { high } of under) expect(high.z).toBeCloseTo(300, 6)
     })
 
+    // studs of 88.9: middles at 190.95 and 314.45 from the west, 1000 + 44.45 from the south
+    test('is laid once where low walls meet: beside the next wall, beside a partition, across one', () => {
+      const made = frame(
+        curbed(
+          [],
+          [
+            { runs: 'width', at: 146.5 },
+            { runs: 'width', at: 270 },
+            { runs: 'length', at: 1000 },
+          ],
+        ),
+      )
+      const parts = made.base.parts.filter(({ kind }) => kind === 'low-wall')
+      expect(clashes(parts)).toEqual([])
+      const found = (name: string): number[][] =>
+        parts
+          .filter(({ id }) => id.startsWith(`base/low-wall/${name}`))
+          .map(({ low, high }) => [low.x, high.x, low.y, high.y].map(mm => Number(mm.toFixed(6))))
+      const [length, width] = [240 * INCH, 144 * INCH]
+      expect(found('partition-1')).toEqual([[150, 265.95, 150, width - 150]])
+      expect(found('partition-2')).toEqual([[265.95, 389.45, 150, width - 150]])
+      expect(found('partition-3')).toEqual([[389.45, length - 150, 969.45, 1119.45]])
+    })
+
     test('leaves a door beside a corner room past the next low wall', () => {
       const thick = curbed([door('south', 22)])
       const slab = { ...thick.base, lowWall: { height: 300, thickness: 300 } } as Base

@@ -3,7 +3,7 @@ import { HAIR } from '../../measure'
 import { type Base, type Building, roughSize, standsOnDeck, type WallId } from '../../design'
 import { vec } from '../../geometry'
 import type { Part } from '../part'
-import { grown, overlaps, type Rect, rectAlong, within } from '../rect'
+import { grown, type Rect, rectAlong } from '../rect'
 import type { Section } from '../../lumber'
 import { partitionLines } from '../walls/wall'
 import type { BaseShape } from './base'
@@ -68,8 +68,8 @@ function againstMain({ hung }: Building, laid: Rect, { x0, x1, y0, y1 }: Rect): 
 type LowWall = NonNullable<Slab['lowWall']>
 
 /**
- * Masonry under the framed walls: round the slab, and under partitions as far as it leaves room between; each
- * with a gap at every door, as wide as that is framed.
+ * Masonry under the framed walls: round the slab, and under partitions where it lies not yet; each with a gap
+ * at every door, as wide as that is framed.
  */
 function lowWalls(
   building: Building,
@@ -79,47 +79,60 @@ function lowWalls(
   stud: Section,
 ): Part[] {
   const inside = { x: { from: x0 + t, to: x1 - t }, y: { from: y0 + t, to: y1 - t } }
-  const sides: readonly Curb[] = [
-    { name: 'south', along: 'x', run: { from: x0, to: x1 }, across: { from: y0, to: y0 + t } },
-    { name: 'north', along: 'x', run: { from: x0, to: x1 }, across: { from: y1 - t, to: y1 } },
-    { name: 'west', along: 'y', run: inside.y, across: { from: x0, to: x0 + t } },
-    { name: 'east', along: 'y', run: inside.y, across: { from: x1 - t, to: x1 } },
+  const whole = { from: x0, to: x1 }
+  const sides: readonly LowRun[] = [
+    { name: 'south', along: 'x', runs: [whole], across: [{ from: y0, to: y0 + t }] },
+    { name: 'north', along: 'x', runs: [whole], across: [{ from: y1 - t, to: y1 }] },
+    { name: 'west', along: 'y', runs: [inside.y], across: [{ from: x0, to: x0 + t }] },
+    { name: 'east', along: 'y', runs: [inside.y], across: [{ from: x1 - t, to: x1 }] },
   ]
-  const curbs = partitionLines(building, stud).reduce<readonly Curb[]>((laid, wall) => {
-    const middle = wall.low + stud.depth / 2
-    const curb: Curb = {
-      name: wall.name,
-      along: wall.along,
-      run: inside[wall.along],
-      across: { from: middle - t / 2, to: middle + t / 2 },
-    }
-    const free = !laid.some(other => overlaps(rectOf(other), rectOf(curb)))
-    return free && within(rectOf(curb), { x0, x1, y0, y1 }) ? [...laid, curb] : laid
-  }, [])
-  return [...sides, ...curbs].flatMap(curb => {
-    const parts = besideDoors(curb.run, doorsIn(building, curb.name))
-    return parts.map((run, i): Part => {
-      const rect = rectOf({ ...curb, run })
-      return {
-        ...named(inBase('low-wall', curb.name, ...nth(i, parts))),
-        kind: 'low-wall',
-        round: false,
-        low: vec(rect.x0, rect.y0, low),
-        high: vec(rect.x1, rect.y1, low + height),
-      }
-    })
+  const walls: readonly LowRun[] = [...sides, ...underPartitions(building, inside, t, stud)]
+  return walls.flatMap(({ name, along, runs, across }) => {
+    const parts = across.flatMap(each =>
+      runs.flatMap(run => leftOf(run, doorsIn(building, name)).map(part => rectAlong(along, part, each))),
+    )
+    return parts.map((rect, i): Part => ({
+      ...named(inBase('low-wall', name, ...nth(i, parts))),
+      kind: 'low-wall',
+      round: false,
+      low: vec(rect.x0, rect.y0, low),
+      high: vec(rect.x1, rect.y1, low + height),
+    }))
   })
 }
 
-/** A low wall, from end to end and across. */
-interface Curb {
-  readonly name: WallId
-  readonly along: 'x' | 'y'
-  readonly run: Stretch
-  readonly across: Stretch
+/**
+ * Under partitions, each where no other low wall lies yet: beside one that is close their plates stand on both.
+ */
+function underPartitions(
+  building: Building,
+  inside: Readonly<Record<'x' | 'y', Stretch>>,
+  thickness: number,
+  stud: Section,
+): readonly LowRun[] {
+  return partitionLines(building, stud).reduce<readonly LowRun[]>((laid, { name, along, low: face }) => {
+    const middle = face + stud.depth / 2
+    const room = inside[along === 'x' ? 'y' : 'x']
+    const own = {
+      from: Math.max(middle - thickness / 2, room.from),
+      to: Math.min(middle + thickness / 2, room.to),
+    }
+    const taken = (beside: boolean): Stretch[] =>
+      laid.filter(other => (other.along === along) === beside).flatMap(({ across }) => across)
+    return [
+      ...laid,
+      { name, along, runs: leftOf(inside[along], taken(false)), across: leftOf(own, taken(true)) },
+    ]
+  }, [])
 }
 
-const rectOf = ({ along, run, across }: Curb): Rect => rectAlong(along, run, across)
+/** A low wall: the stretches it runs from end to end, and those it fills across. */
+interface LowRun {
+  readonly name: WallId
+  readonly along: 'x' | 'y'
+  readonly runs: readonly Stretch[]
+  readonly across: readonly Stretch[]
+}
 
 /** Where the doors of a wall are asked for, along it. */
 const doorsIn = ({ walls }: Building, name: WallId): Stretch[] =>
@@ -130,15 +143,15 @@ const doorsIn = ({ walls }: Building, name: WallId): Stretch[] =>
       return { from: opening.at - half, to: opening.at + half }
     })
 
-/** What doors leave of a low wall. */
-const besideDoors = (run: Stretch, doors: readonly Stretch[]): Stretch[] =>
-  doors.reduce<Stretch[]>(
-    (left, door) =>
-      left
-        .flatMap(({ from, to }) => [
-          { from, to: Math.min(to, door.from) },
-          { from: Math.max(from, door.to), to },
-        ])
-        .filter(({ from, to }) => to - from > HAIR),
-    [run],
-  )
+/** What others leave of a stretch. */
+const leftOf = (whole: Stretch, others: readonly Stretch[]): Stretch[] =>
+  others
+    .reduce<Stretch[]>(
+      (left, other) =>
+        left.flatMap(({ from, to }) => [
+          { from, to: Math.min(to, other.from) },
+          { from: Math.max(from, other.to), to },
+        ]),
+      [whole],
+    )
+    .filter(({ from, to }) => to - from > HAIR)
