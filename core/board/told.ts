@@ -145,13 +145,14 @@ function isEdgeOf({ normal, offset }: Plane, { low, high }: Bounds): boolean {
 }
 
 /**
- * The side of the board that falls off in front of a plane: across it, else along an edge, else of a face.
+ * The side of the board that falls off in front of a plane: across it, else along an edge, else of a face. From
+ * corner to corner, as of a firring that runs out to nothing, it is the edge that falls off and not the end.
  */
 function sideOff(normal: Vec3, { low, high }: Bounds): BoardSide {
   const part = (axis: 'x' | 'y' | 'z'): number => Math.abs(normal[axis]) * (high[axis] - low[axis])
   const [x, y, z] = [part('x'), part('y'), part('z')]
-  if (x >= y && x >= z) return normal.x < 0 ? 'start' : 'end'
-  if (y >= z) return normal.y < 0 ? 'bottom' : 'top'
+  if (x > y + ONE_READING && x > z + ONE_READING) return normal.x < 0 ? 'start' : 'end'
+  if (y > z - ONE_READING) return normal.y < 0 ? 'bottom' : 'top'
   return normal.z < 0 ? 'under' : 'up'
 }
 

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals'
 import { readdirSync, readFileSync } from 'node:fs'
 import fc from 'fast-check'
 import Papa from 'papaparse'
-import { type Design, readDesign } from '../design'
+import { type Design, readDesign, starters } from '../design'
 import { isLumber } from '../lumber'
 import { cutListCsv, cutListText, planFile } from '../output'
 import { runs } from '../testing/designs'
@@ -119,6 +119,25 @@ describe('a board is built anew from what is told of it alone: plan file, text l
       { numRuns: runs(40), endOnFailure: true },
     )
   }, 3_600_000)
+
+  // of what lies in front of a rip from corner to corner the edge falls off, and not the end
+  test.each([2000, 2100, 2200, 2300, 2400, 2500, 2600])(
+    'a firring that runs out to nothing in %d mm',
+    width => {
+      const room = starters.find(({ name }) => name === 'garden-room')
+      if (!room) throw new Error('no garden room')
+      const flat = room.design('room', 'metric', { ...room.usual.metric, width })
+      const design: Design = {
+        ...flat,
+        roof: { ...flat.roof, firring: { section: flat.roof.rafter, least: 0 } },
+      }
+      const made = plan(design)
+      const at = made.pieces.findIndex(({ role }) => role === 'firring')
+      const told = (planFile(made).pieces as { cuts: { kind: string; off: string }[] }[])[at]
+      expect(told?.cuts.map(({ kind, off }) => [kind, off])).toEqual([['rip', 'top']])
+      expect(misread(design)).toEqual([])
+    },
+  )
 
   test('a number told a mark too long, and a side left out, are found', () => {
     const made = plan(read(JSON.parse(readFileSync('demo/ringing-hut.json', 'utf8'))))
