@@ -17,7 +17,7 @@ import { INCH } from '../measure'
 import { plan } from '../plan'
 import { runs } from '../testing/designs'
 import { find, inches, reach } from '../testing/reading'
-import { clashes } from '../testing/solids'
+import { clashes, touching } from '../testing/solids'
 import { type Frame, frame, type Member } from './index'
 
 const base = newDesign('a', 'imperial')
@@ -537,5 +537,59 @@ describe('what is longer than any board sold', () => {
     const framed = made(sized(240, 96, {}, { openings: [opening] }))
     const packing = framed.members.filter(({ role }) => role === 'packing')
     expect(packing.map(({ board }) => inches(board.end - board.start))).toEqual([57, 57])
+  })
+
+  // 24 ft 6 in: a skid 4x6 (3 1/2 by 5 1/2) or a border 4x4 laps by twice its depth
+  test.each([
+    ['skids', ['skid/1', 'skid/2'], 11],
+    ['border', ['border/south', 'border/north'], 7],
+  ] as const)('timbers of %s are half-lapped, and not side by side', (kind, names, lap) => {
+    const design: Design = {
+      ...sized(294, 120),
+      base: usualBase(kind, 'imperial'),
+      floor: usualFloors.imperial,
+    }
+    const framed = frame(design)
+    expect(framed.problems).toEqual([])
+    expect(clashes([...framed.members, ...framed.base.parts])).toEqual([])
+    const rows = names.map(name => of(framed, new RegExp(`^base/${name}/`)).map(each => reach(each, 'x')))
+    rows.forEach((row, i) => {
+      // whole ones begin at the west of one row, and at the east of the next
+      const [west, east] = [240, 294 - 240 + lap]
+      expect(row).toEqual(
+        i % 2 === 0
+          ? [
+              [0, west],
+              [west - lap, 294],
+            ]
+          : [
+              [0, east],
+              [east - lap, 294],
+            ],
+      )
+    })
+    // half the height of the one lies on half of the other's: a seat as wide as the timber and as long as the lap
+    const [lower, upper] = of(framed, new RegExp(`^base/${names[0]}/`))
+    if (!lower || !upper) throw new Error('no joint')
+    expect(touching(upper, lower, 0.5) / INCH ** 2).toBeCloseTo(3.5 * lap, 2)
+  })
+
+  test('a rim of 24 ft 6 in is joined on the middle of a joist', () => {
+    const design: Design = {
+      ...sized(294, 120),
+      base: usualBase('blocks', 'imperial'),
+      floor: usualFloors.imperial,
+    }
+    const framed = made(design)
+    const joists = of(framed, /^floor\/joist/).map(each => reach(each, 'x'))
+    for (const side of ['south', 'north']) {
+      const rims = of(framed, new RegExp(`^floor/rim/${side}`)).map(each => reach(each, 'x'))
+      expect(rims.map(([from]) => from)).toEqual([0, rims[0]?.[1]])
+      const joint = rims[0]?.[1] ?? NaN
+      // the last joist within 20 ft is that at 20 ft on centre
+      expect(joint).toBe(240)
+      expect(joists.filter(([from = 0, to = 0]) => from < joint && to > joint)).toEqual([[239.25, 240.75]])
+    }
+    expect(plan(design).pieces.filter(({ stock }) => stock === null)).toEqual([])
   })
 })

@@ -1,12 +1,12 @@
-import { inBase, type MemberPlace, named } from '../place'
+import { inBase, named, nth } from '../place'
 import type { Stretch } from '../../trade'
-import type { Base } from '../../design'
-import { planeAt, vec, type Vec3 } from '../../geometry'
+import type { Base, SideName } from '../../design'
 import type { Section } from '../../lumber'
-import { type Lying, lyingBoard } from '../square-board'
+import type { Units } from '../../measure'
 import type { BuildingCut, Order } from '../member'
 import { grown, type Rect, rectAlong } from '../rect'
 import { type BaseShape, type Bearing, emptyBase } from './base'
+import { halfLap, lappedRow, type TimberRow } from './lapped-row'
 
 type Border = Extract<Base, { kind: 'border' }>
 
@@ -15,7 +15,7 @@ const UNDER_TOP = 25
 
 /**
  * Timbers round the edge on a bed of gravel, half-lapped at the corners: half their height, and as long as
- * the other is wide. Where two floor frames meet lies a timber of its own, butted between the others. Without
+ * the other is wide; longer ones than are sold half-lapped in their length too. Where two floor frames meet lies a timber of its own, butted between the others. Without
  * a framed floor the walls stand on them, and gravel lies between.
  */
 export const border: BaseShape<Border> = {
@@ -29,8 +29,9 @@ export const border: BaseShape<Border> = {
       const path = rect.x1 - rect.x0 < least ? 'footprint.length' : 'footprint.width'
       return { ...emptyBase, problems: [{ code: 'base-too-small', path, least }] }
     }
-    const cross = seamTimbers(timber, rect, low, seams)
-    const sides = lapped(timber, rect, low)
+    const { yard } = building.lumber
+    const cross = seamTimbers(timber, yard, rect, low, seams)
+    const sides = lapped(timber, yard, rect, low)
     const bearings: Bearing[] = [
       { rect: { ...rect, y1: rect.y0 + t }, along: 'x' },
       { rect: { ...rect, y0: rect.y1 - t }, along: 'x' },
@@ -40,7 +41,7 @@ export const border: BaseShape<Border> = {
     ]
     return {
       feet: {},
-      orders: [...sides, ...cross.map(each => each.order)],
+      orders: [...sides, ...cross.flatMap(each => each.orders)],
       parts: [],
       holes: [],
       bearings,
@@ -68,60 +69,35 @@ export const border: BaseShape<Border> = {
   },
 }
 
-function lapped(timber: Section, { x0, x1, y0, y1 }: Rect, low: number): Order[] {
+function lapped(timber: Section, yard: Units, { x0, x1, y0, y1 }: Rect, low: number): Order[] {
   const t = timber.thickness
   const half = low + timber.depth / 2
-  const upper = (at: number, way: 1 | -1): BuildingCut => lap('x', at, way, half, 'upper')
-  const lower = (at: number, way: 1 | -1): BuildingCut => lap('y', at, way, half, 'lower')
-  const long = [upper(x0 + t, 1), upper(x1 - t, -1)]
-  const short = [lower(y0 + t, 1), lower(y1 - t, -1)]
-  return [
-    alongX(inBase('border', 'south'), timber, x0, x1, y0, low, long),
-    alongX(inBase('border', 'north'), timber, x0, x1, y1 - t, low, long),
-    alongY(inBase('border', 'west'), timber, y0, y1, x0, low, short),
-    alongY(inBase('border', 'east'), timber, y0, y1, x1 - t, low, short),
-  ]
-}
-
-/**
- * Takes the upper or lower half of a timber's height away on one side of a level of its axis: below it for
- * `way` 1, above it for -1.
- */
-function lap(axis: 'x' | 'y', at: number, way: 1 | -1, half: number, takes: 'upper' | 'lower'): BuildingCut {
-  const out: Vec3 = axis === 'x' ? vec(way, 0, 0) : vec(0, way, 0)
-  const place: Vec3 = axis === 'x' ? vec(at, 0, 0) : vec(0, at, 0)
-  return {
-    kind: 'notch',
-    name: 'lap',
-    sides: [
-      { name: 'lap', plane: planeAt(place, out) },
-      { name: 'lap', plane: planeAt(vec(0, 0, half), vec(0, 0, takes === 'upper' ? -1 : 1)) },
-    ],
+  const upper = (at: number, way: 1 | -1): BuildingCut => halfLap('x', at, way, half, 'upper')
+  const lower = (at: number, way: 1 | -1): BuildingCut => halfLap('y', at, way, half, 'lower')
+  const row = (side: SideName, along: 'x' | 'y', across: number, back: boolean): Order[] => {
+    const run = along === 'x' ? { from: x0, to: x1 } : { from: y0, to: y1 }
+    const corner = along === 'x' ? upper : lower
+    return lappedRow(
+      {
+        where: (i, of) => inBase('border', side, ...nth(i, of)),
+        role: 'border',
+        section: timber,
+        along,
+        run,
+        across,
+        low,
+        back,
+      },
+      yard,
+      { from: [corner(run.from + t, 1)], to: [corner(run.to - t, -1)] },
+    )
   }
-}
-
-const alongX = (
-  where: MemberPlace,
-  section: Section,
-  from: number,
-  to: number,
-  across: number,
-  low: number,
-  laps: readonly BuildingCut[],
-): Order => timberOf({ where, section, along: 'x', from, to, across, low }, laps)
-const alongY = (
-  where: MemberPlace,
-  section: Section,
-  from: number,
-  to: number,
-  across: number,
-  low: number,
-  laps: readonly BuildingCut[],
-): Order => timberOf({ where, section, along: 'y', from, to, across, low }, laps)
-
-function timberOf(board: Omit<Lying, 'role'>, laps: readonly BuildingCut[]): Order {
-  const order = lyingBoard({ ...board, role: 'border' })
-  return { ...order, cuts: [...order.cuts, ...laps] }
+  return [
+    ...row('south', 'x', y0, false),
+    ...row('north', 'x', y1 - t, true),
+    ...row('west', 'y', x0, false),
+    ...row('east', 'y', x1 - t, true),
+  ]
 }
 
 /**
@@ -130,18 +106,20 @@ function timberOf(board: Omit<Lying, 'role'>, laps: readonly BuildingCut[]): Ord
  */
 function seamTimbers(
   timber: Section,
+  yard: Units,
   { x0, x1, y0, y1 }: Rect,
   low: number,
   seams: Readonly<Record<'x' | 'y', readonly number[]>>,
-): (Bearing & { readonly order: Order })[] {
+): (Bearing & { readonly orders: readonly Order[] })[] {
   const t = timber.thickness
   const band = (at: number): Stretch => ({ from: at - t / 2, to: at + t / 2 })
-  const lay = (where: MemberPlace, along: 'x' | 'y', run: Stretch, across: Stretch) => ({
+  const lay = (where: TimberRow['where'], along: 'x' | 'y', run: Stretch, across: Stretch) => ({
     along,
     rect: rectAlong(along, run, across),
-    order: timberOf(
-      { where, section: timber, along, from: run.from, to: run.to, across: across.from, low },
-      [],
+    orders: lappedRow(
+      { where, role: 'border', section: timber, along, run, across: across.from, low, back: false },
+      yard,
+      { from: [], to: [] },
     ),
   })
   const edges = [x0 + t, ...seams.x.flatMap(at => [at - t / 2, at + t / 2]), x1 - t]
@@ -150,9 +128,18 @@ function seamTimbers(
     to: edges[2 * i + 1] ?? 0,
   })).filter(space => space.to - space.from > t)
   return [
-    ...seams.x.map((at, i) => lay(inBase('border/seam', i + 1), 'y', { from: y0 + t, to: y1 - t }, band(at))),
+    ...seams.x.map((at, k) =>
+      lay(
+        (i, of) => inBase('border/seam', k + 1, ...nth(i, of)),
+        'y',
+        { from: y0 + t, to: y1 - t },
+        band(at),
+      ),
+    ),
     ...seams.y.flatMap((at, k) =>
-      spaces.map((space, i) => lay(inBase('border/seam-along', k + 1, i + 1), 'x', space, band(at))),
+      spaces.map((space, m) =>
+        lay((i, of) => inBase('border/seam-along', k + 1, m + 1, ...nth(i, of)), 'x', space, band(at)),
+      ),
     ),
   ]
 }

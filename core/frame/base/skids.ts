@@ -1,22 +1,22 @@
-import { inBase, named } from '../place'
+import { inBase, named, nth } from '../place'
 import { HAIR } from '../../measure'
 import type { Base } from '../../design'
 import { planeAt, vec } from '../../geometry'
-import { lyingBoard } from '../square-board'
 import type { BuildingCut, Order } from '../member'
 import { grown, overlaps, type Rect, rectAlong, stretchesOf } from '../rect'
 import { type BaseShape, type Bearing, emptyBase } from './base'
+import { lappedRow } from './lapped-row'
 import { evenRows } from './rows'
 
 type Skids = Extract<Base, { kind: 'skids' }>
 
 /**
  * Timbers laid on gravel that the building can be drawn away on; their ends square, or sloped up from below
- * at 45 degrees.
+ * at 45 degrees. Longer ones than are sold are half-lapped, no two side by side at the same place.
  */
 export const skids: BaseShape<Skids> = {
   foot: ({ base, top, section }) => top - section(base.timber).depth,
-  frame({ base, rect, top, section, seams }) {
+  frame({ building, base, rect, top, section, seams }) {
     const timber = section(base.timber)
     const low = top - timber.depth
     const along = base.runs === 'length' ? 'x' : 'y'
@@ -33,26 +33,24 @@ export const skids: BaseShape<Skids> = {
     const tight = Math.max(...rows.slice(1).map((row, i) => (rows[i]?.to ?? 0) - row.from))
     if (tight > HAIR)
       return { ...emptyBase, problems: [{ code: 'supports-touch', path: 'base.count', by: tight }] }
-    const slopes =
-      base.ends === 'sloped'
-        ? [
-            slope(along, run.from, -1, low + timber.depth / 2),
-            slope(along, run.to, 1, low + timber.depth / 2),
-          ]
-        : []
-    const orders = rows.map((row, i): Order => {
-      const order = lyingBoard({
-        where: inBase('skid', i + 1),
-        role: 'skid',
-        section: timber,
-        along,
-        from: run.from,
-        to: run.to,
-        across: row.from,
-        low,
-      })
-      return { ...order, cuts: [...order.cuts, ...slopes] }
-    })
+    const sloped = (at: number, way: 1 | -1): BuildingCut[] =>
+      base.ends === 'sloped' ? [slope(along, at, way, low + timber.depth / 2)] : []
+    const orders = rows.flatMap((row, k): Order[] =>
+      lappedRow(
+        {
+          where: (i, of) => inBase('skid', k + 1, ...nth(i, of)),
+          role: 'skid',
+          section: timber,
+          along,
+          run,
+          across: row.from,
+          low,
+          back: k % 2 === 1,
+        },
+        building.lumber.yard,
+        { from: sloped(run.from, -1), to: sloped(run.to, 1) },
+      ),
+    )
     const bearings = rows.map((row): Bearing => ({ along, rect: rectAlong(along, run, row) }))
     const bedUnder = ({ rect: at }: Bearing): Rect => grown(at, base.gravel.beyond)
     return {

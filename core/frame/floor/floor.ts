@@ -71,7 +71,14 @@ export function frameFloor(building: Building, asked: Floor, lumber: FloorLumber
   const places: { axis: 'x' | 'y'; at: Stretch }[] = []
   const orders = bays.flatMap(bay => {
     const porch = bay.in === 'porch'
-    const framed = frameBay(porch ? { ...floor, doubled: [] } : floor, bay, porch ? [] : openings, joist, top)
+    const framed = frameBay(
+      porch ? { ...floor, doubled: [] } : floor,
+      bay,
+      porch ? [] : openings,
+      joist,
+      building.lumber.yard,
+      top,
+    )
     const joists = framed.filter(order => order.role === 'joist').map(order => placeAlongRims(order, bay))
     if (!porch)
       places.push(...joists.map(at => ({ axis: bay.joists === 'y' ? ('x' as const) : ('y' as const), at })))

@@ -1,7 +1,8 @@
-import { inFloor, type MemberPlace } from '../place'
-import { clearOfEnds, least, onCentre, overlap, type Stretch, withLayout } from '../../trade'
+import { inFloor, type MemberPlace, nth } from '../place'
+import { clearOfEnds, least, middleOf, onCentre, overlap, rowOf, type Stretch, withLayout } from '../../trade'
+import { HAIR, type Units } from '../../measure'
 import type { Floor } from '../../design'
-import type { Section } from '../../lumber'
+import { longestSold, type Section } from '../../lumber'
 import type { Order } from '../member'
 import { grown, overlaps, type Rect, stretchesOf } from '../rect'
 import { axesOf, type Bay, rimNames } from './bay'
@@ -18,12 +19,16 @@ export interface JoistPlace {
   readonly v: Stretch
 }
 
-/** Rims, joists, headers about openings and blocks of one frame, below a level (the joists' top edges). */
+/**
+ * Rims, joists, headers about openings and blocks of one frame, below a level (the joists' top edges). A rim
+ * longer than is sold is joined on the middle of a joist.
+ */
 export function frameBay(
   floor: Floor,
   bay: Bay,
   openings: readonly Rect[],
   section: Section,
+  yard: Units,
   top: number,
 ): Order[] {
   const { u, v, board } = axesOf(bay)
@@ -32,9 +37,26 @@ export function frameBay(
   const holes = openings.filter(each => overlaps(each, bay.rect)).map(each => holeIn(bay, each))
   const places = joistPlaces(floor, bay, section, holes)
   const [first, last] = rimNames(bay)
+  const longest = longestSold(section, yard)
+  const rims = [
+    { name: first, at: v.from, touched: places.filter(place => place.v.from < v.from + t + HAIR) },
+    { name: last, at: v.to - t, touched: places.filter(place => place.v.to > v.to - t - HAIR) },
+  ].map(({ name, at, touched }) => ({
+    name,
+    at,
+    row: rowOf(
+      u,
+      touched.map(place => middleOf(place.u)),
+      longest,
+      longest,
+    ),
+  }))
   return [
-    board(inFloor(bay, 'rim', first), 'rim', section, 'u', u, v.from, low),
-    board(inFloor(bay, 'rim', last), 'rim', section, 'u', u, v.to - t, low),
+    ...rims.flatMap(({ name, at, row }) =>
+      row.map((run, i) =>
+        board(inFloor(bay, 'rim', name, ...nth(i, row)), 'rim', section, 'u', run, at, low),
+      ),
+    ),
     ...places.map((at, i) =>
       board(inFloor(bay, 'joist', i + 1), 'joist', section, 'v', at.v, at.u.from, low),
     ),
