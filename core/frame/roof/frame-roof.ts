@@ -30,7 +30,7 @@ import type { BearingPartition, Obstacle } from './obstacle'
 import { roofOpeningProblems } from './opening-room'
 import { openingsTaken, pairsOf } from './openings'
 import { battenOrders } from './pergola'
-import { postsIn, purlinOrders } from './purlins'
+import { purlinOrders } from './purlins'
 import { faceOrders } from './rafters'
 import { beamOrders, type Heads, ridgeOrders } from './ridge-beam'
 import type { RoofFrame, Under } from './roof-frame'
@@ -240,7 +240,8 @@ function finished(
 ): Heads {
   const purlins = purlinOrders(building, lumber, lines, bearers, {
     taken,
-    across: [...across, ...postsIn(orders)],
+    across,
+    posts: orders.filter(({ role }) => role === 'ridge-post'),
   })
   const [fascia, soffit] = [
     fasciaOrders(building, lumber, lines, under),

@@ -124,8 +124,8 @@ function joistBeamAsk(
 ): { readonly ask: Ask | null; readonly problems: readonly Problem[] } {
   const { joistBeam: beam, ties } = building.roof
   const of = lumber.joistBeam
-  const stand = inside.members.some(({ role }) => isCeilingJoist(role))
-  if (!beam || !of || !ties.ceiling || !stand) return { ask: null, problems: [] }
+  const joists = inside.members.filter(({ role }) => isCeilingJoist(role)).map(joist => boxOf(joist).y)
+  if (!beam || !of || !ties.ceiling || !joists.length) return { ask: null, problems: [] }
   const refused = (problem: Problem) => ({ ask: null, problems: [problem] })
   const top = tiePlate(lines) + ties.ceiling.height
   const most = top - least.post
@@ -138,7 +138,11 @@ function joistBeamAsk(
     asked,
     breadth,
     takenAcross(inside, betweenEnds(building), { from: top - of.ply.depth, to: top }),
-    { from: building.depths.south, to: width - building.depths.north },
+    // up in a roof joists end short of the walls
+    {
+      from: Math.max(building.depths.south, Math.min(...joists.map(({ from }) => from))),
+      to: Math.min(width - building.depths.north, Math.max(...joists.map(({ to }) => to))),
+    },
   )
   const nearest = above === null || (below !== null && asked - below <= above - asked) ? below : above
   if (nearest === null || (beam.at !== null && Math.abs(nearest - asked) > HAIR))

@@ -40,33 +40,31 @@ export function clearPlace(
   return edges[0] ?? null
 }
 
-/** The same, or the place asked for where none is clear. */
-export const nearestClear = (
-  at: number,
+/**
+ * Where posts or braces stand, each as near to where it is asked for as what crosses and those before it let
+ * it; null where one of them finds no room.
+ */
+export function clearEach(
+  asked: readonly number[],
   thick: number,
   crossing: readonly Stretch[],
   within: Stretch,
-): number => clearPlace(at, thick, crossing, within) ?? at
-
-/**
- * Where posts stand between the end walls, each as near to where it is asked for as what crosses and the
- * posts before it let it; null where one of them finds no room.
- */
-export function clearPosts(
-  { footprint: { length }, depths }: Building,
-  thick: number,
-  asked: readonly number[],
-  crossing: readonly Stretch[],
 ): readonly number[] | null {
   const places: number[] = []
   for (const at of asked) {
     const stood = places.map((x): Stretch => ({ from: x - thick / 2, to: x + thick / 2 }))
-    const place = clearPlace(at, thick, [...crossing, ...stood], {
-      from: depths.west,
-      to: length - depths.east,
-    })
+    const place = clearPlace(at, thick, [...crossing, ...stood], within)
     if (place === null) return null
     places.push(place)
   }
   return places
 }
+
+/** Where posts stand between the end walls, likewise. */
+export const clearPosts = (
+  { footprint: { length }, depths }: Building,
+  thick: number,
+  asked: readonly number[],
+  crossing: readonly Stretch[],
+): readonly number[] | null =>
+  clearEach(asked, thick, crossing, { from: depths.west, to: length - depths.east })

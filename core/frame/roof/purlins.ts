@@ -1,6 +1,6 @@
 import { type MemberPlace, nth, ofFace } from '../place'
 import type { BearingPartition, Obstacle } from './obstacle'
-import { least, rowOf, type Stretch } from '../../trade'
+import { least, overlap, rowOf, type Stretch } from '../../trade'
 import { type Building } from '../../design'
 import {
   add,
@@ -19,7 +19,7 @@ import {
 import type { Section } from '../../lumber'
 import { countUp, degrees, HAIR } from '../../measure'
 import { SPARE } from '../square-board'
-import type { Order } from '../member'
+import { boxOfOrder, type Order } from '../member'
 import {
   abutmentOf,
   type Eave,
@@ -31,7 +31,7 @@ import {
   stripOf,
 } from '../../lines'
 import { leaningBoard } from './leaning-board'
-import { nearestClear } from './posts'
+import { clearEach } from './posts'
 import { betweenEnds } from './ties'
 
 /**
@@ -42,10 +42,14 @@ const FLATTEST = 45
 
 export type PurlinProblem = Extract<Problem, { readonly code: `purlin-${string}` }>
 
-/** What purlins and their braces keep clear of: ties, and headers between them, along the building. */
+/**
+ * What purlins and their braces keep clear of: ties, headers between them along the building, and posts under
+ * the ridge.
+ */
 interface InWay {
   readonly taken: readonly Obstacle[]
   readonly across: readonly Stretch[]
+  readonly posts: readonly Order[]
 }
 
 /**
@@ -69,15 +73,27 @@ export function purlinOrders(
   const stood: Stretch[] = []
   for (const field of fieldsOf(building, lumber, lines)) {
     const line = lineOf(field.eave, field.middle, purlin)
-    const bearer = bearerOf(building, lines, field, line, purlin, strut, bearers, inWay.taken)
+    const bearer = bearerOf(building, lines, field, line, purlin, strut, bearers, inWay)
     if ('code' in bearer) {
       problems.push(bearer)
       continue
     }
-    const crossing = [...inWay.taken.map(each => each.s), ...inWay.across, ...stood]
-    const places = bracesAt(field, purlins.spacing, strut.thickness).map(at =>
-      nearestClear(at, strut.thickness, crossing, field.reach),
+    const crossing = [
+      ...inWay.taken.map(each => each.s),
+      ...inWay.across,
+      ...inWay.posts.map(post => boxOfOrder(post, 'x')),
+      ...stood,
+    ]
+    const places = clearEach(
+      bracesAt(field, purlins.spacing, strut.thickness),
+      strut.thickness,
+      crossing,
+      field.reach,
     )
+    if (!places) {
+      problems.push({ code: 'purlin-braces-no-room', path: 'roof.purlins.spacing', side: field.eave.side })
+      continue
+    }
     stood.push(...places.map(at => ({ from: at - strut.thickness / 2, to: at + strut.thickness / 2 })))
     const row = rowOf(field.reach, places, building.walls.longest, building.walls.longest)
     orders.push(
@@ -119,7 +135,7 @@ function bearerOf(
   purlin: Section,
   strut: Section,
   bearers: readonly BearingPartition[],
-  taken: readonly Obstacle[],
+  { taken, posts }: InWay,
 ): BearingPartition | PurlinProblem {
   const { side } = eave
   const { underside } = eave.face.carrier
@@ -133,6 +149,9 @@ function bearerOf(
   if (z.from < top) return { code: 'purlin-too-low', path, side, by: top - z.from }
   if (taken.some(each => each.side === undefined && each.z.from < z.to && each.z.to > z.from))
     return { code: 'purlin-meets-tie', path, side }
+  const reached = acrossOf(low, underside, purlin)
+  if (posts.some(post => overlap(boxOfOrder(post, 'y'), reached) && boxOfOrder(post, 'z').to > z.from))
+    return { code: 'purlin-meets-post', path, side }
   const cos = underside.normal.z
   const half = (purlin.thickness / 2) * cos
   const crossed = roof.openings.findIndex(
@@ -144,22 +163,28 @@ function bearerOf(
       up + length * cos > middle - half + HAIR,
   )
   if (crossed >= 0) return { code: 'purlin-meets-opening', path, side, number: crossed + 1 }
-  const reached = bearers
+  const stands = bearers
     .map(bearer => ({ bearer, angle: angleTo(low, bearer) }))
     .sort((a, b) => b.angle - a.angle)[0]
-  if (!reached) return { code: 'purlin-unborne', path }
-  if (reached.angle < FLATTEST - HAIR)
+  if (!stands) return { code: 'purlin-unborne', path }
+  if (stands.angle < FLATTEST - HAIR)
     return {
       code: 'purlin-brace-flat',
       path,
       side,
-      angle: reached.angle,
-      least: low.y - (low.z - reached.bearer.top),
-      most: low.y + (low.z - reached.bearer.top),
+      angle: stands.angle,
+      least: low.y - (low.z - stands.bearer.top),
+      most: low.y + (low.z - stands.bearer.top),
     }
-  return meetsRow(lines, low, reached.bearer, strut.depth)
+  return meetsRow(lines, low, stands.bearer, strut.depth)
     ? { code: 'purlin-brace-blocked', path, side }
-    : reached.bearer
+    : stands.bearer
+}
+
+/** How far a purlin reaches across the building. */
+function acrossOf(low: Vec3, { normal }: Plane, { thickness, depth }: Section): Stretch {
+  const [half, deep] = [(thickness / 2) * normal.z, depth * normal.y]
+  return { from: low.y - half + Math.min(0, deep), to: low.y + half + Math.max(0, deep) }
 }
 
 /**
@@ -192,15 +217,6 @@ function meetsRow(lines: RoofLines, low: Vec3, { y, top }: BearingPartition, dep
       Math.max(...[box.from, box.to].map(at => Math.min(upper(at), low.z))) > box.bottom,
   )
 }
-
-/** Where posts under a ridge stand along the building. */
-export const postsIn = (orders: readonly Order[]): Stretch[] =>
-  orders
-    .filter(order => order.role === 'ridge-post')
-    .map(({ placement: { origin, thickness }, section }) => {
-      const [a, b] = [origin.x, origin.x + thickness.x * section.thickness]
-      return { from: Math.min(a, b), to: Math.max(a, b) }
-    })
 
 /**
  * A slope that takes a purlin: the level distance in from its wall's outside to it, and how far it reaches

@@ -51,23 +51,25 @@ export function beamOrders(
   beam: RidgeBeam,
   across: readonly Stretch[],
 ): Heads {
-  const { walls } = building
+  const { walls, depths, footprint } = building
   const { post, ply, plate } = lumber
   if (!ridge.board) return { orders: [], problems: [] }
   const [centre, { bottom }] = [middleOf(ridge.board), ridge.board]
   const asked = evenPosts(building, beam.spacing)
-  const lengthwise = walls.partitions.some(
-    ({ runs, at }) =>
-      runs === 'length' &&
-      at < centre + post.depth / 2 + gaps.besidePost &&
-      at + plate.depth > centre - post.depth / 2 - gaps.besidePost,
-  )
+  const half = post.depth / 2
+  const lengthwise =
+    centre - half < depths.south + gaps.besidePost - HAIR ||
+    centre + half > footprint.width - depths.north - gaps.besidePost + HAIR ||
+    walls.partitions.some(
+      ({ runs, at }) =>
+        runs === 'length' &&
+        at < centre + half + gaps.besidePost &&
+        at + plate.depth > centre - half - gaps.besidePost,
+    )
   // rafters that come down below the beam beside it leave a wider post no room under them
   const low = lines.faces.some(({ carrier: { underside } }) =>
     [-1, 1].some(
-      way =>
-        (meets(underside, vec(0, centre + (way * post.depth) / 2, 0), vec(0, 0, 1)) ?? Infinity) <
-        bottom - HAIR,
+      way => (meets(underside, vec(0, centre + way * half, 0), vec(0, 0, 1)) ?? Infinity) < bottom - HAIR,
     ),
   )
   const rafters = lines.faces.flatMap(face => face.places.map(each => each.at))
@@ -83,7 +85,7 @@ export function beamOrders(
       depth: 'y',
       from: 0,
       to: bottom,
-      corner: vec(at - post.thickness / 2, centre - post.depth / 2, 0),
+      corner: vec(at - post.thickness / 2, centre - half, 0),
     }),
   )
   const plies = pliesOf(ridge.along, beam.plies, places, walls.longest).flatMap((row, k) =>

@@ -22,11 +22,20 @@ export interface PostSide {
 }
 
 /**
- * What the posts of a side stand between: the lower edges of rafters that run up over it, null where none do;
- * and the feet of those that stand in the ground, by what they are called, mm.
+ * The lower edges of rafters over a side of posts; and how low hips come down over its corners, mm, null where
+ * none do.
+ */
+export interface Underside {
+  readonly rafters: Plane
+  readonly hip: number | null
+}
+
+/**
+ * What the posts of a side stand between: what runs up over it, null where nothing does; and the feet of those
+ * that stand in the ground, by what they are called, mm.
  */
 export interface PostsBetween {
-  readonly underside: Plane | null
+  readonly underside: Underside | null
   readonly feet: Readonly<Record<string, number>>
 }
 
@@ -45,6 +54,8 @@ interface Laid {
   readonly feet: PostsBetween['feet']
   /** The lower edges of rafters that run up over the side, and how high they let things so far in reach. */
   readonly underside: Plane | null
+  /** How low hips come down over its corners. */
+  readonly hip: number
   readonly under: (at: number) => number
 }
 
@@ -56,10 +67,11 @@ export function framePosts(
   building: Building,
   wall: Wall,
   lumber: PostLumber,
-  { underside, feet }: PostsBetween,
+  { underside: over, feet }: PostsBetween,
 ): PostSide {
   const { post, beam } = lumber
   const { walls } = building
+  const underside = over?.rafters ?? null
   const top = wall.height - platesOver(building, lumber)
   const layout = postLayout(walls.posts, post, beam)
   const places = postPlaces(building, wall, post)
@@ -79,6 +91,7 @@ export function framePosts(
     foot: postFoot(building),
     feet,
     underside,
+    hip: over?.hip ?? Infinity,
     under: at => (underside ? levelOn(underside, wall, lumber, at) : Infinity),
   }
   const braced = laid.z.from - laid.foot >= least.kneePost
@@ -223,9 +236,9 @@ function standing(laid: Laid): WallBoard[] {
 
 /**
  * What rafters that hook over a beam in its posts' forks take off the outer horns: all over their lower
- * edges. A hip comes down lower over a corner's: that one goes down to the beam's seat.
+ * edges. A hip comes down lower over a corner's: that one goes down to the beam's seat, or to the hip.
  */
-function hornCuts({ building, wall, lumber, layout, underside, z }: Laid, s: Stretch): BuildingCut[] {
+function hornCuts({ building, wall, lumber, layout, underside, hip, z }: Laid, s: Stretch): BuildingCut[] {
   const { set, plates } = building.walls.posts
   const [beam] = layout.plies
   if (set !== 'fork' || plates || !underside || !beam || beam.from < HAIR) return []
@@ -244,7 +257,7 @@ function hornCuts({ building, wall, lumber, layout, underside, z }: Laid, s: Str
       name: underHip ? 'housing' : 'slope',
       sides: [
         underHip
-          ? { name: 'seat', plane: flip(planeAcross('z', z.from)) }
+          ? { name: 'seat', plane: flip(planeAcross('z', Math.min(z.from, hip))) }
           : { name: 'slope', plane: flip(underside) },
         { name: 'housing', plane: wall.outside === 'low' ? inside : flip(inside) },
       ],

@@ -1,15 +1,17 @@
-import { type Building, sideNames } from '../../design'
+import { type Building, type SideName, sideNames } from '../../design'
 import {
   breakOver,
   breaksOf,
   eavesOf,
   hangsDown,
+  hipsOf,
   levelUnder,
   type Problem,
   type Profile,
   type RoofLines,
   type RoofLumber,
 } from '../../lines'
+import { radians } from '../../measure'
 import { notchProblem } from './gable-studs'
 import { isOfPosts } from './wall'
 import type { RoofOver } from './walls'
@@ -25,9 +27,14 @@ export const wallsReachRoof = ({ roof, walls }: Building): boolean =>
 
 /**
  * The lower edges of rafters that run up over a side of posts: what stands inside of it ends under them. And
- * of those that come down over a beam between the horns of its posts: the outer horns end under them.
+ * of those, and of hips, that come down over a beam between the horns of its posts: the outer horns end under
+ * them.
  */
-export const undersidesOver = (building: Building, roof: RoofLines): RoofOver['undersides'] =>
+export const undersidesOver = (
+  building: Building,
+  lumber: RoofLumber,
+  roof: RoofLines,
+): RoofOver['undersides'] =>
   Object.fromEntries(
     eavesOf(roof)
       .filter(
@@ -40,8 +47,18 @@ export const undersidesOver = (building: Building, roof: RoofLines): RoofOver['u
           !onPosts &&
           (building.roof.pergola !== null || isOfPosts(building, side)),
       )
-      .map(({ side, face }) => [side, face.carrier.underside]),
+      .map(({ side, face }) => [side, { rafters: face.carrier.underside, hip: hipOver(lumber, roof, side) }]),
   )
+
+/** How low hips come down over a side's corners, mm; null where none do. */
+function hipOver(lumber: RoofLumber, roof: RoofLines, side: SideName): number | null {
+  const over = hipsOf(roof).filter(({ sides }) => sides.some(each => each.side === side))
+  const low = over.map(
+    ({ sides: [{ height, heightAbovePlate }], drop, angle }) =>
+      height + heightAbovePlate - drop - lumber.hip.depth / Math.cos(radians(angle)),
+  )
+  return low.length ? Math.min(...low) : null
+}
 
 /** What the end walls can't be to the roof over them. */
 export const endWallProblems = (

@@ -1,7 +1,6 @@
 import { ofWall } from '../place'
 import { type Memory, newMemory } from '../memory'
 import { type Building, isOpenEnd, isSide, type SideName, sideNames, wallFoot, withValue } from '../../design'
-import type { Plane } from '../../geometry'
 import type { Section } from '../../lumber'
 import { HAIR } from '../../measure'
 import type { Stretch } from '../../trade'
@@ -17,7 +16,7 @@ import { cornerPlaces, layoutOf, nailerPlaces, type StackLines, studPlaces } fro
 import { platesOf } from './plates'
 import { neighbour, coverOnBolted } from './post-places'
 import { type PostLumber, postProblems } from './post-problems'
-import { framePosts, type PostsBetween } from './posts'
+import { framePosts, type PostsBetween, type Underside } from './posts'
 import { type RakePlate, rakePlates } from './rake-plates'
 import { levelTop, type Rake, rakedTop, standing } from './top'
 import { betweenPlates, heightAt, partitionLines, type PerWall, type Wall, wallLines } from './wall'
@@ -40,7 +39,7 @@ export interface FramedWall {
  */
 export interface RoofOver {
   readonly rafters: Profile | null
-  readonly undersides: Readonly<Partial<Record<SideName, Plane>>>
+  readonly undersides: Readonly<Partial<Record<SideName, Underside>>>
   /** Of posts that stand in the ground the level of their feet, by what they are called; mm. */
   readonly feet: Readonly<Record<string, number>>
 }

@@ -267,6 +267,8 @@ export type RoofProblem =
       readonly number: number
     }
   | { readonly code: 'purlin-meets-tie'; readonly path: 'roof.purlins'; readonly side: SideName }
+  | { readonly code: 'purlin-meets-post'; readonly path: 'roof.purlins'; readonly side: SideName }
+  | { readonly code: 'purlin-braces-no-room'; readonly path: 'roof.purlins.spacing'; readonly side: SideName }
   | {
       readonly code: 'purlin-brace-flat'
       readonly path: 'roof.purlins'

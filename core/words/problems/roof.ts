@@ -69,7 +69,7 @@ export const roofSentences: Sentences<RoofProblem> = {
   'hip-off-plate': (problem, { up }) =>
     `The hip rafters would hang ${up(problem.by)} over the corner of the plates. Use deeper hips, or a lower height above plate.`,
   'ridge-post-blocked': () =>
-    "A partition along the building, or what crosses it close together, leaves the ridge's posts no room. Space the posts wider than the building is long, or move what is in their way.",
+    "A wall or partition along the building, or what crosses it close together, leaves the ridge's posts no room. Space the posts wider than the building is long, or move what is in their way.",
   'knee-purlin-low': (problem, { down }) =>
     `The purlins would come down on what lies under the knees. Use purlins ${down(problem.most)} deep at most, or put the knees higher.`,
   'knee-mouth-deep': (problem, { up }) =>
@@ -181,6 +181,10 @@ export const roofSentences: Sentences<RoofProblem> = {
     `Braces of the ${problem.side} slope's purlin would run into the ledger or header along the building. Put a partition nearer the purlin, or leave it out.`,
   'purlin-meets-tie': problem =>
     `Ties or ceiling joists cross the ${problem.side} slope at its purlin's height. Move them, or leave the purlin out.`,
+  'purlin-meets-post': problem =>
+    `The ${problem.side} slope's purlin would run into the posts under the ridge. Leave the purlins out, or the ridge's posts.`,
+  'purlin-braces-no-room': problem =>
+    `Ties and posts leave the braces of the ${problem.side} slope's purlin no room beside each other. Space the braces farther apart, or leave the purlins out.`,
   'purlin-meets-opening': problem =>
     `The ${problem.side} slope's purlin, halfway up, would cross opening ${problem.number}. Move the opening up or down, or leave the purlins out.`,
   'purlin-no-reach': () =>
