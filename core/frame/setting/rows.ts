@@ -1,4 +1,5 @@
 import { inSetting } from '../place'
+import { HAIR } from '../../measure'
 import { add, dot, scale, unit, vec } from '../../geometry'
 import { overlap, rowOf, type Stretch } from '../../trade'
 import { leaningBoard } from '../roof/leaning-board'
@@ -250,7 +251,12 @@ export function webRows(ask: SetAsk): Wanted[] {
     const middle = (Math.max(...reaches) + Math.min(...reaches)) / 2
     const across = unit(vec(0, -along.z, along.y))
     const pieces = rowOf(reach, joints(ask), longest, longest)
-    const places = [1, -1].flatMap(side => nearby(long / 4).map(off => ({ side, off })))
+    const beside = (side: number): number =>
+      dot(web.from, vec(0, 1, 0)) + across.y * side * (web.half + lumber.setting.thickness)
+    // never out over the walls, where sheets and siding run up to the roof
+    const places = [1, -1]
+      .filter(side => beside(side) > -HAIR && beside(side) < building.footprint.width + HAIR)
+      .flatMap(side => nearby(long / 4).map(off => ({ side, off })))
     const make = ({ side, off }: (typeof places)[number]): Order[] => {
       const out = scale(across, side)
       const centre = add(web.from, scale(along, middle + off - dot(web.from, along)))

@@ -59,11 +59,11 @@ export function baysOf(
     const middle = (s.from + to) / 2
     const line = lines.find(each => middle > withinOf(each).from && middle < withinOf(each).to) ?? null
     const top = line ? highestOver(line, s) : heightAt(wall, middle)
-    // over the plate of the wall that it butts against, behind the corner boards, nothing holds a pane
+    // over the plate of another wall, butted against or lapped over its own, nothing holds a pane: it is behind
+    // the corner boards
     const bare = (z: Stretch): boolean =>
       over &&
       z.from > heightAt(wall, middle) - HAIR &&
-      (to < wall.from + HAIR || s.from > wall.to - HAIR) &&
       !boards.some(each => overlap(each.s, s) && Math.abs(each.z.to - z.from) < HAIR)
     return clearIn(
       { from: foot, to: top },

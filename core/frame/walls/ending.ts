@@ -1,7 +1,7 @@
 import { flip, planeAcross } from '../../geometry'
 import { hangsDown, highestBreak, levelUnder, type Profile, runsOver } from '../../lines'
 import { HAIR } from '../../measure'
-import { gaps, type Stretch } from '../../trade'
+import { gaps, overlap, type Stretch } from '../../trade'
 import type { BuildingCut } from '../member'
 
 /**
@@ -23,6 +23,13 @@ export function endingUnder(at: Stretch, line: Profile): Ending {
     longer: Math.min(Math.max(from, to, highestBreak(line, at)), most),
     cuts: topCuts(at, line, hung),
   }
+}
+
+/** The level that a board over a stretch reaches up to uncut: under the line and the ridge's end, mm. */
+export function freeUnder(at: Stretch, line: Profile): number {
+  const { hanging } = line
+  const under = hanging && hangsDown(line) && overlap(at, hanging) ? hanging.bottom : Infinity
+  return Math.min(endingUnder(at, line).shorter, under)
 }
 
 /**

@@ -183,7 +183,7 @@ function widest({ header }: WallOpening, room: number, t: number): number {
 function levels(rough: RoughOpening, t: number, clear: Clear): Problem | null {
   const { number, z, header } = rough
   const path = `walls.openings.${number}` as const
-  const over = z.to + header.depth - clear.top.reach(headerOver(rough, t)).shorter
+  const over = z.to + header.depth - clear.top.free(headerOver(rough, t))
   if (over > HAIR)
     return {
       code: 'header-no-room',
