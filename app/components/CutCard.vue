@@ -5,11 +5,16 @@ import { formatLength } from '../../core/measure'
 import { cardOf } from '../../core/plan'
 import { adviseOn, capital, saySection, sayLength } from '../../core/words'
 import { figureRows, markRows, sawRows, steppingRows, toldRows } from '../logic/card-rows'
+import { moment } from '../logic/moment'
 
 const bench = useBench()
 const units = computed(() => bench.design?.units ?? 'imperial')
 const card = computed(() => (bench.plan && bench.piece ? cardOf(bench.plan, bench.piece) : null))
 const cut = computed(() => (bench.piece ? bench.cutState(bench.piece) : 'no'))
+const when = computed(() => {
+  const at = bench.piece && cut.value !== 'no' ? bench.cutAt(bench.piece) : null
+  return at && moment.format(at)
+})
 const short = (mm: number): string => formatLength(mm, { units: units.value, style: 'inches' })
 const print = (): void => window.print()
 const square = ref(false)
@@ -74,6 +79,7 @@ const roleName = computed(() =>
         :aria-pressed="cut === 'yes'"
         @click="bench.tick(card.piece)"
       />
+      <small v-if="when" class="when">{{ cut === 'yes' ? when : `cut ${when}` }}</small>
       <Button icon="pi pi-print" text severity="secondary" label="Print the card" @click="print" />
       <HandPieceActs />
     </div>
@@ -158,6 +164,9 @@ const roleName = computed(() =>
   display: flex;
   gap: 8px;
   flex-wrap: wrap;
+}
+.when {
+  align-self: center;
 }
 .tick.yes {
   background: var(--moss);

@@ -1,9 +1,5 @@
-<script lang="ts">
-/** Making one takes longer than all the rest of a row. */
-const moment = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' })
-</script>
-
 <script setup lang="ts">
+import { moment } from '../logic/moment'
 import type { DesignRow } from '../storage/database'
 
 /** A design on the shelf: its picture, and what it is at a glance. */

@@ -1,6 +1,6 @@
 import { cautionsOf } from '../../core/check'
 import type { Design } from '../../core/design'
-import { type Plan, plansOf, shapeText, whole as wholeOf } from '../../core/plan'
+import { type Plan, plansOf, isCutAs, whole as wholeOf } from '../../core/plan'
 import { sayLength } from '../../core/words'
 import { shapeOf } from './roof-shapes'
 import { sectionSketch } from './section-sketch'
@@ -39,7 +39,7 @@ export function shelfCard(design: Design): ShelfCard {
 function cutOf({ design, pieces }: Plan): number {
   const ticked = new Map(design.cut.map(({ member, shape }) => [member, shape]))
   return pieces.reduce(
-    (sum, piece) => sum + piece.members.filter(id => ticked.get(id) === shapeText(piece)).length,
+    (sum, piece) => sum + piece.members.filter(id => isCutAs(piece, ticked.get(id) ?? '')).length,
     0,
   )
 }

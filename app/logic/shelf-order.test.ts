@@ -28,7 +28,11 @@ test('what the shelf says of a design is what its plan says, and counts what is 
   const rafter = plan.pieces.find(({ role }) => role === 'rafter')
   if (!rafter) throw new Error('no rafter')
   const shape = shapeText(rafter)
-  const cut = rafter.members.map((member, i) => ({ member, shape: i ? shape : 'as it was once' }))
+  const cut = rafter.members.map((member, i) => ({
+    member,
+    shape: i ? shape : 'as it was once',
+    at: null,
+  }))
   const card = shelfCard({ ...read.design, cut })
   expect(card).toMatchObject({
     size: '13\' 0" × 9\' 6"',
@@ -45,7 +49,9 @@ test('a design with every board ticked is wholly cut, what comes down again with
   if (!read.ok) throw new Error('not valid')
   const made = planOf(read.design)
   expect(made.totals.temporary.pieces).toBeGreaterThan(0)
-  const cut = made.pieces.flatMap(piece => piece.members.map(member => ({ member, shape: shapeText(piece) })))
+  const cut = made.pieces.flatMap(piece =>
+    piece.members.map(member => ({ member, shape: shapeText(piece), at: null })),
+  )
   const card = shelfCard({ ...read.design, cut })
   expect(card.cut).toBe(card.pieces)
 })

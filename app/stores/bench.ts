@@ -8,6 +8,7 @@ import {
   newMemories,
   type Piece,
   plansOf,
+  isCutAs,
   shapeText,
   valueOf,
   type Whole,
@@ -212,17 +213,27 @@ export const useBench = defineStore('bench', () => {
   function cutState(of: Piece): 'no' | 'yes' | 'changed' {
     const cut = new Map((design.value?.cut ?? []).map(each => [each.member, each.shape]))
     if (!of.members.every(id => cut.has(id))) return 'no'
-    return of.members.every(id => cut.get(id) === shapeText(of)) ? 'yes' : 'changed'
+    return of.members.every(id => isCutAs(of, cut.get(id) ?? '')) ? 'yes' : 'changed'
   }
 
   /** Ticks a piece's members as cut to the shape they have, or takes the ticks back. */
   function tick(of: Piece): void {
     const on = cutState(of) !== 'yes'
-    const shape = shapeText(of)
-    edit(at => {
-      const others = at.cut.filter(each => !of.members.includes(each.member))
-      return withValue(at, 'cut', on ? [...others, ...of.members.map(member => ({ member, shape }))] : others)
+    const [shape, at] = [shapeText(of), new Date().toISOString()]
+    edit(now => {
+      const others = now.cut.filter(each => !of.members.includes(each.member))
+      const mine = of.members.map(member => ({ member, shape, at }))
+      return withValue(now, 'cut', on ? [...others, ...mine] : others)
     })
+  }
+
+  /** When the last of a piece's members was ticked; null where that was not written down. */
+  function cutAt({ members }: Piece): Date | null {
+    const times = (design.value?.cut ?? []).flatMap(({ member, at }) =>
+      at !== null && members.includes(member) ? [at] : [],
+    )
+    const last = times.sort().at(-1)
+    return last === undefined ? null : new Date(last)
   }
 
   /** Resolves when everything is saved that was under way, or when it is plain that it can't be. */
@@ -271,6 +282,7 @@ export const useBench = defineStore('bench', () => {
     redo,
     toggleUnits,
     cutState,
+    cutAt,
     tick,
     settled,
     retry,

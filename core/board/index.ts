@@ -25,7 +25,7 @@ export {
   marks,
   outlines,
 } from './read'
-export { type Likeness, likeness } from './same'
+export { cornersEachWay, type Likeness, likeness } from './same'
 export { cutOfFace, type End, endsOf, type SawSetting, sawSetting, sawWay, type SawWay } from './saw'
 export {
   type BoardSide,

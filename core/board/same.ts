@@ -72,6 +72,15 @@ function turns(board: CutBoard): { turned: Turn[]; mirrored: Turn[] } {
   return { turned, mirrored }
 }
 
+/**
+ * The corners of a board's faces, from its start, once for each way that it can be put on the bench in its own
+ * place: two boards that are the same have the same ways.
+ */
+export const cornersEachWay = (board: CutBoard): Vec3[][] => {
+  const corners = board.faces.flatMap(({ loops }) => loops.flat())
+  return turns(board).turned.map(turn => corners.map(turn))
+}
+
 /** Whether each face of `a` has its like among the turned faces of `b`. */
 function matches(a: CutBoard, b: CutBoard, turn: Turn): boolean {
   const left = b.faces.map(face => face.loops.flat().map(turn))

@@ -5,7 +5,8 @@ export { backingOf, commonDifference, readHip, readJack, type SkewReading } from
 export { type Card, cardOf, type SawCut } from './card'
 export { type Figure, type FigureName } from './figures'
 export { detailsOf, inPlaceOf, type PieceDetails } from './details'
-export { type Piece, piecesOf, shapeText } from './piece'
+export { type Piece, piecesOf } from './piece'
+export { isCutAs, shapeText } from './shape'
 export { type Firewood, firewoodIn } from './firewood'
 export { plan, type Plan, type Totals } from './plan'
 export {

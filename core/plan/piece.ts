@@ -205,12 +205,3 @@ function inOrder(a: Group, b: Group): number {
 const micrometres = (board: CutBoard): number => Math.round(boardLength(board) * 1000)
 
 const compareText = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0)
-
-/**
- * A short text for a cut shape, to see whether a board ticked as cut is still the board asked for; to 0.1 mm
- * and 0.1 degree.
- */
-export function shapeText(piece: Piece): string {
-  const ends = piece.ends.map(end => `${end.kind} ${end.miter.toFixed(1)}/${end.bevel.toFixed(1)}`).join(', ')
-  return `${piece.section.name} ${piece.length.toFixed(1)} ${ends} ${Math.round(piece.volume / 1000)}`
-}

@@ -11,7 +11,7 @@ import { groundedSheds } from '../testing/grounded'
 import { differences as differencesOf } from '../testing/differences'
 import { sayCaution } from '../words'
 import { piecesOf } from './piece'
-import { cardOf, detailsOf, type Plan, plan, shapeText } from './index'
+import { cardOf, detailsOf, isCutAs, type Plan, plan, shapeText } from './index'
 
 const base = newDesign('a', 'imperial')
 const pitched = (rise: number, roof: Partial<Design['roof']> = {}): Plan =>
@@ -137,6 +137,52 @@ describe('pieces', () => {
   test('a piece that changes shape has another shape text', () => {
     const [a, b] = [7, 7.5].map(rise => pitched(rise).pieces.find(piece => piece.role === 'rafter'))
     expect(a && b && shapeText(a) === shapeText(b)).toBe(false)
+  })
+
+  // as wide in all, the mouth 100 mm farther down: length, ends and volume are the same
+  test("a piece whose bird's mouth moves has another shape text; one ticked before that was held has not", () => {
+    const [a, b] = [
+      [3000, 300],
+      [3200, 200],
+    ].map(([width = 0, eave = 0]) => {
+      const made = plan({
+        ...base,
+        footprint: { length: 4800, width },
+        roof: { ...base.roof, overhang: { ...base.roof.overhang, eave } },
+      })
+      return made.pieces.find(piece => piece.role === 'rafter')
+    })
+    if (!a || !b) throw new Error('no rafter')
+    expect(b.length).toBeCloseTo(a.length, 6)
+    expect(b.volume).toBeCloseTo(a.volume, 3)
+    expect(isCutAs(a, shapeText(a))).toBe(true)
+    expect(isCutAs(b, shapeText(a))).toBe(false)
+    const { ends, length, section, volume } = a
+    const said = ends.map(end => `${end.kind} ${end.miter.toFixed(1)}/${end.bevel.toFixed(1)}`).join(', ')
+    const older = `${section.name} ${length.toFixed(1)} ${said} ${Math.round(volume / 1000)}`
+    expect([isCutAs(a, older), isCutAs(b, older)]).toEqual([true, true])
+    expect(isCutAs(a, older.replace(length.toFixed(1), '1.0'))).toBe(false)
+  })
+
+  test('every board of a demo keeps its shape text turned end for end, framed anew, and alone', () => {
+    for (const file of readdirSync('demo')) {
+      const read = parseDesign(readFileSync(`demo/${file}`, 'utf8'))
+      if (!read.ok) throw new Error(file)
+      const [once, again] = [plan(read.design), plan(read.design)]
+      once.pieces.forEach((piece, i) => {
+        expect(shapeText(piece)).toBe(again.pieces[i] && shapeText(again.pieces[i]))
+        expect(shapeText(piece).length).toBeLessThanOrEqual(200)
+        for (const id of piece.members) {
+          const member = once.frame.members.find(each => each.id === id)
+          // each of its members in the place of the first
+          if (member && !piece.standing)
+            expect(shapeText({ ...piece, board: member.board })).toBe(shapeText(piece))
+        }
+      })
+      // unlike pieces of one section have unlike texts, but for those that are each other's mirror image
+      const texts = once.pieces.map(shapeText)
+      expect(new Set(texts.map((text, i) => `${once.pieces[i]?.role} ${text}`)).size).toBe(texts.length)
+    }
   })
 
   test.each(readdirSync('demo'))(

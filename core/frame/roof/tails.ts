@@ -1,7 +1,7 @@
 import { plumbCut } from './cuts'
 import { gaps } from '../../trade'
 import type { Building } from '../../design'
-import { downOf, meets, type Plane, planeAt, scale, vec, type Vec3 } from '../../geometry'
+import { dot, downOf, meets, type Plane, planeAt, scale, vec, type Vec3 } from '../../geometry'
 import { HAIR, radians } from '../../measure'
 import type { BuildingCut } from '../member'
 import {
@@ -103,7 +103,7 @@ const letIn = (
 })
 
 /**
- * Where the notch for boards of a thickness ends, square to the slope: looking in, its lower edge over what
+ * Where the notch for boards of a thickness ends, square to the slope: looking in, nowhere inside of what
  * covers the wall.
  */
 export function finishEnd(eave: Eave, cover: number, thickness: number): Plane {
@@ -112,12 +112,15 @@ export function finishEnd(eave: Eave, cover: number, thickness: number): Plane {
   return planeAt(vec(at.x, at.y, meets(eave.face.top, at, vec(0, 0, 1)) ?? 0), scale(way, -1))
 }
 
-/** In plan, where the slope's plane passes the notch's end. */
+/**
+ * In plan, where the slope's plane passes the notch's end: its lower edge, or its upper one where the roof
+ * rises outward, lies over the outside of what covers the wall.
+ */
 export const finishFoot = (
   { outside: { normal, offset }, face: { top } }: Eave,
   cover: number,
   thickness: number,
-): Vec3 => scale(normal, offset + cover + (top.normal.x * normal.x + top.normal.y * normal.y) * thickness)
+): Vec3 => scale(normal, offset + cover + Math.max(0, dot(top.normal, normal)) * thickness)
 
 /** What tails can't be: a level cut over the seat, boards let in deeper than the tail's face; said once. */
 export function tailShapeProblems(

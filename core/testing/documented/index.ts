@@ -34,9 +34,15 @@ export const documentedFiles: fc.Arbitrary<Json> = footprint.chain(({ length: lo
       site: orNull(site, 2),
       base: orNull(base),
       floor: orNull(floor(long, wide), 9),
-      cut: fc.array(fc.record({ member: one('roof/south/rafter/1', 'gone'), shape: one('', 'x') }), {
-        maxLength: 2,
-      }),
+      cut: fc.array(
+        group(
+          { member: one('roof/south/rafter/1', 'gone'), shape: one('', 'x', '2x6 96 #1a') },
+          { at: one(null, '2026-05-01T09:30:00.000Z') },
+        ),
+        {
+          maxLength: 2,
+        },
+      ),
     },
   ).chain(file =>
     fc
