@@ -16,7 +16,13 @@ const when = computed(() => {
   return at && moment.format(at)
 })
 const short = (mm: number): string => formatLength(mm, { units: units.value, style: 'inches' })
-const print = (): void => window.print()
+/** The card, also where the view beside it is one that is printed. */
+function print(): void {
+  const { dataset } = document.documentElement
+  dataset.paper = 'card'
+  window.addEventListener('afterprint', () => delete dataset.paper, { once: true })
+  window.print()
+}
 const square = ref(false)
 const squareAsked = ref(false)
 const told = computed(() => (card.value ? toldRows(card.value.piece, units.value).map(capital) : []))

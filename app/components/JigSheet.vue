@@ -12,7 +12,8 @@ const print = (): void => window.print()
 </script>
 
 <template>
-  <div class="jig">
+  <div class="jig on-paper">
+    <h1 class="only-print">{{ bench.design?.name }}: one truss in its jig</h1>
     <DrawingSheet class="drawing" :drawing="drawing" :label="label" still />
     <section v-if="jig" class="list" aria-label="Jig">
       <div class="tables">

@@ -34,7 +34,8 @@ function hold(mark: string): void {
 </script>
 
 <template>
-  <div class="setting">
+  <div class="setting on-paper">
+    <h1 class="only-print">{{ bench.design?.name }}: setting the trusses</h1>
     <DrawingSheet class="drawing" :drawing="drawing" :label="label" still />
     <ol class="steps" aria-label="Setting, step by step">
       <li v-for="step in steps" :key="step.name">

@@ -73,8 +73,8 @@ function turns(board: CutBoard): { turned: Turn[]; mirrored: Turn[] } {
 }
 
 /**
- * The corners of a board's faces, from its start, once for each way that it can be put on the bench in its own
- * place: two boards that are the same have the same ways.
+ * The corners of a board's faces, from its start, once for each way that it can be put on the bench in its
+ * own place: two boards that are the same have the same ways.
  */
 export const cornersEachWay = (board: CutBoard): Vec3[][] => {
   const corners = board.faces.flatMap(({ loops }) => loops.flat())

@@ -145,8 +145,8 @@ function isEdgeOf({ normal, offset }: Plane, { low, high }: Bounds): boolean {
 }
 
 /**
- * The side of the board that falls off in front of a plane: across it, else along an edge, else of a face. From
- * corner to corner, as of a firring that runs out to nothing, it is the edge that falls off and not the end.
+ * The side of the board that falls off in front of a plane: across it, else along an edge, else of a face.
+ * From corner to corner, as of a firring that runs out to nothing, the edge falls off and not the end.
  */
 function sideOff(normal: Vec3, { low, high }: Bounds): BoardSide {
   const part = (axis: 'x' | 'y' | 'z'): number => Math.abs(normal[axis]) * (high[axis] - low[axis])

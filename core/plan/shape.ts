@@ -6,8 +6,8 @@ const OFF_MARK = 0.0317
 const tenth = (mm: number): number => Math.round((mm + OFF_MARK) * 10)
 
 /**
- * A short text for a cut shape, to see whether a board ticked as cut is still the board asked for: its section
- * and length, and a number made of all its corners, to 0.1 mm, as it is sawn and as it stands.
+ * A short text for a cut shape, to see whether a board ticked as cut is still the board asked for: its
+ * section and length, and a number made of all its corners, to 0.1 mm, as it is sawn and as it stands.
  */
 export function shapeText({ section, length, board, standing }: Piece): string {
   const said = [board, ...(standing ? [standing.board] : [])].map(cornersText)

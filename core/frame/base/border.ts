@@ -15,8 +15,9 @@ const UNDER_TOP = 25
 
 /**
  * Timbers round the edge on a bed of gravel, half-lapped at the corners: half their height, and as long as
- * the other is wide; longer ones than are sold half-lapped in their length too. Where two floor frames meet lies a timber of its own, butted between the others. Without
- * a framed floor the walls stand on them, and gravel lies between.
+ * the other is wide; longer ones than are sold half-lapped in their length too. Where two floor frames meet
+ * lies a timber of its own, butted between the others. Without a framed floor the walls stand on them, and
+ * gravel lies between.
  */
 export const border: BaseShape<Border> = {
   foot: ({ base, top, section }) => top - section(base.timber).depth,

@@ -102,7 +102,8 @@ function lowWalls(
 }
 
 /**
- * Under partitions, each where no other low wall lies yet: beside one that is close their plates stand on both.
+ * Under partitions, each where no other low wall lies yet: beside one that is close their plates stand on
+ * both.
  */
 function underPartitions(
   building: Building,

@@ -75,9 +75,10 @@ export function innerBeams(
 ): InnerFrame {
   const { building, members } = around
   const inside: Inside = { ...around, stairs: stairsOf(members) }
-  const { ask, problems } = joistBeamAsk(building, lumber, lines, inside)
+  const kneesAsked = kneeAsks(building, lumber, lines)
+  const { ask, problems } = joistBeamAsk(building, lumber, lines, inside, kneesAsked.map(underPosts))
   const along = betweenEnds(building)
-  const knees = kneeAsks(building, lumber, lines).map(each => framedBeam(each, along, inside))
+  const knees = kneesAsked.map(each => framedBeam(each, along, inside))
   if (!ask)
     return {
       parted: new Set(),
@@ -115,12 +116,22 @@ function tooLong({ lumber: { yard } }: Building, members: readonly Member[], at:
   )
 }
 
-/** The beam under the ceiling joists that stand, or why it can't be; neither where none is asked for. */
+/** Across the building, where a beam's posts stand. */
+const underPosts = ({ at, of: { post } }: Ask): Stretch => ({
+  from: at - post.depth / 2,
+  to: at + post.depth / 2,
+})
+
+/**
+ * The beam under the ceiling joists that stand, clear of the posts of others, or why it can't be; neither
+ * where none is asked for.
+ */
 function joistBeamAsk(
   building: Building,
   lumber: RoofLumber,
   lines: RoofLines,
   inside: Inside,
+  posts: readonly Stretch[],
 ): { readonly ask: Ask | null; readonly problems: readonly Problem[] } {
   const { joistBeam: beam, ties } = building.roof
   const of = lumber.joistBeam
@@ -137,7 +148,7 @@ function joistBeamAsk(
   const { below, above } = clearAcross(
     asked,
     breadth,
-    takenAcross(inside, betweenEnds(building), { from: top - of.ply.depth, to: top }),
+    [...posts, ...takenAcross(inside, betweenEnds(building), { from: top - of.ply.depth, to: top })],
     // up in a roof joists end short of the walls
     {
       from: Math.max(building.depths.south, Math.min(...joists.map(({ from }) => from))),
@@ -179,7 +190,7 @@ function framedBeam(ask: Ask, along: Stretch, inside: Inside): Omit<InnerFrame, 
   const { ply, post } = of
   const half = (ply.thickness * beam.plies) / 2
   const across = { from: at - half, to: at + half }
-  const under = { from: at - post.depth / 2, to: at + post.depth / 2 }
+  const under = underPosts(ask)
   const bottom = top - ply.depth
   const z = { from: footAt(inside, under), to: bottom }
   const bays = baysOf(inside, along, across, { from: bottom, to: top })
