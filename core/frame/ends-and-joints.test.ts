@@ -568,7 +568,7 @@ describe('what is longer than any board sold', () => {
             ],
       )
     })
-    // half the height of the one lies on half of the other's: a seat as wide as the timber and as long as the lap
+    // the one's half height lies on the other's: a seat as wide as the timber and as long as the lap
     const [lower, upper] = of(framed, new RegExp(`^base/${names[0]}/`))
     if (!lower || !upper) throw new Error('no joint')
     expect(touching(upper, lower, 0.5) / INCH ** 2).toBeCloseTo(3.5 * lap, 2)

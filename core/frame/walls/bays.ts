@@ -59,8 +59,8 @@ export function baysOf(
     const middle = (s.from + to) / 2
     const line = lines.find(each => middle > withinOf(each).from && middle < withinOf(each).to) ?? null
     const top = line ? highestOver(line, s) : heightAt(wall, middle)
-    // over the plate of another wall, butted against or lapped over its own, nothing holds a pane: it is behind
-    // the corner boards
+    // over the plate of another wall, butted against or lapped over its own, nothing holds a pane: it is
+    // behind the corner boards
     const bare = (z: Stretch): boolean =>
       over &&
       z.from > heightAt(wall, middle) - HAIR &&

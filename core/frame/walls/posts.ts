@@ -22,8 +22,8 @@ export interface PostSide {
 }
 
 /**
- * The lower edges of rafters over a side of posts; and how low hips come down over its corners, mm, null where
- * none do.
+ * The lower edges of rafters over a side of posts; and how low hips come down over its corners, mm, null
+ * where none do.
  */
 export interface Underside {
   readonly rafters: Plane
@@ -31,8 +31,8 @@ export interface Underside {
 }
 
 /**
- * What the posts of a side stand between: what runs up over it, null where nothing does; and the feet of those
- * that stand in the ground, by what they are called, mm.
+ * What the posts of a side stand between: what runs up over it, null where nothing does; and the feet of
+ * those that stand in the ground, by what they are called, mm.
  */
 export interface PostsBetween {
   readonly underside: Underside | null
