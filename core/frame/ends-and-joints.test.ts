@@ -574,6 +574,16 @@ describe('what is longer than any board sold', () => {
     expect(touching(upper, lower, 0.5) / INCH ** 2).toBeCloseTo(3.5 * lap, 2)
   })
 
+  test('a skid as long as is sold, but for rounding, is one', () => {
+    const design: Design = {
+      ...sized(240 + 1e-9, 120),
+      base: usualBase('skids', 'imperial'),
+      floor: usualFloors.imperial,
+    }
+    // three rows, as a base of skids begins
+    expect(of(frame(design), /^base\/skid/)).toHaveLength(3)
+  })
+
   test('a rim of 24 ft 6 in is joined on the middle of a joist', () => {
     const design: Design = {
       ...sized(294, 120),

@@ -1,5 +1,5 @@
 export { gaps, hasRoom, least, MARK, type Range } from './least'
-export { middleOf, overlap, type Stretch } from './stretch'
+export { middleOf, overlap, type Stretch, without } from './stretch'
 export {
   byRole,
   type InSection,

@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { runs } from '../testing/designs'
 import { fewestBoards, rowOf } from './layout'
+import { without } from './stretch'
 
 describe('a row of boards end to end', () => {
   const asked = fc.record({
@@ -47,5 +48,59 @@ describe('a row of boards end to end', () => {
       ).map(({ to }) => to)
     expect(row([])).toEqual([1800, 3218])
     expect(row([1800])).toEqual([1200, 3218])
+  })
+})
+
+describe('what stretches leave of another', () => {
+  const whole = { from: 0, to: 100 }
+  test.each<[string, [number, number][], [number, number][]]>([
+    ['nothing taken', [], [[0, 100]]],
+    [
+      'in any order',
+      [
+        [60, 70],
+        [10, 20],
+      ],
+      [
+        [0, 10],
+        [20, 60],
+        [70, 100],
+      ],
+    ],
+    [
+      'one over another',
+      [
+        [10, 50],
+        [20, 30],
+      ],
+      [
+        [0, 10],
+        [50, 100],
+      ],
+    ],
+    [
+      'past both ends',
+      [
+        [-10, 5],
+        [95, 120],
+      ],
+      [[5, 95]],
+    ],
+    ['all of it', [[-1, 101]], []],
+    [
+      'beside it',
+      [
+        [-20, -10],
+        [110, 120],
+      ],
+      [[0, 100]],
+    ],
+  ])('%s', (_, taken, left) => {
+    const stretch = ([from, to]: [number, number]) => ({ from, to })
+    expect(without(whole, taken.map(stretch))).toEqual(left.map(stretch))
+  })
+
+  test('none as short as asked', () => {
+    expect(without(whole, [{ from: 8, to: 50 }], 10)).toEqual([{ from: 50, to: 100 }])
   })
 })

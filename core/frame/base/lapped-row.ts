@@ -1,4 +1,4 @@
-import type { Units } from '../../measure'
+import { countUp, type Units } from '../../measure'
 import { planeAt, vec, type Vec3 } from '../../geometry'
 import { longestSold, type Section } from '../../lumber'
 import type { Stretch } from '../../trade'
@@ -56,7 +56,7 @@ export function lappedRow(
 /** What a length is laid of from 0 on, lapped: whole ones first, or even ones where a stub would be left. */
 function endToEnd(length: number, longest: number, lap: number): Stretch[] {
   const shortest = 4 * lap
-  const many = longest < shortest ? 1 : Math.max(1, Math.ceil((length - lap) / (longest - lap)))
+  const many = longest < shortest ? 1 : Math.max(1, countUp((length - lap) / (longest - lap)))
   const left = length - (many - 1) * (longest - lap)
   const each = left < shortest ? (length + (many - 1) * lap) / many : longest
   return Array.from({ length: many }, (_, i) => {

@@ -3,7 +3,7 @@ import { countUp, FOOT, HAIR, ONE_READING } from '../../measure'
 import type { Problem } from '../../lines'
 import { vec } from '../../geometry'
 import type { Section } from '../../lumber'
-import { fewestBoards, gaps, least, middleOf, overlap, type Stretch } from '../../trade'
+import { fewestBoards, gaps, least, middleOf, overlap, type Stretch, without } from '../../trade'
 import { apart, type Spot } from '../../survey'
 import type { Ground } from '../ground'
 import type { Order } from '../member'
@@ -120,6 +120,7 @@ function clearStretches({ taken, skirt, section }: SkirtRoom, line: SkirtSide, b
   return without(
     line.run,
     across.map(({ run }) => run),
+    least.piece,
   )
 }
 
@@ -195,6 +196,7 @@ function boardsOn(
     const pieces = without(
       whole,
       footings.map(each => each.run),
+      least.piece,
     ).flatMap(stretch =>
       fewestBoards(stretch, {
         breaks: r % 2 ? breaks.filter(each => !joints.includes(each)) : breaks,
@@ -239,21 +241,6 @@ function stakesOn(
 /** From where to where something so thick lies that is nailed on a face from outside, mm. */
 const outward = (out: 1 | -1, face: number, thick: number): Stretch =>
   out > 0 ? { from: face, to: face + thick } : { from: face - thick, to: face }
-
-/** What of a stretch others leave, none shorter than a piece. */
-const without = (whole: Stretch, taken: readonly Stretch[]): Stretch[] =>
-  taken.reduce<Stretch[]>(
-    (free, run) =>
-      free.flatMap(each =>
-        overlap(each, run)
-          ? [
-              { from: each.from, to: run.from },
-              { from: run.to, to: each.to },
-            ].filter(({ from, to }) => to - from > least.piece)
-          : [each],
-      ),
-    [whole],
-  )
 
 /** The next break past a place, or the end. */
 function past(breaks: readonly number[], { from, to }: Stretch, at: number, way: 1 | -1): number {

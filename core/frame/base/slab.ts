@@ -7,7 +7,7 @@ import { grown, type Rect, rectAlong } from '../rect'
 import type { Section } from '../../lumber'
 import { partitionLines } from '../walls/wall'
 import type { BaseShape } from './base'
-import { least, type Stretch } from '../../trade'
+import { least, type Stretch, without } from '../../trade'
 
 type Slab = Extract<Base, { kind: 'slab' }>
 
@@ -89,7 +89,7 @@ function lowWalls(
   const walls: readonly LowRun[] = [...sides, ...underPartitions(building, inside, t, stud)]
   return walls.flatMap(({ name, along, runs, across }) => {
     const parts = across.flatMap(each =>
-      runs.flatMap(run => leftOf(run, doorsIn(building, name)).map(part => rectAlong(along, part, each))),
+      runs.flatMap(run => without(run, doorsIn(building, name)).map(part => rectAlong(along, part, each))),
     )
     return parts.map((rect, i): Part => ({
       ...named(inBase('low-wall', name, ...nth(i, parts))),
@@ -122,7 +122,7 @@ function underPartitions(
       laid.filter(other => (other.along === along) === beside).flatMap(({ across }) => across)
     return [
       ...laid,
-      { name, along, runs: leftOf(inside[along], taken(false)), across: leftOf(own, taken(true)) },
+      { name, along, runs: without(inside[along], taken(false)), across: without(own, taken(true)) },
     ]
   }, [])
 }
@@ -143,16 +143,3 @@ const doorsIn = ({ walls }: Building, name: WallId): Stretch[] =>
       const half = roughSize(opening).width / 2
       return { from: opening.at - half, to: opening.at + half }
     })
-
-/** What others leave of a stretch. */
-const leftOf = (whole: Stretch, others: readonly Stretch[]): Stretch[] =>
-  others
-    .reduce<Stretch[]>(
-      (left, other) =>
-        left.flatMap(({ from, to }) => [
-          { from, to: Math.min(to, other.from) },
-          { from: Math.max(from, other.to), to },
-        ]),
-      [whole],
-    )
-    .filter(({ from, to }) => to - from > HAIR)

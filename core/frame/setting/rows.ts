@@ -1,7 +1,7 @@
 import { inSetting } from '../place'
 import { HAIR } from '../../measure'
 import { add, dot, scale, unit, vec } from '../../geometry'
-import { overlap, rowOf, type Stretch } from '../../trade'
+import { overlap, rowOf, type Stretch, without } from '../../trade'
 import { leaningBoard } from '../roof/leaning-board'
 import { lyingFlat } from '../square-board'
 import { faceLevel, facesAcross } from '../../lines'
@@ -95,7 +95,7 @@ export function flatPurlins(ask: SetAsk): Wanted[] {
     return placesDown(HEAD, purlins, last).map((u, i): Wanted => ({
       role: 'flat-purlin',
       find: () =>
-        between(whole, openingsAt(ask, field, u)).flatMap((reach, k) =>
+        without(whole, openingsAt(ask, field, u)).flatMap((reach, k) =>
           onFace(ask, 'flat-purlin', field, u, reach, i + 1).map((order): Order =>
             k ? { ...order, where: { ...order.where, run: [...order.where.run, `part-${k + 1}`] } } : order,
           ),
@@ -119,19 +119,6 @@ function openingsAt({ building, lumber }: SetAsk, { face, on }: Field, u: number
         overlap({ from: up, to: up + length * face.top.normal.z }, { from: level - half, to: level + half }),
     )
     .map(({ at, width: wide }) => ({ from: at - wide / 2, to: at + wide / 2 }))
-    .sort((a, b) => a.from - b.from)
-}
-
-/** What of a stretch others leave. */
-function between(whole: Stretch, holes: readonly Stretch[]): Stretch[] {
-  const out: Stretch[] = []
-  let from = whole.from
-  for (const hole of holes) {
-    if (hole.from > from) out.push({ from, to: Math.min(hole.from, whole.to) })
-    from = Math.max(from, hole.to)
-  }
-  if (from < whole.to) out.push({ from, to: whole.to })
-  return out
 }
 
 /** How far from where it is wanted a row is moved at most, and by which steps it is tried, mm. */

@@ -1,6 +1,6 @@
 import { hangsDown, highestBreak, levelUnder, peakOf, type Profile, reachAt, withinOf } from '../../lines'
 import { HAIR } from '../../measure'
-import { least, overlap, type Stretch } from '../../trade'
+import { least, overlap, type Stretch, without } from '../../trade'
 import type { Rect } from '../rect'
 import type { WallBoard } from './board'
 import { heightAt, type Wall } from './wall'
@@ -65,7 +65,7 @@ export function baysOf(
       over &&
       z.from > heightAt(wall, middle) - HAIR &&
       !boards.some(each => overlap(each.s, s) && Math.abs(each.z.to - z.from) < HAIR)
-    return clearIn(
+    return without(
       { from: foot, to: top },
       taken.filter(each => overlap(each.s, s)).map(({ z }) => z),
     )
@@ -102,18 +102,6 @@ export const hangingIn = (line: Profile): Rect[] =>
 /** The highest that a line leaves clear over a stretch. */
 const highestOver = (line: Profile, { from, to }: Stretch): number =>
   Math.max(levelUnder(line, from), levelUnder(line, to), highestBreak(line, { from, to }))
-
-/** What stretches leave of one, rising. */
-function clearIn({ from, to }: Stretch, taken: readonly Stretch[]): Stretch[] {
-  const out: Stretch[] = []
-  let at = from
-  for (const each of [...taken].sort((a, b) => a.from - b.from)) {
-    if (each.from > at + HAIR) out.push({ from: at, to: Math.min(to, each.from) })
-    at = Math.max(at, each.to)
-  }
-  if (to > at + HAIR) out.push({ from: at, to })
-  return out.filter(each => each.to > each.from + HAIR)
-}
 
 /** Strips beside each other with no board between them, and alike at foot and top, as one. */
 function merged(strips: readonly Clear[]): Clear[] {
