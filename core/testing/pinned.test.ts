@@ -23,3 +23,15 @@ test.each(readdirSync('core/testing/pinned'))('%s', name => {
   for (const [i, { board, mark }] of made.pieces.entries())
     expect([mark, apart(rebuilt(fromFile(told[i]), 0.2), solidOfBoard(board)) <= 0.2]).toEqual([mark, true])
 })
+
+/** What is left out of some of them, and why, is told. */
+test.each([
+  ['purlin-by-the-ridge-posts', 'purlin-meets-post'],
+  ['ridge-post-beside-a-beam', 'ridge-post-blocked'],
+  ['joist-beam-past-the-joists', 'joist-beam-no-room'],
+  ['gable-header-beside-the-ridge', 'header-no-room'],
+])('%s is told by %s', (name, code) => {
+  const read = parseDesign(readFileSync(`core/testing/pinned/${name}.json`, 'utf8'))
+  if (!read.ok) throw new Error(JSON.stringify(read.faults))
+  expect(plan(read.design).frame.problems.map(problem => problem.code)).toContain(code)
+})

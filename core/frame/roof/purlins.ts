@@ -97,19 +97,7 @@ export function purlinOrders(
     stood.push(...places.map(at => ({ from: at - strut.thickness / 2, to: at + strut.thickness / 2 })))
     const row = rowOf(field.reach, places, building.walls.longest, building.walls.longest)
     orders.push(
-      ...row.map((s, k) =>
-        leaningBoard({
-          where: ofFace(field.eave.face, 'purlin', ...nth(k, row)),
-          role: 'purlin',
-          section: purlin,
-          along: 'x',
-          s,
-          foot: line.foot,
-          up: line.up,
-          out: line.down,
-          cuts: [],
-        }),
-      ),
+      ...row.map((s, k) => purlinOrder(ofFace(field.eave.face, 'purlin', ...nth(k, row)), purlin, line, s)),
       ...places.map((at, i) =>
         braceOrder(ofFace(field.eave.face, 'purlin-brace', i + 1), strut, line, bearer, at),
       ),
@@ -131,13 +119,14 @@ function bearerOf(
   { roof }: Building,
   lines: RoofLines,
   { eave, reach, middle }: Field,
-  { low }: PurlinLine,
+  line: PurlinLine,
   purlin: Section,
   strut: Section,
   bearers: readonly BearingPartition[],
   { taken, posts }: InWay,
 ): BearingPartition | PurlinProblem {
   const { side } = eave
+  const { low } = line
   const { underside } = eave.face.carrier
   const path = 'roof.purlins'
   if (reach.to - reach.from < least.purlin) return { code: 'purlin-no-reach', path }
@@ -149,9 +138,8 @@ function bearerOf(
   if (z.from < top) return { code: 'purlin-too-low', path, side, by: top - z.from }
   if (taken.some(each => each.side === undefined && each.z.from < z.to && each.z.to > z.from))
     return { code: 'purlin-meets-tie', path, side }
-  const reached = acrossOf(low, underside, purlin)
-  if (posts.some(post => overlap(boxOfOrder(post, 'y'), reached) && boxOfOrder(post, 'z').to > z.from))
-    return { code: 'purlin-meets-post', path, side }
+  const whole = purlinOrder(ofFace(eave.face, 'purlin'), purlin, line, reach)
+  if (posts.some(post => meetsInSection(post, whole))) return { code: 'purlin-meets-post', path, side }
   const cos = underside.normal.z
   const half = (purlin.thickness / 2) * cos
   const crossed = roof.openings.findIndex(
@@ -181,11 +169,22 @@ function bearerOf(
     : stands.bearer
 }
 
-/** How far a purlin reaches across the building. */
-function acrossOf(low: Vec3, { normal }: Plane, { thickness, depth }: Section): Stretch {
-  const [half, deep] = [(thickness / 2) * normal.z, depth * normal.y]
-  return { from: low.y - half + Math.min(0, deep), to: low.y + half + Math.max(0, deep) }
-}
+const purlinOrder = (where: MemberPlace, section: Section, line: PurlinLine, s: Stretch): Order =>
+  leaningBoard({
+    where,
+    role: 'purlin',
+    section,
+    along: 'x',
+    s,
+    foot: line.foot,
+    up: line.up,
+    out: line.down,
+    cuts: [],
+  })
+
+/** Whether two boards would be in one another somewhere along the building, seen from its end. */
+const meetsInSection = (a: Order, b: Order): boolean =>
+  (['y', 'z'] as const).every(axis => overlap(boxOfOrder(a, axis), boxOfOrder(b, axis)))
 
 /**
  * Where braces stand along a purlin, in their middles: half a space in from ends that gable studs carry, else
