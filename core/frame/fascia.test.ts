@@ -115,6 +115,34 @@ describe('fascia, worked by hand', () => {
     expect(made.members.some(member => member.role === 'rafter')).toBe(true)
   })
 
+  test('on tails cut square a deep one leans in: its lower edge keeps clear of what covers the wall', () => {
+    // a 1x12 on 2x6 tails at 12 in 12 comes in 11 1/4 x sin 45 = 7.955 in; slats of 3/4 in stand before it
+    // (closed form)
+    for (const [cover, room] of [
+      ['open', 11.25 * Math.SQRT1_2],
+      ['slats', 11.25 * Math.SQRT1_2 + 0.75],
+    ] as const) {
+      const steep = (eave: number): Design => {
+        const made = shed(
+          { sub: null, face: '1x12' },
+          { tail: 'square', pitch: { rise: 12, run: 12 }, overhang: { eave, gable: 0 } },
+        )
+        const { south, north } = made.walls.sides
+        const sides = { ...made.walls.sides, south: { ...south, cover }, north: { ...north, cover } }
+        return { ...made, walls: { ...made.walls, sides } }
+      }
+      const least = expect.closeTo(room * INCH, 6)
+      expect(frame(steep(room * INCH - 1)).problems).toEqual([
+        { code: 'fascia-no-room', path: 'roof.overhang.eave', side: 'south', least },
+      ])
+      const made = frame(steep(room * INCH))
+      expect(made.problems).toEqual([])
+      expect(clashes(made.members)).toEqual([])
+      const inside = Math.max(...reach(find(made, 'roof/south/fascia'), 'y'))
+      expect(-inside).toBeCloseTo(cover === 'slats' ? 0.75 : 0, 4)
+    }
+  })
+
   test('a section that is not known is refused as the file is read', () => {
     expect(readDesign(JSON.parse(JSON.stringify(shed({ sub: null, face: 'oak' }))))).toMatchObject({
       ok: false,

@@ -30,9 +30,9 @@ import {
   type Vec3,
 } from '../../geometry'
 import { HAIR, ONE_READING, radians } from '../../measure'
-import { least, type Stretch } from '../../trade'
+import { type Stretch } from '../../trade'
 import { breaksOf } from '../floor/deck'
-import { bargeAt, coverOn, edgesOf, fasciaThickness, partingsOn } from '../roof'
+import { bargeAt, coverOn, edgesOf, fasciaThickness, partingsOn, roomForFascia } from '../roof'
 
 /** A place on a face: `s` along the building, `v` up the slope, both from the building's origin; mm. */
 export interface FacePoint {
@@ -165,7 +165,7 @@ function eaveEdge({ building, lumber, skins }: CoverAsk, eave: Eave): CoverEdge 
   const { roof, cover } = building
   const reach = tail.offset - outside.offset
   // nothing is nailed to tails too short for it
-  const layers = reach > least.fasciaOverhang - HAIR ? fasciaThickness(lumber) : 0
+  const layers = reach > roomForFascia(building, lumber, eave) - HAIR ? fasciaThickness(lumber) : 0
   const wall = coverOn(building, lumber, side)
   // over a wall's cover only where that ends below the slope
   const above = eave.heightAbovePlate > wall * Math.tan(radians(face.angle)) - HAIR

@@ -4,7 +4,7 @@ import { mitre } from './cuts'
 import { least, rowOf } from '../../trade'
 import type { Building } from '../../design'
 import { add, scale, vec, type Vec3 } from '../../geometry'
-import { HAIR } from '../../measure'
+import { HAIR, radians } from '../../measure'
 import { squareBoard } from '../square-board'
 import type { BuildingCut, Order } from '../member'
 import {
@@ -17,6 +17,7 @@ import {
   tailedEave,
 } from '../../lines'
 import type { Section } from '../../lumber'
+import { coverOn } from './cover'
 import { leaningBoard } from './leaning-board'
 import { tailPlane, topAtTail } from './tails'
 
@@ -35,36 +36,24 @@ interface Layer {
  */
 export function fasciaOrders(
   building: Building,
-  { fascia }: RoofLumber,
+  lumber: RoofLumber,
   lines: RoofLines,
   under: Under,
 ): { readonly orders: readonly Order[]; readonly problems: readonly Problem[] } {
-  const layers: Layer[] = []
-  for (const [role, section] of [
-    ['sub-fascia', fascia.sub],
-    ['fascia', fascia.face],
-  ] as const) {
-    if (section)
-      layers.push({ role, section, off: layers.reduce((sum, layer) => sum + layer.section.thickness, 0) })
-  }
+  const layers = layersOf(lumber)
   const problems: Problem[] = []
   const orders = eavesOf(lines)
     .map(tailedEave)
     .filter(({ side }) => !building.roof.joined.includes(side))
     .flatMap((eave): Order[] => {
       const { side, tail, outside, reach } = eave
-      if (layers.length && tail.offset - outside.offset < least.fasciaOverhang - HAIR) {
-        problems.push({
-          code: 'fascia-no-room',
-          path: reach.field,
-          side,
-          least: least.fasciaOverhang,
-        })
+      const room = roomForFascia(building, lumber, eave)
+      if (layers.length && tail.offset - outside.offset < room - HAIR) {
+        problems.push({ code: 'fascia-no-room', path: reach.field, side, least: room })
         return []
       }
       return layers.flatMap((layer): Order[] => {
-        if (building.roof.tail === 'square' && eave.points === 'down')
-          return leaningOrders(building, eave, layer)
+        if (leans(building, eave)) return leaningOrders(building, eave, layer)
         const top = topOf(eave, layer)
         const below = under[side] - (top - layer.section.depth)
         if (below <= HAIR) return layerOrders(building, eave, layer, top)
@@ -78,6 +67,37 @@ export function fasciaOrders(
       })
     })
   return { orders, problems }
+}
+
+/** The boards along tails, from the tails out. */
+function layersOf({ fascia }: Pick<RoofLumber, 'fascia'>): Layer[] {
+  const { sub, face } = fascia
+  return [
+    ...(sub ? [{ role: 'sub-fascia' as const, section: sub, off: 0 }] : []),
+    ...(face ? [{ role: 'fascia' as const, section: face, off: sub?.thickness ?? 0 }] : []),
+  ]
+}
+
+/** Whether what is nailed along an eave's tails leans as they do. */
+const leans = ({ roof }: Pick<Building, 'roof'>, { points }: Eave): boolean =>
+  roof.tail === 'square' && points === 'down'
+
+/**
+ * The least overhang with which fascia has room beside a wall, mm: a board that reaches below the tails
+ * passes what covers the wall, and one that leans does so with its lower edge.
+ */
+export function roomForFascia(building: Building, lumber: RoofLumber, eave: Eave): number {
+  const { top, carrier, angle } = eave.face
+  const [sin, cos] = [Math.sin(radians(angle)), Math.cos(radians(angle))]
+  const leaning = leans(building, eave)
+  const thick = (top.offset - carrier.underside.offset) / (leaning ? 1 : cos)
+  const cover = coverOn(building, lumber, eave.side)
+  return Math.max(
+    least.fasciaOverhang,
+    ...layersOf(lumber)
+      .filter(({ section }) => section.depth > thick + HAIR)
+      .map(({ section, off }) => cover + (leaning ? section.depth * sin - off * cos : 0)),
+  )
 }
 
 /** The higher of the levels at which the roof's plane passes a layer's two faces. */
