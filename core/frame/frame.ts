@@ -138,7 +138,7 @@ export function frame(asked: Design, memory: Memory = newMemory(), hung: readonl
   const { drop } = roof
   const profile = memory.last('profile', [roof.lines, drop], () => lowered(profileOf(roof.lines), drop))
   const rafters = framed && wallsReachRoof(building) ? profile : null
-  const undersides = memory.shared('undersides', undersidesOver(building, lumber, roof.lines))
+  const undersides = memory.shared('undersides', undersidesOver(building, lumber, roof.lines, drop))
   const between = { rafters, undersides, feet: below.base.feet }
   const walls = frameWalls(building, lumber.plate, section, stack, between, memory)
   const over = { ...roof, profile, framed }

@@ -39,7 +39,7 @@ export interface CoverAsk {
   readonly stud: Section
   /** The tails over it; null without. */
   readonly eave: Eave | null
-  /** Trusses' end posts over it; none where its plate is what the roof stands on. */
+  /** What of trusses stands or lies over it; none where its plate is what the roof stands on. */
   readonly posts: readonly WallBoard[]
   /** Lowest the sheets may begin below the deck, mm. */
   readonly drop: number

@@ -277,6 +277,7 @@ function endChord({ building, roof, rafter, stud, bottom, postDepth }: FinishAsk
   return bottom && truss
     ? {
         in: rafter.thickness + truss.gusset.thickness,
+        low: bottom.low,
         top: bottom.low + bottom.depth,
         post:
           high === undefined
@@ -284,14 +285,13 @@ function endChord({ building, roof, rafter, stud, bottom, postDepth }: FinishAsk
             : high === 'south'
               ? { from: 0, to: deep }
               : { from: width - deep, to: width },
-        clear: stud.depth > rafter.thickness + HAIR ? clearOfEaves(building, rafter, roof) : EVERYWHERE,
       }
     : null
 }
 
 /**
- * Trusses' end posts as a wall's cover is nailed to them, gussets on their faces and all: those over a high
- * wall, or that of the end truss over a gable.
+ * What of trusses a wall's cover is nailed to, gussets on their faces and all: their end posts over a high
+ * wall; over a gable the end truss's bottom chord and its end post.
  */
 function postsOver(ask: FinishAsk, { wall }: FramedWall): readonly WallBoard[] {
   const { building, stud, line } = ask
@@ -319,12 +319,22 @@ function postsOver(ask: FinishAsk, { wall }: FramedWall): readonly WallBoard[] {
       : posts
   }
   const chord = eave ? null : endChord(ask)
-  if (!chord?.post) return []
-  const z = { from: chord.top, to: levelUnder(line, middleOf(chord.post)) }
+  if (!chord) return []
   const across = wall.outside === 'low' ? 0 : stud.depth - chord.in
-  return [
-    post(1, { ...stud, thickness: chord.post.to - chord.post.from, depth: chord.in }, chord.post, z, across),
-  ]
+  const lying: WallBoard = {
+    where: ofWall(wall.name, 'chord'),
+    role: 'bottom-chord',
+    section: { ...stud, thickness: chord.in, depth: chord.top - chord.low },
+    runs: 'along',
+    wide: 'up',
+    s: { from: 0, to: wall.overall },
+    z: { from: chord.low, to: chord.top },
+    across,
+  }
+  if (!chord.post) return [lying]
+  const z = { from: chord.top, to: levelUnder(line, middleOf(chord.post)) }
+  const upended = { ...stud, thickness: chord.post.to - chord.post.from, depth: chord.in }
+  return [lying, post(1, upended, chord.post, z, across)]
 }
 
 /** The tails over a wall; null where none are, or the roof could not be framed. */
@@ -370,6 +380,8 @@ function gableOf(
     line,
     behind: behindOf(building, wall.name, stud, ask.rafter, ask.roof, ask.rows),
     chord: endChord(ask),
+    clear:
+      stud.depth > ask.rafter.thickness + HAIR ? clearOfEaves(building, ask.rafter, ask.roof) : EVERYWHERE,
   })
   return boards.length || problems.length ? { line, studs: boards, rough, problems } : null
 }

@@ -154,6 +154,8 @@ export interface GableAsk {
   readonly line: Profile
   readonly behind: Behind | null
   readonly chord: EndChord | null
+  /** Where along the wall they are clear of what stands over the eave walls beside the end rafters. */
+  readonly clear: Stretch
 }
 
 /**
@@ -165,9 +167,6 @@ export interface GableAsk {
 export function gableFrame(ask: GableAsk): GableFrame {
   const { building, wall, stud, lines, line, behind, chord, section } = ask
   const t = stud.thickness
-  // over a bottom chord nearly as thick as the studs they begin on that
-  const onChord = chord !== null && chord.in > stud.depth - least.notchedStud
-  const lowest = (foot: number): number => (chord && onChord ? Math.max(foot, chord.top) : foot)
   const clear: Clear = {
     bottom: wall.height,
     floor: chord?.top ?? wall.height,
@@ -180,33 +179,24 @@ export function gableFrame(ask: GableAsk): GableFrame {
   const taken = [
     ...rough.map(each => takenBy(each, t)),
     ...(chord?.post ? [chord.post] : []),
-    ...(chord
-      ? [
-          { from: -Infinity, to: chord.clear.from },
-          { from: chord.clear.to, to: Infinity },
-        ]
-      : []),
+    { from: -Infinity, to: ask.clear.from },
+    { from: ask.clear.to, to: Infinity },
   ]
-  const footed = (board: WallBoard): WallBoard =>
-    chord && board.runs === 'up' && board.z.from < wall.height + HAIR
-      ? { ...board, cuts: [...(board.cuts ?? []), overChord(building, wall, chord)] }
-      : board
   const studs = gablePlaces(building, wall, stud, lines, line).flatMap((at, i): WallBoard[] => {
     const foot = heightAt(wall, (at.from + at.to) / 2)
     const { shorter, longer, cuts } = endingUnder(at, line)
-    if (!hasFoot(building, wall, stud, at) || shorter - lowest(foot) < least.gableStud) return []
+    if (!hasFoot(building, wall, stud, at) || shorter - foot < least.gableStud) return []
     if (taken.some(each => overlap(each, at))) return []
     const tongue = behind && runsBehind(behind, at) ? notched(building, wall, at, line, behind.rafter) : null
-    return [
-      {
-        ...upright(stud, 'gable-stud', ofGable(wall.name, 'stud', i + 1), at.from, {
-          from: foot,
-          to: tongue ? tongue.top : longer,
-        }),
-        open: true,
-        cuts: [...(tongue ? tongue.cuts : cuts), ...(chord ? [overChord(building, wall, chord)] : [])],
-      },
-    ]
+    const made: WallBoard = {
+      ...upright(stud, 'gable-stud', ofGable(wall.name, 'stud', i + 1), at.from, {
+        from: foot,
+        to: tongue ? tongue.top : longer,
+      }),
+      open: true,
+      cuts: tongue ? tongue.cuts : cuts,
+    }
+    return aboutChord(ask, made).filter(({ open, z }) => !open || shorter - z.from >= least.gableStud)
   })
   const layout = layoutOf(building, wall, lines)
   return {
@@ -214,25 +204,48 @@ export function gableFrame(ask: GableAsk): GableFrame {
     problems,
     boards: [
       ...studs,
-      ...rough.flatMap(each => openingBoards(wall, stud, clear, each, rough, layout)).map(footed),
+      ...rough
+        .flatMap(each => openingBoards(wall, stud, clear, each, rough, layout))
+        .flatMap(each => aboutChord(ask, each)),
     ],
   }
 }
 
 /**
  * What of an end truss lies on a gable wall's plates: how far in from the wall's outside its bottom chord and
- * what is on its face reach, its top above the deck, and where its end post stands along the wall; mm.
+ * what is on its face reach, its lower edge and its top above the deck, and where its end post stands along
+ * the wall; mm.
  */
 export interface EndChord {
   readonly in: number
+  readonly low: number
   readonly top: number
   readonly post: Stretch | null
-  /** Where studs that are deeper than it is thick are clear of what stands over the eave walls. */
-  readonly clear: Stretch
 }
 
-/** The notch at a stud's foot over the bottom chord of an end truss. */
-function overChord({ footprint }: Building, wall: Wall, chord: EndChord): BuildingCut {
+/**
+ * A board that stands on a gable wall's plates, about the bottom chord of its end truss: notched over it at
+ * its foot, or where it passes it on a wall lower than the chord. About one nearly as thick as itself it is
+ * parted: what stands on the chord, and what stands under it.
+ */
+function aboutChord({ building, wall, stud, chord }: GableAsk, board: WallBoard): WallBoard[] {
+  if (!chord || board.runs !== 'up' || board.z.from > chord.top - HAIR) return [board]
+  const { where, z } = board
+  const passes = chord.low - z.from >= least.gableStud
+  if (chord.in <= stud.depth - least.notchedStud)
+    return [{ ...board, cuts: [...(board.cuts ?? []), overChord(building, wall, chord, passes)] }]
+  const under: WallBoard = {
+    ...board,
+    where: { ...where, run: [...where.run, 'low'] },
+    z: { from: z.from, to: chord.low },
+    cuts: [],
+    open: false,
+  }
+  return [...(passes ? [under] : []), { ...board, z: { from: chord.top, to: z.to } }]
+}
+
+/** The notch at a stud's foot over the bottom chord of an end truss; or where the stud `passes` that. */
+function overChord({ footprint }: Building, wall: Wall, chord: EndChord, passes: boolean): BuildingCut {
   const face =
     wall.outside === 'low' ? planeAcross('x', chord.in) : flip(planeAcross('x', footprint.length - chord.in))
   return {
@@ -240,6 +253,7 @@ function overChord({ footprint }: Building, wall: Wall, chord: EndChord): Buildi
     name: 'housing',
     sides: [
       { name: 'level', plane: planeAcross('z', chord.top) },
+      ...(passes ? [{ name: 'level' as const, plane: flip(planeAcross('z', chord.low)) }] : []),
       { name: 'plumb', plane: face },
     ],
   }

@@ -12,7 +12,7 @@ export const matesOf = ({ group }: RoughOpening, all: readonly RoughOpening[]): 
 export const asksJoin = (a: RoughOpening, b: RoughOpening): boolean =>
   a.opening.join === true || b.opening.join === true
 
-/** An opening under the header of those it joins: that of the first of them, over all. */
+/** An opening under the header of those it joins: that of the first of them, over all, at its level. */
 export function joinedTo(each: RoughOpening, mates: readonly RoughOpening[]): RoughOpening[] {
   const all = [...mates, each]
   const [first = each] = [...all].sort((a, b) => a.number - b.number)
@@ -26,6 +26,7 @@ export function joinedTo(each: RoughOpening, mates: readonly RoughOpening[]): Ro
     ...mate,
     group: first.number,
     whole,
+    z: { from: mate.z.from, to: first.z.to },
     jacks,
     header: first.header,
     opening: { ...mate.opening, header },

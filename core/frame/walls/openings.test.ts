@@ -296,6 +296,29 @@ describe('two openings under one header', () => {
     expect(of(made, 'jack')).toHaveLength(5)
   })
 
+  test('heads level but for what typing rounds lie on the level of the first', () => {
+    const made = frame(opened(pair(1.5, { foot: (78.5 - 36) * INCH + 1.5 })))
+    expect(made.problems).toEqual([])
+    expect(clashes(made.members)).toEqual([])
+  })
+
+  test('the place told beside a corner is one with the jacks it has there under the other’s header', () => {
+    // 32 in wide on four jacks, nearer and nearer to the wall's end at 168 in; the window asked for past it
+    const header = { section: '2x8', plies: 2 as const, jacks: 4 }
+    const second = (at: number): WallOpening => ({ ...window(at), foot: 42.5 * INCH, join: true })
+    for (const middle of [88, 100, 105, 107, 109]) {
+      const first: WallOpening = { ...door(middle), header }
+      const [told] = frame(opened([first, second(400)])).problems
+      if (told?.code !== 'opening-near-corner') throw new Error('not told')
+      for (const at of [told.least, told.most])
+        expect(
+          frame(opened([first, { ...second(0), at }]))
+            .problems.map(({ code }) => code)
+            .filter(code => code !== 'joined-apart'),
+        ).toEqual([])
+    }
+  })
+
   test('what does not go is told with what does', () => {
     const told = (openings: readonly WallOpening[]) => frame(opened(openings)).problems
     const [heads] = told(pair(1.5, { foot: 36 * INCH }))

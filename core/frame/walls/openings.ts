@@ -1,6 +1,6 @@
 import { type Building, footOf, isSide, jacksOf, ONE_JACK, roughSize, type WallOpening } from '../../design'
 import { type Section, sheetSection } from '../../lumber'
-import { clearPlaces, gaps, hasRoom, least, MARK, type Stretch } from '../../trade'
+import { clearPlaces, gaps, hasRoom, least, MARK, middleOf, type Stretch } from '../../trade'
 import { HAIR, TYPED } from '../../measure'
 import type { Problem } from '../../lines'
 import { asksJoin, joinedTo, joinProblem, matesOf } from './joined'
@@ -58,28 +58,9 @@ export function openingsIn(
   let rough: readonly RoughOpening[] = []
   building.walls.openings.forEach((opening, number) => {
     if (opening.wall !== wall.name || !mine(opening)) return
-    const size = roughSize(opening)
-    const foot = footOf(opening)
-    const s = { from: opening.at - size.width / 2, to: opening.at + size.width / 2 }
-    const asked: RoughOpening = {
-      number,
-      opening,
-      header: section(opening.header.section),
-      s,
-      group: number,
-      whole: s,
-      z: { from: foot, to: foot + size.height },
-      over: null,
-      jacks: jacksOf(opening),
-    }
-    const all = rough.filter(other => meets(asked, other, t))
-    const beside = all.filter(other => asksJoin(asked, other) && isBeside(asked, other))
-    const mates = rough.filter(each => beside.some(other => matesOf(other, rough).includes(each)))
-    const met = all.filter(other => !mates.includes(other))
-    const under = highest(met.filter(other => headOf(other) < asked.z.from + TYPED))
-    const alone = settled(asked, clearOver(clear, under).floor, met)
-    const joined = mates.length ? joinedTo(alone, mates) : [alone]
-    const each = joined.at(-1) ?? alone
+    const standing = (at: number): Standing =>
+      standingAt({ ...opening, at }, number, section(opening.header.section), rough, clear, t)
+    const { alone, each, met, under, beside, mates, joined } = standing(opening.at)
     // those that it would carry stand on its header
     const carried = met
       .filter(other => liesUnder(each, other) && !overNearer(other, rough, each))
@@ -87,8 +68,8 @@ export function openingsIn(
     const close = mates.length ? rough.filter(other => !mates.includes(other) && meets(each, other, t)) : met
     const others = close.map(other => carried.find(known => known.number === other.number) ?? other)
     const problem =
-      atEnds(each, building, wall, t, taken) ??
-      first(beside.map(other => joinProblem(each, other, t, wall.overall))) ??
+      nearCorner(each, at => atEnds(standing(at).each, building, wall, t, taken)) ??
+      first(beside.map(other => joinProblem(alone, other, t, wall.overall))) ??
       first(others.map(other => apartOf(each, other, t))) ??
       levels(each, t, clearOver(clear, under)) ??
       first(joined.map(one => besideTeeOrStep(one, building, wall, stud, taken))) ??
@@ -109,6 +90,67 @@ export function openingsIn(
     ]
   })
   return { rough: [...rough].sort((a, b) => a.s.from - b.s.from), problems }
+}
+
+/**
+ * An opening where it is asked for, among those framed before it: what it meets, what of that it stands on,
+ * stands beside and shares a header with; and what it is by itself, and with those that it joins.
+ */
+interface Standing {
+  readonly alone: RoughOpening
+  readonly each: RoughOpening
+  readonly met: readonly RoughOpening[]
+  readonly under: RoughOpening | undefined
+  readonly beside: readonly RoughOpening[]
+  readonly mates: readonly RoughOpening[]
+  readonly joined: readonly RoughOpening[]
+}
+
+function standingAt(
+  opening: WallOpening,
+  number: number,
+  header: Section,
+  rough: readonly RoughOpening[],
+  clear: Clear,
+  t: number,
+): Standing {
+  const size = roughSize(opening)
+  const foot = footOf(opening)
+  const s = { from: opening.at - size.width / 2, to: opening.at + size.width / 2 }
+  const asked: RoughOpening = {
+    number,
+    opening,
+    header,
+    s,
+    group: number,
+    whole: s,
+    z: { from: foot, to: foot + size.height },
+    over: null,
+    jacks: jacksOf(opening),
+  }
+  const all = rough.filter(other => meets(asked, other, t))
+  const beside = all.filter(other => asksJoin(asked, other) && isBeside(asked, other))
+  const mates = rough.filter(each => beside.some(other => matesOf(other, rough).includes(each)))
+  const met = all.filter(other => !mates.includes(other))
+  const under = highest(met.filter(other => headOf(other) < asked.z.from + TYPED))
+  const alone = settled(asked, clearOver(clear, under).floor, met)
+  const joined = mates.length ? joinedTo(alone, mates) : [alone]
+  return { alone, each: joined.at(-1) ?? alone, met, under, beside, mates, joined }
+}
+
+/**
+ * Why an opening has no room beside a corner: told with the places where it has, as it then stands; at one of
+ * those it may come under another's header, on more jacks.
+ */
+function nearCorner(each: RoughOpening, at: (middle: number) => Problem | null): Problem | null {
+  const found = at(middleOf(each.s))
+  if (found?.code !== 'opening-near-corner') return found
+  const [low, high] = [at(found.least), at(found.most)]
+  const told = {
+    least: low?.code === 'opening-near-corner' ? low.least : found.least,
+    most: high?.code === 'opening-near-corner' ? high.most : found.most,
+  }
+  return hasRoom(told) ? { ...found, ...told } : found
 }
 
 /**

@@ -170,3 +170,46 @@ describe('a loft door over a ground door', () => {
     ])
   })
 })
+
+describe('a gable wall lower than the trusses over it', () => {
+  // bottom chords of 2x6 on plates at 84 in, the west wall 60 in high: 24 in between its plates and the
+  // chord, whose gusset of 1/2 in lies 2 in in from the wall's outside
+  const low = (stud: string) => {
+    const made = gabled(
+      [],
+      { shape: 'gable', pitch: { rise: 10, run: 12 }, carried: 'trusses', truss: { kind: 'king-post' } },
+      'studs',
+      { stud, sides: { west: { height: 60 * INCH } } },
+    ).frame
+    expect(made.problems).toEqual([])
+    expect(clashes(everyBoard(made))).toEqual([])
+    return made.members.filter(({ id }) => id.startsWith('walls/west/gable/stud/'))
+  }
+  const z = (member: Member): readonly number[] => {
+    const { from, to } = stretchOf(member, 'z')
+    return [from / INCH, to / INCH]
+  }
+
+  test('has studs from its plates to the roof, notched about the chord where that leaves enough of them', () => {
+    const studs = low('2x4')
+    expect(studs.map(member => z(member)[0])).toEqual(studs.map(() => expect.closeTo(60, 6)))
+    const notch = 1.5 * 5.5 * 2 * INCH ** 3
+    const [tallest] = [...studs].sort((a, b) => b.board.volume - a.board.volume)
+    if (!tallest) throw new Error('no studs')
+    const solid = tallest.board
+    // the slope takes half of its thickness times the rise over that off its top at 10 in 12
+    const top = 1.5 * 3.5 * 1.5 * (10 / 12) * 0.5 * INCH ** 3
+    const whole = 1.5 * 3.5 * (solid.end - solid.start) * INCH ** 2
+    expect(whole - solid.volume).toBeCloseTo(notch + top, -1)
+  })
+
+  test('has them parted by it where they are hardly deeper', () => {
+    const studs = low('2x3')
+    const [under, over] = [true, false].map(is => studs.filter(({ id }) => id.endsWith('/low') === is))
+    for (const member of under ?? [])
+      expect(z(member)).toEqual([expect.closeTo(60, 6), expect.closeTo(84, 6)])
+    for (const member of over ?? []) expect(z(member)[0]).toBeCloseTo(89.5, 6)
+    expect(over?.length).toBeGreaterThan(3)
+    expect(under?.length).toBeGreaterThanOrEqual(over?.length ?? NaN)
+  })
+})

@@ -6,6 +6,7 @@ import {
   hangsDown,
   hipsOf,
   levelUnder,
+  loweredLines,
   type Problem,
   type Profile,
   type RoofLines,
@@ -28,15 +29,16 @@ export const wallsReachRoof = ({ roof, walls }: Building): boolean =>
 /**
  * The lower edges of rafters that run up over a side of posts: what stands inside of it ends under them. And
  * of those, and of hips, that come down over a beam between the horns of its posts: the outer horns end under
- * them.
+ * them. End trusses may lie lower by `drop`, mm: all posts of a side are cut to those.
  */
 export const undersidesOver = (
   building: Building,
   lumber: RoofLumber,
   roof: RoofLines,
+  drop: number,
 ): RoofOver['undersides'] =>
   Object.fromEntries(
-    eavesOf(roof)
+    eavesOf(drop ? loweredLines(roof, drop) : roof)
       .filter(
         ({ points, header, onPosts, side }) =>
           // level rafters are notched over the beams on both sides, and lie lower than those
