@@ -47,7 +47,13 @@ export function meetingBelow(mine: Stood, theirs: Stood, other: number | null): 
     const [one, each] = meeting
     const { base } = mine.frame.building
     const liftable = base && meeting === raised[0]
-    const by = Math.max(0, ...raised.map(([own, under]) => under.z.to - own.z.from))
+    // what lies under the other's support has to pass it as well
+    const by = Math.max(
+      0,
+      ...raised.flatMap(([, under]) =>
+        a.over.filter(own => meets({ ...own, z: under.z }, under)).map(own => under.z.to - own.z.from),
+      ),
+    )
     return [
       {
         code: 'part-meets-base',

@@ -62,9 +62,10 @@ function partPlans(design: Design, main: Plan, memories: Memories): PartPlan[] {
     const memory = (memories.parts[i] ??= newMemory())
     const marked = `P${i + 1}-`
     const alone = plan(part, memory, { marked, problems })
-    const reach = reachOf(alone.frame, pose)
-    const met = reaches.findIndex(other => meet(other, reach))
-    reaches.push(reach)
+    // of one by itself no other is in the way
+    const reach = hung.length > 1 ? reachOf(alone.frame, pose) : null
+    const met = reach ? reaches.findIndex(other => meet(other, reach)) : -1
+    if (reach) reaches.push(reach)
     const own = { frame: alone.frame, pose }
     const below = stood.flatMap((each, k) => meetingBelow(own, each, k || null)).slice(0, 1)
     const shared = stood.flatMap(each => holesMeeting(own, each))
@@ -100,9 +101,9 @@ interface Reach {
   readonly high: readonly number[]
 }
 
-/** The box of what a part fills, in the main part's axes, mm. */
-function reachOf({ members }: Frame, pose: Placement): Reach {
-  const corners = members.flatMap(member => {
+/** The box of what a part fills, its covers too, in the main part's axes, mm. */
+function reachOf(frame: Frame, pose: Placement): Reach {
+  const corners = standingBoards(frame).flatMap(member => {
     const { x, y, z } = boxOf(member)
     return [toBuilding(pose, vec(x.from, y.from, z.from)), toBuilding(pose, vec(x.to, y.to, z.to))]
   })

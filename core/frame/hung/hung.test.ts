@@ -386,6 +386,28 @@ describe('a building of parts', () => {
     expect(() => partDesign(design, 1)).toThrow(RangeError)
   })
 
+  test('parts whose frames stand flush run into each other by what covers one of them', () => {
+    const [first] = lean('south', {}).parts
+    if (!first) throw new Error('no part')
+    const told = (siding: Part['walls']['siding']) => {
+      const parts = [0, 1500].map((along, i): Part => ({
+        ...first,
+        hang: { ...first.hang, along },
+        footprint: { length: 1500, width: 1800 },
+        walls: {
+          ...first.walls,
+          siding: i === 0 ? siding : null,
+          sides: { ...usualSides, east: { ...usualSides.east, build: 'studs' } },
+        },
+      }))
+      const at = whole({ ...shed, parts })
+      const codes = at.parts.flatMap(({ plan }) => plan.frame.problems.map(({ code }) => code))
+      return [codes, clashes(wholeMembers(at)).length > 0]
+    }
+    expect(told(null)).toEqual([[], false])
+    expect(told({ kind: 'lapped', section: '22x150', exposure: 120 })).toEqual([['parts-meet'], true])
+  })
+
   test('parts that run into each other are told', () => {
     const one = withPartOf(shed, 'lean-to', 'south', 'One')
     const two = whole(withPartOf(one, 'lean-to', 'south', 'Two'))
@@ -545,6 +567,20 @@ describe('what parts stand on', () => {
     expect(told(whole(raised))).toEqual([])
     expect(shared(whole(raised))).toEqual([])
     expect(told(whole(annexed(piers, problem.least - 5)))).toHaveLength(1)
+  })
+
+  test('what lies under the main part’s slab has to pass it too: the height told clears both', () => {
+    // a slab of 100, its top 300 over the ground, 200 past the walls; the part's plates lie under it, its
+    // studs stand in it
+    const slab = { ...usualBase('slab', 'metric'), lift: 300, beyond: 200, thickness: 100 }
+    for (const lift of [152, 190, 250]) {
+      const low = annexed(slab, lift)
+      const [problem] = told(whole(low))
+      if (problem?.code !== 'part-meets-base' || problem.least === null) continue
+      expect(problem.least).toBeCloseTo(300, 6)
+      expect(told(whole(annexed(slab, problem.least)))).toEqual([])
+    }
+    expect(told(whole(annexed(slab, 152)))).toHaveLength(1)
   })
 
   test('a slab lies up to the wall it hangs on, and up to a slab that reaches out from under that', () => {
