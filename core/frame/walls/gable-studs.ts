@@ -185,7 +185,7 @@ export function gableFrame(ask: GableAsk): GableFrame {
   const studs = gablePlaces(building, wall, stud, lines, line).flatMap((at, i): WallBoard[] => {
     const foot = heightAt(wall, (at.from + at.to) / 2)
     const { shorter, longer, cuts } = endingUnder(at, line)
-    if (!hasFoot(building, wall, stud, at) || shorter - foot < least.gableStud) return []
+    if (!hasFoot(building, wall, at) || shorter - foot < least.gableStud) return []
     if (taken.some(each => overlap(each, at))) return []
     const tongue = behind && runsBehind(behind, at) ? notched(building, wall, at, line, behind.rafter) : null
     const made: WallBoard = {
@@ -288,9 +288,9 @@ function gablePlaces(
  * Whether a stud has a level foot: none stands where a wedge lies on the eave wall's plate, or across a step,
  * where one runs up beside it.
  */
-function hasFoot({ roof, footprint }: Building, wall: Wall, stud: Section, at: Stretch): boolean {
-  if (roof.seat.rule === 'wedge' && (at.from < stud.depth || at.to > footprint.width - stud.depth))
-    return false
+function hasFoot({ roof, footprint, bearings }: Building, wall: Wall, at: Stretch): boolean {
+  const { south, north } = bearings
+  if (roof.seat.rule === 'wedge' && (at.from < south || at.to > footprint.width - north)) return false
   const foot = heightAt(wall, (at.from + at.to) / 2)
   return foot === heightAt(wall, at.from) && foot === heightAt(wall, at.to)
 }
