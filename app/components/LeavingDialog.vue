@@ -1,19 +1,28 @@
 <script setup lang="ts">
-import { sayStoring } from '../logic/storage-words'
+import { sayStorage, sayStoring } from '../logic/storage-words'
 
 /** Asked before a bench is left with something that is not entered or not stored. */
 const props = defineProps<{ refused: readonly string[] }>()
 const emit = defineEmits<{ reply: [leave: boolean]; export: [] }>()
 const bench = useBench()
+const saw = useSaw()
+/** Of the design, or where that is stored of what is at the saw. */
+const state = computed(() => (bench.storing === 'stored' ? saw.storing : bench.storing))
 const title = computed(() =>
   props.refused.length
     ? 'Not entered'
-    : bench.storing === 'storing' || bench.storing === 'silent'
+    : state.value === 'storing' || state.value === 'silent'
       ? 'Saving …'
       : 'Not saved',
 )
 /** The title says already that it is not saved. */
-const why = computed(() => sayStoring(bench.storing).replace(/^Not saved( yet)?\. /, ''))
+const why = computed(() => {
+  if (bench.storing !== 'stored') return sayStoring(bench.storing).replace(/^Not saved( yet)?\. /, '')
+  const { storing } = saw
+  return storing === 'stored' || storing === 'storing'
+    ? ''
+    : `What is at the saw waits. ${sayStorage(storing)}`
+})
 </script>
 
 <template>
@@ -28,13 +37,13 @@ const why = computed(() => sayStoring(bench.storing).replace(/^Not saved( yet)?\
       <ul v-if="refused.length">
         <li v-for="each in refused" :key="each">{{ each }}</li>
       </ul>
-      <p v-else-if="bench.storing === 'storing'" role="status">The last changes are being saved.</p>
+      <p v-else-if="state === 'storing'" role="status">The last changes are being saved.</p>
       <p v-else role="alert">{{ why }}</p>
     </div>
     <template #footer>
       <Button label="Leave without it" text severity="secondary" @click="emit('reply', true)" />
       <Button
-        v-if="!refused.length"
+        v-if="!refused.length && bench.storing !== 'stored'"
         label="Save as a file"
         icon="pi pi-download"
         outlined

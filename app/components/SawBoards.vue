@@ -206,7 +206,7 @@ const KEPT = 600
       Buy; until then the boards are as few as can be.
     </p>
     <p v-if="told" class="said-wrong" role="alert">{{ told }}</p>
-    <p v-if="saw.trouble" class="said-wrong" role="alert">{{ saw.trouble }}</p>
+    <SawTrouble class="said-wrong" />
     <p class="state" role="status">
       <template v-if="saw.planState === 'working'">
         <span>Planning …</span><span class="figures">{{ soFar }}</span>

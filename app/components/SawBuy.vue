@@ -174,7 +174,7 @@ const chart = computed(() => {
     <div v-if="told.length" class="said-wrong" role="alert">
       <p v-for="each in told" :key="each">{{ each }}</p>
     </div>
-    <p v-if="saw.trouble" class="said-wrong" role="alert">{{ saw.trouble }}</p>
+    <SawTrouble class="said-wrong" />
     <p class="total" role="status">
       <template v-if="buying">
         <b v-if="bare">No prices yet</b>

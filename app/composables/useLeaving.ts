@@ -1,7 +1,6 @@
 import { useEventListener } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { onBeforeRouteLeave, onBeforeRouteUpdate } from 'vue-router'
-import { useBench } from '../stores/bench'
 import { useTyping } from '../stores/typing'
 import { useUnderWay } from '../stores/under-way'
 
@@ -13,7 +12,6 @@ const GRACE = 400
  * for, and what can be neither entered nor stored is asked about.
  */
 export function useLeaving() {
-  const bench = useBench()
   const typing = useTyping()
   const underWay = useUnderWay()
   /** What could not be entered, a sentence each. */
@@ -48,12 +46,9 @@ export function useLeaving() {
   }
 
   // what was waited for has been stored after all: nothing is left to ask
-  watch(
-    () => bench.storing,
-    state => {
-      if (state === 'stored' && !refused.value.length) reply(true)
-    },
-  )
+  watch(stored, is => {
+    if (is && !refused.value.length) reply(true)
+  })
 
   onBeforeRouteUpdate(mayTurn)
   onBeforeRouteLeave(mayLeave)

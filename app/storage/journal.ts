@@ -10,17 +10,15 @@ import {
   setDeleted,
   step,
 } from './designs'
-import { PATIENCE, type StorageTrouble, troubleOf } from './trouble'
+import { Queue, type QueueState } from './queue'
+import { troubleOf } from './trouble'
 
 /** Something that was done to a design and is not stored yet. */
 type Act =
   { readonly kind: 'change'; readonly change: Change } | { readonly kind: 'step'; readonly by: -1 | 1 }
 
-/**
- * stored: all is; storing: something is under way; otherwise why what waits can't be stored. 'taken-off':
- * another tab took the design off the shelf.
- */
-export type JournalState = 'stored' | 'storing' | StorageTrouble | 'taken-off'
+/** As of any queue; 'taken-off': another tab took the design off the shelf. */
+export type JournalState = QueueState | 'taken-off'
 
 /**
  * Something worth a sentence: another tab's change came between, or damaged states of the history were passed
@@ -38,36 +36,28 @@ export interface Foreseen {
 /** How many states seen in this tab are remembered, so that undo shows at once. */
 const REMEMBERED = 200
 
-/**
- * One design's changes on their way into storage: each shows at once and is stored in turn; what can't be
- * stored is kept and tried again.
- */
-export class Journal {
+/** One design's changes on their way into storage: each shows at once and is stored in turn. */
+export class Journal extends Queue<Act, 'taken-off'> {
   private stored: Opened
-  private readonly waiting: Act[] = []
   /** Documents by their place in the history, of those that this tab has seen. */
   private readonly seen = new Map<number, Design>()
-  private running: Promise<void> | null = null
-  private closed = false
-  state: JournalState = 'stored'
 
   constructor(
     private readonly db: ShelfDatabase,
     opened: Opened,
     private readonly now: () => number,
     private readonly told: (news: JournalNews | null) => void,
-    private readonly patience = PATIENCE,
+    patience?: number,
   ) {
+    super(() => {
+      told(null)
+    }, patience)
     this.stored = opened
     this.seen.set(opened.row.cursor, opened.design)
   }
 
   get row(): DesignRow {
     return this.stored.row
-  }
-  /** How many acts are not stored yet. */
-  get count(): number {
-    return this.waiting.length
   }
 
   /** The design with all that waits done to it. */
@@ -92,57 +82,25 @@ export class Journal {
     return { design, canUndo: cursor > first, canRedo: cursor < last }
   }
 
-  add(act: Act): void {
-    this.waiting.push(act)
-    this.retry()
-  }
-
-  /** Stores what waits, oldest first; does nothing while that is under way. */
-  retry(): void {
-    if (this.running || this.closed || !this.waiting.length) return this.told(null)
-    this.running = this.run().finally(() => {
-      this.running = null
-      this.told(null)
-    })
-    this.told(null)
-  }
-
-  private async run(): Promise<void> {
-    this.state = 'storing'
-    for (let act = this.waiting[0]; act && !this.closed; act = this.waiting[0]) {
-      const timer = setTimeout(() => this.say('silent'), this.patience)
-      try {
-        this.done(await this.store(act))
-      } catch (error) {
-        if (error instanceof DamagedHistory) this.skip()
-        else
-          return this.say(
-            error instanceof NoSuchDesign ? (error.takenOff ? 'taken-off' : 'gone') : troubleOf(error),
-          )
-      } finally {
-        clearTimeout(timer)
-      }
-      this.state = 'storing'
-    }
-    this.state = 'stored'
-  }
-
-  private say(state: JournalState): void {
-    this.state = state
-    this.told(null)
-  }
-
-  private store(act: Act): Promise<Opened> {
+  protected async storeNext(): Promise<void> {
+    const [act] = this.waiting
+    if (!act) return
     const { id } = this.row
-    return act.kind === 'step'
-      ? step(this.db, id, act.by, this.now())
-      : saveChange(this.db, id, act.change, this.now())
+    this.done(
+      act.kind === 'step'
+        ? await step(this.db, id, act.by, this.now())
+        : await saveChange(this.db, id, act.change, this.now()),
+    )
   }
 
-  /** A step onto states that can't be read is given up. */
-  private skip(): void {
-    this.waiting.shift()
-    this.told('all-damaged')
+  protected override refused(error: unknown): JournalState | null {
+    if (error instanceof DamagedHistory) {
+      // a step onto states that can't be read is given up
+      this.waiting.shift()
+      this.told('all-damaged')
+      return null
+    }
+    return error instanceof NoSuchDesign ? (error.takenOff ? 'taken-off' : 'gone') : troubleOf(error)
   }
 
   private done(result: Opened): void {
@@ -188,16 +146,5 @@ export class Journal {
       this.state = troubleOf(error)
     }
     this.retry()
-  }
-
-  /** Resolves when all is stored, or when it is plain that it can't be. */
-  async settled(): Promise<void> {
-    while (this.running) await this.running
-  }
-
-  /** Lets go of what waits. */
-  close(): void {
-    this.closed = true
-    this.waiting.length = 0
   }
 }

@@ -5,6 +5,7 @@ import { cutPieces, sheetSections, type Whole, yardLengths } from '../../core/pl
 import type { PlanMade } from '../logic/nest-work'
 import { PlanWork } from '../logic/plan-work'
 import { sayStorage } from '../logic/storage-words'
+import { Changes, type QueueState } from '../storage/queue'
 import {
   bookIn,
   changeBook,
@@ -30,89 +31,81 @@ const LATER = 15_000
 
 /**
  * What is at the saw: the stock book, the cut plan of the design on the bench, made in the background, and
- * how much of it is sawn. Each change is stored as it is made.
+ * how much of it is sawn. Each change shows as it is made, and what can't be stored is kept and tried again.
  */
 export const useSaw = defineStore('saw', () => {
   const bench = useBench()
   const book = shallowRef<StockBook>(newBook)
   const state = shallowRef<SawState>(nothingSawn)
-  /** What storage refuses, in words; then what is shown is kept in this page alone. */
-  const trouble = ref('')
+  /** Whether all of it is stored; otherwise that it is under way, or why it can't be. */
+  const storing = ref<QueueState>('stored')
+  /** Why what is kept could not be read, in words. */
+  const unread = ref('')
   const design = ref<string | null>(null)
   /** Whether what the browser keeps has been read. */
   const read = ref(false)
-  let waiting = 0
   let stopWatching: (() => void) | null = null
 
-  async function store<T>(work: () => Promise<T>, took: (result: T) => void): Promise<void> {
-    waiting++
-    try {
-      const result = await within(work())
-      trouble.value = ''
-      if (waiting === 1) took(result)
-    } catch (error) {
-      trouble.value = `What is at the saw is not stored. ${sayStorage(troubleOf(error))}`
-    } finally {
-      waiting--
-    }
+  const newBookChanges = () =>
+    new Changes<StockBook>(book.value, change => changeBook(sawDatabase(), change), show)
+  const newStateChanges = (id: string) =>
+    new Changes<SawState>(nothingSawn, change => changeSaw(sawDatabase(), id, change), show)
+  let bookChanges = newBookChanges()
+  let stateChanges: ReturnType<typeof newStateChanges> | null = null
+  /** Shows what is stored with all that waits done to it. */
+  function show(): void {
+    book.value = bookChanges.shown
+    state.value = stateChanges?.shown ?? nothingSawn
+    storing.value = worst(bookChanges.state, stateChanges?.state ?? 'stored')
   }
-  const all = new Set<Promise<void>>()
-  function keep(work: Promise<void>): void {
-    all.add(work)
-    void work.finally(() => all.delete(work))
-  }
-  useUnderWay().add({
-    settled: async () => {
-      await Promise.all(all)
-    },
-    stored: () => all.size === 0,
-  })
 
-  function setBook(change: (at: StockBook) => StockBook): void {
-    book.value = change(book.value)
-    keep(
-      store(
-        () => changeBook(sawDatabase(), change),
-        stored => {
-          book.value = stored
-        },
-      ),
-    )
+  const plans = new Set<Promise<void>>()
+  function keep(work: Promise<void>): void {
+    plans.add(work)
+    void work.finally(() => plans.delete(work))
   }
-  function setState(change: (at: SawState) => SawState): void {
-    const id = design.value
-    if (id === null) return
-    state.value = change(state.value)
-    keep(
-      store(
-        () => changeSaw(sawDatabase(), id, change),
-        stored => {
-          if (design.value === id) state.value = stored
-        },
-      ),
-    )
+  const settled = async (): Promise<void> => {
+    await Promise.all([bookChanges.settled(), stateChanges?.settled(), ...plans])
   }
+  useUnderWay().add({ settled, stored: () => storing.value === 'stored' })
+  /** Tries again to store what waits. */
+  function retry(): void {
+    bookChanges.retry()
+    stateChanges?.retry()
+  }
+  /** What storage refuses, in words; what is shown is then kept in this page alone. */
+  const trouble = computed(() =>
+    storing.value === 'stored' || storing.value === 'storing'
+      ? unread.value
+      : `What is at the saw is not stored. ${sayStorage(storing.value)}`,
+  )
+
+  const setBook = (change: (at: StockBook) => StockBook): void => bookChanges.add(change)
+  const setState = (change: (at: SawState) => SawState): void => stateChanges?.add(change)
 
   /** Reads what is kept of a design, and follows what other tabs change of it. */
   async function open(id: string): Promise<void> {
     if (design.value === id) return
     close()
     design.value = id
+    stateChanges = newStateChanges(id)
     try {
       const [kept, row] = await within(Promise.all([bookIn(sawDatabase()), sawIn(sawDatabase(), id)]))
       if (design.value !== id) return
-      book.value = kept
-      state.value = stateOf(row)
+      bookChanges.take(kept)
+      stateChanges.take(stateOf(row))
+      show()
       made.value = row.made
     } catch (error) {
-      trouble.value = `What is kept at the saw can't be read. ${sayStorage(troubleOf(error))}`
+      unread.value = `What is kept at the saw can't be read. ${sayStorage(troubleOf(error))}`
     }
     if (design.value !== id) return
     read.value = true
     stopWatching = watchSaw(sawDatabase(), id, seen => {
-      if (waiting || design.value !== id) return
-      if (!same(book.value, seen.book)) book.value = seen.book
-      if (!same(state.value, seen.state)) state.value = seen.state
+      if (design.value !== id) return
+      if (!bookChanges.count && !same(book.value, seen.book)) bookChanges.take(seen.book)
+      if (!stateChanges?.count && !same(state.value, seen.state)) stateChanges?.take(seen.state)
+      show()
     })
   }
 
@@ -123,11 +116,18 @@ export const useSaw = defineStore('saw', () => {
     clearTimeout(timer)
     design.value = null
     read.value = false
-    state.value = nothingSawn
+    // whoever leaves was asked about what is not stored
+    stateChanges?.close()
+    stateChanges = null
+    if (bookChanges.count) {
+      bookChanges.close()
+      bookChanges = newBookChanges()
+    }
+    show()
     made.value = null
     planState.value = 'idle'
     stage.value = null
-    trouble.value = ''
+    unread.value = ''
   }
 
   const made = shallowRef<(PlanMade & { readonly key: string }) | null>(null)
@@ -198,9 +198,13 @@ export const useSaw = defineStore('saw', () => {
   )
 
   return {
-    ...{ book, state, trouble, read, open, close, setBook, setState },
+    ...{ book, state, storing, trouble, read, open, close, setBook, setState, retry },
     ...{ asked, plan, sheets, planState, stage, near, make, stop },
   }
 })
+
+/** Of two queues the state that is farther from being stored. */
+const worst = (a: QueueState, b: QueueState): QueueState =>
+  a === 'stored' ? b : b === 'stored' || (a !== 'storing' && b === 'storing') ? a : b
 
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b)

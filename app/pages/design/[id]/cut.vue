@@ -102,7 +102,7 @@ useKeys(commands)
       />
     </header>
     <h1 class="visually-hidden">At the saw: {{ bench.saved?.name }}</h1>
-    <p v-if="saw.trouble" class="note" role="alert">{{ saw.trouble }}</p>
+    <SawTrouble class="note" />
     <p v-if="working" class="note" role="status">Planning the rest …</p>
     <p v-else-if="told" class="note" role="status">{{ told }}</p>
     <div v-if="run && stale.length" class="note" role="alert">
