@@ -10,8 +10,8 @@ async function makeRoom(): Promise<void> {
 <template>
   <div v-if="saw.trouble" class="saw-trouble" role="alert">
     <p>{{ saw.trouble }}</p>
-    <Button v-if="saw.storing === 'full'" text size="small" label="Make room" @click="makeRoom" />
-    <Button v-else-if="saw.storing !== 'stored'" text size="small" label="Try again" @click="saw.retry()" />
+    <Button v-if="saw.storing === 'full'" text label="Make room" @click="makeRoom" />
+    <Button v-else-if="saw.storing !== 'stored'" text label="Try again" @click="saw.retry()" />
   </div>
 </template>
 
