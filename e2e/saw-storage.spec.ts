@@ -107,9 +107,7 @@ test('prices typed while storage is full stay, and are stored once there is room
   await expect(price).toHaveValue('17.45')
 })
 
-test('a burst of ticks is stored in a moment, and no storage is called silent', async ({
-  page,
-}) => {
+test('a burst of ticks is stored in a moment, and no storage is called silent', async ({ page }) => {
   const { tick } = await begin(page)
   const made = page.locator('.at-saw header .figures')
   const all = Number(/of (\d+)/.exec(await made.innerText())?.[1])
