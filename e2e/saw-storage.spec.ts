@@ -1,30 +1,6 @@
 import type { Page } from '@playwright/test'
 import { expect, openDemo, test } from './fixtures'
-
-/**
- * Lets what is kept at the saw find no room until it is said otherwise or the page is loaded again: what was
- * written ends its transaction with the browser's error, as at its commit.
- */
-async function fillable(page: Page): Promise<(full: boolean) => Promise<void>> {
-  await page.addInitScript(() => {
-    const write = IDBObjectStore.prototype.put
-    IDBObjectStore.prototype.put = function (this: IDBObjectStore, ...given: [unknown, IDBValidKey?]) {
-      const request = write.apply(this, given)
-      if ((window as { full?: boolean }).full && ['saws', 'book'].includes(this.name))
-        request.addEventListener('success', () => {
-          Object.defineProperty(this.transaction, 'error', {
-            get: () => new DOMException('no room', 'QuotaExceededError'),
-          })
-          this.transaction.abort()
-        })
-      return request
-    }
-  })
-  return full =>
-    page.evaluate(full => {
-      ;(window as { full?: boolean }).full = full
-    }, full)
-}
+import { fillable } from './full-storage'
 
 /** Begins at the saw with a small demo, and gives back how many are made and what is pressed to leave. */
 async function begin(page: Page) {
@@ -51,7 +27,7 @@ async function begin(page: Page) {
 test('ticks made while storage is full stay, and are stored with the next one that finds room', async ({
   page,
 }) => {
-  const fill = await fillable(page)
+  const fill = await fillable(page, 'saw')
   const { shows, tick, note } = await begin(page)
   await tick(1, 2)
   await fill(true)
@@ -67,7 +43,7 @@ test('ticks made while storage is full stay, and are stored with the next one th
 test('room made stores what waits; leaving before is asked about, and staying loses nothing', async ({
   page,
 }) => {
-  const fill = await fillable(page)
+  const fill = await fillable(page, 'saw')
   const { shows, tick, note } = await begin(page)
   await fill(true)
   await tick(1, 3)
@@ -86,7 +62,7 @@ test('room made stores what waits; leaving before is asked about, and staying lo
 })
 
 test('prices typed while storage is full stay, and are stored once there is room', async ({ page }) => {
-  const fill = await fillable(page)
+  const fill = await fillable(page, 'saw')
   await openDemo(page, 'Sallow Marsh ringing hut', 'saw')
   await page
     .getByRole('group', { name: 'View', exact: true })

@@ -1,5 +1,6 @@
 import type { BrowserContext, Page } from '@playwright/test'
 import { expect, field, openDemo, reportViolations, test } from './fixtures'
+import { fillable } from './full-storage'
 
 const HUT = 'Sallow Marsh ringing hut'
 const span = (page: Page) => field(page, 'Span')
@@ -7,34 +8,6 @@ const saving = (page: Page) => page.getByRole('group', { name: 'Saving' })
 /** The shelf comes by itself once what was entered is stored; loading it before would leave that behind. */
 const onShelf = (page: Page) =>
   expect(page.getByRole('link', { name: new RegExp(`^${HUT}\\b(?!,)`) }).first()).toBeVisible()
-
-/**
- * Lets storage be full for the page until it is said otherwise or loaded again: what was written ends its
- * transaction with the browser's error, as at its commit.
- */
-async function fillable(page: Page): Promise<(full: boolean) => Promise<void>> {
-  await page.addInitScript(() => {
-    for (const name of ['add', 'put'] as const) {
-      const write = IDBObjectStore.prototype[name]
-      IDBObjectStore.prototype[name] = function (this: IDBObjectStore, ...given: [unknown, IDBValidKey?]) {
-        const request = write.apply(this, given)
-        const last = this.name === 'designs' ? name === 'put' : (given[0] as { index: number }).index === 0
-        if ((window as { full?: boolean }).full && last)
-          request.addEventListener('success', () => {
-            Object.defineProperty(this.transaction, 'error', {
-              get: () => new DOMException('no room', 'QuotaExceededError'),
-            })
-            this.transaction.abort()
-          })
-        return request
-      }
-    }
-  })
-  return full =>
-    page.evaluate(full => {
-      ;(window as { full?: boolean }).full = full
-    }, full)
-}
 
 /**
  * Holds the database in another tab, so that whatever this one stores has to wait; what is given back lets
@@ -172,7 +145,7 @@ test('between benches text half typed is entered too', { tag: '@wide' }, async (
 test('with storage full a bench says so, keeps what was done, lets it be saved as a file and saves it when there is room', async ({
   page,
 }) => {
-  const fill = await fillable(page)
+  const fill = await fillable(page, 'design')
   await openDemo(page, HUT)
   await expect(saving(page)).toHaveText('Saved')
   await fill(true)
@@ -203,7 +176,7 @@ test('with storage full a bench says so, keeps what was done, lets it be saved a
 })
 
 test('with storage full the shelf says what was not done, and why', { tag: '@wide' }, async ({ page }) => {
-  const fill = await fillable(page)
+  const fill = await fillable(page, 'design')
   await page.goto('/')
   await page
     .getByRole('link', { name: new RegExp(`^${HUT}\\b(?!,)`) })
