@@ -41,7 +41,7 @@ const options = computed(() => {
     plugins: { legend: { labels: { color: colour('--ink'), font } } },
     scales: {
       y: { ticks: { color: colour('--ink'), font }, grid: { display: false } },
-      over: axis('over, %', 'bottom'),
+      over: axis('offcuts, %', 'bottom'),
       ...(props.chart.costly && { cost: axis('cost', 'top') }),
     },
   }
