@@ -95,7 +95,8 @@ function report(): void {
       <span v-if="turned" class="ends turned">{{ turned }}</span>
     </p>
     <p class="quiet figures">
-      from {{ length(card.from) }} to {{ length(end) }} along the board<template v-if="card.count > 1"
+      from <span class="whole">{{ length(card.from) }}</span> to
+      <span class="whole">{{ length(end) }}</span> along the board<template v-if="card.count > 1"
         >, {{ card.count }} in a row</template
       >
     </p>
@@ -198,5 +199,8 @@ function report(): void {
 .fault {
   color: var(--crayon-words);
   font-weight: 700;
+}
+.whole {
+  white-space: nowrap;
 }
 </style>

@@ -6,8 +6,7 @@ const props = defineProps<{ refused: readonly string[] }>()
 const emit = defineEmits<{ reply: [leave: boolean]; export: [] }>()
 const bench = useBench()
 const saw = useSaw()
-/** Of the design, or where that is stored of what is at the saw. */
-const state = computed(() => (bench.storing === 'stored' ? saw.storing : bench.storing))
+const state = useSaving()
 const title = computed(() =>
   props.refused.length
     ? 'Not entered'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { FOOT } from '../../core/measure'
 import { sayLongLength, sayWeight } from '../../core/words'
-import { storingWords } from '../logic/storage-words'
+import { moment } from '../logic/moment'
 import { cleanName } from '../stores/shelf'
 
 const emit = defineEmits<{ keys: []; export: [] }>()
@@ -9,6 +9,11 @@ const bench = useBench()
 const dusk = useDusk()
 const units = computed(() => bench.design?.units ?? 'imperial')
 const name = ref<string | null>(null)
+const undoTitle = computed(() =>
+  bench.madeAt !== null && bench.canUndo
+    ? `Undo what was done ${moment.format(bench.madeAt)} (Ctrl+Z)`
+    : 'Undo (Ctrl+Z)',
+)
 const wood = computed(() => {
   const totals = bench.plan?.totals
   if (!totals) return ''
@@ -62,20 +67,14 @@ const long = computed(() => {
         @keydown.escape="keepName"
       />
     </h1>
-    <span
-      class="saving quiet"
-      :class="{ not: !['stored', 'storing', 'silent'].includes(bench.storing) }"
-      aria-label="Saving"
-      role="group"
-      >{{ storingWords[bench.storing] }}</span
-    >
+    <SavingWords class="saving" />
     <div class="acts">
       <Button
         icon="pi pi-undo"
         text
         severity="secondary"
         aria-label="Undo"
-        title="Undo (Ctrl+Z)"
+        :title="undoTitle"
         :disabled="!bench.canUndo"
         @click="bench.undo()"
       />
@@ -183,15 +182,6 @@ const long = computed(() => {
 .name:hover {
   border-bottom-color: var(--line);
 }
-.saving {
-  font-size: 0.85rem;
-  white-space: nowrap;
-  min-width: 4.4em;
-}
-.saving.not {
-  color: var(--crayon-words);
-  font-weight: 700;
-}
 .acts {
   display: flex;
   align-items: center;
@@ -228,7 +218,7 @@ const long = computed(() => {
   .title {
     flex: 1 1 60%;
   }
-  .saving {
+  .top .saving {
     min-width: 0;
   }
   .tally {

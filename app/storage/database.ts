@@ -23,6 +23,8 @@ export interface EditRow {
   readonly design: string
   readonly index: number
   readonly document: unknown
+  /** When it was made, ms since 1970; older states have none. */
+  readonly at?: number
 }
 
 export class ShelfDatabase extends Dexie {

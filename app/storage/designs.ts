@@ -1,14 +1,15 @@
 import { type Design, type DesignFault, readDesign } from '../../core/design'
 import type { DesignRow, ShelfDatabase } from './database'
-import { soundRow } from './rows'
+import { madeAt, soundRow } from './rows'
 
 /**
- * A design as it stands, with where it is in its history. `passed` counts the damaged states that a step went
- * over.
+ * A design as it stands, with where it is in its history, and when that state was made, ms since 1970; null
+ * where that was not written down. `passed` counts the damaged states that a step went over.
  */
 export interface Opened {
   readonly row: DesignRow
   readonly design: Design
+  readonly at: number | null
   readonly passed?: number
 }
 
@@ -66,7 +67,7 @@ export async function addDesign(
   }
   await db.transaction('rw', db.designs, db.edits, async () => {
     await db.designs.add(row)
-    await db.edits.add({ design: id, index: 0, document: design })
+    await db.edits.add({ design: id, index: 0, document: design, at: now })
   })
   return row
 }
@@ -84,18 +85,18 @@ async function rowOf(db: ShelfDatabase, id: string): Promise<DesignRow> {
 export async function openDesign(db: ShelfDatabase, id: string): Promise<Opened> {
   return db.transaction('r', db.designs, db.edits, async () => {
     const row = await rowOf(db, id)
-    return { row, design: await documentAt(db, row, row.cursor) }
+    return { row, ...(await stateAt(db, row, row.cursor)) }
   })
 }
 
-async function documentAt(db: ShelfDatabase, row: DesignRow, index: number): Promise<Design> {
+async function stateAt(db: ShelfDatabase, row: DesignRow, index: number): Promise<Omit<Opened, 'row'>> {
   const edit = await db.edits.get([row.id, index])
   const read = readDesign(edit?.document)
   if (!read.ok) throw new UnreadableDesign(read.faults)
-  return read.design
+  return { design: read.design, at: madeAt(edit) }
 }
 
-/** Makes a change on the design as it is stored, after whatever other tabs have saved. */
+/** Makes a change on the design as it is stored, after whatever other tabs have saved; `now` is its time. */
 export async function saveChange(
   db: ShelfDatabase,
   id: string,
@@ -104,12 +105,12 @@ export async function saveChange(
 ): Promise<Opened> {
   return db.transaction('rw', db.designs, db.edits, async () => {
     const row = await rowOf(db, id)
-    const design = await documentAt(db, row, row.cursor)
-    const next = change(design)
-    if (next === design) return { row, design }
+    const stands = await stateAt(db, row, row.cursor)
+    const next = change(stands.design)
+    if (next === stands.design) return { row, ...stands }
     const cursor = row.cursor + 1
     await db.edits.where('[design+index]').between([id, cursor], [id, Infinity]).delete()
-    await db.edits.add({ design: id, index: cursor, document: next })
+    await db.edits.add({ design: id, index: cursor, document: next, at: now })
     const first = Math.max(row.first, cursor - HISTORY)
     if (first > row.first)
       await db.edits.where('[design+index]').between([id, row.first], [id, first]).delete()
@@ -123,7 +124,7 @@ export async function saveChange(
       updated: now,
     }
     await db.designs.put(saved)
-    return { row: saved, design: next }
+    return { row: saved, design: next, at: now }
   })
 }
 
@@ -136,7 +137,8 @@ export async function step(db: ShelfDatabase, id: string, by: -1 | 1, now: numbe
     const row = await rowOf(db, id)
     let passed = 0
     for (let at = row.cursor + by; at >= row.first && at <= row.last; at += by) {
-      const read = readDesign((await db.edits.get([id, at]))?.document)
+      const edit = await db.edits.get([id, at])
+      const read = readDesign(edit?.document)
       if (!read.ok) {
         passed++
         continue
@@ -149,10 +151,10 @@ export async function step(db: ShelfDatabase, id: string, by: -1 | 1, now: numbe
         updated: now,
       }
       await db.designs.put(moved)
-      return { row: moved, design: read.design, passed }
+      return { row: moved, design: read.design, at: madeAt(edit), passed }
     }
     if (passed > 0) throw new DamagedHistory(`${passed} damaged states`)
-    return { row, design: await documentAt(db, row, row.cursor) }
+    return { row, ...(await stateAt(db, row, row.cursor)) }
   })
 }
 

@@ -13,9 +13,19 @@ import {
 import { Queue, type QueueState } from './queue'
 import { troubleOf } from './trouble'
 
+/**
+ * Changes that are one step of undo, first to last, and when the last was made, ms since 1970. Those with the
+ * same `burst` that follow each other before they are stored become one.
+ */
+interface Changed {
+  readonly kind: 'change'
+  readonly changes: readonly Change[]
+  readonly burst: string | null
+  readonly at: number
+}
+
 /** Something that was done to a design and is not stored yet. */
-type Act =
-  { readonly kind: 'change'; readonly change: Change } | { readonly kind: 'step'; readonly by: -1 | 1 }
+type Act = Changed | { readonly kind: 'step'; readonly by: -1 | 1 }
 
 /** As of any queue; 'taken-off': another tab took the design off the shelf. */
 export type JournalState = QueueState | 'taken-off'
@@ -26,9 +36,14 @@ export type JournalState = QueueState | 'taken-off'
  */
 export type JournalNews = 'both-kept' | 'passed-damaged' | 'all-damaged'
 
-/** A design as it is shown, and whether there is something to undo and to redo. */
-export interface Foreseen {
+/** A state of the design, and when it was made, ms since 1970; null where that was not written down. */
+interface Made {
   readonly design: Design
+  readonly at: number | null
+}
+
+/** A design as it is shown, and whether there is something to undo and to redo. */
+export interface Foreseen extends Made {
   readonly canUndo: boolean
   readonly canRedo: boolean
 }
@@ -39,8 +54,10 @@ const REMEMBERED = 200
 /** One design's changes on their way into storage: each shows at once and is stored in turn. */
 export class Journal extends Queue<Act, 'taken-off'> {
   private stored: Opened
-  /** Documents by their place in the history, of those that this tab has seen. */
-  private readonly seen = new Map<number, Design>()
+  /** States by their place in the history, of those that this tab has seen. */
+  private readonly seen = new Map<number, Made>()
+  /** The oldest of what waits, while it is on its way. */
+  private leaving: Act | null = null
 
   constructor(
     private readonly db: ShelfDatabase,
@@ -53,7 +70,21 @@ export class Journal extends Queue<Act, 'taken-off'> {
       told(null)
     }, patience)
     this.stored = opened
-    this.seen.set(opened.row.cursor, opened.design)
+    this.seen.set(opened.row.cursor, opened)
+  }
+
+  /** Makes a change; one of the same `burst` as the change before, if that waits still, is one with it. */
+  change(change: Change, burst: string | null = null): void {
+    const last = this.waiting.at(-1)
+    const joins = last?.kind === 'change' && burst !== null && last.burst === burst && last !== this.leaving
+    const changes = joins ? [...last.changes, change] : [change]
+    if (joins) this.waiting.pop()
+    this.add({ kind: 'change', changes, burst, at: this.now() })
+  }
+
+  /** Undoes with -1, redoes with 1. */
+  step(by: -1 | 1): void {
+    this.add({ kind: 'step', by })
   }
 
   get row(): DesignRow {
@@ -64,33 +95,36 @@ export class Journal extends Queue<Act, 'taken-off'> {
   foresee(): Foreseen {
     const seen = new Map(this.seen)
     const { first } = this.stored.row
-    let {
-      design,
-      row: { cursor, last },
-    } = this.stored
+    let made: Made = this.stored
+    let { cursor, last } = this.stored.row
     for (const act of this.waiting) {
       if (act.kind === 'step') {
         cursor = Math.min(last, Math.max(first, cursor + act.by))
-        design = seen.get(cursor) ?? design
+        made = seen.get(cursor) ?? made
         continue
       }
-      const next = act.change(design)
-      if (next === design) continue
+      const design = changed(act, made.design)
+      if (design === made.design) continue
       last = ++cursor
-      seen.set(cursor, (design = next))
+      seen.set(cursor, (made = { design, at: act.at }))
     }
-    return { design, canUndo: cursor > first, canRedo: cursor < last }
+    return { design: made.design, at: made.at, canUndo: cursor > first, canRedo: cursor < last }
   }
 
   protected async storeNext(): Promise<void> {
     const [act] = this.waiting
     if (!act) return
     const { id } = this.row
-    this.done(
-      act.kind === 'step'
-        ? await step(this.db, id, act.by, this.now())
-        : await saveChange(this.db, id, act.change, this.now()),
-    )
+    this.leaving = act
+    try {
+      this.done(
+        act.kind === 'step'
+          ? await step(this.db, id, act.by, this.now())
+          : await saveChange(this.db, id, at => changed(act, at), act.at),
+      )
+    } finally {
+      this.leaving = null
+    }
   }
 
   protected override refused(error: unknown): JournalState | null {
@@ -122,7 +156,7 @@ export class Journal extends Queue<Act, 'taken-off'> {
       if (index > opened.row.last || index < opened.row.first) this.seen.delete(index)
     if (opened.row.cursor === opened.row.last)
       for (const index of this.seen.keys()) if (index >= opened.row.cursor) this.seen.delete(index)
-    this.seen.set(opened.row.cursor, opened.design)
+    this.seen.set(opened.row.cursor, opened)
     if (this.seen.size > REMEMBERED) this.seen.delete(Math.min(...this.seen.keys()))
   }
 
@@ -136,10 +170,11 @@ export class Journal extends Queue<Act, 'taken-off'> {
       if (this.state === 'taken-off') await setDeleted(this.db, id, 0)
       else {
         const { design } = this.foresee()
-        this.stored = { row: await addDesign(this.db, id, design, this.now()), design }
+        const at = this.now()
+        this.stored = { row: await addDesign(this.db, id, design, at), design, at }
         this.waiting.length = 0
         this.seen.clear()
-        this.seen.set(0, design)
+        this.seen.set(0, this.stored)
       }
       this.state = 'stored'
     } catch (error) {
@@ -148,3 +183,6 @@ export class Journal extends Queue<Act, 'taken-off'> {
     this.retry()
   }
 }
+
+const changed = ({ changes }: Changed, design: Design): Design =>
+  changes.reduce((at, change) => change(at), design)

@@ -42,6 +42,8 @@ export const useBench = defineStore('bench', () => {
   const storing = ref<JournalState>('stored')
   const canUndo = ref(false)
   const canRedo = ref(false)
+  /** When the state that stands was made, ms since 1970; null where that was not written down. */
+  const madeAt = ref<number | null>(null)
   const notice = ref('')
   const view = ref<'drawing' | 'frame'>('drawing')
   /** How many steps of raising are shown in 3D; null for all. */
@@ -98,6 +100,7 @@ export const useBench = defineStore('bench', () => {
     dropPreview()
     row.value = saved.value = null
     canUndo.value = canRedo.value = false
+    madeAt.value = null
     letGo()
     part.value = null
     notice.value = ''
@@ -123,6 +126,7 @@ export const useBench = defineStore('bench', () => {
     if (part.value !== null && !foreseen.design.parts[part.value]) part.value = null
     canUndo.value = foreseen.canUndo
     canRedo.value = foreseen.canRedo
+    madeAt.value = foreseen.at
     storing.value = journal.state
   }
 
@@ -161,14 +165,17 @@ export const useBench = defineStore('bench', () => {
     return at === null ? change : building => withHung(building, at, change)
   }
 
-  /** Makes a change of the part on the bench at once and saves it; undo puts back what was before. */
-  const edit = (change: Change): void => editWhole(inWhole(change))
+  /**
+   * Makes a change of the part on the bench at once and saves it; undo puts back what was before. Changes of
+   * one `burst`, faster than they are saved, are one.
+   */
+  const edit = (change: Change, burst?: string): void => editWhole(inWhole(change), burst)
 
-  function editWhole(change: Change): void {
+  function editWhole(change: Change, burst?: string): void {
     dropPreview()
     const before = saved.value
     if (!journal || !before || change(before) === before) return
-    journal.add({ kind: 'change', change })
+    journal.change(change, burst)
   }
 
   const setValue = (path: string, value: unknown): void => edit(at => withEdit(at, path, value))
@@ -177,10 +184,10 @@ export const useBench = defineStore('bench', () => {
     if (saved.value) attempt(inWhole(at => withEdit(at, path, value))(saved.value))
   }
   const undo = (): void => {
-    if (canUndo.value) journal?.add({ kind: 'step', by: -1 })
+    if (canUndo.value) journal?.step(-1)
   }
   const redo = (): void => {
-    if (canRedo.value) journal?.add({ kind: 'step', by: 1 })
+    if (canRedo.value) journal?.step(1)
   }
   const toggleUnits = (): void =>
     edit(at => withValue(at, 'units', at.units === 'imperial' ? 'metric' : 'imperial'))
@@ -224,7 +231,7 @@ export const useBench = defineStore('bench', () => {
       const others = now.cut.filter(each => !of.members.includes(each.member))
       const mine = of.members.map(member => ({ member, shape, at }))
       return withValue(now, 'cut', on ? [...others, ...mine] : others)
-    })
+    }, 'ticks')
   }
 
   /** When the last of a piece's members was ticked; null where that was not written down. */
@@ -272,6 +279,7 @@ export const useBench = defineStore('bench', () => {
     storing,
     canUndo,
     canRedo,
+    madeAt,
     open,
     close,
     edit,

@@ -84,7 +84,10 @@ useKeys(commands)
       <NuxtLink :to="`/design/${id}/saw`" class="back"
         ><i class="pi pi-arrow-left" aria-hidden="true" /> Saw bench</NuxtLink
       >
-      <span v-if="run" class="figures" role="status">{{ made }} of {{ total }}</span>
+      <div v-if="run" class="tally">
+        <span class="figures" role="status">{{ made }} of {{ total }}</span>
+        <SavingWords />
+      </div>
       <Button
         icon="pi pi-undo"
         text
@@ -181,9 +184,16 @@ header {
   border-bottom: 1px solid var(--line);
   background: var(--paper);
 }
-header .figures {
+.tally {
   margin-left: auto;
+  display: grid;
+  justify-items: end;
+  text-align: right;
+  white-space: nowrap;
+}
+header .figures {
   font-size: 1.25rem;
+  line-height: 1.2;
   font-weight: 700;
 }
 header :deep(.p-button) {
@@ -261,6 +271,12 @@ header :deep(.p-button) {
   color: #000;
 }
 @media (max-width: 480px) {
+  header {
+    gap: 4px;
+  }
+  header .figures {
+    font-size: 1.1rem;
+  }
   .of {
     padding-inline: 12px;
   }
