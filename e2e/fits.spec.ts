@@ -1,6 +1,7 @@
 import type { Page } from '@playwright/test'
 import { cutOff } from './cut-off'
 import { demoLink, demos, expect, test } from './fixtures'
+import { wordsOnWords } from './words-on-words'
 
 /** The benches, and the choice of views on each. */
 const views = {
@@ -44,7 +45,8 @@ class Look {
   ) {}
 
   async #once(what: string): Promise<void> {
-    for (const fault of await this.page.evaluate(cutOff)) this.faults.push(`${what}: ${fault}`)
+    const faults = [...(await this.page.evaluate(cutOff)), ...(await this.page.evaluate(wordsOnWords))]
+    for (const fault of faults) this.faults.push(`${what}: ${fault}`)
   }
 
   async at(what: string): Promise<void> {

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { closeRows, type Drawing, fit as fitTo, type Handle, layOut, marginsOf, px } from '../../core/drawing'
+import { type Drawing, type Handle, type Laid, layOut, NARROW, px, type Spot } from '../../core/drawing'
 import { type FieldPath, findLimit, isPitchPath, subjectAt } from '../../core/design'
 import { type Pitch, riseInTwelve } from '../../core/measure'
-import { sayLength, saySubject } from '../../core/words'
+import { saySubject } from '../../core/words'
 import { showEntry } from '../logic/entry'
 import { useFieldName } from '../composables/useFieldName'
 import { useWalk } from '../composables/useWalk'
@@ -18,10 +18,10 @@ const { width, height } = useElementSize(box)
  * opening, so it has its own once it is in hand.
  */
 const drawing = computed<Drawing>(() =>
-  width.value > 0 && width.value < 520
+  width.value > 0 && width.value < NARROW
     ? {
         ...whole,
-        dimensions: closeRows(whole.dimensions.filter(each => each.field)),
+        dimensions: whole.dimensions.filter(each => each.field),
         handles: whole.handles.filter(({ field }) => {
           const [opening] = /^(walls|roof|floor)\.openings\.\d+/.exec(field) ?? []
           return !opening || opening === bench.subject?.key
@@ -29,21 +29,45 @@ const drawing = computed<Drawing>(() =>
       }
     : whole,
 )
-const free = computed(() =>
-  fitTo(drawing.value, Math.max(width.value, 320), Math.max(height.value, 240), marginsOf(drawing.value)),
-)
-const drag = useDragHandle(() => free.value)
-const fit = computed(() => drag.heldFit.value ?? free.value)
 const units = computed(() => bench.design?.units ?? 'imperial')
 const faults = computed(() => (still ? [] : (bench.plan?.frame.problems ?? []).map(problem => problem.path)))
+/** As the style sheet has it for fields and rings. */
+const thumbs = useMediaQuery('(pointer: coarse), (max-width: 900px)')
+const corner = useTemplateRef<HTMLElement>('corner')
+const { width: cornerWide, height: cornerTall } = useElementSize(corner, undefined, { box: 'border-box' })
+const drag: ReturnType<typeof useDragHandle> = useDragHandle(() => laid.value)
+/** Where words stand while a ring is held: from one step of the drag to the next they stay if they can. */
+let spots: ReadonlyMap<string, Spot> | null = null
 /** The drawing as it lies here: what is typed over and dragged stands over it. */
-const laid = computed(() =>
-  layOut(drawing.value, {
-    on: fit.value,
+const laid = computed((): Laid => {
+  const held = drag.heldAs.value
+  const next = layOut(drawing.value, {
+    width: Math.max(width.value, 240),
+    height: height.value,
     units: units.value,
+    setting: thumbs.value ? 'thumb' : 'screen',
+    still,
     faults: faults.value,
-    room: Math.max(width.value, 320) - 8,
-  }),
+    corner: { wide: cornerWide.value, tall: cornerTall.value },
+    ...(held && { held: { sheet: held.sheet, spots: spots ?? held.spots } }),
+  })
+  spots = held ? next.spots : null
+  return next
+})
+const fit = computed(() => laid.value.sheet.on)
+/**
+ * The page scrolls where the words of a drawing need more height than there is; what a drawing once had at a
+ * width it keeps, else it would be laid out by turns with more room and with less.
+ */
+const least = shallowRef({ drawing: whole, width: 0, tall: 0 })
+watch(
+  laid,
+  ({ sheet }) => {
+    const { drawing: of, width: at, tall } = least.value
+    const before = of === whole && at === sheet.width ? tall : 0
+    least.value = { drawing: whole, width: sheet.width, tall: Math.max(before, Math.ceil(sheet.least)) }
+  },
+  { immediate: true },
 )
 const written = computed(() => laid.value.texts.filter(({ kind }) => kind === 'label' || kind === 'running'))
 const figures = computed(() =>
@@ -86,7 +110,7 @@ const sayHandle = (handle: Handle): string => showEntry(drag.valueOf(handle), un
 </script>
 
 <template>
-  <div ref="box" class="drawing">
+  <div ref="box" class="drawing" :style="width ? { minHeight: `${least.tall}px` } : undefined">
     <TouchAreas
       v-if="width && areas.under.length"
       :areas="areas.under"
@@ -125,7 +149,7 @@ const sayHandle = (handle: Handle): string => showEntry(drag.valueOf(handle), un
         :x="px(each.at.x)"
         :y="px(each.at.y)"
         :transform="each.upright ? `rotate(-90 ${px(each.at.x)} ${px(each.at.y)})` : undefined"
-        :dy="each.upright ? 4 : 0"
+        :dy="each.upright ? 4 : 4.5"
       >
         {{ each.text }}
       </text>
@@ -138,7 +162,7 @@ const sayHandle = (handle: Handle): string => showEntry(drag.valueOf(handle), un
       label="More parts of this drawing"
     />
     <template v-if="width">
-      <ul v-if="elsewhere.length" class="elsewhere">
+      <ul v-if="elsewhere.length" ref="corner" class="elsewhere">
         <li v-for="each in elsewhere" :key="each.path">
           <b aria-hidden="true">!</b>
           <button type="button" class="plain-button" @click="holdAt(each.path)">
@@ -153,14 +177,12 @@ const sayHandle = (handle: Handle): string => showEntry(drag.valueOf(handle), un
         class="on"
         :class="[each.kind, { fault: each.atFault }]"
         :style="{
-          left: `clamp(58px, ${px(each.at.x)}px, 100% - 58px)`,
-          top: `min(${px(each.at.y)}px, 100% - var(--target) / 2)`,
+          left: `${px(each.at.x)}px`,
+          top: `${px(each.at.y)}px`,
         }"
       >
         <MeasureField v-if="each.field && !still" :path="each.field" :value="each.value ?? 0" bare />
-        <span v-else class="read figures">{{
-          each.kind === 'pitch' ? each.text : sayLength(Number(each.value), units).replace(' mm', '')
-        }}</span>
+        <span v-else class="read figures">{{ each.text }}</span>
       </span>
       <button
         v-for="{ handle, at, atFault } in still ? [] : laid.rings"

@@ -1,10 +1,13 @@
 <script setup lang="ts">
 import { lowEaves } from '../../core/lines'
 import type { Frame } from '../../core/frame'
+import { figureSize } from '../../core/drawing'
 import { formatLength } from '../../core/measure'
 import { benchKeys } from '../logic/benches'
 import { deckName, plateName, storyPole } from '../logic/pole'
 
+/** px, as its style has it. */
+const WIDE = 132
 const props = defineProps<{ id: string; bench: string }>()
 const store = useBench()
 const box = useTemplateRef<HTMLElement>('box')
@@ -35,14 +38,21 @@ const to = (bench: string): string => `/design/${props.id}/${bench}`
 <template>
   <nav ref="box" class="pole" aria-label="Benches">
     <NuxtLink class="shelf" to="/"><i class="pi pi-arrow-left" aria-hidden="true" /> Shelf</NuxtLink>
-    <svg v-if="height > 200" class="stick" width="132" :height="height" aria-hidden="true">
+    <svg v-if="height > 200" class="stick" :width="WIDE" :height="height" aria-hidden="true">
       <rect x="16" :y="top" width="16" :height="height - top - 20" class="pine" />
       <path v-for="y in pole.small" :key="y" class="small" :d="`M16 ${y}h7`" />
-      <path class="earth" :d="`M0 ${pole.ground}H132`" />
+      <path class="earth" :d="`M0 ${pole.ground}H${WIDE}`" />
       <g v-for="tick in pole.ticks" :key="tick.name">
         <path class="tick" :d="`M12 ${tick.y}H36`" />
         <text x="40" :y="tick.y - 4" class="name">{{ tick.name }}</text>
-        <text x="40" :y="tick.y + 12" class="height">{{ formatLength(tick.height, { units }) }}</text>
+        <text
+          x="40"
+          :y="tick.y + 12"
+          class="height"
+          :font-size="figureSize(formatLength(tick.height, { units }), WIDE - 40 - 4, 13)"
+        >
+          {{ formatLength(tick.height, { units }) }}
+        </text>
       </g>
     </svg>
     <NuxtLink
@@ -90,7 +100,7 @@ const to = (bench: string): string => `/design/${props.id}/${bench}`
   fill: var(--ink);
 }
 .height {
-  font: 13px var(--figures);
+  font-family: var(--figures);
   fill: var(--chalk-words);
 }
 .shelf {

@@ -1,17 +1,17 @@
-import { ref } from 'vue'
-import type { Fit, Handle } from '../../core/drawing'
+import { ref, shallowRef } from 'vue'
+import type { Handle, Laid } from '../../core/drawing'
 import type { Pitch } from '../../core/measure'
 import { movedValue, nudged } from '../logic/entry'
 import { useBench } from '../stores/bench'
 
 /**
- * Drags a drawing's handles: the value follows the pointer, and is kept when it is let go. The fit is held
- * still meanwhile.
+ * Drags a drawing's handles: the value follows the pointer, and is kept when it is let go. The sheet is held
+ * still meanwhile, as it was `laid` when the drag began.
  */
-export function useDragHandle(fit: () => Fit) {
+export function useDragHandle(laid: () => Laid) {
   const bench = useBench()
   const held = ref<Handle | null>(null)
-  const heldFit = ref<Fit | null>(null)
+  const heldAs = shallowRef<Laid | null>(null)
   let from: { x: number; y: number; value: number | Pitch; scale: number } | null = null
 
   const valueOf = (handle: Handle): number | Pitch => bench.value(handle.field) as number | Pitch
@@ -20,8 +20,8 @@ export function useDragHandle(fit: () => Fit) {
     if (event.button !== 0) return
     ;(event.currentTarget as Element).setPointerCapture(event.pointerId)
     held.value = handle
-    heldFit.value = fit()
-    from = { x: event.clientX, y: event.clientY, value: valueOf(handle), scale: heldFit.value.scale }
+    heldAs.value = laid()
+    from = { x: event.clientX, y: event.clientY, value: valueOf(handle), scale: heldAs.value.sheet.on.scale }
   }
 
   /** Where the pointer is, not shown yet: moves between two frames are shown once. */
@@ -62,7 +62,7 @@ export function useDragHandle(fit: () => Fit) {
   }
 
   function release(): void {
-    held.value = heldFit.value = from = latest = null
+    held.value = heldAs.value = from = latest = null
     cancelAnimationFrame(frame)
     frame = 0
   }
@@ -71,5 +71,5 @@ export function useDragHandle(fit: () => Fit) {
     if (bench.design) bench.setValue(handle.field, nudged(bench.design, handle.field, valueOf(handle), way))
   }
 
-  return { held, heldFit, begin, move, end, cancel, nudge, valueOf }
+  return { held, heldAs, begin, move, end, cancel, nudge, valueOf }
 }

@@ -9,8 +9,6 @@ import {
   type WeightPath,
 } from '../../core/design'
 import {
-  formatLength,
-  formatPitch,
   INCH,
   parseLength,
   parsePitch,
@@ -19,6 +17,7 @@ import {
   radians,
   riseInTwelve,
   roundTo,
+  showNumber,
   type Units,
 } from '../../core/measure'
 import {
@@ -90,17 +89,13 @@ function readPitch(text: string, units: Units): Entry {
     : { ok: true, value: read.value }
 }
 
-/** mm. Thinner than this it is a sheet or a gap, which come in thirty-seconds of an inch. */
-const SHEET = 1.25 * INCH
-
 /** A field's value as it is typed. */
 export function showEntry(value: number | Pitch, units: Units, path?: FieldPath): string {
   if (path && isWeightPath(path) && typeof value === 'number') {
     const shown = units === 'imperial' ? value / POUND : value
     return `${Math.round(shown * 10) / 10} ${units === 'imperial' ? 'lb' : 'kg'}`
   }
-  if (typeof value === 'number') return formatLength(value, { units, denominator: value < SHEET ? 32 : 16 })
-  return formatPitch(value, units === 'imperial' ? 'twelve' : 'degrees')
+  return showNumber(value, units)
 }
 
 /**

@@ -36,22 +36,19 @@ export { roofSection } from './roof-section'
 export { sectionPlaces } from './section-members'
 export { type SquareTool, squareTools, type SquareView, squareView } from './square-views'
 export { roofEnd, roofPlan } from './roof-views'
-export {
-  closeRows,
-  fit,
-  type Fit,
-  type Margins,
-  marginsOf,
-  pathOf,
-  placeDimension,
-  type PlacedDimension,
-  px,
-  ROW,
-  RUNNING,
-  type Segment,
-} from './sheet'
+export { closeRows, fit, type Fit, type Margins, pathOf, px, type Sheet } from './sheet'
 export { sitePlan } from './site-plan'
+export { layOut, NARROW } from './lay-out'
 export { spread } from './spread'
 export { wallElevation, type WallLayer } from './wall-elevation'
 export { wallsPlan } from './walls-plan'
-export { type Laid, type LaidArea, type LaidPath, type LaidRing, type LaidText, layOut } from './laid'
+export {
+  type Laid,
+  type LaidArea,
+  type LaidAsk,
+  type LaidPath,
+  type LaidRing,
+  type LaidText,
+  type Spot,
+} from './laid'
+export { type Box, FIELD, figureSize, LETTERS, meet, READ, type Setting, type Size } from './text-size'

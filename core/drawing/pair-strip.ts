@@ -28,13 +28,12 @@ export function pairStrip(name: string, pair: MarkedPair, depth: number): Drawin
       lows.map((y): Line => ({ from: { x, y }, to: { x, y: y + depth }, ink: 'mark' })),
     ),
   )
-  const running = pair.marks.flatMap(mark =>
-    lows.map((y): RunningMark => ({
-      at: { x: mark.from, y },
-      to: { x: mark.to, y: y + depth },
-      value: mark.from,
-      letter: mark.letter,
-    })),
-  )
+  // both boards are marked alike: each number is written once, under the lower
+  const running = pair.marks.map((mark): RunningMark => ({
+    at: { x: mark.from, y: 0 },
+    to: { x: mark.to, y: depth },
+    value: mark.from,
+    letter: mark.letter,
+  }))
   return drawn(name, { patches, lines, running })
 }

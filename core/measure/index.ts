@@ -2,6 +2,7 @@ export { degrees, formatAngle, parseAngle, radians } from './angle'
 export type { MeasureFault, Read } from './fault'
 export { formatLength, type LengthFormat, parseLength, roundTo } from './length'
 export { formatPitch, parsePitch, type Pitch, pitchAngle, type PitchStyle, riseInTwelve } from './pitch'
+export { showNumber } from './show'
 export { CUBIC_METRES, FOOT, INCH, METRE, type Units } from './units'
 export {
   countDown,

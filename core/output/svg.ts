@@ -1,4 +1,4 @@
-import { type Drawing, fit, layOut, type LaidPath, type LaidText, marginsOf, px } from '../drawing'
+import { type Drawing, layOut, type LaidPath, type LaidText, px } from '../drawing'
 import type { Units } from '../measure'
 
 const style =
@@ -22,10 +22,8 @@ export function drawingSvg(
   faults: readonly string[] = [],
   tables: readonly Table[] = [],
 ): string {
-  const on = fit(drawing, width, null)
-  const foot = Math.ceil(on.bottom + marginsOf(drawing).bottom + 12)
-  const laid = layOut(drawing, { on, units, faults, room: width })
-  const set = setTables(tables, width, foot)
+  const laid = layOut(drawing, { width, height: null, units, setting: 'file', faults })
+  const set = setTables(tables, width, laid.sheet.height)
   const { height } = set
   const body = [
     ...laid.patches.map(patch => path(patch, ' fill-rule="evenodd"')),
