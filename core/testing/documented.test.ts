@@ -55,7 +55,7 @@ describe('any documented design file', () => {
         const design = read(file)
         for (const problem of frame(design).problems) {
           const said = sayProblem(problem, design.units)
-          expect(said).toMatch(/^[A-Z].*\. .*\.$/s)
+          expect(said).toMatch(/^[A-Z\d].*\. .*\.$/s)
           expect(said).not.toMatch(odd)
           expect(said).not.toMatch(/(^|\s)-\d/)
           expect(problem.path).not.toBe('')

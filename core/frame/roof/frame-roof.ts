@@ -143,7 +143,8 @@ function carriedBy(
   const heads = headsOf(building, lumber, lines, ties, bearers)
   const trusses = all && trussOrders(building, lumber, all)
   const stairs = all ? stairFrames(building, lumber, all) : { orders: [], taken: [] }
-  const ends = loftEnds(building, lumber, lines, [...ties.orders, ...(trusses ?? [])])
+  const bearing = trusses ?? lines.faces.flatMap(face => faceOrders(building, lumber, lines, face))
+  const ends = loftEnds(building, lumber, lines, [...ties.orders, ...bearing])
   return {
     taken: [...ties.taken, ...ends.taken, ...stairs.taken],
     across: ties.crossing.map(each => each.x),
@@ -152,7 +153,7 @@ function carriedBy(
     orders: [
       ...heads.orders,
       ...hipsOf(lines).map(hip => hipOrder(building, lumber, hip)),
-      ...(trusses ?? lines.faces.flatMap(face => faceOrders(building, lumber, lines, face))),
+      ...bearing,
       ...kneeWallOrders(building, lumber, lines),
       ...ties.orders,
       ...ends.orders,
