@@ -113,6 +113,17 @@ async function open(page: Page, name: string): Promise<void> {
   await page.locator('.room').waitFor()
 }
 
+/** Papers are as wide as they are printed: only words on words are looked for. */
+test('no words lie on others on plate marks', async ({ page }) => {
+  for (const name of [demos[0], 'Sallow Marsh reed hide', 'Sallow Marsh punt house']) {
+    await open(page, name)
+    const [design] = /.*\/design\/[^/]+/.exec(page.url()) ?? []
+    await page.goto(`${design}/marks`)
+    await page.locator('svg.line').first().waitFor()
+    expect([name, await page.evaluate(wordsOnWords)]).toEqual([name, []])
+  }
+})
+
 /** The largest demo is looked at in windows of every size. */
 const everySize: readonly string[] = ['Sallow Marsh punt house']
 

@@ -22,6 +22,22 @@ const words = computed(() =>
     Math.max(width.value, 10),
   ),
 )
+/** mm of paper that letters are high at most, and how wide one is to its height. */
+const LETTER = { most: 3.6, least: 1.8, wide: 0.78 }
+/** Letters stand in their board ahead of their lines, and apart from one another. */
+const letters = computed(() => {
+  const sizes = marks.value.map(({ from, to }) =>
+    Math.min(LETTER.most, Math.max(LETTER.least, (to - from) * props.scale * 1.15)),
+  )
+  const longest = Math.max(1, ...marks.value.map(({ letter }) => letter.length))
+  const apart = LETTER.wide * longest * Math.max(LETTER.least, ...sizes) + 0.3
+  const places = spread(
+    marks.value.map(mark => at(mark.from) + 0.5),
+    apart,
+    Math.max(width.value - apart, 0),
+  )
+  return places.map((x, i) => ({ x, size: sizes[i] ?? LETTER.least }))
+})
 const holes = computed(() =>
   props.pair.cutOuts
     .map(({ from, to }) => ({ from: Math.max(from, props.line.from), to: Math.min(to, props.line.to) }))
@@ -80,8 +96,8 @@ const tall = computed(
         v-for="k in pair.boards"
         :key="k"
         class="letter"
-        :style="{ fontSize: `${Math.min(3.6, Math.max(1.8, (mark.to - mark.from) * scale * 1.15))}px` }"
-        :x="at(mark.from) + 0.5"
+        :style="{ fontSize: `${letters[i]?.size}px` }"
+        :x="letters[i]?.x"
         :y="(k - 1) * (BOARD + 1) + 1 + BOARD - 1.8"
       >
         {{ mark.letter }}
