@@ -170,8 +170,9 @@ describe('fitting a drawing to a sheet', () => {
     expect(spread([0, 1, 50], 10, 100)).toEqual([0, 10, 50])
     expect(spread([98, 99, 100], 10, 100)).toEqual([80, 90, 100])
     expect(spread([50, 0], 10, 100)).toEqual([50, 0])
+    expect(spread([-6, -6, 3], 10, 100)).toEqual([0, 10, 20])
     fc.assert(
-      fc.property(fc.array(fc.double({ min: 0, max: 300, noNaN: true }), { maxLength: 12 }), positions => {
+      fc.property(fc.array(fc.double({ min: -60, max: 360, noNaN: true }), { maxLength: 12 }), positions => {
         const out = [...spread(positions, 16, 300)].sort((a, b) => a - b)
         expect(out.every((at, i) => i === 0 || at - (out[i - 1] ?? 0) > 15.999)).toBe(true)
       }),

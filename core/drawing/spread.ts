@@ -4,7 +4,7 @@
  */
 export function spread(positions: readonly number[], gap: number, room: number): number[] {
   const order = positions.map((at, i) => ({ at, i })).sort((a, b) => a.at - b.at)
-  const placed = order.map(each => each.at)
+  const placed = order.map(each => Math.max(0, each.at))
   for (let i = 1; i < placed.length; i++) placed[i] = Math.max(placed[i] ?? 0, (placed[i - 1] ?? 0) + gap)
   let limit = room
   for (let i = placed.length - 1; i >= 0; i--) {
