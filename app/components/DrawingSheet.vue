@@ -1,74 +1,24 @@
 <script setup lang="ts">
-import { type Drawing, type Handle, type Laid, layOut, NARROW, px, type Spot } from '../../core/drawing'
-import { type FieldPath, findLimit, isPitchPath, subjectAt } from '../../core/design'
-import { type Pitch, riseInTwelve } from '../../core/measure'
+import { type Drawing, px } from '../../core/drawing'
 import { saySubject } from '../../core/words'
-import { showEntry } from '../logic/entry'
-import { useFieldName } from '../composables/useFieldName'
+import { useLaid } from '../composables/useLaid'
 import { useWalk } from '../composables/useWalk'
 
 /** `still`: to be read and printed, not changed. */
 const { drawing: whole, label, still } = defineProps<{ drawing: Drawing; label: string; still?: boolean }>()
 const bench = useBench()
-const fieldName = useFieldName()
 const box = useTemplateRef<HTMLElement>('box')
 const { width, height } = useElementSize(box)
-/**
- * On a narrow sheet only what can be typed over has room; and rings as large as a thumb would cover an
- * opening, so it has its own once it is in hand.
- */
-const drawing = computed<Drawing>(() =>
-  width.value > 0 && width.value < NARROW
-    ? {
-        ...whole,
-        dimensions: whole.dimensions.filter(each => each.field),
-        handles: whole.handles.filter(({ field }) => {
-          const [opening] = /^(walls|roof|floor)\.openings\.\d+/.exec(field) ?? []
-          return !opening || opening === bench.subject?.key
-        }),
-      }
-    : whole,
-)
-const units = computed(() => bench.design?.units ?? 'imperial')
-const faults = computed(() => (still ? [] : (bench.plan?.frame.problems ?? []).map(problem => problem.path)))
-/** As the style sheet has it for fields and rings. */
-const thumbs = useMediaQuery('(pointer: coarse), (max-width: 900px)')
-const corner = useTemplateRef<HTMLElement>('corner')
-const { width: cornerWide, height: cornerTall } = useElementSize(corner, undefined, { box: 'border-box' })
-const drag: ReturnType<typeof useDragHandle> = useDragHandle(() => laid.value)
-/** Where words stand while a ring is held: from one step of the drag to the next they stay if they can. */
-let spots: ReadonlyMap<string, Spot> | null = null
-/** The drawing as it lies here: what is typed over and dragged stands over it. */
-const laid = computed((): Laid => {
-  const held = drag.heldAs.value
-  const next = layOut(drawing.value, {
-    width: Math.max(width.value, 240),
-    height: height.value,
-    units: units.value,
-    setting: thumbs.value ? 'thumb' : 'screen',
-    still,
-    faults: faults.value,
-    corner: { wide: cornerWide.value, tall: cornerTall.value },
-    ...(held && { held: { sheet: held.sheet, spots: spots ?? held.spots } }),
-  })
-  spots = held ? next.spots : null
-  return next
-})
+/** Of the list at the corner, px. */
+const corner = ref({ wide: 0, tall: 0 })
+const { drawing, units, faults, drag, laid, least } = useLaid(() => ({
+  drawing: whole,
+  still,
+  width: width.value,
+  height: height.value,
+  corner: corner.value,
+}))
 const fit = computed(() => laid.value.sheet.on)
-/**
- * The page scrolls where the words of a drawing need more height than there is; what a drawing once had at a
- * width it keeps, else it would be laid out by turns with more room and with less.
- */
-const least = shallowRef({ drawing: whole, width: 0, tall: 0 })
-watch(
-  laid,
-  ({ sheet }) => {
-    const { drawing: of, width: at, tall } = least.value
-    const before = of === whole && at === sheet.width ? tall : 0
-    least.value = { drawing: whole, width: sheet.width, tall: Math.max(before, Math.ceil(sheet.least)) }
-  },
-  { immediate: true },
-)
 const written = computed(() => laid.value.texts.filter(({ kind }) => kind === 'label' || kind === 'running'))
 const figures = computed(() =>
   laid.value.texts.filter(({ kind }) => kind === 'figure' || (kind === 'pitch' && !still)),
@@ -86,31 +36,15 @@ const areas = computed(() => {
 
 const { here, key } = useWalk(drawing, at => fit.value.at(at))
 
-/** Numbers at fault that this drawing does not show: written at its corner, where they can be typed over. */
-const elsewhere = computed(() => {
-  const shown = new Set<string>([
-    ...laid.value.texts.flatMap(({ field }) => (field ? [field] : [])),
-    ...laid.value.rings.map(({ handle }) => handle.field),
-  ])
-  const paths = [...new Set(faults.value)].filter(
-    path => ![...shown].some(field => field === path || field.startsWith(`${path}.`)),
-  )
-  return paths.map(path => {
-    const value = bench.value(path)
-    const typed = (findLimit(path) || isPitchPath(path)) && value !== null && value !== undefined
-    return { path, field: typed ? (path as FieldPath) : null, value: value as number | Pitch }
-  })
-})
-const holdAt = (path: string): void => bench.touch({ subject: subjectAt(bench.subjects, path).key })
-const handleSize = (handle: Handle): number => {
-  const value = drag.valueOf(handle)
-  return typeof value === 'number' ? value : riseInTwelve(value)
-}
-const sayHandle = (handle: Handle): string => showEntry(drag.valueOf(handle), units.value)
+/** What this drawing shows, to be typed over or dragged. */
+const shown = computed(() => [
+  ...laid.value.texts.flatMap(({ field }) => (field ? [field] : [])),
+  ...laid.value.rings.map(({ handle }) => handle.field),
+])
 </script>
 
 <template>
-  <div ref="box" class="drawing" :style="width ? { minHeight: `${least.tall}px` } : undefined">
+  <div ref="box" class="drawing" :style="width ? { minHeight: `${least}px` } : undefined">
     <TouchAreas
       v-if="width && areas.under.length"
       :areas="areas.under"
@@ -162,15 +96,7 @@ const sayHandle = (handle: Handle): string => showEntry(drag.valueOf(handle), un
       label="More parts of this drawing"
     />
     <template v-if="width">
-      <ul v-if="elsewhere.length" ref="corner" class="elsewhere">
-        <li v-for="each in elsewhere" :key="each.path">
-          <b aria-hidden="true">!</b>
-          <button type="button" class="plain-button" @click="holdAt(each.path)">
-            {{ fieldName(each.path) }}
-          </button>
-          <MeasureField v-if="each.field" :path="each.field" :value="each.value" bare />
-        </li>
-      </ul>
+      <FaultsElsewhere v-model:size="corner" :faults="faults" :shown="shown" />
       <span
         v-for="each in figures"
         :key="each.name"
@@ -184,33 +110,14 @@ const sayHandle = (handle: Handle): string => showEntry(drag.valueOf(handle), un
         <MeasureField v-if="each.field && !still" :path="each.field" :value="each.value ?? 0" bare />
         <span v-else class="read figures">{{ each.text }}</span>
       </span>
-      <button
+      <DrawingRing
         v-for="{ handle, at, atFault } in still ? [] : laid.rings"
         :key="handle.field"
-        type="button"
-        class="handle"
-        role="slider"
-        :aria-label="`${fieldName(handle.field)}, drag`"
-        :aria-valuenow="handleSize(handle)"
-        :aria-valuetext="sayHandle(handle)"
-        :data-handle="handle.field"
-        :class="[
-          { held: drag.held.value?.field === handle.field, fault: atFault },
-          handle.along.x ? 'level' : 'plumb',
-        ]"
-        :style="{
-          left: `clamp(var(--target) / 2, ${px(at.x)}px, 100% - var(--target) / 2)`,
-          top: `${px(at.y)}px`,
-        }"
-        @pointerdown="drag.begin($event, handle)"
-        @pointermove="drag.move"
-        @pointerup="drag.end"
-        @pointercancel="drag.cancel"
-        @keydown.escape="drag.cancel"
-        @keydown.up.prevent="drag.nudge(handle, 1)"
-        @keydown.right.prevent="drag.nudge(handle, 1)"
-        @keydown.down.prevent="drag.nudge(handle, -1)"
-        @keydown.left.prevent="drag.nudge(handle, -1)"
+        :handle="handle"
+        :at="at"
+        :drag="drag"
+        :units="units"
+        :at-fault="atFault"
       />
     </template>
   </div>
@@ -235,35 +142,6 @@ svg:focus-visible {
 }
 .picture path[data-member] {
   pointer-events: visiblePainted;
-}
-.elsewhere {
-  position: absolute;
-  left: 12px;
-  top: 8px;
-  z-index: 4;
-  list-style: none;
-  margin: 0;
-  padding: 0;
-  display: grid;
-  gap: 4px;
-}
-.elsewhere li {
-  display: flex;
-  gap: 8px;
-  align-items: center;
-  padding: 2px 8px;
-  background: var(--sheet);
-  outline: 2.5px solid var(--crayon);
-  border-radius: 3px;
-}
-.elsewhere b {
-  font-size: 1.1rem;
-  color: var(--crayon-words);
-}
-.elsewhere .plain-button {
-  min-height: var(--target);
-  text-decoration: underline;
-  text-underline-offset: 3px;
 }
 path {
   fill: none;
@@ -372,33 +250,6 @@ text.running {
   font-size: 0.95rem;
   white-space: nowrap;
 }
-.handle {
-  position: absolute;
-  width: var(--target);
-  height: var(--target);
-  transform: translate(-50%, -50%);
-  padding: 0;
-  border: 0;
-  background: none;
-  touch-action: none;
-  z-index: 2;
-}
-.handle::after {
-  content: '';
-  position: absolute;
-  inset: calc(50% - 7px);
-  border-radius: 50%;
-  background: var(--sheet);
-  border: 2.5px solid var(--crayon);
-}
-.handle:hover::after,
-.handle.held::after {
-  background: var(--crayon);
-}
-.handle.fault::after {
-  border-width: 4px;
-  background: var(--crayon);
-}
 /* the number at fault: ringed in crayon, and marked besides by more than colour */
 .on.fault {
   outline: 2.5px solid var(--crayon);
@@ -412,11 +263,5 @@ text.running {
   left: -1.1rem;
   font: 700 1.1rem var(--text);
   color: var(--crayon-words);
-}
-.handle.level {
-  cursor: ew-resize;
-}
-.handle.plumb {
-  cursor: ns-resize;
 }
 </style>

@@ -2,7 +2,7 @@ import type { Dimension, Point } from './drawing'
 import type { Spot } from './laid'
 import type { Laying, Words } from './laying'
 import { rowsFrom, type Sheet } from './sheet'
-import type { Box } from './text-size'
+import { type Box, boxAt, meet } from './text-size'
 
 /** px of a tick, each way; from what is measured to the line out to it. */
 const TICK = 5
@@ -11,9 +11,17 @@ const OFF = 6
 const ON_LINE = 84
 /** px from a row's far edge back to its line. */
 const BACK = { below: 8, beside: 28 } as const
+/** What words are kept clear of, one after the other, and whether of the drawing itself. */
+const CLEAR = [
+  ['rings and lines', true],
+  ['rings and lines', false],
+  ['lines', false],
+] as const
 /** px that words move along a line at a time, and past its ends. */
 const ALONG = 12
 const PAST = [0, 10, 20, 34, 50, 70, 100, 140] as const
+/** How far a plumb line runs off the middle of words that it has no room in, of their width. */
+const ASIDE = 0.35
 
 /** A dimension's line on a sheet, px: between what it stands, and where it lies in a row. */
 interface Way {
@@ -129,6 +137,12 @@ function layDimension(way: Way, words: Words, rows: readonly number[], laying: L
   return at
 }
 
+/** A place for words: along their line, and across off it, px. */
+interface Try {
+  readonly along: number
+  readonly aside: number
+}
+
 interface Found {
   readonly row: number
   readonly at: Point
@@ -143,67 +157,63 @@ function standsAgain(way: Way, words: Words, rows: readonly number[], laying: La
   return laying.isFree(at, words, 'nothing') ? { row: before.row, at } : null
 }
 
-/** The first free place at its line, row by row: clear of rings too, else of words and lines. */
+/**
+ * The first free place at its line, row by row: clear of rings and of the drawing itself, then of rings, else
+ * of words and lines alone.
+ */
 function search(way: Way, words: Words, rows: readonly number[], laying: Laying): Found | null {
-  const tries = triesOf(way, words, laying.sheet)
-  for (const clearOf of ['rings and lines', 'lines'] as const)
+  for (const [clearOf, outside] of CLEAR)
     for (const row of rows) {
       if (!laying.room.isLineFree(lineBox(way, row))) continue
-      for (const { along, aside } of tries) {
+      for (const { along, aside } of triesOf(way, words, laying.sheet)) {
         const wished = pointOf(way, along, way.across(row) + aside)
         const at = laying.room.inside(wished, words.extent)
         // words are pushed into the sheet along their own line, and beside a plumb one by half of them
         const aslant = way.level ? Math.abs(at.y - wished.y) : Math.abs(at.x - wished.x)
         if (aslant > (way.level ? 0.5 : words.extent.clear.wide / 2)) continue
+        if (outside && meet(boxAt(at, words.extent.all), laying.sheet.on)) continue
         if (laying.isFree(at, words, clearOf)) return { row, at }
       }
     }
   return null
 }
 
-/** Where words are tried: along their line, then with a plumb one through their side, px. */
-function triesOf(way: Way, { extent: { clear } }: Words, { on }: Sheet): { along: number; aside: number }[] {
-  const { level, lo, hi } = way
-  const left = (lo + hi) / 2 < (on.left + on.right) / 2
-  const alongs = level
-    ? offsets(
-        way,
-        clear.wide / 2,
-        Math.max(clear.wide, ON_LINE),
-        Math.max(clear.wide / 2 + 6, ON_LINE / 2),
-        left,
-      )
-    : offsets(
-        way,
-        Math.max(clear.tall / 2, 16),
-        2.5 * Math.max(clear.tall / 2, 16),
-        Math.max(clear.tall / 2 + 4, 20),
-        true,
-      )
-  const sides = level ? [0] : [0, way.out * clear.wide * 0.35, -way.out * clear.wide * 0.35]
-  return [
-    ...alongs.map(along => ({ along, aside: 0 })),
-    ...alongs.flatMap(along => sides.slice(1).map(aside => ({ along, aside }))),
-  ]
+/** Where words are tried, px: along their line, then a plumb one's through their side. */
+function* triesOf(way: Way, { extent: { clear } }: Words, { on }: Sheet): Generator<Try> {
+  const [half, high] = [clear.wide / 2, Math.max(clear.tall / 2, 16)]
+  if (way.level) {
+    const left = (way.lo + way.hi) / 2 < (on.left + on.right) / 2
+    const room = { half, enough: Math.max(clear.wide, ON_LINE), past: Math.max(half + 6, ON_LINE / 2) }
+    for (const along of offsets(way, room, left)) yield { along, aside: 0 }
+    return
+  }
+  const room = { half: high, enough: 2.5 * high, past: Math.max(clear.tall / 2 + 4, 20) }
+  for (const by of [0, ASIDE, -ASIDE])
+    for (const along of offsets(way, room, true)) yield { along, aside: way.out * by * clear.wide }
 }
 
 /**
- * Places along a line for words `half` as long: its middle where it is long enough, then off that, then past
- * its ends by `past` and more, the lower end first where `lower`.
+ * Places along a line for words `half` as long: its middle where it is long `enough`, then off that, then
+ * past its ends by `past` and more, the lower end first where `lower`; px.
  */
-function offsets({ lo, hi }: Way, half: number, enough: number, past: number, lower: boolean): number[] {
+function* offsets(
+  { lo, hi }: Way,
+  { half, enough, past }: { readonly half: number; readonly enough: number; readonly past: number },
+  lower: boolean,
+): Generator<number> {
   const middle = (lo + hi) / 2
   const out = lower ? -1 : 1
-  const inside: number[] = []
   if (hi - lo >= enough) {
-    inside.push(middle)
-    for (let by = ALONG; middle + by + half <= hi; by += ALONG)
-      inside.push(middle + out * by, middle - out * by)
+    yield middle
+    for (let by = ALONG; middle + by + half <= hi; by += ALONG) {
+      yield middle + out * by
+      yield middle - out * by
+    }
   }
-  return [
-    ...inside,
-    ...PAST.flatMap(by => (lower ? [lo - past - by, hi + past + by] : [hi + past + by, lo - past - by])),
-  ]
+  for (const by of PAST) {
+    yield lower ? lo - past - by : hi + past + by
+    yield lower ? hi + past + by : lo - past - by
+  }
 }
 
 /** The point of a line that is nearest to words. */

@@ -1,12 +1,22 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { readdirSync, readFileSync } from 'node:fs'
-import { type Design, parseDesign, readDesign } from '../design'
+import { type Design, parseDesign, readDesign, withEdit } from '../design'
 import { starters } from '../design/starters'
-import { plansOf, whole } from '../plan'
+import { plan, plansOf, valueOf, whole } from '../plan'
 import { runs } from '../testing/designs'
 import { documentedFiles } from '../testing/documented'
-import { type Box, type Drawing, listDrawings, type Laid, layOut, meet, NARROW, type Setting } from './index'
+import {
+  type Box,
+  type Drawing,
+  listDrawings,
+  type Laid,
+  layOut,
+  meet,
+  NARROW,
+  roofSection,
+  type Setting,
+} from './index'
 
 /** Sheets as windows leave them: 1280x800, 1024x768, 768x1024, 390x844, 320x640, 640x400; and files. */
 const sheets: readonly (readonly [number, number | null, Setting])[] = [
@@ -124,4 +134,48 @@ describe('no text on another, none off its sheet, none on another’s line, none
       { numRuns: random },
     )
   })
+})
+
+/** A wide sheet, on which a section is dragged and timed. */
+const sheet = { width: 748, height: 541, setting: 'screen' } as const
+
+test('while a ring is held words stay as they lie to their lines, and none comes to lie on another', () => {
+  let [seen, jumped] = [0, 0]
+  for (const [file, design] of demos) {
+    const first = plan(design)
+    const { units } = design
+    for (const { field } of roofSection(first).handles) {
+      const value = valueOf(first, field)
+      if (typeof value !== 'number') continue
+      let held: Pick<Laid, 'sheet' | 'spots'> = layOut(roofSection(first), { ...sheet, units })
+      for (let step = 1; step <= 8; step++) {
+        const drawing = roofSection(plan(withEdit(design, field, value + 12.7 * step)))
+        const next = layOut(drawing, { ...sheet, units, held })
+        const onEachOther = faultsOf(drawing, next).filter(fault => / on (?!a line)/.test(fault))
+        expect([file, field, step, onEachOther]).toEqual([file, field, step, []])
+        for (const [name, { row, off }] of next.spots) {
+          const before = held.spots.get(name)
+          if (!before) continue
+          seen++
+          if (row !== before.row || Math.hypot(off.x - before.off.x, off.y - before.off.y) > 14) jumped++
+        }
+        held = next
+      }
+    }
+  }
+  expect(seen).toBeGreaterThan(2000)
+  expect(jumped / seen).toBeLessThan(0.005)
+})
+
+// a millisecond on a machine that does nothing else; this one may have other tests beside it
+test('a section is laid out in a millisecond or two', () => {
+  for (const [file, design] of demos) {
+    const drawing = roofSection(plan(design))
+    const times = Array.from({ length: 300 }, () => {
+      const begun = performance.now()
+      layOut(drawing, { ...sheet, units: design.units })
+      return performance.now() - begun
+    })
+    expect([file, Math.min(...times) < 2]).toEqual([file, true])
+  }
 })

@@ -5,7 +5,7 @@ import type { Laid, LaidAsk } from './laid'
 import { layDimensions } from './lay-dimensions'
 import { layLabels, layPitches } from './lay-labels'
 import { layRunning } from './lay-running'
-import { Laying, lineOf, type Words } from './laying'
+import { Laying, pathOfLine, type Words } from './laying'
 import { Room, type Standing } from './room'
 import { closeRows, pathOf, type Rows, type Sheet, sheetFor } from './sheet'
 import { boxAt, extentOf, type Size, type TextKind } from './text-size'
@@ -158,7 +158,10 @@ function finish(drawing: Drawing, { faults = [] }: LaidAsk, laying: Laying): Lai
       member,
       of: null,
     })),
-    lines: [...drawing.lines.map(({ from, to, ink }) => lineOf(on.at(from), on.at(to), ink)), ...lines],
+    lines: [
+      ...drawing.lines.map(({ from, to, ink }) => ({ points: [on.at(from), on.at(to)], ink, of: null })),
+      ...lines,
+    ].map(pathOfLine),
     texts,
     rings: drawing.handles.map(handle => ({
       handle,

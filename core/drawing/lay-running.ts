@@ -1,6 +1,6 @@
 import type { Drawing } from './drawing'
 import type { Laying, Words } from './laying'
-import { px, RUNNING_AT, runningApart, runningRoom } from './sheet'
+import { RUNNING_AT, runningApart, runningRoom } from './sheet'
 import { spread } from './spread'
 
 /** px from the edge of the sheet to the middle of the first upright line, and from its tick to its words. */
@@ -21,12 +21,9 @@ export function layRunning(drawing: Drawing, words: readonly Words[], laying: La
     )
     mine.forEach((each, i) => {
       const at = { x: (places[i] ?? 0) + FIRST, y: on.bottom + RUNNING_AT + k * tier }
-      laying.lines.push({
-        d: `M${px(each.x)} ${px(on.bottom)}v${TICK.down}L${px(at.x)} ${px(at.y - TICK.short)}`,
-        ink: 'running',
-        member: null,
-        of: null,
-      })
+      const tick = [on.bottom, on.bottom + TICK.down].map(y => ({ x: each.x, y }))
+      const points = [...tick, { x: at.x, y: at.y - TICK.short }]
+      laying.lines.push({ points, ink: 'running', of: null })
       if (each.words) laying.putUpright(each.words, at)
     })
   }

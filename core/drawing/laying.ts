@@ -18,9 +18,16 @@ export interface Words {
   readonly atFault: boolean
 }
 
+/** A line on the sheet, px, and the text whose dimension line it is; null of any other. */
+export interface SheetLine {
+  readonly points: readonly Point[]
+  readonly ink: LaidPath['ink']
+  readonly of: string | null
+}
+
 /** A drawing while it is laid out on a sheet: its words so far, their lines, and what had no room. */
 export class Laying {
-  readonly lines: LaidPath[] = []
+  readonly lines: SheetLine[] = []
   readonly texts: LaidText[] = []
   readonly spots = new Map<string, Spot>()
   readonly used = { below: 0, left: 0, right: 0 }
@@ -85,14 +92,14 @@ export class Laying {
   }
 
   line(from: Point, to: Point, ink: LaidPath['ink'], of: string | null = null): void {
-    this.lines.push({ ...lineOf(from, to, ink), of })
+    this.lines.push({ points: [from, to], ink, of })
   }
 }
 
-/** A line on the sheet, px. */
-export const lineOf = (from: Point, to: Point, ink: LaidPath['ink']): LaidPath => ({
-  d: `M${px(from.x)} ${px(from.y)}L${px(to.x)} ${px(to.y)}`,
+/** A line on the sheet, px, as a path. */
+export const pathOfLine = ({ points, ink, of }: SheetLine): LaidPath => ({
+  d: points.map(({ x, y }, i) => `${i ? 'L' : 'M'}${px(x)} ${px(y)}`).join(''),
   ink,
   member: null,
-  of: null,
+  of,
 })
