@@ -20,8 +20,8 @@ const CLEAR = [
 /** px that words move along a line at a time, and past its ends. */
 const ALONG = 12
 const PAST = [0, 10, 20, 34, 50, 70, 100, 140] as const
-/** How far a plumb line runs off the middle of words that it has no room in, of their width. */
-const ASIDE = 0.35
+/** How far out a plumb line's words are moved off its middle, of their width. */
+const ASIDE = [0, 0.15, 0.35, -0.35] as const
 
 /** A dimension's line on a sheet, px: between what it stands, and where it lies in a row. */
 interface Way {
@@ -183,36 +183,41 @@ function* triesOf(way: Way, { extent: { clear } }: Words, { on }: Sheet): Genera
   const [half, high] = [clear.wide / 2, Math.max(clear.tall / 2, 16)]
   if (way.level) {
     const left = (way.lo + way.hi) / 2 < (on.left + on.right) / 2
-    const room = { half, enough: Math.max(clear.wide, ON_LINE), past: Math.max(half + 6, ON_LINE / 2) }
-    for (const along of offsets(way, room, left)) yield { along, aside: 0 }
+    const room = { half, enough: Math.max(clear.wide, ON_LINE), off: Math.max(half + 6, ON_LINE / 2) }
+    for (const places of [inside, past])
+      for (const along of places(way, room, left)) yield { along, aside: 0 }
     return
   }
-  const room = { half: high, enough: 2.5 * high, past: Math.max(clear.tall / 2 + 4, 20) }
-  for (const by of [0, ASIDE, -ASIDE])
-    for (const along of offsets(way, room, true)) yield { along, aside: way.out * by * clear.wide }
+  const room = { half: high, enough: 2.5 * high, off: Math.max(clear.tall / 2 + 4, 20) }
+  for (const places of [inside, past])
+    for (const by of ASIDE)
+      for (const along of places(way, room, true)) yield { along, aside: way.out * by * clear.wide }
 }
 
-/**
- * Places along a line for words `half` as long: its middle where it is long `enough`, then off that, then
- * past its ends by `past` and more, the lower end first where `lower`; px.
- */
-function* offsets(
-  { lo, hi }: Way,
-  { half, enough, past }: { readonly half: number; readonly enough: number; readonly past: number },
-  lower: boolean,
-): Generator<number> {
+/** What words need, px: half of them, a line that holds them, from a line's end to their middle. */
+interface Need {
+  readonly half: number
+  readonly enough: number
+  readonly off: number
+}
+
+/** Places on a line that holds words, px: its middle, then off that, to the lower end first where `lower`. */
+function* inside({ lo, hi }: Way, { half, enough }: Need, lower: boolean): Generator<number> {
   const middle = (lo + hi) / 2
   const out = lower ? -1 : 1
-  if (hi - lo >= enough) {
-    yield middle
-    for (let by = ALONG; middle + by + half <= hi; by += ALONG) {
-      yield middle + out * by
-      yield middle - out * by
-    }
+  if (hi - lo < enough) return
+  yield middle
+  for (let by = ALONG; middle + by + half <= hi; by += ALONG) {
+    yield middle + out * by
+    yield middle - out * by
   }
+}
+
+/** Places past the ends of a line, px: the lower end first where `lower`. */
+function* past({ lo, hi }: Way, { off }: Need, lower: boolean): Generator<number> {
   for (const by of PAST) {
-    yield lower ? lo - past - by : hi + past + by
-    yield lower ? hi + past + by : lo - past - by
+    yield lower ? lo - off - by : hi + off + by
+    yield lower ? hi + off + by : lo - off - by
   }
 }
 
