@@ -25,22 +25,25 @@ interface Clear {
 }
 
 /**
- * The bays of a wall and of the gable over it, from its low end, each from below up: what its boards and
- * openings leave clear, between two plumb edges. `ends` is how high the walls at its ends are, `plates` how
- * much its top plates take, its own or those lapped over it; mm. What is too narrow or too low for a pane is
- * left out.
+ * The bays of a wall and of the gable over it, from its low end, each from below up: what its boards and the
+ * `rough` openings leave clear over its lowest board, between two plumb edges. `ends` is how high the walls
+ * at its ends are, `plates` how much its top plates take, its own or those lapped over it; mm. What is too
+ * narrow or too low for a pane is left out.
  */
 export function baysOf(
   wall: Wall,
   boards: readonly Taken[],
+  rough: readonly Taken[],
   gable: Profile | null,
   ends: { readonly low: number; readonly high: number },
   plates: number,
 ): Bay[] {
+  // a door's opening may go on down through a low wall
   const foot = Math.max(0, Math.min(...boards.map(({ z }) => z.from)))
   // at its ends the walls that run through
   const taken: readonly Taken[] = [
     ...boards,
+    ...rough,
     { s: { from: 0, to: wall.from }, z: { from: 0, to: ends.low } },
     { s: { from: wall.to, to: wall.overall }, z: { from: 0, to: ends.high } },
     ...(plates > 0 ? levelsOf(wall) : []).map(({ s, z }) => ({ s, z: { from: z - plates, to: z } })),
@@ -64,7 +67,7 @@ export function baysOf(
     const bare = (z: Stretch): boolean =>
       over &&
       z.from > heightAt(wall, middle) - HAIR &&
-      !boards.some(each => overlap(each.s, s) && Math.abs(each.z.to - z.from) < HAIR)
+      ![...boards, ...rough].some(each => overlap(each.s, s) && Math.abs(each.z.to - z.from) < HAIR)
     return without(
       { from: foot, to: top },
       taken.filter(each => overlap(each.s, s)).map(({ z }) => z),

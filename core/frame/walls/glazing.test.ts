@@ -4,6 +4,7 @@ import {
   newDesign,
   type OwnSiding,
   type Siding,
+  usualBase,
   usualOpening,
   usualSheathing,
   usualSiding,
@@ -85,6 +86,21 @@ describe('panes between studs', () => {
   })
 
   // grooves of 3/8 in, two millimetres of play: 22 1/2 + 3/4 in less 4 mm wide, and let into both plates
+  // 8 in of low wall: the opening goes down through it to the slab, the panes begin at the plate on it
+  test('stand over a low wall that a door goes down through', () => {
+    const openings = [usualOpening('south', 'door', 72 * INCH, 'imperial')]
+    const design = glass({ height: 96 * INCH, openings })
+    const slab = usualBase('slab', 'imperial')
+    if (slab.kind !== 'slab') throw new Error('no slab')
+    const lowWall = { height: 8 * INCH, thickness: 5.5 * INCH }
+    const made = frame({ ...design, floor: null, base: { ...slab, lowWall } })
+    expect(made.openings.south[0]?.z.from).toBe(0)
+    const panes = of(made, 'pane', 'south')
+    expect(panes.length).toBeGreaterThan(3)
+    for (const pane of panes) expect(inches(boxOf(pane).z.from)).toBeGreaterThan(8 + 1.5)
+    expect(clashes([...made.members, ...made.covering, ...made.base.parts])).toEqual([])
+  })
+
   test('are let into grooves of the studs and plates where those hold them', () => {
     const design = glass({}, { ...glazed, held: 'grooves' })
     const made = plan(design)

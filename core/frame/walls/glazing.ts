@@ -48,7 +48,8 @@ export function glazeWall(ask: CoverAsk, section: SectionOf): Glazed {
   const [low, high] = besideOf(wall).map(side => building.heights[side])
   const panes = baysOf(
     wall,
-    [...boards, ...rough],
+    boards,
+    rough,
     gable?.line ?? null,
     {
       low: Math.max(heightAt(wall, wall.from), low ?? 0),
