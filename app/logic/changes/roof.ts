@@ -62,16 +62,10 @@ export function addRoofOpening(plan: Plan, kind: RoofOpeningKind): Change {
   const chords = leavesOut(building)
   const ceiling = building.roof.ties.ceiling ?? usualTies[building.lumber.yard].ceiling
   const joist = chords ? lumber.bottom : (lumber.ties.ceiling ?? lumber.rafter)
-  const height = chords ? 0 : ceiling.height
+  const low = tiePlate(roof) + (chords ? 0 : ceiling.height)
   const room =
     kind === 'stair'
-      ? stairRoom(
-          building,
-          lumber,
-          roof,
-          tiePlate(roof) + height + joist.depth,
-          usual.plies * joist.thickness,
-        )
+      ? stairRoom(building, lumber, roof, { from: low, to: low + joist.depth }, usual.plies * joist.thickness)
       : roomOn(building, lumber, roof, { face: eave.face, eave }, usual.plies)
   const cos = kind === 'stair' ? 1 : face.carrier.top.normal.z
   const length = Math.max(limits.opening.min, Math.min(usual.length, down((room.to - room.from) / cos)))

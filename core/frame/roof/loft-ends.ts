@@ -32,10 +32,14 @@ export function loftEnds(
   const x = betweenEnds(building)
   const t = section.thickness
   const at = bearing.map(order => boxOfOrder(order, 'x'))
-  const ends = [
+  const [west, east] = [
     { name: 'west', s: beside(orders, x.from, t, 1), near: { from: x.from, to: x.from + EDGE } },
     { name: 'east', s: beside(orders, x.to, t, -1), near: { from: x.to - EDGE, to: x.to } },
-  ].filter(({ near, s }) => !at.some(each => overlap(each, near) || overlap(each, s)))
+  ] as const
+  // a loft so short that both would stand in one place has one
+  const ends = (overlap(west.s, east.s) ? [west] : [west, east]).filter(
+    ({ near, s }) => !at.some(each => overlap(each, near) || overlap(each, s)),
+  )
   return {
     taken: ends.map(({ s }): Obstacle => ({ along: 'x', s, z })),
     orders: ends.map(({ name, s }) => {

@@ -7,7 +7,15 @@ import type { Section } from '../../lumber'
 import { lyingBoard } from '../square-board'
 import { boxOf, type Member, type Order } from '../member'
 import type { Rect } from '../rect'
-import { kneesOf, lowEaves, type Problem, type RoofFace, type RoofLines, type RoofLumber } from '../../lines'
+import {
+  facesAcross,
+  kneesOf,
+  lowEaves,
+  type Problem,
+  type RoofFace,
+  type RoofLines,
+  type RoofLumber,
+} from '../../lines'
 
 /** A ceiling's or a loft's joist in its place along the building. */
 export interface Joist {
@@ -99,14 +107,14 @@ export function openStairs(
 
 /**
  * The stretch across the building that a stair through ceiling joists can take: its headers, `thick` on
- * either side, under the rafters' lower edges, and before a ledger; `top` the joists' upper edge above the
+ * either side, under the lower edges of all rafters, and before a ledger; `z` the joists' levels above the
  * deck; mm.
  */
 export function stairRoom(
   building: Building,
   lumber: RoofLumber,
   lines: RoofLines,
-  top: number,
+  z: Stretch,
   thick: number,
 ): Stretch {
   const {
@@ -118,11 +126,12 @@ export function stairRoom(
     const eave = lowEaves(lines).find(each => each.side === side)
     if (!eave) return 0
     const { normal, offset } = eave.outside
-    return Math.max(
-      0,
-      meets(eave.face.carrier.underside, vec(0, normal.y * offset, top), vec(0, -normal.y, 0)) ?? 0,
-      kneeGusset(building, lines, side, top) ?? 0,
-    )
+    const at = vec(0, normal.y * offset, z.to)
+    // of a gambrel the upper slope too: joists may lie over its knees
+    const under = facesAcross(lines)
+      .filter(({ falls }) => falls === side)
+      .map(({ carrier }) => meets(carrier.underside, at, vec(0, -normal.y, 0)) ?? 0)
+    return Math.max(0, ...under, kneeGusset(building, lines, side, z) ?? 0)
   }
   const rafters = { from: inFrom('south'), to: width - inFrom('north') }
   const joists = joistsReach(building, lumber)
@@ -136,14 +145,14 @@ export function stairRoom(
 }
 
 /**
- * How far in from a wall's outside the inner edge of the gussets on a knee lies at a level, mm: from a leg
- * down the lower chord's inner edge to a leg up the upper one's; null where none does.
+ * How far in from a wall's outside the inner edge of a knee's gussets lies between two levels, mm: from a
+ * leg down the lower chord's inner edge to a leg up the upper one's; null where none does.
  */
 function kneeGusset(
   { roof: { truss }, footprint: { width } }: Building,
   lines: RoofLines,
   side: 'south' | 'north',
-  level: number,
+  z: Stretch,
 ): number | null {
   const knee = kneesOf(lines).find(each => each.side === side)
   if (!knee || !truss) return null
@@ -152,7 +161,8 @@ function kneeGusset(
   const corner = add(on, scale(downOf(low.top), meets(high.carrier.underside, on, downOf(low.top)) ?? 0))
   const a = add(corner, scale(downOf(low.top), truss.gusset.leg))
   const b = add(corner, scale(downOf(high.top), -truss.gusset.leg))
-  if (level < a.z || level > b.z) return null
+  if (z.to < a.z || z.from > b.z) return null
+  const level = Math.min(z.to, b.z)
   const y = a.y + ((b.y - a.y) * (level - a.z)) / (b.z - a.z)
   return side === 'south' ? y : width - y
 }
@@ -207,7 +217,7 @@ function fitOf(
   if (asked.at < least - HAIR || asked.at > most + HAIR)
     return { code: 'stair-no-room', path: `${path}.at`, number, least, most }
   const thick = asked.plies * section.thickness
-  const { from, to } = stairRoom(building, lumber, lines, z.to, thick)
+  const { from, to } = stairRoom(building, lumber, lines, z, thick)
   if (asked.length > to - from)
     return { code: 'stair-too-big', path: `${path}.length`, number, most: Math.max(0, to - from) }
   if (asked.up < from - HAIR || asked.up + asked.length > to + HAIR)

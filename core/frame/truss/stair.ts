@@ -89,7 +89,13 @@ export function stairProblems(building: Building, lumber: RoofLumber, lines: Roo
     ...left.flatMap(({ asked, number }): Problem[] => {
       const path: `roof.openings.${number}` = `roof.openings.${number - 1}`
       const thick = asked.plies * lumber.bottom.thickness
-      const { from, to } = stairRoom(building, lumber, lines, bottom.low + bottom.depth, thick)
+      const { from, to } = stairRoom(
+        building,
+        lumber,
+        lines,
+        { from: bottom.low, to: bottom.low + bottom.depth },
+        thick,
+      )
       if (asked.length > to - from + HAIR)
         return [{ code: 'stair-too-big', path: `${path}.length`, number, most: Math.max(0, to - from) }]
       return asked.up < from - HAIR || asked.up + asked.length > to + HAIR
