@@ -1,3 +1,5 @@
+import { newDesign } from '../core/design'
+import { shelfFile } from '../core/output'
 import { choose, demos, expect, field, hand, openDemo, take, takeCard, test, type } from './fixtures'
 
 const rubbish = ['banana', '-4', '1/0', '1,5', '', '999999 ft', '12 6', '<b>', 'NaN']
@@ -127,6 +129,13 @@ test('a broken file, a newer one and one with faults are refused with reasons; u
   await expect(note).toContainText('Length (footprint.length) must be a number')
   await expect(note).toContainText('Walls (walls) is missing')
   await expect(page.getByRole('link', { name: /Sallow Marsh/ })).toHaveCount(demos.length)
+  await give(JSON.stringify({ format: 'early-wren/shelf', version: 1, designs: [] }))
+  await expect(note).toContainText('The file has no designs')
+  const hut = newDesign('Otter hut', 'imperial')
+  await give(shelfFile([hut, { ...hut, name: 'Crooked hut', roof: 7 } as never, { ...hut, name: 'Eel hut' }]))
+  await expect(note).toContainText('1 of 3 designs was not taken in')
+  await expect(note).toContainText('“Crooked hut”: Roof (roof) must be a group of fields.')
+  await expect(page.getByRole('link', { name: /^(Otter|Eel) hut/ })).toHaveCount(2)
   const text = await page.evaluate(async () => {
     const transfer = new DataTransfer()
     transfer.items.add(new File(['{"format":"early-wren/plan"}'], 'plan.json'))

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { useToast } from 'primevue/usetoast'
 import { chooseFile, saveFile } from '../composables/useFiles'
+import { useImport } from '../composables/useImport'
 import { onShelf, type ShelfOrder, shelfOrders } from '../logic/shelf-order'
 import type { DesignRow } from '../storage/database'
 
 const shelf = useShelf()
 const toast = useToast()
 const dusk = useDusk()
-const faults = ref<{ title: string; reasons: readonly string[] } | null>(null)
 const naming = ref<{ id: string; name: string } | null>(null)
 const menu = useTemplateRef<{ toggle: (event: Event) => void }>('menu')
 const chosen = ref<DesignRow | null>(null)
@@ -28,35 +28,7 @@ const say = (summary: string, act?: string, run?: () => void): void =>
     life: 9000,
   })
 
-async function readFiles(texts: readonly (string | null)[]): Promise<void> {
-  for (const text of texts) {
-    if (text === null) continue
-    const { imports, there } = await shelf.importText(text)
-    const taken = imports.flatMap(each => (each.ok ? [each] : []))
-    const refused = imports.flatMap(each => (each.ok ? [] : [each.reasons]))
-    const left = taken.flatMap(each => each.left)
-    const [only] = taken
-    if (refused.length)
-      faults.value = {
-        title:
-          taken.length || refused.length > 1
-            ? `${refused.length} of ${imports.length} designs were not taken in`
-            : 'The file was not taken in',
-        reasons: refused.flat(),
-      }
-    else if (left.length)
-      faults.value = {
-        title: `${taken.length === 1 ? `“${only?.name}” is` : `${taken.length} designs are`} on the shelf, without what is not known here`,
-        reasons: left.map(path => `${path} was left out.`),
-      }
-    else if (taken.length === 1 && !there) say(`“${only?.name}” is on the shelf.`)
-    else if (taken.length || there)
-      say(
-        `${taken.length} ${taken.length === 1 ? 'design is' : 'designs are'} back on the shelf${there ? `; ${there} stood there already` : ''}.`,
-      )
-  }
-}
-
+const { underWay, faults, readFiles, stop } = useImport(sentence => say(sentence))
 const importFile = async (): Promise<void> => readFiles([await chooseFile('.json,application/json')])
 async function dropped(event: DragEvent): Promise<void> {
   await readFiles(
@@ -103,13 +75,20 @@ function stopChoosing(): void {
   picked.value = new Set()
 }
 
+/** How many designs stand in a file that is being made. */
+const saving = ref<{ done: number; of: number } | null>(null)
 async function exportSeveral(rows: readonly DesignRow[], name: string): Promise<void> {
-  const { designs, damaged } = await shelf.readAll(rows.map(({ id }) => id))
-  const { fileName, shelfFile } = await import('../../core/output')
-  if (designs.length) saveFile(fileName(name, 'json'), shelfFile(designs), 'application/json')
-  if (damaged)
+  const { fileName } = await import('../../core/output')
+  const { parts, saved } = await shelf.saveAll(
+    rows.map(({ id }) => id),
+    done => {
+      saving.value = done < rows.length ? { done, of: rows.length } : null
+    },
+  )
+  if (saved) saveFile(fileName(name, 'json'), new Blob(parts), 'application/json')
+  if (saved < rows.length)
     faults.value = {
-      title: `${damaged} of ${rows.length} designs are not in the file`,
+      title: `${rows.length - saved} of ${rows.length} designs are not in the file`,
       reasons: ["They can't be read in this browser's storage. The others are in it."],
     }
 }
@@ -212,6 +191,12 @@ function openMenu(event: Event, row: DesignRow): void {
         :disabled="!meant.length"
         @click="removeSeveral"
       />
+    </div>
+    <div v-if="underWay ?? saving" class="strip under-way" role="status">
+      <span>{{ underWay ? 'Taken in' : 'In the file' }}</span>
+      <progress :value="(underWay ?? saving)?.done" :max="(underWay ?? saving)?.of" />
+      <span class="figures">{{ (underWay ?? saving)?.done }} of {{ (underWay ?? saving)?.of }}</span>
+      <Button v-if="underWay" text label="Stop" @click="stop" />
     </div>
     <div v-if="faults" class="faults" role="alert">
       <div>
@@ -327,6 +312,16 @@ h1 {
   padding: 6px 12px;
   background: var(--dust);
   border: 1px solid var(--sawdust);
+}
+.under-way {
+  align-items: center;
+  padding: 6px 12px;
+  background: var(--dust);
+  border: 1px solid var(--sawdust);
+}
+.under-way progress {
+  flex: 1 1 8rem;
+  accent-color: var(--chalk);
 }
 .nothing {
   padding: 20px 16px;

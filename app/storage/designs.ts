@@ -55,21 +55,31 @@ export async function addDesign(
   design: Design,
   now: number,
 ): Promise<DesignRow> {
-  const row: DesignRow = {
-    id,
-    name: design.name,
-    revision: 1,
-    cursor: 0,
-    first: 0,
-    last: 0,
-    updated: now,
-    deleted: 0,
-  }
+  await addDesigns(db, [{ id, design }], now)
+  return newRow(id, design, now)
+}
+
+const newRow = (id: string, { name }: Design, updated: number): DesignRow => ({
+  ...{ id, name, revision: 1, cursor: 0, first: 0, last: 0 },
+  ...{ updated, deleted: 0 },
+})
+
+/** Puts new designs on the shelf, all or none: each after the first a millisecond after the one before it. */
+export async function addDesigns(
+  db: ShelfDatabase,
+  designs: readonly { readonly id: string; readonly design: Design }[],
+  now: number,
+): Promise<void> {
+  const rows = designs.map(({ id, design: { name } }, i): DesignRow => ({
+    ...{ id, name, revision: 1, cursor: 0, first: 0, last: 0, deleted: 0 },
+    updated: now + i,
+  }))
   await db.transaction('rw', db.designs, db.edits, async () => {
-    await db.designs.add(row)
-    await db.edits.add({ design: id, index: 0, document: design, at: now })
+    await db.designs.bulkAdd(rows)
+    await db.edits.bulkAdd(
+      designs.map(({ id, design }, i) => ({ design: id, index: 0, document: design, at: now + i })),
+    )
   })
-  return row
 }
 
 /** A design that stands on the shelf. Throws NoSuchDesign. */

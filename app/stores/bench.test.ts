@@ -5,7 +5,8 @@ import { newDesign, withValue } from '../../core/design'
 import { database } from '../storage/database'
 import { addDesign, openDesign, saveChange, setDeleted, step } from '../storage/designs'
 import { useBench } from './bench'
-import { freeName, useShelf } from './shelf'
+import { readHere } from '../logic/file-reading'
+import { freeName, type Imported, useShelf } from './shelf'
 
 const db = database()
 const base = newDesign('Hut', 'imperial')
@@ -217,15 +218,22 @@ describe('storage', () => {
   })
 })
 
+/** What came of a file in which a value stands. */
+const imported = async (value: unknown): Promise<Imported> =>
+  useShelf().importFile(await readHere(JSON.stringify(value)), {
+    told: () => undefined,
+    stopped: () => false,
+  })
+
 describe('the shelf', () => {
   test('takes in a file under a free name, and refuses a broken one with its faults', async () => {
     const shelf = useShelf()
     await shelf.open()
-    const taken = await shelf.importText(JSON.stringify({ ...base, colour: 1 }))
+    const taken = await imported({ ...base, colour: 1 })
     expect(taken).toMatchObject({ imports: [{ ok: true, name: 'Hut 2', left: ['colour'] }], there: 0 })
-    const refused = await shelf.importText(JSON.stringify({ ...base, footprint: { length: 1, width: 2400 } }))
+    const refused = await imported({ ...base, footprint: { length: 1, width: 2400 } })
     expect(refused.imports).toMatchObject([
-      { ok: false, reasons: [expect.stringContaining('footprint.length')] },
+      { ok: false, name: '“Hut”', reasons: [expect.stringContaining('footprint.length')] },
     ])
   })
 
@@ -248,11 +256,6 @@ describe('the shelf', () => {
     ['Hut', ['Hut'], 'Hut 2'],
     ['Hut 2', ['Hut', 'Hut 2'], 'Hut 3'],
   ])('%s beside %p is called %s', (name, taken, free) => {
-    expect(
-      freeName(
-        name,
-        taken.map(each => ({ name: each })),
-      ),
-    ).toBe(free)
+    expect(freeName(name, new Set(taken))).toBe(free)
   })
 })

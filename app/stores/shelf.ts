@@ -1,12 +1,13 @@
 import { defineStore } from 'pinia'
 import { ref, shallowRef } from 'vue'
-import { type Design, type DesignRead, parseDesign, parseShelf } from '../../core/design'
+import { type Design, MAX_NAME, parseDesign } from '../../core/design'
 import { sayDesignFault } from '../../core/words'
 import { cardDatabase, forgetCards } from '../storage/cards'
 import { forgetSaws, sawDatabase } from '../storage/saw-database'
 import { database, type DesignRow } from '../storage/database'
 import {
   addDesign,
+  addDesigns,
   forgetDeleted,
   listDesigns,
   makeRoom,
@@ -17,13 +18,31 @@ import {
   UnreadableDesign,
 } from '../storage/designs'
 import { PATIENCE, type StorageTrouble, troubleOf, within } from '../storage/trouble'
+import type { FileReading } from '../logic/file-reading'
 import { newId } from '../logic/new-id'
 import { sayStorage } from '../logic/storage-words'
 import { type Stop, watchShelf } from '../storage/watch'
 
-/** What came of reading a file: the new design's id, or why not. `left` names fields that were not known. */
+/**
+ * What came of reading a design: its id, or why not, by what it is called in the file. `left` names fields
+ * that were not known.
+ */
 export type Import =
-  { ok: true; id: string; name: string; left: readonly string[] } | { ok: false; reasons: readonly string[] }
+  | { ok: true; id: string; name: string; left: readonly string[] }
+  | { ok: false; name: string | null; reasons: readonly string[] }
+
+/** What a file's designs became; how many of a backup stood here already as they are in it. */
+export interface Imported {
+  readonly imports: readonly Import[]
+  readonly there: number
+  readonly stopped: boolean
+}
+
+/** What is told of designs that are taken in: how many are read; and whether to go on is asked. */
+interface ImportWay {
+  readonly told: (done: number) => void
+  readonly stopped: () => boolean
+}
 
 const DAY = 86_400_000
 
@@ -64,16 +83,7 @@ export const useShelf = defineStore('shelf', () => {
     } finally {
       clearTimeout(late)
     }
-    watching?.()
-    watching = watchShelf(
-      database(),
-      list => {
-        rows.value = list
-      },
-      error => {
-        trouble.value = told("The shelf can't be watched for changes", error)
-      },
-    )
+    watch()
     forgetDeleted(database(), Date.now() - DAY).catch(() => {}) // another day will do
     void database()
       .designs.toCollection()
@@ -83,6 +93,20 @@ export const useShelf = defineStore('shelf', () => {
     void forgetCards(
       cardDatabase(),
       rows.value.map(({ id }) => id),
+    )
+  }
+
+  /** Follows what stands on the shelf from now on. */
+  function watch(): void {
+    watching?.()
+    watching = watchShelf(
+      database(),
+      list => {
+        rows.value = list
+      },
+      error => {
+        trouble.value = told("The shelf can't be watched for changes", error)
+      },
     )
   }
 
@@ -98,6 +122,8 @@ export const useShelf = defineStore('shelf', () => {
     }
   }
 
+  const addAll = (designs: readonly { id: string; design: Design }[], now: number): Promise<true> =>
+    addDesigns(database(), designs, now).then(() => true)
   const put = async (design: Design): Promise<string> => {
     const id = newId()
     await addDesign(database(), id, design, Date.now())
@@ -105,11 +131,11 @@ export const useShelf = defineStore('shelf', () => {
   }
   /** Its id; null where storage refuses it. */
   const begin = (design: Design): Promise<string | null> =>
-    attempt('No new building was begun', () => put({ ...design, name: freeName(design.name, rows.value) }))
+    attempt('No new building was begun', () => put({ ...design, name: freeName(design.name, names()) }))
   const duplicate = (id: string): Promise<string | null> =>
     attempt(`${called(id)} was not duplicated`, async () => {
       const { design } = await openDesign(database(), id)
-      return put({ ...design, name: freeName(design.name, rows.value), cut: [] })
+      return put({ ...design, name: freeName(design.name, names()), cut: [] })
     })
   /** Whether it bears the name now. */
   async function rename(id: string, name: string): Promise<boolean> {
@@ -141,38 +167,50 @@ export const useShelf = defineStore('shelf', () => {
   const read = async (id: string): Promise<Design | null> =>
     (await attempt(`${called(id)} can't be read`, () => openDesign(database(), id)))?.design ?? null
 
-  /** Why a file is refused, or the design it became; null where storage refuses it. */
-  async function take(
-    found: DesignRead,
-    taken: readonly { readonly name: string }[],
-  ): Promise<Import | null> {
-    if (!found.ok) return { ok: false, reasons: found.faults.map(sayDesignFault) }
-    const name = freeName(found.design.name, taken)
-    const id = await attempt(`“${name}” was not taken in`, () => put({ ...found.design, name }))
-    return id === null ? null : { ok: true, id, name, left: found.dropped }
+  /**
+   * Takes a file's designs in, those of a backup that stand here as they are in it left out; a few at a time,
+   * until it is `stopped` or storage refuses some.
+   */
+  async function importFile(reading: FileReading, way: ImportWay): Promise<Imported> {
+    // many rows would be shown anew after every few
+    watching?.()
+    try {
+      return await takeAll(reading, way)
+    } finally {
+      watch()
+    }
   }
 
-  /** What a file's designs became; of a backup those that stand here as they are in it are left. */
-  async function importText(
-    text: string,
-  ): Promise<{ readonly imports: readonly Import[]; readonly there: number }> {
-    const all = parseShelf(text)
+  async function takeAll(reading: FileReading, way: ImportWay): Promise<Imported> {
     const imports: Import[] = []
-    let there = 0
-    const here = all.length > 1 ? await documents() : new Map<string, string>()
-    const taken: { name: string }[] = rows.value.map(({ name }) => ({ name }))
-    // the shelf shows what was changed last first
-    for (const found of [...all].reverse()) {
-      if (found.ok && here.get(found.design.name) === JSON.stringify(found.design)) {
-        there++
-        continue
-      }
-      const result = await take(found, taken)
-      if (!result) break // storage says why
-      imports.push(result)
-      if (result.ok) taken.push({ name: result.name })
+    let [there, done, now] = [0, 0, 0]
+    const here = reading.several ? await documents() : new Map<string, string>()
+    const taken = names()
+    for (let few = await reading.next(); few.length; few = await reading.next()) {
+      if (way.stopped()) return { imports, there, stopped: true }
+      const fresh: { id: string; design: Design; left: readonly string[] }[] = []
+      for (const { name, number, read: found } of few)
+        if (!found.ok) {
+          const ofFile = name === null ? `Design ${number}` : `“${name}”`
+          const reasons = found.faults.map(sayDesignFault)
+          imports.push({ ok: false, name: reading.several || name !== null ? ofFile : null, reasons })
+        } else if (here.get(found.design.name) === JSON.stringify(found.design)) there++
+        else {
+          const design = { ...found.design, name: freeName(found.design.name, taken) }
+          taken.add(design.name)
+          fresh.push({ id: newId(), design, left: found.dropped })
+        }
+      const [first] = fresh
+      const more = fresh.length > 1 ? ` and ${fresh.length - 1} more were` : ' was'
+      // each of a file stands over the one read before it
+      now = Math.max(now + few.length, Date.now())
+      const put =
+        first && (await attempt(`“${first.design.name}”${more} not taken in`, () => addAll(fresh, now)))
+      if (put === null) break // storage says why
+      for (const { id, design, left } of fresh) imports.push({ ok: true, id, name: design.name, left })
+      way.told((done += few.length))
     }
-    return { imports, there }
+    return { imports, there, stopped: false }
   }
 
   /** The shelf's designs as they stand, by their names; those that can't be read are left out. */
@@ -185,16 +223,22 @@ export const useShelf = defineStore('shelf', () => {
     return out
   }
 
-  /** Designs to be saved as one file, in the order of the shelf, and how many can't be read. */
-  async function readAll(
+  /**
+   * The parts of the text of one file with designs, in the order of the shelf, and how many can't be read.
+   * What is done so far is `told`.
+   */
+  async function saveAll(
     ids: readonly string[],
-  ): Promise<{ readonly designs: Design[]; readonly damaged: number }> {
-    const designs: Design[] = []
-    for (const id of ids) {
+    told: (done: number) => void,
+  ): Promise<{ readonly parts: string[]; readonly saved: number }> {
+    const { shelfPart, shelfText } = await import('../../core/output')
+    const parts: string[] = []
+    for (const [i, id] of ids.entries()) {
       const opened = await openDesign(database(), id).catch(() => null)
-      if (opened) designs.push(opened.design)
+      if (opened) parts.push(shelfPart(opened.design, parts.length === 0))
+      told(i + 1)
     }
-    return { designs, damaged: ids.length - designs.length }
+    return { parts: shelfText(parts), saved: parts.length }
   }
 
   /** Puts designs on a shelf that never held any. */
@@ -213,6 +257,7 @@ export const useShelf = defineStore('shelf', () => {
   const free = async (): Promise<boolean> =>
     (await attempt('No room could be made', () => makeRoom(database()))) !== null
 
+  const names = (): Set<string> => new Set(rows.value.map(({ name }) => name))
   const called = (id: string): string => `“${rows.value.find(row => row.id === id)?.name ?? 'The design'}”`
   return {
     state,
@@ -225,8 +270,8 @@ export const useShelf = defineStore('shelf', () => {
     remove,
     restore,
     read,
-    importText,
-    readAll,
+    importFile,
+    saveAll,
     seed,
     free,
   }
@@ -253,12 +298,11 @@ export const cleanName = (name: string): string =>
   name
     .replace(/\p{Cc}+/gu, ' ')
     .trim()
-    .slice(0, 80)
+    .slice(0, MAX_NAME)
 
-/** A name no other design bears: the second of its kind is followed by 2. */
-export function freeName(name: string, rows: readonly { readonly name: string }[]): string {
-  const taken = new Set(rows.map(row => row.name))
+/** A name that is not taken: the second of its kind is followed by 2. */
+export function freeName(name: string, taken: ReadonlySet<string>): string {
   if (!taken.has(name)) return name
-  const stem = name.replace(/ \d+$/, '').slice(0, 74)
+  const stem = name.replace(/ \d+$/, '').slice(0, MAX_NAME - 6)
   for (let n = 2; ; n++) if (!taken.has(`${stem} ${n}`)) return `${stem} ${n}`
 }

@@ -17,6 +17,9 @@ export const FORMAT = 'early-wren/design'
 export const VERSION = 3
 
 /** One building: the whole document. Lengths in mm; `units` says only how they are shown and typed. */
+/** The most characters of a design's name. */
+export const MAX_NAME = 80
+
 export interface Design {
   readonly format: typeof FORMAT
   readonly version: typeof VERSION
@@ -49,7 +52,7 @@ export interface Part extends Pick<Design, OwnOfPart> {
 }
 
 const own = {
-  name: z.string().trim().min(1).max(80),
+  name: z.string().trim().min(1).max(MAX_NAME),
   footprint: footprintSchema,
   base: baseSchema.nullable().default(null),
   floor: floorSchema.nullable().default(null),

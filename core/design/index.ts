@@ -52,7 +52,7 @@ export {
 } from './siding'
 export type { CutMember } from './cut'
 export { type DoorKind, doorKinds, type OwnDoor, usualDoor, usualDoorFrame } from './doors'
-export { type Design, FORMAT, newDesign, type Part, VERSION } from './design'
+export { MAX_NAME, type Design, FORMAT, newDesign, type Part, VERSION } from './design'
 export { type Hang, type HangWay, hangWays, MOST_PARTS } from './hang'
 export {
   hungBy,
@@ -307,5 +307,12 @@ export {
   starters,
   withPartOf,
 } from './starters'
-export { type ShelfFile, MOST_ON_SHELF, parseShelf, SHELF_FORMAT, SHELF_VERSION } from './shelf'
+export {
+  type NamedRead,
+  openShelf,
+  type OpenShelf,
+  type ShelfFile,
+  SHELF_FORMAT,
+  SHELF_VERSION,
+} from './shelf'
 export { type InnerBeam, type JoistBeam, usualInnerBeam } from './inner-beams'

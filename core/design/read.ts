@@ -22,7 +22,7 @@ export type DesignFault = { readonly path: string } & (
   | { code: 'not-above'; min: number }
   | { code: 'too-large'; max: number }
   | { code: 'not-one-of'; allowed: readonly string[] }
-  | { code: 'too-long'; max: number }
+  | { code: 'too-long'; max: number; of: 'characters' | 'entries' }
   | { code: 'too-deep'; max: number }
   | { code: 'pitch' }
   | { code: 'no-section'; name: string }
@@ -64,7 +64,8 @@ function tooDeep(value: unknown): boolean {
 
 /** Reads a design from the text of a file. */
 export function parseDesign(text: string): DesignRead {
-  if (text.length > MAX_FILE) return { ok: false, faults: [{ path: '', code: 'too-long', max: MAX_FILE }] }
+  if (text.length > MAX_FILE)
+    return { ok: false, faults: [{ path: '', code: 'too-long', max: MAX_FILE, of: 'characters' }] }
   let value: unknown
   try {
     value = JSON.parse(text.replace(/^\uFEFF/, ''))
@@ -160,7 +161,12 @@ function faultOf(issue: Issue): DesignFault[] {
       return [
         issue.origin === 'number'
           ? { path, code: 'too-large', max: Number(issue.maximum) }
-          : { path, code: 'too-long', max: Number(issue.maximum) },
+          : {
+              path,
+              code: 'too-long',
+              max: Number(issue.maximum),
+              of: issue.origin === 'string' ? 'characters' : 'entries',
+            },
       ]
     case 'invalid_value':
       return [{ path, code: 'not-one-of', allowed: (issue.values ?? []).map(String) }]

@@ -2,6 +2,6 @@ export { cutListCsv, cutListText, type ListOrder, wholeListCsv, wholeListText } 
 export { designFile, fileName } from './design-file'
 export { planFile, wholeFile } from './plan-file'
 export { drawingSvg, type Table } from './svg'
-export { shelfFile } from './shelf-file'
+export { shelfFile, shelfPart, shelfText } from './shelf-file'
 export { nestFile } from './nest-file'
 export { stockCsv } from './stock-list'

@@ -1,4 +1,4 @@
-import { type DesignFault, limits } from '../design'
+import { type DesignFault, findLimit, limits } from '../design'
 import { fieldName } from './field-names'
 
 const kinds: Record<string, string> = {
@@ -30,13 +30,13 @@ export function sayDesignFault(fault: DesignFault): string {
     case 'wrong-type':
       return `${where} must be ${kinds[fault.expected] ?? fault.expected}.`
     case 'too-small':
-      return `${where} must be at least ${fault.min}.`
+      return `${where} must be at least ${sized(fault.path, fault.min)}.`
     case 'not-above':
-      return `${where} must be more than ${fault.min}.`
+      return `${where} must be more than ${sized(fault.path, fault.min)}.`
     case 'too-large':
-      return `${where} must be at most ${fault.max}.`
+      return `${where} must be at most ${sized(fault.path, fault.max)}.`
     case 'too-long':
-      return `${where} is too long; ${fault.max} is the most.`
+      return `${where} is too long; ${fault.max.toLocaleString('en')} ${fault.of} are the most.`
     case 'too-deep':
       return `${where} has lists within lists more than ${fault.max} deep, which no design has. Choose a file that was saved here.`
     case 'not-one-of':
@@ -55,3 +55,6 @@ export function sayDesignFault(fault: DesignFault): string {
       return `${where} is not as it should be.`
   }
 }
+
+/** A limit as it is said: of a length in mm. */
+const sized = (path: string, limit: number): string => (findLimit(path) ? `${limit} mm` : `${limit}`)
