@@ -1,7 +1,7 @@
 import { inRoof } from '../place'
 import type { Building } from '../../design'
 import { facesAcross, type RoofLines, type RoofLumber } from '../../lines'
-import { isCeilingJoist, overlap, type Stretch } from '../../trade'
+import { isCeilingJoist, overlap, type Role, type Stretch } from '../../trade'
 import { boxOfOrder, type BuildingCut, type Order } from '../member'
 import { lyingBoard } from '../square-board'
 import { bottomOf } from '../truss'
@@ -32,9 +32,13 @@ export function loftEnds(
   const x = betweenEnds(building)
   const t = section.thickness
   const at = bearing.map(order => boxOfOrder(order, 'x'))
+  // rafters, and the ties beside them that lie as low
+  const standing = orders
+    .filter(order => order.role === 'rafter' || (isTie(order.role) && overlap(boxOfOrder(order, 'z'), z)))
+    .map(order => boxOfOrder(order, 'x'))
   const [west, east] = [
-    { name: 'west', s: beside(orders, x.from, t, 1), near: { from: x.from, to: x.from + EDGE } },
-    { name: 'east', s: beside(orders, x.to, t, -1), near: { from: x.to - EDGE, to: x.to } },
+    { name: 'west', s: beside(standing, x.from, t, 1), near: { from: x.from, to: x.from + EDGE } },
+    { name: 'east', s: beside(standing, x.to, t, -1), near: { from: x.to - EDGE, to: x.to } },
   ] as const
   // a loft so short that both would stand in one place has one
   const ends = (overlap(west.s, east.s) ? [west] : [west, east]).filter(
@@ -63,15 +67,14 @@ export function loftEnds(
   }
 }
 
+const isTie = (role: Role): boolean => role === 'rafter-tie' || role === 'collar-tie'
+
 /**
  * Where a joist so thick stands at an end of the deck: at its wall, or, where nothing stands there, beside
  * the rafters and ties over the open end.
  */
-function beside(orders: readonly Order[], end: number, thick: number, way: 1 | -1): Stretch {
-  const over = orders
-    .filter(({ role }) => role === 'rafter' || role === 'rafter-tie')
-    .map(order => boxOfOrder(order, 'x'))
-    .sort((a, b) => way * (a.from - b.from))
+function beside(standing: readonly Stretch[], end: number, thick: number, way: 1 | -1): Stretch {
+  const over = [...standing].sort((a, b) => way * (a.from - b.from))
   return over.reduce<Stretch>(
     (s, each) =>
       overlap(each, s)
