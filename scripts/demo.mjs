@@ -1,6 +1,6 @@
-import { build, ensureInstalled, serve } from './steps.mjs'
+import { ensureBuilt, ensureInstalled, serve } from './steps.mjs'
 
 await ensureInstalled()
-await build()
+await ensureBuilt()
 const { code } = await serve({ NUXT_PUBLIC_DEMO: 'true' })
 process.exit(code)

@@ -2,6 +2,7 @@ import { spawn } from 'node:child_process'
 import { existsSync, readFileSync, statSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
+import { isNewer } from './newer.mjs'
 
 export const root = join(dirname(fileURLToPath(import.meta.url)), '..')
 export const chromium = '/usr/bin/chromium'
@@ -67,6 +68,18 @@ export async function ensureChromium() {
     fail(`Chromium is needed at ${chromium} and could not be installed. Run: apt-get install chromium`)
 }
 
+const server = join(root, '.output', 'server', 'index.mjs')
+/** What the built application is made from. */
+const sources = [
+  ...['app', 'core', 'demo', 'public', 'server'],
+  ...['nuxt.config.ts', 'tsconfig.json', 'package.json', 'package-lock.json'],
+].map(name => join(root, name))
+
+/** Builds the application where that is not as new as what it is made from. */
+export async function ensureBuilt() {
+  if (!isNewer(server, sources)) await build()
+}
+
 export async function build() {
   const { code } = await timed('Building', () =>
     run('npx', ['--no-install', 'nuxt', 'build'], { env: { NODE_OPTIONS: '--max-old-space-size=4096' } }),
@@ -74,17 +87,32 @@ export async function build() {
   if (code !== 0) fail('The application could not be built.')
 }
 
-export const isBuilt = () => existsSync(join(root, '.output', 'server', 'index.mjs'))
+export const isBuilt = () => existsSync(server)
 
-/** Starts the built application and prints its address. */
-export function serve(env) {
+/** ms between two looks whether the application answers. */
+const LOOK = 100
+
+/** Starts the built application, and prints its address once it answers there. */
+export async function serve(env) {
   const port = process.env.PORT ?? '3000'
-  const version = JSON.parse(readFileSync(join(root, 'package.json'), 'utf8')).version
-  console.log(`\nEarly Wren ${version}: http://localhost:${port}/`)
-  return run(process.execPath, [join('.output', 'server', 'index.mjs')], {
+  const { version } = JSON.parse(readFileSync(join(root, 'package.json'), 'utf8'))
+  const address = `http://localhost:${port}/`
+  let ended = false
+  const ending = run(process.execPath, [server], {
     env: { PORT: port, HOST: process.env.HOST ?? 'localhost', ...env },
+  }).finally(() => {
+    ended = true
   })
+  while (!ended && !(await answers(address))) await new Promise(resolve => setTimeout(resolve, LOOK))
+  if (!ended) console.log(`\nEarly Wren ${version}: ${address}`)
+  return ending
 }
+
+const answers = address =>
+  fetch(address, { method: 'HEAD' }).then(
+    () => true,
+    () => false,
+  )
 
 export function fail(message) {
   console.error(message)
