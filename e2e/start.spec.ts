@@ -23,6 +23,17 @@ test('the address is printed once the application answers there', async () => {
   }
 })
 
+test('pages, the service worker and the manifest are asked for anew each time, hashed parts are not', async ({
+  request,
+}) => {
+  const caching = async (path: string): Promise<string | undefined> =>
+    (await request.get(path)).headers()['cache-control']
+  for (const path of ['/', '/new', '/design/any/roof', '/sw.js', '/manifest.webmanifest'])
+    expect([path, await caching(path)]).toEqual([path, 'no-cache'])
+  const part = /_nuxt\/[\w-]+\.js/.exec(await (await request.get('/')).text())?.[0]
+  expect(await caching(`/${part}`)).toContain('immutable')
+})
+
 test('what was built is built anew only where something was changed, added or taken away', () => {
   const folder = mkdtempSync(join(tmpdir(), 'early-wren-'))
   try {
