@@ -39,8 +39,12 @@ export function useImport(say: (sentence: string) => void) {
     }
   }
 
-  /** One after the other; null of a file that can't be read. */
-  async function readFiles(texts: readonly (string | null)[]): Promise<void> {
+  let before: Promise<void> = Promise.resolve()
+  /** Files one after the other, after those that are under way; null of one that can't be read. */
+  const readFiles = (texts: readonly (string | null)[]): Promise<void> =>
+    (before = before.catch(() => undefined).then(() => readNow(texts)))
+
+  async function readNow(texts: readonly (string | null)[]): Promise<void> {
     stopped.value = false
     try {
       for (const text of texts) if (text !== null && !stopped.value) await take(text)

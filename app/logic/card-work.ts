@@ -1,4 +1,5 @@
 import type { ShelfCard } from './shelf-card'
+import type { TalkedTo } from './talked-to'
 
 /** A design that is to be planned, as it is stored. */
 export interface CardQuestion {
@@ -11,13 +12,7 @@ export interface CardAnswer {
   readonly card: ShelfCard | null
 }
 
-/** The part of a worker that is talked to. */
-export interface CardWorker {
-  postMessage: (question: CardQuestion) => void
-  onmessage: ((event: MessageEvent<CardAnswer>) => void) | null
-  onerror: ((event: ErrorEvent) => void) | null
-  terminate: () => void
-}
+export type CardWorker = TalkedTo<CardQuestion, CardAnswer>
 
 /** Something that was asked for; `drop` where it is no longer wanted. */
 export interface Asked {

@@ -6,16 +6,17 @@ import { sayImport } from './import-words'
 
 const many = Array.from({ length: 60 }, (_, i) => ({ ...newDesign('Hut', 'metric'), name: `Hut ${i + 1}` }))
 
-/** A worker that answers as one does, on its next turn; `fails` at its first question where it is so. */
-function worker(fails: boolean): ReadingWorker {
+/** A worker that answers as one does, on its next turn, until it `fails` at one of its questions. */
+function worker(fails: number): ReadingWorker {
   const answer = answerReading()
+  let asked = 0
   const mine: ReadingWorker = {
     onmessage: null,
     onerror: null,
     terminate: () => undefined,
     postMessage: question =>
       void Promise.resolve().then(() =>
-        fails
+        asked++ === fails
           ? mine.onerror?.({ message: 'gone' } as ErrorEvent)
           : mine.onmessage?.({ data: answer(question) } as MessageEvent),
       ),
@@ -30,8 +31,8 @@ async function numbersOf(reading: FileReading): Promise<number[][]> {
   return out
 }
 
-test.each([false, true])(
-  'a file is read a few at a time, from its last design; without a worker: %s',
+test.each([Infinity, 0, 1, 2])(
+  'a file is read a few at a time, from its last design; its worker ends at question %s',
   async fails => {
     const reading = await readFile(shelfFile(many), () => worker(fails))
     expect(reading).toMatchObject({ several: true, count: 60 })
@@ -62,6 +63,11 @@ test.each([
     { several: true, count: 3 },
     { ...none, imports: [taken('Hut'), refused('“Eel store”')] },
     '1 of 3 designs was not taken in',
+  ],
+  [
+    { several: true, count: 9 },
+    { ...none, imports: [taken('Hut'), refused('“Eel store”')], stopped: true },
+    'Stopped: 1 design of 9 taken in. 1 of 9 designs was not taken in',
   ],
   [{ several: false, count: 1 }, { ...none, imports: [refused(null)] }, 'The file was not taken in'],
 ])('of %p with %p is said: %s', (file, imported, words) => {

@@ -1,4 +1,5 @@
 import { type NamedRead, openShelf } from '../../core/design'
+import type { TalkedTo } from './talked-to'
 
 /** A file of designs that is being read, a few at a time from its last: what changed last comes first. */
 export interface FileReading {
@@ -16,13 +17,7 @@ export type ReadingQuestion = { readonly text: string } | { readonly from: numbe
 export type ReadingAnswer =
   { readonly several: boolean; readonly count: number } | { readonly reads: readonly NumberedRead[] }
 
-/** The part of a worker that is talked to. */
-export interface ReadingWorker {
-  postMessage: (question: ReadingQuestion) => void
-  onmessage: ((event: MessageEvent<ReadingAnswer>) => void) | null
-  onerror: ((event: ErrorEvent) => void) | null
-  terminate: () => void
-}
+export type ReadingWorker = TalkedTo<ReadingQuestion, ReadingAnswer>
 
 /** Designs that are read at a time. */
 const STEP = 25
@@ -41,19 +36,32 @@ export function answerReading(): (question: ReadingQuestion) => ReadingAnswer {
   }
 }
 
-/** Reads a file in a worker, or here where none can be had. */
-export async function readFile(text: string, begin: () => ReadingWorker): Promise<FileReading> {
-  try {
-    return await reading(text, inWorker(begin()))
-  } catch {
-    return readHere(text)
+/** Reads a file in a worker, or here where none can be had or it ends by itself. */
+export function readFile(text: string, begin: () => ReadingWorker): Promise<FileReading> {
+  let here: Asked | null = null
+  const instead = async (question: ReadingQuestion): Promise<ReadingAnswer> => {
+    if (!here) await (here = askHere()).ask({ text })
+    return here.ask(question)
   }
+  let worker: Asked | null
+  try {
+    worker = inWorker(begin())
+  } catch {
+    worker = null
+  }
+  return reading(text, {
+    ask: question =>
+      here || !worker ? instead(question) : worker.ask(question).catch(() => instead(question)),
+    end: () => worker?.end(),
+  })
 }
 
 /** The same without a worker. */
-export function readHere(text: string): Promise<FileReading> {
+export const readHere = (text: string): Promise<FileReading> => reading(text, askHere())
+
+function askHere(): Asked {
   const answer = answerReading()
-  return reading(text, { ask: question => Promise.resolve(answer(question)), end: () => undefined })
+  return { ask: question => Promise.resolve(answer(question)), end: () => undefined }
 }
 
 interface Asked {

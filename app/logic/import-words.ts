@@ -17,16 +17,17 @@ export function sayImport(
   if (count === 0)
     return {
       title: 'The file has no designs',
-      reasons: ['It was saved from an empty shelf. Choose another file.'],
+      reasons: ['Its list of designs is empty. Choose another file.'],
     }
   const taken = imports.flatMap(each => (each.ok ? [each] : []))
   const refused = imports.flatMap(each => (each.ok ? [] : [each]))
   const left = taken.flatMap(({ name, left: paths }) => paths.map(path => `“${name}”: ${path} was left out.`))
   const [only] = taken
+  const far = stopped ? `Stopped: ${designs(taken.length)} of ${count} taken in` : null
   if (refused.length)
     return {
       title: several
-        ? `${refused.length} of ${designs(count)} ${refused.length === 1 ? 'was' : 'were'} not taken in`
+        ? `${far ? `${far}. ` : ''}${refused.length} of ${designs(count)} ${refused.length === 1 ? 'was' : 'were'} not taken in`
         : 'The file was not taken in',
       reasons: [
         ...refused.flatMap(({ name, reasons }) => reasons.map(reason => named(name, reason))),
@@ -35,10 +36,10 @@ export function sayImport(
     }
   if (left.length)
     return {
-      title: `${taken.length === 1 ? `“${only?.name}” is` : `${taken.length} designs are`} on the shelf, without what is not known here`,
+      title: `${far ? `${far}. ` : ''}${taken.length === 1 ? `“${only?.name}” is` : `${taken.length} designs are`} on the shelf, without what is not known here`,
       reasons: left,
     }
-  if (stopped) return `Stopped: ${designs(taken.length)} of ${count} taken in.`
+  if (far) return `${far}.`
   if (taken.length === 1 && only && !there) return `“${only.name}” is on the shelf.`
   if (!taken.length && !there) return null
   return `${designs(taken.length)} ${taken.length === 1 ? 'is' : 'are'} back on the shelf${there ? `; ${there} stood there already` : ''}.`

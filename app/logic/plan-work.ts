@@ -1,14 +1,9 @@
 import type { NestAsk, NestStage } from '../../core/nest'
 import type { SheetSection } from '../../core/plan'
 import type { NestAnswer, NestQuestion, PlanMade } from './nest-work'
+import type { TalkedTo } from './talked-to'
 
-/** The part of a worker that is talked to. */
-export interface PlanWorker {
-  postMessage: (question: NestQuestion) => void
-  onmessage: ((event: MessageEvent<NestAnswer>) => void) | null
-  onerror: ((event: ErrorEvent) => void) | null
-  terminate: () => void
-}
+export type PlanWorker = TalkedTo<NestQuestion, NestAnswer>
 
 /** ms that a plan may take. */
 const TIME = 8000

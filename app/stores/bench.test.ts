@@ -231,6 +231,8 @@ describe('the shelf', () => {
     await shelf.open()
     const taken = await imported({ ...base, colour: 1 })
     expect(taken).toMatchObject({ imports: [{ ok: true, name: 'Hut 2', left: ['colour'] }], there: 0 })
+    // the names of what was taken in just before are known
+    expect(await imported(base)).toMatchObject({ imports: [{ ok: true, name: 'Hut 3' }] })
     const refused = await imported({ ...base, footprint: { length: 1, width: 2400 } })
     expect(refused.imports).toMatchObject([
       { ok: false, name: '“Hut”', reasons: [expect.stringContaining('footprint.length')] },

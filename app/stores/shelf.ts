@@ -59,6 +59,8 @@ export const useShelf = defineStore('shelf', () => {
   const rows = shallowRef<DesignRow[]>([])
   const trouble = shallowRef<ShelfTrouble | null>(null)
   let watching: Stop | null = null
+  /** While many designs are taken in the shelf is not watched. */
+  let takingIn = false
 
   /**
    * Looks along the shelf. While storage is silent it goes on waiting, and shows the shelf when it answers
@@ -110,8 +112,17 @@ export const useShelf = defineStore('shelf', () => {
     )
   }
 
-  /** Does something with storage; null and a trouble where it can't be done. */
+  /** Does what the user asks of storage; null and a trouble where it can't be done. */
   async function attempt<T>(title: string, work: () => Promise<T>): Promise<T | null> {
+    const result = await tried(title, work)
+    // what is not followed is shown all the same
+    if (takingIn && result !== null) await look()
+    return result
+  }
+  async function look(): Promise<void> {
+    rows.value = await listDesigns(database()).catch(() => rows.value)
+  }
+  async function tried<T>(title: string, work: () => Promise<T>): Promise<T | null> {
     try {
       const result = await within(work())
       trouble.value = null
@@ -174,9 +185,12 @@ export const useShelf = defineStore('shelf', () => {
   async function importFile(reading: FileReading, way: ImportWay): Promise<Imported> {
     // many rows would be shown anew after every few
     watching?.()
+    takingIn = true
     try {
       return await takeAll(reading, way)
     } finally {
+      takingIn = false
+      await look() // whoever takes in the next goes by its names
       watch()
     }
   }
@@ -205,7 +219,7 @@ export const useShelf = defineStore('shelf', () => {
       // each of a file stands over the one read before it
       now = Math.max(now + few.length, Date.now())
       const put =
-        first && (await attempt(`“${first.design.name}”${more} not taken in`, () => addAll(fresh, now)))
+        first && (await tried(`“${first.design.name}”${more} not taken in`, () => addAll(fresh, now)))
       if (put === null) break // storage says why
       for (const { id, design, left } of fresh) imports.push({ ok: true, id, name: design.name, left })
       way.told((done += few.length))
@@ -224,8 +238,8 @@ export const useShelf = defineStore('shelf', () => {
   }
 
   /**
-   * The parts of the text of one file with designs, in the order of the shelf, and how many can't be read.
-   * What is done so far is `told`.
+   * The parts of the text of one file with designs, in the order of the shelf, and how many are in it:
+   * those that can be read. What is done so far is `told`.
    */
   async function saveAll(
     ids: readonly string[],
